@@ -1,0 +1,121 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WaryHeron\Core\Bibliography\Format\Mods;
+
+use DOMElement;
+use DOMXPath;
+use WaryHeron\Core\Bibliography\Doi;
+use WaryHeron\Core\Bibliography\Format\UnreadableRecord;
+use WaryHeron\Core\Bibliography\Name;
+use WaryHeron\Core\Bibliography\PublicationType;
+use WaryHeron\Core\Bibliography\Reference;
+
+/** Reads one mods element (MODS 3.x) out of a document that somebody else has parsed. */
+final class ModsReader
+{
+    public const NAMESPACE = 'http://www.loc.gov/mods/v3';
+
+    public function reference(DOMElement $mods): Reference|UnreadableRecord
+    {
+        $xpath = new DOMXPath($mods->ownerDocument ?? throw new \LogicException('A mods element belongs to a document.'));
+        $xpath->registerNamespace('m', self::NAMESPACE);
+        $one = fn (string $path): string => trim((string) preg_replace('/\s+/u', ' ', (string) $xpath->evaluate("string({$path})", $mods)));
+        $source = (string) $mods->ownerDocument->saveXML($mods);
+        $title = implode(': ', array_filter([$one('m:titleInfo[not(@type)]/m:title'), $one('m:titleInfo[not(@type)]/m:subTitle')]));
+        if ($title === '') {
+            return UnreadableRecord::withoutTitle(0, substr($source, 0, 4000));
+        }
+        $date = $one('(m:originInfo/m:dateIssued|m:relatedItem[@type="host"]/m:part/m:date)[1]');
+        $host = 'm:relatedItem[@type="host"]';
+        $extra = [];
+        foreach (['genre' => 'm:genre', 'note' => 'm:note'] as $name => $path) {
+            foreach ($this->all($xpath, $path, $mods) as $node) {
+                $extra[] = [$name, trim($node->textContent)];
+            }
+        }
+
+        return new Reference(
+            type: $this->type(array_map(fn (DOMElement $g): string => strtolower(trim($g->textContent)), $this->all($xpath, 'm:genre', $mods))),
+            title: $title,
+            authors: array_map(fn (DOMElement $name): Name => $this->name($xpath, $name), $this->all($xpath, 'm:name', $mods)),
+            year: preg_match('/\d{4}/', $date, $year) === 1 ? (int) $year[0] : null,
+            date: $date,
+            journal: $one("{$host}/m:titleInfo[not(@type)]/m:title"),
+            journalShort: $one("{$host}/m:titleInfo[@type='abbreviated']/m:title"),
+            volume: $one("{$host}/m:part/m:detail[@type='volume']/m:number"),
+            issue: $one("{$host}/m:part/m:detail[@type='issue']/m:number"),
+            firstPage: $one("{$host}/m:part/m:extent[@unit='pages']/m:start"),
+            lastPage: $one("{$host}/m:part/m:extent[@unit='pages']/m:end"),
+            doi: Doi::normalised($one('m:identifier[@type="doi"]')) ?? '',
+            urls: array_map(fn (DOMElement $url): string => trim($url->textContent), $this->all($xpath, 'm:location/m:url', $mods)),
+            abstract: trim((string) $xpath->evaluate('string(m:abstract)', $mods)),
+            keywords: array_map($this->subject(...), $this->all($xpath, 'm:subject[m:topic]', $mods)),
+            language: $one('m:language/m:languageTerm'),
+            publisher: $one('m:originInfo/m:publisher'),
+            place: $one('m:originInfo/m:place/m:placeTerm'),
+            issn: $one("{$host}/m:identifier[@type='issn']"),
+            accession: $one('m:recordInfo/m:recordIdentifier'),
+            id: $one('m:recordInfo/m:recordIdentifier'),
+            extra: $extra,
+            source: $source,
+        );
+    }
+
+    /** @return list<DOMElement> */
+    private function all(DOMXPath $xpath, string $path, DOMElement $within): array
+    {
+        $found = [];
+        foreach ($xpath->query($path, $within) ?: [] as $node) {
+            if ($node instanceof DOMElement) {
+                $found[] = $node;
+            }
+        }
+
+        return $found;
+    }
+
+    private function name(DOMXPath $xpath, DOMElement $name): Name
+    {
+        $part = fn (string $type): string => trim((string) $xpath->evaluate("string(m:namePart[@type='{$type}'])", $name));
+
+        return $part('family') === ''
+            ? Name::inverted(trim((string) $xpath->evaluate('string(m:namePart)', $name)))
+            : new Name($part('family'), $part('given'), $part('termsOfAddress'));
+    }
+
+    private function subject(DOMElement $subject): string
+    {
+        $parts = [];
+        foreach ($subject->childNodes as $child) {
+            if ($child instanceof DOMElement) {
+                $parts[] = trim($child->textContent);
+            }
+        }
+
+        return implode(' / ', $parts);
+    }
+
+    /** @param list<string> $genres */
+    private function type(array $genres): PublicationType
+    {
+        foreach ($genres as $genre) {
+            $type = match (true) {
+                str_contains($genre, 'conference') => PublicationType::Conference,
+                str_contains($genre, 'chapter') => PublicationType::Chapter,
+                str_contains($genre, 'thesis') => PublicationType::Thesis,
+                str_contains($genre, 'preprint') => PublicationType::Preprint,
+                $genre === 'book' => PublicationType::Book,
+                $genre === 'report' => PublicationType::Report,
+                str_contains($genre, 'article') => PublicationType::Article,
+                default => null,
+            };
+            if ($type !== null) {
+                return $type;
+            }
+        }
+
+        return PublicationType::Article;
+    }
+}

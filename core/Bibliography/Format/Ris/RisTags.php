@@ -1,0 +1,64 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WaryHeron\Core\Bibliography\Format\Ris;
+
+use WaryHeron\Core\Bibliography\PublicationType;
+
+/** What the tags and types of RIS mean, in its first and its later generation. */
+final class RisTags
+{
+    /** Tags for one of our fields, the better source first. */
+    public const SINGLE = [
+        'title' => ['TI', 'T1', 'CT'],
+        'date' => ['DA', 'Y1', 'PY'],
+        'journal' => ['JF', 'T2', 'JO', 'BT', 'JA', 'J2'],
+        'journalShort' => ['JA', 'J2', 'J1', 'JO'],
+        'volume' => ['VL'],
+        'issue' => ['IS'],
+        'firstPage' => ['SP'],
+        'lastPage' => ['EP'],
+        'doi' => ['DO'],
+        'abstract' => ['AB', 'N2'],
+        'language' => ['LA'],
+        'publisher' => ['PB'],
+        'place' => ['CY', 'PP'],
+        'issn' => ['SN'],
+        'accession' => ['AN'],
+        'id' => ['ID'],
+    ];
+
+    public const AUTHORS = ['AU', 'A1'];
+
+    public const YEARS = ['PY', 'Y1', 'DA'];
+
+    public const KEYWORDS = ['KW'];
+
+    public const URLS = ['UR'];
+
+    private const TYPES = [
+        'JOUR' => PublicationType::Article, 'JFULL' => PublicationType::Article, 'MGZN' => PublicationType::Article,
+        'NEWS' => PublicationType::Article, 'INPR' => PublicationType::Article, 'EJOUR' => PublicationType::Article,
+        'ABST' => PublicationType::Conference, 'CONF' => PublicationType::Conference, 'CPAPER' => PublicationType::Conference,
+        'CHAP' => PublicationType::Chapter, 'ECHAP' => PublicationType::Chapter,
+        'BOOK' => PublicationType::Book, 'EBOOK' => PublicationType::Book, 'EDBOOK' => PublicationType::Book,
+        'THES' => PublicationType::Thesis, 'RPRT' => PublicationType::Report, 'UNPB' => PublicationType::Preprint,
+        'DATA' => PublicationType::RegisterEntry,
+    ];
+
+    private const WRITTEN = [
+        'article' => 'JOUR', 'conference' => 'CPAPER', 'chapter' => 'CHAP', 'book' => 'BOOK', 'thesis' => 'THES',
+        'report' => 'RPRT', 'preprint' => 'UNPB', 'register-entry' => 'DATA', 'other' => 'GEN',
+    ];
+
+    public static function type(string $code): PublicationType
+    {
+        return self::TYPES[strtoupper($code)] ?? PublicationType::Other;
+    }
+
+    public static function code(PublicationType $type): string
+    {
+        return self::WRITTEN[$type->value];
+    }
+}

@@ -1,0 +1,79 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WaryHeron\Core\Bibliography\Format\Ris;
+
+use WaryHeron\Core\Bibliography\Format\ReferenceWriter;
+use WaryHeron\Core\Bibliography\Reference;
+
+/** Writes RIS of the later generation. Fields that came as RIS tags without a place here go back under those tags. */
+final class RisWriter implements ReferenceWriter
+{
+    public function write(iterable $references): iterable
+    {
+        foreach ($references as $reference) {
+            yield $this->record($reference);
+        }
+    }
+
+    public function extension(): string
+    {
+        return 'ris';
+    }
+
+    public function mediaType(): string
+    {
+        return 'application/x-research-info-systems';
+    }
+
+    private function record(Reference $reference): string
+    {
+        $type = RisTags::code($reference->type);
+        $rest = [];
+        foreach ($reference->extra as [$tag, $value]) {
+            if ($tag === 'TY') {
+                $type = $value;
+            } elseif (preg_match('/^[A-Z][A-Z0-9]$/', $tag) === 1 && $tag !== 'ER') {
+                $rest[] = [$tag, $value];
+            }
+        }
+        $lines = [
+            ['ID', $reference->id],
+            ['TI', $reference->title],
+            ...array_map(fn ($name): array => ['AU', $name->inverts()], $reference->authors),
+            ['PY', (string) $reference->year],
+            ['DA', $reference->date === (string) $reference->year ? '' : $reference->date],
+            ['JF', $reference->journal],
+            ['JA', $reference->journalShort],
+            ['VL', $reference->volume],
+            ['IS', $reference->issue],
+            ['SP', $reference->firstPage],
+            ['EP', $reference->lastPage],
+            ['DO', $reference->doi],
+            ...array_map(fn (string $url): array => ['UR', $url], $reference->urls),
+            ['AB', $reference->abstract],
+            ...array_map(fn (string $word): array => ['KW', $word], $reference->keywords),
+            ['LA', $reference->language],
+            ['PB', $reference->publisher],
+            ['CY', $reference->place],
+            ['SN', $reference->issn],
+            ['AN', $reference->accession],
+            ...$rest,
+        ];
+        $text = "TY  - {$this->oneLine($type)}\r\n";
+        foreach ($lines as [$tag, $value]) {
+            if ($value !== '') {
+                $text .= "{$tag}  - {$this->oneLine($value)}\r\n";
+            }
+        }
+
+        return $text."ER  - \r\n\r\n";
+    }
+
+    /** A line end inside a value would start a new tag in another reader. */
+    private function oneLine(string $value): string
+    {
+        return trim((string) preg_replace('/\s*[\r\n]+\s*/u', ' ', $value));
+    }
+}

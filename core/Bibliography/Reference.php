@@ -1,0 +1,78 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WaryHeron\Core\Bibliography;
+
+/** One bibliographic record: what our fields can hold, what they cannot, and the source's own text. */
+final readonly class Reference
+{
+    /**
+     * @param  list<Name>  $authors
+     * @param  list<string>  $keywords
+     * @param  list<string>  $urls
+     * @param  list<array{string, string}>  $extra  the source's fields that have no place here: its tag and value, in its order
+     * @param  string  $source  the record's text as delivered
+     * @param  int  $line  where that text starts in its file, from 1; 0 where there is no file
+     */
+    public function __construct(
+        public PublicationType $type,
+        public string $title,
+        public array $authors = [],
+        public ?int $year = null,
+        public string $date = '',
+        public string $journal = '',
+        public string $journalShort = '',
+        public string $volume = '',
+        public string $issue = '',
+        public string $firstPage = '',
+        public string $lastPage = '',
+        public string $doi = '',
+        public array $urls = [],
+        public string $abstract = '',
+        public array $keywords = [],
+        public string $language = '',
+        public string $publisher = '',
+        public string $place = '',
+        public string $issn = '',
+        public string $accession = '',
+        public string $id = '',
+        public array $extra = [],
+        public string $source = '',
+        public int $line = 0,
+    ) {}
+
+    public function pages(): string
+    {
+        return $this->lastPage === '' || $this->lastPage === $this->firstPage ? $this->firstPage : "{$this->firstPage}–{$this->lastPage}";
+    }
+
+    /** "2017 · 12(3):201–209", as far as known. */
+    public function place(): string
+    {
+        $issue = $this->issue === '' ? '' : "({$this->issue})";
+        $pages = $this->pages() === '' ? '' : ":{$this->pages()}";
+
+        return trim("{$this->volume}{$issue}{$pages}", ':');
+    }
+
+    /** @return array<string, mixed> all but the source text and line; fromArray reads it back */
+    public function toArray(): array
+    {
+        $values = get_object_vars($this);
+        unset($values['source'], $values['line']);
+        $values['type'] = $this->type->value;
+        $values['authors'] = array_map(fn (Name $n): array => [$n->family, $n->given, $n->suffix], $this->authors);
+
+        return array_filter($values, fn (mixed $value): bool => $value !== '' && $value !== [] && $value !== null);
+    }
+
+    /** @param array<string, mixed> $values */
+    public static function fromArray(array $values, string $source = ''): self
+    {
+        $values['type'] = PublicationType::from($values['type']);
+        $values['authors'] = array_map(fn (array $n): Name => new Name(...$n), $values['authors'] ?? []);
+
+        return new self(...$values, source: $source);
+    }
+}

@@ -1,0 +1,89 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WaryHeron\Core\Coding;
+
+/** One item of the codebook: what is asked, and what an answer may be. */
+final readonly class Code
+{
+    /** @param list<string> $options for choices; empty for the other types */
+    public function __construct(public CodeType $type, public array $options = [], public string $unit = '') {}
+
+    /**
+     * What a person gave, as the value to keep: a string, a number, a list of options, or a date as 2026-11-23; null where
+     * nothing was given.
+     *
+     * @return string|int|float|list<string>|null
+     *
+     * @throws InvalidAnswer If it is not an answer to this item.
+     */
+    public function read(mixed $given): string|int|float|array|null
+    {
+        if ($given === null || $given === '' || $given === []) {
+            return null;
+        }
+        if ($this->type === CodeType::Choices) {
+            return $this->choices(is_array($given) ? $given : [$given]);
+        }
+        if (! is_scalar($given)) {
+            throw InvalidAnswer::notOneValue();
+        }
+        $text = trim((string) $given);
+
+        return $text === '' ? null : match ($this->type) {
+            CodeType::Choice => $this->choices([$text])[0] ?? null,
+            CodeType::Number => $this->number($text),
+            CodeType::Date => $this->date($text),
+            CodeType::Text => $text,
+        };
+    }
+
+    /** @param string|int|float|list<string>|null $value as read() gave it */
+    public function show(string|int|float|array|null $value): string
+    {
+        return match (true) {
+            $value === null => '',
+            is_array($value) => implode('; ', $value),
+            $this->type === CodeType::Number && $this->unit !== '' => "{$value} {$this->unit}",
+            default => (string) $value,
+        };
+    }
+
+    /**
+     * @param  array<mixed>  $given
+     * @return list<string> in the codebook's order
+     */
+    private function choices(array $given): array
+    {
+        foreach ($given as $option) {
+            if (! is_string($option) || ! in_array($option, $this->options, true)) {
+                throw InvalidAnswer::notAnOption(is_string($option) ? $option : gettype($option), $this->options);
+            }
+        }
+
+        return array_values(array_filter($this->options, fn (string $option): bool => in_array($option, $given, true)));
+    }
+
+    private function number(string $text): int|float
+    {
+        $plain = str_replace(["\u{2212}", ' ', "\u{00A0}", "\u{202F}"], ['-', '', '', ''], $text);
+        if (preg_match('/^[+-]?\d{1,3}(,\d{3})+(\.\d+)?$/', $plain) === 1) {
+            $plain = str_replace(',', '', $plain);
+        }
+        if (preg_match('/^[+-]?\d{1,15}(\.\d{1,15})?$/', $plain) !== 1) {
+            throw InvalidAnswer::notANumber($text);
+        }
+
+        return str_contains($plain, '.') ? (float) $plain : (int) $plain;
+    }
+
+    private function date(string $text): string
+    {
+        if (preg_match('/^(\d{4})-(\d{2})-(\d{2})$/', $text, $part) !== 1 || ! checkdate((int) $part[2], (int) $part[3], (int) $part[1])) {
+            throw InvalidAnswer::notADate($text);
+        }
+
+        return $text;
+    }
+}

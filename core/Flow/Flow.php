@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WaryHeron\Core\Flow;
+
+/** The counts of a PRISMA 2020 flow (Page et al. 2021), computed from facts, with the check that they add up. */
+final readonly class Flow
+{
+    private function __construct(public FlowFacts $facts) {}
+
+    public static function from(FlowFacts $facts): self
+    {
+        return new self($facts);
+    }
+
+    public function duplicatesRemoved(): int
+    {
+        return $this->facts->recordsDelivered - $this->facts->publications;
+    }
+
+    /** Publications that have both their decisions and no open disagreement. */
+    public function decided(): int
+    {
+        return $this->facts->included + $this->facts->excluded;
+    }
+
+    public function pending(): int
+    {
+        return $this->facts->waiting + $this->facts->disagreements;
+    }
+
+    public function notYetCoded(): int
+    {
+        return $this->facts->included - $this->facts->coded;
+    }
+
+    /** @return list<string> what does not add up; empty when all does */
+    public function contradictions(): array
+    {
+        $found = [];
+        if ($this->decided() + $this->pending() !== $this->facts->publications) {
+            $found[] = "Of {$this->facts->publications} publications, {$this->decided()} are decided and {$this->pending()} pending.";
+        }
+        if (array_sum($this->facts->excludedByReason) !== $this->facts->excluded) {
+            $found[] = "{$this->facts->excluded} are excluded, but the reasons add up to ".array_sum($this->facts->excludedByReason).'.';
+        }
+        if ($this->duplicatesRemoved() < 0 || $this->notYetCoded() < 0) {
+            $found[] = 'A later step holds more than the one before it.';
+        }
+
+        return $found;
+    }
+}

@@ -1,0 +1,21 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WaryHeron\Core\Flow;
+
+/** What the database counts; everything else in the flow follows from it. All are numbers of records or publications. */
+final readonly class FlowFacts
+{
+    /** @param array<string, int> $excludedByReason exclusions after title and abstract, by the failed criterion */
+    public function __construct(
+        public int $recordsDelivered,
+        public int $publications,
+        public int $waiting,
+        public int $disagreements,
+        public int $included,
+        public int $excluded,
+        public int $coded,
+        public array $excludedByReason = [],
+    ) {}
+}

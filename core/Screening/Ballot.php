@@ -1,0 +1,114 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WaryHeron\Core\Screening;
+
+/** The current decisions on one item at one stage, at most one a person, and the settlement if there is one. */
+final readonly class Ballot
+{
+    /** @param array<string, Decision> $decisions by person */
+    private function __construct(private StageRule $rule, private array $decisions, private ?Decision $settlement) {}
+
+    /** @param iterable<Decision> $decisions */
+    public static function of(StageRule $rule, iterable $decisions, ?Decision $settlement = null): self
+    {
+        $byPerson = [];
+        foreach ($decisions as $decision) {
+            if (isset($byPerson[$decision->person])) {
+                throw new \LogicException('A person has one current decision on an item.');
+            }
+            $byPerson[$decision->person] = $decision;
+        }
+
+        return new self($rule, $byPerson, $settlement);
+    }
+
+    /**
+     * The ballot after a decision, which replaces the person's earlier one.
+     *
+     * @throws BallotClosed If the item has opened, or has all its decisions from other people.
+     */
+    public function with(Decision $decision): self
+    {
+        $this->mustNotBeOpen();
+
+        return new self($this->rule, [...$this->decisions, $decision->person => $decision], null);
+    }
+
+    /** @throws BallotClosed If the item has opened or the person has no decision to take back. */
+    public function without(string $person): self
+    {
+        $this->mustNotBeOpen();
+        if (! isset($this->decisions[$person])) {
+            throw BallotClosed::nothingToUndo();
+        }
+
+        return new self($this->rule, array_diff_key($this->decisions, [$person => true]), null);
+    }
+
+    /**
+     * The ballot ended by a final verdict.
+     *
+     * @throws BallotClosed If decisions are still missing, or the verdict is no final one.
+     */
+    public function settledBy(Decision $settlement): self
+    {
+        if (! $this->isComplete()) {
+            throw BallotClosed::stillBlinded();
+        }
+        if ($settlement->verdict === Verdict::Unsure) {
+            throw BallotClosed::unsureSettlesNothing();
+        }
+
+        return new self($this->rule, $this->decisions, $settlement);
+    }
+
+    public function isComplete(): bool
+    {
+        return count($this->decisions) >= $this->rule->requiredDecisions;
+    }
+
+    public function outcome(): Outcome
+    {
+        if (! $this->isComplete()) {
+            return new Outcome(ItemState::Waiting);
+        }
+        if ($this->settlement !== null) {
+            return $this->settlement->verdict === Verdict::Include
+                ? new Outcome(ItemState::Included, settled: true)
+                : new Outcome(ItemState::Excluded, $this->settlement->criterion, settled: true);
+        }
+        $verdicts = array_unique(array_map($this->counted(...), array_values($this->decisions)), SORT_REGULAR);
+        if (in_array(Verdict::Unsure, $verdicts, true)) {
+            return new Outcome(ItemState::Disagreement, kind: DisagreementKind::Unsure);
+        }
+        if (count($verdicts) > 1) {
+            return new Outcome(ItemState::Disagreement, kind: DisagreementKind::IncludeExclude);
+        }
+
+        return $verdicts[array_key_first($verdicts)] === Verdict::Include
+            ? new Outcome(ItemState::Included)
+            : new Outcome(ItemState::Excluded, $this->firstFailedCriterion());
+    }
+
+    private function counted(Decision $decision): Verdict
+    {
+        return $decision->verdict === Verdict::Unsure && $this->rule->unsureCountsAsInclude ? Verdict::Include : $decision->verdict;
+    }
+
+    /** Where the people's reasons differ, the first in the protocol's order is the reason reported. */
+    private function firstFailedCriterion(): ?int
+    {
+        $failed = array_filter(array_map(fn (Decision $d): ?int => $d->criterion, $this->decisions), fn (?int $criterion): bool => $criterion !== null);
+
+        return $failed === [] ? null : min($failed);
+    }
+
+    private function mustNotBeOpen(): void
+    {
+        if ($this->isComplete()) {
+            throw BallotClosed::hasOpened();
+        }
+    }
+}

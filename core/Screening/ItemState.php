@@ -1,0 +1,19 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WaryHeron\Core\Screening;
+
+enum ItemState: string
+{
+    case Waiting = 'waiting';
+    case Disagreement = 'disagreement';
+    case Included = 'included';
+    case Excluded = 'excluded';
+
+    /** Blinding holds while decisions are missing, and no longer. */
+    public function isOpen(): bool
+    {
+        return $this !== self::Waiting;
+    }
+}

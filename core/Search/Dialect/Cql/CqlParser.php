@@ -1,0 +1,402 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WaryHeron\Core\Search\Dialect\Cql;
+
+use WaryHeron\Core\Search\Dialect\Dialect;
+use WaryHeron\Core\Search\Query\Field;
+use WaryHeron\Core\Search\Query\LimitKind;
+use WaryHeron\Core\Search\Query\Node\Fielded;
+use WaryHeron\Core\Search\Query\Node\Heading;
+use WaryHeron\Core\Search\Query\Node\Limit;
+use WaryHeron\Core\Search\Query\Node\Near;
+use WaryHeron\Core\Search\Query\Node\Node;
+use WaryHeron\Core\Search\Query\Node\Operation;
+use WaryHeron\Core\Search\Query\Node\Phrase;
+use WaryHeron\Core\Search\Query\Node\Word;
+use WaryHeron\Core\Search\Query\Operator;
+use WaryHeron\Core\Search\Text\Words;
+
+/**
+ * Reads CQL 1.2 (the query language of SRU) into the same tree as our own language.
+ *
+ * All Boolean operators, prox among them, are of equal strength and read from the left. Indexes are those of the dialect's
+ * file plus cql.serverChoice and cql.anywhere. Source: CQL grammar as published with SRU 1.2 (OASIS searchRetrieve part 5).
+ */
+final class CqlParser
+{
+    public const LONGEST = 100_000;
+
+    private const DEEPEST = 60;
+
+    /** @var list<CqlToken> */
+    private array $tokens = [];
+
+    private int $at = 0;
+
+    private int $depth = 0;
+
+    private function __construct(private readonly Dialect $dialect) {}
+
+    /** @throws CqlProblem If the text is no CQL, or asks for what the dialect lacks. */
+    public static function parse(string $text, Dialect $dialect): Node
+    {
+        if (strlen($text) > self::LONGEST) {
+            throw new CqlProblem(12, (string) self::LONGEST, 1);
+        }
+        $parser = new self($dialect);
+        $parser->tokens = self::tokens(mb_scrub($text, 'UTF-8'));
+        $node = $parser->query();
+        $token = $parser->peek();
+        if ($token->keyword() === 'sortby') {
+            throw new CqlProblem(80, '', $token->column);
+        }
+        if ($token->kind !== 'end') {
+            throw new CqlProblem($token->is(')') ? 13 : 10, $token->text, $token->column);
+        }
+
+        return $node;
+    }
+
+    /** @return list<CqlToken> */
+    private static function tokens(string $text): array
+    {
+        $tokens = [];
+        $column = 1;
+        $offset = 0;
+        $pattern = '~\G(?:(\s+)|(<=|>=|<>|==|[()=<>/])|"((?:[^"\\\\]|\\\\.)*+)"|([^\s()=<>"/]+))~su';
+        while ($offset < strlen($text)) {
+            if (preg_match($pattern, $text, $match, PREG_UNMATCHED_AS_NULL, $offset) !== 1) {
+                throw new CqlProblem(14, 'the quotation mark is never closed', $column);
+            }
+            if (($match[2] ?? null) !== null) {
+                $tokens[] = new CqlToken('symbol', $match[2], $column);
+            } elseif (($match[3] ?? null) !== null) {
+                $tokens[] = new CqlToken('quoted', $match[3], $column);
+            } elseif (($match[4] ?? null) !== null) {
+                $tokens[] = new CqlToken('word', $match[4], $column);
+            }
+            $offset += strlen((string) $match[0]);
+            $column += mb_strlen((string) $match[0]);
+        }
+        $tokens[] = new CqlToken('end', '', $column);
+
+        return $tokens;
+    }
+
+    private function query(): Node
+    {
+        while ($this->peek()->is('>')) {
+            $this->prefixAssignment();
+        }
+        $left = $this->clause();
+        $open = null; // the operator that may still take further operands
+        while (($keyword = $this->peek()->keyword()) !== null && $keyword !== 'sortby') {
+            $token = $this->next();
+            if ($keyword === 'prox') {
+                $left = $this->proximity($left, $token);
+                $open = null;
+
+                continue;
+            }
+            if ($this->peek()->is('/')) {
+                throw new CqlProblem(46, $this->peek(1)->text, $this->peek()->column);
+            }
+            $operator = Operator::from($keyword);
+            $right = $this->clause();
+            $left = $open === $operator && $left instanceof Operation
+                ? new Operation($operator, [...$left->operands, $right])
+                : new Operation($operator, [$left, $right]);
+            $open = $operator;
+        }
+
+        return $left;
+    }
+
+    private function prefixAssignment(): void
+    {
+        $this->next();
+        $first = $this->next();
+        if ($this->peek()->is('=')) {
+            $this->next();
+            $uri = $this->next();
+            if (! $first->isTerm() || ! $uri->isTerm()) {
+                throw new CqlProblem(10, 'a prefix is given as > name = "address"', $first->column);
+            }
+
+            return;
+        }
+        if (! $first->isTerm()) {
+            throw new CqlProblem(10, 'a prefix is given as > name = "address"', $first->column);
+        }
+    }
+
+    private function clause(): Node
+    {
+        $token = $this->next();
+        if ($token->is('(')) {
+            if (++$this->depth > self::DEEPEST) {
+                throw new CqlProblem(13, 'nested deeper than '.self::DEEPEST, $token->column);
+            }
+            $node = $this->query();
+            if (! $this->peek()->is(')')) {
+                throw new CqlProblem(13, 'a bracket is never closed', $token->column);
+            }
+            $this->next();
+            $this->depth--;
+
+            return $node;
+        }
+        if (! $token->isTerm() || $token->keyword() !== null) {
+            throw new CqlProblem(10, $token->kind === 'end' ? 'the query ends where a term was expected' : "a term was expected, not “{$token->text}”", $token->column);
+        }
+        $relation = $this->peek();
+        $named = $relation->kind === 'word' && $relation->keyword() === null;
+        $compares = $relation->kind === 'symbol' && in_array($relation->text, ['=', '==', '<', '>', '<=', '>=', '<>'], true);
+        if (! $named && ! $compares) {
+            return $this->text($token, '=');
+        }
+        $this->next();
+        $modifiers = $this->modifiers();
+        $term = $this->next();
+        if (! $term->isTerm()) {
+            throw new CqlProblem(10, 'a term was expected after the relation', $term->column);
+        }
+
+        return $this->indexed($token, $relation, $modifiers, $term);
+    }
+
+    /** @return list<array{name: string, comparison: string, value: string, column: int}> */
+    private function modifiers(): array
+    {
+        $modifiers = [];
+        while ($this->peek()->is('/')) {
+            $this->next();
+            $name = $this->next();
+            if (! $name->isTerm()) {
+                throw new CqlProblem(10, 'a modifier was expected after the /', $name->column);
+            }
+            $comparison = $value = '';
+            if (in_array($this->peek()->text, ['=', '<', '>', '<=', '>=', '<>'], true) && $this->peek()->kind === 'symbol') {
+                $comparison = $this->next()->text;
+                $value = $this->next()->text;
+            }
+            $modifiers[] = ['name' => strtolower($name->text), 'comparison' => $comparison, 'value' => $value, 'column' => $name->column];
+        }
+
+        return $modifiers;
+    }
+
+    /** @param list<array{name: string, comparison: string, value: string, column: int}> $modifiers */
+    private function indexed(CqlToken $index, CqlToken $relation, array $modifiers, CqlToken $term): Node
+    {
+        $name = strtolower($index->text);
+        $how = strtolower($relation->text);
+        $how = str_starts_with($how, 'cql.') ? substr($how, 4) : $how;
+        $headings = $this->dialect->data['heading']['form'] ?? null;
+        if ($headings !== null && str_starts_with(strtolower($headings), "{$name} ")) {
+            return $this->heading($how, $relation, $modifiers, $term);
+        }
+        if ($modifiers !== []) {
+            throw new CqlProblem(20, $modifiers[0]['name'], $modifiers[0]['column']);
+        }
+        foreach ($this->dialect->data['limits'] as $kind => $form) {
+            $sample = is_array($form) ? (string) reset($form) : (string) $form;
+            if (str_starts_with(strtolower($sample), "{$name} ")) {
+                return $this->limit(LimitKind::from($kind), $how, $relation, $term);
+            }
+        }
+        $everywhere = in_array($name, ['cql.serverchoice', 'cql.anywhere', 'cql.any', 'serverchoice', 'anywhere'], true);
+        $field = $everywhere ? null : ($this->dialect->fieldNamed($name) ?? $this->bareField($name));
+        if (! $everywhere && $field === null) {
+            throw new CqlProblem(16, $index->text, $index->column);
+        }
+        if (! in_array($how, ['=', '==', 'adj', 'exact', 'any', 'all', 'scr'], true)) {
+            throw new CqlProblem(in_array($how, ['<', '>', '<=', '>=', 'within'], true) ? 22 : 19, $relation->text, $relation->column);
+        }
+        $text = $this->text($term, $how);
+
+        return $field === null ? $text : new Fielded([$field], $text);
+    }
+
+    /** dc.title may be written title, as the default context set allows. */
+    private function bareField(string $name): ?Field
+    {
+        foreach ($this->dialect->data['fields'] as $field => $own) {
+            if (substr(strtolower((string) strstr($own, '.')), 1) === $name) {
+                return Field::from($field);
+            }
+        }
+
+        return null;
+    }
+
+    /** @param list<array{name: string, comparison: string, value: string, column: int}> $modifiers */
+    private function heading(string $how, CqlToken $relation, array $modifiers, CqlToken $term): Heading
+    {
+        if (! in_array($how, ['=', '==', 'exact'], true)) {
+            throw new CqlProblem(22, $relation->text, $relation->column);
+        }
+        $narrower = $major = false;
+        $qualifiers = [];
+        foreach ($modifiers as $modifier) {
+            $name = str_contains($modifier['name'], '.') ? substr((string) strstr($modifier['name'], '.'), 1) : $modifier['name'];
+            match (true) {
+                $name === 'narrower' => $narrower = true,
+                $name === 'major' => $major = true,
+                $name === 'qualifier' && $modifier['value'] !== '' => $qualifiers[] = stripslashes($modifier['value']),
+                default => throw new CqlProblem(20, $modifier['name'], $modifier['column']),
+            };
+        }
+
+        return new Heading($this->literal($term), $narrower, $major, $qualifiers);
+    }
+
+    private function limit(LimitKind $kind, string $how, CqlToken $relation, CqlToken $term): Limit
+    {
+        if ($kind !== LimitKind::Year) {
+            return in_array($how, ['=', '==', 'exact'], true)
+                ? Limit::to($kind, $this->literal($term))
+                : throw new CqlProblem(22, $relation->text, $relation->column);
+        }
+        $value = $this->literal($term);
+        $pattern = $how === 'within' ? '/^(\d{4})\s+(\d{4})$/' : '/^(\d{4})$/';
+        if (preg_match($pattern, trim($value), $years) !== 1) {
+            throw new CqlProblem(36, $value, $term->column);
+        }
+        $year = (int) $years[1];
+
+        return match ($how) {
+            '=', '==', 'exact' => Limit::years($year, $year),
+            '>=' => Limit::years($year, null),
+            '<=' => Limit::years(null, $year),
+            '>' => Limit::years($year + 1, null),
+            '<' => Limit::years(null, $year - 1),
+            'within' => Limit::years($year, (int) ($years[2] ?? $year)),
+            default => throw new CqlProblem(22, $relation->text, $relation->column),
+        };
+    }
+
+    private function text(CqlToken $term, string $how): Node
+    {
+        $words = [];
+        foreach (preg_split('/\s+/u', trim($term->text), -1, PREG_SPLIT_NO_EMPTY) ?: [] as $typed) {
+            $word = $this->word($typed, $term->column);
+            if ($word !== null) {
+                $words[] = $word;
+            }
+        }
+        if ($words === []) {
+            throw new CqlProblem(27, '', $term->column);
+        }
+        if (($how === 'any' || $how === 'all') && count($words) > 1) {
+            return new Operation($how === 'any' ? Operator::Or : Operator::And, $words);
+        }
+
+        return $term->kind === 'word' ? $words[0] : new Phrase($words);
+    }
+
+    private function word(string $typed, int $column): ?Word
+    {
+        $truncated = false;
+        $text = '';
+        $length = strlen($typed);
+        for ($i = 0; $i < $length; $i++) {
+            $sign = $typed[$i];
+            if ($sign === '\\' && $i + 1 < $length) {
+                $text .= $typed[++$i];
+            } elseif ($sign === '*') {
+                $i === $length - 1 ? $truncated = true : throw new CqlProblem(28, '* is understood at the end of a word only', $column);
+            } elseif ($sign === '?') {
+                throw new CqlProblem(28, '?', $column);
+            } elseif ($sign === '^') {
+                throw new CqlProblem(31, '^', $column);
+            } else {
+                $text .= $sign;
+            }
+        }
+        $length = mb_strlen(implode('', Words::of($text)));
+        if ($truncated && $length < ($this->dialect->data['truncation']['minimumStem'] ?? PHP_INT_MAX)) {
+            throw new CqlProblem(29, $typed, $column);
+        }
+
+        return $length === 0 ? null : new Word($text, $truncated);
+    }
+
+    private function literal(CqlToken $term): string
+    {
+        return (string) preg_replace('/\\\\(.)/su', '$1', $term->text);
+    }
+
+    private function proximity(Node $left, CqlToken $token): Node
+    {
+        $distance = 1;
+        foreach ($this->modifiers() as $modifier) {
+            switch ($modifier['name']) {
+                case 'unit':
+                    $modifier['value'] === 'word' || throw new CqlProblem(42, $modifier['value'], $modifier['column']);
+                    break;
+                case 'distance':
+                    in_array($modifier['comparison'], ['<=', '<', '='], true) || throw new CqlProblem(40, $modifier['comparison'], $modifier['column']);
+                    $distance = (int) $modifier['value'] - ($modifier['comparison'] === '<' ? 1 : 0);
+                    $modifier['comparison'] !== '=' || $distance === 1 || throw new CqlProblem(40, '=', $modifier['column']);
+                    break;
+                case 'unordered':
+                    break;
+                case 'ordered':
+                    throw new CqlProblem(43, 'ordered', $modifier['column']);
+                default:
+                    throw new CqlProblem(46, $modifier['name'], $modifier['column']);
+            }
+        }
+        if ($distance < 1 || $distance > Near::FURTHEST) {
+            throw new CqlProblem(41, (string) $distance, $token->column);
+        }
+        $right = $this->clause();
+        [$leftFields, $leftText] = $this->lifted($left, $token);
+        [$rightFields, $rightText] = $this->lifted($right, $token);
+        if ($leftFields != $rightFields) {
+            throw new CqlProblem(48, 'both sides of prox have to be in the same index', $token->column);
+        }
+        $near = new Near($leftText, $rightText, $distance);
+
+        return $leftFields === [] ? $near : new Fielded($leftFields, $near);
+    }
+
+    /**
+     * A side of prox with its index taken off: dc.title = a or dc.title = b becomes title, a or b.
+     *
+     * @return array{list<Field>, Node}
+     */
+    private function lifted(Node $node, CqlToken $token): array
+    {
+        if ($node instanceof Word || $node instanceof Phrase || $node instanceof Near) {
+            return [[], $node];
+        }
+        if ($node instanceof Fielded) {
+            return [$node->fields, $this->lifted($node->inner, $token)[1]];
+        }
+        if ($node instanceof Operation && $node->operator === Operator::Or) {
+            $sides = array_map(fn (Node $operand): array => $this->lifted($operand, $token), $node->operands);
+            $fields = array_unique(array_column($sides, 0), SORT_REGULAR);
+            if (count($fields) === 1) {
+                return [$sides[0][0], new Operation(Operator::Or, array_column($sides, 1))];
+            }
+        }
+        throw new CqlProblem(48, 'prox takes terms, and groups of them joined by or', $token->column);
+    }
+
+    private function peek(int $ahead = 0): CqlToken
+    {
+        return $this->tokens[min($this->at + $ahead, count($this->tokens) - 1)];
+    }
+
+    private function next(): CqlToken
+    {
+        $token = $this->peek();
+        $this->at = min($this->at + 1, count($this->tokens) - 1);
+
+        return $token;
+    }
+}

@@ -1,0 +1,298 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WaryHeron\Core\Search\Dialect;
+
+use WaryHeron\Core\Search\Query\Field;
+use WaryHeron\Core\Search\Query\LimitKind;
+use WaryHeron\Core\Search\Query\Node\Fielded;
+use WaryHeron\Core\Search\Query\Node\Heading;
+use WaryHeron\Core\Search\Query\Node\Limit;
+use WaryHeron\Core\Search\Query\Node\LineReference;
+use WaryHeron\Core\Search\Query\Node\Missing;
+use WaryHeron\Core\Search\Query\Node\Near;
+use WaryHeron\Core\Search\Query\Node\Node;
+use WaryHeron\Core\Search\Query\Node\Operation;
+use WaryHeron\Core\Search\Query\Node\Phrase;
+use WaryHeron\Core\Search\Query\Node\Word;
+use WaryHeron\Core\Search\Query\Operator;
+
+/** Prints a query in a dialect, with a note for everything the dialect cannot say. Brackets are its business alone. */
+final class Printer
+{
+    /** How strongly things hold together; a weaker one inside a stronger one needs brackets. */
+    private const LOOSEST = 0;
+
+    private const ATOM = 9;
+
+    /** @var list<TranslationNote> */
+    private array $notes = [];
+
+    /** @var list<Field> the fields that a term takes on itself where the dialect cannot give them to a group */
+    private array $fields = [];
+
+    private function __construct(private readonly Dialect $dialect) {}
+
+    public static function print(Node $node, Dialect $dialect): Compiled
+    {
+        $printer = new self($dialect);
+        $text = $printer->node($node, self::LOOSEST);
+
+        return new Compiled($text, $printer->notes);
+    }
+
+    private function node(Node $node, int $around, bool $first = true): string
+    {
+        [$text, $binds] = match (true) {
+            $node instanceof Operation => $this->operation($node),
+            $node instanceof Near => $this->near($node),
+            $node instanceof Fielded => $this->fielded($node),
+            $node instanceof Word => $this->term($this->wordText($node)),
+            $node instanceof Phrase => $this->term($this->phraseText($node)),
+            $node instanceof Heading => [$this->heading($node), self::ATOM],
+            $node instanceof Limit => [$this->limit($node), self::ATOM],
+            $node instanceof LineReference => [$this->lines($node), self::ATOM],
+            $node instanceof Missing => throw new \LogicException('A query with a gap cannot be printed.'),
+        };
+        $needsBrackets = $this->dialect->readsLeftToRight() && $binds < self::ATOM && $around > self::LOOSEST
+            ? ! $first
+            : $binds < $around;
+
+        return $needsBrackets ? "({$text})" : $text;
+    }
+
+    /** @return array{string, int} */
+    private function operation(Operation $node): array
+    {
+        $binds = $this->binds($node->operator);
+        $operands = [];
+        foreach ($node->operands as $i => $operand) {
+            $text = $this->node($operand, $binds + 1, $i === 0);
+            // (a OR b) OR c is another tree than a OR b OR c, although it finds the same
+            $sameAgain = $i === 0 && $operand instanceof Operation && $operand->operator === $node->operator;
+            $operands[] = $sameAgain && $this->dialect->readsLeftToRight() ? "({$text})" : $text;
+        }
+
+        return [implode(" {$this->dialect->data['boolean'][$node->operator->value]} ", $operands), $binds];
+    }
+
+    private function binds(Operator $operator): int
+    {
+        return $this->dialect->readsLeftToRight() ? 1 : match ($operator) {
+            Operator::Or => 1,
+            Operator::And => 2,
+            Operator::Not => 3,
+        };
+    }
+
+    /** @return array{string, int} */
+    private function near(Near $node): array
+    {
+        $proximity = $this->dialect->data['proximity'];
+        if ($proximity === null) {
+            $this->notes[] = TranslationNote::changed($this->inOurWords($node), 'no distance in this dialect; searched as AND, which finds more');
+
+            return $this->operation(new Operation(Operator::And, [$node->left, $node->right]));
+        }
+        if (count($this->fields) > 1 && $this->dialect->data['fieldScope'] === 'term') {
+            return $this->eachField($node);
+        }
+        $distance = $node->distance;
+        if ($distance > $proximity['furthest']) {
+            $this->notes[] = TranslationNote::lost($this->inOurWords($node), "the distance goes to {$proximity['furthest']} at most here");
+            $distance = $proximity['furthest'];
+        }
+        $binds = $proximity['binds'] === 'as-boolean' ? 1 : 4;
+        $text = strtr($proximity['form'], [
+            '{left}' => $this->node($node->left, $binds),
+            '{right}' => $this->node($node->right, $binds + 1, false),
+            '{distance}' => (string) $distance,
+        ]);
+
+        return [$text, $binds];
+    }
+
+    /** @return array{string, int} */
+    private function fielded(Fielded $node): array
+    {
+        $outer = $this->fields;
+        if ($this->dialect->data['fieldScope'] === 'term') {
+            $this->fields = $node->fields;
+            $printed = $this->loosely($node->inner);
+            $this->fields = $outer;
+
+            return $printed;
+        }
+        $names = array_map(fn (Field $field): string => $this->dialect->field($field) ?? $field->value, $node->fields);
+        $text = strtr($this->dialect->data['fieldForm'], [
+            '{fields}' => implode($this->dialect->data['fieldJoin'] ?? ',', $names),
+            '{text}' => $this->node($node->inner, self::ATOM),
+        ]);
+
+        return [$text, self::ATOM];
+    }
+
+    /** @return array{string, int} */
+    private function loosely(Node $node): array
+    {
+        return match (true) {
+            $node instanceof Operation => $this->operation($node),
+            $node instanceof Near => $this->near($node),
+            $node instanceof Fielded => $this->fielded($node),
+            default => [$this->node($node, self::LOOSEST), $this->fieldsOfTerm($node) > 1 ? 1 : self::ATOM],
+        };
+    }
+
+    private function fieldsOfTerm(Node $node): int
+    {
+        return $node instanceof Word || $node instanceof Phrase ? count($this->fields) : 1;
+    }
+
+    /** @return array{string, int} */
+    private function term(string $text): array
+    {
+        if ($this->fields === []) {
+            return [$text, self::ATOM];
+        }
+        $clauses = [];
+        foreach ($this->fields as $field) {
+            $name = $this->dialect->field($field);
+            if ($name === null) {
+                $this->notes[] = TranslationNote::changed("{$field->value}:{$text}", 'no such field here; searched in the default fields, which finds more');
+            }
+            $clauses[] = $name === null ? $text : strtr($this->dialect->data['fieldForm'], ['{field}' => $name, '{text}' => $text]);
+        }
+        $clauses = array_values(array_unique($clauses));
+
+        return [implode(" {$this->dialect->data['boolean']['or']} ", $clauses), count($clauses) > 1 ? $this->binds(Operator::Or) : self::ATOM];
+    }
+
+    /** @return array{string, int} */
+    private function eachField(Near $node): array
+    {
+        $outer = $this->fields;
+        $clauses = [];
+        foreach ($outer as $i => $field) {
+            $this->fields = [$field];
+            $clauses[] = $this->node($node, 2, $i === 0);
+        }
+        $this->fields = $outer;
+
+        return [implode(" {$this->dialect->data['boolean']['or']} ", $clauses), $this->binds(Operator::Or)];
+    }
+
+    private function wordText(Word $word): string
+    {
+        $text = $this->masked($word);
+
+        return preg_match($this->dialect->data['plainWord'], $word->text) === 1 ? $text : "\"{$text}\"";
+    }
+
+    private function phraseText(Phrase $phrase): string
+    {
+        return '"'.implode(' ', array_map($this->masked(...), $phrase->words)).'"';
+    }
+
+    private function masked(Word $word): string
+    {
+        $text = $this->escaped($word->text);
+        if (! $word->truncated) {
+            return $text;
+        }
+        $truncation = $this->dialect->data['truncation'];
+        if ($truncation === null) {
+            $this->notes[] = TranslationNote::lost("{$word->text}*", 'no truncation in this dialect; write the endings out');
+
+            return $text;
+        }
+        if (mb_strlen($word->text) < $truncation['minimumStem']) {
+            $this->notes[] = TranslationNote::lost("{$word->text}*", "at least {$truncation['minimumStem']} letters are needed before the sign");
+        }
+
+        return $text.$truncation['sign'];
+    }
+
+    private function escaped(string $text): string
+    {
+        $escape = $this->dialect->data['escape'];
+
+        return $escape === null ? str_replace('"', '', $text) : addcslashes($text, $this->dialect->data['escaped'] ?? '');
+    }
+
+    private function value(string $value): string
+    {
+        return preg_match($this->dialect->data['plainWord'], $value) === 1 ? $this->escaped($value) : "\"{$this->escaped($value)}\"";
+    }
+
+    private function heading(Heading $node): string
+    {
+        $forms = $this->dialect->data['heading'];
+        if ($forms === null) {
+            $this->notes[] = TranslationNote::changed($this->inOurWords($node), 'no headings here; searched as a phrase');
+
+            return $this->node(new Phrase(array_map(fn (string $w): Word => new Word($w), array_values(array_filter(explode(' ', $node->label))) ?: [$node->label])), self::ATOM);
+        }
+        $modifiers = '';
+        foreach (['narrower' => $node->narrower, 'major' => $node->major] as $name => $wanted) {
+            if ($wanted && $forms[$name] === null) {
+                $this->notes[] = TranslationNote::changed($this->inOurWords($node), "no “{$name}” here; left out");
+            } elseif ($wanted) {
+                $modifiers .= $forms[$name];
+            }
+        }
+        foreach ($node->qualifiers as $qualifier) {
+            if ($forms['qualifier'] === null) {
+                $this->notes[] = TranslationNote::changed($this->inOurWords($node), 'no qualifiers here; left out, which finds more');
+            } else {
+                $modifiers .= strtr($forms['qualifier'], ['{qualifier}' => "\"{$this->escaped($qualifier)}\""]);
+            }
+        }
+
+        return strtr($forms['form'], ['{modifiers}' => $modifiers, '{label}' => "\"{$this->escaped($node->label)}\""]);
+    }
+
+    private function limit(Limit $node): string
+    {
+        $form = $this->dialect->data['limits'][$node->kind->value] ?? null;
+        if ($form === null) {
+            $this->notes[] = TranslationNote::lost($this->inOurWords($node), 'this database has no such limit; take it off here');
+
+            return '';
+        }
+        if ($node->kind !== LimitKind::Year) {
+            return strtr((string) $form, ['{value}' => $this->value((string) $node->value)]);
+        }
+        $which = match (true) {
+            $node->from === null => 'to',
+            $node->to === null => 'from',
+            $node->from === $node->to => 'one',
+            default => 'between',
+        };
+
+        return strtr($form[$which], ['{from}' => (string) $node->from, '{to}' => (string) $node->to]);
+    }
+
+    private function lines(LineReference $node): string
+    {
+        $forms = $this->dialect->data['lines'];
+        if ($forms === null) {
+            $this->notes[] = TranslationNote::lost($this->inOurWords($node), 'this dialect has no line numbers; the lines have to be written out');
+
+            return '';
+        }
+        if ($node->join === null) {
+            return strtr($forms['one'], ['{line}' => (string) $node->ranges[0][0]]);
+        }
+        $list = array_map(fn (array $range): string => $range[0] === $range[1]
+            ? strtr($forms['one'], ['{line}' => (string) $range[0]])
+            : strtr((string) $forms['range'], ['{from}' => (string) $range[0], '{to}' => (string) $range[1]]), $node->ranges);
+
+        return strtr((string) $forms[$node->join === Operator::Or ? 'any' : 'all'], ['{lines}' => implode(',', $list)]);
+    }
+
+    private function inOurWords(Node $node): string
+    {
+        return $this->dialect->name() === 'heron' ? '' : self::print($node, Dialects::heron())->text;
+    }
+}

@@ -1,0 +1,16 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WaryHeron\Core\Search\Query;
+
+enum Field: string
+{
+    case Title = 'title';
+    case Abstract = 'abstract';
+    case Keyword = 'keyword';
+    case Author = 'author';
+    case Journal = 'journal';
+    case Doi = 'doi';
+    case Id = 'id';
+}

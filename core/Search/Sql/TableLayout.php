@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WaryHeron\Core\Search\Sql;
+
+/** Which columns of a table answer which part of a query; null where the table has none. */
+final readonly class TableLayout
+{
+    /**
+     * @param  string  $words  tsvector as IndexedText builds it
+     * @param  ?string  $journalWords  tsvector of the journal's name
+     * @param  array<string, string>  $exact  columns compared whole and in lower case, by Field value
+     * @param  array<string, string>  $limits  text columns in lower case, by LimitKind value; the year is an integer
+     */
+    public function __construct(
+        public string $words,
+        public ?string $journalWords,
+        public array $exact,
+        public array $limits,
+        public ?HeadingNumbers $headings = null,
+        public ?string $headingColumn = null,
+        public ?string $closureColumn = null,
+        public ?string $majorColumn = null,
+        public ?string $majorClosureColumn = null,
+    ) {}
+}

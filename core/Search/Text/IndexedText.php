@@ -1,0 +1,51 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WaryHeron\Core\Search\Text;
+
+use WaryHeron\Core\Search\Query\Field;
+
+/**
+ * Builds PostgreSQL's tsvector text from fields: title A, abstract B, keywords C, authors D.
+ *
+ * Positions count the words that Words finds, so distances in a query are distances in the text. Between fields a gap
+ * wider than any distance keeps a phrase or NEAR from reaching over.
+ */
+final class IndexedText
+{
+    private const WEIGHTS = ['A' => Field::Title, 'B' => Field::Abstract, 'C' => Field::Keyword, 'D' => Field::Author];
+
+    private const GAP = 50;
+
+    /** tsvector keeps no position beyond this. */
+    private const LAST_POSITION = 16383;
+
+    /** @param array<string, string> $texts by Field value */
+    public static function tsvector(array $texts): string
+    {
+        $places = [];
+        $position = 0;
+        foreach (self::WEIGHTS as $weight => $field) {
+            foreach (Words::of($texts[$field->value] ?? '') as $word) {
+                $position = min($position + 1, self::LAST_POSITION);
+                $places[$word][] = $position.$weight;
+            }
+            $position = min($position + self::GAP, self::LAST_POSITION);
+        }
+        $lexemes = [];
+        foreach ($places as $word => $positions) {
+            $word = (string) $word;
+            if (strlen($word) <= 100) {
+                $lexemes[] = "'{$word}':".implode(',', array_slice($positions, 0, 250));
+            }
+        }
+
+        return implode(' ', $lexemes);
+    }
+
+    public static function weight(Field $field): ?string
+    {
+        return array_search($field, self::WEIGHTS, true) ?: null;
+    }
+}

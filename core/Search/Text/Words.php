@@ -1,0 +1,51 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WaryHeron\Core\Search\Text;
+
+/**
+ * Cuts text into the words that searches compare: lower case, without accents, letters and digits only.
+ *
+ * The same cutting makes the index, the query and the highlighting, so that all three agree.
+ */
+final class Words
+{
+    /** @return list<string> */
+    public static function of(string $text): array
+    {
+        return preg_match_all('/[\p{L}\p{N}]+/u', self::fold($text), $found) ? $found[0] : [];
+    }
+
+    /**
+     * The words with their places in the unchanged text.
+     *
+     * @return list<array{word: string, offset: int, length: int}> offsets and lengths in bytes
+     */
+    public static function placed(string $text): array
+    {
+        $placed = [];
+        if (preg_match_all('/[\p{L}\p{N}\p{Mn}]+/u', $text, $found, PREG_OFFSET_CAPTURE)) {
+            foreach ($found[0] as [$word, $offset]) {
+                foreach (self::of($word) as $folded) {
+                    $placed[] = ['word' => $folded, 'offset' => $offset, 'length' => strlen($word)];
+                }
+            }
+        }
+
+        return $placed;
+    }
+
+    /** Lower case without accents or ligatures; other signs stay. */
+    public static function fold(string $text): string
+    {
+        if (preg_match('/[^\x00-\x7F]/', $text) !== 1) {
+            return strtolower($text);
+        }
+        $text = mb_strtolower(mb_scrub($text, 'UTF-8'));
+        $text = strtr($text, ['ß' => 'ss', 'æ' => 'ae', 'œ' => 'oe', 'ø' => 'o', 'đ' => 'd', 'ł' => 'l', 'ð' => 'd', 'þ' => 'th', 'ı' => 'i']);
+        $decomposed = \Normalizer::normalize($text, \Normalizer::FORM_KD);
+
+        return (string) preg_replace('/\p{Mn}+/u', '', $decomposed === false ? $text : $decomposed);
+    }
+}
