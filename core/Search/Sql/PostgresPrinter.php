@@ -133,7 +133,11 @@ final readonly class PostgresPrinter
     {
         $column = $this->table->limits[$node->kind->value] ?? throw CannotAnswer::because("There is no limit “{$node->kind->value}” here.");
         if ($node->kind !== LimitKind::Year) {
-            return new SqlCondition("{$column} = ?", [mb_strtolower((string) $node->value)]);
+            $value = mb_strtolower((string) $node->value);
+
+            return str_ends_with($column, '[]')
+                ? new SqlCondition(substr($column, 0, -2).' @> ARRAY[?]::text[]', [$value])
+                : new SqlCondition("{$column} = ?", [$value]);
         }
         $parts = [];
         if ($node->from !== null) {

@@ -11,7 +11,7 @@ final readonly class TableLayout
      * @param  string  $words  tsvector as IndexedText builds it
      * @param  ?string  $journalWords  tsvector of the journal's name
      * @param  array<string, string>  $exact  columns compared whole and in lower case, by Field value
-     * @param  array<string, string>  $limits  text columns in lower case, by LimitKind value; the year is an integer
+     * @param  array<string, string>  $limits  text columns in lower case, by LimitKind value, with [] behind an array; the year is an integer
      */
     public function __construct(
         public string $words,

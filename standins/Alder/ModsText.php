@@ -1,0 +1,37 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WaryHeron\Standins\Alder;
+
+/** One record as MODS 3.7. */
+final class ModsText
+{
+    /** @param array<string, mixed> $row a study as the corpus keeps it */
+    public static function of(array $row): string
+    {
+        $t = SruReply::text(...);
+        $names = '';
+        foreach ($row['authors'] as [$family, $given]) {
+            $names .= "<name type=\"personal\"><namePart type=\"family\">{$t($family)}</namePart><namePart type=\"given\">{$t($given)}</namePart><role><roleTerm type=\"text\">author</roleTerm></role></name>";
+        }
+        $subjects = '';
+        foreach ($row['ideas'] as $idea) {
+            $major = in_array($idea, $row['central'], true) ? ' usage="primary"' : '';
+            $subjects .= "<subject authority=\"alder\"{$major}><topic>{$t($idea)}</topic></subject>";
+        }
+        $genres = implode('', array_map(fn (string $type): string => "<genre authority=\"alder\">{$t($type)}</genre>", $row['types']));
+        $pages = $row['firstPage'] === '' ? '' : "<extent unit=\"pages\"><start>{$t($row['firstPage'])}</start>".($row['lastPage'] === '' ? '' : "<end>{$t($row['lastPage'])}</end>").'</extent>';
+        $issue = $row['issue'] === '' ? '' : "<detail type=\"issue\"><number>{$t($row['issue'])}</number></detail>";
+
+        return '<mods xmlns="http://www.loc.gov/mods/v3" version="3.7">'
+            ."<titleInfo><title>{$t($row['title'])}</title></titleInfo>{$names}<typeOfResource>text</typeOfResource>{$genres}"
+            ."<originInfo><dateIssued>{$row['year']}</dateIssued></originInfo>"
+            ."<language><languageTerm type=\"text\">{$t(ucfirst($row['language']))}</languageTerm></language>"
+            .($row['abstract'] === '' ? '' : "<abstract>{$t($row['abstract'])}</abstract>").$subjects
+            ."<relatedItem type=\"host\"><titleInfo><title>{$t($row['journal'][0])}</title></titleInfo><titleInfo type=\"abbreviated\"><title>{$t($row['journal'][1])}</title></titleInfo>"
+            ."<identifier type=\"issn\">{$t($row['journal'][2])}</identifier><part><detail type=\"volume\"><number>{$t($row['volume'])}</number></detail>{$issue}{$pages}</part></relatedItem>"
+            .($row['doi'] === '' ? '' : "<identifier type=\"doi\">{$t($row['doi'])}</identifier>")
+            ."<recordInfo><recordIdentifier source=\"Alder Index\">{$t($row['identifier'])}</recordIdentifier></recordInfo></mods>";
+    }
+}

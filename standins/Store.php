@@ -1,0 +1,21 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WaryHeron\Standins;
+
+use PDO;
+
+/** The stand-ins' own database, which the application never touches. */
+final class Store
+{
+    public static function connect(): PDO
+    {
+        return new PDO(
+            getenv('STANDINS_DSN') ?: throw new \RuntimeException('STANDINS_DSN names no database.'),
+            getenv('STANDINS_USER') ?: null,
+            null,
+            [PDO::ATTR_ERRMODE => PDO::ERRMODE_EXCEPTION, PDO::ATTR_DEFAULT_FETCH_MODE => PDO::FETCH_ASSOC, PDO::ATTR_EMULATE_PREPARES => false],
+        );
+    }
+}
