@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Access;
+
+/** What a role in a review allows beyond reading it. */
+enum Ability: string
+{
+    case Manage = 'manage';
+    case Search = 'search';
+    case Deliver = 'deliver';
+    case Screen = 'screen';
+    case Settle = 'settle';
+    case Code = 'code';
+
+    public function refusal(): string
+    {
+        return match ($this) {
+            self::Manage => 'Only the review lead may change this.',
+            self::Search => 'Your role in this review does not include searching.',
+            self::Deliver => 'Only the information specialist and the lead may deliver records.',
+            self::Screen => 'Only reviewers and the lead may screen.',
+            self::Settle => 'Only the review lead may settle alone.',
+            self::Code => 'Only coders, reviewers and the lead may code.',
+        };
+    }
+}

@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Question;
+
+use App\Actions\WriteLog;
+use App\Models\Criterion;
+use App\Models\Review;
+use App\Models\User;
+use Illuminate\Support\Facades\DB;
+
+final readonly class ChangeCriteria
+{
+    public function __construct(private WriteLog $log) {}
+
+    public function add(User $by, Review $review, string $question, string $reason): Criterion
+    {
+        return DB::transaction(function () use ($by, $review, $question, $reason): Criterion {
+            Review::query()->whereKey($review->id)->lockForUpdate()->first();
+            $criterion = $review->criteria()->create(['position' => 1 + (int) $review->criteria()->max('position'), 'question' => $question, 'reason' => $reason]);
+            ($this->log)($review, $by, 'criterion.added', "Added the criterion “{$question}”", $criterion);
+
+            return $criterion;
+        });
+    }
+
+    public function reword(User $by, Review $review, Criterion $criterion, string $question, string $reason): void
+    {
+        DB::transaction(function () use ($by, $review, $criterion, $question, $reason): void {
+            $before = $criterion->only('question', 'reason');
+            $criterion->update(['question' => $question, 'reason' => $reason]);
+            ($this->log)($review, $by, 'criterion.reworded', "Reworded the criterion “{$question}”", $criterion, ['before' => $before]);
+        });
+    }
+
+    /** Up or down by one place among the criteria in use. */
+    public function move(User $by, Review $review, Criterion $criterion, int $by_places): void
+    {
+        DB::transaction(function () use ($by, $review, $criterion, $by_places): void {
+            $ids = $review->criteria()->whereNull('retired_at')->lockForUpdate()->pluck('id')->all();
+            $at = array_search($criterion->id, $ids, true);
+            $to = $at === false ? -1 : $at + $by_places;
+            if ($at === false || $to < 0 || $to >= count($ids)) {
+                return;
+            }
+            array_splice($ids, $at, 1);
+            array_splice($ids, $to, 0, [$criterion->id]);
+            DB::update('UPDATE criteria SET position = o.position FROM unnest(?::text[]) WITH ORDINALITY AS o (id, position) WHERE criteria.id = o.id AND review_id = ?', ['{'.implode(',', $ids).'}', $review->id]);
+            ($this->log)($review, $by, 'criterion.moved', "Moved the criterion “{$criterion->question}” to place ".($to + 1), $criterion);
+        });
+    }
+
+    /** It is no longer offered; exclusions that name it keep it. */
+    public function retire(User $by, Review $review, Criterion $criterion): void
+    {
+        DB::transaction(function () use ($by, $review, $criterion): void {
+            $criterion->update(['retired_at' => now()]);
+            ($this->log)($review, $by, 'criterion.retired', "Retired the criterion “{$criterion->question}”", $criterion);
+        });
+    }
+}

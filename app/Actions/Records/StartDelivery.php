@@ -1,0 +1,106 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Records;
+
+use App\Actions\Refused;
+use App\Actions\WriteLog;
+use App\Jobs\DeliverFile;
+use App\Jobs\FetchRecords;
+use App\Models\Delivery;
+use App\Models\Review;
+use App\Models\Search;
+use App\Models\Task;
+use App\Models\User;
+use Carbon\CarbonInterface;
+use Illuminate\Database\UniqueConstraintViolationException;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Storage;
+
+/** Makes the delivery and hands the work to the queue. */
+final readonly class StartDelivery
+{
+    public function __construct(private WriteLog $log) {}
+
+    /** @throws Refused If this very file was delivered before; the context names that delivery. */
+    public function ofFile(User $by, Review $review, string $path, string $fileName, string $source, CarbonInterface $searchedOn, string $notes): Delivery
+    {
+        $hash = hash_file('sha256', $path) ?: throw new \RuntimeException("Cannot read {$path}.");
+        $this->refuseTwice($review, $hash);
+        $stored = "deliveries/{$hash}";
+        if (! Storage::exists($stored)) {
+            $stream = fopen($path, 'rb') ?: throw new \RuntimeException("Cannot read {$path}.");
+            Storage::writeStream($stored, $stream);
+            fclose($stream);
+        }
+        try {
+            return DB::transaction(function () use ($by, $review, $path, $fileName, $source, $searchedOn, $notes, $hash): Delivery {
+                $delivery = $this->start($by, $review, [
+                    'kind' => 'file', 'source_name' => $source, 'searched_on' => $searchedOn, 'notes' => $notes,
+                    'file_name' => $fileName, 'file_hash' => $hash, 'file_size' => (int) filesize($path),
+                ], "Reading {$fileName}");
+                DeliverFile::dispatch($delivery->id);
+
+                return $delivery;
+            });
+        } catch (UniqueConstraintViolationException) {
+            $this->refuseTwice($review, $hash);
+            throw new \LogicException('The file was neither new nor known.');
+        }
+    }
+
+    /** @param string $sent the query as the source is asked it */
+    public function ofSearch(User $by, Review $review, Search $search, string $sent, int $expected): Delivery
+    {
+        return DB::transaction(function () use ($by, $review, $search, $sent, $expected): Delivery {
+            Search::query()->whereKey($search->id)->lockForUpdate()->first();
+            $running = $review->deliveries()->where('search_id', $search->id)->whereIn('state', ['queued', 'running'])->first();
+            if ($running !== null) {
+                throw new Refused('These records are being fetched already.', ['delivery' => $running->id]);
+            }
+            $source = config("heron.sources.{$search->source}.name");
+            $delivery = $this->start($by, $review, [
+                'kind' => 'fetch', 'source_name' => $source, 'searched_on' => now(), 'search_id' => $search->id,
+                'query' => $search->query, 'query_sent' => $sent, 'expected' => $expected,
+            ], 'Fetching '.number_format($expected)." records from {$source}");
+            FetchRecords::dispatch($delivery->id);
+
+            return $delivery;
+        });
+    }
+
+    /** Goes on with a delivery that stopped on the way. */
+    public function goOn(User $by, Delivery $delivery): void
+    {
+        DB::transaction(function () use ($by, $delivery): void {
+            $delivery = Delivery::query()->lockForUpdate()->findOrFail($delivery->id);
+            if (! in_array($delivery->state, ['stopped', 'failed'], true)) {
+                throw new Refused('This delivery is not stopped.');
+            }
+            $delivery->update(['state' => 'queued', 'failure' => '']);
+            Task::query()->whereKey($delivery->task_id)->update(['state' => 'queued', 'cancel_requested_at' => null, 'finished_at' => null, 'seen_at' => null, 'message' => '']);
+            ($this->log)($delivery->review_id, $by, 'delivery.resumed', "Went on with the delivery from {$delivery->source_name}", $delivery);
+            $delivery->kind === 'file' ? DeliverFile::dispatch($delivery->id) : FetchRecords::dispatch($delivery->id);
+        });
+    }
+
+    /** @param array<string, mixed> $values */
+    private function start(User $by, Review $review, array $values, string $title): Delivery
+    {
+        $task = $review->tasks()->create(['user_id' => $by->id, 'kind' => 'delivery', 'title' => $title, 'state' => 'queued', 'total' => $values['expected'] ?? null]);
+        $delivery = $review->deliveries()->create([...$values, 'state' => 'queued', 'task_id' => $task->id, 'created_by' => $by->id]);
+        $task->update(['url' => route('deliveries.show', [$review, $delivery], false)]);
+        ($this->log)($review, $by, 'delivery.started', "Began a delivery from {$values['source_name']}", $delivery, array_filter($values, is_scalar(...)));
+
+        return $delivery;
+    }
+
+    private function refuseTwice(Review $review, string $hash): void
+    {
+        $earlier = $review->deliveries()->where('file_hash', $hash)->first();
+        if ($earlier !== null) {
+            throw new Refused("This file was delivered on {$earlier->created_at->format('j M Y')} as “{$earlier->file_name}” from {$earlier->source_name}. Nothing was added.", ['delivery' => $earlier->id]);
+        }
+    }
+}

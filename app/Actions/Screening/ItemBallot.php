@@ -1,0 +1,69 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Screening;
+
+use App\Models\Criterion;
+use App\Models\Decision;
+use App\Models\Item;
+use App\Models\Settlement;
+use Illuminate\Database\Eloquent\Collection;
+use WaryHeron\Core\Screening\Ballot;
+use WaryHeron\Core\Screening\Decision as CoreDecision;
+use WaryHeron\Core\Screening\Outcome;
+use WaryHeron\Core\Screening\StageRule;
+use WaryHeron\Core\Screening\Verdict;
+
+/** Reads an item's current decisions for the core, and writes back what the core says of them. */
+final class ItemBallot
+{
+    /** @var array<string, int> place in the protocol by criterion */
+    private array $places;
+
+    /** @param Collection<int, Decision> $current the people's current decisions, without those taken back */
+    private function __construct(public readonly Item $item, public readonly Collection $current, private readonly ?Settlement $settlement)
+    {
+        $this->places = Criterion::query()->where('review_id', $item->review_id)->orderBy('position')->pluck('id')->flip()->all();
+    }
+
+    /** Locks the item: two people may decide at once. */
+    public static function locked(string $itemId): self
+    {
+        $item = Item::query()->lockForUpdate()->findOrFail($itemId);
+
+        return new self(
+            $item,
+            Decision::query()->where('review_id', $item->review_id)->where('item_id', $item->id)->whereNull('superseded_at')->whereNotNull('verdict')->get(),
+            Settlement::query()->where('review_id', $item->review_id)->where('item_id', $item->id)->whereNull('superseded_at')->first(),
+        );
+    }
+
+    public function ballot(): Ballot
+    {
+        return Ballot::of(
+            StageRule::for($this->item->stage),
+            $this->current->map(fn (Decision $d): CoreDecision => $this->decision($d->user_id, $d->verdict ?? throw new \LogicException('A decision taken back is none.'), $d->criterion_id)),
+            $this->settlement === null ? null : $this->decision($this->settlement->user_id, $this->settlement->verdict, $this->settlement->criterion_id),
+        );
+    }
+
+    public function decision(string $person, Verdict $verdict, ?string $criterionId): CoreDecision
+    {
+        return new CoreDecision($person, $verdict, $criterionId === null ? null : $this->places[$criterionId] ?? null);
+    }
+
+    public function keep(Ballot $ballot): Outcome
+    {
+        $outcome = $ballot->outcome();
+        $this->item->update([
+            'state' => $outcome->state,
+            'kind' => $outcome->kind?->value,
+            'settled' => $outcome->settled,
+            'criterion_id' => $outcome->criterion === null ? null : (array_search($outcome->criterion, $this->places, true) ?: null),
+            'opened_at' => $outcome->state->isOpen() ? $this->item->opened_at ?? now() : null,
+        ]);
+
+        return $outcome;
+    }
+}

@@ -1,0 +1,101 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Screening;
+
+use App\Actions\Refused;
+use App\Actions\WriteLog;
+use App\Models\Criterion;
+use App\Models\Decision;
+use App\Models\Item;
+use App\Models\User;
+use Illuminate\Support\Facades\DB;
+use WaryHeron\Core\Screening\BallotClosed;
+use WaryHeron\Core\Screening\Verdict;
+
+/** Keeps a person's verdict on an item, or takes it back. The item opens by itself when the last decision comes in. */
+final readonly class RecordDecision
+{
+    public function __construct(private WriteLog $log) {}
+
+    /**
+     * @param  ?string  $seen  the decision of mine that the page showed, '' for none, null where it does not say
+     * @param  ?string  $clientKey  the same key again is the same decision again
+     *
+     * @throws Refused If the item has opened, or my decision is another one than the page showed.
+     */
+    public function execute(User $by, Item $item, Verdict $verdict, ?Criterion $criterion, string $note, ?string $seen = null, ?string $clientKey = null): Decision
+    {
+        return DB::transaction(function () use ($by, $item, $verdict, $criterion, $note, $seen, $clientKey): Decision {
+            $ballot = ItemBallot::locked($item->id);
+            $before = $this->sentBefore($by, $item, $clientKey);
+            if ($before !== null) {
+                return $before;
+            }
+            $mine = $this->mine($by, $item);
+            $this->mustBeSeen($mine, $seen);
+            $closed = $this->tried(fn () => $ballot->ballot()->with($ballot->decision($by->id, $verdict, $criterion?->id)));
+
+            return $this->replace($by, $ballot, $mine, $closed, [
+                'verdict' => $verdict, 'criterion_id' => $criterion?->id, 'note' => $note, 'client_key' => $clientKey,
+            ], 'decision.recorded', 'Decided on');
+        });
+    }
+
+    /** @throws Refused If the item has opened or there is nothing to take back. */
+    public function takeBack(User $by, Item $item): Decision
+    {
+        return DB::transaction(function () use ($by, $item): Decision {
+            $ballot = ItemBallot::locked($item->id);
+            $without = $this->tried(fn () => $ballot->ballot()->without($by->id));
+
+            return $this->replace($by, $ballot, $this->mine($by, $item), $without, ['verdict' => null], 'decision.taken-back', 'Took back the decision on');
+        });
+    }
+
+    /** @param array<string, mixed> $values */
+    private function replace(User $by, ItemBallot $ballot, ?Decision $mine, \WaryHeron\Core\Screening\Ballot $after, array $values, string $action, string $says): Decision
+    {
+        $item = $ballot->item;
+        $mine?->update(['superseded_at' => now()]);
+        $decision = Decision::query()->create($values + ['review_id' => $item->review_id, 'item_id' => $item->id, 'stage' => $item->stage->value, 'user_id' => $by->id]);
+        $opened = $ballot->keep($after)->state->isOpen();
+        $title = $item->publication->title;
+        ($this->log)($item->review_id, $by, $action, "{$says} “{$title}”", $decision, array_filter(['verdict' => $decision->verdict?->value, 'criterion' => $decision->criterion_id]), $item->id);
+        if ($opened) {
+            ($this->log)($item->review_id, null, 'item.opened', "All decisions are in on “{$title}”", $item);
+        }
+
+        return $decision;
+    }
+
+    private function sentBefore(User $by, Item $item, ?string $clientKey): ?Decision
+    {
+        return $clientKey === null ? null : Decision::query()->where('review_id', $item->review_id)->where('user_id', $by->id)->where('client_key', $clientKey)->first();
+    }
+
+    private function mine(User $by, Item $item): ?Decision
+    {
+        return Decision::query()->where('review_id', $item->review_id)->where('item_id', $item->id)->where('user_id', $by->id)->whereNull('superseded_at')->first();
+    }
+
+    private function mustBeSeen(?Decision $mine, ?string $seen): void
+    {
+        $standing = $mine?->verdict === null ? '' : $mine->id;
+        if ($seen !== null && $seen !== $standing) {
+            $what = $mine?->verdict === null ? 'taken back' : "changed to {$mine->verdict->value}";
+            throw new Refused("Your decision on this item was {$what} in another window. What stands there is shown now; decide again if you want to change it.");
+        }
+    }
+
+    /** @param callable(): \WaryHeron\Core\Screening\Ballot $try */
+    private function tried(callable $try): \WaryHeron\Core\Screening\Ballot
+    {
+        try {
+            return $try();
+        } catch (BallotClosed $closed) {
+            throw new Refused($closed->getMessage());
+        }
+    }
+}

@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Team;
+
+use App\Actions\Refused;
+use App\Actions\WriteLog;
+use App\Models\Invitation;
+use App\Models\Membership;
+use App\Models\User;
+use Illuminate\Support\Facades\DB;
+
+final readonly class AcceptInvitation
+{
+    public function __construct(private WriteLog $log) {}
+
+    public function execute(User $user, Invitation $invitation): void
+    {
+        DB::transaction(function () use ($user, $invitation): void {
+            $invitation = Invitation::query()->lockForUpdate()->with('review')->findOrFail($invitation->id);
+            if (strcasecmp($user->email, $invitation->email) !== 0) {
+                throw new Refused("This invitation was sent to {$invitation->email}. Sign in with that address to accept it.");
+            }
+            if ($invitation->accepted_at !== null || $invitation->withdrawn_at !== null || $invitation->expires_at->isPast()) {
+                throw new Refused('This invitation can no longer be used. Ask the review lead for a new one.');
+            }
+            $invitation->update(['accepted_at' => now()]);
+            Membership::query()->firstOrCreate(['review_id' => $invitation->review_id, 'user_id' => $user->id], ['role' => $invitation->role]);
+            ($this->log)($invitation->review, $user, 'team.joined', "Joined as {$invitation->role->label()}", $user);
+        });
+    }
+}

@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Team;
+
+use App\Access\Role;
+use App\Actions\Refused;
+use App\Actions\WriteLog;
+use App\Models\Invitation;
+use App\Models\Membership;
+use App\Models\Review;
+use App\Models\User;
+use Illuminate\Support\Facades\DB;
+
+final readonly class ChangeTeam
+{
+    public function __construct(private WriteLog $log) {}
+
+    public function giveRole(User $by, Review $review, Membership $membership, Role $role): void
+    {
+        DB::transaction(function () use ($by, $review, $membership, $role): void {
+            $this->keepALead($review, $membership, $role);
+            $membership->update(['role' => $role]);
+            ($this->log)($review, $by, 'team.role', "Made {$membership->user->name} {$role->label()}", $membership->user);
+        });
+    }
+
+    /** Their decisions and answers stay; they no longer see the review. */
+    public function remove(User $by, Review $review, Membership $membership): void
+    {
+        DB::transaction(function () use ($by, $review, $membership): void {
+            $this->keepALead($review, $membership, null);
+            $membership->delete();
+            ($this->log)($review, $by, 'team.removed', "Removed {$membership->user->name} from the review", $membership->user);
+        });
+    }
+
+    public function withdraw(User $by, Review $review, Invitation $invitation): void
+    {
+        DB::transaction(function () use ($by, $review, $invitation): void {
+            $invitation->update(['withdrawn_at' => now()]);
+            ($this->log)($review, $by, 'team.invitation-withdrawn', "Withdrew the invitation to {$invitation->email}", $invitation);
+        });
+    }
+
+    private function keepALead(Review $review, Membership $membership, ?Role $role): void
+    {
+        $leads = Membership::query()->where('review_id', $review->id)->where('role', Role::Lead)->lockForUpdate()->pluck('id');
+        if ($role !== Role::Lead && $leads->all() === [$membership->id]) {
+            throw new Refused('A review needs a lead. Make somebody else lead first.');
+        }
+    }
+}

@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Team;
+
+use App\Access\Role;
+use App\Actions\WriteLog;
+use App\Models\Review;
+use App\Models\User;
+use Illuminate\Support\Facades\DB;
+
+final readonly class CreateReview
+{
+    public function __construct(private WriteLog $log) {}
+
+    public function execute(User $by, string $title, string $question): Review
+    {
+        return DB::transaction(function () use ($by, $title, $question): Review {
+            $review = Review::query()->create(['title' => $title, 'question' => $question, 'created_by' => $by->id]);
+            $review->memberships()->create(['user_id' => $by->id, 'role' => Role::Lead]);
+            ($this->log)($review, $by, 'review.created', "Started the review “{$title}”", $review);
+
+            return $review;
+        });
+    }
+}

@@ -1,0 +1,26 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Console;
+
+use Database\Demo\DemoReview;
+use Illuminate\Console\Command;
+
+final class MakeDemo extends Command
+{
+    protected $signature = 'heron:demo {--fresh : throw away what is in the database first}';
+
+    protected $description = 'Make the demo: its people, a review half-way, and an empty one';
+
+    public function handle(DemoReview $demo): int
+    {
+        if ($this->option('fresh')) {
+            $this->call('migrate:fresh', ['--force' => true]);
+        }
+        $demo->make();
+        $this->info('The demo is ready.');
+
+        return self::SUCCESS;
+    }
+}

@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Models\Review;
+use App\Queries\Tallies;
+use App\Queries\Waiting;
+use Illuminate\Http\Request;
+use Illuminate\View\View;
+
+final class HomeController extends Controller
+{
+    public function __invoke(Request $request): View
+    {
+        $me = $this->me($request);
+        $reviews = Review::query()->whereHas('memberships', fn ($m) => $m->where('user_id', $me->id))->orderByDesc('updated_at')->get()
+            ->map(fn (Review $review): array => ['review' => $review, 'role' => $me->roleIn($review), 'waiting' => Waiting::for($me, $review), 'publications' => Tallies::of($review)->all()]);
+
+        return view('home', ['reviews' => $reviews]);
+    }
+}

@@ -1,0 +1,64 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Actions\Team\AcceptInvitation;
+use App\Models\Invitation;
+use App\Models\User;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Auth;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Validation\Rules\Password;
+use Illuminate\View\View;
+
+/** The link in an invitation: its holder signs in, or sets up an account, and is in. */
+final class InvitationController extends Controller
+{
+    public function show(Request $request, string $token): View
+    {
+        $invitation = $this->find($token);
+
+        return view('people.invitation', ['invitation' => $invitation, 'token' => $token, 'known' => $this->holder($invitation) !== null, 'user' => $request->user()]);
+    }
+
+    public function accept(Request $request, string $token, AcceptInvitation $accept): RedirectResponse
+    {
+        $invitation = $this->find($token);
+        $user = $request->user();
+        if ($user === null && $this->holder($invitation) !== null) {
+            $request->session()->put('url.intended', route('invitations.show', $token));
+
+            return redirect()->route('sign-in')->with('notice', 'Sign in first; then accept the invitation.');
+        }
+        DB::transaction(function () use ($request, $invitation, $accept, &$user): void {
+            $user ??= $this->register($request, $invitation);
+            $accept->execute($user, $invitation);
+        });
+        if (! Auth::check()) {
+            Auth::login($user);
+            $request->session()->regenerate();
+        }
+
+        return redirect()->route('reviews.show', $invitation->review_id)->with('notice', 'Welcome to the team.');
+    }
+
+    private function register(Request $request, Invitation $invitation): User
+    {
+        $given = $request->validate(['name' => ['required', 'string', 'max:120'], 'password' => ['required', 'confirmed', 'max:200', Password::min(12)]]);
+
+        return User::query()->create(['name' => $given['name'], 'email' => $invitation->email, 'password' => $given['password']]);
+    }
+
+    private function find(string $token): Invitation
+    {
+        return Invitation::query()->where('token_hash', hash('sha256', $token))->with('review', 'inviter')->firstOrFail();
+    }
+
+    private function holder(Invitation $invitation): ?User
+    {
+        return User::query()->whereRaw('lower(email) = ?', [mb_strtolower($invitation->email)])->first();
+    }
+}

@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Models\Letter;
+use Illuminate\Http\Request;
+use Illuminate\View\View;
+
+final class PostRoomController extends Controller
+{
+    public function index(Request $request): View
+    {
+        $letters = Letter::query()->orderByDesc('id')->limit(100);
+        if (config('heron.demo') !== true) {
+            $letters->whereRaw('lower(recipient) = ?', [mb_strtolower($this->me($request)->email)]);
+        }
+
+        return view('people.post-room', ['letters' => $letters->get()]);
+    }
+
+    public function show(Letter $letter): View
+    {
+        return view('people.letter', ['letter' => $letter]);
+    }
+}

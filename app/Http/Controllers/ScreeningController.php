@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Models\Membership;
+use App\Models\Review;
+use App\Queries\Desk;
+use App\Queries\FlowQuery;
+use App\Queries\Progress;
+use App\Queries\Tallies;
+use App\Queries\Waiting;
+use Illuminate\Http\Request;
+use Illuminate\View\View;
+
+final class ScreeningController extends Controller
+{
+    public function show(Request $request, Review $review): View
+    {
+        $me = $this->me($request);
+
+        return view('screening.show', [
+            'review' => $review, 'tallies' => $tallies = Tallies::of($review), 'waiting' => Waiting::for($me, $review, $tallies),
+            'people' => Progress::of($review, $tallies), 'mine' => (new Desk($review, $me))->counts(), 'reasons' => FlowQuery::reasons($review),
+        ]);
+    }
+}

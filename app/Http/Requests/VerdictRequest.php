@@ -1,0 +1,65 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests;
+
+use App\Models\Criterion;
+use App\Models\Review;
+use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Validation\Rule;
+use WaryHeron\Core\Screening\Verdict;
+
+/** A verdict with its reason: an exclusion names the criterion that failed, where the review has criteria. */
+final class VerdictRequest extends FormRequest
+{
+    public function authorize(): bool
+    {
+        return true; // each route that takes a verdict names its ability
+    }
+
+    /** @return array<string, mixed> */
+    public function rules(): array
+    {
+        $review = $this->review();
+        $criteria = Criterion::query()->where('review_id', $review->id)->whereNull('retired_at')->pluck('id')->all();
+
+        return [
+            'verdict' => ['required', Rule::enum(Verdict::class)],
+            'criterion' => [Rule::requiredIf($criteria !== [] && $this->input('verdict') === Verdict::Exclude->value), 'nullable', Rule::in($criteria)],
+            'note' => ['nullable', 'string', 'max:4000'],
+            'seen' => ['nullable', 'string', 'max:26'],
+            'key' => ['nullable', 'string', 'max:40'],
+        ];
+    }
+
+    /** @return array<string, string> */
+    public function messages(): array
+    {
+        return ['criterion.required' => 'An exclusion needs its reason: choose the criterion that fails.', 'criterion.in' => 'That criterion is not in use in this review.'];
+    }
+
+    public function verdict(): Verdict
+    {
+        return Verdict::from($this->string('verdict')->value());
+    }
+
+    public function criterion(): ?Criterion
+    {
+        $id = $this->string('criterion')->value();
+
+        return $id === '' || $this->verdict() !== Verdict::Exclude ? null : Criterion::query()->where('review_id', $this->review()->id)->findOrFail($id);
+    }
+
+    public function note(): string
+    {
+        return trim($this->string('note')->value());
+    }
+
+    private function review(): Review
+    {
+        $review = $this->route('review');
+
+        return $review instanceof Review ? $review : throw new \LogicException('A verdict belongs to a review.');
+    }
+}

@@ -1,0 +1,94 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Jobs;
+
+use App\Actions\Records\TakeInRecords;
+use App\Actions\WriteLog;
+use App\Models\Delivery;
+use Illuminate\Support\Facades\Storage;
+use WaryHeron\Core\Bibliography\Format\Formats;
+use WaryHeron\Core\Bibliography\Format\UnusableFile;
+
+/** Reads a delivered file and takes its records in. */
+final class DeliverFile extends TaskSlice
+{
+    private const BATCH = 500;
+
+    public function handle(TakeInRecords $takeIn, WriteLog $log): void
+    {
+        $delivery = $this->begin();
+        if ($delivery === null) {
+            return;
+        }
+        try {
+            $finished = $this->work($delivery, $takeIn);
+        } catch (UnusableFile $unusable) {
+            // the same file, mended, has another hash; this one need not stand in the way
+            $delivery->update(['file_hash' => null]);
+            $this->end($delivery, 'failed', $unusable->getMessage());
+
+            return;
+        }
+        $delivery->refresh();
+        if ($finished === null) {
+            $this->end($delivery, 'stopped', 'Cancelled. '.number_format($delivery->kept).' records that were read before are kept.');
+        } elseif ($finished) {
+            $delivery->update(['expected' => $delivery->position]);
+            $this->end($delivery, 'done', number_format($delivery->new).' new publications, '.number_format($delivery->already_here).' already here, '.number_format($delivery->rejected).' rejected.');
+            $log($delivery->review_id, $delivery->creator, 'delivery.finished', "Delivered {$delivery->kept} records from {$delivery->source_name}", $delivery, $delivery->only('kept', 'rejected', 'already_here', 'new'));
+        } else {
+            self::dispatch($this->deliveryId);
+        }
+    }
+
+    /** @return ?bool true at the end of the file, false where another slice has to follow, null when cancelled */
+    private function work(Delivery $delivery, TakeInRecords $takeIn): ?bool
+    {
+        $stream = Storage::readStream("deliveries/{$delivery->file_hash}") ?? throw new \RuntimeException('The delivered file is not in the store.');
+        $format = Formats::recognise((string) fread($stream, 65536));
+        rewind($stream);
+        $deadline = $this->deadline();
+        $batch = [];
+        $skipped = 0;
+        foreach (Formats::readers()[$format]->read($stream) as $one) {
+            if ($skipped < $delivery->position && $batch === []) {
+                $skipped++;
+
+                continue;
+            }
+            $batch[] = $one;
+            if (count($batch) === self::BATCH) {
+                $delivery = $this->take($delivery, $takeIn, $batch, $stream);
+                $skipped = $delivery->position;
+                $batch = [];
+                if ($this->isCancelled($delivery)) {
+                    return null;
+                }
+                if (microtime(true) > $deadline) {
+                    return false;
+                }
+            }
+        }
+        if ($batch !== []) {
+            $this->take($delivery, $takeIn, $batch, $stream);
+        }
+
+        return true;
+    }
+
+    /**
+     * @param  list<\WaryHeron\Core\Bibliography\Reference|\WaryHeron\Core\Bibliography\Format\UnreadableRecord>  $batch
+     * @param  resource  $stream
+     */
+    private function take(Delivery $delivery, TakeInRecords $takeIn, array $batch, $stream): Delivery
+    {
+        $delivery = $takeIn->execute($delivery->id, $delivery->position, $batch);
+        // how many records there will be is known from how far the file has been read
+        $read = max(1, (int) ftell($stream));
+        $this->progress($delivery, (int) round($delivery->position * max(1.0, (float) $delivery->file_size / $read)));
+
+        return $delivery;
+    }
+}

@@ -1,0 +1,69 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Jobs;
+
+use App\Models\Delivery;
+use App\Models\Task;
+use Illuminate\Bus\Queueable;
+use Illuminate\Contracts\Queue\ShouldQueue;
+use Illuminate\Foundation\Bus\Dispatchable;
+use Illuminate\Queue\InteractsWithQueue;
+
+/**
+ * Long work on a delivery, done in slices: each takes some seconds and queues the next, so that a worker killed at any moment
+ * costs one batch that is then done again.
+ */
+abstract class TaskSlice implements ShouldQueue
+{
+    use Dispatchable, InteractsWithQueue, Queueable;
+
+    private const SECONDS = 12.0;
+
+    public int $tries = 20;
+
+    public function __construct(public readonly string $deliveryId) {}
+
+    protected function begin(): ?Delivery
+    {
+        $delivery = Delivery::query()->with('task')->find($this->deliveryId);
+        if ($delivery === null || ! in_array($delivery->state, ['queued', 'running'], true)) {
+            return null;
+        }
+        if ($delivery->state === 'queued') {
+            $delivery->update(['state' => 'running']);
+            $delivery->task->update(['state' => 'running', 'started_at' => $delivery->task->started_at ?? now()]);
+        }
+
+        return $delivery;
+    }
+
+    protected function deadline(): float
+    {
+        return microtime(true) + self::SECONDS;
+    }
+
+    protected function isCancelled(Delivery $delivery): bool
+    {
+        return Task::query()->whereKey($delivery->task_id)->whereNotNull('cancel_requested_at')->exists();
+    }
+
+    protected function progress(Delivery $delivery, ?int $total = null): void
+    {
+        Task::query()->whereKey($delivery->task_id)->update(['done' => $delivery->position] + ($total === null ? [] : ['total' => $total]));
+    }
+
+    protected function end(Delivery $delivery, string $state, string $message): void
+    {
+        $delivery->update(['state' => $state, 'failure' => $state === 'done' ? '' : $message, 'finished_at' => $state === 'done' ? now() : null]);
+        Task::query()->whereKey($delivery->task_id)->update([
+            'state' => match ($state) {
+                'done' => 'done',
+                'stopped' => 'cancelled',
+                default => 'failed',
+            },
+            'done' => $delivery->position, 'message' => $message, 'finished_at' => now(),
+        ]);
+    }
+}

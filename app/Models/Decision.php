@@ -1,0 +1,57 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Carbon\CarbonImmutable as Carbon;
+use Illuminate\Database\Eloquent\Concerns\HasUlids;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use WaryHeron\Core\Screening\Verdict;
+
+/**
+ * @property string $id
+ * @property string $review_id
+ * @property string $item_id
+ * @property string $stage
+ * @property string $user_id
+ * @property ?Verdict $verdict
+ * @property ?string $criterion_id
+ * @property string $note
+ * @property ?string $client_key
+ * @property ?Carbon $superseded_at
+ * @property Carbon $created_at
+ * @property User $user
+ * @property Criterion $criterion
+ * @property Item $item
+ */
+final class Decision extends Model
+{
+    use HasUlids;
+
+    public const UPDATED_AT = null;
+
+    /** @return BelongsTo<User, $this> */
+    public function user(): BelongsTo
+    {
+        return $this->belongsTo(User::class);
+    }
+
+    /** @return BelongsTo<Criterion, $this> */
+    public function criterion(): BelongsTo
+    {
+        return $this->belongsTo(Criterion::class);
+    }
+
+    /** @return BelongsTo<Item, $this> */
+    public function item(): BelongsTo
+    {
+        return $this->belongsTo(Item::class);
+    }
+
+    protected function casts(): array
+    {
+        return ['verdict' => Verdict::class, 'superseded_at' => 'immutable_datetime'];
+    }
+}

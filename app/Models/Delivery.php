@@ -1,0 +1,88 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Carbon\CarbonImmutable as Carbon;
+use Illuminate\Database\Eloquent\Concerns\HasUlids;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+
+/**
+ * @property string $id
+ * @property string $review_id
+ * @property string $kind
+ * @property string $source_name
+ * @property Carbon $searched_on
+ * @property string $notes
+ * @property ?string $file_name
+ * @property ?string $file_hash
+ * @property ?int $file_size
+ * @property ?string $search_id
+ * @property ?string $query
+ * @property ?string $query_sent
+ * @property ?string $task_id
+ * @property string $state
+ * @property string $failure
+ * @property ?int $expected
+ * @property int $position
+ * @property int $kept
+ * @property int $rejected
+ * @property int $already_here
+ * @property int $new
+ * @property string $created_by
+ * @property ?Carbon $finished_at
+ * @property Carbon $created_at
+ * @property Carbon $updated_at
+ * @property User $creator
+ * @property Search $search
+ * @property Review $review
+ * @property Task $task
+ */
+final class Delivery extends Model
+{
+    use HasUlids;
+
+    /** @return BelongsTo<User, $this> */
+    public function creator(): BelongsTo
+    {
+        return $this->belongsTo(User::class, 'created_by');
+    }
+
+    /** @return HasMany<Rejection, $this> */
+    public function rejections(): HasMany
+    {
+        return $this->hasMany(Rejection::class)->orderBy('position');
+    }
+
+    /** @return HasMany<Record, $this> */
+    public function records(): HasMany
+    {
+        return $this->hasMany(Record::class);
+    }
+
+    /** @return BelongsTo<Search, $this> */
+    public function search(): BelongsTo
+    {
+        return $this->belongsTo(Search::class);
+    }
+
+    /** @return BelongsTo<Review, $this> */
+    public function review(): BelongsTo
+    {
+        return $this->belongsTo(Review::class);
+    }
+
+    /** @return BelongsTo<Task, $this> */
+    public function task(): BelongsTo
+    {
+        return $this->belongsTo(Task::class);
+    }
+
+    protected function casts(): array
+    {
+        return ['searched_on' => 'immutable_date', 'finished_at' => 'immutable_datetime'];
+    }
+}

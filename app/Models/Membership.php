@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use App\Access\Role;
+use Carbon\CarbonImmutable as Carbon;
+use Illuminate\Database\Eloquent\Concerns\HasUlids;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+
+/**
+ * @property string $id
+ * @property string $review_id
+ * @property string $user_id
+ * @property Role $role
+ * @property Carbon $created_at
+ * @property Carbon $updated_at
+ * @property User $user
+ * @property Review $review
+ */
+final class Membership extends Model
+{
+    use HasUlids;
+
+    /** @return BelongsTo<User, $this> */
+    public function user(): BelongsTo
+    {
+        return $this->belongsTo(User::class);
+    }
+
+    /** @return BelongsTo<Review, $this> */
+    public function review(): BelongsTo
+    {
+        return $this->belongsTo(Review::class);
+    }
+
+    protected function casts(): array
+    {
+        return ['role' => Role::class];
+    }
+}

@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Carbon\CarbonImmutable as Carbon;
+use Illuminate\Database\Eloquent\Concerns\HasUlids;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Database\Eloquent\Relations\HasOne;
+
+/**
+ * @property string $id
+ * @property string $review_id
+ * @property string $title
+ * @property string $authors
+ * @property string $first_author
+ * @property ?int $year
+ * @property string $journal
+ * @property string $place
+ * @property string $doi
+ * @property string $abstract
+ * @property string $type
+ * @property string $language
+ * @property string $sort_title
+ * @property int $records_count
+ * @property Carbon $created_at
+ * @property Carbon $updated_at
+ * @property Review $review
+ */
+final class Publication extends Model
+{
+    use HasUlids;
+
+    /** @return HasMany<Record, $this> */
+    public function records(): HasMany
+    {
+        return $this->hasMany(Record::class)->orderBy('id');
+    }
+
+    /** @return HasOne<Item, $this> */
+    public function item(): HasOne
+    {
+        return $this->hasOne(Item::class);
+    }
+
+    /** @return BelongsTo<Review, $this> */
+    public function review(): BelongsTo
+    {
+        return $this->belongsTo(Review::class);
+    }
+}

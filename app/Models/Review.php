@@ -1,0 +1,89 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Carbon\CarbonImmutable as Carbon;
+use Illuminate\Database\Eloquent\Concerns\HasUlids;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+
+/**
+ * @property string $id
+ * @property string $title
+ * @property string $question
+ * @property string $created_by
+ * @property Carbon $created_at
+ * @property Carbon $updated_at
+ */
+final class Review extends Model
+{
+    use HasUlids;
+
+    /** @return HasMany<Membership, $this> */
+    public function memberships(): HasMany
+    {
+        return $this->hasMany(Membership::class);
+    }
+
+    /** @return HasMany<Criterion, $this> */
+    public function criteria(): HasMany
+    {
+        return $this->hasMany(Criterion::class)->orderBy('position');
+    }
+
+    /** @return HasMany<Concept, $this> */
+    public function concepts(): HasMany
+    {
+        return $this->hasMany(Concept::class);
+    }
+
+    /** @return HasMany<CodebookItem, $this> */
+    public function codes(): HasMany
+    {
+        return $this->hasMany(CodebookItem::class, 'review_id')->orderBy('position');
+    }
+
+    /** @return HasMany<Delivery, $this> */
+    public function deliveries(): HasMany
+    {
+        return $this->hasMany(Delivery::class);
+    }
+
+    /** @return HasMany<Search, $this> */
+    public function searches(): HasMany
+    {
+        return $this->hasMany(Search::class);
+    }
+
+    /** @return HasMany<Publication, $this> */
+    public function publications(): HasMany
+    {
+        return $this->hasMany(Publication::class);
+    }
+
+    /** @return HasMany<Item, $this> */
+    public function items(): HasMany
+    {
+        return $this->hasMany(Item::class);
+    }
+
+    /** @return HasMany<Invitation, $this> */
+    public function invitations(): HasMany
+    {
+        return $this->hasMany(Invitation::class);
+    }
+
+    /** @return HasMany<Record, $this> */
+    public function records(): HasMany
+    {
+        return $this->hasMany(Record::class);
+    }
+
+    /** @return HasMany<Task, $this> */
+    public function tasks(): HasMany
+    {
+        return $this->hasMany(Task::class);
+    }
+}

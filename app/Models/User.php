@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use App\Access\Role;
+use Carbon\CarbonImmutable as Carbon;
+use Illuminate\Database\Eloquent\Concerns\HasUlids;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Foundation\Auth\User as Authenticatable;
+use Illuminate\Notifications\Notifiable;
+
+/**
+ * @property string $id
+ * @property string $name
+ * @property string $email
+ * @property string $password
+ * @property Carbon $created_at
+ * @property Carbon $updated_at
+ */
+final class User extends Authenticatable
+{
+    use HasUlids, Notifiable;
+
+    protected $hidden = ['password', 'remember_token'];
+
+    /** @var array<string, ?Role> */
+    private array $roles = [];
+
+    /** @return HasMany<Membership, $this> */
+    public function memberships(): HasMany
+    {
+        return $this->hasMany(Membership::class);
+    }
+
+    public function roleIn(Review $review): ?Role
+    {
+        return $this->roles[$review->id] ??= Membership::query()->where('review_id', $review->id)->where('user_id', $this->id)->first()?->role;
+    }
+
+    protected function casts(): array
+    {
+        return ['password' => 'hashed'];
+    }
+}

@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Providers;
+
+use App\Mail\PostRoomTransport;
+use Illuminate\Cache\RateLimiting\Limit;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Date;
+use Illuminate\Support\Facades\Gate;
+use Illuminate\Support\Facades\Mail;
+use Illuminate\Support\Facades\RateLimiter;
+use Illuminate\Support\ServiceProvider;
+use Carbon\CarbonImmutable;
+
+final class AppServiceProvider extends ServiceProvider
+{
+    public function boot(): void
+    {
+        Date::use(CarbonImmutable::class);
+        Model::unguard();
+        Model::shouldBeStrict(! $this->app->isProduction());
+        Mail::extend('post-room', fn (): PostRoomTransport => new PostRoomTransport);
+        Gate::define('see-design', fn (?object $user): bool => ! app()->isProduction());
+        RateLimiter::for('sign-in', fn (Request $request): array => [
+            Limit::perMinute(6)->by('sign-in:'.mb_strtolower($request->string('email')->value()).'|'.$request->ip()),
+            Limit::perMinute(60)->by('sign-in-from:'.$request->ip()),
+        ]);
+        RateLimiter::for('mail', fn (Request $request): Limit => Limit::perMinute(6)->by('mail:'.$request->ip()));
+    }
+}

@@ -1,0 +1,138 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Queries;
+
+use App\Models\Criterion;
+use App\Models\Review;
+use App\Models\User;
+use Illuminate\Database\Query\Builder;
+use Illuminate\Support\Facades\DB;
+use stdClass;
+use WaryHeron\Core\Screening\ItemState;
+use WaryHeron\Core\Screening\Stage;
+use WaryHeron\Core\Search\Query\Parser;
+use WaryHeron\Core\Search\Text\Highlighter;
+use WaryHeron\Core\Search\Text\StructuredAbstract;
+
+/** What the Reading Desk needs: items for one person with their own decision, and nobody else's. */
+final class Desk
+{
+    private const AHEAD = 6;
+
+    private const BEHIND = 3;
+
+    private ?Highlighter $highlighter = null;
+
+    public function __construct(private readonly Review $review, private readonly User $user) {}
+
+    /** @return list<array<string, mixed>> items without a decision of mine that have not opened, in reading order */
+    public function ahead(int $after = 0, int $most = self::AHEAD): array
+    {
+        return $this->items($this->waiting()->where('items.position', '>', $after)->orderBy('items.position')->limit($most));
+    }
+
+    /** @return list<array<string, mixed>> what I judged last, the oldest of them first */
+    public function behind(): array
+    {
+        return array_reverse($this->items($this->base()->whereNotNull('decisions.verdict')->orderByDesc('decisions.created_at')->limit(self::BEHIND)));
+    }
+
+    /** @return ?array<string, mixed> one item, open to me or not yet judged by me */
+    public function item(string $id): ?array
+    {
+        return $this->items($this->base()->where('items.id', $id))[0] ?? null;
+    }
+
+    /** @return array{left: int, done: int} */
+    public function counts(): array
+    {
+        return [
+            'left' => Waiting::toScreen($this->user, $this->review, Tallies::of($this->review)),
+            'done' => DB::table('decisions')->where('review_id', $this->review->id)->where('stage', Stage::TitleAbstract->value)->where('user_id', $this->user->id)->whereNull('superseded_at')->whereNotNull('verdict')->count(),
+        ];
+    }
+
+    /** @return list<array{id: string, question: string, reason: string}> */
+    public function criteria(): array
+    {
+        return $this->review->criteria()->whereNull('retired_at')->get()->map(fn (Criterion $c): array => ['id' => $c->id, 'question' => $c->question, 'reason' => $c->reason])->all();
+    }
+
+    private function base(): Builder
+    {
+        return DB::table('items')
+            ->join('publications', 'publications.id', '=', 'items.publication_id')
+            ->leftJoin('decisions', fn ($mine) => $mine->on('decisions.item_id', '=', 'items.id')->on('decisions.review_id', '=', 'items.review_id')->where('decisions.user_id', $this->user->id)->whereNull('decisions.superseded_at'))
+            ->where('items.review_id', $this->review->id)->where('items.stage', Stage::TitleAbstract->value)
+            ->select('items.id', 'items.position', 'items.opened_at', 'items.publication_id', 'title', 'authors', 'journal', 'year', 'place', 'doi', 'abstract', 'language', 'records_count', 'decisions.id as decision_id', 'decisions.verdict', 'decisions.criterion_id', 'decisions.note');
+    }
+
+    private function waiting(): Builder
+    {
+        return $this->base()->where('items.state', ItemState::Waiting->value)->whereNull('decisions.verdict');
+    }
+
+    /** @return list<array<string, mixed>> */
+    private function items(Builder $query): array
+    {
+        $rows = $query->get()->all();
+        $sources = $this->sources(array_column($rows, 'publication_id'));
+
+        return array_map(fn (stdClass $row): array => [
+            'id' => $row->id,
+            'position' => $row->position,
+            'open' => $row->opened_at !== null,
+            'title' => $row->title,
+            'titleParts' => $this->highlighter()->segments($row->title),
+            'meta' => implode(' · ', array_filter([$this->shortened($row->authors), $row->journal, (string) $row->year, $row->place])),
+            'doi' => $row->doi,
+            'language' => $row->language,
+            'abstract' => array_map(fn (array $part): array => ['label' => $part['label'], 'parts' => $this->highlighter()->segments($part['text'])], StructuredAbstract::parts($row->abstract)),
+            'sources' => $sources[$row->publication_id] ?? [],
+            'records' => $row->records_count,
+            'publication' => route('publications.show', [$this->review, $row->publication_id], false),
+            'mine' => ['id' => $row->verdict === null ? '' : $row->decision_id, 'verdict' => $row->verdict, 'criterion' => $row->criterion_id, 'note' => $row->verdict === null ? '' : $row->note],
+        ], $rows);
+    }
+
+    private function shortened(string $authors): string
+    {
+        $names = explode('; ', $authors);
+
+        return count($names) > 6 ? implode(', ', array_slice($names, 0, 5)).' and '.(count($names) - 5).' more' : implode(', ', $names);
+    }
+
+    /**
+     * @param  list<string>  $publications
+     * @return array<string, list<string>>
+     */
+    private function sources(array $publications): array
+    {
+        $sources = [];
+        foreach (DB::table('records')->join('deliveries', 'deliveries.id', '=', 'records.delivery_id')->where('records.review_id', $this->review->id)->whereIn('records.publication_id', $publications)->orderBy('records.id')->get(['publication_id', 'source_name', 'file_name']) as $record) {
+            $sources[$record->publication_id][] = $record->source_name.($record->file_name === null ? '' : ", {$record->file_name}");
+        }
+
+        return array_map(fn (array $of): array => array_values(array_unique($of)), $sources);
+    }
+
+    /** Marks what the review's own searches look for. */
+    private function highlighter(): Highlighter
+    {
+        if ($this->highlighter === null) {
+            $queries = $this->review->searches()->orderBy('id')->limit(20)->pluck('query');
+            $trees = [];
+            foreach ($queries as $text) {
+                $parsed = Parser::parse($text);
+                if ($parsed->isComplete()) {
+                    $trees[] = $parsed->root;
+                }
+            }
+            $this->highlighter = new Highlighter(...$trees);
+        }
+
+        return $this->highlighter;
+    }
+}

@@ -1,0 +1,114 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Queries;
+
+use App\Models\Review;
+use Illuminate\Database\Query\Builder;
+use Illuminate\Support\Facades\DB;
+use stdClass;
+
+/** A page of the review's publications. Pages go on from the last row seen, so that far pages cost no more than the first. */
+final readonly class Library
+{
+    public const PER_PAGE = 50;
+
+    private const SORTS = ['added' => 'publications.id', 'title' => 'publications.sort_title', 'year' => 'coalesce(publications.year, 0)', 'author' => 'publications.first_author', 'records' => 'publications.records_count'];
+
+    /**
+     * @param  list<stdClass>  $rows
+     * @param  list<array{key: string, words: string, count: int}>  $steps
+     */
+    private function __construct(
+        public array $rows,
+        public int $total,
+        public array $steps,
+        public int $first,
+        public ?string $next,
+        public ?string $previous,
+        public string $sort,
+        public bool $descending,
+    ) {}
+
+    public static function page(Review $review, LibraryFilters $filters, string $sort, bool $descending, ?string $cursor): self
+    {
+        $sort = isset(self::SORTS[$sort]) ? $sort : 'added';
+        $query = DB::table('publications')->where('publications.review_id', $review->id);
+        $total = Tallies::of($review)->all();
+        $steps = [];
+        foreach ($filters->steps as $step) {
+            ($step['apply'])($query);
+            $steps[] = ['key' => $step['key'], 'words' => $step['words'], 'count' => (clone $query)->count()];
+        }
+        $at = self::decoded($cursor);
+        $backwards = $at !== null && $at['back'];
+        $rows = self::rows($query, $sort, $descending !== $backwards, $at);
+        $more = count($rows) > self::PER_PAGE;
+        $rows = array_slice($rows, 0, self::PER_PAGE);
+        $first = match (true) {
+            $at === null => 1,
+            $backwards => max(1, $at['first'] - count($rows)),
+            default => $at['first'],
+        };
+        $rows = $backwards ? array_reverse($rows) : $rows;
+        $last = $rows === [] ? null : $rows[count($rows) - 1];
+        $hasNext = $backwards || $more;
+        $hasPrevious = $backwards ? $more : $at !== null;
+
+        return new self(
+            $rows, $total, $steps, $rows === [] ? 0 : $first,
+            $hasNext && $last !== null ? self::encoded($last, false, $first + count($rows)) : null,
+            $hasPrevious && $rows !== [] ? self::encoded($rows[0], true, $first) : null,
+            $sort, $descending,
+        );
+    }
+
+    /** How many the filters leave. */
+    public function count(): int
+    {
+        return $this->steps === [] ? $this->total : $this->steps[count($this->steps) - 1]['count'];
+    }
+
+    /**
+     * @param  ?array{value: string|int, id: string, back: bool, first: int}  $at
+     * @return list<stdClass>
+     */
+    private static function rows(Builder $query, string $sort, bool $descending, ?array $at): array
+    {
+        $by = self::SORTS[$sort];
+        $way = $descending ? 'desc' : 'asc';
+        $query = (clone $query)->select('publications.id', 'title', 'authors', 'publications.year', 'journal', 'place', 'doi', 'records_count')
+            ->selectRaw("{$by} AS sorted_by, (publications.abstract = '') AS lacks_abstract");
+        if ($at !== null) {
+            $sort === 'added'
+                ? $query->where('publications.id', $descending ? '<' : '>', $at['id'])
+                : $query->whereRaw("({$by}, publications.id) ".($descending ? '<' : '>').' (?, ?)', [$at['value'], $at['id']]);
+        }
+        if ($sort !== 'added') {
+            $query->orderByRaw("{$by} {$way}");
+        }
+        $page = $query->orderBy('publications.id', $way)->limit(self::PER_PAGE + 1);
+
+        // the item's state is looked up for the page's rows only
+        return DB::query()->fromSub($page, 'page')
+            ->leftJoin('items', fn ($join) => $join->on('items.publication_id', '=', 'page.id'))
+            ->orderByRaw('page.sorted_by '.$way)->orderBy('page.id', $way)
+            ->get(['page.*', 'items.state', 'items.settled'])->all();
+    }
+
+    private static function encoded(stdClass $row, bool $back, int $first): string
+    {
+        return rtrim(strtr(base64_encode(json_encode([$row->sorted_by, $row->id, $back, $first], JSON_THROW_ON_ERROR)), '+/', '-_'), '=');
+    }
+
+    /** @return ?array{value: string|int, id: string, back: bool, first: int} */
+    private static function decoded(?string $cursor): ?array
+    {
+        $parts = $cursor === null ? null : json_decode((string) base64_decode(strtr($cursor, '-_', '+/')), true);
+
+        return is_array($parts) && count($parts) === 4 && is_scalar($parts[0]) && is_string($parts[1]) && is_bool($parts[2]) && is_int($parts[3])
+            ? ['value' => is_int($parts[0]) ? $parts[0] : (string) $parts[0], 'id' => $parts[1], 'back' => $parts[2], 'first' => $parts[3]]
+            : null;
+    }
+}

@@ -1,0 +1,95 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Queries;
+
+use App\Models\Criterion;
+use App\Models\Delivery;
+use App\Models\Review;
+use Illuminate\Database\Query\Builder;
+use Illuminate\Http\Request;
+use WaryHeron\Core\Screening\ItemState;
+use WaryHeron\Core\Search\Query\ParsedQuery;
+use WaryHeron\Core\Search\Query\Parser;
+use WaryHeron\Core\Search\Sql\CannotAnswer;
+use WaryHeron\Core\Search\Sql\PostgresPrinter;
+use WaryHeron\Core\Search\Sql\SqlCondition;
+use WaryHeron\Core\Search\Sql\TableLayout;
+
+/** The filters of the library as the address gives them, each with its words and its condition. */
+final readonly class LibraryFilters
+{
+    /**
+     * @param  list<array{key: string, words: string, apply: \Closure(Builder): mixed}>  $steps
+     */
+    private function __construct(public array $steps, public string $text, public ?ParsedQuery $query, public string $problem) {}
+
+    public static function from(Request $request, Review $review): self
+    {
+        $steps = [];
+        $query = null;
+        $problem = '';
+        $text = trim($request->string('q')->limit(5000, '')->value());
+        if ($text !== '') {
+            $query = Parser::parse($text);
+            if ($query->isComplete()) {
+                try {
+                    $condition = self::condition($query);
+                    $steps[] = ['key' => 'q', 'words' => "match {$text}", 'apply' => fn (Builder $b) => $b->whereRaw($condition->text, $condition->bindings)];
+                } catch (CannotAnswer $cannot) {
+                    $problem = $cannot->getMessage();
+                }
+            } else {
+                $problem = $query->problems[0]->message();
+            }
+        }
+        $states = ['included' => [ItemState::Included], 'excluded' => [ItemState::Excluded], 'disagreement' => [ItemState::Disagreement], 'waiting' => [ItemState::Waiting], 'pending' => [ItemState::Waiting, ItemState::Disagreement]];
+        $stateWords = ['included' => 'included', 'excluded' => 'excluded', 'disagreement' => 'in disagreement', 'waiting' => 'not open yet', 'pending' => 'without a final decision'];
+        $state = $request->string('state')->value();
+        if (isset($states[$state])) {
+            $steps[] = ['key' => 'state', 'words' => $stateWords[$state], 'apply' => fn (Builder $b) => self::whereItem($b, fn (Builder $i) => $i->whereIn('items.state', array_map(fn (ItemState $s): string => $s->value, $states[$state])))];
+        }
+        $criterion = self::id($request, 'reason') === null ? null : Criterion::query()->where('review_id', $review->id)->find(self::id($request, 'reason'));
+        if ($criterion !== null) {
+            $steps[] = ['key' => 'reason', 'words' => "excluded: {$criterion->reason}", 'apply' => fn (Builder $b) => self::whereItem($b, fn (Builder $i) => $i->where('items.state', ItemState::Excluded->value)->where('items.criterion_id', $criterion->id))];
+        }
+        if ($request->boolean('coded')) {
+            $steps[] = ['key' => 'coded', 'words' => 'with coded answers', 'apply' => fn (Builder $b) => $b->whereExists(fn ($a) => $a->selectRaw('1')->from('answers')->whereColumn('answers.review_id', 'publications.review_id')->whereColumn('answers.publication_id', 'publications.id')->whereNull('answers.superseded_at')->whereNotNull('answers.value'))];
+        }
+        $delivery = self::id($request, 'delivery') === null ? null : Delivery::query()->where('review_id', $review->id)->find(self::id($request, 'delivery'));
+        if ($delivery !== null) {
+            $steps[] = ['key' => 'delivery', 'words' => 'from '.($delivery->file_name ?? $delivery->source_name), 'apply' => fn (Builder $b) => $b->whereExists(fn ($r) => $r->selectRaw('1')->from('records')->whereColumn('records.review_id', 'publications.review_id')->whereColumn('records.publication_id', 'publications.id')->where('records.delivery_id', $delivery->id))];
+        }
+        if ($request->boolean('duplicates')) {
+            $steps[] = ['key' => 'duplicates', 'words' => 'delivered more than once', 'apply' => fn (Builder $b) => $b->where('publications.records_count', '>', 1)];
+        }
+        if ($request->boolean('no_abstract')) {
+            $steps[] = ['key' => 'no_abstract', 'words' => 'without an abstract', 'apply' => fn (Builder $b) => $b->where('publications.abstract', '')];
+        }
+
+        return new self($steps, $text, $query?->isComplete() === true && $problem === '' ? $query : null, $problem);
+    }
+
+    private static function id(Request $request, string $key): ?string
+    {
+        $id = $request->string($key)->value();
+
+        return preg_match('/^[0-9a-hjkmnp-tv-z]{26}$/i', $id) === 1 ? strtolower($id) : null;
+    }
+
+    private static function condition(ParsedQuery $query): SqlCondition
+    {
+        return (new PostgresPrinter(new TableLayout(
+            words: 'publications.words',
+            journalWords: null,
+            exact: ['doi' => 'publications.doi'],
+            limits: ['year' => 'publications.year', 'language' => 'lower(publications.language)', 'type' => 'publications.type'],
+        )))->condition($query->root);
+    }
+
+    private static function whereItem(Builder $builder, \Closure $condition): Builder
+    {
+        return $builder->whereExists(fn ($item) => $condition($item->selectRaw('1')->from('items')->whereColumn('items.review_id', 'publications.review_id')->whereColumn('items.publication_id', 'publications.id')));
+    }
+}

@@ -1,0 +1,70 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Queries;
+
+use App\Access\Ability;
+use App\Models\Review;
+use App\Models\User;
+use Illuminate\Support\Facades\DB;
+use WaryHeron\Core\Screening\ItemState;
+use WaryHeron\Core\Screening\Stage;
+
+/** What waits for one person in one review. */
+final readonly class Waiting
+{
+    private function __construct(public int $toScreen, public int $toSettle, public int $toCode) {}
+
+    public static function for(User $user, Review $review, ?Tallies $tallies = null): self
+    {
+        $role = $user->roleIn($review);
+        $tallies ??= Tallies::of($review);
+
+        return new self(
+            $role?->may(Ability::Screen) === true ? self::toScreen($user, $review, $tallies) : 0,
+            $tallies->in(ItemState::Disagreement) === 0 ? 0 : self::toSettle($user, $review, $role?->may(Ability::Settle) === true),
+            $role?->may(Ability::Code) === true ? max(0, $tallies->in(ItemState::Included) - self::coded($review)) : 0,
+        );
+    }
+
+    public function all(): int
+    {
+        return $this->toScreen + $this->toSettle + $this->toCode;
+    }
+
+    public static function toScreen(User $user, Review $review, Tallies $tallies): int
+    {
+        $mine = DB::table('decisions')->join('items', 'items.id', '=', 'decisions.item_id')
+            ->where('decisions.review_id', $review->id)->where('decisions.stage', Stage::TitleAbstract->value)->where('decisions.user_id', $user->id)
+            ->whereNull('decisions.superseded_at')->whereNotNull('decisions.verdict')->where('items.state', ItemState::Waiting->value)->count();
+
+        return max(0, $tallies->in(ItemState::Waiting) - $mine);
+    }
+
+    /** How many included publications have an answer to everything the codebook asks. */
+    public static function coded(Review $review): int
+    {
+        $codes = DB::table('codes')->where('review_id', $review->id)->whereNull('retired_at')->count();
+        if ($codes === 0) {
+            return 0;
+        }
+
+        return DB::query()->fromSub(
+            DB::table('answers')->join('codes', 'codes.id', '=', 'answers.code_id')
+                ->join('items', fn ($join) => $join->on('items.publication_id', '=', 'answers.publication_id')->on('items.review_id', '=', 'answers.review_id'))
+                ->where('answers.review_id', $review->id)->whereNull('answers.superseded_at')->whereNotNull('answers.value')
+                ->whereNull('codes.retired_at')->where('items.state', ItemState::Included->value)
+                ->groupBy('answers.publication_id')->havingRaw('count(*) >= ?', [$codes])->select('answers.publication_id'),
+            'complete',
+        )->count();
+    }
+
+    private static function toSettle(User $user, Review $review, bool $mayAlone): int
+    {
+        return DB::table('items')->where('review_id', $review->id)->where('stage', Stage::TitleAbstract->value)->where('state', ItemState::Disagreement->value)
+            ->when(! $mayAlone, fn ($items) => $items->whereExists(fn ($d) => $d->selectRaw('1')->from('decisions')->whereColumn('decisions.item_id', 'items.id')
+                ->whereColumn('decisions.review_id', 'items.review_id')->where('decisions.user_id', $user->id)->whereNull('decisions.superseded_at')->whereNotNull('decisions.verdict')))
+            ->count();
+    }
+}

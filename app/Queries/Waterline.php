@@ -1,0 +1,51 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Queries;
+
+use App\Models\Review;
+use App\Models\User;
+use Illuminate\Support\Facades\DB;
+use WaryHeron\Core\Flow\Stream;
+use WaryHeron\Core\Screening\ItemState;
+
+/** The stages of a review with what is left at each, for the strip on top of its pages. */
+final readonly class Waterline
+{
+    public const WIDTH = 1280;
+
+    /** @param list<array{key: string, label: string, figure: string, unit: string, waits: int, url: string, outflow: ?array{text: string, url: string}}> $stages */
+    private function __construct(public array $stages, public Stream $stream, public int $waits) {}
+
+    public static function of(Review $review, User $user): self
+    {
+        $tallies = Tallies::of($review);
+        $waiting = Waiting::for($user, $review, $tallies);
+        $about = DB::selectOne(<<<'SQL'
+            SELECT (SELECT coalesce(sum(kept), 0) FROM deliveries WHERE review_id = ?) AS records,
+                   (SELECT count(*) FROM criteria WHERE review_id = ? AND retired_at IS NULL) AS criteria
+            SQL, [$review->id, $review->id]);
+        $records = (int) $about->records;
+        $publications = $tallies->all();
+        $included = $tallies->in(ItemState::Included);
+        $excluded = $tallies->in(ItemState::Excluded);
+        $left = $publications - $excluded;
+        $coded = Waiting::coded($review);
+        $duplicates = $records - $publications;
+        $library = fn (array $filter): string => route('library', [$review, ...$filter]);
+        $stages = [
+            ['key' => 'question', 'label' => 'Question', 'figure' => number_format((int) $about->criteria), 'unit' => (int) $about->criteria === 1 ? 'criterion' : 'criteria', 'waits' => 0, 'url' => route('question', $review), 'outflow' => null],
+            ['key' => 'searches', 'label' => 'Searches', 'figure' => number_format($records), 'unit' => 'records', 'waits' => 0, 'url' => route('searches', $review), 'outflow' => null],
+            ['key' => 'records', 'label' => 'Records', 'figure' => number_format($publications), 'unit' => 'publications', 'waits' => 0, 'url' => route('library', $review),
+                'outflow' => $duplicates > 0 ? ['text' => number_format($duplicates).($duplicates === 1 ? ' duplicate' : ' duplicates'), 'url' => $library(['duplicates' => 1])] : null],
+            ['key' => 'screening', 'label' => 'Screening', 'figure' => number_format($left), 'unit' => 'still in', 'waits' => $waiting->toScreen + $waiting->toSettle, 'url' => route('screening', $review),
+                'outflow' => $excluded > 0 ? ['text' => number_format($excluded).' excluded', 'url' => $library(['state' => 'excluded'])] : null],
+            ['key' => 'coding', 'label' => 'Coding', 'figure' => number_format($included), 'unit' => 'included', 'waits' => $waiting->toCode, 'url' => route('coding', $review),
+                'outflow' => $left - $included > 0 && $publications > 0 ? ['text' => number_format($left - $included).' pending', 'url' => $library(['state' => 'pending'])] : null],
+            ['key' => 'report', 'label' => 'Report', 'figure' => number_format($coded), 'unit' => 'coded', 'waits' => 0, 'url' => route('report', $review), 'outflow' => null],
+        ];
+
+        return new self($stages, Stream::through([$records, $records, $publications, $left, $included, $coded], self::WIDTH), $waiting->all());
+    }
+}

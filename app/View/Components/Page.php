@@ -1,0 +1,71 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\View\Components;
+
+use App\Models\Review;
+use App\Models\User;
+use App\Queries\Waterline;
+use Illuminate\Support\Facades\Auth;
+use Illuminate\Support\Facades\DB;
+use Illuminate\View\Component;
+use Illuminate\View\View;
+
+/** The frame around every page: the bar, and within a review the Waterline and the places of the area. */
+final class Page extends Component
+{
+    public ?User $user;
+
+    public ?Waterline $waterline = null;
+
+    public bool $tasksRunning = false;
+
+    public function __construct(
+        public string $title,
+        public ?Review $review = null,
+        public string $stage = '',
+        public string $place = '',
+    ) {
+        $this->user = Auth::user();
+        if ($this->user !== null) {
+            $this->waterline = $review === null ? null : Waterline::of($review, $this->user);
+            $this->tasksRunning = DB::table('tasks')->where('user_id', $this->user->id)->whereNull('seen_at')->exists();
+        }
+    }
+
+    /** @return list<array{name: string, label: string, url: string}> the places within the current area */
+    public function places(): array
+    {
+        $places = match ($this->stage) {
+            'question' => ['question' => 'Question and criteria', 'team' => 'Team', 'log' => 'The Log'],
+            'records' => ['library' => 'Library', 'deliveries' => 'Deliveries'],
+            'screening' => ['screening' => 'Overview', 'desk' => 'Reading Desk', 'disagreements' => 'Disagreements'],
+            'coding' => ['coding' => 'Coding table', 'codebook' => 'Codebook'],
+            default => [],
+        };
+
+        return array_map(fn (string $name, string $label): array => ['name' => $name, 'label' => $label, 'url' => route($name, $this->review)], array_keys($places), $places);
+    }
+
+    /** @return list<array{title: string, about: string, url: string}> what Ctrl-K knows by name */
+    public function screens(): array
+    {
+        $general = ['All reviews' => route('home'), 'Start a review' => route('reviews.create'), 'Your account' => route('account'), 'Post room' => route('post-room')];
+        $inReview = $this->review === null ? [] : [
+            'Question and criteria' => route('question', $this->review), 'Team: invite people' => route('team', $this->review), 'Searches' => route('searches', $this->review),
+            'New search' => route('searches.create', $this->review), 'Library' => route('library', $this->review), 'Deliveries: upload a file' => route('deliveries', $this->review),
+            'Screening overview' => route('screening', $this->review), 'Reading Desk: screen the next item' => route('desk', $this->review), 'Disagreements' => route('disagreements', $this->review),
+            'Coding table' => route('coding', $this->review), 'Codebook' => route('codebook', $this->review), 'Report and flow' => route('report', $this->review),
+            'Exports: included publications and coding table' => route('report', $this->review).'#exports', 'The Log' => route('log', $this->review),
+        ];
+        $all = [...$inReview, ...$general];
+
+        return array_map(fn (string $title, string $url): array => ['title' => $title, 'about' => 'screen', 'url' => $url], array_keys($all), $all);
+    }
+
+    public function render(): View
+    {
+        return view('components.page');
+    }
+}

@@ -1,0 +1,20 @@
+<?php
+
+return [
+    'driver' => env('SESSION_DRIVER', 'database'),
+    'lifetime' => 60 * 24 * 7,
+    'expire_on_close' => false,
+    'encrypt' => false,
+    'connection' => null,
+    'table' => 'sessions',
+    'store' => null,
+    'lottery' => [2, 1000],
+    'cookie' => 'wary_heron_session',
+    'path' => '/',
+    'domain' => null,
+    'secure' => env('SESSION_SECURE_COOKIE'),
+    'http_only' => true,
+    'same_site' => 'lax',
+    'partitioned' => false,
+    'files' => storage_path('framework/sessions'),
+];

@@ -1,0 +1,284 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Database\Demo;
+
+use App\Access\Role;
+use App\Actions\Coding\ChangeCodebook;
+use App\Actions\Coding\SaveAnswer;
+use App\Actions\Question\ChangeCriteria;
+use App\Actions\Question\ChangeQuestion;
+use App\Actions\Records\StartDelivery;
+use App\Actions\Screening\PostToTalk;
+use App\Actions\Screening\RecordDecision;
+use App\Actions\Screening\SettleItem;
+use App\Actions\Searches\SaveSearch;
+use App\Actions\Team\CreateReview;
+use App\Jobs\DeliverFile;
+use App\Jobs\FetchRecords;
+use App\Models\Criterion;
+use App\Models\Delivery;
+use App\Models\Item;
+use App\Models\Membership;
+use App\Models\Publication;
+use App\Models\Review;
+use App\Models\Task;
+use App\Models\User;
+use App\Sources\Sources;
+use Carbon\CarbonImmutable;
+use Illuminate\Support\Facades\Queue;
+use WaryHeron\Core\Coding\CodeType;
+use WaryHeron\Core\Screening\ItemState;
+use WaryHeron\Core\Screening\Verdict;
+use WaryHeron\Core\Search\Dialect\Dialects;
+use WaryHeron\Core\Search\Dialect\Printer;
+use WaryHeron\Core\Search\Query\Parser;
+
+/** The demo's scenario, played through the application's own actions over four made-up weeks. */
+final class DemoReview
+{
+    public const PASSWORD = 'night-shift-demo';
+
+    private const PEOPLE = [
+        'ines' => ['Ines Okafor', 'ines.okafor@heron.example', Role::Lead],
+        'mirela' => ['Mirela Haas', 'mirela.haas@heron.example', Role::InformationSpecialist],
+        'tunde' => ['Tunde Adeyinka', 'tunde.adeyinka@heron.example', Role::Reviewer],
+        'karin' => ['Karin Sollander', 'karin.sollander@heron.example', Role::Reviewer],
+        'ruth' => ['Ruth Lindqvist', 'ruth.lindqvist@heron.example', Role::Observer],
+    ];
+
+    private const CRITERIA = [
+        ['Are the people hospital or other health-care staff who work at night?', 'Not night-working health staff'],
+        ['Is bright or enriched light used during or right before the shift?', 'No light exposure at work'],
+        ['Is there a comparison group or period?', 'No comparison'],
+        ['Is alertness, sleepiness, performance or error measured?', 'No outcome of interest'],
+        ['Is it primary research?', 'Not primary research'],
+    ];
+
+    private const QUERY = '(heading:"Night work" OR "night shift*" OR "night duty" OR night* NEAR/3 (shift* OR work* OR staff OR nurs*)) AND (heading:"Light exposure"/narrower OR (bright OR blue* OR dynamic) NEAR/2 light* OR lux OR "light box" OR visor*) AND year:1994-2025';
+
+    private const CODEBOOK = [
+        ['Design', 'As carried out, not as announced.', CodeType::Choice, ['parallel-group trial', 'crossover trial', 'cluster trial', 'before-after study', 'cohort or survey', 'other'], ''],
+        ['People', 'Everybody the results speak of.', CodeType::Choices, ['nurses', 'doctors', 'ambulance staff', 'pharmacy or laboratory', 'mixed or other'], ''],
+        ['People analysed', 'The number in the analysis, both groups together.', CodeType::Number, [], 'persons'],
+        ['Light level', 'At eye height, as reported; leave open if not given.', CodeType::Number, [], 'lux'],
+        ['Main outcome', 'In the words of the report.', CodeType::Text, [], ''],
+        ['Data extraction checked', 'The day the second look was done.', CodeType::Date, [], ''],
+    ];
+
+    /** @var array<string, User> */
+    private array $people = [];
+
+    private Review $review;
+
+    public function __construct(
+        private readonly RecordDecision $decide,
+        private readonly SettleItem $settle,
+        private readonly PostToTalk $talk,
+        private readonly SaveAnswer $answer,
+        private readonly ChangeCodebook $codebook,
+        private readonly ChangeCriteria $criteria,
+        private readonly ChangeQuestion $question,
+        private readonly SaveSearch $search,
+        private readonly StartDelivery $start,
+        private readonly CreateReview $create,
+        private readonly Sources $sources,
+    ) {}
+
+    public function make(): void
+    {
+        $start = CarbonImmutable::now()->startOfDay()->subDays(24);
+        try {
+            $this->at($start->setTime(9, 0));
+            $this->people();
+            $this->plan();
+            $this->at($start->addDays(3)->setTime(10, 30));
+            $this->deliver($start);
+            $this->screen($start->addDays(6));
+            $this->settleSome($start->addDays(20));
+            $this->code($start->addDays(22));
+            $this->at($start->addDays(23)->setTime(16, 0));
+            $this->create->execute($this->people['ines'], 'Handover checklists at shift change', 'Do structured checklists at shift change reduce what is forgotten?');
+            Task::query()->update(['seen_at' => now()]);
+        } finally {
+            CarbonImmutable::setTestNow();
+        }
+    }
+
+    private function at(CarbonImmutable $time): void
+    {
+        CarbonImmutable::setTestNow($time);
+    }
+
+    private function people(): void
+    {
+        foreach (self::PEOPLE as $key => [$name, $email]) {
+            $this->people[$key] = User::query()->create(['name' => $name, 'email' => $email, 'password' => self::PASSWORD]);
+        }
+        $this->review = $this->create->execute($this->people['ines'], 'Bright light on night shifts', '');
+        foreach (self::PEOPLE as $key => [, , $role]) {
+            Membership::query()->firstOrCreate(['review_id' => $this->review->id, 'user_id' => $this->people[$key]->id], ['role' => $role]);
+        }
+    }
+
+    private function plan(): void
+    {
+        $ines = $this->people['ines'];
+        $this->question->execute($ines, $this->review, $this->review->title, 'Does bright-light exposure during night shifts improve alertness and reduce errors among hospital staff?', [
+            'population' => 'Hospital and other health-care staff who work at night', 'intervention' => 'Bright or blue-enriched light during or right before the shift',
+            'comparison' => '', 'outcome' => 'Alertness, sleepiness, performance; errors and near misses',
+        ]);
+        foreach (self::CRITERIA as [$question, $reason]) {
+            $this->criteria->add($ines, $this->review, $question, $reason);
+        }
+        foreach (self::CODEBOOK as [$label, $guidance, $type, $options, $unit]) {
+            $this->codebook->add($ines, $this->review, compact('label', 'guidance', 'type', 'options', 'unit'));
+        }
+    }
+
+    private function deliver(CarbonImmutable $start): void
+    {
+        $mirela = $this->people['mirela'];
+        $search = $this->search->create($mirela, $this->review, 'Light at night, all concepts', 'alder', self::QUERY);
+        $this->search->create($mirela, $this->review, 'Errors on nights, to see what it would add', 'alder', '(error* OR "near misses") AND night* NOT light*');
+        $text = Printer::print(Parser::parse(self::QUERY)->root, Dialects::cql())->text;
+        $count = $this->sources->get('alder')->count($text);
+        $search->update(['count' => $count, 'counted_at' => now()]);
+        Queue::fake(); // the slices are run here, one after the other
+        $this->run($this->start->ofSearch($mirela, $this->review, $search, $text, $count));
+        $this->at($start->addDays(4)->setTime(11, 15));
+        $this->run($this->start->ofFile($mirela, $this->review, __DIR__.'/tern-abstracts.ris', 'tern-abstracts.ris', 'Tern Abstracts', $start->addDays(4), 'Exported by hand; one record came without a title.'));
+    }
+
+    private function run(Delivery $delivery): void
+    {
+        while (in_array($delivery->refresh()->state, ['queued', 'running'], true)) {
+            app()->call([$delivery->kind === 'file' ? new DeliverFile($delivery->id) : new FetchRecords($delivery->id), 'handle']);
+        }
+    }
+
+    /** Two reviewers read in order; Karin is further than Tunde, and each judges a little differently. */
+    private function screen(CarbonImmutable $from): void
+    {
+        $criteria = Criterion::query()->where('review_id', $this->review->id)->orderBy('position')->get();
+        $items = Item::query()->where('review_id', $this->review->id)->with('publication')->orderBy('position')->get();
+        $shares = ['karin' => (int) ($items->count() * 0.62), 'tunde' => (int) ($items->count() * 0.5)];
+        foreach ($shares as $who => $share) {
+            foreach ($items->take($share)->values() as $i => $item) {
+                $this->at($from->addDays(intdiv($i * 13, max(1, $share)))->setTime(9, 0)->addSeconds(($i % 60) * 95));
+                [$verdict, $failed, $note] = $this->judge($item->publication, $who);
+                $this->decide->execute($this->people[$who], $item, $verdict, $failed === null ? null : $criteria[$failed], $note);
+            }
+        }
+    }
+
+    /** @return array{Verdict, ?int, string} the criterion by its place */
+    private function judge(Publication $publication, string $who): array
+    {
+        $text = mb_strtolower("{$publication->title} {$publication->abstract}");
+        $draw = hexdec(substr(md5("{$publication->title}/{$who}"), 0, 4)) / 65535;
+        $has = fn (string $pattern): bool => preg_match($pattern, $text) === 1;
+        $failed = match (true) {
+            ! $has('/nurs|hospital staff|physician|resident|ambulance|pharmacist|midwi|doctor|laborator|theatre teams|health care/') => 0,
+            ! $has('/light|lux|visor|illumin/') || $has('/newborn|infants|chicken|seedling/') => 1,
+            $has('/systematic review|we searched|this article|studies of .* were sought|protocol|will randomise|editorial|comment/') => 4,
+            $has('/interview|focus group|questionnaire was sent|cross-sectional|survey/') => 2,
+            ! $has('/alert|sleepi|reaction|vigilan|lapses|memory|error|near miss|drowsy|fatigue/') => 3,
+            default => null,
+        };
+        if ($publication->abstract === '' && $draw < 0.5) {
+            return [Verdict::Unsure, null, 'No abstract; the full text has to tell.'];
+        }
+        if ($failed === null) {
+            return match (true) {
+                $draw < 0.06 => [Verdict::Exclude, 2, 'I see no comparison here.'],
+                $draw < 0.11 => [Verdict::Unsure, null, 'Was the light given on duty?'],
+                default => [Verdict::Include, null, $draw > 0.93 ? 'Check the unit of analysis.' : ''],
+            };
+        }
+
+        return match (true) {
+            $draw < 0.035 => [Verdict::Include, null, 'Let us read the full text.'],
+            $draw < 0.06 => [Verdict::Unsure, null, ''],
+            default => [Verdict::Exclude, $failed, ''],
+        };
+    }
+
+    private function settleSome(CarbonImmutable $from): void
+    {
+        $criteria = Criterion::query()->where('review_id', $this->review->id)->orderBy('position')->get();
+        $open = Item::query()->where('review_id', $this->review->id)->where('state', ItemState::Disagreement)->orderBy('position')->get();
+        $says = [['karin', 'The abstract does not say when the lamps were on. I would rather read it.'], ['tunde', 'Agreed that it is unclear, but the comparison is missing as well.'], ['ines', 'Please look at the methods again: the wards are compared with themselves.']];
+        foreach ($open->take(6) as $i => $item) {
+            $this->at($from->setTime(14, 0)->addMinutes($i * 7));
+            foreach (array_slice($says, 0, 1 + $i % 3) as [$who, $words]) {
+                $this->talk->execute($this->people[$who], $item, $words);
+            }
+        }
+        foreach ($open->slice(6, 5) as $i => $item) {
+            $this->at($from->addDay()->setTime(10, 0)->addMinutes($i * 5));
+            $i % 2 === 0
+                ? $this->settle->byLead($this->people['ines'], $item, Verdict::Include, null, 'To be read in full.')
+                : array_map(fn (string $who): bool => $this->settle->propose($this->people[$who], $item, Verdict::Exclude, $criteria[2], ''), ['karin', 'tunde']);
+        }
+        $next = $open->slice(11, 1)->first();
+        if ($next !== null) {
+            $this->settle->propose($this->people['karin'], $next, Verdict::Include, null, 'The sample fits; the rest is for the full text.');
+        }
+    }
+
+    /** Twelve publications are coded, nine of them in full. */
+    private function code(CarbonImmutable $from): void
+    {
+        $codes = $this->review->codes()->get()->keyBy('label');
+        $publications = Publication::query()->where('review_id', $this->review->id)->where('abstract', '<>', '')
+            ->whereHas('item', fn ($item) => $item->where('state', ItemState::Included))->orderBy('id')->limit(12)->get();
+        foreach ($publications as $i => $publication) {
+            $this->at($from->setTime(9, 0)->addMinutes($i * 22));
+            $coder = $this->people[$i % 2 === 0 ? 'karin' : 'tunde'];
+            foreach ($this->readOff($publication) as $label => [$value, $quote]) {
+                if ($i >= 9 && in_array($label, ['Light level', 'Data extraction checked', 'Main outcome'], true)) {
+                    continue;
+                }
+                $this->answer->execute($coder, $publication, $codes[$label], $value, $quote, $quote === '' ? '' : 'abstract');
+            }
+        }
+    }
+
+    /** @return array<string, array{mixed, string}> an answer and the words it rests on, by item of the codebook */
+    private function readOff(Publication $publication): array
+    {
+        $text = $publication->abstract;
+        $sentence = function (string $pattern) use ($text): string {
+            foreach (preg_split('/(?<=[.!?])\s+(?=\p{Lu})/u', $text) ?: [] as $one) {
+                if (preg_match($pattern, $one) === 1) {
+                    return (string) preg_replace('/^[\p{L} ]{4,30}: /u', '', $one);
+                }
+            }
+
+            return '';
+        };
+        $whole = mb_strtolower("{$publication->title} {$text}");
+        $design = match (true) {
+            str_contains($whole, 'cluster') || str_contains($whole, 'stepped-wedge') => 'cluster trial',
+            str_contains($whole, 'crossover') || str_contains($whole, 'own controls') || str_contains($whole, 'random order') => 'crossover trial',
+            preg_match('/randomi|randomly|allocated/', $whole) === 1 => 'parallel-group trial',
+            str_contains($whole, 'before') => 'before-after study',
+            default => 'other',
+        };
+        $people = array_keys(array_filter(['nurses' => preg_match('/nurs|midwi/', $whole), 'doctors' => preg_match('/doctor|physician|resident/', $whole), 'ambulance staff' => preg_match('/ambulance/', $whole), 'pharmacy or laboratory' => preg_match('/pharmac|laborator/', $whole)])) ?: ['mixed or other'];
+        preg_match('/(?:^|\D)(\d{2,4}) (?=\p{L})/u', $sentence('/randomis|assigned|allocated|took part|analysed|observed|crossover|served|received/'), $size);
+        preg_match('/([\d,]{3,6}) lux/', "{$publication->title} {$text}", $lux);
+        $outcome = $sentence('/primary outcome|assessed|measured|Outcomes were|counted/');
+
+        return [
+            'Design' => [$design, $sentence('/randomis|assigned|allocated|crossover|controls|order|before/')],
+            'People' => [$people, $sentence('/nurs|midwi|doctor|physician|resident|ambulance|pharmac|laborator|staff|teams/')],
+            'People analysed' => [$size[1] ?? '40', isset($size[1]) ? $sentence("/{$size[1]}/") : ''],
+            'Light level' => [$lux[1] ?? '1000', isset($lux[1]) ? $sentence('/lux/') : ''],
+            'Main outcome' => [preg_match('/primary outcome was ([^.]+)\./', $outcome, $named) === 1 ? $named[1] : rtrim($outcome === '' ? 'alertness' : $outcome, '.'), $outcome],
+            'Data extraction checked' => [CarbonImmutable::now()->format('Y-m-d'), ''],
+        ];
+    }
+}

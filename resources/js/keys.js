@@ -1,0 +1,28 @@
+// The sheet of keys that ? opens, filled from what the page says it listens to.
+export const isTyping = (event) => event.target.closest('input, textarea, select, [contenteditable]') !== null;
+
+export default () => ({
+    open: false,
+    own: [],
+    init() {
+        window.addEventListener('keydown', (event) => {
+            if (event.key === '?' && !isTyping(event) && !event.ctrlKey && !event.metaKey) {
+                event.preventDefault();
+                this.show();
+            } else if (event.key === 'Escape' && this.open) {
+                this.close();
+            }
+        });
+    },
+    show() {
+        this.own = [...document.querySelectorAll('[data-key]')].map((at) => ({ key: at.dataset.key, does: at.dataset.does }));
+        this.open = true;
+        this.$nextTick(() => this.$refs.close.focus());
+    },
+    close() {
+        this.open = false;
+    },
+    get hasOwn() {
+        return this.own.length > 0;
+    },
+});

@@ -1,0 +1,50 @@
+// How the page talks with the server: JSON both ways, and every failure as one kind of error with words for the reader.
+
+const token = () => document.querySelector('meta[name="csrf-token"]').content;
+
+export class Failure extends Error {
+    constructor(message, status, body) {
+        super(message);
+        this.status = status;
+        this.body = body;
+    }
+
+    // nothing was decided: the request may be sent again
+    get mayPass() {
+        return this.status === 0 || this.status >= 502;
+    }
+}
+
+export async function ask(method, url, body) {
+    let response;
+    try {
+        response = await fetch(url, {
+            method,
+            headers: { Accept: 'application/json', 'Content-Type': 'application/json', 'X-CSRF-TOKEN': token(), 'X-Requested-With': 'XMLHttpRequest' },
+            body: body === undefined ? undefined : JSON.stringify(body),
+            credentials: 'same-origin',
+        });
+    } catch {
+        throw new Failure('The server cannot be reached.', 0, {});
+    }
+    const given = await response.json().catch(() => ({}));
+    if (!response.ok) {
+        throw new Failure(words(response.status, given), response.status, given);
+    }
+    return given;
+}
+
+function words(status, given) {
+    if (status === 401 || status === 419) {
+        return 'You have been signed out. Reload the page and sign in; nothing that was saved is lost.';
+    }
+    if (status === 422 && given.errors) {
+        return Object.values(given.errors)[0][0];
+    }
+    return given.message || 'The server could not do this. Try again in a moment.';
+}
+
+// JSON that the page was sent with
+export function data(id) {
+    return JSON.parse(document.getElementById(id).textContent);
+}

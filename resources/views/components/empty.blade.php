@@ -1,0 +1,5 @@
+@props(['title'])
+<div {{ $attributes->class('empty') }}>
+    <strong>{{ $title }}</strong>
+    {{ $slot }}
+</div>

@@ -1,0 +1,5 @@
+@foreach ($paragraphs as $paragraph)
+{!! $paragraph !!}
+
+@endforeach
+Wary Heron

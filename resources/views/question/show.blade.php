@@ -1,0 +1,98 @@
+@use('App\Http\Controllers\QuestionController')
+<x-page title="Question" :review="$review" stage="question" place="question">
+    @php($mayChange = Gate::allows('manage', $review))
+    <div class="desk desk-side">
+        <div class="grid gap-3">
+            <section class="sheet">
+                <header class="sheet-head"><h1>Question</h1> @unless ($mayChange) <span>the review lead can change it</span> @endunless</header>
+                <form class="sheet-body" method="post" action="{{ route('question.update', $review) }}">
+                    @csrf @method('put')
+                    <fieldset @disabled(! $mayChange)>
+                        <x-field name="title" label="Short title" :value="$review->title" maxlength="200" required />
+                        <x-field name="question" label="Question">
+                            <textarea class="input serif" id="question" name="question" rows="2" maxlength="2000">{{ old('question', $review->question) }}</textarea>
+                        </x-field>
+                        <div class="grid gap-x-4 md:grid-cols-2">
+                            @foreach (QuestionController::CONCEPTS as $kind => $label)
+                                <x-field :name="'concepts['.$kind.']'" :label="$label">
+                                    <textarea class="input" id="concepts-{{ $kind }}" name="concepts[{{ $kind }}]" rows="2" maxlength="1000" @if ($kind === 'comparison') placeholder="May stay open" @endif>{{ old("concepts.{$kind}", $concepts[$kind] ?? '') }}</textarea>
+                                </x-field>
+                            @endforeach
+                        </div>
+                        @if ($mayChange) <button class="button button-go">Save the question</button> @endif
+                    </fieldset>
+                </form>
+            </section>
+            <section class="sheet" id="criteria">
+                <header class="sheet-head"><h2>Eligibility criteria</h2> <span>in the order in which they are asked; the first that fails is the reason for exclusion</span></header>
+                @if ($criteria->isEmpty())
+                    <x-empty title="No criteria yet">Phrase each as a question that is answered yes, no or unclear, so that “no” excludes: “Are the people hospital staff who work at night?”</x-empty>
+                @else
+                    <table class="table">
+                        <thead><tr><th class="number">No.</th><th>Question (“no” excludes)</th><th>Reason, as reports name it</th><th><span class="visually-hidden">Change</span></th></tr></thead>
+                        <tbody>
+                            @foreach ($criteria as $criterion)
+                                <tr>
+                                    <td class="number">{{ $loop->iteration }}</td>
+                                    <td>
+                                        @if ($mayChange)
+                                            <form method="post" action="{{ route('criteria.update', [$review, $criterion]) }}" id="criterion-{{ $criterion->id }}">@csrf @method('put')</form>
+                                            <label class="visually-hidden" for="question-{{ $criterion->id }}">Question {{ $loop->iteration }}</label>
+                                            <textarea class="input" rows="2" form="criterion-{{ $criterion->id }}" id="question-{{ $criterion->id }}" name="question" maxlength="400" required>{{ $criterion->question }}</textarea>
+                                        @else
+                                            {{ $criterion->question }}
+                                        @endif
+                                    </td>
+                                    <td>
+                                        @if ($mayChange)
+                                            <label class="visually-hidden" for="reason-{{ $criterion->id }}">Reason {{ $loop->iteration }}</label>
+                                            <textarea class="input" rows="2" form="criterion-{{ $criterion->id }}" id="reason-{{ $criterion->id }}" name="reason" maxlength="120" required>{{ $criterion->reason }}</textarea>
+                                        @else
+                                            {{ $criterion->reason }}
+                                        @endif
+                                    </td>
+                                    <td class="whitespace-nowrap">
+                                        @if ($mayChange)
+                                            <button class="button button-plain" form="criterion-{{ $criterion->id }}">Save</button>
+                                            <button class="button button-plain" form="criterion-{{ $criterion->id }}" name="do" value="up" aria-label="Move criterion {{ $loop->iteration }} up" @disabled($loop->first)>Up</button>
+                                            <button class="button button-plain" form="criterion-{{ $criterion->id }}" name="do" value="down" aria-label="Move criterion {{ $loop->iteration }} down" @disabled($loop->last)>Down</button>
+                                            <button class="button button-plain" form="criterion-{{ $criterion->id }}" name="do" value="retire" aria-label="Retire criterion {{ $loop->iteration }}">Retire</button>
+                                        @endif
+                                    </td>
+                                </tr>
+                            @endforeach
+                        </tbody>
+                    </table>
+                @endif
+                @if ($mayChange)
+                    <form class="sheet-foot" method="post" action="{{ route('criteria.store', $review) }}">
+                        @csrf
+                        <div class="row grow">
+                            <div class="field grow"><label for="new-question">New criterion, as a question</label><input class="input" id="new-question" name="question" maxlength="400" placeholder="Is it primary research?" required></div>
+                            <div class="field"><label for="new-reason">Reason</label><input class="input" id="new-reason" name="reason" maxlength="120" placeholder="Not primary research" required></div>
+                            <button class="button">Add the criterion</button>
+                        </div>
+                        @error('question') <p class="field-error" role="alert">{{ $message }}</p> @enderror
+                    </form>
+                @endif
+            </section>
+        </div>
+        <div class="grid gap-3">
+            <section class="sheet">
+                <header class="sheet-head"><h2>What comes next</h2></header>
+                <ol class="sheet-body list-decimal pl-9 small">
+                    <li>Word the question and its concepts.</li>
+                    <li>List the criteria; screening asks them in this order.</li>
+                    <li><a href="{{ route('team', $review) }}">Invite the team</a>: two people judge each record.</li>
+                    <li><a href="{{ route('searches', $review) }}">Search</a>, or <a href="{{ route('deliveries', $review) }}">deliver files</a>.</li>
+                </ol>
+            </section>
+            @if ($retired->isNotEmpty())
+                <section class="sheet">
+                    <header class="sheet-head"><h2>Retired criteria</h2></header>
+                    <ul class="sheet-body small quiet">@foreach ($retired as $criterion) <li>{{ $criterion->question }} ({{ $criterion->retired_at->format('j M Y') }})</li> @endforeach</ul>
+                </section>
+            @endif
+        </div>
+    </div>
+</x-page>

@@ -1,0 +1,49 @@
+<x-page :title="$publication->title" :review="$review" stage="records" place="library">
+    <div class="desk desk-side">
+        <div class="grid gap-3">
+            <section class="sheet">
+                <article class="reading">
+                    <h1>{{ $publication->title }}</h1>
+                    <p class="meta">{{ $publication->authors }} · {{ $publication->journal }} · {{ $publication->year }} · {{ $publication->place }}@if ($publication->doi !== '') · doi {{ $publication->doi }} @endif</p>
+                    <x-abstract :parts="$abstract" />
+                </article>
+            </section>
+            <section class="sheet">
+                <header class="sheet-head"><h2>{{ $records->count() }} {{ $records->count() === 1 ? 'record' : 'records' }}</h2> <span>as the sources delivered them; nothing is changed in them</span></header>
+                @foreach ($records as $record)
+                    @php($reference = $references[$record->id])
+                    <div class="section">
+                        <p><a href="{{ route('deliveries.show', [$review, $record->delivery]) }}">{{ $record->delivery->source_name }}</a>, record {{ number_format($record->position) }}{{ $record->delivery->file_name ? " of {$record->delivery->file_name}, line ".number_format($record->line) : '' }}{{ $reference->accession !== '' ? " · {$reference->accession}" : '' }}</p>
+                        <p class="serif">{{ $reference->title }}</p>
+                        <p class="small quiet">{{ implode(', ', array_map(fn ($n) => $n->short(), $reference->authors)) }} · {{ $reference->journal }} · {{ $reference->year }} · {{ $reference->place() }}{{ $reference->doi !== '' ? " · {$reference->doi}" : '' }}</p>
+                        <details class="mt-1"><summary class="small cursor-pointer">As delivered</summary><pre class="mt-1 overflow-auto whitespace-pre-wrap"><code>{{ $record->source }}</code></pre></details>
+                        @can('deliver', $review)
+                            @if ($record->separated_at)
+                                <form method="post" action="{{ route('records.rejoin', [$review, $record]) }}">@csrf <button class="button button-plain">Put it back where it was</button></form>
+                            @elseif ($records->count() > 1)
+                                <form method="post" action="{{ route('records.separate', [$review, $record]) }}">@csrf <button class="button button-plain">This is another publication: separate it</button></form>
+                            @endif
+                        @endcan
+                    </div>
+                @endforeach
+            </section>
+        </div>
+        <section class="sheet">
+            <header class="sheet-head"><h2>Where it stands</h2></header>
+            <div class="section"><p><x-mark :verdict="$item->state->value ?? 'none'" label="" /> {{ ['waiting' => 'Not open yet', 'disagreement' => 'In disagreement', 'included' => 'Included', 'excluded' => 'Excluded'][$item->state->value ?? 'waiting'] }}{{ $item?->settled ? ', settled' : '' }}</p>
+                @if ($item?->criterion) <p class="small quiet">{{ $item->criterion->reason }}</p> @endif
+                @if ($item && $item->state->isOpen()) @can('screen', $review) <p class="small"><a href="{{ route('disagreements.show', [$review, $item]) }}">Both sides and Talk</a></p> @endcan @endif
+                @can('screen', $review) @if ($item && ! $item->state->isOpen()) <p class="small"><a href="{{ route('desk.show', [$review, $item]) }}">Judge it at the Reading Desk</a></p> @endif @endcan
+                @if ($item?->state->value === 'included') <p class="small"><a href="{{ route('coding.show', [$review, $publication]) }}">Code it</a></p> @endif
+            </div>
+            <div class="section">
+                <h3>Decisions you may see</h3>
+                @forelse ($sides as $side)
+                    <p><x-mark :verdict="$side->verdict" /> {{ $side->name }}{{ $side->reason ? ": {$side->reason}" : '' }}@if ($side->note !== '')<br><span class="serif small">{{ $side->note }}</span>@endif</p>
+                @empty
+                    <p class="small quiet">None. Decisions are shown when the item opens; your own always.</p>
+                @endforelse
+            </div>
+        </section>
+    </div>
+</x-page>

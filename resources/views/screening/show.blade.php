@@ -1,0 +1,64 @@
+@use('WaryHeron\Core\Screening\ItemState')
+<x-page title="Screening" :review="$review" stage="screening" place="screening">
+    <div class="desk desk-side">
+        <div class="grid gap-3">
+            <section class="sheet">
+                <header class="sheet-head"><h1>Title and abstract</h1> <span>two decisions on each publication, blinded until both are in</span></header>
+                @if ($tallies->all() === 0)
+                    <x-empty title="Nothing to screen yet">Publications arrive here with the first <a href="{{ route('deliveries', $review) }}">delivery</a>.</x-empty>
+                @else
+                    <table class="table bars">
+                        <thead><tr><th>State</th><th class="number">Publications</th><th class="w-2/5">Share</th></tr></thead>
+                        <tbody>
+                            @foreach (['waiting' => [ItemState::Waiting, 'Not open yet: decisions missing'], 'disagreement' => [ItemState::Disagreement, 'In disagreement'], 'included' => [ItemState::Included, 'Included'], 'excluded' => [ItemState::Excluded, 'Excluded']] as $key => [$state, $words])
+                                <tr>
+                                    <td><x-mark :verdict="$key" label="" /> <a href="{{ $key === 'disagreement' ? route('disagreements', $review) : route('library', [$review, 'state' => $key]) }}">{{ $words }}</a></td>
+                                    <td class="number">{{ number_format($tallies->in($state)) }}</td>
+                                    <td class="bar-cell"><x-share :part="$tallies->in($state)" :whole="$tallies->all()" /></td>
+                                </tr>
+                            @endforeach
+                        </tbody>
+                    </table>
+                @endif
+            </section>
+            @if ($people->isNotEmpty())
+                <section class="sheet">
+                    <header class="sheet-head"><h2>Who is how far</h2> <span>what others decided is not shown here</span></header>
+                    <table class="table bars">
+                        <thead><tr><th>Person</th><th class="number">Today</th><th class="number">Done</th><th class="number">Still to judge</th><th class="w-2/5">Share done</th></tr></thead>
+                        <tbody>
+                            @foreach ($people as $person)
+                                <tr><td>{{ $person['name'] }}</td><td class="number">{{ number_format($person['today']) }}</td><td class="number">{{ number_format($person['done']) }}</td><td class="number">{{ number_format($person['left']) }}</td><td class="bar-cell"><x-share :part="$person['done']" :whole="$person['done'] + $person['left']" /></td></tr>
+                            @endforeach
+                        </tbody>
+                    </table>
+                </section>
+            @endif
+            @if ($reasons->isNotEmpty())
+                <section class="sheet">
+                    <header class="sheet-head"><h2>Excluded, by reason</h2></header>
+                    <table class="table bars"><tbody>
+                        @foreach ($reasons as $reason)
+                            <tr><td>@if ($reason->id !== '')<a href="{{ route('library', [$review, 'reason' => $reason->id]) }}">{{ $reason->reason }}</a>@else {{ $reason->reason }} @endif</td><td class="number">{{ number_format($reason->n) }}</td><td class="bar-cell w-2/5"><x-share :part="$reason->n" :whole="$reasons->sum('n')" /></td></tr>
+                        @endforeach
+                    </tbody></table>
+                </section>
+            @endif
+        </div>
+        <section class="sheet">
+            <header class="sheet-head"><h2>Waits for you</h2></header>
+            <div class="sheet-body grid gap-3">
+                @can('screen', $review)
+                    <p><strong>{{ number_format($waiting->toScreen) }}</strong> to judge, {{ number_format($mine['done']) }} judged.</p>
+                    <a class="button button-go" href="{{ route('desk', $review) }}">Go to the Reading Desk</a>
+                @else
+                    <p class="small quiet">Your role does not include screening.</p>
+                @endcan
+                @if ($tallies->in(ItemState::Disagreement) > 0)
+                    <p><strong>{{ number_format($waiting->toSettle) }}</strong> {{ $waiting->toSettle === 1 ? 'disagreement' : 'disagreements' }} that you can help to settle.</p>
+                    <a class="button" href="{{ route('disagreements', $review) }}">See the disagreements</a>
+                @endif
+            </div>
+        </section>
+    </div>
+</x-page>

@@ -1,0 +1,125 @@
+<?php
+
+use App\Http\Controllers\CodingController;
+use App\Http\Controllers\DeliveryController;
+use App\Http\Controllers\DeskController;
+use App\Http\Controllers\DisagreementController;
+use App\Http\Controllers\ExportController;
+use App\Http\Controllers\FindController;
+use App\Http\Controllers\HomeController;
+use App\Http\Controllers\InvitationController;
+use App\Http\Controllers\LibraryController;
+use App\Http\Controllers\LogController;
+use App\Http\Controllers\PasswordController;
+use App\Http\Controllers\PostRoomController;
+use App\Http\Controllers\QuestionController;
+use App\Http\Controllers\ReportController;
+use App\Http\Controllers\ReviewController;
+use App\Http\Controllers\ScreeningController;
+use App\Http\Controllers\SearchController;
+use App\Http\Controllers\SessionController;
+use App\Http\Controllers\TaskController;
+use App\Http\Controllers\TeamController;
+use App\Models\Letter;
+use App\Models\Review;
+use Illuminate\Support\Facades\Route;
+
+// Every route names what it asks of the person: guest, or an ability of a policy. A test walks this list.
+
+Route::middleware('guest')->group(function (): void {
+    Route::get('/sign-in', [SessionController::class, 'create'])->name('sign-in');
+    Route::post('/sign-in', [SessionController::class, 'store'])->middleware('throttle:sign-in');
+    Route::get('/forgot-password', [PasswordController::class, 'forgotten'])->name('password.forgotten');
+    Route::post('/forgot-password', [PasswordController::class, 'sendLink'])->middleware('throttle:mail');
+    Route::get('/reset-password/{token}', [PasswordController::class, 'edit'])->name('password.reset');
+    Route::post('/reset-password', [PasswordController::class, 'update'])->middleware('throttle:mail')->name('password.update');
+});
+
+// the link itself is the right to use it
+Route::get('/invitations/{token}', [InvitationController::class, 'show'])->name('invitations.show');
+Route::post('/invitations/{token}', [InvitationController::class, 'accept'])->middleware('throttle:mail')->name('invitations.accept');
+
+Route::get('/post-room', [PostRoomController::class, 'index'])->can('viewAny', Letter::class)->name('post-room');
+Route::get('/post-room/{letter}', [PostRoomController::class, 'show'])->can('view', 'letter')->name('post-room.letter');
+Route::view('/design', 'design')->can('see-design')->name('design');
+
+Route::middleware('auth')->group(function (): void {
+    // these show and change nothing but one's own
+    Route::post('/sign-out', [SessionController::class, 'destroy'])->name('sign-out');
+    Route::get('/', HomeController::class)->name('home');
+    Route::get('/account', [PasswordController::class, 'account'])->name('account');
+    Route::put('/account', [PasswordController::class, 'change'])->name('account.change');
+    Route::get('/tasks', [TaskController::class, 'index'])->name('tasks');
+    Route::post('/tasks/{task}/cancel', [TaskController::class, 'cancel'])->can('cancel', 'task')->name('tasks.cancel');
+    Route::post('/tasks/{task}/seen', [TaskController::class, 'seen'])->can('view', 'task')->name('tasks.seen');
+
+    Route::get('/reviews/new', [ReviewController::class, 'create'])->can('create', Review::class)->name('reviews.create');
+    Route::post('/reviews', [ReviewController::class, 'store'])->can('create', Review::class)->name('reviews.store');
+});
+
+Route::prefix('/reviews/{review}')->middleware('auth')->scopeBindings()->group(function (): void {
+    Route::middleware('can:view,review')->group(function (): void {
+        Route::get('/', [ReviewController::class, 'show'])->name('reviews.show');
+        Route::get('/find', FindController::class)->name('find');
+        Route::get('/question', [QuestionController::class, 'show'])->name('question');
+        Route::get('/team', [TeamController::class, 'show'])->name('team');
+        Route::get('/searches', [SearchController::class, 'index'])->name('searches');
+        Route::get('/deliveries', [DeliveryController::class, 'index'])->name('deliveries');
+        Route::get('/deliveries/{delivery}', [DeliveryController::class, 'show'])->name('deliveries.show');
+        Route::get('/records', [LibraryController::class, 'index'])->name('library');
+        Route::get('/publications/{publication}', [LibraryController::class, 'show'])->name('publications.show');
+        Route::get('/screening', [ScreeningController::class, 'show'])->name('screening');
+        Route::get('/screening/disagreements', [DisagreementController::class, 'index'])->name('disagreements');
+        Route::get('/screening/disagreements/{item}', [DisagreementController::class, 'index'])->name('disagreements.show');
+        Route::get('/coding', [CodingController::class, 'index'])->name('coding');
+        Route::get('/codebook', [CodingController::class, 'codebook'])->name('codebook');
+        Route::get('/coding/{publication}', [CodingController::class, 'show'])->name('coding.show');
+        Route::get('/report', [ReportController::class, 'show'])->name('report');
+        Route::get('/log', LogController::class)->name('log');
+        Route::get('/exports/included/{format}', [ExportController::class, 'included'])->name('exports.included');
+        Route::get('/exports/coding', [ExportController::class, 'coding'])->name('exports.coding');
+    });
+
+    Route::middleware('can:manage,review')->group(function (): void {
+        Route::put('/question', [QuestionController::class, 'update'])->name('question.update');
+        Route::post('/criteria', [QuestionController::class, 'addCriterion'])->name('criteria.store');
+        Route::put('/criteria/{criterion}', [QuestionController::class, 'changeCriterion'])->name('criteria.update');
+        Route::post('/team/invitations', [TeamController::class, 'invite'])->middleware('throttle:mail')->name('team.invite');
+        Route::delete('/team/invitations/{invitation}', [TeamController::class, 'withdraw'])->name('team.withdraw');
+        Route::put('/team/{membership}', [TeamController::class, 'change'])->name('team.change');
+        Route::delete('/team/{membership}', [TeamController::class, 'remove'])->name('team.remove');
+        Route::post('/codebook', [CodingController::class, 'addCode'])->name('codes.store');
+        Route::put('/codebook/{code}', [CodingController::class, 'changeCode'])->name('codes.update');
+    });
+
+    Route::middleware('can:search,review')->group(function (): void {
+        Route::get('/searches/new', [SearchController::class, 'create'])->name('searches.create');
+        Route::post('/searches', [SearchController::class, 'store'])->name('searches.store');
+        Route::post('/searches/read', [SearchController::class, 'read'])->name('searches.read');
+        Route::put('/searches/{search}', [SearchController::class, 'update'])->name('searches.update');
+    });
+    // after /searches/new, which it would catch
+    Route::get('/searches/{search}', [SearchController::class, 'show'])->can('view', 'review')->name('searches.show');
+
+    Route::middleware('can:deliver,review')->group(function (): void {
+        Route::post('/searches/{search}/fetch', [SearchController::class, 'fetch'])->name('searches.fetch');
+        Route::post('/deliveries', [DeliveryController::class, 'store'])->name('deliveries.store');
+        Route::post('/deliveries/{delivery}/go-on', [DeliveryController::class, 'goOn'])->name('deliveries.go-on');
+        Route::post('/records/{record}/separate', [LibraryController::class, 'separate'])->name('records.separate');
+        Route::post('/records/{record}/rejoin', [LibraryController::class, 'rejoin'])->name('records.rejoin');
+    });
+
+    Route::middleware('can:screen,review')->group(function (): void {
+        Route::get('/screening/desk', [DeskController::class, 'show'])->name('desk');
+        Route::get('/screening/desk/ahead', [DeskController::class, 'ahead'])->name('desk.ahead');
+        Route::get('/screening/desk/{item}', [DeskController::class, 'show'])->name('desk.show');
+        Route::get('/screening/items/{item}', [DeskController::class, 'item'])->name('desk.item');
+        Route::post('/screening/items/{item}/decision', [DeskController::class, 'decide'])->name('desk.decide');
+        Route::delete('/screening/items/{item}/decision', [DeskController::class, 'takeBack'])->name('desk.take-back');
+        Route::post('/screening/disagreements/{item}/talk', [DisagreementController::class, 'talk'])->name('talk.store');
+        Route::post('/screening/disagreements/{item}/proposal', [DisagreementController::class, 'propose'])->name('disagreements.propose');
+    });
+
+    Route::post('/screening/disagreements/{item}/settlement', [DisagreementController::class, 'settle'])->can('settle', 'review')->name('disagreements.settle');
+    Route::put('/coding/{publication}/{code}', [CodingController::class, 'answer'])->can('code', 'review')->withoutScopedBindings()->name('coding.answer');
+});

@@ -1,0 +1,37 @@
+# Composer and npm packages and the built assets; each is done again only when what it is made from has changed.
+
+stamp_of() { cat "$@" 2>/dev/null | sha256sum | cut -c1-32; }
+
+is_stamped() { [ -f "$ROOT/var/stamps/$1" ] && [ "$(cat "$ROOT/var/stamps/$1")" = "$2" ]; }
+
+stamp() { mkdir -p "$ROOT/var/stamps" && echo "$2" >"$ROOT/var/stamps/$1"; }
+
+need_composer() {
+    local now
+    now="$(stamp_of composer.json shims/composer.json)"
+    if [ -f vendor/autoload.php ] && [ -f vendor/bin/pest ] && is_stamped composer "$now"; then return 0; fi
+    step "Installing the PHP packages"
+    rm -f bootstrap/cache/packages.php bootstrap/cache/services.php
+    quietly "composer install" env COMPOSER_ALLOW_SUPERUSER=1 HERON_INSTANCE_DIR= composer install --no-interaction --no-progress --quiet
+    chmod -R a+rX vendor # some archives unpack with files that only their owner may read
+    php -d pcov.enabled=0 artisan --version >/dev/null # writes the list of services while this user may
+    chmod a+r bootstrap/cache/*.php
+    stamp composer "$now"
+}
+
+need_assets() {
+    local lock sources
+    lock="$(stamp_of package-lock.json)"
+    if [ ! -d node_modules/vite ] || ! is_stamped npm "$lock"; then
+        step "Installing the front-end packages"
+        quietly "npm ci" npm ci --no-audit --no-fund --loglevel=error
+        stamp npm "$lock"
+    fi
+    sources="$(find resources vite.config.js package-lock.json -type f -print0 | sort -z | xargs -0 sha256sum | sha256sum | cut -c1-32)"
+    if [ ! -f public/build/manifest.json ] || ! is_stamped assets "$sources"; then
+        step "Building styles and scripts"
+        quietly "npm run build" npm run build
+        chmod -R a+rX public/build
+        stamp assets "$sources"
+    fi
+}

@@ -1,0 +1,65 @@
+# Debian packages: what is looked for, and what brings it.
+
+PG_BIN="${PG_BIN:-/usr/lib/postgresql/15/bin}"
+
+missing_cli_packages() {
+    php -r 'exit(extension_loaded("mbstring") ? 0 : 1);' || echo php8.2-mbstring
+    php -r 'exit(extension_loaded("xml") ? 0 : 1);' || echo php8.2-xml
+    php -r 'exit(extension_loaded("intl") ? 0 : 1);' || echo php8.2-intl
+    php -r 'exit(extension_loaded("curl") ? 0 : 1);' || echo php8.2-curl
+    php -r 'exit(extension_loaded("zip") ? 0 : 1);' || echo php8.2-zip
+    php -r 'exit(extension_loaded("pdo_pgsql") ? 0 : 1);' || echo php8.2-pgsql
+}
+
+missing_server_packages() {
+    [ -x /usr/sbin/php-fpm8.2 ] || echo php8.2-fpm
+    [ -x /usr/sbin/nginx ] || echo nginx-light
+    [ -x "$PG_BIN/postgres" ] || echo postgresql-15
+    php -r 'exit(extension_loaded("Zend OPcache") ? 0 : 1);' || echo php8.2-opcache
+}
+
+missing_browser_packages() {
+    [ -x /usr/bin/chromium ] || echo chromium
+    [ -x /usr/bin/chromedriver ] || echo chromium-driver
+}
+
+install_packages() {
+    local packages=("$@")
+    [ ${#packages[@]} -eq 0 ] && return 0
+    local line="apt-get install -y --no-install-recommends ${packages[*]}"
+    step "Installing from Debian: ${packages[*]}"
+    if [ "$(id -u)" -eq 0 ]; then
+        quietly "apt-get update" apt-get update -qq
+        quietly "$line" env DEBIAN_FRONTEND=noninteractive $line
+    elif sudo -n true 2>/dev/null; then
+        quietly "apt-get update" sudo apt-get update -qq
+        quietly "$line" sudo env DEBIAN_FRONTEND=noninteractive $line
+    else
+        fail "these Debian packages are missing: ${packages[*]}" "Run this once, as root, then the same command again:" "  apt-get update && $line"
+    fi
+}
+
+need_tools() {
+    command -v php >/dev/null || fail "there is no PHP." "apt-get install php8.2-cli"
+    php -r 'exit(PHP_VERSION_ID >= 80200 ? 0 : 1);' || fail "PHP 8.2 is needed; this is $(php -r 'echo PHP_VERSION;')."
+    command -v composer >/dev/null || fail "there is no Composer." "apt-get install composer"
+}
+
+need_node() {
+    command -v node >/dev/null && command -v npm >/dev/null || fail "there is no Node.js with npm (20 or later)." "apt-get install nodejs npm"
+}
+
+need_cli_packages() {
+    need_tools
+    local missing
+    mapfile -t missing < <(missing_cli_packages)
+    install_packages "${missing[@]}"
+}
+
+need_all_packages() {
+    need_tools
+    need_node
+    local missing
+    mapfile -t missing < <(missing_cli_packages; missing_server_packages; if [ "${1:-}" = browser ]; then missing_browser_packages; fi)
+    install_packages "${missing[@]}"
+}
