@@ -12,7 +12,7 @@ use Illuminate\Database\Eloquent\Model;
 /** Adds to the Log. An entry about a blinded item names it, so that nobody but its author reads it before the item opens. */
 final class WriteLog
 {
-    /** @param array<string, mixed> $details */
+    /** @param  array<string, mixed>  $details */
     public function __invoke(Review|string $review, ?User $user, string $action, string $summary, ?Model $subject = null, array $details = [], ?string $blindedItem = null): void
     {
         LogEntry::query()->create([

@@ -23,7 +23,9 @@ abstract class TaskSlice implements ShouldQueue
 
     public int $tries = 20;
 
-    public function __construct(public readonly string $deliveryId) {}
+    public function __construct(public readonly string $deliveryId)
+    {
+    }
 
     protected function begin(): ?Delivery
     {

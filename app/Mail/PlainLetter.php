@@ -11,8 +11,10 @@ use Illuminate\Mail\Mailables\Envelope;
 /** A letter in plain text: paragraphs, and one address to open. */
 final class PlainLetter extends Mailable
 {
-    /** @param list<string> $paragraphs */
-    public function __construct(private readonly string $about, private readonly array $paragraphs) {}
+    /** @param  list<string>  $paragraphs */
+    public function __construct(private readonly string $about, private readonly array $paragraphs)
+    {
+    }
 
     public function envelope(): Envelope
     {

@@ -54,7 +54,10 @@ final class Delivery extends Model
     /** @return HasMany<Rejection, $this> */
     public function rejections(): HasMany
     {
-        return $this->hasMany(Rejection::class)->orderBy('position');
+        $many = $this->hasMany(Rejection::class);
+        $many->orderBy('position');
+
+        return $many;
     }
 
     /** @return HasMany<Record, $this> */

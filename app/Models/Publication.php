@@ -37,7 +37,10 @@ final class Publication extends Model
     /** @return HasMany<Record, $this> */
     public function records(): HasMany
     {
-        return $this->hasMany(Record::class)->orderBy('id');
+        $many = $this->hasMany(Record::class);
+        $many->orderBy('id');
+
+        return $many;
     }
 
     /** @return HasOne<Item, $this> */

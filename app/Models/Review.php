@@ -30,7 +30,10 @@ final class Review extends Model
     /** @return HasMany<Criterion, $this> */
     public function criteria(): HasMany
     {
-        return $this->hasMany(Criterion::class)->orderBy('position');
+        $many = $this->hasMany(Criterion::class);
+        $many->orderBy('position');
+
+        return $many;
     }
 
     /** @return HasMany<Concept, $this> */
@@ -42,7 +45,10 @@ final class Review extends Model
     /** @return HasMany<CodebookItem, $this> */
     public function codes(): HasMany
     {
-        return $this->hasMany(CodebookItem::class, 'review_id')->orderBy('position');
+        $many = $this->hasMany(CodebookItem::class, 'review_id');
+        $many->orderBy('position');
+
+        return $many;
     }
 
     /** @return HasMany<Delivery, $this> */

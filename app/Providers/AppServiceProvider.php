@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Providers;
 
 use App\Mail\PostRoomTransport;
+use Carbon\CarbonImmutable;
 use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Http\Request;
@@ -13,7 +14,6 @@ use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Facades\Mail;
 use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\ServiceProvider;
-use Carbon\CarbonImmutable;
 
 final class AppServiceProvider extends ServiceProvider
 {
@@ -23,7 +23,7 @@ final class AppServiceProvider extends ServiceProvider
         Model::unguard();
         Model::shouldBeStrict(! $this->app->isProduction());
         Mail::extend('post-room', fn (): PostRoomTransport => new PostRoomTransport);
-        Gate::define('see-design', fn (?object $user): bool => ! app()->isProduction());
+        Gate::define('see-design', fn (?object $user): bool => app()->environment('production') === false);
         RateLimiter::for('sign-in', fn (Request $request): array => [
             Limit::perMinute(6)->by('sign-in:'.mb_strtolower($request->string('email')->value()).'|'.$request->ip()),
             Limit::perMinute(60)->by('sign-in-from:'.$request->ip()),

@@ -21,7 +21,9 @@ final readonly class CodingTable
      * @param  Collection<int, stdClass>  $publications
      * @param  array<string, array<string, Answer>>  $answers  by publication, then code
      */
-    private function __construct(public Collection $codes, public Collection $publications, public array $answers) {}
+    private function __construct(public Collection $codes, public Collection $publications, public array $answers)
+    {
+    }
 
     public static function of(Review $review): self
     {
@@ -35,7 +37,10 @@ final readonly class CodingTable
             $answers[$answer->publication_id][$answer->code_id] = $answer;
         }
 
-        return new self($codes, $publications, $answers);
+        // those begun come first, in the order of the library within
+        $begun = $publications->partition(fn (stdClass $one): bool => isset($answers[$one->id]));
+
+        return new self($codes, $begun[0]->concat($begun[1])->values(), $answers);
     }
 
     /** How many of the codebook's items a publication has answers to. */

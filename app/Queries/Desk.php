@@ -25,7 +25,9 @@ final class Desk
 
     private ?Highlighter $highlighter = null;
 
-    public function __construct(private readonly Review $review, private readonly User $user) {}
+    public function __construct(private readonly Review $review, private readonly User $user)
+    {
+    }
 
     /** @return list<array<string, mixed>> items without a decision of mine that have not opened, in reading order */
     public function ahead(int $after = 0, int $most = self::AHEAD): array
@@ -57,7 +59,7 @@ final class Desk
     /** @return list<array{id: string, question: string, reason: string}> */
     public function criteria(): array
     {
-        return $this->review->criteria()->whereNull('retired_at')->get()->map(fn (Criterion $c): array => ['id' => $c->id, 'question' => $c->question, 'reason' => $c->reason])->all();
+        return array_values($this->review->criteria()->whereNull('retired_at')->get()->map(fn (Criterion $c): array => ['id' => $c->id, 'question' => $c->question, 'reason' => $c->reason])->all());
     }
 
     private function base(): Builder
@@ -77,7 +79,7 @@ final class Desk
     /** @return list<array<string, mixed>> */
     private function items(Builder $query): array
     {
-        $rows = $query->get()->all();
+        $rows = array_values($query->get()->all());
         $sources = $this->sources(array_column($rows, 'publication_id'));
 
         return array_map(fn (stdClass $row): array => [

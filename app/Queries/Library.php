@@ -29,7 +29,8 @@ final readonly class Library
         public ?string $previous,
         public string $sort,
         public bool $descending,
-    ) {}
+    ) {
+    }
 
     public static function page(Review $review, LibraryFilters $filters, string $sort, bool $descending, ?string $cursor): self
     {
@@ -91,10 +92,10 @@ final readonly class Library
         $page = $query->orderBy('publications.id', $way)->limit(self::PER_PAGE + 1);
 
         // the item's state is looked up for the page's rows only
-        return DB::query()->fromSub($page, 'page')
+        return array_values(DB::query()->fromSub($page, 'page')
             ->leftJoin('items', fn ($join) => $join->on('items.publication_id', '=', 'page.id'))
             ->orderByRaw('page.sorted_by '.$way)->orderBy('page.id', $way)
-            ->get(['page.*', 'items.state', 'items.settled'])->all();
+            ->get(['page.*', 'items.state', 'items.settled'])->all());
     }
 
     private static function encoded(stdClass $row, bool $back, int $first): string

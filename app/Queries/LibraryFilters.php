@@ -23,7 +23,9 @@ final readonly class LibraryFilters
     /**
      * @param  list<array{key: string, words: string, apply: \Closure(Builder): mixed}>  $steps
      */
-    private function __construct(public array $steps, public string $text, public ?ParsedQuery $query, public string $problem) {}
+    private function __construct(public array $steps, public string $text, public ?ParsedQuery $query, public string $problem)
+    {
+    }
 
     public static function from(Request $request, Review $review): self
     {

@@ -25,7 +25,7 @@ final class OpenItems
             ->where('items.review_id', $review->id)->where('items.stage', Stage::TitleAbstract->value)->where('items.state', ItemState::Disagreement->value)
             ->orderBy('items.position')->limit($most)
             ->get(['items.id', 'items.kind', 'items.opened_at', 'title', 'authors', 'year', 'journal']);
-        $sides = self::sidesOf($review, $user, $items->pluck('id')->all());
+        $sides = self::sidesOf($review, $user, array_values($items->pluck('id')->all()));
         $talk = DB::table('talk_messages')->where('review_id', $review->id)->whereIn('item_id', $items->pluck('id'))->groupBy('item_id')->selectRaw('item_id, count(*) AS n')->pluck('n', 'item_id');
 
         return $items->each(function (stdClass $item) use ($sides, $talk, $user): void {
@@ -44,9 +44,12 @@ final class OpenItems
         $decisions = DB::table('decisions')->join('items', 'items.id', '=', 'decisions.item_id')->join('users', 'users.id', '=', 'decisions.user_id')->leftJoin('criteria', 'criteria.id', '=', 'decisions.criterion_id')
             ->where('decisions.review_id', $review->id)->whereIn('decisions.item_id', $itemIds)->whereNull('decisions.superseded_at')->whereNotNull('decisions.verdict');
 
-        return Visibility::decisions($decisions, $user)->orderBy('decisions.created_at')
-            ->get(['decisions.item_id', 'decisions.user_id', 'users.name', 'decisions.verdict', 'decisions.criterion_id', 'criteria.reason', 'criteria.question', 'decisions.note', 'decisions.created_at'])
-            ->groupBy('item_id')->map(fn ($group) => $group->all())->all();
+        $sides = [];
+        foreach (Visibility::decisions($decisions, $user)->orderBy('decisions.created_at')->get(['decisions.item_id', 'decisions.user_id', 'users.name', 'decisions.verdict', 'decisions.criterion_id', 'criteria.reason', 'criteria.question', 'decisions.note', 'decisions.created_at']) as $side) {
+            $sides[$side->item_id][] = $side;
+        }
+
+        return $sides;
     }
 
     /** @return Collection<int, TalkMessage> empty while the item is blinded */

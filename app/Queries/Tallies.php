@@ -12,8 +12,10 @@ use WaryHeron\Core\Screening\Stage;
 /** How many items of a stage are in each state; the database keeps these as items change. */
 final readonly class Tallies
 {
-    /** @param array<string, int> $byState */
-    private function __construct(private array $byState) {}
+    /** @param  array<string, int>  $byState */
+    private function __construct(private array $byState)
+    {
+    }
 
     public static function of(Review $review, Stage $stage = Stage::TitleAbstract): self
     {

@@ -14,7 +14,9 @@ use WaryHeron\Core\Screening\Stage;
 /** What waits for one person in one review. */
 final readonly class Waiting
 {
-    private function __construct(public int $toScreen, public int $toSettle, public int $toCode) {}
+    private function __construct(public int $toScreen, public int $toSettle, public int $toCode)
+    {
+    }
 
     public static function for(User $user, Review $review, ?Tallies $tallies = null): self
     {

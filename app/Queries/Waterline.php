@@ -15,8 +15,10 @@ final readonly class Waterline
 {
     public const WIDTH = 1280;
 
-    /** @param list<array{key: string, label: string, figure: string, unit: string, waits: int, url: string, outflow: ?array{text: string, url: string}}> $stages */
-    private function __construct(public array $stages, public Stream $stream, public int $waits) {}
+    /** @param  list<array{key: string, label: string, figure: string, unit: string, waits: int, url: string, outflow: ?array{text: string, url: string}}>  $stages */
+    private function __construct(public array $stages, public Stream $stream, public int $waits)
+    {
+    }
 
     public static function of(Review $review, User $user): self
     {

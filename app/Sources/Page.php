@@ -9,6 +9,8 @@ use WaryHeron\Core\Bibliography\Reference;
 
 final readonly class Page
 {
-    /** @param list<Reference|UnreadableRecord> $records */
-    public function __construct(public int $total, public array $records) {}
+    /** @param  list<Reference|UnreadableRecord>  $records */
+    public function __construct(public int $total, public array $records)
+    {
+    }
 }

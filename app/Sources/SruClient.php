@@ -14,7 +14,9 @@ use WaryHeron\Core\Bibliography\Format\Mods\ModsReader;
 /** Speaks SRU 1.2 with any server that gives MODS. */
 final readonly class SruClient implements Source
 {
-    public function __construct(private string $name, private string $url, private int $batch, private int $timeout) {}
+    public function __construct(private string $name, private string $url, private int $batch, private int $timeout)
+    {
+    }
 
     public function batch(): int
     {
@@ -70,7 +72,7 @@ final readonly class SruClient implements Source
         $records = [];
         $reader = new ModsReader;
         foreach ($xpath->query("/*/*[local-name()='records']/*[local-name()='record']/*[local-name()='recordData']") ?: [] as $data) {
-            foreach ($data->childNodes as $mods) {
+            foreach ($data instanceof DOMElement ? $data->childNodes : [] as $mods) {
                 if ($mods instanceof DOMElement && $mods->localName === 'mods') {
                     $records[] = $reader->reference($mods);
                 }

@@ -7,7 +7,9 @@ namespace WaryHeron\Core\Bibliography;
 /** A person or, without given name, a body, as the source wrote it. */
 final readonly class Name
 {
-    public function __construct(public string $family, public string $given = '', public string $suffix = '') {}
+    public function __construct(public string $family, public string $given = '', public string $suffix = '')
+    {
+    }
 
     /** From "Family, Given, Suffix"; text without a comma is taken whole as the family name or body. */
     public static function inverted(string $text): self

@@ -40,7 +40,8 @@ final readonly class Reference
         public array $extra = [],
         public string $source = '',
         public int $line = 0,
-    ) {}
+    ) {
+    }
 
     public function pages(): string
     {
@@ -67,12 +68,14 @@ final readonly class Reference
         return array_filter($values, fn (mixed $value): bool => $value !== '' && $value !== [] && $value !== null);
     }
 
-    /** @param array<string, mixed> $values */
+    /** @param  array<string, mixed>  $values */
     public static function fromArray(array $values, string $source = ''): self
     {
         $values['type'] = PublicationType::from($values['type']);
+        $values['title'] = (string) ($values['title'] ?? '');
         $values['authors'] = array_map(fn (array $n): Name => new Name(...$n), $values['authors'] ?? []);
+        $values['source'] = $source;
 
-        return new self(...$values, source: $source);
+        return new self(...$values);
     }
 }

@@ -7,8 +7,10 @@ namespace WaryHeron\Core\Coding;
 /** One item of the codebook: what is asked, and what an answer may be. */
 final readonly class Code
 {
-    /** @param list<string> $options for choices; empty for the other types */
-    public function __construct(public CodeType $type, public array $options = [], public string $unit = '') {}
+    /** @param  list<string>  $options for choices; empty for the other types */
+    public function __construct(public CodeType $type, public array $options = [], public string $unit = '')
+    {
+    }
 
     /**
      * What a person gave, as the value to keep: a string, a number, a list of options, or a date as 2026-11-23; null where
@@ -39,7 +41,7 @@ final readonly class Code
         };
     }
 
-    /** @param string|int|float|list<string>|null $value as read() gave it */
+    /** @param  string|int|float|list<string>|null  $value as read() gave it */
     public function show(string|int|float|array|null $value): string
     {
         return match (true) {

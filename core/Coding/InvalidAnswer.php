@@ -6,7 +6,7 @@ namespace WaryHeron\Core\Coding;
 
 final class InvalidAnswer extends \DomainException
 {
-    /** @param list<string> $options */
+    /** @param  list<string>  $options */
     public static function notAnOption(string $given, array $options): self
     {
         return new self('“'.mb_strimwidth($given, 0, 60, '…').'” is not one of: '.implode(', ', $options).'.');

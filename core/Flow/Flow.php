@@ -7,7 +7,9 @@ namespace WaryHeron\Core\Flow;
 /** The counts of a PRISMA 2020 flow (Page et al. 2021), computed from facts, with the check that they add up. */
 final readonly class Flow
 {
-    private function __construct(public FlowFacts $facts) {}
+    private function __construct(public FlowFacts $facts)
+    {
+    }
 
     public static function from(FlowFacts $facts): self
     {

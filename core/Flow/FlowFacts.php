@@ -7,7 +7,7 @@ namespace WaryHeron\Core\Flow;
 /** What the database counts; everything else in the flow follows from it. All are numbers of records or publications. */
 final readonly class FlowFacts
 {
-    /** @param array<string, int> $excludedByReason exclusions after title and abstract, by the failed criterion */
+    /** @param  array<string, int>  $excludedByReason exclusions after title and abstract, by the failed criterion */
     public function __construct(
         public int $recordsDelivered,
         public int $publications,
@@ -17,5 +17,6 @@ final readonly class FlowFacts
         public int $excluded,
         public int $coded,
         public array $excludedByReason = [],
-    ) {}
+    ) {
+    }
 }

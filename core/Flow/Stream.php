@@ -7,13 +7,15 @@ namespace WaryHeron\Core\Flow;
 /**
  * The Waterline's shape: how wide the stream is at each stage.
  *
- * Width grows with the cube root of the count, so that 12 studies out of 2,000 records are still seen and 1,400 out of 1,900
- * are still seen to be fewer; a stage with nothing in it has the least width.
+ * Width grows with the square root of the count, so that 12 studies out of 2,000 records are still seen and 1,400 out of 1,900
+ * are seen to be fewer; a stage with nothing in it has the least width.
  */
 final readonly class Stream
 {
-    /** @param list<array{x: float, width: float, height: float}> $reaches in user units, one a stage */
-    private function __construct(public array $reaches, public float $deepest) {}
+    /** @param  list<array{x: float, width: float, height: float}>  $reaches in user units, one a stage */
+    private function __construct(public array $reaches, public float $deepest)
+    {
+    }
 
     /**
      * @param  list<?int>  $counts  what is left at each stage; null where the stage has no count of its own and takes the one before
@@ -30,7 +32,7 @@ final readonly class Stream
             $reaches[] = [
                 'x' => round($i * $step, 2),
                 'width' => round($step, 2),
-                'height' => round($last <= 0 ? $shallowest : $shallowest + ($deepest - $shallowest) * ($last / $most) ** (1 / 3), 2),
+                'height' => round($last <= 0 ? $shallowest : $shallowest + ($deepest - $shallowest) * ($last / $most) ** 0.5, 2),
             ];
         }
 

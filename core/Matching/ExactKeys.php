@@ -15,7 +15,9 @@ use WaryHeron\Core\Search\Text\Words;
  */
 final readonly class ExactKeys
 {
-    private function __construct(public ?string $doi, public ?string $work) {}
+    private function __construct(public ?string $doi, public ?string $work)
+    {
+    }
 
     public static function of(Reference $reference): self
     {

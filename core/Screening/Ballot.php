@@ -7,10 +7,12 @@ namespace WaryHeron\Core\Screening;
 /** The current decisions on one item at one stage, at most one a person, and the settlement if there is one. */
 final readonly class Ballot
 {
-    /** @param array<string, Decision> $decisions by person */
-    private function __construct(private StageRule $rule, private array $decisions, private ?Decision $settlement) {}
+    /** @param  array<string, Decision>  $decisions by person */
+    private function __construct(private StageRule $rule, private array $decisions, private ?Decision $settlement)
+    {
+    }
 
-    /** @param iterable<Decision> $decisions */
+    /** @param  iterable<Decision>  $decisions */
     public static function of(StageRule $rule, iterable $decisions, ?Decision $settlement = null): self
     {
         $byPerson = [];
@@ -87,7 +89,7 @@ final readonly class Ballot
             return new Outcome(ItemState::Disagreement, kind: DisagreementKind::IncludeExclude);
         }
 
-        return $verdicts[array_key_first($verdicts)] === Verdict::Include
+        return in_array(Verdict::Include, $verdicts, true)
             ? new Outcome(ItemState::Included)
             : new Outcome(ItemState::Excluded, $this->firstFailedCriterion());
     }

@@ -12,5 +12,6 @@ final readonly class Outcome
         public ?int $criterion = null,
         public ?DisagreementKind $kind = null,
         public bool $settled = false,
-    ) {}
+    ) {
+    }
 }

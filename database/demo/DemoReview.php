@@ -84,7 +84,8 @@ final class DemoReview
         private readonly StartDelivery $start,
         private readonly CreateReview $create,
         private readonly Sources $sources,
-    ) {}
+    ) {
+    }
 
     public function make(): void
     {
@@ -182,8 +183,8 @@ final class DemoReview
         $failed = match (true) {
             ! $has('/nurs|hospital staff|physician|resident|ambulance|pharmacist|midwi|doctor|laborator|theatre teams|health care/') => 0,
             ! $has('/light|lux|visor|illumin/') || $has('/newborn|infants|chicken|seedling/') => 1,
-            $has('/systematic review|we searched|this article|studies of .* were sought|protocol|will randomise|editorial|comment/') => 4,
-            $has('/interview|focus group|questionnaire was sent|cross-sectional|survey/') => 2,
+            $has('/systematic review|umbrella review|scoping review|meta-analysis|what is known about|evidence so far|we searched|records were screened|this article|studies of .* were sought|protocol|will randomise|editorial|comment/') => 4,
+            $has('/interview|focus group|questionnaire|cross-sectional|survey|cohort|hazard ratio|register-based|prevalence|predictors|gave information at baseline/') => 2,
             ! $has('/alert|sleepi|reaction|vigilan|lapses|memory|error|near miss|drowsy|fatigue/') => 3,
             default => null,
         };

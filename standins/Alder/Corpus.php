@@ -80,9 +80,16 @@ final readonly class Corpus
     /** How many records there are; 0 where none were made yet. */
     public function size(): int
     {
-        $exists = $this->database->query("SELECT to_regclass('alder.records')")->fetchColumn();
+        $exists = $this->value("SELECT to_regclass('alder.records')");
 
-        return $exists === null ? 0 : (int) $this->database->query('SELECT count(*) FROM alder.records')->fetchColumn();
+        return $exists === null ? 0 : (int) $this->value('SELECT count(*) FROM alder.records');
+    }
+
+    private function value(string $sql): mixed
+    {
+        $found = $this->database->query($sql);
+
+        return $found === false ? null : $found->fetchColumn();
     }
 
     private function row(Study $study): string

@@ -7,7 +7,7 @@ namespace WaryHeron\Standins\Alder;
 /** One record as MODS 3.7. */
 final class ModsText
 {
-    /** @param array<string, mixed> $row a study as the corpus keeps it */
+    /** @param  array<string, mixed>  $row a study as the corpus keeps it */
     public static function of(array $row): string
     {
         $t = SruReply::text(...);

@@ -9,13 +9,13 @@ final readonly class SruReply
 {
     private bool $second;
 
-    /** @param array<string, string> $parameters */
+    /** @param  array<string, string>  $parameters */
     public function __construct(private string $version, private array $parameters)
     {
         $this->second = $version === '2.0';
     }
 
-    /** @param list<array<string, mixed>> $rows */
+    /** @param  list<array<string, mixed>>  $rows */
     public function records(int $total, int $start, array $rows): string
     {
         $records = '';

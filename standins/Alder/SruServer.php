@@ -23,9 +23,11 @@ final readonly class SruServer
 
     private const TIMEOUT_MS = 8000;
 
-    public function __construct(private PDO $database) {}
+    public function __construct(private PDO $database)
+    {
+    }
 
-    /** @param array<string, string> $parameters */
+    /** @param  array<string, string>  $parameters */
     public function answer(array $parameters): string
     {
         $version = $parameters['version'] ?? (isset($parameters['operation']) ? '1.2' : '2.0');
@@ -42,7 +44,7 @@ final readonly class SruServer
         };
     }
 
-    /** @param array<string, string> $parameters */
+    /** @param  array<string, string>  $parameters */
     private function search(SruReply $reply, array $parameters): string
     {
         $start = $this->number($parameters['startRecord'] ?? '1');
@@ -73,7 +75,7 @@ final readonly class SruServer
             if ($most > 0 && $total > 0) {
                 $page = $this->database->prepare("SELECT body FROM alder.records WHERE {$condition->text} ORDER BY year DESC, number LIMIT ? OFFSET ?");
                 $page->execute([...$condition->bindings, min($most, self::CEILING), $start - 1]);
-                $rows = array_map(fn (array $row): array => json_decode($row['body'], true), $page->fetchAll());
+                $rows = array_map(fn (string $body): array => json_decode($body, true), array_values($page->fetchAll(PDO::FETCH_COLUMN)));
             }
 
             return $reply->records($total, (int) $start, $rows);

@@ -27,7 +27,7 @@ final class Story
     private int $sites;
 
     /**
-     * @param  array<string, mixed>  $topic
+     * @param  array{key: string, group: string, people: non-empty-list<array{string, list<string>}>, does: non-empty-list<array{string, string, list<string>}>, versus: non-empty-list<string>, outcomes: list<array<int, mixed>>, core: list<string>}  $topic
      * @param  non-empty-list<string>  $places
      */
     public function __construct(private readonly Chance $chance, private readonly array $topic, private readonly string $design, array $places)
@@ -79,7 +79,7 @@ final class Story
             'survey', 'cohort' => $c->one(["{$outcome} and {$second} among {$people}", "Prevalence and correlates of {$outcome} in {$people}", "{$does} and {$outcome} in {$people}", "{$outcome} and its relation to {$does}", "{$outcome} in {$people} in {$this->place}", "Predictors of {$outcome} among {$people}"]),
             'case' => $c->one(["{$does} followed by an unusual course", "An unexpected reaction to {$does}", "Two cases of altered {$outcome} after {$does}", "{$outcome} in a patient exposed to {$does}"]),
             'letter' => $c->one(["{$does}: a comment", "Re: {$does} and {$outcome}", "{$outcome} is not everything", "More on {$does}"]),
-            'editorial' => $c->one(["{$does}: promise or practice?", "Time to think about {$outcome}", "Who looks after {$people}?", "Editorial", "{$outcome}: old questions, new answers"]),
+            'editorial' => $c->one(["{$does}: promise or practice?", "Time to think about {$outcome}", "Who looks after {$people}?", 'Editorial', "{$outcome}: old questions, new answers"]),
             default => $c->one([
                 "Effect of {$does} on {$outcome} in {$people}", "{$does} and {$outcome} in {$people}", "{$outcome} in {$people}: what {$does} can and cannot do",
                 "{$does} versus {$this->versus} for {$outcome}", "{$does} to improve {$outcome} and {$second} in {$people}", "{$outcome} and {$second} after {$does}",
@@ -155,7 +155,7 @@ final class Story
         return in_array($this->topic['group'], ['work', 'safety', 'transport'], true) || $this->topic['key'] === 'naps-caffeine';
     }
 
-    /** @param array<int, mixed> $outcome */
+    /** @param  array<int, mixed>  $outcome */
     private function isRate(array $outcome): bool
     {
         return is_float($outcome[1]);
@@ -205,7 +205,7 @@ final class Story
                 : $c->one(["{$outcome[0]} was assessed with {$outcome[1]}", "{$outcome[0]} was measured by {$outcome[1]}"]);
         }
         $second = $c->one(['The primary outcome was '.$this->outcomes[0][0].'.', $this->sentence(implode('; ', $measured)).'.', $this->sentence($measured[0]).'.', 'Outcomes were '.$this->list(array_column($this->outcomes, 0)).'.']);
-        $third = $c->one(['', '', 'Assessors were masked to allocation.', 'Analysis was by intention to treat.', 'Mixed models accounted for repeated measurements.', 'The wash-out period was one week.', 'Light levels were logged at eye height.', '','Groups were compared with analysis of covariance.', 'The trial was registered before it began.', '', '', 'A sample of this size was needed to show a difference of half a standard deviation.', 'Missing values were imputed.']);
+        $third = $c->one(['', '', 'Assessors were masked to allocation.', 'Analysis was by intention to treat.', 'Mixed models accounted for repeated measurements.', 'The wash-out period was one week.', 'Light levels were logged at eye height.', '', 'Groups were compared with analysis of covariance.', 'The trial was registered before it began.', '', '', 'A sample of this size was needed to show a difference of half a standard deviation.', 'Missing values were imputed.']);
         if (str_contains($third, 'Light levels') && ! in_array($this->topic['key'], ['night-light', 'indoor-light', 'icu-light', 'clock-lab', 'seasonal-mood'], true) || (str_contains($third, 'wash-out') && $this->design !== 'crossover')) {
             $third = '';
         }
@@ -230,7 +230,7 @@ final class Story
         return trim("{$before} ".implode(' ', $told)." {$after}");
     }
 
-    /** @param array<int, mixed> $outcome */
+    /** @param  array<int, mixed>  $outcome */
     private function meanResult(array $outcome): string
     {
         [$name, , $unit, $mean, $spread, , $good] = $outcome;
@@ -257,7 +257,7 @@ final class Story
         ])).'.';
     }
 
-    /** @param array<int, mixed> $outcome */
+    /** @param  array<int, mixed>  $outcome */
     private function rateResult(array $outcome): string
     {
         [$name, $rate, $of, , $good] = $outcome;
@@ -295,7 +295,7 @@ final class Story
         }
 
         return $c->one([
-            "A questionnaire was sent to ".($n + $c->int(40, 900))." {$people}; {$n} replied. Items covered {$names}.",
+            'A questionnaire was sent to '.($n + $c->int(40, 900))." {$people}; {$n} replied. Items covered {$names}.",
             "{$this->numberAtStart($n)} {$people} from {$this->numberWord($this->sites)} sites completed a survey on {$names}.",
             "In this cross-sectional study, {$people} in {$this->place} (n = {$n}) were asked about {$names}. Logistic regression was used.",
             "An anonymous online form was open for {$this->time}. We analysed {$n} answers.",
@@ -331,9 +331,9 @@ final class Story
 
         return $c->one([
             "Semi-structured interviews with {$this->size} {$this->people[0]} in {$this->place} were recorded, transcribed and analysed thematically.",
-            "We held ".$c->int(3, 7)." focus groups with {$this->size} {$this->people[0]}. Two researchers coded the transcripts independently.",
+            'We held '.$c->int(3, 7)." focus groups with {$this->size} {$this->people[0]}. Two researchers coded the transcripts independently.",
             "{$this->numberAtStart($this->size)} {$this->people[0]} were interviewed by telephone".($this->isAboutWork() ? ' between shifts' : '').'. Framework analysis was used.',
-            "Field notes from ".$c->int(60, 240)." hours of observation were combined with {$this->size} interviews.",
+            'Field notes from '.$c->int(60, 240)." hours of observation were combined with {$this->size} interviews.",
         ]);
     }
 
@@ -373,7 +373,7 @@ final class Story
 
         return "Of {$this->thousands($c->int(310, 6200))} records, {$k} studies with {$this->thousands($k * $c->int(28, 190))} participants were included. ".$c->one([
             "The pooled standardised mean difference in {$this->outcomes[0][0]} was {$f($effect)} (95% CI {$f($effect - $width)} to {$f($effect + $width)}; I² = {$c->int(0, 88)}%).",
-            "Findings on {$this->outcomes[0][0]} were inconsistent, and ".$c->int(3, max(4, $k - 1))." studies were at high risk of bias.",
+            "Findings on {$this->outcomes[0][0]} were inconsistent, and ".$c->int(3, max(4, $k - 1)).' studies were at high risk of bias.',
             'Doses and timing differed so widely that results were not pooled.',
         ]).' '.$c->one(['', 'Certainty was low.', 'Few studies lasted longer than a month.', 'Harms were rarely reported.']);
     }
@@ -390,15 +390,15 @@ final class Story
         if (in_array($this->design, ['survey', 'cohort'], true)) {
             return $this->sentence($c->one([
                 "{$outcome} was a common concern among {$people}.", 'causal conclusions cannot be drawn from these data.', "longitudinal data on {$outcome} are needed.", "those who plan for {$people} should know these figures.",
-                "differences between sites were larger than expected.", "{$outcome} and {$this->outcomes[1][0]} should be looked at together.", 'the findings call for local surveys before anything is changed.', "our figures are lower than those reported from {$this->place} before.",
+                'differences between sites were larger than expected.', "{$outcome} and {$this->outcomes[1][0]} should be looked at together.", 'the findings call for local surveys before anything is changed.', "our figures are lower than those reported from {$this->place} before.",
             ]));
         }
 
         return $this->sentence($c->one([
             "{$does} may be a simple way to influence {$outcome} in {$people}.", "{$does} had a small effect on {$outcome} that needs confirmation.", "The results do not support routine use of {$does}.",
             "larger trials should measure {$this->outcomes[1][0]} as well.", "{$does} was feasible and well accepted.", "whether these effects last beyond {$this->time} remains open.",
-            "{$outcome} deserves more attention in {$people}.", "{$does} cannot be recommended without data on {$this->outcomes[1][0]}.", "the gain in {$outcome} was smaller than expected.", "effects of this size would matter if they were confirmed.", "those with the worst {$outcome} at the outset had most to gain.", "benefits for {$outcome} have to be weighed against costs.", "anyone considering {$does} should evaluate it locally.",
-            "we found no reason to change current practice.",
+            "{$outcome} deserves more attention in {$people}.", "{$does} cannot be recommended without data on {$this->outcomes[1][0]}.", "the gain in {$outcome} was smaller than expected.", 'effects of this size would matter if they were confirmed.', "those with the worst {$outcome} at the outset had most to gain.", "benefits for {$outcome} have to be weighed against costs.", "anyone considering {$does} should evaluate it locally.",
+            'we found no reason to change current practice.',
         ]));
     }
 
@@ -408,7 +408,7 @@ final class Story
 
         return implode(' ', $c->some([
             "This article summarises what is known about {$this->does[0]} and where opinion differs.", "We outline mechanisms, practical questions and gaps in research on {$this->outcomes[0][0]}.", "Recommendations for {$this->people[0]} are given.",
-            "Much advice on {$this->outcomes[0][0]} rests on small studies in volunteers.", "Costs, comfort and timing are discussed in turn.", "{$this->sentence($this->versus)} remains the usual comparison, for want of a better one.", "The history of the field since {$c->int(1955, 1995)} is traced.",
+            "Much advice on {$this->outcomes[0][0]} rests on small studies in volunteers.", 'Costs, comfort and timing are discussed in turn.', "{$this->sentence($this->versus)} remains the usual comparison, for want of a better one.", "The history of the field since {$c->int(1955, 1995)} is traced.",
         ], $c->int(2, 3)));
     }
 
@@ -434,13 +434,13 @@ final class Story
         };
     }
 
-    /** @param list<string> $of */
+    /** @param  list<string>  $of */
     private function pick(int $count, array $of): string
     {
         return implode(' ', $this->chance->some($of, $count));
     }
 
-    /** @param list<string> $items */
+    /** @param  list<string>  $items */
     private function list(array $items): string
     {
         $last = array_pop($items);

@@ -31,5 +31,6 @@ final readonly class Study
         public array $types,
         public array $ideas,
         public array $central,
-    ) {}
+    ) {
+    }
 }

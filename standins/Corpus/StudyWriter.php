@@ -11,13 +11,13 @@ namespace WaryHeron\Standins\Corpus;
  */
 final class StudyWriter
 {
-    /** @var list<array<string, mixed>> */
+    /** @var non-empty-list<array<string, mixed>> */
     private array $topics;
 
     /** @var list<array{string, string, string, int, list<string>}> */
     private array $journals;
 
-    /** @var array{family: list<string>, given: list<string>, places: list<string>} */
+    /** @var array{family: non-empty-list<string>, given: non-empty-list<string>, places: non-empty-list<string>} */
     private array $names;
 
     public function __construct(private readonly string $seed = 'heron')
@@ -30,7 +30,7 @@ final class StudyWriter
     public function study(int $number): Study
     {
         $chance = new Chance("{$this->seed}/{$number}");
-        $topic = $chance->weighted(array_map(fn (array $t): array => [$t, $t['share']], $this->topics));
+        $topic = $chance->weighted(array_map(fn (array $t): array => [$t, (float) $t['share']], $this->topics));
         $year = min(2025, max(1985, (int) round(2025 - abs($chance->normal(0, 13)))));
         $design = $this->design($chance, $topic, $year);
         $story = new Story($chance, $topic, $design, $this->names['places']);
@@ -61,7 +61,7 @@ final class StudyWriter
         );
     }
 
-    /** @param array<string, mixed> $topic */
+    /** @param  array<string, mixed>  $topic */
     private function design(Chance $chance, array $topic, int $year): string
     {
         $lab = $topic['key'] === 'clock-lab' || $topic['group'] === 'farm';

@@ -16,9 +16,11 @@ use WaryHeron\Core\Coding\CodeType;
 /** @phpstan-type CodeValues array{label: string, guidance: string, type: CodeType, options: list<string>, unit: string} */
 final readonly class ChangeCodebook
 {
-    public function __construct(private WriteLog $log) {}
+    public function __construct(private WriteLog $log)
+    {
+    }
 
-    /** @param CodeValues $values */
+    /** @param  CodeValues  $values */
     public function add(User $by, Review $review, array $values): CodebookItem
     {
         return DB::transaction(function () use ($by, $review, $values): CodebookItem {

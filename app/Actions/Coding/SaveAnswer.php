@@ -17,7 +17,9 @@ use WaryHeron\Core\Screening\ItemState;
 
 final readonly class SaveAnswer
 {
-    public function __construct(private WriteLog $log) {}
+    public function __construct(private WriteLog $log)
+    {
+    }
 
     /**
      * @param  ?string  $seen  the answer that the page showed, '' for none, null where it does not say

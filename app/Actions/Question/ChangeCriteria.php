@@ -12,7 +12,9 @@ use Illuminate\Support\Facades\DB;
 
 final readonly class ChangeCriteria
 {
-    public function __construct(private WriteLog $log) {}
+    public function __construct(private WriteLog $log)
+    {
+    }
 
     public function add(User $by, Review $review, string $question, string $reason): Criterion
     {
@@ -38,7 +40,7 @@ final readonly class ChangeCriteria
     public function move(User $by, Review $review, Criterion $criterion, int $by_places): void
     {
         DB::transaction(function () use ($by, $review, $criterion, $by_places): void {
-            $ids = $review->criteria()->whereNull('retired_at')->lockForUpdate()->pluck('id')->all();
+            $ids = array_values($review->criteria()->whereNull('retired_at')->lockForUpdate()->pluck('id')->all());
             $at = array_search($criterion->id, $ids, true);
             $to = $at === false ? -1 : $at + $by_places;
             if ($at === false || $to < 0 || $to >= count($ids)) {

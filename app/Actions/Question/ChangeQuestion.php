@@ -12,9 +12,11 @@ use Illuminate\Support\Facades\DB;
 
 final readonly class ChangeQuestion
 {
-    public function __construct(private WriteLog $log) {}
+    public function __construct(private WriteLog $log)
+    {
+    }
 
-    /** @param array<string, string> $concepts text by PICO part */
+    /** @param  array<string, string>  $concepts text by PICO part */
     public function execute(User $by, Review $review, string $title, string $question, array $concepts): void
     {
         DB::transaction(function () use ($by, $review, $title, $question, $concepts): void {

@@ -22,7 +22,7 @@ final class KnownPublications
     /** @var list<array{string, string}> */
     private array $bridges = [];
 
-    /** @param array<ExactKeys> $keys */
+    /** @param  array<ExactKeys>  $keys */
     public static function forKeys(string $reviewId, array $keys): self
     {
         $known = new self;

@@ -13,7 +13,9 @@ use Illuminate\Support\Facades\DB;
 /** Makes one publication of two, as long as people have worked on one of them at most. */
 final readonly class MergePublications
 {
-    public function __construct(private WriteLog $log) {}
+    public function __construct(private WriteLog $log)
+    {
+    }
 
     /**
      * @param  list<array{string, string}>  $pairs
@@ -43,7 +45,7 @@ final readonly class MergePublications
         if (count($worked) === 2) {
             return null; // a person has to say how their decisions come together
         }
-        $kept = $worked[0] ?? min($a, $b);
+        $kept = in_array($b, $worked, true) ? $b : ($worked === [] ? min($a, $b) : $a);
         $gone = $kept === $a ? $b : $a;
         $moved = Record::query()->where('review_id', $reviewId)->where('publication_id', $gone)->pluck('id');
         Record::query()->where('review_id', $reviewId)->where('publication_id', $gone)->update(['publication_id' => $kept]);

@@ -63,7 +63,7 @@ final class PublicationFromRecords
         ]);
     }
 
-    /** @param non-empty-list<Reference> $references */
+    /** @param  non-empty-list<Reference>  $references */
     private static function firstOf(array $references, string $field): string
     {
         foreach ($references as $reference) {

@@ -16,7 +16,9 @@ use WaryHeron\Core\Screening\Stage;
 /** Takes a record out of its publication and gives it one of its own; it is not joined again by itself. */
 final readonly class SeparateRecord
 {
-    public function __construct(private PublicationFromRecords $publications, private WriteLog $log) {}
+    public function __construct(private PublicationFromRecords $publications, private WriteLog $log)
+    {
+    }
 
     public function execute(User $by, Record $record): Publication
     {
@@ -40,7 +42,7 @@ final readonly class SeparateRecord
     {
         return DB::transaction(function () use ($by, $record): Publication {
             $entry = DB::table('log_entries')->where('review_id', $record->review_id)->where('action', 'record.separated')->where('subject_id', $record->id)->orderByDesc('id')->first();
-            $from = $entry === null ? null : Publication::query()->find(json_decode($entry->details, true)['from']);
+            $from = $entry === null ? null : Publication::query()->where('review_id', $record->review_id)->where('id', json_decode($entry->details, true)['from'])->first();
             if ($record->separated_at === null || $from === null) {
                 throw new Refused('This record was not separated, or the publication it came from is no longer there.');
             }

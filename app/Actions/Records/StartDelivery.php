@@ -21,7 +21,9 @@ use Illuminate\Support\Facades\Storage;
 /** Makes the delivery and hands the work to the queue. */
 final readonly class StartDelivery
 {
-    public function __construct(private WriteLog $log) {}
+    public function __construct(private WriteLog $log)
+    {
+    }
 
     /** @throws Refused If this very file was delivered before; the context names that delivery. */
     public function ofFile(User $by, Review $review, string $path, string $fileName, string $source, CarbonInterface $searchedOn, string $notes): Delivery
@@ -50,7 +52,7 @@ final readonly class StartDelivery
         }
     }
 
-    /** @param string $sent the query as the source is asked it */
+    /** @param  string  $sent the query as the source is asked it */
     public function ofSearch(User $by, Review $review, Search $search, string $sent, int $expected): Delivery
     {
         return DB::transaction(function () use ($by, $review, $search, $sent, $expected): Delivery {
@@ -85,7 +87,7 @@ final readonly class StartDelivery
         });
     }
 
-    /** @param array<string, mixed> $values */
+    /** @param  array<string, mixed>  $values */
     private function start(User $by, Review $review, array $values, string $title): Delivery
     {
         $task = $review->tasks()->create(['user_id' => $by->id, 'kind' => 'delivery', 'title' => $title, 'state' => 'queued', 'total' => $values['expected'] ?? null]);

@@ -23,7 +23,9 @@ final class TakeInRecords
 
     private const ITEM = ['id', 'review_id', 'publication_id', 'stage', 'created_at', 'updated_at'];
 
-    public function __construct(private readonly MergePublications $merge) {}
+    public function __construct(private readonly MergePublications $merge)
+    {
+    }
 
     /**
      * @param  list<Reference|UnreadableRecord>  $batch  what follows the delivery's position $after
@@ -43,7 +45,7 @@ final class TakeInRecords
         });
     }
 
-    /** @param list<Reference|UnreadableRecord> $batch */
+    /** @param  list<Reference|UnreadableRecord>  $batch */
     private function takeIn(Delivery $delivery, array $batch): Delivery
     {
         $references = array_filter($batch, fn (object $one): bool => $one instanceof Reference);

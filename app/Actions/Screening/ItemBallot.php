@@ -21,7 +21,7 @@ final class ItemBallot
     /** @var array<string, int> place in the protocol by criterion */
     private array $places;
 
-    /** @param Collection<int, Decision> $current the people's current decisions, without those taken back */
+    /** @param  Collection<int, Decision>  $current the people's current decisions, without those taken back */
     private function __construct(public readonly Item $item, public readonly Collection $current, private readonly ?Settlement $settlement)
     {
         $this->places = Criterion::query()->where('review_id', $item->review_id)->orderBy('position')->pluck('id')->flip()->all();

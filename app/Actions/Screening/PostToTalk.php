@@ -13,7 +13,9 @@ use Illuminate\Support\Facades\DB;
 
 final readonly class PostToTalk
 {
-    public function __construct(private WriteLog $log) {}
+    public function __construct(private WriteLog $log)
+    {
+    }
 
     /** @throws Refused If the item is still blinded: words could give a verdict away. */
     public function execute(User $by, Item $item, string $body): TalkMessage

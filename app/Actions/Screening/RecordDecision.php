@@ -17,7 +17,9 @@ use WaryHeron\Core\Screening\Verdict;
 /** Keeps a person's verdict on an item, or takes it back. The item opens by itself when the last decision comes in. */
 final readonly class RecordDecision
 {
-    public function __construct(private WriteLog $log) {}
+    public function __construct(private WriteLog $log)
+    {
+    }
 
     /**
      * @param  ?string  $seen  the decision of mine that the page showed, '' for none, null where it does not say
@@ -54,7 +56,7 @@ final readonly class RecordDecision
         });
     }
 
-    /** @param array<string, mixed> $values */
+    /** @param  array<string, mixed>  $values */
     private function replace(User $by, ItemBallot $ballot, ?Decision $mine, \WaryHeron\Core\Screening\Ballot $after, array $values, string $action, string $says): Decision
     {
         $item = $ballot->item;
@@ -89,7 +91,7 @@ final readonly class RecordDecision
         }
     }
 
-    /** @param callable(): \WaryHeron\Core\Screening\Ballot $try */
+    /** @param  callable(): \WaryHeron\Core\Screening\Ballot  $try */
     private function tried(callable $try): \WaryHeron\Core\Screening\Ballot
     {
         try {

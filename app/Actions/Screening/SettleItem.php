@@ -18,7 +18,9 @@ use WaryHeron\Core\Screening\Verdict;
 /** Ends a disagreement: the lead alone, or its people by proposing the same. */
 final readonly class SettleItem
 {
-    public function __construct(private WriteLog $log) {}
+    public function __construct(private WriteLog $log)
+    {
+    }
 
     public function byLead(User $by, Item $item, Verdict $verdict, ?Criterion $criterion, string $note): void
     {

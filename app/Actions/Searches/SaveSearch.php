@@ -12,7 +12,9 @@ use Illuminate\Support\Facades\DB;
 
 final readonly class SaveSearch
 {
-    public function __construct(private WriteLog $log) {}
+    public function __construct(private WriteLog $log)
+    {
+    }
 
     public function create(User $by, Review $review, string $name, string $source, string $query): Search
     {

@@ -13,7 +13,9 @@ use Illuminate\Support\Facades\DB;
 
 final readonly class AcceptInvitation
 {
-    public function __construct(private WriteLog $log) {}
+    public function __construct(private WriteLog $log)
+    {
+    }
 
     public function execute(User $user, Invitation $invitation): void
     {

@@ -15,7 +15,9 @@ use Illuminate\Support\Facades\DB;
 
 final readonly class ChangeTeam
 {
-    public function __construct(private WriteLog $log) {}
+    public function __construct(private WriteLog $log)
+    {
+    }
 
     public function giveRole(User $by, Review $review, Membership $membership, Role $role): void
     {

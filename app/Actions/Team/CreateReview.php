@@ -12,7 +12,9 @@ use Illuminate\Support\Facades\DB;
 
 final readonly class CreateReview
 {
-    public function __construct(private WriteLog $log) {}
+    public function __construct(private WriteLog $log)
+    {
+    }
 
     public function execute(User $by, string $title, string $question): Review
     {

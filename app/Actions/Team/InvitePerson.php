@@ -18,7 +18,9 @@ use Illuminate\Support\Str;
 
 final readonly class InvitePerson
 {
-    public function __construct(private WriteLog $log) {}
+    public function __construct(private WriteLog $log)
+    {
+    }
 
     public function execute(User $by, Review $review, string $email, Role $role): Invitation
     {

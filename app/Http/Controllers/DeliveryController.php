@@ -9,10 +9,10 @@ use App\Actions\Refused;
 use App\Models\Delivery;
 use App\Models\Review;
 use Carbon\CarbonImmutable;
+use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\UploadedFile;
-use Illuminate\View\View;
 
 final class DeliveryController extends Controller
 {

@@ -9,9 +9,9 @@ use App\Http\Requests\VerdictRequest;
 use App\Models\Item;
 use App\Models\Review;
 use App\Queries\Desk;
+use Illuminate\Contracts\View\View;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
-use Illuminate\View\View;
 
 final class DeskController extends Controller
 {

@@ -12,9 +12,9 @@ use App\Models\Review;
 use App\Models\Settlement;
 use App\Queries\Desk;
 use App\Queries\OpenItems;
+use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
-use Illuminate\View\View;
 use WaryHeron\Core\Screening\ItemState;
 
 final class DisagreementController extends Controller
@@ -23,7 +23,7 @@ final class DisagreementController extends Controller
     {
         $me = $this->me($request);
         $list = OpenItems::disagreements($review, $me);
-        $item ??= $list->isEmpty() ? null : Item::query()->where('review_id', $review->id)->findOrFail($list[0]->id);
+        $item ??= $list->isEmpty() ? null : Item::query()->where('review_id', $review->id)->where('id', $list[0]->id)->first();
         abort_if($item !== null && ! $item->state->isOpen(), 404);
         $desk = new Desk($review, $me);
 

@@ -42,7 +42,7 @@ final class ExportController extends Controller
         });
     }
 
-    /** @param \Closure(): iterable<string> $pieces */
+    /** @param  \Closure(): iterable<string>  $pieces */
     private function file(Review $review, string $name, string $type, \Closure $pieces): StreamedResponse
     {
         $name = Str::limit(Str::slug($review->title), 40, '').'-'.$name;

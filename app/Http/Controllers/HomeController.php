@@ -7,8 +7,8 @@ namespace App\Http\Controllers;
 use App\Models\Review;
 use App\Queries\Tallies;
 use App\Queries\Waiting;
+use Illuminate\Contracts\View\View;
 use Illuminate\Http\Request;
-use Illuminate\View\View;
 
 final class HomeController extends Controller
 {

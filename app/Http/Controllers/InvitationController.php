@@ -7,12 +7,12 @@ namespace App\Http\Controllers;
 use App\Actions\Team\AcceptInvitation;
 use App\Models\Invitation;
 use App\Models\User;
+use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\Rules\Password;
-use Illuminate\View\View;
 
 /** The link in an invitation: its holder signs in, or sets up an account, and is in. */
 final class InvitationController extends Controller

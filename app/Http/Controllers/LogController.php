@@ -7,8 +7,8 @@ namespace App\Http\Controllers;
 use App\Models\LogEntry;
 use App\Models\Review;
 use App\Queries\Visibility;
+use Illuminate\Contracts\View\View;
 use Illuminate\Http\Request;
-use Illuminate\View\View;
 
 final class LogController extends Controller
 {

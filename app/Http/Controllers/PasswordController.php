@@ -6,17 +6,17 @@ namespace App\Http\Controllers;
 
 use App\Mail\PlainLetter;
 use App\Models\User;
+use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
-use Illuminate\Support\Facades\Hash;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Hash;
 use Illuminate\Support\Facades\Mail;
 use Illuminate\Support\Facades\Password;
 use Illuminate\Support\Str;
 use Illuminate\Validation\Rules\Password as Strength;
 use Illuminate\Validation\ValidationException;
-use Illuminate\View\View;
 
 final class PasswordController extends Controller
 {
@@ -30,7 +30,7 @@ final class PasswordController extends Controller
         $given = $request->validate(['email' => ['required', 'email', 'max:255']]);
         $user = User::query()->whereRaw('lower(email) = ?', [mb_strtolower($given['email'])])->first();
         if ($user !== null) {
-            $token = Password::broker()->createToken($user);
+            $token = Password::createToken($user);
             Mail::to($user->email)->send(new PlainLetter('A new password for Wary Heron', [
                 "Hello {$user->name},", 'Somebody, we hope you, asked for a new password. To choose one, open this address within an hour:',
                 route('password.reset', ['token' => $token, 'email' => $user->email]), 'If it was not you, leave this unanswered; your password stays as it is.',

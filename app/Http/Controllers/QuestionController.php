@@ -8,9 +8,9 @@ use App\Actions\Question\ChangeCriteria;
 use App\Actions\Question\ChangeQuestion;
 use App\Models\Criterion;
 use App\Models\Review;
+use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
-use Illuminate\View\View;
 
 final class QuestionController extends Controller
 {

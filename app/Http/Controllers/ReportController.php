@@ -6,7 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Models\Review;
 use App\Queries\FlowQuery;
-use Illuminate\View\View;
+use Illuminate\Contracts\View\View;
 
 final class ReportController extends Controller
 {

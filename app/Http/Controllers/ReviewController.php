@@ -6,9 +6,9 @@ namespace App\Http\Controllers;
 
 use App\Actions\Team\CreateReview;
 use App\Models\Review;
+use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
-use Illuminate\View\View;
 
 final class ReviewController extends Controller
 {

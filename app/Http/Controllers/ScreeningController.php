@@ -4,15 +4,14 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Models\Membership;
 use App\Models\Review;
 use App\Queries\Desk;
 use App\Queries\FlowQuery;
 use App\Queries\Progress;
 use App\Queries\Tallies;
 use App\Queries\Waiting;
+use Illuminate\Contracts\View\View;
 use Illuminate\Http\Request;
-use Illuminate\View\View;
 
 final class ScreeningController extends Controller
 {

@@ -10,10 +10,10 @@ use App\Models\Review;
 use App\Models\Search;
 use App\Sources\SourceFailed;
 use App\Sources\Sources;
+use Illuminate\Contracts\View\View;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
-use Illuminate\View\View;
 use WaryHeron\Core\Search\Dialect\Compiled;
 use WaryHeron\Core\Search\Dialect\Dialects;
 use WaryHeron\Core\Search\Dialect\Printer;
@@ -27,7 +27,9 @@ final class SearchController extends Controller
 {
     private const PER_PAGE = 20;
 
-    public function __construct(private readonly Sources $sources) {}
+    public function __construct(private readonly Sources $sources)
+    {
+    }
 
     public function index(Review $review): View
     {

@@ -10,10 +10,10 @@ use App\Actions\Team\InvitePerson;
 use App\Models\Invitation;
 use App\Models\Membership;
 use App\Models\Review;
+use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Validation\Rule;
-use Illuminate\View\View;
 
 final class TeamController extends Controller
 {

@@ -7,10 +7,10 @@ namespace App\View\Components;
 use App\Models\Review;
 use App\Models\User;
 use App\Queries\Waterline;
+use Illuminate\Contracts\View\View;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;
 use Illuminate\View\Component;
-use Illuminate\View\View;
 
 /** The frame around every page: the bar, and within a review the Waterline and the places of the area. */
 final class Page extends Component
@@ -27,7 +27,8 @@ final class Page extends Component
         public string $stage = '',
         public string $place = '',
     ) {
-        $this->user = Auth::user();
+        $user = Auth::user();
+        $this->user = $user instanceof User ? $user : null;
         if ($this->user !== null) {
             $this->waterline = $review === null ? null : Waterline::of($review, $this->user);
             $this->tasksRunning = DB::table('tasks')->where('user_id', $this->user->id)->whereNull('seen_at')->exists();

@@ -6,6 +6,6 @@ namespace WaryHeron\Core\Bibliography\Format;
 
 interface RecognisesItself
 {
-    /** @param string $beginning the first few kilobytes of a file, in UTF-8 */
+    /** @param  string  $beginning the first few kilobytes of a file, in UTF-8 */
     public function recognises(string $beginning): bool;
 }

@@ -7,7 +7,9 @@ namespace WaryHeron\Core\Bibliography\Format;
 /** A record that could not be taken in: where it starts, what is wrong, and its text. */
 final readonly class UnreadableRecord
 {
-    private function __construct(public int $line, public string $message, public string $text) {}
+    private function __construct(public int $line, public string $message, public string $text)
+    {
+    }
 
     public static function withoutTitle(int $line, string $text): self
     {

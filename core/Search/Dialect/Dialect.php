@@ -21,8 +21,10 @@ use WaryHeron\Core\Search\Query\Field;
  */
 final readonly class Dialect
 {
-    /** @param DialectData $data */
-    private function __construct(public array $data) {}
+    /** @param  DialectData  $data */
+    private function __construct(public array $data)
+    {
+    }
 
     /** @throws BadDialect If a key is missing, unknown or of the wrong type. */
     public static function fromJson(string $json): self

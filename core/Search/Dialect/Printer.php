@@ -32,7 +32,9 @@ final class Printer
     /** @var list<Field> the fields that a term takes on itself where the dialect cannot give them to a group */
     private array $fields = [];
 
-    private function __construct(private readonly Dialect $dialect) {}
+    private function __construct(private readonly Dialect $dialect)
+    {
+    }
 
     public static function print(Node $node, Dialect $dialect): Compiled
     {

@@ -323,8 +323,7 @@ final class Parser
                 $narrower = true;
             } elseif ($modifier === 'major') {
                 $major = true;
-            } elseif ($modifier === 'q' && $this->peek()->kind === TokenKind::Colon) {
-                $this->at++;
+            } elseif ($modifier === 'q' && $this->takeColon()) {
                 $qualifier = $this->value('a qualifier, as in /q:"adverse effects"');
                 if ($qualifier !== null) {
                     $qualifiers[] = $qualifier;
@@ -335,6 +334,14 @@ final class Parser
         }
 
         return $label === null ? new Missing : new Heading($label, $narrower, $major, $qualifiers);
+    }
+
+    private function takeColon(): bool
+    {
+        $isColon = $this->peek()->kind === TokenKind::Colon;
+        $this->at += $isColon ? 1 : 0;
+
+        return $isColon;
     }
 
     private function value(string $expected): ?string
@@ -412,7 +419,7 @@ final class Parser
         return $ranges === [] ? new Missing : $this->checkedLines($ranges, $join, $name->span);
     }
 
-    /** @param non-empty-list<array{int, int}> $ranges */
+    /** @param  non-empty-list<array{int, int}>  $ranges */
     private function checkedLines(array $ranges, ?Operator $join, Span $span): Node
     {
         foreach ($ranges as [$from, $to]) {

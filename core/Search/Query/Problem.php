@@ -7,7 +7,9 @@ namespace WaryHeron\Core\Search\Query;
 /** What is wrong with a query and where, in the searcher's words. */
 final readonly class Problem
 {
-    public function __construct(public ProblemKind $kind, public Span $span, private string $text) {}
+    public function __construct(public ProblemKind $kind, public Span $span, private string $text)
+    {
+    }
 
     public function message(): string
     {

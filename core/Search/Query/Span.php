@@ -7,7 +7,9 @@ namespace WaryHeron\Core\Search\Query;
 /** A stretch of the typed text in characters: columns count from 1, the end is included. */
 final readonly class Span
 {
-    public function __construct(public int $start, public int $end) {}
+    public function __construct(public int $start, public int $end)
+    {
+    }
 
     public function describe(): string
     {

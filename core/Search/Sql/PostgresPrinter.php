@@ -27,7 +27,9 @@ final readonly class PostgresPrinter
 {
     private const DEFAULT_FIELDS = [Field::Title, Field::Abstract, Field::Keyword];
 
-    public function __construct(private TableLayout $table) {}
+    public function __construct(private TableLayout $table)
+    {
+    }
 
     /** @throws CannotAnswer If the table has no column for a part of the query. */
     public function condition(Node $node): SqlCondition
@@ -35,7 +37,7 @@ final readonly class PostgresPrinter
         return $this->print($node, self::DEFAULT_FIELDS);
     }
 
-    /** @param list<Field> $fields */
+    /** @param  list<Field>  $fields */
     private function print(Node $node, array $fields): SqlCondition
     {
         $weights = $this->weights($fields);
@@ -53,7 +55,7 @@ final readonly class PostgresPrinter
         };
     }
 
-    /** @param list<Field> $fields */
+    /** @param  list<Field>  $fields */
     private function operation(Operation $node, array $fields): SqlCondition
     {
         $parts = array_map(fn (Node $operand): SqlCondition => $this->print($operand, $fields), $node->operands);
@@ -65,7 +67,7 @@ final readonly class PostgresPrinter
         };
     }
 
-    /** @param non-empty-list<Field> $fields */
+    /** @param  non-empty-list<Field>  $fields */
     private function eachField(Node $node, array $fields): SqlCondition
     {
         $text = array_values(array_filter($fields, fn (Field $field): bool => IndexedText::weight($field) !== null));
@@ -150,7 +152,7 @@ final readonly class PostgresPrinter
         return $parts === [] ? new SqlCondition("{$column} IS NOT NULL", []) : SqlCondition::joined('AND', $parts);
     }
 
-    /** @param list<Field> $fields */
+    /** @param  list<Field>  $fields */
     private function weights(array $fields): ?string
     {
         $weights = '';
@@ -197,7 +199,7 @@ final readonly class PostgresPrinter
         return '('.implode($node->operator === Operator::Or ? ' | ' : ' & ', $parts).')';
     }
 
-    /** @param list<Word> $words */
+    /** @param  list<Word>  $words */
     private function phrase(array $words, string $weights): string
     {
         $lexemes = [];

@@ -7,10 +7,12 @@ namespace WaryHeron\Core\Search\Sql;
 /** A condition for a WHERE clause: its text with ? marks, and the values for them in order. */
 final readonly class SqlCondition
 {
-    /** @param list<string|int> $bindings */
-    public function __construct(public string $text, public array $bindings) {}
+    /** @param  list<string|int>  $bindings */
+    public function __construct(public string $text, public array $bindings)
+    {
+    }
 
-    /** @param non-empty-list<self> $parts */
+    /** @param  non-empty-list<self>  $parts */
     public static function joined(string $word, array $parts): self
     {
         if (count($parts) === 1) {

@@ -23,5 +23,6 @@ final readonly class TableLayout
         public ?string $closureColumn = null,
         public ?string $majorColumn = null,
         public ?string $majorClosureColumn = null,
-    ) {}
+    ) {
+    }
 }

@@ -44,17 +44,17 @@ final class Highlighter
 
     private function collect(Node $node): void
     {
-        match (true) {
+        $inner = match (true) {
             $node instanceof Word => $this->add([$node]),
             $node instanceof Phrase => $this->add($node->words),
-            $node instanceof Near => [$this->collect($node->left), $this->collect($node->right)],
+            $node instanceof Near => array_map($this->collect(...), [$node->left, $node->right]),
             $node instanceof Fielded => $this->collect($node->inner),
             $node instanceof Operation => array_map($this->collect(...), $node->operator === Operator::Not ? [$node->operands[0]] : $node->operands),
             default => null,
         };
     }
 
-    /** @param list<Word> $typed */
+    /** @param  list<Word>  $typed */
     private function add(array $typed): void
     {
         $run = [];

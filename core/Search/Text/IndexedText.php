@@ -21,7 +21,7 @@ final class IndexedText
     /** tsvector keeps no position beyond this. */
     private const LAST_POSITION = 16383;
 
-    /** @param array<string, string> $texts by Field value */
+    /** @param  array<string, string>  $texts by Field value */
     public static function tsvector(array $texts): string
     {
         $places = [];

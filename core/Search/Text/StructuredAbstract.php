@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace WaryHeron\Core\Search\Text;
 
-/** Cuts an abstract at its labels ("Methods:", "RESULTS:"), as structured abstracts carry them. */
+/** Cuts an abstract at the labels that structured abstracts carry: "Methods:", "RESULTS:" and their kin. */
 final class StructuredAbstract
 {
-    private const LABEL = '/(?:^|(?<=[.!?\]\)] )|(?<=\n))(\p{Lu}[\p{L}]+(?: (?:and|for|of|the|[\p{L}]+)){0,4}): (?=\p{Lu}|\d|“|")/u';
+    private const LABEL = '/(?:^|(?<=[.!?\]\)] )|(?<=\n))((?:background|objectives?|aims?|purpose|introduction|context|importance|rationale|hypothes[ie]s|materials?|methods?|design|setting|participants?|patients|population|interventions?|procedures?|measure(?:ment)?s|main outcomes?|outcomes|results?|findings?|observations?|conclusions?|discussion|interpretation|implications?|significance|limitations?|registration|funding)(?: \p{L}+){0,4}): (?=\p{Lu}|\d|“|")/ui';
 
     /** @return list<array{label: string, text: string}> in order; one part without a label where there are none */
     public static function parts(string $abstract): array

@@ -1,5 +1,3 @@
-{{-- Text with the words that a query looks for marked; nothing may stand between the parts. --}}
+{{-- Text with the words that a query looks for marked. --}}
 @props(['text', 'by' => null])
-@php
-    echo $by === null ? e($text) : implode('', array_map(fn (array $part): string => $part['marked'] ? '<mark>'.e($part['text']).'</mark>' : e($part['text']), $by->segments($text)));
-@endphp
+<x-segments :parts="$by === null ? [['text' => $text, 'marked' => false]] : $by->segments($text)" />

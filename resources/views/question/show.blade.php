@@ -5,9 +5,15 @@
         <div class="grid gap-3">
             <section class="sheet">
                 <header class="sheet-head"><h1>Question</h1> @unless ($mayChange) <span>the review lead can change it</span> @endunless</header>
+                @unless ($mayChange)
+                    <div class="sheet-body">
+                        <p class="serif text-xl">{{ $review->question === '' ? 'Not worded yet.' : $review->question }}</p>
+                        <dl class="facts mt-4">@foreach (QuestionController::CONCEPTS as $kind => $label) <dt>{{ $label }}</dt><dd>{{ ($concepts[$kind] ?? '') === '' ? 'open' : $concepts[$kind] }}</dd> @endforeach</dl>
+                    </div>
+                @else
                 <form class="sheet-body" method="post" action="{{ route('question.update', $review) }}">
                     @csrf @method('put')
-                    <fieldset @disabled(! $mayChange)>
+                    <div>
                         <x-field name="title" label="Short title" :value="$review->title" maxlength="200" required />
                         <x-field name="question" label="Question">
                             <textarea class="input serif" id="question" name="question" rows="2" maxlength="2000">{{ old('question', $review->question) }}</textarea>
@@ -19,9 +25,10 @@
                                 </x-field>
                             @endforeach
                         </div>
-                        @if ($mayChange) <button class="button button-go">Save the question</button> @endif
-                    </fieldset>
+                        <button class="button button-go">Save the question</button>
+                    </div>
                 </form>
+                @endunless
             </section>
             <section class="sheet" id="criteria">
                 <header class="sheet-head"><h2>Eligibility criteria</h2> <span>in the order in which they are asked; the first that fails is the reason for exclusion</span></header>

@@ -8,7 +8,7 @@
                     <li><button type="button" x-on:click="goTo(one.id)" x-bind:aria-current="one.current">
                         <span>
                             <span x-show="one.isInclude"><x-mark verdict="include" /></span><span x-show="one.isExclude"><x-mark verdict="exclude" /></span><span x-show="one.isUnsure"><x-mark verdict="unsure" /></span><span x-show="one.isNone"><x-mark verdict="none" /></span>
-                        </span><span x-text="one.title"></span>
+                        </span><span class="spine-title" x-text="one.title"></span>
                     </button></li>
                 </template>
             </ul>

@@ -7,7 +7,7 @@
                 <header class="sheet-head"><h2>Disagreements</h2> <span>{{ number_format($list->count()) }} open</span></header>
                 <ul class="spine sheet-scroll">
                     @foreach ($list as $one)
-                        <li><a href="{{ route('disagreements.show', [$review, $one->id]) }}" @if ($one->id === $item->id) aria-current="true" @endif><x-mark verdict="disagreement" label="" /><span>{{ $one->title }}<br><span class="small quiet">{{ $one->kind === 'unsure' ? 'somebody is unsure' : 'include or exclude' }}{{ $one->talk > 0 ? " · {$one->talk} in Talk" : '' }}{{ $one->mine ? ' · yours' : '' }}</span></span></a></li>
+                        <li><a href="{{ route('disagreements.show', [$review, $one->id]) }}" @if ($one->id === $item->id) aria-current="true" @endif><x-mark verdict="disagreement" label="" /><span><span class="spine-title">{{ $one->title }}</span><span class="small quiet">{{ $one->kind === 'unsure' ? 'somebody is unsure' : 'include or exclude' }}{{ $one->talk > 0 ? " · {$one->talk} in Talk" : '' }}{{ $one->mine ? ' · yours' : '' }}</span></span></a></li>
                     @endforeach
                 </ul>
             </section>
@@ -17,7 +17,7 @@
                         <h1>{{ $shown['title'] }}</h1>
                         <p class="meta">{{ $shown['meta'] }}</p>
                         @forelse ($shown['abstract'] as $paragraph)
-                            <p>@if ($paragraph['label'] !== '')<span class="label">{{ $paragraph['label'] }}</span>@endif @foreach ($paragraph['parts'] as $part)@if ($part['marked'])<mark>{{ $part['text'] }}</mark>@else{{ $part['text'] }}@endif @endforeach</p>
+                            <p>@if ($paragraph['label'] !== '')<span class="label">{{ $paragraph['label'] }}</span>@endif <x-segments :parts="$paragraph['parts']" /></p>
                         @empty
                             <p class="quiet">No abstract was delivered.</p>
                         @endforelse

@@ -24,7 +24,7 @@
                                 <h3 class="serif text-lg leading-snug !mb-1 !text-inherit"><x-highlighted :text="$record->title" :by="$highlighter" /></h3>
                                 <p class="small quiet">{{ implode(', ', array_map(fn ($name) => $name->short(), array_slice($record->authors, 0, 6))) }}{{ count($record->authors) > 6 ? ' and others' : '' }} · {{ $record->journal }} · {{ $record->year }} · {{ $record->place() }} · {{ $record->accession }}</p>
                                 @if ($record->abstract !== '')
-                                    <details class="mt-1"><summary class="small cursor-pointer">{{ Str::limit($record->abstract, 140) }}</summary><p class="serif mt-1"><x-highlighted :text="$record->abstract" :by="$highlighter" /></p></details>
+                                    <details class="mt-1"><summary class="small cursor-pointer"><x-highlighted :text="Str::limit($record->abstract, 260)" :by="$highlighter" /></summary><p class="serif mt-1"><x-highlighted :text="$record->abstract" :by="$highlighter" /></p></details>
                                 @else
                                     <p class="small quiet">no abstract</p>
                                 @endif

@@ -10,7 +10,7 @@ final class CsvLine
     /** So that spreadsheets read the file as UTF-8. */
     public const BEGINNING = "\xEF\xBB\xBF";
 
-    /** @param iterable<string|int|float|null> $cells */
+    /** @param  iterable<string|int|float|null>  $cells */
     public static function of(iterable $cells): string
     {
         $line = [];

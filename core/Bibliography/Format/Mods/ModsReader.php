@@ -97,7 +97,7 @@ final class ModsReader
         return implode(' / ', $parts);
     }
 
-    /** @param list<string> $genres */
+    /** @param  list<string>  $genres */
     private function type(array $genres): PublicationType
     {
         foreach ($genres as $genre) {

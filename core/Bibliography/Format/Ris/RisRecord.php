@@ -14,7 +14,9 @@ final class RisRecord
     /** @var list<array{string, string}> */
     private array $fields = [];
 
-    public function __construct(public readonly int $line) {}
+    public function __construct(public readonly int $line)
+    {
+    }
 
     public function keep(string $line): void
     {

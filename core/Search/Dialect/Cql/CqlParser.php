@@ -37,7 +37,9 @@ final class CqlParser
 
     private int $depth = 0;
 
-    private function __construct(private readonly Dialect $dialect) {}
+    private function __construct(private readonly Dialect $dialect)
+    {
+    }
 
     /** @throws CqlProblem If the text is no CQL, or asks for what the dialect lacks. */
     public static function parse(string $text, Dialect $dialect): Node
@@ -188,7 +190,7 @@ final class CqlParser
         return $modifiers;
     }
 
-    /** @param list<array{name: string, comparison: string, value: string, column: int}> $modifiers */
+    /** @param  list<array{name: string, comparison: string, value: string, column: int}>  $modifiers */
     private function indexed(CqlToken $index, CqlToken $relation, array $modifiers, CqlToken $term): Node
     {
         $name = strtolower($index->text);
@@ -232,7 +234,7 @@ final class CqlParser
         return null;
     }
 
-    /** @param list<array{name: string, comparison: string, value: string, column: int}> $modifiers */
+    /** @param  list<array{name: string, comparison: string, value: string, column: int}>  $modifiers */
     private function heading(string $how, CqlToken $relation, array $modifiers, CqlToken $term): Heading
     {
         if (! in_array($how, ['=', '==', 'exact'], true)) {

@@ -7,8 +7,10 @@ namespace WaryHeron\Core\Search\Dialect\Cql;
 /** @internal */
 final readonly class CqlToken
 {
-    /** @param 'symbol'|'quoted'|'word'|'end' $kind */
-    public function __construct(public string $kind, public string $text, public int $column) {}
+    /** @param  'symbol'|'quoted'|'word'|'end'  $kind */
+    public function __construct(public string $kind, public string $text, public int $column)
+    {
+    }
 
     public function is(string $text): bool
     {

@@ -9,6 +9,8 @@ use WaryHeron\Core\Search\Query\Field;
 /** Free text to be looked for in the named fields only. */
 final readonly class Fielded implements Node
 {
-    /** @param non-empty-list<Field> $fields */
-    public function __construct(public array $fields, public Node $inner) {}
+    /** @param  non-empty-list<Field>  $fields */
+    public function __construct(public array $fields, public Node $inner)
+    {
+    }
 }

@@ -14,7 +14,8 @@ final readonly class Limit implements Node
         public ?string $value,
         public ?int $from,
         public ?int $to,
-    ) {}
+    ) {
+    }
 
     public static function years(?int $from, ?int $to): self
     {

@@ -9,5 +9,7 @@ final readonly class Near implements Node
 {
     public const FURTHEST = 20;
 
-    public function __construct(public Node $left, public Node $right, public int $distance) {}
+    public function __construct(public Node $left, public Node $right, public int $distance)
+    {
+    }
 }

@@ -9,4 +9,6 @@ namespace WaryHeron\Core\Search\Query\Node;
  *
  * @phpstan-sealed Word|Phrase|Near|Fielded|Heading|Limit|LineReference|Operation|Missing
  */
-interface Node {}
+interface Node
+{
+}

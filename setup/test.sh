@@ -1,0 +1,56 @@
+# The whole suite, or a part of it, on a cluster of its own.
+
+run_tests() {
+    local part=all filters=() browser=browser
+    for option in "$@"; do
+        case "$option" in
+            --core | --feature | --browser | --quick) part="${option#--}" ;;
+            -*) filters+=("$option") ;;
+            *) filters+=("--filter=$option") ;;
+        esac
+    done
+    case "$part" in core | feature | quick) browser="" ;; esac
+    need_space
+    need_all_packages $browser
+    need_composer
+    local suites=()
+    case "$part" in
+        core) suites=(--testsuite=Core) ;;
+        feature) suites=(--testsuite=Feature) ;;
+        browser) suites=(--testsuite=Browser) ;;
+        quick) suites=(--testsuite=Core,Feature) ;;
+    esac
+    if [ "$part" = all ]; then
+        step "Pint"
+        php -d pcov.enabled=0 vendor/bin/pint --test --quiet || { php -d pcov.enabled=0 vendor/bin/pint --test; exit 1; }
+        step "PHPStan"
+        php -d pcov.enabled=0 vendor/bin/phpstan analyse --no-progress --memory-limit=1G
+    fi
+    use_instance test
+    if [ "$part" != core ]; then
+        need_assets
+        make_instance
+        CORPUS_SIZE=1500
+        trap 'stop_servers; stop_cluster' EXIT
+        start_cluster
+        WEB_PORT="$(free_port "$WEB_PORT")"
+        STANDINS_PORT="$(free_port "$STANDINS_PORT")"
+        write_ports
+        for database in heron_test "$APP_DATABASE"; do need_database "$database"; done
+        build_corpora
+    fi
+    if [ -n "$browser" ]; then
+        write_env
+        rm -f "$DIR/cache/made"
+        refresh_caches
+        start_servers
+        start_worker
+        wait_for "http://127.0.0.1:$STANDINS_PORT/up" "the Alder Index"
+        wait_for "http://127.0.0.1:$WEB_PORT/up" "the application"
+    fi
+    step "Pest"
+    export DB_HOST=127.0.0.1 DB_PORT="$PG_PORT" DB_USERNAME=heron
+    export STANDINS_DSN="pgsql:host=127.0.0.1;port=$PG_PORT;dbname=$STANDINS_DATABASE" STANDINS_USER=heron
+    export HERON_TEST_URL="http://127.0.0.1:$WEB_PORT" HERON_ALDER_URL="http://127.0.0.1:$STANDINS_PORT/alder"
+    php -d pcov.enabled=0 -d memory_limit=1G vendor/bin/pest --colors=never "${suites[@]}" "${filters[@]}"
+}
