@@ -21,7 +21,7 @@ final class AppServiceProvider extends ServiceProvider
     {
         Date::use(CarbonImmutable::class);
         Model::unguard();
-        Model::shouldBeStrict(! $this->app->isProduction());
+        Model::shouldBeStrict($this->app->environment('production') === false);
         Mail::extend('post-room', fn (): PostRoomTransport => new PostRoomTransport);
         Gate::define('see-design', fn (?object $user): bool => app()->environment('production') === false);
         RateLimiter::for('sign-in', fn (Request $request): array => [

@@ -4,7 +4,11 @@ declare(strict_types=1);
 
 namespace WaryHeron\Standins\Corpus;
 
-/** What one study did and found, and how it is told. */
+/**
+ * What one study did and found, and how it is told.
+ *
+ * @phpstan-type Topic array{key: string, share: float|int, group: string, people: non-empty-list<array{string, list<string>}>, does: non-empty-list<array{string, string, list<string>}>, versus: non-empty-list<string>, outcomes: list<array<int, mixed>>, core: list<string>}
+ */
 final class Story
 {
     /** @var array{string, list<string>} */
@@ -27,7 +31,7 @@ final class Story
     private int $sites;
 
     /**
-     * @param  array{key: string, group: string, people: non-empty-list<array{string, list<string>}>, does: non-empty-list<array{string, string, list<string>}>, versus: non-empty-list<string>, outcomes: list<array<int, mixed>>, core: list<string>}  $topic
+     * @param  Topic  $topic
      * @param  non-empty-list<string>  $places
      */
     public function __construct(private readonly Chance $chance, private readonly array $topic, private readonly string $design, array $places)

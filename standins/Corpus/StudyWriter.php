@@ -8,10 +8,12 @@ namespace WaryHeron\Standins\Corpus;
  * Invents publications: the same number always gives the same one.
  *
  * A study is drawn first (topic, people, design, size, effect) and then told, so that title, methods and results agree.
+ *
+ * @phpstan-import-type Topic from Story
  */
 final class StudyWriter
 {
-    /** @var non-empty-list<array<string, mixed>> */
+    /** @var non-empty-list<Topic> */
     private array $topics;
 
     /** @var list<array{string, string, string, int, list<string>}> */

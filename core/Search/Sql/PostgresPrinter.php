@@ -37,7 +37,7 @@ final readonly class PostgresPrinter
         return $this->print($node, self::DEFAULT_FIELDS);
     }
 
-    /** @param  list<Field>  $fields */
+    /** @param  non-empty-list<Field>  $fields */
     private function print(Node $node, array $fields): SqlCondition
     {
         $weights = $this->weights($fields);
@@ -55,7 +55,7 @@ final readonly class PostgresPrinter
         };
     }
 
-    /** @param  list<Field>  $fields */
+    /** @param  non-empty-list<Field>  $fields */
     private function operation(Operation $node, array $fields): SqlCondition
     {
         $parts = array_map(fn (Node $operand): SqlCondition => $this->print($operand, $fields), $node->operands);

@@ -1,0 +1,107 @@
+<?php
+
+use WaryHeron\Core\Bibliography\Doi;
+use WaryHeron\Core\Bibliography\Format\CslJson\CslJsonWriter;
+use WaryHeron\Core\Bibliography\Format\Csv\CsvLine;
+use WaryHeron\Core\Bibliography\Format\Csv\CsvWriter;
+use WaryHeron\Core\Bibliography\Format\Formats;
+use WaryHeron\Core\Bibliography\Format\Ris\RisReader;
+use WaryHeron\Core\Bibliography\Format\Ris\RisWriter;
+use WaryHeron\Core\Bibliography\Format\UnreadableRecord;
+use WaryHeron\Core\Bibliography\Format\UnusableFile;
+use WaryHeron\Core\Bibliography\Name;
+use WaryHeron\Core\Bibliography\PublicationType;
+use WaryHeron\Core\Bibliography\Reference;
+use WaryHeron\Core\Matching\ExactKeys;
+
+function risOf(string $text): array
+{
+    $stream = fopen('php://memory', 'w+');
+    fwrite($stream, $text);
+    rewind($stream);
+
+    return iterator_to_array((new RisReader)->read($stream), false);
+}
+
+it('reads both generations of RIS', function () {
+    [$old, $new] = risOf("TY  - JOUR\r\nT1  - A lamp\r\nA1  - Okafor, Ines\r\nA1  - The Lamp Group\r\nY1  - 2019/04//\r\nJF  - Nocturnal Medicine\r\nN2  - First\r\n      second\r\nER  - \r\n\r\nTY  - CPAPER\nTI  - Another\nAU  - Haas, M.\nPY  - 2020\nT2  - Congress\nDO  - https://doi.org/10.71111/ABC.\nM3  - Talk\nER  - ");
+    expect($old->title)->toBe('A lamp')->and($old->year)->toBe(2019)->and($old->abstract)->toBe('First second')
+        ->and($old->authors)->toEqual([new Name('Okafor', 'Ines'), new Name('The Lamp Group')]);
+    expect($new->type)->toBe(PublicationType::Conference)->and($new->doi)->toBe('10.71111/abc')->and($new->journal)->toBe('Congress')
+        ->and($new->extra)->toBe([['M3', 'Talk']])->and($new->line)->toBe(11);
+});
+
+it('keeps the good records and reports the bad ones by line', function () {
+    $read = risOf("stray words\nTY  - JOUR\nTI  - Good\nER  - \nTY  - JOUR\nAU  - Nobody\nER  - \nTY  - JOUR\nTI  - No end here\nTY  - JOUR\nTI  - Last\n");
+    expect(array_map(fn (object $r): string => $r instanceof Reference ? $r->title : "line {$r->line}: {$r->message}", $read))->toBe([
+        'line 1: This text stands outside any record: a record starts with a TY line.', 'Good',
+        'line 5: The record has no title. Add a TI line, or leave it out.', 'No end here', 'Last',
+    ]);
+    expect($read[2]->text)->toContain('Nobody');
+});
+
+it('reads any line end and Windows text', function (string $end) {
+    [$one] = risOf("\xEF\xBB\xBFTY  - JOUR{$end}TI  - Caf\xE9{$end}ER  - {$end}");
+    expect($one->title)->toBe('Café');
+})->with(["\n", "\r\n", "\r"]);
+
+it('passes over a record beyond all bounds and goes on', function () {
+    $read = risOf("TY  - JOUR\nTI  - Huge\nAB  - ".str_repeat('x', 3_000_000)."\nER  - \nTY  - JOUR\nTI  - Next\nER  - \n");
+    expect($read[0])->toBeInstanceOf(UnreadableRecord::class)->and($read[1]->title)->toBe('Next');
+});
+
+it('loses nothing in a round trip', function (string $file) {
+    $read = risOf((string) file_get_contents(__DIR__."/{$file}"));
+    $again = risOf(implode('', [...(new RisWriter)->write($read)]));
+    expect(count($read))->toBeGreaterThan(20);
+    foreach ($read as $i => $reference) {
+        expect($again[$i]->toArray())->toBe($reference->toArray());
+        expect(Reference::fromArray(json_decode(json_encode($reference->toArray()), true))->toArray())->toBe($reference->toArray());
+    }
+})->with(['earlier.ris', 'later.ris']);
+
+it('writes nothing that starts a tag of its own', function () {
+    $evil = new Reference(PublicationType::Article, "One\nER  - \nTY  - JOUR\nTI  - Two", id: "a\rER  - ");
+    expect(risOf(implode('', [...(new RisWriter)->write([$evil])])))->toHaveCount(1);
+});
+
+it('recognises by content', function (string $text, ?string $why) {
+    $recognise = fn () => Formats::recognise($text);
+    $why === null ? expect($recognise())->toBe('ris') : expect($recognise)->toThrow(UnusableFile::class, $why);
+})->with([
+    ["TY  - JOUR\nTI  - x", null], ["\n\n\xEF\xBB\xBFsomething\nTY  - JOUR\n", null], ['', 'empty'], ["\x89PNG\0\0", 'binary'], ['id,title', 'known format'],
+]);
+
+it('takes the sting out of formulas, and leaves numbers alone', function (string $cell, string $written) {
+    expect(CsvLine::defused($cell))->toBe($written);
+})->with([
+    ['=1+1', "'=1+1"], ['+cmd', "'+cmd"], ['-1', '-1'], ['-1.5', '-1.5'], ['-1+2', "'-1+2"], ['@SUM(A1)', "'@SUM(A1)"], ["\t=1", "'\t=1"], [' =1', "' =1"], ['＝1', "'＝1"], ['night', 'night'], ['', ''],
+]);
+
+it('writes CSV that reads back as it was', function () {
+    $reference = new Reference(PublicationType::Article, "A \"lamp\", and\nmore", [new Name('Haas', 'M')], 2020, keywords: ['light', 'night'], id: 'x1');
+    $text = implode('', [...(new CsvWriter)->write([$reference])]);
+    $stream = fopen('php://memory', 'w+');
+    fwrite($stream, substr($text, 3));
+    rewind($stream);
+    $heads = fgetcsv($stream, escape: '');
+    $row = array_combine($heads, fgetcsv($stream, escape: ''));
+    expect($row['title'])->toBe($reference->title)->and($row['authors'])->toBe('Haas, M')->and($row['keywords'])->toBe('light; night');
+});
+
+it('writes CSL-JSON', function () {
+    $items = json_decode(implode('', [...(new CslJsonWriter)->write([new Reference(PublicationType::Conference, 'A lamp', [new Name('Haas', 'Mirela'), new Name('Lamp Group')], 2020, firstPage: '1', lastPage: '4')])]), true);
+    expect($items[0])->toMatchArray(['type' => 'paper-conference', 'title' => 'A lamp', 'page' => '1-4', 'issued' => ['date-parts' => [[2020]]], 'author' => [['family' => 'Haas', 'given' => 'Mirela'], ['literal' => 'Lamp Group']]]);
+    expect(json_decode(implode('', [...(new CslJsonWriter)->write([])]), true))->toBe([]);
+});
+
+it('normalises DOIs', function (string $given, ?string $doi) {
+    expect(Doi::normalised($given))->toBe($doi);
+})->with([['10.71111/AbC', '10.71111/abc'], ['https://doi.org/10.71111/x%28y%29z', '10.71111/x(y)z'], ['doi: 10.71111/abc.', '10.71111/abc'], ['none', null], ['', null]]);
+
+it('knows what makes two records one', function () {
+    $key = fn (string $title, ?int $year, string $author, string $doi = ''): ExactKeys => ExactKeys::of(new Reference(PublicationType::Article, $title, [new Name($author)], $year, doi: $doi));
+    expect($key('A Lamp: for nights.', 2020, 'Özkaya'))->toEqual($key('a lamp for NIGHTS', 2020, 'Ozkaya'));
+    expect($key('A lamp', 2020, 'Haas')->work)->not->toBe($key('A lamp', 2021, 'Haas')->work)->not->toBe($key('A lamp', 2020, 'Haase')->work);
+    expect($key('A lamp', null, 'Haas')->work)->toBeNull()->and($key('A lamp', 2020, '')->work)->toBeNull();
+});

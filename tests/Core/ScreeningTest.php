@@ -1,0 +1,61 @@
+<?php
+
+use WaryHeron\Core\Screening\Ballot;
+use WaryHeron\Core\Screening\BallotClosed;
+use WaryHeron\Core\Screening\Decision;
+use WaryHeron\Core\Screening\ItemState;
+use WaryHeron\Core\Screening\StageRule;
+use WaryHeron\Core\Screening\Verdict;
+
+function ballot(string $verdicts, ?Decision $settlement = null, int $required = 2, bool $unsureIncludes = false): Ballot
+{
+    $decisions = [];
+    foreach (array_values(array_filter(explode(' ', $verdicts))) as $i => $letter) {
+        $decisions[] = new Decision("p{$i}", ['I' => Verdict::Include, 'E' => Verdict::Exclude, 'U' => Verdict::Unsure][$letter[0]], $letter[0] === 'E' ? (int) substr($letter, 1) : null);
+    }
+
+    return Ballot::of(new StageRule($required, $unsureIncludes), $decisions, $settlement);
+}
+
+it('opens an item by its decisions and nothing else', function (string $verdicts, string $expected, int $required = 2, bool $unsureIncludes = false) {
+    $outcome = ballot($verdicts, null, $required, $unsureIncludes)->outcome();
+    expect(trim("{$outcome->state->value} {$outcome->kind?->value} {$outcome->criterion}"))->toBe($expected);
+})->with([
+    ['', 'waiting'], ['I', 'waiting'], ['E1', 'waiting'], ['U', 'waiting'],
+    ['I I', 'included'], ['E1 E1', 'excluded  1'], ['E3 E1', 'excluded  1'],
+    ['I E1', 'disagreement include-exclude'], ['E1 I', 'disagreement include-exclude'],
+    ['I U', 'disagreement unsure'], ['U U', 'disagreement unsure'], ['E1 U', 'disagreement unsure'],
+    ['I', 'included', 1], ['E2', 'excluded  2', 1], ['U', 'disagreement unsure', 1],
+    ['I I', 'waiting', 3], ['I I I', 'included', 3], ['I I E1', 'disagreement include-exclude', 3],
+    ['I U', 'included', 2, true], ['U U', 'included', 2, true], ['E1 U', 'disagreement include-exclude', 2, true],
+]);
+
+it('lets nobody change a decision after opening', function () {
+    expect(fn () => ballot('I E1')->with(new Decision('p0', Verdict::Exclude, 1)))->toThrow(BallotClosed::class)
+        ->and(fn () => ballot('I I')->without('p0'))->toThrow(BallotClosed::class)
+        ->and(fn () => ballot('I I')->with(new Decision('p9', Verdict::Include)))->toThrow(BallotClosed::class);
+});
+
+it('lets people change their mind before', function () {
+    $changed = ballot('I')->with(new Decision('p0', Verdict::Exclude, 1));
+    expect($changed->outcome()->state)->toBe(ItemState::Waiting);
+    expect($changed->with(new Decision('p1', Verdict::Exclude, 1))->outcome()->state)->toBe(ItemState::Excluded);
+    expect(ballot('I')->without('p0')->isComplete())->toBeFalse();
+    expect(fn () => ballot('I')->without('p1'))->toThrow(BallotClosed::class);
+});
+
+it('is settled only when open, and only with a final verdict', function () {
+    $settled = ballot('I E1')->settledBy(new Decision('lead', Verdict::Exclude, 2))->outcome();
+    expect($settled->state)->toBe(ItemState::Excluded)->and($settled->settled)->toBeTrue()->and($settled->criterion)->toBe(2);
+    expect(ballot('U U', new Decision('lead', Verdict::Include))->outcome()->state)->toBe(ItemState::Included);
+    expect(fn () => ballot('I')->settledBy(new Decision('lead', Verdict::Include)))->toThrow(BallotClosed::class)
+        ->and(fn () => ballot('I E1')->settledBy(new Decision('lead', Verdict::Unsure)))->toThrow(BallotClosed::class);
+});
+
+it('counts the order of decisions for nothing', function () {
+    foreach (['I', 'E1', 'E2', 'U'] as $a) {
+        foreach (['I', 'E1', 'E2', 'U'] as $b) {
+            expect(ballot("{$a} {$b}")->outcome())->toEqual(ballot("{$b} {$a}")->outcome());
+        }
+    }
+});
