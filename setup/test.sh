@@ -38,9 +38,9 @@ run_tests() {
         write_ports
         for database in heron_test "$APP_DATABASE"; do need_database "$database"; done
         build_corpora
+        write_env
     fi
     if [ -n "$browser" ]; then
-        write_env
         rm -f "$DIR/cache/made"
         refresh_caches
         start_servers

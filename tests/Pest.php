@@ -1,6 +1,18 @@
 <?php
 
 use Illuminate\Foundation\Testing\RefreshDatabase;
+use Tests\Browser\Browser;
 use Tests\TestCase;
 
 uses(TestCase::class, RefreshDatabase::class)->in('Feature');
+
+uses()->beforeEach(function (): void {
+    if (getenv('HERON_TEST_URL') === false || getenv('HERON_TEST_URL') === '') {
+        throw new RuntimeException('Browser tests need a running copy: use ./heron test --browser.');
+    }
+})->afterEach(function (): void {
+    if (! $this->status()->isSuccess() && ! $this->status()->isUnknown()) {
+        Browser::keepWhatIsShown($this->name());
+    }
+    Browser::closeAll();
+})->in('Browser');

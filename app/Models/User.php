@@ -23,6 +23,8 @@ final class User extends Authenticatable
 {
     use HasUlids, Notifiable;
 
+    protected $attributes = ['remember_token' => null];
+
     protected $hidden = ['password', 'remember_token'];
 
     /** @var array<string, ?Role> */

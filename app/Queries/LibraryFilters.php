@@ -7,6 +7,7 @@ namespace App\Queries;
 use App\Models\Criterion;
 use App\Models\Delivery;
 use App\Models\Review;
+use App\Support\Input;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Http\Request;
 use WaryHeron\Core\Screening\ItemState;
@@ -32,7 +33,7 @@ final readonly class LibraryFilters
         $steps = [];
         $query = null;
         $problem = '';
-        $text = trim($request->string('q')->limit(5000, '')->value());
+        $text = mb_substr(Input::text($request, 'q'), 0, 5000);
         if ($text !== '') {
             $query = Parser::parse($text);
             if ($query->isComplete()) {
@@ -48,7 +49,7 @@ final readonly class LibraryFilters
         }
         $states = ['included' => [ItemState::Included], 'excluded' => [ItemState::Excluded], 'disagreement' => [ItemState::Disagreement], 'waiting' => [ItemState::Waiting], 'pending' => [ItemState::Waiting, ItemState::Disagreement]];
         $stateWords = ['included' => 'included', 'excluded' => 'excluded', 'disagreement' => 'in disagreement', 'waiting' => 'not open yet', 'pending' => 'without a final decision'];
-        $state = $request->string('state')->value();
+        $state = Input::text($request, 'state');
         if (isset($states[$state])) {
             $steps[] = ['key' => 'state', 'words' => $stateWords[$state], 'apply' => fn (Builder $b) => self::whereItem($b, fn (Builder $i) => $i->whereIn('items.state', array_map(fn (ItemState $s): string => $s->value, $states[$state])))];
         }
@@ -75,7 +76,7 @@ final readonly class LibraryFilters
 
     private static function id(Request $request, string $key): ?string
     {
-        $id = $request->string($key)->value();
+        $id = Input::text($request, $key);
 
         return preg_match('/^[0-9a-hjkmnp-tv-z]{26}$/i', $id) === 1 ? strtolower($id) : null;
     }

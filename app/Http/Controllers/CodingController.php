@@ -10,6 +10,7 @@ use App\Models\CodebookItem;
 use App\Models\Item;
 use App\Models\Publication;
 use App\Models\Review;
+use App\Support\Input;
 use App\Queries\CodingTable;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\JsonResponse;
@@ -43,7 +44,7 @@ final class CodingController extends Controller
 
     public function changeCode(Request $request, Review $review, CodebookItem $code, ChangeCodebook $change): RedirectResponse
     {
-        $request->string('do')->value() === 'retire'
+        Input::text($request, 'do') === 'retire'
             ? $change->retire($this->me($request), $review, $code)
             : $change->change($this->me($request), $review, $code, $this->codeValues($request));
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Models\Review;
+use App\Support\Input;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
@@ -15,7 +16,7 @@ final class FindController extends Controller
 {
     public function __invoke(Request $request, Review $review): JsonResponse
     {
-        $words = array_slice(Words::of($request->string('q')->limit(200, '')->value()), 0, 8);
+        $words = array_slice(Words::of(mb_substr(Input::text($request, 'q'), 0, 200)), 0, 8);
         $last = array_key_last($words);
         if ($last === null || mb_strlen($words[$last]) < 2) {
             return response()->json(['found' => []]);

@@ -12,6 +12,7 @@ use App\Models\Review;
 use App\Queries\Library;
 use App\Queries\LibraryFilters;
 use App\Queries\OpenItems;
+use App\Support\Input;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -24,13 +25,13 @@ final class LibraryController extends Controller
     public function index(Request $request, Review $review): View
     {
         $filters = LibraryFilters::from($request, $review);
-        $cursor = $request->string('at')->value();
-        $library = Library::page($review, $filters, $request->string('sort', 'added')->value(), $request->boolean('desc'), $cursor === '' ? null : $cursor);
+        $cursor = Input::text($request, 'at');
+        $library = Library::page($review, $filters, Input::text($request, 'sort'), $request->boolean('desc'), $cursor === '' ? null : $cursor);
 
         return view('records.library', [
             'review' => $review, 'library' => $library, 'filters' => $filters, 'highlighter' => $filters->query === null ? null : new Highlighter($filters->query->root),
             'deliveries' => $review->deliveries()->orderBy('created_at')->get(['id', 'source_name', 'file_name']),
-            'kept' => $request->only(['q', 'state', 'reason', 'coded', 'delivery', 'duplicates', 'no_abstract', 'sort', 'desc']),
+            'kept' => array_filter($request->only(['q', 'state', 'reason', 'coded', 'delivery', 'duplicates', 'no_abstract', 'sort', 'desc']), is_string(...)),
         ]);
     }
 

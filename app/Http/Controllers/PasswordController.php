@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Mail\PlainLetter;
 use App\Models\User;
+use App\Support\Input;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -43,7 +44,7 @@ final class PasswordController extends Controller
 
     public function edit(Request $request, string $token): View
     {
-        return view('people.reset-password', ['token' => $token, 'email' => $request->string('email')->value()]);
+        return view('people.reset-password', ['token' => $token, 'email' => Input::text($request, 'email')]);
     }
 
     public function update(Request $request): RedirectResponse

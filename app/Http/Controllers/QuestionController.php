@@ -8,6 +8,7 @@ use App\Actions\Question\ChangeCriteria;
 use App\Actions\Question\ChangeQuestion;
 use App\Models\Criterion;
 use App\Models\Review;
+use App\Support\Input;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -49,7 +50,7 @@ final class QuestionController extends Controller
     public function changeCriterion(Request $request, Review $review, Criterion $criterion, ChangeCriteria $change): RedirectResponse
     {
         $me = $this->me($request);
-        match ($request->string('do')->value()) {
+        match (Input::text($request, 'do')) {
             'up' => $change->move($me, $review, $criterion, -1),
             'down' => $change->move($me, $review, $criterion, 1),
             'retire' => $change->retire($me, $review, $criterion),

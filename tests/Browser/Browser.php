@@ -1,0 +1,272 @@
+<?php
+
+namespace Tests\Browser;
+
+use Facebook\WebDriver\Chrome\ChromeDevToolsDriver;
+use Facebook\WebDriver\Chrome\ChromeOptions;
+use Facebook\WebDriver\Exception\StaleElementReferenceException;
+use Facebook\WebDriver\Remote\DesiredCapabilities;
+use Facebook\WebDriver\Remote\LocalFileDetector;
+use Facebook\WebDriver\Remote\RemoteWebDriver;
+use Facebook\WebDriver\Remote\RemoteWebElement;
+use Facebook\WebDriver\WebDriverBy;
+
+/** One person at one browser, who sees words and presses keys. */
+final class Browser
+{
+    private const PATIENCE = 12.0;
+
+    /** @var resource|null */
+    private static $chromeDriver;
+
+    private static int $port = 0;
+
+    /** @var list<self> */
+    private static array $open = [];
+
+    private function __construct(public readonly RemoteWebDriver $driver, public readonly string $downloads) {}
+
+    public static function open(): self
+    {
+        self::startChromeDriver();
+        $downloads = sys_get_temp_dir().'/heron-downloads-'.bin2hex(random_bytes(4));
+        mkdir($downloads);
+        $options = new ChromeOptions;
+        $options->addArguments(['--headless=new', '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync', "--user-data-dir={$downloads}-profile"]);
+        $options->setExperimentalOption('prefs', ['download.default_directory' => $downloads]);
+        $wanted = DesiredCapabilities::chrome();
+        $wanted->setCapability(ChromeOptions::CAPABILITY, $options);
+        $wanted->setCapability('goog:loggingPrefs', ['browser' => 'ALL']);
+        $browser = new self(RemoteWebDriver::create('http://127.0.0.1:'.self::$port, $wanted, 30_000, 60_000), $downloads);
+        $browser->tools('Emulation.setDeviceMetricsOverride', ['width' => 1280, 'height' => 800, 'deviceScaleFactor' => 1, 'mobile' => false]);
+
+        return self::$open[] = $browser;
+    }
+
+    public static function closeAll(): void
+    {
+        foreach (self::$open as $browser) {
+            $browser->driver->quit();
+        }
+        self::$open = [];
+    }
+
+    /** What the browsers show, for somebody who wants to know why a test failed. */
+    public static function keepWhatIsShown(string $test): void
+    {
+        $folder = __DIR__.'/../../var/test/failures';
+        is_dir($folder) || mkdir($folder, recursive: true);
+        foreach (self::$open as $i => $browser) {
+            $name = $folder.'/'.preg_replace('/\W+/', '-', $test)."-{$i}";
+            $browser->driver->takeScreenshot("{$name}.png");
+            file_put_contents("{$name}.html", $browser->driver->getCurrentURL()."\n".$browser->driver->getPageSource());
+        }
+    }
+
+    /** @param array<string, mixed> $parameters */
+    public function tools(string $command, array $parameters = []): void
+    {
+        (new ChromeDevToolsDriver($this->driver))->execute($command, $parameters);
+    }
+
+    public function visit(string $path): self
+    {
+        $this->driver->get(str_starts_with($path, 'http') ? $path : getenv('HERON_TEST_URL').$path);
+
+        return $this;
+    }
+
+    public function signIn(string $email, string $password): self
+    {
+        return $this->visit('/sign-in')->fill('E-mail address', $email)->fill('Password', $password)->press('Sign in')->sees('What waits for me');
+    }
+
+    public function fill(string $label, string $text): self
+    {
+        $field = $this->labelled($label);
+        $field->clear();
+        $field->sendKeys($text);
+
+        return $this;
+    }
+
+    public function choose(string $label, string $option): self
+    {
+        $this->labelled($label)->findElement(WebDriverBy::xpath(".//option[normalize-space()='{$option}']"))->click();
+
+        return $this;
+    }
+
+    public function tick(string $label): self
+    {
+        $this->one("//label[contains(normalize-space(),\"{$label}\")]//input")->click();
+
+        return $this;
+    }
+
+    public function attach(string $label, string ...$paths): self
+    {
+        $field = $this->labelled($label);
+        $field->setFileDetector(new LocalFileDetector);
+        $field->sendKeys(implode("\n", $paths));
+
+        return $this;
+    }
+
+    /** A button or link by its words. */
+    public function press(string $words): self
+    {
+        $found = $this->one("//button[contains(normalize-space(),\"{$words}\")] | //a[contains(normalize-space(),\"{$words}\")] | //summary[contains(normalize-space(),\"{$words}\")]");
+        $this->driver->executeScript('arguments[0].scrollIntoView({block: "center"})', [$found]);
+        $found->click();
+
+        return $this;
+    }
+
+    public function keys(string ...$keys): self
+    {
+        foreach ($keys as $key) {
+            $this->driver->switchTo()->activeElement()->sendKeys($key);
+        }
+
+        return $this;
+    }
+
+    public function sees(string $words): self
+    {
+        $this->until(fn (): bool => str_contains($this->text(), $words), "“{$words}” is not on the page");
+
+        return $this;
+    }
+
+    public function seesNot(string $words): self
+    {
+        expect($this->text())->not->toContain($words);
+
+        return $this;
+    }
+
+    public function path(): string
+    {
+        return (string) parse_url($this->driver->getCurrentURL(), PHP_URL_PATH);
+    }
+
+    public function text(): string
+    {
+        return (string) $this->driver->executeScript('return document.body.innerText');
+    }
+
+    public function heading(): string
+    {
+        return (string) $this->driver->executeScript('return [...document.querySelectorAll("article h1, h1")].find(h => h.offsetParent)?.innerText ?? ""');
+    }
+
+    public function download(string $words): string
+    {
+        $before = glob("{$this->downloads}/*") ?: [];
+        $this->press($words);
+        $new = [];
+        $this->until(function () use ($before, &$new): bool {
+            $new = array_values(array_diff(glob("{$this->downloads}/*") ?: [], $before));
+
+            return $new !== [] && ! str_ends_with($new[0], '.crdownload');
+        }, "{$words} was not downloaded");
+
+        return (string) file_get_contents($new[0]);
+    }
+
+    public function online(bool $online): self
+    {
+        $this->tools('Network.enable');
+        $this->tools('Network.emulateNetworkConditions', ['offline' => ! $online, 'latency' => 0, 'downloadThroughput' => -1, 'uploadThroughput' => -1]);
+
+        return $this;
+    }
+
+    /** @return list<string> what axe finds serious or worse */
+    public function axe(): array
+    {
+        $this->driver->executeScript((string) file_get_contents(__DIR__.'/../../node_modules/axe-core/axe.min.js'));
+
+        return $this->driver->executeAsyncScript('const done = arguments[arguments.length - 1]; axe.run({resultTypes: ["violations"]}).then(r => done(r.violations.filter(v => ["serious", "critical"].includes(v.impact)).map(v => v.id + ": " + v.nodes.map(n => n.html.slice(0, 120)).slice(0, 3).join(" | "))))');
+    }
+
+    /** @return list<string> errors that the browser wrote down, refused styles and scripts among them */
+    public function complaints(): array
+    {
+        return array_values(array_map(fn (array $entry): string => $entry['message'], array_filter($this->driver->manage()->getLog('browser'), fn (array $entry): bool => $entry['level'] === 'SEVERE')));
+    }
+
+    public function until(callable $holds, string $otherwise): void
+    {
+        $end = microtime(true) + self::PATIENCE;
+        do {
+            try {
+                if ($holds()) {
+                    expect(true)->toBeTrue();
+
+                    return;
+                }
+            } catch (StaleElementReferenceException) {
+            }
+            usleep(60_000);
+        } while (microtime(true) < $end);
+        throw new \PHPUnit\Framework\AssertionFailedError("{$otherwise}. At {$this->driver->getCurrentURL()}:\n".mb_substr($this->text(), 0, 1500));
+    }
+
+    private function labelled(string $label): RemoteWebElement
+    {
+        $for = $this->one("//label[starts-with(normalize-space(),\"{$label}\")]")->getAttribute('for');
+
+        return $this->one("//*[@id='{$for}']");
+    }
+
+    private function one(string $xpath): RemoteWebElement
+    {
+        $found = null;
+        $this->until(function () use ($xpath, &$found): bool {
+            foreach ($this->driver->findElements(WebDriverBy::xpath($xpath)) as $element) {
+                if ($element->isDisplayed() || $element->getAttribute('type') === 'file') {
+                    $found = $element;
+
+                    return true;
+                }
+            }
+
+            return false;
+        }, "Nothing is found by {$xpath}");
+
+        return $found;
+    }
+
+    private static function startChromeDriver(): void
+    {
+        if (self::$chromeDriver !== null) {
+            return;
+        }
+        self::$port = 9515;
+        while (self::answers(self::$port)) {
+            self::$port++;
+        }
+        self::$chromeDriver = proc_open(['/usr/bin/chromedriver', '--port='.self::$port, '--log-level=SEVERE'], [1 => ['file', '/dev/null', 'w'], 2 => ['file', '/dev/null', 'w']], $pipes);
+        register_shutdown_function(function (): void {
+            self::closeAll(); // killing ChromeDriver alone would leave its browsers running
+            proc_terminate(self::$chromeDriver);
+        });
+        for ($i = 0; $i < 100 && ! self::answers(self::$port); $i++) {
+            usleep(100_000);
+        }
+    }
+
+    private static function answers(int $port): bool
+    {
+        set_error_handler(fn (): bool => true);
+        $socket = fsockopen('127.0.0.1', $port, timeout: 1);
+        restore_error_handler();
+        if ($socket !== false) {
+            fclose($socket);
+        }
+
+        return $socket !== false;
+    }
+}

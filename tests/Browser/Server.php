@@ -1,0 +1,41 @@
+<?php
+
+namespace Tests\Browser;
+
+/** The running copy that browser tests use, with a database of its own. */
+final class Server
+{
+    public static function fresh(): void
+    {
+        self::artisan('migrate:fresh', '--force');
+    }
+
+    public static function demo(): void
+    {
+        self::artisan('heron:demo', '--fresh');
+    }
+
+    public static function addPerson(string $name, string $email): void
+    {
+        self::artisan('heron:person', $name, $email, '--password=a long password');
+    }
+
+    /** @return list<array<string, mixed>> */
+    public static function rows(string $sql): array
+    {
+        $pdo = new \PDO('pgsql:host=127.0.0.1;port='.getenv('DB_PORT').';dbname=heron_browser', 'heron');
+
+        return $pdo->query($sql)->fetchAll(\PDO::FETCH_ASSOC);
+    }
+
+    private static function artisan(string ...$arguments): void
+    {
+        $root = dirname(__DIR__, 2);
+        $environment = array_filter(['PATH' => getenv('PATH'), 'HERON_INSTANCE_DIR' => "{$root}/var/test", 'APP_CONFIG_CACHE' => "{$root}/var/test/cache/config.php", 'HOME' => '/tmp']);
+        $process = proc_open([PHP_BINARY, '-d', 'pcov.enabled=0', "{$root}/artisan", ...$arguments], [1 => ['pipe', 'w'], 2 => ['redirect', 1]], $pipes, $root, $environment);
+        $said = stream_get_contents($pipes[1]);
+        if (proc_close($process) !== 0) {
+            throw new \RuntimeException('artisan '.implode(' ', $arguments)." failed:\n{$said}");
+        }
+    }
+}

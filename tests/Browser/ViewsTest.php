@@ -1,0 +1,33 @@
+<?php
+
+use Tests\Browser\Browser;
+use Tests\Browser\Server;
+
+it('shows every main view without a complaint, to axe and to the browser, light and dark', function () {
+    Server::demo();
+    $id = Server::rows("SELECT id FROM reviews WHERE title LIKE 'Bright%'")[0]['id'];
+    $search = Server::rows('SELECT id FROM searches ORDER BY id LIMIT 1')[0]['id'];
+    $delivery = Server::rows("SELECT id FROM deliveries WHERE kind = 'file'")[0]['id'];
+    $publication = Server::rows("SELECT publication_id AS id FROM items WHERE state = 'included' ORDER BY position LIMIT 1")[0]['id'];
+    $paths = ['/', '/account', '/reviews/new', '/post-room', '/design', ...array_map(fn (string $path): string => "/reviews/{$id}/{$path}", [
+        'question', 'team', 'log', 'searches', 'searches/new', "searches/{$search}", 'records', 'records?q=light*&state=excluded', 'deliveries', "deliveries/{$delivery}", "publications/{$publication}",
+        'screening', 'screening/desk', 'screening/disagreements', 'coding', 'codebook', "coding/{$publication}", 'report',
+    ])];
+    $ines = Browser::open()->signIn('ines.okafor@heron.example', 'night-shift-demo');
+    $found = [];
+    foreach (['light', 'dark'] as $theme) {
+        $ines->tools('Emulation.setEmulatedMedia', ['features' => [['name' => 'prefers-color-scheme', 'value' => $theme]]]);
+        foreach ($paths as $path) {
+            $ines->visit($path);
+            usleep(250_000);
+            foreach ([...$ines->axe(), ...$ines->complaints()] as $complaint) {
+                $found[] = "{$theme} {$path}: {$complaint}";
+            }
+            $overflows = $ines->driver->executeScript('return document.documentElement.scrollWidth > document.documentElement.clientWidth');
+            if ($overflows) {
+                $found[] = "{$theme} {$path}: wider than the window";
+            }
+        }
+    }
+    expect($found)->toBe([]);
+});

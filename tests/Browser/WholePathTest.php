@@ -1,0 +1,80 @@
+<?php
+
+use Facebook\WebDriver\WebDriverKeys;
+use Tests\Browser\Browser;
+use Tests\Browser\Server;
+
+it('carries a review from its question to a coded table, with two people', function () {
+    Server::fresh();
+    Server::addPerson('Ines Okafor', 'ines@heron.example');
+    $ines = Browser::open()->signIn('ines@heron.example', 'a long password');
+
+    // question and criteria
+    $ines->sees('You are in no review yet')->press('Start a review')->fill('Short title', 'Lamps at night')->fill('Question', 'Do lamps help?')->press('Start the review');
+    $ines->sees('No criteria yet')->fill('Population', 'Hospital staff')->press('Save the question')->sees('The question is saved');
+    foreach (['Are they hospital staff?' => 'Not hospital staff', 'Is light given?' => 'No light'] as $question => $reason) {
+        $ines->fill('New criterion', $question)->fill('Reason', $reason)->press('Add the criterion')->sees('The criterion is added');
+    }
+
+    // a second person comes in by the letter in the post room
+    $ines->press('Team')->fill('E-mail address', 'tunde@heron.example')->press('Send the invitation')->sees('An invitation is on its way');
+    $tunde = Browser::open()->visit('/post-room')->press('Invitation to the review')->press('/invitations/')->fill('Your name', 'Tunde Adeyinka')->fill('Choose a password', 'a long password')->fill('The same again', 'a long password')->press('Accept the invitation')->sees('Welcome to the team');
+
+    // search: a mistake at its column, then the count before anything is fetched
+    $ines->press('Searches')->press('New search')->fill('Name', 'Lamps')->fill('Query', 'visor* AND (night')->sees('Column 12: this bracket is never closed');
+    $ines->fill('Query', 'visor* AND "night shift*" AND title:visor*')->sees('visor* and "night shift*" and dc.title = visor*')->until(fn (): bool => preg_match('/Finds\s+[\d,]+ records/', $ines->text()) === 1, 'There is no count');
+    $ines->press('Save and see the records')->sees('newest first');
+    expect(Server::rows('SELECT count(*) AS n FROM records')[0]['n'])->toBe(0);
+    $ines->press('Fetch ')->sees('done');
+    $fetched = (int) Server::rows('SELECT kept FROM deliveries')[0]['kept'];
+    expect($fetched)->toBeGreaterThan(2);
+
+    // upload: one duplicate of what was fetched, one new, one rejected; and the same file once more
+    $known = json_decode(Server::rows("SELECT reference FROM records WHERE doi_key IS NOT NULL ORDER BY position LIMIT 1")[0]['reference'], true);
+    $file = sys_get_temp_dir().'/hand-search.ris';
+    file_put_contents($file, "TY  - JOUR\nTI  - Worded otherwise\nAU  - X, Y\nPY  - 2001\nDO  - {$known['doi']}\nER  - \nTY  - JOUR\nTI  - =A lamp from a drawer\nAU  - Strand, B\nPY  - 2012\nAB  - Found by hand.\nER  - \nTY  - JOUR\nAU  - Nobody\nER  - \n");
+    $ines->press('Records')->press('Deliveries')->attach('Drop RIS files', $file)->fill('Source', 'Hand search')->press('Deliver');
+    $ines->until(fn (): bool => str_contains($ines->text(), 'has no title'), 'The rejected record is not shown');
+    $ines->sees('Line 15');
+    $ines->press('Deliveries')->attach('Drop RIS files', $file)->fill('Source', 'Hand search again')->press('Deliver')->sees('This file was delivered on')->sees('See that delivery');
+    $publications = (int) Server::rows('SELECT count(*) AS n FROM publications')[0]['n'];
+    expect($publications)->toBe($fetched + 1);
+
+    // screening by keyboard: Ines includes all; Tunde excludes the first, is unsure of the second, undoes and includes, includes the rest
+    $ines->press('Screening')->press('Go to the Reading Desk');
+    for ($i = 0; $i < $publications; $i++) {
+        $title = $ines->heading();
+        $ines->keys('f')->until(fn (): bool => $ines->heading() !== $title, "The next item did not come after “{$title}”");
+    }
+    $ines->sees('Nothing is left for you to judge here');
+    $tunde->press('Screening')->press('Go to the Reading Desk')->sees('not judged by me');
+    $first = $tunde->heading();
+    $tunde->keys('h')->sees('Which criterion fails?')->keys('2')->until(fn (): bool => $tunde->heading() !== $first, 'The exclusion did not show the next');
+    $second = $tunde->heading();
+    $tunde->seesNot('Ines Okafor: include');
+    for ($i = 1; $i < $publications; $i++) {
+        $title = $tunde->heading();
+        $tunde->keys('f')->until(fn (): bool => $tunde->heading() !== $title, "The next item did not come after “{$title}”");
+    }
+    $tunde->until(fn (): bool => (int) Server::rows("SELECT count(*) AS n FROM items WHERE state <> 'waiting'")[0]['n'] === $publications, 'Not all items have opened');
+
+    // both sides, Talk, and the end of the disagreement
+    $tunde->visit('/')->press('disagreement')->sees('Ines Okafor: include')->sees('Tunde Adeyinka: exclude, No light')->fill('Message', 'No lamp in it.')->press('Write')->sees('No lamp in it.');
+    $tunde->tick('Include')->press('Propose')->sees('Your proposal stands');
+    $ines->visit('/')->press('disagreement')->sees('No lamp in it.')->sees('Tunde Adeyinka proposes to include')->press('Settle')->sees('Settled: included');
+
+    // codebook and coding
+    $ines->press('Coding')->press('Codebook')->fill('Item', 'Light level')->choose('Answer', 'number')->fill('Unit', 'lux')->press('Add to the codebook')->sees('Added to the codebook');
+    $ines->fill('Item', 'Design')->choose('Answer', 'one of several')->fill('Options', "trial\nsurvey")->press('Add to the codebook')->sees('2. Design');
+    $tunde->visit('/')->press('to code')->press('Strand B 2012')->sees('Found by hand')->sees('Answers');
+    $tunde->driver->findElement(Facebook\WebDriver\WebDriverBy::cssSelector('input[data-value][inputmode]'))->sendKeys('1,500'.WebDriverKeys::TAB);
+    $tunde->sees('Saved by Tunde Adeyinka')->tick('trial')->until(fn (): bool => substr_count($tunde->text(), 'Saved by Tunde Adeyinka') === 2, 'The second answer was not saved');
+
+    // out, and read back
+    $ines->press('Report')->sees("{$publications} publications")->seesNot('do not add up');
+    expect(substr_count($ines->download('RIS'), 'TY  - '))->toBe($publications);
+    $rows = array_map(fn (string $line): array => str_getcsv($line, escape: ''), explode("\r\n", trim(substr($ines->visit($ines->path())->download('coding table as CSV') ?: '', 3))));
+    expect($rows[0])->toContain('Light level (lux)', 'Design');
+    expect(array_merge(...$rows))->toContain('1500', 'trial', "'=A lamp from a drawer");
+    expect([...$ines->complaints(), ...$tunde->complaints()])->toBe([]);
+});

@@ -1,0 +1,159 @@
+<?php
+
+use App\Models\Decision;
+use App\Models\Item;
+use App\Models\LogEntry;
+use App\Queries\FlowQuery;
+use App\Queries\Tallies;
+use Illuminate\Database\QueryException;
+use Illuminate\Support\Facades\DB;
+use Tests\Feature\World;
+use WaryHeron\Core\Screening\ItemState;
+
+function screening(): World
+{
+    $world = (new World)->withCriteria();
+    $world->deliver([['TI' => 'One'], ['TI' => 'Two'], ['TI' => 'Three']]);
+
+    return $world;
+}
+
+function decisionUrl(World $world, int $item = 0): string
+{
+    return "/reviews/{$world->review->id}/screening/items/{$world->item($item)->id}/decision";
+}
+
+it('opens an item when both decisions are in', function () {
+    $world = screening();
+    $this->actingAs($world->people['anna'])->postJson(decisionUrl($world), ['verdict' => 'include', 'seen' => ''])->assertOk()
+        ->assertJsonPath('item.mine.verdict', 'include')->assertJsonPath('item.open', false)->assertJsonPath('counts.left', 2);
+    expect($world->item()->state)->toBe(ItemState::Waiting);
+    $this->actingAs($world->people['ben'])->postJson(decisionUrl($world), ['verdict' => 'include'])->assertOk()->assertJsonPath('item.open', true);
+    expect($world->item()->state)->toBe(ItemState::Included);
+    $this->actingAs($world->people['lead'])->postJson(decisionUrl($world), ['verdict' => 'exclude', 'criterion' => $world->review->criteria()->first()->id])->assertStatus(409)->assertJsonPath('message', fn (string $m): bool => str_contains($m, 'has opened'));
+});
+
+it('wants a reason for an exclusion, from this review’s criteria', function () {
+    $world = screening();
+    $this->actingAs($world->people['anna']);
+    $this->postJson(decisionUrl($world), ['verdict' => 'exclude'])->assertUnprocessable()->assertJsonValidationErrors('criterion');
+    $this->postJson(decisionUrl($world), ['verdict' => 'exclude', 'criterion' => 'elsewhere'])->assertUnprocessable();
+    $this->postJson(decisionUrl($world), ['verdict' => 'perhaps'])->assertUnprocessable();
+    $this->postJson(decisionUrl($world), ['verdict' => 'exclude', 'criterion' => $world->review->criteria()->get()[1]->id])->assertOk();
+    expect(Decision::query()->sole()->criterion->reason)->toBe('No light');
+});
+
+it('takes a double click, a repeated request and a stale page for what they are', function () {
+    $world = screening();
+    $this->actingAs($world->people['anna']);
+    $send = fn (array $more) => $this->postJson(decisionUrl($world), ['verdict' => 'include', ...$more]);
+    $send(['key' => 'k1', 'seen' => ''])->assertOk();
+    $send(['key' => 'k1', 'seen' => ''])->assertOk();
+    expect(Decision::query()->count())->toBe(1);
+    $send(['key' => 'k2', 'seen' => '', 'verdict' => 'unsure'])->assertStatus(409)->assertJsonPath('message', fn (string $m): bool => str_contains($m, 'another window'));
+    $send(['key' => 'k3', 'seen' => Decision::query()->sole()->id, 'verdict' => 'unsure'])->assertOk();
+    expect(Decision::query()->whereNull('superseded_at')->sole()->verdict->value)->toBe('unsure')->and(Decision::query()->count())->toBe(2);
+});
+
+it('undoes until the item opens', function () {
+    $world = screening();
+    $this->actingAs($world->people['anna'])->deleteJson(decisionUrl($world))->assertStatus(409);
+    $this->postJson(decisionUrl($world), ['verdict' => 'include'])->assertOk();
+    $this->deleteJson(decisionUrl($world))->assertOk()->assertJsonPath('item.mine.verdict', null)->assertJsonPath('counts.left', 3);
+    $this->postJson(decisionUrl($world), ['verdict' => 'unsure', 'seen' => ''])->assertOk();
+    $world->decide('ben', $world->item(), 'include');
+    $this->deleteJson(decisionUrl($world))->assertStatus(409);
+    expect(Decision::query()->count())->toBe(4);
+});
+
+it('keeps decisions append-only and one of them current, in the database itself', function () {
+    $world = screening();
+    $world->decide('anna', $world->item(), 'include');
+    $row = (array) DB::table('decisions')->sole();
+    foreach ([
+        fn () => DB::table('decisions')->update(['verdict' => 'exclude']),
+        fn () => DB::table('decisions')->delete(),
+        fn () => DB::table('decisions')->insert([...$row, 'id' => strtolower((string) Str::ulid()), 'verdict' => 'exclude', 'client_key' => null]),
+    ] as $try) {
+        expect(fn () => DB::transaction($try))->toThrow(QueryException::class);
+    }
+});
+
+it('never shows a blinded decision to anybody else, by any route', function () {
+    $world = screening();
+    $secret = 'quokka-note';
+    $world->decide('anna', $world->item(0), 'exclude', $secret);   // blinded: only Anna has decided
+    $world->decide('anna', $world->item(1), 'include', 'wombat-note');
+    $world->decide('ben', $world->item(1), 'unsure');               // open
+    $id = Decision::query()->where('note', $secret)->sole()->id;
+    $review = "/reviews/{$world->review->id}";
+    $item = $world->item(0);
+    $paths = ['screening', 'screening/desk', "screening/desk/{$item->id}", 'screening/desk/ahead', "screening/items/{$item->id}", 'screening/disagreements', 'records', 'records?state=waiting', 'records?q=one', 'log', 'report', 'coding',
+        "publications/{$item->publication_id}", 'exports/included/ris', 'exports/included/csv', 'exports/coding', 'find?q=one'];
+    foreach (['ben', 'lead', 'observer', 'coder', 'specialist'] as $who) {
+        $this->actingAs($world->people[$who]);
+        foreach ($paths as $path) {
+            $response = $this->get("{$review}/{$path}");
+            $body = $response->baseResponse instanceof Symfony\Component\HttpFoundation\StreamedResponse ? $response->streamedContent() : $response->getContent();
+            expect($body)->not->toContain($secret)->not->toContain($id);
+        }
+        $this->get("{$review}/screening/disagreements/{$item->id}")->assertStatus(in_array($who, ['ben', 'lead', 'observer', 'coder', 'specialist'], true) ? 404 : 200);
+        expect($this->get("{$review}/log")->getContent())->not->toContain('Decided on “One”')->toContain('Decided on “Two”');
+        // whether the other has decided is not to be seen either
+        $seen = $this->get("{$review}/publications/{$item->publication_id}")->getContent();
+        expect($seen)->not->toContain('Anna Kolbe');
+    }
+    $this->actingAs($world->people['anna'])->get("{$review}/log")->assertSee('Decided on “One”', false);
+    $this->get("{$review}/publications/{$item->publication_id}")->assertSee($secret);
+    $this->actingAs($world->people['observer'])->get("{$review}/screening/disagreements/{$world->item(1)->id}")->assertOk()->assertSee('wombat-note');
+});
+
+it('opens Talk with the item and not before', function () {
+    $world = screening();
+    $talk = "/reviews/{$world->review->id}/screening/disagreements/{$world->item()->id}/talk";
+    $this->actingAs($world->people['anna'])->post($talk, ['body' => 'I would include'])->assertSessionHas('problem');
+    $world->decide('anna', $world->item(), 'include');
+    $world->decide('ben', $world->item(), 'exclude');
+    $this->post($talk, ['body' => 'Look at <b>page 2</b>'])->assertRedirect();
+    $this->actingAs($world->people['ben'])->get("/reviews/{$world->review->id}/screening/disagreements/{$world->item()->id}")->assertSee('Look at <b>page 2</b>')->assertSee('Anna Kolbe')->assertSee('Not staff');
+    $this->actingAs($world->people['observer'])->post($talk, ['body' => 'x'])->assertForbidden();
+});
+
+it('is settled by agreement or by the lead', function () {
+    $world = screening();
+    foreach ([0, 1] as $i) {
+        $world->decide('anna', $world->item($i), 'include');
+        $world->decide('ben', $world->item($i), 'exclude');
+    }
+    $at = fn (int $i): string => "/reviews/{$world->review->id}/screening/disagreements/{$world->item($i)->id}";
+    $criterion = $world->review->criteria()->first()->id;
+    $this->actingAs($world->people['anna'])->post($at(0).'/proposal', ['verdict' => 'exclude', 'criterion' => $criterion]);
+    expect($world->item(0)->state)->toBe(ItemState::Disagreement);
+    $this->actingAs($world->people['ben'])->post($at(0).'/proposal', ['verdict' => 'include']);
+    expect($world->item(0)->state)->toBe(ItemState::Disagreement);
+    $this->post($at(0).'/proposal', ['verdict' => 'exclude', 'criterion' => $criterion]);
+    expect($world->item(0)->only('state', 'settled', 'criterion_id'))->toEqual(['state' => ItemState::Excluded, 'settled' => true, 'criterion_id' => $criterion]);
+
+    $this->post($at(1).'/settlement', ['verdict' => 'include'])->assertForbidden();
+    $this->actingAs($world->people['lead'])->post($at(1).'/proposal', ['verdict' => 'include'])->assertSessionHas('problem');
+    $this->post($at(1).'/settlement', ['verdict' => 'unsure'])->assertSessionHas('problem');
+    $this->post($at(1).'/settlement', ['verdict' => 'include', 'note' => 'To be read'])->assertSessionHas('notice');
+    expect($world->item(1)->state)->toBe(ItemState::Included);
+    $this->post($at(1).'/settlement', ['verdict' => 'exclude', 'criterion' => $criterion]);
+    expect($world->item(1)->state)->toBe(ItemState::Excluded)->and(DB::table('settlements')->where('item_id', $world->item(1)->id)->count())->toBe(2);
+    $this->post("/reviews/{$world->review->id}/screening/disagreements/{$world->item(2)->id}/settlement", ['verdict' => 'include'])->assertSessionHas('problem');
+});
+
+it('keeps tallies equal to a count, and a flow that adds up', function () {
+    $world = screening();
+    $world->decide('anna', $world->item(0), 'include');
+    $world->decide('ben', $world->item(0), 'exclude');
+    $world->decide('anna', $world->item(1), 'exclude');
+    $world->decide('ben', $world->item(1), 'exclude');
+    $counted = Item::query()->where('review_id', $world->review->id)->selectRaw('state, count(*) as n')->groupBy('state')->pluck('n', 'state');
+    foreach (ItemState::cases() as $state) {
+        expect(Tallies::of($world->review)->in($state))->toBe((int) ($counted[$state->value] ?? 0));
+    }
+    expect(FlowQuery::of($world->review)->contradictions())->toBe([]);
+    $this->actingAs($world->people['observer'])->get("/reviews/{$world->review->id}/report")->assertOk()->assertDontSee('do not add up')->assertSee('Not staff');
+});

@@ -1,0 +1,89 @@
+<?php
+
+namespace Tests\Feature;
+
+use App\Access\Role;
+use App\Actions\Question\ChangeCriteria;
+use App\Actions\Records\StartDelivery;
+use App\Actions\Screening\RecordDecision;
+use App\Actions\Team\CreateReview;
+use App\Models\Delivery;
+use App\Models\Item;
+use App\Models\Publication;
+use App\Models\Review;
+use App\Models\User;
+use WaryHeron\Core\Screening\Verdict;
+
+/** A review with its team, set up through the application's own actions. */
+final class World
+{
+    public readonly Review $review;
+
+    /** @var array<string, User> */
+    public array $people = [];
+
+    public function __construct()
+    {
+        foreach (['lead' => 'Ines Okafor', 'specialist' => 'Mirela Haas', 'anna' => 'Anna Kolbe', 'ben' => 'Ben Strand', 'coder' => 'Cleo Varga', 'observer' => 'Olu Amadi', 'outsider' => 'Otto Fremd'] as $key => $name) {
+            $this->people[$key] = User::query()->create(['name' => $name, 'email' => "{$key}@heron.example", 'password' => 'a long password']);
+        }
+        $this->review = app(CreateReview::class)->execute($this->people['lead'], 'Lamps at night', 'Do lamps help?');
+        foreach (['specialist' => Role::InformationSpecialist, 'anna' => Role::Reviewer, 'ben' => Role::Reviewer, 'coder' => Role::Coder, 'observer' => Role::Observer] as $key => $role) {
+            $this->review->memberships()->create(['user_id' => $this->people[$key]->id, 'role' => $role]);
+        }
+    }
+
+    public function withCriteria(): self
+    {
+        foreach (['Staff?' => 'Not staff', 'Light?' => 'No light'] as $question => $reason) {
+            app(ChangeCriteria::class)->add($this->people['lead'], $this->review, $question, $reason);
+        }
+
+        return $this;
+    }
+
+    /** @param list<array<string, string>> $records RIS fields, each over sensible ones */
+    public function deliver(array $records, string $source = 'Tern Abstracts'): Delivery
+    {
+        return $this->deliverText(self::ris($records), $source);
+    }
+
+    public function deliverText(string $text, string $source = 'Tern Abstracts'): Delivery
+    {
+        $path = tempnam(sys_get_temp_dir(), 'ris');
+        file_put_contents($path, $text);
+
+        return app(StartDelivery::class)->ofFile($this->people['specialist'], $this->review, $path, 'export.ris', $source, now(), '')->refresh();
+    }
+
+    /** @param list<array<string, string>> $records */
+    public static function ris(array $records): string
+    {
+        $text = '';
+        foreach ($records as $i => $fields) {
+            $text .= "TY  - JOUR\n";
+            foreach (array_filter([...['TI' => "Study {$i}", 'AU' => 'Kolbe, A', 'PY' => '2020', 'AB' => 'A bright lamp.', 'JF' => 'Nocturnal Medicine'], ...$fields]) as $tag => $value) {
+                $text .= "{$tag}  - {$value}\n";
+            }
+            $text .= "ER  - \n";
+        }
+
+        return $text;
+    }
+
+    public function item(int $number = 0): Item
+    {
+        return Item::query()->where('review_id', $this->review->id)->orderBy('position')->get()[$number];
+    }
+
+    public function publication(string $title): Publication
+    {
+        return Publication::query()->where('review_id', $this->review->id)->where('title', $title)->firstOrFail();
+    }
+
+    public function decide(string $who, Item $item, string $verdict, string $note = ''): void
+    {
+        $criterion = $verdict === 'exclude' ? $this->review->criteria()->first() : null;
+        app(RecordDecision::class)->execute($this->people[$who], $item, Verdict::from($verdict), $criterion, $note);
+    }
+}

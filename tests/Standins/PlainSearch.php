@@ -1,0 +1,106 @@
+<?php
+
+namespace Tests\Standins;
+
+use WaryHeron\Core\Search\Query\Field;
+use WaryHeron\Core\Search\Query\Node\Fielded;
+use WaryHeron\Core\Search\Query\Node\Near;
+use WaryHeron\Core\Search\Query\Node\Node;
+use WaryHeron\Core\Search\Query\Node\Operation;
+use WaryHeron\Core\Search\Query\Node\Phrase;
+use WaryHeron\Core\Search\Query\Node\Word;
+use WaryHeron\Core\Search\Query\Operator;
+use WaryHeron\Core\Search\Text\Words;
+use WaryHeron\Standins\Corpus\StudyWriter;
+
+/** Answers queries the slow and obvious way, word by word through every record, to check the index against. */
+final class PlainSearch
+{
+    /** @var list<array<string, list<string>>> words by field */
+    private array $records = [];
+
+    public function __construct(int $size)
+    {
+        $writer = new StudyWriter;
+        for ($number = 1; $number <= $size; $number++) {
+            $study = $writer->study($number);
+            $this->records[] = ['title' => Words::of($study->title), 'abstract' => Words::of($study->abstract), 'keyword' => Words::of(implode(' ', $study->ideas))];
+        }
+    }
+
+    public function count(Node $query): int
+    {
+        return count(array_filter($this->records, fn (array $record): bool => $this->matches($query, $record, ['title', 'abstract', 'keyword'])));
+    }
+
+    private function matches(Node $node, array $record, array $fields): bool
+    {
+        if ($node instanceof Fielded) {
+            return $this->matches($node->inner, $record, array_map(fn (Field $f): string => $f->value, $node->fields));
+        }
+        if ($node instanceof Operation) {
+            $sides = array_map(fn (Node $operand): bool => $this->matches($operand, $record, $fields), $node->operands);
+
+            return match ($node->operator) {
+                Operator::And => ! in_array(false, $sides, true),
+                Operator::Or => in_array(true, $sides, true),
+                Operator::Not => $sides[0] && ! in_array(true, array_slice($sides, 1), true),
+            };
+        }
+        foreach ($fields as $field) {
+            if ($this->places($node, $record[$field]) !== []) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /** @return list<array{int, int}> first and last position of every match */
+    private function places(Node $node, array $words): array
+    {
+        return match (true) {
+            $node instanceof Word => $this->run([$node], $words),
+            $node instanceof Phrase => $this->run($node->words, $words),
+            $node instanceof Operation => array_merge(...array_map(fn (Node $n): array => $this->places($n, $words), $node->operands)),
+            $node instanceof Near => $this->near($this->places($node->left, $words), $this->places($node->right, $words), $node->distance),
+        };
+    }
+
+    private function run(array $typed, array $words): array
+    {
+        $run = [];
+        foreach ($typed as $word) {
+            $parts = Words::of($word->text);
+            foreach ($parts as $i => $part) {
+                $run[] = [$part, $word->truncated && $i === count($parts) - 1];
+            }
+        }
+        $found = [];
+        foreach (array_keys($words) as $at) {
+            foreach ($run as $i => [$text, $truncated]) {
+                $word = $words[$at + $i] ?? null;
+                if ($word === null || ($truncated ? ! str_starts_with($word, $text) : $word !== $text)) {
+                    continue 2;
+                }
+            }
+            $found[] = [$at, $at + count($run) - 1];
+        }
+
+        return $found;
+    }
+
+    private function near(array $left, array $right, int $distance): array
+    {
+        $found = [];
+        foreach ($left as [$a, $b]) {
+            foreach ($right as [$c, $d]) {
+                if (($c > $b && $c - $b <= $distance) || ($a > $d && $a - $d <= $distance)) {
+                    $found[] = [min($a, $c), max($b, $d)];
+                }
+            }
+        }
+
+        return $found;
+    }
+}
