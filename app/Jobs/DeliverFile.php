@@ -36,7 +36,7 @@ final class DeliverFile extends TaskSlice
             $this->end($delivery, 'stopped', 'Cancelled. '.number_format($delivery->kept).' records that were read before are kept.');
         } elseif ($finished) {
             $delivery->update(['expected' => $delivery->position]);
-            $this->end($delivery, 'done', number_format($delivery->new).' new publications, '.number_format($delivery->already_here).' already here, '.number_format($delivery->rejected).' rejected.');
+            $this->end($delivery, 'done', $this->outcome($delivery));
             $log($delivery->review_id, $delivery->creator, 'delivery.finished', "Delivered {$delivery->kept} records from {$delivery->source_name}", $delivery, $delivery->only('kept', 'rejected', 'already_here', 'new'));
         } else {
             self::dispatch($this->deliveryId);

@@ -54,7 +54,7 @@ final class FetchRecords extends TaskSlice
             $delivery = $takeIn->execute($delivery->id, $delivery->position, array_slice($page->records, 0, $delivery->expected - $delivery->position));
             $this->progress($delivery, $delivery->expected);
         }
-        $this->end($delivery, 'done', number_format($delivery->new).' new publications, '.number_format($delivery->already_here).' already here, '.number_format($delivery->rejected).' rejected.');
+        $this->end($delivery, 'done', $this->outcome($delivery));
         $log($delivery->review_id, $delivery->creator, 'delivery.finished', "Fetched {$delivery->kept} records from {$delivery->source_name}", $delivery, $delivery->only('kept', 'rejected', 'already_here', 'new'));
     }
 

@@ -56,6 +56,11 @@ abstract class TaskSlice implements ShouldQueue
         Task::query()->whereKey($delivery->task_id)->update(['done' => $delivery->position] + ($total === null ? [] : ['total' => $total]));
     }
 
+    protected function outcome(Delivery $delivery): string
+    {
+        return 'New publications: '.number_format($delivery->new).'. Already here: '.number_format($delivery->already_here).'. Rejected: '.number_format($delivery->rejected).'.';
+    }
+
     protected function end(Delivery $delivery, string $state, string $message): void
     {
         $delivery->update(['state' => $state, 'failure' => $state === 'done' ? '' : $message, 'finished_at' => $state === 'done' ? now() : null]);

@@ -24,7 +24,9 @@ final class Browser
     /** @var list<self> */
     private static array $open = [];
 
-    private function __construct(public readonly RemoteWebDriver $driver, public readonly string $downloads) {}
+    private function __construct(public readonly RemoteWebDriver $driver, public readonly string $downloads)
+    {
+    }
 
     public static function open(): self
     {
@@ -63,7 +65,7 @@ final class Browser
         }
     }
 
-    /** @param array<string, mixed> $parameters */
+    /** @param  array<string, mixed>  $parameters */
     public function tools(string $command, array $parameters = []): void
     {
         (new ChromeDevToolsDriver($this->driver))->execute($command, $parameters);
@@ -116,7 +118,10 @@ final class Browser
     /** A button or link by its words. */
     public function press(string $words): self
     {
-        $found = $this->one("//button[contains(normalize-space(),\"{$words}\")] | //a[contains(normalize-space(),\"{$words}\")] | //summary[contains(normalize-space(),\"{$words}\")]");
+        $named = fn (string $test): string => implode(' | ', array_map(fn (string $tag): string => "//{$tag}[{$test}]", ['button', 'a', 'summary']));
+        // the very words before words that merely contain them
+        $exactly = array_filter($this->driver->findElements(WebDriverBy::xpath($named("normalize-space()=\"{$words}\""))), fn (RemoteWebElement $e): bool => $e->isDisplayed());
+        $found = reset($exactly) ?: $this->one($named("contains(normalize-space(),\"{$words}\")"));
         $this->driver->executeScript('arguments[0].scrollIntoView({block: "center"})', [$found]);
         $found->click();
 

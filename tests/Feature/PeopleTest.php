@@ -43,7 +43,7 @@ it('brings somebody new in by a link', function () {
     preg_match('~/invitations/(\w+)~', Letter::query()->sole()->body, $link);
     auth()->logout();
     $this->get("/invitations/{$link[1]}")->assertOk()->assertSee('Lamps at night');
-    $this->post("/invitations/{$link[1]}", ['name' => 'Nina Neu', 'password' => 'quite a long one', 'password_confirmation' => 'quite a long one'])->assertRedirect("/reviews/{$world->review->id}");
+    $this->post("/invitations/{$link[1]}", ['name' => 'Nina Neu', 'password' => 'quite a long one', 'password_confirmation' => 'quite a long one'])->assertRedirect("/reviews/{$world->review->id}/question");
     expect(User::query()->where('email', 'new@heron.example')->sole()->roleIn($world->review)->value)->toBe('coder');
     $this->post("/invitations/{$link[1]}")->assertSessionHas('problem');
     $this->get('/invitations/unknown')->assertNotFound();

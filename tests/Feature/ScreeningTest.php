@@ -2,7 +2,6 @@
 
 use App\Models\Decision;
 use App\Models\Item;
-use App\Models\LogEntry;
 use App\Queries\FlowQuery;
 use App\Queries\Tallies;
 use Illuminate\Database\QueryException;

@@ -42,7 +42,7 @@ final class World
         return $this;
     }
 
-    /** @param list<array<string, string>> $records RIS fields, each over sensible ones */
+    /** @param  list<array<string, string>>  $records RIS fields, each over sensible ones */
     public function deliver(array $records, string $source = 'Tern Abstracts'): Delivery
     {
         return $this->deliverText(self::ris($records), $source);
@@ -56,7 +56,7 @@ final class World
         return app(StartDelivery::class)->ofFile($this->people['specialist'], $this->review, $path, 'export.ris', $source, now(), '')->refresh();
     }
 
-    /** @param list<array<string, string>> $records */
+    /** @param  list<array<string, string>>  $records */
     public static function ris(array $records): string
     {
         $text = '';

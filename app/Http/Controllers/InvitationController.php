@@ -42,7 +42,7 @@ final class InvitationController extends Controller
             $request->session()->regenerate();
         }
 
-        return redirect()->route('reviews.show', $invitation->review_id)->with('notice', 'Welcome to the team.');
+        return redirect()->route('question', $invitation->review_id)->with('notice', 'Welcome to the team.');
     }
 
     private function register(Request $request, Invitation $invitation): User

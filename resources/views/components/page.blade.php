@@ -50,11 +50,13 @@
     @foreach (session('problems', []) as $problem)
         <p class="problem" role="alert">{{ $problem['text'] }} <a href="{{ $problem['url'] }}">{{ $problem['link'] }}</a></p>
     @endforeach
+    @auth
+        <x-tasks :running="$tasksRunning" />
+    @endauth
     <main id="main" tabindex="-1">
         {{ $slot }}
     </main>
     @auth
-        <x-tasks :running="$tasksRunning" />
         <x-palette :screens="$screens()" :find="$review ? route('find', $review, false) : ''" />
     @endauth
     <x-keys />

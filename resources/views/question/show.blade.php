@@ -76,7 +76,7 @@
                         @csrf
                         <div class="row grow">
                             <div class="field grow"><label for="new-question">New criterion, as a question</label><input class="input" id="new-question" name="question" maxlength="400" placeholder="Is it primary research?" required></div>
-                            <div class="field"><label for="new-reason">Reason</label><input class="input" id="new-reason" name="reason" maxlength="120" placeholder="Not primary research" required></div>
+                            <div class="field"><label for="new-reason">Short reason, if it fails</label><input class="input" id="new-reason" name="reason" maxlength="120" placeholder="Not primary research" required></div>
                             <button class="button">Add the criterion</button>
                         </div>
                         @error('question') <p class="field-error" role="alert">{{ $message }}</p> @enderror

@@ -35,7 +35,7 @@
             <header class="sheet-head"><h2>About this delivery</h2></header>
             <dl class="sheet-body facts">
                 <dt>Source</dt><dd>{{ $delivery->source_name }}</dd>
-                @if ($delivery->file_name) <dt>File</dt><dd class="break-words">{{ $delivery->file_name }}, {{ number_format($delivery->file_size / 1024) }} kB</dd> @endif
+                @if ($delivery->file_name) <dt>File</dt><dd class="break-words">{{ $delivery->file_name }}, {{ number_format(ceil($delivery->file_size / 1024)) }} kB</dd> @endif
                 <dt>Searched on</dt><dd>{{ $delivery->searched_on->format('j M Y') }}</dd>
                 <dt>Delivered</dt><dd>{{ $delivery->created_at->format('j M Y, H:i') }} by {{ $delivery->creator->name }}</dd>
                 @if ($delivery->search) <dt>Search</dt><dd><a href="{{ route('searches.show', [$review, $delivery->search]) }}">{{ $delivery->search->name }}</a></dd><dt>Query</dt><dd><code>{{ $delivery->query }}</code></dd><dt>Sent as</dt><dd><code>{{ $delivery->query_sent }}</code></dd> @endif

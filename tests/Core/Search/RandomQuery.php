@@ -20,7 +20,9 @@ final class RandomQuery
 {
     private const WORDS = ['light', 'lamp', 'night', 'shift', 'nurses', 'alertness', 'errors', 'sleep', 'bright', 'bright-light', 'lux', '1,500', 'mélatonine'];
 
-    public function __construct(private readonly Randomizer $random, private readonly bool $fields = true, private readonly bool $onlyText = false) {}
+    public function __construct(private readonly Randomizer $random, private readonly bool $fields = true, private readonly bool $onlyText = false)
+    {
+    }
 
     public function tree(int $depth, bool $inField = false): Node
     {
