@@ -29,9 +29,13 @@ final class TranslateQuery extends PureCommand
         $tree = match ($this->text('from')) {
             'heron' => $this->heron(),
             'cql' => $this->cql(),
-            default => $this->unknown(),
+            default => null,
         };
         if ($tree === null) {
+            if (! in_array($this->text('from'), ['heron', 'cql'], true)) {
+                $this->say('Queries are read --from=heron or --from=cql.');
+            }
+
             return self::UNUSABLE;
         }
         if ($dialect === null) {
@@ -67,12 +71,5 @@ final class TranslateQuery extends PureCommand
 
             return null;
         }
-    }
-
-    private function unknown(): ?Node
-    {
-        $this->unusable('Queries are read --from=heron or --from=cql.');
-
-        return null;
     }
 }

@@ -19,7 +19,7 @@ use WaryHeron\Core\Search\Text\StructuredAbstract;
 /** What the Reading Desk needs: items for one person with their own decision, and nobody else's. */
 final class Desk
 {
-    private const AHEAD = 6;
+    private const AHEAD = 5;
 
     private const BEHIND = 3;
 
@@ -35,10 +35,20 @@ final class Desk
         return $this->items($this->waiting()->where('items.position', '>', $after)->orderBy('items.position')->limit($most));
     }
 
-    /** @return list<array<string, mixed>> what I judged last, the oldest of them first */
+    /** @return list<array{id: string, title: string, mine: array<string, mixed>}> what I judged last, the oldest of them first; titles only */
     public function behind(): array
     {
-        return array_reverse($this->items($this->base()->whereNotNull('decisions.verdict')->orderByDesc('decisions.created_at')->limit(self::BEHIND)));
+        $rows = $this->base()->whereNotNull('decisions.verdict')->orderByDesc('decisions.created_at')->limit(self::BEHIND)->get()->all();
+
+        return array_map(fn (stdClass $row): array => ['id' => $row->id, 'title' => $row->title, 'mine' => $this->mine($row)], array_reverse(array_values($rows)));
+    }
+
+    /** @return ?array{open: bool, mine: array<string, mixed>} how an item stands for me */
+    public function standing(string $id): ?array
+    {
+        $row = $this->base()->where('items.id', $id)->first();
+
+        return $row === null ? null : ['open' => $row->opened_at !== null, 'mine' => $this->mine($row)];
     }
 
     /** @return ?array<string, mixed> one item, open to me or not yet judged by me */
@@ -50,10 +60,9 @@ final class Desk
     /** @return array{left: int, done: int} */
     public function counts(): array
     {
-        return [
-            'left' => Waiting::toScreen($this->user, $this->review, Tallies::of($this->review)),
-            'done' => DB::table('decisions')->where('review_id', $this->review->id)->where('stage', Stage::TitleAbstract->value)->where('user_id', $this->user->id)->whereNull('superseded_at')->whereNotNull('verdict')->count(),
-        ];
+        $counts = ScreenerCounts::of($this->user, $this->review);
+
+        return ['left' => $counts->left, 'done' => $counts->done];
     }
 
     /** @return list<array{id: string, question: string, reason: string}> */
@@ -95,8 +104,14 @@ final class Desk
             'sources' => $sources[$row->publication_id] ?? [],
             'records' => $row->records_count,
             'publication' => route('publications.show', [$this->review, $row->publication_id], false),
-            'mine' => ['id' => $row->verdict === null ? '' : $row->decision_id, 'verdict' => $row->verdict, 'criterion' => $row->criterion_id, 'note' => $row->verdict === null ? '' : $row->note],
+            'mine' => $this->mine($row),
         ], $rows);
+    }
+
+    /** @return array{id: string, verdict: ?string, criterion: ?string, note: string} */
+    private function mine(stdClass $row): array
+    {
+        return ['id' => $row->verdict === null ? '' : $row->decision_id, 'verdict' => $row->verdict, 'criterion' => $row->criterion_id, 'note' => $row->verdict === null ? '' : $row->note];
     }
 
     private function shortened(string $authors): string

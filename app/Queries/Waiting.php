@@ -14,7 +14,7 @@ use WaryHeron\Core\Screening\Stage;
 /** What waits for one person in one review. */
 final readonly class Waiting
 {
-    private function __construct(public int $toScreen, public int $toSettle, public int $toCode)
+    private function __construct(public int $toScreen, public int $toSettle, public int $toCode, public int $coded)
     {
     }
 
@@ -22,26 +22,19 @@ final readonly class Waiting
     {
         $role = $user->roleIn($review);
         $tallies ??= Tallies::of($review);
+        $coded = $tallies->in(ItemState::Included) === 0 ? 0 : self::coded($review);
 
         return new self(
-            $role?->may(Ability::Screen) === true ? self::toScreen($user, $review, $tallies) : 0,
+            $role?->may(Ability::Screen) === true ? ScreenerCounts::of($user, $review, $tallies)->left : 0,
             $tallies->in(ItemState::Disagreement) === 0 ? 0 : self::toSettle($user, $review, $role?->may(Ability::Settle) === true),
-            $role?->may(Ability::Code) === true ? max(0, $tallies->in(ItemState::Included) - self::coded($review)) : 0,
+            $role?->may(Ability::Code) === true ? max(0, $tallies->in(ItemState::Included) - $coded) : 0,
+            $coded,
         );
     }
 
     public function all(): int
     {
         return $this->toScreen + $this->toSettle + $this->toCode;
-    }
-
-    public static function toScreen(User $user, Review $review, Tallies $tallies): int
-    {
-        $mine = DB::table('decisions')->join('items', 'items.id', '=', 'decisions.item_id')
-            ->where('decisions.review_id', $review->id)->where('decisions.stage', Stage::TitleAbstract->value)->where('decisions.user_id', $user->id)
-            ->whereNull('decisions.superseded_at')->whereNotNull('decisions.verdict')->where('items.state', ItemState::Waiting->value)->count();
-
-        return max(0, $tallies->in(ItemState::Waiting) - $mine);
     }
 
     /** How many included publications have an answer to everything the codebook asks. */

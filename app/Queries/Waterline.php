@@ -33,7 +33,7 @@ final readonly class Waterline
         $included = $tallies->in(ItemState::Included);
         $excluded = $tallies->in(ItemState::Excluded);
         $left = $publications - $excluded;
-        $coded = Waiting::coded($review);
+        $coded = $waiting->coded;
         $duplicates = $records - $publications;
         $library = fn (array $filter): string => route('library', [$review, ...$filter]);
         $stages = [

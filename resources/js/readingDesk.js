@@ -127,8 +127,7 @@ export default () => ({
         if (at >= 0) {
             this.at = at;
         } else {
-            const kept = this.behind.find((one) => one.id === id);
-            const item = kept ?? (await ask('GET', this.urls.item.replace('ITEM', id)).catch(() => ({}))).item;
+            const { item } = await ask('GET', this.urls.item.replace('ITEM', id)).catch(() => ({}));
             if (!item) return;
             this.items.splice(this.at, 0, item);
             this.behind = this.behind.filter((one) => one.id !== id);

@@ -18,13 +18,12 @@ use WaryHeron\Core\Screening\Verdict;
 /** Reads an item's current decisions for the core, and writes back what the core says of them. */
 final class ItemBallot
 {
-    /** @var array<string, int> place in the protocol by criterion */
-    private array $places;
+    /** @var ?array<string, int> place in the protocol by criterion, looked up when an exclusion is about */
+    private ?array $places = null;
 
     /** @param  Collection<int, Decision>  $current the people's current decisions, without those taken back */
     private function __construct(public readonly Item $item, public readonly Collection $current, private readonly ?Settlement $settlement)
     {
-        $this->places = Criterion::query()->where('review_id', $item->review_id)->orderBy('position')->pluck('id')->flip()->all();
     }
 
     /** Locks the item: two people may decide at once. */
@@ -50,7 +49,7 @@ final class ItemBallot
 
     public function decision(string $person, Verdict $verdict, ?string $criterionId): CoreDecision
     {
-        return new CoreDecision($person, $verdict, $criterionId === null ? null : $this->places[$criterionId] ?? null);
+        return new CoreDecision($person, $verdict, $criterionId === null ? null : $this->places()[$criterionId] ?? null);
     }
 
     public function keep(Ballot $ballot): Outcome
@@ -60,10 +59,16 @@ final class ItemBallot
             'state' => $outcome->state,
             'kind' => $outcome->kind?->value,
             'settled' => $outcome->settled,
-            'criterion_id' => $outcome->criterion === null ? null : (array_search($outcome->criterion, $this->places, true) ?: null),
+            'criterion_id' => $outcome->criterion === null ? null : (array_search($outcome->criterion, $this->places(), true) ?: null),
             'opened_at' => $outcome->state->isOpen() ? $this->item->opened_at ?? now() : null,
         ]);
 
         return $outcome;
+    }
+
+    /** @return array<string, int> */
+    private function places(): array
+    {
+        return $this->places ??= Criterion::query()->where('review_id', $this->item->review_id)->orderBy('position')->pluck('id')->flip()->all();
     }
 }

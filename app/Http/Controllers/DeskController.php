@@ -67,6 +67,6 @@ final class DeskController extends Controller
         $desk = new Desk($review, $this->me($request));
         $seen = $request->input('after');
 
-        return response()->json(['item' => $desk->item($item->id), 'counts' => $desk->counts()] + (is_numeric($seen) ? ['items' => $desk->ahead((int) $seen, 2)] : []));
+        return response()->json(['item' => $desk->standing($item->id), 'counts' => $desk->counts()] + (is_numeric($seen) ? ['items' => $desk->ahead((int) $seen, 1)] : []));
     }
 }

@@ -1,0 +1,40 @@
+# Benchmarks on a copy of their own, set up as for real use. Results are JSON lines.
+
+run_bench() {
+    local name="${1:-}"
+    [ $# -gt 0 ] && shift
+    case "$name" in pages | deliver) ;; *) fail "there is no benchmark “$name”." "./heron bench pages|deliver [SIZE]" ;; esac
+    {
+        need_space
+        need_all_packages
+        use_instance bench
+        need_composer
+        need_assets
+        make_instance
+        trap 'stop_servers; stop_cluster' EXIT
+        start_cluster
+        WEB_PORT="$(free_port "$WEB_PORT")"
+        STANDINS_PORT="$(free_port "$STANDINS_PORT")"
+        write_ports
+        write_env
+        need_database "$APP_DATABASE"
+        refresh_caches
+        quietly "emptying the benchmark's database" artisan migrate:fresh --force
+    } >&2
+    "bench_$name" "$@"
+}
+
+bench_deliver() { artisan heron:bench-deliver "${1:-50000}"; }
+
+bench_pages() {
+    local review
+    {
+        start_servers
+        wait_for "http://127.0.0.1:$WEB_PORT/up" "the application"
+        quietly "adding people" artisan heron:person Lead lead@heron.example "--password=a long password"
+        quietly "adding people" artisan heron:person Reviewer reviewer@heron.example "--password=a long password"
+        step "Making a review of ${1:-117000} records"
+        review="$(artisan heron:large "${1:-117000}" --lead=lead@heron.example --reviewer=reviewer@heron.example)"
+    } >&2
+    php -d pcov.enabled=0 setup/bench/pages.php "http://127.0.0.1:$WEB_PORT" "$review" 60
+}

@@ -1,0 +1,63 @@
+<?php
+
+// Times pages of a running copy against a bare signed-in page of the same copy, one request after the other, taking turns.
+// php setup/bench/pages.php BASE REVIEW ROUNDS
+
+[$base, $review, $rounds] = [$argv[1], $argv[2], (int) $argv[3]];
+$curl = curl_init();
+curl_setopt_array($curl, [CURLOPT_RETURNTRANSFER => true, CURLOPT_COOKIEFILE => '', CURLOPT_FOLLOWLOCATION => false, CURLOPT_ENCODING => '']);
+$ask = function (string $method, string $path, ?string $body = null, array $headers = []) use ($curl, $base): array {
+    curl_setopt_array($curl, [CURLOPT_URL => str_starts_with($path, 'http') ? $path : $base.$path, CURLOPT_CUSTOMREQUEST => $method, CURLOPT_POSTFIELDS => $body ?? '', CURLOPT_HTTPHEADER => $headers]);
+    $answer = (string) curl_exec($curl);
+    $status = curl_getinfo($curl, CURLINFO_RESPONSE_CODE);
+    if ($status >= 400) {
+        fwrite(STDERR, "{$method} {$path} answered {$status}\n".substr($answer, 0, 500)."\n");
+        exit(1);
+    }
+
+    return [$answer, curl_getinfo($curl, CURLINFO_STARTTRANSFER_TIME) * 1000];
+};
+$token = fn (string $html): string => preg_match('/name="csrf-token" content="(\w+)"/', $html, $m) === 1 ? $m[1] : '';
+[$html] = $ask('GET', '/sign-in');
+$ask('POST', '/sign-in', http_build_query(['_token' => $token($html), 'email' => 'reviewer@heron.example', 'password' => 'a long password']));
+[$html] = $ask('GET', "/reviews/{$review}/screening/desk");
+$csrf = $token($html);
+
+// a cursor far into the list, as the page itself would give it
+[$far] = $ask('GET', "/reviews/{$review}/records?sort=title&desc=1");
+preg_match('~href="([^"]+)" rel="next"~', $far, $next);
+$items = function () use ($ask, $review): array {
+    [$json] = $ask('GET', "/reviews/{$review}/screening/desk/ahead?after=0", null, ['Accept: application/json']);
+
+    return array_column(json_decode($json, true)['items'], 'id');
+};
+$queue = [];
+$decide = function () use (&$queue, $items, $ask, $review, $csrf): array {
+    $queue = $queue === [] ? $items() : $queue;
+    $id = array_shift($queue);
+
+    return $ask('POST', "/reviews/{$review}/screening/items/{$id}/decision", json_encode(['verdict' => 'include', 'note' => '', 'key' => bin2hex(random_bytes(16)), 'seen' => '', 'after' => 0]), ['Content-Type: application/json', 'Accept: application/json', "X-CSRF-TOKEN: {$csrf}"]);
+};
+$pages = [
+    'reading desk' => fn (): array => $ask('GET', "/reviews/{$review}/screening/desk"),
+    'decision' => $decide,
+    'publication list' => fn (): array => $ask('GET', "/reviews/{$review}/records"),
+    'publication list by title, next page' => fn (): array => $ask('GET', html_entity_decode($next[1])),
+    'publication list, filtered by a query' => fn (): array => $ask('GET', "/reviews/{$review}/records?q=".urlencode('title:visor* AND crossover')),
+];
+$bare = fn (): array => $ask('GET', '/account');
+foreach ($pages as $name => $page) {
+    $times = $bareTimes = [];
+    for ($i = -5; $i < $rounds; $i++) {
+        [, $bareTime] = $bare();
+        [, $time] = $page();
+        if ($i >= 0) {
+            $bareTimes[] = $bareTime;
+            $times[] = $time;
+        }
+    }
+    sort($times);
+    sort($bareTimes);
+    $median = fn (array $of): float => round($of[intdiv(count($of), 2)], 1);
+    echo json_encode(['what' => $name, 'rounds' => $rounds, 'median_ms' => $median($times), 'p95_ms' => round($times[(int) (0.95 * count($times))], 1), 'plain' => 'bare signed-in page', 'plain_median_ms' => $median($bareTimes), 'ratio' => round($median($times) / $median($bareTimes), 2)]), "\n";
+}
