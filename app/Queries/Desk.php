@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Queries;
 
 use App\Models\Criterion;
+use App\Models\Decision;
 use App\Models\Review;
 use App\Models\User;
 use Illuminate\Database\Query\Builder;
@@ -43,12 +44,15 @@ final class Desk
         return array_map(fn (stdClass $row): array => ['id' => $row->id, 'title' => $row->title, 'mine' => $this->mine($row)], array_reverse(array_values($rows)));
     }
 
-    /** @return ?array{open: bool, mine: array<string, mixed>} how an item stands for me */
-    public function standing(string $id): ?array
+    /** @return array{open: bool, mine: array{id: string, verdict: ?string, criterion: ?string, note: string}} how an item stands for whoever decided so */
+    public static function standing(Decision $decision): array
     {
-        $row = $this->base()->where('items.id', $id)->first();
+        $verdict = $decision->verdict?->value;
 
-        return $row === null ? null : ['open' => $row->opened_at !== null, 'mine' => $this->mine($row)];
+        return [
+            'open' => $decision->item->state->isOpen(),
+            'mine' => ['id' => $verdict === null ? '' : $decision->id, 'verdict' => $verdict, 'criterion' => $decision->criterion_id, 'note' => $verdict === null ? '' : $decision->note],
+        ];
     }
 
     /** @return ?array<string, mixed> one item, open to me or not yet judged by me */

@@ -52,7 +52,7 @@ final readonly class RecordDecision
             $ballot = ItemBallot::locked($item->id);
             $without = $this->tried(fn () => $ballot->ballot()->without($by->id));
 
-            return $this->replace($by, $ballot, $this->mine($by, $item), $without, ['verdict' => null], 'decision.taken-back', 'Took back the decision on');
+            return $this->replace($by, $ballot, $this->mine($by, $item), $without, ['verdict' => null, 'criterion_id' => null, 'note' => ''], 'decision.taken-back', 'Took back the decision on');
         });
     }
 
@@ -65,6 +65,7 @@ final readonly class RecordDecision
         $opened = $ballot->keep($after)->state->isOpen();
         $title = $item->publication->title;
         ($this->log)($item->review_id, $by, $action, "{$says} “{$title}”", $decision, array_filter(['verdict' => $decision->verdict?->value, 'criterion' => $decision->criterion_id]), $item->id);
+        $decision->setRelation('item', $item);
         if ($opened) {
             ($this->log)($item->review_id, null, 'item.opened', "All decisions are in on “{$title}”", $item);
         }

@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Actions\Screening\RecordDecision;
 use App\Http\Requests\VerdictRequest;
+use App\Models\Decision;
 use App\Models\Item;
 use App\Models\Review;
 use App\Queries\Desk;
@@ -50,23 +51,21 @@ final class DeskController extends Controller
 
     public function decide(VerdictRequest $request, Review $review, Item $item, RecordDecision $record): JsonResponse
     {
-        $record->execute($this->me($request), $item, $request->verdict(), $request->criterion(), $request->note(), $request->has('seen') ? $request->string('seen')->value() : null, $request->input('key'));
+        $decision = $record->execute($this->me($request), $item, $request->verdict(), $request->criterion(), $request->note(), $request->has('seen') ? $request->string('seen')->value() : null, $request->input('key'));
 
-        return $this->after($request, $review, $item);
+        return $this->after($request, $review, $decision);
     }
 
     public function takeBack(Request $request, Review $review, Item $item, RecordDecision $record): JsonResponse
     {
-        $record->takeBack($this->me($request), $item);
-
-        return $this->after($request, $review, $item);
+        return $this->after($request, $review, $record->takeBack($this->me($request), $item));
     }
 
-    private function after(Request $request, Review $review, Item $item): JsonResponse
+    private function after(Request $request, Review $review, Decision $decision): JsonResponse
     {
         $desk = new Desk($review, $this->me($request));
         $seen = $request->input('after');
 
-        return response()->json(['item' => $desk->standing($item->id), 'counts' => $desk->counts()] + (is_numeric($seen) ? ['items' => $desk->ahead((int) $seen, 1)] : []));
+        return response()->json(['item' => Desk::standing($decision), 'counts' => $desk->counts()] + (is_numeric($seen) ? ['items' => $desk->ahead((int) $seen, 1)] : []));
     }
 }
