@@ -103,10 +103,10 @@ instance_up() {
         fi
         rm -f "$DIR/seeded"
     fi
-    if [ "$WEB_PORT" != "$old_port" ]; then stop_one "$DIR/run/nginx.pid"; fi
-    if ! alive "$DIR/run/nginx.pid" && port_taken "$WEB_PORT"; then
-        fail "port $WEB_PORT is taken by another program." "Choose another one: ./heron up --port=$(free_port $((WEB_PORT + 1)))"
+    if { [ "$WEB_PORT" != "$old_port" ] || ! alive "$DIR/run/nginx.pid"; } && port_taken "$WEB_PORT"; then
+        fail "port $WEB_PORT is taken by another program." "Choose another one: ./heron up --port=$(free_port $((WEB_PORT + 1)))" "What was running before goes on."
     fi
+    if [ "$WEB_PORT" != "$old_port" ]; then stop_one "$DIR/run/nginx.pid"; fi
     need_composer
     need_assets
     start_cluster

@@ -43,7 +43,7 @@
                             @break
                     @endswitch
                     <div class="row mt-2">
-                        <div class="field grow"><label class="small quiet" for="quote-{{ $code->id }}">Evidence: the words it rests on</label><textarea class="input serif" rows="1" id="quote-{{ $code->id }}" data-quote maxlength="4000">{{ $answer->quote ?? '' }}</textarea></div>
+                        <div class="field grow"><label class="small quiet" for="quote-{{ $code->id }}">Evidence: the words it rests on</label><textarea class="input serif" rows="2" id="quote-{{ $code->id }}" data-quote maxlength="4000">{{ $answer->quote ?? '' }}</textarea></div>
                         <div class="field"><label class="small quiet" for="place-{{ $code->id }}">Where</label><input class="input" id="place-{{ $code->id }}" data-place size="9" maxlength="120" value="{{ $answer->place ?? '' }}" placeholder="page 4"></div>
                         <button type="button" class="button button-plain" x-on:click="quoteSelection">Quote</button>
                         <button type="button" class="button button-plain" x-on:click="clear">Clear</button>
