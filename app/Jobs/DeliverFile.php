@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Jobs;
 
 use App\Actions\Records\TakeInRecords;
-use App\Actions\WriteLog;
 use App\Models\Delivery;
 use Illuminate\Support\Facades\Storage;
 use WaryHeron\Core\Bibliography\Format\Formats;
@@ -16,7 +15,7 @@ final class DeliverFile extends TaskSlice
 {
     private const BATCH = 500;
 
-    public function handle(TakeInRecords $takeIn, WriteLog $log): void
+    public function handle(TakeInRecords $takeIn): void
     {
         $delivery = $this->begin();
         if ($delivery === null) {
@@ -37,7 +36,6 @@ final class DeliverFile extends TaskSlice
         } elseif ($finished) {
             $delivery->update(['expected' => $delivery->position]);
             $this->end($delivery, 'done', $this->outcome($delivery));
-            $log($delivery->review_id, $delivery->creator, 'delivery.finished', "Delivered {$delivery->kept} records from {$delivery->source_name}", $delivery, $delivery->only('kept', 'rejected', 'already_here', 'new'));
         } else {
             self::dispatch($this->deliveryId);
         }

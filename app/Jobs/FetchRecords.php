@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Jobs;
 
 use App\Actions\Records\TakeInRecords;
-use App\Actions\WriteLog;
 use App\Models\Delivery;
 use App\Sources\SourceFailed;
 use App\Sources\Sources;
@@ -15,7 +14,7 @@ final class FetchRecords extends TaskSlice
 {
     private const RETRIES = 4;
 
-    public function handle(TakeInRecords $takeIn, Sources $sources, WriteLog $log): void
+    public function handle(TakeInRecords $takeIn, Sources $sources): void
     {
         $delivery = $this->begin();
         if ($delivery === null) {
@@ -55,7 +54,6 @@ final class FetchRecords extends TaskSlice
             $this->progress($delivery, $delivery->expected);
         }
         $this->end($delivery, 'done', $this->outcome($delivery));
-        $log($delivery->review_id, $delivery->creator, 'delivery.finished', "Fetched {$delivery->kept} records from {$delivery->source_name}", $delivery, $delivery->only('kept', 'rejected', 'already_here', 'new'));
     }
 
     private function tryLater(Delivery $delivery, SourceFailed $failed): void

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Jobs;
 
+use App\Actions\WriteLog;
 use App\Models\Delivery;
 use App\Models\Task;
 use Illuminate\Bus\Queueable;
@@ -72,5 +73,6 @@ abstract class TaskSlice implements ShouldQueue
             },
             'done' => $delivery->position, 'message' => $message, 'finished_at' => now(),
         ]);
+        app(WriteLog::class)($delivery->review_id, null, "delivery.{$state}", "The delivery from {$delivery->source_name} ended: {$message}", $delivery, $delivery->only('kept', 'rejected', 'already_here', 'new'));
     }
 }

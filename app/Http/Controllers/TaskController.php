@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\Records\CancelTask;
 use App\Models\Task;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -21,9 +22,9 @@ final class TaskController extends Controller
         ])]);
     }
 
-    public function cancel(Task $task): JsonResponse
+    public function cancel(Request $request, Task $task, CancelTask $cancel): JsonResponse
     {
-        Task::query()->whereKey($task->id)->whereIn('state', ['queued', 'running'])->update(['cancel_requested_at' => now()]);
+        $cancel->execute($this->me($request), $task);
 
         return response()->json(['cancelled' => true]);
     }
