@@ -35,3 +35,14 @@ it('translates queries', function () {
     [$code, $out, $err] = heron('heron:query', 'lamp AND', '--to=cql');
     expect([$code, $out])->toBe([2, ''])->and($err)->toContain('Column 9');
 });
+
+it('measures agreement from a file', function () {
+    $file = tempnam(sys_get_temp_dir(), 'csv');
+    file_put_contents($file, "rater,item,verdict\nA,1,include\nB,1,include\nA,2,exclude\nB,2,unsure\nA,3,\nA,1,exclude\nB,4,perhaps\n");
+    [$code, $out, $err] = heron('heron:agreement', $file, '--categories=include,exclude,unsure');
+    $report = json_decode($out, true);
+    expect($code)->toBe(1)->and($report['two_raters']['n'])->toBe(2)->and($report['two_raters']['percent_agreement'])->toBe(0.5)->and($report['fleiss'])->toHaveKeys(['n', 'raters', 'p_observed', 'p_expected', 'kappa']);
+    expect($err)->toContain("{$file}:7: A has judged 1 already.")->toContain("{$file}:8: “perhaps” is not one of");
+    file_put_contents($file, "a,b\n");
+    expect(heron('heron:agreement', $file)[0])->toBe(2);
+});
