@@ -41,15 +41,23 @@ final readonly class Code
         };
     }
 
-    /** @param  string|int|float|list<string>|null  $value as read() gave it */
+    /**
+     * For people: numbers with thousands separated, dates as 23 Nov 2026.
+     *
+     * @param  string|int|float|list<string>|null  $value  as read() gave it
+     */
     public function show(string|int|float|array|null $value): string
     {
-        return match (true) {
+        $shown = match (true) {
             $value === null => '',
             is_array($value) => implode('; ', $value),
-            $this->type === CodeType::Number && $this->unit !== '' => "{$value} {$this->unit}",
-            default => (string) $value,
+            is_int($value) => number_format($value),
+            is_float($value) => rtrim(rtrim(number_format($value, 10), '0'), '.'),
+            $this->type === CodeType::Date => (new \DateTimeImmutable($value))->format('j M Y'),
+            default => $value,
         };
+
+        return $shown !== '' && $this->unit !== '' && $this->type === CodeType::Number ? "{$shown} {$this->unit}" : $shown;
     }
 
     /**

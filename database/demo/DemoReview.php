@@ -229,25 +229,23 @@ final class DemoReview
         }
     }
 
-    /** Twelve publications are coded, nine of them in full. */
+    /** Twelve publications are coded: those whose abstracts tell everything in full, the rest as far as they go. */
     private function code(CarbonImmutable $from): void
     {
         $codes = $this->review->codes()->get()->keyBy('label');
-        $publications = Publication::query()->where('review_id', $this->review->id)->where('abstract', '<>', '')
-            ->whereHas('item', fn ($item) => $item->where('state', ItemState::Included))->orderBy('id')->limit(12)->get();
-        foreach ($publications as $i => $publication) {
+        $included = Publication::query()->where('review_id', $this->review->id)->where('abstract', '<>', '')
+            ->whereHas('item', fn ($item) => $item->where('state', ItemState::Included))->orderBy('id')->get();
+        [$telling, $others] = $included->partition(fn (Publication $one): bool => count($this->readOff($one)) === count(self::CODEBOOK));
+        foreach ($telling->take(9)->concat($others->take(3))->values() as $i => $publication) {
             $this->at($from->setTime(9, 0)->addMinutes($i * 22));
             $coder = $this->people[$i % 2 === 0 ? 'karin' : 'tunde'];
             foreach ($this->readOff($publication) as $label => [$value, $quote]) {
-                if ($i >= 9 && in_array($label, ['Light level', 'Data extraction checked', 'Main outcome'], true)) {
-                    continue;
-                }
                 $this->answer->execute($coder, $publication, $codes[$label], $value, $quote, $quote === '' ? '' : 'abstract');
             }
         }
     }
 
-    /** @return array<string, array{mixed, string}> an answer and the words it rests on, by item of the codebook */
+    /** @return array<string, array{mixed, string}> what the abstract tells: an answer and the words it rests on, by item of the codebook */
     private function readOff(Publication $publication): array
     {
         $text = $publication->abstract;
@@ -269,17 +267,19 @@ final class DemoReview
             default => 'other',
         };
         $people = array_keys(array_filter(['nurses' => preg_match('/nurs|midwi/', $whole), 'doctors' => preg_match('/doctor|physician|resident/', $whole), 'ambulance staff' => preg_match('/ambulance/', $whole), 'pharmacy or laboratory' => preg_match('/pharmac|laborator/', $whole)])) ?: ['mixed or other'];
-        preg_match('/(?:^|\D)(\d{2,4}) (?=\p{L})/u', $sentence('/randomis|assigned|allocated|took part|analysed|observed|crossover|served|received/'), $size);
-        preg_match('/([\d,]{3,6}) lux/', "{$publication->title} {$text}", $lux);
+        $told = $sentence('/randomis|assigned|allocated|took part|analysed|observed|crossover|served|received/');
+        preg_match('/(?:^|[^\d,])(\d{2,4}|\d,\d{3}) (?=\p{L})/u', $told, $size);
+        // the lamps, not what they are compared with
+        preg_match('/(\d,\d{3}) lux/', "{$publication->title} {$text}", $lux);
         $outcome = $sentence('/primary outcome|assessed|measured|Outcomes were|counted/');
 
-        return [
-            'Design' => [$design, $sentence('/randomis|assigned|allocated|crossover|controls|order|before/')],
+        return array_filter([
+            'Design' => $design === 'other' ? null : [$design, $sentence('/randomis|assigned|allocated|crossover|controls|order|before/')],
             'People' => [$people, $sentence('/nurs|midwi|doctor|physician|resident|ambulance|pharmac|laborator|staff|teams/')],
-            'People analysed' => [$size[1] ?? '40', isset($size[1]) ? $sentence("/{$size[1]}/") : ''],
-            'Light level' => [$lux[1] ?? '1000', isset($lux[1]) ? $sentence('/lux/') : ''],
-            'Main outcome' => [preg_match('/primary outcome was ([^.]+)\./', $outcome, $named) === 1 ? $named[1] : rtrim($outcome === '' ? 'alertness' : $outcome, '.'), $outcome],
-            'Data extraction checked' => [CarbonImmutable::now()->format('Y-m-d'), ''],
-        ];
+            'People analysed' => isset($size[1]) ? [$size[1], $told] : null,
+            'Light level' => isset($lux[1]) ? [$lux[1], $sentence('/\d,\d{3} lux/')] : null,
+            'Main outcome' => $outcome === '' ? null : [preg_match('/primary outcome was ([^.]+)\./', $outcome, $named) === 1 ? $named[1] : rtrim($outcome, '.'), $outcome],
+            'Data extraction checked' => isset($size[1], $lux[1]) ? [CarbonImmutable::now()->format('Y-m-d'), ''] : null,
+        ]);
     }
 }

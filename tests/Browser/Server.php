@@ -28,11 +28,13 @@ final class Server
         return $pdo->query($sql)->fetchAll(\PDO::FETCH_ASSOC);
     }
 
+    /** As the user that the web side runs as, which owns the copy's files. */
     private static function artisan(string ...$arguments): void
     {
         $root = dirname(__DIR__, 2);
-        $environment = array_filter(['PATH' => getenv('PATH'), 'HERON_INSTANCE_DIR' => "{$root}/var/test", 'APP_CONFIG_CACHE' => "{$root}/var/test/cache/config.php", 'HOME' => '/tmp']);
-        $process = proc_open([PHP_BINARY, '-d', 'pcov.enabled=0', "{$root}/artisan", ...$arguments], [1 => ['pipe', 'w'], 2 => ['redirect', 1]], $pipes, $root, $environment);
+        $command = 'ROOT="$1"; . "$ROOT/setup/users.sh"; shift; as_web "$@"';
+        $environment = ['PATH' => getenv('PATH'), 'HERON_INSTANCE_DIR' => "{$root}/var/test", 'APP_CONFIG_CACHE' => "{$root}/var/test/cache/config.php", 'HOME' => '/tmp'];
+        $process = proc_open(['bash', '-c', $command, 'bash', $root, PHP_BINARY, '-d', 'pcov.enabled=0', "{$root}/artisan", ...$arguments], [1 => ['pipe', 'w'], 2 => ['redirect', 1]], $pipes, $root, $environment);
         $said = stream_get_contents($pipes[1]);
         if (proc_close($process) !== 0) {
             throw new \RuntimeException('artisan '.implode(' ', $arguments)." failed:\n{$said}");
