@@ -69,6 +69,7 @@ Route::prefix('/reviews/{review}')->middleware('auth')->scopeBindings()->group(f
         Route::get('/records', [LibraryController::class, 'index'])->name('library');
         Route::get('/publications/{publication}', [LibraryController::class, 'show'])->name('publications.show');
         Route::get('/screening', [ScreeningController::class, 'show'])->name('screening');
+        Route::get('/screening/agreement', [ScreeningController::class, 'agreement'])->name('agreement');
         Route::get('/screening/disagreements', [DisagreementController::class, 'index'])->name('disagreements');
         Route::get('/screening/disagreements/{item}', [DisagreementController::class, 'index'])->name('disagreements.show');
         Route::get('/coding', [CodingController::class, 'index'])->name('coding');

@@ -20,7 +20,6 @@ export default () => ({
     urls: {},
     queue: null,
     last: null,
-    exhausted: false,
     init() {
         const desk = data('desk-data');
         Object.assign(this, { items: desk.items, behind: desk.behind, criteria: desk.criteria.map((c, i) => ({ ...c, key: i < 9 ? String(i + 1) : '' })), counts: desk.counts, urls: desk.urls });
@@ -211,13 +210,14 @@ export default () => ({
             // what was left for later comes round again
             const again = await ask('GET', `${this.urls.ahead}?after=0`).catch(() => null);
             if (again) this.take(again.items);
-            this.exhausted = !this.item;
+            const left = this.items.findIndex((one) => !one.mine.verdict && !one.open);
+            if (left >= 0) this.at = left;
         }
         if (this.item) this.enter(false);
     },
     take(items) {
         for (const item of items) {
-            if (!this.items.some((one) => one.id === item.id && !one.mine.verdict) && !this.items.some((one) => one.id === item.id)) this.items.push(item);
+            if (!this.items.some((one) => one.id === item.id)) this.items.push(item);
         }
     },
     answered(entry, answer) {

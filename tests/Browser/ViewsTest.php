@@ -11,7 +11,7 @@ it('shows every main view without a complaint, to axe and to the browser, light 
     $publication = Server::rows("SELECT publication_id AS id FROM items WHERE state = 'included' ORDER BY position LIMIT 1")[0]['id'];
     $paths = ['/', '/account', '/reviews/new', '/post-room', '/design', ...array_map(fn (string $path): string => "/reviews/{$id}/{$path}", [
         'question', 'team', 'log', 'searches', 'searches/new', "searches/{$search}", 'records', 'records?q=light*&state=excluded', 'deliveries', "deliveries/{$delivery}", "publications/{$publication}",
-        'screening', 'screening/desk', 'screening/disagreements', 'coding', 'codebook', "coding/{$publication}", 'report',
+        'screening', 'screening/desk', 'screening/disagreements', 'screening/agreement', 'coding', 'codebook', "coding/{$publication}", 'report',
     ])];
     $ines = Browser::open()->signIn('ines.okafor@heron.example', 'night-shift-demo');
     $found = [];

@@ -41,7 +41,7 @@ it('pages forwards and back through every publication once, in any order', funct
 it('teaches where it is empty', function () {
     $world = new World;
     $this->actingAs($world->people['lead']);
-    foreach (['question' => 'No criteria yet', 'searches' => 'No searches yet', 'deliveries' => 'Nothing has been delivered yet', 'records' => 'No publications yet', 'screening' => 'Nothing to screen yet', 'screening/desk' => 'Nothing is left', 'screening/disagreements' => 'No disagreement is open', 'coding' => 'Nothing is included yet', 'codebook' => 'The codebook is empty', 'report' => 'records delivered'] as $path => $words) {
+    foreach (['question' => 'No criteria yet', 'searches' => 'No searches yet', 'deliveries' => 'Nothing has been delivered yet', 'records' => 'No publications yet', 'screening' => 'Nothing to screen yet', 'screening/desk' => 'Nothing is left', 'screening/disagreements' => 'No disagreement is open', 'screening/agreement' => 'Nothing to compare yet', 'coding' => 'Nothing is included yet', 'codebook' => 'The codebook is empty', 'report' => 'records delivered'] as $path => $words) {
         $this->get("/reviews/{$world->review->id}/{$path}")->assertOk()->assertSee($words);
     }
 });

@@ -87,7 +87,7 @@ it('never shows a blinded decision to anybody else, by any route', function () {
     $id = Decision::query()->where('note', $secret)->sole()->id;
     $review = "/reviews/{$world->review->id}";
     $item = $world->item(0);
-    $paths = ['screening', 'screening/desk', "screening/desk/{$item->id}", 'screening/desk/ahead', "screening/items/{$item->id}", 'screening/disagreements', 'records', 'records?state=waiting', 'records?q=one', 'log', 'report', 'coding',
+    $paths = ['screening/agreement', 'screening', 'screening/desk', "screening/desk/{$item->id}", 'screening/desk/ahead', "screening/items/{$item->id}", 'screening/disagreements', 'records', 'records?state=waiting', 'records?q=one', 'log', 'report', 'coding',
         "publications/{$item->publication_id}", 'exports/included/ris', 'exports/included/csv', 'exports/coding', 'find?q=one'];
     foreach (['ben', 'lead', 'observer', 'coder', 'specialist'] as $who) {
         $this->actingAs($world->people[$who]);
@@ -155,4 +155,16 @@ it('keeps tallies equal to a count, and a flow that adds up', function () {
     }
     expect(FlowQuery::of($world->review)->contradictions())->toBe([]);
     $this->actingAs($world->people['observer'])->get("/reviews/{$world->review->id}/report")->assertOk()->assertDontSee('do not add up')->assertSee('Not staff');
+});
+
+it('measures agreement on what has opened only', function () {
+    $world = screening();
+    $this->actingAs($world->people['observer']);
+    $page = "/reviews/{$world->review->id}/screening/agreement";
+    $world->decide('anna', $world->item(0), 'include');
+    $this->get($page)->assertOk()->assertSee('Nothing to compare yet');
+    $world->decide('ben', $world->item(0), 'include');
+    $world->decide('anna', $world->item(1), 'include');
+    $world->decide('ben', $world->item(1), 'exclude');
+    $this->get($page)->assertOk()->assertSee('Anna Kolbe and Ben Strand')->assertSee('50.0 %');
 });

@@ -41,7 +41,7 @@ final class Page extends Component
         $places = match ($this->stage) {
             'question' => ['question' => 'Question and criteria', 'team' => 'Team', 'log' => 'The Log'],
             'records' => ['library' => 'Library', 'deliveries' => 'Deliveries'],
-            'screening' => ['screening' => 'Overview', 'desk' => 'Reading Desk', 'disagreements' => 'Disagreements'],
+            'screening' => ['screening' => 'Overview', 'desk' => 'Reading Desk', 'disagreements' => 'Disagreements', 'agreement' => 'Agreement'],
             'coding' => ['coding' => 'Coding table', 'codebook' => 'Codebook'],
             default => [],
         };
@@ -56,7 +56,7 @@ final class Page extends Component
         $inReview = $this->review === null ? [] : [
             'Question and criteria' => route('question', $this->review), 'Team: invite people' => route('team', $this->review), 'Searches' => route('searches', $this->review),
             'New search' => route('searches.create', $this->review), 'Library' => route('library', $this->review), 'Deliveries: upload a file' => route('deliveries', $this->review),
-            'Screening overview' => route('screening', $this->review), 'Reading Desk: screen the next item' => route('desk', $this->review), 'Disagreements' => route('disagreements', $this->review),
+            'Screening overview' => route('screening', $this->review), 'Reading Desk: screen the next item' => route('desk', $this->review), 'Disagreements' => route('disagreements', $this->review), 'Agreement between reviewers' => route('agreement', $this->review),
             'Coding table' => route('coding', $this->review), 'Codebook' => route('codebook', $this->review), 'Report and flow' => route('report', $this->review),
             'Exports: included publications and coding table' => route('report', $this->review).'#exports', 'The Log' => route('log', $this->review),
         ];
