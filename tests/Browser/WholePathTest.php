@@ -44,6 +44,7 @@ it('carries a review from its question to a coded table, with two people', funct
     $later = $ines->heading();
     $ines->keys('l')->until(fn (): bool => $ines->heading() !== $later, 'The item was not left for later'); // it comes round at the end
     for ($i = 0; $i < $publications; $i++) {
+        $ines->until(fn (): bool => $ines->heading() !== '', 'The item left for later did not come round');
         $title = $ines->heading();
         $ines->keys('f')->until(fn (): bool => $ines->heading() !== $title, "The next item did not come after “{$title}”");
     }
