@@ -36,7 +36,7 @@ CONF
     if ! cluster_running; then
         PG_PORT="$(free_port "$PG_PORT")"
         step "Starting PostgreSQL on port $PG_PORT"
-        quietly "PostgreSQL's start (its log: $data/server.log)" as_postgres "$PG_BIN/pg_ctl" -D "$data" -l "$data/server.log" -w -t 60 -o "-p $PG_PORT" start
+        quietly "PostgreSQL's start (its log: $data/server.log)" as_postgres "$PG_BIN/pg_ctl" -D "$data" -l "$data/server.log" -w -t 60 -o "-p $PG_PORT" start 9>&-
     else
         PG_PORT="$(sed -n 4p "$data/postmaster.pid")"
     fi

@@ -24,6 +24,7 @@ artisan() { as_web php -d pcov.enabled=0 -d memory_limit=512M artisan "$@"; }
 
 make_instance() {
     mkdir -p "$DIR" 2>/dev/null && [ -w "$DIR" ] || fail "$DIR cannot be written by $(id -un)." "It may belong to another user, from an earlier start as root. Start as that user, or remove the folder."
+    # held by whatever this start runs, even if the start itself is killed; what it leaves running lets go of it
     exec 9>"$DIR/lock"
     flock -w 60 9 || fail "another start of the same copy is under way." "Wait for it, then try again."
     mkdir -p "$DIR"/{run,cache} "$DIR"/storage/{app/files,framework/views,framework/cache,logs,uploads}

@@ -16,7 +16,7 @@ quietly() {
     local what="$1" log
     shift
     log="$(mktemp)"
-    if ! "$@" >"$log" 2>&1 9>&-; then
+    if ! "$@" >"$log" 2>&1; then
         tail -n 25 "$log" >&2
         rm -f "$log"
         fail "$what failed (its last words stand above)." "What was done before stays as it is; run the command again when the cause is mended."

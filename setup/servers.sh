@@ -1,6 +1,7 @@
 # nginx, php-fpm and the queue worker of one instance. Uses DIR, WEB_PORT, STANDINS_PORT, APP_DATABASE, STANDINS_DATABASE.
 
-alive() { [ -s "$1" ] && kill -0 "$(cat "$1")" 2>/dev/null; }
+# Whether the process in a pid file is there and ours: after a restart of the machine the number may be somebody else's.
+alive() { [ -s "$1" ] && kill -0 "$(cat "$1")" 2>/dev/null && tr '\0' ' ' <"/proc/$(cat "$1")/cmdline" 2>/dev/null | grep -qF "$ROOT"; }
 
 write_server_config() {
     local run="$DIR/run" user
@@ -87,12 +88,12 @@ start_servers() {
     write_server_config
     if ! alive "$run/fpm.pid"; then
         if am_root && [ "$(web_user)" = root ]; then root_flag="-R"; fi
-        quietly "php-fpm's start" /usr/sbin/php-fpm8.2 -y "$run/fpm.conf" $root_flag
+        quietly "php-fpm's start" /usr/sbin/php-fpm8.2 -y "$run/fpm.conf" $root_flag 9>&-
     else
         kill -USR2 "$(cat "$run/fpm.pid")"
     fi
     if ! alive "$run/nginx.pid"; then
-        quietly "nginx's start" /usr/sbin/nginx -c "$run/nginx.conf" -e "$run/nginx-error.log"
+        quietly "nginx's start" /usr/sbin/nginx -c "$run/nginx.conf" -e "$run/nginx-error.log" 9>&-
     fi
 }
 

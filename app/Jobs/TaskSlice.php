@@ -24,8 +24,19 @@ abstract class TaskSlice implements ShouldQueue
 
     public int $tries = 20;
 
+    public int $backoff = 2;
+
     public function __construct(public readonly string $deliveryId)
     {
+    }
+
+    /** After the last try: it can be gone on with by hand, from where it stopped. */
+    public function failed(): void
+    {
+        $delivery = Delivery::query()->find($this->deliveryId);
+        if ($delivery !== null && in_array($delivery->state, ['queued', 'running'], true)) {
+            $this->end($delivery, 'failed', 'Stopped by an error of ours, which is written down for whoever runs this. '.number_format($delivery->kept).' records that were taken in before are kept.');
+        }
     }
 
     protected function begin(): ?Delivery

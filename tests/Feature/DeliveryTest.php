@@ -127,3 +127,12 @@ it('keeps records as delivered', function () {
     (new World)->deliver([[]]);
     expect(fn () => DB::transaction(fn () => DB::statement("UPDATE records SET source = 'x'")))->toThrow(Illuminate\Database\QueryException::class, 'as delivered');
 });
+
+it('does not leave a delivery running when its work has failed for good', function () {
+    $world = new World;
+    Queue::fake();
+    $delivery = $world->deliver([[]]);
+    (new DeliverFile($delivery->id))->failed();
+    expect($delivery->refresh()->state)->toBe('failed')->and($delivery->task->state)->toBe('failed');
+    $this->actingAs($world->people['specialist'])->get("/reviews/{$world->review->id}/deliveries/{$delivery->id}")->assertSee('Go on from record 1');
+});
