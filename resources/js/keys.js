@@ -4,6 +4,7 @@ export const isTyping = (event) => event.target.closest('input, textarea, select
 export default () => ({
     open: false,
     own: [],
+    before: null,
     init() {
         window.addEventListener('keydown', (event) => {
             if (event.key === '?' && !isTyping(event) && !event.ctrlKey && !event.metaKey) {
@@ -16,11 +17,13 @@ export default () => ({
     },
     show() {
         this.own = [...document.querySelectorAll('[data-key]')].map((at) => ({ key: at.dataset.key, does: at.dataset.does }));
+        this.before = document.activeElement;
         this.open = true;
         this.$nextTick(() => this.$refs.close.focus());
     },
     close() {
         this.open = false;
+        if (this.before) this.before.focus();
     },
     get hasOwn() {
         return this.own.length > 0;

@@ -4,6 +4,7 @@ namespace Tests\Browser;
 
 use Facebook\WebDriver\Chrome\ChromeDevToolsDriver;
 use Facebook\WebDriver\Chrome\ChromeOptions;
+use Facebook\WebDriver\Exception\ElementNotInteractableException;
 use Facebook\WebDriver\Exception\StaleElementReferenceException;
 use Facebook\WebDriver\Remote\DesiredCapabilities;
 use Facebook\WebDriver\Remote\LocalFileDetector;
@@ -131,7 +132,15 @@ final class Browser
     public function keys(string ...$keys): self
     {
         foreach ($keys as $key) {
-            $this->driver->switchTo()->activeElement()->sendKeys($key);
+            $this->until(function () use ($key): bool {
+                try {
+                    $this->driver->switchTo()->activeElement()->sendKeys($key);
+
+                    return true;
+                } catch (ElementNotInteractableException) {
+                    return false; // what had the focus is just going away
+                }
+            }, "The key {$key} could not be pressed");
         }
 
         return $this;

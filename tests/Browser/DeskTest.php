@@ -37,7 +37,7 @@ it('undoes by key, keeps the place over reload and back, and shows the keys', fu
     $karin->until(fn (): bool => $karin->heading() === $first && $karin->path() === $place, 'Back did not lead to the item before');
     $karin->until(fn (): bool => str_contains($karin->text(), 'Nothing') === false && (int) Server::rows("SELECT count(*) AS n FROM decisions WHERE verdict = 'unsure' AND superseded_at IS NULL AND created_at > now() - interval '1 minute'")[0]['n'] === 1, 'The decision did not arrive');
     $karin->keys('z')->until(fn (): bool => (int) Server::rows('SELECT count(*) AS n FROM decisions WHERE verdict IS NULL AND superseded_at IS NULL')[0]['n'] === 1, 'Undo did not take it back');
-    $karin->keys('?')->sees('Undo the last decision')->keys(Facebook\WebDriver\WebDriverKeys::ESCAPE);
+    $karin->keys('?')->sees('Undo the last decision')->keys(Facebook\WebDriver\WebDriverKeys::ESCAPE)->until(fn (): bool => ! str_contains($karin->text(), 'Undo the last decision'), 'The keys did not close');
     $karin->keys('/')->until(fn (): bool => $karin->driver->switchTo()->activeElement()->getAttribute('role') === 'combobox', 'The finder did not open');
     $karin->keys('codeb', Facebook\WebDriver\WebDriverKeys::ENTER)->sees('what is found out about each included publication');
 });
