@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Console;
 
 use App\Actions\Records\StartDelivery;
-use App\Jobs\DeliverFile;
+use App\Jobs\TaskSlice;
 use App\Models\User;
 use Database\Demo\LargeReview;
 use Illuminate\Console\Command;
@@ -29,9 +29,7 @@ final class BenchDeliver extends Command
         Queue::fake();
         $delivery = $start->ofFile($people[0], $review, $path, 'bench.ris', 'Bench', now(), '');
         $began = microtime(true);
-        while (in_array($delivery->refresh()->state, ['queued', 'running'], true)) {
-            app()->call([new DeliverFile($delivery->id), 'handle']);
-        }
+        TaskSlice::runHere($delivery);
         $seconds = microtime(true) - $began;
         $peak = $this->peakMiB();
         $megabytes = filesize($path) / 1_048_576;

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Console;
 
 use App\Actions\Records\StartDelivery;
-use App\Jobs\DeliverFile;
+use App\Jobs\TaskSlice;
 use App\Models\User;
 use Database\Demo\LargeReview;
 use Illuminate\Console\Command;
@@ -32,9 +32,7 @@ final class MakeLargeReview extends Command
         $large->writeFile($path, (int) $this->argument('records'));
         Queue::fake();
         $delivery = $start->ofFile($lead, $review, $path, 'large.ris', 'Load', now(), '');
-        while (in_array($delivery->refresh()->state, ['queued', 'running'], true)) {
-            app()->call([new DeliverFile($delivery->id), 'handle']);
-        }
+        TaskSlice::runHere($delivery);
         unlink($path);
         DB::statement('VACUUM ANALYZE');
         $this->line($review->id);

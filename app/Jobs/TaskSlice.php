@@ -8,6 +8,7 @@ use App\Actions\WriteLog;
 use App\Models\Delivery;
 use App\Models\Task;
 use Illuminate\Bus\Queueable;
+use Illuminate\Contracts\Bus\Dispatcher;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Bus\Dispatchable;
 use Illuminate\Queue\InteractsWithQueue;
@@ -30,11 +31,24 @@ abstract class TaskSlice implements ShouldQueue
     {
     }
 
+    public static function for(Delivery $delivery): self
+    {
+        return $delivery->kind === 'file' ? new DeliverFile($delivery->id) : new FetchRecords($delivery->id);
+    }
+
+    /** Does all of the work in this process, slice after slice, where no queue takes the slices that follow. */
+    public static function runHere(Delivery $delivery): void
+    {
+        while ($delivery->refresh()->isUnderWay()) {
+            app(Dispatcher::class)->dispatchNow(self::for($delivery));
+        }
+    }
+
     /** After the last try: it can be gone on with by hand, from where it stopped. */
     public function failed(): void
     {
         $delivery = Delivery::query()->find($this->deliveryId);
-        if ($delivery !== null && in_array($delivery->state, ['queued', 'running'], true)) {
+        if ($delivery?->isUnderWay() === true) {
             $this->end($delivery, 'failed', 'Stopped by an error of ours, which is written down for whoever runs this. '.number_format($delivery->kept).' records that were taken in before are kept.');
         }
     }
@@ -42,7 +56,7 @@ abstract class TaskSlice implements ShouldQueue
     protected function begin(): ?Delivery
     {
         $delivery = Delivery::query()->with('task')->find($this->deliveryId);
-        if ($delivery === null || ! in_array($delivery->state, ['queued', 'running'], true)) {
+        if ($delivery === null || ! $delivery->isUnderWay()) {
             return null;
         }
         if ($delivery->state === 'queued') {

@@ -45,6 +45,8 @@ final class Delivery extends Model
 {
     use HasUlids;
 
+    public const UNDER_WAY = ['queued', 'running'];
+
     /** @return BelongsTo<User, $this> */
     public function creator(): BelongsTo
     {
@@ -87,5 +89,11 @@ final class Delivery extends Model
     protected function casts(): array
     {
         return ['searched_on' => 'immutable_date', 'finished_at' => 'immutable_datetime'];
+    }
+
+    /** Whether its work waits for a worker or has one. */
+    public function isUnderWay(): bool
+    {
+        return in_array($this->state, self::UNDER_WAY, true);
     }
 }

@@ -15,10 +15,8 @@ use App\Actions\Screening\RecordDecision;
 use App\Actions\Screening\SettleItem;
 use App\Actions\Searches\SaveSearch;
 use App\Actions\Team\CreateReview;
-use App\Jobs\DeliverFile;
-use App\Jobs\FetchRecords;
+use App\Jobs\TaskSlice;
 use App\Models\Criterion;
-use App\Models\Delivery;
 use App\Models\Item;
 use App\Models\Membership;
 use App\Models\Publication;
@@ -147,16 +145,9 @@ final class DemoReview
         $count = $this->sources->get('alder')->count($text);
         $search->update(['count' => $count, 'counted_at' => now()]);
         Queue::fake(); // the slices are run here, one after the other
-        $this->run($this->start->ofSearch($mirela, $this->review, $search, $text, $count));
+        TaskSlice::runHere($this->start->ofSearch($mirela, $this->review, $search, $text, $count));
         $this->at($start->addDays(4)->setTime(11, 15));
-        $this->run($this->start->ofFile($mirela, $this->review, __DIR__.'/tern-abstracts.ris', 'tern-abstracts.ris', 'Tern Abstracts', $start->addDays(4), 'Exported by hand; one record came without a title.'));
-    }
-
-    private function run(Delivery $delivery): void
-    {
-        while (in_array($delivery->refresh()->state, ['queued', 'running'], true)) {
-            app()->call([$delivery->kind === 'file' ? new DeliverFile($delivery->id) : new FetchRecords($delivery->id), 'handle']);
-        }
+        TaskSlice::runHere($this->start->ofFile($mirela, $this->review, __DIR__.'/tern-abstracts.ris', 'tern-abstracts.ris', 'Tern Abstracts', $start->addDays(4), 'Exported by hand; one record came without a title.'));
     }
 
     /** Two reviewers read in order; Karin is further than Tunde, and each judges a little differently. */

@@ -55,6 +55,7 @@ it('carries a review from its question to a coded table, with two people', funct
     $second = $tunde->heading();
     $tunde->seesNot('Ines Okafor: include');
     for ($i = 1; $i < $publications; $i++) {
+        $tunde->until(fn (): bool => $tunde->heading() !== '', 'The next items did not come');
         $title = $tunde->heading();
         $tunde->keys('f')->until(fn (): bool => $tunde->heading() !== $title, "The next item did not come after “{$title}”");
     }

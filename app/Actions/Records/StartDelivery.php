@@ -6,8 +6,7 @@ namespace App\Actions\Records;
 
 use App\Actions\Refused;
 use App\Actions\WriteLog;
-use App\Jobs\DeliverFile;
-use App\Jobs\FetchRecords;
+use App\Jobs\TaskSlice;
 use App\Models\Delivery;
 use App\Models\Review;
 use App\Models\Search;
@@ -38,13 +37,10 @@ final readonly class StartDelivery
         }
         try {
             return DB::transaction(function () use ($by, $review, $path, $fileName, $source, $searchedOn, $notes, $hash): Delivery {
-                $delivery = $this->start($by, $review, [
+                return $this->start($by, $review, [
                     'kind' => 'file', 'source_name' => $source, 'searched_on' => $searchedOn, 'notes' => $notes,
                     'file_name' => $fileName, 'file_hash' => $hash, 'file_size' => (int) filesize($path),
                 ], "Reading {$fileName}");
-                DeliverFile::dispatch($delivery->id);
-
-                return $delivery;
             });
         } catch (UniqueConstraintViolationException) {
             $this->refuseTwice($review, $hash);
@@ -57,18 +53,16 @@ final readonly class StartDelivery
     {
         return DB::transaction(function () use ($by, $review, $search, $sent, $expected): Delivery {
             Search::query()->whereKey($search->id)->lockForUpdate()->first();
-            $running = $review->deliveries()->where('search_id', $search->id)->whereIn('state', ['queued', 'running'])->first();
+            $running = $review->deliveries()->where('search_id', $search->id)->whereIn('state', Delivery::UNDER_WAY)->first();
             if ($running !== null) {
                 throw new Refused('These records are being fetched already.', ['delivery' => $running->id]);
             }
             $source = config("heron.sources.{$search->source}.name");
-            $delivery = $this->start($by, $review, [
+
+            return $this->start($by, $review, [
                 'kind' => 'fetch', 'source_name' => $source, 'searched_on' => now(), 'search_id' => $search->id,
                 'query' => $search->query, 'query_sent' => $sent, 'expected' => $expected,
             ], 'Fetching '.number_format($expected)." records from {$source}");
-            FetchRecords::dispatch($delivery->id);
-
-            return $delivery;
         });
     }
 
@@ -83,7 +77,7 @@ final readonly class StartDelivery
             $delivery->update(['state' => 'queued', 'failure' => '']);
             Task::query()->whereKey($delivery->task_id)->update(['state' => 'queued', 'cancel_requested_at' => null, 'finished_at' => null, 'seen_at' => null, 'message' => '']);
             ($this->log)($delivery->review_id, $by, 'delivery.resumed', "Went on with the delivery from {$delivery->source_name}", $delivery);
-            $delivery->kind === 'file' ? DeliverFile::dispatch($delivery->id) : FetchRecords::dispatch($delivery->id);
+            dispatch(TaskSlice::for($delivery));
         });
     }
 
@@ -94,6 +88,7 @@ final readonly class StartDelivery
         $delivery = $review->deliveries()->create([...$values, 'state' => 'queued', 'task_id' => $task->id, 'created_by' => $by->id]);
         $task->update(['url' => route('deliveries.show', [$review, $delivery], false)]);
         ($this->log)($review, $by, 'delivery.started', "Began a delivery from {$values['source_name']}", $delivery, array_filter($values, is_scalar(...)));
+        dispatch(TaskSlice::for($delivery));
 
         return $delivery;
     }

@@ -48,11 +48,6 @@ final readonly class Ratings
         return new self($categories, $raters, $byItem);
     }
 
-    public function hasRating(string $item, string $rater): bool
-    {
-        return isset($this->byItem[$item][$rater]);
-    }
-
     /** @return list<list<int>> how often each pair of categories was given: rows the first rater's, columns the second's */
     public function table(string $first, string $second): array
     {

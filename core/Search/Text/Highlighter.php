@@ -44,14 +44,17 @@ final class Highlighter
 
     private function collect(Node $node): void
     {
-        $inner = match (true) {
-            $node instanceof Word => $this->add([$node]),
-            $node instanceof Phrase => $this->add($node->words),
-            $node instanceof Near => array_map($this->collect(...), [$node->left, $node->right]),
-            $node instanceof Fielded => $this->collect($node->inner),
-            $node instanceof Operation => array_map($this->collect(...), $node->operator === Operator::Not ? [$node->operands[0]] : $node->operands),
-            default => null,
-        };
+        if ($node instanceof Word || $node instanceof Phrase) {
+            $this->add($node instanceof Word ? [$node] : $node->words);
+
+            return;
+        }
+        array_map($this->collect(...), match (true) {
+            $node instanceof Near => [$node->left, $node->right],
+            $node instanceof Fielded => [$node->inner],
+            $node instanceof Operation => $node->operator === Operator::Not ? [$node->operands[0]] : $node->operands,
+            default => [],
+        });
     }
 
     /** @param  list<Word>  $typed */

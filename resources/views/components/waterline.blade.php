@@ -1,5 +1,4 @@
 @props(['waterline', 'current' => ''])
-@php($ease = $waterline->stream->reaches[0]['width'] / 10)
 <nav {{ $attributes->class('waterline') }} aria-label="Stages of the review">
     <ol class="waterline-stages">
         @foreach ($waterline->stages as $stage)

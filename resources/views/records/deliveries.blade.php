@@ -5,7 +5,7 @@
             @if ($deliveries->isEmpty())
                 <x-empty title="Nothing has been delivered yet">Drop RIS files at the right, or fetch the records of a <a href="{{ route('searches', $review) }}">search</a>.</x-empty>
             @else
-                <table class="table" @if ($deliveries->contains(fn ($d) => in_array($d->state, ['queued', 'running'], true))) data-reload-when-done @endif>
+                <table class="table" @if ($deliveries->contains(fn ($d) => $d->isUnderWay())) data-reload-when-done @endif>
                     <thead><tr><th>Source</th><th>Searched</th><th class="number">Kept</th><th class="number">Rejected</th><th class="number">Already here</th><th class="number">New</th><th>State</th></tr></thead>
                     <tbody>
                         @foreach ($deliveries as $delivery)

@@ -1,7 +1,7 @@
 <x-page :title="'Delivery from '.$delivery->source_name" :review="$review" stage="records" place="deliveries">
     <div class="desk desk-side">
         <div class="grid gap-3">
-            <section class="sheet" @if (in_array($delivery->state, ['queued', 'running'], true)) data-reload-when-done @endif>
+            <section class="sheet" @if ($delivery->isUnderWay()) data-reload-when-done @endif>
                 <header class="sheet-head"><h1>{{ $delivery->source_name }}</h1> <span><x-delivery-state :delivery="$delivery" /></span></header>
                 @if ($delivery->failure !== '')
                     <div class="section"><strong>{{ $delivery->failure }}</strong>
