@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Console;
 
 use Symfony\Component\Console\Output\OutputInterface;
+use WaryHeron\Core\Search\Dialect\Ccl\CclParser;
+use WaryHeron\Core\Search\Dialect\Ccl\CclProblem;
 use WaryHeron\Core\Search\Dialect\Cql\CqlParser;
 use WaryHeron\Core\Search\Dialect\Cql\CqlProblem;
 use WaryHeron\Core\Search\Dialect\Dialects;
@@ -16,7 +18,7 @@ use WaryHeron\Core\Search\Query\Tree;
 /** Parses a query and prints it in a dialect, or as a tree; translation notes go to standard error. */
 final class TranslateQuery extends PureCommand
 {
-    protected $signature = 'heron:query {text} {--from=heron : heron or cql} {--to= : heron or cql} {--tree : print the tree as JSON}';
+    protected $signature = 'heron:query {text} {--from=heron : heron, cql or ccl} {--to= : heron, cql, ccl or fen} {--tree : print the tree as JSON}';
 
     protected $description = 'Parse a query and print it';
 
@@ -24,16 +26,17 @@ final class TranslateQuery extends PureCommand
     {
         $dialect = Dialects::named($this->text('to'));
         if ($dialect === null && $this->option('tree') !== true) {
-            return $this->unusable('Say what to print with --to=heron, --to=cql or --tree.');
+            return $this->unusable('Say what to print with --to='.implode(', --to=', Dialects::NAMES).' or --tree.');
         }
         $tree = match ($this->text('from')) {
             'heron' => $this->heron(),
             'cql' => $this->cql(),
+            'ccl' => $this->ccl(),
             default => null,
         };
         if ($tree === null) {
-            if (! in_array($this->text('from'), ['heron', 'cql'], true)) {
-                $this->say('Queries are read --from=heron or --from=cql.');
+            if (! in_array($this->text('from'), ['heron', 'cql', 'ccl'], true)) {
+                $this->say('Queries are read --from=heron, --from=cql or --from=ccl.');
             }
 
             return self::UNUSABLE;
@@ -67,6 +70,17 @@ final class TranslateQuery extends PureCommand
         try {
             return CqlParser::parse($this->text('text'), Dialects::cql());
         } catch (CqlProblem $problem) {
+            $this->say($problem->getMessage());
+
+            return null;
+        }
+    }
+
+    private function ccl(): ?Node
+    {
+        try {
+            return CclParser::parse($this->text('text'), Dialects::named('ccl') ?? throw new \LogicException('It ships.'));
+        } catch (CclProblem $problem) {
             $this->say($problem->getMessage());
 
             return null;

@@ -4,20 +4,12 @@ declare(strict_types=1);
 
 namespace WaryHeron\Core\Search\Dialect;
 
+/** A dialect file that cannot be used, with everything that is wrong with it. */
 final class BadDialect extends \RuntimeException
 {
-    public static function notJson(string $why): self
+    /** @param  non-empty-list<string>  $problems  each names the key it is about */
+    public function __construct(public readonly array $problems)
     {
-        return new self("The dialect file is not valid JSON: {$why}.");
-    }
-
-    public static function without(string $key): self
-    {
-        return new self("The dialect file has no “{$key}”.");
-    }
-
-    public static function unknownField(string $field): self
-    {
-        return new self("The dialect file gives a notation for “{$field}”, which is not a field.");
+        parent::__construct('The dialect file cannot be used: '.implode(' ', $problems));
     }
 }

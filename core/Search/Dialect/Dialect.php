@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace WaryHeron\Core\Search\Dialect;
 
 use WaryHeron\Core\Search\Query\Field;
+use WaryHeron\Core\Search\Query\LimitKind;
 
 /**
  * A database's query syntax as data; see docs/dialects.md for the keys of its file.
@@ -12,11 +13,12 @@ use WaryHeron\Core\Search\Query\Field;
  * @phpstan-type DialectData array{
  *   name: string, title: string,
  *   boolean: array{and: string, or: string, not: string, reading: 'left-to-right'|'not-and-or'},
- *   fields: array<string, string>, fieldForm: string, fieldScope: 'term'|'group', fieldJoin?: string,
- *   plainWord: string, escape: string|null, escaped?: string, truncation: array{sign: string, minimumStem: int}|null,
+ *   fields: array<string, string>, fieldForm: string, fieldScope: 'term'|'group', fieldJoin: string|null,
+ *   plainWord: string, escape: string|null, escaped: string|null, truncation: array{sign: string, minimumStem: int}|null,
  *   proximity: array{form: string, furthest: int, binds: 'as-boolean'|'tightest'}|null,
- *   heading: array{form: string, narrower: string|null, major: string|null, qualifier: string|null}|null,
- *   limits: array<string, mixed>, lines: array{one: string, any: string|null, all: string|null, range: string|null}|null
+ *   heading: array{form: string, narrower?: string|null, less?: string|null, major?: string|null, qualifier?: string|null}|null,
+ *   limits: array<string, mixed>, lines: array{one: string, any?: string|null, all?: string|null, range?: string|null, command?: string|null}|null,
+ *   longest: int|null, reader: 'heron'|'cql'|'ccl'|null
  * }
  */
 final readonly class Dialect
@@ -26,25 +28,12 @@ final readonly class Dialect
     {
     }
 
-    /** @throws BadDialect If a key is missing, unknown or of the wrong type. */
+    /** @throws BadDialect If a key is missing, unknown or of the wrong type; it lists them all. */
     public static function fromJson(string $json): self
     {
-        $data = json_decode($json, true);
-        if (! is_array($data)) {
-            throw BadDialect::notJson(json_last_error_msg());
-        }
-        foreach (['name', 'title', 'boolean', 'fields', 'fieldForm', 'fieldScope', 'plainWord', 'escape', 'truncation', 'proximity', 'heading', 'limits', 'lines'] as $key) {
-            if (! array_key_exists($key, $data)) {
-                throw BadDialect::without($key);
-            }
-        }
-        foreach (array_keys($data['fields']) as $field) {
-            if (Field::tryFrom((string) $field) === null) {
-                throw BadDialect::unknownField((string) $field);
-            }
-        }
-
         /** @var DialectData $data */
+        $data = DialectFile::read($json);
+
         return new self($data);
     }
 
@@ -56,6 +45,11 @@ final readonly class Dialect
     public function title(): string
     {
         return $this->data['title'];
+    }
+
+    public function has(LimitKind $limit): bool
+    {
+        return isset($this->data['limits'][$limit->value]);
     }
 
     public function readsLeftToRight(): bool

@@ -24,6 +24,9 @@ final class Printer
     /** How strongly things hold together; a weaker one inside a stronger one needs brackets. */
     private const LOOSEST = 0;
 
+    /** Beside a Boolean word of a dialect in which all are of equal strength. */
+    private const OPERAND = 2;
+
     private const ATOM = 9;
 
     /** @var list<TranslationNote> */
@@ -40,6 +43,10 @@ final class Printer
     {
         $printer = new self($dialect);
         $text = $printer->node($node, self::LOOSEST);
+        $longest = $dialect->data['longest'];
+        if ($longest !== null && mb_strlen($text) > $longest) {
+            $printer->notes[] = TranslationNote::lost('The whole query', 'it is '.number_format(mb_strlen($text)).' characters long, and this database takes '.number_format($longest).' at most; run it in parts');
+        }
 
         return new Compiled($text, $printer->notes);
     }
@@ -54,12 +61,11 @@ final class Printer
             $node instanceof Phrase => $this->term($this->phraseText($node)),
             $node instanceof Heading => [$this->heading($node), self::ATOM],
             $node instanceof Limit => [$this->limit($node), self::ATOM],
-            $node instanceof LineReference => [$this->lines($node), self::ATOM],
+            $node instanceof LineReference => $this->lines($node),
             $node instanceof Missing => throw new \LogicException('A query with a gap cannot be printed.'),
         };
-        $needsBrackets = $this->dialect->readsLeftToRight() && $binds < self::ATOM && $around > self::LOOSEST
-            ? ! $first
-            : $binds < $around;
+        // where all is read from the left, the first operand of an operator needs none
+        $needsBrackets = $binds < $around && ! ($first && $around === self::OPERAND && $this->dialect->readsLeftToRight());
 
         return $needsBrackets ? "({$text})" : $text;
     }
@@ -69,7 +75,11 @@ final class Printer
     {
         $binds = $this->binds($node->operator);
         $operands = [];
-        foreach ($node->operands as $i => $operand) {
+        $kept = $this->withoutUnknownLimits($node);
+        if (count($kept) === 1) {
+            return $this->loosely($kept[0]);
+        }
+        foreach ($kept as $i => $operand) {
             $text = $this->node($operand, $binds + 1, $i === 0);
             // (a OR b) OR c is another tree than a OR b OR c, although it finds the same
             $sameAgain = $i === 0 && $operand instanceof Operation && $operand->operator === $node->operator;
@@ -77,6 +87,26 @@ final class Printer
         }
 
         return [implode(" {$this->dialect->data['boolean'][$node->operator->value]} ", $operands), $binds];
+    }
+
+    /**
+     * A limit that the database lacks comes off with a note, so that the rest can be sent.
+     *
+     * @return non-empty-list<Node>
+     */
+    private function withoutUnknownLimits(Operation $node): array
+    {
+        $kept = [];
+        foreach ($node->operands as $i => $operand) {
+            $isUnknown = $operand instanceof Limit && ! $this->dialect->has($operand->kind);
+            if ($isUnknown && $node->operator !== Operator::Or && ($node->operator === Operator::And || $i > 0)) {
+                $this->notes[] = TranslationNote::changed($this->inOurWords($operand), 'this database has no such limit; it is left off, which finds more');
+            } else {
+                $kept[] = $operand;
+            }
+        }
+
+        return $kept === [] ? [$node->operands[0]] : $kept;
     }
 
     private function binds(Operator $operator): int
@@ -102,7 +132,7 @@ final class Printer
         }
         $distance = $node->distance;
         if ($distance > $proximity['furthest']) {
-            $this->notes[] = TranslationNote::lost($this->inOurWords($node), "the distance goes to {$proximity['furthest']} at most here");
+            $this->notes[] = TranslationNote::changed($this->inOurWords($node), "the distance goes to {$proximity['furthest']} at most here, which finds less");
             $distance = $proximity['furthest'];
         }
         $binds = $proximity['binds'] === 'as-boolean' ? 1 : 4;
@@ -142,6 +172,7 @@ final class Printer
             $node instanceof Operation => $this->operation($node),
             $node instanceof Near => $this->near($node),
             $node instanceof Fielded => $this->fielded($node),
+            $node instanceof LineReference => $this->lines($node),
             default => [$this->node($node, self::LOOSEST), $this->fieldsOfTerm($node) > 1 ? 1 : self::ATOM],
         };
     }
@@ -204,12 +235,14 @@ final class Printer
         }
         $truncation = $this->dialect->data['truncation'];
         if ($truncation === null) {
-            $this->notes[] = TranslationNote::lost("{$word->text}*", 'no truncation in this dialect; write the endings out');
+            $this->notes[] = TranslationNote::changed("{$word->text}*", 'no truncation here; searched as the bare word, which finds less; write the endings out');
 
             return $text;
         }
         if (mb_strlen($word->text) < $truncation['minimumStem']) {
-            $this->notes[] = TranslationNote::lost("{$word->text}*", "at least {$truncation['minimumStem']} letters are needed before the sign");
+            $this->notes[] = TranslationNote::changed("{$word->text}*", "at least {$truncation['minimumStem']} letters are needed before the sign here; searched as the bare word, which finds less; write the endings out");
+
+            return $text;
         }
 
         return $text.$truncation['sign'];
@@ -237,14 +270,21 @@ final class Printer
         }
         $modifiers = '';
         foreach (['narrower' => $node->narrower, 'major' => $node->major] as $name => $wanted) {
-            if ($wanted && $forms[$name] === null) {
-                $this->notes[] = TranslationNote::changed($this->inOurWords($node), "no “{$name}” here; left out");
+            if ($wanted && ($forms[$name] ?? null) === null) {
+                $this->notes[] = TranslationNote::changed($this->inOurWords($node), $name === 'narrower' ? 'narrower headings are not included here, which finds less; add them by name' : 'major topics are not marked here; searched in all topics, which finds more');
             } elseif ($wanted) {
                 $modifiers .= $forms[$name];
             }
         }
+        foreach ($node->less as $branch) {
+            if (($forms['less'] ?? null) === null) {
+                $this->notes[] = TranslationNote::changed($this->inOurWords($node), "the branch “{$branch}” cannot be left out here, which finds more");
+            } else {
+                $modifiers .= strtr($forms['less'], ['{label}' => "\"{$this->escaped($branch)}\""]);
+            }
+        }
         foreach ($node->qualifiers as $qualifier) {
-            if ($forms['qualifier'] === null) {
+            if (($forms['qualifier'] ?? null) === null) {
                 $this->notes[] = TranslationNote::changed($this->inOurWords($node), 'no qualifiers here; left out, which finds more');
             } else {
                 $modifiers .= strtr($forms['qualifier'], ['{qualifier}' => "\"{$this->escaped($qualifier)}\""]);
@@ -275,22 +315,33 @@ final class Printer
         return strtr($form[$which], ['{from}' => (string) $node->from, '{to}' => (string) $node->to]);
     }
 
-    private function lines(LineReference $node): string
+    /** @return array{string, int} */
+    private function lines(LineReference $node): array
     {
         $forms = $this->dialect->data['lines'];
         if ($forms === null) {
             $this->notes[] = TranslationNote::lost($this->inOurWords($node), 'this dialect has no line numbers; the lines have to be written out');
 
-            return '';
+            return ['', self::ATOM];
         }
         if ($node->join === null) {
-            return strtr($forms['one'], ['{line}' => (string) $node->ranges[0][0]]);
+            return [strtr($forms['one'], ['{line}' => (string) $node->ranges[0][0]]), self::ATOM];
         }
-        $list = array_map(fn (array $range): string => $range[0] === $range[1]
-            ? strtr($forms['one'], ['{line}' => (string) $range[0]])
-            : strtr((string) $forms['range'], ['{from}' => (string) $range[0], '{to}' => (string) $range[1]]), $node->ranges);
+        $list = $forms[$node->join === Operator::Or ? 'any' : 'all'] ?? null;
+        if ($list === null) {
+            $numbers = array_map(fn (int $line): string => strtr($forms['one'], ['{line}' => (string) $line]), $node->lines());
 
-        return strtr((string) $forms[$node->join === Operator::Or ? 'any' : 'all'], ['{lines}' => implode(',', $list)]);
+            return [implode(" {$this->dialect->data['boolean'][$node->join->value]} ", $numbers), count($numbers) === 1 ? self::ATOM : $this->binds($node->join)];
+        }
+        $ranges = [];
+        foreach ($node->ranges as [$from, $to]) {
+            $range = $forms['range'] ?? null;
+            $ranges = [...$ranges, ...($from === $to || $range === null
+                ? array_map(fn (int $line): string => strtr($forms['one'], ['{line}' => (string) $line]), range($from, $to))
+                : [strtr($range, ['{from}' => (string) $from, '{to}' => (string) $to])])];
+        }
+
+        return [strtr($list, ['{lines}' => implode(',', $ranges)]), self::ATOM];
     }
 
     private function inOurWords(Node $node): string

@@ -10,4 +10,5 @@ enum LimitKind: string
     case Language = 'language';
     case Type = 'type';
     case Age = 'age';
+    case Species = 'species';
 }

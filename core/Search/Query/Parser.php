@@ -297,7 +297,7 @@ final class Parser
             $field = Field::tryFrom(strtolower($token->text));
             if ($field === null) {
                 $known = implode(', ', array_map(fn (Field $f): string => $f->value, Field::cases()));
-                $this->problem(ProblemKind::UnknownField, $token->span, "“{$token->text}” is not a field. Fields are {$known}; limits are year, language, type, age; headings are heading:\"…\".");
+                $this->problem(ProblemKind::UnknownField, $token->span, "“{$token->text}” is not a field. Fields are {$known}; limits are year, language, type, age, species; headings are heading:\"…\".");
             } elseif (! in_array($field, $fields, true)) {
                 $fields[] = $field;
             }
@@ -314,7 +314,7 @@ final class Parser
     {
         $label = $this->value('a heading, as in heading:"Shift work"');
         $narrower = $major = false;
-        $qualifiers = [];
+        $qualifiers = $less = [];
         while ($this->peek()->kind === TokenKind::Slash) {
             $this->at++;
             $token = $this->next();
@@ -328,12 +328,21 @@ final class Parser
                 if ($qualifier !== null) {
                     $qualifiers[] = $qualifier;
                 }
+            } elseif ($modifier === 'less' && $this->takeColon()) {
+                $branch = $this->value('a narrower heading, as in /less:"Overtime"');
+                if ($branch !== null) {
+                    $less[] = $branch;
+                }
             } else {
-                $this->problem(ProblemKind::UnknownModifier, $token->span, 'a heading takes /narrower, /major and /q:"qualifier".');
+                $this->problem(ProblemKind::UnknownModifier, $token->span, 'a heading takes /narrower, /less:"branch", /major and /q:"qualifier".');
             }
         }
 
-        return $label === null ? new Missing : new Heading($label, $narrower, $major, $qualifiers);
+        if ($less !== [] && ! $narrower) {
+            $this->problem(ProblemKind::Misplaced, new Span($this->lastEnd(), $this->lastEnd()), '/less leaves a branch out of the narrower headings, so it needs /narrower.');
+        }
+
+        return $label === null ? new Missing : new Heading($label, $narrower, $major, $qualifiers, $less);
     }
 
     private function takeColon(): bool

@@ -333,6 +333,9 @@ final class CqlParser
 
     private function proximity(Node $left, CqlToken $token): Node
     {
+        if ($this->dialect->data['proximity'] === null) {
+            throw new CqlProblem(37, 'prox', $token->column);
+        }
         $distance = 1;
         foreach ($this->modifiers() as $modifier) {
             switch ($modifier['name']) {

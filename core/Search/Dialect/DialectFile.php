@@ -1,0 +1,208 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WaryHeron\Core\Search\Dialect;
+
+use WaryHeron\Core\Search\Query\Field;
+use WaryHeron\Core\Search\Query\LimitKind;
+
+/** @internal Checks a dialect file key by key; docs/dialects.md describes them. */
+final class DialectFile
+{
+    private const LARGEST = 64_000;
+
+    private const KEYS = ['name', 'title', 'boolean', 'fields', 'fieldForm', 'fieldScope', 'fieldJoin', 'plainWord', 'escape', 'escaped', 'truncation', 'proximity', 'heading', 'limits', 'lines', 'longest', 'reader'];
+
+    private const OPTIONAL = ['fieldJoin', 'escaped', 'longest', 'reader'];
+
+    /** @var list<string> */
+    private array $problems = [];
+
+    /** @param  array<mixed>  $data */
+    private function __construct(private readonly array $data)
+    {
+    }
+
+    /**
+     * @return array<string, mixed>
+     *
+     * @throws BadDialect
+     */
+    public static function read(string $json): array
+    {
+        if (strlen($json) > self::LARGEST) {
+            throw new BadDialect(['It is larger than '.number_format(self::LARGEST).' bytes.']);
+        }
+        $data = json_decode($json, true, 12);
+        if (! is_array($data) || array_is_list($data)) {
+            throw new BadDialect(['It is not valid JSON: '.(json_last_error() === JSON_ERROR_NONE ? 'an object in { } was expected' : json_last_error_msg()).'.']);
+        }
+        $file = new self($data);
+        $file->check();
+        if ($file->problems !== []) {
+            throw new BadDialect($file->problems);
+        }
+
+        return $data + array_fill_keys(self::OPTIONAL, null);
+    }
+
+    private function check(): void
+    {
+        foreach (array_diff(self::KEYS, self::OPTIONAL, array_keys($this->data)) as $key) {
+            $this->problems[] = "There is no “{$key}”.";
+        }
+        foreach (array_diff(array_keys($this->data), self::KEYS) as $key) {
+            $this->problems[] = "“{$key}” is not a key of a dialect.";
+        }
+        if ($this->problems !== []) {
+            return;
+        }
+        $this->pattern('name', $this->data['name'], '/^[a-z][a-z0-9-]{1,30}$/', 'a short name of small letters, digits and hyphens');
+        $this->text('title', $this->data['title']);
+        $this->forms('boolean', $this->data['boolean'], ['and' => [], 'or' => [], 'not' => [], 'reading' => []]);
+        $this->oneOf('boolean.reading', $this->data['boolean']['reading'] ?? null, ['left-to-right', 'not-and-or']);
+        $this->fields();
+        $this->plainWord();
+        $this->oneOf('fieldScope', $this->data['fieldScope'], ['term', 'group']);
+        $this->form('fieldForm', $this->data['fieldForm'], ['{text}', ($this->data['fieldScope'] === 'group' ? '{fields}' : '{field}')]);
+        foreach (['escape', 'escaped', 'fieldJoin'] as $key) {
+            $this->optionalText($key, $this->data[$key] ?? null);
+        }
+        $this->truncation();
+        if ($this->forms('proximity', $this->data['proximity'], ['form' => ['{left}', '{right}'], 'binds' => []], true)) {
+            $this->oneOf('proximity.binds', $this->data['proximity']['binds'], ['as-boolean', 'tightest']);
+            $this->wholeNumber('proximity.furthest', $this->data['proximity']['furthest'] ?? null);
+        }
+        if ($this->forms('heading', $this->data['heading'], ['form' => ['{label}']], true)) {
+            foreach (['narrower' => '', 'less' => '{label}', 'major' => '', 'qualifier' => '{qualifier}'] as $key => $mark) {
+                $value = $this->data['heading'][$key] ?? null;
+                $value === null || $this->form("heading.{$key}", $value, $mark === '' ? [] : [$mark]);
+            }
+        }
+        $this->limits();
+        if ($this->forms('lines', $this->data['lines'], ['one' => ['{line}']], true)) {
+            foreach (['any' => '{lines}', 'all' => '{lines}', 'range' => '{from}', 'command' => '{text}'] as $key => $mark) {
+                $value = $this->data['lines'][$key] ?? null;
+                $value === null || $this->form("lines.{$key}", $value, [$mark]);
+            }
+        }
+        ($this->data['longest'] ?? null) === null || $this->wholeNumber('longest', $this->data['longest']);
+        ($this->data['reader'] ?? null) === null || $this->oneOf('reader', $this->data['reader'], ['heron', 'cql', 'ccl']);
+    }
+
+    private function fields(): void
+    {
+        if (! is_array($this->data['fields'])) {
+            $this->problems[] = '“fields” gives a notation for each field, as in {"title": "TI"}.';
+
+            return;
+        }
+        foreach ($this->data['fields'] as $field => $notation) {
+            if (Field::tryFrom((string) $field) === null) {
+                $this->problems[] = "“fields.{$field}” is not a field; fields are ".implode(', ', array_column(Field::cases(), 'value')).'.';
+            }
+            $this->text("fields.{$field}", $notation);
+        }
+    }
+
+    private function plainWord(): void
+    {
+        $pattern = $this->data['plainWord'];
+        // only anchored classes and groups: a pattern from a stranger must not be able to run for ever
+        if (! is_string($pattern) || preg_match('~^/\^.*\$/[iu]*$~u', $pattern) !== 1 || preg_match('/[+*}]\)?[+*{]/', $pattern) === 1 || @preg_match($pattern, 'word') === false) {
+            $this->problems[] = '“plainWord” is a pattern from ^ to $ for words that need no quotation marks, as in "/^\\\\w+$/u".';
+        }
+    }
+
+    private function truncation(): void
+    {
+        if ($this->data['truncation'] === null) {
+            return;
+        }
+        $this->text('truncation.sign', $this->data['truncation']['sign'] ?? null);
+        $this->wholeNumber('truncation.minimumStem', $this->data['truncation']['minimumStem'] ?? null);
+    }
+
+    private function limits(): void
+    {
+        if (! is_array($this->data['limits'])) {
+            $this->problems[] = '“limits” gives a form for each limit, or is empty: {}.';
+
+            return;
+        }
+        foreach ($this->data['limits'] as $kind => $form) {
+            if (LimitKind::tryFrom((string) $kind) === null) {
+                $this->problems[] = "“limits.{$kind}” is not a limit; limits are ".implode(', ', array_column(LimitKind::cases(), 'value')).'.';
+            } elseif ($kind === LimitKind::Year->value) {
+                $this->forms('limits.year', $form, ['one' => ['{from}'], 'between' => ['{from}', '{to}'], 'from' => ['{from}'], 'to' => ['{to}']]);
+            } else {
+                $this->form("limits.{$kind}", $form, ['{value}']);
+            }
+        }
+    }
+
+    /** @param  array<string, list<string>>  $forms  the marks that each form has to hold, by key */
+    private function forms(string $key, mixed $value, array $forms, bool $orNull = false): bool
+    {
+        if ($value === null && $orNull) {
+            return false;
+        }
+        if (! is_array($value)) {
+            $this->problems[] = "“{$key}” has the keys ".implode(', ', array_keys($forms)).($orNull ? ', or is null.' : '.');
+
+            return false;
+        }
+        $before = count($this->problems);
+        foreach ($forms as $name => $marks) {
+            $this->form("{$key}.{$name}", $value[$name] ?? null, $marks);
+        }
+
+        return count($this->problems) === $before;
+    }
+
+    /** @param  list<string>  $marks */
+    private function form(string $key, mixed $value, array $marks): void
+    {
+        $this->text($key, $value);
+        foreach ($marks as $mark) {
+            if (is_string($value) && ! str_contains($value, $mark)) {
+                $this->problems[] = "“{$key}” has no {$mark}.";
+            }
+        }
+    }
+
+    private function text(string $key, mixed $value): void
+    {
+        if (! is_string($value) || trim($value) === '' || mb_strlen($value) > 400) {
+            $this->problems[] = "“{$key}” has to be text of 1 to 400 letters.";
+        }
+    }
+
+    private function optionalText(string $key, mixed $value): void
+    {
+        $value === null || $this->text($key, $value);
+    }
+
+    private function pattern(string $key, mixed $value, string $pattern, string $what): void
+    {
+        if (! is_string($value) || preg_match($pattern, $value) !== 1) {
+            $this->problems[] = "“{$key}” has to be {$what}.";
+        }
+    }
+
+    private function wholeNumber(string $key, mixed $value): void
+    {
+        if (! is_int($value) || $value < 1) {
+            $this->problems[] = "“{$key}” has to be a whole number from 1.";
+        }
+    }
+
+    /** @param  list<string>  $choices */
+    private function oneOf(string $key, mixed $value, array $choices): void
+    {
+        if (! in_array($value, $choices, true)) {
+            $this->problems[] = "“{$key}” is one of ".implode(', ', $choices).'.';
+        }
+    }
+}
