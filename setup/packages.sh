@@ -9,6 +9,8 @@ missing_cli_packages() {
     php -r 'exit(extension_loaded("curl") ? 0 : 1);' || echo php8.2-curl
     php -r 'exit(extension_loaded("zip") ? 0 : 1);' || echo php8.2-zip
     php -r 'exit(extension_loaded("pdo_pgsql") ? 0 : 1);' || echo php8.2-pgsql
+    [ -f /usr/share/php/EasyRdf/autoload.php ] || echo php-easyrdf
+    [ -f /usr/share/php/ML/JsonLD/autoload.php ] || echo php-ml-json-ld
 }
 
 missing_server_packages() {
