@@ -8,7 +8,7 @@ use_instance() {
     STANDINS_PORT=8190
     APP_DATABASE=heron
     STANDINS_DATABASE=standins
-    CORPUS_SIZE=5000
+    CORPUS_SIZE=14000
     if [ "$INSTANCE" = test ]; then
         WEB_PORT=18080 PG_PORT=54620 STANDINS_PORT=18190 APP_DATABASE=heron_browser
         CLUSTER_EXTRA=$'fsync = off\nsynchronous_commit = off\nfull_page_writes = off\nautovacuum = off'

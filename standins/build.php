@@ -2,15 +2,19 @@
 
 declare(strict_types=1);
 
-// Makes the stand-ins' corpora where they are missing or of another size: php standins/build.php [SIZE]
+// Makes the stand-ins' records where they are missing or of another size: php standins/build.php [ALDER'S SIZE]
 
-use WaryHeron\Standins\Alder\Corpus;
+use WaryHeron\Standins\Corpus\Table;
+use WaryHeron\Standins\Service;
 use WaryHeron\Standins\Store;
 
 require __DIR__.'/../vendor/autoload.php';
 
-$size = (int) ($argv[1] ?? 5000);
-$corpus = new Corpus(Store::connect());
-if ($corpus->size() !== $size) {
-    $corpus->build($size);
+$alder = (int) ($argv[1] ?? 14000);
+foreach (Service::keys() as $key) {
+    $service = Service::named($key);
+    $table = new Table(Store::connect(), $service);
+    if ($table->size() !== $service->sizeBeside($alder)) {
+        $table->build($alder);
+    }
 }

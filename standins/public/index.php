@@ -2,23 +2,35 @@
 
 declare(strict_types=1);
 
-use WaryHeron\Standins\Alder\SruServer;
+use WaryHeron\Standins\Fault;
+use WaryHeron\Standins\Service;
+use WaryHeron\Standins\Sru\SruServer;
 use WaryHeron\Standins\Store;
+use WaryHeron\Standins\ThesaurusTurtle;
 
 require __DIR__.'/../../vendor/autoload.php';
 
-$path = parse_url($_SERVER['REQUEST_URI'] ?? '/', PHP_URL_PATH);
-if ($path === '/up') {
+[$key, $what] = explode('/', trim((string) parse_url($_SERVER['REQUEST_URI'] ?? '/', PHP_URL_PATH), '/'), 2) + ['', ''];
+if ($key === 'up') {
     header('Content-Type: text/plain');
     echo 'ready';
     exit;
 }
-if ($path !== '/alder') {
+$service = in_array($key, Service::keys(), true) ? Service::named($key) : null;
+$parameters = array_filter(array_merge($_GET, $_POST), is_string(...));
+if ($service !== null && $what === '') {
+    header('Content-Type: application/xml; charset=utf-8');
+    $store = Store::connect();
+    echo Fault::applied($store, $key, (new SruServer($store, $service))->answer($parameters));
+} elseif ($service !== null && $what === 'thesaurus.ttl' && ($turtle = ThesaurusTurtle::of($service)) !== null) {
+    header('Content-Type: text/turtle; charset=utf-8');
+    echo $turtle;
+} elseif ($service !== null && $what === 'faults' && in_array($parameters['kind'] ?? '', Fault::KINDS, true)) {
+    Fault::order(Store::connect(), $key, $parameters['kind'], (int) ($parameters['times'] ?? 1));
+    header('Content-Type: text/plain');
+    echo "The next answers will show it.\n";
+} else {
     http_response_code(404);
     header('Content-Type: text/plain');
-    echo "The Alder Index answers SRU at /alder.\n";
-    exit;
+    echo "SRU is answered at /alder, /tern and /fen; thesauri are at /alder/thesaurus.ttl and /tern/thesaurus.ttl.\n";
 }
-header('Content-Type: application/xml; charset=utf-8');
-$parameters = array_filter(array_merge($_GET, $_POST), is_string(...));
-echo (new SruServer(Store::connect()))->answer($parameters);

@@ -114,12 +114,21 @@ final readonly class PostgresPrinter
         if ($this->table->headings === null) {
             throw CannotAnswer::because('There are no headings here.');
         }
-        if ($node->qualifiers !== []) {
+        if ($node->qualifiers !== [] && $this->table->qualifiedColumn === null) {
             throw CannotAnswer::because('Qualifiers are not indexed here.');
+        }
+        if ($node->less !== []) {
+            throw CannotAnswer::because('A branch that is left out has to be written out before a search.');
         }
         $number = $this->table->headings->numberOf($node->label);
         if ($number === null) {
             throw CannotAnswer::because("The thesaurus has no heading “{$node->label}”.");
+        }
+        if ($node->qualifiers !== []) {
+            $pairs = array_map(fn (string $qualifier): string => $number.($node->narrower ? '+' : '').($node->major ? '!' : '').'/'.mb_strtolower($qualifier), $node->qualifiers);
+
+            // several qualifiers on one heading: any of them
+            return new SqlCondition("{$this->table->qualifiedColumn} && ARRAY[".implode(', ', array_fill(0, count($pairs), '?')).']::text[]', $pairs);
         }
         $column = match (true) {
             $node->major && $node->narrower => $this->table->majorClosureColumn,

@@ -11,6 +11,7 @@ final readonly class TableLayout
      * @param  string  $words  tsvector as IndexedText builds it
      * @param  ?string  $journalWords  tsvector of the journal's name
      * @param  array<string, string>  $exact  columns compared whole and in lower case, by Field value
+     * @param  ?string  $qualifiedColumn  text array of number/qualifier, with + behind the number for a branch and ! for major
      * @param  array<string, string>  $limits  text columns in lower case, by LimitKind value, with [] behind an array; the year is an integer
      */
     public function __construct(
@@ -23,6 +24,7 @@ final readonly class TableLayout
         public ?string $closureColumn = null,
         public ?string $majorColumn = null,
         public ?string $majorClosureColumn = null,
+        public ?string $qualifiedColumn = null,
     ) {
     }
 }

@@ -2,7 +2,9 @@
 
 declare(strict_types=1);
 
-namespace WaryHeron\Standins\Alder;
+namespace WaryHeron\Standins\Sru;
+
+use WaryHeron\Standins\Service;
 
 /** Writes SRU answers by hand, in the namespaces of the version asked for. */
 final readonly class SruReply
@@ -10,7 +12,7 @@ final readonly class SruReply
     private bool $second;
 
     /** @param  array<string, string>  $parameters */
-    public function __construct(private string $version, private array $parameters)
+    public function __construct(private string $version, private array $parameters, private Service $service)
     {
         $this->second = $version === '2.0';
     }
@@ -21,7 +23,7 @@ final readonly class SruReply
         $records = '';
         foreach ($rows as $i => $row) {
             $packing = $this->second ? '<recordXMLEscaping>xml</recordXMLEscaping>' : '<recordPacking>xml</recordPacking>';
-            $records .= '<record><recordSchema>info:srw/schema/1/mods-v3.7</recordSchema>'.$packing.'<recordData>'.ModsText::of($row).'</recordData><recordPosition>'.($start + $i).'</recordPosition></record>';
+            $records .= '<record><recordSchema>info:srw/schema/1/mods-v3.7</recordSchema>'.$packing.'<recordData>'.ModsText::of($row, $this->service->key(), $this->service->title()).'</recordData><recordPosition>'.($start + $i).'</recordPosition></record>';
         }
         $next = $start + count($rows);
 
@@ -45,22 +47,22 @@ final readonly class SruReply
         );
     }
 
-    public function explain(int $ceiling, int $default): string
+    public function explain(int $default, string $modified): string
     {
         $namespace = $this->second ? 'http://docs.oasis-open.org/ns/search-ws/sruResponse' : 'http://www.loc.gov/zing/srw/';
         $indexes = '';
-        foreach (['cql.serverChoice' => 'Title, abstract and headings', 'dc.title' => 'Title', 'dc.description' => 'Abstract', 'dc.subject' => 'Heading words', 'dc.creator' => 'Author', 'alder.source' => 'Journal', 'alder.doi' => 'DOI', 'rec.identifier' => 'Record number', 'alder.heading' => 'Heading', 'dc.date' => 'Year', 'dc.language' => 'Language', 'dc.type' => 'Publication type'] as $name => $title) {
-            [$set, $index] = explode('.', $name);
+        foreach ($this->service->indexes() as $name => $title) {
+            [$set, $index] = str_contains($name, '.') ? explode('.', $name) : [$this->service->key(), $name];
             $indexes .= "<index><title>{$title}</title><map><name set=\"{$set}\">{$index}</name></map></index>";
         }
 
         return '<?xml version="1.0" encoding="UTF-8"?>'."\n<explainResponse xmlns=\"{$namespace}\"><version>{$this->version}</version><record>"
             .'<recordSchema>http://explain.z3950.org/dtd/2.0/</recordSchema>'.($this->second ? '<recordXMLEscaping>xml</recordXMLEscaping>' : '<recordPacking>xml</recordPacking>')
-            .'<recordData><explain xmlns="http://explain.z3950.org/dtd/2.0/"><serverInfo protocol="SRU" version="'.$this->version.'"><host>127.0.0.1</host><port>'.self::text((string) ($_SERVER['SERVER_PORT'] ?? '')).'</port><database>alder</database></serverInfo>'
-            .'<databaseInfo><title>Alder Index</title><description>Biomedical citations, all invented</description></databaseInfo>'
-            .'<indexInfo><set name="cql" identifier="info:srw/cql-context-set/1/cql-v1.2"/><set name="dc" identifier="info:srw/cql-context-set/1/dc-v1.1"/><set name="rec" identifier="info:srw/cql-context-set/2/rec-1.1"/><set name="alder" identifier="urn:x-wary-heron:alder"/>'.$indexes.'</indexInfo>'
+            .'<recordData><explain xmlns="http://explain.z3950.org/dtd/2.0/"><serverInfo protocol="SRU" version="'.$this->version.'"><host>127.0.0.1</host><port>'.self::text((string) ($_SERVER['SERVER_PORT'] ?? '')).'</port><database>'.$this->service->key().'</database></serverInfo>'
+            .'<databaseInfo><title>'.$this->service->title().'</title><description>'.$this->service->description().'</description></databaseInfo><metaInfo><dateModified>'.self::text($modified).'</dateModified></metaInfo>'
+            .'<indexInfo><set name="cql" identifier="info:srw/cql-context-set/1/cql-v1.2"/><set name="dc" identifier="info:srw/cql-context-set/1/dc-v1.1"/><set name="rec" identifier="info:srw/cql-context-set/2/rec-1.1"/><set name="'.$this->service->key().'" identifier="urn:x-wary-heron:'.$this->service->key().'"/>'.$indexes.'</indexInfo>'
             .'<schemaInfo><schema name="mods" identifier="info:srw/schema/1/mods-v3.7"><title>MODS 3.7</title></schema></schemaInfo>'
-            ."<configInfo><default type=\"numberOfRecords\">{$default}</default><setting type=\"maximumRecords\">{$ceiling}</setting><supports type=\"proximity\"/><supports type=\"maskingCharacter\">*</supports></configInfo>"
+            ."<configInfo><default type=\"numberOfRecords\">{$default}</default><setting type=\"maximumRecords\">{$this->service->ceiling()}</setting>".($this->service->dialect()->data['proximity'] === null ? '' : '<supports type="proximity"/>').'<supports type="maskingCharacter">'.self::text($this->service->dialect()->data['truncation']['sign'] ?? '').'</supports></configInfo>'
             .'</explain></recordData></record></explainResponse>';
     }
 

@@ -2,28 +2,30 @@
 
 declare(strict_types=1);
 
-namespace WaryHeron\Standins\Alder;
+namespace WaryHeron\Standins\Sru;
 
 use PDO;
 use PDOException;
+use WaryHeron\Core\Search\Dialect\Ccl\CclParser;
+use WaryHeron\Core\Search\Dialect\Ccl\CclProblem;
 use WaryHeron\Core\Search\Dialect\Cql\CqlParser;
 use WaryHeron\Core\Search\Dialect\Cql\CqlProblem;
-use WaryHeron\Core\Search\Dialect\Dialects;
+use WaryHeron\Core\Search\Query\Node\Node;
 use WaryHeron\Core\Search\Sql\CannotAnswer;
 use WaryHeron\Core\Search\Sql\PostgresPrinter;
+use WaryHeron\Standins\Fault;
+use WaryHeron\Standins\Service;
 
 /** Answers SRU 1.1, 1.2 and 2.0: explain and searchRetrieve, with the standard's diagnostics for the rest. */
 final readonly class SruServer
 {
-    private const CEILING = 500;
-
     private const DEFAULT_RECORDS = 10;
 
     private const SCHEMA = 'info:srw/schema/1/mods-v3.7';
 
     private const TIMEOUT_MS = 8000;
 
-    public function __construct(private PDO $database)
+    public function __construct(private PDO $database, private Service $service)
     {
     }
 
@@ -31,14 +33,14 @@ final readonly class SruServer
     public function answer(array $parameters): string
     {
         $version = $parameters['version'] ?? (isset($parameters['operation']) ? '1.2' : '2.0');
-        $reply = new SruReply(in_array($version, ['1.1', '1.2'], true) ? $version : '2.0', $parameters);
+        $reply = new SruReply(in_array($version, ['1.1', '1.2'], true) ? $version : '2.0', $parameters, $this->service);
         if (! in_array($version, ['1.1', '1.2', '2.0'], true)) {
             return $reply->diagnostic(5, '2.0', 'Unsupported version');
         }
         $operation = $parameters['operation'] ?? (isset($parameters['query']) ? 'searchRetrieve' : 'explain');
 
         return match ($operation) {
-            'explain' => $reply->explain(self::CEILING, self::DEFAULT_RECORDS),
+            'explain' => $reply->explain(self::DEFAULT_RECORDS, $this->modified()),
             'searchRetrieve' => $this->search($reply, $parameters),
             default => $reply->diagnostic(4, $operation, 'Unsupported operation'),
         };
@@ -56,16 +58,17 @@ final readonly class SruServer
             ! in_array($parameters['recordSchema'] ?? 'mods', ['mods', 'mods-v3.7', self::SCHEMA], true) => [66, $parameters['recordSchema'] ?? '', 'Unknown schema for retrieval'],
             ($parameters['recordPacking'] ?? 'xml') !== 'xml' || ($parameters['recordXMLEscaping'] ?? 'xml') !== 'xml' => [71, $parameters['recordPacking'] ?? $parameters['recordXMLEscaping'] ?? '', 'Unsupported record packing'],
             isset($parameters['sortKeys']) => [80, '', 'Sort not supported'],
-            ($parameters['queryType'] ?? 'cql') !== 'cql' => [6, 'queryType', 'Unsupported parameter value'],
+            ! in_array($parameters['queryType'] ?? 'cql', $this->service->dialectName() === 'ccl' ? ['cql', 'ccl'] : ['cql'], true) => [6, 'queryType', 'Unsupported parameter value'],
             default => null,
         };
         if ($refusal !== null) {
             return $reply->diagnostic(...$refusal);
         }
         try {
-            $condition = (new PostgresPrinter(Corpus::layout()))->condition(CqlParser::parse((string) $parameters['query'], Dialects::cql()));
+            $condition = (new PostgresPrinter($this->service->layout()))->condition($this->parsed((string) $parameters['query'], $parameters['queryType'] ?? 'cql'));
+            $where = $condition->text.(Fault::strikes($this->database, $this->service->key(), 'totals') ? ' AND number % 10 <> 0' : '');
             $this->database->exec('SET statement_timeout = '.self::TIMEOUT_MS);
-            $count = $this->database->prepare("SELECT count(*) FROM alder.records WHERE {$condition->text}");
+            $count = $this->database->prepare("SELECT count(*) FROM {$this->service->table()} WHERE {$where}");
             $count->execute($condition->bindings);
             $total = (int) $count->fetchColumn();
             if ($total > 0 && $start > $total) {
@@ -73,14 +76,16 @@ final readonly class SruServer
             }
             $rows = [];
             if ($most > 0 && $total > 0) {
-                $page = $this->database->prepare("SELECT body FROM alder.records WHERE {$condition->text} ORDER BY year DESC, number LIMIT ? OFFSET ?");
-                $page->execute([...$condition->bindings, min($most, self::CEILING), $start - 1]);
+                $page = $this->database->prepare("SELECT body FROM {$this->service->table()} WHERE {$where} ORDER BY year DESC, number LIMIT ? OFFSET ?");
+                $page->execute([...$condition->bindings, min($most, $this->service->ceiling()), $start - 1]);
                 $rows = array_map(fn (string $body): array => json_decode($body, true), array_values($page->fetchAll(PDO::FETCH_COLUMN)));
             }
 
             return $reply->records($total, (int) $start, $rows);
         } catch (CqlProblem $problem) {
             return $reply->diagnostic($problem->diagnostic, $problem->detail.($problem->detail === '' ? '' : ' ')."(column {$problem->column})", CqlProblem::MEANINGS[$problem->diagnostic] ?? 'Query refused');
+        } catch (CclProblem $problem) {
+            return $reply->diagnostic(10, "{$problem->what} (column {$problem->column})", 'Query syntax error');
         } catch (CannotAnswer $cannot) {
             return $reply->diagnostic(48, $cannot->getMessage(), 'Query feature unsupported');
         } catch (PDOException $failure) {
@@ -88,6 +93,19 @@ final readonly class SruServer
                 ? $reply->diagnostic(2, 'The query took too long and was stopped', 'System temporarily unavailable')
                 : $reply->diagnostic(1, 'The index could not be read', 'General system error');
         }
+    }
+
+    private function parsed(string $query, string $type): Node
+    {
+        return $type === 'ccl' ? CclParser::parse($query, $this->service->dialect()) : CqlParser::parse($query, $this->service->dialect());
+    }
+
+    /** The state of the holdings: what was counted at one state holds until the next. */
+    private function modified(): string
+    {
+        $size = $this->database->query("SELECT coalesce(max(number), 0) FROM {$this->service->table()}");
+
+        return '2026-11-01.'.($size === false ? 0 : (int) $size->fetchColumn());
     }
 
     private function number(string $text, int $least = 1): ?int

@@ -1,0 +1,113 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WaryHeron\Core\Search\Strategy;
+
+use WaryHeron\Core\Search\Dialect\Dialects;
+use WaryHeron\Core\Search\Dialect\Printer;
+use WaryHeron\Core\Search\Dialect\TranslationNote;
+use WaryHeron\Core\Search\Query\Node\Fielded;
+use WaryHeron\Core\Search\Query\Node\Heading;
+use WaryHeron\Core\Search\Query\Node\Near;
+use WaryHeron\Core\Search\Query\Node\Node;
+use WaryHeron\Core\Search\Query\Node\Operation;
+use WaryHeron\Core\Search\Query\Operator;
+
+/**
+ * Says a query's headings in another thesaurus: the same label, else what a person confirmed, else not at all and with a note.
+ * Branches left out of the narrower headings are written out, since hardly a database can say that.
+ */
+final class HeadingTranslation
+{
+    /** @var list<TranslationNote> */
+    public array $notes = [];
+
+    private function __construct(private readonly TargetHeadings $target)
+    {
+    }
+
+    /** @return array{?Node, list<TranslationNote>} null where nothing of it can be said there */
+    public static function of(Node $node, TargetHeadings $target): array
+    {
+        $translation = new self($target);
+
+        return [$translation->node($node), $translation->notes];
+    }
+
+    private function node(Node $node): ?Node
+    {
+        return match (true) {
+            $node instanceof Heading => $this->heading($node),
+            $node instanceof Operation => $this->operation($node),
+            $node instanceof Fielded, $node instanceof Near => $node,
+            default => $node,
+        };
+    }
+
+    private function operation(Operation $node): ?Node
+    {
+        $kept = [];
+        foreach ($node->operands as $i => $operand) {
+            $said = $this->node($operand);
+            if ($said === null && ($node->operator === Operator::And || ($node->operator === Operator::Not && $i === 0))) {
+                return null;
+            }
+            $said === null || $kept[] = $said;
+        }
+
+        return count($kept) < 2 ? ($kept[0] ?? null) : new Operation($node->operator, $kept);
+    }
+
+    private function heading(Heading $node): ?Node
+    {
+        $labels = $this->target->has($node->label) ? [$node->label] : $this->target->confirmed($node->label);
+        $about = Printer::print($node, Dialects::heron())->text;
+        if ($labels === []) {
+            $candidates = array_map(fn (string $one): string => "“{$one}”", array_slice($this->target->candidates($node->label), 0, 4));
+            $this->notes[] = TranslationNote::changed($about, 'not a heading of this thesaurus, so it is left out here, which finds less; '.($candidates === [] ? 'no candidate is known' : 'candidates: '.implode(', ', $candidates)));
+
+            return null;
+        }
+        $said = [];
+        foreach ($labels as $label) {
+            $said[] = $this->withoutBranches(new Heading($label, $node->narrower, $node->major, $node->qualifiers, $node->less));
+            $extra = $node->narrower ? $this->target->broughtAlong($label, $node->label) : [];
+            if ($extra !== []) {
+                $this->notes[] = TranslationNote::changed($about, 'its narrower headings here bring '.implode(', ', array_slice($extra, 0, 6)).(count($extra) > 6 ? ' and '.(count($extra) - 6).' more' : '').', which it has not where it was chosen');
+            }
+        }
+        if ($labels !== [$node->label]) {
+            $this->notes[] = TranslationNote::changed($about, 'is '.implode(' or ', array_map(fn (string $one): string => "“{$one}”", $labels)).' here, as confirmed');
+        }
+
+        return count($said) === 1 ? $said[0] : new Operation(Operator::Or, $said);
+    }
+
+    /** heading A with its branches but B: A alone, or any other branch right below it, and so on down to B. */
+    private function withoutBranches(Heading $node): Node
+    {
+        if (! $node->narrower || $node->less === []) {
+            return $node;
+        }
+        $without = array_map(mb_strtolower(...), $node->less);
+        $parts = [];
+        $open = [$node->label];
+        $seen = [];
+        while ($open !== []) {
+            $label = array_pop($open);
+            if (isset($seen[$label])) {
+                continue;
+            }
+            $seen[$label] = true;
+            $parts[] = new Heading($label, false, $node->major, $node->qualifiers);
+            foreach ($this->target->narrower($label) as $below) {
+                if (! in_array(mb_strtolower($below), $without, true)) {
+                    $open[] = $below;
+                }
+            }
+        }
+
+        return count($parts) === 1 ? $parts[0] : new Operation(Operator::Or, $parts);
+    }
+}
