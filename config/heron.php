@@ -1,17 +1,17 @@
 <?php
 
+$standins = env('STANDINS_URL', 'http://127.0.0.1:8190');
+
 return [
     // In a demo everybody may read all mail and see the page of components. Never set where real people work.
     'demo' => (bool) env('HERON_DEMO', false),
 
+    // The databases that can be searched from here. "asks" is the query type that the server is sent; "thesaurus" is where it
+    // publishes its headings as SKOS, if it has any.
     'sources' => [
-        'alder' => [
-            'name' => 'Alder Index',
-            'url' => env('ALDER_URL', 'http://127.0.0.1:8190/alder'),
-            'dialect' => 'cql',
-            'batch' => 500,
-            'timeout' => 20,
-        ],
+        'alder' => ['name' => 'Alder Index', 'short' => 'Alder', 'url' => "{$standins}/alder", 'dialect' => 'cql', 'asks' => 'cql', 'batch' => 500, 'timeout' => 20, 'thesaurus' => "{$standins}/alder/thesaurus.ttl"],
+        'tern' => ['name' => 'Tern Abstracts', 'short' => 'Tern', 'url' => "{$standins}/tern", 'dialect' => 'ccl', 'asks' => 'ccl', 'batch' => 200, 'timeout' => 20, 'thesaurus' => "{$standins}/tern/thesaurus.ttl"],
+        'fen' => ['name' => 'Fen Register', 'short' => 'Fen', 'url' => "{$standins}/fen", 'dialect' => 'fen', 'asks' => 'cql', 'batch' => 100, 'timeout' => 20, 'thesaurus' => null],
     ],
 
     'largest_upload_mb' => 200,

@@ -1,13 +1,16 @@
 <?php
 
+use App\Http\Controllers\CheckController;
 use App\Http\Controllers\CodingController;
 use App\Http\Controllers\DeliveryController;
 use App\Http\Controllers\DeskController;
+use App\Http\Controllers\DialectController;
 use App\Http\Controllers\DisagreementController;
 use App\Http\Controllers\ExportController;
 use App\Http\Controllers\FindController;
 use App\Http\Controllers\HomeController;
 use App\Http\Controllers\InvitationController;
+use App\Http\Controllers\KnownItemController;
 use App\Http\Controllers\LibraryController;
 use App\Http\Controllers\LogController;
 use App\Http\Controllers\PasswordController;
@@ -15,11 +18,16 @@ use App\Http\Controllers\PostRoomController;
 use App\Http\Controllers\QuestionController;
 use App\Http\Controllers\ReportController;
 use App\Http\Controllers\ReviewController;
+use App\Http\Controllers\RunController;
 use App\Http\Controllers\ScreeningController;
-use App\Http\Controllers\SearchController;
+use App\Http\Controllers\SearchReportController;
 use App\Http\Controllers\SessionController;
+use App\Http\Controllers\StrategyController;
 use App\Http\Controllers\TaskController;
 use App\Http\Controllers\TeamController;
+use App\Http\Controllers\ThesaurusController;
+use App\Http\Controllers\TranslationController;
+use App\Http\Controllers\VersionController;
 use App\Models\Letter;
 use App\Models\Review;
 use Illuminate\Support\Facades\Route;
@@ -63,7 +71,14 @@ Route::prefix('/reviews/{review}')->middleware('auth')->scopeBindings()->group(f
         Route::get('/find', FindController::class)->name('find');
         Route::get('/question', [QuestionController::class, 'show'])->name('question');
         Route::get('/team', [TeamController::class, 'show'])->name('team');
-        Route::get('/searches', [SearchController::class, 'index'])->name('searches');
+        Route::get('/searches', [StrategyController::class, 'index'])->name('searches');
+        Route::get('/searches/report', [SearchReportController::class, 'show'])->name('searches.report');
+        Route::get('/searches/report/{format}', [SearchReportController::class, 'download'])->whereIn('format', ['docx', 'txt'])->name('searches.report.download');
+        Route::get('/runs/{run}', [RunController::class, 'show'])->name('runs.show');
+        Route::get('/thesauri', [ThesaurusController::class, 'index'])->name('thesauri');
+        Route::get('/thesauri/find', [ThesaurusController::class, 'find'])->name('thesauri.find');
+        Route::get('/thesauri/heading', [ThesaurusController::class, 'heading'])->name('thesauri.heading');
+        Route::get('/dialects', [DialectController::class, 'index'])->name('dialects');
         Route::get('/deliveries', [DeliveryController::class, 'index'])->name('deliveries');
         Route::get('/deliveries/{delivery}', [DeliveryController::class, 'show'])->name('deliveries.show');
         Route::get('/records', [LibraryController::class, 'index'])->name('library');
@@ -94,16 +109,40 @@ Route::prefix('/reviews/{review}')->middleware('auth')->scopeBindings()->group(f
     });
 
     Route::middleware('can:search,review')->group(function (): void {
-        Route::get('/searches/new', [SearchController::class, 'create'])->name('searches.create');
-        Route::post('/searches', [SearchController::class, 'store'])->name('searches.store');
-        Route::post('/searches/read', [SearchController::class, 'read'])->name('searches.read');
-        Route::put('/searches/{search}', [SearchController::class, 'update'])->name('searches.update');
+        Route::get('/searches/new', [StrategyController::class, 'create'])->name('searches.create');
+        Route::post('/searches', [StrategyController::class, 'store'])->name('searches.store');
+        Route::put('/searches/{strategy}', [StrategyController::class, 'update'])->name('strategies.update');
+        Route::post('/searches/{strategy}/changes', [StrategyController::class, 'change'])->name('strategies.change');
+        Route::post('/searches/{strategy}/marks', [TranslationController::class, 'mark'])->name('strategies.mark');
+        Route::post('/searches/{strategy}/known-items', [KnownItemController::class, 'store'])->name('strategies.known.store');
+        Route::delete('/searches/{strategy}/known-items/{item}', [KnownItemController::class, 'destroy'])->withoutScopedBindings()->name('strategies.known.destroy');
+        Route::post('/searches/{strategy}/findings', [CheckController::class, 'dismiss'])->name('strategies.findings.dismiss');
+        Route::delete('/searches/{strategy}/findings', [CheckController::class, 'bringBack'])->name('strategies.findings.bring-back');
+        Route::post('/searches/{strategy}/versions', [VersionController::class, 'store'])->name('strategies.versions.store');
+        Route::post('/searches/{strategy}/back', [VersionController::class, 'back'])->name('strategies.back');
+        Route::post('/searches/{strategy}/runs', [RunController::class, 'store'])->name('strategies.runs.store');
+        Route::post('/thesauri', [ThesaurusController::class, 'store'])->name('thesauri.store');
+        Route::post('/thesauri/rulings', [ThesaurusController::class, 'rule'])->name('thesauri.rule');
+        Route::post('/dialects', [DialectController::class, 'store'])->name('dialects.store');
+        Route::post('/dialects/try', [DialectController::class, 'try'])->name('dialects.try');
     });
-    // after /searches/new, which it would catch
-    Route::get('/searches/{search}', [SearchController::class, 'show'])->can('view', 'review')->name('searches.show');
+    // after /searches/new, which the first would catch
+    Route::middleware('can:view,review')->group(function (): void {
+        Route::get('/searches/{strategy}', [StrategyController::class, 'board'])->name('strategies.show');
+        Route::get('/searches/{strategy}/lines', [StrategyController::class, 'lines'])->name('strategies.lines');
+        Route::post('/searches/{strategy}/numbers', [StrategyController::class, 'numbers'])->name('strategies.numbers');
+        Route::get('/searches/{strategy}/translation', [TranslationController::class, 'show'])->name('strategies.translation');
+        Route::get('/searches/{strategy}/translation/{format}', [TranslationController::class, 'download'])->whereIn('format', ['csv', 'docx', 'txt'])->name('strategies.translation.download');
+        Route::get('/searches/{strategy}/known-items', [KnownItemController::class, 'show'])->name('strategies.known');
+        Route::get('/searches/{strategy}/check', [CheckController::class, 'show'])->name('strategies.check');
+        Route::get('/searches/{strategy}/versions', [VersionController::class, 'show'])->name('strategies.versions');
+        Route::get('/searches/{strategy}/runs', [RunController::class, 'index'])->name('strategies.runs');
+        Route::get('/searches/{strategy}/results', [RunController::class, 'results'])->name('strategies.results');
+        Route::get('/searches/{strategy}/results/download', [RunController::class, 'download'])->name('strategies.results.download');
+    });
 
     Route::middleware('can:deliver,review')->group(function (): void {
-        Route::post('/searches/{search}/fetch', [SearchController::class, 'fetch'])->name('searches.fetch');
+        Route::post('/runs/{run}/fetch', [RunController::class, 'fetch'])->name('runs.fetch');
         Route::post('/deliveries', [DeliveryController::class, 'store'])->name('deliveries.store');
         Route::post('/deliveries/{delivery}/go-on', [DeliveryController::class, 'goOn'])->name('deliveries.go-on');
         Route::post('/records/{record}/separate', [LibraryController::class, 'separate'])->name('records.separate');

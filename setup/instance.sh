@@ -47,7 +47,7 @@ DB_HOST=127.0.0.1
 DB_PORT=$PG_PORT
 DB_DATABASE=$APP_DATABASE
 DB_USERNAME=heron
-ALDER_URL=http://127.0.0.1:$STANDINS_PORT/alder
+STANDINS_URL=http://127.0.0.1:$STANDINS_PORT
 ENV
     if ! cmp -s "$DIR/.env.new" "$DIR/.env"; then mv "$DIR/.env.new" "$DIR/.env"; rm -f "$DIR"/cache/*.php; else rm "$DIR/.env.new"; fi
     chmod 640 "$DIR/.env"
@@ -119,12 +119,14 @@ instance_up() {
     refresh_caches
     step "Starting the web server, php-fpm, the stand-ins and the worker"
     start_servers
-    wait_for "http://127.0.0.1:$STANDINS_PORT/up" "the Alder Index"
+    wait_for "http://127.0.0.1:$STANDINS_PORT/up" "the stand-ins"
     if [ ! -f "$DIR/seeded" ]; then
         step "Making the demo"
         quietly "making the demo" artisan heron:demo --fresh
         touch "$DIR/seeded"
     fi
+    # where a database publishes other headings than before; without an answer what is here stays
+    quietly "bringing the thesauri in" artisan heron:thesauri
     start_worker
     wait_for "http://127.0.0.1:$WEB_PORT/up" "the application"
     cat <<TEXT

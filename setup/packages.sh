@@ -18,11 +18,13 @@ missing_server_packages() {
     [ -x /usr/sbin/nginx ] || echo nginx-light
     [ -x "$PG_BIN/postgres" ] || echo postgresql-15
     php -r 'exit(extension_loaded("Zend OPcache") ? 0 : 1);' || echo php8.2-opcache
+    command -v pandoc >/dev/null || echo pandoc
 }
 
 missing_browser_packages() {
     [ -x /usr/bin/chromium ] || echo chromium
     [ -x /usr/bin/chromedriver ] || echo chromium-driver
+    command -v yaz-client >/dev/null || echo yaz
 }
 
 install_packages() {

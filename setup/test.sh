@@ -45,13 +45,13 @@ run_tests() {
         refresh_caches
         start_servers
         start_worker
-        wait_for "http://127.0.0.1:$STANDINS_PORT/up" "the Alder Index"
+        wait_for "http://127.0.0.1:$STANDINS_PORT/up" "the stand-ins"
         wait_for "http://127.0.0.1:$WEB_PORT/up" "the application"
     fi
     step "Pest"
     unset APP_CONFIG_CACHE APP_ROUTES_CACHE APP_EVENTS_CACHE # those are for the running copy; the tests have their own settings
     export DB_HOST=127.0.0.1 DB_PORT="$PG_PORT" DB_USERNAME=heron
     export STANDINS_DSN="pgsql:host=127.0.0.1;port=$PG_PORT;dbname=$STANDINS_DATABASE" STANDINS_USER=heron
-    export HERON_TEST_URL="http://127.0.0.1:$WEB_PORT" HERON_ALDER_URL="http://127.0.0.1:$STANDINS_PORT/alder"
+    export HERON_TEST_URL="http://127.0.0.1:$WEB_PORT" HERON_STANDINS_URL="http://127.0.0.1:$STANDINS_PORT"
     php -d pcov.enabled=0 -d memory_limit=1G vendor/bin/pest --colors=never "${suites[@]}" "${filters[@]}"
 }

@@ -52,7 +52,7 @@ final class Fault
     {
         static $made = false;
         if (! $made) {
-            $database->exec("SET client_min_messages = warning; CREATE TABLE IF NOT EXISTS faults (service text, kind text, times_left integer NOT NULL, PRIMARY KEY (service, kind))");
+            $database->exec('SET client_min_messages = warning; CREATE TABLE IF NOT EXISTS faults (service text, kind text, times_left integer NOT NULL, PRIMARY KEY (service, kind))');
             $made = true;
         }
     }

@@ -18,14 +18,14 @@ abstract class Service
 
     private ?Thesaurus $thesaurus = null;
 
-    public static function named(string $key): ?self
+    public static function named(string $key): self
     {
         return self::$made[$key] ??= match ($key) {
             'alder' => new Alder\Alder,
             'tern' => new Tern\Tern,
             'fen' => new Fen\Fen,
-            default => null,
-        } ?? throw new \OutOfBoundsException("There is no service “{$key}”.");
+            default => throw new \OutOfBoundsException("There is no service “{$key}”."),
+        };
     }
 
     /** @return list<string> */

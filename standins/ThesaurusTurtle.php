@@ -15,7 +15,7 @@ final class ThesaurusTurtle
         if ($thesaurus === null) {
             return null;
         }
-        $text = fn (string $value): string => '"'.addcslashes($value, "\"\\").'"@en';
+        $text = fn (string $value): string => '"'.addcslashes($value, '"\\').'"@en';
         $base = "urn:x-wary-heron:{$service->key()}:";
         $out = "@prefix skos: <http://www.w3.org/2004/02/skos/core#> .\n@prefix dcterms: <http://purl.org/dc/terms/> .\n@prefix t: <urn:x-wary-heron:thesaurus#> .\n\n"
             ."<{$base}scheme> a skos:ConceptScheme ; dcterms:title {$text("{$service->title()} headings")} .\n";

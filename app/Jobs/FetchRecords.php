@@ -8,6 +8,9 @@ use App\Actions\Records\TakeInRecords;
 use App\Models\Delivery;
 use App\Sources\SourceFailed;
 use App\Sources\Sources;
+use Illuminate\Support\Facades\DB;
+use WaryHeron\Core\Bibliography\Format\UnreadableRecord;
+use WaryHeron\Core\Bibliography\Reference;
 
 /** Fetches the records of a search in batches of the size that the source allows. */
 final class FetchRecords extends TaskSlice
@@ -20,7 +23,7 @@ final class FetchRecords extends TaskSlice
         if ($delivery === null) {
             return;
         }
-        $source = $sources->get($delivery->search->source ?? throw new \LogicException('A fetch belongs to a search.'));
+        $source = $sources->get($delivery->source_key ?? throw new \LogicException('A fetch has a source.'));
         $deadline = $this->deadline();
         while ($delivery->position < $delivery->expected) {
             if ($this->isCancelled($delivery)) {
@@ -50,10 +53,30 @@ final class FetchRecords extends TaskSlice
 
                 return;
             }
-            $delivery = $takeIn->execute($delivery->id, $delivery->position, array_slice($page->records, 0, $delivery->expected - $delivery->position));
+            $read = array_slice($page->records, 0, $delivery->expected - $delivery->position);
+            $wanted = $delivery->only_new ? $this->withoutKnown($delivery, $read) : $read;
+            $delivery = $takeIn->execute($delivery->id, $delivery->position, $wanted, count($read) - count($wanted));
             $this->progress($delivery, $delivery->expected);
         }
-        $this->end($delivery, 'done', $this->outcome($delivery));
+        $this->end($delivery, 'done', $this->outcome($delivery).($delivery->passed_over > 0 ? ' Fetched before and passed over: '.number_format($delivery->passed_over).'.' : ''));
+    }
+
+    /**
+     * Leaves out what an earlier delivery from this source brought.
+     *
+     * @param  list<Reference|UnreadableRecord>  $records
+     * @return list<Reference|UnreadableRecord>
+     */
+    private function withoutKnown(Delivery $delivery, array $records): array
+    {
+        $numbers = array_filter(array_map(fn (object $one): string => $one instanceof Reference ? $one->accession : '', $records), fn (string $number): bool => $number !== '');
+        $known = array_column(DB::select(<<<'SQL'
+            SELECT DISTINCT r.reference->>'accession' AS accession FROM records r JOIN deliveries d ON d.id = r.delivery_id
+            WHERE r.review_id = ? AND d.source_key = ? AND d.id <> ? AND r.reference->>'accession' IN (SELECT jsonb_array_elements_text(?::jsonb))
+            SQL, [$delivery->review_id, $delivery->source_key, $delivery->id, json_encode(array_values($numbers), JSON_THROW_ON_ERROR)]), 'accession');
+        $known = array_flip($known);
+
+        return array_values(array_filter($records, fn (object $one): bool => ! ($one instanceof Reference && isset($known[$one->accession]))));
     }
 
     private function tryLater(Delivery $delivery, SourceFailed $failed): void

@@ -20,8 +20,10 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property ?string $file_name
  * @property ?string $file_hash
  * @property ?int $file_size
- * @property ?string $search_id
- * @property ?string $query
+ * @property ?string $run_id
+ * @property ?string $source_key
+ * @property bool $only_new
+ * @property int $passed_over
  * @property ?string $query_sent
  * @property ?string $task_id
  * @property string $state
@@ -37,7 +39,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property Carbon $created_at
  * @property Carbon $updated_at
  * @property User $creator
- * @property Search $search
+ * @property ?Run $run
  * @property Review $review
  * @property Task $task
  */
@@ -68,10 +70,10 @@ final class Delivery extends Model
         return $this->hasMany(Record::class);
     }
 
-    /** @return BelongsTo<Search, $this> */
-    public function search(): BelongsTo
+    /** @return BelongsTo<Run, $this> */
+    public function run(): BelongsTo
     {
-        return $this->belongsTo(Search::class);
+        return $this->belongsTo(Run::class);
     }
 
     /** @return BelongsTo<Review, $this> */
@@ -88,7 +90,7 @@ final class Delivery extends Model
 
     protected function casts(): array
     {
-        return ['searched_on' => 'immutable_date', 'finished_at' => 'immutable_datetime'];
+        return ['only_new' => 'boolean', 'searched_on' => 'immutable_date', 'finished_at' => 'immutable_datetime'];
     }
 
     /** Whether its work waits for a worker or has one. */

@@ -57,10 +57,40 @@ final class Review extends Model
         return $this->hasMany(Delivery::class);
     }
 
-    /** @return HasMany<Search, $this> */
-    public function searches(): HasMany
+    /** @return HasMany<Strategy, $this> */
+    public function strategies(): HasMany
     {
-        return $this->hasMany(Search::class);
+        return $this->hasMany(Strategy::class);
+    }
+
+    /** @return HasMany<Run, $this> */
+    public function runs(): HasMany
+    {
+        return $this->hasMany(Run::class);
+    }
+
+    /** @return HasMany<KnownItem, $this> */
+    public function knownItems(): HasMany
+    {
+        return $this->hasMany(KnownItem::class);
+    }
+
+    /** @return HasMany<Scheme, $this> */
+    public function schemes(): HasMany
+    {
+        return $this->hasMany(Scheme::class);
+    }
+
+    /** @return HasMany<HeadingMapping, $this> */
+    public function headingMappings(): HasMany
+    {
+        return $this->hasMany(HeadingMapping::class);
+    }
+
+    /** @return HasMany<TeamDialect, $this> */
+    public function dialects(): HasMany
+    {
+        return $this->hasMany(TeamDialect::class);
     }
 
     /** @return HasMany<Publication, $this> */

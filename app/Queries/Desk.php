@@ -13,7 +13,7 @@ use Illuminate\Support\Facades\DB;
 use stdClass;
 use WaryHeron\Core\Screening\ItemState;
 use WaryHeron\Core\Screening\Stage;
-use WaryHeron\Core\Search\Query\Parser;
+use WaryHeron\Core\Search\Strategy\BadStrategy;
 use WaryHeron\Core\Search\Text\Highlighter;
 use WaryHeron\Core\Search\Text\StructuredAbstract;
 
@@ -143,12 +143,14 @@ final class Desk
     private function highlighter(): Highlighter
     {
         if ($this->highlighter === null) {
-            $queries = $this->review->searches()->orderBy('id')->limit(20)->pluck('query');
             $trees = [];
-            foreach ($queries as $text) {
-                $parsed = Parser::parse($text);
-                if ($parsed->isComplete()) {
-                    $trees[] = $parsed->root;
+            foreach ($this->review->strategies()->orderBy('id')->limit(20)->get() as $strategy) {
+                $lines = $strategy->revisions()->where('number', $strategy->head)->first()?->strategy();
+                try {
+                    $result = $lines?->resultNumber();
+                    $result === null || $trees[] = $lines->writtenOut($result);
+                } catch (BadStrategy) {
+                    continue; // a strategy with a mistake marks nothing
                 }
             }
             $this->highlighter = new Highlighter(...$trees);

@@ -21,6 +21,22 @@ interface Source
      */
     public function page(string $query, int $from, int $most): Page;
 
+    /**
+     * The counts of several queries, as far as there is time.
+     *
+     * @param  list<string>  $queries
+     * @param  float  $until  seconds since 1970 after which no further one is begun
+     * @return array<string, int|SourceFailed> by query; those that were not reached are missing
+     */
+    public function countAll(array $queries, float $until): array;
+
+    /**
+     * A name for the state of its holdings: what was counted holds while it stays the same.
+     *
+     * @throws SourceFailed
+     */
+    public function holdings(): string;
+
     /** The most records that the service gives at once. */
     public function batch(): int;
 }

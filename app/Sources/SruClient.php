@@ -8,13 +8,19 @@ use DOMDocument;
 use DOMElement;
 use DOMXPath;
 use Illuminate\Http\Client\ConnectionException;
+use Illuminate\Http\Client\Pool;
+use Illuminate\Http\Client\Response;
 use Illuminate\Support\Facades\Http;
 use WaryHeron\Core\Bibliography\Format\Mods\ModsReader;
 
-/** Speaks SRU 1.2 with any server that gives MODS. */
+/** Speaks SRU with any server that gives MODS: 1.2 with CQL, or 2.0 where it is asked in a language of its own. */
 final readonly class SruClient implements Source
 {
-    public function __construct(private string $name, private string $url, private int $batch, private int $timeout)
+    /** How many requests are under way at once when several queries are counted. */
+    private const TOGETHER = 4;
+
+    /** @param  string  $asks  the query type: cql, or what the server calls its own language */
+    public function __construct(private string $name, private string $url, private int $batch, private int $timeout, private string $asks = 'cql')
     {
     }
 
@@ -30,23 +36,63 @@ final readonly class SruClient implements Source
 
     public function page(string $query, int $from, int $most): Page
     {
+        return $this->read($this->text(fn (): Response => Http::timeout($this->timeout)->connectTimeout(4)->asForm()->post($this->url, $this->asked($query, $from, $most))));
+    }
+
+    public function countAll(array $queries, float $until): array
+    {
+        $counts = [];
+        foreach (array_chunk($queries, self::TOGETHER) as $chunk) {
+            if (microtime(true) > $until) {
+                break;
+            }
+            $answers = Http::pool(fn (Pool $pool): array => array_map(
+                fn (string $query) => $pool->timeout($this->timeout)->connectTimeout(4)->asForm()->post($this->url, $this->asked($query, 1, 0)),
+                $chunk,
+            ));
+            foreach ($chunk as $i => $query) {
+                try {
+                    $counts[$query] = $this->read($this->text(fn () => $answers[$i] instanceof \Throwable ? throw $answers[$i] : $answers[$i]))->total;
+                } catch (SourceFailed $failed) {
+                    $counts[$query] = $failed;
+                }
+            }
+        }
+
+        return $counts;
+    }
+
+    public function holdings(): string
+    {
+        $xml = $this->text(fn (): Response => Http::timeout($this->timeout)->connectTimeout(4)->get($this->url, ['version' => '1.2', 'operation' => 'explain']));
+        $modified = trim((string) $this->path($xml)->evaluate("string(//*[local-name()='metaInfo']/*[local-name()='dateModified'])"));
+
+        // a server that does not say is counted anew every day
+        return $modified === '' ? now()->format('Y-m-d') : mb_substr($modified, 0, 60);
+    }
+
+    /** @return array<string, string|int> */
+    private function asked(string $query, int $from, int $most): array
+    {
+        // by POST, since long queries do not fit an address
+        $asked = ['query' => $query, 'startRecord' => $from, 'maximumRecords' => $most, 'recordSchema' => 'mods'];
+
+        return $this->asks === 'cql' ? ['version' => '1.2', 'operation' => 'searchRetrieve', ...$asked] : ['version' => '2.0', 'queryType' => $this->asks, ...$asked];
+    }
+
+    /** @param  callable(): Response  $request */
+    private function text(callable $request): string
+    {
         try {
-            // by POST, since long queries do not fit an address
-            $response = Http::timeout($this->timeout)->connectTimeout(4)->asForm()->post($this->url, [
-                'version' => '1.2', 'operation' => 'searchRetrieve', 'query' => $query,
-                'startRecord' => $from, 'maximumRecords' => $most, 'recordSchema' => 'mods',
-            ]);
+            $response = $request();
         } catch (ConnectionException) {
             throw SourceFailed::unreachable($this->name);
         }
-        if ($response->failed()) {
-            throw SourceFailed::status($this->name, $response->status());
-        }
 
-        return $this->read($response->body());
+        return $response->failed() ? throw SourceFailed::status($this->name, $response->status()) : $response->body();
     }
 
-    private function read(string $xml): Page
+    private function path(string $xml): DOMXPath
     {
         if (preg_match('/<!DOCTYPE|<!ENTITY/i', $xml) === 1) {
             throw SourceFailed::unreadable($this->name, 'it declares entities');
@@ -59,7 +105,13 @@ final readonly class SruClient implements Source
         if (! $loaded) {
             throw SourceFailed::unreadable($this->name, 'it is no XML');
         }
-        $xpath = new DOMXPath($document);
+
+        return new DOMXPath($document);
+    }
+
+    private function read(string $xml): Page
+    {
+        $xpath = $this->path($xml);
         $local = fn (string $path): string => trim((string) $xpath->evaluate("string({$path})"));
         $diagnostic = "//*[local-name()='diagnostics']/*[local-name()='diagnostic']";
         if ($local("{$diagnostic}/*[local-name()='uri']") !== '') {

@@ -63,6 +63,19 @@ final readonly class ConceptScheme
         return array_values(array_filter($this->concepts, fn (Concept $concept): bool => $concept->broader === []));
     }
 
+    /** @return array<string, non-empty-list<string>> addresses of the tops above each address */
+    public function topsOfEach(): array
+    {
+        $tops = [];
+        foreach ($this->tops() as $top) {
+            foreach (array_keys($this->branch($top)) as $uri) {
+                $tops[$uri][] = $top->uri;
+            }
+        }
+
+        return $tops;
+    }
+
     /** @return list<Concept> */
     public function narrowerThan(Concept $concept): array
     {

@@ -47,7 +47,7 @@ final class HeadingLookup
         return $other === [] ? [] : [$named[0], ...array_slice(array_values($other), 0, 3)];
     }
 
-    /** @param  non-empty-list<string>  $words */
+    /** @param  list<string>  $words */
     private static function offer(array $words, Concept $concept): ?Offer
     {
         $preferred = Words::of($concept->label);
@@ -72,7 +72,7 @@ final class HeadingLookup
         };
     }
 
-    /** @param  non-empty-list<string>  $words */
+    /** @param  list<string>  $words */
     private static function sharingStems(array $words, Concept $concept): ?string
     {
         $stems = array_map(self::stem(...), $words);

@@ -1,14 +1,19 @@
 import Alpine from '@alpinejs/csp';
 import answer from './answer';
+import copying from './copying';
 import deliveryForm from './deliveryForm';
+import dialectFile from './dialectFile';
+import findingActions from './findingActions';
 import keys from './keys';
 import palette from './palette';
-import queryEditor from './queryEditor';
 import readingDesk from './readingDesk';
+import strategyBoard from './strategyBoard';
+import strategyLines from './strategyLines';
 import tasks from './tasks';
 import theme from './theme';
+import thesaurus from './thesaurus';
 
-for (const [name, component] of Object.entries({ answer, deliveryForm, keys, palette, queryEditor, readingDesk, tasks, theme })) {
+for (const [name, component] of Object.entries({ answer, copying, deliveryForm, dialectFile, findingActions, keys, palette, readingDesk, strategyBoard, strategyLines, tasks, theme, thesaurus })) {
     Alpine.data(name, component);
 }
 Alpine.start();

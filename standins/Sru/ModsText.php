@@ -31,7 +31,7 @@ final class ModsText
             ."<language><languageTerm type=\"text\">{$t(ucfirst($row['language']))}</languageTerm></language>"
             .($row['abstract'] === '' ? '' : "<abstract>{$t($row['abstract'])}</abstract>").$subjects
             ."<relatedItem type=\"host\"><titleInfo><title>{$t($row['journal'][0])}</title></titleInfo><titleInfo type=\"abbreviated\"><title>{$t($row['journal'][1])}</title></titleInfo>"
-            .($row['journal'][2] === '' ? '' : "<identifier type=\"issn\">{$t($row['journal'][2])}</identifier>")."<part>".($row['volume'] === '' ? '' : "<detail type=\"volume\"><number>{$t($row['volume'])}</number></detail>")."{$issue}{$pages}</part></relatedItem>"
+            .($row['journal'][2] === '' ? '' : "<identifier type=\"issn\">{$t($row['journal'][2])}</identifier>").'<part>'.($row['volume'] === '' ? '' : "<detail type=\"volume\"><number>{$t($row['volume'])}</number></detail>")."{$issue}{$pages}</part></relatedItem>"
             .($row['doi'] === '' ? '' : "<identifier type=\"doi\">{$t($row['doi'])}</identifier>")
             ."<recordInfo><recordIdentifier source=\"{$t($source)}\">{$t($row['identifier'])}</recordIdentifier></recordInfo></mods>";
     }

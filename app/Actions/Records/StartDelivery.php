@@ -9,7 +9,7 @@ use App\Actions\WriteLog;
 use App\Jobs\TaskSlice;
 use App\Models\Delivery;
 use App\Models\Review;
-use App\Models\Search;
+use App\Models\Run;
 use App\Models\Task;
 use App\Models\User;
 use Carbon\CarbonInterface;
@@ -48,21 +48,20 @@ final readonly class StartDelivery
         }
     }
 
-    /** @param  string  $sent the query as the source is asked it */
-    public function ofSearch(User $by, Review $review, Search $search, string $sent, int $expected): Delivery
+    /** @param  bool  $onlyNew  leaves out what was fetched from this source before */
+    public function ofRun(User $by, Run $run, bool $onlyNew = false): Delivery
     {
-        return DB::transaction(function () use ($by, $review, $search, $sent, $expected): Delivery {
-            Search::query()->whereKey($search->id)->lockForUpdate()->first();
-            $running = $review->deliveries()->where('search_id', $search->id)->whereIn('state', Delivery::UNDER_WAY)->first();
-            if ($running !== null) {
-                throw new Refused('These records are being fetched already.', ['delivery' => $running->id]);
+        return DB::transaction(function () use ($by, $run, $onlyNew): Delivery {
+            Run::query()->whereKey($run->id)->lockForUpdate()->first();
+            $earlier = $run->deliveries()->whereIn('state', [...Delivery::UNDER_WAY, 'done', 'stopped', 'failed'])->first();
+            if ($earlier !== null) {
+                throw new Refused($earlier->isUnderWay() ? 'These records are being fetched already.' : ($earlier->state === 'done' ? 'The records of this run have been fetched.' : 'This fetch was begun before; go on with it from where it stopped.'), ['delivery' => $earlier->id]);
             }
-            $source = config("heron.sources.{$search->source}.name");
 
-            return $this->start($by, $review, [
-                'kind' => 'fetch', 'source_name' => $source, 'searched_on' => now(), 'search_id' => $search->id,
-                'query' => $search->query, 'query_sent' => $sent, 'expected' => $expected,
-            ], 'Fetching '.number_format($expected)." records from {$source}");
+            return $this->start($by, $run->review, [
+                'kind' => 'fetch', 'source_name' => $run->source_title, 'source_key' => $run->source, 'searched_on' => $run->ran_at, 'run_id' => $run->id, 'only_new' => $onlyNew,
+                'query_sent' => $run->query_sent, 'expected' => $run->total,
+            ], 'Fetching '.($onlyNew ? 'what is new of ' : '').number_format($run->total)." records from {$run->source_title}");
         });
     }
 

@@ -29,11 +29,12 @@ final class TakeInRecords
 
     /**
      * @param  list<Reference|UnreadableRecord>  $batch  what follows the delivery's position $after
+     * @param  int  $passedOver  how many were read besides and are not wanted
      * @return Delivery as it stands afterwards
      */
-    public function execute(string $deliveryId, int $after, array $batch): Delivery
+    public function execute(string $deliveryId, int $after, array $batch, int $passedOver = 0): Delivery
     {
-        return DB::transaction(function () use ($deliveryId, $after, $batch): Delivery {
+        return DB::transaction(function () use ($deliveryId, $after, $batch, $passedOver): Delivery {
             $delivery = Delivery::query()->lockForUpdate()->findOrFail($deliveryId);
             if ($delivery->position !== $after) {
                 return $delivery; // somebody else has taken this batch in
@@ -41,12 +42,12 @@ final class TakeInRecords
             // two deliveries at once must not make two publications of one
             DB::select('SELECT pg_advisory_xact_lock(hashtext(?))', ["records of {$delivery->review_id}"]);
 
-            return $this->takeIn($delivery, $batch);
+            return $this->takeIn($delivery, $batch, $passedOver);
         });
     }
 
     /** @param  list<Reference|UnreadableRecord>  $batch */
-    private function takeIn(Delivery $delivery, array $batch): Delivery
+    private function takeIn(Delivery $delivery, array $batch, int $passedOver): Delivery
     {
         $references = array_filter($batch, fn (object $one): bool => $one instanceof Reference);
         $keys = array_map(ExactKeys::of(...), $references);
@@ -84,7 +85,8 @@ final class TakeInRecords
 
         $alreadyHere = array_sum(array_map(count(...), $joined));
         $delivery->update([
-            'position' => $delivery->position + count($batch),
+            'position' => $delivery->position + count($batch) + $passedOver,
+            'passed_over' => $delivery->passed_over + $passedOver,
             'kept' => $delivery->kept + count($records),
             'rejected' => $delivery->rejected + count($rejections),
             'already_here' => $delivery->already_here + $alreadyHere + $merged,

@@ -43,7 +43,7 @@ final class DeliveryController extends Controller
 
     public function show(Review $review, Delivery $delivery): View
     {
-        return view('records.delivery', ['review' => $review, 'delivery' => $delivery->load('creator', 'task', 'search'), 'rejections' => $delivery->rejections()->limit(200)->get()]);
+        return view('records.delivery', ['review' => $review, 'delivery' => $delivery->load('creator', 'task', 'run.strategy'), 'rejections' => $delivery->rejections()->limit(200)->get()]);
     }
 
     public function goOn(Request $request, Review $review, Delivery $delivery, StartDelivery $start): RedirectResponse

@@ -25,7 +25,7 @@ final readonly class Board
      * @param  list<BoardLimit>  $limits
      * @param  list<StrategyLine>  $rest  numbered as in the strategy that the board was made of
      */
-    private function __construct(private Strategy $from, public array $blocks, private array $chain, public array $limits, public array $rest)
+    private function __construct(private Strategy $from, public array $blocks, public array $chain, public array $limits, public array $rest)
     {
     }
 
@@ -108,7 +108,7 @@ final readonly class Board
     private static function ored(Node $root): ?array
     {
         if ($root instanceof LineReference) {
-            return $root->join === Operator::And && count($root->lines()) > 1 ? null : $root->lines();
+            return $root->join === Operator::And && count($root->lines()) > 1 ? null : ($root->lines() ?: null);
         }
 
         return $root instanceof Operation && $root->operator === Operator::Or ? self::single($root->operands) : null;

@@ -144,7 +144,7 @@ final readonly class Strategy
             throw new BadStrategy('Written out, this line is too large. Refer to each line once.');
         }
 
-        return count($operands) === 1 || $node->join === null ? $operands[0] : new Operation($node->join, $operands);
+        return count($operands) < 2 || $node->join === null ? ($operands[0] ?? throw new \LogicException('A reference names a line.')) : new Operation($node->join, $operands);
     }
 
     private static function size(Node $node): int
@@ -177,7 +177,7 @@ final readonly class Strategy
         $lines = $this->lines;
         $lines[$number - 1] = $line->with($text, $note);
 
-        return (new self($lines, $this->resultId))->checked([$number]);
+        return (new self(array_values($lines), $this->resultId))->checked([$number]);
     }
 
     /** @throws BadStrategy */
@@ -185,6 +185,7 @@ final readonly class Strategy
     {
         $lines = $this->lines;
         array_splice($lines, max(0, $number - 1), 0, [$new]);
+
         // what the new line says is already in terms of the strategy as it will be
         return $this->rearranged($lines, [$new->id])->checked([min($number, count($lines))]);
     }

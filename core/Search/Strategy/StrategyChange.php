@@ -90,7 +90,8 @@ final readonly class StrategyChange
         return $this->changeBlock($id, function (Block $block) use ($texts): Block {
             $known = array_map(fn (StrategyLine $line): string => mb_strtolower(trim($line->text)), $block->terms);
             $new = [];
-            foreach ($texts as $text) {
+            // what is typed into one box may be several synonyms
+            foreach (array_merge(...array_map(StrategyImport::synonyms(...), $texts)) as $text) {
                 if (LineNumbers::in($text) !== []) {
                     throw new BadStrategy("“{$text}” refers to a line; a term on the board stands for itself.");
                 }
@@ -180,7 +181,7 @@ final readonly class StrategyChange
         $all = $board->blocks;
         foreach ($blocks as $given) {
             $name = is_array($given) ? trim((string) ($given['name'] ?? '')) : '';
-            $terms = is_array($given) && is_array($given['terms'] ?? null) ? array_values(array_filter(array_map(fn (mixed $term): string => is_string($term) ? trim($term) : '', $given['terms']))) : [];
+            $terms = is_array($given) && is_array($given['terms'] ?? null) ? array_merge([], ...array_map(fn (mixed $term): array => is_string($term) ? StrategyImport::synonyms($term) : [], array_values($given['terms']))) : [];
             if ($terms !== [] || $name !== '') {
                 $lines = array_map(fn (string $term): StrategyLine => new StrategyLine(($this->newId)(), $term), array_values(array_unique($terms)));
                 $empty = array_key_first(array_filter($all, fn (Block $block): bool => $block->terms === [] && ($block->name === $name || $name === '')));

@@ -16,6 +16,7 @@
                     <tbody>
                         <tr><th scope="row">Read</th><td class="number">{{ number_format($delivery->position) }}</td><td></td></tr>
                         <tr><th scope="row">Rejected</th><td class="number">{{ number_format($delivery->rejected) }}</td><td>@if ($delivery->rejected > 0) <a href="#rejected">see why</a> @endif</td></tr>
+                        @if ($delivery->only_new) <tr><th scope="row">Fetched before, passed over</th><td class="number">{{ number_format($delivery->passed_over) }}</td><td></td></tr> @endif
                         <tr><th scope="row">Kept</th><td class="number"><strong>{{ number_format($delivery->kept) }}</strong></td><td><a href="{{ route('library', [$review, 'delivery' => $delivery->id]) }}">open them</a></td></tr>
                         <tr><th scope="row">of these already here</th><td class="number">{{ number_format($delivery->already_here) }}</td><td class="quiet small">same DOI, or same title, year and first author</td></tr>
                         <tr><th scope="row">of these new publications</th><td class="number">{{ number_format($delivery->new) }}</td><td></td></tr>
@@ -38,7 +39,7 @@
                 @if ($delivery->file_name) <dt>File</dt><dd class="break-words">{{ $delivery->file_name }}, {{ number_format(ceil($delivery->file_size / 1024)) }} kB</dd> @endif
                 <dt>Searched on</dt><dd>{{ $delivery->searched_on->format('j M Y') }}</dd>
                 <dt>Delivered</dt><dd>{{ $delivery->created_at->format('j M Y, H:i') }} by {{ $delivery->creator->name }}</dd>
-                @if ($delivery->search) <dt>Search</dt><dd><a href="{{ route('searches.show', [$review, $delivery->search]) }}">{{ $delivery->search->name }}</a></dd><dt>Query</dt><dd><code>{{ $delivery->query }}</code></dd><dt>Sent as</dt><dd><code>{{ $delivery->query_sent }}</code></dd> @endif
+                @if ($delivery->run) <dt>Search</dt><dd><a href="{{ route('runs.show', [$review, $delivery->run]) }}">{{ $delivery->run->strategy->name }}, version {{ $delivery->run->version }}</a>{{ $delivery->only_new ? ', only what was new' : '' }}</dd><dt>Sent as</dt><dd><code class="break-words">{{ $delivery->query_sent }}</code></dd> @endif
                 @if ($delivery->notes !== '') <dt>Notes</dt><dd>{{ $delivery->notes }}</dd> @endif
                 @if ($delivery->file_hash) <dt>SHA-256</dt><dd class="break-all"><code>{{ $delivery->file_hash }}</code></dd> @endif
             </dl>

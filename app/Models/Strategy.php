@@ -11,20 +11,20 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 
 /**
+ * The review's search as it stands: which databases, and which of its revisions is shown.
+ *
  * @property string $id
  * @property string $review_id
  * @property string $name
- * @property string $source
- * @property string $query
- * @property ?int $count
- * @property ?Carbon $counted_at
+ * @property list<string> $sources
+ * @property int $head
  * @property string $created_by
  * @property Carbon $created_at
  * @property Carbon $updated_at
  * @property User $creator
  * @property Review $review
  */
-final class Search extends Model
+final class Strategy extends Model
 {
     use HasUlids;
 
@@ -34,20 +34,32 @@ final class Search extends Model
         return $this->belongsTo(User::class, 'created_by');
     }
 
-    /** @return HasMany<Delivery, $this> */
-    public function deliveries(): HasMany
-    {
-        return $this->hasMany(Delivery::class);
-    }
-
     /** @return BelongsTo<Review, $this> */
     public function review(): BelongsTo
     {
         return $this->belongsTo(Review::class);
     }
 
+    /** @return HasMany<StrategyRevision, $this> */
+    public function revisions(): HasMany
+    {
+        return $this->hasMany(StrategyRevision::class);
+    }
+
+    /** @return HasMany<StrategyVersion, $this> */
+    public function versions(): HasMany
+    {
+        return $this->hasMany(StrategyVersion::class);
+    }
+
+    /** @return HasMany<Run, $this> */
+    public function runs(): HasMany
+    {
+        return $this->hasMany(Run::class);
+    }
+
     protected function casts(): array
     {
-        return ['counted_at' => 'immutable_datetime'];
+        return ['sources' => 'array'];
     }
 }

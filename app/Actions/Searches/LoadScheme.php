@@ -1,0 +1,96 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Searches;
+
+use App\Actions\WriteLog;
+use App\Models\Review;
+use App\Models\Scheme;
+use App\Models\User;
+use App\Support\Copy;
+use Illuminate\Support\Facades\DB;
+use WaryHeron\Core\Search\Text\IndexedText;
+use WaryHeron\Core\Vocabulary\BadScheme;
+use WaryHeron\Core\Vocabulary\ConceptScheme;
+use WaryHeron\Core\Vocabulary\SkosReader;
+
+/** Takes a thesaurus in, or leaves everything as it was. */
+final readonly class LoadScheme
+{
+    private const COLUMNS = ['scheme_id', 'number', 'uri', 'label', 'folded', 'alternatives', 'scope_note', 'definition', 'change_notes', 'qualifiers', 'broader', 'related', 'tops', 'names', 'words'];
+
+    public function __construct(private WriteLog $log)
+    {
+    }
+
+    /**
+     * A team's own.
+     *
+     * @throws BadScheme
+     */
+    public function add(User $by, Review $review, string $title, string $skos): Scheme
+    {
+        $read = SkosReader::read($skos);
+
+        return DB::transaction(function () use ($by, $review, $title, $skos, $read): Scheme {
+            $scheme = $review->schemes()->create(['title' => $title !== '' ? $title : ($read->title ?: 'Thesaurus'), 'size' => count($read->concepts), 'content_hash' => hash('sha256', $skos), 'added_by' => $by->id, 'added_at' => now()]);
+            $this->fill($scheme, $read);
+            ($this->log)($review, $by, 'scheme.added', "Added the thesaurus “{$scheme->title}” with ".number_format($scheme->size).' headings', $scheme);
+
+            return $scheme;
+        });
+    }
+
+    /**
+     * What a source publishes, anew where it has changed.
+     *
+     * @throws BadScheme
+     */
+    public function publish(string $source, string $title, string $skos): Scheme
+    {
+        $hash = hash('sha256', $skos);
+        $old = Scheme::query()->where('source', $source)->first();
+        if ($old?->content_hash === $hash) {
+            return $old;
+        }
+        $read = SkosReader::read($skos);
+
+        return DB::transaction(function () use ($source, $title, $hash, $read): Scheme {
+            $scheme = Scheme::query()->updateOrCreate(['source' => $source], ['title' => $title, 'size' => count($read->concepts), 'content_hash' => $hash, 'added_at' => now()]);
+            DB::table('scheme_concepts')->where('scheme_id', $scheme->id)->delete();
+            $this->fill($scheme, $read);
+
+            return $scheme;
+        });
+    }
+
+    private function fill(Scheme $scheme, ConceptScheme $read): void
+    {
+        $numbers = array_flip(array_keys($read->concepts));
+        $of = fn (array $uris): array => array_map(fn (string $uri): int => $numbers[$uri] + 1, $uris);
+        $array = fn (array $values): string => '{'.implode(',', $values).'}';
+        $tops = $read->topsOfEach();
+        $rows = [];
+        foreach ($read->concepts as $concept) {
+            $names = array_values(array_unique(array_map(ConceptScheme::folded(...), [$concept->label, ...$concept->alternatives])));
+            $rows[] = [
+                $scheme->id, $numbers[$concept->uri] + 1, $concept->uri, $concept->label, ConceptScheme::folded($concept->label), self::json($concept->alternatives), $concept->scopeNote, $concept->definition,
+                self::json($concept->changeNotes), self::json($concept->qualifiers), $array($of($concept->broader)), $array($of($concept->related)), $array($of($tops[$concept->uri])),
+                '{'.implode(',', array_map(fn (string $name): string => "\"{$name}\"", $names)).'}',
+                IndexedText::tsvector(['title' => $concept->label, 'abstract' => implode(' ', $concept->alternatives), 'keyword' => "{$concept->scopeNote} {$concept->definition}"]),
+            ];
+            if (count($rows) === 1000) {
+                Copy::into('scheme_concepts', self::COLUMNS, $rows);
+                $rows = [];
+            }
+        }
+        Copy::into('scheme_concepts', self::COLUMNS, $rows);
+    }
+
+    /** @param  list<string>  $values */
+    private static function json(array $values): string
+    {
+        return json_encode($values, JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR);
+    }
+}

@@ -1,0 +1,142 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Actions\Records\StartDelivery;
+use App\Actions\Refused;
+use App\Actions\Searches\RunStrategy;
+use App\Models\Review;
+use App\Models\Run;
+use App\Models\Strategy;
+use App\Queries\Compiler;
+use App\Sources\SourceFailed;
+use App\Sources\Sources;
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Symfony\Component\HttpFoundation\StreamedResponse;
+use WaryHeron\Core\Bibliography\Format\Formats;
+use WaryHeron\Core\Bibliography\Reference;
+use WaryHeron\Core\Search\Strategy\BadStrategy;
+use WaryHeron\Core\Search\Text\Highlighter;
+
+final class RunController extends Controller
+{
+    private const PER_PAGE = 20;
+
+    /** The most records that are handed over without a delivery. */
+    private const MOST_DOWNLOADED = 2000;
+
+    public function __construct(private readonly Sources $sources, private readonly Compiler $compiler)
+    {
+    }
+
+    public function index(Review $review, Strategy $strategy): View
+    {
+        return view('searches.runs', [
+            'review' => $review, 'strategy' => $strategy, 'sources' => $this->sources, 'runs' => $strategy->runs()->with('runner', 'deliveries')->orderByDesc('ran_at')->get(),
+            'fetchedBefore' => $review->deliveries()->whereNotNull('source_key')->where('kept', '>', 0)->distinct()->pluck('source_key')->all(),
+        ]);
+    }
+
+    public function store(Request $request, Review $review, Strategy $strategy, RunStrategy $run, StartDelivery $start): RedirectResponse
+    {
+        $given = $request->validate(['sources' => ['required', 'array'], 'sources.*' => ['in:'.implode(',', $strategy->sources)], 'fetch' => ['in:nothing,all,new']]);
+        $me = $this->me($request);
+        $problems = [];
+        foreach (array_unique($given['sources']) as $source) {
+            try {
+                $made = $run->execute($me, $strategy, $source);
+                if (($given['fetch'] ?? 'nothing') !== 'nothing' && $made->total > 0 && $me->can('deliver', $review)) {
+                    $start->ofRun($me, $made, $given['fetch'] === 'new');
+                }
+            } catch (SourceFailed|Refused $failure) {
+                $problems[] = ['text' => $failure->getMessage(), 'url' => route('strategies.show', [$review, $strategy]), 'link' => 'To the board'];
+            }
+        }
+
+        return redirect()->route('strategies.runs', [$review, $strategy])->with('problems', $problems);
+    }
+
+    public function show(Review $review, Run $run): View
+    {
+        return view('searches.run', ['review' => $review, 'run' => $run->load('runner', 'strategy', 'deliveries')]);
+    }
+
+    public function fetch(Request $request, Review $review, Run $run, StartDelivery $start): RedirectResponse
+    {
+        if ($run->total === 0) {
+            return back()->with('problem', 'This run found no records, so there is nothing to fetch.');
+        }
+
+        return redirect()->route('deliveries.show', [$review, $start->ofRun($this->me($request), $run, $request->boolean('new'))]);
+    }
+
+    /** The records of one line in one database, a page at a time; nothing is fetched into the review. */
+    public function results(Request $request, Review $review, Strategy $strategy): View
+    {
+        $given = $request->validate(['source' => ['nullable', 'string'], 'line' => ['nullable', 'integer', 'min:1'], 'page' => ['nullable', 'integer', 'min:1', 'max:100000']]);
+        $source = in_array($given['source'] ?? '', $strategy->sources, true) ? $given['source'] : ($strategy->sources[0] ?? abort(404));
+        $lines = $strategy->revisions()->where('number', $strategy->head)->firstOrFail()->strategy();
+        $line = (int) ($given['line'] ?? $lines->resultNumber() ?? 1);
+        $number = (int) ($given['page'] ?? 1);
+        $page = $highlighter = null;
+        $failure = '';
+        try {
+            $query = $lines->writtenOut($line);
+            $compiled = $this->compiler->compile($review, $source, $query);
+            $highlighter = new Highlighter($query);
+            $page = $compiled->isUsable() ? $this->sources->get($source)->page($compiled->text, 1 + ($number - 1) * self::PER_PAGE, self::PER_PAGE) : null;
+            $failure = $compiled->isUsable() ? '' : 'This line cannot be asked in this database.';
+        } catch (SourceFailed|BadStrategy $problem) {
+            $failure = $problem->getMessage();
+        }
+
+        return view('searches.results', [
+            'review' => $review, 'strategy' => $strategy, 'sources' => $this->sources, 'source' => $source, 'line' => $line, 'lineText' => $lines->line($line)->text ?? '', 'page' => $page, 'failure' => $failure,
+            'number' => $number, 'pages' => $page === null ? 0 : (int) ceil($page->total / self::PER_PAGE), 'perPage' => self::PER_PAGE, 'highlighter' => $highlighter, 'most' => self::MOST_DOWNLOADED,
+        ]);
+    }
+
+    /** A range of a line's records as a file, for those who go on elsewhere. */
+    public function download(Request $request, Review $review, Strategy $strategy): StreamedResponse
+    {
+        $given = $request->validate([
+            'source' => ['required', 'in:'.implode(',', $strategy->sources)], 'line' => ['required', 'integer', 'min:1'], 'from' => ['required', 'integer', 'min:1'], 'to' => ['required', 'integer', 'gte:from'],
+            'format' => ['required', 'in:'.implode(',', array_keys(Formats::writers()))], 'fields' => ['required', 'in:citation,abstract,complete'],
+        ]);
+        $lines = $strategy->revisions()->where('number', $strategy->head)->firstOrFail()->strategy();
+        $text = $this->compiler->compile($review, $given['source'], $lines->writtenOut((int) $given['line']))->text;
+        $client = $this->sources->get($given['source']);
+        $to = min((int) $given['to'], (int) $given['from'] + self::MOST_DOWNLOADED - 1);
+        $references = (function () use ($client, $text, $given, $to): \Generator {
+            for ($at = (int) $given['from']; $at <= $to;) {
+                $page = $client->page($text, $at, min($client->batch(), $to - $at + 1));
+                if ($page->records === []) {
+                    return;
+                }
+                foreach ($page->records as $record) {
+                    if ($record instanceof Reference) {
+                        yield $this->fields($record, $given['fields']);
+                    }
+                }
+                $at += count($page->records);
+            }
+        })();
+
+        $writer = Formats::writers()[$given['format']];
+
+        return response()->streamDownload(function () use ($references, $writer): void {
+            foreach ($writer->write($references) as $piece) {
+                echo $piece;
+            }
+        }, "{$given['source']}-{$given['from']}-{$to}.{$writer->extension()}", ['Content-Type' => $writer->mediaType()]);
+    }
+
+    private function fields(Reference $record, string $which): Reference
+    {
+        return $which === 'complete' ? $record : Reference::fromArray(array_diff_key($record->toArray(), array_flip([...($which === 'citation' ? ['abstract'] : []), 'keywords', 'extra'])));
+    }
+}

@@ -1,0 +1,90 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Actions\Searches\LoadScheme;
+use App\Actions\Searches\RuleOnHeading;
+use App\Models\Review;
+use App\Models\Scheme;
+use App\Queries\Compiler;
+use App\Queries\HeadingFinder;
+use App\Queries\Headings;
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\UploadedFile;
+use WaryHeron\Core\Vocabulary\BadScheme;
+use WaryHeron\Core\Vocabulary\SkosReader;
+
+final class ThesaurusController extends Controller
+{
+    public function index(Request $request, Review $review): View
+    {
+        $schemes = Headings::schemes($review);
+        $scheme = $schemes->firstWhere('id', $request->query('scheme')) ?? $schemes->first();
+
+        return view('searches.thesauri', [
+            'review' => $review, 'schemes' => $schemes, 'scheme' => $scheme, 'heading' => mb_substr((string) $request->string('heading'), 0, 200),
+            'tops' => $scheme === null ? [] : array_map(fn (\stdClass $row): array => ['label' => $row->label, 'hasNarrower' => $row->has_narrower], (new Headings($scheme, $review))->tops()),
+        ]);
+    }
+
+    public function find(Request $request, Review $review, HeadingFinder $finder): JsonResponse
+    {
+        $given = $request->validate(['scheme' => ['required', 'string'], 'words' => ['required', 'string', 'max:200']]);
+
+        return response()->json($finder->find($review, $this->headings($review, $given['scheme']), $given['words']));
+    }
+
+    /** One heading with everything around it. */
+    public function heading(Request $request, Review $review, HeadingFinder $finder): JsonResponse
+    {
+        $given = $request->validate(['scheme' => ['required', 'string'], 'label' => ['required', 'string', 'max:200']]);
+        $headings = $this->headings($review, $given['scheme']);
+        $concept = $headings->labelled($given['label']) ?? abort(404, 'This thesaurus has no such heading.');
+        $children = $headings->children($concept->label);
+        $branch = $headings->branch($concept->label);
+        $counts = $finder->headingCounts($review, $headings->scheme->source, [$concept->label, ...array_map(fn (\stdClass $row): string => $row->label, $children)]);
+
+        return response()->json([
+            'label' => $concept->label, 'note' => $concept->scopeNote, 'definition' => $concept->definition, 'changes' => $concept->changeNotes, 'names' => $concept->alternatives, 'qualifiers' => $concept->qualifiers,
+            'paths' => $headings->paths($concept->label), 'related' => $headings->relatedTo($concept->label), 'counts' => $counts[$concept->label] ?? ['own' => null, 'exploded' => null], 'below' => count($branch) - 1,
+            'children' => array_map(fn (\stdClass $row): array => ['label' => $row->label, 'hasNarrower' => $row->has_narrower, ...($counts[$row->label] ?? ['own' => null, 'exploded' => null])], $children),
+        ]);
+    }
+
+    public function store(Request $request, Review $review, LoadScheme $load): RedirectResponse
+    {
+        $given = $request->validate(['title' => ['nullable', 'string', 'max:120'], 'file' => ['required', 'file', 'max:'.intdiv(SkosReader::LARGEST, 1024)]]);
+        $file = $request->file('file');
+        try {
+            $scheme = $load->add($this->me($request), $review, (string) ($given['title'] ?? ''), (string) ($file instanceof UploadedFile ? $file->getContent() : ''));
+        } catch (BadScheme $bad) {
+            return redirect()->route('thesauri', $review)->with('problem', "{$bad->getMessage()} Nothing was changed.");
+        }
+
+        return redirect()->route('thesauri', [$review, 'scheme' => $scheme->id])->with('notice', "Added “{$scheme->title}” with ".number_format($scheme->size).' headings.');
+    }
+
+    /** A person says whether a heading there stands for one here. */
+    public function rule(Request $request, Review $review, RuleOnHeading $rule, Compiler $compiler): RedirectResponse
+    {
+        $given = $request->validate(['label' => ['required', 'string', 'max:200'], 'scheme' => ['required', 'string'], 'stands_for' => ['required', 'string', 'max:200'], 'confirmed' => ['required', 'boolean']]);
+        $headings = $this->headings($review, $given['scheme']);
+        abort_unless($headings->has($given['stands_for']), 422, 'This thesaurus has no such heading.');
+        $rule->execute($this->me($request), $review, $given['label'], $headings->scheme, (string) $headings->labelled($given['stands_for'])?->label, (bool) $given['confirmed']);
+        $compiler->forget();
+
+        return back()->with('notice', $given['confirmed'] ? "“{$given['label']}” is “{$given['stands_for']}” in {$headings->scheme->title} from now on." : "“{$given['stands_for']}” is no longer offered for “{$given['label']}”.");
+    }
+
+    private function headings(Review $review, string $scheme): Headings
+    {
+        $found = Scheme::query()->whereKey(mb_strtolower($scheme))->where(fn ($query) => $query->whereNull('review_id')->orWhere('review_id', $review->id))->first();
+
+        return new Headings($found ?? abort(404), $review);
+    }
+}

@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Carbon\CarbonImmutable as Carbon;
+use Illuminate\Database\Eloquent\Concerns\HasUlids;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+
+/**
+ * @property string $id
+ * @property string $review_id
+ * @property string $strategy_id
+ * @property string $finding
+ * @property string $reason
+ * @property string $dismissed_by
+ * @property Carbon $dismissed_at
+ * @property User $dismisser
+ */
+final class DismissedFinding extends Model
+{
+    use HasUlids;
+
+    public $timestamps = false;
+
+    /** @return BelongsTo<User, $this> */
+    public function dismisser(): BelongsTo
+    {
+        return $this->belongsTo(User::class, 'dismissed_by');
+    }
+
+    protected function casts(): array
+    {
+        return ['dismissed_at' => 'immutable_datetime'];
+    }
+}

@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Carbon\CarbonImmutable as Carbon;
+use Illuminate\Database\Eloquent\Concerns\HasUlids;
+use Illuminate\Database\Eloquent\Model;
+
+/**
+ * The dialect of a database that the team uses elsewhere.
+ *
+ * @property string $id
+ * @property string $review_id
+ * @property string $name
+ * @property string $file
+ * @property string $changed_by
+ * @property Carbon $created_at
+ * @property Carbon $updated_at
+ */
+final class TeamDialect extends Model
+{
+    use HasUlids;
+}

@@ -1,0 +1,65 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Queries;
+
+use App\Models\Review;
+use WaryHeron\Core\Search\Strategy\Board;
+use WaryHeron\Core\Search\Strategy\Strategy as Lines;
+use WaryHeron\Core\Search\Text\Words;
+use WaryHeron\Core\Vocabulary\Offer;
+
+/** What the question leaves open for a search, said with the team's own words and the headings that the thesauri have for them. */
+final readonly class QuestionHelp
+{
+    /** @return list<array{text: string, headings: list<string>}> */
+    public function of(Review $review, Lines $lines): array
+    {
+        $concepts = $review->concepts()->pluck('text', 'kind')->map(fn (mixed $text): string => trim((string) $text))->filter();
+        $board = Board::of($lines);
+        $help = [];
+        foreach (['population' => 'people', 'intervention' => 'what is done', 'outcome' => 'what is measured'] as $kind => $what) {
+            if (! isset($concepts[$kind])) {
+                $from = $this->headings($review, (string) $review->question);
+                $help[] = ['text' => "The question names no {$kind} ({$what}). ".($from === [] ? 'Add it to the question, or leave it out on purpose.' : 'Words of the question lead to these headings; is one of them meant?'), 'headings' => $from];
+            }
+        }
+        if (! isset($concepts['comparison']) && count($board->blocks) > 0) {
+            $help[] = ['text' => 'The comparison is open. That is usual for a search: a block for it would lose studies that compare with something else. Leave it to screening.', 'headings' => []];
+        }
+        foreach ($board->blocks as $block) {
+            if ($block->terms === []) {
+                $headings = $this->headings($review, $block->name);
+                $help[] = ['text' => "“{$block->name}” has no term yet.".($headings === [] ? ' No heading has these words; try single ones in the thesaurus.' : ' These headings have words of it:'), 'headings' => $headings];
+            }
+        }
+
+        return $help;
+    }
+
+    /** @return list<string> */
+    private function headings(Review $review, string $text): array
+    {
+        $found = [];
+        $words = array_filter(Words::of($text), fn (string $word): bool => mb_strlen($word) > 4);
+        foreach (Headings::schemes($review)->take(1) as $scheme) {
+            $headings = new Headings($scheme, $review);
+            $pairs = [];
+            $list = Words::of($text);
+            foreach ($list as $i => $word) {
+                isset($list[$i + 1]) && $pairs[] = "{$word} {$list[$i + 1]}";
+            }
+            foreach ([...$pairs, ...$words] as $part) {
+                foreach (array_slice(array_filter($headings->offers($part), fn (Offer $offer): bool => $offer->why->rank() <= 2), 0, 1) as $offer) {
+                    $found[$offer->concept->label] = true;
+                }
+                if (count($found) >= 5) {
+                    break 2;
+                }
+            }
+        }
+
+        return array_keys($found);
+    }
+}

@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Support;
+
+use Illuminate\Support\Facades\Process;
+use Illuminate\Support\Str;
+use Symfony\Component\HttpFoundation\Response;
+use WaryHeron\Core\Bibliography\Format\Csv\CsvLine;
+
+/** Small files made on the spot: text, CSV, and DOCX by way of pandoc. */
+final class TextDownload
+{
+    private const SECONDS = 60;
+
+    public static function text(string $name, string $text): Response
+    {
+        return self::file($name, 'txt', 'text/plain; charset=utf-8', preg_replace('/\R/u', "\r\n", $text) ?? $text);
+    }
+
+    /** @param  list<list<string>>  $rows */
+    public static function csv(string $name, array $rows): Response
+    {
+        return self::file($name, 'csv', 'text/csv; charset=utf-8', CsvLine::BEGINNING.implode('', array_map(CsvLine::of(...), $rows)));
+    }
+
+    public static function docx(string $name, string $html): Response
+    {
+        // the document comes from our own view, and pandoc may read and write nothing else
+        $made = Process::timeout(self::SECONDS)->input($html)->run(['pandoc', '--sandbox', '--from=html', '--to=docx', '--output=-']);
+        if ($made->failed()) {
+            throw new \RuntimeException("pandoc failed: {$made->errorOutput()}");
+        }
+
+        return self::file($name, 'docx', 'application/vnd.openxmlformats-officedocument.wordprocessingml.document', $made->output());
+    }
+
+    private static function file(string $name, string $ending, string $type, string $content): Response
+    {
+        return new Response($content, 200, ['Content-Type' => $type, 'Content-Disposition' => 'attachment; filename="'.Str::slug(Str::limit($name, 80, '')).".{$ending}\"", 'X-Content-Type-Options' => 'nosniff']);
+    }
+}

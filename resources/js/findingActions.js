@@ -1,0 +1,17 @@
+import { ask } from './server';
+
+// Changes a strategy from another of its pages, then shows that page anew.
+export default () => ({
+    problem: '',
+    async apply(change, values) {
+        try {
+            await ask('POST', this.$root.dataset.url, { revision: Number(this.$root.dataset.revision), change, with: values });
+            window.location.reload();
+        } catch (failure) {
+            this.problem = failure.message;
+        }
+    },
+    addTerm(block, text) {
+        this.apply('add-terms', { block, texts: [text] });
+    },
+});

@@ -1,0 +1,252 @@
+import { ask, data } from './server';
+import { newNumbers } from './strategyNumbers';
+
+// The board of concept blocks. Every change is sent at once and answered with the strategy as it then stands; numbers follow by themselves.
+const figure = (value) => (value === undefined ? '…' : value === null ? '–' : typeof value === 'number' ? value.toLocaleString('en-GB') : '!');
+const why = (value) => (value === null ? 'cannot be said in this database' : typeof value === 'string' ? value : '');
+
+export default () => ({
+    sheet: { sources: [], blocks: [], chain: [], limits: [], rest: [] },
+    numbers: {},
+    problem: '',
+    busy: 0,
+    counting: false,
+    target: '',
+    dragged: '',
+    canChange: false,
+    counter: null,
+    boardRoot: null,
+    init() {
+        // this.$root is another element where a component within this one calls
+        this.boardRoot = this.$root;
+        this.sheet = data('sheet');
+        this.canChange = this.boardRoot.querySelector('.board-add') !== null || this.boardRoot.querySelector('.sheet-foot') !== null;
+        this.counter = newNumbers(this.boardRoot.dataset.numbers, (answer) => {
+            this.numbers = answer.numbers;
+            this.counting = !answer.done;
+            const failures = Object.values(answer.failures ?? {});
+            if (failures.length > 0) this.problem = failures[0];
+        });
+        this.target = this.sheet.blocks[0]?.id ?? '';
+        this.count();
+    },
+    count() {
+        this.counting = true;
+        this.counter.ask();
+    },
+    // number of a line in a source: undefined while it is being counted, null where it cannot be said
+    of(source, id, kind) {
+        return this.numbers[source.key]?.[id]?.[kind];
+    },
+    get blocks() {
+        return this.sheet.blocks.map((block, i) => {
+            const first = this.sheet.sources[0];
+            const whole = first ? this.of(first, block.id, 'own') : 0;
+            return {
+                ...block,
+                at: i + 1,
+                title: block.name || 'Concept without a name',
+                isAlone: !block.combined && block.terms.length > 0,
+                combineWords: block.combined ? 'Leave out of the combination' : 'Combine with the others',
+                addWords: `Add a term to ${block.name || 'this concept'}`,
+                cells: this.sheet.sources.map((source) => {
+                    const own = block.terms.length === 0 ? null : this.of(source, block.id, 'own');
+                    return { key: source.key, own: figure(own), why: why(own) };
+                }),
+                terms: block.terms.map((term) => ({ ...term, ...this.judged(term, block), numbers: this.pair(term, block), bar: this.bar(first, term, whole, block), removeWords: `Take ${term.shown} off` })),
+            };
+        });
+    },
+    pair(term, block) {
+        return this.sheet.sources.flatMap((source) => {
+            const own = this.of(source, term.id, 'own');
+            const only = block.terms.length === 1 ? own : this.of(source, term.id, 'only');
+            return [
+                { key: `${source.key}-own`, text: figure(own), why: why(own), cls: own === 0 ? 'zero' : '' },
+                { key: `${source.key}-only`, text: own === null ? '–' : figure(only), why: why(only), cls: `only${own > 0 && only === 0 ? ' zero' : ''}` },
+            ];
+        });
+    },
+    bar(source, term, whole, block) {
+        const own = source ? this.of(source, term.id, 'own') : 0;
+        const only = source ? (block.terms.length === 1 ? own : this.of(source, term.id, 'only')) : 0;
+        if (typeof own !== 'number' || typeof whole !== 'number' || whole === 0) return { own: 0, from: 0, only: 0 };
+        const share = (100 * own) / whole;
+        const dark = typeof only === 'number' ? (100 * only) / whole : 0;
+        return { own: share, from: share - dark, only: dark };
+    },
+    // said only where all databases that can say the term have counted it
+    judged(term, block) {
+        const pairs = this.sheet.sources.map((source) => [this.of(source, term.id, 'own'), this.of(source, term.id, 'only')]).filter(([own]) => own !== null);
+        if (pairs.length === 0 || pairs.some(([own]) => typeof own !== 'number')) return { says: '', saysClass: '' };
+        if (pairs.every(([own]) => own === 0)) return { says: 'finds nothing', saysClass: 'says-warn' };
+        if (block.terms.length < 2 || pairs.some(([, only]) => typeof only !== 'number')) return { says: '', saysClass: '' };
+        if (pairs.every(([, only]) => only === 0)) return { says: 'adds nothing', saysClass: 'says-warn' };
+        const own = pairs.reduce((sum, [one]) => sum + one, 0);
+        const only = pairs.reduce((sum, [, one]) => sum + one, 0);
+        const whole = this.sheet.sources.reduce((sum, source) => sum + (this.of(source, block.id, 'own') || 0), 0);
+        if (only > 0.6 * whole && block.terms.length > 2) return { says: 'floods', saysClass: 'says-warn' };
+        return own > 0.5 * whole ? { says: 'carries', saysClass: '' } : { says: '', saysClass: '' };
+    },
+    get sums() {
+        const first = this.sheet.sources[0];
+        const combined = this.sheet.blocks.map((block, i) => [block, i + 1]).filter(([block]) => block.combined && block.terms.length > 0);
+        const rows = this.sheet.chain.map((line, i) => ({ id: line.id, words: combined.slice(0, i + 2).map(([, at]) => at).join(' AND '), lacks: '', isLimit: false }));
+        for (const limit of this.sheet.limits) {
+            const lacks = limit.lacking.length > 0 ? `${limit.lacking.join(' and ')} ${limit.lacking.length > 1 ? 'have' : 'has'} no such limit` : '';
+            rows.push({ id: limit.id, words: `${limit.exclude ? 'All but' : 'Limit:'} ${limit.text}`, lacks, isLimit: true });
+        }
+        const most = first ? Math.max(1, ...this.sheet.blocks.map((block) => this.of(first, block.id, 'own') || 0)) : 1;
+        return rows.map((row) => ({
+            ...row,
+            cells: this.sheet.sources.map((source) => ({ key: source.key, own: figure(this.of(source, row.id, 'own')), why: why(this.of(source, row.id, 'own')) })),
+            bar: first ? (100 * (this.of(first, row.id, 'own') || 0)) / most : 0,
+        }));
+    },
+    get rest() {
+        return this.sheet.rest.map((line) => ({ ...line, cells: this.sheet.sources.map((source) => ({ key: source.key, own: line.text === '' ? '' : figure(this.of(source, line.id, 'own')) })) }));
+    },
+    get shareOf() {
+        return this.sheet.sources.length > 0 ? `share of the concept in ${this.sheet.sources[0].short}` : '';
+    },
+    get columns() {
+        return 3 + 2 * this.sheet.sources.length;
+    },
+    get isEmpty() {
+        return this.sheet.blocks.length === 0 && this.sheet.rest.length === 0;
+    },
+    get cannotUndo() {
+        return !this.sheet.canUndo;
+    },
+    get cannotRedo() {
+        return !this.sheet.canRedo;
+    },
+    get stateWords() {
+        if (this.busy > 0) return 'Saving …';
+        return this.counting ? 'Counting …' : `Saved. Last: ${this.sheet.change}`;
+    },
+    async send(change, values = {}) {
+        this.busy++;
+        this.problem = '';
+        try {
+            this.sheet = await ask('POST', this.boardRoot.dataset.url, { revision: this.sheet.revision, change, with: values });
+            this.count();
+            return true;
+        } catch (failure) {
+            this.problem = failure.message;
+            if (failure.body?.sheet) {
+                this.sheet = failure.body.sheet;
+                this.count();
+            }
+            return false;
+        } finally {
+            this.busy--;
+        }
+    },
+    focusBlock(block) {
+        this.target = block.id;
+    },
+    async addTyped(block, event) {
+        const input = event.target;
+        if (input.value.trim() !== '' && (await this.send('add-terms', { block: block.id, texts: [input.value] }))) input.value = '';
+    },
+    pasted(block, event) {
+        const text = event.clipboardData.getData('text');
+        const lines = text.split(/[\r\n;]+/).map((line) => line.trim()).filter((line) => line !== '');
+        if (lines.length > 1) {
+            event.preventDefault();
+            this.send('add-terms', { block: block.id, texts: lines });
+        }
+    },
+    addBlock() {
+        const name = window.prompt('What is the concept? For instance: Population: hospital staff on nights');
+        if (name && name.trim() !== '') this.send('add-block', { name });
+    },
+    rename(block) {
+        const name = window.prompt('Name of the concept', block.name);
+        if (name && name.trim() !== '') this.send('rename-block', { block: block.id, name });
+    },
+    moveBlock(block, by) {
+        this.send('move-block', { block: block.id, to: Math.max(1, block.at + by) });
+    },
+    combine(block) {
+        this.send('combine-block', { block: block.id, on: !block.combined });
+    },
+    removeBlock(block) {
+        this.send('remove-block', { block: block.id });
+    },
+    removeTerm(term) {
+        this.send('remove-term', { line: term.id });
+    },
+    removeLimit(row) {
+        this.send('remove-limit', { line: row.id });
+    },
+    openTerm(term) {
+        if (term.heading) {
+            this.$dispatch('find-heading', term.heading);
+        } else if (this.canChange) {
+            const text = window.prompt('Change the term', term.text);
+            if (text !== null && text.trim() !== '' && text !== term.text) this.send('set-line', { line: term.id, text });
+        }
+    },
+    async termKey(term, block, event) {
+        if (!this.canChange) return;
+        if (event.key === 'Delete' || event.key === 'Backspace') {
+            event.preventDefault();
+            this.removeTerm(term);
+        } else if (event.key === 'e') {
+            event.preventDefault();
+            const text = window.prompt('Change the term', term.text);
+            if (text !== null && text.trim() !== '' && text !== term.text) await this.send('set-line', { line: term.id, text });
+        } else if (event.altKey && (event.key === 'ArrowUp' || event.key === 'ArrowDown')) {
+            event.preventDefault();
+            await this.moveByKey(term, block, event.key === 'ArrowUp' ? -1 : 1);
+        } else if (event.key === 'ArrowUp' || event.key === 'ArrowDown') {
+            event.preventDefault();
+            const all = [...this.boardRoot.querySelectorAll('[data-term]')];
+            all[all.indexOf(event.currentTarget) + (event.key === 'ArrowUp' ? -1 : 1)]?.focus();
+        }
+    },
+    async moveByKey(term, block, by) {
+        const at = block.terms.findIndex((one) => one.id === term.id) + 1;
+        const blocks = this.sheet.blocks;
+        const place = blocks.findIndex((one) => one.id === block.id);
+        let to = { block: block.id, to: at + by };
+        // beyond the last or first of a concept lies the next or previous one
+        if (at + by < 1 || at + by > block.terms.length) {
+            const next = blocks[place + by];
+            if (!next) return;
+            to = { block: next.id, to: by < 0 ? next.terms.length + 1 : 1 };
+        }
+        await this.send('move-term', { line: term.id, ...to });
+        this.$nextTick(() => this.boardRoot.querySelector(`[data-term="${term.id}"]`)?.focus());
+    },
+    dropOn(block, event) {
+        if (this.dragged === '') return;
+        const row = event.target.closest('tr');
+        const rows = [...row.parentElement.querySelectorAll('.board-term')];
+        const at = rows.indexOf(row);
+        this.send('move-term', { line: this.dragged, block: block.id, to: at < 0 ? block.terms.length + 1 : at + 1 });
+        this.dragged = '';
+    },
+    limitYears() {
+        const from = this.$refs.from.value.trim();
+        const to = this.$refs.to.value.trim();
+        this.send('add-limit', { text: from === to ? `year:${from}` : `year:${from}-${to}` });
+    },
+    limitTo(exclude) {
+        this.send('add-limit', { text: this.$refs.limit.value, exclude });
+    },
+    undo() {
+        this.send('undo');
+    },
+    redo() {
+        this.send('redo');
+    },
+    key(event) {
+        if ((event.ctrlKey || event.metaKey) && event.key === 'z' && !event.target.matches('input, textarea')) {
+            event.preventDefault();
+            event.shiftKey ? this.redo() : this.undo();
+        }
+    },
+});

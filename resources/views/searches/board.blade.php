@@ -1,0 +1,115 @@
+<x-page :title="$strategy->name" :review="$review" stage="searches" place="searches">
+    <div class="desk desk-spine desk-fixed" x-data="strategyBoard" data-url="{{ route('strategies.change', [$review, $strategy], false) }}" data-numbers="{{ route('strategies.numbers', [$review, $strategy], false) }}" x-on:keydown.window="key">
+        <script type="application/json" id="sheet">@json($sheet)</script>
+        @can('search', $review)
+            <section class="sheet" x-data="thesaurus" data-find="{{ route('thesauri.find', $review, false) }}" data-heading="{{ route('thesauri.heading', $review, false) }}" aria-label="Thesaurus">
+                <header class="sheet-head"><h2>Thesaurus</h2>
+                    <select class="input small" x-ref="scheme" x-on:change="again" aria-label="Which thesaurus">@foreach ($schemes as $scheme) <option value="{{ $scheme->id }}">{{ $scheme->title }}</option> @endforeach</select>
+                </header>
+                @if ($schemes->isEmpty())
+                    <x-empty title="No thesaurus is here yet">The databases' own come with the set-up. <a href="{{ route('thesauri', $review) }}">Add one of your own</a>.</x-empty>
+                @else
+                    <div class="section">
+                        <label class="field-label" for="words">Find a heading by any word</label>
+                        <input class="input input-mono" id="words" type="search" x-model="words" x-on:input="typed" maxlength="200" autocomplete="off" data-key="T" data-does="Find a heading">
+                    </div>
+                    <div class="sheet-scroll" tabindex="0" aria-label="Headings found" x-bind:aria-busy="looking">
+                        @include('searches.heading-offers')
+                    </div>
+                @endif
+            </section>
+        @endcan
+        <section class="sheet">
+            <x-strategy.head :review="$review" :strategy="$strategy" current="show" />
+            <div class="sheet-scroll" tabindex="0" aria-label="The board">
+                <p class="unsent" x-show="problem" x-cloak x-text="problem" role="alert"></p>
+                <table class="table board">
+                    <thead><tr>
+                        <th>Concept and term</th>
+                        <template x-for="source in sheet.sources" x-bind:key="source.key"><th class="number pair" colspan="2"><span x-text="source.short"></span><br><span class="tiny">finds · only by it</span></th></template>
+                        <th class="bar-head"><span x-text="shareOf"></span></th>
+                        @can('search', $review) <th class="tools"><span class="sr-only">Change</span></th> @endcan
+                    </tr></thead>
+                    <template x-for="block in blocks" x-bind:key="block.id">
+                        <tbody x-bind:data-block="block.id" x-on:dragover.prevent="" x-on:drop.prevent="dropOn(block, $event)">
+                            <tr class="board-block">
+                                <th scope="rowgroup">
+                                    <span class="board-number" x-text="block.at"></span> <span x-text="block.title"></span>
+                                    <span class="tag" x-show="block.isAlone">not combined</span>
+                                </th>
+                                <template x-for="cell in block.cells" x-bind:key="cell.key"><td class="number" colspan="2"><strong x-text="cell.own" x-bind:title="cell.why"></strong></td></template>
+                                <td></td>
+                                @can('search', $review)
+                                    <td class="tools"><details class="menu"><summary aria-label="Change this concept">…</summary><div>
+                                        <button type="button" x-on:click="rename(block)">Rename</button>
+                                        <button type="button" x-on:click="moveBlock(block, -1)">Move up</button>
+                                        <button type="button" x-on:click="moveBlock(block, 1)">Move down</button>
+                                        <button type="button" x-on:click="combine(block)" x-text="block.combineWords"></button>
+                                        <button type="button" x-on:click="removeBlock(block)">Take off</button>
+                                    </div></details></td>
+                                @endcan
+                            </tr>
+                            <template x-for="term in block.terms" x-bind:key="term.id">
+                                <tr class="board-term" x-bind:draggable="canChange" x-on:dragstart="dragged = term.id">
+                                    <td>
+                                        <button type="button" class="term" x-bind:class="term.heading ? 'term-heading' : ''" x-bind:data-term="term.id" x-on:click="openTerm(term)" x-on:keydown="termKey(term, block, $event)"><span x-show="term.heading" aria-hidden="true">◇</span><span class="sr-only" x-show="term.heading">Heading </span><span x-text="term.shown"></span></button>
+                                        <template x-for="tag in term.tags" x-bind:key="tag"><span class="tag" x-text="tag"></span></template>
+                                        <span class="verdict-word" x-show="term.says" x-text="term.says" x-bind:class="term.saysClass"></span>
+                                        <span class="field-error block" x-show="term.problem" x-text="term.problem"></span>
+                                    </td>
+                                    <template x-for="cell in term.numbers" x-bind:key="cell.key"><td class="number" x-bind:class="cell.cls" x-text="cell.text" x-bind:title="cell.why"></td></template>
+                                    <td class="bar-cell"><svg viewBox="0 0 100 10" preserveAspectRatio="none" aria-hidden="true"><rect class="whole" x="0" y="1" height="8" x-bind:width="term.bar.own"></rect><rect class="part" x-bind:x="term.bar.from" y="1" height="8" x-bind:width="term.bar.only"></rect></svg></td>
+                                    @can('search', $review) <td class="tools"><button type="button" class="button-plain" x-on:click="removeTerm(term)" x-bind:aria-label="term.removeWords">×</button></td> @endcan
+                                </tr>
+                            </template>
+                            @can('search', $review)
+                                <tr class="board-add"><td x-bind:colspan="columns">
+                                    <input class="input input-mono" x-on:keydown.enter.prevent="addTyped(block, $event)" x-on:paste="pasted(block, $event)" x-on:focus="focusBlock(block)" x-bind:aria-label="block.addWords" placeholder="Add a term, or paste a list of synonyms" maxlength="2000" autocomplete="off" spellcheck="false">
+                                </td></tr>
+                            @endcan
+                        </tbody>
+                    </template>
+                    <tbody>
+                        <template x-for="row in sums" x-bind:key="row.id">
+                            <tr class="board-sum">
+                                <th scope="row"><span x-text="row.words"></span> <span class="quiet small" x-show="row.lacks" x-text="row.lacks"></span>
+                                    @can('search', $review) <button type="button" class="tag tag-button" x-show="row.isLimit" x-on:click="removeLimit(row)">take off</button> @endcan
+                                </th>
+                                <template x-for="cell in row.cells" x-bind:key="cell.key"><td class="number" colspan="2"><strong x-text="cell.own" x-bind:title="cell.why"></strong></td></template>
+                                <td class="bar-cell"><svg viewBox="0 0 100 10" preserveAspectRatio="none" aria-hidden="true"><rect class="whole" x="0" y="1" height="8" x-bind:width="row.bar"></rect></svg></td>
+                                @can('search', $review) <td></td> @endcan
+                            </tr>
+                        </template>
+                        <template x-for="line in rest" x-bind:key="line.id">
+                            <tr><td><span class="quiet">Line #<span x-text="line.number"></span>, kept as a line:</span> <code x-text="line.text"></code></td>
+                                <template x-for="cell in line.cells" x-bind:key="cell.key"><td class="number" colspan="2" x-text="cell.own"></td></template><td></td>@can('search', $review) <td></td> @endcan</tr>
+                        </template>
+                    </tbody>
+                </table>
+                <div x-show="isEmpty" x-cloak><x-empty title="No concept is on the board yet">Add the concepts of the question one by one: the people, what is done, what is measured. Each gets the headings and words that stand for it; the board joins them with OR, and the concepts with AND.</x-empty></div>
+                @foreach ($help as $one)
+                    <p class="section small help-line">{{ $one['text'] }} @foreach ($one['headings'] as $heading) <button type="button" class="tag tag-button" x-on:click="$dispatch('find-heading', {{ Js::from($heading) }})">{{ $heading }}</button> @endforeach</p>
+                @endforeach
+            </div>
+            @can('search', $review)
+                <div class="sheet-foot">
+                    <button type="button" class="button" x-on:click="addBlock" data-key="N" data-does="Add a concept">Add a concept <kbd>N</kbd></button>
+                    <details class="menu menu-up"><summary class="button">Add a limit</summary><div class="limit-form">
+                        <label>Years <span class="row"><input class="input" x-ref="from" inputmode="numeric" maxlength="4" placeholder="from" aria-label="From year"> <input class="input" x-ref="to" inputmode="numeric" maxlength="4" placeholder="to" aria-label="To year"> <button type="button" class="button" x-on:click="limitYears">Limit</button></span></label>
+                        <label>What <span class="row"><select class="input" x-ref="limit" aria-label="Limit to">
+                            <option value="language:english">English</option>
+                            @foreach (['randomised trial', 'observational study', 'qualitative study', 'systematic review', 'review', 'conference abstract', 'letter', 'editorial', 'case report', 'trial protocol'] as $type) <option value='type:"{{ $type }}"'>{{ $type }}</option> @endforeach
+                            @foreach (['newborn infants', 'children', 'adults', 'aged 65 and over'] as $age) <option value='age:"{{ $age }}"'>{{ $age }}</option> @endforeach
+                            <option value="species:humans">humans</option>
+                        </select></span></label>
+                        <span class="row"><button type="button" class="button" x-on:click="limitTo(false)">Only these</button> <button type="button" class="button" x-on:click="limitTo(true)">All but these</button></span>
+                    </div></details>
+                    <button type="button" class="button" x-on:click="undo" x-bind:disabled="cannotUndo" data-key="Z" data-does="Undo">Undo <kbd>Z</kbd></button>
+                    <button type="button" class="button" x-on:click="redo" x-bind:disabled="cannotRedo" data-key="Y" data-does="Redo">Redo <kbd>Y</kbd></button>
+                    <span class="small quiet" role="status" x-text="stateWords"></span>
+                    <a class="button button-go end-push" href="{{ route('strategies.runs', [$review, $strategy]) }}">Run and fetch</a>
+                </div>
+            @endcan
+        </section>
+    </div>
+</x-page>

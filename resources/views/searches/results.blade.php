@@ -1,0 +1,51 @@
+<x-page :title="$strategy->name.', records'" :review="$review" stage="searches" place="searches">
+    <div class="desk desk-side">
+        <section class="sheet">
+            <x-strategy.head :review="$review" :strategy="$strategy" current="results" />
+            <p class="filter-words small">Line #{{ $line }} in @foreach ($strategy->sources as $key) @if ($sources->has($key)) <a href="{{ route('strategies.results', [$review, $strategy, 'source' => $key, 'line' => $line]) }}" @if ($key === $source) aria-current="true" @endif>{{ $sources->shortName($key) }}</a> @endif @endforeach: <code>{{ Str::limit($lineText, 120) }}</code></p>
+            @if ($failure !== '')
+                <x-empty title="No answer">{{ $failure }}</x-empty>
+            @elseif ($page === null || $page->total === 0)
+                <x-empty title="No records are found">Look for a misspelt word, a phrase that is too long, or a limit that takes everything away; the <a href="{{ route('strategies.check', [$review, $strategy]) }}">check</a> looks for these.</x-empty>
+            @else
+                <header class="sheet-head"><h2>{{ number_format($page->total) }} {{ $page->total === 1 ? 'record' : 'records' }}</h2> <span>newest first; {{ number_format(1 + ($number - 1) * $perPage) }} to {{ number_format(min($page->total, $number * $perPage)) }}</span></header>
+                @foreach ($page->records as $record)
+                    @if ($record instanceof \WaryHeron\Core\Bibliography\Reference)
+                        <article class="section">
+                            <h3 class="serif text-lg leading-snug !mb-1 !text-inherit"><x-highlighted :text="$record->title" :by="$highlighter" /></h3>
+                            <p class="small quiet">{{ implode(', ', array_map(fn ($name) => $name->short(), array_slice($record->authors, 0, 6))) }}{{ count($record->authors) > 6 ? ' and others' : '' }} · {{ $record->journal }} · {{ $record->year }} · {{ $record->place() }} · {{ $record->accession }}</p>
+                            @if ($record->abstract !== '')
+                                <details class="mt-1"><summary class="small cursor-pointer"><x-highlighted :text="Str::limit($record->abstract, 260)" :by="$highlighter" /></summary><p class="serif mt-1"><x-highlighted :text="$record->abstract" :by="$highlighter" /></p></details>
+                            @else
+                                <p class="small quiet">no abstract</p>
+                            @endif
+                            @if ($record->keywords !== []) <p class="small mt-1"><span class="quiet">Headings:</span> {{ implode(' · ', $record->keywords) }}</p> @endif
+                        </article>
+                    @else
+                        <p class="section quiet">{{ $record->message }}</p>
+                    @endif
+                @endforeach
+                <footer class="sheet-foot">
+                    @if ($number > 1) <a class="button" href="{{ route('strategies.results', [$review, $strategy, 'source' => $source, 'line' => $line, 'page' => $number - 1]) }}">Previous</a> @endif
+                    @if ($number < $pages) <a class="button" href="{{ route('strategies.results', [$review, $strategy, 'source' => $source, 'line' => $line, 'page' => $number + 1]) }}">Next</a> @endif
+                    <span class="quiet small">page {{ number_format($number) }} of {{ number_format($pages) }}</span>
+                </footer>
+            @endif
+        </section>
+        <section class="sheet">
+            <header class="sheet-head"><h2>Take records along</h2></header>
+            @if ($page && $page->total > 0)
+                <form class="sheet-body" method="get" action="{{ route('strategies.results.download', [$review, $strategy]) }}">
+                    <input type="hidden" name="source" value="{{ $source }}"><input type="hidden" name="line" value="{{ $line }}">
+                    <div class="row mb-3"><label>From <input class="input" name="from" value="1" inputmode="numeric" required></label><label>to <input class="input" name="to" value="{{ min($page->total, $most) }}" inputmode="numeric" required></label></div>
+                    <div class="field"><label for="fields">Fields</label><select class="input" id="fields" name="fields"><option value="citation">citation</option><option value="abstract" selected>with abstract</option><option value="complete">complete</option></select></div>
+                    <div class="field"><label for="format">As</label><select class="input" id="format" name="format"><option value="ris">RIS</option><option value="csv">CSV</option><option value="csl-json">CSL-JSON</option></select></div>
+                    <button class="button">Download</button>
+                    <p class="field-help mt-2">At most {{ number_format($most) }} at once. To screen them here, run the strategy and fetch.</p>
+                </form>
+            @else
+                <p class="sheet-body small quiet">There is nothing to take along.</p>
+            @endif
+        </section>
+    </div>
+</x-page>

@@ -1,0 +1,48 @@
+<x-page :title="$strategy->name.', translation'" :review="$review" stage="searches" place="searches">
+    <div class="desk">
+        <section class="sheet">
+            <x-strategy.head :review="$review" :strategy="$strategy" current="translation" />
+            <p class="filter-words small">Each line as every database is asked it. What had to be changed or left out stands beneath it. <span class="no-print">Take it along as
+                <a href="{{ route('strategies.translation.download', [$review, $strategy, 'csv']) }}">CSV</a>, <a href="{{ route('strategies.translation.download', [$review, $strategy, 'docx']) }}">DOCX</a> or <a href="{{ route('strategies.translation.download', [$review, $strategy, 'txt']) }}">text</a>; or <a href="{{ route('dialects', $review) }}">add the dialect of another database</a>.</span></p>
+            @if ($rows === [])
+                <x-empty title="Nothing to translate yet">Put terms on the <a href="{{ route('strategies.show', [$review, $strategy]) }}">board</a> first.</x-empty>
+            @else
+                <div class="scroll-x" tabindex="0" aria-label="The translation table">
+                    <table class="table translation" x-data="copying">
+                        <thead><tr><th>Line</th>@foreach ($columns as $column) <th>{{ $column['name'] }}<br><span class="tiny">{{ $column['dialect'] }}</span> <button type="button" class="button-plain small no-print" x-on:click="column('{{ $column['key'] }}')">Copy all</button></th> @endforeach</tr></thead>
+                        <tbody>
+                            @foreach ($rows as $row)
+                                <tr id="{{ $row['id'] }}">
+                                    <th scope="row"><strong>#{{ $row['number'] }}</strong> @if ($row['note'] !== '') <span>{{ $row['note'] }}</span><br> @endif <code>{{ $row['text'] }}</code></th>
+                                    @foreach ($columns as $column)
+                                        @php $cell = $row['cells'][$column['key']]; @endphp
+                                        <td>
+                                            @if ($cell['problem'] !== '') <p class="field-error">{{ $cell['problem'] }}</p> @endif
+                                            @if ($cell['text'] === '') <span class="quiet">{{ trim($row['text']) === '' ? '' : '–' }}</span>
+                                            @else
+                                                <p class="cell-line">@if ($cell['number']) <span class="quiet">S{{ $cell['number'] }}</span> @endif <code data-copy="{{ $column['key'] }}">{{ $cell['text'] }}</code> @if ($cell['count'] !== null) <strong class="number">{{ number_format($cell['count']) }}</strong> @endif</p>
+                                            @endif
+                                            @foreach ($cell['notes'] as $note) <p class="small note">{{ $note }}</p> @endforeach
+                                            @can('search', $review)
+                                                @foreach ($cell['candidates'] as $candidate)
+                                                    <form class="inline no-print" method="post" action="{{ route('thesauri.rule', $review) }}">@csrf <input type="hidden" name="label" value="{{ $cell['heading'] }}"><input type="hidden" name="scheme" value="{{ $cell['scheme'] }}"><input type="hidden" name="stands_for" value="{{ $candidate }}">
+                                                        <button class="tag tag-button" name="confirmed" value="1">It is “{{ $candidate }}”</button><button class="tag tag-button" name="confirmed" value="0" aria-label="{{ $candidate }} is not it">×</button></form>
+                                                @endforeach
+                                                @if ($cell['text'] !== '')
+                                                    <form class="inline no-print" method="post" action="{{ route('strategies.mark', [$review, $strategy]) }}">@csrf <input type="hidden" name="line" value="{{ $row['id'] }}"><input type="hidden" name="database" value="{{ $column['key'] }}"><input type="hidden" name="text" value="{{ $cell['text'] }}"><input type="hidden" name="on" value="{{ $cell['marked'] === '' ? 1 : 0 }}">
+                                                        <button class="button-plain small">{{ $cell['marked'] === '' ? 'Confirm' : "Confirmed by {$cell['marked']}" }}</button> <button type="button" class="button-plain small" x-on:click="line($el)">Copy</button></form>
+                                                @endif
+                                            @else
+                                                @if ($cell['marked'] !== '') <p class="small quiet">Confirmed by {{ $cell['marked'] }}</p> @endif
+                                            @endcan
+                                        </td>
+                                    @endforeach
+                                </tr>
+                            @endforeach
+                        </tbody>
+                    </table>
+                </div>
+            @endif
+        </section>
+    </div>
+</x-page>
