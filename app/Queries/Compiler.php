@@ -29,10 +29,4 @@ final class Compiler
     {
         return $this->translation($review, $source)->query($node);
     }
-
-    /** After a heading mapping has changed. */
-    public function forget(): void
-    {
-        $this->translations = [];
-    }
 }

@@ -178,7 +178,7 @@ final class Headings implements TargetHeadings
                 SELECT ?::integer, ARRAY[?::text]
                 UNION ALL SELECT p.number, p.label || up.path FROM up JOIN scheme_concepts c ON c.scheme_id = ? AND c.number = up.number CROSS JOIN LATERAL unnest(c.broader) AS b JOIN scheme_concepts p ON p.scheme_id = ? AND p.number = b
                 WHERE cardinality(up.path) < 30
-            ) SELECT to_json(path) AS path FROM up JOIN scheme_concepts c ON c.scheme_id = ? AND c.number = up.number WHERE c.broader = '{}' ORDER BY path LIMIT 12
+            ) SELECT to_json(path) AS path FROM up JOIN scheme_concepts c ON c.scheme_id = ? AND c.number = up.number WHERE c.broader = '{}' ORDER BY up.path LIMIT 12
             SQL, [$row->number, $row->label, $this->scheme->id, $this->scheme->id, $this->scheme->id]);
 
         /** @var list<list<string>> */

@@ -29,8 +29,22 @@ final readonly class SearchReport
         return [
             'runs' => $runs, 'files' => $files, 'records' => $records, 'publications' => $publications, 'versions' => $versions,
             'passedOver' => (int) $review->deliveries()->sum('passed_over'), 'known' => $review->knownItems()->count(),
-            'limits' => $runs->mapWithKeys(fn (Run $run): array => [$run->id => array_values(array_filter(array_map(fn (array $line): string => preg_match('/\b(?:AND|NOT)\s+\(?(?:year|language|type|age|species):/i', $line['text']) === 1 ? trim((string) preg_replace('/^#\d+\s+(?:AND\s+)?/i', '', $line['text'])) : '', $run->lines)))])->all(),
+            'limits' => $runs->mapWithKeys(fn (Run $run): array => [$run->id => $this->limits($run)])->all(),
             'kept' => fn (Run $run): int => (int) $run->deliveries->sum(fn (Delivery $delivery): int => $delivery->kept),
         ];
+    }
+
+    /** @return list<string> the limits of a run, and which of them the database does not have */
+    private function limits(Run $run): array
+    {
+        $limits = [];
+        foreach ($run->lines as $line) {
+            if (preg_match('/(?<how>AND|NOT)\s+(?<limit>\(?(?:year|language|type|age|species):.+)$/i', $line['text'], $match) === 1) {
+                $isLacking = array_filter($line['notes'], fn (string $note): bool => str_contains($note, 'no such limit')) !== [];
+                $limits[] = (strtoupper($match['how']) === 'NOT' ? 'all but ' : '').$match['limit'].($isLacking ? ' (not applied: the database has no such limit)' : '');
+            }
+        }
+
+        return $limits;
     }
 }

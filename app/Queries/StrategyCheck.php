@@ -94,9 +94,9 @@ final class StrategyCheck
             $only = array_filter(array_map(fn (array $of): int|string|null => $of[$term->id]['only'] ?? null, $numbers), is_int(...));
             if ($own !== [] && array_sum($own) === 0) {
                 $meant = $this->meant($review, $root);
-                $this->add("zero/{$term->text}", 'finds nothing', "“{$term->text}” finds nothing anywhere.".($meant === null ? '' : " Is “{$meant}” meant?"), $term->id, $meant === null ? ['change' => 'remove-term', 'with' => ['line' => $term->id], 'label' => 'Take it off'] : ['change' => 'set-line', 'with' => ['line' => $term->id, 'text' => $meant], 'label' => "Write “{$meant}”"]);
+                $this->add("zero/{$term->text}", 'finds nothing', "{$this->quoted($term->text)} finds nothing anywhere.".($meant === null ? '' : " Is “{$meant}” meant?"), $term->id, $meant === null ? ['change' => 'remove-term', 'with' => ['line' => $term->id], 'label' => 'Take it off'] : ['change' => 'set-line', 'with' => ['line' => $term->id, 'text' => $meant], 'label' => "Write “{$meant}”"]);
             } elseif ($only !== [] && count($only) === count($own) && array_sum($only) === 0) {
-                $this->add("nothing/{$term->text}", 'adds nothing', "“{$term->text}” adds nothing: the other terms of “{$block->name}” find all of its records.", $term->id, ['change' => 'remove-term', 'with' => ['line' => $term->id], 'label' => 'Take it off']);
+                $this->add("nothing/{$term->text}", 'adds nothing', "{$this->quoted($term->text)} adds nothing: the other terms of “{$block->name}” find all of its records.", $term->id, ['change' => 'remove-term', 'with' => ['line' => $term->id], 'label' => 'Take it off']);
             }
             if ($root instanceof Heading) {
                 $this->heading($review, $block, $root, $term->id, $freeText, $whole);
@@ -110,7 +110,7 @@ final class StrategyCheck
                 foreach (Spelling::transatlantic($word->text) as $other) {
                     $this->variant($block, $term->id, $root, $word, new Word($other, $word->truncated), $texts, $whole, 'other spelling missing', 'the other English spelling');
                 }
-                if ($word->truncated && mb_strlen($word->text) <= 3) {
+                if ($word->truncated && mb_strlen($word->text) <= 3 && ! str_contains($term->text, '"')) {
                     $this->add("short/{$term->text}/{$word->text}", 'stem too short', "“{$word->text}*” has a very short stem and may bring words of other meaning. Look at what it finds, or write the endings out.", $term->id, null);
                 }
                 $stem = HeadingLookup::stem(mb_strtolower($word->text));
@@ -217,6 +217,11 @@ final class StrategyCheck
             $node instanceof Operation => array_merge(...array_map($this->wordsOf(...), $node->operands)),
             default => [],
         };
+    }
+
+    private function quoted(string $text): string
+    {
+        return str_contains($text, '"') ? $text : "“{$text}”";
     }
 
     /** A likely spelling, from the words of the thesauri. */

@@ -157,7 +157,7 @@ final class DemoReview
         $strategy = $this->strategies->create($mirela, $this->review, 'Light on night shifts', ['alder', 'tern', 'fen']);
         $blocks = array_map(fn (string $name, array $terms): array => ['name' => $name, 'terms' => $terms], array_keys(self::STRATEGY), self::STRATEGY);
         $this->change($strategy, 'fill', ['blocks' => $blocks]);
-        $this->change($strategy, 'add-limit', ['text' => 'year:2011-2025']);
+        $this->change($strategy, 'add-limit', ['text' => 'year:2014-2025']);
         foreach (['Light visors' => 'Light interventions', 'Light exposure' => 'Light interventions', 'Clinical errors' => 'Mistakes in work', 'Alert state' => 'Wakefulness at work'] as $label => $there) {
             $scheme = Scheme::query()->where('source', 'tern')->firstOrFail();
             $this->rule->execute($mirela, $this->review, $label, $scheme, $there, true);

@@ -13,6 +13,7 @@ export default () => ({
     counting: false,
     target: '',
     dragged: '',
+    editing: '',
     canChange: false,
     counter: null,
     boardRoot: null,
@@ -46,6 +47,7 @@ export default () => ({
                 ...block,
                 at: i + 1,
                 title: block.name || 'Concept without a name',
+                isRenamed: this.editing === block.id,
                 isAlone: !block.combined && block.terms.length > 0,
                 combineWords: block.combined ? 'Leave out of the combination' : 'Combine with the others',
                 addWords: `Add a term to ${block.name || 'this concept'}`,
@@ -53,7 +55,7 @@ export default () => ({
                     const own = block.terms.length === 0 ? null : this.of(source, block.id, 'own');
                     return { key: source.key, own: figure(own), why: why(own) };
                 }),
-                terms: block.terms.map((term) => ({ ...term, ...this.judged(term, block), numbers: this.pair(term, block), bar: this.bar(first, term, whole, block), removeWords: `Take ${term.shown} off` })),
+                terms: block.terms.map((term) => ({ ...term, ...this.judged(term, block), numbers: this.pair(term, block), bar: this.bar(first, term, whole, block), isEdited: this.editing === term.id, removeWords: `Take ${term.shown} off` })),
             };
         });
     },
@@ -107,10 +109,13 @@ export default () => ({
         return this.sheet.rest.map((line) => ({ ...line, cells: this.sheet.sources.map((source) => ({ key: source.key, own: line.text === '' ? '' : figure(this.of(source, line.id, 'own')) })) }));
     },
     get shareOf() {
-        return this.sheet.sources.length > 0 ? `share of the concept in ${this.sheet.sources[0].short}` : '';
+        return this.sheet.sources.length > 0 ? `share in ${this.sheet.sources[0].short}` : '';
     },
     get columns() {
         return 3 + 2 * this.sheet.sources.length;
+    },
+    get isNaming() {
+        return this.editing === 'new-block';
     },
     get isEmpty() {
         return this.sheet.blocks.length === 0 && this.sheet.rest.length === 0;
@@ -158,13 +163,37 @@ export default () => ({
             this.send('add-terms', { block: block.id, texts: lines });
         }
     },
-    addBlock() {
-        const name = window.prompt('What is the concept? For instance: Population: hospital staff on nights');
-        if (name && name.trim() !== '') this.send('add-block', { name });
+    // what is being written in place: a term, a concept's name, or a new concept
+    edit(id) {
+        this.editing = id;
+        this.$nextTick(() => {
+            const input = this.boardRoot.querySelector(`[data-edit="${id}"]`);
+            input?.focus();
+            input?.select();
+        });
     },
-    rename(block) {
-        const name = window.prompt('Name of the concept', block.name);
-        if (name && name.trim() !== '') this.send('rename-block', { block: block.id, name });
+    addBlock() {
+        this.edit('new-block');
+    },
+    async nameNew(event) {
+        if (event.target.value.trim() !== '' && (await this.send('add-block', { name: event.target.value }))) {
+            event.target.value = '';
+            this.editing = '';
+            const added = this.sheet.blocks[this.sheet.blocks.length - 1];
+            this.target = added.id;
+            this.$nextTick(() => this.boardRoot.querySelector(`[data-block="${added.id}"] .board-add input`)?.focus());
+        }
+    },
+    async rename(block, event) {
+        if (event.target.value.trim() !== '' && (await this.send('rename-block', { block: block.id, name: event.target.value }))) this.editing = '';
+    },
+    async rewrite(term, event) {
+        const text = event.target.value.trim();
+        if (text === '' || text === term.text || (await this.send('set-line', { line: term.id, text }))) this.stopEditing(term.id);
+    },
+    stopEditing(id) {
+        this.editing = '';
+        this.$nextTick(() => this.boardRoot.querySelector(`[data-term="${id}"]`)?.focus());
     },
     moveBlock(block, by) {
         this.send('move-block', { block: block.id, to: Math.max(1, block.at + by) });
@@ -185,8 +214,7 @@ export default () => ({
         if (term.heading) {
             this.$dispatch('find-heading', term.heading);
         } else if (this.canChange) {
-            const text = window.prompt('Change the term', term.text);
-            if (text !== null && text.trim() !== '' && text !== term.text) this.send('set-line', { line: term.id, text });
+            this.edit(term.id);
         }
     },
     async termKey(term, block, event) {
@@ -196,8 +224,7 @@ export default () => ({
             this.removeTerm(term);
         } else if (event.key === 'e') {
             event.preventDefault();
-            const text = window.prompt('Change the term', term.text);
-            if (text !== null && text.trim() !== '' && text !== term.text) await this.send('set-line', { line: term.id, text });
+            this.edit(term.id);
         } else if (event.altKey && (event.key === 'ArrowUp' || event.key === 'ArrowDown')) {
             event.preventDefault();
             await this.moveByKey(term, block, event.key === 'ArrowUp' ? -1 : 1);

@@ -30,7 +30,7 @@ it('translates queries', function () {
     expect(heron('heron:query', 'title:lamp* AND "night shift"', '--to=cql'))->toBe([0, "dc.title = lamp* and \"night shift\"\n", '']);
     expect(heron('heron:query', 'a or b and c', '--from=cql', '--to=heron')[1])->toBe("(a OR b) AND c\n");
     expect(json_decode(heron('heron:query', 'a NEAR/2 be*', '--tree')[1], true))->toBe(['near' => [['word' => 'a'], ['word' => 'be', 'truncated' => true]], 'distance' => 2]);
-    [$code, , $err] = heron('heron:query', 'age:young', '--to=cql');
+    [$code, , $err] = heron('heron:query', 'age:young', '--to=ccl');
     expect($code)->toBe(1)->and($err)->toContain('no such limit');
     [$code, $out, $err] = heron('heron:query', 'lamp AND', '--to=cql');
     expect([$code, $out])->toBe([2, ''])->and($err)->toContain('Column 9');

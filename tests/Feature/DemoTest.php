@@ -8,13 +8,11 @@ use App\Queries\Tallies;
 use App\Queries\Waterline;
 use Database\Demo\DemoReview;
 use Illuminate\Support\Facades\DB;
-use Illuminate\Support\Facades\Http;
+use Tests\Feature\Standin;
 use WaryHeron\Core\Screening\ItemState;
-use WaryHeron\Standins\Alder\SruServer;
-use WaryHeron\Standins\Store;
 
 it('has something real to do on every screen, and is the same each time', function () {
-    Http::fake(fn ($request) => Http::response((new SruServer(Store::connect()))->answer(array_map(strval(...), $request->data()))));
+    Standin::answers();
     $picture = function (): array {
         app(DemoReview::class)->make();
         $review = Review::query()->where('title', 'Bright light on night shifts')->sole();
@@ -24,7 +22,7 @@ it('has something real to do on every screen, and is the same each time', functi
     };
     $first = $picture();
     $review = array_shift($first);
-    expect(Delivery::query()->where('review_id', $review->id)->where('state', 'done')->count())->toBe(2);
+    expect(Delivery::query()->where('review_id', $review->id)->where('state', 'done')->count())->toBe(4);
     expect(Delivery::query()->where('review_id', $review->id)->sum('already_here'))->toBeGreaterThan(20);
     expect(Tallies::of($review)->in(ItemState::Disagreement))->toBeGreaterThanOrEqual(10);
     expect(DB::table('answers')->where('review_id', $review->id)->distinct()->count('publication_id'))->toBeGreaterThanOrEqual(8);

@@ -7,13 +7,14 @@ use Tests\Standins\PlainSearch;
 use WaryHeron\Core\Search\Dialect\Dialects;
 use WaryHeron\Core\Search\Dialect\Printer;
 use WaryHeron\Core\Search\Query\Parser;
-use WaryHeron\Standins\Alder\SruServer;
 use WaryHeron\Standins\Corpus\StudyWriter;
+use WaryHeron\Standins\Service;
+use WaryHeron\Standins\Sru\SruServer;
 use WaryHeron\Standins\Store;
 
 function alder(array $parameters): SimpleXMLElement
 {
-    return new SimpleXMLElement((new SruServer(Store::connect()))->answer(array_map(strval(...), $parameters)));
+    return new SimpleXMLElement((new SruServer(Store::connect(), Service::named('alder')))->answer(array_map(strval(...), $parameters)));
 }
 
 function alderCount(string $cql): int
@@ -41,8 +42,10 @@ it('counts what a plain search through every record counts', function () {
 it('explodes headings, and tells major ones', function () {
     $own = alderCount('alder.heading = "Shift work schedule"');
     $narrower = alderCount('alder.heading =/alder.narrower "Shift work schedule"');
-    expect($narrower)->toBeGreaterThan($own)->toBe(alderCount('alder.heading = "Shift work schedule" or alder.heading = "Night work" or alder.heading = "Rotating shifts" or alder.heading = "Extended duty hours"'));
+    expect($narrower)->toBeGreaterThan($own)->toBe(alderCount(implode(' or ', array_map(fn (string $label): string => "alder.heading = \"{$label}\"", ['Shift work schedule', 'Night work', 'Permanent night work', 'Night float', 'Rotating shifts', 'Forward rotation', 'Backward rotation', 'Rapid rotation', 'Evening shifts', 'Split shifts', 'Extended duty hours', 'Twelve-hour shifts', 'On-call duty', 'Offshore rosters', 'Self-rostering']))));
     expect(alderCount('alder.heading =/alder.major "Bright light"'))->toBeGreaterThan(0)->toBeLessThan(alderCount('alder.heading = "Bright light"'));
+    $qualified = alderCount('alder.heading =/alder.qualifier="timing" "Bright light"');
+    expect($qualified)->toBeGreaterThan(0)->toBeLessThan(alderCount('alder.heading =/alder.narrower/alder.qualifier=timing "Light"'))->and(alderCount('alder.heading =/alder.qualifier=costs "Bright light"'))->toBe(0);
 });
 
 it('gives MODS in pages up to its ceiling', function () {

@@ -12,6 +12,7 @@ use WaryHeron\Core\Search\Query\Node\Word;
 use WaryHeron\Core\Search\Query\Operator;
 use WaryHeron\Core\Search\Text\Words;
 use WaryHeron\Standins\Corpus\StudyWriter;
+use WaryHeron\Standins\Service;
 
 /** Answers queries the slow and obvious way, word by word through every record, to check the index against. */
 final class PlainSearch
@@ -22,9 +23,10 @@ final class PlainSearch
     public function __construct(int $size)
     {
         $writer = new StudyWriter;
+        $alder = Service::named('alder');
         for ($number = 1; $number <= $size; $number++) {
             $study = $writer->study($number);
-            $this->records[] = ['title' => Words::of($study->title), 'abstract' => Words::of($study->abstract), 'keyword' => Words::of(implode(' ', $study->ideas))];
+            $this->records[] = ['title' => Words::of($study->title), 'abstract' => Words::of($study->abstract), 'keyword' => Words::of(implode(' ', array_map(fn (int $heading): string => $alder->thesaurus()->labels[$heading], $alder->entry($study, $number)['headings'])))];
         }
     }
 

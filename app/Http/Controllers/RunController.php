@@ -29,7 +29,7 @@ final class RunController extends Controller
     /** The most records that are handed over without a delivery. */
     private const MOST_DOWNLOADED = 2000;
 
-    public function __construct(private readonly Sources $sources, private readonly Compiler $compiler)
+    public function __construct(private readonly Sources $sources)
     {
     }
 
@@ -75,7 +75,7 @@ final class RunController extends Controller
     }
 
     /** The records of one line in one database, a page at a time; nothing is fetched into the review. */
-    public function results(Request $request, Review $review, Strategy $strategy): View
+    public function results(Request $request, Review $review, Strategy $strategy, Compiler $compiler): View
     {
         $given = $request->validate(['source' => ['nullable', 'string'], 'line' => ['nullable', 'integer', 'min:1'], 'page' => ['nullable', 'integer', 'min:1', 'max:100000']]);
         $source = in_array($given['source'] ?? '', $strategy->sources, true) ? $given['source'] : ($strategy->sources[0] ?? abort(404));
@@ -86,7 +86,7 @@ final class RunController extends Controller
         $failure = '';
         try {
             $query = $lines->writtenOut($line);
-            $compiled = $this->compiler->compile($review, $source, $query);
+            $compiled = $compiler->compile($review, $source, $query);
             $highlighter = new Highlighter($query);
             $page = $compiled->isUsable() ? $this->sources->get($source)->page($compiled->text, 1 + ($number - 1) * self::PER_PAGE, self::PER_PAGE) : null;
             $failure = $compiled->isUsable() ? '' : 'This line cannot be asked in this database.';
@@ -101,14 +101,14 @@ final class RunController extends Controller
     }
 
     /** A range of a line's records as a file, for those who go on elsewhere. */
-    public function download(Request $request, Review $review, Strategy $strategy): StreamedResponse
+    public function download(Request $request, Review $review, Strategy $strategy, Compiler $compiler): StreamedResponse
     {
         $given = $request->validate([
             'source' => ['required', 'in:'.implode(',', $strategy->sources)], 'line' => ['required', 'integer', 'min:1'], 'from' => ['required', 'integer', 'min:1'], 'to' => ['required', 'integer', 'gte:from'],
             'format' => ['required', 'in:'.implode(',', array_keys(Formats::writers()))], 'fields' => ['required', 'in:citation,abstract,complete'],
         ]);
         $lines = $strategy->revisions()->where('number', $strategy->head)->firstOrFail()->strategy();
-        $text = $this->compiler->compile($review, $given['source'], $lines->writtenOut((int) $given['line']))->text;
+        $text = $compiler->compile($review, $given['source'], $lines->writtenOut((int) $given['line']))->text;
         $client = $this->sources->get($given['source']);
         $to = min((int) $given['to'], (int) $given['from'] + self::MOST_DOWNLOADED - 1);
         $references = (function () use ($client, $text, $given, $to): \Generator {

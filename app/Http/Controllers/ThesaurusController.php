@@ -8,7 +8,6 @@ use App\Actions\Searches\LoadScheme;
 use App\Actions\Searches\RuleOnHeading;
 use App\Models\Review;
 use App\Models\Scheme;
-use App\Queries\Compiler;
 use App\Queries\HeadingFinder;
 use App\Queries\Headings;
 use Illuminate\Contracts\View\View;
@@ -70,13 +69,12 @@ final class ThesaurusController extends Controller
     }
 
     /** A person says whether a heading there stands for one here. */
-    public function rule(Request $request, Review $review, RuleOnHeading $rule, Compiler $compiler): RedirectResponse
+    public function rule(Request $request, Review $review, RuleOnHeading $rule): RedirectResponse
     {
         $given = $request->validate(['label' => ['required', 'string', 'max:200'], 'scheme' => ['required', 'string'], 'stands_for' => ['required', 'string', 'max:200'], 'confirmed' => ['required', 'boolean']]);
         $headings = $this->headings($review, $given['scheme']);
         abort_unless($headings->has($given['stands_for']), 422, 'This thesaurus has no such heading.');
         $rule->execute($this->me($request), $review, $given['label'], $headings->scheme, (string) $headings->labelled($given['stands_for'])?->label, (bool) $given['confirmed']);
-        $compiler->forget();
 
         return back()->with('notice', $given['confirmed'] ? "“{$given['label']}” is “{$given['stands_for']}” in {$headings->scheme->title} from now on." : "“{$given['stands_for']}” is no longer offered for “{$given['label']}”.");
     }

@@ -16,13 +16,9 @@ use Symfony\Component\HttpFoundation\Response;
 
 final class TranslationController extends Controller
 {
-    public function __construct(private readonly TranslationTable $table)
+    public function show(Review $review, Strategy $strategy, TranslationTable $table): View
     {
-    }
-
-    public function show(Review $review, Strategy $strategy): View
-    {
-        return view('searches.translation', ['review' => $review, 'strategy' => $strategy, ...$this->of($review, $strategy)]);
+        return view('searches.translation', ['review' => $review, 'strategy' => $strategy, ...$this->of($review, $strategy, $table)]);
     }
 
     public function mark(Request $request, Review $review, Strategy $strategy, MarkTranslation $mark): RedirectResponse
@@ -33,9 +29,9 @@ final class TranslationController extends Controller
         return redirect()->to(route('strategies.translation', [$review, $strategy]).'#'.rawurlencode($given['line']));
     }
 
-    public function download(Review $review, Strategy $strategy, string $format): Response
+    public function download(Review $review, Strategy $strategy, string $format, TranslationTable $lines): Response
     {
-        $table = $this->of($review, $strategy);
+        $table = $this->of($review, $strategy, $lines);
         $name = "translation of {$strategy->name}";
 
         return match ($format) {
@@ -46,9 +42,9 @@ final class TranslationController extends Controller
     }
 
     /** @return array<string, mixed> */
-    private function of(Review $review, Strategy $strategy): array
+    private function of(Review $review, Strategy $strategy, TranslationTable $table): array
     {
-        return $this->table->of($review, $strategy, $strategy->revisions()->where('number', $strategy->head)->firstOrFail()->strategy());
+        return $table->of($review, $strategy, $strategy->revisions()->where('number', $strategy->head)->firstOrFail()->strategy());
     }
 
     /**

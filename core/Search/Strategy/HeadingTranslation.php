@@ -71,7 +71,7 @@ final class HeadingTranslation
         }
         $said = [];
         foreach ($labels as $label) {
-            $said[] = $this->withoutBranches(new Heading($label, $node->narrower, $node->major, $node->qualifiers, $node->less));
+            $said[] = $this->withoutBranches(new Heading($label, $node->narrower, $node->major, $node->qualifiers, $this->branchesHere($node, $about)));
             $extra = $node->narrower ? $this->target->broughtAlong($label, $node->label) : [];
             if ($extra !== []) {
                 $this->notes[] = TranslationNote::changed($about, 'its narrower headings here bring '.implode(', ', array_slice($extra, 0, 6)).(count($extra) > 6 ? ' and '.(count($extra) - 6).' more' : '').', which it has not where it was chosen');
@@ -84,30 +84,71 @@ final class HeadingTranslation
         return count($said) === 1 ? $said[0] : new Operation(Operator::Or, $said);
     }
 
+    /** @return list<string> what the branches that are left out are called there */
+    private function branchesHere(Heading $node, string $about): array
+    {
+        $here = [];
+        foreach ($node->less as $branch) {
+            $labels = $this->target->has($branch) ? [$branch] : $this->target->confirmed($branch);
+            if ($labels === []) {
+                $this->notes[] = TranslationNote::changed($about, "the branch “{$branch}” is not a heading here and is not left out, which finds more");
+            }
+            array_push($here, ...$labels);
+        }
+
+        return $here;
+    }
+
     /** heading A with its branches but B: A alone, or any other branch right below it, and so on down to B. */
     private function withoutBranches(Heading $node): Node
     {
         if (! $node->narrower || $node->less === []) {
             return $node;
         }
-        $without = array_map(mb_strtolower(...), $node->less);
         $parts = [];
-        $open = [$node->label];
         $seen = [];
-        while ($open !== []) {
-            $label = array_pop($open);
-            if (isset($seen[$label])) {
+        $this->branches($node, $node->label, array_map(mb_strtolower(...), $node->less), $seen, $parts);
+
+        return count($parts) === 1 ? $parts[0] : new Operation(Operator::Or, $parts);
+    }
+
+    /**
+     * Adds the heading alone and its branches: whole where nothing in them is left out, else heading by heading.
+     *
+     * @param  list<string>  $without
+     * @param  array<string, bool>  $seen  whether a heading's branch holds one that is left out
+     * @param  list<Heading>  $parts
+     */
+    private function branches(Heading $node, string $label, array $without, array &$seen, array &$parts): void
+    {
+        $parts[] = new Heading($label, false, $node->major, $node->qualifiers);
+        foreach ($this->target->narrower($label) as $below) {
+            if (in_array(mb_strtolower($below), $without, true)) {
                 continue;
             }
-            $seen[$label] = true;
-            $parts[] = new Heading($label, false, $node->major, $node->qualifiers);
+            if (! $this->holds($below, $without, $seen)) {
+                $parts[] = new Heading($below, $this->target->narrower($below) !== [], $node->major, $node->qualifiers);
+            } else {
+                $this->branches($node, $below, $without, $seen, $parts);
+            }
+        }
+    }
+
+    /**
+     * @param  list<string>  $without
+     * @param  array<string, bool>  $seen
+     */
+    private function holds(string $label, array $without, array &$seen): bool
+    {
+        if (! isset($seen[$label])) {
+            $seen[$label] = false;
             foreach ($this->target->narrower($label) as $below) {
-                if (! in_array(mb_strtolower($below), $without, true)) {
-                    $open[] = $below;
+                if (in_array(mb_strtolower($below), $without, true) || $this->holds($below, $without, $seen)) {
+                    return $seen[$label] = true;
                 }
             }
         }
 
-        return count($parts) === 1 ? $parts[0] : new Operation(Operator::Or, $parts);
+        return $seen[$label];
     }
 }

@@ -68,7 +68,9 @@ final class Spelling
         $best = null;
         $least = mb_strlen($word) > 5 ? 3 : 2;
         foreach ($known as $one) {
-            $distance = abs(strlen($one) - strlen($word)) < $least && strlen($one) < 200 ? levenshtein($word, $one) : $least;
+            // two letters changed places: one slip, however it is counted
+            $isSwapped = strlen($one) === strlen($word) && count_chars($one, 1) === count_chars($word, 1);
+            $distance = $isSwapped ? min(1, levenshtein($word, $one)) : (abs(strlen($one) - strlen($word)) < $least && strlen($one) < 200 ? levenshtein($word, $one) : $least);
             if ($distance > 0 && $distance < $least) {
                 [$best, $least] = [$one, $distance];
             }

@@ -34,14 +34,14 @@
                         <tbody x-bind:data-block="block.id" x-on:dragover.prevent="" x-on:drop.prevent="dropOn(block, $event)">
                             <tr class="board-block">
                                 <th scope="rowgroup">
-                                    <span class="board-number" x-text="block.at"></span> <span x-text="block.title"></span>
+                                    <span class="board-number" x-text="block.at"></span> <span x-show="!block.isRenamed" x-text="block.title"></span><input class="input" x-show="block.isRenamed" x-bind:value="block.name" x-bind:data-edit="block.id" x-on:keydown.enter.prevent="rename(block, $event)" x-on:keydown.escape="stopEditing(block.id)" aria-label="Name of the concept" maxlength="300">
                                     <span class="tag" x-show="block.isAlone">not combined</span>
                                 </th>
                                 <template x-for="cell in block.cells" x-bind:key="cell.key"><td class="number" colspan="2"><strong x-text="cell.own" x-bind:title="cell.why"></strong></td></template>
                                 <td></td>
                                 @can('search', $review)
                                     <td class="tools"><details class="menu"><summary aria-label="Change this concept">…</summary><div>
-                                        <button type="button" x-on:click="rename(block)">Rename</button>
+                                        <button type="button" x-on:click="edit(block.id)">Rename</button>
                                         <button type="button" x-on:click="moveBlock(block, -1)">Move up</button>
                                         <button type="button" x-on:click="moveBlock(block, 1)">Move down</button>
                                         <button type="button" x-on:click="combine(block)" x-text="block.combineWords"></button>
@@ -52,14 +52,15 @@
                             <template x-for="term in block.terms" x-bind:key="term.id">
                                 <tr class="board-term" x-bind:draggable="canChange" x-on:dragstart="dragged = term.id">
                                     <td>
-                                        <button type="button" class="term" x-bind:class="term.heading ? 'term-heading' : ''" x-bind:data-term="term.id" x-on:click="openTerm(term)" x-on:keydown="termKey(term, block, $event)"><span x-show="term.heading" aria-hidden="true">◇</span><span class="sr-only" x-show="term.heading">Heading </span><span x-text="term.shown"></span></button>
+                                        <button type="button" class="term" x-bind:class="term.heading ? 'term-heading' : ''" x-show="!term.isEdited" x-bind:data-term="term.id" x-on:click="openTerm(term)" x-on:keydown="termKey(term, block, $event)"><span x-show="term.heading" aria-hidden="true">◇</span><span class="sr-only" x-show="term.heading">Heading </span><span x-text="term.shown"></span></button>
+                                        <input class="input input-mono" x-show="term.isEdited" x-bind:value="term.text" x-bind:data-edit="term.id" x-on:keydown.enter.prevent="rewrite(term, $event)" x-on:keydown.escape="stopEditing(term.id)" aria-label="The term in the query language" spellcheck="false" autocomplete="off">
                                         <template x-for="tag in term.tags" x-bind:key="tag"><span class="tag" x-text="tag"></span></template>
                                         <span class="verdict-word" x-show="term.says" x-text="term.says" x-bind:class="term.saysClass"></span>
                                         <span class="field-error block" x-show="term.problem" x-text="term.problem"></span>
                                     </td>
                                     <template x-for="cell in term.numbers" x-bind:key="cell.key"><td class="number" x-bind:class="cell.cls" x-text="cell.text" x-bind:title="cell.why"></td></template>
                                     <td class="bar-cell"><svg viewBox="0 0 100 10" preserveAspectRatio="none" aria-hidden="true"><rect class="whole" x="0" y="1" height="8" x-bind:width="term.bar.own"></rect><rect class="part" x-bind:x="term.bar.from" y="1" height="8" x-bind:width="term.bar.only"></rect></svg></td>
-                                    @can('search', $review) <td class="tools"><button type="button" class="button-plain" x-on:click="removeTerm(term)" x-bind:aria-label="term.removeWords">×</button></td> @endcan
+                                    @can('search', $review) <td class="tools"><button type="button" x-on:click="removeTerm(term)" x-bind:aria-label="term.removeWords">×</button></td> @endcan
                                 </tr>
                             </template>
                             @can('search', $review)
@@ -69,6 +70,9 @@
                             @endcan
                         </tbody>
                     </template>
+                    @can('search', $review)
+                        <tbody x-show="isNaming" x-cloak><tr class="board-block"><td x-bind:colspan="columns"><input class="input" data-edit="new-block" x-on:keydown.enter.prevent="nameNew" x-on:keydown.escape="stopEditing('')" aria-label="Name of the new concept" placeholder="What is the concept? For instance Population: hospital staff on nights. Then Enter." maxlength="300"></td></tr></tbody>
+                    @endcan
                     <tbody>
                         <template x-for="row in sums" x-bind:key="row.id">
                             <tr class="board-sum">

@@ -10,7 +10,7 @@
                 <p class="filter-words small"><strong>{{ count($findings) }}</strong> {{ count($findings) === 1 ? 'remark' : 'remarks' }}, each with the records it would add. They are suggestions; a person decides.</p>
                 @foreach ($findings as $one)
                     <article class="section finding">
-                        <h3>{{ ucfirst($one['kind']) }}</h3>
+                        <h2 class="field-label">{{ ucfirst($one['kind']) }}</h2>
                         <p>{{ $one['text'] }}</p>
                         @if ($one['effect'] !== []) <p class="small quiet">Would add: @foreach ($one['effect'] as $key => $count) {{ $sources->shortName($key) }} <strong class="number">{{ number_format($count) }}</strong>{{ $loop->last ? '' : ',' }} @endforeach</p> @endif
                         @can('search', $review)

@@ -44,8 +44,9 @@
                                 @if ($fetchedBefore !== []) <label class="block"><input type="radio" name="fetch" value="new"> fetch only what is new since the last time</label> @endif
                             @endcan
                         </fieldset>
-                        <button class="button button-go">Run version {{ 1 + (int) $strategy->versions->max('number') }}</button>
-                        <p class="field-help mt-2">If nothing has changed since the last version, that one is run again.</p>
+                        @php $same = $strategy->versions->firstWhere('revision', $strategy->head); @endphp
+                        <button class="button button-go">{{ $same ? "Run version {$same->number} again" : 'Run version '.(1 + (int) $strategy->versions->max('number')) }}</button>
+                        <p class="field-help mt-2">{{ $same ? 'Nothing has changed since this version.' : 'The strategy as it stands becomes this version.' }}</p>
                     </form>
                 </section>
                 <section class="sheet">

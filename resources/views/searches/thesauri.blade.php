@@ -6,11 +6,11 @@
                 <x-empty title="No thesaurus is here yet">Whoever runs this installation brings those of the databases in with <code>./heron artisan heron:thesauri</code>. You can add one of your own below.</x-empty>
             @else
                 <div class="section"><select class="input" x-ref="scheme" x-on:change="again" aria-label="Which thesaurus">@foreach ($schemes as $one) <option value="{{ $one->id }}" @selected($one->id === $scheme->id)>{{ $one->title }}, {{ number_format($one->size) }}</option> @endforeach</select></div>
-                <div class="section"><h3>Tops of {{ $scheme->title }}</h3><ul class="small">@foreach ($tops as $top) <li class="tree-line"><button type="button" class="linklike" x-on:click="open({{ Js::from($top['label']) }})">{{ $top['label'] }}</button></li> @endforeach</ul></div>
+                <div class="section"><h2 class="field-label">Tops of {{ $scheme->title }}</h2><ul class="small">@foreach ($tops as $top) <li class="tree-line"><button type="button" class="linklike" x-on:click="open({{ Js::from($top['label']) }})">{{ $top['label'] }}</button></li> @endforeach</ul></div>
             @endif
             @can('search', $review)
                 <form class="section" method="post" enctype="multipart/form-data" action="{{ route('thesauri.store', $review) }}">@csrf
-                    <h3>Add a thesaurus</h3>
+                    <h2 class="field-label">Add a thesaurus</h2>
                     <div class="field"><label for="title">Name</label><input class="input" id="title" name="title" maxlength="120"></div>
                     <div class="field"><label for="file">SKOS file</label><input class="input" id="file" name="file" type="file" required><p class="field-help">Turtle, RDF/XML or JSON-LD.</p>@error('file') <p class="field-error" role="alert">{{ $message }}</p> @enderror</div>
                     <button class="button">Add it</button>
