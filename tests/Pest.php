@@ -6,6 +6,9 @@ use Tests\TestCase;
 
 uses(TestCase::class, RefreshDatabase::class)->in('Feature');
 
+// the journeys have no application of their own, but those that speak with other servers use its client
+uses(TestCase::class)->in('Browser/SruPeersTest.php');
+
 uses()->beforeEach(function (): void {
     if (getenv('HERON_TEST_URL') === false || getenv('HERON_TEST_URL') === '') {
         throw new RuntimeException('Browser tests need a running copy: use ./heron test --browser.');

@@ -211,7 +211,7 @@ final class Browser
         return array_values(array_map(fn (array $entry): string => $entry['message'], array_filter($this->driver->manage()->getLog('browser'), fn (array $entry): bool => $entry['level'] === 'SEVERE')));
     }
 
-    public function until(callable $holds, string $otherwise): void
+    public function until(callable $holds, string $otherwise): self
     {
         $end = microtime(true) + self::PATIENCE;
         do {
@@ -219,7 +219,7 @@ final class Browser
                 if ($holds()) {
                     expect(true)->toBeTrue();
 
-                    return;
+                    return $this;
                 }
             } catch (StaleElementReferenceException) {
             }
@@ -230,9 +230,9 @@ final class Browser
 
     private function labelled(string $label): RemoteWebElement
     {
-        $for = $this->one("//label[starts-with(normalize-space(),\"{$label}\")]")->getAttribute('for');
+        $named = $this->one("//label[starts-with(normalize-space(),\"{$label}\")] | //*[self::input or self::textarea or self::select][@aria-label=\"{$label}\"]");
 
-        return $this->one("//*[@id='{$for}']");
+        return $named->getTagName() === 'label' ? $this->one("//*[@id='{$named->getAttribute('for')}']") : $named;
     }
 
     private function one(string $xpath): RemoteWebElement

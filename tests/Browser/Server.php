@@ -20,6 +20,17 @@ final class Server
         self::artisan('heron:person', $name, $email, '--password=a long password');
     }
 
+    public static function thesauri(): void
+    {
+        self::artisan('heron:thesauri');
+    }
+
+    /** @return list<array<string, mixed>> from what the stand-ins hold */
+    public static function alder(string $sql): array
+    {
+        return (new \PDO((string) getenv('STANDINS_DSN'), 'heron'))->query($sql)->fetchAll(\PDO::FETCH_ASSOC);
+    }
+
     /** @return list<array<string, mixed>> */
     public static function rows(string $sql): array
     {

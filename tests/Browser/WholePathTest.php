@@ -19,12 +19,13 @@ it('carries a review from its question to a coded table, with two people', funct
     $ines->press('Team')->fill('E-mail address', 'tunde@heron.example')->press('Send the invitation')->sees('An invitation is on its way');
     $tunde = Browser::open()->visit('/post-room')->press('Invitation to the review')->press('/invitations/')->fill('Your name', 'Tunde Adeyinka')->fill('Choose a password', 'a long password')->fill('The same again', 'a long password')->press('Accept the invitation')->sees('Welcome to the team');
 
-    // search: a mistake at its column, then the count before anything is fetched
-    $ines->press('Searches')->press('New search')->fill('Name', 'Lamps')->fill('Query', 'visor* AND (night')->sees('Column 12: this bracket is never closed');
-    $ines->fill('Query', 'title:visor* AND night*')->sees('dc.title = visor* and night*')->until(fn (): bool => preg_match('/Finds\s+[\d,]+ records/', $ines->text()) === 1, 'There is no count');
-    $ines->press('Save and see the records')->sees('newest first');
+    // search: one box a concept, counts on the board, a look at the records, then the run and the fetch
+    $ines->press('Searches')->press('New strategy')->fill('Name', 'Lamps')->tick('Tern Abstracts')->tick('Fen Register');
+    $ines->fill('Synonyms of concept 1', 'title:visor*')->fill('Synonyms of concept 2', "night*\nshift work")->press('Build the board')->sees('1 AND 2');
+    $ines->until(fn (): bool => str_contains($ines->text(), 'Saved. Last: Filled the board'), 'The numbers did not come');
+    $ines->press('Run and fetch')->press('In Alder Index')->sees('newest first');
     expect(Server::rows('SELECT count(*) AS n FROM records')[0]['n'])->toBe(0);
-    $ines->press('Fetch ')->sees('done');
+    $ines->press('Runs')->tick('fetch all records')->press('Run version 1')->until(fn (): bool => str_contains($ines->visit($ines->path())->text(), 'done'), 'The fetch did not end');
     $fetched = (int) Server::rows('SELECT kept FROM deliveries')[0]['kept'];
     expect($fetched)->toBeGreaterThan(2);
 

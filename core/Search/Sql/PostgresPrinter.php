@@ -27,6 +27,9 @@ final readonly class PostgresPrinter
 {
     private const DEFAULT_FIELDS = [Field::Title, Field::Abstract, Field::Keyword];
 
+    /** Bytes of one proximity written out. */
+    private const LONGEST_NEAR = 300_000;
+
     public function __construct(private TableLayout $table)
     {
     }
@@ -216,6 +219,8 @@ final readonly class PostgresPrinter
             $parts = Words::of($word->text);
             foreach ($parts as $i => $part) {
                 $flags = ($word->truncated && $i === count($parts) - 1 ? '*' : '').$weights;
+                // longer words are not in the index, and PostgreSQL refuses them in a query
+                $part = mb_strcut($part, 0, IndexedText::LONGEST_WORD + 1);
                 $lexemes[] = "'{$part}'".($flags === '' ? '' : ":{$flags}");
             }
         }
@@ -229,6 +234,10 @@ final readonly class PostgresPrinter
         $right = $this->tsquery($node->right, $weights);
         if ($left === null || $right === null) {
             return null;
+        }
+        // each further NEAR around this one multiplies it
+        if ((strlen($left) + strlen($right)) * 2 * $node->distance > self::LONGEST_NEAR) {
+            throw CannotAnswer::because('NEAR within NEAR, or between groups as large as these, is too much to search. Use smaller groups or distances, or AND.');
         }
         $ways = [];
         for ($distance = 1; $distance <= $node->distance; $distance++) {

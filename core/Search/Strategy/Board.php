@@ -37,8 +37,11 @@ final readonly class Board
         }
         [$blocks, $blockAt, $taken] = self::blocks($strategy, $shapes);
         $chain = $limits = [];
-        $head = count($blocks) === 1 ? array_key_first($blockAt) : null;
-        $covered = [];
+        // one concept alone needs no AND: the only one with terms, or the one that was made the result
+        $result = $strategy->resultNumber();
+        $alone = count($blockAt) === 1 ? array_key_first($blockAt) : ($result !== null && isset($blockAt[$result]) && $result < max(array_keys($blockAt)) ? $result : null);
+        $head = $alone;
+        $covered = $alone === null ? [] : [$alone => true];
         foreach ($strategy->lines as $i => $line) {
             $number = $i + 1;
             $root = $shapes[$number];
@@ -58,7 +61,7 @@ final readonly class Board
             }
         }
         foreach ($blocks as $at => $block) {
-            if (count($blocks) > 1 && $block->terms !== [] && ! isset($covered[$at])) {
+            if ($block->terms !== [] && ! isset($covered[$at])) {
                 $blocks[$at] = new Block($block->id, $block->name, $block->terms, false);
             }
         }

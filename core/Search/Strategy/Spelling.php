@@ -58,7 +58,8 @@ final class Spelling
     }
 
     /**
-     * The known word that a mistyped one is likeliest meant for: at most two letters away, or one in short words.
+     * The known word that a mistyped one is likeliest meant for: at most two letters away, or one in short words. Null where
+     * there is none, or the word is known.
      *
      * @param  iterable<string>  $known
      */
@@ -71,7 +72,10 @@ final class Spelling
             // two letters changed places: one slip, however it is counted
             $isSwapped = strlen($one) === strlen($word) && count_chars($one, 1) === count_chars($word, 1);
             $distance = $isSwapped ? min(1, levenshtein($word, $one)) : (abs(strlen($one) - strlen($word)) < $least && strlen($one) < 200 ? levenshtein($word, $one) : $least);
-            if ($distance > 0 && $distance < $least) {
+            if ($distance === 0) {
+                return null;
+            }
+            if ($distance < $least) {
                 [$best, $least] = [$one, $distance];
             }
         }

@@ -16,6 +16,9 @@ final class IndexedText
 {
     private const WEIGHTS = ['A' => Field::Title, 'B' => Field::Abstract, 'C' => Field::Keyword, 'D' => Field::Author];
 
+    /** Bytes; longer ones are no words but rubbish. */
+    public const LONGEST_WORD = 100;
+
     private const GAP = 50;
 
     /** tsvector keeps no position beyond this. */
@@ -36,7 +39,7 @@ final class IndexedText
         $lexemes = [];
         foreach ($places as $word => $positions) {
             $word = (string) $word;
-            if (strlen($word) <= 100) {
+            if (strlen($word) <= self::LONGEST_WORD) {
                 $lexemes[] = "'{$word}':".implode(',', array_slice($positions, 0, 250));
             }
         }

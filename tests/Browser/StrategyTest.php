@@ -1,0 +1,79 @@
+<?php
+
+use Facebook\WebDriver\WebDriverBy;
+use Facebook\WebDriver\WebDriverKeys;
+use Tests\Browser\Browser;
+use Tests\Browser\Server;
+
+/** @return list<string> the terms on the board, in order */
+function termsOf(Browser $person): array
+{
+    return array_map(fn ($term): string => preg_replace('/^(?:◇|Heading|\s)+/u', '', trim($term->getText())), array_values(array_filter($person->driver->findElements(WebDriverBy::cssSelector('[data-term]')), fn ($one): bool => $one->isDisplayed())));
+}
+
+it('builds a strategy from the question with keyboard and mouse, translates it, mends what it loses, runs it and brings the records in', function () {
+    Server::fresh();
+    Server::addPerson('Mirela Haas', 'mirela@heron.example');
+    Server::thesauri();
+    $mirela = Browser::open()->signIn('mirela@heron.example', 'a long password');
+    $mirela->press('Start a review')->fill('Short title', 'Light at night')->fill('Question', 'Does light help hospital staff at night?')->press('Start the review');
+    $mirela->fill('Population', 'Hospital staff at night')->fill('Intervention', 'Bright light')->press('Save the question')->sees('The question is saved');
+    $mirela->press('Searches')->press('New strategy')->sees('Concept 1')->press('Build the board')->sees('The question names no outcome')->sees('has no term yet');
+
+    // a term by key, a list by paste, a phrase without quotation marks
+    $first = fn () => $mirela->driver->findElements(WebDriverBy::cssSelector('.board-add input'));
+    $first()[0]->sendKeys('rota*'.WebDriverKeys::ENTER);
+    $mirela->until(fn (): bool => termsOf($mirela) === ['rota*'], 'The term is not on the board');
+    $first()[0]->sendKeys('night shift'.WebDriverKeys::ENTER);
+    $mirela->until(fn (): bool => termsOf($mirela) === ['rota*', '"night shift"'], 'Two words did not become a phrase');
+    $first()[1]->sendKeys('lux OR visor*'.WebDriverKeys::ENTER);
+    $mirela->until(fn (): bool => count(termsOf($mirela)) === 4, 'The synonyms were not taken apart')->sees('1 AND 2');
+
+    // a heading found by a word, with its caution, put into the second concept with a branch left out
+    $words = $mirela->driver->findElement(WebDriverBy::id('words'));
+    $words->sendKeys('phase shift');
+    $mirela->sees('This word means several things')->sees('Phase shift, physics');
+    $words->clear();
+    $words->sendKeys('illuminance');
+    $mirela->sees('Light exposure')->press('Light exposure')->sees('with its 7 narrower')->sees('Light reaching the eyes');
+    $first()[1]->click();
+    $mirela->driver->findElement(WebDriverBy::xpath('//li[contains(@class,"tree-line")][.//button[normalize-space()="Red light"]]//input'))->click();
+    $mirela->press('Add to “Intervention: Bright light”');
+    $mirela->until(fn (): bool => in_array('Light exposure', termsOf($mirela), true), 'The heading is not on the board')->sees('+ narrower, less 1');
+
+    // up and over into the first concept by key, and back with undo
+    $mirela->driver->findElement(WebDriverBy::xpath('//button[@data-term][contains(.,"lux")]'))->sendKeys(WebDriverKeys::ALT.WebDriverKeys::ARROW_UP);
+    $mirela->until(fn (): bool => termsOf($mirela)[2] === 'lux' && str_contains($mirela->text(), 'Moved a term'), 'The term did not move');
+    expect(Server::rows("SELECT content->'lines'->3->>'text' AS union FROM strategy_revisions ORDER BY number DESC LIMIT 1")[0]['union'])->toBe('any(#1-#3)');
+    $mirela->press('Undo')->until(fn (): bool => Server::rows('SELECT head FROM strategies')[0]['head'] < (int) Server::rows('SELECT max(number) AS n FROM strategy_revisions')[0]['n'], 'Undo did nothing');
+
+    // a limit that one database lacks
+    $mirela->press('Add a limit');
+    $mirela->driver->findElement(WebDriverBy::cssSelector('[aria-label="From year"]'))->sendKeys('1995');
+    $mirela->press('Limit')->sees('Limit: year:1995-')->sees('Fen has no such limit');
+    $mirela->until(fn (): bool => str_contains($mirela->text(), 'Saved. Last:'), 'Counting did not end');
+    expect($mirela->text())->not->toContain('…');
+
+    // the same as lines; a reload keeps it
+    $mirela->press('Lines')->sees('The result: what is fetched')->visit($mirela->path());
+    $mirela->until(fn (): bool => count($mirela->driver->findElements(WebDriverBy::cssSelector('.line-text'))) === 9, 'The lines are not those of the board');
+
+    // translation: a heading of another thesaurus is confirmed
+    $mirela->press('Translation')->sees('not a heading of this thesaurus')->press('It is “Light interventions”')->sees('is “Light interventions” here, as confirmed');
+
+    // a known item that is lost, and the word that catches it
+    $lost = Server::alder("select body->>'title' as title from alder.records where words @@ '''daylight'':A'::tsquery and not words @@ '(''lux'' | ''visor'':*)'::tsquery and headings = '{}' limit 1");
+    $lost = $lost[0]['title'] ?? Server::alder("select body->>'title' as title from alder.records where words @@ '''light'':A & !''night'' & !''rota'':*'::tsquery and year > 1995 limit 1")[0]['title'];
+    $mirela->press('Known items')->fill('DOIs or titles', $lost)->press('Add them')->sees('1 known item added')->sees('loses it');
+    $mirela->driver->findElement(WebDriverBy::xpath('//button[starts-with(normalize-space(),"Add ") and contains(@class,"tag-button")]'))->click();
+    $mirela->until(fn (): bool => count(json_decode(Server::rows('SELECT content FROM strategy_revisions ORDER BY number DESC LIMIT 1')[0]['content'], true)['lines']) === 10, 'The word was not added');
+
+    // the check, and a run in three databases, brought in
+    $mirela->press('Check')->until(fn (): bool => str_contains($mirela->text(), 'remark'), 'The check says nothing');
+    $mirela->press('Runs')->tick('fetch all records')->press('Run version 1');
+    $mirela->until(fn (): bool => (int) Server::rows("SELECT count(*) AS n FROM deliveries WHERE state = 'done'")[0]['n'] === 3, 'Three deliveries did not end');
+    [$found, $kept] = [(int) Server::rows('SELECT sum(total) AS n FROM runs')[0]['n'], (int) Server::rows('SELECT sum(kept) AS n FROM deliveries')[0]['n']];
+    expect($found)->toBe($kept)->toBeGreaterThan(30);
+    $mirela->press('Search report')->sees('Full strategies')->sees('not applied: the database has no such limit');
+    expect($mirela->complaints())->toBe([]);
+});

@@ -1,0 +1,92 @@
+<?php
+
+use Random\Engine\Mt19937;
+use Random\Randomizer;
+use Tests\Core\Search\RandomQuery;
+use Tests\Feature\Standin;
+use WaryHeron\Core\Search\Dialect\Dialects;
+use WaryHeron\Core\Search\Dialect\Printer;
+use WaryHeron\Core\Search\Query\Field;
+use WaryHeron\Core\Search\Query\Node\Fielded;
+use WaryHeron\Core\Vocabulary\SkosReader;
+use WaryHeron\Standins\Service;
+use WaryHeron\Standins\Store;
+use WaryHeron\Standins\ThesaurusTurtle;
+
+function countIn(string $service, string $type, string $query): int|string
+{
+    $answer = Standin::ask($service, ['version' => '2.0', 'queryType' => $type, 'query' => $query, 'maximumRecords' => '0']);
+
+    return preg_match('~info:srw/diagnostic/1/\d+~', $answer, $found) === 1 ? $found[0] : (int) (new SimpleXMLElement($answer))->numberOfRecords;
+}
+
+it('counts the same in both languages of one database', function () {
+    $random = new RandomQuery(new Randomizer(new Mt19937(7)), onlyText: true);
+    $compared = $found = 0;
+    for ($i = 0; $i < 150; $i++) {
+        $tree = new Fielded([Field::Title, Field::Abstract], $random->tree(3));
+        $ccl = Printer::print($tree, Dialects::named('ccl'));
+        if ($ccl->notes === []) {
+            $cql = strtr(Printer::print($tree, Dialects::cql())->text, ['dc.title' => 'TI', 'dc.description' => 'AB', 'dc.subject' => 'KW']);
+            $count = countIn('tern', 'ccl', $ccl->text);
+            expect($count)->toBe(countIn('tern', 'cql', $cql), "{$ccl->text} against {$cql}");
+            $compared++;
+            $found += $count > 0 ? 1 : 0;
+        }
+    }
+    expect($compared)->toBeGreaterThan(60)->and($found)->toBeGreaterThan(30);
+});
+
+it('shares a part of its holdings between Alder and Tern, and describes it otherwise', function () {
+    $shared = Store::connect()->query("SELECT a.body->>'title' AS here, t.body->>'title' AS there, a.body->'headings' = t.body->'headings' AS same, a.body->'authors' = t.body->'authors' AS names FROM alder.records a JOIN tern.records t ON a.body->>'number' = t.body->>'number'")->fetchAll();
+    $size = Service::named('tern')->sizeBeside(1500);
+    expect(count($shared) / $size)->toBeGreaterThan(0.40)->toBeLessThan(0.50);
+    expect(count(array_filter($shared, fn (array $one): bool => $one['here'] === $one['there'])))->toBeLessThan((int) (0.85 * count($shared)));
+    expect(array_filter($shared, fn (array $one): bool => $one['same'] && $one['names']))->toBe([]);
+});
+
+it('assigns the specific heading and not what is above it', function () {
+    foreach (['alder', 'tern'] as $key) {
+        $thesaurus = Service::named($key)->thesaurus();
+        $rows = Store::connect()->query("SELECT headings FROM {$key}.records WHERE headings <> '{}' LIMIT 400")->fetchAll(PDO::FETCH_COLUMN);
+        foreach ($rows as $row) {
+            $headings = array_map(intval(...), explode(',', trim($row, '{}')));
+            foreach ($headings as $one) {
+                expect(array_intersect(array_diff($thesaurus->closure([$one]), [$one]), $headings))->toBe([]);
+            }
+        }
+    }
+});
+
+it('publishes thesauri that our reader takes', function (string $key, int $least) {
+    $service = Service::named($key);
+    $scheme = SkosReader::read((string) ThesaurusTurtle::of($service));
+    expect(count($scheme->concepts))->toBe(count($service->thesaurus()->labels))->toBeGreaterThan($least);
+    foreach ($service->thesaurus()->labels as $number => $label) {
+        expect(count($scheme->labelled($label)->broader))->toBe(count($service->thesaurus()->above[$number]));
+    }
+    expect(array_filter($scheme->concepts, fn ($concept): bool => $concept->qualifiers !== []) !== [])->toBe($key === 'alder');
+})->with([['alder', 400], ['tern', 230]]);
+
+it('refuses what each service does not know', function (string $service, string $type, string $query, string $diagnostic) {
+    expect(countIn($service, $type, $query))->toBe("info:srw/diagnostic/1/{$diagnostic}");
+})->with([
+    ['fen', 'cql', 'night prox light', '37'], ['fen', 'cql', 'dc.creator = x', '16'], ['fen', 'cql', 'li*', '29'], ['fen', 'ccl', 'light', '6'], ['alder', 'ccl', 'light', '6'],
+    ['tern', 'ccl', 'TI=(light', '10'], ['tern', 'ccl', 'SH="No heading"', '48'], ['tern', 'ccl', 'S1 AND light', '48'],
+]);
+
+it('answers hostile queries at once, with a result or a refusal', function (string $service, string $type, string $query) {
+    $answer = Standin::ask($service, ['version' => '2.0', 'queryType' => $type, 'query' => $query, 'maximumRecords' => '1']);
+    // neither an error of the server nor a query that had to be stopped
+    expect(isset((new SimpleXMLElement($answer))->numberOfRecords))->toBeTrue()->and($answer)->not->toMatch('~diagnostic/1/[12]<~');
+})->with(function () {
+    $hostile = [
+        'brackets' => str_repeat('(', 100_000), 'many terms' => implode(' or ', array_map(fn (int $i): string => "word{$i}", range(1, 5000))), 'a star' => '*', 'stars' => '"* * *"', 'a quote' => 'light"', 'unicode' => "\u{202E}\u{0}ﷺ 🦩 and \u{FFFF}", 'long word' => str_repeat('a', 90_000),
+        'near and near' => implode(' prox/unit=word/distance<=20 ', array_fill(0, 40, 'night*')), 'backslashes' => '\\\\\\', 'a formula' => "'; DROP TABLE alder.records; --",
+    ];
+    foreach (['alder' => 'cql', 'tern' => 'ccl', 'fen' => 'cql'] as $service => $type) {
+        foreach ($hostile as $name => $query) {
+            yield "{$service}, {$name}" => [$service, $type, $type === 'ccl' ? strtr($query, ['prox/unit=word/distance<=20' => '%10', '*' => '?']) : $query];
+        }
+    }
+});
