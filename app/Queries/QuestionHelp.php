@@ -13,7 +13,7 @@ use WaryHeron\Core\Vocabulary\Offer;
 /** What the question leaves open for a search, said with the team's own words and the headings that the thesauri have for them. */
 final readonly class QuestionHelp
 {
-    /** @return list<array{text: string, headings: list<string>}> */
+    /** @return list<array{text: string, headings: list<string>, block: string}> with the concept that lacks a term, or none */
     public function of(Review $review, Lines $lines): array
     {
         $concepts = $review->concepts()->pluck('text', 'kind')->map(fn (mixed $text): string => trim((string) $text))->filter();
@@ -22,16 +22,16 @@ final readonly class QuestionHelp
         foreach (['population' => 'people', 'intervention' => 'what is done', 'outcome' => 'what is measured'] as $kind => $what) {
             if (! isset($concepts[$kind])) {
                 $from = $this->headings($review, (string) $review->question);
-                $help[] = ['text' => "The question names no {$kind} ({$what}). ".($from === [] ? 'Add it to the question, or leave it out on purpose.' : 'Words of the question lead to these headings; is one of them meant?'), 'headings' => $from];
+                $help[] = ['text' => "The question names no {$kind} ({$what}). ".($from === [] ? 'Add it to the question, or leave it out on purpose.' : 'Words of the question lead to these headings; is one of them meant?'), 'headings' => $from, 'block' => ''];
             }
         }
         if (! isset($concepts['comparison']) && count($board->blocks) > 0) {
-            $help[] = ['text' => 'The comparison is open. That is usual for a search: a block for it would lose studies that compare with something else. Leave it to screening.', 'headings' => []];
+            $help[] = ['text' => 'The comparison is open. That is usual for a search: a block for it would lose studies that compare with something else. Leave it to screening.', 'headings' => [], 'block' => ''];
         }
         foreach ($board->blocks as $block) {
             if ($block->terms === []) {
                 $headings = $this->headings($review, $block->name);
-                $help[] = ['text' => "“{$block->name}” has no term yet.".($headings === [] ? ' No heading has these words; try single ones in the thesaurus.' : ' These headings have words of it:'), 'headings' => $headings];
+                $help[] = ['text' => "“{$block->name}” has no term yet.".($headings === [] ? ' No heading has these words; try single ones in the thesaurus.' : ' These headings have words of it:'), 'headings' => $headings, 'block' => $block->id];
             }
         }
 

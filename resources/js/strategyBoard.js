@@ -88,7 +88,7 @@ export default () => ({
         const only = pairs.reduce((sum, [, one]) => sum + one, 0);
         const whole = this.sheet.sources.reduce((sum, source) => sum + (this.of(source, block.id, 'own') || 0), 0);
         if (only > 0.6 * whole && block.terms.length > 2) return { says: 'floods', saysClass: 'says-warn' };
-        return own > 0.5 * whole ? { says: 'carries', saysClass: '' } : { says: '', saysClass: '' };
+        return own > 0.5 * whole && block.terms.length > 2 ? { says: 'carries', saysClass: '' } : { says: '', saysClass: '' };
     },
     get sums() {
         const first = this.sheet.sources[0];
@@ -113,6 +113,9 @@ export default () => ({
     },
     get columns() {
         return 3 + 2 * this.sheet.sources.length;
+    },
+    lacksTerm(id) {
+        return id === '' || this.sheet.blocks.some((block) => block.id === id && block.terms.length === 0);
     },
     get isNaming() {
         return this.editing === 'new-block';

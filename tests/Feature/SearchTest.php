@@ -2,7 +2,6 @@
 
 use App\Actions\Records\StartDelivery;
 use App\Actions\Searches\ChangeStrategy;
-use App\Actions\Searches\RuleOnHeading;
 use App\Actions\Searches\RunStrategy;
 use App\Models\Record;
 use App\Models\Review;

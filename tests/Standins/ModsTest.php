@@ -2,9 +2,9 @@
 
 use WaryHeron\Core\Bibliography\Format\Mods\ModsReader;
 use WaryHeron\Core\Bibliography\Name;
+use WaryHeron\Standins\Corpus\StudyWriter;
 use WaryHeron\Standins\Service;
 use WaryHeron\Standins\Sru\ModsText;
-use WaryHeron\Standins\Corpus\StudyWriter;
 
 it('tells our reader everything that the stand-in knows of a study', function () {
     $alder = Service::named('alder');

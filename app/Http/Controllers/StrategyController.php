@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Actions\Refused;
 use App\Actions\Searches\ChangeStrategy;
+use App\Models\Concept;
 use App\Models\Review;
 use App\Models\Strategy;
 use App\Models\StrategyRevision;
@@ -40,7 +41,7 @@ final class StrategyController extends Controller
 
     public function create(Review $review): View
     {
-        return view('searches.new', ['review' => $review, 'sources' => $this->sources->names(), 'concepts' => $review->concepts()->where('text', '<>', '')->get()]);
+        return view('searches.new', ['review' => $review, 'sources' => $this->sources->names(), 'concepts' => $review->concepts()->where('text', '<>', '')->get()->sortBy(fn (Concept $one): int => (int) array_search($one->kind, ['population', 'intervention', 'comparison', 'outcome'], true))->values()]);
     }
 
     public function store(Request $request, Review $review): RedirectResponse

@@ -1,6 +1,5 @@
 <?php
 
-use WaryHeron\Core\Search\Dialect\Dialect;
 use WaryHeron\Core\Search\Dialect\Dialects;
 use WaryHeron\Core\Search\Dialect\TranslationNote;
 use WaryHeron\Core\Search\Query\Parser;
