@@ -3,7 +3,7 @@
 run_bench() {
     local name="${1:-}"
     [ $# -gt 0 ] && shift
-    case "$name" in pages | deliver) ;; *) fail "there is no benchmark “$name”." "./heron bench pages|deliver [SIZE]" ;; esac
+    case "$name" in pages | deliver | search | vocabulary) ;; *) fail "there is no benchmark “$name”." "./heron bench pages|deliver|search|vocabulary [SIZE]" ;; esac
     {
         need_space
         need_all_packages
@@ -38,3 +38,23 @@ bench_pages() {
     } >&2
     php -d pcov.enabled=0 setup/bench/pages.php "http://127.0.0.1:$WEB_PORT" "$review" 60
 }
+
+# The board over Alder at two sizes, the second ten times the first.
+bench_search() {
+    local size
+    for size in "${1:-100000}" "${2:-1000000}"; do
+        {
+            step "Making $size records (a million takes about a quarter of an hour)"
+            export STANDINS_DSN="pgsql:host=127.0.0.1;port=$PG_PORT;dbname=$STANDINS_DATABASE" STANDINS_USER=heron
+            need_database "$STANDINS_DATABASE"
+            php -d pcov.enabled=0 -d memory_limit=512M standins/build.php "$size" alder
+            start_servers
+            wait_for "http://127.0.0.1:$STANDINS_PORT/up" "the stand-ins"
+            quietly "emptying the benchmark's database" artisan migrate:fresh --force
+            quietly "bringing the thesauri in" artisan heron:thesauri
+        } >&2
+        artisan heron:bench-search "$size"
+    done
+}
+
+bench_vocabulary() { php -d pcov.enabled=0 -d memory_limit=2G setup/bench/vocabulary.php "${1:-50000}"; }

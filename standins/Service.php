@@ -6,12 +6,13 @@ namespace WaryHeron\Standins;
 
 use WaryHeron\Core\Search\Dialect\Dialect;
 use WaryHeron\Core\Search\Dialect\Dialects;
+use WaryHeron\Core\Search\Sql\HeadingNumbers;
 use WaryHeron\Core\Search\Sql\TableLayout;
 use WaryHeron\Standins\Corpus\Study;
 use WaryHeron\Standins\Corpus\Thesaurus;
 
 /** One of the simulated databases: what it holds, how it describes it, and what it can be asked. */
-abstract class Service
+abstract class Service implements HeadingNumbers
 {
     /** @var array<string, self> */
     private static array $made = [];
@@ -80,9 +81,15 @@ abstract class Service
         $limits = array_intersect_key(['year' => 'year', 'language' => 'language', 'type' => 'types[]', 'age' => 'ages[]', 'species' => 'species'], $this->dialect()->data['limits']);
         $exact = array_intersect_key(['doi' => 'doi', 'id' => 'identifier'], $this->dialect()->data['fields']);
 
-        return $this->thesaurus() === null
-            ? new TableLayout('words', 'journal_words', $exact, $limits)
-            : new TableLayout('words', 'journal_words', $exact, $limits, $this->thesaurus(), 'headings', 'headings_above', 'major', 'major_above', 'qualified');
+        return $this->thesaurusFile() === null
+            ? new TableLayout('words', 'journal_words', $exact, $limits, titleWords: 'title_words', authorWords: 'author_words')
+            : new TableLayout('words', 'journal_words', $exact, $limits, $this, 'headings', 'headings_above', 'major', 'major_above', 'qualified', 'title_words', 'author_words');
+    }
+
+    /** The thesaurus is only read where a query names a heading. */
+    public function numberOf(string $label): ?int
+    {
+        return $this->thesaurus()?->numberOf($label);
     }
 
     public function table(): string

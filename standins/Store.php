@@ -15,7 +15,7 @@ final class Store
             getenv('STANDINS_DSN') ?: throw new \RuntimeException('STANDINS_DSN names no database.'),
             getenv('STANDINS_USER') ?: null,
             null,
-            [PDO::ATTR_ERRMODE => PDO::ERRMODE_EXCEPTION, PDO::ATTR_DEFAULT_FETCH_MODE => PDO::FETCH_ASSOC, PDO::ATTR_EMULATE_PREPARES => false],
+            [PDO::ATTR_ERRMODE => PDO::ERRMODE_EXCEPTION, PDO::ATTR_DEFAULT_FETCH_MODE => PDO::FETCH_ASSOC, PDO::ATTR_EMULATE_PREPARES => false, PDO::ATTR_PERSISTENT => PHP_SAPI !== 'cli'],
         );
     }
 }

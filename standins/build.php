@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-// Makes the stand-ins' records where they are missing or of another size: php standins/build.php [ALDER'S SIZE]
+// Makes the stand-ins' records where they are missing or of another size: php standins/build.php [ALDER'S SIZE [ONLY THIS SERVICE]]
 
 use WaryHeron\Standins\Corpus\Table;
 use WaryHeron\Standins\Service;
@@ -11,7 +11,7 @@ use WaryHeron\Standins\Store;
 require __DIR__.'/../vendor/autoload.php';
 
 $alder = (int) ($argv[1] ?? 14000);
-foreach (Service::keys() as $key) {
+foreach (isset($argv[2]) ? [$argv[2]] : Service::keys() as $key) {
     $service = Service::named($key);
     $table = new Table(Store::connect(), $service);
     if ($table->size() !== $service->sizeBeside($alder)) {

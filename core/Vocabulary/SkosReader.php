@@ -18,6 +18,8 @@ final class SkosReader
 
     public const QUALIFIER = 'urn:x-wary-heron:thesaurus#allowedQualifier';
 
+    private const PIECE = 4_000_000;
+
     private const SKOS = 'http://www.w3.org/2004/02/skos/core#';
 
     private const TYPE = 'http://www.w3.org/1999/02/22-rdf-syntax-ns#type';
@@ -85,7 +87,9 @@ final class SkosReader
                 require_once '/usr/share/php/ML/JsonLD/autoload.php';
             }
             $graph = new Graph;
-            $graph->parse($text, $format->value, 'urn:x-wary-heron:scheme');
+            foreach ($format === SkosFormat::RdfXml ? self::pieces($text) : [$text] as $piece) {
+                $graph->parse($piece, $format->value, 'urn:x-wary-heron:scheme');
+            }
 
             return $graph->toRdfPhp();
         } catch (\Throwable $failure) {
@@ -98,6 +102,63 @@ final class SkosReader
         } finally {
             error_reporting($reporting);
         }
+    }
+
+    /**
+     * Large RDF/XML in pieces that each stand alone: the library's parser takes ten million bytes at most.
+     *
+     * @return iterable<string>
+     */
+    private static function pieces(string $xml): iterable
+    {
+        if (strlen($xml) <= self::PIECE) {
+            return [$xml];
+        }
+
+        return (function () use ($xml): \Generator {
+            $reader = new \XMLReader;
+            $before = libxml_use_internal_errors(true);
+            try {
+                $reader->XML($xml, null, LIBXML_NONET | LIBXML_PARSEHUGE);
+                $root = '';
+                $piece = '';
+                while ($reader->read()) {
+                    if ($reader->nodeType !== \XMLReader::ELEMENT) {
+                        continue;
+                    }
+                    if ($root === '') {
+                        $root = $reader->name;
+
+                        continue;
+                    }
+                    do {
+                        $piece .= $reader->nodeType === \XMLReader::ELEMENT ? $reader->readOuterXml() : '';
+                        if (strlen($piece) > self::PIECE) {
+                            yield self::standingAlone($root, $piece);
+                            $piece = '';
+                        }
+                    } while ($reader->next());
+                }
+                $error = libxml_get_last_error();
+                if ($error !== false) {
+                    throw new \RuntimeException(trim($error->message)." on line {$error->line}");
+                }
+                if ($piece !== '') {
+                    yield self::standingAlone($root, $piece);
+                }
+            } finally {
+                libxml_clear_errors();
+                libxml_use_internal_errors($before);
+            }
+        })();
+    }
+
+    private static function standingAlone(string $root, string $inside): string
+    {
+        [$prefix] = str_contains($root, ':') ? explode(':', $root) : [''];
+        $namespace = $prefix === '' ? 'xmlns' : "xmlns:{$prefix}";
+
+        return "<{$root} {$namespace}=\"http://www.w3.org/1999/02/22-rdf-syntax-ns#\">{$inside}</{$root}>";
     }
 
     /** @param  array<string, array<string, list<array{type: string, value: string, lang?: string}>>>  $graph */

@@ -4,10 +4,8 @@ declare(strict_types=1);
 
 namespace WaryHeron\Standins\Corpus;
 
-use WaryHeron\Core\Search\Sql\HeadingNumbers;
-
 /** A stand-in's thesaurus, read from its text file: each heading has a number, in the order of the file from 1. */
-final class Thesaurus implements HeadingNumbers
+final class Thesaurus
 {
     /** @var array<int, string> */
     public array $labels = [];

@@ -76,7 +76,7 @@ final readonly class SruServer
             }
             $rows = [];
             if ($most > 0 && $total > 0) {
-                $page = $this->database->prepare("SELECT body FROM {$this->service->table()} WHERE {$where} ORDER BY year DESC, number LIMIT ? OFFSET ?");
+                $page = $this->database->prepare("SELECT body FROM (SELECT number, year FROM {$this->service->table()} WHERE {$where} ORDER BY year DESC, number LIMIT ? OFFSET ?) AS page JOIN {$this->service->table()}_text USING (number) ORDER BY page.year DESC, number");
                 $page->execute([...$condition->bindings, min($most, $this->service->ceiling()), $start - 1]);
                 $rows = array_map(fn (string $body): array => json_decode($body, true), array_values($page->fetchAll(PDO::FETCH_COLUMN)));
             }

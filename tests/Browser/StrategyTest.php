@@ -62,8 +62,8 @@ it('builds a strategy from the question with keyboard and mouse, translates it, 
     $mirela->press('Translation')->sees('not a heading of this thesaurus')->press('It is “Light interventions”')->sees('is “Light interventions” here, as confirmed');
 
     // a known item that is lost, and the word that catches it
-    $lost = Server::alder("select body->>'title' as title from alder.records where words @@ '''daylight'':A'::tsquery and not words @@ '(''lux'' | ''visor'':*)'::tsquery and headings = '{}' limit 1");
-    $lost = $lost[0]['title'] ?? Server::alder("select body->>'title' as title from alder.records where words @@ '''light'':A & !''night'' & !''rota'':*'::tsquery and year > 1995 limit 1")[0]['title'];
+    $lost = Server::alder("select body->>'title' as title from alder.records join alder.records_text using (number) where words @@ '''daylight'':A'::tsquery and not words @@ '(''lux'' | ''visor'':*)'::tsquery and headings = '{}' limit 1");
+    $lost = $lost[0]['title'] ?? Server::alder("select body->>'title' as title from alder.records join alder.records_text using (number) where words @@ '''light'':A & !''night'' & !''rota'':*'::tsquery and year > 1995 limit 1")[0]['title'];
     $mirela->press('Known items')->fill('DOIs or titles', $lost)->press('Add them')->sees('1 known item added')->sees('loses it');
     $mirela->driver->findElement(WebDriverBy::xpath('//button[starts-with(normalize-space(),"Add ") and contains(@class,"tag-button")]'))->click();
     $mirela->until(fn (): bool => count(json_decode(Server::rows('SELECT content FROM strategy_revisions ORDER BY number DESC LIMIT 1')[0]['content'], true)['lines']) === 10, 'The word was not added');

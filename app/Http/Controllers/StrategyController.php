@@ -6,7 +6,6 @@ namespace App\Http\Controllers;
 
 use App\Actions\Refused;
 use App\Actions\Searches\ChangeStrategy;
-use App\Models\Concept;
 use App\Models\Review;
 use App\Models\Strategy;
 use App\Models\StrategyRevision;
@@ -41,7 +40,12 @@ final class StrategyController extends Controller
 
     public function create(Review $review): View
     {
-        return view('searches.new', ['review' => $review, 'sources' => $this->sources->names(), 'concepts' => $review->concepts()->where('text', '<>', '')->get()->sortBy(fn (Concept $one): int => (int) array_search($one->kind, ['population', 'intervention', 'comparison', 'outcome'], true))->values()]);
+        $named = ['population' => 'Population', 'intervention' => 'Intervention', 'outcome' => 'Outcome'];
+        $given = $review->concepts()->where('text', '<>', '')->pluck('text', 'kind');
+        // a comparison narrows what a search finds; it is left to screening
+        $concepts = array_values(array_filter(array_map(fn (string $kind, string $name): string => isset($given[$kind]) ? "{$name}: {$given[$kind]}" : '', array_keys($named), $named)));
+
+        return view('searches.new', ['review' => $review, 'sources' => $this->sources->names(), 'concepts' => $concepts]);
     }
 
     public function store(Request $request, Review $review): RedirectResponse

@@ -44,6 +44,15 @@ final readonly class PostgresPrinter
     private function print(Node $node, array $fields): SqlCondition
     {
         $weights = $this->weights($fields);
+        if ($node instanceof Operation && $node->operator === Operator::Or) {
+            return $this->anyOf($node, $fields);
+        }
+        if ($weights === 'A' && $this->table->titleWords !== null && ($query = $this->tsquery($node, '')) !== null) {
+            return new SqlCondition("{$this->table->titleWords} @@ ?::tsquery", [$query]);
+        }
+        if ($weights === 'ABC' && $this->table->authorWords !== null && ($query = $this->withoutWeights($node)) !== null) {
+            return new SqlCondition("{$this->table->words} @@ ?::tsquery", [$query]);
+        }
         if ($weights !== null && ($query = $this->tsquery($node, $weights)) !== null) {
             return new SqlCondition("{$this->table->words} @@ ?::tsquery", [$query]);
         }
@@ -56,6 +65,60 @@ final readonly class PostgresPrinter
             $node instanceof Word, $node instanceof Phrase, $node instanceof Near => $this->eachField($node, $fields),
             default => throw CannotAnswer::because('Line references have to be written out before a search.'),
         };
+    }
+
+    /**
+     * Alternatives sorted by what they cost: headings, then words of a column together, then phrases together, which have to be
+     * looked up row by row. The first that holds spares the others.
+     *
+     * @param  non-empty-list<Field>  $fields
+     */
+    private function anyOf(Operation $node, array $fields): SqlCondition
+    {
+        $headings = $words = $phrases = $rest = [];
+        foreach (self::alternatives($node) as $one) {
+            if ($one instanceof Heading && $one->qualifiers === []) {
+                $condition = $this->heading($one);
+                $headings[(string) strstr($condition->text, ' ', true)][] = $condition->bindings[0];
+
+                continue;
+            }
+            $condition = $this->print($one, $fields);
+            $isText = preg_match('/^(\w+) @@ \?::tsquery$/', $condition->text, $column) === 1;
+            if (! $isText) {
+                $rest[] = $condition;
+            } elseif (str_contains((string) $condition->bindings[0], '<')) {
+                $phrases[$column[1]][] = $condition->bindings[0];
+            } else {
+                $words[$column[1]][] = $condition->bindings[0];
+            }
+        }
+        $parts = [];
+        foreach ($headings as $column => $numbers) {
+            $parts[] = count($numbers) === 1 ? new SqlCondition("{$column} @> ARRAY[?]::integer[]", $numbers) : new SqlCondition("{$column} && ARRAY[".implode(', ', array_fill(0, count($numbers), '?')).']::integer[]', $numbers);
+        }
+        foreach ([$words, $phrases] as $group) {
+            foreach ($group as $column => $queries) {
+                $parts[] = new SqlCondition("{$column} @@ ?::tsquery", [count($queries) === 1 ? $queries[0] : '('.implode(' | ', $queries).')']);
+            }
+        }
+
+        /** @var non-empty-list<SqlCondition> $parts */
+        $parts = [...$parts, ...$rest];
+
+        return SqlCondition::joined('OR', $parts);
+    }
+
+    /** @return non-empty-list<Node> */
+    private static function alternatives(Operation $node): array
+    {
+        $all = [];
+        foreach ($node->operands as $operand) {
+            array_push($all, ...($operand instanceof Operation && $operand->operator === Operator::Or ? self::alternatives($operand) : [$operand]));
+        }
+
+        /** @var non-empty-list<Node> */
+        return $all;
     }
 
     /** @param  non-empty-list<Field>  $fields */
@@ -73,12 +136,14 @@ final readonly class PostgresPrinter
     /** @param  non-empty-list<Field>  $fields */
     private function eachField(Node $node, array $fields): SqlCondition
     {
-        $text = array_values(array_filter($fields, fn (Field $field): bool => IndexedText::weight($field) !== null));
+        $text = array_values(array_filter($fields, fn (Field $field): bool => $this->weight($field) !== null));
         $parts = $text === [] ? [] : [$this->print($node, $text)];
         foreach ($fields as $field) {
             if ($field === Field::Journal) {
-                $parts[] = $this->journal($node);
-            } elseif (IndexedText::weight($field) === null) {
+                $parts[] = $this->whole($node, $this->table->journalWords, 'A journal is');
+            } elseif ($field === Field::Author && $this->table->authorWords !== null) {
+                $parts[] = $this->whole($node, $this->table->authorWords, 'Authors are');
+            } elseif ($this->weight($field) === null) {
                 $parts[] = $this->exact($node, $field);
             }
         }
@@ -87,14 +152,15 @@ final readonly class PostgresPrinter
         return SqlCondition::joined('OR', $parts);
     }
 
-    private function journal(Node $node): SqlCondition
+    /** In a column of its own. */
+    private function whole(Node $node, ?string $column, string $what): SqlCondition
     {
-        $query = $this->table->journalWords === null ? null : $this->tsquery($node, '');
+        $query = $column === null ? null : $this->tsquery($node, '');
         if ($query === null) {
-            throw CannotAnswer::because('A journal is searched by words, phrases and combinations of them.');
+            throw CannotAnswer::because("{$what} searched by words, phrases and combinations of them.");
         }
 
-        return new SqlCondition("{$this->table->journalWords} @@ ?::tsquery", [$query]);
+        return new SqlCondition("{$column} @@ ?::tsquery", [$query]);
     }
 
     private function exact(Node $node, Field $field): SqlCondition
@@ -164,12 +230,17 @@ final readonly class PostgresPrinter
         return $parts === [] ? new SqlCondition("{$column} IS NOT NULL", []) : SqlCondition::joined('AND', $parts);
     }
 
+    private function weight(Field $field): ?string
+    {
+        return $field === Field::Author && $this->table->authorWords !== null ? null : IndexedText::weight($field);
+    }
+
     /** @param  list<Field>  $fields */
     private function weights(array $fields): ?string
     {
         $weights = '';
         foreach ($fields as $field) {
-            $weight = IndexedText::weight($field);
+            $weight = $this->weight($field);
             if ($weight === null) {
                 return null;
             }
@@ -209,6 +280,14 @@ final readonly class PostgresPrinter
         }
 
         return '('.implode($node->operator === Operator::Or ? ' | ' : ' & ', $parts).')';
+    }
+
+    /** Where the words are all in default fields: asking for no weights spares looking at every row that the index finds. */
+    private function withoutWeights(Node $node): ?string
+    {
+        $query = $this->tsquery($node, 'ABC');
+
+        return $query === null ? null : str_replace([':*ABC', ':ABC'], [':*', ''], $query);
     }
 
     /** @param  list<Word>  $words */

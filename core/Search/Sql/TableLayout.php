@@ -12,6 +12,8 @@ final readonly class TableLayout
      * @param  ?string  $journalWords  tsvector of the journal's name
      * @param  array<string, string>  $exact  columns compared whole and in lower case, by Field value
      * @param  ?string  $qualifiedColumn  text array of number/qualifier, with + behind the number for a branch and ! for major
+     * @param  ?string  $titleWords  tsvector of the title alone, which spares looking at weights
+     * @param  ?string  $authorWords  tsvector of the authors, where $words does not hold them
      * @param  array<string, string>  $limits  text columns in lower case, by LimitKind value, with [] behind an array; the year is an integer
      */
     public function __construct(
@@ -25,6 +27,8 @@ final readonly class TableLayout
         public ?string $majorColumn = null,
         public ?string $majorClosureColumn = null,
         public ?string $qualifiedColumn = null,
+        public ?string $titleWords = null,
+        public ?string $authorWords = null,
     ) {
     }
 }

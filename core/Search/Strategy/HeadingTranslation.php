@@ -109,7 +109,7 @@ final class HeadingTranslation
         $seen = [];
         $this->branches($node, $node->label, array_map(mb_strtolower(...), $node->less), $seen, $parts);
 
-        return count($parts) === 1 ? $parts[0] : new Operation(Operator::Or, $parts);
+        return count($parts) < 2 ? ($parts[0] ?? $node) : new Operation(Operator::Or, $parts);
     }
 
     /**

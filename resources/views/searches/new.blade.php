@@ -10,11 +10,7 @@
                         @foreach ($sources as $key => $name) <label class="mr-4"><input type="checkbox" name="sources[]" value="{{ $key }}" @checked(in_array($key, old('sources', array_keys($sources)), true))> {{ $name }}</label> @endforeach
                         @error('sources') <p class="field-error" role="alert">Choose at least one database.</p> @enderror
                     </fieldset>
-                    @php
-                        $kinds = ['population' => 'Population', 'intervention' => 'Intervention', 'comparison' => 'Comparison', 'outcome' => 'Outcome'];
-                        $given = $concepts->where('kind', '<>', 'comparison')->map(fn ($one) => ($kinds[$one->kind] ?? ucfirst($one->kind)).': '.$one->text)->values()->all();
-                        $names = old('blocks') ? array_column(old('blocks'), 'name') : array_pad($given, max(3, count($given)), '');
-                    @endphp
+                    @php $names = old('blocks') ? array_column(old('blocks'), 'name') : array_pad($concepts, max(3, count($concepts)), ''); @endphp
                     @foreach ($names as $i => $name)
                         <div class="field concept-box">
                             <label for="block-{{ $i }}">Concept {{ $i + 1 }}</label>
