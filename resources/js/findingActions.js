@@ -11,6 +11,10 @@ export default () => ({
             this.problem = failure.message;
         }
     },
+    // to the concept chosen on the page
+    addTo(text) {
+        this.addTerm(this.$refs.block.value, text);
+    },
     addTerm(block, text) {
         this.apply('add-terms', { block, texts: [text] });
     },

@@ -65,7 +65,8 @@ final readonly class SruServer
             return $reply->diagnostic(...$refusal);
         }
         try {
-            $condition = (new PostgresPrinter($this->service->layout()))->condition($this->parsed((string) $parameters['query'], $parameters['queryType'] ?? 'cql'));
+            [$query, $order] = $this->parsed((string) $parameters['query'], $parameters['queryType'] ?? 'cql');
+            $condition = (new PostgresPrinter($this->service->layout()))->condition($query);
             $where = $condition->text.(Fault::strikes($this->database, $this->service->key(), 'totals') ? ' AND number % 10 <> 0' : '');
             $this->database->exec('SET statement_timeout = '.self::TIMEOUT_MS);
             $count = $this->database->prepare("SELECT count(*) FROM {$this->service->table()} WHERE {$where}");
@@ -76,7 +77,7 @@ final readonly class SruServer
             }
             $rows = [];
             if ($most > 0 && $total > 0) {
-                $page = $this->database->prepare("SELECT body FROM (SELECT number, year FROM {$this->service->table()} WHERE {$where} ORDER BY year DESC, number LIMIT ? OFFSET ?) AS page JOIN {$this->service->table()}_text USING (number) ORDER BY page.year DESC, number");
+                $page = $this->database->prepare("SELECT body FROM (SELECT number, row_number() OVER (ORDER BY {$order}) AS place FROM {$this->service->table()} WHERE {$where} ORDER BY {$order} LIMIT ? OFFSET ?) AS page JOIN {$this->service->table()}_text USING (number) ORDER BY place");
                 $page->execute([...$condition->bindings, min($most, $this->service->ceiling()), $start - 1]);
                 $rows = array_map(fn (string $body): array => json_decode($body, true), array_values($page->fetchAll(PDO::FETCH_COLUMN)));
             }
@@ -95,9 +96,24 @@ final readonly class SruServer
         }
     }
 
-    private function parsed(string $query, string $type): Node
+    /** @return array{Node, string} the query, and SQL for its order: newest first where none is asked for */
+    private function parsed(string $query, string $type): array
     {
-        return $type === 'ccl' ? CclParser::parse($query, $this->service->dialect()) : CqlParser::parse($query, $this->service->dialect());
+        if ($type === 'ccl') {
+            return [CclParser::parse($query, $this->service->dialect()), 'year DESC, number'];
+        }
+        [$node, $order] = CqlParser::parseSorted($query, $this->service->dialect());
+        $by = [];
+        foreach ($order as $one) {
+            $column = match ($one['index']) {
+                'dc.date', 'date', 'py' => 'year',
+                'rec.identifier', 'identifier', 'an' => 'identifier',
+                default => throw new CqlProblem(82, $one['index'], $one['column']),
+            };
+            $by[] = $column.($one['ascending'] ? '' : ' DESC');
+        }
+
+        return [$node, $by === [] ? 'year DESC, number' : implode(', ', $by).', number'];
     }
 
     /** The state of the holdings: what was counted at one state holds until the next. */

@@ -179,6 +179,8 @@ it('runs a frozen version, fetches it in batches, and later only what is new', f
     $ris = $this->get("{$review}/searches/{$strategy->id}/results/download?source=tern&line=2&from=3&to=47&format=ris&fields=citation")->assertOk()->streamedContent();
     expect(substr_count($ris, "\nER  -"))->toBe(45)->and($ris)->not->toContain('AB  - ');
     $this->get("{$review}/searches/{$strategy->id}/results?source=tern")->assertOk()->assertSee('<mark>', false)->assertSee('Headings:');
+    $this->get("{$review}/searches/{$strategy->id}/results?source=tern&query=".rawurlencode('heading:"Night duty" AND heading:"Light interventions"'))->assertOk()->assertSee('Records like one')->assertSee('Light interventions');
+    $this->get("{$review}/searches/{$strategy->id}/results?source=tern&query=".rawurlencode('#1 AND ('))->assertOk()->assertSee('Line #1, column');
 });
 
 it('stops clearly when the source fails, and goes on without a gap', function (Closure $failure, string $says) {

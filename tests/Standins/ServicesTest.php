@@ -9,6 +9,7 @@ use WaryHeron\Core\Search\Dialect\Printer;
 use WaryHeron\Core\Search\Query\Field;
 use WaryHeron\Core\Search\Query\Node\Fielded;
 use WaryHeron\Core\Vocabulary\SkosReader;
+use WaryHeron\Standins\Fault;
 use WaryHeron\Standins\Service;
 use WaryHeron\Standins\Store;
 use WaryHeron\Standins\ThesaurusTurtle;
@@ -90,3 +91,23 @@ it('answers hostile queries at once, with a result or a refusal', function (stri
         }
     }
 });
+
+it('gives records in the order asked for', function () {
+    $years = function (string $query): array {
+        preg_match_all('~<dateIssued>(\d+)</dateIssued>~', Standin::ask('alder', ['version' => '1.2', 'operation' => 'searchRetrieve', 'query' => $query, 'maximumRecords' => '40']), $found);
+
+        return array_map(intval(...), $found[1]);
+    };
+    $newest = $years('light* sortBy dc.date/sort.descending');
+    $oldest = $years('light* sortBy dc.date');
+    expect($newest)->toHaveCount(40)->and($newest)->toBe(collect($newest)->sortDesc()->values()->all())->and($oldest)->toBe(collect($oldest)->sort()->values()->all())->and($oldest[0])->toBeLessThan($newest[0])->and($years('light*'))->toBe($newest);
+    expect(Standin::ask('alder', ['query' => 'light* sortBy dc.creator']))->toContain('diagnostic/1/82');
+});
+
+it('has bad days when told to, and good ones again', function (string $kind, string $pattern) {
+    $store = Store::connect();
+    $good = Standin::ask('fen', ['query' => 'light', 'maximumRecords' => '0']);
+    Fault::order($store, 'fen', $kind, 2);
+    $answers = array_map(fn (): string => Fault::applied($store, 'fen', Standin::ask('fen', ['query' => 'light', 'maximumRecords' => '0'])), range(1, 3));
+    expect($answers[0])->toMatch($pattern)->not->toBe($good)->and($answers[1])->toMatch($pattern)->and($answers[2])->toBe($good);
+})->with([['fail', '/Out of order/'], ['rubbish', '/Maintenance/'], ['cut', '/^<\?xml(?!.*<\/searchRetrieveResponse>)/s'], ['totals', '/<numberOfRecords>\d+</']]);

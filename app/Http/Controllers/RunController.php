@@ -20,6 +20,8 @@ use Symfony\Component\HttpFoundation\StreamedResponse;
 use WaryHeron\Core\Bibliography\Format\Formats;
 use WaryHeron\Core\Bibliography\Reference;
 use WaryHeron\Core\Search\Strategy\BadStrategy;
+use WaryHeron\Core\Search\Strategy\Board;
+use WaryHeron\Core\Search\Strategy\StrategyLine;
 use WaryHeron\Core\Search\Text\Highlighter;
 
 final class RunController extends Controller
@@ -77,15 +79,16 @@ final class RunController extends Controller
     /** The records of one line in one database, a page at a time; nothing is fetched into the review. */
     public function results(Request $request, Review $review, Strategy $strategy, Compiler $compiler): View
     {
-        $given = $request->validate(['source' => ['nullable', 'string'], 'line' => ['nullable', 'integer', 'min:1'], 'page' => ['nullable', 'integer', 'min:1', 'max:100000']]);
+        $given = $request->validate(['source' => ['nullable', 'string'], 'line' => ['nullable', 'integer', 'min:1'], 'page' => ['nullable', 'integer', 'min:1', 'max:100000'], 'query' => ['nullable', 'string', 'max:2000']]);
         $source = in_array($given['source'] ?? '', $strategy->sources, true) ? $given['source'] : ($strategy->sources[0] ?? abort(404));
-        $lines = $strategy->revisions()->where('number', $strategy->head)->firstOrFail()->strategy();
+        $revision = $strategy->revisions()->where('number', $strategy->head)->firstOrFail();
+        $lines = $revision->strategy();
         $line = (int) ($given['line'] ?? $lines->resultNumber() ?? 1);
         $number = (int) ($given['page'] ?? 1);
         $page = $highlighter = null;
         $failure = '';
         try {
-            $query = $lines->writtenOut($line);
+            $query = isset($given['query']) ? (new StrategyLine('', $given['query']))->written() : $lines->writtenOut($line);
             $compiled = $compiler->compile($review, $source, $query);
             $highlighter = new Highlighter($query);
             $page = $compiled->isUsable() ? $this->sources->get($source)->page($compiled->text, 1 + ($number - 1) * self::PER_PAGE, self::PER_PAGE) : null;
@@ -95,7 +98,7 @@ final class RunController extends Controller
         }
 
         return view('searches.results', [
-            'review' => $review, 'strategy' => $strategy, 'sources' => $this->sources, 'source' => $source, 'line' => $line, 'lineText' => $lines->line($line)->text ?? '', 'page' => $page, 'failure' => $failure,
+            'review' => $review, 'strategy' => $strategy, 'sources' => $this->sources, 'source' => $source, 'line' => $line, 'lineText' => $given['query'] ?? $lines->line($line)->text ?? '', 'query' => $given['query'] ?? null, 'revision' => $revision->number, 'blocks' => Board::of($lines)->blocks, 'page' => $page, 'failure' => $failure,
             'number' => $number, 'pages' => $page === null ? 0 : (int) ceil($page->total / self::PER_PAGE), 'perPage' => self::PER_PAGE, 'highlighter' => $highlighter, 'most' => self::MOST_DOWNLOADED,
         ]);
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace WaryHeron\Core\Search\Strategy;
 
 use WaryHeron\Core\Search\Query\Node\LineReference;
+use WaryHeron\Core\Search\Query\Node\Node;
 use WaryHeron\Core\Search\Query\ParsedQuery;
 use WaryHeron\Core\Search\Query\Parser;
 
@@ -35,6 +36,16 @@ final readonly class StrategyLine
         }
 
         return $read[$this->text] ??= Parser::parse($this->text);
+    }
+
+    /**
+     * The line as a query of its own.
+     *
+     * @throws BadStrategy If it has mistakes, or refers to others.
+     */
+    public function written(): Node
+    {
+        return (new Strategy([$this]))->writtenOut(1);
     }
 
     /** @return list<int> numbers of the lines that it refers to, each once */

@@ -1,8 +1,9 @@
 <x-page :title="$strategy->name.', records'" :review="$review" stage="searches" place="searches">
     <div class="desk desk-side">
-        <section class="sheet">
+        <section class="sheet" x-data="findingActions" data-url="{{ route('strategies.change', [$review, $strategy], false) }}" data-revision="{{ $revision }}">
             <x-strategy.head :review="$review" :strategy="$strategy" current="results" />
-            <p class="filter-words small">Line #{{ $line }} in @foreach ($strategy->sources as $key) @if ($sources->has($key)) <a href="{{ route('strategies.results', [$review, $strategy, 'source' => $key, 'line' => $line]) }}" @if ($key === $source) aria-current="true" @endif>{{ $sources->shortName($key) }}</a> @endif @endforeach: <code>{{ Str::limit($lineText, 120) }}</code></p>
+            <p class="unsent" x-show="problem" x-cloak x-text="problem" role="alert"></p>
+            <p class="filter-words small">{{ $query === null ? "Line #{$line}" : 'Records like one' }} in @foreach ($strategy->sources as $key) @if ($sources->has($key)) <a href="{{ route('strategies.results', [$review, $strategy, 'source' => $key, 'line' => $line, 'query' => $query]) }}" @if ($key === $source) aria-current="true" @endif>{{ $sources->shortName($key) }}</a> @endif @endforeach: <code>{{ Str::limit($lineText, 120) }}</code>@can('search', $review) <label class="block mt-1">What you press below a record goes to <select class="input small" x-ref="block">@foreach ($blocks as $block) <option value="{{ $block->id }}">{{ $block->name ?: 'Concept '.$loop->iteration }}</option> @endforeach</select></label>@endcan</p>
             @if ($failure !== '')
                 <x-empty title="No answer">{{ $failure }}</x-empty>
             @elseif ($page === null || $page->total === 0)
@@ -19,15 +20,20 @@
                             @else
                                 <p class="small quiet">no abstract</p>
                             @endif
-                            @if ($record->keywords !== []) <p class="small mt-1"><span class="quiet">Headings:</span> {{ implode(' · ', $record->keywords) }}</p> @endif
+                            @php $major = \App\Sources\MajorTopics::of($record); $labels = array_map(fn (string $one): string => trim((string) strtok($one, '/')), $record->keywords); @endphp
+                            @if ($record->keywords !== []) <p class="small mt-1"><span class="quiet">Headings:</span> @foreach ($record->keywords as $i => $keyword) @if ($blocks !== [] && Gate::allows('search', $review))<button type="button" class="linklike" x-on:click="addTo({{ Js::from("heading:\"{$labels[$i]}\"") }})">{{ $keyword }}</button>@else<span>{{ $keyword }}</span>@endif{{ in_array($labels[$i], $major, true) ? ' (major topic)' : '' }}{{ $loop->last ? '' : ' · ' }} @endforeach</p> @endif
+                            <div class="row small">
+                                @if (count($labels) > 1) <a href="{{ route('strategies.results', [$review, $strategy, 'source' => $source, 'query' => implode(' AND ', array_map(fn (string $one): string => "heading:\"{$one}\"", array_slice($major ?: $labels, 0, 2)))]) }}">Records with the same main headings</a> @endif
+                                @can('search', $review) <form method="post" action="{{ route('strategies.known.store', [$review, $strategy]) }}">@csrf <input type="hidden" name="items" value="{{ $record->title }} {{ $record->doi }}"><button class="button-plain">Keep as a known item</button></form> @endcan
+                            </div>
                         </article>
                     @else
                         <p class="section quiet">{{ $record->message }}</p>
                     @endif
                 @endforeach
                 <footer class="sheet-foot">
-                    @if ($number > 1) <a class="button" href="{{ route('strategies.results', [$review, $strategy, 'source' => $source, 'line' => $line, 'page' => $number - 1]) }}">Previous</a> @endif
-                    @if ($number < $pages) <a class="button" href="{{ route('strategies.results', [$review, $strategy, 'source' => $source, 'line' => $line, 'page' => $number + 1]) }}">Next</a> @endif
+                    @if ($number > 1) <a class="button" href="{{ route('strategies.results', [$review, $strategy, 'source' => $source, 'line' => $line, 'query' => $query, 'page' => $number - 1]) }}">Previous</a> @endif
+                    @if ($number < $pages) <a class="button" href="{{ route('strategies.results', [$review, $strategy, 'source' => $source, 'line' => $line, 'query' => $query, 'page' => $number + 1]) }}">Next</a> @endif
                     <span class="quiet small">page {{ number_format($number) }} of {{ number_format($pages) }}</span>
                 </footer>
             @endif

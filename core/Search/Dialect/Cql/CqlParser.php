@@ -33,7 +33,19 @@ final class CqlParser
     /** @var list<CqlToken> */
     private array $tokens = [];
 
+    /** Relation modifiers that ask for what is done anyhow. */
+    private const ALWAYS_SO = ['ignorecase', 'ignoreaccents', 'masked', 'word'];
+
+    /** Addresses of context sets, and the prefix they have in our files; none where the address names it. */
+    private const CONTEXT_SETS = [
+        '~^info:srw/(?:cql-context-set|context-sets)/1/cql-v1\.[12]$~' => 'cql', '~^info:srw/(?:cql-context-set|context-sets)/1/dc-v1\.1$~' => 'dc',
+        '~^info:srw/(?:cql-context-set|context-sets)/2/rec-1\.[01]$~' => 'rec', '~^urn:x-wary-heron:([a-z]+)$~' => '',
+    ];
+
     private int $at = 0;
+
+    /** @var array<string, string> prefixes given in the query; that of indexes without one under '' */
+    private array $prefixes = [];
 
     private int $depth = 0;
 
@@ -44,21 +56,57 @@ final class CqlParser
     /** @throws CqlProblem If the text is no CQL, or asks for what the dialect lacks. */
     public static function parse(string $text, Dialect $dialect): Node
     {
+        [$node, $order] = self::parseSorted($text, $dialect);
+
+        return $order === [] ? $node : throw new CqlProblem(80, '', $order[0]['column']);
+    }
+
+    /**
+     * The query, and the order asked for with sortBy: index names as written and whether they ascend.
+     *
+     * @return array{Node, list<array{index: string, ascending: bool, column: int}>}
+     *
+     * @throws CqlProblem
+     */
+    public static function parseSorted(string $text, Dialect $dialect): array
+    {
         if (strlen($text) > self::LONGEST) {
             throw new CqlProblem(12, (string) self::LONGEST, 1);
         }
         $parser = new self($dialect);
         $parser->tokens = self::tokens(mb_scrub($text, 'UTF-8'));
         $node = $parser->query();
+        $order = $parser->peek()->keyword() === 'sortby' ? $parser->order() : [];
         $token = $parser->peek();
-        if ($token->keyword() === 'sortby') {
-            throw new CqlProblem(80, '', $token->column);
-        }
         if ($token->kind !== 'end') {
             throw new CqlProblem($token->is(')') ? 13 : 10, $token->text, $token->column);
         }
 
-        return $node;
+        return [$node, $order];
+    }
+
+    /** @return non-empty-list<array{index: string, ascending: bool, column: int}> */
+    private function order(): array
+    {
+        $this->next();
+        $order = [];
+        do {
+            $index = $this->next();
+            if (! $index->isTerm()) {
+                throw new CqlProblem(10, 'an index was expected after sortBy', $index->column);
+            }
+            $ascending = true;
+            foreach ($this->modifiers() as $modifier) {
+                $ascending = match ($modifier['name']) {
+                    'sort.ascending', 'ascending' => true,
+                    'sort.descending', 'descending' => false,
+                    default => throw new CqlProblem(86, $modifier['name'], $modifier['column']),
+                };
+            }
+            $order[] = ['index' => $this->resolved($index), 'ascending' => $ascending, 'column' => $index->column];
+        } while ($this->peek()->isTerm());
+
+        return $order;
     }
 
     /** @return list<CqlToken> */
@@ -89,6 +137,7 @@ final class CqlParser
 
     private function query(): Node
     {
+        $outer = $this->prefixes;
         while ($this->peek()->is('>')) {
             $this->prefixAssignment();
         }
@@ -112,6 +161,9 @@ final class CqlParser
                 : new Operation($operator, [$left, $right]);
             $open = $operator;
         }
+        if ($this->depth > 0) {
+            $this->prefixes = $outer; // they hold within the brackets
+        }
 
         return $left;
     }
@@ -126,12 +178,36 @@ final class CqlParser
             if (! $first->isTerm() || ! $uri->isTerm()) {
                 throw new CqlProblem(10, 'a prefix is given as > name = "address"', $first->column);
             }
+            $this->prefixes[strtolower($first->text)] = $this->contextSet($uri);
 
             return;
         }
         if (! $first->isTerm()) {
             throw new CqlProblem(10, 'a prefix is given as > name = "address"', $first->column);
         }
+        $this->prefixes[''] = $this->contextSet($first);
+    }
+
+    /** The prefix by which the dialect's file knows the context set. */
+    private function contextSet(CqlToken $address): string
+    {
+        $address->text === '' && throw new CqlProblem(15, '', $address->column);
+        foreach (self::CONTEXT_SETS as $pattern => $prefix) {
+            if (preg_match($pattern, strtolower($address->text), $own) === 1) {
+                return $prefix === '' ? $own[1] ?? '' : $prefix;
+            }
+        }
+        throw new CqlProblem(15, $address->text, $address->column);
+    }
+
+    /** An index as the dialect's file names it, with its prefix mapped. */
+    private function resolved(CqlToken $index): string
+    {
+        $name = strtolower($index->text);
+        [$prefix, $rest] = str_contains($name, '.') ? explode('.', $name, 2) : ['', $name];
+        $mapped = $this->prefixes[$prefix] ?? null;
+
+        return $mapped === null ? $name : "{$mapped}.{$rest}";
     }
 
     private function clause(): Node
@@ -193,15 +269,17 @@ final class CqlParser
     /** @param  list<array{name: string, comparison: string, value: string, column: int}>  $modifiers */
     private function indexed(CqlToken $index, CqlToken $relation, array $modifiers, CqlToken $term): Node
     {
-        $name = strtolower($index->text);
+        $name = $this->resolved($index);
         $how = strtolower($relation->text);
         $how = str_starts_with($how, 'cql.') ? substr($how, 4) : $how;
         $headings = $this->dialect->data['heading']['form'] ?? null;
         if ($headings !== null && str_starts_with(strtolower($headings), "{$name} ")) {
             return $this->heading($how, $relation, $modifiers, $term);
         }
-        if ($modifiers !== []) {
-            throw new CqlProblem(20, $modifiers[0]['name'], $modifiers[0]['column']);
+        foreach ($modifiers as $modifier) {
+            if (! in_array(preg_replace('/^cql\./', '', $modifier['name']), self::ALWAYS_SO, true)) {
+                throw new CqlProblem(20, $modifier['name'], $modifier['column']);
+            }
         }
         foreach ($this->dialect->data['limits'] as $kind => $form) {
             $sample = is_array($form) ? (string) reset($form) : (string) $form;
@@ -307,7 +385,8 @@ final class CqlParser
         for ($i = 0; $i < $length; $i++) {
             $sign = $typed[$i];
             if ($sign === '\\' && $i + 1 < $length) {
-                $text .= $typed[++$i];
+                $i++;
+                $text .= $typed[$i] === '*' ? '' : $typed[$i]; // a literal * is no part of a word
             } elseif ($sign === '*') {
                 $i === $length - 1 ? $truncated = true : throw new CqlProblem(28, '* is understood at the end of a word only', $column);
             } elseif ($sign === '?') {

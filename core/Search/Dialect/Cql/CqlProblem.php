@@ -35,5 +35,7 @@ final class CqlProblem extends \RuntimeException
         46 => 'Unsupported boolean modifier',
         48 => 'Query feature unsupported',
         80 => 'Sort not supported',
+        82 => 'Unsupported sort sequence',
+        86 => 'Unsupported sort schema or modifier',
     ];
 }
