@@ -11,7 +11,7 @@
                 <x-empty title="One state, nothing to compare">Choose two states above. Every run keeps a version; you can also keep one by hand.</x-empty>
             @else
                 <table class="table">
-                    <thead><tr><th>Line</th><th></th>@foreach ($keys as $key) <th class="number">{{ $sources->shortName($key) }} before</th><th class="number">now</th> @endforeach</tr></thead>
+                    <thead><tr><th>Line</th><th>Query</th>@foreach ($keys as $key) <th class="number">{{ $sources->shortName($key) }} before</th><th class="number">now</th> @endforeach</tr></thead>
                     <tbody>
                         @foreach ($rows as $row)
                             @php $line = $row['after'] ?? $row['before']; @endphp
