@@ -14,5 +14,8 @@ return [
         'fen' => ['name' => 'Fen Register', 'short' => 'Fen', 'url' => "{$standins}/fen", 'dialect' => 'fen', 'asks' => 'cql', 'batch' => 100, 'timeout' => 20, 'thesaurus' => null],
     ],
 
+    // Resolves DOIs to PDFs, for those that it has.
+    'locker' => "{$standins}/locker",
+
     'largest_upload_mb' => 200,
 ];

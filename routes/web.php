@@ -75,6 +75,7 @@ Route::prefix('/reviews/{review}')->middleware('auth')->scopeBindings()->group(f
         Route::get('/searches/report', [SearchReportController::class, 'show'])->name('searches.report');
         Route::get('/searches/report/{format}', [SearchReportController::class, 'download'])->whereIn('format', ['docx', 'txt'])->name('searches.report.download');
         Route::get('/runs/{run}', [RunController::class, 'show'])->name('runs.show');
+        Route::get('/full-text', [RunController::class, 'fullText'])->name('full-text');
         Route::get('/thesauri', [ThesaurusController::class, 'index'])->name('thesauri');
         Route::get('/thesauri/find', [ThesaurusController::class, 'find'])->name('thesauri.find');
         Route::get('/thesauri/heading', [ThesaurusController::class, 'heading'])->name('thesauri.heading');

@@ -19,7 +19,7 @@ interface Source
      *
      * @throws SourceFailed
      */
-    public function page(string $query, int $from, int $most): Page;
+    public function page(string $query, int $from, int $most, Order $order = Order::Newest): Page;
 
     /**
      * The counts of several queries, as far as there is time.

@@ -17,6 +17,11 @@ final class SourceFailed extends \RuntimeException
         return new self("{$name} does not answer.", true);
     }
 
+    public static function noCopy(string $why): self
+    {
+        return new self('The full-text locker has no copy'.($why === '' ? '.' : ": {$why}"), false);
+    }
+
     public static function status(string $name, int $status): self
     {
         return new self("{$name} answered with status {$status}.", $status >= 500 || $status === 429);

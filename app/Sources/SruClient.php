@@ -34,9 +34,9 @@ final readonly class SruClient implements Source
         return $this->page($query, 1, 0)->total;
     }
 
-    public function page(string $query, int $from, int $most): Page
+    public function page(string $query, int $from, int $most, Order $order = Order::Newest): Page
     {
-        return $this->read($this->text(fn (): Response => Http::timeout($this->timeout)->connectTimeout(4)->asForm()->post($this->url, $this->asked($query, $from, $most))));
+        return $this->read($this->text(fn (): Response => Http::timeout($this->timeout)->connectTimeout(4)->asForm()->post($this->url, $this->asked($query, $from, $most) + ($order === Order::Newest ? [] : ['sortKeys' => $order->sortKey()]))));
     }
 
     public function countAll(array $queries, float $until): array

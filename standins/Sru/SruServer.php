@@ -57,7 +57,7 @@ final readonly class SruServer
             $most === null => [6, 'maximumRecords', 'Unsupported parameter value'],
             ! in_array($parameters['recordSchema'] ?? 'mods', ['mods', 'mods-v3.7', self::SCHEMA], true) => [66, $parameters['recordSchema'] ?? '', 'Unknown schema for retrieval'],
             ($parameters['recordPacking'] ?? 'xml') !== 'xml' || ($parameters['recordXMLEscaping'] ?? 'xml') !== 'xml' => [71, $parameters['recordPacking'] ?? $parameters['recordXMLEscaping'] ?? '', 'Unsupported record packing'],
-            isset($parameters['sortKeys']) => [80, '', 'Sort not supported'],
+            isset($parameters['sortKeys']) && $this->sortKey($parameters['sortKeys']) === null => [80, $parameters['sortKeys'], 'Sort not supported'],
             ! in_array($parameters['queryType'] ?? 'cql', $this->service->dialectName() === 'ccl' ? ['cql', 'ccl'] : ['cql'], true) => [6, 'queryType', 'Unsupported parameter value'],
             default => null,
         };
@@ -67,6 +67,14 @@ final readonly class SruServer
         try {
             [$query, $order] = $this->parsed((string) $parameters['query'], $parameters['queryType'] ?? 'cql');
             $condition = (new PostgresPrinter($this->service->layout()))->condition($query);
+            $ranked = [];
+            if (isset($parameters['sortKeys'])) {
+                $order = (string) $this->sortKey($parameters['sortKeys']);
+                $words = PostgresPrinter::anyWord($query);
+                if ($order === 'relevance') {
+                    [$order, $ranked] = $words === null ? ['year DESC, number', []] : ['ts_rank(words, ?::tsquery) DESC, year DESC, number', [$words]];
+                }
+            }
             $where = $condition->text.(Fault::strikes($this->database, $this->service->key(), 'totals') ? ' AND number % 10 <> 0' : '');
             $this->database->exec('SET statement_timeout = '.self::TIMEOUT_MS);
             $count = $this->database->prepare("SELECT count(*) FROM {$this->service->table()} WHERE {$where}");
@@ -77,8 +85,8 @@ final readonly class SruServer
             }
             $rows = [];
             if ($most > 0 && $total > 0) {
-                $page = $this->database->prepare("SELECT body FROM (SELECT number, row_number() OVER (ORDER BY {$order}) AS place FROM {$this->service->table()} WHERE {$where} ORDER BY {$order} LIMIT ? OFFSET ?) AS page JOIN {$this->service->table()}_text USING (number) ORDER BY place");
-                $page->execute([...$condition->bindings, min($most, $this->service->ceiling()), $start - 1]);
+                $page = $this->database->prepare("SELECT body FROM (SELECT number, row_number() OVER (ORDER BY {$order}) AS place FROM {$this->service->table()} WHERE {$where} ORDER BY place LIMIT ? OFFSET ?) AS page JOIN {$this->service->table()}_text USING (number) ORDER BY place");
+                $page->execute([...$ranked, ...$condition->bindings, min($most, $this->service->ceiling()), $start - 1]);
                 $rows = array_map(fn (string $body): array => json_decode($body, true), array_values($page->fetchAll(PDO::FETCH_COLUMN)));
             }
 
@@ -94,6 +102,18 @@ final readonly class SruServer
                 ? $reply->diagnostic(2, 'The query took too long and was stopped', 'System temporarily unavailable')
                 : $reply->diagnostic(1, 'The index could not be read', 'General system error');
         }
+    }
+
+    /** SQL for a sort key of SRU 1.1, path,schema,ascending, or null where there is none. */
+    private function sortKey(string $key): ?string
+    {
+        [$path, , $ascending] = explode(',', $key) + ['', '', '1'];
+
+        return match (strtolower($path)) {
+            'date' => $ascending === '0' ? 'year DESC, number' : 'year, number',
+            'relevance' => 'relevance',
+            default => null,
+        };
     }
 
     /** @return array{Node, string} the query, and SQL for its order: newest first where none is asked for */

@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use WaryHeron\Standins\Fault;
+use WaryHeron\Standins\Locker\Locker;
 use WaryHeron\Standins\Service;
 use WaryHeron\Standins\Sru\SruServer;
 use WaryHeron\Standins\Store;
@@ -25,6 +26,11 @@ if ($service !== null && $what === '') {
 } elseif ($service !== null && $what === 'thesaurus.ttl' && ($turtle = ThesaurusTurtle::of($service)) !== null) {
     header('Content-Type: text/turtle; charset=utf-8');
     echo $turtle;
+} elseif ($key === 'locker' && $what !== '') {
+    [$status, $type, $content] = (new Locker(Store::connect()))->answer(rawurldecode($what));
+    http_response_code($status);
+    header("Content-Type: {$type}");
+    echo $content;
 } elseif ($service !== null && $what === 'faults' && in_array($parameters['kind'] ?? '', Fault::KINDS, true)) {
     Fault::order(Store::connect(), $key, $parameters['kind'], (int) ($parameters['times'] ?? 1));
     header('Content-Type: text/plain');
@@ -32,5 +38,5 @@ if ($service !== null && $what === '') {
 } else {
     http_response_code(404);
     header('Content-Type: text/plain');
-    echo "SRU is answered at /alder, /tern and /fen; thesauri are at /alder/thesaurus.ttl and /tern/thesaurus.ttl.\n";
+    echo "SRU is answered at /alder, /tern and /fen; thesauri are at /alder/thesaurus.ttl and /tern/thesaurus.ttl; copies of DOIs are at /locker/DOI.\n";
 }

@@ -176,8 +176,29 @@ it('runs a frozen version, fetches it in batches, and later only what is new', f
     $text = $this->get("{$review}/searches/report/txt")->getContent();
     expect($text)->toContain('year:2010-')->toContain(number_format($again->total).' found')->and(substr($this->get("{$review}/searches/report/docx")->getContent(), 0, 2))->toBe('PK');
     // taken along without a delivery
-    $ris = $this->get("{$review}/searches/{$strategy->id}/results/download?source=tern&line=2&from=3&to=47&format=ris&fields=citation")->assertOk()->streamedContent();
-    expect(substr_count($ris, "\nER  -"))->toBe(45)->and($ris)->not->toContain('AB  - ');
+    $file = function (string $format, string $more = '') use ($review, $strategy): string {
+        $path = $this->get("{$review}/searches/{$strategy->id}/results/download?source=tern&line=2&from=3&to=47&format={$format}&fields=citation{$more}")->assertOk()->baseResponse->getFile()->getPathname();
+
+        return (string) file_get_contents($path);
+    };
+    expect(substr_count($file('ris'), "\nER  -"))->toBe(45)->and($file('ris'))->not->toContain('AB  - ')->and(substr_count($file('nbib'), 'PMID- '))->toBe(45)->and(substr_count($file('bibtex'), "\n}\n"))->toBe(45);
+    $path = tempnam(sys_get_temp_dir(), 'x');
+    file_put_contents($path, $file('xlsx', '&strategy=1'));
+    $reader = OpenSpout\Reader\Common\Creator\ReaderEntityFactory::createXLSXReader();
+    $reader->open($path);
+    $sheets = [];
+    foreach ($reader->getSheetIterator() as $sheet) {
+        foreach ($sheet->getRowIterator() as $row) {
+            $sheets[$sheet->getName()][] = $row->toArray();
+        }
+    }
+    expect(array_map(count(...), $sheets))->toBe(['Sheet1' => 46, 'Strategy' => 6])->and($sheets['Strategy'][5][1])->toContain('#1 AND year:2005-');
+    file_put_contents($path, $file('csv', '&strategy=1'));
+    $zip = new ZipArchive;
+    expect($zip->open($path))->toBeTrue()->and($zip->getFromName('strategy.txt'))->toContain('(bright OR blue*) NEAR/2 light*')->and(substr_count((string) $zip->getFromName('tern-3-47.csv'), "\r\n"))->toBe(46);
+    foreach (['oldest', 'relevance'] as $order) {
+        $this->get("{$review}/searches/{$strategy->id}/results?source=tern&order={$order}")->assertOk()->assertSee('<mark>', false);
+    }
     $this->get("{$review}/searches/{$strategy->id}/results?source=tern")->assertOk()->assertSee('<mark>', false)->assertSee('Headings:');
     $this->get("{$review}/searches/{$strategy->id}/results?source=tern&query=".rawurlencode('heading:"Night duty" AND heading:"Light interventions"'))->assertOk()->assertSee('Records like one')->assertSee('Light interventions');
     $this->get("{$review}/searches/{$strategy->id}/results?source=tern&query=".rawurlencode('#1 AND ('))->assertOk()->assertSee('Line #1, column');
@@ -270,4 +291,20 @@ it('brings a strategy in from text, or names the line that cannot be read', func
     expect(array_column($world->review->strategies()->sole()->revisions()->sole()->content['lines'], 'text'))->toBe(['title,abstract:(night NEAR/2 shift*)', '#1 AND year:2010-']);
     $store("lamp\nS2 FIND ZZ=x", 'ccl')->assertSessionHasErrors(['text' => 'Line 2, column 6: “ZZ” is no field here; fields are TI, AB, KW, AU, SO, DO, AN. Nothing was taken.']);
     expect(Review::query()->sole()->strategies()->count())->toBe(1);
+});
+
+it('gets the copy of a DOI that the locker has, and says why where it has none', function () {
+    Standin::answers();
+    $world = new World;
+    $dois = array_column(WaryHeron\Standins\Store::connect()->query("SELECT doi FROM alder.records WHERE doi <> '' LIMIT 60")->fetchAll(), 'doi');
+    $get = fn (string $doi) => $this->actingAs($world->people['observer'])->get("/reviews/{$world->review->id}/full-text?doi=".rawurlencode($doi));
+    $copies = array_filter($dois, fn (string $doi): bool => $get($doi)->getStatusCode() === 200);
+    expect(count($copies))->toBeGreaterThan(5)->toBeLessThan(50);
+    $answer = $get(reset($copies))->assertOk()->assertHeader('Content-Type', 'application/pdf');
+    expect($answer->headers->get('Content-Disposition'))->toStartWith('attachment;')->and($answer->getContent())->toStartWith('%PDF-1.4')->toContain('%%EOF');
+    $get(current(array_diff($dois, $copies)))->assertSessionHas('problem', 'The full-text locker has no copy: This publisher gives no copy without a subscription.');
+    $get('10.9999/unknown')->assertSessionHas('problem');
+    $get('javascript:alert(1)')->assertSessionHasErrors('doi');
+    Standin::answers(fn () => Http::response('<html>', 200));
+    $get(reset($copies))->assertSessionHas('problem', 'The full-text locker sent an answer that cannot be read: it is no PDF.');
 });

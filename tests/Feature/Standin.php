@@ -3,8 +3,10 @@
 namespace Tests\Feature;
 
 use Closure;
+use Illuminate\Http\Client\Factory;
 use Illuminate\Http\Client\Request;
 use Illuminate\Support\Facades\Http;
+use WaryHeron\Standins\Locker\Locker;
 use WaryHeron\Standins\Service;
 use WaryHeron\Standins\Sru\SruServer;
 use WaryHeron\Standins\Store;
@@ -16,12 +18,19 @@ final class Standin
     /** @param  ?Closure(Request): mixed  $instead  answers in their place where it gives one */
     public static function answers(?Closure $instead = null): void
     {
+        // what was faked before would answer first
+        Http::swap(new Factory(app('events')));
         Http::fake(function (Request $request) use ($instead) {
             $given = $instead === null ? null : $instead($request);
             if ($given !== null) {
                 return $given;
             }
             [$key, $what] = explode('/', trim((string) parse_url($request->url(), PHP_URL_PATH), '/'), 2) + ['', ''];
+            if ($key === 'locker') {
+                [$status, , $content] = (new Locker(Store::connect()))->answer(rawurldecode($what));
+
+                return Http::response($content, $status);
+            }
             parse_str((string) parse_url($request->url(), PHP_URL_QUERY), $query);
 
             return Http::response($what === 'thesaurus.ttl'

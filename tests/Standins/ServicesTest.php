@@ -101,6 +101,8 @@ it('gives records in the order asked for', function () {
     $newest = $years('light* sortBy dc.date/sort.descending');
     $oldest = $years('light* sortBy dc.date');
     expect($newest)->toHaveCount(40)->and($newest)->toBe(collect($newest)->sortDesc()->values()->all())->and($oldest)->toBe(collect($oldest)->sort()->values()->all())->and($oldest[0])->toBeLessThan($newest[0])->and($years('light*'))->toBe($newest);
+    $ranked = Standin::ask('alder', ['query' => 'light* or lamp* or lux', 'sortKeys' => 'relevance,,0', 'maximumRecords' => '1']);
+    expect(preg_match_all('/\b(?:light|lamp|lux)/i', $ranked))->toBeGreaterThan(preg_match_all('/\b(?:light|lamp|lux)/i', Standin::ask('alder', ['query' => 'light* or lamp* or lux', 'sortKeys' => 'date,,0', 'maximumRecords' => '1'])));
     expect(Standin::ask('alder', ['query' => 'light* sortBy dc.creator']))->toContain('diagnostic/1/82');
 });
 

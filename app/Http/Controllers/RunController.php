@@ -11,12 +11,17 @@ use App\Models\Review;
 use App\Models\Run;
 use App\Models\Strategy;
 use App\Queries\Compiler;
+use App\Sources\FullTextLocker;
+use App\Sources\Order;
 use App\Sources\SourceFailed;
 use App\Sources\Sources;
+use App\Support\RecordDownload;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
-use Symfony\Component\HttpFoundation\StreamedResponse;
+use Illuminate\Support\Str;
+use Symfony\Component\HttpFoundation\BinaryFileResponse;
+use Symfony\Component\HttpFoundation\Response;
 use WaryHeron\Core\Bibliography\Format\Formats;
 use WaryHeron\Core\Bibliography\Reference;
 use WaryHeron\Core\Search\Strategy\BadStrategy;
@@ -79,7 +84,7 @@ final class RunController extends Controller
     /** The records of one line in one database, a page at a time; nothing is fetched into the review. */
     public function results(Request $request, Review $review, Strategy $strategy, Compiler $compiler): View
     {
-        $given = $request->validate(['source' => ['nullable', 'string'], 'line' => ['nullable', 'integer', 'min:1'], 'page' => ['nullable', 'integer', 'min:1', 'max:100000'], 'query' => ['nullable', 'string', 'max:2000']]);
+        $given = $request->validate(['source' => ['nullable', 'string'], 'line' => ['nullable', 'integer', 'min:1'], 'page' => ['nullable', 'integer', 'min:1', 'max:100000'], 'query' => ['nullable', 'string', 'max:2000'], 'order' => ['nullable', 'in:newest,oldest,relevance']]);
         $source = in_array($given['source'] ?? '', $strategy->sources, true) ? $given['source'] : ($strategy->sources[0] ?? abort(404));
         $revision = $strategy->revisions()->where('number', $strategy->head)->firstOrFail();
         $lines = $revision->strategy();
@@ -91,51 +96,68 @@ final class RunController extends Controller
             $query = isset($given['query']) ? (new StrategyLine('', $given['query']))->written() : $lines->writtenOut($line);
             $compiled = $compiler->compile($review, $source, $query);
             $highlighter = new Highlighter($query);
-            $page = $compiled->isUsable() ? $this->sources->get($source)->page($compiled->text, 1 + ($number - 1) * self::PER_PAGE, self::PER_PAGE) : null;
+            $page = $compiled->isUsable() ? $this->sources->get($source)->page($compiled->text, 1 + ($number - 1) * self::PER_PAGE, self::PER_PAGE, Order::from($given['order'] ?? 'newest')) : null;
             $failure = $compiled->isUsable() ? '' : 'This line cannot be asked in this database.';
         } catch (SourceFailed|BadStrategy $problem) {
             $failure = $problem->getMessage();
         }
 
         return view('searches.results', [
-            'review' => $review, 'strategy' => $strategy, 'sources' => $this->sources, 'source' => $source, 'line' => $line, 'lineText' => $given['query'] ?? $lines->line($line)->text ?? '', 'query' => $given['query'] ?? null, 'revision' => $revision->number, 'blocks' => Board::of($lines)->blocks, 'page' => $page, 'failure' => $failure,
+            'review' => $review, 'strategy' => $strategy, 'sources' => $this->sources, 'source' => $source, 'line' => $line, 'lineText' => $given['query'] ?? $lines->line($line)->text ?? '', 'query' => $given['query'] ?? null, 'order' => $given['order'] ?? 'newest', 'revision' => $revision->number, 'blocks' => Board::of($lines)->blocks, 'page' => $page, 'failure' => $failure,
             'number' => $number, 'pages' => $page === null ? 0 : (int) ceil($page->total / self::PER_PAGE), 'perPage' => self::PER_PAGE, 'highlighter' => $highlighter, 'most' => self::MOST_DOWNLOADED,
         ]);
     }
 
-    /** A range of a line's records as a file, for those who go on elsewhere. */
-    public function download(Request $request, Review $review, Strategy $strategy, Compiler $compiler): StreamedResponse
+    /** The copy that the locker has of a DOI; what comes from outside is never shown as a page of ours. */
+    public function fullText(Request $request, Review $review, FullTextLocker $locker): Response|RedirectResponse
+    {
+        $given = $request->validate(['doi' => ['required', 'string', 'max:250', 'regex:~^10\.\d{4,9}/\S+$~']]);
+        try {
+            $pdf = $locker->pdf($given['doi']);
+        } catch (SourceFailed $failed) {
+            return back()->with('problem', $failed->getMessage());
+        }
+
+        return new Response($pdf, 200, ['Content-Type' => 'application/pdf', 'Content-Disposition' => 'attachment; filename="'.Str::slug(str_replace(['/', '.'], '-', $given['doi'])).'.pdf"', 'X-Content-Type-Options' => 'nosniff']);
+    }
+
+    /** A range of a line's records as a file, or with the strategy beside it as a zip, for those who go on elsewhere. */
+    public function download(Request $request, Review $review, Strategy $strategy, Compiler $compiler): BinaryFileResponse
     {
         $given = $request->validate([
             'source' => ['required', 'in:'.implode(',', $strategy->sources)], 'line' => ['required', 'integer', 'min:1'], 'from' => ['required', 'integer', 'min:1'], 'to' => ['required', 'integer', 'gte:from'],
-            'format' => ['required', 'in:'.implode(',', array_keys(Formats::writers()))], 'fields' => ['required', 'in:citation,abstract,complete'],
+            'format' => ['required', 'in:xlsx,'.implode(',', array_keys(Formats::writers()))], 'fields' => ['required', 'in:citation,abstract,complete'], 'strategy' => ['boolean'],
         ]);
         $lines = $strategy->revisions()->where('number', $strategy->head)->firstOrFail()->strategy();
         $text = $compiler->compile($review, $given['source'], $lines->writtenOut((int) $given['line']))->text;
-        $client = $this->sources->get($given['source']);
         $to = min((int) $given['to'], (int) $given['from'] + self::MOST_DOWNLOADED - 1);
-        $references = (function () use ($client, $text, $given, $to): \Generator {
-            for ($at = (int) $given['from']; $at <= $to;) {
-                $page = $client->page($text, $at, min($client->batch(), $to - $at + 1));
-                if ($page->records === []) {
-                    return;
-                }
-                foreach ($page->records as $record) {
-                    if ($record instanceof Reference) {
-                        yield $this->fields($record, $given['fields']);
-                    }
-                }
-                $at += count($page->records);
-            }
-        })();
+        $references = $this->range($given['source'], $text, (int) $given['from'], $to, $given['fields']);
+        $about = $request->boolean('strategy') ? [['Strategy', $strategy->name], ['Database', $this->sources->names()[$given['source']]], ['Date', now()->format('j M Y')], ['Sent as', $text], ...array_map(fn (int $i, StrategyLine $line): array => ['#'.($i + 1), trim("{$line->text}  {$line->note}")], array_keys($lines->lines), $lines->lines)] : [];
+        $name = "{$given['source']}-{$given['from']}-{$to}";
 
-        $writer = Formats::writers()[$given['format']];
+        try {
+            return RecordDownload::make($name, $given['format'], $references, $about);
+        } catch (SourceFailed $failed) {
+            abort(502, $failed->getMessage());
+        }
+    }
 
-        return response()->streamDownload(function () use ($references, $writer): void {
-            foreach ($writer->write($references) as $piece) {
-                echo $piece;
+    /** @return \Generator<Reference> */
+    private function range(string $source, string $text, int $at, int $to, string $fields): \Generator
+    {
+        $client = $this->sources->get($source);
+        while ($at <= $to) {
+            $page = $client->page($text, $at, min($client->batch(), $to - $at + 1));
+            if ($page->records === []) {
+                return;
             }
-        }, "{$given['source']}-{$given['from']}-{$to}.{$writer->extension()}", ['Content-Type' => $writer->mediaType()]);
+            foreach ($page->records as $record) {
+                if ($record instanceof Reference) {
+                    yield $this->fields($record, $fields);
+                }
+            }
+            $at += count($page->records);
+        }
     }
 
     private function fields(Reference $record, string $which): Reference

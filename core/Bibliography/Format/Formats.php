@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace WaryHeron\Core\Bibliography\Format;
 
+use WaryHeron\Core\Bibliography\Format\Bibtex\BibtexWriter;
 use WaryHeron\Core\Bibliography\Format\CslJson\CslJsonWriter;
 use WaryHeron\Core\Bibliography\Format\Csv\CsvWriter;
+use WaryHeron\Core\Bibliography\Format\Nbib\NbibWriter;
 use WaryHeron\Core\Bibliography\Format\Ris\RisReader;
 use WaryHeron\Core\Bibliography\Format\Ris\RisWriter;
 
@@ -21,7 +23,7 @@ final class Formats
     /** @return array<string, ReferenceWriter> */
     public static function writers(): array
     {
-        return ['ris' => new RisWriter, 'csv' => new CsvWriter, 'csl-json' => new CslJsonWriter];
+        return ['ris' => new RisWriter, 'csv' => new CsvWriter, 'csl-json' => new CslJsonWriter, 'nbib' => new NbibWriter, 'bibtex' => new BibtexWriter];
     }
 
     /**

@@ -34,6 +34,26 @@ final readonly class PostgresPrinter
     {
     }
 
+    /** Every word that the query looks for, joined by OR, as a tsquery to rank by; null where it looks for no words. */
+    public static function anyWord(Node $node): ?string
+    {
+        $words = [];
+        $collect = function (Node $one) use (&$collect, &$words): void {
+            match (true) {
+                $one instanceof Word => array_push($words, ...array_map(fn (string $part): string => "'".mb_strcut($part, 0, IndexedText::LONGEST_WORD)."'".($one->truncated ? ':*' : ''), Words::of($one->text))),
+                $one instanceof Phrase => array_map($collect, $one->words),
+                $one instanceof Near => array_map($collect, [$one->left, $one->right]),
+                $one instanceof Fielded => $collect($one->inner),
+                $one instanceof Operation => array_map($collect, $one->operator === Operator::Not ? array_slice($one->operands, 0, 1) : $one->operands),
+                default => null,
+            };
+        };
+        $collect($node);
+        $words = array_slice(array_unique($words), 0, 200);
+
+        return $words === [] ? null : implode(' | ', $words);
+    }
+
     /** @throws CannotAnswer If the table has no column for a part of the query. */
     public function condition(Node $node): SqlCondition
     {

@@ -1,10 +1,12 @@
 <?php
 
 use WaryHeron\Core\Bibliography\Doi;
+use WaryHeron\Core\Bibliography\Format\Bibtex\BibtexWriter;
 use WaryHeron\Core\Bibliography\Format\CslJson\CslJsonWriter;
 use WaryHeron\Core\Bibliography\Format\Csv\CsvLine;
 use WaryHeron\Core\Bibliography\Format\Csv\CsvWriter;
 use WaryHeron\Core\Bibliography\Format\Formats;
+use WaryHeron\Core\Bibliography\Format\Nbib\NbibWriter;
 use WaryHeron\Core\Bibliography\Format\Ris\RisReader;
 use WaryHeron\Core\Bibliography\Format\Ris\RisWriter;
 use WaryHeron\Core\Bibliography\Format\UnreadableRecord;
@@ -93,6 +95,21 @@ it('writes CSL-JSON', function () {
     $items = json_decode(implode('', [...(new CslJsonWriter)->write([new Reference(PublicationType::Conference, 'A lamp', [new Name('Haas', 'Mirela'), new Name('Lamp Group')], 2020, firstPage: '1', lastPage: '4')])]), true);
     expect($items[0])->toMatchArray(['type' => 'paper-conference', 'title' => 'A lamp', 'page' => '1-4', 'issued' => ['date-parts' => [[2020]]], 'author' => [['family' => 'Haas', 'given' => 'Mirela'], ['literal' => 'Lamp Group']]]);
     expect(json_decode(implode('', [...(new CslJsonWriter)->write([])]), true))->toBe([]);
+});
+
+it('writes tagged text', function () {
+    $text = implode('', [...(new NbibWriter)->write([new Reference(PublicationType::Article, str_repeat('A long title ', 12), [new Name('Okafor', 'Ines N.')], 2017, journal: "Nocturnal\nMedicine", firstPage: '3', lastPage: '9', doi: '10.7000/x', keywords: ['Light', 'Night work'], id: '77')])]);
+    expect($text)->toStartWith("PMID- 77\r\n")->toContain("\r\nFAU - Okafor, Ines N.\r\nAU  - Okafor IN\r\n")->toContain("LID - 10.7000/x [doi]\r\n")->toContain("JT  - Nocturnal Medicine\r\n")->toContain("OT  - Light\r\nOT  - Night work\r\n")->toContain("PG  - 3-9\r\n");
+    foreach (explode("\r\n", trim($text)) as $line) {
+        expect($line)->toMatch('/^(?:[A-Z]{2,4} *- |      )\S/')->and(mb_strlen($line))->toBeLessThanOrEqual(94);
+    }
+});
+
+it('writes BibTeX that TeX does not trip over', function () {
+    $references = [new Reference(PublicationType::Article, 'Light {at} 50% & more_or_less', [new Name('Ó Sé', 'Úna'), new Name('Strand', 'B.')], 2017, journal: 'Lamps \\ Nights', firstPage: '1', lastPage: '2'), new Reference(PublicationType::Conference, 'Light {at} 50% & more_or_less', [new Name('Ó Sé', 'Úna')], 2017)];
+    $text = implode('', [...(new BibtexWriter)->write($references)]);
+    expect($text)->toContain('@article{o2017light,')->toContain('@inproceedings{o2017light-2,')->toContain('title = {{Light \\{at\\} 50\\% \\& more\\_or\\_less}}')->toContain('author = {Ó Sé, Úna and Strand, B.}')->toContain('journal = {Lamps \\textbackslash{} Nights}')->toContain('pages = {1--2}');
+    expect(substr_count($text, '{') - substr_count($text, '\\{'))->toBe(substr_count($text, '}') - substr_count($text, '\\}'));
 });
 
 it('normalises DOIs', function (string $given, ?string $doi) {

@@ -1,0 +1,48 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Support;
+
+use OpenSpout\Common\Entity\Cell;
+use OpenSpout\Writer\Common\Creator\WriterEntityFactory;
+use WaryHeron\Core\Bibliography\Format\Csv\CsvWriter;
+use WaryHeron\Core\Bibliography\Reference;
+
+/** References as an XLSX file, in the columns of the CSV. */
+final class Spreadsheet
+{
+    public const MEDIA_TYPE = 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet';
+
+    /**
+     * @param  iterable<Reference>  $references
+     * @param  list<list<string>>  $about  a second sheet, such as the strategy
+     */
+    public static function write(string $path, iterable $references, array $about = []): void
+    {
+        $writer = WriterEntityFactory::createXLSXWriter();
+        $writer->openToFile($path);
+        $writer->addRow(WriterEntityFactory::createRow(array_map(self::cell(...), CsvWriter::COLUMNS)));
+        foreach ($references as $reference) {
+            $writer->addRow(WriterEntityFactory::createRow(array_map(self::cell(...), CsvWriter::cells($reference))));
+        }
+        if ($about !== []) {
+            $writer->addNewSheetAndMakeItCurrent()->setName('Strategy');
+            foreach ($about as $row) {
+                $writer->addRow(WriterEntityFactory::createRow(array_map(self::cell(...), $row)));
+            }
+        }
+        $writer->close();
+    }
+
+    /** Text stays text: what begins with = is a formula to the library otherwise. */
+    private static function cell(string|int|null $value): Cell
+    {
+        $cell = WriterEntityFactory::createCell(is_string($value) ? (preg_replace('/[\x00-\x08\x0B\x0C\x0E-\x1F]/', '', mb_substr($value, 0, 32_000)) ?? '') : $value);
+        if (is_string($value)) {
+            $cell->setType(Cell::TYPE_STRING);
+        }
+
+        return $cell;
+    }
+}
