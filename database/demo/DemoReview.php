@@ -295,7 +295,7 @@ final class DemoReview
             str_contains($whole, 'before') => 'before-after study',
             default => 'other',
         };
-        $people = array_keys(array_filter(['nurses' => preg_match('/nurs|midwi/', $whole), 'doctors' => preg_match('/doctor|physician|resident/', $whole), 'ambulance staff' => preg_match('/ambulance/', $whole), 'pharmacy or laboratory' => preg_match('/pharmac|laborator/', $whole)])) ?: ['mixed or other'];
+        $people = array_keys(array_filter(['nurses' => preg_match('/nurs|midwi/', $whole), 'doctors' => preg_match('/doctor|physician|residents\b/', $whole), 'ambulance staff' => preg_match('/ambulance/', $whole), 'pharmacy or laboratory' => preg_match('/pharmac|laborator/', $whole)])) ?: ['mixed or other'];
         $told = $sentence('/randomis|assigned|allocated|took part|analysed|observed|crossover|served|received/');
         preg_match('/(?:^|[^\d,])(\d{2,4}|\d,\d{3}) (?=\p{L})/u', $told, $size);
         // the lamps, not what they are compared with
@@ -303,8 +303,13 @@ final class DemoReview
         $outcome = $sentence('/primary outcome|assessed|measured|Outcomes were|counted/');
 
         return array_filter([
-            'Design' => $design === 'other' ? null : [$design, $sentence('/randomis|assigned|allocated|crossover|controls|order|before/')],
-            'People' => [$people, $sentence('/nurs|midwi|doctor|physician|resident|ambulance|pharmac|laborator|staff|teams/')],
+            'Design' => $design === 'other' ? null : [$design, $sentence(match ($design) {
+                'cluster trial' => '/cluster|units|sites/',
+                'crossover trial' => '/crossover|own controls|random order/',
+                'parallel-group trial' => '/randomi|randomly|allocated/',
+                default => '/before (?:and|.* again)|again after|replaced/',
+            })],
+            'People' => [$people, $sentence('/nurs|midwi|doctor|physician|residents\b|ambulance|pharmac|laborator|staff|teams/')],
             'People analysed' => isset($size[1]) ? [$size[1], $told] : null,
             'Light level' => isset($lux[1]) ? [$lux[1], $sentence('/\d,\d{3} lux/')] : null,
             'Main outcome' => $outcome === '' ? null : [preg_match('/primary outcome was ([^.]+)\./', $outcome, $named) === 1 ? $named[1] : rtrim($outcome, '.'), $outcome],

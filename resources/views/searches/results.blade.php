@@ -22,7 +22,7 @@
                             @endif
                             @php $major = \App\Sources\MajorTopics::of($record); $labels = array_map(fn (string $one): string => trim((string) strtok($one, '/')), $record->keywords); @endphp
                             @if ($record->keywords !== []) <p class="small mt-1"><span class="quiet">Headings:</span> @foreach ($record->keywords as $i => $keyword) @if ($blocks !== [] && Gate::allows('search', $review))<button type="button" class="linklike" x-on:click="addTo({{ Js::from("heading:\"{$labels[$i]}\"") }})">{{ $keyword }}</button>@else<span>{{ $keyword }}</span>@endif{{ in_array($labels[$i], $major, true) ? ' (major topic)' : '' }}{{ $loop->last ? '' : ' · ' }} @endforeach</p> @endif
-                            <div class="row small">
+                            <div class="row small items-baseline">
                                 @if (count($labels) > 1) <a href="{{ route('strategies.results', [$review, $strategy, 'source' => $source, 'query' => implode(' AND ', array_map(fn (string $one): string => "heading:\"{$one}\"", array_slice($major ?: $labels, 0, 2)))]) }}">Records with the same main headings</a> @endif
                                 @if ($record->doi !== '') <a href="{{ route('full-text', [$review, 'doi' => $record->doi]) }}">Full text, if the locker has it</a> @endif
                                 @can('search', $review) <form method="post" action="{{ route('strategies.known.store', [$review, $strategy]) }}">@csrf <input type="hidden" name="items" value="{{ $record->title }} {{ $record->doi }}"><button class="button-plain">Keep as a known item</button></form> @endcan
