@@ -6,6 +6,7 @@ import dialectFile from './dialectFile';
 import findingActions from './findingActions';
 import keys from './keys';
 import palette from './palette';
+import picking from './picking';
 import readingDesk from './readingDesk';
 import strategyBoard from './strategyBoard';
 import strategyLines from './strategyLines';
@@ -13,7 +14,7 @@ import tasks from './tasks';
 import theme from './theme';
 import thesaurus from './thesaurus';
 
-for (const [name, component] of Object.entries({ answer, copying, deliveryForm, dialectFile, findingActions, keys, palette, readingDesk, strategyBoard, strategyLines, tasks, theme, thesaurus })) {
+for (const [name, component] of Object.entries({ answer, copying, deliveryForm, dialectFile, findingActions, keys, palette, picking, readingDesk, strategyBoard, strategyLines, tasks, theme, thesaurus })) {
     Alpine.data(name, component);
 }
 Alpine.start();

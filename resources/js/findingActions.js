@@ -11,6 +11,15 @@ export default () => ({
             this.problem = failure.message;
         }
     },
+    // the words that the reader has marked, as a phrase
+    addMarked() {
+        const marked = window.getSelection().toString().replace(/["“”\s]+/g, ' ').trim();
+        if (marked === '' || marked.length > 200) {
+            this.problem = 'Mark some words of a record first, then press again.';
+            return;
+        }
+        this.addTo(marked.includes(' ') ? `"${marked}"` : marked);
+    },
     // to the concept chosen on the page
     addTo(text) {
         this.addTerm(this.$refs.block.value, text);

@@ -182,6 +182,8 @@ it('runs a frozen version, fetches it in batches, and later only what is new', f
         return (string) file_get_contents($path);
     };
     expect(substr_count($file('ris'), "\nER  -"))->toBe(45)->and($file('ris'))->not->toContain('AB  - ')->and(substr_count($file('nbib'), 'PMID- '))->toBe(45)->and(substr_count($file('bibtex'), "\n}\n"))->toBe(45);
+    expect(substr_count($file('ris', '&picked=2,5,44'), "\nER  -"))->toBe(3)->and($file('ris', '&picked=3,4'))->toStartWith(substr($file('ris'), 0, 60));
+    $this->get("{$review}/searches/{$strategy->id}/results/download?source=tern&line=2&from=1&to=2&format=ris&fields=citation&picked=1;2")->assertSessionHasErrors('picked');
     $path = tempnam(sys_get_temp_dir(), 'x');
     file_put_contents($path, $file('xlsx', '&strategy=1'));
     $reader = OpenSpout\Reader\Common\Creator\ReaderEntityFactory::createXLSXReader();
@@ -307,4 +309,17 @@ it('gets the copy of a DOI that the locker has, and says why where it has none',
     $get('javascript:alert(1)')->assertSessionHasErrors('doi');
     Standin::answers(fn () => Http::response('<html>', 200));
     $get(reset($copies))->assertSessionHas('problem', 'The full-text locker sent an answer that cannot be read: it is no PDF.');
+});
+
+it('says what the question leaves open, from its concepts, the thesauri and the counts', function () {
+    Standin::answers();
+    $world = new World;
+    $this->artisan('heron:thesauri');
+    $world->review->concepts()->delete();
+    $world->review->update(['question' => 'Does light exposure help night work?']);
+    $lines = new Lines([new StrategyLine('a', 'night* OR light*'), new StrategyLine('b', 'any(#1)', 'Everybody'), new StrategyLine('c', 'visor*'), new StrategyLine('d', 'any(#3)', 'Visors'), new StrategyLine('e', '', 'Sleep disorders')]);
+    $strategy = app(ChangeStrategy::class)->create($world->people['specialist'], $world->review, 'Lamps', ['alder'], [], $lines);
+    $page = html_entity_decode($this->actingAs($world->people['specialist'])->get("/reviews/{$world->review->id}/searches/{$strategy->id}")->assertOk()->getContent());
+    [$wide, $narrow] = [number_format(countAt('alder', 'night* or light*')), number_format(countAt('alder', 'visor*'))];
+    expect($page)->toContain('The question names no outcome')->toContain('>Light exposure</button>')->toContain("“Everybody” is hardly bounded: {$wide} records in Alder, where the narrowest concept finds {$narrow}.")->toContain('“Sleep disorders” has no term yet.')->toContain('>Sleep disorders</button>')->toContain('The comparison is open.');
 });

@@ -127,13 +127,15 @@ final class RunController extends Controller
         $given = $request->validate([
             'source' => ['required', 'in:'.implode(',', $strategy->sources)], 'line' => ['required', 'integer', 'min:1'], 'from' => ['required', 'integer', 'min:1'], 'to' => ['required', 'integer', 'gte:from'],
             'format' => ['required', 'in:xlsx,'.implode(',', array_keys(Formats::writers()))], 'fields' => ['required', 'in:citation,abstract,complete'], 'strategy' => ['boolean'],
+            'picked' => ['nullable', 'string', 'regex:/^\d{1,7}(?:,\d{1,7}){0,1999}$/'], 'order' => ['nullable', 'in:newest,oldest,relevance'],
         ]);
         $lines = $strategy->revisions()->where('number', $strategy->head)->firstOrFail()->strategy();
         $text = $compiler->compile($review, $given['source'], $lines->writtenOut((int) $given['line']))->text;
         $to = min((int) $given['to'], (int) $given['from'] + self::MOST_DOWNLOADED - 1);
-        $references = $this->range($given['source'], $text, (int) $given['from'], $to, $given['fields']);
+        $places = isset($given['picked']) ? array_map(intval(...), explode(',', $given['picked'])) : range((int) $given['from'], $to);
+        $references = $this->at($given['source'], $text, $places, Order::from($given['order'] ?? 'newest'), $given['fields']);
         $about = $request->boolean('strategy') ? [['Strategy', $strategy->name], ['Database', $this->sources->names()[$given['source']]], ['Date', now()->format('j M Y')], ['Sent as', $text], ...array_map(fn (int $i, StrategyLine $line): array => ['#'.($i + 1), trim("{$line->text}  {$line->note}")], array_keys($lines->lines), $lines->lines)] : [];
-        $name = "{$given['source']}-{$given['from']}-{$to}";
+        $name = isset($given['picked']) ? "{$given['source']}-picked" : "{$given['source']}-{$given['from']}-{$to}";
 
         try {
             return RecordDownload::make($name, $given['format'], $references, $about);
@@ -142,21 +144,32 @@ final class RunController extends Controller
         }
     }
 
-    /** @return \Generator<Reference> */
-    private function range(string $source, string $text, int $at, int $to, string $fields): \Generator
+    /**
+     * The records at these places of the list, asked for in as few batches as they lie in.
+     *
+     * @param  non-empty-list<int>  $places  from 1
+     * @return \Generator<Reference>
+     */
+    private function at(string $source, string $text, array $places, Order $order, string $fields): \Generator
     {
         $client = $this->sources->get($source);
-        while ($at <= $to) {
-            $page = $client->page($text, $at, min($client->batch(), $to - $at + 1));
+        sort($places);
+        while ($places !== []) {
+            $from = $places[0];
+            $here = array_filter($places, fn (int $place): bool => $place < $from + $client->batch());
+            $page = $client->page($text, $from, max($from, ...array_values($here)) - $from + 1, $order);
             if ($page->records === []) {
                 return;
             }
-            foreach ($page->records as $record) {
+            // a server may give fewer than it was asked for
+            $here = array_filter($here, fn (int $place): bool => $place < $from + count($page->records));
+            foreach ($here as $place) {
+                $record = $page->records[$place - $from];
                 if ($record instanceof Reference) {
                     yield $this->fields($record, $fields);
                 }
             }
-            $at += count($page->records);
+            $places = array_values(array_diff($places, $here));
         }
     }
 

@@ -80,7 +80,7 @@ final class StrategyController extends Controller
 
     public function board(Review $review, Strategy $strategy, QuestionHelp $help): View
     {
-        return view('searches.board', [...$this->page($review, $strategy), 'schemes' => Headings::schemes($review), 'help' => $help->of($review, $this->shown($strategy)->strategy())]);
+        return view('searches.board', [...$this->page($review, $strategy), 'schemes' => Headings::schemes($review), 'help' => $help->of($review, $strategy, $this->shown($strategy)->strategy())]);
     }
 
     public function lines(Review $review, Strategy $strategy): View

@@ -6,6 +6,7 @@ use Tests\Core\Search\RandomQuery;
 use WaryHeron\Core\Search\Dialect\BadDialect;
 use WaryHeron\Core\Search\Dialect\Ccl\CclParser;
 use WaryHeron\Core\Search\Dialect\Ccl\CclProblem;
+use WaryHeron\Core\Search\Dialect\Cql\CqlParser;
 use WaryHeron\Core\Search\Dialect\Dialect;
 use WaryHeron\Core\Search\Dialect\Dialects;
 use WaryHeron\Core\Search\Dialect\Printer;
@@ -55,6 +56,21 @@ it('reads back what it prints in the command language', function () {
                 ->and(json_encode(Tree::of(CclParser::parse($compiled->text, $ccl))))->toBe(json_encode(Tree::of($tree)));
         }
     }
+});
+
+it('reads back what it prints in the plain form of a register', function () {
+    $random = new Randomizer(new Xoshiro256StarStar(9));
+    $fen = Dialects::named('fen');
+    $read = 0;
+    for ($i = 0; $i < 900; $i++) {
+        $tree = (new RandomQuery($random, fields: false))->tree(3);
+        $compiled = Printer::print($tree, $fen);
+        if ($compiled->notes === []) {
+            expect(json_encode(Tree::of(CqlParser::parse($compiled->text, $fen))))->toBe(json_encode(Tree::of($tree)));
+            $read++;
+        }
+    }
+    expect($read)->toBeGreaterThan(100);
 });
 
 it('reads the command language', function (string $command, string $meaning) {
