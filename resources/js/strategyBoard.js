@@ -1,3 +1,4 @@
+import { isTyping } from './keys';
 import { ask, data } from './server';
 import { newNumbers } from './strategyNumbers';
 
@@ -274,9 +275,24 @@ export default () => ({
         this.send('redo');
     },
     key(event) {
-        if ((event.ctrlKey || event.metaKey) && event.key === 'z' && !event.target.matches('input, textarea')) {
+        const isUndo = (event.ctrlKey || event.metaKey) && event.key === 'z';
+        if (event.key === 'Escape') {
+            this.boardRoot.querySelectorAll('details.menu[open]').forEach((menu) => (menu.open = false));
+        } else if (isUndo && !isTyping(event)) {
             event.preventDefault();
             event.shiftKey ? this.redo() : this.undo();
+        } else if (!isTyping(event) && !event.ctrlKey && !event.metaKey && !event.altKey) {
+            const does = { n: () => this.boardRoot.querySelector('[data-edit="new-block"]') && this.addBlock(), z: () => this.sheet.canUndo && this.undo(), y: () => this.sheet.canRedo && this.redo(), t: () => document.getElementById('words')?.focus() }[event.key];
+            if (does && this.canChange) {
+                event.preventDefault();
+                does();
+            }
         }
+    },
+    // a menu closes when something else is pressed
+    pressed(event) {
+        this.boardRoot.querySelectorAll('details.menu[open]').forEach((menu) => {
+            if (!menu.contains(event.target) || event.target.closest('.menu div > button')) menu.open = false;
+        });
     },
 });

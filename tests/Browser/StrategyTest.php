@@ -47,6 +47,15 @@ it('builds a strategy from the question with keyboard and mouse, translates it, 
     expect(Server::rows("SELECT content->'lines'->3->>'text' AS union FROM strategy_revisions ORDER BY number DESC LIMIT 1")[0]['union'])->toBe('any(#1-#3)');
     $mirela->press('Undo')->until(fn (): bool => Server::rows('SELECT head FROM strategies')[0]['head'] < (int) Server::rows('SELECT max(number) AS n FROM strategy_revisions')[0]['n'], 'Undo did nothing');
 
+    // by key alone: a concept is begun and given up again, and the sheet of keys tells
+    $mirela->driver->executeScript('document.activeElement.blur()');
+    $mirela->keys('n')->until(fn (): bool => $mirela->driver->switchTo()->activeElement()->getAttribute('aria-label') === 'Name of the new concept', 'N does not begin a concept');
+    $mirela->keys('Outcome', WebDriverKeys::ENTER)->sees('Outcome')->until(fn (): bool => str_contains((string) $mirela->driver->switchTo()->activeElement()->getAttribute('aria-label'), 'Add a term to Outcome'), 'The new concept does not take a term at once');
+    $mirela->driver->executeScript('document.activeElement.blur()');
+    $mirela->keys('z')->until(fn (): bool => ! str_contains($mirela->text(), '3 Outcome'), 'Z does not undo')->keys('t')->until(fn (): bool => $mirela->driver->switchTo()->activeElement()->getAttribute('id') === 'words', 'T does not go to the thesaurus');
+    $mirela->driver->executeScript('document.activeElement.blur()');
+    $mirela->keys('?')->sees('Move it, also into the next concept')->keys(WebDriverKeys::ESCAPE);
+
     // a limit that one database lacks
     $mirela->press('Add a limit');
     $mirela->driver->findElement(WebDriverBy::cssSelector('[aria-label="From year"]'))->sendKeys('1995');

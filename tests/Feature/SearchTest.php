@@ -323,3 +323,18 @@ it('says what the question leaves open, from its concepts, the thesauri and the 
     [$wide, $narrow] = [number_format(countAt('alder', 'night* or light*')), number_format(countAt('alder', 'visor*'))];
     expect($page)->toContain('The question names no outcome')->toContain('>Light exposure</button>')->toContain("“Everybody” is hardly bounded: {$wide} records in Alder, where the narrowest concept finds {$narrow}.")->toContain('“Sleep disorders” has no term yet.')->toContain('>Sleep disorders</button>')->toContain('The comparison is open.');
 });
+
+it('takes hostile lines without harm', function (string $text, int $status) {
+    Standin::answers();
+    $world = new World;
+    $strategy = strategyIn($world, ['lamp', '#1 AND night']);
+    $url = "/reviews/{$world->review->id}/searches/{$strategy->id}";
+    $this->actingAs($world->people['anna'])->postJson("{$url}/changes", ['revision' => 1, 'change' => 'set-line', 'with' => ['line' => 'l0', 'text' => $text]])->assertStatus($status);
+    $this->postJson("{$url}/numbers")->assertOk();
+    foreach (['', '/lines', '/translation', '/check', '/known-items', '/results'] as $view) {
+        $this->get("{$url}{$view}")->assertOk()->assertDontSee('<script>alert', false);
+    }
+})->with([
+    'brackets' => [str_repeat('(', 99_000), 200], 'far too long' => [str_repeat('a ', 60_000), 422], 'many terms' => [implode(' OR ', array_map(fn (int $i): string => "word{$i}", range(1, 3000))), 200], 'markup' => ['"<script>alert(1)</script>"', 200], 'a star' => ['*', 200],
+    'itself' => ['#1 OR lamp', 422], 'unicode' => ["\u{202E}ﷺ \u{FFFF} OR “", 200], 'near and near' => [implode(' NEAR/20 ', array_fill(0, 30, 'night*')), 200],
+]);

@@ -27,6 +27,9 @@ final readonly class PostgresPrinter
 {
     private const DEFAULT_FIELDS = [Field::Title, Field::Abstract, Field::Keyword];
 
+    /** The most alternatives in one tsquery. */
+    private const TOGETHER = 200;
+
     /** Bytes of one proximity written out. */
     private const LONGEST_NEAR = 300_000;
 
@@ -119,7 +122,10 @@ final readonly class PostgresPrinter
         }
         foreach ([$words, $phrases] as $group) {
             foreach ($group as $column => $queries) {
-                $parts[] = new SqlCondition("{$column} @@ ?::tsquery", [count($queries) === 1 ? $queries[0] : '('.implode(' | ', $queries).')']);
+                // an index scan takes the square of its alternatives
+                foreach (array_chunk($queries, self::TOGETHER) as $some) {
+                    $parts[] = new SqlCondition("{$column} @@ ?::tsquery", [count($some) === 1 ? $some[0] : '('.implode(' | ', $some).')']);
+                }
             }
         }
 

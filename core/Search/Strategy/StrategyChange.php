@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace WaryHeron\Core\Search\Strategy;
 
+use WaryHeron\Core\Search\Query\Parser;
+
 /** What people do to a strategy, on the board or among its lines, each by name. Every change gives a whole new strategy. */
 final readonly class StrategyChange
 {
@@ -242,6 +244,9 @@ final readonly class StrategyChange
         $text = $with[$key] ?? '';
         if (! is_string($text) || (! $mayBeEmpty && trim($text) === '')) {
             throw new BadStrategy("There is no {$key}.");
+        }
+        if (strlen($text) > Parser::LONGEST) {
+            throw new BadStrategy('This is longer than '.number_format(Parser::LONGEST).' bytes. Split it into lines and combine them.');
         }
 
         return trim($text);
