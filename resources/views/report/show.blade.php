@@ -30,7 +30,7 @@
         </section>
         <section class="sheet" id="exports">
             <header class="sheet-head"><h2>Take it out</h2></header>
-            <div class="section"><h3>Included publications, {{ number_format($facts->included) }}</h3><p><a href="{{ route('exports.included', [$review, 'ris']) }}">RIS</a> · <a href="{{ route('exports.included', [$review, 'csv']) }}">CSV</a> · <a href="{{ route('exports.included', [$review, 'csl-json']) }}">CSL-JSON</a></p></div>
+            <div class="section"><h3>Included publications, {{ number_format($facts->included) }}</h3><p><a href="{{ route('exports.included', [$review, 'ris']) }}">RIS</a> · <a href="{{ route('exports.included', [$review, 'csv']) }}">CSV</a> · <a href="{{ route('exports.included', [$review, 'nbib']) }}">NBIB</a> · <a href="{{ route('exports.included', [$review, 'bibtex']) }}">BibTeX</a> · <a href="{{ route('exports.included', [$review, 'csl-json']) }}">CSL-JSON</a></p></div>
             <div class="section"><h3>Coding table</h3><p><a href="{{ route('exports.coding', $review) }}">The coding table as CSV</a></p></div>
             <p class="section small quiet">In CSV files, text that a spreadsheet would run as a formula has an apostrophe in front.</p>
         </section>
