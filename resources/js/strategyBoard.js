@@ -252,6 +252,10 @@ export default () => ({
         await this.send('move-term', { line: term.id, ...to });
         this.$nextTick(() => this.boardRoot.querySelector(`[data-term="${term.id}"]`)?.focus());
     },
+    drag(term, event) {
+        this.dragged = term.id;
+        event.dataTransfer.setData('text/plain', term.text); // some browsers drag nothing that is empty
+    },
     dropOn(block, event) {
         if (this.dragged === '') return;
         const row = event.target.closest('tr');

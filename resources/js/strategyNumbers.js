@@ -3,7 +3,7 @@ import { ask } from './server';
 // Asks for the numbers of a strategy until all are there; a newer question ends an older one.
 export function newNumbers(url, show) {
     let asked = 0;
-    const ask_ = async () => {
+    const poll = async () => {
         const number = ++asked;
         let tries = 0;
         while (number === asked) {
@@ -21,5 +21,5 @@ export function newNumbers(url, show) {
             await new Promise((resolve) => setTimeout(resolve, 250 * (tries + 1)));
         }
     };
-    return { ask: ask_ };
+    return { ask: poll };
 }

@@ -47,6 +47,16 @@ it('builds a strategy from the question with keyboard and mouse, translates it, 
     expect(Server::rows("SELECT content->'lines'->3->>'text' AS union FROM strategy_revisions ORDER BY number DESC LIMIT 1")[0]['union'])->toBe('any(#1-#3)');
     $mirela->press('Undo')->until(fn (): bool => Server::rows('SELECT head FROM strategies')[0]['head'] < (int) Server::rows('SELECT max(number) AS n FROM strategy_revisions')[0]['n'], 'Undo did nothing');
 
+    // by mouse: a term is dropped on one of the other concept
+    $before = termsOf($mirela);
+    $mirela->driver->executeScript(<<<'JS'
+        const row = (words) => [...document.querySelectorAll('.board-term')].find((one) => one.textContent.includes(words));
+        const carried = new DataTransfer();
+        row('visor*').dispatchEvent(new DragEvent('dragstart', { bubbles: true, dataTransfer: carried }));
+        row('rota*').dispatchEvent(new DragEvent('drop', { bubbles: true, cancelable: true, dataTransfer: carried }));
+        JS);
+    $mirela->until(fn (): bool => array_slice(termsOf($mirela), 0, 2) === ['visor*', 'rota*'], 'The term was not dropped where it was meant to go')->press('Undo')->until(fn (): bool => termsOf($mirela) === $before, 'It did not go back');
+
     // by key alone: a concept is begun and given up again, and the sheet of keys tells
     $mirela->driver->executeScript('document.activeElement.blur()');
     $mirela->keys('n')->until(fn (): bool => $mirela->driver->switchTo()->activeElement()->getAttribute('aria-label') === 'Name of the new concept', 'N does not begin a concept');

@@ -190,7 +190,6 @@ final readonly class Board
         return array_diff($strategy->usersOf($head), [$number]) !== [];
     }
 
-    /** @return ?Block */
     public function block(string $id): ?Block
     {
         foreach ($this->blocks as $block) {

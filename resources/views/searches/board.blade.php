@@ -51,7 +51,7 @@
                                 @endcan
                             </tr>
                             <template x-for="term in block.terms" x-bind:key="term.id">
-                                <tr class="board-term" x-bind:draggable="canChange" x-on:dragstart="dragged = term.id">
+                                <tr class="board-term" x-bind:draggable="canChange" x-on:dragstart="drag(term, $event)">
                                     <td>
                                         <button type="button" class="term" x-bind:class="term.heading ? 'term-heading' : ''" x-show="!term.isEdited" x-bind:data-term="term.id" x-on:click="openTerm(term)" x-on:keydown="termKey(term, block, $event)"><span x-show="term.heading" aria-hidden="true">◇</span><span class="sr-only" x-show="term.heading">Heading </span><span x-text="term.shown"></span></button>
                                         <input class="input input-mono" x-show="term.isEdited" x-bind:value="term.text" x-bind:data-edit="term.id" x-on:keydown.enter.prevent="rewrite(term, $event)" x-on:keydown.escape="stopEditing(term.id)" aria-label="The term in the query language" spellcheck="false" autocomplete="off">
