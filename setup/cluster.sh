@@ -11,6 +11,18 @@ cluster_dir() {
 
 cluster_running() { as_postgres "$PG_BIN/pg_ctl" -D "$(cluster_dir)" status >/dev/null 2>&1; }
 
+# A quarter of the memory that there is, in MB, from 128 to 4096: what PostgreSQL keeps of its tables at hand.
+shared_memory() {
+    local all limit
+    all="$(awk '/^MemTotal:/ { print int($2 / 1024) }' /proc/meminfo)"
+    limit="$(cat /sys/fs/cgroup/memory.max 2>/dev/null || true)"
+    if [[ "$limit" =~ ^[0-9]+$ ]] && [ $((limit / 1048576)) -lt "$all" ]; then all=$((limit / 1048576)); fi
+    all=$((all / 4))
+    [ "$all" -lt 128 ] && all=128
+    [ "$all" -gt 4096 ] && all=4096
+    echo "$all"
+}
+
 start_cluster() {
     local data
     data="$(cluster_dir)"
@@ -23,7 +35,6 @@ start_cluster() {
         cat >>"$data/postgresql.conf" <<CONF
 listen_addresses = '127.0.0.1'
 unix_socket_directories = ''
-shared_buffers = 256MB
 work_mem = 16MB
 maintenance_work_mem = 128MB
 random_page_cost = 1.1
@@ -36,7 +47,7 @@ CONF
     if ! cluster_running; then
         PG_PORT="$(free_port "$PG_PORT")"
         step "Starting PostgreSQL on port $PG_PORT"
-        quietly "PostgreSQL's start (its log: $data/server.log)" as_postgres "$PG_BIN/pg_ctl" -D "$data" -l "$data/server.log" -w -t 60 -o "-p $PG_PORT" start 9>&-
+        quietly "PostgreSQL's start (its log: $data/server.log)" as_postgres "$PG_BIN/pg_ctl" -D "$data" -l "$data/server.log" -w -t 60 -o "-p $PG_PORT -c shared_buffers=$(shared_memory)MB" start 9>&-
     else
         PG_PORT="$(sed -n 4p "$data/postmaster.pid")"
     fi
