@@ -81,12 +81,6 @@ final class Review extends Model
         return $this->hasMany(Scheme::class);
     }
 
-    /** @return HasMany<HeadingMapping, $this> */
-    public function headingMappings(): HasMany
-    {
-        return $this->hasMany(HeadingMapping::class);
-    }
-
     /** @return HasMany<TeamDialect, $this> */
     public function dialects(): HasMany
     {

@@ -28,6 +28,12 @@ final class Strategy extends Model
 {
     use HasUlids;
 
+    /** The revision that is shown. */
+    public function shown(): StrategyRevision
+    {
+        return $this->revisions()->where('number', $this->head)->firstOrFail();
+    }
+
     /** @return BelongsTo<User, $this> */
     public function creator(): BelongsTo
     {

@@ -7,6 +7,7 @@ namespace App\Queries;
 use App\Models\Criterion;
 use App\Models\Decision;
 use App\Models\Review;
+use App\Models\StrategyRevision;
 use App\Models\User;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
@@ -144,10 +145,13 @@ final class Desk
     {
         if ($this->highlighter === null) {
             $trees = [];
-            foreach ($this->review->strategies()->orderBy('id')->limit(20)->get() as $strategy) {
-                $lines = $strategy->revisions()->where('number', $strategy->head)->first()?->strategy();
+            /** @var \Illuminate\Database\Eloquent\Collection<int, StrategyRevision> $shown */
+            $shown = StrategyRevision::query()->join('strategies', fn ($join) => $join->on('strategies.id', '=', 'strategy_revisions.strategy_id')->on('strategies.head', '=', 'strategy_revisions.number'))
+                ->where('strategies.review_id', $this->review->id)->orderBy('strategies.id')->limit(20)->select('strategy_revisions.*')->get();
+            foreach ($shown as $revision) {
+                $lines = $revision->strategy();
                 try {
-                    $result = $lines?->resultNumber();
+                    $result = $lines->resultNumber();
                     $result === null || $trees[] = $lines->writtenOut($result);
                 } catch (BadStrategy) {
                     continue; // a strategy with a mistake marks nothing

@@ -76,12 +76,6 @@ final readonly class ConceptScheme
         return $tops;
     }
 
-    /** @return list<Concept> */
-    public function narrowerThan(Concept $concept): array
-    {
-        return array_map(fn (string $uri): Concept => $this->concepts[$uri], $this->narrower[$concept->uri] ?? []);
-    }
-
     /**
      * The concept and all below it, each once.
      *

@@ -34,7 +34,7 @@ final readonly class RunStrategy
     public function execute(User $by, Strategy $strategy, string $source): Run
     {
         $review = $strategy->review;
-        $lines = $strategy->revisions()->where('number', $strategy->head)->firstOrFail()->strategy();
+        $lines = $strategy->shown()->strategy();
         $name = $this->sources->names()[$source];
         $result = $lines->resultNumber() ?? throw new Refused('The strategy has no terms yet, so there is nothing to run.');
         $translation = $this->compiler->translation($review, $source);

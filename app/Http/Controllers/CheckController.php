@@ -17,7 +17,7 @@ final class CheckController extends Controller
 {
     public function show(Review $review, Strategy $strategy, StrategyCheck $check, Sources $sources): View
     {
-        $revision = $strategy->revisions()->where('number', $strategy->head)->firstOrFail();
+        $revision = $strategy->shown();
 
         return view('searches.check', ['review' => $review, 'strategy' => $strategy, 'revision' => $revision->number, 'sources' => $sources, ...$check->of($review, $strategy, $revision->strategy())]);
     }

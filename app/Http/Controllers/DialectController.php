@@ -38,7 +38,7 @@ final class DialectController extends Controller
             return response()->json(['problems' => $bad->problems, 'lines' => []]);
         }
         $strategy = isset($given['strategy']) ? $review->strategies()->whereKey($given['strategy'])->first() : null;
-        $lines = $strategy === null ? null : $strategy->revisions()->where('number', $strategy->head)->firstOrFail()->strategy();
+        $lines = $strategy === null ? null : $strategy->shown()->strategy();
 
         return response()->json(['problems' => [], 'lines' => $lines === null ? [] : array_map(fn (int $i, TranslatedLine $line): array => [
             'number' => $i + 1, 'ours' => $line->line->text, 'text' => $line->text, 'notes' => array_map(fn ($note): string => $note->message(), $line->notes), 'problem' => $line->problem,

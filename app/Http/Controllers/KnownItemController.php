@@ -22,7 +22,7 @@ final class KnownItemController extends Controller
     public function show(Request $request, Review $review, Strategy $strategy, KnownItemLook $look, Sources $sources): View
     {
         $items = $review->knownItems()->orderBy('title')->paginate(self::PER_PAGE);
-        $revision = $strategy->revisions()->where('number', $strategy->head)->firstOrFail();
+        $revision = $strategy->shown();
         $lines = $revision->strategy();
         $keys = array_values(array_filter($strategy->sources, $sources->has(...)));
         $found = [];

@@ -86,7 +86,7 @@ final class RunController extends Controller
     {
         $given = $request->validate(['source' => ['nullable', 'string'], 'line' => ['nullable', 'integer', 'min:1'], 'page' => ['nullable', 'integer', 'min:1', 'max:100000'], 'query' => ['nullable', 'string', 'max:2000'], 'order' => ['nullable', 'in:newest,oldest,relevance']]);
         $source = in_array($given['source'] ?? '', $strategy->sources, true) ? $given['source'] : ($strategy->sources[0] ?? abort(404));
-        $revision = $strategy->revisions()->where('number', $strategy->head)->firstOrFail();
+        $revision = $strategy->shown();
         $lines = $revision->strategy();
         $line = (int) ($given['line'] ?? $lines->resultNumber() ?? 1);
         $number = (int) ($given['page'] ?? 1);
@@ -129,7 +129,7 @@ final class RunController extends Controller
             'format' => ['required', 'in:xlsx,'.implode(',', array_keys(Formats::writers()))], 'fields' => ['required', 'in:citation,abstract,complete'], 'strategy' => ['boolean'],
             'picked' => ['nullable', 'string', 'regex:/^\d{1,7}(?:,\d{1,7}){0,1999}$/'], 'order' => ['nullable', 'in:newest,oldest,relevance'],
         ]);
-        $lines = $strategy->revisions()->where('number', $strategy->head)->firstOrFail()->strategy();
+        $lines = $strategy->shown()->strategy();
         $text = $compiler->compile($review, $given['source'], $lines->writtenOut((int) $given['line']))->text;
         $to = min((int) $given['to'], (int) $given['from'] + self::MOST_DOWNLOADED - 1);
         $places = isset($given['picked']) ? array_map(intval(...), explode(',', $given['picked'])) : range((int) $given['from'], $to);

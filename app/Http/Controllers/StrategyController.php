@@ -8,7 +8,6 @@ use App\Actions\Refused;
 use App\Actions\Searches\ChangeStrategy;
 use App\Models\Review;
 use App\Models\Strategy;
-use App\Models\StrategyRevision;
 use App\Queries\Headings;
 use App\Queries\QuestionHelp;
 use App\Queries\StrategyNumbers;
@@ -80,7 +79,7 @@ final class StrategyController extends Controller
 
     public function board(Review $review, Strategy $strategy, QuestionHelp $help): View
     {
-        return view('searches.board', [...$this->page($review, $strategy), 'schemes' => Headings::schemes($review), 'help' => $help->of($review, $strategy, $this->shown($strategy)->strategy())]);
+        return view('searches.board', [...$this->page($review, $strategy), 'schemes' => Headings::schemes($review), 'help' => $help->of($review, $strategy, $strategy->shown()->strategy())]);
     }
 
     public function lines(Review $review, Strategy $strategy): View
@@ -101,7 +100,7 @@ final class StrategyController extends Controller
         } catch (BadStrategy $problem) {
             return response()->json(['message' => $problem->getMessage()], 422);
         } catch (Refused $refused) {
-            return response()->json(['message' => $refused->getMessage(), 'sheet' => $this->sheet->of($review, $strategy->refresh(), $this->shown($strategy))], 409);
+            return response()->json(['message' => $refused->getMessage(), 'sheet' => $this->sheet->of($review, $strategy->refresh(), $strategy->shown())], 409);
         }
 
         return response()->json($this->sheet->of($review, $strategy->refresh(), $revision));
@@ -109,17 +108,12 @@ final class StrategyController extends Controller
 
     public function numbers(Request $request, Review $review, Strategy $strategy, StrategyNumbers $numbers): JsonResponse
     {
-        return response()->json($numbers->of($review, $this->shown($strategy)->strategy(), $this->sheet->chosen($strategy), self::COUNTING_SECONDS));
+        return response()->json($numbers->of($review, $strategy->shown()->strategy(), $this->sheet->chosen($strategy), self::COUNTING_SECONDS));
     }
 
     /** @return array<string, mixed> */
     private function page(Review $review, Strategy $strategy): array
     {
-        return ['review' => $review, 'strategy' => $strategy, 'sources' => $this->sources->names(), 'sheet' => $this->sheet->of($review, $strategy, $this->shown($strategy))];
-    }
-
-    private function shown(Strategy $strategy): StrategyRevision
-    {
-        return $strategy->revisions()->where('number', $strategy->head)->firstOrFail();
+        return ['review' => $review, 'strategy' => $strategy, 'sources' => $this->sources->names(), 'sheet' => $this->sheet->of($review, $strategy, $strategy->shown())];
     }
 }

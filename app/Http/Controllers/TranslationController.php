@@ -44,7 +44,7 @@ final class TranslationController extends Controller
     /** @return array<string, mixed> */
     private function of(Review $review, Strategy $strategy, TranslationTable $table): array
     {
-        return $table->of($review, $strategy, $strategy->revisions()->where('number', $strategy->head)->firstOrFail()->strategy());
+        return $table->of($review, $strategy, $strategy->shown()->strategy());
     }
 
     /**

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace WaryHeron\Core\Search\Strategy;
 
-use WaryHeron\Core\Search\Query\Node\LineReference;
 use WaryHeron\Core\Search\Query\Node\Node;
 use WaryHeron\Core\Search\Query\ParsedQuery;
 use WaryHeron\Core\Search\Query\Parser;
@@ -57,11 +56,5 @@ final readonly class StrategyLine
     public function with(?string $text = null, ?string $note = null): self
     {
         return new self($this->id, $text ?? $this->text, $note ?? $this->note);
-    }
-
-    /** Whether the line is nothing but one reference, such as any(#1-#3) or #4. */
-    public function isReference(): bool
-    {
-        return $this->parsed()->isComplete() && $this->parsed()->root instanceof LineReference;
     }
 }
