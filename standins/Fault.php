@@ -15,7 +15,7 @@ final class Fault
 
     public static function order(PDO $database, string $service, string $kind, int $times): void
     {
-        self::table($database);
+        self::prepare($database);
         $database->prepare('DELETE FROM faults WHERE service = ? AND kind = ?')->execute([$service, $kind]);
         $times > 0 && $database->prepare('INSERT INTO faults (service, kind, times_left) VALUES (?, ?, ?)')->execute([$service, $kind, $times]);
     }
@@ -23,7 +23,6 @@ final class Fault
     /** Whether this answer is to suffer so; it then counts as one of those ordered. */
     public static function strikes(PDO $database, string $service, string $kind): bool
     {
-        self::table($database);
         $one = $database->prepare('UPDATE faults SET times_left = times_left - 1 WHERE service = ? AND kind = ? AND times_left > 0');
         $one->execute([$service, $kind]);
 
@@ -33,6 +32,9 @@ final class Fault
     /** The answer as it arrives, and its status. */
     public static function applied(PDO $database, string $service, string $answer): string
     {
+        if (! self::isOrdered($database, $service)) {
+            return $answer;
+        }
         if (self::strikes($database, $service, 'slow')) {
             sleep(self::SLOW_SECONDS);
         }
@@ -48,12 +50,17 @@ final class Fault
         return self::strikes($database, $service, 'cut') ? substr($answer, 0, intdiv(strlen($answer), 2)) : $answer;
     }
 
-    private static function table(PDO $database): void
+    /** Makes the table, once for all answers. */
+    public static function prepare(PDO $database): void
     {
-        static $made = false;
-        if (! $made) {
-            $database->exec('SET client_min_messages = warning; CREATE TABLE IF NOT EXISTS faults (service text, kind text, times_left integer NOT NULL, PRIMARY KEY (service, kind))');
-            $made = true;
-        }
+        $database->exec('SET client_min_messages = warning; CREATE TABLE IF NOT EXISTS faults (service text, kind text, times_left integer NOT NULL, PRIMARY KEY (service, kind))');
+    }
+
+    private static function isOrdered(PDO $database, string $service): bool
+    {
+        $any = $database->prepare('SELECT 1 FROM faults WHERE service = ? AND times_left > 0');
+        $any->execute([$service]);
+
+        return $any->fetchColumn() !== false;
     }
 }
