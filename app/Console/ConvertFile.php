@@ -4,60 +4,91 @@ declare(strict_types=1);
 
 namespace App\Console;
 
+use App\Files\ReferenceFile;
+use App\Files\TemporaryFolder;
+use App\Files\Unpacking;
+use App\Support\Spreadsheet;
+use Symfony\Component\Console\Output\OutputInterface;
 use WaryHeron\Core\Bibliography\Format\Formats;
-use WaryHeron\Core\Bibliography\Format\UnreadableRecord;
 use WaryHeron\Core\Bibliography\Format\UnusableFile;
 use WaryHeron\Core\Bibliography\Reference;
 
 /** Reads any format that is known and writes another, record by record. */
 final class ConvertFile extends PureCommand
 {
-    protected $signature = 'heron:convert {file} {--to= : ris, csv or csl-json} {--from= : guessed from the content if left out}';
+    protected $signature = 'heron:convert {file} {--to= : ris, nbib, bibtex, csl-json, mods, csv or xlsx} {--from= : guessed from the content if left out}';
 
     protected $description = 'Convert a file of references';
+
+    private int $rejected = 0;
 
     protected function work(): int
     {
         $file = $this->text('file');
-        $writer = Formats::writers()[$this->text('to')] ?? null;
-        if ($writer === null) {
-            return $this->unusable('Say what to write with --to='.implode('|', array_keys(Formats::writers())).'.');
+        $to = $this->text('to');
+        if (! isset(Formats::TITLES[$to])) {
+            return $this->unusable('Say what to write with --to='.implode('|', array_keys(Formats::TITLES)).'.');
         }
-        $stream = is_file($file) && is_readable($file) ? fopen($file, 'rb') : false;
-        if ($stream === false) {
+        if (! is_file($file) || ! is_readable($file)) {
             return $this->unusable("{$file} cannot be read.");
         }
+        $folder = TemporaryFolder::make();
         try {
-            $from = $this->text('from') === '' ? Formats::recognise((string) fread($stream, 65536)) : $this->text('from');
-            $reader = Formats::readers()[$from] ?? null;
-            if ($reader === null) {
-                return $this->unusable("“{$from}” is not a format that is read. Known: ".implode(', ', array_keys(Formats::readers())).'.');
-            }
-            rewind($stream);
-            $rejected = 0;
-            $number = 0;
-            foreach ($writer->write($this->kept($reader->read($stream), $file, $rejected, $number)) as $piece) {
-                $this->output->write($piece, false, \Symfony\Component\Console\Output\OutputInterface::OUTPUT_RAW);
-            }
-        } catch (UnusableFile $unusable) {
+            $parts = Unpacking::of($file, basename($file), $folder);
+            $files = array_map(fn (array $part): ReferenceFile => new ReferenceFile($part['path'], $this->text('from') === '' ? ReferenceFile::formatOf($part['path']) : $this->text('from')), $parts);
+            $names = array_map(fn (array $part): string => count($parts) === 1 ? $file : "{$file}/{$part['name']}", $parts);
+            $this->write($this->records($files, $names), $to, $folder);
+        } catch (UnusableFile|\InvalidArgumentException $unusable) {
             return $this->unusable("{$file}: {$unusable->getMessage()}");
+        } finally {
+            TemporaryFolder::remove($folder);
         }
 
-        return $rejected > 0 ? self::FAILURE : self::SUCCESS;
+        return $this->rejected > 0 ? self::FAILURE : self::SUCCESS;
+    }
+
+    /** @param  iterable<Reference>  $records */
+    private function write(iterable $records, string $to, string $folder): void
+    {
+        if ($to === 'xlsx') {
+            Spreadsheet::write("{$folder}/written.xlsx", $records);
+            $stream = fopen("{$folder}/written.xlsx", 'rb') ?: throw new \RuntimeException('The spreadsheet was not written.');
+            for (; ($piece = (string) fread($stream, 65536)) !== '';) {
+                $this->output->write($piece, false, OutputInterface::OUTPUT_RAW);
+            }
+
+            return;
+        }
+        $pieces = '';
+        foreach (Formats::writers()[$to]->write($records) as $piece) {
+            $pieces .= $piece;
+            if (strlen($pieces) > 65536) {
+                $this->output->write($pieces, false, OutputInterface::OUTPUT_RAW);
+                $pieces = '';
+            }
+        }
+        $this->output->write($pieces, false, OutputInterface::OUTPUT_RAW);
     }
 
     /**
-     * @param  iterable<Reference|UnreadableRecord>  $read
+     * @param  list<ReferenceFile>  $files
+     * @param  list<string>  $names
      * @return \Generator<int, Reference>
      */
-    private function kept(iterable $read, string $file, int &$rejected, int &$number): \Generator
+    private function records(array $files, array $names): \Generator
     {
-        foreach ($read as $one) {
-            if ($one instanceof Reference) {
-                yield $number++ => $one;
-            } else {
-                $rejected++;
-                $this->say("{$file}:{$one->line}: {$one->message}");
+        $number = 0;
+        foreach ($files as $at => $file) {
+            foreach ($file->records() as $one) {
+                if ($one instanceof Reference) {
+                    yield $number++ => $one;
+                } else {
+                    $this->rejected++;
+                    $this->say("{$names[$at]}:{$one->line}: {$one->message}");
+                }
+            }
+            if ($file->reading->remarks() !== '') {
+                $this->say("{$names[$at]}: {$file->reading->remarks()}");
             }
         }
     }

@@ -15,6 +15,12 @@ final class Doi
             return null;
         }
 
-        return rtrim($match[0], '.,;:)]}') ?: null;
+        $doi = rtrim($match[0], '.,;:');
+        // a closing bracket belongs to it only where it closes one
+        while (preg_match('/[)\]}]$/', $doi, $last) === 1 && substr_count($doi, $last[0]) > substr_count($doi, [')' => '(', ']' => '[', '}' => '{'][$last[0]])) {
+            $doi = rtrim(substr($doi, 0, -1), '.,;:');
+        }
+
+        return $doi ?: null;
     }
 }

@@ -7,6 +7,9 @@ namespace WaryHeron\Core\Bibliography;
 /** A person or, without given name, a body, as the source wrote it. */
 final readonly class Name
 {
+    /** One to four capitals, each with or without a full stop or hyphen: "IN", "I.N.", "J-P". */
+    private const INITIALS = '/^(?:\p{Lu}[.\-]{0,2}){1,4}$/u';
+
     public function __construct(public string $family, public string $given = '', public string $suffix = '')
     {
     }
@@ -14,9 +17,24 @@ final readonly class Name
     /** From "Family, Given, Suffix"; text without a comma is taken whole as the family name or body. */
     public static function inverted(string $text): self
     {
+        if (! str_contains($text, ',')) {
+            return new self(trim($text));
+        }
         $parts = array_map(trim(...), explode(',', $text, 3));
 
-        return new self($parts[0], $parts[1] ?? '', $parts[2] ?? '');
+        return new self($parts[0], $parts[1], $parts[2] ?? '');
+    }
+
+    /** From "Family, Given", or from "Family IN" as indexes shorten names; anything else is taken whole. */
+    public static function indexed(string $text): self
+    {
+        $text = trim($text);
+        $cut = strrpos($text, ' ');
+        if (str_contains($text, ',') || $cut === false || preg_match(self::INITIALS, substr($text, $cut + 1)) !== 1) {
+            return self::inverted($text);
+        }
+
+        return new self(rtrim(substr($text, 0, $cut)), substr($text, $cut + 1));
     }
 
     public function inverts(): string

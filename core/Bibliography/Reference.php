@@ -57,6 +57,12 @@ final readonly class Reference
         return trim("{$this->volume}{$issue}{$pages}", ':');
     }
 
+    /** The same record with its text and place in a file. */
+    public function at(string $source, int $line): self
+    {
+        return new self(...[...get_object_vars($this), 'source' => $source, 'line' => $line]);
+    }
+
     /** @return array<string, mixed> all but the source text and line; fromArray reads it back */
     public function toArray(): array
     {

@@ -4,45 +4,61 @@ declare(strict_types=1);
 
 namespace WaryHeron\Core\Bibliography\Format;
 
+use WaryHeron\Core\Bibliography\Format\Bibtex\BibtexReader;
 use WaryHeron\Core\Bibliography\Format\Bibtex\BibtexWriter;
+use WaryHeron\Core\Bibliography\Format\CslJson\CslJsonReader;
 use WaryHeron\Core\Bibliography\Format\CslJson\CslJsonWriter;
+use WaryHeron\Core\Bibliography\Format\Csv\CsvReader;
 use WaryHeron\Core\Bibliography\Format\Csv\CsvWriter;
+use WaryHeron\Core\Bibliography\Format\Mods\ModsFileReader;
+use WaryHeron\Core\Bibliography\Format\Mods\ModsWriter;
+use WaryHeron\Core\Bibliography\Format\Nbib\NbibReader;
 use WaryHeron\Core\Bibliography\Format\Nbib\NbibWriter;
 use WaryHeron\Core\Bibliography\Format\Ris\RisReader;
 use WaryHeron\Core\Bibliography\Format\Ris\RisWriter;
 
-/** The formats that are read and written, by name. */
+/** The formats of text that are read and written, by name. XLSX, which is no text, is a table of rows for TableReader. */
 final class Formats
 {
-    /** @return array<string, ReferenceReader&RecognisesItself> */
+    /** The format as people call it. */
+    public const TITLES = ['ris' => 'RIS', 'nbib' => 'NBIB (tagged text)', 'bibtex' => 'BibTeX', 'csl-json' => 'CSL-JSON', 'mods' => 'MODS', 'csv' => 'CSV', 'xlsx' => 'XLSX'];
+
+    private const BINARY = "/[\x01-\x08\x0E-\x1A\x1C-\x1F]/";
+
+    /** @return array<string, ReferenceReader&RecognisesItself> in the order in which they are asked whether a text is theirs */
     public static function readers(): array
     {
-        return ['ris' => new RisReader];
+        return ['mods' => new ModsFileReader, 'csl-json' => new CslJsonReader, 'ris' => new RisReader, 'bibtex' => new BibtexReader, 'nbib' => new NbibReader, 'csv' => new CsvReader];
     }
 
     /** @return array<string, ReferenceWriter> */
     public static function writers(): array
     {
-        return ['ris' => new RisWriter, 'csv' => new CsvWriter, 'csl-json' => new CslJsonWriter, 'nbib' => new NbibWriter, 'bibtex' => new BibtexWriter];
+        return ['ris' => new RisWriter, 'nbib' => new NbibWriter, 'bibtex' => new BibtexWriter, 'csl-json' => new CslJsonWriter, 'mods' => new ModsWriter, 'csv' => new CsvWriter];
     }
 
     /**
      * The name of the format that the text is written in, whatever the file is called.
      *
-     * @param  string  $beginning  the first few kilobytes
+     * @param  string  $beginning  the first few kilobytes, as bytes
      *
      * @throws UnusableFile If the text is empty, binary or of no known format.
      */
     public static function recognise(string $beginning): string
     {
-        if (trim($beginning, " \t\r\n\xEF\xBB\xBF") === '') {
+        $text = TextEncoding::beginning($beginning);
+        if (trim($text) === '') {
             throw UnusableFile::isEmpty();
         }
-        if (str_contains($beginning, "\0")) {
+        if (str_contains($text, "\0") || preg_match_all(self::BINARY, substr($text, 0, 4096)) > 8) {
             throw UnusableFile::isBinary();
         }
+        $text = mb_scrub($text, 'UTF-8');
+        if (preg_match('/^\s*<(?:\?xml[^>]*>\s*)?(?:<!--.*?-->\s*)*<?!(?:DOCTYPE|ENTITY)/is', $text) === 1) {
+            throw UnusableFile::declaresEntities();
+        }
         foreach (self::readers() as $name => $reader) {
-            if ($reader->recognises($beginning)) {
+            if ($reader->recognises($text)) {
                 return $name;
             }
         }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace WaryHeron\Core\Bibliography\Format;
 
-/** The lines of a text file one at a time, in UTF-8, whatever its line ends; a line beyond the limit comes in pieces. */
+/** The lines of a text file one at a time, in UTF-8, whatever its encoding and line ends; a line beyond the limit comes in pieces. */
 final class Lines
 {
     public const LONGEST = 1_048_576;
@@ -15,47 +15,56 @@ final class Lines
      * @param  resource  $stream
      * @return \Generator<int, string> by line number from 1
      */
-    public static function of($stream): \Generator
+    public static function of($stream, Reading $reading = new Reading): \Generator
     {
         $buffer = '';
         $number = 0;
-        $first = true;
-        while (true) {
-            $chunk = fread($stream, self::CHUNK);
-            $ended = $chunk === false || $chunk === '';
-            $buffer .= (string) $chunk;
-            if ($first) {
-                $buffer = str_starts_with($buffer, "\xEF\xBB\xBF") ? substr($buffer, 3) : $buffer;
-                $first = false;
-            }
+        foreach (self::chunks($stream, $reading) as $chunk) {
+            $buffer .= $chunk;
             // a CR at the very end may be the first half of a CRLF
-            $complete = $ended ? strlen($buffer) : strlen(rtrim($buffer, "\r"));
+            $complete = strlen(rtrim($buffer, "\r"));
             $offset = 0;
             while (($length = strcspn($buffer, "\r\n", $offset)) < $complete - $offset) {
-                yield ++$number => self::utf8(substr($buffer, $offset, $length));
-                $offset += $length + (substr($buffer, $offset + $length, 2) === "\r\n" ? 2 : 1);
+                yield ++$number => TextEncoding::line(substr($buffer, $offset, $length), $reading);
+                $offset += $length + (substr_compare($buffer, "\r\n", $offset + $length, 2) === 0 ? 2 : 1);
             }
             $buffer = substr($buffer, $offset);
             if (strlen($buffer) > self::LONGEST) {
-                yield ++$number => self::utf8($buffer);
+                yield ++$number => TextEncoding::line($buffer, $reading);
                 $buffer = '';
             }
-            if ($ended) {
-                break;
-            }
         }
-        if ($buffer !== '') {
-            yield ++$number => self::utf8($buffer);
+        foreach ($buffer === '' ? [] : explode("\r", rtrim($buffer, "\r")) as $line) {
+            yield ++$number => TextEncoding::line($line, $reading);
         }
     }
 
-    /** Text that is no UTF-8 is read as Windows-1252, which every byte sequence is. */
-    private static function utf8(string $line): string
+    /**
+     * @param  resource  $stream
+     * @return \Generator<int, string>
+     */
+    private static function chunks($stream, Reading $reading): \Generator
     {
-        if (preg_match('//u', $line) === 1) {
-            return str_contains($line, "\0") ? str_replace("\0", '', $line) : $line;
-        }
+        $chunk = (string) fread($stream, self::CHUNK);
+        $wide = $reading->encoding === null ? TextEncoding::wide($chunk) : (str_starts_with($reading->encoding, 'UTF-16') ? $reading->encoding : null);
+        if ($wide === null) {
+            $chunk = str_starts_with($chunk, "\xEF\xBB\xBF") ? substr($chunk, 3) : $chunk;
+            for (; $chunk !== ''; $chunk = (string) fread($stream, self::CHUNK)) {
+                yield $chunk;
+            }
 
-        return str_replace("\0", '', mb_convert_encoding($line, 'UTF-8', 'Windows-1252'));
+            return;
+        }
+        $reading->found = $wide;
+        for ($left = '', $first = true; $chunk !== ''; $chunk = (string) fread($stream, self::CHUNK), $first = false) {
+            $left .= $chunk;
+            $length = strlen($left) & ~1;
+            // the first half of a surrogate pair waits for the second
+            $high = $length < 2 ? 0 : ord($left[$wide === 'UTF-16LE' ? $length - 1 : $length - 2]);
+            $length -= $high >= 0xD8 && $high <= 0xDB ? 2 : 0;
+            $text = (string) mb_convert_encoding(substr($left, 0, $length), 'UTF-8', $wide);
+            $left = substr($left, $length);
+            yield $first && str_starts_with($text, "\xEF\xBB\xBF") ? substr($text, 3) : $text;
+        }
     }
 }

@@ -4,25 +4,35 @@ declare(strict_types=1);
 
 namespace WaryHeron\Core\Bibliography\Format;
 
-/** A record that could not be taken in: where it starts, what is wrong, and its text. */
+/** A record that could not be taken in: where it starts, what is wrong, and the beginning of its text. */
 final readonly class UnreadableRecord
 {
-    private function __construct(public int $line, public string $message, public string $text)
+    private const EXCERPT = 65_536;
+
+    public string $text;
+
+    private function __construct(public int $line, public string $message, string $text)
     {
+        $this->text = strlen($text) > self::EXCERPT ? mb_strcut($text, 0, self::EXCERPT, 'UTF-8') : $text;
     }
 
-    public static function withoutTitle(int $line, string $text): self
+    public static function withoutTitle(int $line, string $text, string $remedy = 'Add a title, or leave the record out.'): self
     {
-        return new self($line, 'The record has no title. Add a TI line, or leave it out.', $text);
+        return new self($line, "The record has no title. {$remedy}", $text);
     }
 
-    public static function strayText(int $line, string $text): self
+    public static function strayText(int $line, string $text, string $start): self
     {
-        return new self($line, 'This text stands outside any record: a record starts with a TY line.', $text);
+        return new self($line, "This text stands outside any record: a record starts with {$start}.", $text);
     }
 
-    public static function tooLarge(int $line, int $bytes, string $text): self
+    public static function tooLarge(int $line, string $text): self
     {
-        return new self($line, 'The record is larger than '.number_format($bytes / 1024).' kB and was passed over.', $text);
+        return new self($line, 'The record is larger than '.number_format(ReferenceReader::LARGEST_RECORD / 1024).' kB and was passed over.', $text);
+    }
+
+    public static function broken(int $line, string $what, string $text): self
+    {
+        return new self($line, $what, $text);
     }
 }

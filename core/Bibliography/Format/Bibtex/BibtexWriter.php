@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace WaryHeron\Core\Bibliography\Format\Bibtex;
 
 use WaryHeron\Core\Bibliography\Format\ReferenceWriter;
-use WaryHeron\Core\Bibliography\Name;
+use WaryHeron\Core\Bibliography\Keywords;
 use WaryHeron\Core\Bibliography\PublicationType;
 use WaryHeron\Core\Bibliography\Reference;
 use WaryHeron\Core\Search\Text\Words;
@@ -13,8 +13,6 @@ use WaryHeron\Core\Search\Text\Words;
 /** Writes BibTeX in UTF-8; signs that TeX would act on are escaped, and titles keep their capitals. */
 final class BibtexWriter implements ReferenceWriter
 {
-    private const SPECIAL = ['\\' => '\\textbackslash{}', '{' => '\\{', '}' => '\\}', '&' => '\\&', '%' => '\\%', '$' => '\\$', '#' => '\\#', '_' => '\\_', '~' => '\\textasciitilde{}', '^' => '\\textasciicircum{}'];
-
     public function write(iterable $references): iterable
     {
         $used = [];
@@ -37,37 +35,49 @@ final class BibtexWriter implements ReferenceWriter
 
     private function entry(Reference $reference, string $key): string
     {
-        [$type, $container] = match ($reference->type) {
-            PublicationType::Conference => ['inproceedings', 'booktitle'],
-            PublicationType::Chapter => ['incollection', 'booktitle'],
-            PublicationType::Book => ['book', 'series'],
-            PublicationType::Thesis => ['phdthesis', 'school'],
-            PublicationType::Report => ['techreport', 'institution'],
-            PublicationType::Article => ['article', 'journal'],
-            default => ['misc', 'howpublished'],
-        };
+        $entry = BibtexTypes::entry($reference->type);
+        $extra = [];
+        foreach ($reference->extra as [$tag, $value]) {
+            if ($tag === 'entrytype' && preg_match('/^[a-z]{3,20}$/', $value) === 1) {
+                $entry = $value;
+            } elseif (preg_match('/^[A-Za-z][A-Za-z0-9_-]*$/', $tag) === 1) {
+                $extra[strtolower($tag)][] = $value;
+            }
+        }
         $fields = [
-            'author' => implode(' and ', array_map(fn (Name $name): string => $this->escaped($name->inverts()), $reference->authors)),
+            'author' => BibtexNames::written($reference->authors),
             'title' => $reference->title === '' ? '' : "{{$this->escaped($reference->title)}}",
-            $container => $this->escaped($reference->journal),
+            BibtexTypes::container($reference->type) => $this->escaped($reference->journal),
             'year' => (string) $reference->year,
+            'date' => $reference->date === (string) $reference->year ? '' : $this->escaped($reference->date),
             'volume' => $this->escaped($reference->volume),
             'number' => $this->escaped($reference->issue),
             'pages' => $this->escaped($reference->firstPage).($reference->lastPage === '' ? '' : "--{$this->escaped($reference->lastPage)}"),
-            'doi' => $reference->doi,
+            'doi' => $this->escaped($reference->doi),
+            'url' => $this->escaped(implode(' ', $reference->urls)),
             'issn' => $this->escaped($reference->issn),
             'publisher' => $this->escaped($reference->publisher),
             'address' => $this->escaped($reference->place),
             'language' => $this->escaped($reference->language),
-            'keywords' => $this->escaped(implode(', ', $reference->keywords)),
+            'shortjournal' => $this->escaped($reference->journalShort),
+            'keywords' => $this->escaped(Keywords::joined($reference->keywords)),
             'abstract' => $this->escaped($reference->abstract),
+            'accession' => $this->escaped($reference->accession),
+            'id' => $reference->id === $key ? '' : $this->escaped($reference->id),
+            'type' => $entry === 'misc' && $reference->type !== PublicationType::Other ? $reference->type->value : '',
         ];
+        foreach ($extra as $name => $values) {
+            // a field of ours comes first in the entry, and first counts
+            if (! array_key_exists($name, $fields) && $name !== 'crossref') {
+                $fields[$name] = $this->escaped(implode('; ', $values));
+            }
+        }
         $lines = '';
         foreach (array_filter($fields, fn (string $value): bool => $value !== '') as $name => $value) {
             $lines .= ",\n  {$name} = {{$value}}";
         }
 
-        return "@{$type}{{$key}{$lines}\n}\n\n";
+        return "@{$entry}{{$key}{$lines}\n}\n\n";
     }
 
     private function key(Reference $reference): string
@@ -84,6 +94,6 @@ final class BibtexWriter implements ReferenceWriter
 
     private function escaped(string $value): string
     {
-        return strtr(trim((string) preg_replace('/\s+/u', ' ', $value)), self::SPECIAL);
+        return Latex::encoded(trim((string) preg_replace('/\s+/u', ' ', $value)));
     }
 }

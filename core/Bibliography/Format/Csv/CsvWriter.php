@@ -5,12 +5,17 @@ declare(strict_types=1);
 namespace WaryHeron\Core\Bibliography\Format\Csv;
 
 use WaryHeron\Core\Bibliography\Format\ReferenceWriter;
+use WaryHeron\Core\Bibliography\Keywords;
 use WaryHeron\Core\Bibliography\Name;
 use WaryHeron\Core\Bibliography\Reference;
 
+/** Writes CSV with a heading row; left-over fields go into the last column as JSON. */
 final class CsvWriter implements ReferenceWriter
 {
-    public const COLUMNS = ['id', 'type', 'title', 'authors', 'year', 'journal', 'volume', 'issue', 'pages', 'doi', 'abstract', 'keywords', 'language', 'url', 'accession'];
+    public const COLUMNS = [
+        'id', 'type', 'title', 'authors', 'year', 'journal', 'volume', 'issue', 'pages', 'doi', 'abstract', 'keywords', 'language', 'url', 'accession',
+        'date', 'journal_short', 'publisher', 'place', 'issn', 'other_fields',
+    ];
 
     public function write(iterable $references): iterable
     {
@@ -23,11 +28,14 @@ final class CsvWriter implements ReferenceWriter
     /** @return list<string|int|null> in the order of COLUMNS */
     public static function cells(Reference $reference): array
     {
+        $extra = array_values(array_filter($reference->extra, fn (array $field): bool => $field[0] !== 'document type'));
+        $type = array_column($reference->extra, 1, 0)['document type'] ?? $reference->type->value;
+
         return [
             $reference->id,
-            $reference->type->value,
+            $type,
             $reference->title,
-            implode('; ', array_map(fn (Name $name): string => $name->inverts(), $reference->authors)),
+            self::authors($reference->authors),
             $reference->year,
             $reference->journal,
             $reference->volume,
@@ -35,10 +43,16 @@ final class CsvWriter implements ReferenceWriter
             $reference->pages(),
             $reference->doi,
             $reference->abstract,
-            implode('; ', $reference->keywords),
+            Keywords::joined($reference->keywords),
             $reference->language,
-            $reference->urls[0] ?? '',
+            implode(' ', $reference->urls),
             $reference->accession,
+            $reference->date === (string) $reference->year ? '' : $reference->date,
+            $reference->journalShort,
+            $reference->publisher,
+            $reference->place,
+            $reference->issn,
+            $extra === [] ? '' : json_encode($extra, JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_INVALID_UTF8_SUBSTITUTE | JSON_THROW_ON_ERROR),
         ];
     }
 
@@ -50,5 +64,14 @@ final class CsvWriter implements ReferenceWriter
     public function mediaType(): string
     {
         return 'text/csv; charset=utf-8';
+    }
+
+    /** @param  list<Name>  $authors */
+    private static function authors(array $authors): string
+    {
+        $text = implode('; ', array_map(fn (Name $name): string => $name->inverts(), $authors));
+
+        // one name alone must not be cut at an "and" that belongs to it
+        return count($authors) === 1 && preg_match('/\s(?:and|&)\s/', $text) === 1 ? "{$text};" : $text;
     }
 }

@@ -25,19 +25,28 @@ final class ModsReader
         $source = (string) $mods->ownerDocument->saveXML($mods);
         $title = implode(': ', array_filter([$one('m:titleInfo[not(@type)]/m:title'), $one('m:titleInfo[not(@type)]/m:subTitle')]));
         if ($title === '') {
-            return UnreadableRecord::withoutTitle(0, substr($source, 0, 4000));
+            return UnreadableRecord::withoutTitle(0, $source);
         }
         $date = $one('(m:originInfo/m:dateIssued|m:relatedItem[@type="host"]/m:part/m:date)[1]');
         $host = 'm:relatedItem[@type="host"]';
         $extra = [];
-        foreach (['genre' => 'm:genre', 'note' => 'm:note'] as $name => $path) {
-            foreach ($this->all($xpath, $path, $mods) as $node) {
-                $extra[] = [$name, trim($node->textContent)];
-            }
+        $genres = array_map(fn (DOMElement $genre): string => trim($genre->textContent), $this->all($xpath, 'm:genre', $mods));
+        $type = $this->type(array_map(strtolower(...), $genres));
+        foreach ($genres === [ModsWriter::genre($type)] ? [] : $genres as $genre) {
+            $extra[] = ['genre', $genre];
         }
+        foreach ($this->all($xpath, 'm:note', $mods) as $note) {
+            $extra[] = ['note', trim($note->textContent)];
+        }
+        $xpath->registerNamespace('f', ModsWriter::FIELDS);
+        foreach ($this->all($xpath, 'm:extension/f:field', $mods) as $field) {
+            $extra[] = [$field->getAttribute('name'), $field->textContent];
+        }
+        $record = $one('m:recordInfo/m:recordIdentifier');
+        $local = $one('m:identifier[@type="local"]');
 
         return new Reference(
-            type: $this->type(array_map(fn (DOMElement $g): string => strtolower(trim($g->textContent)), $this->all($xpath, 'm:genre', $mods))),
+            type: $type,
             title: $title,
             authors: array_map(fn (DOMElement $name): Name => $this->name($xpath, $name), $this->all($xpath, 'm:name', $mods)),
             year: preg_match('/\d{4}/', $date, $year) === 1 ? (int) $year[0] : null,
@@ -56,8 +65,8 @@ final class ModsReader
             publisher: $one('m:originInfo/m:publisher'),
             place: $one('m:originInfo/m:place/m:placeTerm'),
             issn: $one("{$host}/m:identifier[@type='issn']"),
-            accession: $one('m:recordInfo/m:recordIdentifier'),
-            id: $one('m:recordInfo/m:recordIdentifier'),
+            accession: $record,
+            id: $local !== '' ? $local : $record,
             extra: $extra,
             source: $source,
         );
@@ -79,6 +88,10 @@ final class ModsReader
     private function name(DOMXPath $xpath, DOMElement $name): Name
     {
         $part = fn (string $type): string => trim((string) $xpath->evaluate("string(m:namePart[@type='{$type}'])", $name));
+
+        if ($name->getAttribute('type') === 'corporate') {
+            return new Name(trim((string) $xpath->evaluate('string(m:namePart)', $name)));
+        }
 
         return $part('family') === ''
             ? Name::inverted(trim((string) $xpath->evaluate('string(m:namePart)', $name)))
@@ -106,6 +119,8 @@ final class ModsReader
                 str_contains($genre, 'chapter') => PublicationType::Chapter,
                 str_contains($genre, 'thesis') => PublicationType::Thesis,
                 str_contains($genre, 'preprint') => PublicationType::Preprint,
+                $genre === 'other' => PublicationType::Other,
+                str_contains($genre, 'register entry') => PublicationType::RegisterEntry,
                 $genre === 'book' => PublicationType::Book,
                 $genre === 'report' => PublicationType::Report,
                 str_contains($genre, 'article') => PublicationType::Article,

@@ -6,13 +6,15 @@ namespace WaryHeron\Core\Bibliography\Format\Nbib;
 
 use WaryHeron\Core\Bibliography\Format\ReferenceWriter;
 use WaryHeron\Core\Bibliography\Name;
-use WaryHeron\Core\Bibliography\PublicationType;
 use WaryHeron\Core\Bibliography\Reference;
 
 /** Writes tagged text: a tag of four places, a hyphen, the value; long values go on in lines that begin with six blanks. */
 final class NbibWriter implements ReferenceWriter
 {
     private const WIDTH = 88;
+
+    /** Tags that a reader takes for one of our fields however often they come; another format's field must not come under them. */
+    private const REPEATED = ['PMID', 'FAU', 'AU', 'CN', 'OT', 'MH', 'URL', 'UR'];
 
     public function write(iterable $references): iterable
     {
@@ -34,9 +36,10 @@ final class NbibWriter implements ReferenceWriter
 
     private function record(Reference $reference, int $number): string
     {
-        $id = $reference->id !== '' ? $reference->id : ($reference->accession !== '' ? $reference->accession : (string) $number);
+        $headings = array_column(array_filter($reference->extra, fn (array $field): bool => $field[0] === 'MH'), 1);
+        $kinds = array_column(array_filter($reference->extra, fn (array $field): bool => $field[0] === 'PT'), 1);
         $lines = [
-            ['PMID', $id],
+            ['PMID', $reference->id !== '' ? $reference->id : (string) $number],
             ['IS', $reference->issn],
             ['VI', $reference->volume],
             ['IP', $reference->issue],
@@ -45,15 +48,22 @@ final class NbibWriter implements ReferenceWriter
             ['PG', $reference->lastPage === '' ? $reference->firstPage : "{$reference->firstPage}-{$reference->lastPage}"],
             ['LID', $reference->doi === '' ? '' : "{$reference->doi} [doi]"],
             ['AB', $reference->abstract],
-            ...array_merge(...array_map(fn (Name $name): array => [['FAU', $name->inverts()], ['AU', $name->short()]], $reference->authors) ?: [[]]),
+            ...array_merge(...array_map($this->author(...), $reference->authors) ?: [[]]),
             ['LA', $reference->language],
-            ['PT', $reference->type === PublicationType::Article ? 'Journal Article' : ucfirst($reference->type->value)],
+            ...($kinds === [] ? [['PT', NbibKinds::kind($reference->type)]] : []),
             ['PB', $reference->publisher],
             ['PL', $reference->place],
             ['TA', $reference->journalShort],
             ['JT', $reference->journal],
-            ...array_map(fn (string $word): array => ['OT', $word], $reference->keywords),
+            ['AN', $reference->accession],
+            ...array_map(fn (string $url): array => ['URL', $url], $reference->urls),
+            ...array_map(fn (string $word): array => [in_array($word, $headings, true) ? 'MH' : 'OT', $word], $reference->keywords),
         ];
+        foreach ($reference->extra as [$tag, $value]) {
+            if (preg_match('/^[A-Z][A-Z0-9]{1,3}$/', $tag) === 1 && ! in_array($tag, self::REPEATED, true) && ! in_array([$tag, ''], $lines, true)) {
+                $lines[] = [$tag, $value];
+            }
+        }
         $text = '';
         foreach ($lines as [$tag, $value]) {
             $value = trim((string) preg_replace('/\s+/u', ' ', $value));
@@ -63,6 +73,12 @@ final class NbibWriter implements ReferenceWriter
         }
 
         return "{$text}\r\n";
+    }
+
+    /** @return list<array{string, string}> */
+    private function author(Name $name): array
+    {
+        return $name->given === '' ? [['CN', $name->family]] : [['FAU', $name->inverts()], ['AU', $name->short()]];
     }
 
     /** @return list<string> */

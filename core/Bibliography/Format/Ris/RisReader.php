@@ -6,92 +6,89 @@ namespace WaryHeron\Core\Bibliography\Format\Ris;
 
 use WaryHeron\Core\Bibliography\Doi;
 use WaryHeron\Core\Bibliography\Format\Lines;
+use WaryHeron\Core\Bibliography\Format\Reading;
 use WaryHeron\Core\Bibliography\Format\RecognisesItself;
 use WaryHeron\Core\Bibliography\Format\ReferenceReader;
+use WaryHeron\Core\Bibliography\Format\TaggedRecord;
 use WaryHeron\Core\Bibliography\Format\UnreadableRecord;
 use WaryHeron\Core\Bibliography\Format\UnusableFile;
 use WaryHeron\Core\Bibliography\Name;
+use WaryHeron\Core\Bibliography\Pages;
 use WaryHeron\Core\Bibliography\Reference;
+use WaryHeron\Core\Bibliography\Year;
 
 /**
- * Reads RIS record by record. A line without a tag continues the one before; a record ends at ER, at the next TY, or with the file.
+ * Reads RIS record by record. A line without a tag continues the one before. A record ends at ER, at the next TY, or with the file; tags
+ * that stand before their TY belong to it.
  */
 final class RisReader implements RecognisesItself, ReferenceReader
 {
-    public const LARGEST_RECORD = 2_097_152;
-
     private const TAG = '/^([A-Z][A-Z0-9]) {1,2}-(?: (.*)|)$/s';
-
-    private const EXCERPT = 4000;
 
     public function recognises(string $beginning): bool
     {
         return preg_match('/(?:^|[\r\n])TY {1,2}- ?[A-Z]{2,6}\s/', $beginning."\n") === 1;
     }
 
-    public function read($stream): iterable
+    public function read($stream, Reading $reading = new Reading): iterable
     {
         $record = null;
         $stray = null;
         $anything = false;
-        foreach (Lines::of($stream) as $number => $line) {
+        foreach (Lines::of($stream, $reading) as $number => $line) {
             $tag = preg_match(self::TAG, rtrim($line), $match) === 1 ? $match[1] : null;
             if ($tag === 'TY') {
-                yield from $this->finished($record, $stray);
-                $record = new RisRecord($number);
-                $stray = null;
                 $anything = true;
+                if ($record?->has('TY') === true) {
+                    yield $this->reference($record);
+                    $record = null;
+                }
             }
             if ($record === null) {
-                if (trim($line) !== '' && $tag !== 'ER') {
-                    $stray = $stray === null ? [$number, $line] : [$stray[0], substr("{$stray[1]}\n{$line}", 0, self::EXCERPT)];
+                if ($tag === null || $tag === 'ER') {
+                    if (trim($line) !== '' && $tag === null) {
+                        $stray ??= new TaggedRecord($number);
+                        $stray->keep($line);
+                    }
+
+                    continue;
                 }
-
-                continue;
-            }
-            if ($tag === 'ER') {
-                $record->keep($line);
-                yield from $this->finished($record, $stray);
-                $record = null;
-                $stray = null;
-
-                continue;
+                if ($stray !== null) {
+                    yield UnreadableRecord::strayText($stray->line, $stray->source, 'a TY line');
+                    $stray = null;
+                }
+                $record = new TaggedRecord($number);
             }
             $record->keep($line);
-            $tag === null ? $record->continue(trim($line)) : $record->add($tag, trim($match[2] ?? ''));
+            if ($tag === 'ER') {
+                yield $this->reference($record);
+                $record = null;
+            } elseif ($tag === null) {
+                $record->continue(trim($line));
+            } else {
+                $record->add($tag, trim($match[2] ?? ''));
+            }
         }
-        yield from $this->finished($record, $stray);
         if (! $anything) {
             throw UnusableFile::unknownFormat();
         }
-    }
-
-    /**
-     * @param  ?array{int, string}  $stray
-     * @return \Generator<int, Reference|UnreadableRecord>
-     */
-    private function finished(?RisRecord $record, ?array $stray): \Generator
-    {
         if ($stray !== null) {
-            yield UnreadableRecord::strayText($stray[0], $stray[1]);
+            yield UnreadableRecord::strayText($stray->line, $stray->source, 'a TY line');
         }
         if ($record !== null) {
             yield $this->reference($record);
         }
     }
 
-    private function reference(RisRecord $record): Reference|UnreadableRecord
+    private function reference(TaggedRecord $record): Reference|UnreadableRecord
     {
         if ($record->tooLarge) {
-            return UnreadableRecord::tooLarge($record->line, self::LARGEST_RECORD, substr($record->source, 0, self::EXCERPT));
+            return UnreadableRecord::tooLarge($record->line, $record->source);
         }
         $type = $record->take(['TY']) ?? '';
         $year = null;
         foreach (RisTags::YEARS as $tag) {
-            if (preg_match('/(?<!\d)(1[5-9]\d\d|20\d\d)(?!\d)/', $record->first($tag) ?? '', $match) === 1) {
-                $year = (int) $match[1];
-                break;
-            }
+            $year ??= Year::of($record->first($tag) ?? '');
         }
         $values = [];
         foreach (RisTags::SINGLE as $field => $tags) {
@@ -101,14 +98,17 @@ final class RisReader implements RecognisesItself, ReferenceReader
             $values['title'] = $record->take(['BT', 'T2', 'T3']) ?? '';
         }
         if ($values['title'] === '') {
-            return UnreadableRecord::withoutTitle($record->line, substr($record->source, 0, self::EXCERPT));
+            return UnreadableRecord::withoutTitle($record->line, $record->source, 'Add a TI line, or leave it out.');
         }
         if ($values['doi'] !== '') {
             $values['doi'] = Doi::normalised($values['doi']) ?? $values['doi'];
         }
+        if ($values['lastPage'] === '' && $values['firstPage'] !== '') {
+            [$values['firstPage'], $values['lastPage']] = Pages::split($values['firstPage']);
+        }
         // the code itself is kept where it says more than our type does
         $known = RisTags::type($type);
-        $extra = $type === RisTags::code($known) ? [] : [['TY', $type]];
+        $extra = $type === '' || $type === RisTags::code($known) ? [] : [['TY', $type]];
 
         return new Reference(
             ...$values,

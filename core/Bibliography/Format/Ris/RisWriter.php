@@ -34,7 +34,7 @@ final class RisWriter implements ReferenceWriter
         foreach ($reference->extra as [$tag, $value]) {
             if ($tag === 'TY') {
                 $type = $value;
-            } elseif (preg_match('/^[A-Z][A-Z0-9]$/', $tag) === 1 && $tag !== 'ER') {
+            } elseif (preg_match('/^[A-Z][A-Z0-9]$/', $tag) === 1 && $tag !== 'ER' && ! $this->wouldBeTaken($tag, $reference)) {
                 $rest[] = [$tag, $value];
             }
         }
@@ -69,6 +69,21 @@ final class RisWriter implements ReferenceWriter
         }
 
         return $text."ER  - \r\n\r\n";
+    }
+
+    /** Whether a reader would take this left-over field for one that the record does not have. */
+    private function wouldBeTaken(string $tag, Reference $reference): bool
+    {
+        if (in_array($tag, [...RisTags::AUTHORS, ...RisTags::URLS, ...RisTags::KEYWORDS], true)) {
+            return true;
+        }
+        foreach (RisTags::SINGLE as $field => $tags) {
+            if ($reference->{$field} === '' && in_array($tag, $tags, true)) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /** A line end inside a value would start a new tag in another reader. */

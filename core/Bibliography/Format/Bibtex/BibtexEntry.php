@@ -1,0 +1,104 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WaryHeron\Core\Bibliography\Format\Bibtex;
+
+/** @internal One entry of a BibTeX file, its strings put together, its LaTeX still in it. */
+final class BibtexEntry
+{
+    /** @param  array<string, string>  $fields by name in lower case */
+    public function __construct(
+        public readonly string $type,
+        public readonly string $key,
+        public array $fields,
+        public readonly string $source,
+        public readonly int $line,
+    ) {
+    }
+
+    /**
+     * @param  string  $text  from the at sign to the closing bracket
+     * @param  array<string, string>  $strings  what @string entries said before
+     *
+     * @throws \InvalidArgumentException If the text is no entry; the message says what is wrong, for a person.
+     */
+    public static function parse(string $text, int $line, array $strings): self
+    {
+        if (preg_match('/^@\s*([A-Za-z]+)\s*[{(]\s*([^,\s"{}()=]+)\s*(?=[,})])/', $text, $head) !== 1) {
+            throw new \InvalidArgumentException('The entry has no key: it starts like @article{key, …}.');
+        }
+        $fields = [];
+        $at = strlen($head[0]);
+        $end = strlen(rtrim($text)) - 1;
+        while (preg_match('/\G[\s,]*([A-Za-z][A-Za-z0-9_:.+\/-]*)\s*=\s*/', $text, $name, 0, $at) === 1) {
+            $at += strlen($name[0]);
+            $field = strtolower($name[1]);
+            $value = self::value($text, $at, $strings, $field);
+            $fields[$field] ??= $value;
+        }
+        if (trim(substr($text, $at, max(0, $end - $at)), ", \t\r\n") !== '') {
+            throw new \InvalidArgumentException('The entry cannot be read at “'.mb_strimwidth(trim(substr($text, $at, 60), ", \t\r\n"), 0, 40, '…').'”: a field reads like name = {value}.');
+        }
+
+        return new self(strtolower($head[1]), $head[2], $fields, $text, $line);
+    }
+
+    /**
+     * A value from $at on: pieces in braces or quotes, numbers and names of strings, joined by number signs.
+     *
+     * @param  array<string, string>  $strings
+     */
+    public static function value(string $text, int &$at, array $strings, string $field): string
+    {
+        $value = '';
+        do {
+            $at += strspn($text, " \t\r\n", $at);
+            $sign = $text[$at] ?? '';
+            if ($sign === '{' || $sign === '"') {
+                $end = self::closing($text, $at);
+                if ($end === null) {
+                    throw new \InvalidArgumentException("The value of “{$field}” does not end.");
+                }
+                $value .= substr($text, $at + 1, $end - $at - 1);
+                $at = $end + 1;
+            } elseif (preg_match('/\G[^\s,{}()"#=]+/', $text, $word, 0, $at) === 1) {
+                $value .= $strings[strtolower($word[0])] ?? $word[0];
+                $at += strlen($word[0]);
+            } else {
+                throw new \InvalidArgumentException("“{$field}” has no value.");
+            }
+            $at += strspn($text, " \t\r\n", $at);
+            $more = ($text[$at] ?? '') === '#';
+            $at += $more ? 1 : 0;
+        } while ($more);
+
+        return $value;
+    }
+
+    /** Where the brace or quote that opens at $from closes. */
+    private static function closing(string $text, int $from): ?int
+    {
+        $quoted = $text[$from] === '"';
+        $depth = $quoted ? 0 : 1;
+        for ($at = $from + 1, $length = strlen($text); $at < $length; $at++) {
+            $at += strcspn($text, '\\{}"', $at);
+            switch ($text[$at] ?? '') {
+                case '\\': $at++;
+                    break;
+                case '{': $depth++;
+                    break;
+                case '}': $depth--;
+                    if ($depth === 0 && ! $quoted) {
+                        return $at;
+                    }
+                    break;
+                case '"': if ($quoted && $depth === 0) {
+                    return $at;
+                }
+            }
+        }
+
+        return null;
+    }
+}

@@ -1,0 +1,104 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WaryHeron\Core\Bibliography\Format\Bibtex;
+
+use WaryHeron\Core\Bibliography\Name;
+
+/** Lists of names as BibTeX writes them: "First von Last", "von Last, First" and "von Last, Jr, First", joined by "and"; bodies in braces. */
+final class BibtexNames
+{
+    /** @return list<Name> */
+    public static function read(string $list): array
+    {
+        $names = [];
+        foreach (self::split($list, '/\G\s+and\s+/i') as $text) {
+            $text = trim($text);
+            if ($text !== '' && strtolower($text) !== 'others') {
+                $names[] = self::name($text);
+            } elseif ($text !== '') {
+                $names[] = new Name('et al.');
+            }
+        }
+
+        return $names;
+    }
+
+    /** @param  list<Name>  $names */
+    public static function written(array $names): string
+    {
+        return implode(' and ', array_map(function (Name $name): string {
+            $family = Latex::encoded($name->family);
+            if ($name->given === '' && $name->suffix === '') {
+                return $name->family === 'et al.' ? 'others' : "{{$family}}";
+            }
+            $protected = fn (string $part): string => preg_match('/,|\sand\s/i', $part) === 1 ? "{{$part}}" : $part;
+            $parts = $name->suffix === '' ? [$family, Latex::encoded($name->given)] : [$family, Latex::encoded($name->suffix), Latex::encoded($name->given)];
+
+            return implode(', ', array_map($protected, $parts));
+        }, $names));
+    }
+
+    private static function name(string $text): Name
+    {
+        if (preg_match('/^\{((?:[^{}]|\{[^{}]*\})*)\}$/s', $text, $body) === 1) {
+            return new Name(self::plain($body[1]));
+        }
+        $parts = array_map(self::plain(...), self::split($text, '/\G\s*,\s*/'));
+        if (count($parts) >= 3) {
+            return new Name($parts[0], $parts[2], $parts[1]);
+        }
+        if (count($parts) === 2) {
+            return new Name($parts[0], $parts[1]);
+        }
+        $words = self::split($text, '/\G[\s~]+/');
+        if (count($words) === 1) {
+            return new Name(self::plain($words[0]));
+        }
+        // the family name starts at the first word in lower case, else it is the last word
+        $start = count($words) - 1;
+        foreach (array_slice($words, 0, -1, true) as $at => $word) {
+            if ($at > 0 && preg_match('/^\p{Ll}/u', self::plain($word)) === 1) {
+                $start = $at;
+                break;
+            }
+        }
+        $joined = fn (array $some): string => self::plain(implode(' ', $some));
+
+        return new Name($joined(array_slice($words, $start)), $joined(array_slice($words, 0, $start)));
+    }
+
+    private static function plain(string $latex): string
+    {
+        return trim((string) preg_replace('/\s+/u', ' ', Latex::decoded($latex)));
+    }
+
+    /**
+     * @param  string  $separator  a pattern anchored with \G, which counts outside braces only
+     * @return list<string>
+     */
+    private static function split(string $text, string $separator): array
+    {
+        $parts = [''];
+        $depth = 0;
+        for ($at = 0, $length = strlen($text); $at < $length; $at++) {
+            $sign = $text[$at];
+            if ($sign === '\\') {
+                $parts[count($parts) - 1] .= substr($text, $at++, 2);
+
+                continue;
+            }
+            $depth += $sign === '{' ? 1 : ($sign === '}' ? -1 : 0);
+            if ($depth <= 0 && ($sign === ',' || $sign === '~' || ctype_space($sign)) && preg_match($separator, $text, $found, 0, $at) === 1) {
+                $parts[] = '';
+                $at += strlen($found[0]) - 1;
+
+                continue;
+            }
+            $parts[count($parts) - 1] .= $sign;
+        }
+
+        return $parts;
+    }
+}

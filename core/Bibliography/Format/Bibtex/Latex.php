@@ -1,0 +1,82 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WaryHeron\Core\Bibliography\Format\Bibtex;
+
+/** Text as LaTeX writes it: accents, letters and signs as commands, braces that only group. */
+final class Latex
+{
+    /** Combining marks (Unicode) by accent command. */
+    private const ACCENTS = [
+        '`' => "\u{300}", "'" => "\u{301}", '^' => "\u{302}", '~' => "\u{303}", '"' => "\u{308}", '=' => "\u{304}", '.' => "\u{307}",
+        'u' => "\u{306}", 'v' => "\u{30C}", 'H' => "\u{30B}", 'r' => "\u{30A}", 'c' => "\u{327}", 'k' => "\u{328}", 'd' => "\u{323}", 'b' => "\u{331}", 't' => "\u{361}",
+    ];
+
+    private const SIGNS = [
+        'ss' => 'ß', 'ae' => 'æ', 'AE' => 'Æ', 'oe' => 'œ', 'OE' => 'Œ', 'o' => 'ø', 'O' => 'Ø', 'aa' => 'å', 'AA' => 'Å', 'l' => 'ł', 'L' => 'Ł', 'i' => 'ı', 'j' => 'ȷ',
+        'dh' => 'ð', 'DH' => 'Ð', 'th' => 'þ', 'TH' => 'Þ', 'dj' => 'đ', 'DJ' => 'Đ', 'ng' => 'ŋ', 'NG' => 'Ŋ', 'textdotlessi' => 'ı',
+        'alpha' => 'α', 'beta' => 'β', 'gamma' => 'γ', 'delta' => 'δ', 'epsilon' => 'ε', 'varepsilon' => 'ε', 'zeta' => 'ζ', 'eta' => 'η', 'theta' => 'θ', 'iota' => 'ι', 'kappa' => 'κ',
+        'lambda' => 'λ', 'mu' => 'μ', 'nu' => 'ν', 'xi' => 'ξ', 'pi' => 'π', 'rho' => 'ρ', 'sigma' => 'σ', 'tau' => 'τ', 'upsilon' => 'υ', 'phi' => 'φ', 'varphi' => 'φ', 'chi' => 'χ',
+        'psi' => 'ψ', 'omega' => 'ω', 'Gamma' => 'Γ', 'Delta' => 'Δ', 'Theta' => 'Θ', 'Lambda' => 'Λ', 'Xi' => 'Ξ', 'Pi' => 'Π', 'Sigma' => 'Σ', 'Phi' => 'Φ', 'Psi' => 'Ψ', 'Omega' => 'Ω',
+        'textendash' => '–', 'textemdash' => '—', 'textbackslash' => '\\', 'textasciitilde' => '~', 'textasciicircum' => '^', 'textquoteleft' => '‘', 'textquoteright' => '’',
+        'textquotedblleft' => '“', 'textquotedblright' => '”', 'textquotesingle' => "'", 'textasciigrave' => '`', 'textdegree' => '°', 'textmu' => 'µ', 'texttimes' => '×', 'textpm' => '±',
+        'textregistered' => '®', 'texttrademark' => '™', 'copyright' => '©', 'textcopyright' => '©', 'pounds' => '£', 'euro' => '€', 'texteuro' => '€', 'S' => '§', 'P' => '¶', 'dots' => '…',
+        'ldots' => '…', 'textellipsis' => '…', 'pm' => '±', 'times' => '×', 'cdot' => '·', 'le' => '≤', 'leq' => '≤', 'ge' => '≥', 'geq' => '≥', 'neq' => '≠', 'approx' => '≈', 'sim' => '∼',
+        'infty' => '∞', 'rightarrow' => '→', 'to' => '→', 'leftarrow' => '←', 'degree' => '°', 'circ' => '∘', 'guillemotleft' => '«', 'guillemotright' => '»', 'quad' => ' ', 'newline' => ' ',
+        'textless' => '<', 'textgreater' => '>', 'textbar' => '|', 'textunderscore' => '_', 'textbraceleft' => '{', 'textbraceright' => '}', 'textdollar' => '$',
+        'slash' => '/', 'textsection' => '§', 'exclamdown' => '¡', 'questiondown' => '¿',
+    ];
+
+    private const PIECE = '/\\\\([`\'^~"=.]|[uvHrcdbkt](?![A-Za-z]))\s*(?:\{\s*(\\\\[ij](?![A-Za-z])|[^\s{}\\\\])?([^{}\\\\]*)\s*\}|(\\\\[ij](?![A-Za-z])\s?|[^\s{}\\\\]))|\\\\([A-Za-z]+)\*?(?:\s+|\{\})?|\\\\(.)|(---|--|``|\'\')|([~{}$])/us';
+
+    /** Plain text of LaTeX; what is not known is left as it stands, without the backslash. */
+    public static function decoded(string $latex): string
+    {
+        if (strpbrk($latex, "\\{}~\$-`'") === false) {
+            return $latex;
+        }
+        $text = (string) preg_replace_callback(self::PIECE, self::piece(...), $latex);
+
+        return (string) \Normalizer::normalize($text, \Normalizer::FORM_C);
+    }
+
+    /** The same text with every sign escaped that LaTeX would act on; decoded() gives it back. */
+    public static function encoded(string $text): string
+    {
+        $text = strtr($text, ['\\' => '\\textbackslash{}', '{' => '\\{', '}' => '\\}', '&' => '\\&', '%' => '\\%', '$' => '\\$', '#' => '\\#', '_' => '\\_', '~' => '\\textasciitilde{}', '^' => '\\textasciicircum{}', '`' => '\\textasciigrave{}']);
+
+        return str_replace(['--', "''"], ['-{}-', "'{}'"], str_replace('--', '-{}-', $text));
+    }
+
+    /** @param  array<int, string>  $found */
+    private static function piece(array $found): string
+    {
+        $accent = $found[1] ?? '';
+        if ($accent !== '') {
+            $letter = ($found[2] ?? '') !== '' ? $found[2] : trim($found[4] ?? '');
+            $letter = ['\\i' => 'i', '\\j' => 'j'][$letter] ?? $letter;
+
+            return ($letter === '' ? '' : $letter.self::ACCENTS[$accent]).($found[3] ?? '');
+        }
+        if (($found[5] ?? '') !== '') {
+            // other commands say how their text looks, not what it is
+            return self::SIGNS[$found[5]] ?? '';
+        }
+        if (($found[6] ?? '') !== '') {
+            return match ($found[6]) {
+                '\\', "\n", ',', ';', ':' => ' ',
+                '-', '/', '!', '(', ')', '[', ']' => '',
+                default => $found[6],
+            };
+        }
+
+        return match ($found[7] ?? '') {
+            '---' => '—',
+            '--' => '–',
+            '``' => '“',
+            "''" => '”',
+            default => ($found[8] ?? '') === '~' ? ' ' : '',
+        };
+    }
+}

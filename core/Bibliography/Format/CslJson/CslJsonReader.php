@@ -1,0 +1,198 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WaryHeron\Core\Bibliography\Format\CslJson;
+
+use WaryHeron\Core\Bibliography\Doi;
+use WaryHeron\Core\Bibliography\Format\Lines;
+use WaryHeron\Core\Bibliography\Format\Reading;
+use WaryHeron\Core\Bibliography\Format\RecognisesItself;
+use WaryHeron\Core\Bibliography\Format\ReferenceReader;
+use WaryHeron\Core\Bibliography\Format\UnreadableRecord;
+use WaryHeron\Core\Bibliography\Format\UnusableFile;
+use WaryHeron\Core\Bibliography\Keywords;
+use WaryHeron\Core\Bibliography\Name;
+use WaryHeron\Core\Bibliography\Pages;
+use WaryHeron\Core\Bibliography\Reference;
+use WaryHeron\Core\Bibliography\Year;
+
+/** Reads CSL-JSON item by item: a list of items, one item, an object whose "items" are the list, or one item a line. */
+final class CslJsonReader implements RecognisesItself, ReferenceReader
+{
+    private const DEPTH = 12;
+
+    public function recognises(string $beginning): bool
+    {
+        return preg_match('/^\s*(?:\[\s*(?:\{|\])|\{\s*")/', $beginning) === 1;
+    }
+
+    public function read($stream, Reading $reading = new Reading): iterable
+    {
+        $anything = false;
+        foreach ($this->objects($stream, $reading) as $line => [$text, $ended]) {
+            $anything = true;
+            if ($text === '') {
+                continue;
+            }
+            if (strlen($text) > self::LARGEST_RECORD) {
+                yield UnreadableRecord::tooLarge($line, $text);
+
+                continue;
+            }
+            $item = json_decode($text, true, self::DEPTH, JSON_INVALID_UTF8_SUBSTITUTE | JSON_BIGINT_AS_STRING);
+            if (! is_array($item)) {
+                yield UnreadableRecord::broken($line, $ended ? 'This item is not valid JSON: '.lcfirst(json_last_error_msg()).'.' : 'The file ends within this item.', $text);
+
+                continue;
+            }
+            yield $this->reference($item, $text, $line);
+        }
+        if (! $anything) {
+            throw UnusableFile::unknownFormat();
+        }
+    }
+
+    /**
+     * The outermost objects that are items, told apart by counting brackets outside strings.
+     *
+     * @param  resource  $stream
+     * @return \Generator<int, array{string, bool}> text and whether it ended, by the line it starts in; '' for an empty list
+     */
+    private function objects($stream, Reading $reading): \Generator
+    {
+        $text = null;
+        $start = 0;
+        $depth = 0;
+        $inString = false;
+        $wrapped = false;
+        foreach (Lines::of($stream, $reading) as $number => $line) {
+            if (! $wrapped && $text === null && preg_match('/^\s*\{\s*"items"\s*:\s*\[/', $line, $head) === 1) {
+                $line = substr($line, strlen($head[0]));
+                $wrapped = true;
+            } elseif ($number === 1 && preg_match('/^\s*\[\s*\]\s*$/', $line) === 1) {
+                yield 1 => ['', true];
+            }
+            $from = 0;
+            for ($at = 0, $length = strlen($line); $at < $length; $at++) {
+                $at += $inString ? strcspn($line, '"\\', $at) : strcspn($line, '"{}', $at);
+                $sign = $line[$at] ?? '';
+                if ($inString) {
+                    $at += $sign === '\\' ? 1 : 0;
+                    $inString = $sign !== '"';
+                } elseif ($sign === '"') {
+                    $inString = true;
+                } elseif ($sign === '{' && $depth++ === 0) {
+                    [$text, $start, $from] = ['', $number, $at];
+                } elseif ($sign === '}' && $depth > 0 && --$depth === 0) {
+                    yield $start => [$text.substr($line, $from, $at - $from + 1), true];
+                    $text = null;
+                }
+            }
+            if ($text !== null && strlen($text) <= self::LARGEST_RECORD) {
+                $text .= substr($line, $from)."\n";
+            }
+            // no string goes over the end of a line in JSON: a quote left open would swallow what follows
+            $inString = false;
+        }
+        if ($text !== null) {
+            yield $start => [$text, false];
+        }
+    }
+
+    /** @param  array<mixed>  $item */
+    private function reference(array $item, string $source, int $line): Reference|UnreadableRecord
+    {
+        $take = function (string ...$names) use (&$item): string {
+            foreach ($names as $name) {
+                $value = $item[$name] ?? null;
+                unset($item[$name]);
+                if (is_scalar($value) && trim((string) $value) !== '') {
+                    return trim((string) $value);
+                }
+            }
+
+            return '';
+        };
+        $title = $take('title');
+        if ($title === '') {
+            return UnreadableRecord::withoutTitle($line, $source, 'Give the item a "title", or leave it out.');
+        }
+        $custom = is_array($item['custom'] ?? null) ? $item['custom'] : [];
+        $issued = is_array($item['issued'] ?? null) ? $item['issued'] : ['raw' => $take('issued')];
+        [$date, $year] = $this->date($issued);
+        $authors = array_values(array_filter(is_array($item['author'] ?? null) ? $item['author'] : [], is_array(...)));
+        $type = $take('type');
+        $known = CslTypes::type($type);
+        [$firstPage, $lastPage] = Pages::split($take('page', 'page-first'));
+        $doi = $take('DOI');
+        $urls = array_values(array_filter([$take('URL'), ...(is_array($custom['urls'] ?? null) ? array_filter($custom['urls'], is_string(...)) : [])], fn (string $url): bool => $url !== ''));
+        $said = fn (string $name): string => is_string($custom[$name] ?? null) ? $custom[$name] : '';
+        $values = [
+            'id' => $take('id'), 'journal' => $take('container-title'), 'journalShort' => $take('container-title-short', 'journalAbbreviation'), 'volume' => $take('volume'), 'issue' => $take('issue'),
+            'abstract' => $take('abstract'), 'language' => $take('language'), 'publisher' => $take('publisher'), 'place' => $take('publisher-place'), 'issn' => $take('ISSN'),
+        ];
+        $keywords = Keywords::split($take('keyword'));
+        $extra = $type === CslTypes::written($known) ? [] : [['type', $type]];
+        foreach (is_array($custom['fields'] ?? null) ? $custom['fields'] : [] as $field) {
+            if (is_array($field) && is_string($field[0] ?? null) && is_string($field[1] ?? null)) {
+                $extra[] = [$field[0], $field[1]];
+            }
+        }
+        $ours = ['urls' => 1, 'date' => 1, 'accession' => 1, 'fields' => 1];
+        $item['custom'] = array_diff_key($custom, $ours);
+        unset($item['issued'], $item['author']);
+        foreach ($item as $name => $value) {
+            if ($value !== '' && $value !== [] && $value !== null) {
+                $extra[] = [(string) $name, is_string($value) ? $value : json_encode($value, JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR)];
+            }
+        }
+
+        return new Reference(
+            ...$values,
+            type: $known,
+            title: $title,
+            authors: array_map($this->name(...), $authors),
+            year: $year,
+            date: $said('date') !== '' ? $said('date') : $date,
+            firstPage: $firstPage,
+            lastPage: $lastPage,
+            doi: Doi::normalised($doi) ?? $doi,
+            urls: $urls,
+            keywords: $keywords,
+            accession: $said('accession'),
+            extra: $extra,
+            source: $source,
+            line: $line,
+        );
+    }
+
+    /**
+     * @param  array<mixed>  $issued
+     * @return array{string, ?int}
+     */
+    private function date(array $issued): array
+    {
+        $parts = is_array($issued['date-parts'][0] ?? null) ? array_values(array_filter($issued['date-parts'][0], is_scalar(...))) : [];
+        if ($parts !== []) {
+            $date = implode('-', array_map(fn (mixed $part, int $at): string => str_pad((string) $part, $at === 0 ? 4 : 2, '0', STR_PAD_LEFT), $parts, array_keys($parts)));
+
+            return [$date, Year::of($date)];
+        }
+        $text = is_scalar($issued['raw'] ?? null) ? (string) $issued['raw'] : (is_scalar($issued['literal'] ?? null) ? (string) $issued['literal'] : '');
+
+        return [$text, Year::of($text)];
+    }
+
+    /** @param  array<mixed>  $name */
+    private function name(array $name): Name
+    {
+        $part = fn (string $key): string => is_scalar($name[$key] ?? null) ? trim((string) $name[$key]) : '';
+        if ($part('family') === '') {
+            return new Name($part('literal') !== '' ? $part('literal') : $part('given'));
+        }
+        $family = implode(' ', array_filter([$part('dropping-particle'), $part('non-dropping-particle'), $part('family')], fn (string $one): bool => $one !== ''));
+
+        return new Name($family, $part('given'), $part('suffix'));
+    }
+}

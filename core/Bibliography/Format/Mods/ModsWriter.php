@@ -1,0 +1,178 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WaryHeron\Core\Bibliography\Format\Mods;
+
+use WaryHeron\Core\Bibliography\Format\ReferenceWriter;
+use WaryHeron\Core\Bibliography\Name;
+use WaryHeron\Core\Bibliography\PublicationType;
+use WaryHeron\Core\Bibliography\Reference;
+use XMLWriter;
+
+/** Writes a MODS 3.7 collection; what MODS has no element for goes into an extension of ours. */
+final class ModsWriter implements ReferenceWriter
+{
+    /** Of the fields inside mods:extension. */
+    public const FIELDS = 'urn:waryheron:fields';
+
+    public function write(iterable $references): iterable
+    {
+        yield '<?xml version="1.0" encoding="UTF-8"?>'."\n".'<modsCollection xmlns="'.ModsReader::NAMESPACE.'">'."\n";
+        foreach ($references as $reference) {
+            yield $this->record($reference);
+        }
+        yield "</modsCollection>\n";
+    }
+
+    public function extension(): string
+    {
+        return 'xml';
+    }
+
+    public function mediaType(): string
+    {
+        return 'application/mods+xml';
+    }
+
+    private function record(Reference $reference): string
+    {
+        $xml = new XMLWriter;
+        $xml->openMemory();
+        $xml->setIndent(true);
+        $xml->startElement('mods');
+        $xml->writeAttribute('version', '3.7');
+        $this->nested($xml, ['titleInfo', 'title'], $reference->title);
+        foreach ($reference->authors as $name) {
+            $this->name($xml, $name);
+        }
+        $genres = array_values(array_filter($reference->extra, fn (array $field): bool => $field[0] === 'genre'));
+        foreach ($genres === [] ? [['genre', self::genre($reference->type)]] : $genres as [, $genre]) {
+            $this->element($xml, 'genre', $genre);
+        }
+        $date = $reference->date !== '' ? $reference->date : (string) $reference->year;
+        if ($date.$reference->publisher.$reference->place !== '') {
+            $xml->startElement('originInfo');
+            $this->nested($xml, ['place', 'placeTerm'], $reference->place);
+            $this->element($xml, 'publisher', $reference->publisher);
+            $this->element($xml, 'dateIssued', $date);
+            $xml->endElement();
+        }
+        $this->nested($xml, ['language', 'languageTerm'], $reference->language);
+        $this->element($xml, 'abstract', $reference->abstract);
+        $left = [];
+        foreach ($reference->extra as [$tag, $value]) {
+            match ($tag) {
+                'genre' => null,
+                'note' => $this->element($xml, 'note', $value),
+                default => $left[] = [$tag, $value],
+            };
+        }
+        foreach ($reference->keywords as $keyword) {
+            $this->nested($xml, ['subject', 'topic'], $keyword);
+        }
+        $this->host($xml, $reference);
+        $this->element($xml, 'identifier', $reference->doi, ['type' => 'doi']);
+        $this->element($xml, 'identifier', $reference->id === $reference->accession ? '' : $reference->id, ['type' => 'local']);
+        foreach ($reference->urls as $url) {
+            $this->nested($xml, ['location', 'url'], $url);
+        }
+        if ($left !== []) {
+            $xml->startElement('extension');
+            foreach ($left as [$tag, $value]) {
+                $this->element($xml, 'field', $value, ['xmlns' => self::FIELDS, 'name' => $tag]);
+            }
+            $xml->endElement();
+        }
+        $this->nested($xml, ['recordInfo', 'recordIdentifier'], $reference->accession);
+        $xml->endElement();
+
+        return $xml->outputMemory();
+    }
+
+    public static function genre(PublicationType $type): string
+    {
+        return match ($type) {
+            PublicationType::Article => 'journal article',
+            PublicationType::Conference => 'conference publication',
+            PublicationType::Chapter => 'book chapter',
+            PublicationType::RegisterEntry => 'register entry',
+            default => $type->value,
+        };
+    }
+
+    private function host(XMLWriter $xml, Reference $reference): void
+    {
+        if ($reference->journal.$reference->journalShort.$reference->volume.$reference->issue.$reference->firstPage.$reference->issn === '') {
+            return;
+        }
+        $xml->startElement('relatedItem');
+        $xml->writeAttribute('type', 'host');
+        $this->nested($xml, ['titleInfo', 'title'], $reference->journal);
+        if ($reference->journalShort !== '') {
+            $xml->startElement('titleInfo');
+            $xml->writeAttribute('type', 'abbreviated');
+            $this->element($xml, 'title', $reference->journalShort);
+            $xml->endElement();
+        }
+        $this->element($xml, 'identifier', $reference->issn, ['type' => 'issn']);
+        $xml->startElement('part');
+        foreach (['volume' => $reference->volume, 'issue' => $reference->issue] as $kind => $value) {
+            if ($value !== '') {
+                $xml->startElement('detail');
+                $xml->writeAttribute('type', $kind);
+                $this->element($xml, 'number', $value);
+                $xml->endElement();
+            }
+        }
+        if ($reference->firstPage !== '') {
+            $xml->startElement('extent');
+            $xml->writeAttribute('unit', 'pages');
+            $this->element($xml, 'start', $reference->firstPage);
+            $this->element($xml, 'end', $reference->lastPage);
+            $xml->endElement();
+        }
+        $xml->endElement();
+        $xml->endElement();
+    }
+
+    private function name(XMLWriter $xml, Name $name): void
+    {
+        $xml->startElement('name');
+        $body = $name->given === '' && $name->suffix === '';
+        $xml->writeAttribute('type', $body ? 'corporate' : 'personal');
+        if ($body) {
+            $this->element($xml, 'namePart', $name->family);
+        } else {
+            $this->element($xml, 'namePart', $name->family, ['type' => 'family']);
+            $this->element($xml, 'namePart', $name->given, ['type' => 'given']);
+            $this->element($xml, 'namePart', $name->suffix, ['type' => 'termsOfAddress']);
+        }
+        $xml->endElement();
+    }
+
+    /** @param  array{string, string}  $path */
+    private function nested(XMLWriter $xml, array $path, string $text): void
+    {
+        if ($text !== '') {
+            $xml->startElement($path[0]);
+            $this->element($xml, $path[1], $text);
+            $xml->endElement();
+        }
+    }
+
+    /** @param  array<string, string>  $attributes */
+    private function element(XMLWriter $xml, string $name, string $text, array $attributes = []): void
+    {
+        if ($text === '') {
+            return;
+        }
+        $xml->startElement($name);
+        foreach ($attributes as $key => $value) {
+            $xml->writeAttribute($key, $value);
+        }
+        // signs that no XML may hold, whatever wrote them
+        $xml->text((string) preg_replace('/[^\x{9}\x{A}\x{D}\x{20}-\x{D7FF}\x{E000}-\x{FFFD}\x{10000}-\x{10FFFF}]/u', '', mb_scrub($text, 'UTF-8')));
+        $xml->endElement();
+    }
+}

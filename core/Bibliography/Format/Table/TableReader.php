@@ -1,0 +1,172 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WaryHeron\Core\Bibliography\Format\Table;
+
+use WaryHeron\Core\Bibliography\Doi;
+use WaryHeron\Core\Bibliography\Format\Csv\CsvLine;
+use WaryHeron\Core\Bibliography\Format\ReferenceReader;
+use WaryHeron\Core\Bibliography\Format\UnreadableRecord;
+use WaryHeron\Core\Bibliography\Format\UnusableFile;
+use WaryHeron\Core\Bibliography\Keywords;
+use WaryHeron\Core\Bibliography\Name;
+use WaryHeron\Core\Bibliography\Pages;
+use WaryHeron\Core\Bibliography\PublicationType;
+use WaryHeron\Core\Bibliography\Reference;
+use WaryHeron\Core\Bibliography\Year;
+
+/** Makes records of the rows of a table, wherever the rows come from; the first row holds the headings. */
+final class TableReader
+{
+    public function __construct(private readonly ?Columns $columns = null)
+    {
+    }
+
+    /**
+     * @param  iterable<int, list<string>>  $rows  by line number; an empty row is passed over
+     * @return \Generator<int, Reference|UnreadableRecord>
+     *
+     * @throws UnusableFile If no column holds titles.
+     */
+    public function references(iterable $rows): \Generator
+    {
+        $headings = null;
+        $columns = $this->columns;
+        foreach ($rows as $line => $cells) {
+            if (implode('', $cells) === '') {
+                continue;
+            }
+            if ($headings === null) {
+                $headings = array_map(trim(...), $cells);
+                $columns ??= Columns::guess($headings);
+                if (! $columns->hold('title')) {
+                    throw UnusableFile::withoutTitleColumn();
+                }
+
+                continue;
+            }
+            yield $this->reference($headings, $columns ?? new Columns([]), $cells, $line);
+        }
+        if ($headings === null) {
+            throw UnusableFile::isEmpty();
+        }
+    }
+
+    /**
+     * @param  list<string>  $headings
+     * @param  list<string>  $cells
+     */
+    private function reference(array $headings, Columns $columns, array $cells, int $line): Reference|UnreadableRecord
+    {
+        // the headings go with the row, so that it can be mended by itself
+        $source = CsvLine::of($headings).CsvLine::of($cells);
+        if (strlen($source) > ReferenceReader::LARGEST_RECORD) {
+            return UnreadableRecord::tooLarge($line, $source);
+        }
+        if (trim(implode('', array_slice($cells, count($headings)))) !== '') {
+            return UnreadableRecord::broken($line, 'The row has '.count($cells).' cells, the heading row '.count($headings).'.', $source);
+        }
+        $values = [];
+        $extra = [];
+        foreach ($cells as $at => $cell) {
+            $cell = trim(self::armed($cell));
+            $field = $columns->fields[$at] ?? null;
+            if ($cell === '') {
+                continue;
+            }
+            if ($field === null) {
+                $extra[] = [$headings[$at] === '' ? 'column '.($at + 1) : $headings[$at], $cell];
+            } else {
+                $values[$field] = isset($values[$field]) ? "{$values[$field]}; {$cell}" : $cell;
+            }
+        }
+        $value = fn (string $field): string => $values[$field] ?? '';
+        if ($value('title') === '') {
+            return UnreadableRecord::withoutTitle($line, $source, 'Fill in its title cell, or leave it out.');
+        }
+        $date = $value('date') !== '' ? $value('date') : $value('year');
+        [$firstPage, $lastPage] = $value('firstPage') !== '' ? [$value('firstPage'), $value('lastPage')] : Pages::split($value('pages'));
+        $type = $this->type($value('type'));
+
+        return new Reference(
+            type: $type,
+            title: $value('title'),
+            authors: $this->authors($value('authors')),
+            year: Year::of($value('year')) ?? Year::of($date),
+            date: $date,
+            journal: $value('journal'),
+            journalShort: $value('journalShort'),
+            volume: $value('volume'),
+            issue: $value('issue'),
+            firstPage: $firstPage,
+            lastPage: $lastPage,
+            doi: Doi::normalised($value('doi')) ?? $value('doi'),
+            urls: preg_split('/[\s;]+(?=\w+:\/\/)|\s+/', $value('url'), -1, PREG_SPLIT_NO_EMPTY) ?: [],
+            abstract: $value('abstract'),
+            keywords: Keywords::split($value('keywords')),
+            language: $value('language'),
+            publisher: $value('publisher'),
+            place: $value('place'),
+            issn: $value('issn'),
+            accession: $value('accession'),
+            id: $value('id'),
+            extra: [
+                ...($value('type') === '' || $value('type') === $type->value ? [] : [['document type', $value('type')]]),
+                ...$extra,
+                ...$this->fields($value('fields')),
+            ],
+            source: $source,
+            line: $line,
+        );
+    }
+
+    /** The apostrophe that keeps a spreadsheet from running a text is no part of it. */
+    private static function armed(string $cell): string
+    {
+        return str_starts_with($cell, "'") && CsvLine::defused(substr($cell, 1)) === $cell ? substr($cell, 1) : $cell;
+    }
+
+    /** @return list<Name> */
+    private function authors(string $text): array
+    {
+        $parts = explode(';', $text);
+        if (count($parts) === 1) {
+            $parts = preg_split('/\s+(?:and|&)\s+/', $text) ?: [];
+        }
+        if (count($parts) === 1 && preg_match('/^(?:[^,]+ (?:\p{Lu}[.\-]{0,2}){1,4}(?:,\s*|$)){2,}$/u', $text) === 1) {
+            $parts = explode(',', $text);
+        }
+
+        return array_values(array_map(Name::indexed(...), array_filter(array_map(trim(...), $parts), fn (string $part): bool => $part !== '')));
+    }
+
+    private function type(string $text): PublicationType
+    {
+        $plain = strtolower($text);
+
+        return PublicationType::tryFrom($plain) ?? match (true) {
+            $plain === '', str_contains($plain, 'article') => PublicationType::Article,
+            str_contains($plain, 'conference'), str_contains($plain, 'meeting'), str_contains($plain, 'proceeding') => PublicationType::Conference,
+            str_contains($plain, 'chapter') => PublicationType::Chapter,
+            str_contains($plain, 'thesis'), str_contains($plain, 'dissertation') => PublicationType::Thesis,
+            str_contains($plain, 'preprint') => PublicationType::Preprint,
+            str_contains($plain, 'register'), str_contains($plain, 'registry') => PublicationType::RegisterEntry,
+            str_contains($plain, 'report') => PublicationType::Report,
+            str_contains($plain, 'book') => PublicationType::Book,
+            str_contains($plain, 'journal'), str_contains($plain, 'review'), str_contains($plain, 'editorial'), str_contains($plain, 'letter') => PublicationType::Article,
+            default => PublicationType::Other,
+        };
+    }
+
+    /** @return list<array{string, string}> what CsvWriter puts into its last column */
+    private function fields(string $json): array
+    {
+        $fields = $json === '' ? [] : json_decode($json, true);
+        if (! is_array($fields)) {
+            return [['other_fields', $json]];
+        }
+
+        return array_values(array_filter($fields, fn (mixed $field): bool => is_array($field) && count($field) === 2 && is_string($field[0] ?? null) && is_string($field[1] ?? null)));
+    }
+}
