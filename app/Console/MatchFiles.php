@@ -1,0 +1,136 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Console;
+
+use App\Files\ReferenceFile;
+use App\Files\TemporaryFolder;
+use App\Files\Unpacking;
+use Symfony\Component\Console\Output\OutputInterface;
+use WaryHeron\Core\Bibliography\Format\Csv\CsvLine;
+use WaryHeron\Core\Bibliography\Format\UnusableFile;
+use WaryHeron\Core\Bibliography\Reference;
+use WaryHeron\Core\Matching\Conflict;
+use WaryHeron\Core\Matching\Fingerprint;
+use WaryHeron\Core\Matching\Fingerprints;
+use WaryHeron\Core\Matching\Matcher;
+use WaryHeron\Core\Matching\MatchField;
+use WaryHeron\Core\Matching\MatchResult;
+use WaryHeron\Core\Matching\MatchSettings;
+
+/** Finds the records of files that are one publication; the groups joined without asking go to standard output. */
+final class MatchFiles extends PureCommand
+{
+    protected $signature = 'heron:match {file* : in any format that is read} {--with-likely : also join what a person would be asked about and is likely} {--evidence= : write all weighed pairs with the weight of each field to this CSV file} {--preset=balanced : cautious, balanced or keen}';
+
+    protected $description = 'Deduplicate files of references';
+
+    private int $rejected = 0;
+
+    protected function work(): int
+    {
+        if (! isset(MatchSettings::PRESETS[$this->text('preset')])) {
+            return $this->unusable('The presets are: '.implode(', ', array_keys(MatchSettings::PRESETS)).'.');
+        }
+        $folder = TemporaryFolder::make();
+        try {
+            $prints = [];
+            foreach ((array) $this->argument('file') as $file) {
+                $this->take((string) $file, $folder, $prints);
+            }
+        } catch (UnusableFile $unusable) {
+            return $this->unusable($unusable->getMessage());
+        } finally {
+            TemporaryFolder::remove($folder);
+        }
+        $result = (new Matcher(MatchSettings::preset($this->text('preset'))))->match(array_values($prints));
+        $this->output->write($this->clusters($this->option('with-likely') ? $result->groupsWithLikely() : $result->groups()), false, OutputInterface::OUTPUT_RAW);
+        if ($this->text('evidence') !== '' && ! $this->writeEvidence($result, $this->text('evidence'))) {
+            return $this->unusable("{$this->text('evidence')} cannot be written.");
+        }
+        $this->say(number_format(count($prints)).' records read; '.number_format(array_sum(array_map(count(...), $result->groups()))).' of them joined to '.number_format(count($result->groups())).' publications; '.number_format($this->recordsAsked($result)).' records for people to look at.');
+
+        return $this->rejected > 0 ? self::FAILURE : self::SUCCESS;
+    }
+
+    /** @param  array<string, Fingerprint>  $prints */
+    private function take(string $file, string $folder, array &$prints): void
+    {
+        if (! is_file($file) || ! is_readable($file)) {
+            throw new UnusableFile("{$file} cannot be read.");
+        }
+        $fingerprints = new Fingerprints;
+        try {
+            foreach (Unpacking::of($file, basename($file), $folder) as $part) {
+                $number = 0;
+                foreach ((new ReferenceFile($part['path'], ReferenceFile::formatOf($part['path'])))->records() as $one) {
+                    $number++;
+                    if (! $one instanceof Reference) {
+                        $this->rejected++;
+                        $this->say("{$file}:{$one->line}: {$one->message}");
+
+                        continue;
+                    }
+                    $key = $one->id === '' ? "{$part['name']}#{$number}" : $one->id;
+                    for ($again = 2, $free = $key; isset($prints[$free]); $free = "{$key}#{$again}", $again++);
+                    $prints[$free] = $fingerprints->of($one, $free);
+                }
+            }
+        } catch (UnusableFile $unusable) {
+            throw new UnusableFile("{$file}: {$unusable->getMessage()}");
+        }
+    }
+
+    /** @param  list<list<string>>  $groups */
+    private function clusters(array $groups): string
+    {
+        $lines = "record_id,cluster_id\n";
+        foreach ($groups as $group) {
+            foreach ($group as $key) {
+                $lines .= self::cells([$key, $group[0]]);
+            }
+        }
+
+        return $lines;
+    }
+
+    private function writeEvidence(MatchResult $result, string $path): bool
+    {
+        $file = @fopen($path, 'wb');
+        if ($file === false) {
+            return false;
+        }
+        $fields = MatchField::cases();
+        fwrite($file, self::cells(['record_a', 'record_b', 'verdict', 'bits', ...array_merge(...array_map(fn (MatchField $field): array => ["{$field->value}_level", "{$field->value}_bits"], $fields)), 'against']));
+        foreach ($result->pairs as $pair) {
+            $parts = $result->judge->parts($pair->comparison, $pair->rarity);
+            $cells = [$result->prints[$pair->a]->key, $result->prints[$pair->b]->key, $pair->verdict->value, number_format($pair->score, 2, '.', '')];
+            foreach ($fields as $field) {
+                $level = $pair->comparison->level($field);
+                array_push($cells, $level === 0 ? 'not compared' : $field->levels()[$level][0], isset($parts[$field->value]) ? number_format($parts[$field->value], 2, '.', '') : '');
+            }
+            $cells[] = implode(' ', array_map(fn (Conflict $conflict): string => $conflict->words(), Conflict::in($pair->comparison->conflicts())));
+            fwrite($file, self::cells($cells));
+        }
+        fclose($file);
+
+        return true;
+    }
+
+    private function recordsAsked(MatchResult $result): int
+    {
+        $records = [];
+        foreach ($result->asked as $pair) {
+            $records[$pair->a] = $records[$pair->b] = true;
+        }
+
+        return count($records);
+    }
+
+    /** @param  list<string>  $cells */
+    private static function cells(array $cells): string
+    {
+        return rtrim(CsvLine::of($cells), "\r\n")."\n";
+    }
+}

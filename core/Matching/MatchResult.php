@@ -1,0 +1,83 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WaryHeron\Core\Matching;
+
+/** What matching found: the groups joined without asking, and the pairs that people are asked about. */
+final readonly class MatchResult
+{
+    /**
+     * @param  list<Fingerprint>  $prints  sorted by key
+     * @param  list<Pair>  $pairs  all that weighed enough to be asked about, best first
+     * @param  list<Pair>  $asked  those between groups, best first
+     * @param  \Closure(int, int): bool  $contradict
+     */
+    public function __construct(
+        public array $prints,
+        public array $pairs,
+        private Clusters $clusters,
+        public array $asked,
+        public Judge $judge,
+        private \Closure $contradict,
+    ) {
+    }
+
+    /** @return list<list<string>> keys, groups of two or more */
+    public function groups(): array
+    {
+        return $this->keys($this->clusters->groups());
+    }
+
+    /** @return list<list<string>> the groups with the likely pairs joined as well, as long as nothing contradicts */
+    public function groupsWithLikely(): array
+    {
+        $clusters = clone $this->clusters;
+        foreach ($this->asked as $pair) {
+            if ($pair->verdict !== Verdict::Doubtful) {
+                $clusters->join($pair->a, $pair->b, $this->hangTogether($pair, $clusters));
+            }
+        }
+
+        return $this->keys($clusters->groups());
+    }
+
+    /** Two records alone may be joined although something contradicts; that is why it is only likely. */
+    private function hangTogether(Pair $pair, Clusters $clusters): bool
+    {
+        foreach ($clusters->groupOf($pair->a) as $i) {
+            foreach ($clusters->groupOf($pair->b) as $j) {
+                if (($i !== $pair->a || $j !== $pair->b) && ($this->contradict)($i, $j) && ! $this->likely($i, $j) && ! $this->onlyTheirDois($i, $j)) {
+                    return false;
+                }
+            }
+        }
+
+        return true;
+    }
+
+    private function onlyTheirDois(int $a, int $b): bool
+    {
+        return (new Comparator)->compare($this->prints[$a], $this->prints[$b])->conflicts() === Conflict::Doi->value;
+    }
+
+    private function likely(int $a, int $b): bool
+    {
+        foreach ($this->asked as $pair) {
+            if (($pair->a === $a && $pair->b === $b) || ($pair->a === $b && $pair->b === $a)) {
+                return $pair->verdict === Verdict::Likely;
+            }
+        }
+
+        return false;
+    }
+
+    /**
+     * @param  list<list<int>>  $groups
+     * @return list<list<string>>
+     */
+    private function keys(array $groups): array
+    {
+        return array_map(fn (array $group): array => array_map(fn (int $at): string => $this->prints[$at]->key, $group), $groups);
+    }
+}
