@@ -49,7 +49,7 @@ final class MatchFiles extends PureCommand
         if ($this->text('evidence') !== '' && ! $this->writeEvidence($result, $this->text('evidence'))) {
             return $this->unusable("{$this->text('evidence')} cannot be written.");
         }
-        $this->say(number_format(count($prints)).' records read; '.number_format(array_sum(array_map(count(...), $result->groups()))).' of them joined to '.number_format(count($result->groups())).' publications; '.number_format($this->recordsAsked($result)).' records for people to look at.');
+        $this->say(number_format(count($prints)).' records read; '.number_format(array_sum(array_map(count(...), $result->groups()))).' of them joined to '.number_format(count($result->groups())).' publications; '.number_format(count($result->recordsAsked())).' records for people to look at.');
 
         return $this->rejected > 0 ? self::FAILURE : self::SUCCESS;
     }
@@ -116,16 +116,6 @@ final class MatchFiles extends PureCommand
         fclose($file);
 
         return true;
-    }
-
-    private function recordsAsked(MatchResult $result): int
-    {
-        $records = [];
-        foreach ($result->asked as $pair) {
-            $records[$pair->a] = $records[$pair->b] = true;
-        }
-
-        return count($records);
     }
 
     /** @param  list<string>  $cells */

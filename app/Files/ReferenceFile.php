@@ -22,7 +22,7 @@ final class ReferenceFile
 
     /** @param  ?Columns  $columns  of a table; null to guess */
     public function __construct(
-        private readonly string $path,
+        public readonly string $path,
         public readonly string $format,
         public readonly Reading $reading = new Reading,
         private readonly ?Columns $columns = null,

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace App\Jobs;
 
 use App\Actions\Records\TakeInRecords;
+use App\Files\ReferenceFile;
+use App\Files\StoredFile;
 use App\Models\Delivery;
-use Illuminate\Support\Facades\Storage;
-use WaryHeron\Core\Bibliography\Format\Formats;
 use WaryHeron\Core\Bibliography\Format\UnusableFile;
 
 /** Reads a delivered file and takes its records in. */
@@ -44,13 +44,11 @@ final class DeliverFile extends TaskSlice
     /** @return ?bool true at the end of the file, false where another slice has to follow, null when cancelled */
     private function work(Delivery $delivery, TakeInRecords $takeIn): ?bool
     {
-        $stream = Storage::readStream("deliveries/{$delivery->file_hash}") ?? throw new \RuntimeException('The delivered file is not in the store.');
-        $format = Formats::recognise((string) fread($stream, 65536));
-        rewind($stream);
+        $file = StoredFile::of($delivery);
         $deadline = $this->deadline();
         $batch = [];
         $skipped = 0;
-        foreach (Formats::readers()[$format]->read($stream) as $one) {
+        foreach ($file->records() as $one) {
             if ($skipped < $delivery->position && $batch === []) {
                 $skipped++;
 
@@ -58,7 +56,7 @@ final class DeliverFile extends TaskSlice
             }
             $batch[] = $one;
             if (count($batch) === self::BATCH) {
-                $delivery = $this->take($delivery, $takeIn, $batch, $stream);
+                $delivery = $this->take($delivery, $takeIn, $batch, $file);
                 $skipped = $delivery->position;
                 $batch = [];
                 if ($this->isCancelled($delivery)) {
@@ -70,7 +68,7 @@ final class DeliverFile extends TaskSlice
             }
         }
         if ($batch !== []) {
-            $this->take($delivery, $takeIn, $batch, $stream);
+            $this->take($delivery, $takeIn, $batch, $file);
         }
 
         return true;
@@ -78,14 +76,15 @@ final class DeliverFile extends TaskSlice
 
     /**
      * @param  list<\WaryHeron\Core\Bibliography\Reference|\WaryHeron\Core\Bibliography\Format\UnreadableRecord>  $batch
-     * @param  resource  $stream
      */
-    private function take(Delivery $delivery, TakeInRecords $takeIn, array $batch, $stream): Delivery
+    private function take(Delivery $delivery, TakeInRecords $takeIn, array $batch, ReferenceFile $file): Delivery
     {
         $delivery = $takeIn->execute($delivery->id, $delivery->position, $batch);
         // how many records there will be is known from how far the file has been read
-        $read = max(1, (int) ftell($stream));
-        $this->progress($delivery, (int) round($delivery->position * max(1.0, (float) $delivery->file_size / $read)));
+        $this->progress($delivery, $file->read === null ? null : (int) round($delivery->position * max(1.0, (float) $delivery->file_size / max(1, $file->read))));
+        if ($file->reading->remarks() !== $delivery->remarks) {
+            $delivery->update(['remarks' => mb_substr($file->reading->remarks(), 0, 250)]);
+        }
 
         return $delivery;
     }

@@ -24,6 +24,11 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property ?string $source_key
  * @property bool $only_new
  * @property int $passed_over
+ * @property string $platform
+ * @property string $format
+ * @property string $remarks
+ * @property array{columns?: array<int, string>, delimiter?: string, encoding?: string} $reading
+ * @property ?Carbon $withdrawn_at
  * @property ?string $query_sent
  * @property ?string $task_id
  * @property string $state
@@ -90,7 +95,7 @@ final class Delivery extends Model
 
     protected function casts(): array
     {
-        return ['only_new' => 'boolean', 'searched_on' => 'immutable_date', 'finished_at' => 'immutable_datetime'];
+        return ['only_new' => 'boolean', 'reading' => 'array', 'withdrawn_at' => 'immutable_datetime', 'searched_on' => 'immutable_date', 'finished_at' => 'immutable_datetime'];
     }
 
     /** Whether its work waits for a worker or has one. */

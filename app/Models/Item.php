@@ -21,6 +21,7 @@ use WaryHeron\Core\Screening\Stage;
  * @property bool $settled
  * @property ?string $criterion_id
  * @property ?Carbon $opened_at
+ * @property ?Carbon $folded_at
  * @property int $position
  * @property Carbon $created_at
  * @property Carbon $updated_at
@@ -52,6 +53,6 @@ final class Item extends Model
 
     protected function casts(): array
     {
-        return ['stage' => Stage::class, 'state' => ItemState::class, 'opened_at' => 'immutable_datetime'];
+        return ['stage' => Stage::class, 'state' => ItemState::class, 'opened_at' => 'immutable_datetime', 'folded_at' => 'immutable_datetime'];
     }
 }

@@ -26,9 +26,13 @@ use Illuminate\Database\Eloquent\Relations\HasOne;
  * @property string $language
  * @property string $sort_title
  * @property int $records_count
+ * @property ?string $merged_into
+ * @property array<string, array{field: string, value: string, by: string, at: string}> $chosen
  * @property Carbon $created_at
  * @property Carbon $updated_at
  * @property Review $review
+ * @property \Illuminate\Database\Eloquent\Collection<int, Record> $records
+ * @property ?Item $item
  */
 final class Publication extends Model
 {
@@ -47,6 +51,11 @@ final class Publication extends Model
     public function item(): HasOne
     {
         return $this->hasOne(Item::class);
+    }
+
+    protected function casts(): array
+    {
+        return ['chosen' => 'array'];
     }
 
     /** @return BelongsTo<Review, $this> */

@@ -19,6 +19,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property ?string $doi_key
  * @property ?string $work_key
  * @property ?Carbon $separated_at
+ * @property ?Carbon $withdrawn_at
  * @property array<string, mixed> $reference
  * @property string $source
  * @property Carbon $created_at
@@ -45,6 +46,6 @@ final class Record extends Model
 
     protected function casts(): array
     {
-        return ['separated_at' => 'immutable_datetime', 'reference' => 'array'];
+        return ['separated_at' => 'immutable_datetime', 'withdrawn_at' => 'immutable_datetime', 'reference' => 'array'];
     }
 }

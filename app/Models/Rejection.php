@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Carbon\CarbonImmutable as Carbon;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
 /**
  * @property string $id
@@ -15,10 +17,23 @@ use Illuminate\Database\Eloquent\Model;
  * @property int $line
  * @property string $message
  * @property string $text
+ * @property ?Carbon $mended_at
+ * @property Delivery $delivery
  */
 final class Rejection extends Model
 {
     use HasUlids;
 
     public $timestamps = false;
+
+    /** @return BelongsTo<Delivery, $this> */
+    public function delivery(): BelongsTo
+    {
+        return $this->belongsTo(Delivery::class);
+    }
+
+    protected function casts(): array
+    {
+        return ['mended_at' => 'immutable_datetime'];
+    }
 }

@@ -8,12 +8,14 @@ use Carbon\CarbonImmutable as Carbon;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use WaryHeron\Core\Matching\MatchSettings;
 
 /**
  * @property string $id
  * @property string $title
  * @property string $question
  * @property string $created_by
+ * @property ?array{certain: float, ask: float, emphasis: array<string, float>} $match_settings
  * @property Carbon $created_at
  * @property Carbon $updated_at
  */
@@ -115,5 +117,27 @@ final class Review extends Model
     public function tasks(): HasMany
     {
         return $this->hasMany(Task::class);
+    }
+
+    /** @return HasMany<Matching, $this> */
+    public function matchings(): HasMany
+    {
+        return $this->hasMany(Matching::class);
+    }
+
+    /** @return HasMany<Join, $this> */
+    public function joins(): HasMany
+    {
+        return $this->hasMany(Join::class);
+    }
+
+    public function matchSettings(): MatchSettings
+    {
+        return $this->match_settings === null ? new MatchSettings : new MatchSettings(...$this->match_settings);
+    }
+
+    protected function casts(): array
+    {
+        return ['match_settings' => 'array'];
     }
 }

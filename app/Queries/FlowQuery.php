@@ -20,8 +20,8 @@ final class FlowQuery
         $in = fn (ItemState $state): int => (int) ($states[$state->value] ?? 0);
 
         return Flow::from(new FlowFacts(
-            recordsDelivered: DB::table('records')->where('review_id', $review->id)->count(),
-            publications: DB::table('publications')->where('review_id', $review->id)->count(),
+            recordsDelivered: DB::table('records')->where('review_id', $review->id)->whereNull('withdrawn_at')->count(),
+            publications: DB::table('publications')->where('review_id', $review->id)->whereNull('merged_into')->count(),
             waiting: $in(ItemState::Waiting),
             disagreements: $in(ItemState::Disagreement),
             included: $in(ItemState::Included),

@@ -35,7 +35,7 @@ final readonly class Library
     public static function page(Review $review, LibraryFilters $filters, string $sort, bool $descending, ?string $cursor): self
     {
         $sort = isset(self::SORTS[$sort]) ? $sort : 'added';
-        $query = DB::table('publications')->where('publications.review_id', $review->id);
+        $query = DB::table('publications')->where('publications.review_id', $review->id)->whereNull('publications.merged_into');
         $total = Tallies::of($review)->all();
         $steps = [];
         foreach ($filters->steps as $step) {

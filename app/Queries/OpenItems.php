@@ -41,15 +41,29 @@ final class OpenItems
      */
     public static function sidesOf(Review $review, User $user, array $itemIds): array
     {
+        $standing = self::standing($review, $itemIds);
         $decisions = DB::table('decisions')->join('items', 'items.id', '=', 'decisions.item_id')->join('users', 'users.id', '=', 'decisions.user_id')->leftJoin('criteria', 'criteria.id', '=', 'decisions.criterion_id')
-            ->where('decisions.review_id', $review->id)->whereIn('decisions.item_id', $itemIds)->whereNull('decisions.superseded_at')->whereNotNull('decisions.verdict');
+            ->where('decisions.review_id', $review->id)->whereIn('decisions.item_id', array_keys($standing))->whereNull('decisions.superseded_at')->whereNotNull('decisions.verdict');
 
         $sides = [];
         foreach (Visibility::decisions($decisions, $user)->orderBy('decisions.created_at')->get(['decisions.item_id', 'decisions.user_id', 'users.name', 'decisions.verdict', 'decisions.criterion_id', 'criteria.reason', 'criteria.question', 'decisions.note', 'decisions.created_at']) as $side) {
-            $sides[$side->item_id][] = $side;
+            $sides[$standing[$side->item_id]][] = $side;
         }
 
         return $sides;
+    }
+
+    /**
+     * @param  list<string>  $itemIds
+     * @return array<string, string> these items and those folded into them, each with the item it counts for
+     */
+    private static function standing(Review $review, array $itemIds): array
+    {
+        $folded = DB::table('items AS folded')->join('publications', 'publications.id', '=', 'folded.publication_id')
+            ->join('items AS kept', fn ($join) => $join->on('kept.publication_id', '=', 'publications.merged_into')->on('kept.stage', '=', 'folded.stage'))
+            ->where('folded.review_id', $review->id)->where('folded.state', ItemState::Folded->value)->whereIn('kept.id', $itemIds)->get(['folded.id AS folded', 'kept.id AS kept'])->pluck('kept', 'folded')->all();
+
+        return [...array_combine($itemIds, $itemIds), ...$folded];
     }
 
     /** @return Collection<int, TalkMessage> empty while the item is blinded */

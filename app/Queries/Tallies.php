@@ -29,6 +29,6 @@ final readonly class Tallies
 
     public function all(): int
     {
-        return array_sum($this->byState);
+        return array_sum(array_diff_key($this->byState, [ItemState::Folded->value => 0]));
     }
 }

@@ -50,7 +50,8 @@ final class Blocking
             foreach ($prints as $at => $print) {
                 foreach (self::$pass($print) as $key) {
                     if ($key !== '') {
-                        $blocks[$key][] = $at;
+                        // two keys with one checksum cost a comparison, no more
+                        $blocks[crc32($key)][] = $at;
                     }
                 }
             }
@@ -84,7 +85,7 @@ final class Blocking
 
             return;
         }
-        foreach ([fn (Fingerprint $p): string => "{$p->year} {$p->volume}", fn (Fingerprint $p): string => ($p->authors[0][1] ?? '').' '.($p->journals[0] ?? '')] as $finer) {
+        foreach ([fn (Fingerprint $p): string => substr(str_replace(' ', '', $p->title->text), 0, 60)." {$p->volume}", fn (Fingerprint $p): string => ($p->authors[0][1] ?? '')." {$p->year}"] as $finer) {
             $parts = [];
             foreach ($members as $at) {
                 $parts[$finer($prints[$at])][] = $at;
@@ -156,7 +157,7 @@ final class Blocking
         }
         $head = array_slice($words, 0, 6);
 
-        return [implode(' ', array_slice($head, 2, 4))];
+        return [implode(' ', array_slice($head, 2, 4))." {$p->year}"];
     }
 
     /** @return list<string> */

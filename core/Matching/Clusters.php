@@ -23,7 +23,7 @@ final class Clusters
     {
         $one = $this->groupOf[$a] ?? null;
         $other = $this->groupOf[$b] ?? null;
-        if ($one !== null && $one === $other) {
+        if ($a === $b || ($one !== null && $one === $other)) {
             return true;
         }
         $left = $one === null ? [$a] : $this->members[$one];

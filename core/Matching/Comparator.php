@@ -21,8 +21,12 @@ final class Comparator
     public function compare(Fingerprint $a, Fingerprint $b): Comparison
     {
         $conflicts = 0;
+        $sameDoi = $a->doi !== '' && $a->doi === $b->doi;
+        if (! $sameDoi && $a->year !== null && $b->year !== null && abs($a->year - $b->year) > 1 && $a->title->text !== $b->title->text) {
+            return Comparison::of([7], 0); // years apart they are never joined; an equal title is still worth knowing
+        }
         $title = $this->title($a, $b);
-        if ($title === 7 && ($a->doi === '' || $a->doi !== $b->doi) && ($a->pages->first === null || $a->pages->first !== $b->pages->first)) {
+        if ($title === 7 && ! $sameDoi && ($a->pages->first === null || $a->pages->first !== $b->pages->first)) {
             return Comparison::of([7], 0); // nothing else could make them one
         }
         $authors = $this->authors($a, $b);
@@ -42,6 +46,19 @@ final class Comparator
         $conflicts |= $this->marks($a->title, $b->title);
 
         return Comparison::of([$title, $authors, $year, $journal, $volume, $issue, $pages, $doi, $abstract], $conflicts);
+    }
+
+    /** Whether two records must not stand in one group, however alike others make them. */
+    public function contradict(Fingerprint $a, Fingerprint $b): bool
+    {
+        $comparison = $this->compare($a, $b);
+        if ($comparison->has(Conflict::Kind) || $comparison->has(Conflict::Part)) {
+            return true;
+        }
+        $doi = $comparison->level(MatchField::Doi);
+
+        return $doi === 3
+            || ($doi !== 1 && ($comparison->has(Conflict::Pages) || $comparison->has(Conflict::Words) || $comparison->has(Conflict::Year) || ($comparison->level(MatchField::Volume) === 4 && $comparison->level(MatchField::Pages) !== 1)));
     }
 
     private function kinds(Fingerprint $a, Fingerprint $b): int
@@ -109,7 +126,7 @@ final class Comparator
             if ($this->near(implode('', $leftA), implode('', $leftB))) {
                 return 2;
             }
-            $this->pairOff($leftA, $leftB);
+            [$leftA, $leftB] = $this->pairedOff($leftA, $leftB);
         }
         $leftA = $this->telling($leftA);
         $leftB = $this->telling($leftB);
@@ -148,12 +165,13 @@ final class Comparator
      *
      * @param  list<string>  $a
      * @param  list<string>  $b
+     * @return array{array<int, string>, array<int, string>} what is left of both
      */
-    private function pairOff(array &$a, array &$b): void
+    private function pairedOff(array $a, array $b): array
     {
         foreach ($a as $i => $word) {
             foreach ($b as $j => $other) {
-                if ($this->near((string) $word, (string) $other)) {
+                if ($this->near($word, $other)) {
                     unset($a[$i], $b[$j]);
                     break;
                 }
@@ -170,6 +188,8 @@ final class Comparator
                 }
             }
         }
+
+        return [$a, $b];
     }
 
     /** The same but for typing: one edit in a word of four letters or more, two in one of eight; numbers must be the same. */

@@ -19,6 +19,15 @@ final class Estimation
     private const ENOUGH = 1e-6;
 
     /**
+     * @param  array{float, float}  $chances
+     * @return array{float, float}
+     */
+    private static function counted(array $chances): array
+    {
+        return [$chances[0] * self::BEFORE, $chances[1] * self::BEFORE];
+    }
+
+    /**
      * @param  array<int, int>  $patterns  how many pairs showed each pattern of levels (Comparison::pattern)
      */
     public static function weights(array $patterns, Weights $start): Weights
@@ -32,7 +41,8 @@ final class Estimation
         $odds = 2 ** $start->prior;
         $share = $odds / (1 + $odds);
         for ($round = 0; $round < self::ROUNDS; $round++) {
-            $sums = array_map(fn (array $of): array => array_map(fn (array $c): array => [$c[0] * self::BEFORE, $c[1] * self::BEFORE], $of), $before);
+            /** @var list<array<int, array{float, float}>> $sums */
+            $sums = array_map(fn (array $of): array => array_map(self::counted(...), $of), $before);
             $matched = 0.0;
             $all = 0.0;
             foreach ($levels as $i => $pattern) {
@@ -49,17 +59,18 @@ final class Estimation
                 $all += $counts[$i];
                 foreach ($pattern as $place => $level) {
                     if ($level !== 0) {
-                        $sums[$place][$level][0] += $same;
-                        $sums[$place][$level][1] += $counts[$i] - $same;
+                        [$ofMatches, $ofOthers] = $sums[$place][$level];
+                        $sums[$place][$level] = [$ofMatches + $same, $ofOthers + $counts[$i] - $same];
                     }
                 }
             }
             $moved = 0.0;
             foreach ($sums as $place => $of) {
-                $totals = [array_sum(array_column($of, 0)), array_sum(array_column($of, 1))];
-                foreach ($of as $level => $sum) {
-                    $new = [max(1e-6, $sum[0] / $totals[0]), max(1e-6, $sum[1] / $totals[1])];
-                    $moved = max($moved, abs($new[0] - $chances[$place][$level][0]), abs($new[1] - $chances[$place][$level][1]));
+                $m = array_sum(array_map(fn (array $sum): float => $sum[0], $of));
+                $u = array_sum(array_map(fn (array $sum): float => $sum[1], $of));
+                foreach ($chances[$place] as $level => $old) {
+                    $new = [max(1e-6, $of[$level][0] / $m), max(1e-6, $of[$level][1] / $u)];
+                    $moved = max($moved, abs($new[0] - $old[0]), abs($new[1] - $old[1]));
                     $chances[$place][$level] = $new;
                 }
             }

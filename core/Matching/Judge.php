@@ -63,9 +63,22 @@ final class Judge
      */
     public function verdict(Comparison $comparison, float $score, bool $recurrent = false): Verdict
     {
-        if ($score < $this->settings->ask) {
-            return Verdict::Apart;
-        }
+        return $this->settled($this->nature($comparison, $recurrent), $score);
+    }
+
+    /** The verdict at these thresholds on a pair that may be as much as its nature says. */
+    public function settled(Verdict $nature, float $score): Verdict
+    {
+        return match (true) {
+            $score < $this->settings->ask => Verdict::Apart,
+            $nature === Verdict::Certain && $score < $this->settings->certain => Verdict::Likely,
+            default => $nature,
+        };
+    }
+
+    /** What a pair can be at most, whatever it weighs: what contradicts is no question of weight. */
+    public function nature(Comparison $comparison, bool $recurrent = false): Verdict
+    {
         $level = $comparison->level(...);
         $doi = $level(MatchField::Doi) === 1;
         $title = $level(MatchField::Title);
@@ -87,7 +100,7 @@ final class Judge
         if ($comparison->has(Conflict::Pages) || $comparison->has(Conflict::Year)) {
             return $doi && $like && ! $recurrent ? Verdict::Likely : Verdict::Apart;
         }
-        if ($comparison->has(Conflict::Volume) && ! $doi && ! ($page && $like && $level(MatchField::Volume) === 3)) {
+        if ($comparison->has(Conflict::Volume) && ! $doi && ! ($page && $like && $level(MatchField::Volume) === 3 && $level(MatchField::Year) <= 1)) {
             return Verdict::Apart;
         }
         $confirmed = $doi || $samePlace || ($page && $journal && $like);
@@ -97,7 +110,7 @@ final class Judge
         if ($recurrent && ! $confirmed) {
             $sameIssue = $volume && $level(MatchField::Issue) === 1 && $level(MatchField::Journal) === 1 && $level(MatchField::Authors) === 1 && $level(MatchField::Year) === 1 && $title <= 2;
 
-            return $sameIssue ? ($score >= $this->settings->certain ? Verdict::Certain : Verdict::Likely) : Verdict::Apart;
+            return $sameIssue ? Verdict::Certain : Verdict::Apart;
         }
         if ($title === 7 && ! ($doi && $samePlace && $level(MatchField::Authors) === 1)) {
             return Verdict::Apart; // abstracts of one meeting share a page, and parts of one book a DOI
@@ -106,7 +119,7 @@ final class Judge
             return Verdict::Apart;
         }
         $known = $like || ($title === 0 && $samePlace && $doi);
-        if ($score >= $this->settings->certain && $known && ($confirmed || $title <= 2)) {
+        if ($known && ($confirmed || $title <= 2)) {
             return Verdict::Certain;
         }
 

@@ -29,6 +29,17 @@ final readonly class MatchResult
         return $this->keys($this->clusters->groups());
     }
 
+    /** @return list<string> keys of the records that people are asked about */
+    public function recordsAsked(): array
+    {
+        $asked = [];
+        foreach ($this->asked as $pair) {
+            $asked[$this->prints[$pair->a]->key] = $asked[$this->prints[$pair->b]->key] = true;
+        }
+
+        return array_map(strval(...), array_keys($asked));
+    }
+
     /** @return list<list<string>> the groups with the likely pairs joined as well, as long as nothing contradicts */
     public function groupsWithLikely(): array
     {

@@ -9,7 +9,8 @@ final class Matcher
 {
     private readonly Comparator $comparator;
 
-    public function __construct(private readonly MatchSettings $settings = new MatchSettings, private readonly ?Weights $weights = null)
+    /** @param  ?float  $floor  bits from which pairs are told, if fewer than those people are asked about */
+    public function __construct(private readonly MatchSettings $settings = new MatchSettings, private readonly ?Weights $weights = null, private readonly ?float $floor = null)
     {
         $this->comparator = new Comparator;
     }
@@ -66,7 +67,7 @@ final class Matcher
             $rare = min($rarity[$prints[$a]->title->text] ?? INF, $rarity[$prints[$b]->title->text] ?? INF);
             $rare = is_finite($rare) ? $rare : null;
             $score = $judge->score($comparison, $rare);
-            if ($score >= $this->settings->ask) {
+            if ($score >= min($this->floor ?? INF, $this->settings->ask)) {
                 $pairs[] = new Pair($a, $b, $comparison, $score, $judge->verdict($comparison, $score, $rare !== null), $rare);
             }
         }
@@ -125,7 +126,7 @@ final class Matcher
                 $ruled[min($places[$a], $places[$b])][max($places[$a], $places[$b])] = true;
             }
         }
-        $contradict = fn (int $a, int $b): bool => isset($ruled[min($a, $b)][max($a, $b)]) || $this->contradict($prints[$a], $prints[$b]);
+        $contradict = fn (int $a, int $b): bool => isset($ruled[min($a, $b)][max($a, $b)]) || $this->comparator->contradict($prints[$a], $prints[$b]);
         $clusters = new Clusters($contradict);
         foreach ($same as [$a, $b]) {
             if (isset($places[$a], $places[$b])) {
@@ -145,17 +146,5 @@ final class Matcher
         $asked = array_values(array_filter($asked, fn (Pair $pair): bool => ! $clusters->together($pair->a, $pair->b)));
 
         return new MatchResult($prints, $pairs, $clusters, $asked, $judge, $contradict);
-    }
-
-    private function contradict(Fingerprint $a, Fingerprint $b): bool
-    {
-        $comparison = $this->comparator->compare($a, $b);
-        if ($comparison->has(Conflict::Kind) || $comparison->has(Conflict::Part)) {
-            return true;
-        }
-        $doi = $comparison->level(MatchField::Doi);
-
-        return $doi === 3
-            || ($doi !== 1 && ($comparison->has(Conflict::Pages) || $comparison->has(Conflict::Words) || $comparison->has(Conflict::Year) || ($comparison->level(MatchField::Volume) === 4 && $comparison->level(MatchField::Pages) !== 1)));
     }
 }

@@ -27,7 +27,7 @@ final readonly class TitleText
 
     /** What a title is about itself, by the words it starts or ends with; the words are taken off. */
     private const KINDS = [
-        'correction' => '/^(?:author |publisher )?(?:erratum|errata|corrigend(?:um|a)|addend(?:um|a)|correction)(?: (?:to|for|in|of)\b|\s*:)[\s:"“”\']*|[\s:(\[-]+(?:erratum|errata|corrigend(?:um|a)|addend(?:um|a)|correction)[)\].]*$|\(vol\.? \S+,? (?:pg|pp?)\.? \S+,? \d{4}\)$/u',
+        'correction' => '/^(?:author |publisher )?(?:(?:erratum|errata|corrigend(?:um|a)|addend(?:um|a))(?: (?:to|for|in|of)\b|\s*:)|correction(?: to\b|\s*:))[\s:"“”\']*|[\s:(\[-]+(?:erratum|errata|corrigend(?:um|a)|addend(?:um|a)|correction)[)\].]*$|\(vol\.? \S+,? (?:pg|pp?)\.? \S+,? \d{4}\)$/u',
         'retraction' => '/^(?:retraction|withdrawal)(?: notice| note)?(?: (?:to|for|of)\b|\s*:)[\s:"“”\']*|[\s:(\[-]+retraction[)\].]*$/u',
         'reply' => '/^(?:in |authors?\'? ?)?(?:reply|rebuttal|response)(?:\s*:| (?:to|from)\b(?= (?:the )?(?:comment|letter|critique|editor|dr|prof|author))(?: (?:the )?(?:comments?|letters?|critique|editor|authors?)(?: (?:on|to|regarding|about|by)\b)?(?: the editor\b)?)?| to\s*:)[\s:"“”\']*|^reply to[\s:"“”\']+|[\s:;,(\[–—-]+(?:the |an? )?(?:authors?\'? ?)?(?:reply|rebuttal|response)(?: (?:to|of|from|by) (?:the )?(?:comments?|critics|authors?|letters?|editor))?[)\].]*$/u',
         'comment' => '/^(?:a |an |invited )?comment(?:ary|s)?(?: (?:on|to|about|regarding)\b|\s*:)[\s:"“”\']*|^letter to the editor(?: (?:on|about|regarding|concerning|re)\b|\s*[:;–—-])[\s:"“”\']*|^(?:re|letter)\s*:[\s:"“”\']*|[\s:(\[;–—-]+(?:an? |invited )?(?:comment|commentary|letter(?: to the editor)?)[)\].]*$/u',
@@ -58,7 +58,7 @@ final readonly class TitleText
         $title = self::plain($title);
         $bracketed = preg_match('/^\[.*\]\W*$/us', $title) === 1;
         // the original under a notice of its retraction is still the original
-        $title = (string) preg_replace('/^(?:retracted(?: article)?|withdrawn)\s*[:.\-–—]\s*/u', '', trim($title, " \t\n[]."));
+        $title = (string) preg_replace('/^(?:retracted(?: article)?|withdrawn)\s*[:.\-–—]\s*/u', '', trim($title, $bracketed ? " \t\n[]." : " \t\n."));
         $kind = '';
         foreach (self::KINDS as $name => $pattern) {
             $bare = (string) preg_replace($pattern, '', $title, -1, $count);
@@ -67,7 +67,7 @@ final readonly class TitleText
                 $title = trim($bare) === '' ? $title : $bare;
                 if ($name === 'correction' || $name === 'retraction') {
                     // where the thing was: "[J. Lamps 64 (2023) 510-526]", "(vol 18, pg 1047, 2005)"
-                    $title = (string) preg_replace('/\s*[\[(][^\[\]()]*(?:\([^()]*\)[^\[\]()]*)?\b\d{4}\b[^\[\]]*[\])]\W*$/u', '', $title);
+                    $title = (string) preg_replace(['/\s*\[[^\[\]]*\d{4}[^\[\]]*\]\W*$/u', '/\s*\([^()]*\d{4}[^()]*\)\W*$/u'], '', $title);
                 }
             }
         }
@@ -105,7 +105,7 @@ final readonly class TitleText
             $title = Latex::decoded($title);
         }
 
-        return trim((string) preg_replace('/\s+/u', ' ', Words::fold($title)));
+        return trim((string) preg_replace('/\s+/u', ' ', strtr(Words::fold($title), ['’' => "'", '‘' => "'", 'ʼ' => "'", '`' => "'"])));
     }
 
     private static function words(string $plain): string
@@ -122,8 +122,8 @@ final readonly class TitleText
     /** One spelling for what British, American and older habits write in several. */
     private static function spelling(string $word): string
     {
-        $word = str_replace(['ae', 'oe', 'our', 'isation', 'ising', 'ised', 'ise', 'yse', 'ysing', 'mme', 'll', 'ogue', 'tre', 'ph', 'gement'], ['e', 'e', 'or', 'ization', 'izing', 'ized', 'ize', 'yze', 'yzing', 'm', 'l', 'og', 'ter', 'f', 'gment'], $word);
+        $word = str_replace(['ae', 'oe', 'our', 'isation', 'ising', 'ised', 'ise', 'yse', 'ysing', 'mme', 'll', 'ogue', 'ph', 'gement'], ['e', 'e', 'or', 'ization', 'izing', 'ized', 'ize', 'yze', 'yzing', 'm', 'l', 'og', 'f', 'gment'], $word);
 
-        return (string) preg_replace('/(?<=g)e(?=ing$)/', '', $word);
+        return (string) preg_replace(['/(?<=g)e(?=ing$)/', '/tre(s?)$/'], ['', 'ter$1'], $word);
     }
 }

@@ -11,9 +11,12 @@ enum ItemState: string
     case Included = 'included';
     case Excluded = 'excluded';
 
+    /** Of a publication that was found to be another; its decisions count there. */
+    case Folded = 'folded';
+
     /** Blinding holds while decisions are missing, and no longer. */
     public function isOpen(): bool
     {
-        return $this !== self::Waiting;
+        return $this !== self::Waiting && $this !== self::Folded;
     }
 }

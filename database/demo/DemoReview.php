@@ -10,6 +10,8 @@ use App\Actions\Coding\SaveAnswer;
 use App\Actions\Question\ChangeCriteria;
 use App\Actions\Question\ChangeQuestion;
 use App\Actions\Records\StartDelivery;
+use App\Actions\Records\StartJoining;
+use App\Actions\Records\StartMatching;
 use App\Actions\Screening\PostToTalk;
 use App\Actions\Screening\RecordDecision;
 use App\Actions\Screening\SettleItem;
@@ -18,6 +20,8 @@ use App\Actions\Searches\KeepKnownItems;
 use App\Actions\Searches\RuleOnHeading;
 use App\Actions\Searches\RunStrategy;
 use App\Actions\Team\CreateReview;
+use App\Jobs\JoinCertain;
+use App\Jobs\MatchRecords;
 use App\Jobs\TaskSlice;
 use App\Models\Criterion;
 use App\Models\Item;
@@ -30,8 +34,11 @@ use App\Models\Task;
 use App\Models\User;
 use App\Sources\Sources;
 use Carbon\CarbonImmutable;
+use Illuminate\Contracts\Bus\Dispatcher;
 use Illuminate\Contracts\Console\Kernel;
 use Illuminate\Support\Facades\Queue;
+use Illuminate\Support\Str;
+use WaryHeron\Core\Bibliography\Format\Csv\CsvWriter;
 use WaryHeron\Core\Bibliography\Reference;
 use WaryHeron\Core\Coding\CodeType;
 use WaryHeron\Core\Screening\ItemState;
@@ -94,6 +101,8 @@ final class DemoReview
         private readonly RuleOnHeading $rule,
         private readonly KeepKnownItems $known,
         private readonly StartDelivery $start,
+        private readonly StartMatching $matchings,
+        private readonly StartJoining $joining,
         private readonly CreateReview $create,
         private readonly Sources $sources,
     ) {
@@ -111,6 +120,9 @@ final class DemoReview
             $this->screen($start->addDays(6));
             $this->settleSome($start->addDays(20));
             $this->code($start->addDays(22));
+            $this->at($start->addDays(23)->setTime(15, 0));
+            $this->deliverLate();
+            $this->match(joins: false);
             $this->at($start->addDays(23)->setTime(16, 0));
             $this->create->execute($this->people['ines'], 'Handover checklists at shift change', 'Do structured checklists at shift change reduce what is forgotten?');
             Task::query()->update(['seen_at' => now()]);
@@ -168,10 +180,31 @@ final class DemoReview
         }
         $this->at($start->addDays(4)->setTime(11, 15));
         TaskSlice::runHere($this->start->ofFile($mirela, $this->review, __DIR__.'/tern-abstracts.ris', 'tern-abstracts.ris', 'Tern Abstracts, an earlier export', $start->addDays(4), 'From before the strategy was written; one record came without a title.'));
+        $this->at($start->addDays(4)->setTime(14, 20));
+        $this->match(joins: true);
         $this->at($start->addDays(5)->setTime(9, 40));
         $errors = $this->strategies->create($mirela, $this->review, 'Errors at night, to see what it would add', ['alder', 'tern']);
         $this->change($errors, 'fill', ['blocks' => [['name' => 'Errors', 'terms' => ['error*', '"near misses"', 'heading:"Clinical errors"/narrower']], ['name' => 'Night', 'terms' => ['night*', 'heading:"Night work"']]]]);
         $this->knowItems($mirela);
+    }
+
+    private function match(bool $joins): void
+    {
+        $matching = $this->matchings->execute($this->people['mirela'], $this->review);
+        app(Dispatcher::class)->dispatchNow(new MatchRecords($matching->id));
+        if ($joins) {
+            $task = $this->joining->execute($this->people['mirela'], $this->review, $matching->refresh());
+            app(Dispatcher::class)->dispatchNow(new JoinCertain($matching->id, $this->people['mirela']->id, $task->id, strtolower((string) Str::ulid())));
+        }
+    }
+
+    /** A colleague's own collection, which tells in its own way what is here already, and brings a few that are not. */
+    private function deliverLate(): void
+    {
+        $path = (string) tempnam(sys_get_temp_dir(), 'heron');
+        file_put_contents($path, implode('', [...(new CsvWriter)->write(LateCollection::of($this->review))]));
+        TaskSlice::runHere($this->start->ofFile($this->people['mirela'], $this->review, $path, 'night-light-collection.csv', 'Ward library collection', CarbonImmutable::now()->startOfDay(), 'Kept by hand over the years by a colleague of the night ward.', reading: []));
+        unlink($path);
     }
 
     /** @param  array<string, mixed>  $with */

@@ -5,6 +5,7 @@ import deliveryForm from './deliveryForm';
 import dialectFile from './dialectFile';
 import findingActions from './findingActions';
 import keys from './keys';
+import pairing from './pairing';
 import palette from './palette';
 import picking from './picking';
 import readingDesk from './readingDesk';
@@ -13,8 +14,9 @@ import strategyLines from './strategyLines';
 import tasks from './tasks';
 import theme from './theme';
 import thesaurus from './thesaurus';
+import thresholds from './thresholds';
 
-for (const [name, component] of Object.entries({ answer, copying, deliveryForm, dialectFile, findingActions, keys, palette, picking, readingDesk, strategyBoard, strategyLines, tasks, theme, thesaurus })) {
+for (const [name, component] of Object.entries({ answer, copying, deliveryForm, dialectFile, findingActions, keys, pairing, palette, picking, readingDesk, strategyBoard, strategyLines, tasks, theme, thesaurus, thresholds })) {
     Alpine.data(name, component);
 }
 Alpine.start();

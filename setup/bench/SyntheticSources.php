@@ -21,6 +21,10 @@ final class SyntheticSources
 
     private const PLACES = ['Tarvik', 'Lunecourt', 'Maridale', 'Calderwyn', 'Grenmark', 'Vastholm', 'Quellin', 'Port Ellery', 'Nova Braça', 'Istrava', 'Belmora', 'Darakot', 'Orsenna', 'Corrinthe', 'Sandreth', 'Ærholm'];
 
+    private const QUALIFIERS = ['early', 'repeated', 'low-dose', 'combined', 'voluntary', 'self-chosen', 'supervised', 'brief', 'intermittent', 'personalised', 'team-based', 'unannounced', 'delayed', 'remote', 'seasonal', 'mandatory', 'staggered', 'simulated', 'peer-led', 'subsidised', 'nightly', 'alternating', 'warm', 'quiet', 'wearable', 'ceiling-mounted'];
+
+    private const GROUPS = ['newly qualified', 'older', 'part-time', 'permanent', 'agency', 'rural', 'urban', 'migrant', 'pregnant', 'experienced', 'volunteer', 'rotating', 'off-site', 'senior', 'community', 'intensive care', 'paediatric', 'surgical', 'psychiatric', 'obstetric', 'oncology', 'trauma'];
+
     private const FORMS = ['a randomised trial', 'a cohort study', 'a case–control study', 'a cross-sectional survey', 'a qualitative study', 'a pilot study', 'a crossover trial', 'a registry-based analysis', 'a mixed-methods evaluation', 'a before-and-after study'];
 
     private const SYLLABLES = ['ka', 'lo', 'ri', 'mek', 'tan', 'vo', 'shi', 'gre', 'bel', 'dor', 'nas', 'ul', 'pen', 'hal', 'qui', 'zor', 'em', 'fa', 'wyn', 'ost', 'ård', 'éli', 'ück', 'ska'];
@@ -68,9 +72,9 @@ final class SyntheticSources
 
     private function publication(int $work): Reference
     {
-        $thing = $this->one(self::THINGS);
+        $thing = $this->one(self::QUALIFIERS).' '.$this->one(self::THINGS);
         $outcome = $this->one(self::OUTCOMES);
-        $title = $this->chance(2) ? $this->one(['Editorial', 'Letter to the editor', 'Introduction', 'Book reviews']) : $this->one(self::HEADS)." {$thing} and {$outcome} of ".$this->one(self::PEOPLE).' in '.$this->one(self::PLACES).': '.$this->one(self::FORMS).($this->chance(40) ? " over {$this->random->getInt(2, 60)} months" : '');
+        $title = $this->chance(2) ? $this->one(['Editorial', 'Letter to the editor', 'Introduction', 'Book reviews']) : $this->one(self::HEADS)." {$thing} and {$outcome} of ".$this->one(self::GROUPS).' '.$this->one(self::PEOPLE).' in '.$this->one(self::PLACES).': '.$this->one(self::FORMS).($this->chance(40) ? " over {$this->random->getInt(2, 60)} months" : '');
         $authors = [];
         for ($i = $this->random->getInt(1, 8); $i > 0; $i--) {
             $authors[] = new Name(mb_convert_case($this->one(self::SYLLABLES).$this->one(self::SYLLABLES).$this->one(self::SYLLABLES), MB_CASE_TITLE), mb_convert_case($this->one(self::SYLLABLES).$this->one(self::SYLLABLES), MB_CASE_TITLE).' '.chr($this->random->getInt(65, 90)).'.');

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 // Deduplicates made-up records of several sources at two sizes, and joins them by exact keys beside it. Usage: matching.php [SIZE]
 
+use WaryHeron\Core\Matching\Clusters;
 use WaryHeron\Core\Matching\ExactKeys;
 use WaryHeron\Core\Matching\Fingerprints;
 use WaryHeron\Core\Matching\Matcher;
@@ -29,7 +30,9 @@ function score(array $groups, array $work): array
 function measure(int $size): array
 {
     $fingerprints = new Fingerprints;
-    $prints = $work = $keys = [];
+    $prints = $work = [];
+    $exactly = new Clusters(fn (int $a, int $b): bool => false);
+    $holders = [];
     $matching = $exact = 0.0;
     foreach ((new SyntheticSources(7))->records($size) as $of => $reference) {
         $work[$reference->id] = $of;
@@ -40,13 +43,15 @@ function measure(int $size): array
         $key = ExactKeys::of($reference);
         foreach ([$key->doi, $key->work] as $one) {
             if ($one !== null) {
-                $keys[$one][] = $reference->id;
+                $holders[$one] ??= count($prints) - 1;
+                $exactly->join($holders[$one], count($prints) - 1);
             }
         }
         $exact += microtime(true) - $began;
     }
-    $exactGroups = array_values(array_filter($keys, fn (array $group): bool => count($group) > 1));
-    unset($keys);
+    $ids = array_keys($work);
+    $exactGroups = array_map(fn (array $group): array => array_map(fn (int $at): string => $ids[$at], $group), array_values(array_filter($exactly->groups(), fn (array $group): bool => count($group) > 1)));
+    unset($holders, $exactly);
     $began = microtime(true);
     $result = (new Matcher)->match($prints);
     $matching += microtime(true) - $began;
@@ -70,7 +75,7 @@ if (($argv[2] ?? '') === 'alone') {
 $size = max(1000, (int) ($argv[1] ?? 100000));
 $seconds = [];
 foreach ([intdiv($size, 2), $size] as $one) {
-    $line = (string) shell_exec(implode(' ', array_map(escapeshellarg(...), [PHP_BINARY, '-d', 'pcov.enabled=0', '-d', 'memory_limit=2G', __FILE__, (string) $one, 'alone'])));
+    $line = (string) shell_exec(implode(' ', array_map(escapeshellarg(...), [PHP_BINARY, '-d', 'pcov.enabled=0', '-d', 'memory_limit=2G', '-d', 'zend.enable_gc=0', __FILE__, (string) $one, 'alone'])));
     $measured = json_decode($line, true, flags: JSON_THROW_ON_ERROR);
     $seconds[] = $measured['seconds'];
     echo json_encode($measured + (count($seconds) === 2 ? ['growth' => round($seconds[1] / $seconds[0], 2)] : []), JSON_THROW_ON_ERROR), "\n";

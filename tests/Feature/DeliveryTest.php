@@ -30,28 +30,32 @@ it('delivers a file by upload and shows what became of it', function () {
 
 it('refuses what is no such file, and takes it when it is mended', function (string $text, string $why) {
     $world = new World;
-    $delivery = $world->deliverText($text);
-    expect($delivery->state)->toBe('failed')->and($delivery->failure)->toContain($why)->and(Record::query()->count())->toBe(0);
+    $this->actingAs($world->people['specialist'])->post("/reviews/{$world->review->id}/deliveries", ['files' => [UploadedFile::fake()->createWithContent('a.ris', $text)], 'source_name' => 'Tern', 'searched_on' => '2026-11-01'])
+        ->assertSessionHas('problems', fn (array $p): bool => str_contains($p[0]['text'], $why));
+    expect($world->review->deliveries()->count())->toBe(0)->and(Record::query()->count())->toBe(0);
     expect($world->deliver([[]])->state)->toBe('done');
-})->with([["PK\x03\x04\0\0binary", 'binary'], ['just words', 'known format'], ["\n\n", 'empty']]);
+})->with([["PK\x03\x04\0\0binary", 'damaged'], ["\x89PNG\0\0", 'binary'], ['just words', 'known format'], ["\n\n", 'empty']]);
 
-it('joins exact duplicates and nothing else', function (array $first, array $second, int $publications) {
+it('joins what is here beyond doubt and nothing else', function (array $first, array $second, int $publications) {
     $world = new World;
     $world->deliver([$first]);
     $world->deliver([$second], 'Elsewhere');
     expect($world->review->publications()->count())->toBe($publications)->and(Record::query()->count())->toBe(2);
     expect(Item::query()->count())->toBe($publications);
 })->with([
-    'same DOI' => [['DO' => '10.71111/a', 'TI' => 'A'], ['DO' => 'https://doi.org/10.71111/A', 'TI' => 'Another wording'], 1],
+    'same DOI' => [['DO' => '10.71111/a', 'TI' => 'A bright lamp'], ['DO' => 'https://doi.org/10.71111/A', 'TI' => 'A bright lamp: a trial', 'SP' => ''], 1],
+    'same DOI, other title and page' => [['DO' => '10.71111/a', 'TI' => 'A bright lamp'], ['DO' => '10.71111/a', 'TI' => 'Dark corridors'], 2],
+    'same title without a place' => [['TI' => 'A lamp', 'VL' => '', 'SP' => ''], ['TI' => 'A lamp', 'N1' => 'x'], 2],
     'same title, year, author' => [['TI' => 'A lamp'], ['TI' => 'A LAMP.'], 1],
-    'another year' => [['TI' => 'A lamp'], ['TI' => 'A lamp', 'PY' => '2021'], 2],
+    'another year' => [['TI' => 'A lamp'], ['TI' => 'A lamp', 'PY' => '2021', 'VL' => '13'], 2],
+    'erratum' => [['TI' => 'A lamp', 'DO' => '10.71111/a'], ['TI' => 'Erratum to: A lamp', 'DO' => '10.71111/a'], 2],
     'another author' => [['TI' => 'A lamp'], ['TI' => 'A lamp', 'AU' => 'Strand, B'], 2],
     'same words, other DOI' => [['TI' => 'Editorial', 'DO' => '10.71111/a'], ['TI' => 'Editorial', 'DO' => '10.71111/b'], 2],
     'no year' => [['TI' => 'A lamp', 'PY' => ''], ['TI' => 'A lamp', 'PY' => '', 'N1' => 'x'], 2],
 ]);
 
 it('finds the same publications whatever the order and the batches', function () {
-    $records = [['TI' => 'X'], ['TI' => 'X short', 'DO' => '10.71111/x'], ['TI' => 'X', 'DO' => '10.71111/x'], ['TI' => 'Y'], ['TI' => 'Y', 'N1' => 'again']];
+    $records = [['TI' => 'X'], ['TI' => 'X', 'DO' => '10.71111/x', 'N1' => 'first'], ['TI' => 'X', 'DO' => '10.71111/x'], ['TI' => 'Y'], ['TI' => 'Y', 'N1' => 'again']];
     foreach ([[0, 1, 2, 3, 4], [2, 1, 0, 4, 3], [1, 4, 0, 3, 2]] as $order) {
         $world = $this->app->make(World::class);
         foreach ($order as $i) {

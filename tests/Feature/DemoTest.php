@@ -3,6 +3,8 @@
 use App\Models\Delivery;
 use App\Models\Review;
 use App\Models\User;
+use App\Queries\CertainGroups;
+use App\Queries\PairingQueue;
 use App\Queries\FlowQuery;
 use App\Queries\Tallies;
 use App\Queries\Waterline;
@@ -22,7 +24,9 @@ it('has something real to do on every screen, and is the same each time', functi
     };
     $first = $picture();
     $review = array_shift($first);
-    expect(Delivery::query()->where('review_id', $review->id)->where('state', 'done')->count())->toBe(4);
+    expect(Delivery::query()->where('review_id', $review->id)->where('state', 'done')->count())->toBe(5);
+    $matching = $review->matchings()->latest('id')->first();
+    expect(count(CertainGroups::of($matching)))->toBeGreaterThan(3)->and(count(PairingQueue::of($matching, $review->memberships()->first()->user)->groups))->toBeGreaterThan(3);
     expect(Delivery::query()->where('review_id', $review->id)->sum('already_here'))->toBeGreaterThan(20);
     expect(Tallies::of($review)->in(ItemState::Disagreement))->toBeGreaterThanOrEqual(10);
     expect(DB::table('answers')->where('review_id', $review->id)->distinct()->count('publication_id'))->toBeGreaterThanOrEqual(8);

@@ -62,7 +62,9 @@ final class World
         $text = '';
         foreach ($records as $i => $fields) {
             $text .= "TY  - JOUR\n";
-            foreach (array_filter([...['TI' => "Study {$i}", 'AU' => 'Kolbe, A', 'PY' => '2020', 'AB' => 'A bright lamp.', 'JF' => 'Nocturnal Medicine'], ...$fields]) as $tag => $value) {
+            // each title has its place in the journal, so that the same title is the same publication
+            $page = crc32(strtolower(rtrim($fields['TI'] ?? "Study {$i}", '.'))) % 900 + 1;
+            foreach (array_filter([...['TI' => "Study {$i}", 'AU' => 'Kolbe, A', 'PY' => '2020', 'AB' => 'A bright lamp.', 'JF' => 'Nocturnal Medicine', 'VL' => '12', 'SP' => (string) $page], ...$fields]) as $tag => $value) {
                 $text .= "{$tag}  - {$value}\n";
             }
             $text .= "ER  - \n";

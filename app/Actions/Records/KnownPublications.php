@@ -5,71 +5,76 @@ declare(strict_types=1);
 namespace App\Actions\Records;
 
 use Illuminate\Support\Facades\DB;
+use WaryHeron\Core\Bibliography\Reference;
+use WaryHeron\Core\Matching\Comparator;
 use WaryHeron\Core\Matching\ExactKeys;
+use WaryHeron\Core\Matching\Fingerprint;
+use WaryHeron\Core\Matching\Fingerprints;
+use WaryHeron\Core\Matching\Judge;
+use WaryHeron\Core\Matching\MatchSettings;
+use WaryHeron\Core\Matching\Verdict;
+use WaryHeron\Core\Matching\Weights;
 
-/** The publications of a review that a batch of records may belong to, found by exact keys. */
+/**
+ * The publications that the records of a batch belong to beyond doubt: they share a DOI or title, year and first author, the place of
+ * publication confirms it, and no record of the publication speaks against it. Everything else is left to matching.
+ */
 final class KnownPublications
 {
-    /** @var array<string, string> publication by DOI */
-    private array $byDoi = [];
+    /** @var array<string, list<string>> publications by key */
+    private array $byKey = [];
 
-    /** @var array<string, list<string>> publications by title, year and first author */
-    private array $byWork = [];
+    /** @var array<string, list<Fingerprint>> */
+    private array $prints = [];
 
-    /** @var array<string, array<string, true>> DOIs by publication */
-    private array $dois = [];
+    private readonly Comparator $comparator;
 
-    /** @var list<array{string, string}> */
-    private array $bridges = [];
+    private readonly Judge $judge;
+
+    private function __construct()
+    {
+        $this->comparator = new Comparator;
+        $this->judge = new Judge(Weights::starting(), new MatchSettings);
+    }
 
     /** @param  array<ExactKeys>  $keys */
-    public static function forKeys(string $reviewId, array $keys): self
+    public static function forKeys(string $reviewId, array $keys, Fingerprints $fingerprints): self
     {
         $known = new self;
         $dois = array_values(array_unique(array_filter(array_map(fn (ExactKeys $k): ?string => $k->doi, $keys))));
         $works = array_values(array_unique(array_filter(array_map(fn (ExactKeys $k): ?string => $k->work, $keys))));
         // in two steps and with arrays: joined in one, a planner without statistics reads the whole table for every batch
         $ids = array_column(DB::select(<<<'SQL'
-            SELECT publication_id FROM records WHERE review_id = ? AND separated_at IS NULL AND doi_key = ANY (?::text[])
-            UNION SELECT publication_id FROM records WHERE review_id = ? AND separated_at IS NULL AND work_key = ANY (?::text[])
+            SELECT publication_id FROM records WHERE review_id = ? AND separated_at IS NULL AND publication_id IS NOT NULL AND doi_key = ANY (?::text[])
+            UNION SELECT publication_id FROM records WHERE review_id = ? AND separated_at IS NULL AND publication_id IS NOT NULL AND work_key = ANY (?::text[])
             SQL, [$reviewId, self::array($dois), $reviewId, self::array($works)]), 'publication_id');
         $rows = $ids === [] ? [] : DB::select(<<<'SQL'
-            SELECT DISTINCT publication_id, doi_key, work_key FROM records
-            WHERE review_id = ? AND separated_at IS NULL AND publication_id = ANY (?::bpchar[]) ORDER BY publication_id
+            SELECT id, publication_id, doi_key, work_key, reference, separated_at FROM records
+            WHERE review_id = ? AND publication_id = ANY (?::bpchar[]) ORDER BY publication_id, id
             SQL, [$reviewId, self::array($ids)]);
         foreach ($rows as $row) {
-            $known->note($row->doi_key, $row->work_key, $row->publication_id);
+            $known->note($row->separated_at === null ? [$row->doi_key, $row->work_key] : [], $fingerprints->of(Reference::fromArray(json_decode($row->reference, true)), $row->id), $row->publication_id);
         }
 
         return $known;
     }
 
-    public function find(ExactKeys $keys): ?string
+    public function find(ExactKeys $keys, Fingerprint $print): ?string
     {
-        $byDoi = $keys->doi === null ? null : $this->byDoi[$keys->doi] ?? null;
-        $byWork = null;
-        foreach ($keys->work === null ? [] : $this->byWork[$keys->work] ?? [] as $candidate) {
-            if ($candidate !== $byDoi && $this->agree($keys->doi, $candidate)) {
-                $byWork = $candidate;
-                break;
+        foreach ([$keys->doi, $keys->work] as $key) {
+            foreach ($key === null ? [] : $this->byKey[$key] ?? [] as $candidate) {
+                if ($this->belongs($print, $this->prints[$candidate])) {
+                    return $candidate;
+                }
             }
         }
-        if ($byDoi !== null && $byWork !== null) {
-            $this->bridges[] = [$byDoi, $byWork];
-        }
 
-        return $byDoi ?? $byWork;
+        return null;
     }
 
-    public function add(ExactKeys $keys, string $publication): void
+    public function add(ExactKeys $keys, Fingerprint $print, string $publication): void
     {
-        $this->note($keys->doi, $keys->work, $publication);
-    }
-
-    /** @return list<array{string, string}> pairs that a record of the batch showed to be one publication */
-    public function bridges(): array
-    {
-        return $this->bridges;
+        $this->note([$keys->doi, $keys->work], $print, $publication);
     }
 
     /** @param  list<string>  $values */
@@ -78,21 +83,30 @@ final class KnownPublications
         return '{'.implode(',', array_map(fn (string $value): string => '"'.addcslashes($value, '"\\').'"', $values)).'}';
     }
 
-    private function agree(?string $doi, string $publication): bool
+    /** @param  list<Fingerprint>  $others */
+    private function belongs(Fingerprint $print, array $others): bool
     {
-        $own = $this->dois[$publication] ?? [];
+        $certain = false;
+        foreach ($others as $other) {
+            if ($this->comparator->contradict($print, $other)) {
+                return false;
+            }
+            $comparison = $this->comparator->compare($print, $other);
+            // any title may come again, as far as is known yet
+            $certain = $certain || $this->judge->verdict($comparison, $this->judge->score($comparison), true) === Verdict::Certain;
+        }
 
-        return $doi === null || $own === [] || isset($own[$doi]);
+        return $certain;
     }
 
-    private function note(?string $doi, ?string $work, string $publication): void
+    /** @param  list<?string>  $keys */
+    private function note(array $keys, Fingerprint $print, string $publication): void
     {
-        if ($doi !== null) {
-            $this->byDoi[$doi] ??= $publication;
-            $this->dois[$publication][$doi] = true;
+        foreach (array_filter($keys, fn (?string $key): bool => $key !== null) as $key) {
+            if (! in_array($publication, $this->byKey[$key] ?? [], true)) {
+                $this->byKey[$key][] = $publication;
+            }
         }
-        if ($work !== null && ! in_array($publication, $this->byWork[$work] ?? [], true)) {
-            $this->byWork[$work][] = $publication;
-        }
+        $this->prints[$publication][] = $print;
     }
 }

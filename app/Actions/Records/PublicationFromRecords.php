@@ -8,34 +8,39 @@ use App\Models\Publication;
 use App\Models\Record;
 use WaryHeron\Core\Bibliography\Name;
 use WaryHeron\Core\Bibliography\Reference;
+use WaryHeron\Core\Matching\KeptValues;
 use WaryHeron\Core\Search\Query\Field;
 use WaryHeron\Core\Search\Text\IndexedText;
 use WaryHeron\Core\Search\Text\Words;
 
-/** What a publication shows: the first record's values, with an abstract and a DOI from the first that has one. */
+/** What a publication shows of its records, by the rules of the core, with what people chose instead. */
 final class PublicationFromRecords
 {
     /**
      * @param  non-empty-list<Record>  $records
+     * @param  list<array{field: string, value: string}>  $chosen
      * @return array<string, string|int|null>
      */
-    public function values(array $records): array
+    public function values(array $records, array $chosen = []): array
     {
-        $references = array_map(fn (Record $record): Reference => Reference::fromArray($record->reference), $records);
-        $first = $references[0];
+        return self::of(self::kept($records)->with(array_column($chosen, 'value', 'field'))) + ['records_count' => count($records)];
+    }
 
-        return self::of($first, self::firstOf($references, 'abstract'), self::firstOf($references, 'doi')) + ['records_count' => count($records)];
+    /** @param  non-empty-list<Record>  $records */
+    public static function kept(array $records): KeptValues
+    {
+        return KeptValues::of(array_map(fn (Record $record): Reference => Reference::fromArray($record->reference), $records));
     }
 
     public function refresh(Publication $publication): void
     {
         /** @var non-empty-list<Record> $records */
         $records = $publication->records()->get()->all();
-        $publication->update($this->values($records));
+        $publication->update($this->values($records, array_values($publication->chosen)));
     }
 
     /** @return array<string, string|int|null> columns but for the keys and the count */
-    public static function of(Reference $reference, string $abstract, string $doi): array
+    public static function of(Reference $reference): array
     {
         return [
             'title' => $reference->title,
@@ -44,34 +49,22 @@ final class PublicationFromRecords
             'year' => $reference->year,
             'journal' => $reference->journal,
             'place' => mb_substr($reference->place(), 0, 200),
-            'doi' => mb_substr($doi, 0, 250),
-            'abstract' => $abstract,
+            'doi' => mb_substr($reference->doi, 0, 250),
+            'abstract' => $reference->abstract,
             'type' => $reference->type->value,
             'language' => mb_substr($reference->language, 0, 200),
             'sort_title' => mb_substr(implode(' ', Words::of($reference->title)), 0, 300),
-            'words' => self::words($reference, $reference->title, $abstract),
+            'words' => self::words($reference),
         ];
     }
 
-    public static function words(Reference $reference, string $title, string $abstract): string
+    private static function words(Reference $reference): string
     {
         return IndexedText::tsvector([
-            Field::Title->value => $title,
-            Field::Abstract->value => $abstract,
+            Field::Title->value => $reference->title,
+            Field::Abstract->value => $reference->abstract,
             Field::Keyword->value => implode(' ', $reference->keywords),
             Field::Author->value => implode(' ', array_map(fn (Name $n): string => "{$n->family} {$n->given}", $reference->authors)),
         ]);
-    }
-
-    /** @param  non-empty-list<Reference>  $references */
-    private static function firstOf(array $references, string $field): string
-    {
-        foreach ($references as $reference) {
-            if ($reference->{$field} !== '') {
-                return $reference->{$field};
-            }
-        }
-
-        return '';
     }
 }

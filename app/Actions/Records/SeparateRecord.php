@@ -16,7 +16,7 @@ use WaryHeron\Core\Screening\Stage;
 /** Takes a record out of its publication and gives it one of its own; it is not joined again by itself. */
 final readonly class SeparateRecord
 {
-    public function __construct(private PublicationFromRecords $publications, private WriteLog $log)
+    public function __construct(private PublicationFromRecords $publications, private KeepRulings $rulings, private WriteLog $log)
     {
     }
 
@@ -30,6 +30,7 @@ final readonly class SeparateRecord
             $new = Publication::query()->create($this->publications->values([$record]) + ['review_id' => $record->review_id]);
             Item::query()->create(['review_id' => $record->review_id, 'publication_id' => $new->id, 'stage' => Stage::TitleAbstract]);
             $record->update(['publication_id' => $new->id, 'separated_at' => now()]);
+            $this->rulings->execute($by, $record->review_id, [[$record->id], array_values($old->records()->pluck('id')->all())]);
             $this->publications->refresh($old);
             ($this->log)($record->review_id, $by, 'record.separated', "Separated a record from “{$old->title}”", $record, ['from' => $old->id, 'to' => $new->id]);
 
@@ -52,6 +53,7 @@ final readonly class SeparateRecord
                 throw new Refused('The separated publication has been worked on since. Its decisions would be lost.');
             }
             $record->update(['publication_id' => $from->id, 'separated_at' => null]);
+            $this->rulings->forget($record->review_id, [$record->id], array_values($from->records()->pluck('id')->all()));
             $item?->delete();
             $own->delete();
             $this->publications->refresh($from);

@@ -6,6 +6,8 @@ namespace App\Actions\Records;
 
 use App\Actions\Refused;
 use App\Actions\WriteLog;
+use App\Files\ReferenceFile;
+use App\Files\RememberedReading;
 use App\Jobs\TaskSlice;
 use App\Models\Delivery;
 use App\Models\Review;
@@ -16,6 +18,7 @@ use Carbon\CarbonInterface;
 use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
+use WaryHeron\Core\Bibliography\Format\UnusableFile;
 
 /** Makes the delivery and hands the work to the queue. */
 final readonly class StartDelivery
@@ -24,11 +27,21 @@ final readonly class StartDelivery
     {
     }
 
-    /** @throws Refused If this very file was delivered before; the context names that delivery. */
-    public function ofFile(User $by, Review $review, string $path, string $fileName, string $source, CarbonInterface $searchedOn, string $notes): Delivery
+    /**
+     * A table waits for somebody to say what its columns hold, unless that is given or remembered of its source.
+     *
+     * @param  ?array{columns?: array<int, string>, delimiter?: string, encoding?: string}  $reading
+     *
+     * @throws Refused If this very file was delivered before; the context names that delivery.
+     * @throws UnusableFile If it is of no known format.
+     */
+    public function ofFile(User $by, Review $review, string $path, string $fileName, string $source, CarbonInterface $searchedOn, string $notes, string $platform = '', ?array $reading = null): Delivery
     {
         $hash = hash_file('sha256', $path) ?: throw new \RuntimeException("Cannot read {$path}.");
         $this->refuseTwice($review, $hash);
+        $format = ReferenceFile::formatOf($path);
+        $isTable = in_array($format, ['csv', 'xlsx'], true);
+        $reading ??= $isTable ? RememberedReading::of($review, $source, $path, $format) : [];
         $stored = "deliveries/{$hash}";
         if (! Storage::exists($stored)) {
             $stream = fopen($path, 'rb') ?: throw new \RuntimeException("Cannot read {$path}.");
@@ -36,11 +49,11 @@ final readonly class StartDelivery
             fclose($stream);
         }
         try {
-            return DB::transaction(function () use ($by, $review, $path, $fileName, $source, $searchedOn, $notes, $hash): Delivery {
+            return DB::transaction(function () use ($by, $review, $path, $fileName, $source, $searchedOn, $notes, $hash, $platform, $format, $reading): Delivery {
                 return $this->start($by, $review, [
                     'kind' => 'file', 'source_name' => $source, 'searched_on' => $searchedOn, 'notes' => $notes,
-                    'file_name' => $fileName, 'file_hash' => $hash, 'file_size' => (int) filesize($path),
-                ], "Reading {$fileName}");
+                    'file_name' => $fileName, 'file_hash' => $hash, 'file_size' => (int) filesize($path), 'platform' => $platform, 'format' => $format, 'reading' => $reading ?? [],
+                ], "Reading {$fileName}", $reading === null ? 'mapping' : 'queued');
             });
         } catch (UniqueConstraintViolationException) {
             $this->refuseTwice($review, $hash);
@@ -65,6 +78,26 @@ final readonly class StartDelivery
         });
     }
 
+    /**
+     * Begins to read a table, now that it is said what its columns hold, and remembers that for its source.
+     *
+     * @param  array{columns?: array<int, string>, delimiter?: string, encoding?: string}  $reading
+     */
+    public function readTable(User $by, Delivery $delivery, array $reading): void
+    {
+        DB::transaction(function () use ($by, $delivery, $reading): void {
+            $delivery = Delivery::query()->lockForUpdate()->findOrFail($delivery->id);
+            if ($delivery->state !== 'mapping') {
+                throw new Refused('This table is being read already.');
+            }
+            $delivery->update(['reading' => $reading, 'state' => 'queued']);
+            Task::query()->whereKey($delivery->task_id)->update(['state' => 'queued']);
+            RememberedReading::keep($delivery, $reading);
+            ($this->log)($delivery->review_id, $by, 'delivery.columns', "Said what the columns of {$delivery->file_name} hold", $delivery, $reading);
+            dispatch(TaskSlice::for($delivery));
+        });
+    }
+
     /** Goes on with a delivery that stopped on the way. */
     public function goOn(User $by, Delivery $delivery): void
     {
@@ -81,20 +114,22 @@ final readonly class StartDelivery
     }
 
     /** @param  array<string, mixed>  $values */
-    private function start(User $by, Review $review, array $values, string $title): Delivery
+    private function start(User $by, Review $review, array $values, string $title, string $state = 'queued'): Delivery
     {
-        $task = $review->tasks()->create(['user_id' => $by->id, 'kind' => 'delivery', 'title' => $title, 'state' => 'queued', 'total' => $values['expected'] ?? null]);
-        $delivery = $review->deliveries()->create([...$values, 'state' => 'queued', 'task_id' => $task->id, 'created_by' => $by->id]);
+        $task = $review->tasks()->create(['user_id' => $by->id, 'kind' => 'delivery', 'title' => $title, 'state' => $state === 'queued' ? 'queued' : 'done', 'seen_at' => $state === 'queued' ? null : now(), 'total' => $values['expected'] ?? null]);
+        $delivery = $review->deliveries()->create([...$values, 'state' => $state, 'task_id' => $task->id, 'created_by' => $by->id]);
         $task->update(['url' => route('deliveries.show', [$review, $delivery], false)]);
         ($this->log)($review, $by, 'delivery.started', "Began a delivery from {$values['source_name']}", $delivery, array_filter($values, is_scalar(...)));
-        dispatch(TaskSlice::for($delivery));
+        if ($state === 'queued') {
+            dispatch(TaskSlice::for($delivery));
+        }
 
         return $delivery;
     }
 
     private function refuseTwice(Review $review, string $hash): void
     {
-        $earlier = $review->deliveries()->where('file_hash', $hash)->first();
+        $earlier = $review->deliveries()->where('file_hash', $hash)->whereNull('withdrawn_at')->first();
         if ($earlier !== null) {
             throw new Refused("This file was delivered on {$earlier->created_at->format('j M Y')} as “{$earlier->file_name}” from {$earlier->source_name}. Nothing was added.", ['delivery' => $earlier->id]);
         }

@@ -5,16 +5,19 @@ declare(strict_types=1);
 namespace App\Actions\Records;
 
 use App\Models\Delivery;
+use App\Models\Publication;
 use App\Support\Copy;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use WaryHeron\Core\Bibliography\Format\UnreadableRecord;
 use WaryHeron\Core\Bibliography\Reference;
 use WaryHeron\Core\Matching\ExactKeys;
+use WaryHeron\Core\Matching\Fingerprint;
+use WaryHeron\Core\Matching\Fingerprints;
 use WaryHeron\Core\Screening\Stage;
 
 /**
- * Takes a batch of a delivery in, whole or not at all: records are kept, exact duplicates join their publication, what could not
+ * Takes a batch of a delivery in, whole or not at all: records are kept, what is here beyond doubt joins its publication, what could not
  * be read is noted. The delivery's position moves in the same transaction, so that a batch is never taken in twice.
  */
 final class TakeInRecords
@@ -23,7 +26,7 @@ final class TakeInRecords
 
     private const ITEM = ['id', 'review_id', 'publication_id', 'stage', 'created_at', 'updated_at'];
 
-    public function __construct(private readonly MergePublications $merge)
+    public function __construct(private readonly PublicationFromRecords $values)
     {
     }
 
@@ -42,36 +45,71 @@ final class TakeInRecords
             // two deliveries at once must not make two publications of one
             DB::select('SELECT pg_advisory_xact_lock(hashtext(?))', ["records of {$delivery->review_id}"]);
 
-            return $this->takeIn($delivery, $batch, $passedOver);
+            $placed = [];
+            foreach ($batch as $i => $one) {
+                $placed[$delivery->position + $i + 1] = $one;
+            }
+            $changes = $this->takeIn($delivery, $placed);
+            $delivery->update([
+                'position' => $delivery->position + count($batch) + $passedOver,
+                'passed_over' => $delivery->passed_over + $passedOver,
+                'rejected' => $delivery->rejected + count($batch) - $changes['kept'],
+            ] + $this->added($delivery, $changes));
+
+            return $delivery;
         });
     }
 
-    /** @param  list<Reference|UnreadableRecord>  $batch */
-    private function takeIn(Delivery $delivery, array $batch, int $passedOver): Delivery
+    /** Takes in a record that was rejected and has been mended, at its place in the delivery. */
+    public function mended(string $deliveryId, int $position, Reference $reference): void
+    {
+        DB::transaction(function () use ($deliveryId, $position, $reference): void {
+            $delivery = Delivery::query()->lockForUpdate()->findOrFail($deliveryId);
+            DB::select('SELECT pg_advisory_xact_lock(hashtext(?))', ["records of {$delivery->review_id}"]);
+            $delivery->update(['rejected' => $delivery->rejected - 1] + $this->added($delivery, $this->takeIn($delivery, [$position => $reference])));
+        });
+    }
+
+    /**
+     * @param  array{kept: int, already_here: int, new: int}  $changes
+     * @return array{kept: int, already_here: int, new: int}
+     */
+    private function added(Delivery $delivery, array $changes): array
+    {
+        return ['kept' => $delivery->kept + $changes['kept'], 'already_here' => $delivery->already_here + $changes['already_here'], 'new' => $delivery->new + $changes['new']];
+    }
+
+    /**
+     * @param  array<int, Reference|UnreadableRecord>  $batch  by position in the delivery
+     * @return array{kept: int, already_here: int, new: int}
+     */
+    private function takeIn(Delivery $delivery, array $batch): array
     {
         $references = array_filter($batch, fn (object $one): bool => $one instanceof Reference);
         $keys = array_map(ExactKeys::of(...), $references);
-        $known = KnownPublications::forKeys($delivery->review_id, $keys);
+        $fingerprints = new Fingerprints;
+        $prints = array_map(fn (Reference $reference, int $i): Fingerprint => $fingerprints->of($reference, (string) $i), $references, array_keys($references));
+        $prints = array_combine(array_keys($references), $prints);
+        $known = KnownPublications::forKeys($delivery->review_id, $keys, $fingerprints);
         $now = now()->toIso8601String();
         $records = $publications = $items = $rejections = $joined = [];
-        foreach ($batch as $i => $one) {
-            $position = $delivery->position + $i + 1;
+        foreach ($batch as $position => $one) {
             if ($one instanceof UnreadableRecord) {
                 $rejections[] = [strtolower((string) Str::ulid()), $delivery->review_id, $delivery->id, $position, $one->line, $one->message, mb_scrub($one->text, 'UTF-8')];
 
                 continue;
             }
-            $id = $known->find($keys[$i]);
+            $id = $known->find($keys[$position], $prints[$position]);
             if ($id === null) {
                 $id = strtolower((string) Str::ulid());
-                $publications[$id] = ['id' => $id, 'review_id' => $delivery->review_id, ...PublicationFromRecords::of($one, $one->abstract, $one->doi), 'records_count' => 1, 'created_at' => $now, 'updated_at' => $now];
+                $publications[$id] = ['id' => $id, 'review_id' => $delivery->review_id, ...PublicationFromRecords::of($one), 'records_count' => 1, 'created_at' => $now, 'updated_at' => $now];
                 $items[] = [strtolower((string) Str::ulid()), $delivery->review_id, $id, Stage::TitleAbstract->value, $now, $now];
             } else {
-                $joined[$id][] = $one;
+                $joined[$id] = ($joined[$id] ?? 0) + 1;
             }
-            $known->add($keys[$i], $id);
+            $known->add($keys[$position], $prints[$position], $id);
             $records[] = [
-                strtolower((string) Str::ulid()), $delivery->review_id, $delivery->id, $id, $position, $one->line, $keys[$i]->doi, $keys[$i]->work,
+                strtolower((string) Str::ulid()), $delivery->review_id, $delivery->id, $id, $position, $one->line, $keys[$position]->doi, $keys[$position]->work,
                 json_encode($one->toArray(), JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_INVALID_UTF8_SUBSTITUTE | JSON_THROW_ON_ERROR), mb_scrub($one->source, 'UTF-8'), $now,
             ];
         }
@@ -79,52 +117,31 @@ final class TakeInRecords
         Copy::into('items', self::ITEM, $items);
         Copy::into('records', self::RECORD, $records);
         Copy::into('rejections', ['id', 'review_id', 'delivery_id', 'position', 'line', 'message', 'text'], $rejections);
-        $this->complete($delivery->review_id, $joined);
-        // one that was here before this batch stays counted where it came from
-        $merged = count(array_intersect_key($publications, array_flip($this->merge->all($delivery->review_id, $known->bridges()))));
+        $this->refresh($delivery->review_id, array_map(strval(...), array_keys($joined)));
 
-        $alreadyHere = array_sum(array_map(count(...), $joined));
-        $delivery->update([
-            'position' => $delivery->position + count($batch) + $passedOver,
-            'passed_over' => $delivery->passed_over + $passedOver,
-            'kept' => $delivery->kept + count($records),
-            'rejected' => $delivery->rejected + count($rejections),
-            'already_here' => $delivery->already_here + $alreadyHere + $merged,
-            'new' => $delivery->new + count($publications) - $merged,
-        ]);
-
-        return $delivery;
+        return ['kept' => count($records), 'already_here' => array_sum($joined), 'new' => count($publications)];
     }
 
     /**
-     * Counts the new records of publications that were here, and takes from them an abstract or a DOI that was missing.
+     * Lets publications that were here show the best of all their records, the new ones included.
      *
-     * @param  array<string, non-empty-list<Reference>>  $joined
+     * @param  list<string>  $publicationIds
      */
-    private function complete(string $reviewId, array $joined): void
+    private function refresh(string $reviewId, array $publicationIds): void
     {
-        if ($joined === []) {
+        if ($publicationIds === []) {
             return;
         }
-        $now = DB::table('publications')->where('review_id', $reviewId)->whereIn('id', array_keys($joined))->get(['id', 'title', 'abstract', 'doi'])->keyBy('id');
         $changes = [];
-        foreach ($joined as $id => $references) {
-            $change = ['id' => $id, 'more' => count($references), 'abstract' => null, 'words' => null, 'doi' => null];
-            foreach ($references as $reference) {
-                if ($now[$id]->doi === '' && $reference->doi !== '') {
-                    $change['doi'] ??= mb_substr($reference->doi, 0, 250);
-                }
-                if ($now[$id]->abstract === '' && $reference->abstract !== '' && $change['abstract'] === null) {
-                    $change['abstract'] = $reference->abstract;
-                    $change['words'] = PublicationFromRecords::words($reference, $now[$id]->title, $reference->abstract);
-                }
-            }
-            $changes[] = $change;
+        foreach (Publication::query()->where('review_id', $reviewId)->whereIn('id', $publicationIds)->with('records')->get() as $publication) {
+            /** @var non-empty-list<\App\Models\Record> $records */
+            $records = $publication->records->all();
+            $changes[] = ['id' => $publication->id, ...$this->values->values($records, array_values($publication->chosen))];
         }
         DB::update(<<<'SQL'
-            UPDATE publications p SET records_count = p.records_count + c.more, abstract = coalesce(c.abstract, p.abstract),
-                words = coalesce(c.words::tsvector, p.words), doi = coalesce(c.doi, p.doi), updated_at = now()
-            FROM jsonb_to_recordset(?::jsonb) AS c (id text, more integer, abstract text, words text, doi text)
+            UPDATE publications p SET title = c.title, authors = c.authors, first_author = c.first_author, year = c.year, journal = c.journal, place = c.place, doi = c.doi, abstract = c.abstract,
+                type = c.type, language = c.language, sort_title = c.sort_title, words = c.words::tsvector, records_count = c.records_count, updated_at = now()
+            FROM jsonb_to_recordset(?::jsonb) AS c (id text, title text, authors text, first_author text, year smallint, journal text, place text, doi text, abstract text, type text, language text, sort_title text, words text, records_count integer)
             WHERE p.review_id = ? AND p.id = c.id
             SQL, [json_encode($changes, JSON_UNESCAPED_UNICODE | JSON_INVALID_UTF8_SUBSTITUTE | JSON_THROW_ON_ERROR), $reviewId]);
     }

@@ -30,12 +30,28 @@ final class ItemBallot
     public static function locked(string $itemId): self
     {
         $item = Item::query()->lockForUpdate()->findOrFail($itemId);
+        $folded = self::foldedInto($item);
+        $decisions = Decision::query()->where('review_id', $item->review_id)->whereIn('item_id', [$item->id, ...array_keys($folded)])->whereNull('superseded_at')->whereNotNull('verdict')->orderBy('created_at')->get();
+        $settlement = Settlement::query()->where('review_id', $item->review_id)->where('item_id', $item->id)->whereNull('superseded_at')->first();
 
         return new self(
             $item,
-            Decision::query()->where('review_id', $item->review_id)->where('item_id', $item->id)->whereNull('superseded_at')->whereNotNull('verdict')->get(),
-            Settlement::query()->where('review_id', $item->review_id)->where('item_id', $item->id)->whereNull('superseded_at')->first(),
+            // of one who judged both records of a publication before they were known to be one, the later decision counts
+            $decisions->keyBy('user_id')->values(),
+            // a settlement from before somebody's decisions came to this item has not heard them
+            $settlement !== null && $folded !== [] && $settlement->created_at < max($folded) ? null : $settlement,
         );
+    }
+
+    /** @return array<string, \Carbon\CarbonImmutable> items of publications found to be this one, by id, with when that was */
+    private static function foldedInto(Item $item): array
+    {
+        $folded = [];
+        foreach (Item::query()->where('items.review_id', $item->review_id)->where('stage', $item->stage)->whereIn('publication_id', \App\Models\Publication::query()->where('review_id', $item->review_id)->where('merged_into', $item->publication_id)->select('id'))->get(['id', 'folded_at']) as $one) {
+            $folded[$one->id] = $one->folded_at ?? now()->toImmutable();
+        }
+
+        return $folded;
     }
 
     public function ballot(): Ballot

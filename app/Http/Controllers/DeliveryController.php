@@ -4,15 +4,24 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\Records\MendRejection;
 use App\Actions\Records\StartDelivery;
+use App\Actions\Records\WithdrawDelivery;
 use App\Actions\Refused;
+use App\Files\TablePreview;
+use App\Files\TemporaryFolder;
+use App\Files\Unpacking;
 use App\Models\Delivery;
+use App\Models\Rejection;
 use App\Models\Review;
+use App\Queries\DeliverySheet;
 use Carbon\CarbonImmutable;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
-use Illuminate\Http\UploadedFile;
+use WaryHeron\Core\Bibliography\Format\Table\Columns;
+use WaryHeron\Core\Bibliography\Format\TextEncoding;
+use WaryHeron\Core\Bibliography\Format\UnusableFile;
 
 final class DeliveryController extends Controller
 {
@@ -25,16 +34,26 @@ final class DeliveryController extends Controller
     {
         $given = $request->validate([
             'files' => ['required', 'array', 'max:20'], 'files.*' => ['file', 'max:'.config('heron.largest_upload_mb') * 1024],
-            'source_name' => ['required', 'string', 'max:120'], 'searched_on' => ['required', 'date', 'before_or_equal:tomorrow', 'after:1950-01-01'], 'notes' => ['nullable', 'string', 'max:2000'],
+            'source_name' => ['required', 'string', 'max:120'], 'searched_on' => ['required', 'date', 'before_or_equal:tomorrow', 'after:1950-01-01'], 'notes' => ['nullable', 'string', 'max:2000'], 'platform' => ['nullable', 'string', 'max:120'],
         ], ['files.required' => 'Choose a file, or drop one here.', 'files.*.max' => 'A file may have '.config('heron.largest_upload_mb').' MB at most.']);
-        $started = [];
-        $problems = [];
-        foreach ($given['files'] as $file) {
-            try {
-                $started[] = $start->ofFile($this->me($request), $review, $file->getRealPath(), $this->nameOf($file), $given['source_name'], CarbonImmutable::parse($given['searched_on']), $given['notes'] ?? '');
-            } catch (Refused $refused) {
-                $problems[] = ['text' => "{$this->nameOf($file)}: {$refused->getMessage()}", 'url' => route('deliveries.show', [$review, $refused->context['delivery']]), 'link' => 'See that delivery'];
+        [$started, $problems] = [[], []];
+        $folder = TemporaryFolder::make();
+        try {
+            foreach ($given['files'] as $file) {
+                $name = $this->nameOf($file->getClientOriginalName());
+                try {
+                    foreach (Unpacking::of($file->getRealPath(), $name, $folder) as $part) {
+                        $name = $this->nameOf($part['name']);
+                        $started[] = $start->ofFile($this->me($request), $review, $part['path'], $name, $given['source_name'], CarbonImmutable::parse($given['searched_on']), $given['notes'] ?? '', $given['platform'] ?? '');
+                    }
+                } catch (Refused $refused) {
+                    $problems[] = ['text' => "{$name}: {$refused->getMessage()}", 'url' => route('deliveries.show', [$review, $refused->context['delivery']]), 'link' => 'See that delivery'];
+                } catch (UnusableFile $unusable) {
+                    $problems[] = ['text' => "{$name}: {$unusable->getMessage()} Nothing of it was kept.", 'url' => route('deliveries', $review), 'link' => 'Try another file'];
+                }
             }
+        } finally {
+            TemporaryFolder::remove($folder);
         }
         $to = count($started) === 1 && $problems === [] ? redirect()->route('deliveries.show', [$review, $started[0]]) : redirect()->route('deliveries', $review);
 
@@ -43,7 +62,58 @@ final class DeliveryController extends Controller
 
     public function show(Review $review, Delivery $delivery): View
     {
-        return view('records.delivery', ['review' => $review, 'delivery' => $delivery->load('creator', 'task', 'run.strategy'), 'rejections' => $delivery->rejections()->limit(200)->get()]);
+        if ($delivery->state === 'mapping') {
+            return view('records.columns', ['review' => $review, 'delivery' => $delivery, 'preview' => TablePreview::of($delivery, [])]);
+        }
+
+        return view('records.delivery', [
+            'review' => $review, 'delivery' => $delivery->load('creator', 'task', 'run.strategy'), 'rejections' => $delivery->rejections()->orderByRaw('mended_at IS NOT NULL')->limit(200)->get(), 'sheet' => DeliverySheet::of($delivery),
+        ]);
+    }
+
+    /** The columns of a table, as another delimiter or encoding would show them. */
+    public function columns(Request $request, Review $review, Delivery $delivery): View|RedirectResponse
+    {
+        if ($delivery->state !== 'mapping') {
+            return redirect()->route('deliveries.show', [$review, $delivery]);
+        }
+        $given = $request->validate(['delimiter' => ['nullable', 'string', 'in:'.implode(',', array_keys(TablePreview::DELIMITERS))], 'encoding' => ['nullable', 'string', 'in:'.implode(',', TextEncoding::KNOWN)]]);
+
+        return view('records.columns', ['review' => $review, 'delivery' => $delivery, 'preview' => TablePreview::of($delivery, array_filter($given))]);
+    }
+
+    public function read(Request $request, Review $review, Delivery $delivery, StartDelivery $start): RedirectResponse
+    {
+        $given = $request->validate([
+            'delimiter' => ['nullable', 'string', 'in:'.implode(',', array_keys(TablePreview::DELIMITERS))], 'encoding' => ['nullable', 'string', 'in:'.implode(',', TextEncoding::KNOWN)],
+            'columns' => ['required', 'array', 'max:500'], 'columns.*' => ['nullable', 'string', 'in:'.implode(',', array_keys(Columns::FIELDS))],
+        ]);
+        $columns = array_filter($given['columns'], is_string(...));
+        if (! in_array('title', $columns, true)) {
+            return back()->withErrors(['columns' => 'Say which column is the title; without it no record can be told.']);
+        }
+        $start->readTable($this->me($request), $delivery, array_filter(['columns' => $columns, 'delimiter' => TablePreview::delimiter($given['delimiter'] ?? ''), 'encoding' => $given['encoding'] ?? null], fn ($value): bool => $value !== null));
+
+        return redirect()->route('deliveries.show', [$review, $delivery]);
+    }
+
+    public function mend(Request $request, Review $review, Delivery $delivery, Rejection $rejection, MendRejection $mend): RedirectResponse
+    {
+        $given = $request->validate(['text' => ['required', 'string', 'max:200000']]);
+        try {
+            $mend->execute($this->me($request), $rejection, $given['text']);
+        } catch (Refused $refused) {
+            return redirect()->to(route('deliveries.show', [$review, $delivery]).'#rejected')->withInput()->withErrors(["mend.{$rejection->id}" => $refused->getMessage()]);
+        }
+
+        return redirect()->to(route('deliveries.show', [$review, $delivery]).'#rejected')->with('notice', 'The record has been taken in.');
+    }
+
+    public function withdraw(Request $request, Review $review, Delivery $delivery, WithdrawDelivery $withdraw): RedirectResponse
+    {
+        $done = $withdraw->execute($this->me($request), $delivery);
+
+        return redirect()->route('deliveries.show', [$review, $delivery])->with('notice', number_format($done['gone']).' publications have left the review.'.($done['kept'] > 0 ? ' Records of those that people have decided on stay: '.number_format($done['kept']).'.' : ''));
     }
 
     public function goOn(Request $request, Review $review, Delivery $delivery, StartDelivery $start): RedirectResponse
@@ -54,9 +124,9 @@ final class DeliveryController extends Controller
     }
 
     /** A file's name is somebody else's text: its last part, without control signs. */
-    private function nameOf(UploadedFile $file): string
+    private function nameOf(string $given): string
     {
-        $name = preg_replace('/[\p{C}]+/u', '', basename(str_replace('\\', '/', mb_scrub($file->getClientOriginalName(), 'UTF-8')))) ?? '';
+        $name = preg_replace('/[\p{C}]+/u', '', basename(str_replace('\\', '/', mb_scrub($given, 'UTF-8')))) ?? '';
 
         return $name === '' ? 'unnamed file' : mb_substr($name, 0, 150);
     }

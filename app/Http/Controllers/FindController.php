@@ -22,7 +22,7 @@ final class FindController extends Controller
             return response()->json(['found' => []]);
         }
         $query = implode(' & ', array_map(fn (string $word, int $i): string => "'{$word}':".($i === $last ? '*' : '').'AD', $words, array_keys($words)));
-        $rows = DB::table('publications')->where('review_id', $review->id)->whereRaw('words @@ ?::tsquery', [$query])->limit(8)->get(['id', 'title', 'first_author', 'year']);
+        $rows = DB::table('publications')->where('review_id', $review->id)->whereNull('merged_into')->whereRaw('words @@ ?::tsquery', [$query])->limit(8)->get(['id', 'title', 'first_author', 'year']);
 
         return response()->json(['found' => $rows->map(fn ($row): array => ['title' => $row->title, 'about' => trim(ucfirst($row->first_author).' '.$row->year), 'url' => route('publications.show', [$review, $row->id], false)])]);
     }

@@ -41,7 +41,7 @@ final class Page extends Component
         $places = match ($this->stage) {
             'question' => ['question' => 'Question and criteria', 'team' => 'Team', 'log' => 'The Log'],
             'searches' => ['searches' => 'Strategies', 'thesauri' => 'Thesauri', 'dialects' => 'Dialects', 'searches.report' => 'Search report'],
-            'records' => ['library' => 'Library', 'deliveries' => 'Deliveries'],
+            'records' => ['library' => 'Library', 'deliveries' => 'Deliveries', 'matching' => 'Matching', 'pairing' => 'Pairing Desk', 'matching.joined' => 'Joined'],
             'screening' => ['screening' => 'Overview', 'desk' => 'Reading Desk', 'disagreements' => 'Disagreements', 'agreement' => 'Agreement'],
             'coding' => ['coding' => 'Coding table', 'codebook' => 'Codebook'],
             default => [],
@@ -56,7 +56,7 @@ final class Page extends Component
         $general = ['All reviews' => route('home'), 'Start a review' => route('reviews.create'), 'Your account' => route('account'), 'Post room' => route('post-room')];
         $inReview = $this->review === null ? [] : [
             'Question and criteria' => route('question', $this->review), 'Team: invite people' => route('team', $this->review), 'Searches: strategies and runs' => route('searches', $this->review),
-            'New strategy' => route('searches.create', $this->review), 'Thesauri: headings' => route('thesauri', $this->review), 'Dialects' => route('dialects', $this->review), 'Search report' => route('searches.report', $this->review), 'Library' => route('library', $this->review), 'Deliveries: upload a file' => route('deliveries', $this->review),
+            'New strategy' => route('searches.create', $this->review), 'Thesauri: headings' => route('thesauri', $this->review), 'Dialects' => route('dialects', $this->review), 'Search report' => route('searches.report', $this->review), 'Library' => route('library', $this->review), 'Deliveries: upload a file' => route('deliveries', $this->review), 'Matching: find duplicates' => route('matching', $this->review), 'Pairing Desk: judge suspected duplicates' => route('pairing', $this->review), 'Joined publications' => route('matching.joined', $this->review),
             'Screening overview' => route('screening', $this->review), 'Reading Desk: screen the next item' => route('desk', $this->review), 'Disagreements' => route('disagreements', $this->review), 'Agreement between reviewers' => route('agreement', $this->review),
             'Coding table' => route('coding', $this->review), 'Codebook' => route('codebook', $this->review), 'Report and flow' => route('report', $this->review),
             'Exports: included publications and coding table' => route('report', $this->review).'#exports', 'The Log' => route('log', $this->review),

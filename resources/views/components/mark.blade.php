@@ -6,7 +6,7 @@
         'exclude', 'excluded' => 'exclude',
         'unsure' => 'unsure',
         'disagreement' => 'disagreement',
-        'none', 'waiting' => 'nothing yet',
+        'none', 'waiting', 'folded' => 'nothing yet',
     };
 @endphp
 <svg {{ $attributes->class('mark') }} viewBox="0 0 14 14" @if ($label === '') aria-hidden="true" @else role="img" aria-label="{{ $label ?? $words }}" @endif>

@@ -3,7 +3,7 @@
         <section class="sheet">
             <header class="sheet-head"><h1>Deliveries</h1> <span>every import, from a file or a search, with its log</span></header>
             @if ($deliveries->isEmpty())
-                <x-empty title="Nothing has been delivered yet">Drop RIS files at the right, or fetch the records of a <a href="{{ route('searches', $review) }}">search</a>.</x-empty>
+                <x-empty title="Nothing has been delivered yet">Drop files at the right, or fetch the records of a <a href="{{ route('searches', $review) }}">search</a>.</x-empty>
             @else
                 <table class="table" @if ($deliveries->contains(fn ($d) => $d->isUnderWay())) data-reload-when-done @endif>
                     <thead><tr><th>Source</th><th>Searched</th><th class="number">Kept</th><th class="number">Rejected</th><th class="number">Already here</th><th class="number">New</th><th>State</th></tr></thead>
@@ -18,6 +18,7 @@
                             </tr>
                         @endforeach
                     </tbody>
+                    <tfoot><tr><th scope="row" colspan="2">All sources</th>@foreach (['kept', 'rejected', 'already_here', 'new'] as $sum)<td class="number">{{ number_format($deliveries->sum($sum)) }}</td>@endforeach<td></td></tr></tfoot>
                 </table>
             @endif
         </section>
@@ -28,7 +29,8 @@
                     @csrf
                     <div class="field">
                         <div class="drop" x-bind:class="over ? 'drop-over' : ''">
-                            <label for="files">Drop RIS files here, or choose them</label>
+                            <label for="files">Drop files here, or choose them</label>
+                            <p class="small quiet">RIS, NBIB, BibTeX, CSL-JSON, MODS, CSV or XLSX, also in a zip or gzip</p>
                             <input class="mt-2 w-full small" type="file" id="files" name="files[]" multiple x-ref="files" x-on:change="chosen">
                             <ul class="small mt-2" x-show="any" x-cloak><template x-for="file in names" x-bind:key="file.name"><li><span x-text="file.name"></span> <span class="quiet" x-text="file.size"></span></li></template></ul>
                         </div>
@@ -36,6 +38,7 @@
                         @error('files.*') <p class="field-error" role="alert">{{ $message }}</p> @enderror
                     </div>
                     <x-field name="source_name" label="Source" help="As the report will name it." placeholder="Tern Abstracts" required />
+                    <x-field name="platform" label="Platform" help="Where it was searched, if that differs." />
                     <x-field name="searched_on" label="Date of the search" type="date" :value="now()->format('Y-m-d')" required />
                     <x-field name="notes" label="Notes"><textarea class="input" id="notes" name="notes" rows="2" maxlength="2000">{{ old('notes') }}</textarea></x-field>
                     <button class="button button-go">Deliver</button>

@@ -188,7 +188,7 @@ it('refuses what cannot be read at all, and says why', function (string $bytes, 
     'prose' => ["Dear all,\nthe lamps are lit.\n", 'known format'],
     'entities' => ['<?xml version="1.0"?><!DOCTYPE m [<!ENTITY a "aaa">]><modsCollection xmlns="http://www.loc.gov/mods/v3"><mods><titleInfo><title>&a;</title></titleInfo></mods></modsCollection>', 'entities'],
     'entities further in' => ["<modsCollection xmlns=\"http://www.loc.gov/mods/v3\">\n<!DOCTYPE m [<!ENTITY a SYSTEM \"file:///etc/hostname\">]>\n<mods><titleInfo><title>&a;</title></titleInfo></mods></modsCollection>", 'entities'],
-    'a table without titles' => ["id,year\n1,2020\n", 'known format'],
+    'a table without titles' => ["id,year,kind\n1,2020,x\n", 'holds titles'],
 ]);
 
 it('bounds what it holds, whatever the file says', function (string $format, string $beginning) {

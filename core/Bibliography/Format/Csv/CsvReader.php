@@ -29,7 +29,22 @@ final class CsvReader implements RecognisesItself, ReferenceReader
     {
         $head = strtok(ltrim((string) preg_replace('/^\s*sep=.\R/', '', $beginning)), "\r\n");
 
-        return $head !== false && strlen($head) < 20_000 && $this->delimiterOf($head) !== null;
+        return $head !== false && strlen($head) < 20_000 && ($this->delimiterOf($head) !== null || self::delimiterByShape($beginning) !== null);
+    }
+
+    /** The delimiter that parts the first lines into the same number of cells, three or more; null where none does. */
+    public static function delimiterByShape(string $beginning): ?string
+    {
+        $lines = array_slice(array_values(array_filter(preg_split('/\R/', $beginning) ?: [], fn (string $line): bool => trim($line) !== '')), 0, 6);
+        foreach (count($lines) < 2 ? [] : self::DELIMITERS as $delimiter) {
+            $counts = array_unique(array_map(fn (string $line): int => count(str_getcsv($line, $delimiter, '"', '')), $lines));
+            $headings = array_map(fn (?string $cell): string => trim((string) $cell), str_getcsv($lines[0], $delimiter, '"', ''));
+            if (count($counts) === 1 && $counts[0] >= 3 && ! in_array('', $headings, true) && max(array_map(mb_strlen(...), $headings)) <= 60) {
+                return $delimiter;
+            }
+        }
+
+        return null;
     }
 
     public function read($stream, Reading $reading = new Reading): iterable
@@ -97,7 +112,7 @@ final class CsvReader implements RecognisesItself, ReferenceReader
                 if (trim($line) === '' || preg_match('/^sep=(.)$/', trim($line), $said) === 1) {
                     continue;
                 }
-                $delimiter = $this->delimiterOf($line) ?? ',';
+                $delimiter = $this->delimiterOf($line) ?? self::likeliest($line);
             }
             if (! $open && ! str_contains($line, '"')) {
                 yield $number => explode($delimiter === '' ? ',' : $delimiter, $line);
@@ -138,6 +153,14 @@ final class CsvReader implements RecognisesItself, ReferenceReader
                 $unclosed[] = UnreadableRecord::broken($start + $at, 'A quotation mark in this row has no other.', $line);
             }
         }
+    }
+
+    /** Where no heading is known: the sign that parts it most often. */
+    private static function likeliest(string $line): string
+    {
+        $counts = array_map(fn (string $delimiter): int => substr_count($line, $delimiter), self::DELIMITERS);
+
+        return self::DELIMITERS[(int) array_search(max($counts), $counts, true)];
     }
 
     /** @return list<string> */

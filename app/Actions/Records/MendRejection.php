@@ -1,0 +1,71 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Records;
+
+use App\Actions\Refused;
+use App\Actions\WriteLog;
+use App\Models\Rejection;
+use App\Models\User;
+use Illuminate\Support\Facades\DB;
+use WaryHeron\Core\Bibliography\Format\Csv\CsvReader;
+use WaryHeron\Core\Bibliography\Format\Formats;
+use WaryHeron\Core\Bibliography\Format\Table\Columns;
+use WaryHeron\Core\Bibliography\Format\UnreadableRecord;
+use WaryHeron\Core\Bibliography\Format\UnusableFile;
+use WaryHeron\Core\Bibliography\Reference;
+
+/** Takes in a record that could not be read, from its text as a person has mended it. */
+final readonly class MendRejection
+{
+    public function __construct(private TakeInRecords $takeIn, private WriteLog $log)
+    {
+    }
+
+    /** @throws Refused If it still cannot be read; the message says why. */
+    public function execute(User $by, Rejection $rejection, string $text): void
+    {
+        $reference = $this->read($rejection, $text);
+        DB::transaction(function () use ($by, $rejection, $reference): void {
+            $rejection = Rejection::query()->lockForUpdate()->findOrFail($rejection->id);
+            if ($rejection->mended_at !== null) {
+                throw new Refused('Somebody has mended this record already.');
+            }
+            $this->takeIn->mended($rejection->delivery_id, $rejection->position, $reference);
+            $rejection->update(['mended_at' => now(), 'mended_by' => $by->id]);
+            ($this->log)($rejection->review_id, $by, 'rejection.mended', "Mended a rejected record: “{$reference->title}”", $rejection, ['delivery' => $rejection->delivery_id, 'line' => $rejection->line]);
+        });
+    }
+
+    private function read(Rejection $rejection, string $text): Reference
+    {
+        $delivery = $rejection->delivery;
+        $columns = $delivery->reading['columns'] ?? null;
+        // a table's rejected row stands below its headings, with commas
+        $reader = match ($delivery->format) {
+            'csv', 'xlsx' => new CsvReader(',', $columns === null ? null : new Columns($columns)),
+            '' => Formats::readers()['ris'],
+            default => Formats::readers()[$delivery->format],
+        };
+        $stream = fopen('php://temp', 'w+') ?: throw new \RuntimeException('No memory for a text.');
+        fwrite($stream, $text);
+        rewind($stream);
+        try {
+            $read = iterator_to_array($reader->read($stream), false);
+        } catch (UnusableFile $unusable) {
+            throw new Refused($unusable->getMessage());
+        }
+        foreach ($read as $one) {
+            if ($one instanceof UnreadableRecord) {
+                throw new Refused("Line {$one->line} of it: {$one->message}");
+            }
+        }
+        $one = $read[0] ?? null;
+        if (count($read) !== 1 || ! $one instanceof Reference) {
+            throw new Refused('This is '.(count($read) === 0 ? 'no record' : number_format(count($read)).' records').'; it has to be one.');
+        }
+
+        return $one;
+    }
+}

@@ -1,0 +1,130 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Actions\Records\JoinPublications;
+use App\Actions\Records\SaveMatchSettings;
+use App\Actions\Records\StartJoining;
+use App\Actions\Records\StartMatching;
+use App\Models\Join;
+use App\Models\Matching;
+use App\Models\Review;
+use App\Queries\CertainGroups;
+use App\Queries\GroupTitles;
+use App\Queries\JoinedPublications;
+use App\Queries\PairingQueue;
+use App\Queries\PairPicture;
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use WaryHeron\Core\Matching\MatchField;
+use WaryHeron\Core\Matching\MatchSettings;
+
+final class MatchingController extends Controller
+{
+    public function show(Request $request, Review $review): View
+    {
+        $matching = $this->latest($review);
+        $settings = $this->tried($request, $review);
+        $groups = $matching === null ? [] : CertainGroups::of($matching);
+
+        return view('records.matching', [
+            'review' => $review, 'matching' => $matching, 'running' => $review->matchings()->whereIn('state', ['queued', 'running'])->exists(), 'settings' => $settings, 'kept' => $review->matchSettings(),
+            'picture' => $matching === null ? null : PairPicture::of($matching, $settings), 'groups' => count($groups), 'groupRecords' => array_sum(array_map(fn (array $group): int => count($group['publications']), $groups)),
+            'asked' => $matching === null ? 0 : count(PairingQueue::of($matching, $this->me($request))->groups),
+            'stale' => $matching !== null && $review->deliveries()->where('updated_at', '>', $matching->created_at)->where('kept', '>', 0)->exists(),
+        ]);
+    }
+
+    public function start(Request $request, Review $review, StartMatching $start): RedirectResponse
+    {
+        $start->execute($this->me($request), $review);
+
+        return redirect()->route('matching', $review)->with('notice', 'Comparing all records. Nothing is joined by that.');
+    }
+
+    public function save(Request $request, Review $review, SaveMatchSettings $save): RedirectResponse
+    {
+        $again = $save->execute($this->me($request), $review, $this->tried($request, $review));
+
+        return redirect()->route('matching', $review)->with('notice', $again ? 'Kept. The records are being compared again, since fields count differently now.' : 'Kept. Rulings that people made stand as they are.');
+    }
+
+    public function certain(Request $request, Review $review): View
+    {
+        $matching = $this->latest($review);
+        $groups = $matching === null ? [] : CertainGroups::of($matching);
+        $sample = $request->boolean('sample');
+        if ($sample) {
+            $groups = $this->someOf($groups, 20, (int) $request->query('seed', '1'));
+        }
+        $page = max(1, (int) $request->query('page', '1'));
+
+        return view('records.certain', ['review' => $review, 'matching' => $matching, 'count' => count($groups), 'page' => $page, 'sample' => $sample, 'seed' => (int) $request->query('seed', '1'), 'groups' => GroupTitles::of($review, array_slice($groups, 50 * ($page - 1), 50))]);
+    }
+
+    public function join(Request $request, Review $review, StartJoining $start): RedirectResponse
+    {
+        $start->execute($this->me($request), $review, $this->latest($review) ?? abort(404));
+
+        return redirect()->route('matching.joined', $review)->with('notice', 'Joining the certain ones. Look at some of them when it is done.');
+    }
+
+    public function joined(Request $request, Review $review): View
+    {
+        return view('records.joined', ['review' => $review, 'joined' => JoinedPublications::of($review, max(1, (int) $request->query('page', '1')), $request->boolean('sample'))]);
+    }
+
+    public function undo(Request $request, Review $review, Join $join, JoinPublications $publications): RedirectResponse
+    {
+        $publications->undo($this->me($request), $join);
+
+        return back()->with('notice', 'Taken apart again; it is not joined again by itself as long as you rule it different at the Pairing Desk.');
+    }
+
+    public function undoAll(Request $request, Review $review, Matching $matching, \App\Actions\Records\UndoJoins $undo): RedirectResponse
+    {
+        $count = $undo->execute($this->me($request), $matching);
+
+        return redirect()->route('matching.joined', $review)->with('notice', number_format($count).' joined publications were taken apart again.');
+    }
+
+    private function latest(Review $review): ?Matching
+    {
+        return $review->matchings()->where('state', 'done')->orderByDesc('id')->first();
+    }
+
+    private function tried(Request $request, Review $review): MatchSettings
+    {
+        $kept = $review->matchSettings();
+        $given = $request->validate([
+            'preset' => ['nullable', 'in:'.implode(',', array_keys(MatchSettings::PRESETS))], 'certain' => ['nullable', 'numeric', 'between:-2,60'], 'ask' => ['nullable', 'numeric', 'between:-2,60', 'lte:certain'],
+            'emphasis' => ['nullable', 'array'], 'emphasis.*' => ['numeric', 'in:0,0.5,1,1.5,2'],
+        ], ['ask.lte' => 'What is joined without asking must be more certain than what people are asked about.']);
+        if (isset($given['preset'])) {
+            return MatchSettings::preset($given['preset']);
+        }
+        $emphasis = [];
+        foreach (MatchField::cases() as $field) {
+            $factor = (float) ($given['emphasis'][$field->value] ?? $kept->emphasis($field));
+            if ($factor !== 1.0) {
+                $emphasis[$field->value] = $factor;
+            }
+        }
+
+        return new MatchSettings((float) ($given['certain'] ?? $kept->certain), (float) ($given['ask'] ?? $kept->ask), $emphasis);
+    }
+
+    /**
+     * @template T
+     *
+     * @param  list<T>  $of
+     * @return list<T>
+     */
+    private function someOf(array $of, int $count, int $seed): array
+    {
+        return array_slice((new \Random\Randomizer(new \Random\Engine\Mt19937($seed)))->shuffleArray($of), 0, $count);
+    }
+}

@@ -1,0 +1,119 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WaryHeron\Core\Matching;
+
+/** Where a text differs from another, to the letter. */
+final class Difference
+{
+    private const MOST_WORDS = 1200;
+
+    /**
+     * The text in pieces, each with whether the other text lacks it.
+     *
+     * @return list<array{string, bool}>
+     */
+    public static function of(string $text, string $other): array
+    {
+        if ($text === $other || $text === '') {
+            return $text === '' ? [] : [[$text, false]];
+        }
+        $words = preg_split('/(?<=\s)/u', $text) ?: [$text];
+        $others = preg_split('/(?<=\s)/u', $other) ?: [$other];
+        if (count($words) * count($others) > self::MOST_WORDS ** 2) {
+            return [[$text, false]];
+        }
+        $pieces = [];
+        $run = [[], []];
+        foreach (self::aligned($words, $others) as [$mine, $its]) {
+            if ($mine !== null && $its !== null) {
+                self::close($pieces, $run);
+                $pieces[] = [$mine, false];
+            } else {
+                $run = $mine === null ? [$run[0], [...$run[1], (string) $its]] : [[...$run[0], $mine], $run[1]];
+            }
+        }
+        self::close($pieces, $run);
+
+        return self::joined($pieces);
+    }
+
+    /**
+     * The two word lists side by side by their longest common subsequence; null where one lacks the other's word.
+     *
+     * @param  list<string>  $a
+     * @param  list<string>  $b
+     * @return list<array{?string, ?string}>
+     */
+    private static function aligned(array $a, array $b): array
+    {
+        $m = count($a);
+        $n = count($b);
+        $bare = fn (string $word): string => rtrim($word);
+        $ka = array_map($bare, $a);
+        $kb = array_map($bare, $b);
+        $lengths = array_fill(0, $m + 1, array_fill(0, $n + 1, 0));
+        for ($i = $m - 1; $i >= 0; $i--) {
+            for ($j = $n - 1; $j >= 0; $j--) {
+                $lengths[$i][$j] = $ka[$i] === $kb[$j] ? $lengths[$i + 1][$j + 1] + 1 : max($lengths[$i + 1][$j], $lengths[$i][$j + 1]);
+            }
+        }
+        $pairs = [];
+        for ($i = 0, $j = 0; $i < $m || $j < $n;) {
+            if ($i < $m && $j < $n && $ka[$i] === $kb[$j]) {
+                $pairs[] = [$a[$i++], $b[$j++]];
+            } elseif ($j >= $n || ($i < $m && $lengths[$i + 1][$j] >= $lengths[$i][$j + 1])) {
+                $pairs[] = [$a[$i++], null];
+            } else {
+                $pairs[] = [null, $b[$j++]];
+            }
+        }
+
+        return $pairs;
+    }
+
+    /**
+     * Within words that stand against each other, what they have in common at both ends is not marked.
+     *
+     * @param  list<array{string, bool}>  $pieces
+     * @param  array{list<string>, list<string>}  $run
+     */
+    private static function close(array &$pieces, array &$run): void
+    {
+        $mine = mb_str_split(implode('', $run[0]));
+        $its = mb_str_split(implode('', $run[1]));
+        $run = [[], []];
+        if ($mine === []) {
+            return;
+        }
+        $least = min(count($mine), count($its));
+        for ($start = 0; $start < $least && $mine[$start] === $its[$start]; $start++);
+        for ($end = 0; $end < $least - $start && $mine[count($mine) - 1 - $end] === $its[count($its) - 1 - $end]; $end++);
+        foreach ([[array_slice($mine, 0, $start), false], [array_slice($mine, $start, count($mine) - $start - $end), true], [array_slice($mine, count($mine) - $end, $end), false]] as [$letters, $differs]) {
+            if ($letters !== []) {
+                $pieces[] = [implode('', $letters), $differs];
+            }
+        }
+    }
+
+    /**
+     * @param  list<array{string, bool}>  $pieces
+     * @return list<array{string, bool}>
+     */
+    private static function joined(array $pieces): array
+    {
+        /** @var list<array{string, bool}> $joined */
+        $joined = [];
+        foreach ($pieces as [$text, $differs]) {
+            $last = count($joined) - 1;
+            if ($last >= 0 && $joined[$last][1] === $differs) {
+                $joined = [...array_slice($joined, 0, $last), [$joined[$last][0].$text, $differs]];
+            } else {
+                $joined[] = [$text, $differs];
+            }
+        }
+
+        return $joined;
+    }
+}

@@ -1,0 +1,127 @@
+import { isTyping } from './keys';
+import { ask } from './server';
+
+// The Pairing Desk: one group at a time, the next one already there. A ruling is shown at once and sent behind it, in order.
+export default () => ({
+    left: '',
+    said: '',
+    parts: {},
+    strokes: [],
+    ahead: null,
+    sending: Promise.resolve(),
+    init() {
+        this.left = Number(this.$root.dataset.left).toLocaleString('en-GB');
+        this.read();
+        this.fetchAhead();
+        window.addEventListener('keydown', (event) => this.pressed(event));
+        this.$refs.place.addEventListener('click', (event) => {
+            const button = event.target.closest('[data-part-of]');
+            if (button) this.turn(button.dataset.partOf);
+        });
+    },
+    pressed(event) {
+        if (isTyping(event) || event.ctrlKey || event.metaKey || event.altKey) return;
+        const does = { f: 'same', h: 'different', l: 'later', z: 'undo' }[event.key.toLowerCase()];
+        if (does) {
+            event.preventDefault();
+            this[does]();
+        } else if (/^[1-9]$/.test(event.key) && this.ids[Number(event.key) - 1]) {
+            this.turn(this.ids[Number(event.key) - 1]);
+        }
+    },
+    get article() {
+        return this.$refs.place.querySelector('[data-group]');
+    },
+    read() {
+        this.ids = (this.article.dataset.publications ?? '').split(' ').filter((id) => id !== '');
+        this.parts = Object.fromEntries(this.ids.map((id) => [id, 1]));
+        this.key = this.article.dataset.group;
+        this.hasGroup = this.ids.length > 0;
+    },
+    ids: [],
+    key: '',
+    hasGroup: true,
+    get none() {
+        return !this.hasGroup;
+    },
+    get cannotUndo() {
+        return this.strokes.length === 0;
+    },
+    get partWords() {
+        const used = new Set(Object.values(this.parts)).size;
+        return used > 1 ? `F joins ${used} parts, each by itself` : 'a number splits the group';
+    },
+    // to the next part: as many as there are publications
+    turn(id) {
+        this.parts = { ...this.parts, [id]: (this.parts[id] % this.ids.length) + 1 };
+        this.$refs.place.querySelector(`[data-part-of="${id}"] [data-part]`).textContent = this.parts[id];
+    },
+    same() {
+        const byPart = {};
+        for (const id of this.ids) (byPart[this.parts[id]] ??= []).push(id);
+        this.rule({ parts: Object.values(byPart) });
+    },
+    different() {
+        this.rule({ parts: this.ids.map((id) => [id]) });
+    },
+    later() {
+        this.rule({ parts: this.ids.map((id) => [id]), later: true });
+    },
+    rule(body) {
+        if (!this.hasGroup) return;
+        this.said = '';
+        const key = this.key;
+        const ready = this.ahead;
+        this.ahead = null;
+        this.hasGroup = false;
+        this.sending = this.sending
+            .then(() => ask('POST', this.$root.dataset.rule, body))
+            .then((answer) => {
+                this.strokes = [...this.strokes, { stroke: answer.stroke, key }];
+                this.left = answer.left.toLocaleString('en-GB');
+            })
+            .catch((failure) => {
+                this.said = failure.message;
+            });
+        // the one that lies ready was picked as the one after this
+        const next = ready ?? this.sending.then(() => this.get(''));
+        Promise.resolve(next).then((html) => {
+            this.show(html);
+            this.sending.then(() => this.fetchAhead());
+        });
+    },
+    undo() {
+        const last = this.strokes.at(-1);
+        if (!last) return;
+        this.strokes = this.strokes.slice(0, -1);
+        this.sending = this.sending
+            .then(() => ask('POST', this.$root.dataset.undo, { stroke: last.stroke }))
+            .then(() => this.get(`group=${last.key}`))
+            .then((html) => {
+                this.show(html);
+                this.left = (Number(this.left.replace(/\D/g, '')) + 1).toLocaleString('en-GB');
+                this.fetchAhead();
+            })
+            .catch((failure) => {
+                this.said = failure.message;
+            });
+    },
+    show(html) {
+        this.$refs.place.innerHTML = html;
+        this.$refs.place.scrollTop = 0;
+        this.read();
+        history.replaceState(null, '', this.key === '' ? location.pathname : `?group=${this.key}`);
+    },
+    async get(query) {
+        const answer = await fetch(`${this.$root.dataset.ahead}?${query}`, { headers: { Accept: 'text/html' } });
+        if (!answer.ok) throw new Error('The next group could not be read. Reload the page; nothing is lost.');
+        return answer.text();
+    },
+    fetchAhead() {
+        if (!this.hasGroup) return;
+        const skip = this.key;
+        this.get(`skip=${skip}`).then((html) => {
+            if (this.key === skip) this.ahead = html;
+        }, () => {});
+    },
+});
