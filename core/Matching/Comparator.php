@@ -456,7 +456,7 @@ final class Comparator
         [$short, $long] = strlen($a->doi) <= strlen($b->doi) ? [$a->doi, $b->doi] : [$b->doi, $a->doi];
         $cut = strlen($short) >= 12 && str_starts_with($long, $short) && preg_match('/^[.\/-]?(?:s|suppl|v|t|fig)\d*/', substr($long, strlen($short))) !== 1;
 
-        return $cut || levenshtein($short, $long) <= 1 ? 2 : 3;
+        return $cut || (strlen($short) >= 14 && levenshtein($short, $long) <= 1) ? 2 : 3;
     }
 
     /**
