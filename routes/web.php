@@ -18,6 +18,7 @@ use App\Http\Controllers\PairingController;
 use App\Http\Controllers\PasswordController;
 use App\Http\Controllers\PostRoomController;
 use App\Http\Controllers\QuestionController;
+use App\Http\Controllers\RecipeController;
 use App\Http\Controllers\ReportController;
 use App\Http\Controllers\ReviewController;
 use App\Http\Controllers\RunController;
@@ -33,6 +34,7 @@ use App\Http\Controllers\VersionController;
 use App\Models\Letter;
 use App\Models\Review;
 use Illuminate\Support\Facades\Route;
+use WaryHeron\Core\Bibliography\Format\Formats;
 
 // Every route names what it asks of the person: guest, or an ability of a policy. A test walks this list.
 
@@ -85,6 +87,7 @@ Route::prefix('/reviews/{review}')->middleware('auth')->scopeBindings()->group(f
         Route::get('/deliveries', [DeliveryController::class, 'index'])->name('deliveries');
         Route::get('/deliveries/{delivery}', [DeliveryController::class, 'show'])->name('deliveries.show');
         Route::get('/records', [LibraryController::class, 'index'])->name('library');
+        Route::get('/records/export/{format}', [LibraryController::class, 'export'])->whereIn('format', [...array_keys(Formats::TITLES), 'references'])->name('library.export');
         Route::get('/matching', [MatchingController::class, 'show'])->name('matching');
         Route::get('/matching/certain', [MatchingController::class, 'certain'])->name('matching.certain');
         Route::get('/matching/joined', [MatchingController::class, 'joined'])->name('matching.joined');
@@ -155,6 +158,11 @@ Route::prefix('/reviews/{review}')->middleware('auth')->scopeBindings()->group(f
         Route::post('/deliveries/{delivery}/withdraw', [DeliveryController::class, 'withdraw'])->name('deliveries.withdraw');
         Route::post('/deliveries/{delivery}/rejections/{rejection}', [DeliveryController::class, 'mend'])->name('deliveries.mend');
         Route::post('/deliveries/{delivery}/go-on', [DeliveryController::class, 'goOn'])->name('deliveries.go-on');
+        Route::post('/records', [LibraryController::class, 'add'])->name('library.add');
+        Route::post('/publications/{publication}/values', [LibraryController::class, 'mend'])->name('publications.mend');
+        Route::post('/recipes', [RecipeController::class, 'store'])->name('recipes.store');
+        Route::delete('/recipes/{recipe}', [RecipeController::class, 'destroy'])->name('recipes.destroy');
+        Route::post('/recipes/{recipe}/export', [RecipeController::class, 'export'])->name('recipes.export');
         Route::post('/matching', [MatchingController::class, 'start'])->name('matching.start');
         Route::put('/matching/settings', [MatchingController::class, 'save'])->name('matching.settings');
         Route::post('/matching/join', [MatchingController::class, 'join'])->name('matching.join');
@@ -167,6 +175,8 @@ Route::prefix('/reviews/{review}')->middleware('auth')->scopeBindings()->group(f
         Route::post('/records/{record}/separate', [LibraryController::class, 'separate'])->name('records.separate');
         Route::post('/records/{record}/rejoin', [LibraryController::class, 'rejoin'])->name('records.rejoin');
     });
+
+    Route::post('/records/tags', [LibraryController::class, 'tag'])->can('tag', 'review')->name('library.tag');
 
     Route::middleware('can:screen,review')->group(function (): void {
         Route::get('/screening/desk', [DeskController::class, 'show'])->name('desk');

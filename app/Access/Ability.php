@@ -13,6 +13,7 @@ enum Ability: string
     case Screen = 'screen';
     case Settle = 'settle';
     case Code = 'code';
+    case Tag = 'tag';
 
     public function refusal(): string
     {
@@ -22,6 +23,7 @@ enum Ability: string
             self::Deliver => 'Only the information specialist and the lead may deliver records.',
             self::Screen => 'Only reviewers and the lead may screen.',
             self::Settle => 'Only the review lead may settle alone.',
+            self::Tag => 'Observers read; they do not tag.',
             self::Code => 'Only coders, reviewers and the lead may code.',
         };
     }

@@ -131,6 +131,12 @@ final class Review extends Model
         return $this->hasMany(Join::class);
     }
 
+    /** @return HasMany<ExportRecipe, $this> */
+    public function recipes(): HasMany
+    {
+        return $this->hasMany(ExportRecipe::class);
+    }
+
     public function matchSettings(): MatchSettings
     {
         return $this->match_settings === null ? new MatchSettings : new MatchSettings(...$this->match_settings);

@@ -52,6 +52,11 @@ final class ReviewPolicy
         return $this->may($user, $review, Ability::Code);
     }
 
+    public function tag(User $user, Review $review): Response
+    {
+        return $this->may($user, $review, Ability::Tag);
+    }
+
     private function may(User $user, Review $review, Ability $ability): Response
     {
         $role = $user->roleIn($review);

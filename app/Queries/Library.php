@@ -79,7 +79,7 @@ final readonly class Library
     {
         $by = self::SORTS[$sort];
         $way = $descending ? 'desc' : 'asc';
-        $query = (clone $query)->select('publications.id', 'title', 'authors', 'publications.year', 'journal', 'place', 'doi', 'records_count')
+        $query = (clone $query)->select('publications.id', 'title', 'authors', 'publications.year', 'journal', 'place', 'doi', 'records_count', 'publications.type', 'publications.language')
             ->selectRaw("{$by} AS sorted_by, (publications.abstract = '') AS lacks_abstract");
         if ($at !== null) {
             $sort === 'added'
@@ -92,10 +92,16 @@ final readonly class Library
         $page = $query->orderBy('publications.id', $way)->limit(self::PER_PAGE + 1);
 
         // the item's state is looked up for the page's rows only
-        return array_values(DB::query()->fromSub($page, 'page')
+        $rows = array_values(DB::query()->fromSub($page, 'page')
             ->leftJoin('items', fn ($join) => $join->on('items.publication_id', '=', 'page.id'))
             ->orderByRaw('page.sorted_by '.$way)->orderBy('page.id', $way)
             ->get(['page.*', 'items.state', 'items.settled'])->all());
+        $tags = DB::table('publication_tags')->whereIn('publication_id', array_column($rows, 'id'))->orderBy('tag')->get(['publication_id', 'tag'])->groupBy('publication_id');
+        foreach ($rows as $row) {
+            $row->tags = isset($tags[$row->id]) ? $tags[$row->id]->pluck('tag')->all() : [];
+        }
+
+        return $rows;
     }
 
     private static function encoded(stdClass $row, bool $back, int $first): string

@@ -64,6 +64,25 @@ final readonly class LibraryFilters
         if ($delivery !== null) {
             $steps[] = ['key' => 'delivery', 'words' => 'from '.($delivery->file_name ?? $delivery->source_name), 'apply' => fn (Builder $b) => $b->whereExists(fn ($r) => $r->selectRaw('1')->from('records')->whereColumn('records.review_id', 'publications.review_id')->whereColumn('records.publication_id', 'publications.id')->where('records.delivery_id', $delivery->id))];
         }
+        [$from, $to] = [(int) Input::text($request, 'from'), (int) Input::text($request, 'to')];
+        if ($from > 0 || $to > 0) {
+            $words = $from > 0 && $to > 0 ? ($from === $to ? "of {$from}" : "of {$from} to {$to}") : ($from > 0 ? "of {$from} or later" : "of {$to} or before");
+            $steps[] = ['key' => 'from', 'words' => $words, 'apply' => fn (Builder $b) => $b->whereRaw('coalesce(publications.year, 0) BETWEEN ? AND ?', [$from > 0 ? min($from, 9999) : 1, $to > 0 ? min($to, 9999) : 9999])];
+        }
+        foreach (['type' => 'of the type', 'language' => 'in'] as $field => $words) {
+            $value = mb_substr(Input::text($request, $field), 0, 80);
+            if ($value !== '') {
+                $steps[] = ['key' => $field, 'words' => "{$words} {$value}", 'apply' => fn (Builder $b) => $b->where("publications.{$field}", $value)];
+            }
+        }
+        $source = mb_substr(Input::text($request, 'source'), 0, 120);
+        if ($source !== '') {
+            $steps[] = ['key' => 'source', 'words' => "from {$source}", 'apply' => fn (Builder $b) => $b->whereExists(fn ($r) => $r->selectRaw('1')->from('records')->join('deliveries', 'deliveries.id', '=', 'records.delivery_id')->whereColumn('records.review_id', 'publications.review_id')->whereColumn('records.publication_id', 'publications.id')->where('deliveries.source_name', $source))];
+        }
+        $tag = mb_substr(Input::text($request, 'tag'), 0, 60);
+        if ($tag !== '') {
+            $steps[] = ['key' => 'tag', 'words' => "tagged “{$tag}”", 'apply' => fn (Builder $b) => $b->whereExists(fn ($t) => $t->selectRaw('1')->from('publication_tags')->whereColumn('publication_tags.review_id', 'publications.review_id')->whereColumn('publication_tags.publication_id', 'publications.id')->where('publication_tags.tag', $tag))];
+        }
         if ($request->boolean('duplicates')) {
             $steps[] = ['key' => 'duplicates', 'words' => 'delivered more than once', 'apply' => fn (Builder $b) => $b->where('publications.records_count', '>', 1)];
         }

@@ -20,11 +20,24 @@ final class Spreadsheet
      */
     public static function write(string $path, iterable $references, array $about = []): void
     {
+        self::rows($path, (function () use ($references): \Generator {
+            yield CsvWriter::COLUMNS;
+            foreach ($references as $reference) {
+                yield CsvWriter::cells($reference);
+            }
+        })(), $about);
+    }
+
+    /**
+     * @param  iterable<list<string|int|null>>  $rows
+     * @param  list<list<string>>  $about  a second sheet, such as the strategy
+     */
+    public static function rows(string $path, iterable $rows, array $about = []): void
+    {
         $writer = WriterEntityFactory::createXLSXWriter();
         $writer->openToFile($path);
-        $writer->addRow(WriterEntityFactory::createRow(array_map(self::cell(...), CsvWriter::COLUMNS)));
-        foreach ($references as $reference) {
-            $writer->addRow(WriterEntityFactory::createRow(array_map(self::cell(...), CsvWriter::cells($reference))));
+        foreach ($rows as $row) {
+            $writer->addRow(WriterEntityFactory::createRow(array_map(self::cell(...), $row)));
         }
         if ($about !== []) {
             $writer->addNewSheetAndMakeItCurrent()->setName('Strategy');

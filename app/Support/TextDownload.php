@@ -35,6 +35,12 @@ final class TextDownload
         return self::file($name, 'docx', 'application/vnd.openxmlformats-officedocument.wordprocessingml.document', $made->output());
     }
 
+    /** A file that was made elsewhere. */
+    public static function made(string $name, string $ending, string $content): Response
+    {
+        return self::file($name, $ending, ['docx' => 'application/vnd.openxmlformats-officedocument.wordprocessingml.document', 'html' => 'text/html; charset=utf-8'][$ending] ?? 'text/plain; charset=utf-8', $content);
+    }
+
     private static function file(string $name, string $ending, string $type, string $content): Response
     {
         return new Response($content, 200, ['Content-Type' => $type, 'Content-Disposition' => 'attachment; filename="'.Str::slug(Str::limit($name, 80, '')).".{$ending}\"", 'X-Content-Type-Options' => 'nosniff']);

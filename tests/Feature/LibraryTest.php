@@ -1,5 +1,7 @@
 <?php
 
+use App\Actions\Records\ExportByRecipe;
+use App\Files\ReferenceFile;
 use Tests\Feature\World;
 
 it('narrows down by query and filters, and says what each takes away', function () {
@@ -51,4 +53,84 @@ it('finds publications for Ctrl-K', function () {
     $world->deliver([['TI' => 'Lamps for nurses', 'AU' => 'Okafor, I']]);
     $find = fn (string $text) => $this->actingAs($world->people['anna'])->getJson("/reviews/{$world->review->id}/find?q=".urlencode($text))->assertOk()->json('found.*.title');
     expect($find('okaf'))->toBe(['Lamps for nurses'])->and($find('lamps nu'))->toBe(['Lamps for nurses'])->and($find("x' | !"))->toBe([])->and($find("'; --"))->toBe([]);
+});
+
+it('narrows down by what occurs, and says what each filter takes away', function () {
+    $world = new World;
+    $world->deliver([['TI' => 'Lamps', 'LA' => 'English'], ['TI' => 'Naps', 'PY' => '2012', 'LA' => 'German'], ['TI' => 'Report', 'TY' => '', 'PY' => '2015']]);
+    $world->deliver([['TI' => 'From elsewhere', 'PY' => '2021']], 'Elsewhere');
+    $see = fn (string $query) => $this->actingAs($world->people['anna'])->get("/reviews/{$world->review->id}/records?{$query}");
+    $see('from=2013&to=2020')->assertSee('of 2013 to 2020')->assertSee('Lamps')->assertSee('Report')->assertDontSee('>Naps<', false);
+    $see('language=German')->assertSee('in German')->assertSee('Naps')->assertDontSee('title-link">Lamps', false);
+    $see('source=Elsewhere')->assertSee('from Elsewhere')->assertSee('From elsewhere')->assertDontSee('>Lamps<', false);
+    $this->post("/reviews/{$world->review->id}/records/tags?language=German", ['label' => 'ask Ben', 'on' => '1'])->assertSessionHas('notice', '1 publication has been tagged.');
+    $see('tag=ask+Ben&columns[]=tags')->assertSee('tagged “ask Ben”')->assertSee('Naps')->assertDontSee('>Lamps<', false);
+    $see('')->assertSee('>Tags<', false);
+    $this->actingAs($world->people['observer'])->post("/reviews/{$world->review->id}/records/tags", ['label' => 'x', 'on' => '1'])->assertForbidden();
+});
+
+it('takes out what is shown, in every format, the best of all records', function (string $format) {
+    $world = new World;
+    $world->deliver([['TI' => 'LAMPS', 'AB' => '', 'DO' => '10.71111/l'], ['TI' => 'Lamps', 'AB' => 'Long and luminous.', 'DO' => '10.71111/l', 'AU' => 'Kolbe, Anna'], ['TI' => '=Naps', 'PY' => '2012']]);
+    $answer = $this->actingAs($world->people['observer'])->get("/reviews/{$world->review->id}/records/export/{$format}?from=2020")->assertOk();
+    $path = (string) tempnam(sys_get_temp_dir(), 'heron');
+    file_put_contents($path, file_get_contents($answer->baseResponse->getFile()->getPathname()));
+    expect(ReferenceFile::formatOf($path))->toBe($format);
+    $read = iterator_to_array((new ReferenceFile($path, $format))->records(), false);
+    unlink($path);
+    expect($read)->toHaveCount(1)->and($read[0]->title)->toBe('Lamps')->and($read[0]->abstract)->toBe('Long and luminous.')->and($read[0]->authors[0]->given)->toBe('Anna')->and($read[0]->id)->toBe($world->publication('Lamps')->id);
+})->with(['ris', 'nbib', 'bibtex', 'csl-json', 'mods', 'csv', 'xlsx']);
+
+it('makes a reference list in a citation style', function () {
+    $world = new World;
+    $world->deliver([['TI' => 'Lamps at night', 'AU' => 'Kolbe, Anna', 'EP' => '9']]);
+    $list = $this->actingAs($world->people['anna'])->get("/reviews/{$world->review->id}/records/export/references?style=apa&as=plain")->assertOk()->getContent();
+    expect($list)->toContain('Kolbe, A.')->toContain('(2020)')->toContain('Lamps at night');
+    $this->get("/reviews/{$world->review->id}/records/export/references?style=../../etc/passwd&as=plain")->assertSessionHasErrors('style');
+});
+
+it('sends by a recipe only what changed since it was last used', function () {
+    $world = new World;
+    $world->deliver([['TI' => 'Lamps'], ['TI' => '=Naps()']]);
+    $this->actingAs($world->people['specialist']);
+    $review = "/reviews/{$world->review->id}";
+    $this->post("{$review}/recipes", ['name' => 'Coding desk', 'format' => 'csv', 'columns' => "title = Name of study\nyear = Y\nchange = Was\nid = Key"])->assertSessionHasNoErrors();
+    $this->post("{$review}/recipes", ['name' => 'Bad', 'format' => 'csv', 'columns' => "title = T\nshoe = Size"])->assertSessionHasErrors(['columns' => 'Line 2: “shoe” is no field. Fields: '.implode(', ', array_keys(ExportByRecipe::FIELDS)).'.']);
+    $recipe = $world->review->recipes()->sole();
+    $rows = function (array $with = []) use ($review, $recipe): array {
+        $lines = explode("\r\n", trim((string) file_get_contents($this->post("{$review}/recipes/{$recipe->id}/export", $with)->assertOk()->baseResponse->getFile()->getPathname()), "\xEF\xBB\xBF\r\n"));
+
+        return array_map(fn (string $line): array => str_getcsv($line, ',', '"', ''), $lines);
+    };
+    $id = $world->publication('Lamps')->id;
+    expect($rows())->toBe([['Key', 'Name of study', 'Y', 'Was'], [$id, 'Lamps', '2020', 'new'], [$world->publication('=Naps()')->id, "'=Naps()", '2020', 'new']]);
+    expect($rows(['changed' => 1]))->toHaveCount(1);
+    $this->post("{$review}/publications/{$id}/values", ['field' => 'title', 'value' => 'Lamps, mended'])->assertSessionHas('notice');
+    $world->deliver([['TI' => 'New one']]);
+    expect(array_column($rows(['changed' => 1]), 3))->toBe(['Was', 'changed', 'new'])->and($rows(['changed' => 1]))->toHaveCount(1);
+});
+
+it('mends a publication by hand and keeps what was delivered', function () {
+    $world = new World;
+    $world->deliver([['TI' => 'Lmaps']]);
+    $publication = $world->publication('Lmaps');
+    $mend = fn (array $with) => $this->actingAs($world->people['specialist'])->post("/reviews/{$world->review->id}/publications/{$publication->id}/values", $with);
+    $mend(['field' => 'title', 'value' => 'Lamps'])->assertSessionHas('notice');
+    $mend(['field' => 'year', 'value' => 'soon'])->assertSessionHasErrors('value');
+    $mend(['field' => 'title', 'value' => ''])->assertSessionHasErrors('value');
+    $this->get("/reviews/{$world->review->id}/publications/{$publication->id}")->assertSee('Lamps')->assertSee('chosen by Mirela Haas')->assertSee('Lmaps');
+    // it outlives new records, and is found by
+    $world->deliver([['TI' => 'Lmaps', 'DO' => '10.71111/l']]);
+    expect($publication->refresh()->only('title', 'doi', 'records_count'))->toBe(['title' => 'Lamps', 'doi' => '10.71111/l', 'records_count' => 2]);
+    $this->get("/reviews/{$world->review->id}/records?q=title:lamps")->assertSee('Lamps');
+    $mend(['field' => 'title', 'back' => 1])->assertSessionHas('notice');
+    expect($publication->refresh()->title)->toBe('Lmaps');
+    $this->actingAs($world->people['observer'])->post("/reviews/{$world->review->id}/publications/{$publication->id}/values", ['field' => 'title', 'value' => 'x'])->assertForbidden();
+});
+
+it('adds one by hand, as a delivery of its own', function () {
+    $world = new World;
+    $this->actingAs($world->people['specialist'])->post("/reviews/{$world->review->id}/records", ['title' => 'Found in a drawer', 'authors' => 'Haas, M.; Strand, B.', 'year' => '1999', 'why' => ''])->assertSessionHasErrors('why');
+    $this->post("/reviews/{$world->review->id}/records", ['title' => 'Found in a drawer', 'authors' => 'Haas, M.; Strand, B.', 'year' => '1999', 'why' => 'Named by Ben.'])->assertSessionHasNoErrors();
+    expect($world->publication('Found in a drawer')->authors)->toBe('Haas M; Strand B')->and($world->review->deliveries()->sole()->notes)->toBe('Named by Ben.');
 });

@@ -6,7 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Models\Review;
 use App\Queries\CodingTable;
-use App\Queries\IncludedReferences;
+use App\Queries\LibraryReferences;
 use Illuminate\Support\Str;
 use Symfony\Component\HttpFoundation\StreamedResponse;
 use WaryHeron\Core\Bibliography\Format\Csv\CsvLine;
@@ -18,7 +18,7 @@ final class ExportController extends Controller
     {
         $writer = Formats::writers()[$format] ?? abort(404);
 
-        return $this->file($review, "included.{$writer->extension()}", $writer->mediaType(), fn (): iterable => $writer->write(IncludedReferences::of($review)));
+        return $this->file($review, "included.{$writer->extension()}", $writer->mediaType(), fn (): iterable => $writer->write(LibraryReferences::included($review)));
     }
 
     public function coding(Review $review): StreamedResponse

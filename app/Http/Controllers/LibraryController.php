@@ -4,24 +4,43 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\Records\ChooseValues;
 use App\Actions\Records\SeparateRecord;
+use App\Actions\Records\StartDelivery;
+use App\Actions\Records\TagPublications;
 use App\Models\Item;
 use App\Models\Publication;
 use App\Models\Record;
 use App\Models\Review;
 use App\Queries\Library;
+use App\Queries\LibraryChoices;
 use App\Queries\LibraryFilters;
+use App\Queries\LibraryReferences;
 use App\Queries\OpenItems;
+use App\Queries\ShownValues;
 use App\Support\Input;
+use App\Support\RecordDownload;
+use App\Support\ReferenceList;
+use App\Support\TextDownload;
+use Carbon\CarbonImmutable;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
+use Illuminate\Validation\Rule;
+use Symfony\Component\HttpFoundation\Response;
+use WaryHeron\Core\Bibliography\Format\Ris\RisWriter;
+use WaryHeron\Core\Bibliography\Name;
+use WaryHeron\Core\Bibliography\PublicationType;
 use WaryHeron\Core\Bibliography\Reference;
 use WaryHeron\Core\Search\Text\Highlighter;
 use WaryHeron\Core\Search\Text\StructuredAbstract;
 
 final class LibraryController extends Controller
 {
+    public const COLUMNS = ['author', 'year', 'records', 'doi', 'type', 'language', 'tags'];
+
     public function index(Request $request, Review $review): View
     {
         $filters = LibraryFilters::from($request, $review);
@@ -30,8 +49,9 @@ final class LibraryController extends Controller
 
         return view('records.library', [
             'review' => $review, 'library' => $library, 'filters' => $filters, 'highlighter' => $filters->query === null ? null : new Highlighter($filters->query->root),
+            'columns' => $this->columns($request, $review), 'choices' => LibraryChoices::of($review), 'recipes' => $review->recipes()->orderBy('name')->get(), 'styles' => ReferenceList::styles(),
             'deliveries' => $review->deliveries()->orderBy('created_at')->get(['id', 'source_name', 'file_name']),
-            'kept' => array_filter($request->only(['q', 'state', 'reason', 'coded', 'delivery', 'duplicates', 'no_abstract', 'sort', 'desc']), is_string(...)),
+            'kept' => array_filter($request->only(['q', 'state', 'reason', 'coded', 'delivery', 'source', 'from', 'to', 'type', 'language', 'tag', 'duplicates', 'no_abstract', 'sort', 'desc']), is_string(...)),
         ]);
     }
 
@@ -43,9 +63,92 @@ final class LibraryController extends Controller
         return view('records.publication', [
             'review' => $review, 'publication' => $publication, 'item' => $item, 'records' => $records,
             'references' => $records->mapWithKeys(fn (Record $record): array => [$record->id => Reference::fromArray($record->reference)]),
-            'abstract' => StructuredAbstract::parts($publication->abstract),
+            'shown' => ShownValues::of($publication), 'abstract' => StructuredAbstract::parts($publication->abstract),
             'sides' => $item === null ? [] : OpenItems::sidesOf($review, $this->me($request), [$item->id])[$item->id] ?? [],
         ]);
+    }
+
+    public function export(Request $request, Review $review, string $format): Response
+    {
+        $filters = LibraryFilters::from($request, $review);
+        $name = Str::limit(Str::slug($review->title), 40, '').'-library';
+        if ($format === 'references') {
+            $given = $request->validate(['style' => ['required', 'string', 'in:'.implode(',', array_keys(ReferenceList::styles()))], 'as' => ['required', 'in:docx,plain,html']]);
+            $references = LibraryReferences::of($review, $filters);
+
+            return TextDownload::made($name.'-references', ['docx' => 'docx', 'plain' => 'txt', 'html' => 'html'][$given['as']], ReferenceList::of((fn () => yield from $this->most($references, ReferenceList::MOST))(), $given['style'], $given['as']));
+        }
+
+        return RecordDownload::make($name, $format, LibraryReferences::of($review, $filters), []);
+    }
+
+    public function tag(Request $request, Review $review, TagPublications $tag): RedirectResponse
+    {
+        $given = $request->validate(['label' => ['required', 'string', 'max:60', 'regex:/\S/'], 'on' => ['required', 'in:0,1'], 'ids' => ['nullable', 'array', 'max:50'], 'ids.*' => ['string', 'size:26']], ['label.required' => 'Name the tag.']);
+        $query = DB::table('publications')->where('publications.review_id', $review->id)->whereNull('publications.merged_into');
+        if (isset($given['ids'])) {
+            $query->whereIn('publications.id', $given['ids']);
+        } else {
+            foreach (LibraryFilters::from($request, $review)->steps as $step) {
+                ($step['apply'])($query);
+            }
+        }
+        $count = $tag->execute($this->me($request), $review, $query, trim($given['label']), $given['on'] === '1');
+
+        return back()->with('notice', number_format($count).($count === 1 ? ' publication has ' : ' publications have ').($given['on'] === '1' ? 'been tagged.' : 'lost the tag.'));
+    }
+
+    public function mend(Request $request, Review $review, Publication $publication, ChooseValues $choose): RedirectResponse
+    {
+        $given = $request->validate([
+            'field' => ['required', 'in:'.implode(',', ChooseValues::FIELDS)], 'back' => ['boolean'], 'value' => ['nullable', 'string', 'max:20000', Rule::when($request->input('field') === 'year', ['regex:/^(|1[5-9]\d\d|20\d\d)$/']), Rule::when($request->input('field') === 'type', [Rule::enum(PublicationType::class)]), Rule::when($request->input('field') === 'title' && ! $request->boolean('back'), ['required'])],
+        ], ['value.regex' => 'A year has four digits.', 'value.required' => 'A publication needs a title.']);
+        $choose->execute($this->me($request), $publication, [$given['field'] => ($given['back'] ?? false) ? null : trim($given['value'] ?? '')]);
+
+        return redirect()->route('publications.show', [$review, $publication])->with('notice', 'Shown so from now on. The records stay as they were delivered.');
+    }
+
+    public function add(Request $request, Review $review, StartDelivery $start): RedirectResponse
+    {
+        $given = $request->validate(['title' => ['required', 'string', 'max:2000'], 'authors' => ['nullable', 'string', 'max:5000'], 'year' => ['nullable', 'regex:/^(1[5-9]\d\d|20\d\d)$/'], 'journal' => ['nullable', 'string', 'max:500'], 'doi' => ['nullable', 'string', 'max:250'], 'abstract' => ['nullable', 'string', 'max:20000'], 'why' => ['required', 'string', 'max:500']], ['why.required' => 'Say how it was found; the report will ask.']);
+        $reference = new Reference(PublicationType::Article, $given['title'], array_map(Name::inverted(...), array_values(array_filter(array_map(trim(...), explode(';', $given['authors'] ?? ''))))), isset($given['year']) ? (int) $given['year'] : null, journal: $given['journal'] ?? '', doi: $given['doi'] ?? '', abstract: $given['abstract'] ?? '');
+        $path = (string) tempnam(sys_get_temp_dir(), 'heron');
+        try {
+            file_put_contents($path, implode('', [...(new RisWriter)->write([$reference])]));
+            $delivery = $start->ofFile($this->me($request), $review, $path, 'by-hand.ris', 'Added by hand', CarbonImmutable::now(), $given['why']);
+        } finally {
+            unlink($path);
+        }
+
+        return redirect()->route('deliveries.show', [$review, $delivery]);
+    }
+
+    /**
+     * @template T
+     *
+     * @param  \Generator<string, T>  $of
+     * @return \Generator<int, T>
+     */
+    private function most(\Generator $of, int $most): \Generator
+    {
+        $count = 0;
+        foreach ($of as $one) {
+            if ($count++ === $most) {
+                return;
+            }
+            yield $one;
+        }
+    }
+
+    /** @return list<string> columns chosen, kept for this person and review */
+    private function columns(Request $request, Review $review): array
+    {
+        $key = "library.columns.{$review->id}";
+        if ($request->has('columns')) {
+            $request->session()->put($key, array_values(array_intersect(self::COLUMNS, array_filter((array) $request->query('columns'), is_string(...)))));
+        }
+
+        return $request->session()->get($key, ['author', 'year', 'records']);
     }
 
     public function separate(Request $request, Review $review, Record $record, SeparateRecord $separate): RedirectResponse

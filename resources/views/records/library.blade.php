@@ -23,6 +23,13 @@
                 <div class="field"><label for="delivery">Delivery</label>
                     <select class="input" id="delivery" name="delivery"><option value="">any</option>@foreach ($deliveries as $delivery) <option value="{{ $delivery->id }}" @selected(($kept['delivery'] ?? '') === $delivery->id)>{{ $delivery->source_name }}{{ $delivery->file_name ? ": {$delivery->file_name}" : '' }}</option> @endforeach</select>
                 </div>
+                <div class="field"><label for="source">Source</label>
+                    <select class="input" id="source" name="source"><option value="">any</option>@foreach ($choices->sources as $one) <option @selected(($kept['source'] ?? '') === $one)>{{ $one }}</option> @endforeach</select>
+                </div>
+                <div class="field row"><label class="grow">Year from <input class="input" name="from" inputmode="numeric" size="4" value="{{ $kept['from'] ?? '' }}"></label> <label class="grow">to <input class="input" name="to" inputmode="numeric" size="4" value="{{ $kept['to'] ?? '' }}"></label></div>
+                <div class="field row"><label class="grow">Type <select class="input" name="type"><option value="">any</option>@foreach ($choices->types as $one) <option @selected(($kept['type'] ?? '') === $one)>{{ $one }}</option> @endforeach</select></label>
+                    <label class="grow">Language <select class="input" name="language"><option value="">any</option>@foreach ($choices->languages as $one) <option @selected(($kept['language'] ?? '') === $one)>{{ $one }}</option> @endforeach</select></label></div>
+                @if ($choices->tags !== []) <div class="field"><label for="tag">Tag</label><select class="input" id="tag" name="tag"><option value="">any</option>@foreach ($choices->tags as $one) <option @selected(($kept['tag'] ?? '') === $one)>{{ $one }}</option> @endforeach</select></div> @endif
                 <div class="field choices">
                     <label><input type="checkbox" name="duplicates" value="1" @checked($kept['duplicates'] ?? false)> delivered more than once</label>
                     <label><input type="checkbox" name="no_abstract" value="1" @checked($kept['no_abstract'] ?? false)> without an abstract</label>
@@ -30,6 +37,10 @@
                 </div>
                 <input type="hidden" name="sort" value="{{ $library->sort }}">
                 @if ($library->descending) <input type="hidden" name="desc" value="1"> @endif
+                <details class="field"><summary class="cursor-pointer">Columns</summary>
+                    <input type="hidden" name="columns[]" value="">
+                    <div class="choices">@foreach (['author' => 'first author', 'year' => 'year', 'records' => 'records', 'doi' => 'DOI', 'type' => 'type', 'language' => 'language', 'tags' => 'tags'] as $column => $label) <label><input type="checkbox" name="columns[]" value="{{ $column }}" @checked(in_array($column, $columns, true))> {{ $label }}</label> @endforeach</div>
+                </details>
                 <button class="button">Show</button>
             </form>
         </section>
@@ -41,6 +52,38 @@
                     → <strong>{{ number_format($step['count']) }}</strong> {{ $step['words'] }} <a href="{{ $link([$step['key'] => null]) }}" aria-label="Take off: {{ $step['words'] }}">take off</a>
                 @endforeach
             </p>
+            <div class="section row small" id="export">
+                @can('tag', $review)
+                    <details class="menu"><summary class="button">Tag</summary>
+                        <form id="tagging" method="post" action="{{ route('library.tag', [$review, ...$kept]) }}">@csrf
+                            <label class="block">Tag <input class="input" name="label" required maxlength="60" list="tags-there"></label><datalist id="tags-there">@foreach ($choices->tags as $one)<option value="{{ $one }}">@endforeach</datalist>
+                            <p class="quiet">Those chosen below, or all {{ number_format($library->count()) }} that are shown when none is chosen.</p>
+                            <div class="row"><button class="button button-go" name="on" value="1">Put it on</button> <button class="button" name="on" value="0">Take it off</button></div>
+                        </form></details>
+                @endcan
+                <details class="menu"><summary class="button">Take out {{ number_format($library->count()) }}</summary>
+                    <p>@foreach (\WaryHeron\Core\Bibliography\Format\Formats::TITLES as $format => $label) <a href="{{ route('library.export', [$review, $format, ...$kept]) }}">{{ $label }}</a>{{ $loop->last ? '' : ' · ' }}@endforeach</p>
+                    @if ($styles !== [])
+                        <form class="mt-2" method="get" action="{{ route('library.export', [$review, 'references']) }}">@foreach ($kept as $name => $value) <input type="hidden" name="{{ $name }}" value="{{ $value }}"> @endforeach
+                            <label>Reference list in <select class="input" name="style">@foreach ($styles as $style => $label) <option value="{{ $style }}">{{ $label }}</option> @endforeach</select></label> <label>as <select class="input" name="as"><option value="docx">DOCX</option><option value="plain">text</option><option value="html">HTML</option></select></label> <button class="button">Make it</button>
+                            @if ($library->count() > \App\Support\ReferenceList::MOST) <p class="quiet">The first {{ number_format(\App\Support\ReferenceList::MOST) }} by first author.</p> @endif</form>
+                    @endif</details>
+                @can('deliver', $review)
+                    <details class="menu" @if ($errors->has('columns') || $errors->has('name')) open @endif><summary class="button">Recipes</summary>
+                        @foreach ($recipes as $recipe)
+                            <form class="row" method="post" action="{{ route('recipes.export', [$review, $recipe, ...$kept]) }}">@csrf <strong>{{ $recipe->name }}</strong> <span class="quiet">{{ strtoupper($recipe->format) }}, {{ count($recipe->columns) }} columns</span> <button class="button">All</button> <button class="button" name="changed" value="1">Only what changed</button></form>
+                        @endforeach
+                        <form class="mt-2" method="post" action="{{ route('recipes.store', $review) }}">@csrf
+                            <label class="block">New recipe <input class="input" name="name" required maxlength="80" value="{{ old('name') }}"></label> @error('name') <p class="field-error">{{ $message }}</p> @enderror
+                            <label class="block">Columns, one a line: field = heading <textarea class="input input-mono" name="columns" rows="6" required spellcheck="false">{{ old('columns', "id = id\ntitle = Title\nauthors = Authors\nyear = Year\ndoi = DOI\nchange = Change") }}</textarea></label> @error('columns') <p class="field-error">{{ $message }}</p> @enderror
+                            <p class="quiet">Fields: {{ implode(', ', array_keys(\App\Actions\Records\ExportByRecipe::FIELDS)) }}. The id stays the same for good, so that importing again makes no duplicates.</p>
+                            <div class="row"><select class="input" name="format" aria-label="Format"><option value="csv">CSV</option><option value="xlsx">XLSX</option></select> <button class="button">Keep the recipe</button></div></form></details>
+                    <details class="menu" @if ($errors->has('title') || $errors->has('why')) open @endif><summary class="button">Add one by hand</summary>
+                        <form method="post" action="{{ route('library.add', $review) }}">@csrf
+                            @foreach (['title' => 'Title', 'authors' => 'Authors: Family, Given; …', 'year' => 'Year', 'journal' => 'Journal', 'doi' => 'DOI', 'why' => 'How it was found'] as $field => $label) <label class="block">{{ $label }} <input class="input" name="{{ $field }}" value="{{ old($field) }}" @required(in_array($field, ['title', 'why'], true))></label> @error($field) <p class="field-error">{{ $message }}</p> @enderror @endforeach
+                            <label class="block">Abstract <textarea class="input" name="abstract" rows="3">{{ old('abstract') }}</textarea></label><button class="button button-go mt-1">Add it</button></form></details>
+                @endcan
+            </div>
             @if ($library->rows === [])
                 @if ($library->total === 0)
                     <x-empty title="No publications yet">They come with the first <a href="{{ route('deliveries', $review) }}">delivery</a> or <a href="{{ route('searches', $review) }}">search</a>.</x-empty>
@@ -52,18 +95,21 @@
                     <thead><tr>
                         <th><span class="visually-hidden">Decision</span></th>
                         <th aria-sort="{{ $aria('title') }}"><a href="{{ $sortLink('title') }}">Title{{ $arrow('title') }}</a></th>
-                        <th aria-sort="{{ $aria('author') }}"><a href="{{ $sortLink('author') }}">First author{{ $arrow('author') }}</a></th>
-                        <th class="number" aria-sort="{{ $aria('year') }}"><a href="{{ $sortLink('year') }}">Year{{ $arrow('year') }}</a></th>
-                        <th class="number" aria-sort="{{ $aria('records') }}"><a href="{{ $sortLink('records') }}">Records{{ $arrow('records') }}</a></th>
+                        @if (in_array('author', $columns, true)) <th aria-sort="{{ $aria('author') }}"><a href="{{ $sortLink('author') }}">First author{{ $arrow('author') }}</a></th> @endif
+                        @if (in_array('year', $columns, true)) <th class="number" aria-sort="{{ $aria('year') }}"><a href="{{ $sortLink('year') }}">Year{{ $arrow('year') }}</a></th> @endif
+                        @foreach (['doi' => 'DOI', 'type' => 'Type', 'language' => 'Language', 'tags' => 'Tags'] as $column => $label) @if (in_array($column, $columns, true)) <th>{{ $label }}</th> @endif @endforeach
+                        @if (in_array('records', $columns, true)) <th class="number" aria-sort="{{ $aria('records') }}"><a href="{{ $sortLink('records') }}">Records{{ $arrow('records') }}</a></th> @endif
                     </tr></thead>
                     <tbody>
                         @foreach ($library->rows as $row)
                             <tr>
-                                <td><x-mark :verdict="$row->state ?? 'none'" /></td>
-                                <td><a class="title-link" href="{{ route('publications.show', [$review, $row->id]) }}"><x-highlighted :text="$row->title" :by="$highlighter" /></a><br><span class="small quiet">{{ $row->journal }}{{ $row->place === '' ? '' : " {$row->place}" }}{{ $row->lacks_abstract ? ' · no abstract' : '' }}</span></td>
-                                <td>{{ Str::before($row->authors, ';') }}{{ str_contains($row->authors, ';') ? ' and others' : '' }}</td>
-                                <td class="number">{{ $row->year }}</td>
-                                <td class="number">{{ $row->records_count }}</td>
+                                <td>@can('tag', $review)<input type="checkbox" name="ids[]" value="{{ $row->id }}" form="tagging" aria-label="Choose {{ $row->title }}"> @endcan<x-mark :verdict="$row->state ?? 'none'" /></td>
+                                <td><a class="title-link" href="{{ route('publications.show', [$review, $row->id]) }}"><x-highlighted :text="$row->title" :by="$highlighter" /></a><br><span class="small quiet">{{ $row->journal }}{{ $row->place === '' ? '' : " {$row->place}" }}{{ $row->lacks_abstract ? ' · no abstract' : '' }}</span>@if (! in_array('tags', $columns, true)) @foreach ($row->tags as $one) <a class="tag" href="{{ $link(['tag' => $one]) }}">{{ $one }}</a> @endforeach @endif</td>
+                                @if (in_array('author', $columns, true)) <td>{{ Str::before($row->authors, ';') }}{{ str_contains($row->authors, ';') ? ' and others' : '' }}</td> @endif
+                                @if (in_array('year', $columns, true)) <td class="number">{{ $row->year }}</td> @endif
+                                @foreach (['doi', 'type', 'language'] as $column) @if (in_array($column, $columns, true)) <td class="small break-words">{{ $row->{$column} }}</td> @endif @endforeach
+                                @if (in_array('tags', $columns, true)) <td class="small">{{ implode(', ', $row->tags) }}</td> @endif
+                                @if (in_array('records', $columns, true)) <td class="number">{{ $row->records_count }}</td> @endif
                             </tr>
                         @endforeach
                     </tbody>

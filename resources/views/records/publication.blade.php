@@ -8,6 +8,18 @@
                     <x-abstract :parts="$abstract" />
                 </article>
             </section>
+            <section class="sheet" id="values">
+                <header class="sheet-head"><h2>What is shown, and from where</h2> <span>the best of each record by stated rules; choose another value, or write one</span></header>
+                <table class="table small"><tbody>
+                    @foreach ($shown as $one)
+                        <tr><th scope="row">{{ $one['label'] }}<br><span class="quiet">{{ $one['rule'] }}</span></th>
+                            <td>{{ Str::limit($one['value'], 240) ?: '—' }}<br><span class="quiet">{{ $one['from'] }}</span></td>
+                            <td>@can('deliver', $review)<details class="menu"><summary class="button-plain">Change</summary>
+                                @foreach ($one['others'] as $other) <form method="post" action="{{ route('publications.mend', [$review, $publication]) }}">@csrf <input type="hidden" name="field" value="{{ $one['field'] }}"><input type="hidden" name="value" value="{{ $other['value'] }}"><button class="button-plain text-left">{{ Str::limit($other['value'], 120) }} <span class="quiet">{{ $other['source'] }}</span></button></form> @endforeach
+                                <form method="post" action="{{ route('publications.mend', [$review, $publication]) }}">@csrf <input type="hidden" name="field" value="{{ $one['field'] }}"><textarea class="input" name="value" rows="{{ $one['field'] === 'abstract' ? 6 : 2 }}" aria-label="{{ $one['label'] }}">{{ $one['value'] }}</textarea><div class="row"><button class="button">Show this</button> @if ($one['chosen']) <button class="button" name="back" value="1">Let the rules decide</button> @endif</div></form></details>@endcan</td></tr>
+                    @endforeach
+                </tbody></table>
+            </section>
             <section class="sheet">
                 <header class="sheet-head"><h2>{{ $records->count() }} {{ $records->count() === 1 ? 'record' : 'records' }}</h2> <span>as the sources delivered them; nothing is changed in them</span></header>
                 @foreach ($records as $record)

@@ -1,0 +1,81 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Records;
+
+use App\Actions\WriteLog;
+use App\Models\ExportRecipe;
+use App\Models\User;
+use Illuminate\Support\Facades\DB;
+use WaryHeron\Core\Bibliography\Name;
+use WaryHeron\Core\Bibliography\Reference;
+
+/** Makes the rows of an export recipe, all or only those that changed since it was last used, and remembers what went out. */
+final readonly class ExportByRecipe
+{
+    /** What a column can hold. The id stays the same for good, so that importing twice makes no duplicates. */
+    public const FIELDS = [
+        'id' => 'stable id', 'change' => 'new, changed or gone', 'title' => 'title', 'authors' => 'authors', 'first_author' => 'first author', 'year' => 'year', 'journal' => 'journal', 'volume' => 'volume', 'issue' => 'issue',
+        'pages' => 'pages', 'doi' => 'DOI', 'abstract' => 'abstract', 'keywords' => 'keywords', 'type' => 'type', 'language' => 'language', 'url' => 'link', 'publisher' => 'publisher', 'issn' => 'ISSN', 'accession' => 'accession number',
+    ];
+
+    public function __construct(private WriteLog $log)
+    {
+    }
+
+    /**
+     * @param  iterable<string, Reference>  $references  by publication
+     * @return \Generator<int, list<string|int|null>> the headings, then rows
+     */
+    public function rows(User $by, ExportRecipe $recipe, iterable $references, bool $onlyChanged): \Generator
+    {
+        yield array_column($recipe->columns, 'heading');
+        $before = DB::table('recipe_exports')->where('recipe_id', $recipe->id)->pluck('hash', 'publication_id')->all();
+        $now = [];
+        foreach ($references as $id => $reference) {
+            $values = $this->values($reference);
+            $hash = md5(json_encode($values, JSON_THROW_ON_ERROR | JSON_INVALID_UTF8_SUBSTITUTE));
+            $change = ! isset($before[$id]) ? 'new' : ($before[$id] === $hash ? '' : 'changed');
+            $now[$id] = $hash;
+            if (! $onlyChanged || $change !== '') {
+                yield $this->row($recipe, ['change' => $change] + $values);
+            }
+        }
+        foreach ($onlyChanged ? array_keys(array_diff_key($before, $now)) : [] as $id) {
+            yield $this->row($recipe, ['id' => (string) $id, 'change' => 'gone']);
+        }
+        $this->remember($by, $recipe, $now);
+    }
+
+    /** @return array<string, string|int|null> */
+    private function values(Reference $r): array
+    {
+        return [
+            'id' => $r->id, 'title' => $r->title, 'authors' => implode('; ', array_map(fn (Name $name): string => $name->inverts(), $r->authors)), 'first_author' => $r->authors[0]->family ?? '', 'year' => $r->year, 'journal' => $r->journal,
+            'volume' => $r->volume, 'issue' => $r->issue, 'pages' => $r->pages(), 'doi' => $r->doi, 'abstract' => $r->abstract, 'keywords' => implode('; ', $r->keywords), 'type' => $r->type->value, 'language' => $r->language,
+            'url' => $r->urls[0] ?? '', 'publisher' => $r->publisher, 'issn' => $r->issn, 'accession' => $r->accession,
+        ];
+    }
+
+    /**
+     * @param  array<string, string|int|null>  $values
+     * @return list<string|int|null>
+     */
+    private function row(ExportRecipe $recipe, array $values): array
+    {
+        return array_map(fn (array $column): string|int => $values[$column['field']] ?? '', $recipe->columns);
+    }
+
+    /** @param  array<string, string>  $hashes */
+    private function remember(User $by, ExportRecipe $recipe, array $hashes): void
+    {
+        DB::transaction(function () use ($by, $recipe, $hashes): void {
+            ($this->log)($recipe->review_id, $by, 'recipe.used', "Exported by the recipe {$recipe->name}", $recipe, ['publications' => count($hashes)]);
+            DB::table('recipe_exports')->where('recipe_id', $recipe->id)->delete();
+            foreach (array_chunk($hashes, 2000, true) as $part) {
+                DB::table('recipe_exports')->insert(array_map(fn (string $id, string $hash): array => ['recipe_id' => $recipe->id, 'publication_id' => $id, 'hash' => $hash, 'exported_at' => now()], array_map(strval(...), array_keys($part)), $part));
+            }
+        });
+    }
+}

@@ -1,0 +1,60 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Actions\Records\ExportByRecipe;
+use App\Actions\WriteLog;
+use App\Models\ExportRecipe;
+use App\Models\Review;
+use App\Queries\LibraryFilters;
+use App\Queries\LibraryReferences;
+use App\Support\TableDownload;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Validation\Rule;
+use Symfony\Component\HttpFoundation\Response;
+
+/** Tables for other programs: columns chosen, renamed and ordered, kept under a name. */
+final class RecipeController extends Controller
+{
+    public function store(Request $request, Review $review, WriteLog $log): RedirectResponse
+    {
+        $given = $request->validate([
+            'name' => ['required', 'string', 'max:80', Rule::unique('export_recipes')->where('review_id', $review->id)], 'format' => ['required', 'in:csv,xlsx'],
+            'columns' => ['required', 'string', 'max:4000'],
+        ], ['name.unique' => 'There is a recipe of this name.']);
+        $columns = [['field' => 'id', 'heading' => 'id']];
+        foreach (preg_split('/\R/', trim($given['columns'])) ?: [] as $number => $line) {
+            [$field, $heading] = array_map(trim(...), [...explode('=', $line, 2), '']);
+            if (! isset(ExportByRecipe::FIELDS[$field])) {
+                return back()->withInput()->withErrors(['columns' => 'Line '.($number + 1).": “{$field}” is no field. Fields: ".implode(', ', array_keys(ExportByRecipe::FIELDS)).'.']);
+            }
+            if ($field === 'id') {
+                $columns[0]['heading'] = $heading === '' ? 'id' : $heading;
+            } else {
+                $columns[] = ['field' => $field, 'heading' => $heading === '' ? $field : $heading];
+            }
+        }
+        $recipe = $review->recipes()->create(['name' => $given['name'], 'columns' => $columns, 'format' => $given['format'], 'created_by' => $this->me($request)->id]);
+        $log($review, $this->me($request), 'recipe.made', "Made an export recipe: {$recipe->name}", $recipe);
+
+        return redirect()->to(route('library', $review).'#export')->with('notice', 'The recipe is kept.');
+    }
+
+    public function destroy(Request $request, Review $review, ExportRecipe $recipe, WriteLog $log): RedirectResponse
+    {
+        $recipe->delete();
+        $log($review, $this->me($request), 'recipe.removed', "Removed an export recipe: {$recipe->name}", $review);
+
+        return redirect()->to(route('library', $review).'#export')->with('notice', 'The recipe is gone.');
+    }
+
+    public function export(Request $request, Review $review, ExportRecipe $recipe, ExportByRecipe $export): Response
+    {
+        $rows = $export->rows($this->me($request), $recipe, LibraryReferences::of($review, LibraryFilters::from($request, $review)), $request->boolean('changed'));
+
+        return TableDownload::make($recipe->name, $recipe->format, $rows);
+    }
+}

@@ -1,0 +1,58 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Queries;
+
+use App\Models\Publication;
+use App\Models\Record;
+use App\Models\Review;
+use Illuminate\Database\Query\Builder;
+use Illuminate\Support\Facades\DB;
+use WaryHeron\Core\Bibliography\Reference;
+use WaryHeron\Core\Matching\KeptValues;
+
+/** Publications as references, each with the best of all its records and what people chose; read in parts, for there may be many. */
+final class LibraryReferences
+{
+    private const PART = 500;
+
+    /** @return \Generator<string, Reference> by publication, whose id the reference bears; by first author */
+    public static function of(Review $review, ?LibraryFilters $filters = null): \Generator
+    {
+        $query = DB::table('publications')->where('publications.review_id', $review->id)->whereNull('publications.merged_into');
+        foreach ($filters->steps ?? [] as $step) {
+            ($step['apply'])($query);
+        }
+
+        return self::read($review, $query);
+    }
+
+    /** @return \Generator<string, Reference> */
+    public static function included(Review $review): \Generator
+    {
+        return self::read($review, DB::table('publications')->where('publications.review_id', $review->id)->whereNull('publications.merged_into')
+            ->whereExists(fn (Builder $item) => $item->selectRaw('1')->from('items')->whereColumn('items.review_id', 'publications.review_id')->whereColumn('items.publication_id', 'publications.id')->where('items.state', \WaryHeron\Core\Screening\ItemState::Included->value)));
+    }
+
+    /** @return \Generator<string, Reference> */
+    private static function read(Review $review, Builder $query): \Generator
+    {
+        $ids = $query->orderBy('publications.first_author')->orderBy('publications.id')->pluck('publications.id');
+        foreach ($ids->chunk(self::PART) as $part) {
+            $publications = Publication::query()->where('review_id', $review->id)->whereIn('id', $part)->with('records')->get(['id', 'review_id', 'title', 'chosen'])->keyBy('id');
+            foreach ($part as $id) {
+                $publication = $publications[$id] ?? null;
+                $references = $publication === null ? [] : array_values($publication->records->map(fn (Record $record): Reference => Reference::fromArray($record->reference))->all());
+                if ($publication !== null && $references !== []) {
+                    yield $id => self::named(KeptValues::of($references)->with(array_column($publication->chosen, 'value', 'field')), $id);
+                }
+            }
+        }
+    }
+
+    private static function named(Reference $reference, string $id): Reference
+    {
+        return new Reference(...[...get_object_vars($reference), 'id' => $id, 'source' => '', 'line' => 0]);
+    }
+}

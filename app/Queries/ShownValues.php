@@ -1,0 +1,59 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Queries;
+
+use App\Models\Publication;
+use App\Models\Record;
+use WaryHeron\Core\Bibliography\Name;
+use WaryHeron\Core\Bibliography\Reference;
+use WaryHeron\Core\Matching\KeptValues;
+
+/** Each value that a publication shows, by which rule and from which record, and what its other records say. */
+final class ShownValues
+{
+    private const LABELS = ['title' => 'Title', 'authors' => 'Authors', 'year' => 'Year', 'journal' => 'Journal', 'volume' => 'Volume', 'issue' => 'Issue', 'pages' => 'Pages', 'doi' => 'DOI', 'abstract' => 'Abstract', 'language' => 'Language', 'type' => 'Type'];
+
+    /** @return list<array{field: string, label: string, rule: string, value: string, from: string, chosen: bool, others: list<array{value: string, source: string}>}> */
+    public static function of(Publication $publication): array
+    {
+        $records = $publication->records()->with('delivery')->get();
+        $references = array_values($records->map(fn (Record $record): Reference => Reference::fromArray($record->reference))->all());
+        if ($references === []) {
+            return [];
+        }
+        $sources = array_values($records->map(fn (Record $record): string => $record->delivery->source_name)->all());
+        $kept = KeptValues::of($references);
+        $shown = $kept->with(array_column($publication->chosen, 'value', 'field'));
+        $rows = [];
+        foreach (self::LABELS as $field => $label) {
+            $chosen = $publication->chosen[$field] ?? null;
+            $value = self::value($shown, $field);
+            $others = [];
+            foreach ($references as $i => $reference) {
+                $its = self::value($reference, $field);
+                if ($its !== '' && $its !== $value) {
+                    $others[$its] ??= ['value' => $its, 'source' => $sources[$i]];
+                }
+            }
+            $rows[] = [
+                'field' => $field, 'label' => $label, 'rule' => count($references) > 1 ? KeptValues::RULES[$field] : '', 'value' => $value, 'chosen' => $chosen !== null, 'others' => array_values($others),
+                'from' => $chosen !== null ? "chosen by {$chosen['by']}, ".substr($chosen['at'], 0, 10) : ($value === '' ? '' : $sources[$kept->from[$field]]),
+            ];
+        }
+
+        return $rows;
+    }
+
+    private static function value(Reference $r, string $field): string
+    {
+        return match ($field) {
+            'authors' => implode('; ', array_map(fn (Name $name): string => $name->inverts(), $r->authors)),
+            'year' => (string) $r->year,
+            'type' => $r->type->value,
+            'pages' => str_replace('–', '-', $r->pages()),
+            default => (string) $r->{$field},
+        };
+    }
+}
