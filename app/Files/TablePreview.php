@@ -33,12 +33,19 @@ final readonly class TablePreview
         $reading = new Reading($asked['encoding'] ?? null);
         $shown = (new ReferenceFile($stored->path, $delivery->format, $reading, delimiter: self::delimiter($asked['delimiter'] ?? '')))->preview(self::ROWS);
         $headings = $shown[0] ?? [];
-        $delimiter = self::delimiter($asked['delimiter'] ?? '') ?? ($delivery->format === 'csv' ? (new CsvReader)->delimiterOf((string) strtok(TextEncoding::beginning((string) file_get_contents($stored->path, false, null, 0, 20_000)), "\r\n")) : null) ?? ',';
+        $delimiter = self::delimiter($asked['delimiter'] ?? '') ?? ($delivery->format === 'csv' ? self::guessed($stored->path) : ',');
 
         return new self(
             $headings, array_map(fn (array $row): array => array_map(fn (string $cell): string => mb_strimwidth($cell, 0, 160, '…'), $row), array_slice($shown, 1)), Columns::guess($headings)->fields,
             (string) array_search($delimiter, self::DELIMITERS, true), $asked['encoding'] ?? (in_array($reading->found, TextEncoding::KNOWN, true) ? $reading->found : 'UTF-8'),
         );
+    }
+
+    private static function guessed(string $path): string
+    {
+        $beginning = TextEncoding::beginning((string) file_get_contents($path, false, null, 0, 20_000));
+
+        return (new CsvReader)->delimiterOf((string) strtok($beginning, "\r\n")) ?? CsvReader::delimiterByShape($beginning) ?? ',';
     }
 
     public static function delimiter(string $given): ?string

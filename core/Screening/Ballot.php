@@ -7,13 +7,19 @@ namespace WaryHeron\Core\Screening;
 /** The current decisions on one item at one stage, at most one a person, and the settlement if there is one. */
 final readonly class Ballot
 {
-    /** @param  array<string, Decision>  $decisions by person */
-    private function __construct(private StageRule $rule, private array $decisions, private ?Decision $settlement)
+    /**
+     * @param  array<string, Decision>  $decisions by person
+     * @param  list<Decision>  $alsoSaid  what the same people decided on a record that was found later to be the same publication
+     */
+    private function __construct(private StageRule $rule, private array $decisions, private ?Decision $settlement, private array $alsoSaid = [])
     {
     }
 
-    /** @param  iterable<Decision>  $decisions */
-    public static function of(StageRule $rule, iterable $decisions, ?Decision $settlement = null): self
+    /**
+     * @param  iterable<Decision>  $decisions
+     * @param  list<Decision>  $alsoSaid  what the same people decided on a record that was found later to be the same publication
+     */
+    public static function of(StageRule $rule, iterable $decisions, ?Decision $settlement = null, array $alsoSaid = []): self
     {
         $byPerson = [];
         foreach ($decisions as $decision) {
@@ -23,7 +29,7 @@ final readonly class Ballot
             $byPerson[$decision->person] = $decision;
         }
 
-        return new self($rule, $byPerson, $settlement);
+        return new self($rule, $byPerson, $settlement, $alsoSaid);
     }
 
     /**
@@ -35,7 +41,7 @@ final readonly class Ballot
     {
         $this->mustNotBeOpen();
 
-        return new self($this->rule, [...$this->decisions, $decision->person => $decision], null);
+        return new self($this->rule, [...$this->decisions, $decision->person => $decision], null, $this->alsoSaid);
     }
 
     /** @throws BallotClosed If the item has opened or the person has no decision to take back. */
@@ -46,7 +52,7 @@ final readonly class Ballot
             throw BallotClosed::nothingToUndo();
         }
 
-        return new self($this->rule, array_diff_key($this->decisions, [$person => true]), null);
+        return new self($this->rule, array_diff_key($this->decisions, [$person => true]), null, $this->alsoSaid);
     }
 
     /**
@@ -63,7 +69,7 @@ final readonly class Ballot
             throw BallotClosed::unsureSettlesNothing();
         }
 
-        return new self($this->rule, $this->decisions, $settlement);
+        return new self($this->rule, $this->decisions, $settlement, $this->alsoSaid);
     }
 
     public function isComplete(): bool
@@ -81,7 +87,7 @@ final readonly class Ballot
                 ? new Outcome(ItemState::Included, settled: true)
                 : new Outcome(ItemState::Excluded, $this->settlement->criterion, settled: true);
         }
-        $verdicts = array_unique(array_map($this->counted(...), array_values($this->decisions)), SORT_REGULAR);
+        $verdicts = array_unique(array_map($this->counted(...), [...array_values($this->decisions), ...$this->alsoSaid]), SORT_REGULAR);
         if (in_array(Verdict::Unsure, $verdicts, true)) {
             return new Outcome(ItemState::Disagreement, kind: DisagreementKind::Unsure);
         }

@@ -41,6 +41,7 @@ export default () => ({
     ids: [],
     key: '',
     hasGroup: true,
+    asked: 0,
     get none() {
         return !this.hasGroup;
     },
@@ -73,6 +74,7 @@ export default () => ({
         const key = this.key;
         const ready = this.ahead;
         this.ahead = null;
+        this.asked++;
         this.hasGroup = false;
         this.sending = this.sending
             .then(() => ask('POST', this.$root.dataset.rule, body))
@@ -94,10 +96,14 @@ export default () => ({
         const last = this.strokes.at(-1);
         if (!last) return;
         this.strokes = this.strokes.slice(0, -1);
+        this.asked++;
+        // what lay ready was picked for another place in the list
+        this.ahead = null;
         this.sending = this.sending
             .then(() => ask('POST', this.$root.dataset.undo, { stroke: last.stroke }))
             .then(() => this.get(`group=${last.key}`))
             .then((html) => {
+                this.ahead = null;
                 this.show(html);
                 this.left = (Number(this.left.replace(/\D/g, '')) + 1).toLocaleString('en-GB');
                 this.fetchAhead();
@@ -119,9 +125,10 @@ export default () => ({
     },
     fetchAhead() {
         if (!this.hasGroup) return;
-        const skip = this.key;
-        this.get(`skip=${skip}`).then((html) => {
-            if (this.key === skip) this.ahead = html;
+        // an answer that was overtaken by a ruling or an undo would show a group that is no longer there
+        const asked = ++this.asked;
+        this.get(`skip=${this.key}`).then((html) => {
+            if (asked === this.asked) this.ahead = html;
         }, () => {});
     },
 });

@@ -23,6 +23,8 @@ export async function ask(method, url, body) {
             headers: { Accept: 'application/json', 'Content-Type': 'application/json', 'X-CSRF-TOKEN': token(), 'X-Requested-With': 'XMLHttpRequest' },
             body: body === undefined ? undefined : JSON.stringify(body),
             credentials: 'same-origin',
+            // what was decided arrives although the page is left; browsers bound the size of such requests
+            keepalive: method !== 'GET' && JSON.stringify(body ?? '').length < 50000,
         });
     } catch {
         throw new Failure('The server cannot be reached.', 0, {});

@@ -120,13 +120,22 @@ final class Browser
     public function press(string $words): self
     {
         $named = fn (string $test): string => implode(' | ', array_map(fn (string $tag): string => "//{$tag}[{$test}]", ['button', 'a', 'summary']));
-        // the very words before words that merely contain them
-        $exactly = array_filter($this->driver->findElements(WebDriverBy::xpath($named("normalize-space()=\"{$words}\""))), fn (RemoteWebElement $e): bool => $e->isDisplayed());
-        $found = reset($exactly) ?: $this->one($named("contains(normalize-space(),\"{$words}\")"));
-        $this->driver->executeScript('arguments[0].scrollIntoView({block: "center"})', [$found]);
-        $found->click();
+        for ($tries = 3; ; $tries--) {
+            try {
+                // the very words before words that merely contain them
+                $exactly = array_filter($this->driver->findElements(WebDriverBy::xpath($named("normalize-space()=\"{$words}\""))), fn (RemoteWebElement $e): bool => $e->isDisplayed());
+                $found = reset($exactly) ?: $this->one($named("contains(normalize-space(),\"{$words}\")"));
+                $this->driver->executeScript('arguments[0].scrollIntoView({block: "center"})', [$found]);
+                $found->click();
 
-        return $this;
+                return $this;
+            } catch (StaleElementReferenceException $gone) {
+                // the page was drawn anew between finding and pressing, as when background work ends
+                if ($tries === 1) {
+                    throw $gone;
+                }
+            }
+        }
     }
 
     public function keys(string ...$keys): self

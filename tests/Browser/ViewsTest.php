@@ -11,7 +11,7 @@ it('shows every main view without a complaint, to axe and to the browser, light 
     $delivery = Server::rows("SELECT id FROM deliveries WHERE kind = 'file'")[0]['id'];
     $publication = Server::rows("SELECT publication_id AS id FROM items WHERE state = 'included' ORDER BY position LIMIT 1")[0]['id'];
     $paths = ['/', '/account', '/reviews/new', '/post-room', '/design', ...array_map(fn (string $path): string => "/reviews/{$id}/{$path}", [
-        'question', 'team', 'log', 'searches', 'searches/new', ...array_map(fn (string $view): string => "searches/{$strategy}{$view}", ['', '/lines', '/translation', '/known-items', '/check', '/versions?from=1&to=2', '/runs', '/results']), "runs/{$run}", 'thesauri?heading=Night%20work', 'dialects?open=ccl', 'searches/report', 'records', 'records?q=light*&state=excluded', 'deliveries', "deliveries/{$delivery}", "publications/{$publication}",
+        'question', 'team', 'log', 'searches', 'searches/new', ...array_map(fn (string $view): string => "searches/{$strategy}{$view}", ['', '/lines', '/translation', '/known-items', '/check', '/versions?from=1&to=2', '/runs', '/results']), "runs/{$run}", 'thesauri?heading=Night%20work', 'dialects?open=ccl', 'searches/report', 'records', 'records?q=light*&state=excluded', 'deliveries', "deliveries/{$delivery}", 'matching', 'matching/certain', 'matching/joined', 'pairing', "publications/{$publication}",
         'screening', 'screening/desk', 'screening/disagreements', 'screening/agreement', 'coding', 'codebook', "coding/{$publication}", 'report',
     ])];
     $ines = Browser::open()->signIn('ines.okafor@heron.example', 'night-shift-demo');

@@ -59,3 +59,10 @@ it('counts the order of decisions for nothing', function () {
         }
     }
 });
+
+it('hears what the same people said of a record that turned out to be the same publication', function (string $earlier, ItemState $state) {
+    $say = fn (string $person, string $verdict): Decision => new Decision($person, Verdict::from($verdict), null);
+    $ballot = Ballot::of(new StageRule(2), [$say('anna', 'include'), $say('ben', 'include')], null, [$say('anna', $earlier)]);
+    expect($ballot->outcome()->state)->toBe($state);
+    expect($ballot->settledBy($say('lead', 'exclude'))->outcome()->state)->toBe(ItemState::Excluded);
+})->with([['include', ItemState::Included], ['exclude', ItemState::Disagreement], ['unsure', ItemState::Disagreement]]);

@@ -21,8 +21,11 @@ final class ItemBallot
     /** @var ?array<string, int> place in the protocol by criterion, looked up when an exclusion is about */
     private ?array $places = null;
 
-    /** @param  Collection<int, Decision>  $current the people's current decisions, without those taken back */
-    private function __construct(public readonly Item $item, public readonly Collection $current, private readonly ?Settlement $settlement)
+    /**
+     * @param  Collection<int, Decision>  $current the people's current decisions, without those taken back
+     * @param  Collection<int, Decision>  $alsoSaid  earlier ones of the same people on what was found to be the same publication
+     */
+    private function __construct(public readonly Item $item, public readonly Collection $current, private readonly ?Settlement $settlement, private readonly Collection $alsoSaid)
     {
     }
 
@@ -34,12 +37,15 @@ final class ItemBallot
         $decisions = Decision::query()->where('review_id', $item->review_id)->whereIn('item_id', [$item->id, ...array_keys($folded)])->whereNull('superseded_at')->whereNotNull('verdict')->orderBy('created_at')->get();
         $settlement = Settlement::query()->where('review_id', $item->review_id)->where('item_id', $item->id)->whereNull('superseded_at')->first();
 
+        // of one who judged both records of a publication before they were known to be one, the later decision stands; the earlier is heard
+        $standing = $decisions->keyBy('user_id')->values();
+
         return new self(
             $item,
-            // of one who judged both records of a publication before they were known to be one, the later decision counts
-            $decisions->keyBy('user_id')->values(),
+            $standing,
             // a settlement from before somebody's decisions came to this item has not heard them
             $settlement !== null && $folded !== [] && $settlement->created_at < max($folded) ? null : $settlement,
+            $decisions->diff($standing)->values(),
         );
     }
 
@@ -60,6 +66,7 @@ final class ItemBallot
             StageRule::for($this->item->stage),
             $this->current->map(fn (Decision $d): CoreDecision => $this->decision($d->user_id, $d->verdict ?? throw new \LogicException('A decision taken back is none.'), $d->criterion_id)),
             $this->settlement === null ? null : $this->decision($this->settlement->user_id, $this->settlement->verdict, $this->settlement->criterion_id),
+            array_values($this->alsoSaid->map(fn (Decision $d): CoreDecision => $this->decision($d->user_id, $d->verdict ?? throw new \LogicException('A decision taken back is none.'), $d->criterion_id))->all()),
         );
     }
 

@@ -8,12 +8,15 @@ use App\Actions\Records\CancelTask;
 use App\Models\Task;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Session;
 
 /** The background work of the person signed in, for the rows that show it live. */
 final class TaskController extends Controller
 {
     public function index(Request $request): JsonResponse
     {
+        // asked behind the page: a notice meant for the next page must not be lost to this answer
+        Session::reflash();
         $tasks = Task::query()->where('user_id', $this->me($request)->id)->whereNull('seen_at')->orderBy('id')->limit(10)->get();
 
         return response()->json(['tasks' => $tasks->map(fn (Task $task): array => [

@@ -10,7 +10,7 @@
                 <x-empty title="Nothing has been joined yet">What <a href="{{ route('matching', $review) }}">matching</a> finds certain is joined in one go; the rest is judged at the Pairing Desk.</x-empty>
             @else
                 <table class="table">
-                    <thead><tr><th>Publication that is kept</th><th>What went into it</th><th class="number">Records</th><th>Joined</th><th></th></tr></thead>
+                    <thead><tr><th>Publication that is kept</th><th>What went into it</th><th class="number">Records</th><th>Joined</th><td></td></tr></thead>
                     <tbody>
                         @foreach ($joined->rows as $row)
                             <tr><td><a class="title-link" href="{{ route('publications.show', [$review, $row->publication_id]) }}">{{ $row->title }}</a> <span class="quiet">{{ $row->year }}</span></td><td class="small">{{ $row->other }}{{ $row->folded ? ' · with people’s decisions, which are kept' : '' }}</td><td class="number">{{ $row->records_count }}</td>

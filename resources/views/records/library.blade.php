@@ -103,8 +103,8 @@
                     <tbody>
                         @foreach ($library->rows as $row)
                             <tr>
-                                <td>@can('tag', $review)<input type="checkbox" name="ids[]" value="{{ $row->id }}" form="tagging" aria-label="Choose {{ $row->title }}"> @endcan<x-mark :verdict="$row->state ?? 'none'" /></td>
-                                <td><a class="title-link" href="{{ route('publications.show', [$review, $row->id]) }}"><x-highlighted :text="$row->title" :by="$highlighter" /></a><br><span class="small quiet">{{ $row->journal }}{{ $row->place === '' ? '' : " {$row->place}" }}{{ $row->lacks_abstract ? ' · no abstract' : '' }}</span>@if (! in_array('tags', $columns, true)) @foreach ($row->tags as $one) <a class="tag" href="{{ $link(['tag' => $one]) }}">{{ $one }}</a> @endforeach @endif</td>
+                                <td class="whitespace-nowrap">@can('tag', $review)<input type="checkbox" name="ids[]" value="{{ $row->id }}" form="tagging" aria-label="Choose {{ $row->title }}"> @endcan<x-mark :verdict="$row->state ?? 'none'" /></td>
+                                <td><a class="title-link" href="{{ route('publications.show', [$review, $row->id]) }}"><x-highlighted :text="$row->title" :by="$highlighter" /></a><br><span class="small quiet">{{ implode(' · ', array_filter([trim("{$row->journal} {$row->place}"), $row->lacks_abstract ? 'no abstract' : ''])) }}</span>@if (! in_array('tags', $columns, true)) @foreach ($row->tags as $one) <a class="tag" href="{{ $link(['tag' => $one]) }}">{{ $one }}</a> @endforeach @endif</td>
                                 @if (in_array('author', $columns, true)) <td>{{ Str::before($row->authors, ';') }}{{ str_contains($row->authors, ';') ? ' and others' : '' }}</td> @endif
                                 @if (in_array('year', $columns, true)) <td class="number">{{ $row->year }}</td> @endif
                                 @foreach (['doi', 'type', 'language'] as $column) @if (in_array($column, $columns, true)) <td class="small break-words">{{ $row->{$column} }}</td> @endif @endforeach

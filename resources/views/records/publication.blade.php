@@ -4,7 +4,7 @@
             <section class="sheet">
                 <article class="reading">
                     <h1>{{ $publication->title }}</h1>
-                    <p class="meta">{{ $publication->authors }} · {{ $publication->journal }} · {{ $publication->year }} · {{ $publication->place }}@if ($publication->doi !== '') · doi {{ $publication->doi }} @endif</p>
+                    <p class="meta">{{ implode(' · ', array_filter([$publication->authors, $publication->journal, $publication->year, $publication->place, $publication->doi === '' ? '' : "doi {$publication->doi}"])) }}</p>
                     <x-abstract :parts="$abstract" />
                 </article>
             </section>
