@@ -3,7 +3,12 @@
 run_bench() {
     local name="${1:-}"
     [ $# -gt 0 ] && shift
-    case "$name" in pages | deliver | search | vocabulary) ;; *) fail "there is no benchmark “$name”." "./heron bench pages|deliver|search|vocabulary [SIZE]" ;; esac
+    case "$name" in pages | library | deliver | search | vocabulary | match | convert) ;; *) fail "there is no benchmark “$name”." "./heron bench pages|library|deliver|search|vocabulary|match|convert [SIZE]" ;; esac
+    case "$name" in match | convert) # these need no database
+        { need_cli_packages; need_composer; } >&2
+        "bench_$name" "$@"
+        return ;;
+    esac
     {
         need_space
         need_all_packages
@@ -22,6 +27,26 @@ run_bench() {
         quietly "emptying the benchmark's database" artisan migrate:fresh --force
     } >&2
     "bench_$name" "$@"
+}
+
+bench_match() { php -d pcov.enabled=0 setup/bench/matching.php "${1:-100000}"; }
+
+bench_convert() {
+    command -v ris2xml >/dev/null || install_packages bibutils >&2
+    php -d pcov.enabled=0 setup/bench/converting.php "${1:-100000}"
+}
+
+bench_library() {
+    local review
+    {
+        start_servers
+        wait_for "http://127.0.0.1:$WEB_PORT/up" "the application"
+        quietly "adding people" artisan heron:person Lead lead@heron.example "--password=a long password"
+        quietly "adding people" artisan heron:person Reviewer reviewer@heron.example "--password=a long password"
+        step "Making a review of ${1:-117000} records"
+        review="$(artisan heron:large "${1:-117000}" --lead=lead@heron.example --reviewer=reviewer@heron.example)"
+    } >&2
+    php -d pcov.enabled=0 setup/bench/library.php "http://127.0.0.1:$WEB_PORT" "$review" 12
 }
 
 bench_deliver() { artisan heron:bench-deliver "${1:-50000}"; }

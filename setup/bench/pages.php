@@ -3,25 +3,7 @@
 // Times pages of a running copy against a bare signed-in page of the same copy, one request after the other, taking turns.
 // php setup/bench/pages.php BASE REVIEW ROUNDS
 
-[$base, $review, $rounds] = [$argv[1], $argv[2], (int) $argv[3]];
-$curl = curl_init();
-curl_setopt_array($curl, [CURLOPT_RETURNTRANSFER => true, CURLOPT_COOKIEFILE => '', CURLOPT_FOLLOWLOCATION => false, CURLOPT_ENCODING => '']);
-$ask = function (string $method, string $path, ?string $body = null, array $headers = []) use ($curl, $base): array {
-    curl_setopt_array($curl, [CURLOPT_URL => str_starts_with($path, 'http') ? $path : $base.$path, CURLOPT_CUSTOMREQUEST => $method, CURLOPT_POSTFIELDS => $body ?? '', CURLOPT_HTTPHEADER => $headers]);
-    $answer = (string) curl_exec($curl);
-    $status = curl_getinfo($curl, CURLINFO_RESPONSE_CODE);
-    if ($status >= 400) {
-        fwrite(STDERR, "{$method} {$path} answered {$status}\n".substr($answer, 0, 500)."\n");
-        exit(1);
-    }
-
-    return [$answer, curl_getinfo($curl, CURLINFO_STARTTRANSFER_TIME) * 1000];
-};
-$token = fn (string $html): string => preg_match('/name="csrf-token" content="(\w+)"/', $html, $m) === 1 ? $m[1] : '';
-[$html] = $ask('GET', '/sign-in');
-$ask('POST', '/sign-in', http_build_query(['_token' => $token($html), 'email' => 'reviewer@heron.example', 'password' => 'a long password']));
-[$html] = $ask('GET', "/reviews/{$review}/screening/desk");
-$csrf = $token($html);
+require __DIR__.'/signed-in.php';
 
 // a cursor far into the list, as the page itself would give it
 [$far] = $ask('GET', "/reviews/{$review}/records?sort=title&desc=1");

@@ -8,6 +8,8 @@ use App\Actions\Records\JoinPublications;
 use App\Actions\Records\SaveMatchSettings;
 use App\Actions\Records\StartJoining;
 use App\Actions\Records\StartMatching;
+use App\Actions\Records\UndoJoins;
+use App\Http\Requests\TriedSettings;
 use App\Models\Join;
 use App\Models\Matching;
 use App\Models\Review;
@@ -19,15 +21,13 @@ use App\Queries\PairPicture;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
-use WaryHeron\Core\Matching\MatchField;
-use WaryHeron\Core\Matching\MatchSettings;
 
 final class MatchingController extends Controller
 {
     public function show(Request $request, Review $review): View
     {
         $matching = $this->latest($review);
-        $settings = $this->tried($request, $review);
+        $settings = TriedSettings::of($request, $review);
         $groups = $matching === null ? [] : CertainGroups::of($matching);
 
         return view('records.matching', [
@@ -47,7 +47,7 @@ final class MatchingController extends Controller
 
     public function save(Request $request, Review $review, SaveMatchSettings $save): RedirectResponse
     {
-        $again = $save->execute($this->me($request), $review, $this->tried($request, $review));
+        $again = $save->execute($this->me($request), $review, TriedSettings::of($request, $review));
 
         return redirect()->route('matching', $review)->with('notice', $again ? 'Kept. The records are being compared again, since fields count differently now.' : 'Kept. Rulings that people made stand as they are.');
     }
@@ -84,7 +84,7 @@ final class MatchingController extends Controller
         return back()->with('notice', 'Taken apart again; it is not joined again by itself as long as you rule it different at the Pairing Desk.');
     }
 
-    public function undoAll(Request $request, Review $review, Matching $matching, \App\Actions\Records\UndoJoins $undo): RedirectResponse
+    public function undoAll(Request $request, Review $review, Matching $matching, UndoJoins $undo): RedirectResponse
     {
         $count = $undo->execute($this->me($request), $matching);
 
@@ -94,27 +94,6 @@ final class MatchingController extends Controller
     private function latest(Review $review): ?Matching
     {
         return $review->matchings()->where('state', 'done')->orderByDesc('id')->first();
-    }
-
-    private function tried(Request $request, Review $review): MatchSettings
-    {
-        $kept = $review->matchSettings();
-        $given = $request->validate([
-            'preset' => ['nullable', 'in:'.implode(',', array_keys(MatchSettings::PRESETS))], 'certain' => ['nullable', 'numeric', 'between:-2,60'], 'ask' => ['nullable', 'numeric', 'between:-2,60', 'lte:certain'],
-            'emphasis' => ['nullable', 'array'], 'emphasis.*' => ['numeric', 'in:0,0.5,1,1.5,2'],
-        ], ['ask.lte' => 'What is joined without asking must be more certain than what people are asked about.']);
-        if (isset($given['preset'])) {
-            return MatchSettings::preset($given['preset']);
-        }
-        $emphasis = [];
-        foreach (MatchField::cases() as $field) {
-            $factor = (float) ($given['emphasis'][$field->value] ?? $kept->emphasis($field));
-            if ($factor !== 1.0) {
-                $emphasis[$field->value] = $factor;
-            }
-        }
-
-        return new MatchSettings((float) ($given['certain'] ?? $kept->certain), (float) ($given['ask'] ?? $kept->ask), $emphasis);
     }
 
     /**
