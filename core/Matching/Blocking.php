@@ -11,7 +11,7 @@ namespace WaryHeron\Core\Matching;
 final class Blocking
 {
     /** A block of more is parted further; one that stays larger is compared among neighbours only. */
-    private const LARGEST = 16;
+    private const LARGEST = 10;
 
     private const NEIGHBOURS = 12;
 

@@ -9,6 +9,8 @@ final class Comparator
 {
     private const SMALL = ['the' => 1, 'and' => 1, 'for' => 1, 'with' => 1, 'from' => 1, 'its' => 1, 'der' => 1, 'des' => 1, 'les' => 1, 'las' => 1, 'los' => 1, 'del' => 1, 'und' => 1, 'sur' => 1, 'une' => 1, 'among' => 1, 'into' => 1];
 
+    private const MOST_SLIPS = 4;
+
     /** Beginnings that stand against each other; an empty one is the bare word. */
     private const OPPOSITES = [
         ['hypo', 'hyper'], ['in', 'de', 'un', 'ir', 'im', 'dis', 'non', 'a', 'an', 're', ''], ['intra', 'inter', 'extra'], ['pre', 'post', 'peri'], ['ab', 'ad'], ['micro', 'macro'],
@@ -26,8 +28,8 @@ final class Comparator
             return Comparison::of([7], 0); // years apart they are never joined; an equal title is still worth knowing
         }
         $title = $this->title($a, $b);
-        if ($title === 7 && ! $sameDoi && ($a->pages->first === null || $a->pages->first !== $b->pages->first)) {
-            return Comparison::of([7], 0); // nothing else could make them one
+        if ($title >= 6 && ! $sameDoi && ($a->pages->first === null || $a->pages->first !== $b->pages->first)) {
+            return Comparison::of([$title], $title === 6 ? Conflict::Words->value : 0); // nothing else could make them one
         }
         $authors = $this->authors($a, $b);
         $year = $a->year === null || $b->year === null ? 0 : min(3, 1 + abs($a->year - $b->year));
@@ -126,7 +128,10 @@ final class Comparator
             if ($this->near(implode('', $leftA), implode('', $leftB))) {
                 return 2;
             }
-            [$leftA, $leftB] = $this->pairedOff($leftA, $leftB);
+            // more slips than that are no slips
+            if (min(count($leftA), count($leftB)) <= self::MOST_SLIPS) {
+                [$leftA, $leftB] = $this->pairedOff($leftA, $leftB);
+            }
         }
         $leftA = $this->telling($leftA);
         $leftB = $this->telling($leftB);
