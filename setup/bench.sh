@@ -29,6 +29,16 @@ run_bench() {
     "bench_$name" "$@"
 }
 
+# Starts the copy with one large review, whose id is then in $review.
+large_review() {
+    start_servers
+    wait_for "http://127.0.0.1:$WEB_PORT/up" "the application"
+    quietly "adding people" artisan heron:person Lead lead@heron.example "--password=a long password"
+    quietly "adding people" artisan heron:person Reviewer reviewer@heron.example "--password=a long password"
+    step "Making a review of $1 records"
+    review="$(artisan heron:large "$1" --lead=lead@heron.example --reviewer=reviewer@heron.example)"
+}
+
 bench_match() { php -d pcov.enabled=0 setup/bench/matching.php "${1:-100000}"; }
 
 bench_convert() {
@@ -38,14 +48,7 @@ bench_convert() {
 
 bench_library() {
     local review
-    {
-        start_servers
-        wait_for "http://127.0.0.1:$WEB_PORT/up" "the application"
-        quietly "adding people" artisan heron:person Lead lead@heron.example "--password=a long password"
-        quietly "adding people" artisan heron:person Reviewer reviewer@heron.example "--password=a long password"
-        step "Making a review of ${1:-117000} records"
-        review="$(artisan heron:large "${1:-117000}" --lead=lead@heron.example --reviewer=reviewer@heron.example)"
-    } >&2
+    large_review "${1:-117000}" >&2
     php -d pcov.enabled=0 setup/bench/library.php "http://127.0.0.1:$WEB_PORT" "$review" 12
 }
 
@@ -53,14 +56,7 @@ bench_deliver() { artisan heron:bench-deliver "${1:-50000}"; }
 
 bench_pages() {
     local review
-    {
-        start_servers
-        wait_for "http://127.0.0.1:$WEB_PORT/up" "the application"
-        quietly "adding people" artisan heron:person Lead lead@heron.example "--password=a long password"
-        quietly "adding people" artisan heron:person Reviewer reviewer@heron.example "--password=a long password"
-        step "Making a review of ${1:-117000} records"
-        review="$(artisan heron:large "${1:-117000}" --lead=lead@heron.example --reviewer=reviewer@heron.example)"
-    } >&2
+    large_review "${1:-117000}" >&2
     php -d pcov.enabled=0 setup/bench/pages.php "http://127.0.0.1:$WEB_PORT" "$review" 60
 }
 

@@ -6,6 +6,7 @@ namespace App\Queries;
 
 use App\Models\Review;
 use Illuminate\Database\Query\Builder;
+use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
 use stdClass;
 
@@ -13,6 +14,11 @@ use stdClass;
 final readonly class Library
 {
     public const PER_PAGE = 50;
+
+    /** From one in so many rows on, a list is dense. */
+    private const DENSE = 10;
+
+    private const COUNTS_LAST = 3600;
 
     private const SORTS = ['added' => 'publications.id', 'title' => 'publications.sort_title', 'year' => 'coalesce(publications.year, 0)', 'author' => 'publications.first_author', 'records' => 'publications.records_count'];
 
@@ -38,13 +44,16 @@ final readonly class Library
         $query = DB::table('publications')->where('publications.review_id', $review->id)->whereNull('publications.merged_into');
         $total = Tallies::of($review)->all();
         $steps = [];
+        // whatever changes a review adds to its publications or writes in its Log: a count holds until then
+        $state = $filters->steps === [] ? '' : "{$total} ".DB::table('log_entries')->where('review_id', $review->id)->max('id');
         foreach ($filters->steps as $step) {
             ($step['apply'])($query);
-            $steps[] = ['key' => $step['key'], 'words' => $step['words'], 'count' => (clone $query)->count()];
+            $steps[] = ['key' => $step['key'], 'words' => $step['words'], 'count' => (int) Cache::remember('library '.md5("{$state} {$query->toSql()} ".json_encode($query->getBindings(), JSON_THROW_ON_ERROR)), self::COUNTS_LAST, fn (): int => (clone $query)->count())];
         }
         $at = self::decoded($cursor);
         $backwards = $at !== null && $at['back'];
-        $rows = self::rows($query, $sort, $descending !== $backwards, $at);
+        $left = $steps === [] ? $total : $steps[count($steps) - 1]['count'];
+        $rows = self::inOrder($left * self::DENSE > $total, fn (): array => self::rows($query, $sort, $descending !== $backwards, $at));
         $more = count($rows) > self::PER_PAGE;
         $rows = array_slice($rows, 0, self::PER_PAGE);
         $first = match (true) {
@@ -63,6 +72,22 @@ final readonly class Library
             $hasPrevious && $rows !== [] ? self::encoded($rows[0], true, $first) : null,
             $sort, $descending,
         );
+    }
+
+    /**
+     * Where a good part of all rows is left, reading on in the order of the list finds a page sooner than gathering all that match first,
+     * which the planner prefers as it does not know how the words are spread.
+     *
+     * @param  \Closure(): list<stdClass>  $rows
+     * @return list<stdClass>
+     */
+    private static function inOrder(bool $dense, \Closure $rows): array
+    {
+        return ! $dense ? $rows() : DB::transaction(function () use ($rows): array {
+            DB::statement('SET LOCAL enable_bitmapscan = off');
+
+            return $rows();
+        });
     }
 
     /** How many the filters leave. */

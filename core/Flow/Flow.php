@@ -21,6 +21,12 @@ final readonly class Flow
         return $this->facts->recordsDelivered - $this->facts->publications;
     }
 
+    /** Of the duplicates, those found by machine, which PRISMA 2020 counts apart from those that people found. */
+    public function duplicatesByMachine(): int
+    {
+        return $this->duplicatesRemoved() - $this->facts->joinedByPeople;
+    }
+
     /** Publications that have both their decisions and no open disagreement. */
     public function decided(): int
     {
@@ -47,7 +53,7 @@ final readonly class Flow
         if (array_sum($this->facts->excludedByReason) !== $this->facts->excluded) {
             $found[] = "{$this->facts->excluded} are excluded, but the reasons add up to ".array_sum($this->facts->excludedByReason).'.';
         }
-        if ($this->duplicatesRemoved() < 0 || $this->notYetCoded() < 0) {
+        if ($this->duplicatesRemoved() < 0 || $this->duplicatesByMachine() < 0 || $this->notYetCoded() < 0) {
             $found[] = 'A later step holds more than the one before it.';
         }
 

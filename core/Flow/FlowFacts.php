@@ -7,7 +7,10 @@ namespace WaryHeron\Core\Flow;
 /** What the database counts; everything else in the flow follows from it. All are numbers of records or publications. */
 final readonly class FlowFacts
 {
-    /** @param  array<string, int>  $excludedByReason exclusions after title and abstract, by the failed criterion */
+    /**
+     * @param  array<string, int>  $excludedByReason  exclusions after title and abstract, by the failed criterion
+     * @param  int  $joinedByPeople  duplicates that a person ruled to be such; the machine found the others
+     */
     public function __construct(
         public int $recordsDelivered,
         public int $publications,
@@ -17,6 +20,7 @@ final readonly class FlowFacts
         public int $excluded,
         public int $coded,
         public array $excludedByReason = [],
+        public int $joinedByPeople = 0,
     ) {
     }
 }

@@ -53,20 +53,25 @@ final class LargeReview
     {
         $random = new Randomizer(new Mt19937(11));
         $pick = fn (): Reference => $this->seed[$random->getInt(0, count($this->seed) - 1)];
+        $last = null;
         for ($number = 1; $number <= $count; $number++) {
             [$a, $b, $c] = [$pick(), $pick(), $pick()];
-            // one in seven is another source's record of the publication before
-            $again = $number % 7 === 0 ? $number - 1 : $number;
+            if ($last !== null && $number % 7 === 0) {
+                // one in seven is another source's record of the publication before
+                yield new Reference(...[...get_object_vars($last), 'title' => mb_strtoupper($last->title), 'lastPage' => '', 'accession' => (string) $number]);
+
+                continue;
+            }
             $halves = [explode(' ', $a->title), explode(' ', $b->title)];
-            yield new Reference(
+            yield $last = new Reference(
                 $a->type,
-                $again === $number ? implode(' ', [...array_slice($halves[0], 0, 6), ...array_slice($halves[1], -5)]).", part {$number}" : "Another title of {$again}",
+                implode(' ', [...array_slice($halves[0], 0, 6), ...array_slice($halves[1], -5)]).", part {$number}",
                 [new Name($c->authors[0]->family ?? 'Anon', 'A.'), ...$b->authors],
                 $a->year,
                 journal: $b->journal,
                 volume: $b->volume,
                 firstPage: (string) $random->getInt(1, 900),
-                doi: "10.79999/load.{$again}",
+                doi: "10.79999/load.{$number}",
                 abstract: mb_substr($a->abstract, 0, 700).' '.mb_substr($b->abstract, -600),
                 keywords: $c->keywords,
                 language: 'en',

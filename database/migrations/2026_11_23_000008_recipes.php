@@ -2,6 +2,7 @@
 
 use Illuminate\Database\Migrations\Migration;
 use Illuminate\Database\Schema\Blueprint;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schema;
 
 return new class extends Migration
@@ -23,6 +24,7 @@ return new class extends Migration
             $table->index(['review_id', 'type']);
             $table->index(['review_id', 'language']);
         });
+        DB::statement("CREATE INDEX publications_without_abstract ON publications (review_id, id) WHERE abstract = ''");
         Schema::create('recipe_exports', function (Blueprint $table): void {
             // what went out last by a recipe, so that only changes go out next time
             $table->foreignUlid('recipe_id')->constrained('export_recipes')->cascadeOnDelete();
