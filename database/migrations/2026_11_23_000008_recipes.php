@@ -20,6 +20,10 @@ return new class extends Migration
             $table->timestampsTz();
             $table->unique(['review_id', 'name']);
         });
+        Schema::table('log_entries', function (Blueprint $table): void {
+            $table->index(['review_id', 'subject_id']);
+            $table->index(['review_id', 'blinded_item_id']);
+        });
         Schema::table('publications', function (Blueprint $table): void {
             $table->index(['review_id', 'type']);
             $table->index(['review_id', 'language']);

@@ -118,7 +118,11 @@ it('mends a publication by hand and keeps what was delivered', function () {
     $mend(['field' => 'title', 'value' => 'Lamps'])->assertSessionHas('notice');
     $mend(['field' => 'year', 'value' => 'soon'])->assertSessionHasErrors('value');
     $mend(['field' => 'title', 'value' => ''])->assertSessionHasErrors('value');
-    $this->get("/reviews/{$world->review->id}/publications/{$publication->id}")->assertSee('Lamps')->assertSee('chosen by Mirela Haas')->assertSee('Lmaps');
+    $this->get("/reviews/{$world->review->id}/publications/{$publication->id}")->assertSee('Lamps')->assertSee('chosen by Mirela Haas')->assertSee('Lmaps')->assertSee('Mirela Haas: Mended');
+    // a blinded decision stays out of the history that others see
+    $world->decide('anna', $world->item(), 'include');
+    $this->get("/reviews/{$world->review->id}/publications/{$publication->id}")->assertDontSee('Decided on');
+    $this->actingAs($world->people['anna'])->get("/reviews/{$world->review->id}/publications/{$publication->id}")->assertSee('Decided on');
     // it outlives new records, and is found by
     $world->deliver([['TI' => 'Lmaps', 'DO' => '10.71111/l']]);
     expect($publication->refresh()->only('title', 'doi', 'records_count'))->toBe(['title' => 'Lamps', 'doi' => '10.71111/l', 'records_count' => 2]);

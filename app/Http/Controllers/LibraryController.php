@@ -17,6 +17,7 @@ use App\Queries\LibraryChoices;
 use App\Queries\LibraryFilters;
 use App\Queries\LibraryReferences;
 use App\Queries\OpenItems;
+use App\Queries\PublicationHistory;
 use App\Queries\ShownValues;
 use App\Support\Input;
 use App\Support\RecordDownload;
@@ -63,7 +64,7 @@ final class LibraryController extends Controller
         return view('records.publication', [
             'review' => $review, 'publication' => $publication, 'item' => $item, 'records' => $records,
             'references' => $records->mapWithKeys(fn (Record $record): array => [$record->id => Reference::fromArray($record->reference)]),
-            'shown' => ShownValues::of($publication), 'abstract' => StructuredAbstract::parts($publication->abstract),
+            'shown' => ShownValues::of($publication), 'history' => PublicationHistory::of($publication, $this->me($request)), 'abstract' => StructuredAbstract::parts($publication->abstract),
             'sides' => $item === null ? [] : OpenItems::sidesOf($review, $this->me($request), [$item->id])[$item->id] ?? [],
         ]);
     }

@@ -49,6 +49,10 @@
                 @if ($item?->state->value === 'included') <p class="small"><a href="{{ route('coding.show', [$review, $publication]) }}">Code it</a></p> @endif
             </div>
             <div class="section">
+                <h3>History</h3>
+                @forelse ($history as $entry) <p class="small">{{ $entry->created_at->format('j M Y') }} {{ $entry->user?->name ?? 'Wary Heron' }}: {{ Str::limit($entry->summary, 110) }}</p> @empty <p class="small quiet">Nothing but its delivery.</p> @endforelse
+            </div>
+            <div class="section">
                 <h3>Decisions you may see</h3>
                 @forelse ($sides as $side)
                     <p><x-mark :verdict="$side->verdict" /> {{ $side->name }}{{ $side->reason ? ": {$side->reason}" : '' }}@if ($side->note !== '')<br><span class="serif small">{{ $side->note }}</span>@endif</p>
