@@ -158,6 +158,7 @@ Route::prefix('/reviews/{review}')->middleware('auth')->scopeBindings()->group(f
         Route::post('/deliveries/{delivery}/withdraw', [DeliveryController::class, 'withdraw'])->name('deliveries.withdraw');
         Route::post('/deliveries/{delivery}/rejections/{rejection}', [DeliveryController::class, 'mend'])->name('deliveries.mend');
         Route::post('/deliveries/{delivery}/go-on', [DeliveryController::class, 'goOn'])->name('deliveries.go-on');
+        Route::get('/records/describe', [LibraryController::class, 'describe'])->name('library.describe');
         Route::post('/records', [LibraryController::class, 'add'])->name('library.add');
         Route::post('/publications/{publication}/values', [LibraryController::class, 'mend'])->name('publications.mend');
         Route::post('/recipes', [RecipeController::class, 'store'])->name('recipes.store');

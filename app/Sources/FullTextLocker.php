@@ -6,11 +6,35 @@ namespace App\Sources;
 
 use Illuminate\Http\Client\ConnectionException;
 use Illuminate\Support\Facades\Http;
+use WaryHeron\Core\Bibliography\Format\CslJson\CslJsonReader;
+use WaryHeron\Core\Bibliography\Format\ReferenceReader;
+use WaryHeron\Core\Bibliography\Format\UnusableFile;
+use WaryHeron\Core\Bibliography\Reference;
 
 /** Resolves DOIs to copies, where the locker has one. */
 final class FullTextLocker
 {
     private const LARGEST = 60 * 1024 * 1024;
+
+    /**
+     * What the locker knows of a DOI, whether it has a copy or not.
+     *
+     * @throws SourceFailed If it knows none, or what came cannot be read.
+     */
+    public function description(string $doi): Reference
+    {
+        $answer = $this->asked($doi, 'application/vnd.citationstyles.csl+json');
+        $stream = fopen('php://temp', 'w+') ?: throw new \RuntimeException('No memory for a text.');
+        fwrite($stream, substr($answer, 0, ReferenceReader::LARGEST_RECORD));
+        rewind($stream);
+        try {
+            foreach ((new CslJsonReader)->read($stream) as $one) {
+                return $one instanceof Reference ? $one : throw SourceFailed::unreadable('The full-text locker', rtrim(lcfirst($one->message), '.'));
+            }
+        } catch (UnusableFile) {
+        }
+        throw SourceFailed::unreadable('The full-text locker', 'it describes nothing');
+    }
 
     /**
      * @return string the PDF
@@ -19,8 +43,18 @@ final class FullTextLocker
      */
     public function pdf(string $doi): string
     {
+        $content = $this->asked($doi, 'application/pdf');
+        if (! str_starts_with($content, '%PDF-') || strlen($content) > self::LARGEST) {
+            throw SourceFailed::unreadable('The full-text locker', 'it is no PDF');
+        }
+
+        return $content;
+    }
+
+    private function asked(string $doi, string $for): string
+    {
         try {
-            $answer = Http::timeout(30)->connectTimeout(4)->get(config('heron.locker').'/'.implode('/', array_map(rawurlencode(...), explode('/', $doi))));
+            $answer = Http::timeout(30)->connectTimeout(4)->withHeaders(['Accept' => $for])->get(config('heron.locker').'/'.implode('/', array_map(rawurlencode(...), explode('/', $doi))));
         } catch (ConnectionException) {
             throw SourceFailed::unreachable('The full-text locker');
         }
@@ -29,9 +63,6 @@ final class FullTextLocker
         }
         if ($answer->failed()) {
             throw SourceFailed::status('The full-text locker', $answer->status());
-        }
-        if (! str_starts_with($answer->body(), '%PDF-') || strlen($answer->body()) > self::LARGEST) {
-            throw SourceFailed::unreadable('The full-text locker', 'it is no PDF');
         }
 
         return $answer->body();

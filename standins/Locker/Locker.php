@@ -13,8 +13,11 @@ final readonly class Locker
     {
     }
 
+    /** What is asked for instead of a copy by content negotiation, as DOI resolvers offer it. */
+    public const DESCRIPTION = 'application/vnd.citationstyles.csl+json';
+
     /** @return array{int, string, string} status, content type and content */
-    public function answer(string $doi): array
+    public function answer(string $doi, string $accepts = ''): array
     {
         $doi = mb_strtolower(trim($doi));
         foreach (['alder', 'tern'] as $service) {
@@ -22,11 +25,25 @@ final readonly class Locker
             $found->execute([$doi]);
             $body = $found->fetchColumn();
             if (is_string($body)) {
-                return $this->copyOf(json_decode($body, true), $doi);
+                return str_contains($accepts, self::DESCRIPTION) ? $this->descriptionOf(json_decode($body, true), $doi) : $this->copyOf(json_decode($body, true), $doi);
             }
         }
 
         return [404, 'text/plain; charset=utf-8', "No such DOI is known here.\n"];
+    }
+
+    /**
+     * Everybody may know what there is.
+     *
+     * @param  array<string, mixed>  $entry
+     * @return array{int, string, string}
+     */
+    private function descriptionOf(array $entry, string $doi): array
+    {
+        return [200, self::DESCRIPTION, json_encode([
+            'DOI' => $doi, 'type' => 'article-journal', 'title' => $entry['title'], 'container-title' => $entry['journal'][0], 'volume' => (string) $entry['volume'], 'issued' => ['date-parts' => [[(int) $entry['year']]]],
+            'author' => array_map(fn (array $author): array => ['family' => $author[0], 'given' => $author[1]], $entry['authors']), 'abstract' => $entry['abstract'],
+        ], JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR)];
     }
 
     /**

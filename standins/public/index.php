@@ -27,7 +27,7 @@ if ($service !== null && $what === '') {
     header('Content-Type: text/turtle; charset=utf-8');
     echo $turtle;
 } elseif ($key === 'locker' && $what !== '') {
-    [$status, $type, $content] = (new Locker(Store::connect()))->answer(rawurldecode($what));
+    [$status, $type, $content] = (new Locker(Store::connect()))->answer(rawurldecode($what), $_SERVER['HTTP_ACCEPT'] ?? '');
     http_response_code($status);
     header("Content-Type: {$type}");
     echo $content;

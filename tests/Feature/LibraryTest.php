@@ -2,6 +2,8 @@
 
 use App\Actions\Records\ExportByRecipe;
 use App\Files\ReferenceFile;
+use Illuminate\Support\Facades\Http;
+use Tests\Feature\Standin;
 use Tests\Feature\World;
 
 it('narrows down by query and filters, and says what each takes away', function () {
@@ -130,6 +132,20 @@ it('mends a publication by hand and keeps what was delivered', function () {
     $mend(['field' => 'title', 'back' => 1])->assertSessionHas('notice');
     expect($publication->refresh()->title)->toBe('Lmaps');
     $this->actingAs($world->people['observer'])->post("/reviews/{$world->review->id}/publications/{$publication->id}/values", ['field' => 'title', 'value' => 'x'])->assertForbidden();
+});
+
+it('fills the form with what the locker knows of a DOI', function () {
+    Standin::answers();
+    $world = new World;
+    [$doi] = WaryHeron\Standins\Store::connect()->query("SELECT doi FROM alder.records WHERE doi <> '' ORDER BY number LIMIT 1")->fetch(PDO::FETCH_NUM);
+    $look = fn (string $doi) => $this->actingAs($world->people['specialist'])->get("/reviews/{$world->review->id}/records/describe?doi=".rawurlencode($doi).'&why=by+Ben');
+    $look("https://doi.org/{$doi}")->assertSessionHas('described');
+    $page = $this->get("/reviews/{$world->review->id}/records")->assertSee($doi)->assertSee('by Ben');
+    expect($page->getContent())->toMatch('/name="title" value="[^"]{10,}"/')->and($world->review->publications()->count())->toBe(0);
+    $look('10.9999/unknown')->assertSessionHasErrors('doi');
+    $look('nonsense')->assertSessionHasErrors('doi');
+    Standin::answers(fn () => Http::response('[{"title":', 200));
+    $look($doi)->assertSessionHasErrors(['doi' => 'The full-text locker sent an answer that cannot be read: the file ends within this item.']);
 });
 
 it('adds one by hand, as a delivery of its own', function () {

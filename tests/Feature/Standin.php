@@ -27,7 +27,7 @@ final class Standin
             }
             [$key, $what] = explode('/', trim((string) parse_url($request->url(), PHP_URL_PATH), '/'), 2) + ['', ''];
             if ($key === 'locker') {
-                [$status, , $content] = (new Locker(Store::connect()))->answer(rawurldecode($what));
+                [$status, , $content] = (new Locker(Store::connect()))->answer(rawurldecode($what), $request->header('Accept')[0] ?? '');
 
                 return Http::response($content, $status);
             }

@@ -19,6 +19,8 @@ use App\Queries\LibraryReferences;
 use App\Queries\OpenItems;
 use App\Queries\PublicationHistory;
 use App\Queries\ShownValues;
+use App\Sources\FullTextLocker;
+use App\Sources\SourceFailed;
 use App\Support\Input;
 use App\Support\RecordDownload;
 use App\Support\ReferenceList;
@@ -31,6 +33,7 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Illuminate\Validation\Rule;
 use Symfony\Component\HttpFoundation\Response;
+use WaryHeron\Core\Bibliography\Doi;
 use WaryHeron\Core\Bibliography\Format\Ris\RisWriter;
 use WaryHeron\Core\Bibliography\Name;
 use WaryHeron\Core\Bibliography\PublicationType;
@@ -107,6 +110,24 @@ final class LibraryController extends Controller
         $choose->execute($this->me($request), $publication, [$given['field'] => ($given['back'] ?? false) ? null : trim($given['value'] ?? '')]);
 
         return redirect()->route('publications.show', [$review, $publication])->with('notice', 'Shown so from now on. The records stay as they were delivered.');
+    }
+
+    /** Fills the form for adding by hand with what the locker knows of a DOI; nothing is added yet. */
+    public function describe(Request $request, Review $review, FullTextLocker $locker): RedirectResponse
+    {
+        $doi = Doi::normalised(Input::text($request, 'doi'));
+        if ($doi === null) {
+            return redirect()->route('library', $review)->withInput()->withErrors(['doi' => 'This is no DOI: it starts with 10. and has a slash.']);
+        }
+        try {
+            $found = $locker->description($doi);
+        } catch (SourceFailed $failed) {
+            return redirect()->route('library', $review)->withInput()->withErrors(['doi' => $failed->getMessage()]);
+        }
+
+        return redirect()->route('library', $review)->withInput([
+            'title' => $found->title, 'authors' => implode('; ', array_map(fn (Name $name): string => $name->inverts(), $found->authors)), 'year' => (string) $found->year, 'journal' => $found->journal, 'doi' => $doi, 'abstract' => $found->abstract, 'why' => Input::text($request, 'why'),
+        ])->with('described', true);
     }
 
     public function add(Request $request, Review $review, StartDelivery $start): RedirectResponse

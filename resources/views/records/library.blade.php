@@ -78,10 +78,10 @@
                             <label class="block">Columns, one a line: field = heading <textarea class="input input-mono" name="columns" rows="6" required spellcheck="false">{{ old('columns', "id = id\ntitle = Title\nauthors = Authors\nyear = Year\ndoi = DOI\nchange = Change") }}</textarea></label> @error('columns') <p class="field-error">{{ $message }}</p> @enderror
                             <p class="quiet">Fields: {{ implode(', ', array_keys(\App\Actions\Records\ExportByRecipe::FIELDS)) }}. The id stays the same for good, so that importing again makes no duplicates.</p>
                             <div class="row"><select class="input" name="format" aria-label="Format"><option value="csv">CSV</option><option value="xlsx">XLSX</option></select> <button class="button">Keep the recipe</button></div></form></details>
-                    <details class="menu" @if ($errors->has('title') || $errors->has('why')) open @endif><summary class="button">Add one by hand</summary>
+                    <details class="menu" @if (session('described') || $errors->hasAny(['title', 'why', 'doi', 'year'])) open @endif><summary class="button">Add one by hand</summary>
                         <form method="post" action="{{ route('library.add', $review) }}">@csrf
                             @foreach (['title' => 'Title', 'authors' => 'Authors: Family, Given; …', 'year' => 'Year', 'journal' => 'Journal', 'doi' => 'DOI', 'why' => 'How it was found'] as $field => $label) <label class="block">{{ $label }} <input class="input" name="{{ $field }}" value="{{ old($field) }}" @required(in_array($field, ['title', 'why'], true))></label> @error($field) <p class="field-error">{{ $message }}</p> @enderror @endforeach
-                            <label class="block">Abstract <textarea class="input" name="abstract" rows="3">{{ old('abstract') }}</textarea></label><button class="button button-go mt-1">Add it</button></form></details>
+                            <label class="block">Abstract <textarea class="input" name="abstract" rows="3">{{ old('abstract') }}</textarea></label><div class="row mt-1"><button class="button button-go">Add it</button> <button class="button" formmethod="get" formaction="{{ route('library.describe', $review) }}" formnovalidate>Look the DOI up</button></div></form></details>
                 @endcan
             </div>
             @if ($library->rows === [])
