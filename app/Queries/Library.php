@@ -53,7 +53,7 @@ final readonly class Library
         $at = self::decoded($cursor);
         $backwards = $at !== null && $at['back'];
         $left = $steps === [] ? $total : $steps[count($steps) - 1]['count'];
-        $rows = self::inOrder($left * self::DENSE > $total, fn (): array => self::rows($query, $sort, $descending !== $backwards, $at));
+        $rows = self::inOrder($filters->query !== null && $left * self::DENSE > $total, fn (): array => self::rows($query, $sort, $descending !== $backwards, $at));
         $more = count($rows) > self::PER_PAGE;
         $rows = array_slice($rows, 0, self::PER_PAGE);
         $first = match (true) {

@@ -28,6 +28,7 @@ return new class extends Migration
             $table->index(['review_id', 'type']);
             $table->index(['review_id', 'language']);
         });
+        DB::statement('CREATE INDEX items_by_publication ON items (review_id, publication_id, state)');
         DB::statement("CREATE INDEX publications_without_abstract ON publications (review_id, id) WHERE abstract = ''");
         Schema::create('recipe_exports', function (Blueprint $table): void {
             // what went out last by a recipe, so that only changes go out next time
