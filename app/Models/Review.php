@@ -125,6 +125,12 @@ final class Review extends Model
         return $this->hasMany(Matching::class);
     }
 
+    /** The last comparison that was finished. */
+    public function latestMatching(): ?Matching
+    {
+        return $this->matchings()->where('state', 'done')->orderByDesc('id')->first();
+    }
+
     /** @return HasMany<Join, $this> */
     public function joins(): HasMany
     {

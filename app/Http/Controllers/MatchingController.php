@@ -26,7 +26,7 @@ final class MatchingController extends Controller
 {
     public function show(Request $request, Review $review): View
     {
-        $matching = $this->latest($review);
+        $matching = $review->latestMatching();
         $settings = TriedSettings::of($request, $review);
         $groups = $matching === null ? [] : CertainGroups::of($matching);
 
@@ -54,7 +54,7 @@ final class MatchingController extends Controller
 
     public function certain(Request $request, Review $review): View
     {
-        $matching = $this->latest($review);
+        $matching = $review->latestMatching();
         $groups = $matching === null ? [] : CertainGroups::of($matching);
         $sample = $request->boolean('sample');
         if ($sample) {
@@ -67,7 +67,7 @@ final class MatchingController extends Controller
 
     public function join(Request $request, Review $review, StartJoining $start): RedirectResponse
     {
-        $start->execute($this->me($request), $review, $this->latest($review) ?? abort(404));
+        $start->execute($this->me($request), $review, $review->latestMatching() ?? abort(404));
 
         return redirect()->route('matching.joined', $review)->with('notice', 'Joining the certain ones. Look at some of them when it is done.');
     }
@@ -89,11 +89,6 @@ final class MatchingController extends Controller
         $count = $undo->execute($this->me($request), $matching);
 
         return redirect()->route('matching.joined', $review)->with('notice', number_format($count).' joined publications were taken apart again.');
-    }
-
-    private function latest(Review $review): ?Matching
-    {
-        return $review->matchings()->where('state', 'done')->orderByDesc('id')->first();
     }
 
     /**

@@ -20,7 +20,7 @@ final class PairingController extends Controller
 {
     public function show(Request $request, Review $review, ClaimGroup $claim): View
     {
-        $matching = $this->latest($review);
+        $matching = $review->latestMatching();
         $key = Input::text($request, 'group');
 
         return view('records.pairing', ['review' => $review, 'matching' => $matching, ...$this->group($request, $matching, $key === '' ? null : $key, '', $claim)]);
@@ -31,7 +31,7 @@ final class PairingController extends Controller
     {
         $key = Input::text($request, 'group');
 
-        return view('records.pairing-group', ['review' => $review, ...$this->group($request, $this->latest($review), $key === '' ? null : $key, Input::text($request, 'skip'), $claim)]);
+        return view('records.pairing-group', ['review' => $review, ...$this->group($request, $review->latestMatching(), $key === '' ? null : $key, Input::text($request, 'skip'), $claim)]);
     }
 
     public function rule(Request $request, Review $review, RuleOnGroup $rule): JsonResponse
@@ -44,7 +44,7 @@ final class PairingController extends Controller
         } catch (Refused $refused) {
             return response()->json(['message' => $refused->getMessage()], 409);
         }
-        $matching = $this->latest($review);
+        $matching = $review->latestMatching();
 
         return response()->json(['stroke' => $stroke, 'left' => $matching === null ? 0 : count(PairingQueue::of($matching, $this->me($request))->groups)]);
     }
@@ -73,10 +73,5 @@ final class PairingController extends Controller
         }
 
         return ['group' => $picked === null ? null : PairingGroup::of($matching, $picked), 'left' => count($queue->groups), 'claimed' => $queue->claimed, 'later' => count(array_filter($queue->groups, fn (array $group): bool => $group['later']))];
-    }
-
-    private function latest(Review $review): ?Matching
-    {
-        return $review->matchings()->where('state', 'done')->orderByDesc('id')->first();
     }
 }

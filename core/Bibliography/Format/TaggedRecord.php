@@ -54,11 +54,6 @@ final class TaggedRecord
         return isset($this->places[$tag]);
     }
 
-    public function isEmpty(): bool
-    {
-        return $this->count === 0;
-    }
-
     /** The first value under this tag, which stays there. */
     public function first(string $tag): ?string
     {
