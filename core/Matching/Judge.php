@@ -119,7 +119,7 @@ final class Judge
             return Verdict::Apart;
         }
         $known = $like || ($title === 0 && $samePlace && $doi);
-        if ($known && ($confirmed || $title <= 2)) {
+        if ($known && ($confirmed || ($title <= 2 && $level(MatchField::Issue) !== 2))) {
             return Verdict::Certain;
         }
 

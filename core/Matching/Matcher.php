@@ -7,6 +7,9 @@ namespace WaryHeron\Core\Matching;
 /** Finds the records that are one publication among many: blocks, compares, weighs, and forms consistent groups. */
 final class Matcher
 {
+    /** Fewer are a heading such as "Letter to the editor". */
+    private const WORDS_OF_A_TITLE = 5;
+
     private readonly Comparator $comparator;
 
     /** @param  ?float  $floor  bits from which pairs are told, if fewer than those people are asked about */
@@ -43,6 +46,12 @@ final class Matcher
                 if ($comparison->level(MatchField::Doi) === 1 || $comparison->level(MatchField::Pages) === 1 || $comparison->level(MatchField::Title) === 5 || $comparison->level(MatchField::Title) === 6) {
                     $compared[] = [$a, $b, $comparison->code];
                 }
+            }
+        }
+        foreach ($prints as $print) {
+            // a heading rather than a title: others bear it, whether they are in this review or not
+            if (substr_count($print->title->text, ' ') < self::WORDS_OF_A_TITLE - 1) {
+                $recurrent[$print->title->text] = true;
             }
         }
         $rarity = $this->rarity($prints, $recurrent);

@@ -42,7 +42,7 @@ function standing(World $world): array
 {
     return [
         Record::query()->where('review_id', $world->review->id)->orderBy('delivery_id')->orderBy('position')->get(['publication_id', 'reference'])->groupBy('publication_id')->map(fn ($of) => $of->pluck('reference.title')->sort()->values()->all())->sort()->values()->all(),
-        Publication::query()->where('review_id', $world->review->id)->whereNull('merged_into')->orderBy('title')->get(['title', 'records_count', 'doi', 'authors'])->toArray(),
+        Publication::query()->where('review_id', $world->review->id)->whereNull('merged_into')->orderBy('title')->orderBy('doi')->get(['title', 'records_count', 'doi', 'authors'])->toArray(),
         (int) DB::table('tallies')->where('review_id', $world->review->id)->where('state', '<>', 'folded')->sum('n'),
     ];
 }

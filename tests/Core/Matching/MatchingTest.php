@@ -165,7 +165,7 @@ it('joins nothing wrongly in parts of the sample, where less is known of which t
     $part = array_values(array_filter($prints, fn (): bool => $random->getInt(0, 3) === 0));
     $result = (new Matcher)->match($part);
     expect(accuracy($result->groups(), $work)[0])->toBe(1)->and(accuracy($result->groupsWithLikely(), $work)[0])->toBe(1);
-})->with(range(1, 6));
+})->with(range(1, 12));
 
 it('never goes against a ruling', function (int $seed) {
     [$prints] = sampled();
