@@ -44,7 +44,7 @@ final class CertainGroups
             }
         }
         $comparator = new Comparator;
-        $clusters = new Clusters(fn (int $a, int $b): bool => isset($ruled[$a][$b]) || $comparator->contradict($prints[$a], $prints[$b]));
+        $clusters = new Clusters(fn (int $a, int $b): bool => isset($ruled[$a][$b]) || $comparator->compare($prints[$a], $prints[$b])->contradicts());
         foreach (array_keys($prints) as $at) {
             $first[$of[$at]] ??= $at;
             $clusters->join($first[$of[$at]], $at, true);

@@ -5,12 +5,11 @@ declare(strict_types=1);
 namespace App\Queries;
 
 use App\Models\Publication;
-use App\Models\Record;
 use App\Models\Review;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 use WaryHeron\Core\Bibliography\Reference;
-use WaryHeron\Core\Matching\KeptValues;
+use WaryHeron\Core\Screening\ItemState;
 
 /** Publications as references, each with the best of all its records and what people chose; read in parts, for there may be many. */
 final class LibraryReferences
@@ -32,7 +31,7 @@ final class LibraryReferences
     public static function included(Review $review): \Generator
     {
         return self::read($review, DB::table('publications')->where('publications.review_id', $review->id)->whereNull('publications.merged_into')
-            ->whereExists(fn (Builder $item) => $item->selectRaw('1')->from('items')->whereColumn('items.review_id', 'publications.review_id')->whereColumn('items.publication_id', 'publications.id')->where('items.state', \WaryHeron\Core\Screening\ItemState::Included->value)));
+            ->whereExists(fn (Builder $item) => $item->selectRaw('1')->from('items')->whereColumn('items.review_id', 'publications.review_id')->whereColumn('items.publication_id', 'publications.id')->where('items.state', ItemState::Included->value)));
     }
 
     /** @return \Generator<string, Reference> */
@@ -42,10 +41,9 @@ final class LibraryReferences
         foreach ($ids->chunk(self::PART) as $part) {
             $publications = Publication::query()->where('review_id', $review->id)->whereIn('id', $part)->with('records')->get(['id', 'review_id', 'title', 'chosen'])->keyBy('id');
             foreach ($part as $id) {
-                $publication = $publications[$id] ?? null;
-                $references = $publication === null ? [] : array_values($publication->records->map(fn (Record $record): Reference => Reference::fromArray($record->reference))->all());
-                if ($publication !== null && $references !== []) {
-                    yield $id => self::named(KeptValues::of($references)->with(array_column($publication->chosen, 'value', 'field')), $id);
+                $reference = isset($publications[$id]) ? KeptReference::of($publications[$id]) : null;
+                if ($reference !== null) {
+                    yield $id => self::named($reference, $id);
                 }
             }
         }

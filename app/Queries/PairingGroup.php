@@ -15,7 +15,6 @@ use WaryHeron\Core\Matching\Comparison;
 use WaryHeron\Core\Matching\Conflict;
 use WaryHeron\Core\Matching\Difference;
 use WaryHeron\Core\Matching\Judge;
-use WaryHeron\Core\Matching\KeptValues;
 use WaryHeron\Core\Matching\MatchField;
 use WaryHeron\Core\Screening\ItemState;
 
@@ -47,7 +46,7 @@ final readonly class PairingGroup
                 'id' => $publication->id, 'letter' => $letter, 'state' => $publication->item->state->value ?? 'waiting',
                 'records' => array_values($publication->records->map(fn (Record $record): array => ['id' => $record->id, 'source' => $record->delivery->source_name, 'delivery' => $record->delivery_id])->all()),
             ];
-            $values[] = self::values(self::shown($publication));
+            $values[] = self::values(KeptReference::of($publication) ?? new Reference(PublicationType::Other, $publication->title));
         }
         $rows = [];
         foreach (self::SHOWN as $key => $label) {
@@ -63,13 +62,6 @@ final readonly class PairingGroup
         }
 
         return new self($group['key'], $columns, $rows, self::pairs($matching, $letterOf), self::warning(array_values($publications->all())), $group['later']);
-    }
-
-    private static function shown(Publication $publication): Reference
-    {
-        $references = array_values($publication->records->map(fn (Record $record): Reference => Reference::fromArray($record->reference))->all());
-
-        return $references === [] ? new Reference(PublicationType::Other, $publication->title) : KeptValues::of($references)->with(array_column($publication->chosen, 'value', 'field'));
     }
 
     /** @return array<string, string> */

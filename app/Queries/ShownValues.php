@@ -18,13 +18,13 @@ final class ShownValues
     /** @return list<array{field: string, label: string, rule: string, value: string, from: string, chosen: bool, others: list<array{value: string, source: string}>}> */
     public static function of(Publication $publication): array
     {
-        $records = $publication->records()->with('delivery')->get();
-        $references = array_values($records->map(fn (Record $record): Reference => Reference::fromArray($record->reference))->all());
-        if ($references === []) {
+        $records = array_values($publication->records()->with('delivery')->get()->all());
+        if ($records === []) {
             return [];
         }
-        $sources = array_values($records->map(fn (Record $record): string => $record->delivery->source_name)->all());
-        $kept = KeptValues::of($references);
+        $references = array_map(fn (Record $record): Reference => Reference::fromArray($record->reference), $records);
+        $sources = array_map(fn (Record $record): string => $record->delivery->source_name, $records);
+        $kept = KeptReference::values($records);
         $shown = $kept->with(array_column($publication->chosen, 'value', 'field'));
         $rows = [];
         foreach (self::LABELS as $field => $label) {

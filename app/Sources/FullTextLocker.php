@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Sources;
 
+use App\Support\TextStream;
 use Illuminate\Http\Client\ConnectionException;
 use Illuminate\Support\Facades\Http;
 use WaryHeron\Core\Bibliography\Format\CslJson\CslJsonReader;
@@ -24,11 +25,8 @@ final class FullTextLocker
     public function description(string $doi): Reference
     {
         $answer = $this->asked($doi, 'application/vnd.citationstyles.csl+json');
-        $stream = fopen('php://temp', 'w+') ?: throw new \RuntimeException('No memory for a text.');
-        fwrite($stream, substr($answer, 0, ReferenceReader::LARGEST_RECORD));
-        rewind($stream);
         try {
-            foreach ((new CslJsonReader)->read($stream) as $one) {
+            foreach ((new CslJsonReader)->read(TextStream::of(substr($answer, 0, ReferenceReader::LARGEST_RECORD))) as $one) {
                 return $one instanceof Reference ? $one : throw SourceFailed::unreadable('The full-text locker', rtrim(lcfirst($one->message), '.'));
             }
         } catch (UnusableFile) {

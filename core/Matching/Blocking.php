@@ -18,25 +18,6 @@ final class Blocking
     private const PASSES = ['doi', 'titleStart', 'titleEnd', 'titleMiddle', 'place', 'authorPage', 'volumePage', 'authorYear'];
 
     /**
-     * All keys of one record, by which a store finds what to compare it with.
-     *
-     * @return list<string>
-     */
-    public static function keys(Fingerprint $print): array
-    {
-        $keys = [];
-        foreach (self::PASSES as $pass) {
-            foreach (self::$pass($print) as $key) {
-                if ($key !== '') {
-                    $keys[] = "{$pass} {$key}";
-                }
-            }
-        }
-
-        return $keys;
-    }
-
-    /**
      * @param  list<Fingerprint>  $prints  sorted by key, so that the order of input does not matter
      * @param  ?array<int, true>  $fresh  places of records of which one has to be in each pair; null for all
      * @return \Generator<int, array{int, int}> pairs of places, the smaller first, each once

@@ -50,19 +50,6 @@ final class Comparator
         return Comparison::of([$title, $authors, $year, $journal, $volume, $issue, $pages, $doi, $abstract], $conflicts);
     }
 
-    /** Whether two records must not stand in one group, however alike others make them. */
-    public function contradict(Fingerprint $a, Fingerprint $b): bool
-    {
-        $comparison = $this->compare($a, $b);
-        if ($comparison->has(Conflict::Kind) || $comparison->has(Conflict::Part)) {
-            return true;
-        }
-        $doi = $comparison->level(MatchField::Doi);
-
-        return $doi === 3
-            || ($doi !== 1 && ($comparison->has(Conflict::Pages) || $comparison->has(Conflict::Words) || $comparison->has(Conflict::Year) || ($comparison->level(MatchField::Volume) === 4 && $comparison->level(MatchField::Pages) !== 1)));
-    }
-
     private function kinds(Fingerprint $a, Fingerprint $b): int
     {
         // a correction and a retraction are told apart by few sources

@@ -50,6 +50,18 @@ final readonly class Comparison
         return $this->code & ((1 << self::CONFLICTS) - 1);
     }
 
+    /** Whether the two must not stand in one group, however alike others make them. */
+    public function contradicts(): bool
+    {
+        if ($this->has(Conflict::Kind) || $this->has(Conflict::Part)) {
+            return true;
+        }
+        $doi = $this->level(MatchField::Doi);
+
+        return $doi === 3
+            || ($doi !== 1 && ($this->has(Conflict::Pages) || $this->has(Conflict::Words) || $this->has(Conflict::Year) || ($this->level(MatchField::Volume) === 4 && $this->level(MatchField::Pages) !== 1)));
+    }
+
     /** The same with this field not compared. */
     public function without(MatchField $field): self
     {

@@ -135,7 +135,7 @@ final class Matcher
                 $ruled[min($places[$a], $places[$b])][max($places[$a], $places[$b])] = true;
             }
         }
-        $contradict = fn (int $a, int $b): bool => isset($ruled[min($a, $b)][max($a, $b)]) || $this->comparator->contradict($prints[$a], $prints[$b]);
+        $contradict = fn (int $a, int $b): bool => isset($ruled[min($a, $b)][max($a, $b)]) || $this->comparator->compare($prints[$a], $prints[$b])->contradicts();
         $clusters = new Clusters($contradict);
         foreach ($same as [$a, $b]) {
             if (isset($places[$a], $places[$b])) {

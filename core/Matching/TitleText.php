@@ -40,8 +40,6 @@ final readonly class TitleText
 
     private const ROMAN = ['i' => '1', 'ii' => '2', 'iii' => '3', 'iv' => '4', 'v' => '5', 'vi' => '6', 'vii' => '7', 'viii' => '8', 'ix' => '9', 'x' => '10', 'xi' => '11', 'xii' => '12'];
 
-    private const EXTRA_MARKS = '/\bprotocol\b|\bpilot\b|\bfeasibility\b|\bsecondary analysis\b|\bpost hoc\b|\bfollow ?up\b|\bcost effectiveness\b|\bqualitative\b/u';
-
     /**
      * @param  string  $text  the words, one blank between
      * @param  string  $kind  what it is besides the thing itself, or ''
@@ -84,8 +82,8 @@ final readonly class TitleText
         if (preg_match(self::UPDATE, $text) === 1 || preg_match('/\b\d{4} updated?\b/', $text) === 1) {
             $marks[] = 'update';
         }
-        if (preg_match_all(self::EXTRA_MARKS, $text, $more) > 0) {
-            array_push($marks, ...array_intersect($more[0], ['protocol']));
+        if (preg_match('/\bprotocol\b/', $text) === 1) {
+            $marks[] = 'protocol';
         }
         $marks = array_unique($marks);
         sort($marks);

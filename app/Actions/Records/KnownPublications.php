@@ -88,10 +88,10 @@ final class KnownPublications
     {
         $certain = false;
         foreach ($others as $other) {
-            if ($this->comparator->contradict($print, $other)) {
+            $comparison = $this->comparator->compare($print, $other);
+            if ($comparison->contradicts()) {
                 return false;
             }
-            $comparison = $this->comparator->compare($print, $other);
             // any title may come again, as far as is known yet
             $certain = $certain || $this->judge->verdict($comparison, $this->judge->score($comparison), true) === Verdict::Certain;
         }

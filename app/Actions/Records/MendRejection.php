@@ -8,6 +8,7 @@ use App\Actions\Refused;
 use App\Actions\WriteLog;
 use App\Models\Rejection;
 use App\Models\User;
+use App\Support\TextStream;
 use Illuminate\Support\Facades\DB;
 use WaryHeron\Core\Bibliography\Format\Csv\CsvReader;
 use WaryHeron\Core\Bibliography\Format\Formats;
@@ -48,11 +49,8 @@ final readonly class MendRejection
             '' => Formats::readers()['ris'],
             default => Formats::readers()[$delivery->format],
         };
-        $stream = fopen('php://temp', 'w+') ?: throw new \RuntimeException('No memory for a text.');
-        fwrite($stream, $text);
-        rewind($stream);
         try {
-            $read = iterator_to_array($reader->read($stream), false);
+            $read = iterator_to_array($reader->read(TextStream::of($text)), false);
         } catch (UnusableFile $unusable) {
             throw new Refused($unusable->getMessage());
         }

@@ -6,9 +6,9 @@ namespace App\Actions\Records;
 
 use App\Models\Publication;
 use App\Models\Record;
+use App\Queries\KeptReference;
 use WaryHeron\Core\Bibliography\Name;
 use WaryHeron\Core\Bibliography\Reference;
-use WaryHeron\Core\Matching\KeptValues;
 use WaryHeron\Core\Search\Query\Field;
 use WaryHeron\Core\Search\Text\IndexedText;
 use WaryHeron\Core\Search\Text\Words;
@@ -23,13 +23,7 @@ final class PublicationFromRecords
      */
     public function values(array $records, array $chosen = []): array
     {
-        return self::of(self::kept($records)->with(array_column($chosen, 'value', 'field'))) + ['records_count' => count($records)];
-    }
-
-    /** @param  non-empty-list<Record>  $records */
-    public static function kept(array $records): KeptValues
-    {
-        return KeptValues::of(array_map(fn (Record $record): Reference => Reference::fromArray($record->reference), $records));
+        return self::of(KeptReference::values($records)->with(array_column($chosen, 'value', 'field'))) + ['records_count' => count($records)];
     }
 
     public function refresh(Publication $publication): void

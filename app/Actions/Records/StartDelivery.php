@@ -90,11 +90,10 @@ final readonly class StartDelivery
             if ($delivery->state !== 'mapping') {
                 throw new Refused('This table is being read already.');
             }
-            $delivery->update(['reading' => $reading, 'state' => 'queued']);
-            Task::query()->whereKey($delivery->task_id)->update(['state' => 'queued']);
+            $delivery->update(['reading' => $reading]);
             RememberedReading::keep($delivery, $reading);
             ($this->log)($delivery->review_id, $by, 'delivery.columns', "Said what the columns of {$delivery->file_name} hold", $delivery, $reading);
-            dispatch(TaskSlice::for($delivery));
+            $this->queue($delivery);
         });
     }
 
@@ -106,11 +105,17 @@ final readonly class StartDelivery
             if (! in_array($delivery->state, ['stopped', 'failed'], true)) {
                 throw new Refused('This delivery is not stopped.');
             }
-            $delivery->update(['state' => 'queued', 'failure' => '']);
-            Task::query()->whereKey($delivery->task_id)->update(['state' => 'queued', 'cancel_requested_at' => null, 'finished_at' => null, 'seen_at' => null, 'message' => '']);
             ($this->log)($delivery->review_id, $by, 'delivery.resumed', "Went on with the delivery from {$delivery->source_name}", $delivery);
-            dispatch(TaskSlice::for($delivery));
+            $this->queue($delivery);
         });
+    }
+
+    /** Hands a delivery that waits or stopped to the queue, its task shown again from here on. */
+    private function queue(Delivery $delivery): void
+    {
+        $delivery->update(['state' => 'queued', 'failure' => '']);
+        Task::query()->whereKey($delivery->task_id)->update(['state' => 'queued', 'cancel_requested_at' => null, 'finished_at' => null, 'seen_at' => null, 'message' => '']);
+        dispatch(TaskSlice::for($delivery));
     }
 
     /** @param  array<string, mixed>  $values */

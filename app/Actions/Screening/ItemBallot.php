@@ -7,6 +7,7 @@ namespace App\Actions\Screening;
 use App\Models\Criterion;
 use App\Models\Decision;
 use App\Models\Item;
+use App\Models\Publication;
 use App\Models\Settlement;
 use Illuminate\Database\Eloquent\Collection;
 use WaryHeron\Core\Screening\Ballot;
@@ -53,7 +54,7 @@ final class ItemBallot
     private static function foldedInto(Item $item): array
     {
         $folded = [];
-        foreach (Item::query()->where('items.review_id', $item->review_id)->where('stage', $item->stage)->whereIn('publication_id', \App\Models\Publication::query()->where('review_id', $item->review_id)->where('merged_into', $item->publication_id)->select('id'))->get(['id', 'folded_at']) as $one) {
+        foreach (Item::query()->where('items.review_id', $item->review_id)->where('stage', $item->stage)->whereIn('publication_id', Publication::query()->where('review_id', $item->review_id)->where('merged_into', $item->publication_id)->select('id'))->get(['id', 'folded_at']) as $one) {
             $folded[$one->id] = $one->folded_at ?? now()->toImmutable();
         }
 

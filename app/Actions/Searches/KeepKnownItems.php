@@ -8,6 +8,7 @@ use App\Actions\WriteLog;
 use App\Models\KnownItem;
 use App\Models\Review;
 use App\Models\User;
+use App\Support\TextStream;
 use Illuminate\Support\Facades\DB;
 use WaryHeron\Core\Bibliography\Doi;
 use WaryHeron\Core\Bibliography\Format\Formats;
@@ -60,19 +61,14 @@ final readonly class KeepKnownItems
     private function read(string $pasted): iterable
     {
         if (preg_match('/^TY  ?- /m', $pasted) === 1) {
-            $stream = fopen('php://temp', 'w+b') ?: throw new \RuntimeException('No memory for a pasted text.');
-            fwrite($stream, $pasted);
-            rewind($stream);
             try {
-                foreach (Formats::readers()['ris']->read($stream) as $one) {
+                foreach (Formats::readers()['ris']->read(TextStream::of($pasted)) as $one) {
                     if ($one instanceof Reference) {
                         yield [$one->title, $one->doi, $one->year];
                     }
                 }
             } catch (UnusableFile) {
                 return;
-            } finally {
-                fclose($stream);
             }
 
             return;

@@ -46,7 +46,8 @@ final class Latex
     {
         $text = strtr($text, ['\\' => '\\textbackslash{}', '{' => '\\{', '}' => '\\}', '&' => '\\&', '%' => '\\%', '$' => '\\$', '#' => '\\#', '_' => '\\_', '~' => '\\textasciitilde{}', '^' => '\\textasciicircum{}', '`' => '\\textasciigrave{}']);
 
-        return str_replace(['--', "''"], ['-{}-', "'{}'"], str_replace('--', '-{}-', $text));
+        // two hyphens or quotes in a row would come back as one sign
+        return (string) preg_replace('/([-\'])(?=\1)/', '$1{}', $text);
     }
 
     /** @param  array<int, string>  $found */
