@@ -17,6 +17,7 @@ use App\Http\Controllers\MatchingController;
 use App\Http\Controllers\PairingController;
 use App\Http\Controllers\PasswordController;
 use App\Http\Controllers\PostRoomController;
+use App\Http\Controllers\PublicationController;
 use App\Http\Controllers\QuestionController;
 use App\Http\Controllers\RecipeController;
 use App\Http\Controllers\ReportController;
@@ -91,7 +92,7 @@ Route::prefix('/reviews/{review}')->middleware('auth')->scopeBindings()->group(f
         Route::get('/matching', [MatchingController::class, 'show'])->name('matching');
         Route::get('/matching/certain', [MatchingController::class, 'certain'])->name('matching.certain');
         Route::get('/matching/joined', [MatchingController::class, 'joined'])->name('matching.joined');
-        Route::get('/publications/{publication}', [LibraryController::class, 'show'])->name('publications.show');
+        Route::get('/publications/{publication}', [PublicationController::class, 'show'])->name('publications.show');
         Route::get('/screening', [ScreeningController::class, 'show'])->name('screening');
         Route::get('/screening/agreement', [ScreeningController::class, 'agreement'])->name('agreement');
         Route::get('/screening/disagreements', [DisagreementController::class, 'index'])->name('disagreements');
@@ -158,9 +159,9 @@ Route::prefix('/reviews/{review}')->middleware('auth')->scopeBindings()->group(f
         Route::post('/deliveries/{delivery}/withdraw', [DeliveryController::class, 'withdraw'])->name('deliveries.withdraw');
         Route::post('/deliveries/{delivery}/rejections/{rejection}', [DeliveryController::class, 'mend'])->name('deliveries.mend');
         Route::post('/deliveries/{delivery}/go-on', [DeliveryController::class, 'goOn'])->name('deliveries.go-on');
-        Route::get('/records/describe', [LibraryController::class, 'describe'])->name('library.describe');
-        Route::post('/records', [LibraryController::class, 'add'])->name('library.add');
-        Route::post('/publications/{publication}/values', [LibraryController::class, 'mend'])->name('publications.mend');
+        Route::get('/records/describe', [PublicationController::class, 'describe'])->name('library.describe');
+        Route::post('/records', [PublicationController::class, 'add'])->name('library.add');
+        Route::post('/publications/{publication}/values', [PublicationController::class, 'mend'])->name('publications.mend');
         Route::post('/recipes', [RecipeController::class, 'store'])->name('recipes.store');
         Route::delete('/recipes/{recipe}', [RecipeController::class, 'destroy'])->name('recipes.destroy');
         Route::post('/recipes/{recipe}/export', [RecipeController::class, 'export'])->name('recipes.export');
@@ -173,10 +174,14 @@ Route::prefix('/reviews/{review}')->middleware('auth')->scopeBindings()->group(f
         Route::get('/pairing/ahead', [PairingController::class, 'ahead'])->name('pairing.ahead');
         Route::post('/pairing/rulings', [PairingController::class, 'rule'])->name('pairing.rule');
         Route::post('/pairing/undo', [PairingController::class, 'undo'])->name('pairing.undo');
-        Route::post('/records/{record}/separate', [LibraryController::class, 'separate'])->name('records.separate');
-        Route::post('/records/{record}/rejoin', [LibraryController::class, 'rejoin'])->name('records.rejoin');
+        Route::post('/records/{record}/separate', [PublicationController::class, 'separate'])->name('records.separate');
+        Route::post('/records/{record}/rejoin', [PublicationController::class, 'rejoin'])->name('records.rejoin');
     });
 
+    Route::middleware('can:deliver,review')->group(function (): void {
+        Route::post('/records/remove', [LibraryController::class, 'remove'])->name('library.remove');
+        Route::post('/records/restore', [LibraryController::class, 'restore'])->name('library.restore');
+    });
     Route::post('/records/tags', [LibraryController::class, 'tag'])->can('tag', 'review')->name('library.tag');
 
     Route::middleware('can:screen,review')->group(function (): void {

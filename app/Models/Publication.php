@@ -27,6 +27,8 @@ use Illuminate\Database\Eloquent\Relations\HasOne;
  * @property string $sort_title
  * @property int $records_count
  * @property ?string $merged_into
+ * @property ?Carbon $removed_at
+ * @property string $removed_for
  * @property array<string, array{field: string, value: string, by: string, at: string}> $chosen
  * @property Carbon $created_at
  * @property Carbon $updated_at
@@ -55,7 +57,7 @@ final class Publication extends Model
 
     protected function casts(): array
     {
-        return ['chosen' => 'array'];
+        return ['chosen' => 'array', 'removed_at' => 'immutable_datetime'];
     }
 
     /** @return BelongsTo<Review, $this> */

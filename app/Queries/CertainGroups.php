@@ -22,6 +22,7 @@ final class CertainGroups
         $pairs = DB::table('match_pairs')->join('records AS a', 'a.id', '=', 'match_pairs.record_a')->join('records AS b', 'b.id', '=', 'match_pairs.record_b')
             ->where('match_pairs.review_id', $matching->review_id)->where('matching_id', $matching->id)->where('verdict', Verdict::Certain->value)->where('score', '>=', $matching->review->matchSettings()->certain)
             ->whereNull('a.withdrawn_at')->whereNull('b.withdrawn_at')->whereColumn('a.publication_id', '<>', 'b.publication_id')
+            ->whereNotExists(fn ($removed) => $removed->selectRaw('1')->from('publications')->whereRaw('publications.id IN (a.publication_id, b.publication_id)')->whereNotNull('publications.removed_at'))
             ->orderByDesc('score')->orderBy('record_a')->orderBy('record_b')
             ->get(['record_a', 'record_b', 'score', 'a.publication_id AS of_a', 'b.publication_id AS of_b']);
         if ($pairs->isEmpty()) {

@@ -27,6 +27,7 @@ final class FlowQuery
             included: $in(ItemState::Included),
             excluded: $in(ItemState::Excluded),
             coded: Waiting::coded($review),
+            removed: DB::table('publications')->where('review_id', $review->id)->whereNull('merged_into')->whereNotNull('removed_at')->count(),
             joinedByPeople: DB::table('joins')->where('review_id', $review->id)->whereNull('matching_id')->whereNull('undone_at')->count(),
             excludedByReason: self::reasons($review)->pluck('n', 'id')->map(fn ($n): int => (int) $n)->all(),
         ));

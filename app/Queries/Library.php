@@ -9,6 +9,7 @@ use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
 use stdClass;
+use WaryHeron\Core\Screening\ItemState;
 
 /** A page of the review's publications. Pages go on from the last row seen, so that far pages cost no more than the first. */
 final readonly class Library
@@ -41,8 +42,9 @@ final readonly class Library
     public static function page(Review $review, LibraryFilters $filters, string $sort, bool $descending, ?string $cursor): self
     {
         $sort = isset(self::SORTS[$sort]) ? $sort : 'added';
-        $query = DB::table('publications')->where('publications.review_id', $review->id)->whereNull('publications.merged_into');
-        $total = Tallies::of($review)->all();
+        $query = $filters->all();
+        $tallies = Tallies::of($review);
+        $total = $tallies->all() + ($filters->removed ? $tallies->in(ItemState::Removed) : 0);
         $steps = [];
         // whatever changes a review adds to its publications or writes in its Log: a count holds until then
         $state = $filters->steps === [] ? '' : "{$total} ".DB::table('log_entries')->where('review_id', $review->id)->max('id');
@@ -104,7 +106,7 @@ final readonly class Library
     {
         $by = self::SORTS[$sort];
         $way = $descending ? 'desc' : 'asc';
-        $query = (clone $query)->select('publications.id', 'title', 'authors', 'publications.year', 'journal', 'place', 'doi', 'records_count', 'publications.type', 'publications.language')
+        $query = (clone $query)->select('publications.id', 'title', 'authors', 'publications.year', 'journal', 'place', 'doi', 'records_count', 'publications.type', 'publications.language', 'publications.removed_for')
             ->selectRaw("{$by} AS sorted_by, (publications.abstract = '') AS lacks_abstract");
         if ($at !== null) {
             $sort === 'added'

@@ -29,6 +29,12 @@ final readonly class LibraryChoices
         );
     }
 
+    /** @return list<string> reasons for which publications were removed, to be given again */
+    public static function removals(Review $review): array
+    {
+        return array_values(DB::table('publications')->where('review_id', $review->id)->whereNotNull('removed_at')->distinct()->orderBy('removed_for')->limit(50)->pluck('removed_for')->all());
+    }
+
     /** @return list<string> found by skipping through the index from one value to the next, so that no row is read twice */
     private static function values(Review $review, string $table, string $column): array
     {

@@ -7,9 +7,11 @@ namespace App\Queries;
 use App\Models\Criterion;
 use App\Models\Delivery;
 use App\Models\Review;
+use App\Models\User;
 use App\Support\Input;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Http\Request;
+use Illuminate\Support\Facades\DB;
 use WaryHeron\Core\Screening\ItemState;
 use WaryHeron\Core\Search\Query\ParsedQuery;
 use WaryHeron\Core\Search\Query\Parser;
@@ -23,12 +25,13 @@ final readonly class LibraryFilters
 {
     /**
      * @param  list<array{key: string, words: string, apply: \Closure(Builder): mixed}>  $steps
+     * @param  list<string>  $ticked
      */
-    private function __construct(public array $steps, public string $text, public ?ParsedQuery $query, public string $problem)
+    private function __construct(private Review $review, public array $steps, public string $text, public ?ParsedQuery $query, public string $problem, public bool $removed, private array $ticked)
     {
     }
 
-    public static function from(Request $request, Review $review): self
+    public static function from(Request $request, Review $review, User $user): self
     {
         $steps = [];
         $query = null;
@@ -38,7 +41,7 @@ final readonly class LibraryFilters
             $query = Parser::parse($text);
             if ($query->isComplete()) {
                 try {
-                    $condition = self::condition($query);
+                    $condition = self::condition($query, $review, $user);
                     $steps[] = ['key' => 'q', 'words' => "match {$text}", 'apply' => fn (Builder $b) => $b->whereRaw($condition->text, $condition->bindings)];
                 } catch (CannotAnswer $cannot) {
                     $problem = $cannot->getMessage();
@@ -46,6 +49,9 @@ final readonly class LibraryFilters
             } else {
                 $problem = $query->problems[0]->message();
             }
+        }
+        if ($removed = $request->boolean('removed')) {
+            array_unshift($steps, ['key' => 'removed', 'words' => 'removed from the review', 'apply' => fn (Builder $b) => $b->whereNotNull('publications.removed_at')]);
         }
         $states = ['included' => [ItemState::Included], 'excluded' => [ItemState::Excluded], 'disagreement' => [ItemState::Disagreement], 'waiting' => [ItemState::Waiting], 'pending' => [ItemState::Waiting, ItemState::Disagreement]];
         $stateWords = ['included' => 'included', 'excluded' => 'excluded', 'disagreement' => 'in disagreement', 'waiting' => 'not open yet', 'pending' => 'without a final decision'];
@@ -90,7 +96,31 @@ final readonly class LibraryFilters
             $steps[] = ['key' => 'no_abstract', 'words' => 'without an abstract', 'apply' => fn (Builder $b) => $b->where('publications.abstract', '')];
         }
 
-        return new self($steps, $text, $query?->isComplete() === true && $problem === '' ? $query : null, $problem);
+        return new self($review, $steps, $text, $query?->isComplete() === true && $problem === '' ? $query : null, $problem, $removed, array_values(array_filter((array) $request->input('ids'), is_string(...))));
+    }
+
+    /** The review's publications, before any filter: those removed are left out, unless they are asked for. */
+    public function all(): Builder
+    {
+        return DB::table('publications')->where('publications.review_id', $this->review->id)->whereNull('publications.merged_into')
+            ->when(! $this->removed, fn (Builder $all) => $all->whereNull('publications.removed_at'));
+    }
+
+    /** The publications that the filters leave. */
+    public function publications(): Builder
+    {
+        $query = $this->all();
+        foreach ($this->steps as $step) {
+            ($step['apply'])($query);
+        }
+
+        return $query;
+    }
+
+    /** The publications ticked on the page, or all that the filters leave when none is. */
+    public function chosen(): Builder
+    {
+        return $this->ticked === [] ? $this->publications() : $this->all()->whereIn('publications.id', $this->ticked);
     }
 
     private static function id(Request $request, string $key): ?string
@@ -100,13 +130,15 @@ final readonly class LibraryFilters
         return preg_match('/^[0-9a-hjkmnp-tv-z]{26}$/i', $id) === 1 ? strtolower($id) : null;
     }
 
-    private static function condition(ParsedQuery $query): SqlCondition
+    private static function condition(ParsedQuery $query, Review $review, User $user): SqlCondition
     {
         return (new PostgresPrinter(new TableLayout(
             words: 'publications.words',
             journalWords: null,
             exact: ['doi' => 'publications.doi'],
             limits: ['year' => 'publications.year', 'language' => 'lower(publications.language)', 'type' => 'publications.type'],
+            titleWords: 'publications.title_words',
+            related: TeamFields::of($review, $user),
         )))->condition($query->root);
     }
 

@@ -17,14 +17,9 @@ final class LibraryReferences
     private const PART = 500;
 
     /** @return \Generator<string, Reference> by publication, whose id the reference bears; by first author */
-    public static function of(Review $review, ?LibraryFilters $filters = null): \Generator
+    public static function of(Review $review, LibraryFilters $filters): \Generator
     {
-        $query = DB::table('publications')->where('publications.review_id', $review->id)->whereNull('publications.merged_into');
-        foreach ($filters->steps ?? [] as $step) {
-            ($step['apply'])($query);
-        }
-
-        return self::read($review, $query);
+        return self::read($review, $filters->publications());
     }
 
     /** @return \Generator<string, Reference> */

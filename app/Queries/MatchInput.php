@@ -29,7 +29,8 @@ final readonly class MatchInput
         $first = [];
         $after = '';
         do {
-            $rows = DB::table('records')->where('review_id', $review->id)->whereNull('withdrawn_at')->where('id', '>', $after)->orderBy('id')->limit(2000)->get(['id', 'publication_id', 'reference']);
+            $rows = DB::table('records')->join('publications', 'publications.id', '=', 'records.publication_id')->where('records.review_id', $review->id)->whereNull('withdrawn_at')->whereNull('publications.removed_at')
+                ->where('records.id', '>', $after)->orderBy('records.id')->limit(2000)->get(['records.id', 'publication_id', 'reference']);
             foreach ($rows as $row) {
                 $prints[] = $fingerprints->of(Reference::fromArray(json_decode($row->reference, true)), $row->id);
                 if (isset($first[$row->publication_id])) {

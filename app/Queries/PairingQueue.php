@@ -26,6 +26,7 @@ final readonly class PairingQueue
             ->where('match_pairs.review_id', $matching->review_id)->where('matching_id', $matching->id)->where('score', '>=', $settings->ask)->where('verdict', '<>', Verdict::Apart->value)
             ->where(fn ($any) => $any->where('verdict', '<>', Verdict::Certain->value)->orWhere('score', '<', $settings->certain)->when($joined, fn ($q) => $q->orWhereRaw('true')))
             ->whereNull('a.withdrawn_at')->whereNull('b.withdrawn_at')->whereColumn('a.publication_id', '<>', 'b.publication_id')
+            ->whereNotExists(fn ($removed) => $removed->selectRaw('1')->from('publications')->whereRaw('publications.id IN (a.publication_id, b.publication_id)')->whereNotNull('publications.removed_at'))
             ->where(fn ($any) => $any->whereNull('rulings.ruling')->orWhere('rulings.ruling', 'later'))
             ->orderByDesc('score')->orderBy('match_pairs.record_a')->get(['a.publication_id AS a', 'b.publication_id AS b', 'score', 'rulings.ruling']);
         /** @var array<string, string> $parent */

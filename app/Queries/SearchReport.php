@@ -23,7 +23,7 @@ final readonly class SearchReport
         $runs = Run::query()->where('review_id', $review->id)->whereHas('deliveries', fn ($delivery) => $delivery->where('kept', '>', 0)->orWhere('passed_over', '>', 0))->with('runner', 'strategy', 'deliveries')->orderBy('ran_at')->get();
         $files = $review->deliveries()->where('kind', 'file')->with('creator')->orderBy('searched_on')->get();
         $records = (int) DB::table('records')->where('review_id', $review->id)->count();
-        $publications = (int) DB::table('publications')->where('review_id', $review->id)->whereNull('merged_into')->count();
+        $publications = (int) DB::table('publications')->where('review_id', $review->id)->whereNull('merged_into')->whereNull('removed_at')->count();
         $versions = DB::table('strategy_versions')->where('review_id', $review->id)->count();
 
         return [

@@ -29,6 +29,6 @@ final readonly class Tallies
 
     public function all(): int
     {
-        return array_sum(array_diff_key($this->byState, [ItemState::Folded->value => 0]));
+        return array_sum(array_diff_key($this->byState, [ItemState::Folded->value => 0, ItemState::Removed->value => 0]));
     }
 }

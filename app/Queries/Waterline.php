@@ -34,13 +34,15 @@ final readonly class Waterline
         $excluded = $tallies->in(ItemState::Excluded);
         $left = $publications - $excluded;
         $coded = $waiting->coded;
-        $duplicates = $records - $publications;
+        $removed = $tallies->in(ItemState::Removed);
+        $duplicates = $records - $publications - $removed;
+        $outOfRecords = array_filter([$duplicates > 0 ? number_format($duplicates).($duplicates === 1 ? ' duplicate' : ' duplicates') : '', $removed > 0 ? number_format($removed).' removed' : '']);
         $library = fn (array $filter): string => route('library', [$review, ...$filter]);
         $stages = [
             ['key' => 'question', 'label' => 'Question', 'figure' => number_format((int) $about->criteria), 'unit' => (int) $about->criteria === 1 ? 'criterion' : 'criteria', 'waits' => 0, 'url' => route('question', $review), 'outflow' => null],
             ['key' => 'searches', 'label' => 'Searches', 'figure' => number_format($records), 'unit' => 'records', 'waits' => 0, 'url' => route('searches', $review), 'outflow' => null],
             ['key' => 'records', 'label' => 'Records', 'figure' => number_format($publications), 'unit' => 'publications', 'waits' => 0, 'url' => route('library', $review),
-                'outflow' => $duplicates > 0 ? ['text' => number_format($duplicates).($duplicates === 1 ? ' duplicate' : ' duplicates'), 'url' => $library(['duplicates' => 1])] : null],
+                'outflow' => $outOfRecords === [] ? null : ['text' => implode(', ', $outOfRecords), 'url' => $library($duplicates > 0 ? ['duplicates' => 1] : ['removed' => 1])]],
             ['key' => 'screening', 'label' => 'Screening', 'figure' => number_format($left), 'unit' => 'still in', 'waits' => $waiting->toScreen + $waiting->toSettle, 'url' => route('screening', $review),
                 'outflow' => $excluded > 0 ? ['text' => number_format($excluded).' excluded', 'url' => $library(['state' => 'excluded'])] : null],
             ['key' => 'coding', 'label' => 'Coding', 'figure' => number_format($included), 'unit' => 'included', 'waits' => $waiting->toCode, 'url' => route('coding', $review),

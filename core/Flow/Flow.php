@@ -27,6 +27,12 @@ final readonly class Flow
         return $this->duplicatesRemoved() - $this->facts->joinedByPeople;
     }
 
+    /** Publications that screening has to do with. */
+    public function toScreen(): int
+    {
+        return $this->facts->publications - $this->facts->removed;
+    }
+
     /** Publications that have both their decisions and no open disagreement. */
     public function decided(): int
     {
@@ -47,13 +53,13 @@ final readonly class Flow
     public function contradictions(): array
     {
         $found = [];
-        if ($this->decided() + $this->pending() !== $this->facts->publications) {
-            $found[] = "Of {$this->facts->publications} publications, {$this->decided()} are decided and {$this->pending()} pending.";
+        if ($this->decided() + $this->pending() !== $this->toScreen()) {
+            $found[] = "Of {$this->toScreen()} publications, {$this->decided()} are decided and {$this->pending()} pending.";
         }
         if (array_sum($this->facts->excludedByReason) !== $this->facts->excluded) {
             $found[] = "{$this->facts->excluded} are excluded, but the reasons add up to ".array_sum($this->facts->excludedByReason).'.';
         }
-        if ($this->duplicatesRemoved() < 0 || $this->duplicatesByMachine() < 0 || $this->notYetCoded() < 0) {
+        if ($this->duplicatesRemoved() < 0 || $this->duplicatesByMachine() < 0 || $this->notYetCoded() < 0 || $this->toScreen() < 0) {
             $found[] = 'A later step holds more than the one before it.';
         }
 

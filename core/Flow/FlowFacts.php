@@ -10,6 +10,7 @@ final readonly class FlowFacts
     /**
      * @param  array<string, int>  $excludedByReason  exclusions after title and abstract, by the failed criterion
      * @param  int  $joinedByPeople  duplicates that a person ruled to be such; the machine found the others
+     * @param  int  $removed  of the publications, those that people took out for another reason than being a duplicate
      */
     public function __construct(
         public int $recordsDelivered,
@@ -21,6 +22,7 @@ final readonly class FlowFacts
         public int $coded,
         public array $excludedByReason = [],
         public int $joinedByPeople = 0,
+        public int $removed = 0,
     ) {
     }
 }

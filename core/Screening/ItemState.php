@@ -14,9 +14,12 @@ enum ItemState: string
     /** Of a publication that was found to be another; its decisions count there. */
     case Folded = 'folded';
 
+    /** Of a publication that people took out of the review; its decisions are kept. */
+    case Removed = 'removed';
+
     /** Blinding holds while decisions are missing, and no longer. */
     public function isOpen(): bool
     {
-        return $this !== self::Waiting && $this !== self::Folded;
+        return in_array($this, [self::Disagreement, self::Included, self::Excluded], true);
     }
 }

@@ -6,6 +6,8 @@ use WaryHeron\Core\Flow\Stream;
 
 it('computes the flow and finds it sound', function () {
     $flow = Flow::from(new FlowFacts(675, 581, 290, 43, 119, 129, 9, ['a' => 100, 'b' => 29], joinedByPeople: 4));
+    $without = Flow::from(new FlowFacts(675, 581, 280, 43, 119, 129, 9, ['a' => 129], removed: 10));
+    expect([$without->toScreen(), $without->duplicatesRemoved(), $without->contradictions()])->toBe([571, 94, []]);
     expect([$flow->duplicatesRemoved(), $flow->duplicatesByMachine(), $flow->decided(), $flow->pending(), $flow->notYetCoded(), $flow->contradictions()])->toBe([94, 90, 248, 333, 110, []]);
 });
 

@@ -1,7 +1,11 @@
 <?php
 
 use App\Actions\Records\ExportByRecipe;
+use App\Actions\Refused;
+use App\Actions\Screening\PostToTalk;
 use App\Files\ReferenceFile;
+use App\Queries\MatchInput;
+use App\Queries\Tallies;
 use Illuminate\Support\Facades\Http;
 use Tests\Feature\Standin;
 use Tests\Feature\World;
@@ -153,4 +157,53 @@ it('adds one by hand, as a delivery of its own', function () {
     $this->actingAs($world->people['specialist'])->post("/reviews/{$world->review->id}/records", ['title' => 'Found in a drawer', 'authors' => 'Haas, M.; Strand, B.', 'year' => '1999', 'why' => ''])->assertSessionHasErrors('why');
     $this->post("/reviews/{$world->review->id}/records", ['title' => 'Found in a drawer', 'authors' => 'Haas, M.; Strand, B.', 'year' => '1999', 'why' => 'Named by Ben.'])->assertSessionHasNoErrors();
     expect($world->publication('Found in a drawer')->authors)->toBe('Haas M; Strand B')->and($world->review->deliveries()->sole()->notes)->toBe('Named by Ben.');
+});
+
+it('searches tags, notes and decisions, as far as one may see them', function () {
+    $world = (new World)->withCriteria();
+    $world->deliver([['TI' => 'Lamps'], ['TI' => 'Naps'], ['TI' => 'Shifts']]);
+    $world->decide('anna', $world->item(0), 'include', 'A naïve dose, 5000 lux');
+    $world->decide('anna', $world->item(1), 'unsure', 'Ask about the dose');
+    $world->decide('ben', $world->item(1), 'exclude');
+    app(PostToTalk::class)->execute($world->people['ben'], $world->item(1)->refresh(), 'See the protocol paper');
+    $this->actingAs($world->people['anna'])->post("/reviews/{$world->review->id}/records/tags", ['label' => 'pilot study', 'on' => '1', 'ids' => [$world->publication('Shifts')->id]]);
+    $found = function (string $who, string $query) use ($world): array {
+        preg_match_all('~class="title-link"[^>]*>(.*?)</a>~s', $this->actingAs($world->people[$who])->get("/reviews/{$world->review->id}/records?q=".urlencode($query).'&sort=title')->assertOk()->getContent(), $titles);
+
+        return array_map(fn (string $title): string => trim(strip_tags($title)), $titles[1]);
+    };
+    expect($found('anna', 'note:dose'))->toBe(['Lamps', 'Naps'])->and($found('ben', 'note:dose'))->toBe(['Naps'])->and($found('lead', 'note:naive'))->toBe([])->and($found('anna', 'note:"naive dose"'))->toBe(['Lamps']);
+    expect($found('anna', 'decision:include'))->toBe(['Lamps'])->and($found('ben', 'decision:include'))->toBe([])->and($found('observer', 'decision:(unsure OR include)'))->toBe(['Naps'])->and($found('observer', 'nap* NOT decision:exclude'))->toBe([]);
+    expect($found('ben', 'title:(lamp* OR nap*) NOT note:dos*'))->toBe(['Lamps'])->and($found('observer', 'note:protocol'))->toBe(['Naps']);
+    expect($found('observer', 'tag:pilot'))->toBe(['Shifts'])->and($found('observer', 'tag:stud* AND title:shift*'))->toBe(['Shifts']);
+    // a note that is blinded is not told by the way the count moves
+    expect($found('coder', 'title:lamps AND note:dose'))->toBe([])->and($found('coder', 'title:lamps NOT note:dose'))->toBe(['Lamps']);
+});
+
+it('removes publications with a reason and brings them back with all that was said of them', function () {
+    $world = (new World)->withCriteria();
+    $world->deliver([['TI' => 'Lamps'], ['TI' => 'Naps'], ['TI' => 'Shifts', 'LA' => 'German'], ['TI' => 'Rota', 'LA' => 'German']]);
+    foreach (['anna' => 'include', 'ben' => 'exclude'] as $who => $verdict) {
+        $world->decide($who, $world->item(2), $verdict, 'My note');
+    }
+    $states = fn (): array => $world->review->items()->orderBy('position')->get()->map(fn ($item): string => $item->state->value)->all();
+    $before = $states();
+    $path = "/reviews/{$world->review->id}/records";
+    $this->actingAs($world->people['specialist'])->post("{$path}/remove?language=German")->assertSessionHasErrors('reason');
+    $this->post("{$path}/remove?language=German", ['reason' => '=Language that nobody reads'])->assertSessionHas('notice');
+    expect($states())->toBe(['waiting', 'waiting', 'removed', 'removed']);
+    $this->get($path)->assertSeeText('2 publications')->assertDontSee('>Shifts<', false);
+    $this->get("{$path}?removed=1")->assertSeeText('Language that nobody reads')->assertSee('Shifts')->assertSeeText('removed from the review');
+    $this->get("/reviews/{$world->review->id}/report")->assertDontSeeText('do not add up')->assertSeeText('removed for other reasons');
+    expect(Tallies::of($world->review)->all())->toBe(2)->and(MatchInput::of($world->review)->prints)->toHaveCount(2);
+    // the same record again joins what was removed, and does not bring it back; nobody can judge it meanwhile
+    $world->deliver([['TI' => 'Rota', 'LA' => 'German']], 'Elsewhere');
+    expect($states())->toHaveCount(4);
+    expect(fn () => $world->decide('anna', $world->item(3), 'include'))->toThrow(Refused::class, 'Language that nobody reads');
+    $this->actingAs($world->people['anna'])->post("{$path}/restore")->assertForbidden();
+    $this->actingAs($world->people['specialist'])->post("{$path}/restore", ['ids' => [$world->publication('Shifts')->id]])->assertSessionHas('notice', '1 publication is back, with all decisions.');
+    expect($states())->toBe(['waiting', 'waiting', 'disagreement', 'removed']);
+    $this->post("{$path}/restore")->assertSessionHas('notice');
+    expect($states())->toBe($before)->and($world->review->fresh()->publications()->whereNotNull('removed_at')->count())->toBe(0);
+    $this->get("/reviews/{$world->review->id}/publications/{$world->publication('Shifts')->id}")->assertSeeText('Removed from the review: =Language')->assertSeeText('Brought back');
 });

@@ -35,7 +35,7 @@ final readonly class JoinPublications
     {
         return DB::transaction(function () use ($by, $reviewId, $publicationIds, $stroke, $matchingId): ?string {
             DB::select('SELECT pg_advisory_xact_lock(hashtext(?))', ["records of {$reviewId}"]);
-            $publications = Publication::query()->where('review_id', $reviewId)->whereIn('id', $publicationIds)->whereNull('merged_into')->orderBy('id')->lockForUpdate()->get();
+            $publications = Publication::query()->where('review_id', $reviewId)->whereIn('id', $publicationIds)->whereNull('merged_into')->whereNull('removed_at')->orderBy('id')->lockForUpdate()->get();
             if ($publications->count() < 2) {
                 return null;
             }

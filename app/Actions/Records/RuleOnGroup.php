@@ -82,7 +82,7 @@ final readonly class RuleOnGroup
     private function records(Review $review, array $publications): array
     {
         DB::select('SELECT pg_advisory_xact_lock(hashtext(?))', ["records of {$review->id}"]);
-        $there = Publication::query()->where('review_id', $review->id)->whereIn('id', $publications)->whereNull('merged_into')->count();
+        $there = Publication::query()->where('review_id', $review->id)->whereIn('id', $publications)->whereNull('merged_into')->whereNull('removed_at')->count();
         $records = [];
         foreach (Record::query()->where('review_id', $review->id)->whereIn('publication_id', $publications)->orderBy('id')->get(['id', 'publication_id']) as $record) {
             $records[(string) $record->publication_id][] = $record->id;

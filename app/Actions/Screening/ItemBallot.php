@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Screening;
 
+use App\Actions\Refused;
 use App\Models\Criterion;
 use App\Models\Decision;
 use App\Models\Item;
@@ -12,6 +13,7 @@ use App\Models\Settlement;
 use Illuminate\Database\Eloquent\Collection;
 use WaryHeron\Core\Screening\Ballot;
 use WaryHeron\Core\Screening\Decision as CoreDecision;
+use WaryHeron\Core\Screening\ItemState;
 use WaryHeron\Core\Screening\Outcome;
 use WaryHeron\Core\Screening\StageRule;
 use WaryHeron\Core\Screening\Verdict;
@@ -61,6 +63,16 @@ final class ItemBallot
         return $folded;
     }
 
+    /** @throws Refused If the item is no longer to be judged. */
+    public function mustTakePart(): void
+    {
+        match ($this->item->state) {
+            ItemState::Removed => throw new Refused("This publication was removed from the review ({$this->item->publication->removed_for}). Decisions made before are kept."),
+            ItemState::Folded => throw new Refused('This was found to be the same publication as another. What was decided on it counts there.'),
+            default => null,
+        };
+    }
+
     public function ballot(): Ballot
     {
         return Ballot::of(
@@ -80,7 +92,7 @@ final class ItemBallot
     {
         $outcome = $ballot->outcome();
         $this->item->update([
-            'state' => $outcome->state,
+            'state' => $this->item->publication->removed_at === null ? $outcome->state : ItemState::Removed,
             'kind' => $outcome->kind?->value,
             'settled' => $outcome->settled,
             'criterion_id' => $outcome->criterion === null ? null : (array_search($outcome->criterion, $this->places(), true) ?: null),

@@ -35,6 +35,7 @@ final readonly class RecordDecision
             if ($before !== null) {
                 return $before;
             }
+            $ballot->mustTakePart();
             $mine = $this->mine($by, $item);
             $this->mustBeSeen($mine, $seen);
             $closed = $this->tried(fn () => $ballot->ballot()->with($ballot->decision($by->id, $verdict, $criterion?->id)));
@@ -50,6 +51,7 @@ final readonly class RecordDecision
     {
         return DB::transaction(function () use ($by, $item): Decision {
             $ballot = ItemBallot::locked($item->id);
+            $ballot->mustTakePart();
             $without = $this->tried(fn () => $ballot->ballot()->without($by->id));
 
             return $this->replace($by, $ballot, $this->mine($by, $item), $without, ['verdict' => null, 'criterion_id' => null, 'note' => ''], 'decision.taken-back', 'Took back the decision on');

@@ -66,6 +66,7 @@ final readonly class SettleItem
     private function settle(User $by, ItemBallot $ballot, Verdict $verdict, ?string $criterionId, string $note, string $how): void
     {
         $item = $ballot->item;
+        $ballot->mustTakePart();
         try {
             $settled = $ballot->ballot()->settledBy($ballot->decision($by->id, $verdict, $criterionId));
         } catch (BallotClosed $closed) {

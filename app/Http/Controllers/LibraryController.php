@@ -4,77 +4,47 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Actions\Records\ChooseValues;
-use App\Actions\Records\SeparateRecord;
-use App\Actions\Records\StartDelivery;
+use App\Actions\Records\RemovePublications;
 use App\Actions\Records\TagPublications;
-use App\Models\Item;
-use App\Models\Publication;
-use App\Models\Record;
 use App\Models\Review;
 use App\Queries\Library;
 use App\Queries\LibraryChoices;
 use App\Queries\LibraryFilters;
 use App\Queries\LibraryReferences;
-use App\Queries\OpenItems;
-use App\Queries\PublicationHistory;
-use App\Queries\ShownValues;
-use App\Sources\FullTextLocker;
-use App\Sources\SourceFailed;
 use App\Support\Input;
 use App\Support\RecordDownload;
 use App\Support\ReferenceList;
 use App\Support\TextDownload;
-use Carbon\CarbonImmutable;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
-use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
-use Illuminate\Validation\Rule;
 use Symfony\Component\HttpFoundation\Response;
-use WaryHeron\Core\Bibliography\Doi;
-use WaryHeron\Core\Bibliography\Format\Ris\RisWriter;
-use WaryHeron\Core\Bibliography\Name;
-use WaryHeron\Core\Bibliography\PublicationType;
-use WaryHeron\Core\Bibliography\Reference;
 use WaryHeron\Core\Search\Text\Highlighter;
-use WaryHeron\Core\Search\Text\StructuredAbstract;
 
 final class LibraryController extends Controller
 {
+    private const CHOSEN = ['ids' => ['nullable', 'array', 'max:50'], 'ids.*' => ['string', 'size:26']];
+
     public const COLUMNS = ['author', 'year', 'records', 'doi', 'type', 'language', 'tags'];
 
     public function index(Request $request, Review $review): View
     {
-        $filters = LibraryFilters::from($request, $review);
+        $filters = LibraryFilters::from($request, $review, $this->me($request));
         $cursor = Input::text($request, 'at');
         $library = Library::page($review, $filters, Input::text($request, 'sort'), $request->boolean('desc'), $cursor === '' ? null : $cursor);
 
         return view('records.library', [
             'review' => $review, 'library' => $library, 'filters' => $filters, 'highlighter' => $filters->query === null ? null : new Highlighter($filters->query->root),
-            'columns' => $this->columns($request, $review), 'choices' => LibraryChoices::of($review), 'recipes' => $review->recipes()->orderBy('name')->get(), 'styles' => ReferenceList::styles(),
+            'columns' => $this->columns($request, $review), 'choices' => LibraryChoices::of($review), 'reasons' => LibraryChoices::removals($review), 'recipes' => $review->recipes()->orderBy('name')->get(), 'styles' => ReferenceList::styles(),
             'deliveries' => $review->deliveries()->orderBy('created_at')->get(['id', 'source_name', 'file_name']),
-            'kept' => array_filter($request->only(['q', 'state', 'reason', 'coded', 'delivery', 'source', 'from', 'to', 'type', 'language', 'tag', 'duplicates', 'no_abstract', 'sort', 'desc']), is_string(...)),
-        ]);
-    }
-
-    public function show(Request $request, Review $review, Publication $publication): View
-    {
-        $item = Item::query()->where('review_id', $review->id)->where('publication_id', $publication->id)->with('criterion')->first();
-        $records = $publication->records()->with('delivery')->get();
-
-        return view('records.publication', [
-            'review' => $review, 'publication' => $publication, 'item' => $item, 'records' => $records,
-            'references' => $records->mapWithKeys(fn (Record $record): array => [$record->id => Reference::fromArray($record->reference)]),
-            'shown' => ShownValues::of($publication), 'history' => PublicationHistory::of($publication, $this->me($request)), 'abstract' => StructuredAbstract::parts($publication->abstract),
-            'sides' => $item === null ? [] : OpenItems::sidesOf($review, $this->me($request), [$item->id])[$item->id] ?? [],
+            'kept' => array_filter($request->only(['q', 'state', 'reason', 'coded', 'delivery', 'source', 'from', 'to', 'type', 'language', 'tag', 'duplicates', 'no_abstract', 'removed', 'sort', 'desc']), is_string(...)),
         ]);
     }
 
     public function export(Request $request, Review $review, string $format): Response
     {
-        $filters = LibraryFilters::from($request, $review);
+        $filters = LibraryFilters::from($request, $review, $this->me($request));
         $name = Str::limit(Str::slug($review->title), 40, '').'-library';
         if ($format === 'references') {
             $given = $request->validate(['style' => ['required', 'string', 'in:'.implode(',', array_keys(ReferenceList::styles()))], 'as' => ['required', 'in:docx,plain,html']]);
@@ -88,61 +58,27 @@ final class LibraryController extends Controller
 
     public function tag(Request $request, Review $review, TagPublications $tag): RedirectResponse
     {
-        $given = $request->validate(['label' => ['required', 'string', 'max:60', 'regex:/\S/'], 'on' => ['required', 'in:0,1'], 'ids' => ['nullable', 'array', 'max:50'], 'ids.*' => ['string', 'size:26']], ['label.required' => 'Name the tag.']);
-        $query = DB::table('publications')->where('publications.review_id', $review->id)->whereNull('publications.merged_into');
-        if (isset($given['ids'])) {
-            $query->whereIn('publications.id', $given['ids']);
-        } else {
-            foreach (LibraryFilters::from($request, $review)->steps as $step) {
-                ($step['apply'])($query);
-            }
-        }
-        $count = $tag->execute($this->me($request), $review, $query, trim($given['label']), $given['on'] === '1');
+        $given = $request->validate(['label' => ['required', 'string', 'max:60', 'regex:/\S/'], 'on' => ['required', 'in:0,1'], ...self::CHOSEN], ['label.required' => 'Name the tag.']);
+        $count = $tag->execute($this->me($request), $review, LibraryFilters::from($request, $review, $this->me($request))->chosen(), trim($given['label']), $given['on'] === '1');
 
         return back()->with('notice', number_format($count).($count === 1 ? ' publication has ' : ' publications have ').($given['on'] === '1' ? 'been tagged.' : 'lost the tag.'));
     }
 
-    public function mend(Request $request, Review $review, Publication $publication, ChooseValues $choose): RedirectResponse
+    public function remove(Request $request, Review $review, RemovePublications $remove): RedirectResponse
     {
-        $given = $request->validate([
-            'field' => ['required', 'in:'.implode(',', ChooseValues::FIELDS)], 'back' => ['boolean'], 'value' => ['nullable', 'string', 'max:20000', Rule::when($request->input('field') === 'year', ['regex:/^(|1[5-9]\d\d|20\d\d)$/']), Rule::when($request->input('field') === 'type', [Rule::enum(PublicationType::class)]), Rule::when($request->input('field') === 'title' && ! $request->boolean('back'), ['required'])],
-        ], ['value.regex' => 'A year has four digits.', 'value.required' => 'A publication needs a title.']);
-        $choose->execute($this->me($request), $publication, [$given['field'] => ($given['back'] ?? false) ? null : trim($given['value'] ?? '')]);
+        $given = $request->validate(['reason' => ['required', 'string', 'max:200', 'regex:/\S/'], ...self::CHOSEN], ['reason.required' => 'Give the reason; the flow diagram will tell it.']);
+        $count = $remove->execute($this->me($request), $review, LibraryFilters::from($request, $review, $this->me($request))->chosen(), trim($given['reason']));
 
-        return redirect()->route('publications.show', [$review, $publication])->with('notice', 'Shown so from now on. The records stay as they were delivered.');
+        return redirect()->route('library', [$review, 'removed' => 1])->with('notice', number_format($count).($count === 1 ? ' publication is' : ' publications are').' out of the review. Everything is kept; bring back here what should not be out.');
     }
 
-    /** Fills the form for adding by hand with what the locker knows of a DOI; nothing is added yet. */
-    public function describe(Request $request, Review $review, FullTextLocker $locker): RedirectResponse
+    public function restore(Request $request, Review $review, RemovePublications $remove): RedirectResponse
     {
-        $doi = Doi::normalised(Input::text($request, 'doi'));
-        if ($doi === null) {
-            return redirect()->route('library', $review)->withInput()->withErrors(['doi' => 'This is no DOI: it starts with 10. and has a slash.']);
-        }
-        try {
-            $found = $locker->description($doi);
-        } catch (SourceFailed $failed) {
-            return redirect()->route('library', $review)->withInput()->withErrors(['doi' => $failed->getMessage()]);
-        }
+        $request->validate(self::CHOSEN);
+        $request->merge(['removed' => '1']);
+        $count = $remove->undo($this->me($request), $review, LibraryFilters::from($request, $review, $this->me($request))->chosen());
 
-        return redirect()->route('library', $review)->withInput([
-            'title' => $found->title, 'authors' => implode('; ', array_map(fn (Name $name): string => $name->inverts(), $found->authors)), 'year' => (string) $found->year, 'journal' => $found->journal, 'doi' => $doi, 'abstract' => $found->abstract, 'why' => Input::text($request, 'why'),
-        ])->with('described', true);
-    }
-
-    public function add(Request $request, Review $review, StartDelivery $start): RedirectResponse
-    {
-        $given = $request->validate(['title' => ['required', 'string', 'max:2000'], 'authors' => ['nullable', 'string', 'max:5000'], 'year' => ['nullable', 'regex:/^(1[5-9]\d\d|20\d\d)$/'], 'journal' => ['nullable', 'string', 'max:500'], 'doi' => ['nullable', 'string', 'max:250'], 'abstract' => ['nullable', 'string', 'max:20000'], 'why' => ['required', 'string', 'max:500']], ['why.required' => 'Say how it was found; the report will ask.']);
-        $reference = new Reference(PublicationType::Article, $given['title'], array_map(Name::inverted(...), array_values(array_filter(array_map(trim(...), explode(';', $given['authors'] ?? ''))))), isset($given['year']) ? (int) $given['year'] : null, journal: $given['journal'] ?? '', doi: $given['doi'] ?? '', abstract: $given['abstract'] ?? '');
-        $path = (string) tempnam(sys_get_temp_dir(), 'heron');
-        try {
-            file_put_contents($path, implode('', [...(new RisWriter)->write([$reference])]));
-            $delivery = $start->ofFile($this->me($request), $review, $path, 'by-hand.ris', 'Added by hand', CarbonImmutable::now(), $given['why']);
-        } finally {
-            unlink($path);
-        }
-
-        return redirect()->route('deliveries.show', [$review, $delivery]);
+        return redirect()->route('library', $review)->with('notice', number_format($count).($count === 1 ? ' publication is' : ' publications are').' back, with all decisions.');
     }
 
     /**
@@ -171,19 +107,5 @@ final class LibraryController extends Controller
         }
 
         return $request->session()->get($key, ['author', 'year', 'records']);
-    }
-
-    public function separate(Request $request, Review $review, Record $record, SeparateRecord $separate): RedirectResponse
-    {
-        $publication = $separate->execute($this->me($request), $record);
-
-        return redirect()->route('publications.show', [$review, $publication])->with('notice', 'The record has a publication of its own now.');
-    }
-
-    public function rejoin(Request $request, Review $review, Record $record, SeparateRecord $separate): RedirectResponse
-    {
-        $publication = $separate->undo($this->me($request), $record);
-
-        return redirect()->route('publications.show', [$review, $publication])->with('notice', 'The record is back where it was.');
     }
 }

@@ -53,7 +53,7 @@ final class RecipeController extends Controller
 
     public function export(Request $request, Review $review, ExportRecipe $recipe, ExportByRecipe $export): Response
     {
-        $rows = $export->rows($this->me($request), $recipe, LibraryReferences::of($review, LibraryFilters::from($request, $review)), $request->boolean('changed'));
+        $rows = $export->rows($this->me($request), $recipe, LibraryReferences::of($review, LibraryFilters::from($request, $review, $this->me($request))), $request->boolean('changed'));
 
         return TableDownload::make($recipe->name, $recipe->format, $rows);
     }

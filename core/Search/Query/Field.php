@@ -13,4 +13,9 @@ enum Field: string
     case Journal = 'journal';
     case Doi = 'doi';
     case Id = 'id';
+
+    // what the team added; only a review's own library knows these
+    case Tag = 'tag';
+    case Note = 'note';
+    case Decision = 'decision';
 }

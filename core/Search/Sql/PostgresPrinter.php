@@ -191,7 +191,11 @@ final readonly class PostgresPrinter
 
     private function exact(Node $node, Field $field): SqlCondition
     {
-        $column = $this->table->exact[$field->value] ?? throw CannotAnswer::because("There is no field “{$field->value}” here.");
+        $related = $this->table->related[$field->value] ?? null;
+        if ($related !== null && $field !== Field::Decision) {
+            return $related('@@ ?::tsquery', [$this->tsquery($node, '') ?? throw CannotAnswer::because("The field “{$field->value}” is searched by words, phrases and combinations of them.")]);
+        }
+        $column = $related !== null ? '' : $this->table->exact[$field->value] ?? throw CannotAnswer::because("There is no field “{$field->value}” here.");
         $values = [];
         foreach ($node instanceof Operation && $node->operator === Operator::Or ? $node->operands : [$node] as $operand) {
             $values[] = match (true) {
@@ -201,7 +205,9 @@ final readonly class PostgresPrinter
             };
         }
 
-        return new SqlCondition("{$column} IN (".implode(', ', array_fill(0, count($values), '?')).')', $values);
+        $among = 'IN ('.implode(', ', array_fill(0, count($values), '?')).')';
+
+        return $related !== null ? $related($among, $values) : new SqlCondition("{$column} {$among}", $values);
     }
 
     private function heading(Heading $node): SqlCondition

@@ -13,6 +13,7 @@ final readonly class TableLayout
      * @param  array<string, string>  $exact  columns compared whole and in lower case, by Field value
      * @param  ?string  $qualifiedColumn  text array of number/qualifier, with + behind the number for a branch and ! for major
      * @param  ?string  $titleWords  tsvector of the title alone, which spares looking at weights
+     * @param  array<string, \Closure(string, list<string|int>): SqlCondition>  $related  by Field value: the condition that a text in another table compares so, as in “@@ ?::tsquery” or “IN (?)”
      * @param  ?string  $authorWords  tsvector of the authors, where $words does not hold them
      * @param  array<string, string>  $limits  text columns in lower case, by LimitKind value, with [] behind an array; the year is an integer
      */
@@ -29,6 +30,7 @@ final readonly class TableLayout
         public ?string $qualifiedColumn = null,
         public ?string $titleWords = null,
         public ?string $authorWords = null,
+        public array $related = [],
     ) {
     }
 }

@@ -11,6 +11,7 @@
             <form class="sheet-body" method="get" action="{{ route('library', $review) }}">
                 <div class="field"><label for="q">Query</label>
                     <input class="input input-mono" id="q" name="q" value="{{ $filters->text }}" placeholder="title:light* NOT newborn*" spellcheck="false" @if ($filters->problem !== '') aria-invalid="true" aria-describedby="q-problem" @endif>
+                    <p class="field-help">Also <code>tag:pilot</code>, <code>note:dose</code>, <code>decision:unsure</code>, as far as you may see them.</p>
                     @if ($filters->problem !== '') <p class="field-error" id="q-problem" role="alert">{{ $filters->problem }}</p> @endif
                 </div>
                 <div class="field"><label for="state">Where it stands</label>
@@ -34,6 +35,7 @@
                     <label><input type="checkbox" name="duplicates" value="1" @checked($kept['duplicates'] ?? false)> delivered more than once</label>
                     <label><input type="checkbox" name="no_abstract" value="1" @checked($kept['no_abstract'] ?? false)> without an abstract</label>
                     <label><input type="checkbox" name="coded" value="1" @checked($kept['coded'] ?? false)> with coded answers</label>
+                    <label><input type="checkbox" name="removed" value="1" @checked($kept['removed'] ?? false)> removed from the review</label>
                 </div>
                 <input type="hidden" name="sort" value="{{ $library->sort }}">
                 @if ($library->descending) <input type="hidden" name="desc" value="1"> @endif
@@ -55,11 +57,22 @@
             <div class="section row small" id="export">
                 @can('tag', $review)
                     <details class="menu"><summary class="button">Tag</summary>
-                        <form id="tagging" method="post" action="{{ route('library.tag', [$review, ...$kept]) }}">@csrf
+                        <form id="choosing" method="post" action="{{ route('library.tag', [$review, ...$kept]) }}">@csrf
                             <label class="block">Tag <input class="input" name="label" required maxlength="60" list="tags-there"></label><datalist id="tags-there">@foreach ($choices->tags as $one)<option value="{{ $one }}">@endforeach</datalist>
                             <p class="quiet">Those chosen below, or all {{ number_format($library->count()) }} that are shown when none is chosen.</p>
                             <div class="row"><button class="button button-go" name="on" value="1">Put it on</button> <button class="button" name="on" value="0">Take it off</button></div>
                         </form></details>
+                @endcan
+                @can('deliver', $review)
+                    @if ($filters->removed)
+                        <button class="button" form="choosing" formnovalidate formaction="{{ route('library.restore', [$review, ...$kept]) }}">Bring back into the review</button>
+                    @else
+                        <details class="menu" @if ($errors->has('reason')) open @endif><summary class="button">Remove</summary>
+                            <label class="block">Reason, for the flow diagram <input class="input" name="reason" form="choosing" maxlength="200" list="reasons-there" value="{{ old('reason') }}"></label><datalist id="reasons-there">@foreach ($reasons as $one)<option value="{{ $one }}">@endforeach</datalist>
+                            @error('reason') <p class="field-error" role="alert">{{ $message }}</p> @enderror
+                            <p class="quiet">Out of the review go those chosen below, or all {{ number_format($library->count()) }} that are shown when none is chosen. Their records, decisions, notes and tags are kept, and they can be brought back. Duplicates are joined, not removed.</p>
+                            <button class="button" form="choosing" formnovalidate formaction="{{ route('library.remove', [$review, ...$kept]) }}">Remove them</button></details>
+                    @endif
                 @endcan
                 <details class="menu"><summary class="button">Take out {{ number_format($library->count()) }}</summary>
                     <p>@foreach (\WaryHeron\Core\Bibliography\Format\Formats::TITLES as $format => $label) <a href="{{ route('library.export', [$review, $format, ...$kept]) }}">{{ $label }}</a>{{ $loop->last ? '' : ' · ' }}@endforeach</p>
@@ -103,8 +116,8 @@
                     <tbody>
                         @foreach ($library->rows as $row)
                             <tr>
-                                <td class="whitespace-nowrap">@can('tag', $review)<input type="checkbox" name="ids[]" value="{{ $row->id }}" form="tagging" aria-label="Choose {{ $row->title }}"> @endcan<x-mark :verdict="$row->state ?? 'none'" /></td>
-                                <td><a class="title-link" href="{{ route('publications.show', [$review, $row->id]) }}"><x-highlighted :text="$row->title" :by="$highlighter" /></a><br><span class="small quiet">{{ implode(' · ', array_filter([trim("{$row->journal} {$row->place}"), $row->lacks_abstract ? 'no abstract' : ''])) }}</span>@if (! in_array('tags', $columns, true)) @foreach ($row->tags as $one) <a class="tag" href="{{ $link(['tag' => $one]) }}">{{ $one }}</a> @endforeach @endif</td>
+                                <td class="whitespace-nowrap">@can('tag', $review)<input type="checkbox" name="ids[]" value="{{ $row->id }}" form="choosing" aria-label="Choose {{ $row->title }}"> @endcan<x-mark :verdict="$row->state ?? 'none'" /></td>
+                                <td><a class="title-link" href="{{ route('publications.show', [$review, $row->id]) }}"><x-highlighted :text="$row->title" :by="$highlighter" /></a><br><span class="small quiet">{{ implode(' · ', array_filter([trim("{$row->journal} {$row->place}"), $row->lacks_abstract ? 'no abstract' : '', $row->removed_for])) }}</span>@if (! in_array('tags', $columns, true)) @foreach ($row->tags as $one) <a class="tag" href="{{ $link(['tag' => $one]) }}">{{ $one }}</a> @endforeach @endif</td>
                                 @if (in_array('author', $columns, true)) <td>{{ Str::before($row->authors, ';') }}{{ str_contains($row->authors, ';') ? ' and others' : '' }}</td> @endif
                                 @if (in_array('year', $columns, true)) <td class="number">{{ $row->year }}</td> @endif
                                 @foreach (['doi', 'type', 'language'] as $column) @if (in_array($column, $columns, true)) <td class="small break-words">{{ $row->{$column} }}</td> @endif @endforeach

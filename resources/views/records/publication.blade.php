@@ -42,10 +42,12 @@
         </div>
         <section class="sheet">
             <header class="sheet-head"><h2>Where it stands</h2></header>
-            <div class="section"><p><x-mark :verdict="$item->state->value ?? 'none'" label="" /> {{ ['waiting' => 'Not open yet', 'disagreement' => 'In disagreement', 'included' => 'Included', 'excluded' => 'Excluded'][$item->state->value ?? 'waiting'] }}{{ $item?->settled ? ', settled' : '' }}</p>
+            <div class="section"><p><x-mark :verdict="$item->state->value ?? 'none'" label="" /> {{ ['waiting' => 'Not open yet', 'disagreement' => 'In disagreement', 'included' => 'Included', 'excluded' => 'Excluded', 'removed' => 'Removed from the review', 'folded' => 'Found to be another publication'][$item->state->value ?? 'waiting'] }}{{ $item?->settled ? ', settled' : '' }}</p>
+                @if ($publication->removed_at) <p class="small quiet">{{ $publication->removed_for }}, {{ $publication->removed_at->format('j M Y') }}</p>
+                    @can('deliver', $review)<form method="post" action="{{ route('library.restore', $review) }}">@csrf <input type="hidden" name="ids[]" value="{{ $publication->id }}"><button class="button">Bring it back</button></form>@endcan @endif
                 @if ($item?->criterion) <p class="small quiet">{{ $item->criterion->reason }}</p> @endif
                 @if ($item && $item->state->isOpen()) @can('screen', $review) <p class="small"><a href="{{ route('disagreements.show', [$review, $item]) }}">Both sides and Talk</a></p> @endcan @endif
-                @can('screen', $review) @if ($item && ! $item->state->isOpen()) <p class="small"><a href="{{ route('desk.show', [$review, $item]) }}">Judge it at the Reading Desk</a></p> @endif @endcan
+                @can('screen', $review) @if ($item && $item->state->value === 'waiting') <p class="small"><a href="{{ route('desk.show', [$review, $item]) }}">Judge it at the Reading Desk</a></p> @endif @endcan
                 @if ($item?->state->value === 'included') <p class="small"><a href="{{ route('coding.show', [$review, $publication]) }}">Code it</a></p> @endif
             </div>
             <div class="section">

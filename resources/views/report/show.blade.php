@@ -12,9 +12,10 @@
                         <ul>@foreach ($sources as $source) @if ($source->kept > 0) <li>{{ number_format($source->kept) }} <a href="{{ route('library', [$review, 'delivery' => $source->id]) }}">{{ $source->source_name }}{{ $source->file_name ? ": {$source->file_name}" : '' }}</a></li> @endif @endforeach</ul>
                     </div>
                     <div class="flow-box"><strong>{{ number_format($flow->duplicatesRemoved()) }}</strong> <a href="{{ route('library', [$review, 'duplicates' => 1]) }}">duplicate records removed</a> before screening
-                        <ul><li>{{ number_format($flow->duplicatesByMachine()) }} by machine</li><li>{{ number_format($facts->joinedByPeople) }} <a href="{{ route('matching.joined', $review) }}">by people</a></li></ul></div>
+                        <ul><li>{{ number_format($flow->duplicatesByMachine()) }} by machine</li><li>{{ number_format($facts->joinedByPeople) }} <a href="{{ route('matching.joined', $review) }}">by people</a></li></ul>
+                        @if ($facts->removed > 0) <strong>{{ number_format($facts->removed) }}</strong> <a href="{{ route('library', [$review, 'removed' => 1]) }}">removed for other reasons</a> @endif</div>
                     <svg class="flow-down" viewBox="0 0 14 26" aria-hidden="true"><path d="M7 0v24M2 18l5 6 5-6"/></svg><span></span>
-                    <div class="flow-box"><strong>{{ number_format($facts->publications) }}</strong> <a href="{{ route('library', $review) }}">publications</a> for screening by title and abstract</div>
+                    <div class="flow-box"><strong>{{ number_format($flow->toScreen()) }}</strong> <a href="{{ route('library', $review) }}">publications</a> for screening by title and abstract</div>
                     <div class="flow-box"><strong>{{ number_format($facts->excluded) }}</strong> <a href="{{ route('library', [$review, 'state' => 'excluded']) }}">excluded</a>
                         <ul>@foreach ($reasons as $reason) <li>{{ number_format($reason->n) }} @if ($reason->id !== '')<a href="{{ route('library', [$review, 'reason' => $reason->id]) }}">{{ $reason->reason }}</a>@else {{ $reason->reason }} @endif</li> @endforeach</ul>
                     </div>

@@ -1,0 +1,92 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Records;
+
+use App\Actions\Screening\ItemBallot;
+use App\Actions\WriteLog;
+use App\Models\Item;
+use App\Models\LogEntry;
+use App\Models\Review;
+use App\Models\User;
+use Illuminate\Database\Query\Builder;
+use Illuminate\Support\Collection;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
+use WaryHeron\Core\Screening\ItemState;
+
+/** Takes publications out of the review for a reason other than being a duplicate, and brings them back. All that was said of them is kept. */
+final readonly class RemovePublications
+{
+    private const PART = 2000;
+
+    public function __construct(private WriteLog $log)
+    {
+    }
+
+    /**
+     * @param  Builder  $publications  a query on publications of this review
+     * @return int how many were taken out
+     */
+    public function execute(User $by, Review $review, Builder $publications, string $reason): int
+    {
+        return DB::transaction(function () use ($by, $review, $publications, $reason): int {
+            $ids = $this->locked($review, (clone $publications)->whereNull('publications.removed_at'));
+            foreach ($ids->chunk(self::PART) as $part) {
+                DB::table('publications')->whereIn('id', $part)->update(['removed_at' => now(), 'removed_for' => $reason]);
+                Item::query()->where('review_id', $review->id)->whereIn('publication_id', $part)->where('state', '<>', ItemState::Folded->value)->update(['state' => ItemState::Removed]);
+                $this->tell($by, $review, $part, 'publication.removed', "Removed from the review: {$reason}");
+            }
+            ($this->log)($review, $by, 'publications.removed', "Removed {$ids->count()} publications from the review: {$reason}", null, ['reason' => $reason, 'publications' => $ids->count()]);
+
+            return $ids->count();
+        });
+    }
+
+    /**
+     * @param  Builder  $publications  a query on publications of this review
+     * @return int how many were brought back
+     */
+    public function undo(User $by, Review $review, Builder $publications): int
+    {
+        return DB::transaction(function () use ($by, $review, $publications): int {
+            $ids = $this->locked($review, (clone $publications)->whereNotNull('publications.removed_at'));
+            foreach ($ids->chunk(self::PART) as $part) {
+                DB::table('publications')->whereIn('id', $part)->update(['removed_at' => null, 'removed_for' => '']);
+                $items = fn () => Item::query()->where('review_id', $review->id)->whereIn('publication_id', $part)->where('state', ItemState::Removed->value);
+                // those that nobody has judged wait again; the others are counted anew
+                $judged = $items()->where(fn ($any) => $any->whereExists(fn ($d) => $d->selectRaw('1')->from('decisions')->whereColumn('decisions.review_id', 'items.review_id')->whereColumn('decisions.item_id', 'items.id'))
+                    ->orWhereExists(fn ($f) => $f->selectRaw('1')->from('publications AS folded')->whereColumn('folded.review_id', 'items.review_id')->whereColumn('folded.merged_into', 'items.publication_id')))->pluck('id');
+                $items()->whereNotIn('id', $judged)->update(['state' => ItemState::Waiting, 'opened_at' => null]);
+                foreach ($judged as $id) {
+                    $ballot = ItemBallot::locked($id);
+                    $ballot->keep($ballot->ballot());
+                }
+                $this->tell($by, $review, $part, 'publication.restored', 'Brought back into the review');
+            }
+            ($this->log)($review, $by, 'publications.restored', "Brought {$ids->count()} publications back into the review", null, ['publications' => $ids->count()]);
+
+            return $ids->count();
+        });
+    }
+
+    /** @return Collection<int, string> */
+    private function locked(Review $review, Builder $publications): Collection
+    {
+        // nothing is joined or delivered meanwhile
+        DB::select('SELECT pg_advisory_xact_lock(hashtext(?))', ["records of {$review->id}"]);
+
+        return $publications->pluck('publications.id');
+    }
+
+    /** @param  Collection<int, string>  $ids */
+    private function tell(User $by, Review $review, Collection $ids, string $action, string $summary): void
+    {
+        $now = now()->format('Y-m-d H:i:s.vP');
+        LogEntry::query()->insert($ids->map(fn (string $id): array => [
+            'id' => strtolower((string) Str::ulid()), 'review_id' => $review->id, 'user_id' => $by->id, 'action' => $action,
+            'subject_type' => 'Publication', 'subject_id' => $id, 'summary' => $summary, 'details' => '{}', 'created_at' => $now,
+        ])->values()->all());
+    }
+}
