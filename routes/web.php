@@ -195,6 +195,6 @@ Route::prefix('/reviews/{review}')->middleware('auth')->scopeBindings()->group(f
         Route::post('/screening/disagreements/{item}/proposal', [DisagreementController::class, 'propose'])->name('disagreements.propose');
     });
 
-    Route::post('/screening/disagreements/{item}/settlement', [DisagreementController::class, 'settle'])->can('settle', 'review')->name('disagreements.settle');
+    Route::post('/screening/disagreements/{item}/settlement', [DisagreementController::class, 'settle'])->can('screen', 'review')->name('disagreements.settle');
     Route::put('/coding/{publication}/{code}', [CodingController::class, 'answer'])->can('code', 'review')->withoutScopedBindings()->name('coding.answer');
 });

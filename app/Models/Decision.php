@@ -14,11 +14,12 @@ use WaryHeron\Core\Screening\Verdict;
  * @property string $id
  * @property string $review_id
  * @property string $item_id
- * @property string $stage
+ * @property string $stage_id
  * @property string $user_id
  * @property ?Verdict $verdict
  * @property ?string $criterion_id
  * @property string $note
+ * @property array<string, string> $answers yes, no or unclear by criterion
  * @property ?string $client_key
  * @property ?Carbon $superseded_at
  * @property Carbon $created_at
@@ -52,6 +53,6 @@ final class Decision extends Model
 
     protected function casts(): array
     {
-        return ['verdict' => Verdict::class, 'superseded_at' => 'immutable_datetime'];
+        return ['verdict' => Verdict::class, 'answers' => 'array', 'superseded_at' => 'immutable_datetime'];
     }
 }

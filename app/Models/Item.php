@@ -9,12 +9,12 @@ use Illuminate\Database\Eloquent\Concerns\HasUlids;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use WaryHeron\Core\Screening\ItemState;
-use WaryHeron\Core\Screening\Stage;
 
 /**
  * @property string $id
  * @property string $review_id
  * @property string $publication_id
+ * @property string $stage_id
  * @property Stage $stage
  * @property ItemState $state
  * @property ?string $kind
@@ -39,6 +39,12 @@ final class Item extends Model
         return $this->belongsTo(Publication::class);
     }
 
+    /** @return BelongsTo<Stage, $this> */
+    public function stage(): BelongsTo
+    {
+        return $this->belongsTo(Stage::class);
+    }
+
     /** @return BelongsTo<Review, $this> */
     public function review(): BelongsTo
     {
@@ -53,6 +59,6 @@ final class Item extends Model
 
     protected function casts(): array
     {
-        return ['stage' => Stage::class, 'state' => ItemState::class, 'opened_at' => 'immutable_datetime', 'folded_at' => 'immutable_datetime'];
+        return ['state' => ItemState::class, 'opened_at' => 'immutable_datetime', 'folded_at' => 'immutable_datetime'];
     }
 }

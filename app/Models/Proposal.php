@@ -14,7 +14,7 @@ use WaryHeron\Core\Screening\Verdict;
  * @property string $id
  * @property string $review_id
  * @property string $item_id
- * @property string $stage
+ * @property string $stage_id
  * @property string $user_id
  * @property Verdict $verdict
  * @property ?string $criterion_id

@@ -35,6 +35,7 @@ use Illuminate\Database\Eloquent\Relations\HasOne;
  * @property Review $review
  * @property \Illuminate\Database\Eloquent\Collection<int, Record> $records
  * @property ?Item $item
+ * @property \Illuminate\Database\Eloquent\Collection<int, Item> $items
  */
 final class Publication extends Model
 {
@@ -49,10 +50,19 @@ final class Publication extends Model
         return $many;
     }
 
-    /** @return HasOne<Item, $this> */
+    /** @return HasMany<Item, $this> at each stage that it has reached */
+    public function items(): HasMany
+    {
+        $many = $this->hasMany(Item::class);
+        $many->orderBy('position');
+
+        return $many;
+    }
+
+    /** @return HasOne<Item, $this> at the stage where it arrived */
     public function item(): HasOne
     {
-        return $this->hasOne(Item::class);
+        return $this->hasOne(Item::class)->oldestOfMany('position');
     }
 
     protected function casts(): array

@@ -9,6 +9,7 @@ use Illuminate\Database\Eloquent\Concerns\HasUlids;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use WaryHeron\Core\Matching\MatchSettings;
+use WaryHeron\Core\Screening\StagePurpose;
 
 /**
  * @property string $id
@@ -18,6 +19,7 @@ use WaryHeron\Core\Matching\MatchSettings;
  * @property ?array{certain: float, ask: float, emphasis: array<string, float>} $match_settings
  * @property Carbon $created_at
  * @property Carbon $updated_at
+ * @property \Illuminate\Database\Eloquent\Collection<int, Stage> $stages
  */
 final class Review extends Model
 {
@@ -27,6 +29,27 @@ final class Review extends Model
     public function memberships(): HasMany
     {
         return $this->hasMany(Membership::class);
+    }
+
+    /** @return HasMany<Stage, $this> */
+    public function stages(): HasMany
+    {
+        $many = $this->hasMany(Stage::class)->chaperone();
+        $many->orderBy('position');
+
+        return $many;
+    }
+
+    /** The stage at which every publication arrives. */
+    public function firstStage(): Stage
+    {
+        return $this->stages->firstOrFail(fn (Stage $stage): bool => $stage->purpose === StagePurpose::TitleAbstract);
+    }
+
+    /** The last stage on the way to what is coded. */
+    public function lastStage(): Stage
+    {
+        return $this->stages->firstWhere('purpose', StagePurpose::FullText) ?? $this->firstStage();
     }
 
     /** @return HasMany<Criterion, $this> */

@@ -4,11 +4,10 @@ declare(strict_types=1);
 
 namespace App\Queries;
 
-use App\Models\Review;
+use App\Models\Stage;
 use Illuminate\Support\Facades\DB;
 use WaryHeron\Core\Screening\Agreement\AgreementReport;
 use WaryHeron\Core\Screening\Agreement\Ratings;
-use WaryHeron\Core\Screening\Stage;
 use WaryHeron\Core\Screening\Verdict;
 
 /** Agreement on the items that have opened, from what each person decided before they did. */
@@ -23,11 +22,13 @@ final readonly class Agreement
     {
     }
 
-    public static function of(Review $review): self
+    public static function of(Stage $stage): self
     {
         $decisions = DB::table('decisions')->join('items', 'items.id', '=', 'decisions.item_id')->join('users', 'users.id', '=', 'decisions.user_id')
-            ->where('decisions.review_id', $review->id)->where('decisions.stage', Stage::TitleAbstract->value)->whereNotNull('items.opened_at')
-            ->whereNull('decisions.superseded_at')->whereNotNull('decisions.verdict')->orderBy('items.position')
+            ->where('decisions.review_id', $stage->review_id)->where('decisions.stage_id', $stage->id)->whereNotNull('items.opened_at')
+            // what was said before the item opened, not what a discussion made of it
+            ->whereColumn('decisions.created_at', '<=', 'items.opened_at')->where(fn ($then) => $then->whereNull('decisions.superseded_at')->orWhereColumn('decisions.superseded_at', '>', 'items.opened_at'))
+            ->whereNotNull('decisions.verdict')->orderBy('items.position')
             ->get(['decisions.item_id', 'decisions.user_id', 'decisions.verdict', 'users.name']);
         $rows = [];
         $names = [];

@@ -6,6 +6,7 @@ namespace App\Queries;
 
 use App\Models\Matching;
 use App\Models\Record;
+use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
 use WaryHeron\Core\Bibliography\Reference;
 use WaryHeron\Core\Matching\Clusters;
@@ -16,6 +17,18 @@ use WaryHeron\Core\Matching\Verdict;
 /** What would be joined without asking, as things stand now: groups of publications, each with the weakest bond that holds it. */
 final class CertainGroups
 {
+    private const SHOWN_FOR = 3600;
+
+    /**
+     * The same for a page to show: worked out once, until something in the review changes.
+     *
+     * @return list<array{publications: list<string>, records: list<string>, score: float}>
+     */
+    public static function shown(Matching $matching): array
+    {
+        return Cache::remember('certain groups '.md5(json_encode([$matching->id, $matching->review->match_settings, ReviewState::of($matching->review)], JSON_THROW_ON_ERROR)), self::SHOWN_FOR, fn (): array => self::of($matching));
+    }
+
     /** @return list<array{publications: list<string>, records: list<string>, score: float}> */
     public static function of(Matching $matching): array
     {

@@ -11,7 +11,6 @@ use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use stdClass;
 use WaryHeron\Core\Screening\ItemState;
-use WaryHeron\Core\Screening\Stage;
 
 /** The included publications down, the codebook across, the current answers in between. */
 final readonly class CodingTable
@@ -29,7 +28,7 @@ final readonly class CodingTable
     {
         $codes = $review->codes()->whereNull('retired_at')->get();
         $publications = DB::table('items')->join('publications', 'publications.id', '=', 'items.publication_id')
-            ->where('items.review_id', $review->id)->where('items.stage', Stage::TitleAbstract->value)->where('items.state', ItemState::Included->value)
+            ->where('items.review_id', $review->id)->where('items.stage_id', $review->lastStage()->id)->where('items.state', ItemState::Included->value)
             ->orderBy('publications.first_author')->orderBy('publications.year')->orderBy('publications.id')
             ->get(['publications.id', 'title', 'authors', 'first_author', 'year', 'journal', 'doi']);
         $answers = [];

@@ -7,13 +7,13 @@ namespace App\Queries;
 use App\Models\Criterion;
 use App\Models\Decision;
 use App\Models\Review;
+use App\Models\Stage;
 use App\Models\StrategyRevision;
 use App\Models\User;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 use stdClass;
 use WaryHeron\Core\Screening\ItemState;
-use WaryHeron\Core\Screening\Stage;
 use WaryHeron\Core\Search\Strategy\BadStrategy;
 use WaryHeron\Core\Search\Text\Highlighter;
 use WaryHeron\Core\Search\Text\StructuredAbstract;
@@ -27,8 +27,19 @@ final class Desk
 
     private ?Highlighter $highlighter = null;
 
-    public function __construct(private readonly Review $review, private readonly User $user)
+    private readonly Review $review;
+
+    public function __construct(private readonly Stage $stage, private readonly User $user, private readonly ?LibraryFilters $filters = null)
     {
+        $this->review = $stage->review;
+    }
+
+    /** The stage that a person is led to: the first at which something waits for them. */
+    public static function stageFor(Review $review, User $user): Stage
+    {
+        $tallies = Tallies::ofStages($review);
+
+        return $review->stages->first(fn (Stage $stage): bool => $tallies[$stage->id]->in(ItemState::Waiting) > 0 && ScreenerCounts::of($user, $stage, $tallies[$stage->id])->left > 0) ?? $review->firstStage();
     }
 
     /** @return list<array<string, mixed>> items without a decision of mine that have not opened, in reading order */
@@ -45,14 +56,14 @@ final class Desk
         return array_map(fn (stdClass $row): array => ['id' => $row->id, 'title' => $row->title, 'mine' => $this->mine($row)], array_reverse(array_values($rows)));
     }
 
-    /** @return array{open: bool, mine: array{id: string, verdict: ?string, criterion: ?string, note: string}} how an item stands for whoever decided so */
+    /** @return array{open: bool, mine: array{id: string, verdict: ?string, criterion: ?string, note: string, answers: array<string, string>}} how an item stands for whoever decided so */
     public static function standing(Decision $decision): array
     {
         $verdict = $decision->verdict?->value;
 
         return [
             'open' => $decision->item->state->isOpen(),
-            'mine' => ['id' => $verdict === null ? '' : $decision->id, 'verdict' => $verdict, 'criterion' => $decision->criterion_id, 'note' => $verdict === null ? '' : $decision->note],
+            'mine' => ['id' => $verdict === null ? '' : $decision->id, 'verdict' => $verdict, 'criterion' => $decision->criterion_id, 'note' => $verdict === null ? '' : $decision->note, 'answers' => $decision->answers],
         ];
     }
 
@@ -65,7 +76,7 @@ final class Desk
     /** @return array{left: int, done: int} */
     public function counts(): array
     {
-        $counts = ScreenerCounts::of($this->user, $this->review);
+        $counts = ScreenerCounts::of($this->user, $this->stage);
 
         return ['left' => $counts->left, 'done' => $counts->done];
     }
@@ -73,7 +84,33 @@ final class Desk
     /** @return list<array{id: string, question: string, reason: string}> */
     public function criteria(): array
     {
-        return array_values($this->review->criteria()->whereNull('retired_at')->get()->map(fn (Criterion $c): array => ['id' => $c->id, 'question' => $c->question, 'reason' => $c->reason])->all());
+        return array_values($this->stage->criteriaInUse()->map(fn (Criterion $c): array => ['id' => $c->id, 'question' => $c->question, 'reason' => $c->reason])->all());
+    }
+
+    /** @return list<array{key: ?string, words: string, count: int}> what the reading list holds, step by step, each with what is left */
+    public function steps(): array
+    {
+        $counts = $this->counts();
+        $steps = [];
+        if ($this->stage->work === 'shares') {
+            $steps[] = ['key' => null, 'words' => 'in my shares', 'count' => DB::table('assignments')->where('review_id', $this->review->id)->where('stage_id', $this->stage->id)->where('user_id', $this->user->id)->count()];
+        } else {
+            $steps[] = ['key' => null, 'words' => 'at this stage', 'count' => Tallies::of($this->review, $this->stage)->all()];
+        }
+        $steps[] = ['key' => null, 'words' => 'not judged by me, not open', 'count' => $counts['left']];
+        $left = $this->mineToJudge($this->base()->where('items.state', ItemState::Waiting->value)->whereNull('decisions.verdict'));
+        foreach ($this->filters->steps ?? [] as $step) {
+            ($step['apply'])($left);
+            $steps[] = ['key' => $step['key'], 'words' => $step['words'], 'count' => (clone $left)->count()];
+        }
+
+        return $steps;
+    }
+
+    /** @return list<string> tags that occur in this review */
+    public function tags(): array
+    {
+        return LibraryChoices::of($this->review)->tags;
     }
 
     private function base(): Builder
@@ -81,13 +118,28 @@ final class Desk
         return DB::table('items')
             ->join('publications', 'publications.id', '=', 'items.publication_id')
             ->leftJoin('decisions', fn ($mine) => $mine->on('decisions.item_id', '=', 'items.id')->on('decisions.review_id', '=', 'items.review_id')->where('decisions.user_id', $this->user->id)->whereNull('decisions.superseded_at'))
-            ->where('items.review_id', $this->review->id)->where('items.stage', Stage::TitleAbstract->value)
-            ->select('items.id', 'items.position', 'items.opened_at', 'items.publication_id', 'title', 'authors', 'journal', 'year', 'place', 'doi', 'abstract', 'language', 'records_count', 'decisions.id as decision_id', 'decisions.verdict', 'decisions.criterion_id', 'decisions.note');
+            ->where('items.review_id', $this->review->id)->where('items.stage_id', $this->stage->id)
+            ->select('items.id', 'items.position', 'items.opened_at', 'items.publication_id', 'title', 'authors', 'journal', 'year', 'place', 'doi', 'abstract', 'language', 'records_count', 'decisions.id as decision_id', 'decisions.verdict', 'decisions.criterion_id', 'decisions.note', 'decisions.answers');
     }
 
     private function waiting(): Builder
     {
-        return $this->base()->where('items.state', ItemState::Waiting->value)->whereNull('decisions.verdict');
+        $waiting = $this->mineToJudge($this->base()->where('items.state', ItemState::Waiting->value)->whereNull('decisions.verdict'));
+        foreach ($this->filters->steps ?? [] as $step) {
+            ($step['apply'])($waiting);
+        }
+
+        return $waiting;
+    }
+
+    /** Where the work is divided, only what is mine to judge. */
+    private function mineToJudge(Builder $items): Builder
+    {
+        return match ($this->stage->work) {
+            'shares' => $items->whereExists(fn ($a) => $a->selectRaw('1')->from('assignments')->whereColumn('assignments.review_id', 'items.review_id')->whereColumn('assignments.item_id', 'items.id')->where('assignments.user_id', $this->user->id)),
+            'queue' => $items->whereExists(fn ($c) => $c->selectRaw('1')->from('item_claims')->whereColumn('item_claims.review_id', 'items.review_id')->whereColumn('item_claims.item_id', 'items.id')->where('item_claims.user_id', $this->user->id)->where('item_claims.until', '>', now())),
+            default => $items,
+        };
     }
 
     /** @return list<array<string, mixed>> */
@@ -113,10 +165,10 @@ final class Desk
         ], $rows);
     }
 
-    /** @return array{id: string, verdict: ?string, criterion: ?string, note: string} */
+    /** @return array{id: string, verdict: ?string, criterion: ?string, note: string, answers: array<string, string>} */
     private function mine(stdClass $row): array
     {
-        return ['id' => $row->verdict === null ? '' : $row->decision_id, 'verdict' => $row->verdict, 'criterion' => $row->criterion_id, 'note' => $row->verdict === null ? '' : $row->note];
+        return ['id' => $row->verdict === null ? '' : $row->decision_id, 'verdict' => $row->verdict, 'criterion' => $row->criterion_id, 'note' => $row->verdict === null ? '' : $row->note, 'answers' => $row->answers === null ? [] : json_decode($row->answers, true)];
     }
 
     private function shortened(string $authors): string

@@ -5,18 +5,18 @@ declare(strict_types=1);
 namespace App\Queries;
 
 use App\Models\Review;
+use App\Models\Stage;
 use Illuminate\Support\Facades\DB;
 use WaryHeron\Core\Flow\Flow;
 use WaryHeron\Core\Flow\FlowFacts;
 use WaryHeron\Core\Screening\ItemState;
-use WaryHeron\Core\Screening\Stage;
 
 /** Counts the facts of the flow from the rows themselves, not from the tallies, so that the one checks the other. */
 final class FlowQuery
 {
     public static function of(Review $review): Flow
     {
-        $states = DB::table('items')->where('review_id', $review->id)->where('stage', Stage::TitleAbstract->value)->groupBy('state')->selectRaw('state, count(*) AS n')->pluck('n', 'state');
+        $states = DB::table('items')->where('review_id', $review->id)->where('stage_id', $review->firstStage()->id)->groupBy('state')->selectRaw('state, count(*) AS n')->pluck('n', 'state');
         $in = fn (ItemState $state): int => (int) ($states[$state->value] ?? 0);
 
         return Flow::from(new FlowFacts(
@@ -34,10 +34,10 @@ final class FlowQuery
     }
 
     /** @return \Illuminate\Support\Collection<int, \stdClass> exclusions by reason in the protocol's order; without one last */
-    public static function reasons(Review $review): \Illuminate\Support\Collection
+    public static function reasons(Review $review, ?Stage $stage = null): \Illuminate\Support\Collection
     {
         return DB::table('items')->leftJoin('criteria', 'criteria.id', '=', 'items.criterion_id')
-            ->where('items.review_id', $review->id)->where('items.stage', Stage::TitleAbstract->value)->where('items.state', ItemState::Excluded->value)
+            ->where('items.review_id', $review->id)->where('items.stage_id', ($stage ?? $review->firstStage())->id)->where('items.state', ItemState::Excluded->value)
             ->groupBy('criteria.id', 'criteria.reason', 'criteria.position')->orderByRaw('criteria.position NULLS LAST')
             ->selectRaw("coalesce(criteria.id, '') AS id, coalesce(criteria.reason, 'No reason given') AS reason, count(*) AS n")->get();
     }

@@ -10,6 +10,7 @@ use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
 use stdClass;
 use WaryHeron\Core\Screening\ItemState;
+use WaryHeron\Core\Screening\StagePurpose;
 
 /** A page of the review's publications. Pages go on from the last row seen, so that far pages cost no more than the first. */
 final readonly class Library
@@ -46,8 +47,8 @@ final readonly class Library
         $tallies = Tallies::of($review);
         $total = $tallies->all() + ($filters->removed ? $tallies->in(ItemState::Removed) : 0);
         $steps = [];
-        // whatever changes a review adds to its publications or writes in its Log: a count holds until then
-        $state = $filters->steps === [] ? '' : "{$total} ".DB::table('log_entries')->where('review_id', $review->id)->max('id');
+        // a count holds until the review changes
+        $state = $filters->steps === [] ? '' : ReviewState::of($review, $tallies);
         foreach ($filters->steps as $step) {
             ($step['apply'])($query);
             $steps[] = ['key' => $step['key'], 'words' => $step['words'], 'count' => (int) Cache::remember('library '.md5("{$state} {$query->toSql()} ".json_encode($query->getBindings(), JSON_THROW_ON_ERROR)), self::COUNTS_LAST, fn (): int => (clone $query)->count())];
@@ -118,11 +119,12 @@ final readonly class Library
         }
         $page = $query->orderBy('publications.id', $way)->limit(self::PER_PAGE + 1);
 
-        // the item's state is looked up for the page's rows only
+        // how far it has come is looked up for the page's rows only
         $rows = array_values(DB::query()->fromSub($page, 'page')
-            ->leftJoin('items', fn ($join) => $join->on('items.publication_id', '=', 'page.id'))
+            ->leftJoinLateral(DB::table('items')->join('stages', 'stages.id', '=', 'items.stage_id')->whereColumn('items.publication_id', 'page.id')
+                ->whereIn('stages.purpose', [StagePurpose::TitleAbstract->value, StagePurpose::FullText->value])->orderByDesc('stages.position')->limit(1)->select('items.state', 'items.settled'), 'standing')
             ->orderByRaw('page.sorted_by '.$way)->orderBy('page.id', $way)
-            ->get(['page.*', 'items.state', 'items.settled'])->all());
+            ->get(['page.*', 'standing.state', 'standing.settled'])->all());
         $tags = DB::table('publication_tags')->whereIn('publication_id', array_column($rows, 'id'))->orderBy('tag')->get(['publication_id', 'tag'])->groupBy('publication_id');
         foreach ($rows as $row) {
             $row->tags = isset($tags[$row->id]) ? $tags[$row->id]->pluck('tag')->all() : [];

@@ -7,6 +7,7 @@ namespace App\Queries;
 use App\Models\Criterion;
 use App\Models\Delivery;
 use App\Models\Review;
+use App\Models\Stage;
 use App\Models\User;
 use App\Support\Input;
 use Illuminate\Database\Query\Builder;
@@ -31,7 +32,8 @@ final readonly class LibraryFilters
     {
     }
 
-    public static function from(Request $request, Review $review, User $user): self
+    /** @param  ?list<string>  $only  the filters that are heard here */
+    public static function from(Request $request, Review $review, User $user, ?array $only = null): self
     {
         $steps = [];
         $query = null;
@@ -56,12 +58,14 @@ final readonly class LibraryFilters
         $states = ['included' => [ItemState::Included], 'excluded' => [ItemState::Excluded], 'disagreement' => [ItemState::Disagreement], 'waiting' => [ItemState::Waiting], 'pending' => [ItemState::Waiting, ItemState::Disagreement]];
         $stateWords = ['included' => 'included', 'excluded' => 'excluded', 'disagreement' => 'in disagreement', 'waiting' => 'not open yet', 'pending' => 'without a final decision'];
         $state = Input::text($request, 'state');
+        $stage = $review->stages->firstWhere('id', Input::text($request, 'stage')) ?? $review->firstStage();
+        $at = $review->stages->count() > 1 && (isset($states[$state]) || self::id($request, 'reason') !== null) ? ' at “'.mb_strtolower($stage->name).'”' : '';
         if (isset($states[$state])) {
-            $steps[] = ['key' => 'state', 'words' => $stateWords[$state], 'apply' => fn (Builder $b) => self::whereItem($b, fn (Builder $i) => $i->whereIn('items.state', array_map(fn (ItemState $s): string => $s->value, $states[$state])))];
+            $steps[] = ['key' => 'state', 'words' => $stateWords[$state].$at, 'apply' => fn (Builder $b) => self::whereItem($b, $stage, fn (Builder $i) => $i->whereIn('items.state', array_map(fn (ItemState $s): string => $s->value, $states[$state])))];
         }
         $criterion = self::id($request, 'reason') === null ? null : Criterion::query()->where('review_id', $review->id)->find(self::id($request, 'reason'));
         if ($criterion !== null) {
-            $steps[] = ['key' => 'reason', 'words' => "excluded: {$criterion->reason}", 'apply' => fn (Builder $b) => self::whereItem($b, fn (Builder $i) => $i->where('items.state', ItemState::Excluded->value)->where('items.criterion_id', $criterion->id))];
+            $steps[] = ['key' => 'reason', 'words' => "excluded: {$criterion->reason}", 'apply' => fn (Builder $b) => self::whereItem($b, $stage, fn (Builder $i) => $i->where('items.state', ItemState::Excluded->value)->where('items.criterion_id', $criterion->id))];
         }
         if ($request->boolean('coded')) {
             $steps[] = ['key' => 'coded', 'words' => 'with coded answers', 'apply' => fn (Builder $b) => $b->whereExists(fn ($a) => $a->selectRaw('1')->from('answers')->whereColumn('answers.review_id', 'publications.review_id')->whereColumn('answers.publication_id', 'publications.id')->whereNull('answers.superseded_at')->whereNotNull('answers.value'))];
@@ -95,6 +99,8 @@ final readonly class LibraryFilters
         if ($request->boolean('no_abstract')) {
             $steps[] = ['key' => 'no_abstract', 'words' => 'without an abstract', 'apply' => fn (Builder $b) => $b->where('publications.abstract', '')];
         }
+
+        $steps = array_values(array_filter($steps, fn (array $step): bool => $only === null || in_array($step['key'], $only, true)));
 
         return new self($review, $steps, $text, $query?->isComplete() === true && $problem === '' ? $query : null, $problem, $removed, array_values(array_filter((array) $request->input('ids'), is_string(...))));
     }
@@ -142,8 +148,8 @@ final readonly class LibraryFilters
         )))->condition($query->root);
     }
 
-    private static function whereItem(Builder $builder, \Closure $condition): Builder
+    private static function whereItem(Builder $builder, Stage $stage, \Closure $condition): Builder
     {
-        return $builder->whereExists(fn ($item) => $condition($item->selectRaw('1')->from('items')->whereColumn('items.review_id', 'publications.review_id')->whereColumn('items.publication_id', 'publications.id')));
+        return $builder->whereExists(fn ($item) => $condition($item->selectRaw('1')->from('items')->whereColumn('items.review_id', 'publications.review_id')->whereColumn('items.publication_id', 'publications.id')->where('items.stage_id', $stage->id)));
     }
 }

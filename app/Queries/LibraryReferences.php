@@ -26,7 +26,7 @@ final class LibraryReferences
     public static function included(Review $review): \Generator
     {
         return self::read($review, DB::table('publications')->where('publications.review_id', $review->id)->whereNull('publications.merged_into')
-            ->whereExists(fn (Builder $item) => $item->selectRaw('1')->from('items')->whereColumn('items.review_id', 'publications.review_id')->whereColumn('items.publication_id', 'publications.id')->where('items.state', ItemState::Included->value)));
+            ->whereExists(fn (Builder $item) => $item->selectRaw('1')->from('items')->whereColumn('items.review_id', 'publications.review_id')->whereColumn('items.publication_id', 'publications.id')->where('items.stage_id', $review->lastStage()->id)->where('items.state', ItemState::Included->value)));
     }
 
     /** @return \Generator<string, Reference> */

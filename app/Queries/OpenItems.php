@@ -7,26 +7,26 @@ namespace App\Queries;
 use App\Models\Item;
 use App\Models\Proposal;
 use App\Models\Review;
+use App\Models\Stage;
 use App\Models\TalkMessage;
 use App\Models\User;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use stdClass;
 use WaryHeron\Core\Screening\ItemState;
-use WaryHeron\Core\Screening\Stage;
 
 /** Items that have opened, with both sides. */
 final class OpenItems
 {
     /** @return Collection<int, stdClass> disagreements in reading order, those that concern me first */
-    public static function disagreements(Review $review, User $user, int $most = 200): Collection
+    public static function disagreements(Stage $stage, User $user, int $most = 200): Collection
     {
         $items = DB::table('items')->join('publications', 'publications.id', '=', 'items.publication_id')
-            ->where('items.review_id', $review->id)->where('items.stage', Stage::TitleAbstract->value)->where('items.state', ItemState::Disagreement->value)
+            ->where('items.review_id', $stage->review_id)->where('items.stage_id', $stage->id)->where('items.state', ItemState::Disagreement->value)
             ->orderBy('items.position')->limit($most)
             ->get(['items.id', 'items.kind', 'items.opened_at', 'title', 'authors', 'year', 'journal']);
-        $sides = self::sidesOf($review, $user, array_values($items->pluck('id')->all()));
-        $talk = DB::table('talk_messages')->where('review_id', $review->id)->whereIn('item_id', $items->pluck('id'))->groupBy('item_id')->selectRaw('item_id, count(*) AS n')->pluck('n', 'item_id');
+        $sides = self::sidesOf($stage->review, $user, array_values($items->pluck('id')->all()));
+        $talk = DB::table('talk_messages')->where('review_id', $stage->review_id)->whereIn('item_id', $items->pluck('id'))->groupBy('item_id')->selectRaw('item_id, count(*) AS n')->pluck('n', 'item_id');
 
         return $items->each(function (stdClass $item) use ($sides, $talk, $user): void {
             $item->sides = $sides[$item->id] ?? [];
@@ -60,7 +60,7 @@ final class OpenItems
     private static function standing(Review $review, array $itemIds): array
     {
         $folded = DB::table('items AS folded')->join('publications', 'publications.id', '=', 'folded.publication_id')
-            ->join('items AS kept', fn ($join) => $join->on('kept.publication_id', '=', 'publications.merged_into')->on('kept.stage', '=', 'folded.stage'))
+            ->join('items AS kept', fn ($join) => $join->on('kept.publication_id', '=', 'publications.merged_into')->on('kept.stage_id', '=', 'folded.stage_id'))
             ->where('folded.review_id', $review->id)->where('folded.state', ItemState::Folded->value)->whereIn('kept.id', $itemIds)->get(['folded.id AS folded', 'kept.id AS kept'])->pluck('kept', 'folded')->all();
 
         return [...array_combine($itemIds, $itemIds), ...$folded];

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace App\Queries;
 
 use App\Models\Review;
+use App\Models\Stage;
 use Illuminate\Support\Facades\DB;
 use WaryHeron\Core\Screening\ItemState;
-use WaryHeron\Core\Screening\Stage;
 
 /** How many items of a stage are in each state; the database keeps these as items change. */
 final readonly class Tallies
@@ -17,9 +17,17 @@ final readonly class Tallies
     {
     }
 
-    public static function of(Review $review, Stage $stage = Stage::TitleAbstract): self
+    public static function of(Review $review, ?Stage $stage = null): self
     {
-        return new self(DB::table('tallies')->where('review_id', $review->id)->where('stage', $stage->value)->pluck('n', 'state')->map(fn ($n): int => (int) $n)->all());
+        return new self(DB::table('tallies')->where('review_id', $review->id)->where('stage_id', ($stage ?? $review->firstStage())->id)->pluck('n', 'state')->map(fn ($n): int => (int) $n)->all());
+    }
+
+    /** @return array<string, self> by stage; one query for all */
+    public static function ofStages(Review $review): array
+    {
+        $rows = DB::table('tallies')->where('review_id', $review->id)->get(['stage_id', 'state', 'n'])->groupBy('stage_id');
+
+        return $review->stages->mapWithKeys(fn (Stage $stage): array => [$stage->id => new self(isset($rows[$stage->id]) ? $rows[$stage->id]->pluck('n', 'state')->map(fn ($n): int => (int) $n)->all() : [])])->all();
     }
 
     public function in(ItemState ...$states): int

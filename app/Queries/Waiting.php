@@ -6,10 +6,10 @@ namespace App\Queries;
 
 use App\Access\Ability;
 use App\Models\Review;
+use App\Models\Stage;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
 use WaryHeron\Core\Screening\ItemState;
-use WaryHeron\Core\Screening\Stage;
 
 /** What waits for one person in one review. */
 final readonly class Waiting
@@ -18,18 +18,21 @@ final readonly class Waiting
     {
     }
 
-    public static function for(User $user, Review $review, ?Tallies $tallies = null): self
+    /** @param  ?array<string, Tallies>  $tallies  by stage */
+    public static function for(User $user, Review $review, ?array $tallies = null): self
     {
         $role = $user->roleIn($review);
-        $tallies ??= Tallies::of($review);
-        $coded = $tallies->in(ItemState::Included) === 0 ? 0 : self::coded($review);
+        $tallies ??= Tallies::ofStages($review);
+        $toScreen = $toSettle = $included = 0;
+        foreach ($review->stages as $stage) {
+            $in = $tallies[$stage->id];
+            $toScreen += $role?->may(Ability::Screen) === true && $in->in(ItemState::Waiting) > 0 ? ScreenerCounts::of($user, $stage, $in)->left : 0;
+            $toSettle += $in->in(ItemState::Disagreement) === 0 ? 0 : self::toSettle($user, $stage, $role?->may(Ability::Settle) === true);
+            $included = $stage->id === $review->lastStage()->id ? $in->in(ItemState::Included) : $included;
+        }
+        $coded = $included === 0 ? 0 : self::coded($review);
 
-        return new self(
-            $role?->may(Ability::Screen) === true ? ScreenerCounts::of($user, $review, $tallies)->left : 0,
-            $tallies->in(ItemState::Disagreement) === 0 ? 0 : self::toSettle($user, $review, $role?->may(Ability::Settle) === true),
-            $role?->may(Ability::Code) === true ? max(0, $tallies->in(ItemState::Included) - $coded) : 0,
-            $coded,
-        );
+        return new self($toScreen, $toSettle, $role?->may(Ability::Code) === true ? max(0, $included - $coded) : 0, $coded);
     }
 
     public function all(): int
@@ -49,15 +52,15 @@ final readonly class Waiting
             DB::table('answers')->join('codes', 'codes.id', '=', 'answers.code_id')
                 ->join('items', fn ($join) => $join->on('items.publication_id', '=', 'answers.publication_id')->on('items.review_id', '=', 'answers.review_id'))
                 ->where('answers.review_id', $review->id)->whereNull('answers.superseded_at')->whereNotNull('answers.value')
-                ->whereNull('codes.retired_at')->where('items.state', ItemState::Included->value)
+                ->whereNull('codes.retired_at')->where('items.stage_id', $review->lastStage()->id)->where('items.state', ItemState::Included->value)
                 ->groupBy('answers.publication_id')->havingRaw('count(*) >= ?', [$codes])->select('answers.publication_id'),
             'complete',
         )->count();
     }
 
-    private static function toSettle(User $user, Review $review, bool $mayAlone): int
+    private static function toSettle(User $user, Stage $stage, bool $mayAlone): int
     {
-        return DB::table('items')->where('review_id', $review->id)->where('stage', Stage::TitleAbstract->value)->where('state', ItemState::Disagreement->value)
+        return DB::table('items')->where('review_id', $stage->review_id)->where('stage_id', $stage->id)->where('state', ItemState::Disagreement->value)
             ->when(! $mayAlone, fn ($items) => $items->whereExists(fn ($d) => $d->selectRaw('1')->from('decisions')->whereColumn('decisions.item_id', 'items.id')
                 ->whereColumn('decisions.review_id', 'items.review_id')->where('decisions.user_id', $user->id)->whereNull('decisions.superseded_at')->whereNotNull('decisions.verdict')))
             ->count();

@@ -22,8 +22,9 @@ final readonly class Waterline
 
     public static function of(Review $review, User $user): self
     {
-        $tallies = Tallies::of($review);
-        $waiting = Waiting::for($user, $review, $tallies);
+        $byStage = Tallies::ofStages($review);
+        $tallies = $byStage[$review->firstStage()->id];
+        $waiting = Waiting::for($user, $review, $byStage);
         $about = DB::selectOne(<<<'SQL'
             SELECT (SELECT coalesce(sum(kept), 0) FROM deliveries WHERE review_id = ?) AS records,
                    (SELECT count(*) FROM criteria WHERE review_id = ? AND retired_at IS NULL) AS criteria

@@ -56,6 +56,28 @@ final readonly class Ballot
     }
 
     /**
+     * The ballot after somebody who decided has changed their mind in the discussion.
+     *
+     * @throws BallotClosed If the item has not opened, is settled or no longer in disagreement, or the person has no decision on it.
+     */
+    public function rethought(Decision $decision): self
+    {
+        if (! $this->isComplete()) {
+            throw BallotClosed::stillBlinded();
+        }
+        if ($this->outcome()->state !== ItemState::Disagreement) {
+            throw BallotClosed::notInDisagreement();
+        }
+        if (! isset($this->decisions[$decision->person])) {
+            throw BallotClosed::noDecisionToChange();
+        }
+        // what the same person said of a record that turned out to be this one is answered by this
+        $others = array_values(array_filter($this->alsoSaid, fn (Decision $one): bool => $one->person !== $decision->person));
+
+        return new self($this->rule, [...$this->decisions, $decision->person => $decision], null, $others);
+    }
+
+    /**
      * The ballot ended by a final verdict.
      *
      * @throws BallotClosed If decisions are still missing, or the verdict is no final one.
@@ -74,6 +96,11 @@ final readonly class Ballot
 
     public function isComplete(): bool
     {
+        return $this->rule->closed || $this->hasAll();
+    }
+
+    private function hasAll(): bool
+    {
         return count($this->decisions) >= $this->rule->requiredDecisions;
     }
 
@@ -87,12 +114,18 @@ final readonly class Ballot
                 ? new Outcome(ItemState::Included, settled: true)
                 : new Outcome(ItemState::Excluded, $this->settlement->criterion, settled: true);
         }
+        if (! $this->hasAll()) {
+            return new Outcome(ItemState::Disagreement, kind: DisagreementKind::Incomplete);
+        }
         $verdicts = array_unique(array_map($this->counted(...), [...array_values($this->decisions), ...$this->alsoSaid]), SORT_REGULAR);
         if (in_array(Verdict::Unsure, $verdicts, true)) {
             return new Outcome(ItemState::Disagreement, kind: DisagreementKind::Unsure);
         }
         if (count($verdicts) > 1) {
             return new Outcome(ItemState::Disagreement, kind: DisagreementKind::IncludeExclude);
+        }
+        if ($this->rule->reasonsMustAgree && ! in_array(Verdict::Include, $verdicts, true) && count($this->reasons()) > 1) {
+            return new Outcome(ItemState::Disagreement, kind: DisagreementKind::Reason);
         }
 
         return in_array(Verdict::Include, $verdicts, true)
@@ -108,9 +141,20 @@ final readonly class Ballot
     /** Where the people's reasons differ, the first in the protocol's order is the reason reported. */
     private function firstFailedCriterion(): ?int
     {
-        $failed = array_filter(array_map(fn (Decision $d): ?int => $d->criterion, $this->decisions), fn (?int $criterion): bool => $criterion !== null);
+        $failed = array_filter($this->reasons(), fn (?int $criterion): bool => $criterion !== null);
 
         return $failed === [] ? null : min($failed);
+    }
+
+    /** @return list<?int> the different reasons given */
+    private function reasons(): array
+    {
+        $reasons = [];
+        foreach ([...array_values($this->decisions), ...$this->alsoSaid] as $decision) {
+            $reasons[$decision->criterion ?? 'none'] = $decision->criterion;
+        }
+
+        return array_values($reasons);
     }
 
     private function mustNotBeOpen(): void

@@ -22,6 +22,16 @@ final class BallotClosed extends \DomainException
         return new self('This item has not opened yet: a decision is still missing.');
     }
 
+    public static function notInDisagreement(): self
+    {
+        return new self('This item is not in disagreement, so nothing is left to change one’s mind about. It can be settled otherwise.');
+    }
+
+    public static function noDecisionToChange(): self
+    {
+        return new self('You did not decide on this item.');
+    }
+
     public static function unsureSettlesNothing(): self
     {
         return new self('A settlement is include or exclude; unsure would leave the item open.');

@@ -282,7 +282,7 @@ final class DemoReview
         foreach ($open->slice(6, 5) as $i => $item) {
             $this->at($from->addDay()->setTime(10, 0)->addMinutes($i * 5));
             $i % 2 === 0
-                ? $this->settle->byLead($this->people['ines'], $item, Verdict::Include, null, 'To be read in full.')
+                ? $this->settle->alone($this->people['ines'], $item, Verdict::Include, null, 'To be read in full.')
                 : array_map(fn (string $who): bool => $this->settle->propose($this->people[$who], $item, Verdict::Exclude, $criteria[2], ''), ['karin', 'tunde']);
         }
         $next = $open->slice(11, 1)->first();

@@ -4,17 +4,18 @@ use WaryHeron\Core\Screening\Ballot;
 use WaryHeron\Core\Screening\BallotClosed;
 use WaryHeron\Core\Screening\Decision;
 use WaryHeron\Core\Screening\ItemState;
+use WaryHeron\Core\Screening\Settler;
 use WaryHeron\Core\Screening\StageRule;
 use WaryHeron\Core\Screening\Verdict;
 
-function ballot(string $verdicts, ?Decision $settlement = null, int $required = 2, bool $unsureIncludes = false): Ballot
+function ballot(string $verdicts, ?Decision $settlement = null, int $required = 2, bool $unsureIncludes = false, bool $reasonsMustAgree = false, bool $closed = false): Ballot
 {
     $decisions = [];
     foreach (array_values(array_filter(explode(' ', $verdicts))) as $i => $letter) {
         $decisions[] = new Decision("p{$i}", ['I' => Verdict::Include, 'E' => Verdict::Exclude, 'U' => Verdict::Unsure][$letter[0]], $letter[0] === 'E' ? (int) substr($letter, 1) : null);
     }
 
-    return Ballot::of(new StageRule($required, $unsureIncludes), $decisions, $settlement);
+    return Ballot::of(new StageRule($required, $unsureIncludes, $reasonsMustAgree, $closed), $decisions, $settlement);
 }
 
 it('opens an item by its decisions and nothing else', function (string $verdicts, string $expected, int $required = 2, bool $unsureIncludes = false) {
@@ -66,3 +67,69 @@ it('hears what the same people said of a record that turned out to be the same p
     expect($ballot->outcome()->state)->toBe($state);
     expect($ballot->settledBy($say('lead', 'exclude'))->outcome()->state)->toBe(ItemState::Excluded);
 })->with([['include', ItemState::Included], ['exclude', ItemState::Disagreement], ['unsure', ItemState::Disagreement]]);
+
+/** What the rules say, told the slow way: the state of an item from the letters of its decisions. */
+function expectedState(array $letters, int $required, bool $unsureIncludes, bool $reasonsMustAgree, bool $closed): string
+{
+    if (count($letters) < $required) {
+        return $closed ? 'disagreement incomplete' : 'waiting';
+    }
+    $counted = array_map(fn (string $l): string => $l === 'U' && $unsureIncludes ? 'I' : $l[0], $letters);
+
+    return match (true) {
+        in_array('U', $counted, true) => 'disagreement unsure',
+        in_array('I', $counted, true) && in_array('E', $counted, true) => 'disagreement include-exclude',
+        in_array('I', $counted, true) => 'included',
+        $reasonsMustAgree && count(array_unique($letters)) > 1 => 'disagreement reason',
+        default => 'excluded',
+    };
+}
+
+it('says for every combination of decisions and rules where the item stands', function () {
+    $combinations = [[]];
+    foreach (range(1, 3) as $length) {
+        $longer = [];
+        foreach (array_filter($combinations, fn (array $c): bool => count($c) === $length - 1) as $shorter) {
+            foreach (['I', 'E0', 'E1', 'U'] as $letter) {
+                $longer[] = [...$shorter, $letter];
+            }
+        }
+        $combinations = [...$combinations, ...$longer];
+    }
+    $seen = [];
+    foreach ($combinations as $letters) {
+        foreach ([1, 2, 3] as $required) {
+            if (count($letters) > $required) {
+                continue;
+            }
+            foreach ([false, true] as $unsureIncludes) {
+                foreach ([false, true] as $reasonsMustAgree) {
+                    foreach ([false, true] as $closed) {
+                        $outcome = ballot(implode(' ', $letters), null, $required, $unsureIncludes, $reasonsMustAgree, $closed)->outcome();
+                        $state = trim("{$outcome->state->value} {$outcome->kind?->value}");
+                        expect($state)->toBe(expectedState($letters, $required, $unsureIncludes, $reasonsMustAgree, $closed), implode(' ', $letters)." of {$required}");
+                        expect($outcome->criterion !== null)->toBe($state === 'excluded');
+                        $seen[$state] = true;
+                        // a settlement ends whatever is open, and nothing that is not
+                        $settled = fn () => ballot(implode(' ', $letters), null, $required, $unsureIncludes, $reasonsMustAgree, $closed)->settledBy(new Decision('lead', Verdict::Include))->outcome()->state;
+                        $state === 'waiting' ? expect($settled)->toThrow(BallotClosed::class) : expect($settled())->toBe(ItemState::Included);
+                    }
+                }
+            }
+        }
+    }
+    expect($seen)->toHaveCount(7);
+});
+
+it('lets those who decided change their mind while they disagree, and nobody else', function () {
+    expect(ballot('I E1')->rethought(new Decision('p1', Verdict::Include))->outcome()->state)->toBe(ItemState::Included)
+        ->and(ballot('I U')->rethought(new Decision('p1', Verdict::Exclude, 0))->outcome()->state)->toBe(ItemState::Disagreement);
+    foreach (['I' => 'p0', 'I I' => 'p0', 'I E1' => 'p7'] as $verdicts => $who) {
+        expect(fn () => ballot($verdicts)->rethought(new Decision($who, Verdict::Exclude, 0)))->toThrow(BallotClosed::class);
+    }
+});
+
+it('says who may settle', function (Settler $settler, bool $agreement, array $alone) {
+    expect($settler->byAgreement())->toBe($agreement)
+        ->and([$settler->alone(true, true), $settler->alone(true, false), $settler->alone(false, true), $settler->alone(false, false)])->toBe($alone);
+})->with([[Settler::Pair, true, [true, true, false, false]], [Settler::Third, true, [true, true, false, true]], [Settler::Adjudicator, false, [true, true, false, false]]]);

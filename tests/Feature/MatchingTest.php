@@ -172,6 +172,7 @@ it('comes to the same end however often its workers are killed', function (int $
                     DB::rollBack();
                 }
             }
+            $kill = PHP_INT_MAX;
         }
         $kill = PHP_INT_MAX;
     };

@@ -96,7 +96,7 @@ it('lets each role do what it is for and no more', function (string $who, array 
     }
     $this->get("{$review}/records")->assertOk();
 })->with([
-    ['lead', ['manage', 'search', 'deliver', 'screen', 'settle', 'code']], ['specialist', ['search', 'deliver']], ['anna', ['search', 'screen', 'code']], ['coder', ['code']], ['observer', []],
+    ['lead', ['manage', 'search', 'deliver', 'screen', 'settle', 'code']], ['specialist', ['search', 'deliver']], ['anna', ['search', 'screen', 'settle', 'code']], ['coder', ['code']], ['observer', []],
 ]);
 
 it('sends strict headers and guarded cookies', function () {

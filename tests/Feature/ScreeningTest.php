@@ -133,7 +133,7 @@ it('is settled by agreement or by the lead', function () {
     $this->post($at(0).'/proposal', ['verdict' => 'exclude', 'criterion' => $criterion]);
     expect($world->item(0)->only('state', 'settled', 'criterion_id'))->toEqual(['state' => ItemState::Excluded, 'settled' => true, 'criterion_id' => $criterion]);
 
-    $this->post($at(1).'/settlement', ['verdict' => 'include'])->assertForbidden();
+    $this->post($at(1).'/settlement', ['verdict' => 'include'])->assertSessionHas('problem', 'At this stage the review lead settles what those who decided cannot agree on.');
     $this->actingAs($world->people['lead'])->post($at(1).'/proposal', ['verdict' => 'include'])->assertSessionHas('problem');
     $this->post($at(1).'/settlement', ['verdict' => 'unsure'])->assertSessionHas('problem');
     $this->post($at(1).'/settlement', ['verdict' => 'include', 'note' => 'To be read'])->assertSessionHas('notice');

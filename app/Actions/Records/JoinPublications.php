@@ -14,7 +14,6 @@ use App\Models\Record;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
 use WaryHeron\Core\Screening\ItemState;
-use WaryHeron\Core\Screening\Stage;
 
 /**
  * Makes one publication of several, and takes that back. What people did on one that goes stays under it and counts for the one that is
@@ -76,7 +75,7 @@ final readonly class JoinPublications
                 $back = new Publication([...$this->values->values($own), 'review_id' => $join->review_id, 'chosen' => $join->chosen]);
                 $back->id = $join->gone;
                 $back->save();
-                Item::query()->create(['review_id' => $join->review_id, 'publication_id' => $back->id, 'stage' => Stage::TitleAbstract]);
+                Item::query()->create(['review_id' => $join->review_id, 'publication_id' => $back->id, 'stage_id' => $back->review->firstStage()->id]);
             }
             Record::query()->whereIn('id', $records->pluck('id'))->update(['publication_id' => $back->id]);
             Item::query()->where('review_id', $join->review_id)->where('publication_id', $back->id)->where('state', ItemState::Folded->value)->update(['folded_at' => null, 'state' => ItemState::Waiting->value, 'opened_at' => null]);
@@ -127,11 +126,11 @@ final readonly class JoinPublications
     /** Computes the item's state anew from everybody's decisions. */
     private function count(string $publicationId): void
     {
-        foreach (Item::query()->where('publication_id', $publicationId)->where('state', '<>', ItemState::Folded->value)->pluck('id') as $itemId) {
-            $ballot = ItemBallot::locked($itemId);
+        foreach (Item::query()->where('publication_id', $publicationId)->where('state', '<>', ItemState::Folded->value)->orderBy('position')->get() as $item) {
+            $ballot = ItemBallot::locked($item);
             $ballot->keep($ballot->ballot());
             // decisions on what was folded in are read when this item is
-            Item::query()->where('review_id', $ballot->item->review_id)->where('state', ItemState::Folded->value)
+            Item::query()->where('review_id', $item->review_id)->where('stage_id', $item->stage_id)->where('state', ItemState::Folded->value)
                 ->whereIn('publication_id', Publication::query()->where('merged_into', $publicationId)->select('id'))->update(['opened_at' => $ballot->item->opened_at]);
         }
     }

@@ -15,6 +15,7 @@ use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use WaryHeron\Core\Screening\ItemState;
+use WaryHeron\Core\Screening\StagePurpose;
 
 /** Takes publications out of the review for a reason other than being a duplicate, and brings them back. All that was said of them is kept. */
 final readonly class RemovePublications
@@ -52,17 +53,17 @@ final readonly class RemovePublications
     {
         return DB::transaction(function () use ($by, $review, $publications): int {
             $ids = $this->locked($review, (clone $publications)->whereNotNull('publications.removed_at'));
+            $judgedApart = $review->stages()->where('purpose', '<>', StagePurpose::FullText)->pluck('id');
             foreach ($ids->chunk(self::PART) as $part) {
                 DB::table('publications')->whereIn('id', $part)->update(['removed_at' => null, 'removed_for' => '']);
-                $items = fn () => Item::query()->where('review_id', $review->id)->whereIn('publication_id', $part)->where('state', ItemState::Removed->value);
+                $items = fn () => Item::query()->where('review_id', $review->id)->whereIn('publication_id', $part)->where('state', ItemState::Removed->value)
+                    // full texts follow what is included before
+                    ->whereIn('stage_id', $judgedApart);
                 // those that nobody has judged wait again; the others are counted anew
-                $judged = $items()->where(fn ($any) => $any->whereExists(fn ($d) => $d->selectRaw('1')->from('decisions')->whereColumn('decisions.review_id', 'items.review_id')->whereColumn('decisions.item_id', 'items.id'))
-                    ->orWhereExists(fn ($f) => $f->selectRaw('1')->from('publications AS folded')->whereColumn('folded.review_id', 'items.review_id')->whereColumn('folded.merged_into', 'items.publication_id')))->pluck('id');
-                $items()->whereNotIn('id', $judged)->update(['state' => ItemState::Waiting, 'opened_at' => null]);
-                foreach ($judged as $id) {
-                    $ballot = ItemBallot::locked($id);
-                    $ballot->keep($ballot->ballot());
-                }
+                $items()->whereNotExists(fn ($d) => $d->selectRaw('1')->from('decisions')->whereColumn('decisions.review_id', 'items.review_id')->whereColumn('decisions.item_id', 'items.id'))
+                    ->whereNotExists(fn ($f) => $f->selectRaw('1')->from('publications AS folded')->whereColumn('folded.review_id', 'items.review_id')->whereColumn('folded.merged_into', 'items.publication_id'))
+                    ->whereIn('stage_id', $review->stages()->whereNull('closed_at')->select('id'))->update(['state' => ItemState::Waiting, 'opened_at' => null]);
+                ItemBallot::recount(array_values($items()->pluck('id')->all()));
                 $this->tell($by, $review, $part, 'publication.restored', 'Brought back into the review');
             }
             ($this->log)($review, $by, 'publications.restored', "Brought {$ids->count()} publications back into the review", null, ['publications' => $ids->count()]);

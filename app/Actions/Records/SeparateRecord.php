@@ -11,7 +11,6 @@ use App\Models\Publication;
 use App\Models\Record;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
-use WaryHeron\Core\Screening\Stage;
 
 /** Takes a record out of its publication and gives it one of its own; it is not joined again by itself. */
 final readonly class SeparateRecord
@@ -28,7 +27,7 @@ final readonly class SeparateRecord
                 throw new Refused('This publication has one record only; there is nothing to separate.');
             }
             $new = Publication::query()->create($this->publications->values([$record]) + ['review_id' => $record->review_id]);
-            Item::query()->create(['review_id' => $record->review_id, 'publication_id' => $new->id, 'stage' => Stage::TitleAbstract]);
+            Item::query()->create(['review_id' => $record->review_id, 'publication_id' => $new->id, 'stage_id' => $new->review->firstStage()->id]);
             $record->update(['publication_id' => $new->id, 'separated_at' => now()]);
             $this->rulings->execute($by, $record->review_id, [[$record->id], array_values($old->records()->pluck('id')->all())]);
             $this->publications->refresh($old);

@@ -14,7 +14,6 @@ use WaryHeron\Core\Bibliography\Reference;
 use WaryHeron\Core\Matching\ExactKeys;
 use WaryHeron\Core\Matching\Fingerprint;
 use WaryHeron\Core\Matching\Fingerprints;
-use WaryHeron\Core\Screening\Stage;
 
 /**
  * Takes a batch of a delivery in, whole or not at all: records are kept, what is here beyond doubt joins its publication, what could not
@@ -24,7 +23,7 @@ final class TakeInRecords
 {
     private const RECORD = ['id', 'review_id', 'delivery_id', 'publication_id', 'position', 'line', 'doi_key', 'work_key', 'reference', 'source', 'created_at'];
 
-    private const ITEM = ['id', 'review_id', 'publication_id', 'stage', 'created_at', 'updated_at'];
+    private const ITEM = ['id', 'review_id', 'publication_id', 'stage_id', 'created_at', 'updated_at'];
 
     public function __construct(private readonly PublicationFromRecords $values)
     {
@@ -92,6 +91,7 @@ final class TakeInRecords
         $prints = array_combine(array_keys($references), $prints);
         $known = KnownPublications::forKeys($delivery->review_id, $keys, $fingerprints);
         $now = now()->toIso8601String();
+        $stage = $delivery->review->firstStage()->id;
         $records = $publications = $items = $rejections = $joined = [];
         foreach ($batch as $position => $one) {
             if ($one instanceof UnreadableRecord) {
@@ -103,7 +103,7 @@ final class TakeInRecords
             if ($id === null) {
                 $id = strtolower((string) Str::ulid());
                 $publications[$id] = ['id' => $id, 'review_id' => $delivery->review_id, ...PublicationFromRecords::of($one), 'records_count' => 1, 'created_at' => $now, 'updated_at' => $now];
-                $items[] = [strtolower((string) Str::ulid()), $delivery->review_id, $id, Stage::TitleAbstract->value, $now, $now];
+                $items[] = [strtolower((string) Str::ulid()), $delivery->review_id, $id, $stage, $now, $now];
             } else {
                 $joined[$id] = ($joined[$id] ?? 0) + 1;
             }

@@ -22,27 +22,41 @@ final readonly class RecordDecision
     }
 
     /**
+     * @param  array<string, string>  $answers  yes, no or unclear by criterion
      * @param  ?string  $seen  the decision of mine that the page showed, '' for none, null where it does not say
      * @param  ?string  $clientKey  the same key again is the same decision again
      *
      * @throws Refused If the item has opened, or my decision is another one than the page showed.
      */
-    public function execute(User $by, Item $item, Verdict $verdict, ?Criterion $criterion, string $note, ?string $seen = null, ?string $clientKey = null): Decision
+    public function execute(User $by, Item $item, Verdict $verdict, ?Criterion $criterion, string $note, ?string $seen = null, ?string $clientKey = null, array $answers = []): Decision
     {
-        return DB::transaction(function () use ($by, $item, $verdict, $criterion, $note, $seen, $clientKey): Decision {
-            $ballot = ItemBallot::locked($item->id);
+        return DB::transaction(function () use ($by, $item, $verdict, $criterion, $note, $seen, $clientKey, $answers): Decision {
+            $ballot = ItemBallot::locked($item);
             $before = $this->sentBefore($by, $item, $clientKey);
             if ($before !== null) {
                 return $before;
             }
             $ballot->mustTakePart();
+            $this->mustBeTheirs($by, $ballot);
             $mine = $this->mine($by, $item);
             $this->mustBeSeen($mine, $seen);
             $closed = $this->tried(fn () => $ballot->ballot()->with($ballot->decision($by->id, $verdict, $criterion?->id)));
 
             return $this->replace($by, $ballot, $mine, $closed, [
-                'verdict' => $verdict, 'criterion_id' => $criterion?->id, 'note' => $note, 'client_key' => $clientKey,
+                'verdict' => $verdict, 'criterion_id' => $criterion?->id, 'note' => $note, 'client_key' => $clientKey, 'answers' => $answers,
             ], 'decision.recorded', 'Decided on');
+        });
+    }
+
+    /** @throws Refused If the item is not in disagreement or I did not decide on it. */
+    public function rethink(User $by, Item $item, Verdict $verdict, ?Criterion $criterion, string $note): Decision
+    {
+        return DB::transaction(function () use ($by, $item, $verdict, $criterion, $note): Decision {
+            $ballot = ItemBallot::locked($item);
+            $ballot->mustTakePart();
+            $after = $this->tried(fn () => $ballot->ballot()->rethought($ballot->decision($by->id, $verdict, $criterion?->id)));
+
+            return $this->replace($by, $ballot, $this->mine($by, $item), $after, ['verdict' => $verdict, 'criterion_id' => $criterion?->id, 'note' => $note], 'decision.rethought', 'Changed their mind about');
         });
     }
 
@@ -50,7 +64,7 @@ final readonly class RecordDecision
     public function takeBack(User $by, Item $item): Decision
     {
         return DB::transaction(function () use ($by, $item): Decision {
-            $ballot = ItemBallot::locked($item->id);
+            $ballot = ItemBallot::locked($item);
             $ballot->mustTakePart();
             $without = $this->tried(fn () => $ballot->ballot()->without($by->id));
 
@@ -63,8 +77,9 @@ final readonly class RecordDecision
     {
         $item = $ballot->item;
         $mine?->update(['superseded_at' => now()]);
-        $decision = Decision::query()->create($values + ['review_id' => $item->review_id, 'item_id' => $item->id, 'stage' => $item->stage->value, 'user_id' => $by->id]);
-        $opened = $ballot->keep($after)->state->isOpen();
+        $decision = Decision::query()->create($values + ['review_id' => $item->review_id, 'item_id' => $item->id, 'stage_id' => $item->stage_id, 'user_id' => $by->id]);
+        $wasOpen = $item->state->isOpen();
+        $opened = $ballot->keep($after)->state->isOpen() && ! $wasOpen;
         $title = $item->publication->title;
         ($this->log)($item->review_id, $by, $action, "{$says} “{$title}”", $decision, array_filter(['verdict' => $decision->verdict?->value, 'criterion' => $decision->criterion_id]), $item->id);
         $decision->setRelation('item', $item);
@@ -73,6 +88,13 @@ final readonly class RecordDecision
         }
 
         return $decision;
+    }
+
+    private function mustBeTheirs(User $by, ItemBallot $ballot): void
+    {
+        if ($ballot->stage->work === 'shares' && ! DB::table('assignments')->where('review_id', $ballot->item->review_id)->where('item_id', $ballot->item->id)->where('user_id', $by->id)->exists()) {
+            throw new Refused('This item is in other people’s shares. The lead can add it to yours.');
+        }
     }
 
     private function sentBefore(User $by, Item $item, ?string $clientKey): ?Decision

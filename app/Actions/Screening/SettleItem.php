@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Screening;
 
+use App\Access\Ability;
 use App\Actions\Refused;
 use App\Actions\WriteLog;
 use App\Models\Criterion;
@@ -13,18 +14,27 @@ use App\Models\Settlement;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
 use WaryHeron\Core\Screening\BallotClosed;
+use WaryHeron\Core\Screening\Settler;
 use WaryHeron\Core\Screening\Verdict;
 
-/** Ends a disagreement: the lead alone, or its people by proposing the same. */
+/** Ends a disagreement: one person alone where the stage has it so, or its people by proposing the same. */
 final readonly class SettleItem
 {
     public function __construct(private WriteLog $log)
     {
     }
 
-    public function byLead(User $by, Item $item, Verdict $verdict, ?Criterion $criterion, string $note): void
+    /** @throws Refused If the stage leaves it to others, or the item is still blinded. */
+    public function alone(User $by, Item $item, Verdict $verdict, ?Criterion $criterion, string $note): void
     {
-        DB::transaction(fn () => $this->settle($by, ItemBallot::locked($item->id), $verdict, $criterion?->id, $note, 'lead'));
+        DB::transaction(function () use ($by, $item, $verdict, $criterion, $note): void {
+            $ballot = ItemBallot::locked($item);
+            $adjudicates = $by->roleIn($ballot->stage->review)?->may(Ability::Settle) === true;
+            if (! $ballot->stage->settled_by->alone($adjudicates, $ballot->current->contains('user_id', $by->id))) {
+                throw new Refused($ballot->stage->settled_by === Settler::Third ? 'You decided on this item, so a third person settles it, or those who decided by agreement.' : 'At this stage the review lead settles what those who decided cannot agree on.');
+            }
+            $this->settle($by, $ballot, $verdict, $criterion?->id, $note, $adjudicates ? 'lead' : 'third');
+        });
     }
 
     /**
@@ -35,7 +45,10 @@ final readonly class SettleItem
     public function propose(User $by, Item $item, Verdict $verdict, ?Criterion $criterion, string $note): bool
     {
         return DB::transaction(function () use ($by, $item, $verdict, $criterion, $note): bool {
-            $ballot = ItemBallot::locked($item->id);
+            $ballot = ItemBallot::locked($item);
+            if (! $ballot->stage->settled_by->byAgreement()) {
+                throw new Refused('At this stage the review lead settles disagreements. Say in Talk what you think.');
+            }
             if (! $ballot->current->contains('user_id', $by->id)) {
                 throw new Refused('Only those who decided on this item can settle it by agreement. The lead can settle it alone.');
             }
@@ -48,7 +61,7 @@ final readonly class SettleItem
             $current = fn () => Proposal::query()->where('review_id', $item->review_id)->where('item_id', $item->id)->whereNull('superseded_at');
             $current()->where('user_id', $by->id)->update(['superseded_at' => now()]);
             $proposal = Proposal::query()->create([
-                'review_id' => $item->review_id, 'item_id' => $item->id, 'stage' => $item->stage->value, 'user_id' => $by->id,
+                'review_id' => $item->review_id, 'item_id' => $item->id, 'stage_id' => $item->stage_id, 'user_id' => $by->id,
                 'verdict' => $verdict, 'criterion_id' => $criterion?->id, 'note' => $note,
             ]);
             ($this->log)($item->review_id, $by, 'settlement.proposed', "Proposed to {$verdict->value} “{$ballot->item->publication->title}”", $proposal);
@@ -74,11 +87,11 @@ final readonly class SettleItem
         }
         Settlement::query()->where('review_id', $item->review_id)->where('item_id', $item->id)->whereNull('superseded_at')->update(['superseded_at' => now()]);
         $settlement = Settlement::query()->create([
-            'review_id' => $item->review_id, 'item_id' => $item->id, 'stage' => $item->stage->value, 'user_id' => $by->id,
+            'review_id' => $item->review_id, 'item_id' => $item->id, 'stage_id' => $item->stage_id, 'user_id' => $by->id,
             'verdict' => $verdict, 'criterion_id' => $criterionId, 'note' => $note, 'how' => $how,
         ]);
         $ballot->keep($settled);
-        $words = $how === 'lead' ? 'Settled alone' : 'Settled by agreement';
+        $words = $how === 'agreement' ? 'Settled by agreement' : 'Settled alone';
         ($this->log)($item->review_id, $by, 'item.settled', "{$words}: {$verdict->value} “{$item->publication->title}”", $settlement, array_filter(['verdict' => $verdict->value, 'criterion' => $criterionId]));
     }
 }

@@ -9,6 +9,7 @@ use App\Actions\WriteLog;
 use App\Models\Review;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
+use WaryHeron\Core\Screening\StagePurpose;
 
 final readonly class CreateReview
 {
@@ -21,6 +22,7 @@ final readonly class CreateReview
         return DB::transaction(function () use ($by, $title, $question): Review {
             $review = Review::query()->create(['title' => $title, 'question' => $question, 'created_by' => $by->id]);
             $review->memberships()->create(['user_id' => $by->id, 'role' => Role::Lead]);
+            $review->stages()->create(['position' => 1, 'name' => 'Title and abstract', 'purpose' => StagePurpose::TitleAbstract]);
             ($this->log)($review, $by, 'review.created', "Started the review “{$title}”", $review);
 
             return $review;

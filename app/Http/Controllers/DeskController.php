@@ -4,54 +4,77 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\Screening\ClaimItems;
 use App\Actions\Screening\RecordDecision;
 use App\Http\Requests\VerdictRequest;
 use App\Models\Decision;
 use App\Models\Item;
 use App\Models\Review;
+use App\Models\Stage;
 use App\Queries\Desk;
+use App\Queries\LibraryFilters;
+use App\Support\Input;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 
 final class DeskController extends Controller
 {
-    public function show(Request $request, Review $review, ?Item $item = null): View
+    /** Items ahead of the one at hand; a list shows more of them at once. */
+    private const AHEAD = 5;
+
+    private const LISTED = 30;
+
+    /** What narrows the reading list down, by the names that the library uses too. */
+    private const FILTERS = ['q', 'tag', 'source', 'delivery', 'from', 'to', 'type', 'language', 'no_abstract'];
+
+    public function show(Request $request, Review $review, ClaimItems $claim, ?Item $item = null): View
     {
-        $desk = new Desk($review, $this->me($request));
+        $me = $this->me($request);
+        $stage = $item === null ? $this->stage($request, $review) : $review->stages->firstOrFail('id', $item->stage_id);
+        $listed = $request->query('layout') === 'list';
+        $most = $listed ? self::LISTED : self::AHEAD;
+        $claim->execute($me, $stage, $most);
+        $desk = $this->desk($request, $stage);
         $current = $item === null ? null : $desk->item($item->id);
-        $ahead = $desk->ahead((int) ($current['position'] ?? 0));
+        $ahead = $desk->ahead((int) ($current['position'] ?? 0), $most);
         if ($ahead === [] && $current !== null) {
-            $ahead = array_values(array_filter($desk->ahead(), fn (array $one): bool => $one['id'] !== $current['id']));
+            $ahead = array_values(array_filter($desk->ahead(0, $most), fn (array $one): bool => $one['id'] !== $current['id']));
         }
         $items = $current === null ? $ahead : [$current, ...$ahead];
+        $kept = array_filter($request->only(self::FILTERS), is_string(...));
+        $address = ['stage' => $stage->id, ...$kept];
 
         return view('screening.desk', [
-            'review' => $review, 'criteria' => $criteria = $desk->criteria(), 'empty' => $items === [], 'counts' => $counts = $desk->counts(),
+            'review' => $review, 'stage' => $stage, 'criteria' => $criteria = $desk->criteria(), 'empty' => $items === [], 'counts' => $counts = $desk->counts(), 'listed' => $listed,
+            'steps' => $desk->steps(), 'kept' => $kept, 'problem' => LibraryFilters::from($request, $review, $me)->problem, 'tags' => $desk->tags(),
             'desk' => [
-                'items' => $items, 'behind' => $desk->behind(), 'counts' => $counts, 'criteria' => $criteria,
+                'items' => $items, 'behind' => $desk->behind(), 'counts' => $counts, 'criteria' => $criteria, 'listed' => $listed, 'reasonRequired' => $stage->reason_required,
                 'urls' => ['desk' => route('desk', $review, false), 'item' => route('desk.item', [$review, 'ITEM'], false), 'decide' => route('desk.decide', [$review, 'ITEM'], false), 'ahead' => route('desk.ahead', $review, false)],
-                'queue' => "heron-desk-{$review->id}-{$this->me($request)->id}",
+                'address' => http_build_query($address + ($listed ? ['layout' => 'list'] : [])),
+                'queue' => "heron-desk-{$review->id}-{$me->id}",
             ],
         ]);
     }
 
-    public function ahead(Request $request, Review $review): JsonResponse
+    public function ahead(Request $request, Review $review, ClaimItems $claim): JsonResponse
     {
-        $desk = new Desk($review, $this->me($request));
-        $after = $request->integer('after');
+        $stage = $this->stage($request, $review);
+        $most = $request->query('layout') === 'list' ? self::LISTED : self::AHEAD;
+        $claim->execute($this->me($request), $stage, $most);
+        $desk = $this->desk($request, $stage);
 
-        return response()->json(['items' => $desk->ahead($after), 'counts' => $desk->counts()]);
+        return response()->json(['items' => $desk->ahead($request->integer('after'), $most), 'counts' => $desk->counts()]);
     }
 
     public function item(Request $request, Review $review, Item $item): JsonResponse
     {
-        return response()->json(['item' => (new Desk($review, $this->me($request)))->item($item->id)]);
+        return response()->json(['item' => (new Desk($review->stages->firstOrFail('id', $item->stage_id), $this->me($request)))->item($item->id)]);
     }
 
     public function decide(VerdictRequest $request, Review $review, Item $item, RecordDecision $record): JsonResponse
     {
-        $decision = $record->execute($this->me($request), $item, $request->verdict(), $request->criterion(), $request->note(), $request->has('seen') ? $request->string('seen')->value() : null, $request->input('key'));
+        $decision = $record->execute($this->me($request), $item, $request->verdict(), $request->criterion(), $request->note(), $request->has('seen') ? $request->string('seen')->value() : null, $request->input('key'), $request->answers());
 
         return $this->after($request, $review, $decision);
     }
@@ -63,9 +86,23 @@ final class DeskController extends Controller
 
     private function after(Request $request, Review $review, Decision $decision): JsonResponse
     {
-        $desk = new Desk($review, $this->me($request));
+        $stage = $review->stages->firstOrFail('id', $decision->stage_id);
         $seen = $request->input('after');
+        if (is_numeric($seen)) {
+            app(ClaimItems::class)->execute($this->me($request), $stage, self::AHEAD);
+        }
+        $desk = $this->desk($request, $stage);
 
         return response()->json(['item' => Desk::standing($decision), 'counts' => $desk->counts()] + (is_numeric($seen) ? ['items' => $desk->ahead((int) $seen, 1)] : []));
+    }
+
+    private function desk(Request $request, Stage $stage): Desk
+    {
+        return new Desk($stage, $this->me($request), LibraryFilters::from($request, $stage->review, $this->me($request), self::FILTERS));
+    }
+
+    protected function stage(Request $request, Review $review): Stage
+    {
+        return Input::text($request, 'stage') !== '' ? parent::stage($request, $review) : Desk::stageFor($review, $this->me($request));
     }
 }

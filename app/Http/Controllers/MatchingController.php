@@ -28,7 +28,7 @@ final class MatchingController extends Controller
     {
         $matching = $review->latestMatching();
         $settings = TriedSettings::of($request, $review);
-        $groups = $matching === null ? [] : CertainGroups::of($matching);
+        $groups = $matching === null ? [] : CertainGroups::shown($matching);
 
         return view('records.matching', [
             'review' => $review, 'matching' => $matching, 'running' => $review->matchings()->whereIn('state', ['queued', 'running'])->exists(), 'settings' => $settings, 'kept' => $review->matchSettings(),
@@ -55,7 +55,7 @@ final class MatchingController extends Controller
     public function certain(Request $request, Review $review): View
     {
         $matching = $review->latestMatching();
-        $groups = $matching === null ? [] : CertainGroups::of($matching);
+        $groups = $matching === null ? [] : CertainGroups::shown($matching);
         $sample = $request->boolean('sample');
         if ($sample) {
             $groups = $this->someOf($groups, 20, (int) $request->query('seed', '1'));

@@ -7,7 +7,6 @@ namespace App\Http\Controllers;
 use App\Actions\Records\ChooseValues;
 use App\Actions\Records\SeparateRecord;
 use App\Actions\Records\StartDelivery;
-use App\Models\Item;
 use App\Models\Publication;
 use App\Models\Record;
 use App\Models\Review;
@@ -34,14 +33,14 @@ final class PublicationController extends Controller
 {
     public function show(Request $request, Review $review, Publication $publication): View
     {
-        $item = Item::query()->where('review_id', $review->id)->where('publication_id', $publication->id)->with('criterion')->first();
+        $items = $publication->items()->with(['criterion', 'stage'])->get();
         $records = $publication->records()->with('delivery')->get();
 
         return view('records.publication', [
-            'review' => $review, 'publication' => $publication, 'item' => $item, 'records' => $records,
+            'review' => $review, 'publication' => $publication, 'items' => $items, 'records' => $records,
             'references' => $records->mapWithKeys(fn (Record $record): array => [$record->id => Reference::fromArray($record->reference)]),
             'shown' => ShownValues::of($publication), 'history' => PublicationHistory::of($publication, $this->me($request)), 'abstract' => StructuredAbstract::parts($publication->abstract),
-            'sides' => $item === null ? [] : OpenItems::sidesOf($review, $this->me($request), [$item->id])[$item->id] ?? [],
+            'sides' => OpenItems::sidesOf($review, $this->me($request), array_values($items->pluck('id')->all())),
         ]);
     }
 

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 use App\Models\Criterion;
-use App\Models\Review;
+use App\Models\Item;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 use WaryHeron\Core\Screening\Verdict;
@@ -21,13 +21,15 @@ final class VerdictRequest extends FormRequest
     /** @return array<string, mixed> */
     public function rules(): array
     {
-        $review = $this->review();
-        $criteria = Criterion::query()->where('review_id', $review->id)->whereNull('retired_at')->pluck('id')->all();
+        $stage = $this->item()->stage;
+        $criteria = $stage->criteriaInUse()->pluck('id')->all();
 
         return [
             'verdict' => ['required', Rule::enum(Verdict::class)],
-            'criterion' => [Rule::requiredIf($criteria !== [] && $this->input('verdict') === Verdict::Exclude->value), 'nullable', Rule::in($criteria)],
+            'criterion' => [Rule::requiredIf($criteria !== [] && $stage->reason_required && $this->input('verdict') === Verdict::Exclude->value), 'nullable', Rule::in($criteria)],
             'note' => ['nullable', 'string', 'max:4000'],
+            'answers' => ['nullable', 'array:'.implode(',', $criteria)],
+            'answers.*' => ['in:yes,no,unclear'],
             'seen' => ['nullable', 'string', 'max:26'],
             'key' => ['nullable', 'string', 'max:40'],
         ];
@@ -36,7 +38,7 @@ final class VerdictRequest extends FormRequest
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['criterion.required' => 'An exclusion needs its reason: choose the criterion that fails.', 'criterion.in' => 'That criterion is not in use in this review.'];
+        return ['criterion.required' => 'An exclusion needs its reason: choose the criterion that fails.', 'criterion.in' => 'That criterion is not in use at this stage.'];
     }
 
     public function verdict(): Verdict
@@ -48,7 +50,13 @@ final class VerdictRequest extends FormRequest
     {
         $id = $this->string('criterion')->value();
 
-        return $id === '' || $this->verdict() !== Verdict::Exclude ? null : Criterion::query()->where('review_id', $this->review()->id)->findOrFail($id);
+        return $id === '' || $this->verdict() !== Verdict::Exclude ? null : Criterion::query()->where('review_id', $this->item()->review_id)->findOrFail($id);
+    }
+
+    /** @return array<string, string> */
+    public function answers(): array
+    {
+        return array_filter((array) $this->input('answers'), is_string(...));
     }
 
     public function note(): string
@@ -56,10 +64,10 @@ final class VerdictRequest extends FormRequest
         return trim($this->string('note')->value());
     }
 
-    private function review(): Review
+    private function item(): Item
     {
-        $review = $this->route('review');
+        $item = $this->route('item');
 
-        return $review instanceof Review ? $review : throw new \LogicException('A verdict belongs to a review.');
+        return $item instanceof Item ? $item : throw new \LogicException('A verdict is about an item.');
     }
 }

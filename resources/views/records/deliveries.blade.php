@@ -5,8 +5,9 @@
             @if ($deliveries->isEmpty())
                 <x-empty title="Nothing has been delivered yet">Drop files at the right, or fetch the records of a <a href="{{ route('searches', $review) }}">search</a>.</x-empty>
             @else
+                @php($most = $deliveries->max('kept'))
                 <table class="table" @if ($deliveries->contains(fn ($d) => $d->isUnderWay())) data-reload-when-done @endif>
-                    <thead><tr><th>Source</th><th>Searched</th><th class="number">Kept</th><th class="number">Rejected</th><th class="number">Already here</th><th class="number">New</th><th>State</th></tr></thead>
+                    <thead><tr><th>Source</th><th>Searched</th><th class="number">Kept</th><th class="number">Rejected</th><th class="number">Already here</th><th class="number">New</th><th class="w-1/6"><span class="legend small"><span class="key key-part"></span> new <span class="key key-also"></span> already here</span></th><th>State</th></tr></thead>
                     <tbody>
                         @foreach ($deliveries as $delivery)
                             <tr>
@@ -14,11 +15,12 @@
                                 <td class="whitespace-nowrap">{{ $delivery->searched_on->format('j M Y') }}</td>
                                 <td class="number">{{ number_format($delivery->kept) }}</td><td class="number">{{ number_format($delivery->rejected) }}</td>
                                 <td class="number">{{ number_format($delivery->already_here) }}</td><td class="number">{{ number_format($delivery->new) }}</td>
+                                <td class="bar-cell"><x-share :part="$delivery->new" :also="$delivery->already_here" :whole="$most" /></td>
                                 <td><x-delivery-state :delivery="$delivery" /></td>
                             </tr>
                         @endforeach
                     </tbody>
-                    <tfoot><tr><th scope="row" colspan="2">All sources</th>@foreach (['kept', 'rejected', 'already_here', 'new'] as $sum)<td class="number">{{ number_format($deliveries->sum($sum)) }}</td>@endforeach<td></td></tr></tfoot>
+                    <tfoot><tr><th scope="row" colspan="2">All sources</th>@foreach (['kept', 'rejected', 'already_here', 'new'] as $sum)<td class="number">{{ number_format($deliveries->sum($sum)) }}</td>@endforeach<td></td><td></td></tr></tfoot>
                 </table>
             @endif
         </section>

@@ -42,25 +42,28 @@
         </div>
         <section class="sheet">
             <header class="sheet-head"><h2>Where it stands</h2></header>
-            <div class="section"><p><x-mark :verdict="$item->state->value ?? 'none'" label="" /> {{ ['waiting' => 'Not open yet', 'disagreement' => 'In disagreement', 'included' => 'Included', 'excluded' => 'Excluded', 'removed' => 'Removed from the review', 'folded' => 'Found to be another publication'][$item->state->value ?? 'waiting'] }}{{ $item?->settled ? ', settled' : '' }}</p>
-                @if ($publication->removed_at) <p class="small quiet">{{ $publication->removed_for }}, {{ $publication->removed_at->format('j M Y') }}</p>
-                    @can('deliver', $review)<form method="post" action="{{ route('library.restore', $review) }}">@csrf <input type="hidden" name="ids[]" value="{{ $publication->id }}"><button class="button">Bring it back</button></form>@endcan @endif
-                @if ($item?->criterion) <p class="small quiet">{{ $item->criterion->reason }}</p> @endif
-                @if ($item && $item->state->isOpen()) @can('screen', $review) <p class="small"><a href="{{ route('disagreements.show', [$review, $item]) }}">Both sides and Talk</a></p> @endcan @endif
-                @can('screen', $review) @if ($item && $item->state->value === 'waiting') <p class="small"><a href="{{ route('desk.show', [$review, $item]) }}">Judge it at the Reading Desk</a></p> @endif @endcan
-                @if ($item?->state->value === 'included') <p class="small"><a href="{{ route('coding.show', [$review, $publication]) }}">Code it</a></p> @endif
-            </div>
+            @if ($publication->removed_at)
+                <div class="section"><p>Removed from the review</p><p class="small quiet">{{ $publication->removed_for }}, {{ $publication->removed_at->format('j M Y') }}</p>
+                    @can('deliver', $review)<form method="post" action="{{ route('library.restore', $review) }}">@csrf <input type="hidden" name="ids[]" value="{{ $publication->id }}"><button class="button">Bring it back</button></form>@endcan</div>
+            @endif
+            @forelse ($items as $item)
+                <div class="section"><h3>{{ $item->stage->name }}</h3>
+                    <p><x-mark :verdict="$item->state->value" label="" /> {{ ['waiting' => 'Not open yet', 'disagreement' => 'In disagreement', 'included' => 'Included', 'excluded' => 'Excluded', 'removed' => 'No longer judged', 'folded' => 'Found to be another publication'][$item->state->value] }}{{ $item->settled ? ', settled' : '' }}</p>
+                    @if ($item->criterion) <p class="small quiet">{{ $item->criterion->reason }}</p> @endif
+                    @if ($item->state->isOpen()) @can('screen', $review) <p class="small"><a href="{{ route('disagreements.show', [$review, $item]) }}">Both sides and Talk</a></p> @endcan @endif
+                    @can('screen', $review) @if ($item->state->value === 'waiting') <p class="small"><a href="{{ route('desk.show', [$review, $item]) }}">Judge it at the Reading Desk</a></p> @endif @endcan
+                    @if ($item->state->value === 'included' && $item->stage_id === $review->lastStage()->id) <p class="small"><a href="{{ route('coding.show', [$review, $publication]) }}">Code it</a></p> @endif
+                    @foreach ($sides[$item->id] ?? [] as $side)
+                        <p class="mt-1"><x-mark :verdict="$side->verdict" /> {{ $side->name }}{{ $side->reason ? ": {$side->reason}" : '' }}@if ($side->note !== '')<br><span class="serif small">{{ $side->note }}</span>@endif</p>
+                    @endforeach
+                </div>
+            @empty
+                <p class="section small quiet">Not screened.</p>
+            @endforelse
+            <p class="section small quiet">Decisions are shown when the item opens; your own always.</p>
             <div class="section">
                 <h3>History</h3>
                 @forelse ($history as $entry) <p class="small">{{ $entry->created_at->format('j M Y') }} {{ $entry->user?->name ?? 'Wary Heron' }}: {{ Str::limit($entry->summary, 110) }}</p> @empty <p class="small quiet">Nothing but its delivery.</p> @endforelse
-            </div>
-            <div class="section">
-                <h3>Decisions you may see</h3>
-                @forelse ($sides as $side)
-                    <p><x-mark :verdict="$side->verdict" /> {{ $side->name }}{{ $side->reason ? ": {$side->reason}" : '' }}@if ($side->note !== '')<br><span class="serif small">{{ $side->note }}</span>@endif</p>
-                @empty
-                    <p class="small quiet">None. Decisions are shown when the item opens; your own always.</p>
-                @endforelse
             </div>
         </section>
     </div>

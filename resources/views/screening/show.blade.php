@@ -49,7 +49,7 @@
             <header class="sheet-head"><h2>Waits for you</h2></header>
             <div class="sheet-body grid gap-3">
                 @can('screen', $review)
-                    <p><strong>{{ number_format($waiting->toScreen) }}</strong> to judge, {{ number_format($mine['done']) }} judged.</p>
+                    <p><strong>{{ number_format($waiting->toScreen) }}</strong> to judge, {{ number_format($mine->done) }} judged.</p>
                     <a class="button button-go" href="{{ route('desk', $review) }}">Go to the Reading Desk</a>
                 @else
                     <p class="small quiet">Your role does not include screening.</p>

@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Screening;
+
+use App\Models\Stage;
+use App\Models\User;
+use Illuminate\Support\Facades\DB;
+
+/** Pulls the next items of a stage's common queue for one person, so that no more people read an item than it needs. */
+final class ClaimItems
+{
+    /** How long an item is kept for somebody who does not come back. */
+    private const MINUTES = 20;
+
+    public function execute(User $by, Stage $stage, int $want): void
+    {
+        if ($stage->work !== 'queue' || $stage->closed_at !== null) {
+            return;
+        }
+        $mine = DB::table('item_claims')->where('review_id', $stage->review_id)->where('stage_id', $stage->id)->where('user_id', $by->id);
+        (clone $mine)->where('until', '>', now())->update(['until' => now()->addMinutes(self::MINUTES)]);
+        $have = (clone $mine)->where('until', '>', now())->join('items', 'items.id', '=', 'item_claims.item_id')->where('items.state', 'waiting')
+            ->whereNotExists(fn ($d) => $d->selectRaw('1')->from('decisions')->whereColumn('decisions.review_id', 'items.review_id')->whereColumn('decisions.item_id', 'items.id')->where('decisions.user_id', $by->id)->whereNull('decisions.superseded_at')->whereNotNull('decisions.verdict'))->count();
+        if ($have >= $want) {
+            return;
+        }
+        DB::insert(<<<'SQL'
+            INSERT INTO item_claims (review_id, stage_id, item_id, user_id, until)
+            SELECT i.review_id, i.stage_id, i.id, ?, ? FROM items i
+            WHERE i.review_id = ? AND i.stage_id = ? AND i.state = 'waiting'
+                AND NOT EXISTS (SELECT 1 FROM decisions d WHERE d.review_id = i.review_id AND d.item_id = i.id AND d.user_id = ? AND d.superseded_at IS NULL AND d.verdict IS NOT NULL)
+                AND NOT EXISTS (SELECT 1 FROM item_claims c WHERE c.review_id = i.review_id AND c.item_id = i.id AND c.user_id = ? AND c.until > ?)
+                AND (SELECT count(*) FROM decisions d WHERE d.review_id = i.review_id AND d.item_id = i.id AND d.superseded_at IS NULL AND d.verdict IS NOT NULL)
+                    + (SELECT count(*) FROM item_claims c WHERE c.review_id = i.review_id AND c.item_id = i.id AND c.user_id <> ? AND c.until > ?
+                        AND NOT EXISTS (SELECT 1 FROM decisions d WHERE d.review_id = c.review_id AND d.item_id = c.item_id AND d.user_id = c.user_id AND d.superseded_at IS NULL AND d.verdict IS NOT NULL)) < ?
+            ORDER BY i.position LIMIT ? FOR UPDATE OF i SKIP LOCKED
+            ON CONFLICT (review_id, item_id, user_id) DO UPDATE SET until = EXCLUDED.until
+            SQL, [$by->id, now()->addMinutes(self::MINUTES), $stage->review_id, $stage->id, $by->id, $by->id, now(), $by->id, now(), $stage->required_decisions, $want - $have]);
+    }
+}

@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Screening;
+
+use App\Models\Item;
+use App\Models\Stage;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
+use WaryHeron\Core\Screening\ItemState;
+use WaryHeron\Core\Screening\StagePurpose;
+
+/** Lets what is included by title and abstract go on to the full texts, and takes it off there when it no longer is. */
+final class NextStage
+{
+    /** @param  ?list<string>  $publicationIds  those that may have changed; null for all of the review */
+    public static function follow(Stage $stage, ?array $publicationIds): void
+    {
+        $next = $stage->purpose === StagePurpose::TitleAbstract ? Stage::query()->where('review_id', $stage->review_id)->where('purpose', StagePurpose::FullText)->first() : null;
+        if ($next === null) {
+            return;
+        }
+        $only = fn ($query, string $column) => $publicationIds === null ? $query : $query->whereIn($column, $publicationIds);
+        $included = fn ($query) => $query->selectRaw('1')->from('items AS before')->whereColumn('before.publication_id', 'items.publication_id')->where('before.stage_id', $stage->id)->where('before.state', ItemState::Included->value);
+        $there = fn () => $only(Item::query()->where('items.review_id', $stage->review_id)->where('items.stage_id', $next->id), 'items.publication_id');
+        $judged = fn ($query) => $query->selectRaw('1')->from('decisions')->whereColumn('decisions.review_id', 'items.review_id')->whereColumn('decisions.item_id', 'items.id');
+
+        // no longer included: what nobody has judged goes, the rest is set aside with its decisions
+        $there()->whereNotExists($included)->whereNotExists($judged)->whereNotIn('state', [ItemState::Folded->value])->delete();
+        $there()->whereNotExists($included)->whereNotIn('state', [ItemState::Folded->value, ItemState::Removed->value])->update(['state' => ItemState::Removed]);
+        // included again: what was set aside is counted anew
+        $back = $there()->whereExists($included)->where('state', ItemState::Removed->value)->pluck('id')->all();
+        $new = $only(DB::table('items')->where('review_id', $stage->review_id)->where('stage_id', $stage->id)->where('state', ItemState::Included->value), 'publication_id')
+            ->whereNotExists(fn ($q) => $q->selectRaw('1')->from('items AS after')->whereColumn('after.publication_id', 'items.publication_id')->where('after.stage_id', $next->id))->orderBy('position')->pluck('publication_id');
+        foreach ($new->chunk(2000) as $part) {
+            Item::query()->insert($part->map(fn (string $id): array => ['id' => strtolower((string) Str::ulid()), 'review_id' => $stage->review_id, 'publication_id' => $id, 'stage_id' => $next->id, 'created_at' => now(), 'updated_at' => now()])->values()->all());
+        }
+        ItemBallot::recount(array_values($back));
+    }
+}
