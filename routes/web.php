@@ -26,6 +26,8 @@ use App\Http\Controllers\RunController;
 use App\Http\Controllers\ScreeningController;
 use App\Http\Controllers\SearchReportController;
 use App\Http\Controllers\SessionController;
+use App\Http\Controllers\ShareOutController;
+use App\Http\Controllers\StageController;
 use App\Http\Controllers\StrategyController;
 use App\Http\Controllers\TaskController;
 use App\Http\Controllers\TeamController;
@@ -94,6 +96,8 @@ Route::prefix('/reviews/{review}')->middleware('auth')->scopeBindings()->group(f
         Route::get('/matching/joined', [MatchingController::class, 'joined'])->name('matching.joined');
         Route::get('/publications/{publication}', [PublicationController::class, 'show'])->name('publications.show');
         Route::get('/screening', [ScreeningController::class, 'show'])->name('screening');
+        Route::get('/screening/stages', [StageController::class, 'index'])->name('stages');
+        Route::get('/screening/share-outs', [ShareOutController::class, 'index'])->name('share-outs');
         Route::get('/screening/agreement', [ScreeningController::class, 'agreement'])->name('agreement');
         Route::get('/screening/disagreements', [DisagreementController::class, 'index'])->name('disagreements');
         Route::get('/screening/disagreements/{item}', [DisagreementController::class, 'index'])->name('disagreements.show');
@@ -108,6 +112,13 @@ Route::prefix('/reviews/{review}')->middleware('auth')->scopeBindings()->group(f
 
     Route::middleware('can:manage,review')->group(function (): void {
         Route::put('/question', [QuestionController::class, 'update'])->name('question.update');
+        Route::post('/screening/stages', [StageController::class, 'store'])->name('stages.store');
+        Route::put('/screening/stages/{stage}', [StageController::class, 'update'])->name('stages.update');
+        Route::post('/screening/stages/{stage}/close', [StageController::class, 'close'])->name('stages.close');
+        Route::delete('/screening/stages/{stage}', [StageController::class, 'destroy'])->name('stages.destroy');
+        Route::post('/screening/share-outs', [ShareOutController::class, 'store'])->name('share-outs.store');
+        Route::post('/screening/share-outs/{shareOut}/withdraw', [ShareOutController::class, 'withdraw'])->name('share-outs.withdraw');
+        Route::post('/screening/stages/{stage}/hand-on', [ShareOutController::class, 'handOn'])->name('share-outs.hand-on');
         Route::post('/criteria', [QuestionController::class, 'addCriterion'])->name('criteria.store');
         Route::put('/criteria/{criterion}', [QuestionController::class, 'changeCriterion'])->name('criteria.update');
         Route::post('/team/invitations', [TeamController::class, 'invite'])->middleware('throttle:mail')->name('team.invite');

@@ -52,6 +52,12 @@ final class Review extends Model
         return $this->stages->firstWhere('purpose', StagePurpose::FullText) ?? $this->firstStage();
     }
 
+    /** @return HasMany<ShareOut, $this> */
+    public function shareOuts(): HasMany
+    {
+        return $this->hasMany(ShareOut::class);
+    }
+
     /** @return HasMany<Criterion, $this> */
     public function criteria(): HasMany
     {

@@ -107,7 +107,7 @@ final readonly class Library
     {
         $by = self::SORTS[$sort];
         $way = $descending ? 'desc' : 'asc';
-        $query = (clone $query)->select('publications.id', 'title', 'authors', 'publications.year', 'journal', 'place', 'doi', 'records_count', 'publications.type', 'publications.language', 'publications.removed_for')
+        $query = (clone $query)->select('publications.id', 'publications.review_id', 'title', 'authors', 'publications.year', 'journal', 'place', 'doi', 'records_count', 'publications.type', 'publications.language', 'publications.removed_for')
             ->selectRaw("{$by} AS sorted_by, (publications.abstract = '') AS lacks_abstract");
         if ($at !== null) {
             $sort === 'added'
@@ -121,7 +121,7 @@ final readonly class Library
 
         // how far it has come is looked up for the page's rows only
         $rows = array_values(DB::query()->fromSub($page, 'page')
-            ->leftJoinLateral(DB::table('items')->join('stages', 'stages.id', '=', 'items.stage_id')->whereColumn('items.publication_id', 'page.id')
+            ->leftJoinLateral(DB::table('items')->join('stages', 'stages.id', '=', 'items.stage_id')->whereColumn('items.review_id', 'page.review_id')->whereColumn('items.publication_id', 'page.id')
                 ->whereIn('stages.purpose', [StagePurpose::TitleAbstract->value, StagePurpose::FullText->value])->orderByDesc('stages.position')->limit(1)->select('items.state', 'items.settled'), 'standing')
             ->orderByRaw('page.sorted_by '.$way)->orderBy('page.id', $way)
             ->get(['page.*', 'standing.state', 'standing.settled'])->all());

@@ -32,8 +32,11 @@ final readonly class LibraryFilters
     {
     }
 
-    /** @param  ?list<string>  $only  the filters that are heard here */
-    public static function from(Request $request, Review $review, User $user, ?array $only = null): self
+    /**
+     * @param  ?list<string>  $only  the filters that are heard here
+     * @param  string  $stageKey  the name in the address of the stage at which something stands
+     */
+    public static function from(Request $request, Review $review, User $user, ?array $only = null, string $stageKey = 'stage'): self
     {
         $steps = [];
         $query = null;
@@ -58,7 +61,7 @@ final readonly class LibraryFilters
         $states = ['included' => [ItemState::Included], 'excluded' => [ItemState::Excluded], 'disagreement' => [ItemState::Disagreement], 'waiting' => [ItemState::Waiting], 'pending' => [ItemState::Waiting, ItemState::Disagreement]];
         $stateWords = ['included' => 'included', 'excluded' => 'excluded', 'disagreement' => 'in disagreement', 'waiting' => 'not open yet', 'pending' => 'without a final decision'];
         $state = Input::text($request, 'state');
-        $stage = $review->stages->firstWhere('id', Input::text($request, 'stage')) ?? $review->firstStage();
+        $stage = $review->stages->firstWhere('id', Input::text($request, $stageKey)) ?? $review->firstStage();
         $at = $review->stages->count() > 1 && (isset($states[$state]) || self::id($request, 'reason') !== null) ? ' at “'.mb_strtolower($stage->name).'”' : '';
         if (isset($states[$state])) {
             $steps[] = ['key' => 'state', 'words' => $stateWords[$state].$at, 'apply' => fn (Builder $b) => self::whereItem($b, $stage, fn (Builder $i) => $i->whereIn('items.state', array_map(fn (ItemState $s): string => $s->value, $states[$state])))];

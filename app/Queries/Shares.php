@@ -19,4 +19,27 @@ final class Shares
             ->whereNotExists(fn ($done) => $done->selectRaw('1')->from('decisions')->whereColumn('decisions.review_id', 'assignments.review_id')->whereColumn('decisions.item_id', 'assignments.item_id')->whereColumn('decisions.user_id', 'assignments.user_id')->whereNull('decisions.superseded_at')->whereNotNull('decisions.verdict'))
             ->groupBy('assignments.user_id')->selectRaw('assignments.user_id, count(*) AS n')->pluck('n', 'user_id')->map(fn ($n): int => (int) $n)->all();
     }
+
+    /** @return array<string, array<string, array{all: int, done: int}>> judgements by share-out, then person; how many, and how many are made or no longer needed */
+    public static function progress(Stage $stage): array
+    {
+        $rows = DB::table('assignments')->join('items', 'items.id', '=', 'assignments.item_id')
+            ->leftJoin('decisions', fn ($mine) => $mine->on('decisions.review_id', '=', 'assignments.review_id')->on('decisions.item_id', '=', 'assignments.item_id')->on('decisions.user_id', '=', 'assignments.user_id')->whereNull('decisions.superseded_at')->whereNotNull('decisions.verdict'))
+            ->where('assignments.review_id', $stage->review_id)->where('assignments.stage_id', $stage->id)
+            ->groupBy('assignments.share_out_id', 'assignments.user_id')
+            ->selectRaw("assignments.share_out_id, assignments.user_id, count(*) AS all_, count(*) FILTER (WHERE decisions.id IS NOT NULL OR items.state <> 'waiting') AS done")->get();
+        $progress = [];
+        foreach ($rows as $row) {
+            $progress[$row->share_out_id][$row->user_id] = ['all' => (int) $row->all_, 'done' => (int) $row->done];
+        }
+
+        return $progress;
+    }
+
+    /** How many items wait at a stage in nobody's share. */
+    public static function unshared(Stage $stage): int
+    {
+        return DB::table('items')->where('review_id', $stage->review_id)->where('stage_id', $stage->id)->where('state', ItemState::Waiting->value)
+            ->whereNotExists(fn ($a) => $a->selectRaw('1')->from('assignments')->whereColumn('assignments.review_id', 'items.review_id')->whereColumn('assignments.item_id', 'items.id'))->count();
+    }
 }

@@ -32,6 +32,12 @@ final readonly class Ballot
         return new self($rule, $byPerson, $settlement, $alsoSaid);
     }
 
+    /** @return list<string> those who decided */
+    public function people(): array
+    {
+        return array_map(strval(...), array_keys($this->decisions));
+    }
+
     /**
      * The ballot after a decision, which replaces the person's earlier one.
      *

@@ -4,6 +4,8 @@ import { ask, data } from './server';
 
 const newKey = () => [...crypto.getRandomValues(new Uint8Array(16))].map((byte) => byte.toString(16).padStart(2, '0')).join('');
 
+const shapes = (verdict) => ({ isInclude: verdict === 'include', isExclude: verdict === 'exclude', isUnsure: verdict === 'unsure', isNone: !verdict });
+
 // One item in the middle, the next ones already here. A decision shows the next item at once and travels in the background.
 export default () => ({
     items: [],
@@ -20,9 +22,13 @@ export default () => ({
     urls: {},
     queue: null,
     last: null,
+    listed: false,
+    answers: {},
+    fetching: false,
+    address: '',
     init() {
         const desk = data('desk-data');
-        Object.assign(this, { items: desk.items, behind: desk.behind, criteria: desk.criteria.map((c, i) => ({ ...c, key: i < 9 ? String(i + 1) : '' })), counts: desk.counts, urls: desk.urls });
+        Object.assign(this, { items: desk.items, behind: desk.behind, criteria: desk.criteria.map((c, i) => ({ ...c, key: i < 9 ? String(i + 1) : '' })), counts: desk.counts, urls: desk.urls, listed: desk.listed, address: desk.address });
         this.queue = new DecisionQueue(desk.queue, {
             answered: (entry, answer) => this.answered(entry, answer),
             refused: (entry, failure) => this.refused(entry, failure),
@@ -51,6 +57,41 @@ export default () => ({
     },
     get noAbstract() {
         return this.hasItem && this.item.abstract.length === 0;
+    },
+    // nothing is at hand yet, but it is being asked for
+    get waiting() {
+        return !this.hasItem && this.fetching;
+    },
+    get nothing() {
+        return !this.hasItem && !this.fetching;
+    },
+    get lines() {
+        return this.items.map((one) => ({
+            id: one.id,
+            anchor: `line-${one.id}`,
+            title: one.title,
+            meta: one.meta,
+            abstract: one.id === this.item?.id ? this.abstract : [],
+            shown: one.id === this.item?.id,
+            current: one.id === this.item?.id ? 'true' : 'false',
+            ...shapes(one.mine.verdict),
+        }));
+    },
+    // what the answers to the criteria come to: the first that fails excludes, all fulfilled include
+    get proposal() {
+        const given = this.criteria.map((c) => this.answers[c.id] ?? '');
+        const failed = given.indexOf('no');
+        if (failed >= 0) return { verdict: 'exclude', criterion: this.criteria[failed].id };
+        if (given.length === 0 || given.includes('')) return null;
+        return { verdict: given.includes('unclear') ? 'unsure' : 'include', criterion: null };
+    },
+    get proposed() {
+        return this.proposal !== null && !this.locked;
+    },
+    get proposalWords() {
+        if (!this.proposal) return '';
+        const reason = this.criteria.find((c) => c.id === this.proposal.criterion);
+        return `Your answers come to: ${this.proposal.verdict}${reason ? `, ${reason.reason}` : ''}.`;
     },
     get verdict() {
         return this.item?.mine.verdict ?? '';
@@ -81,7 +122,10 @@ export default () => ({
     },
     get reasons() {
         const chosen = this.item?.mine.criterion ?? '';
-        return this.criteria.map((c) => ({ ...c, pressed: c.id === chosen ? 'true' : 'false' }));
+        return this.criteria.map((c) => {
+            const answer = this.answers[c.id];
+            return { ...c, pressed: c.id === chosen ? 'true' : 'false', yes: answer === 'yes' ? 'true' : 'false', no: answer === 'no' ? 'true' : 'false', unclear: answer === 'unclear' ? 'true' : 'false' };
+        });
     },
     get left() {
         return this.counts.left.toLocaleString('en-GB');
@@ -103,23 +147,24 @@ export default () => ({
             id: one.id,
             title: one.title,
             current: one.id === this.item?.id ? 'true' : 'false',
-            isInclude: one.mine.verdict === 'include',
-            isExclude: one.mine.verdict === 'exclude',
-            isUnsure: one.mine.verdict === 'unsure',
-            isNone: !one.mine.verdict,
+            ...shapes(one.mine.verdict),
         }));
     },
     enter(push) {
         this.choosing = false;
         this.note = this.item ? this.item.mine.note : '';
+        this.answers = { ...(this.item?.mine.answers ?? {}) };
         if (this.item) {
-            const url = `${this.urls.desk}/${this.item.id}`;
+            const url = `${this.urls.desk}/${this.item.id}?${this.address}`;
             if (push) history.pushState({ item: this.item.id }, '', url);
             else history.replaceState({ item: this.item.id }, '', url);
         } else {
-            history.replaceState({}, '', this.urls.desk);
+            history.replaceState({}, '', `${this.urls.desk}?${this.address}`);
         }
-        this.$nextTick(() => this.$refs.text && (this.$refs.text.scrollTop = 0));
+        this.$nextTick(() => {
+            if (this.listed && this.item) document.getElementById(`line-${this.item.id}`)?.scrollIntoView({ block: 'nearest' });
+            else if (this.$refs.text) this.$refs.text.scrollTop = 0;
+        });
     },
     async goTo(id, push = true) {
         const at = this.items.findIndex((one) => one.id === id);
@@ -141,7 +186,15 @@ export default () => ({
         }
         if (event.ctrlKey || event.metaKey || event.altKey || event.repeat) return;
         const key = event.key.toLowerCase();
-        const act = { f: () => this.include(), g: () => this.beUnsure(), h: () => this.exclude(), z: () => this.undo(), n: () => this.$refs.note?.focus(), m: () => this.toggleMarks(), l: () => this.later(), b: () => this.back(), escape: () => (this.choosing = false) }[key];
+        const digit = event.shiftKey && /^Digit[1-9]$/.test(event.code) ? this.criteria[Number(event.code.slice(5)) - 1] : null;
+        if (digit) {
+            event.preventDefault();
+            const turn = ['yes', 'no', 'unclear'];
+            this.answer(digit.id, turn[(turn.indexOf(this.answers[digit.id]) + 1) % turn.length]);
+            return;
+        }
+        if (key === 'enter' && event.target.closest('button, a, summary')) return;
+        const act = { f: () => this.include(), g: () => this.beUnsure(), h: () => this.exclude(), z: () => this.undo(), n: () => this.$refs.note?.focus(), m: () => this.toggleMarks(), l: () => this.later(), b: () => this.back(), v: () => document.querySelector('[data-key="V"]')?.click(), enter: () => this.accept(), arrowdown: this.listed ? () => this.step(1) : null, arrowup: this.listed ? () => this.step(-1) : null, escape: () => (this.choosing = false) }[key];
         const reason = this.criteria.find((c) => c.key === key);
         if (act) {
             event.preventDefault();
@@ -150,6 +203,21 @@ export default () => ({
             event.preventDefault();
             this.excludeFor(reason.id);
         }
+    },
+    step(by) {
+        const one = this.items[this.at + by];
+        if (one) this.goTo(one.id, false);
+    },
+    // the same answer again takes it back
+    answer(criterion, answer) {
+        if (this.locked) return;
+        const answers = { ...this.answers };
+        if (answers[criterion] === answer) delete answers[criterion];
+        else answers[criterion] = answer;
+        this.answers = answers;
+    },
+    accept() {
+        if (this.proposed) this.decide(this.proposal.verdict, this.proposal.criterion);
     },
     include() {
         this.decide('include', null);
@@ -171,19 +239,20 @@ export default () => ({
         this.said = '';
         const seen = item.mine.id;
         const key = newKey();
-        item.mine = { id: `sent:${key}`, verdict, criterion, note: this.note };
+        const answers = { ...this.answers };
+        item.mine = { id: `sent:${key}`, verdict, criterion, note: this.note, answers };
         this.last = item.id;
-        const body = { verdict, criterion, note: this.note, key, after: this.items[this.items.length - 1].position };
+        const body = { verdict, criterion, note: this.note, answers, key, after: this.items[this.items.length - 1].position };
         // a decision still on its way has no name that the server knows
         if (!seen.startsWith('sent:')) body.seen = seen;
-        this.queue.add({ method: 'POST', item: item.id, url: this.urls.decide.replace('ITEM', item.id), body });
+        this.queue.add({ method: 'POST', item: item.id, url: `${this.urls.decide.replace('ITEM', item.id)}?${this.address}`, body });
         if (this.counts.left > 0 && seen === '') this.counts = { left: this.counts.left - 1, done: this.counts.done + 1 };
         this.next();
     },
     next() {
         const next = this.items.findIndex((one, i) => i > this.at && !one.mine.verdict);
         this.at = next >= 0 ? next : this.items.length;
-        if (this.at > 8) {
+        if (this.at > 8 && !this.listed) {
             this.items.splice(0, this.at - 4);
             this.at = 4;
         }
@@ -204,15 +273,17 @@ export default () => ({
     },
     async fetchMore() {
         const after = this.items.length ? this.items[this.items.length - 1].position : 0;
-        const answer = await ask('GET', `${this.urls.ahead}?after=${after}`).catch(() => null);
+        this.fetching = true;
+        const answer = await ask('GET', `${this.urls.ahead}?after=${after}&${this.address}`).catch(() => null);
         if (answer) this.take(answer.items);
         if (answer && !this.item) {
             // what was left for later comes round again
-            const again = await ask('GET', `${this.urls.ahead}?after=0`).catch(() => null);
+            const again = await ask('GET', `${this.urls.ahead}?after=0&${this.address}`).catch(() => null);
             if (again) this.take(again.items);
             const left = this.items.findIndex((one) => !one.mine.verdict && !one.open);
             if (left >= 0) this.at = left;
         }
+        this.fetching = false;
         if (this.item) this.enter(false);
     },
     take(items) {
@@ -242,9 +313,9 @@ export default () => ({
             this.last = null;
             return;
         }
-        this.item.mine = { id: '', verdict: null, criterion: null, note: this.item.mine.note };
+        this.item.mine = { id: '', verdict: null, criterion: null, note: this.item.mine.note, answers: this.item.mine.answers };
         this.last = null;
-        this.queue.add({ method: 'DELETE', item: id, url: this.urls.decide.replace('ITEM', id), body: { key: newKey() } });
+        this.queue.add({ method: 'DELETE', item: id, url: `${this.urls.decide.replace('ITEM', id)}?${this.address}`, body: { key: newKey() } });
     },
     toggleMarks() {
         this.marks = !this.marks;

@@ -128,7 +128,7 @@ final readonly class JoinPublications
     {
         foreach (Item::query()->where('publication_id', $publicationId)->where('state', '<>', ItemState::Folded->value)->orderBy('position')->get() as $item) {
             $ballot = ItemBallot::locked($item);
-            $ballot->keep($ballot->ballot());
+            $ballot->keep($ballot->ballot);
             // decisions on what was folded in are read when this item is
             Item::query()->where('review_id', $item->review_id)->where('stage_id', $item->stage_id)->where('state', ItemState::Folded->value)
                 ->whereIn('publication_id', Publication::query()->where('merged_into', $publicationId)->select('id'))->update(['opened_at' => $ballot->item->opened_at]);

@@ -19,7 +19,7 @@ final class ClaimItems
         if ($stage->work !== 'queue' || $stage->closed_at !== null) {
             return;
         }
-        $mine = DB::table('item_claims')->where('review_id', $stage->review_id)->where('stage_id', $stage->id)->where('user_id', $by->id);
+        $mine = DB::table('item_claims')->where('item_claims.review_id', $stage->review_id)->where('item_claims.stage_id', $stage->id)->where('item_claims.user_id', $by->id);
         (clone $mine)->where('until', '>', now())->update(['until' => now()->addMinutes(self::MINUTES)]);
         $have = (clone $mine)->where('until', '>', now())->join('items', 'items.id', '=', 'item_claims.item_id')->where('items.state', 'waiting')
             ->whereNotExists(fn ($d) => $d->selectRaw('1')->from('decisions')->whereColumn('decisions.review_id', 'items.review_id')->whereColumn('decisions.item_id', 'items.id')->where('decisions.user_id', $by->id)->whereNull('decisions.superseded_at')->whereNotNull('decisions.verdict'))->count();

@@ -5,31 +5,24 @@ declare(strict_types=1);
 namespace App\Actions\Screening;
 
 use App\Actions\Refused;
-use App\Models\Decision;
 use App\Models\Item;
-use App\Models\Settlement;
 use App\Models\Stage;
-use Carbon\CarbonImmutable;
-use Illuminate\Database\Eloquent\Collection;
+use App\Queries\Ballots;
 use Illuminate\Support\Facades\DB;
 use WaryHeron\Core\Screening\Ballot;
-use WaryHeron\Core\Screening\Decision as CoreDecision;
+use WaryHeron\Core\Screening\Decision;
 use WaryHeron\Core\Screening\ItemState;
 use WaryHeron\Core\Screening\Outcome;
 use WaryHeron\Core\Screening\StagePurpose;
 use WaryHeron\Core\Screening\Verdict;
 
-/** Reads the current decisions on items for the core, and writes back what the core says of them. */
+/** An item with what stands on it, locked, and the keeping of what the core says of it. */
 final class ItemBallot
 {
     /** @var array<string, int> place in the stage's order by criterion, looked up when an exclusion is about */
     private array $places;
 
-    /**
-     * @param  Collection<int, Decision>  $current the people's current decisions, without those taken back
-     * @param  Collection<int, Decision>  $alsoSaid  earlier ones of the same people on what was found to be the same publication
-     */
-    private function __construct(public readonly Item $item, public readonly Stage $stage, public readonly Collection $current, private readonly ?Settlement $settlement, private readonly Collection $alsoSaid)
+    private function __construct(public readonly Item $item, public readonly Stage $stage, public readonly Ballot $ballot)
     {
     }
 
@@ -38,50 +31,9 @@ final class ItemBallot
     {
         // the stage's rule does not change meanwhile
         DB::select('SELECT pg_advisory_xact_lock_shared(hashtext(?))', ["stage {$item->stage_id}"]);
+        $locked = Item::query()->with(['publication', 'stage'])->lockForUpdate()->find($item->id) ?? throw new Refused('This is no longer in the review.');
 
-        return self::of([$item->id])[$item->id];
-    }
-
-    /**
-     * @param  list<string>  $itemIds
-     * @return array<string, self> by item; all are locked
-     */
-    public static function of(array $itemIds): array
-    {
-        $items = Item::query()->whereIn('id', $itemIds)->orderBy('id')->lockForUpdate()->with(['publication', 'stage'])->get();
-        if ($items->count() < count($itemIds)) {
-            throw new Refused('This is no longer in the review.');
-        }
-        $folded = self::foldedInto($items);
-        $heardAt = [];
-        foreach ($folded as $id => [$kept, $at]) {
-            $heardAt[$kept] = max($heardAt[$kept] ?? $at, $at);
-        }
-        $review = $items->first()?->review_id;
-        $decisions = Decision::query()->where('review_id', $review)->whereIn('item_id', [...$itemIds, ...array_keys($folded)])->whereNull('superseded_at')->whereNotNull('verdict')->orderBy('created_at')->get()
-            ->groupBy(fn (Decision $decision): string => $folded[$decision->item_id][0] ?? $decision->item_id);
-        $settlements = Settlement::query()->where('review_id', $review)->whereIn('item_id', $itemIds)->whereNull('superseded_at')->get()->keyBy('item_id');
-
-        $ballots = [];
-        foreach ($items as $item) {
-            /** @var Collection<int, Decision> $all */
-            $all = $decisions[$item->id] ?? new Collection;
-            // of one who judged both records of a publication before they were known to be one, the later decision stands; the earlier is heard
-            $standing = $all->keyBy('user_id');
-            $heard = $heardAt[$item->id] ?? null;
-            $also = $heard === null ? new Collection : $all->filter(fn (Decision $one): bool => $one->id !== $standing[$one->user_id]->id && $standing[$one->user_id]->created_at <= $heard)->values();
-            $settlement = $settlements[$item->id] ?? null;
-            $ballots[$item->id] = new self(
-                $item,
-                $item->stage,
-                $standing->values(),
-                // a settlement from before somebody's decisions came to this item has not heard them
-                $settlement !== null && $heard !== null && $settlement->created_at < $heard ? null : $settlement,
-                $also,
-            );
-        }
-
-        return $ballots;
+        return new self($locked, $locked->stage, Ballots::of($locked->stage, [$locked->id])[$locked->id]);
     }
 
     /**
@@ -91,25 +43,10 @@ final class ItemBallot
      */
     public static function recount(array $itemIds): void
     {
-        foreach (array_chunk($itemIds, 1000) as $some) {
-            foreach (self::of($some) as $ballot) {
-                $ballot->keep($ballot->ballot());
-            }
+        foreach (Item::query()->whereIn('id', $itemIds)->orderBy('position')->get(['id', 'stage_id']) as $item) {
+            $ballot = self::locked($item);
+            $ballot->keep($ballot->ballot);
         }
-    }
-
-    /**
-     * @param  Collection<int, Item>  $items
-     * @return array<string, array{string, CarbonImmutable}> items of publications found to be one of these, by id, with the item they count for and since when
-     */
-    private static function foldedInto(Collection $items): array
-    {
-        $rows = DB::table('items AS folded')->join('publications', 'publications.id', '=', 'folded.publication_id')
-            ->join('items AS kept', fn ($join) => $join->on('kept.publication_id', '=', 'publications.merged_into')->on('kept.stage_id', '=', 'folded.stage_id'))
-            ->where('publications.review_id', $items->first()?->review_id)->whereIn('publications.merged_into', $items->pluck('publication_id'))->whereIn('kept.id', $items->pluck('id'))
-            ->get(['folded.id AS folded', 'kept.id AS kept', 'folded.folded_at']);
-
-        return $rows->mapWithKeys(fn (object $row): array => [$row->folded => [$row->kept, CarbonImmutable::parse($row->folded_at ?? now())]])->all();
     }
 
     /** @throws Refused If the item is no longer to be judged. */
@@ -124,21 +61,9 @@ final class ItemBallot
         };
     }
 
-    public function ballot(): Ballot
+    public function decision(string $person, Verdict $verdict, ?string $criterionId): Decision
     {
-        $core = fn (Decision $d): CoreDecision => $this->decision($d->user_id, $d->verdict ?? throw new \LogicException('A decision taken back is none.'), $d->criterion_id);
-
-        return Ballot::of(
-            $this->stage->rule(),
-            $this->current->map($core),
-            $this->settlement === null ? null : $this->decision($this->settlement->user_id, $this->settlement->verdict, $this->settlement->criterion_id),
-            array_values($this->alsoSaid->map($core)->all()),
-        );
-    }
-
-    public function decision(string $person, Verdict $verdict, ?string $criterionId): CoreDecision
-    {
-        return new CoreDecision($person, $verdict, $criterionId === null ? null : $this->places()[$criterionId] ?? null);
+        return new Decision($person, $verdict, $criterionId === null ? null : $this->places()[$criterionId] ?? null);
     }
 
     public function keep(Ballot $ballot): Outcome

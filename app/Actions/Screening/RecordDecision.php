@@ -40,7 +40,7 @@ final readonly class RecordDecision
             $this->mustBeTheirs($by, $ballot);
             $mine = $this->mine($by, $item);
             $this->mustBeSeen($mine, $seen);
-            $closed = $this->tried(fn () => $ballot->ballot()->with($ballot->decision($by->id, $verdict, $criterion?->id)));
+            $closed = $this->tried(fn () => $ballot->ballot->with($ballot->decision($by->id, $verdict, $criterion?->id)));
 
             return $this->replace($by, $ballot, $mine, $closed, [
                 'verdict' => $verdict, 'criterion_id' => $criterion?->id, 'note' => $note, 'client_key' => $clientKey, 'answers' => $answers,
@@ -54,7 +54,7 @@ final readonly class RecordDecision
         return DB::transaction(function () use ($by, $item, $verdict, $criterion, $note): Decision {
             $ballot = ItemBallot::locked($item);
             $ballot->mustTakePart();
-            $after = $this->tried(fn () => $ballot->ballot()->rethought($ballot->decision($by->id, $verdict, $criterion?->id)));
+            $after = $this->tried(fn () => $ballot->ballot->rethought($ballot->decision($by->id, $verdict, $criterion?->id)));
 
             return $this->replace($by, $ballot, $this->mine($by, $item), $after, ['verdict' => $verdict, 'criterion_id' => $criterion?->id, 'note' => $note], 'decision.rethought', 'Changed their mind about');
         });
@@ -66,7 +66,7 @@ final readonly class RecordDecision
         return DB::transaction(function () use ($by, $item): Decision {
             $ballot = ItemBallot::locked($item);
             $ballot->mustTakePart();
-            $without = $this->tried(fn () => $ballot->ballot()->without($by->id));
+            $without = $this->tried(fn () => $ballot->ballot->without($by->id));
 
             return $this->replace($by, $ballot, $this->mine($by, $item), $without, ['verdict' => null, 'criterion_id' => null, 'note' => ''], 'decision.taken-back', 'Took back the decision on');
         });

@@ -30,7 +30,7 @@ final readonly class SettleItem
         DB::transaction(function () use ($by, $item, $verdict, $criterion, $note): void {
             $ballot = ItemBallot::locked($item);
             $adjudicates = $by->roleIn($ballot->stage->review)?->may(Ability::Settle) === true;
-            if (! $ballot->stage->settled_by->alone($adjudicates, $ballot->current->contains('user_id', $by->id))) {
+            if (! $ballot->stage->settled_by->alone($adjudicates, in_array($by->id, $ballot->ballot->people(), true))) {
                 throw new Refused($ballot->stage->settled_by === Settler::Third ? 'You decided on this item, so a third person settles it, or those who decided by agreement.' : 'At this stage the review lead settles what those who decided cannot agree on.');
             }
             $this->settle($by, $ballot, $verdict, $criterion?->id, $note, $adjudicates ? 'lead' : 'third');
@@ -49,10 +49,10 @@ final readonly class SettleItem
             if (! $ballot->stage->settled_by->byAgreement()) {
                 throw new Refused('At this stage the review lead settles disagreements. Say in Talk what you think.');
             }
-            if (! $ballot->current->contains('user_id', $by->id)) {
+            if (! in_array($by->id, $ballot->ballot->people(), true)) {
                 throw new Refused('Only those who decided on this item can settle it by agreement. The lead can settle it alone.');
             }
-            if (! $ballot->ballot()->isComplete()) {
+            if (! $ballot->ballot->isComplete()) {
                 throw new Refused(BallotClosed::stillBlinded()->getMessage());
             }
             if ($ballot->item->settled) {
@@ -65,8 +65,8 @@ final readonly class SettleItem
                 'verdict' => $verdict, 'criterion_id' => $criterion?->id, 'note' => $note,
             ]);
             ($this->log)($item->review_id, $by, 'settlement.proposed', "Proposed to {$verdict->value} “{$ballot->item->publication->title}”", $proposal);
-            $proposals = $current()->whereIn('user_id', $ballot->current->pluck('user_id'))->get();
-            $agreed = $proposals->count() === $ballot->current->count()
+            $proposals = $current()->whereIn('user_id', $ballot->ballot->people())->get();
+            $agreed = $proposals->count() === count($ballot->ballot->people())
                 && $proposals->every(fn (Proposal $p): bool => $p->verdict === $verdict && $p->criterion_id === $criterion?->id);
             if ($agreed) {
                 $this->settle($by, $ballot, $verdict, $criterion?->id, $note, 'agreement');
@@ -81,7 +81,7 @@ final readonly class SettleItem
         $item = $ballot->item;
         $ballot->mustTakePart();
         try {
-            $settled = $ballot->ballot()->settledBy($ballot->decision($by->id, $verdict, $criterionId));
+            $settled = $ballot->ballot->settledBy($ballot->decision($by->id, $verdict, $criterionId));
         } catch (BallotClosed $closed) {
             throw new Refused($closed->getMessage());
         }

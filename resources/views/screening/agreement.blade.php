@@ -7,6 +7,7 @@
         <div class="grid gap-3">
             <section class="sheet">
                 <header class="sheet-head"><h1>Agreement by pair</h1> <span>on items that have opened, from what each decided before</span></header>
+                <x-stages :review="$review" :stage="$stage" to="agreement" />
                 @if ($pairs === [])
                     <x-empty title="Nothing to compare yet">Agreement is computed from items on which two people’s decisions are in.</x-empty>
                 @else

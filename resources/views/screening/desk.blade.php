@@ -1,9 +1,25 @@
+@php($link = fn (array $change): string => route('desk', [$review, ...array_filter(['stage' => $stage->id, ...$kept, 'layout' => $listed ? 'list' : null, ...$change], fn ($v) => $v !== null && $v !== '')]))
 <x-page title="Reading Desk" :review="$review" stage="screening" place="desk">
     <div class="desk desk-three desk-fixed" x-data="readingDesk">
         <section class="sheet">
-            <header class="sheet-head"><h2>My reading</h2> <span><span x-text="done">{{ number_format($counts['done']) }}</span> judged</span></header>
-            <p class="filter-words small"><strong x-text="left">{{ number_format($counts['left']) }}</strong> not judged by me<br>in order of delivery</p>
-            <ul class="spine sheet-scroll" aria-label="Last judged, this one, and next">
+            <header class="sheet-head"><h2>{{ $stage->name }}</h2> <span><span x-text="done">{{ number_format($counts['done']) }}</span> judged by me</span></header>
+            <x-stages :review="$review" :stage="$stage" to="desk" />
+            <p class="filter-words small">
+                @foreach ($steps as $step)
+                    {{ $loop->first ? '' : '→' }} <strong @if ($step['key'] === null && ! $loop->first) x-text="left" @endif>{{ number_format($step['count']) }}</strong> {{ $step['words'] }}
+                    @if ($step['key']) <a href="{{ $link([$step['key'] => null]) }}" aria-label="Take off: {{ $step['words'] }}">take off</a> @endif
+                @endforeach
+                <br>{{ $stage->work === 'queue' ? 'from the common queue, in order of delivery' : 'in order of delivery' }} · <a href="{{ $link(['layout' => $listed ? null : 'list']) }}" data-key="V" data-does="One at a time, or as a list">{{ $listed ? 'one at a time' : 'as a list' }} <kbd>V</kbd></a></p>
+            <details class="section small" @if ($problem !== '') open @endif><summary class="cursor-pointer">Read only some of it</summary>
+                <form method="get" action="{{ route('desk', $review) }}">
+                    <input type="hidden" name="stage" value="{{ $stage->id }}"> @if ($listed) <input type="hidden" name="layout" value="list"> @endif
+                    <label class="block mt-1">Query <input class="input input-mono" name="q" value="{{ $kept['q'] ?? '' }}" spellcheck="false" placeholder="title:trial*"></label>
+                    @if ($problem !== '') <p class="field-error" role="alert">{{ $problem }}</p> @endif
+                    @if ($tags !== []) <label class="block mt-1">Tag <select class="input" name="tag"><option value="">any</option>@foreach ($tags as $one) <option @selected(($kept['tag'] ?? '') === $one)>{{ $one }}</option> @endforeach</select></label> @endif
+                    <label class="block mt-1"><input type="checkbox" name="no_abstract" value="1" @checked($kept['no_abstract'] ?? false)> without an abstract</label>
+                    <button class="button mt-1">Show</button>
+                </form></details>
+            <ul class="spine sheet-scroll" @if ($listed) hidden @endif aria-label="Last judged, this one, and next">
                 <template x-for="one in spine" x-bind:key="one.id">
                     <li><button type="button" x-on:click="goTo(one.id)" x-bind:aria-current="one.current">
                         <span>
@@ -16,8 +32,24 @@
         <section class="sheet" aria-label="The item">
             <p class="unsent" x-show="showUnsent" x-cloak x-text="unsentWords" role="status"></p>
             <p class="unsent" x-show="said" x-cloak x-text="said" role="alert"></p>
-            <div class="sheet-scroll" x-ref="text" tabindex="0" aria-label="Title and abstract">
-                <article class="reading" x-show="hasItem" x-bind:class="marks ? '' : 'no-marks'" x-cloak>
+            <div class="sheet-scroll" x-ref="text" tabindex="0" aria-label="{{ $listed ? 'The list' : 'Title and abstract' }}">
+                @if ($listed)
+                    <ol class="desk-lines">
+                        <template x-for="one in lines" x-bind:key="one.id">
+                            <li x-bind:aria-current="one.current" x-bind:id="one.anchor">
+                                <button type="button" x-on:click="goTo(one.id)">
+                                    <span class="desk-lines-mark"><span x-show="one.isInclude"><x-mark verdict="include" /></span><span x-show="one.isExclude"><x-mark verdict="exclude" /></span><span x-show="one.isUnsure"><x-mark verdict="unsure" /></span><span x-show="one.isNone"><x-mark verdict="none" /></span></span>
+                                    <span><span class="desk-lines-title" x-text="one.title"></span><span class="small quiet" x-text="one.meta"></span></span>
+                                </button>
+                                <div class="desk-lines-abstract" x-show="one.shown" x-bind:class="marks ? '' : 'no-marks'">
+                                    <p class="quiet" x-show="noAbstract">No abstract was delivered.</p>
+                                    <template x-for="paragraph in one.abstract" x-bind:key="paragraph.id"><p><span class="label" x-show="paragraph.label" x-text="paragraph.label"></span><template x-for="part in paragraph.parts" x-bind:key="part.id"><span><mark x-show="part.marked" x-text="part.text"></mark><span x-show="!part.marked" x-text="part.text"></span></span></template></p></template>
+                                </div>
+                            </li>
+                        </template>
+                    </ol>
+                @endif
+                <article class="reading" @if ($listed) hidden @endif x-show="hasItem" x-bind:class="marks ? '' : 'no-marks'" x-cloak>
                     <h1><template x-for="part in title" x-bind:key="part.id"><span><mark x-show="part.marked" x-text="part.text"></mark><span x-show="!part.marked" x-text="part.text"></span></span></template></h1>
                     <p class="meta" x-text="item ? item.meta : ''"></p>
                     <template x-for="paragraph in abstract" x-bind:key="paragraph.id">
@@ -25,9 +57,10 @@
                     </template>
                     <p class="quiet" x-show="noAbstract">No abstract was delivered. Judge by the title, or choose unsure.</p>
                 </article>
-                <div x-show="!hasItem" x-cloak>
+                <p class="section quiet" x-show="waiting" x-cloak role="status">The next items are on their way.</p>
+                <div x-show="nothing" x-cloak>
                     <x-empty title="Nothing is left for you to judge here">
-                        @if ($empty && $counts['done'] === 0) Publications arrive with the first <a href="{{ route('deliveries', $review) }}">delivery</a>. @else See the <a href="{{ route('screening', $review) }}">overview</a>, or the <a href="{{ route('disagreements', $review) }}">disagreements</a> that have opened. @endif
+                        @if ($empty && $counts['done'] === 0) Publications arrive with the first <a href="{{ route('deliveries', $review) }}">delivery</a>. @elseif (count($steps) > 2) What is left does not match what this list was narrowed down to; <a href="{{ route('desk', [$review, 'stage' => $stage->id]) }}">read all of it</a>. @elseif ($stage->work === 'shares') Your shares are done. See the <a href="{{ route('screening', [$review, 'stage' => $stage->id]) }}">overview</a>. @else See the <a href="{{ route('screening', $review) }}">overview</a>, or the <a href="{{ route('disagreements', $review) }}">disagreements</a> that have opened. @endif
                     </x-empty>
                 </div>
             </div>
@@ -46,9 +79,12 @@
             @endif
             <ol class="reasons" data-key="1 … 9" data-does="Exclude for that criterion">
                 <template x-for="reason in reasons" x-bind:key="reason.id">
-                    <li><button type="button" x-on:click="excludeFor(reason.id)" x-bind:disabled="locked" x-bind:aria-pressed="reason.pressed"><span x-text="reason.question"></span> <kbd x-text="reason.key"></kbd></button></li>
+                    <li><button type="button" x-on:click="excludeFor(reason.id)" x-bind:disabled="locked" x-bind:aria-pressed="reason.pressed"><span x-text="reason.question"></span> <kbd x-text="reason.key"></kbd></button>
+                        <div class="answers" role="group" x-bind:aria-label="reason.question">
+                            <button type="button" x-on:click="answer(reason.id, 'yes')" x-bind:disabled="locked" x-bind:aria-pressed="reason.yes">yes</button><button type="button" x-on:click="answer(reason.id, 'no')" x-bind:disabled="locked" x-bind:aria-pressed="reason.no">no</button><button type="button" x-on:click="answer(reason.id, 'unclear')" x-bind:disabled="locked" x-bind:aria-pressed="reason.unclear">unclear</button></div></li>
                 </template>
             </ol>
+            <p class="proposal small" x-show="proposed" x-cloak role="status" data-key="Shift 1 … 9" data-does="Answer a criterion: yes, no, unclear in turn"><span x-text="proposalWords"></span> <button type="button" class="button" x-on:click="accept" x-bind:disabled="locked" data-key="Enter" data-does="Decide as the answers propose">Decide so <kbd>Enter</kbd></button></p>
             <div class="section" data-key="N" data-does="Write a note">
                 <label class="field-label" for="note">My note <kbd>N</kbd></label>
                 <textarea class="input serif" id="note" rows="3" maxlength="4000" x-model="note" x-ref="note" x-bind:disabled="locked"></textarea>

@@ -5,9 +5,10 @@
         <div class="desk desk-three desk-fixed">
             <section class="sheet">
                 <header class="sheet-head"><h2>Disagreements</h2> <span>{{ number_format($list->count()) }} open</span></header>
+                <x-stages :review="$review" :stage="$stage" to="disagreements" />
                 <ul class="spine sheet-scroll">
                     @foreach ($list as $one)
-                        <li><a href="{{ route('disagreements.show', [$review, $one->id]) }}" @if ($one->id === $item->id) aria-current="true" @endif><x-mark verdict="disagreement" label="" /><span><span class="spine-title">{{ $one->title }}</span><span class="small quiet">{{ $one->kind === 'unsure' ? 'somebody is unsure' : 'include or exclude' }}{{ $one->talk > 0 ? " · {$one->talk} in Talk" : '' }}{{ $one->mine ? ' · yours' : '' }}</span></span></a></li>
+                        <li><a href="{{ route('disagreements.show', [$review, $one->id]) }}" @if ($one->id === $item->id) aria-current="true" @endif><x-mark verdict="disagreement" label="" /><span><span class="spine-title">{{ $one->title }}</span><span class="small quiet">{{ \WaryHeron\Core\Screening\DisagreementKind::tryFrom((string) $one->kind)?->words() }}{{ $one->talk > 0 ? " · {$one->talk} in Talk" : '' }}{{ $one->mine ? ' · yours' : '' }}</span></span></a></li>
                     @endforeach
                 </ul>
             </section>

@@ -3,7 +3,8 @@
     <div class="desk desk-side">
         <div class="grid gap-3">
             <section class="sheet">
-                <header class="sheet-head"><h1>Title and abstract</h1> <span>two decisions on each publication, blinded until both are in</span></header>
+                <header class="sheet-head"><h1>{{ $stage->name }}</h1> <span>{{ $stage->required_decisions === 1 ? 'one decision' : ['', '', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine'][$stage->required_decisions].' decisions' }} on each publication, blinded until all are in{{ $stage->closed_at ? '; closed '.$stage->closed_at->format('j M Y') : '' }}</span></header>
+                <x-stages :review="$review" :stage="$stage" to="screening" />
                 @if ($tallies->all() === 0)
                     <x-empty title="Nothing to screen yet">Publications arrive here with the first <a href="{{ route('deliveries', $review) }}">delivery</a>.</x-empty>
                 @else
@@ -12,7 +13,7 @@
                         <tbody>
                             @foreach (['waiting' => [ItemState::Waiting, 'Not open yet: decisions missing'], 'disagreement' => [ItemState::Disagreement, 'In disagreement'], 'included' => [ItemState::Included, 'Included'], 'excluded' => [ItemState::Excluded, 'Excluded']] as $key => [$state, $words])
                                 <tr>
-                                    <td><x-mark :verdict="$key" label="" /> <a href="{{ $key === 'disagreement' ? route('disagreements', $review) : route('library', [$review, 'state' => $key]) }}">{{ $words }}</a></td>
+                                    <td><x-mark :verdict="$key" label="" /> <a href="{{ $key === 'disagreement' ? route('disagreements', [$review, 'stage' => $stage->id]) : route('library', [$review, 'state' => $key, 'stage' => $review->stages->count() > 1 ? $stage->id : null]) }}">{{ $words }}</a></td>
                                     <td class="number">{{ number_format($tallies->in($state)) }}</td>
                                     <td class="bar-cell"><x-share :part="$tallies->in($state)" :whole="$tallies->all()" /></td>
                                 </tr>
@@ -39,7 +40,7 @@
                     <header class="sheet-head"><h2>Excluded, by reason</h2></header>
                     <table class="table bars"><tbody>
                         @foreach ($reasons as $reason)
-                            <tr><td>@if ($reason->id !== '')<a href="{{ route('library', [$review, 'reason' => $reason->id]) }}">{{ $reason->reason }}</a>@else {{ $reason->reason }} @endif</td><td class="number">{{ number_format($reason->n) }}</td><td class="bar-cell w-2/5"><x-share :part="$reason->n" :whole="$reasons->sum('n')" /></td></tr>
+                            <tr><td>@if ($reason->id !== '')<a href="{{ route('library', [$review, 'reason' => $reason->id, 'stage' => $review->stages->count() > 1 ? $stage->id : null]) }}">{{ $reason->reason }}</a>@else {{ $reason->reason }} @endif</td><td class="number">{{ number_format($reason->n) }}</td><td class="bar-cell w-2/5"><x-share :part="$reason->n" :whole="$reasons->sum('n')" /></td></tr>
                         @endforeach
                     </tbody></table>
                 </section>

@@ -1,0 +1,91 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Screening;
+
+use App\Actions\Refused;
+use App\Actions\WriteLog;
+use App\Models\ShareOut;
+use App\Models\Stage;
+use App\Models\User;
+use Illuminate\Database\Query\Builder;
+use Illuminate\Support\Facades\DB;
+use WaryHeron\Core\Screening\ItemState;
+use WaryHeron\Core\Screening\ShareOut\CannotShare;
+use WaryHeron\Core\Screening\ShareOut\ShareOut as Core;
+
+/** Hands undone items on to others, or takes a share-out back. What was decided stays. */
+final readonly class ChangeShares
+{
+    public function __construct(private WriteLog $log)
+    {
+    }
+
+    /**
+     * @param  list<string>  $to  people
+     * @return int how many items were handed on
+     *
+     * @throws Refused If these people cannot take them all.
+     */
+    public function handOn(User $by, Stage $stage, User $from, array $to): int
+    {
+        return DB::transaction(function () use ($by, $stage, $from, $to): int {
+            DB::select('SELECT pg_advisory_xact_lock(hashtext(?))', ["share-outs of {$stage->review_id}"]);
+            $undone = $this->undone($stage)->where('assignments.user_id', $from->id)->orderBy('assignments.item_id')->pluck('assignments.share_out_id', 'assignments.item_id')->all();
+            $items = array_map(strval(...), array_keys($undone));
+            $to = array_values(array_diff($to, [$from->id]));
+            if ($items === [] || $to === []) {
+                throw new Refused($items === [] ? "{$from->name} has nothing left to judge here." : 'Choose at least one other person.');
+            }
+            try {
+                $plan = Core::handOn($items, $to, $this->taken($stage, $items));
+            } catch (CannotShare $cannot) {
+                throw new Refused($cannot->getMessage());
+            }
+            $this->undone($stage)->where('assignments.user_id', $from->id)->delete();
+            foreach (array_chunk($items, 2000) as $part) {
+                DB::table('assignments')->insert(array_map(fn (string $item): array => ['review_id' => $stage->review_id, 'stage_id' => $stage->id, 'item_id' => $item, 'user_id' => $plan->people[$item][0], 'share_out_id' => $undone[$item]], $part));
+            }
+            ($this->log)($stage->review_id, $by, 'share.handed-on', 'Handed on '.number_format(count($items))." items of {$from->name}’s that were not judged", $stage, ['from' => $from->id, 'per_person' => $plan->perPerson()]);
+
+            return count($items);
+        });
+    }
+
+    /** @return int how many undone judgements were taken back */
+    public function withdraw(User $by, ShareOut $shareOut): int
+    {
+        return DB::transaction(function () use ($by, $shareOut): int {
+            DB::select('SELECT pg_advisory_xact_lock(hashtext(?))', ["share-outs of {$shareOut->review_id}"]);
+            $gone = $this->undone($shareOut->stage)->where('assignments.share_out_id', $shareOut->id)->delete();
+            $shareOut->update(['withdrawn_at' => now()]);
+            ($this->log)($shareOut->review_id, $by, 'share-out.withdrawn', "Withdrew the share-out “{$shareOut->name}”; what was judged stays", $shareOut, ['taken_back' => $gone]);
+
+            return $gone;
+        });
+    }
+
+    /** Assignments whose person has not decided, on items that have not opened. */
+    private function undone(Stage $stage): Builder
+    {
+        return DB::table('assignments')->where('assignments.review_id', $stage->review_id)->where('assignments.stage_id', $stage->id)
+            ->whereExists(fn ($item) => $item->selectRaw('1')->from('items')->whereColumn('items.id', 'assignments.item_id')->where('items.state', ItemState::Waiting->value))
+            ->whereNotExists(fn ($done) => $done->selectRaw('1')->from('decisions')->whereColumn('decisions.review_id', 'assignments.review_id')->whereColumn('decisions.item_id', 'assignments.item_id')->whereColumn('decisions.user_id', 'assignments.user_id')->whereNull('decisions.superseded_at')->whereNotNull('decisions.verdict'));
+    }
+
+    /**
+     * @param  list<string>  $items
+     * @return array<string, list<string>> people who have or have judged each item
+     */
+    private function taken(Stage $stage, array $items): array
+    {
+        $taken = [];
+        $in = '{'.implode(',', $items).'}';
+        foreach (DB::select('SELECT item_id, user_id FROM assignments WHERE review_id = ? AND item_id = ANY (?::bpchar[]) UNION SELECT item_id, user_id FROM decisions WHERE review_id = ? AND item_id = ANY (?::bpchar[]) AND superseded_at IS NULL AND verdict IS NOT NULL', [$stage->review_id, $in, $stage->review_id, $in]) as $row) {
+            $taken[$row->item_id][] = $row->user_id;
+        }
+
+        return $taken;
+    }
+}

@@ -1,0 +1,173 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Screening;
+
+use App\Actions\Refused;
+use App\Actions\WriteLog;
+use App\Models\Review;
+use App\Models\Stage;
+use App\Models\User;
+use App\Queries\Ballots;
+use Illuminate\Support\Facades\DB;
+use stdClass;
+use WaryHeron\Core\Screening\ItemState;
+use WaryHeron\Core\Screening\StagePurpose;
+
+/** Sets up the stages of screening. What a change of rule does to the items is said before it is made. */
+final readonly class ChangeStage
+{
+    private const PART = 5000;
+
+    public function __construct(private WriteLog $log)
+    {
+    }
+
+    /** @param  array<string, mixed>  $rules  keys of Stage::RULES */
+    public function add(User $by, Review $review, string $name, StagePurpose $purpose, array $rules): Stage
+    {
+        return DB::transaction(function () use ($by, $review, $name, $purpose, $rules): Stage {
+            Review::query()->whereKey($review->id)->lockForUpdate()->first();
+            if ($purpose->isOnTheLine() && $review->stages()->where('purpose', $purpose)->exists()) {
+                throw new Refused('This review has such a stage already. Change its rules instead.');
+            }
+            $stage = $review->stages()->create(['position' => 1 + (int) $review->stages()->max('position'), 'name' => $name, 'purpose' => $purpose, ...$rules])->refresh();
+            ($this->log)($review, $by, 'stage.added', "Added the stage “{$name}”", $stage, ['purpose' => $purpose->value, ...$rules]);
+            $review->unsetRelation('stages');
+            NextStage::follow($review->firstStage(), null);
+
+            return $stage;
+        });
+    }
+
+    /**
+     * What the items would become under other rules.
+     *
+     * @param  array<string, mixed>  $rules  keys of Stage::RULES and closed_at
+     * @return array<string, int> number of items by "before → after", only those that change
+     */
+    public function effect(Stage $stage, array $rules): array
+    {
+        $effect = [];
+        foreach ($this->changes($stage, $this->changed($stage, $rules)) as [$before, $after]) {
+            if ($before !== $after['state']) {
+                $effect["{$before} → {$after['state']}"] = ($effect["{$before} → {$after['state']}"] ?? 0) + 1;
+            }
+        }
+        ksort($effect);
+
+        return $effect;
+    }
+
+    /** @param  array<string, mixed>  $rules  keys of Stage::RULES and name */
+    public function change(User $by, Stage $stage, array $rules): void
+    {
+        DB::transaction(function () use ($by, $stage, $rules): void {
+            $stage = $this->alone($stage);
+            $before = $stage->only(array_keys($rules));
+            $effect = $this->apply($stage, $rules);
+            ($this->log)($stage->review_id, $by, 'stage.changed', "Changed the rules of “{$stage->name}”", $stage, ['before' => $before, 'after' => $rules, 'items' => $effect]);
+        });
+    }
+
+    /** Ends the judging: what lacks decisions opens as it is, to be settled. */
+    public function close(User $by, Stage $stage): void
+    {
+        DB::transaction(function () use ($by, $stage): void {
+            $stage = $this->alone($stage);
+            if ($stage->closed_at !== null) {
+                throw new Refused('This stage has been closed.');
+            }
+            $effect = $this->apply($stage, ['closed_at' => now(), 'closed_by' => $by->id]);
+            ($this->log)($stage->review_id, $by, 'stage.closed', "Closed the stage “{$stage->name}”, which opened what was left", $stage, ['items' => $effect]);
+        });
+    }
+
+    /** @throws Refused If anything was decided at it. */
+    public function remove(User $by, Stage $stage): void
+    {
+        DB::transaction(function () use ($by, $stage): void {
+            $stage = $this->alone($stage);
+            if ($stage->purpose === StagePurpose::TitleAbstract || DB::table('decisions')->where('review_id', $stage->review_id)->where('stage_id', $stage->id)->exists()) {
+                throw new Refused('A stage at which people have judged stays, and so does the first.');
+            }
+            foreach (['assignments', 'share_outs', 'item_claims', 'items', 'tallies'] as $table) {
+                DB::table($table)->where('review_id', $stage->review_id)->where('stage_id', $stage->id)->delete();
+            }
+            ($this->log)($stage->review_id, $by, 'stage.removed', "Removed the stage “{$stage->name}”, at which nobody had judged", $stage);
+            $stage->delete();
+        });
+    }
+
+    /** Nobody decides at the stage meanwhile. */
+    private function alone(Stage $stage): Stage
+    {
+        DB::select('SELECT pg_advisory_xact_lock(hashtext(?))', ["stage {$stage->id}"]);
+
+        return Stage::query()->lockForUpdate()->findOrFail($stage->id);
+    }
+
+    /** @param  array<string, mixed>  $rules */
+    private function changed(Stage $stage, array $rules): Stage
+    {
+        $changed = $stage->replicate()->fill($rules);
+        $changed->id = $stage->id;
+
+        return $changed;
+    }
+
+    /**
+     * @param  array<string, mixed>  $rules
+     * @return array<string, int>
+     */
+    private function apply(Stage $stage, array $rules): array
+    {
+        $effect = [];
+        $rows = [];
+        foreach ($this->changes($stage, $this->changed($stage, $rules)) as $id => [$before, $after]) {
+            $rows[] = ['id' => $id, ...$after];
+            if ($before !== $after['state']) {
+                $effect["{$before} → {$after['state']}"] = ($effect["{$before} → {$after['state']}"] ?? 0) + 1;
+            }
+        }
+        $stage->update($rules);
+        foreach (array_chunk($rows, self::PART) as $part) {
+            DB::update(<<<'SQL'
+                UPDATE items SET state = c.state, kind = c.kind, settled = c.settled, criterion_id = c.criterion_id, opened_at = CASE WHEN c.open THEN coalesce(items.opened_at, now()) END, updated_at = now()
+                FROM jsonb_to_recordset(?::jsonb) AS c (id text, state text, kind text, settled boolean, criterion_id text, open boolean) WHERE items.review_id = ? AND items.id = c.id
+                SQL, [json_encode($part, JSON_THROW_ON_ERROR), $stage->review_id]);
+        }
+        // decisions on what was found to be another publication are read when that one is
+        DB::update(<<<'SQL'
+            UPDATE items folded SET opened_at = kept.opened_at FROM publications, items kept
+            WHERE folded.review_id = ? AND folded.stage_id = ? AND folded.state = ? AND publications.id = folded.publication_id
+                AND kept.publication_id = publications.merged_into AND kept.stage_id = folded.stage_id AND folded.opened_at IS DISTINCT FROM kept.opened_at
+            SQL, [$stage->review_id, $stage->id, ItemState::Folded->value]);
+        NextStage::follow($stage, null);
+        ksort($effect);
+
+        return $effect;
+    }
+
+    /** @return \Generator<string, array{string, array{state: string, kind: ?string, settled: bool, criterion_id: ?string, open: bool}}> the items that another rule changes: what each was and what it becomes */
+    private function changes(Stage $stage, Stage $changed): \Generator
+    {
+        $criteria = array_flip($changed->places());
+        $after = '';
+        do {
+            $items = DB::table('items')->where('review_id', $stage->review_id)->where('stage_id', $stage->id)->whereNotIn('state', [ItemState::Folded->value, ItemState::Removed->value])
+                ->where('id', '>', $after)->orderBy('id')->limit(self::PART)->get(['id', 'state', 'kind', 'settled', 'criterion_id'])->all();
+            $ballots = Ballots::of($changed, array_column($items, 'id'));
+            foreach ($items as $item) {
+                /** @var stdClass $item */
+                $outcome = $ballots[$item->id]->outcome();
+                $now = ['state' => $outcome->state->value, 'kind' => $outcome->kind?->value, 'settled' => $outcome->settled, 'criterion_id' => $outcome->criterion === null ? null : $criteria[$outcome->criterion]];
+                if ($now !== ['state' => $item->state, 'kind' => $item->kind, 'settled' => $item->settled, 'criterion_id' => $item->criterion_id]) {
+                    yield $item->id => [$item->state, [...$now, 'open' => $outcome->state->isOpen()]];
+                }
+                $after = $item->id;
+            }
+        } while (count($items) === self::PART);
+    }
+}

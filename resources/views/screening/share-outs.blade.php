@@ -1,0 +1,102 @@
+@php
+    $mayChange = Gate::allows('manage', $review);
+    $kept = array_filter(request()->only(['q', 'tag', 'source', 'delivery', 'state', 'of', 'coded', 'pool', 'sample', 'percent', 'decisions', 'mode']), is_string(...));
+    $asked = (array) request('people', []);
+@endphp
+<x-page title="Share-out" :review="$review" stage="screening" place="share-outs">
+    <div class="desk desk-side">
+        <div class="grid gap-3">
+            <section class="sheet">
+                <header class="sheet-head"><h1>Share-out</h1> <span>who judges what at “{{ $stage->name }}”; {{ ['anything' => 'so far everybody judges anything', 'shares' => number_format($unshared).($unshared === 1 ? ' publication waits' : ' publications wait').' in nobody’s share', 'queue' => 'all pull from one common queue'][$stage->work] }}</span></header>
+                <x-stages :review="$review" :stage="$stage" to="share-outs" />
+                @forelse ($shareOuts as $one)
+                    @php($shares = $progress[$one->id] ?? [])
+                    <div class="section">
+                        <p><strong>{{ $one->name }}</strong> <span class="small quiet">{{ $one->created_at->format('j M Y') }} by {{ $one->creator->name }} · {{ number_format($one->items) }} publications{{ $one->items < $one->terms['pool_size'] ? ' drawn from '.number_format($one->terms['pool_size']) : '' }}{{ $one->terms['filters'] === [] ? '' : ', '.implode(', ', $one->terms['filters']) }} · {{ $one->terms['mode'] === 'everyone' ? 'everybody judges each' : $one->terms['decisions'].($one->terms['decisions'] === 1 ? ' decision' : ' decisions').' on each' }} · seed {{ $one->seed }}{{ $one->withdrawn_at ? ' · withdrawn '.$one->withdrawn_at->format('j M Y') : '' }}</span></p>
+                        @if ($shares !== [])
+                            <table class="table bars small"><thead><tr><th>Person</th><th class="number">Share</th><th class="number">Done</th><th class="number">Left</th><th class="w-2/5"></th></tr></thead><tbody>
+                                @foreach ($shares as $id => $share) <tr><td>{{ $names[$id] }}</td><td class="number">{{ number_format($share['all']) }}</td><td class="number">{{ number_format($share['done']) }}</td><td class="number">{{ number_format($share['all'] - $share['done']) }}</td><td class="bar-cell"><x-share :part="$share['done']" :whole="max(array_column($shares, 'all'))" /></td></tr> @endforeach
+                            </tbody></table>
+                        @endif
+                        @if ($mayChange && ! $one->withdrawn_at)
+                            <form method="post" action="{{ route('share-outs.withdraw', [$review, $one]) }}">@csrf <button class="button button-plain">Take back what is not judged</button></form>
+                        @endif
+                    </div>
+                @empty
+                    <x-empty title="Nothing is shared out here">{{ $stage->work === 'shares' ? 'Only what is in somebody’s share is judged at this stage.' : 'Everybody may judge anything. A share-out gives each person a portion of their own, and draws samples.' }}</x-empty>
+                @endforelse
+            </section>
+            @if ($mayChange && $progress !== [])
+                <section class="sheet">
+                    <header class="sheet-head"><h2>Hand on</h2> <span>when somebody leaves: what they have not judged goes to others, what they decided stays</span></header>
+                    <form class="sheet-body row row-wide" method="post" action="{{ route('share-outs.hand-on', [$review, $stage]) }}">@csrf
+                        @php($holders = array_unique(array_merge(...array_map(array_keys(...), array_values($progress)))))
+                        <label>From <select class="input" name="from">@foreach ($holders as $id) <option value="{{ $id }}">{{ $names[$id] }}</option> @endforeach</select></label>
+                        <span class="choices row">To @foreach ($people as $person) <label><input type="checkbox" name="to[]" value="{{ $person->id }}"> {{ $person->name }}</label> @endforeach</span>
+                        <button class="button">Hand on</button>
+                        @error('to') <p class="field-error" role="alert">{{ $message }}</p> @enderror
+                    </form>
+                </section>
+            @endif
+        </div>
+        @if ($mayChange && ! $stage->closed_at)
+            <section class="sheet" id="new">
+                <header class="sheet-head"><h2>New share-out</h2></header>
+                <form class="sheet-body" method="get" action="{{ route('share-outs', $review) }}#preview">
+                    <input type="hidden" name="stage" value="{{ $stage->id }}">
+                    <fieldset class="field"><legend class="field-label">From the pool of</legend>
+                        <select class="input" name="pool" aria-label="Pool"><option value="free" @selected($terms['pool'] === 'free')>all that is free: not judged, in no share</option><option value="undecided" @selected($terms['pool'] === 'undecided')>all that has not opened</option></select>
+                        <details class="mt-1" @if ($filters->steps !== [] || $filters->problem !== '') open @endif><summary class="cursor-pointer small">Only some of it</summary>
+                            <label class="block">Query <input class="input input-mono" name="q" value="{{ request('q') }}" placeholder="title:light*" spellcheck="false"></label>
+                            @if ($filters->problem !== '') <p class="field-error" role="alert">{{ $filters->problem }}</p> @endif
+                            <label class="block">Delivery <select class="input" name="delivery"><option value="">any</option>@foreach ($deliveries as $delivery) <option value="{{ $delivery->id }}" @selected(request('delivery') === $delivery->id)>{{ $delivery->source_name }}{{ $delivery->file_name ? ": {$delivery->file_name}" : '' }}</option> @endforeach</select></label>
+                            @if ($choices->tags !== []) <label class="block">Tag <select class="input" name="tag"><option value="">any</option>@foreach ($choices->tags as $one) <option @selected(request('tag') === $one)>{{ $one }}</option> @endforeach</select></label> @endif
+                            <label class="block">Where it stands <select class="input" name="state"><option value="">anywhere</option>@foreach (['included' => 'included', 'excluded' => 'excluded', 'disagreement' => 'in disagreement'] as $key => $words) <option value="{{ $key }}" @selected(request('state') === $key)>{{ $words }}</option> @endforeach</select></label>
+                            @if ($review->stages->count() > 1) <label class="block">at <select class="input" name="of">@foreach ($review->stages as $one) <option value="{{ $one->id }}" @selected(request('of') === $one->id)>{{ $one->name }}</option> @endforeach</select></label> @endif
+                            <label class="block"><input type="checkbox" name="coded" value="1" @checked(request('coded'))> with coded answers</label>
+                        </details>
+                    </fieldset>
+                    <fieldset class="field"><legend class="field-label">All of it, or a random part</legend>
+                        <div class="inline"><input class="input number" name="sample" inputmode="numeric" size="5" aria-label="So many items" value="{{ request('sample') }}" placeholder="all"> items, or <input class="input number" name="percent" inputmode="decimal" size="3" aria-label="So many percent" value="{{ request('percent') }}"> %</div>
+                        <div class="inline mt-1"><label for="seed">drawn with the seed</label> <input class="input number" id="seed" name="seed" inputmode="numeric" size="7" value="{{ $terms['seed'] }}"></div>
+                        <p class="field-help">The same seed draws the same part again.</p></fieldset>
+                    <fieldset class="field"><legend class="field-label">How</legend><div class="choices">
+                        @foreach (['mixed' => 'pairs mixed, so that everybody works with everybody', 'groups' => 'fixed groups in the order below, each with a list of its own', 'everyone' => 'a calibration set: everybody judges each, at a stage of its own'] as $key => $words)
+                            <label><input type="radio" name="mode" value="{{ $key }}" @checked($terms['mode'] === $key)> {{ $words }}</label>
+                        @endforeach</div>
+                        <div class="inline mt-2"><label for="decisions">Decisions on each</label> <input class="input number" id="decisions" name="decisions" inputmode="numeric" size="2" value="{{ $terms['decisions'] }}"></div>
+                    </fieldset>
+                    <fieldset class="field"><legend class="field-label">Whom, and how many each</legend>
+                        @foreach ($people as $person)
+                            <div class="inline"><label class="grow"><input type="checkbox" name="people[]" value="{{ $person->id }}" @checked($asked === [] || in_array($person->id, $asked, true))> {{ $person->name }}</label> <input class="input number" name="quota[{{ $person->id }}]" inputmode="numeric" size="6" aria-label="Quota of {{ $person->name }}" placeholder="rest" value="{{ request("quota.{$person->id}") }}"></div>
+                        @endforeach
+                        <p class="field-help">Without a number: the rest, evenly.</p>
+                    </fieldset>
+                    <button class="button {{ $draft?->plan ? '' : 'button-go' }}">Preview</button>
+                </form>
+                @if ($draft)
+                    <div class="section" id="preview" role="status">
+                        <h3>Preview</h3>
+                        <p>{{ number_format($draft->pool) }} in the pool{{ $filters->steps === [] ? '' : ' ('.implode(', ', array_column($filters->steps, 'words')).')' }} → <strong>{{ number_format(count($draft->publications)) }}</strong> {{ count($draft->publications) < $draft->pool ? "drawn with the seed {$terms['seed']}" : 'shared out' }}</p>
+                        @if ($draft->problem !== '')
+                            <p class="field-error" role="alert">{{ $draft->problem }}</p>
+                            @if ($draft->nearest) <p class="small">The nearest that can be met: {{ implode(', ', array_map(fn ($id, $n) => ($names[$id] ?? '?').' '.number_format($n), array_keys($draft->nearest), $draft->nearest)) }}. <a href="{{ route('share-outs', [$review, 'stage' => $stage->id, ...$kept, 'seed' => $terms['seed'], 'people' => array_keys($terms['quotas']), 'quota' => $draft->nearest]) }}#preview">Take these</a></p> @endif
+                        @else
+                            <table class="table small"><thead><tr><th>Person</th><th class="number">Items</th></tr></thead><tbody>@foreach ($draft->plan->perPerson() as $id => $n) <tr><td>{{ $names[$id] ?? '' }}</td><td class="number">{{ number_format($n) }}</td></tr> @endforeach</tbody></table>
+                            @if ($draft->plan->perPair() !== [])
+                                <table class="table small mt-2"><thead><tr><th>Pair</th><th class="number">Items both judge</th></tr></thead><tbody>@foreach ($draft->plan->perPair() as $pair => $n) <tr><td>{{ implode(' and ', array_map(fn ($id) => $names[$id] ?? '', explode(' ', $pair))) }}</td><td class="number">{{ number_format($n) }}</td></tr> @endforeach</tbody></table>
+                            @endif
+                            @if ($stage->work !== 'shares' && $terms['mode'] !== 'everyone') <p class="small asking mt-2">From then on, only what is in one’s share is judged at this stage.</p> @endif
+                            <form class="mt-2" method="post" action="{{ route('share-outs.store', $review) }}">@csrf
+                                @foreach ([...$kept, 'stage' => $stage->id, 'seed' => $terms['seed'], 'expected' => count($draft->publications)] as $key => $value) <input type="hidden" name="{{ $key }}" value="{{ $value }}"> @endforeach
+                                @foreach ($terms['quotas'] as $id => $quota) <input type="hidden" name="people[]" value="{{ $id }}"><input type="hidden" name="quota[{{ $id }}]" value="{{ $quota }}"> @endforeach
+                                <label class="block">Name <input class="input" name="name" maxlength="120" required value="{{ old('name', $terms['mode'] === 'everyone' ? 'Calibration set' : 'Share-out '.(count($shareOuts) + 1)) }}"></label>
+                                <button class="button button-go mt-2">Share out {{ number_format(count($draft->publications)) }}</button>
+                            </form>
+                        @endif
+                    </div>
+                @endif
+            </section>
+        @endif
+    </div>
+</x-page>

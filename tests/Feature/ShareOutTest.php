@@ -1,0 +1,176 @@
+<?php
+
+use App\Actions\Refused;
+use App\Actions\Screening\ChangeStage;
+use App\Models\LogEntry;
+use App\Models\ShareOut;
+use App\Queries\Desk;
+use App\Queries\LibraryReferences;
+use App\Queries\Shares;
+use Illuminate\Support\Facades\DB;
+use Tests\Feature\World;
+use WaryHeron\Core\Screening\ItemState;
+use WaryHeron\Core\Screening\StagePurpose;
+
+function shared(int $items = 12): World
+{
+    $world = (new World)->withCriteria();
+    $world->deliver(array_map(fn (int $i): array => ['TI' => 'Lamps of ward '.str_repeat(chr(96 + $i), 3)], range(1, $items)));
+
+    return $world;
+}
+
+/** @return array<string, mixed> */
+function terms(World $world, array $people, array $more = []): array
+{
+    return ['people' => array_map(fn (string $who): string => $world->people[$who]->id, $people), 'seed' => '7', 'name' => 'First half', ...$more];
+}
+
+it('shows what a share-out would be, and makes exactly that', function () {
+    $world = shared();
+    $url = "/reviews/{$world->review->id}/screening/share-outs";
+    $this->actingAs($world->people['lead']);
+    $this->get($url.'?'.http_build_query(terms($world, ['anna', 'ben', 'lead'])))->assertOk()->assertSeeText('Anna Kolbe and Ben Strand')->assertSeeText('Share out 12');
+    expect(DB::table('assignments')->count())->toBe(0);
+    $this->post($url, terms($world, ['anna', 'ben', 'lead'], ['expected' => 11]))->assertSessionHas('problem', 'The pool has changed since the preview: it holds 12 now, not 11. Look at the preview again.');
+    expect(DB::table('assignments')->count() + ShareOut::query()->count())->toBe(0);
+    $this->post($url, terms($world, ['anna', 'ben', 'lead'], ['expected' => 12]))->assertSessionHas('notice');
+    $stage = $world->review->fresh()->firstStage();
+    expect(Shares::left($stage))->toEqual([$world->people['anna']->id => 8, $world->people['ben']->id => 8, $world->people['lead']->id => 8])->and($stage->work)->toBe('shares')->and(Shares::unshared($stage))->toBe(0);
+    expect(DB::table('assignments')->selectRaw('count(*) AS n')->groupBy('item_id')->pluck('n')->unique()->all())->toBe([2]);
+    $this->get($url)->assertSeeText('First half')->assertSeeText('seed 7');
+    // drawn again from the same seed it is the same; nobody else may make one
+    $this->actingAs($world->people['anna'])->post($url, terms($world, ['anna'], ['expected' => 0]))->assertForbidden();
+    $this->actingAs($world->people['observer'])->get($url)->assertOk()->assertDontSee('New share-out');
+});
+
+it('says why it cannot be and offers what can', function () {
+    $world = shared(10);
+    $url = "/reviews/{$world->review->id}/screening/share-outs?";
+    $this->actingAs($world->people['lead']);
+    $quota = fn (?string $anna, ?string $ben): array => [$world->people['anna']->id => $anna, $world->people['ben']->id => $ben];
+    $this->get($url.http_build_query(terms($world, ['anna', 'ben'], ['decisions' => '1', 'quota' => $quota('3', '3')])))->assertSeeText('add up to 6')->assertSeeText('Anna Kolbe 5, Ben Strand 5');
+    $this->get($url.http_build_query(terms($world, ['anna'], [])))->assertSeeText('at least 2 different people');
+    $this->get($url.http_build_query(terms($world, ['anna', 'ben'], ['q' => 'title:(ward AND', 'decisions' => '1'])))->assertSee('Column');
+    $this->get($url.http_build_query(terms($world, ['anna', 'ben'], ['q' => 'nothing', 'decisions' => '1'])))->assertSeeText('the pool is empty');
+    $this->get($url.http_build_query(terms($world, ['anna', 'ben'], ['percent' => '30', 'decisions' => '1'])))->assertSeeText('10 in the pool → 3 drawn with the seed 7');
+    $this->get($url.http_build_query(['people' => [['x']], 'seed' => ['a'], 'quota' => 'x', 'decisions' => '99', 'mode' => 'nonsense']))->assertOk();
+});
+
+it('lets each judge their share and nothing else', function () {
+    $world = shared(6);
+    $this->actingAs($world->people['lead'])->post("/reviews/{$world->review->id}/screening/share-outs", terms($world, ['anna', 'ben'], ['decisions' => '1', 'expected' => 6, 'quota' => [$world->people['anna']->id => '4']]));
+    $stage = $world->review->fresh()->firstStage();
+    $desk = new Desk($stage, $world->people['anna']);
+    expect(count($desk->ahead(0, 50)))->toBe(4)->and($desk->counts())->toBe(['left' => 4, 'done' => 0])->and(array_column($desk->steps(), 'count'))->toBe([4, 4]);
+    $mine = array_column($desk->ahead(0, 50), 'id');
+    foreach ($world->review->items()->get() as $item) {
+        $try = fn () => $world->decide('anna', $item, 'include');
+        in_array($item->id, $mine, true) ? $try() : expect($try)->toThrow(Refused::class, 'other people’s shares');
+    }
+    expect((new Desk($stage, $world->people['anna']))->ahead())->toBe([])->and((new Desk($stage, $world->people['lead']))->ahead())->toBe([]);
+    $this->actingAs($world->people['anna'])->get("/reviews/{$world->review->id}/screening/desk")->assertSee('in my shares');
+});
+
+it('hands on what somebody left undone, and keeps what they decided', function () {
+    $world = shared(10);
+    $this->actingAs($world->people['lead'])->post("/reviews/{$world->review->id}/screening/share-outs", terms($world, ['anna', 'ben'], ['expected' => 10]));
+    $stage = $world->review->fresh()->firstStage();
+    foreach ($world->review->items()->orderBy('position')->limit(3)->get() as $item) {
+        $world->decide('anna', $item, 'include');
+    }
+    $handOn = fn (array $to) => $this->post("/reviews/{$world->review->id}/screening/stages/{$stage->id}/hand-on", ['from' => $world->people['anna']->id, 'to' => array_map(fn (string $who): string => $world->people[$who]->id, $to)]);
+    // Ben has them all already
+    $handOn(['ben'])->assertSessionHas('problem');
+    $handOn(['observer'])->assertSessionHasErrors('to.0');
+    expect(Shares::left($stage)[$world->people['anna']->id])->toBe(7);
+    $handOn(['ben', 'lead'])->assertSessionHas('notice', '7 undone items have been handed on. What was decided stays.');
+    expect(Shares::left($stage))->toEqual([$world->people['ben']->id => 10, $world->people['lead']->id => 7])->and(DB::table('decisions')->whereNull('superseded_at')->count())->toBe(3);
+    $this->post("/reviews/{$world->review->id}/screening/share-outs/".ShareOut::query()->sole()->id.'/withdraw')->assertSessionHas('notice', '17 judgements not yet made are taken back. What was decided stays.');
+    expect(Shares::left($stage))->toBe([])->and(DB::table('assignments')->count())->toBe(3)->and(LogEntry::query()->where('action', 'share.handed-on')->count())->toBe(1);
+});
+
+it('draws a calibration set that everybody judges, apart from the main round', function () {
+    $world = shared(20);
+    $this->actingAs($world->people['lead'])->post("/reviews/{$world->review->id}/screening/share-outs", terms($world, ['anna', 'ben', 'lead'], ['mode' => 'everyone', 'sample' => '5', 'expected' => 5, 'name' => 'Calibration']));
+    $stage = $world->review->fresh()->stages->firstWhere('purpose', StagePurpose::Calibration);
+    expect($stage->required_decisions)->toBe(3)->and($stage->name)->toBe('Calibration 1')->and(Shares::left($stage))->toHaveCount(3)->and($world->review->fresh()->firstStage()->work)->toBe('anything');
+    foreach (DB::table('items')->where('stage_id', $stage->id)->pluck('id') as $id) {
+        foreach (['anna' => 'include', 'ben' => 'include', 'lead' => 'exclude'] as $who => $verdict) {
+            $world->decide($who, $world->review->items()->findOrFail($id), $verdict);
+        }
+    }
+    // what came of it counts nowhere else
+    expect(DB::table('items')->where('stage_id', $stage->id)->pluck('state')->unique()->all())->toBe(['disagreement'])->and(DB::table('items')->where('stage_id', '<>', $stage->id)->pluck('state')->unique()->all())->toBe(['waiting']);
+    $this->get("/reviews/{$world->review->id}/screening/agreement?stage={$stage->id}")->assertSee('Anna Kolbe and Ben Strand');
+    $this->get("/reviews/{$world->review->id}/report")->assertOk()->assertDontSee('do not add up');
+});
+
+it('lets people pull from one queue, and no more of them than an item needs', function () {
+    $world = shared(8);
+    app(ChangeStage::class)->change($world->people['lead'], $world->review->firstStage(), ['work' => 'queue', 'required_decisions' => 1]);
+    $seen = [];
+    foreach (['anna', 'ben'] as $who) {
+        $this->actingAs($world->people[$who])->get("/reviews/{$world->review->id}/screening/desk")->assertOk();
+        $seen[$who] = array_column((new Desk($world->review->fresh()->firstStage(), $world->people[$who]))->ahead(0, 50), 'id');
+    }
+    expect(count($seen['anna']))->toBe(5)->and(count($seen['ben']))->toBe(3)->and(array_intersect(...array_values($seen)))->toBe([]);
+    // what somebody left before them goes to others after a time
+    $this->travel(30)->minutes();
+    $this->actingAs($world->people['lead'])->get("/reviews/{$world->review->id}/screening/desk?layout=list")->assertOk();
+    expect(count((new Desk($world->review->fresh()->firstStage(), $world->people['lead']))->ahead(0, 50)))->toBe(8);
+});
+
+it('shows what a change of rules would do, then does that and nothing else', function () {
+    $world = shared(4);
+    foreach ([['anna', 0, 'include'], ['anna', 1, 'unsure'], ['ben', 1, 'include'], ['anna', 2, 'exclude'], ['ben', 2, 'exclude']] as [$who, $item, $verdict]) {
+        $world->decide($who, $world->item($item), $verdict);
+    }
+    $stage = $world->review->firstStage();
+    $states = fn (): array => $world->review->items()->where('stage_id', $stage->id)->orderBy('position')->get()->map(fn ($item): string => $item->state->value)->all();
+    expect($states())->toBe(['waiting', 'disagreement', 'excluded', 'waiting']);
+    $url = "/reviews/{$world->review->id}/screening/stages/{$stage->id}";
+    $rules = ['name' => 'Titles', 'required_decisions' => 1, 'unsure_includes' => '1', 'reason_required' => '1', 'settled_by' => 'third', 'work' => 'anything'];
+    $this->actingAs($world->people['anna'])->put($url, [...$rules, 'do' => 'change'])->assertForbidden();
+    $this->actingAs($world->people['lead'])->put($url, [...$rules, 'do' => 'try'])->assertSessionHas('effect', ['disagreement → included' => 1, 'waiting → included' => 1]);
+    expect($states())->toBe(['waiting', 'disagreement', 'excluded', 'waiting']);
+    $this->put($url, [...$rules, 'do' => 'change'])->assertSessionHas('notice');
+    expect($states())->toBe(['included', 'included', 'excluded', 'waiting'])->and(LogEntry::query()->where('action', 'stage.changed')->sole()->details['items'])->toEqual(['disagreement → included' => 1, 'waiting → included' => 1]);
+    $this->put($url, [...$rules, 'required_decisions' => '0', 'do' => 'change'])->assertSessionHasErrors('required_decisions');
+    // closing opens what is left, once and for all
+    $this->post("{$url}/close")->assertSessionHas('notice');
+    expect($states())->toBe(['included', 'included', 'excluded', 'disagreement'])->and($world->item(3)->kind)->toBe('incomplete');
+    expect(fn () => $world->decide('anna', $world->item(3), 'include'))->toThrow(Refused::class);
+    $this->post("/reviews/{$world->review->id}/screening/disagreements/{$world->item(3)->id}/settlement", ['verdict' => 'include']);
+    expect($world->item(3)->state)->toBe(ItemState::Included);
+});
+
+it('lets what is included go on to the full texts, and sets it aside when it no longer is', function () {
+    $world = shared(3);
+    $both = function (int $item, string $verdict) use ($world): void {
+        foreach (['anna', 'ben'] as $who) {
+            $world->decide($who, $world->item($item), $verdict);
+        }
+    };
+    $both(0, 'include');
+    $this->actingAs($world->people['lead'])->post("/reviews/{$world->review->id}/screening/stages", ['name' => 'Full text', 'purpose' => 'full-text'])->assertSessionHas('notice');
+    $full = $world->review->fresh()->lastStage();
+    $there = fn (): array => $world->review->items()->where('stage_id', $full->id)->orderBy('position')->get()->map(fn ($item): string => $item->state->value)->all();
+    expect($full->purpose)->toBe(StagePurpose::FullText)->and($there())->toBe(['waiting']);
+    $both(1, 'include');
+    $both(2, 'exclude');
+    expect($there())->toBe(['waiting', 'waiting']);
+    $first = $world->review->items()->where('stage_id', $full->id)->orderBy('position')->first();
+    $world->decide('anna', $first, 'include');
+    $settle = fn (int $item, string $verdict) => $this->post("/reviews/{$world->review->id}/screening/disagreements/{$world->item($item)->id}/settlement", ['verdict' => $verdict, 'criterion' => $verdict === 'exclude' ? $world->review->criteria()->first()->id : null])->assertSessionHas('notice');
+    $settle(0, 'exclude');
+    $settle(1, 'exclude');
+    expect($there())->toBe(['removed'])->and(fn () => $world->decide('ben', $first, 'include'))->toThrow(Refused::class, 'not included at the stage before');
+    $settle(0, 'include');
+    expect($there())->toBe(['waiting']);
+    $world->decide('ben', $first, 'include');
+    expect($there())->toBe(['included']);
+    expect(array_column(iterator_to_array(LibraryReferences::included($world->review->fresh()), false), 'title'))->toBe(['Lamps of ward aaa']);
+    $this->get("/reviews/{$world->review->id}/records?state=included&stage={$full->id}")->assertSeeText('included at “full text”');
+    $this->delete("/reviews/{$world->review->id}/screening/stages/{$full->id}")->assertSessionHas('problem');
+});
