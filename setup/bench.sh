@@ -3,7 +3,7 @@
 run_bench() {
     local name="${1:-}"
     [ $# -gt 0 ] && shift
-    case "$name" in pages | library | deliver | search | vocabulary | match | convert) ;; *) fail "there is no benchmark “$name”." "./heron bench pages|library|deliver|search|vocabulary|match|convert [SIZE]" ;; esac
+    case "$name" in pages | library | deliver | screening | search | vocabulary | match | convert) ;; *) fail "there is no benchmark “$name”." "./heron bench pages|library|deliver|screening|search|vocabulary|match|convert [SIZE]" ;; esac
     case "$name" in match | convert) # these need no database
         { need_cli_packages; need_composer; } >&2
         "bench_$name" "$@"
@@ -37,6 +37,47 @@ large_review() {
     quietly "adding people" artisan heron:person Reviewer reviewer@heron.example "--password=a long password"
     step "Making a review of $1 records"
     review="$(artisan heron:large "$1" --lead=lead@heron.example --reviewer=reviewer@heron.example)"
+}
+
+# 50 people deciding at once, then the same with everything killed under them.
+bench_screening() {
+    local review made dsn="pgsql:host=127.0.0.1;port=$PG_PORT;dbname=$APP_DATABASE;user=heron" seconds="${2:-60}"
+    {
+        start_servers
+        start_worker
+        wait_for "http://127.0.0.1:$WEB_PORT/up" "the application"
+        step "Making a review of ${1:-100000} publications, shared out among 50 people"
+    } >&2
+    made="$(artisan heron:load "${1:-100000}" 50)"
+    echo "$made"
+    review="$(printf '%s' "$made" | sed -n 's/.*"review":"\([0-9a-z]*\)".*/\1/p')"
+    php -d pcov.enabled=0 setup/bench/screening.php "http://127.0.0.1:$WEB_PORT" "$review" 50 "$seconds" "$dsn"
+    php -d pcov.enabled=0 setup/bench/screening.php "http://127.0.0.1:$WEB_PORT" "$review" 50 "$((seconds / 2))" "$dsn" bare
+    artisan heron:check-states
+    step "The same, while php-fpm, the worker and PostgreSQL are killed one after the other" >&2
+    php -d pcov.enabled=0 setup/bench/screening.php "http://127.0.0.1:$WEB_PORT" "$review" 50 "$seconds" "$dsn" &
+    local load=$!
+    sleep $((seconds / 4))
+    kill_hard "$DIR/run/fpm.pid"
+    start_servers >&2
+    sleep $((seconds / 4))
+    kill_hard "$DIR/run/worker.pid"
+    start_worker >&2
+    sleep $((seconds / 8))
+    kill_hard "$(cluster_dir)/postmaster.pid"
+    sleep 2
+    start_cluster >&2
+    wait "$load"
+    artisan heron:check-states
+}
+
+# A process and all below it, with no time to tidy up.
+kill_hard() {
+    local pid
+    pid="$(as_postgres head -1 "$1" 2>/dev/null || head -1 "$1")"
+    step "kill -9 $pid ($(ps -o comm= -p "$pid")) and its children" >&2
+    kill -9 "$pid" $(ps -o pid= --ppid "$pid") 2>/dev/null || true
+    sleep 0.5
 }
 
 bench_match() { php -d pcov.enabled=0 setup/bench/matching.php "${1:-100000}"; }

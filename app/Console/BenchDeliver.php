@@ -48,8 +48,8 @@ final class BenchDeliver extends Command
         $seconds = 0.0;
         $pdo = DB::connection()->getPdo();
         foreach (['publications', 'items', 'records'] as $table) {
-            // the position of an item is the database's to give
-            $names = implode(', ', array_diff(DB::getSchemaBuilder()->getColumnListing($table), $table === 'items' ? ['position'] : []));
+            // some columns are the database's to give
+            $names = implode(', ', array_diff(DB::getSchemaBuilder()->getColumnListing($table), ['items' => ['position'], 'publications' => ['title_words']][$table] ?? []));
             DB::statement("CREATE TABLE bench_rows AS SELECT {$names} FROM {$table} WHERE review_id = '{$review}'");
             $rows = $pdo->pgsqlCopyToArray('bench_rows') ?: [];
             DB::statement("CREATE TABLE bench_like (LIKE {$table} INCLUDING ALL)");

@@ -66,7 +66,9 @@ final readonly class ChangeStage
         DB::transaction(function () use ($by, $stage, $rules): void {
             $stage = $this->alone($stage);
             $before = $stage->only(array_keys($rules));
-            $effect = $this->apply($stage, $rules);
+            // who judges what, and who settles, makes no item stand otherwise
+            $effect = array_diff(array_keys($rules), ['name', 'work', 'settled_by', 'names_hidden', 'reason_required']) === [] ? [] : null;
+            $effect === null ? $effect = $this->apply($stage, $rules) : $stage->update($rules);
             ($this->log)($stage->review_id, $by, 'stage.changed', "Changed the rules of “{$stage->name}”", $stage, ['before' => $before, 'after' => $rules, 'items' => $effect]);
         });
     }
@@ -113,6 +115,7 @@ final readonly class ChangeStage
     {
         $changed = $stage->replicate()->fill($rules);
         $changed->id = $stage->id;
+        $changed->setRelation('review', $stage->review);
 
         return $changed;
     }

@@ -1,0 +1,104 @@
+<?php
+
+// Many people deciding at once: each sends a decision a second, as the Reading Desk does, and sends it again with the same key where no answer came.
+// php setup/bench/screening.php BASE REVIEW PEOPLE SECONDS DATABASE_DSN [bare]
+
+[, $base, $review, $people, $seconds, $dsn] = $argv;
+[$people, $seconds, $bare] = [(int) $people, (int) $seconds, in_array('bare', $argv, true)];
+$token = fn (string $html): string => preg_match('/name="csrf-token" content="(\w+)"/', $html, $m) === 1 ? $m[1] : '';
+$handle = function (string $jar) {
+    $curl = curl_init();
+    curl_setopt_array($curl, [CURLOPT_RETURNTRANSFER => true, CURLOPT_COOKIEFILE => $jar, CURLOPT_COOKIEJAR => $jar, CURLOPT_TIMEOUT => 30, CURLOPT_ENCODING => '']);
+
+    return $curl;
+};
+$screeners = [];
+$folder = sys_get_temp_dir().'/heron-load';
+is_dir($folder) || mkdir($folder);
+for ($i = 1; $i <= $people; $i++) {
+    $curl = $handle("{$folder}/{$i}");
+    $ask = function (string $path, ?array $form = null) use ($curl, $base): string {
+        curl_setopt_array($curl, [CURLOPT_URL => $base.$path, CURLOPT_HTTPGET => $form === null, CURLOPT_HTTPHEADER => []] + ($form === null ? [] : [CURLOPT_POST => true, CURLOPT_POSTFIELDS => http_build_query($form)]));
+
+        return (string) curl_exec($curl);
+    };
+    $desk = $ask("/reviews/{$review}/screening/desk");
+    if (! str_contains($desk, 'desk-data')) {
+        $ask('/sign-in', ['_token' => $token($ask('/sign-in')), 'email' => "screener{$i}@heron.example", 'password' => 'a long password']);
+        $desk = $ask("/reviews/{$review}/screening/desk");
+    }
+    preg_match('~id="desk-data">(.*?)</script>~s', $desk, $data) === 1 || exit("Screener {$i} sees no Reading Desk.\n");
+    $screeners[$i] = ['curl' => $curl, 'csrf' => $token($desk), 'items' => json_decode($data[1], true)['items'], 'sent' => null, 'next' => 0.0, 'key' => null, 'tries' => 0];
+}
+$multi = curl_multi_init();
+$began = microtime(true);
+$times = $acknowledged = $failed = $refused = [];
+foreach ($screeners as $i => $one) {
+    $screeners[$i]['next'] = $began + $i / $people;
+}
+do {
+    $now = microtime(true);
+    $open = $now < $began + $seconds;
+    foreach ($screeners as $i => &$one) {
+        if ($one['sent'] !== null || $now < $one['next'] || (! $open && $one['key'] === null) || (! $bare && $one['items'] === [])) {
+            continue;
+        }
+        if ($bare) {
+            curl_setopt_array($one['curl'], [CURLOPT_URL => "{$base}/account", CURLOPT_HTTPGET => true]);
+        } else {
+            $one['key'] ??= bin2hex(random_bytes(16));
+            $item = $one['items'][0];
+            curl_setopt_array($one['curl'], [
+                CURLOPT_URL => "{$base}/reviews/{$review}/screening/items/{$item['id']}/decision", CURLOPT_POST => true,
+                CURLOPT_HTTPHEADER => ['Content-Type: application/json', 'Accept: application/json', "X-CSRF-TOKEN: {$one['csrf']}"],
+                CURLOPT_POSTFIELDS => json_encode(['verdict' => crc32($item['id'].$i) % 3 === 0 ? 'unsure' : 'include', 'note' => '', 'key' => $one['key'], 'seen' => $item['mine']['id'], 'answers' => (object) [], 'after' => end($one['items'])['position']]),
+            ]);
+        }
+        $one['sent'] = $now;
+        curl_multi_add_handle($multi, $one['curl']);
+    }
+    unset($one);
+    curl_multi_exec($multi, $running);
+    curl_multi_select($multi, 0.005);
+    while ($done = curl_multi_info_read($multi)) {
+        $i = array_key_first(array_filter($screeners, fn (array $one): bool => $one['curl'] === $done['handle']));
+        $one = &$screeners[$i];
+        $status = curl_getinfo($done['handle'], CURLINFO_RESPONSE_CODE);
+        $took = curl_getinfo($done['handle'], CURLINFO_TOTAL_TIME) * 1000;
+        $body = (string) curl_multi_getcontent($done['handle']);
+        curl_multi_remove_handle($multi, $done['handle']);
+        if ($status === 200) {
+            $times[] = $took;
+            if (! $bare) {
+                $acknowledged[] = $one['key'];
+                array_shift($one['items']);
+                array_push($one['items'], ...json_decode($body, true)['items'] ?? []);
+            }
+            [$one['key'], $one['tries'], $one['next']] = [null, 0, max($one['sent'] + 1.0, microtime(true))];
+        } elseif ($status === 0 || $status >= 500) {
+            $failed[] = $status;
+            $one['next'] = microtime(true) + 0.5;
+            ++$one['tries'] > 120 && exit("Screener {$i} gets no answer: {$status} ".substr($body, 0, 300)."\n");
+        } else {
+            $refused[] = "{$status} ".substr($body, 0, 160);
+            array_shift($one['items']);
+            [$one['key'], $one['next']] = [null, microtime(true) + 1];
+        }
+        $one['sent'] = null;
+        unset($one);
+    }
+    $waiting = array_filter($screeners, fn (array $one): bool => $one['sent'] !== null || $one['key'] !== null);
+} while ($open || $waiting !== []);
+$elapsed = microtime(true) - $began;
+sort($times);
+$at = fn (float $share): float => round($times[(int) min(count($times) - 1, floor($share * count($times)))] ?? 0, 1);
+$result = ['what' => $bare ? 'bare signed-in page under the same load' : 'decisions', 'people' => $people, 'seconds' => round($elapsed, 1), 'answered' => count($times), 'per_second' => round(count($times) / $elapsed, 1), 'p50_ms' => $at(0.5), 'p95_ms' => $at(0.95), 'p99_ms' => $at(0.99), 'worst_ms' => $at(1), 'sent_again' => count($failed), 'refused' => count($refused)];
+if (! $bare) {
+    $kept = (new PDO($dsn))->query('SELECT client_key, count(*) FROM decisions WHERE client_key IS NOT NULL GROUP BY 1')->fetchAll(PDO::FETCH_KEY_PAIR);
+    $result += ['lost' => count(array_diff($acknowledged, array_keys($kept))), 'double' => count(array_filter($kept, fn ($n): bool => $n > 1)) + count($acknowledged) - count(array_unique($acknowledged))];
+}
+echo json_encode($result), "\n";
+foreach (array_slice(array_count_values($refused), 0, 5) as $what => $n) {
+    fwrite(STDERR, "refused {$n} times: {$what}\n");
+}
+exit(($result['lost'] ?? 0) + ($result['double'] ?? 0) === 0 ? 0 : 1);
