@@ -11,7 +11,7 @@ return [
     'sources' => [
         'alder' => ['name' => 'Alder Index', 'short' => 'Alder', 'url' => "{$standins}/alder", 'dialect' => 'cql', 'asks' => 'cql', 'batch' => 500, 'timeout' => 20, 'thesaurus' => "{$standins}/alder/thesaurus.ttl"],
         'tern' => ['name' => 'Tern Abstracts', 'short' => 'Tern', 'url' => "{$standins}/tern", 'dialect' => 'ccl', 'asks' => 'ccl', 'batch' => 200, 'timeout' => 20, 'thesaurus' => "{$standins}/tern/thesaurus.ttl"],
-        'fen' => ['name' => 'Fen Register', 'short' => 'Fen', 'url' => "{$standins}/fen", 'dialect' => 'fen', 'asks' => 'cql', 'batch' => 100, 'timeout' => 20, 'thesaurus' => null],
+        'fen' => ['name' => 'Fen Register', 'kind' => 'register', 'short' => 'Fen', 'url' => "{$standins}/fen", 'dialect' => 'fen', 'asks' => 'cql', 'batch' => 100, 'timeout' => 20, 'thesaurus' => null],
     ],
 
     // Resolves DOIs to PDFs, for those that it has.

@@ -105,6 +105,7 @@ Route::prefix('/reviews/{review}')->middleware('auth')->scopeBindings()->group(f
         Route::get('/codebook', [CodingController::class, 'codebook'])->name('codebook');
         Route::get('/coding/{publication}', [CodingController::class, 'show'])->name('coding.show');
         Route::get('/report', [ReportController::class, 'show'])->name('report');
+        Route::get('/report/flow.{format}', [ReportController::class, 'flow'])->whereIn('format', ['svg', 'png', 'pdf', 'csv'])->name('report.flow');
         Route::get('/log', LogController::class)->name('log');
         Route::get('/exports/included/{format}', [ExportController::class, 'included'])->name('exports.included');
         Route::get('/exports/coding', [ExportController::class, 'coding'])->name('exports.coding');
@@ -167,6 +168,7 @@ Route::prefix('/reviews/{review}')->middleware('auth')->scopeBindings()->group(f
         Route::post('/deliveries', [DeliveryController::class, 'store'])->name('deliveries.store');
         Route::get('/deliveries/{delivery}/columns', [DeliveryController::class, 'columns'])->name('deliveries.columns');
         Route::post('/deliveries/{delivery}/read', [DeliveryController::class, 'read'])->name('deliveries.read');
+        Route::put('/deliveries/{delivery}/kind', [DeliveryController::class, 'kind'])->name('deliveries.kind');
         Route::post('/deliveries/{delivery}/withdraw', [DeliveryController::class, 'withdraw'])->name('deliveries.withdraw');
         Route::post('/deliveries/{delivery}/rejections/{rejection}', [DeliveryController::class, 'mend'])->name('deliveries.mend');
         Route::post('/deliveries/{delivery}/go-on', [DeliveryController::class, 'goOn'])->name('deliveries.go-on');

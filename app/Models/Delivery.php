@@ -14,6 +14,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property string $id
  * @property string $review_id
  * @property string $kind
+ * @property string $source_kind database, register or other
  * @property string $source_name
  * @property Carbon $searched_on
  * @property string $notes

@@ -66,6 +66,9 @@ final readonly class LibraryFilters
         if (isset($states[$state])) {
             $steps[] = ['key' => 'state', 'words' => $stateWords[$state].$at, 'apply' => fn (Builder $b) => self::whereItem($b, $stage, fn (Builder $i) => $i->whereIn('items.state', array_map(fn (ItemState $s): string => $s->value, $states[$state])))];
         }
+        if (! isset($states[$state]) && $stage->id !== $review->firstStage()->id && self::id($request, 'reason') === null) {
+            $steps[] = ['key' => 'stage', 'words' => 'that came to “'.mb_strtolower($stage->name).'”', 'apply' => fn (Builder $b) => self::whereItem($b, $stage, fn (Builder $i) => $i->whereNotIn('items.state', [ItemState::Folded->value, ItemState::Removed->value]))];
+        }
         $criterion = self::id($request, 'reason') === null ? null : Criterion::query()->where('review_id', $review->id)->find(self::id($request, 'reason'));
         if ($criterion !== null) {
             $steps[] = ['key' => 'reason', 'words' => "excluded: {$criterion->reason}", 'apply' => fn (Builder $b) => self::whereItem($b, $stage, fn (Builder $i) => $i->where('items.state', ItemState::Excluded->value)->where('items.criterion_id', $criterion->id))];

@@ -44,9 +44,15 @@ final readonly class Flow
         return $this->facts->waiting + $this->facts->disagreements;
     }
 
+    /** What is included in the end. */
+    public function included(): int
+    {
+        return $this->facts->fullTexts->included ?? $this->facts->included;
+    }
+
     public function notYetCoded(): int
     {
-        return $this->facts->included - $this->facts->coded;
+        return $this->included() - $this->facts->coded;
     }
 
     /** @return list<string> what does not add up; empty when all does */
@@ -58,6 +64,19 @@ final readonly class Flow
         }
         if (array_sum($this->facts->excludedByReason) !== $this->facts->excluded) {
             $found[] = "{$this->facts->excluded} are excluded, but the reasons add up to ".array_sum($this->facts->excludedByReason).'.';
+        }
+        if ($this->facts->recordsBySource !== [] && array_sum($this->facts->recordsBySource) !== $this->facts->recordsDelivered) {
+            $found[] = "{$this->facts->recordsDelivered} records were delivered, but the sources add up to ".array_sum($this->facts->recordsBySource).'.';
+        }
+        $full = $this->facts->fullTexts;
+        if ($full !== null && $full->included + $full->excluded + $full->pending() !== $full->sought) {
+            $found[] = "Of {$full->sought} reports, ".($full->included + $full->excluded)." are decided and {$full->pending()} pending.";
+        }
+        if ($full !== null && $full->sought !== $this->facts->included) {
+            $found[] = "{$this->facts->included} are included by title and abstract, but {$full->sought} went on to the full texts.";
+        }
+        if ($full !== null && array_sum($full->excludedByReason) !== $full->excluded) {
+            $found[] = "{$full->excluded} reports are excluded, but the reasons add up to ".array_sum($full->excludedByReason).'.';
         }
         if ($this->duplicatesRemoved() < 0 || $this->duplicatesByMachine() < 0 || $this->notYetCoded() < 0 || $this->toScreen() < 0) {
             $found[] = 'A later step holds more than the one before it.';

@@ -172,5 +172,10 @@ it('lets what is included go on to the full texts, and sets it aside when it no 
     expect($there())->toBe(['included']);
     expect(array_column(iterator_to_array(LibraryReferences::included($world->review->fresh()), false), 'title'))->toBe(['Lamps of ward aaa']);
     $this->get("/reviews/{$world->review->id}/records?state=included&stage={$full->id}")->assertSeeText('included at “full text”');
+    $this->get("/reviews/{$world->review->id}/records?stage={$full->id}")->assertSeeText('that came to “full text”')->assertSeeText('Lamps of ward aaa')->assertDontSeeText('Lamps of ward bbb');
     $this->delete("/reviews/{$world->review->id}/screening/stages/{$full->id}")->assertSessionHas('problem');
+    // the flow tells both stages, on the page and in every file
+    $this->get("/reviews/{$world->review->id}/report")->assertDontSeeText('do not add up')->assertSeeText('reports included');
+    $file = fn (string $format): string => (string) $this->get("/reviews/{$world->review->id}/report/flow.{$format}")->assertOk()->getContent();
+    expect($file('svg'))->toContain('Reports of included studies (n = 1)')->and($file('csv'))->toContain("Included,Reports of included studies,1\r\n")->and(substr($file('png'), 1, 3))->toBe('PNG')->and(substr($file('pdf'), 0, 4))->toBe('%PDF');
 });

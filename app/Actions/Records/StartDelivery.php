@@ -35,7 +35,7 @@ final readonly class StartDelivery
      * @throws Refused If this very file was delivered before; the context names that delivery.
      * @throws UnusableFile If it is of no known format.
      */
-    public function ofFile(User $by, Review $review, string $path, string $fileName, string $source, CarbonInterface $searchedOn, string $notes, string $platform = '', ?array $reading = null): Delivery
+    public function ofFile(User $by, Review $review, string $path, string $fileName, string $source, CarbonInterface $searchedOn, string $notes, string $platform = '', ?array $reading = null, string $sourceKind = 'database'): Delivery
     {
         $hash = hash_file('sha256', $path) ?: throw new \RuntimeException("Cannot read {$path}.");
         $this->refuseTwice($review, $hash);
@@ -49,10 +49,10 @@ final readonly class StartDelivery
             fclose($stream);
         }
         try {
-            return DB::transaction(function () use ($by, $review, $path, $fileName, $source, $searchedOn, $notes, $hash, $platform, $format, $reading): Delivery {
+            return DB::transaction(function () use ($by, $review, $path, $fileName, $source, $searchedOn, $notes, $hash, $platform, $format, $reading, $sourceKind): Delivery {
                 return $this->start($by, $review, [
                     'kind' => 'file', 'source_name' => $source, 'searched_on' => $searchedOn, 'notes' => $notes,
-                    'file_name' => $fileName, 'file_hash' => $hash, 'file_size' => (int) filesize($path), 'platform' => $platform, 'format' => $format, 'reading' => $reading ?? [],
+                    'file_name' => $fileName, 'file_hash' => $hash, 'file_size' => (int) filesize($path), 'source_kind' => $sourceKind, 'platform' => $platform, 'format' => $format, 'reading' => $reading ?? [],
                 ], "Reading {$fileName}", $reading === null ? 'mapping' : 'queued');
             });
         } catch (UniqueConstraintViolationException) {
@@ -72,7 +72,7 @@ final readonly class StartDelivery
             }
 
             return $this->start($by, $run->review, [
-                'kind' => 'fetch', 'source_name' => $run->source_title, 'source_key' => $run->source, 'searched_on' => $run->ran_at, 'run_id' => $run->id, 'only_new' => $onlyNew,
+                'kind' => 'fetch', 'source_name' => $run->source_title, 'source_key' => $run->source, 'source_kind' => config("heron.sources.{$run->source}.kind", 'database'), 'searched_on' => $run->ran_at, 'run_id' => $run->id, 'only_new' => $onlyNew,
                 'query_sent' => $run->query_sent, 'expected' => $run->total,
             ], 'Fetching '.($onlyNew ? 'what is new of ' : '').number_format($run->total)." records from {$run->source_title}");
         });

@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Actions\Records\MendRejection;
 use App\Actions\Records\StartDelivery;
+use App\Actions\Records\TellSourceKind;
 use App\Actions\Records\WithdrawDelivery;
 use App\Actions\Refused;
 use App\Files\TablePreview;
@@ -34,7 +35,7 @@ final class DeliveryController extends Controller
     {
         $given = $request->validate([
             'files' => ['required', 'array', 'max:20'], 'files.*' => ['file', 'max:'.config('heron.largest_upload_mb') * 1024],
-            'source_name' => ['required', 'string', 'max:120'], 'searched_on' => ['required', 'date', 'before_or_equal:tomorrow', 'after:1950-01-01'], 'notes' => ['nullable', 'string', 'max:2000'], 'platform' => ['nullable', 'string', 'max:120'],
+            'source_name' => ['required', 'string', 'max:120'], 'searched_on' => ['required', 'date', 'before_or_equal:tomorrow', 'after:1950-01-01'], 'notes' => ['nullable', 'string', 'max:2000'], 'platform' => ['nullable', 'string', 'max:120'], 'source_kind' => ['nullable', 'in:database,register,other'],
         ], ['files.required' => 'Choose a file, or drop one here.', 'files.*.max' => 'A file may have '.config('heron.largest_upload_mb').' MB at most.']);
         [$started, $problems] = [[], []];
         $folder = TemporaryFolder::make();
@@ -44,7 +45,7 @@ final class DeliveryController extends Controller
                 try {
                     foreach (Unpacking::of($file->getRealPath(), $name, $folder) as $part) {
                         $name = $this->nameOf($part['name']);
-                        $started[] = $start->ofFile($this->me($request), $review, $part['path'], $name, $given['source_name'], CarbonImmutable::parse($given['searched_on']), $given['notes'] ?? '', $given['platform'] ?? '');
+                        $started[] = $start->ofFile($this->me($request), $review, $part['path'], $name, $given['source_name'], CarbonImmutable::parse($given['searched_on']), $given['notes'] ?? '', $given['platform'] ?? '', sourceKind: $given['source_kind'] ?? 'database');
                     }
                 } catch (Refused $refused) {
                     $problems[] = ['text' => "{$name}: {$refused->getMessage()}", 'url' => route('deliveries.show', [$review, $refused->context['delivery']]), 'link' => 'See that delivery'];
@@ -107,6 +108,14 @@ final class DeliveryController extends Controller
         }
 
         return redirect()->to(route('deliveries.show', [$review, $delivery]).'#rejected')->with('notice', 'The record has been taken in.');
+    }
+
+    public function kind(Request $request, Review $review, Delivery $delivery, TellSourceKind $tell): RedirectResponse
+    {
+        $given = $request->validate(['source_kind' => ['required', 'in:database,register,other']]);
+        $tell->execute($this->me($request), $delivery, $given['source_kind']);
+
+        return redirect()->route('deliveries.show', [$review, $delivery])->with('notice', 'Counted so in the flow from now on.');
     }
 
     public function withdraw(Request $request, Review $review, Delivery $delivery, WithdrawDelivery $withdraw): RedirectResponse

@@ -79,7 +79,7 @@ final class PublicationController extends Controller
         $path = (string) tempnam(sys_get_temp_dir(), 'heron');
         try {
             file_put_contents($path, implode('', [...(new RisWriter)->write([$reference])]));
-            $delivery = $start->ofFile($this->me($request), $review, $path, 'by-hand.ris', 'Added by hand', CarbonImmutable::now(), $given['why']);
+            $delivery = $start->ofFile($this->me($request), $review, $path, 'by-hand.ris', 'Added by hand', CarbonImmutable::now(), $given['why'], sourceKind: 'other');
         } finally {
             unlink($path);
         }

@@ -75,6 +75,7 @@
                 @if ($delivery->file_name) <dt>File</dt><dd class="break-words">{{ $delivery->file_name }}, {{ number_format(ceil($delivery->file_size / 1024)) }} kB</dd> @endif
                 @if ($delivery->format !== '') <dt>Format</dt><dd>{{ \WaryHeron\Core\Bibliography\Format\Formats::TITLES[$delivery->format] ?? $delivery->format }}</dd> @endif
                 @if ($delivery->remarks !== '') <dt>Reading</dt><dd>{{ $delivery->remarks }}</dd> @endif
+                <dt>Kind of source</dt><dd>@can('deliver', $review)<form class="inline" method="post" action="{{ route('deliveries.kind', [$review, $delivery]) }}">@csrf @method('put') <select class="input" name="source_kind" aria-label="Kind of source">@foreach (['database' => 'a database', 'register' => 'a register', 'other' => 'another source'] as $kind => $label) <option value="{{ $kind }}" @selected($delivery->source_kind === $kind)>{{ $label }}</option> @endforeach</select> <button class="button button-plain">Save</button></form>@else {{ $delivery->source_kind }} @endcan</dd>
                 @if ($delivery->platform !== '') <dt>Platform</dt><dd>{{ $delivery->platform }}</dd> @endif
                 <dt>Searched on</dt><dd>{{ $delivery->searched_on->format('j M Y') }}</dd>
                 <dt>Delivered</dt><dd>{{ $delivery->created_at->format('j M Y, H:i') }} by {{ $delivery->creator->name }}</dd>

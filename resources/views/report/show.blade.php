@@ -20,11 +20,23 @@
                         <ul>@foreach ($reasons as $reason) <li>{{ number_format($reason->n) }} @if ($reason->id !== '')<a href="{{ route('library', [$review, 'reason' => $reason->id]) }}">{{ $reason->reason }}</a>@else {{ $reason->reason }} @endif</li> @endforeach</ul>
                     </div>
                     <svg class="flow-down" viewBox="0 0 14 26" aria-hidden="true"><path d="M7 0v24M2 18l5 6 5-6"/></svg><span></span>
-                    <div class="flow-box"><strong>{{ number_format($facts->included) }}</strong> <a href="{{ route('library', [$review, 'state' => 'included']) }}">included</a></div>
-                    <div class="flow-box"><strong>{{ number_format($flow->pending()) }}</strong> <a href="{{ route('library', [$review, 'state' => 'pending']) }}">without a final decision yet</a>
-                        <ul><li>{{ number_format($facts->waiting) }} <a href="{{ route('library', [$review, 'state' => 'waiting']) }}">with decisions missing</a></li><li>{{ number_format($facts->disagreements) }} <a href="{{ route('library', [$review, 'state' => 'disagreement']) }}">in disagreement</a></li></ul>
+                    @php($first = $review->firstStage()->id)
+                    @php($down = '<svg class="flow-down" viewBox="0 0 14 26" aria-hidden="true"><path d="M7 0v24M2 18l5 6 5-6"/></svg><span></span>')
+                    <div class="flow-box"><strong>{{ number_format($facts->included) }}</strong> <a href="{{ route('library', [$review, 'state' => 'included', 'stage' => $first]) }}">{{ $facts->fullTexts ? 'go on to the full texts' : 'included' }}</a></div>
+                    <div class="flow-box"><strong>{{ number_format($flow->pending()) }}</strong> <a href="{{ route('library', [$review, 'state' => 'pending', 'stage' => $first]) }}">without a final decision yet</a>
+                        <ul><li>{{ number_format($facts->waiting) }} <a href="{{ route('library', [$review, 'state' => 'waiting', 'stage' => $first]) }}">with decisions missing</a></li><li>{{ number_format($facts->disagreements) }} <a href="{{ route('library', [$review, 'state' => 'disagreement', 'stage' => $first]) }}">in disagreement</a></li></ul>
                     </div>
-                    <svg class="flow-down" viewBox="0 0 14 26" aria-hidden="true"><path d="M7 0v24M2 18l5 6 5-6"/></svg><span></span>
+                    {!! $down !!}
+                    @if ($facts->fullTexts)
+                        @php([$full, $last] = [$facts->fullTexts, $review->lastStage()->id])
+                        <div class="flow-box"><strong>{{ number_format($full->sought - $full->pending()) }}</strong> <a href="{{ route('library', [$review, 'stage' => $last]) }}">reports assessed</a> in full
+                            @if ($full->pending() > 0) <ul><li>{{ number_format($full->pending()) }} <a href="{{ route('library', [$review, 'state' => 'pending', 'stage' => $last]) }}">without a final decision yet</a></li></ul> @endif</div>
+                        <div class="flow-box"><strong>{{ number_format($full->excluded) }}</strong> <a href="{{ route('library', [$review, 'state' => 'excluded', 'stage' => $last]) }}">reports excluded</a>
+                            <ul>@foreach ($fullReasons as $reason) <li>{{ number_format($reason->n) }} @if ($reason->id !== '')<a href="{{ route('library', [$review, 'reason' => $reason->id, 'stage' => $last]) }}">{{ $reason->reason }}</a>@else {{ $reason->reason }} @endif</li> @endforeach</ul></div>
+                        {!! $down !!}
+                        <div class="flow-box"><strong>{{ number_format($full->included) }}</strong> <a href="{{ route('library', [$review, 'state' => 'included', 'stage' => $last]) }}">reports included</a></div><span></span>
+                        {!! $down !!}
+                    @endif
                     <div class="flow-box"><strong>{{ number_format($facts->coded) }}</strong> <a href="{{ route('coding', $review) }}">coded in full</a></div>
                     <div class="flow-box"><strong>{{ number_format($flow->notYetCoded()) }}</strong> <a href="{{ route('coding', $review) }}">not coded in full yet</a></div>
                 </div>
@@ -32,7 +44,8 @@
         </section>
         <section class="sheet" id="exports">
             <header class="sheet-head"><h2>Take it out</h2></header>
-            <div class="section"><h3>Included publications, {{ number_format($facts->included) }}</h3><p><a href="{{ route('exports.included', [$review, 'ris']) }}">RIS</a> · <a href="{{ route('exports.included', [$review, 'csv']) }}">CSV</a> · <a href="{{ route('exports.included', [$review, 'nbib']) }}">NBIB</a> · <a href="{{ route('exports.included', [$review, 'bibtex']) }}">BibTeX</a> · <a href="{{ route('exports.included', [$review, 'csl-json']) }}">CSL-JSON</a></p></div>
+            <div class="section"><h3>Flow diagram</h3><p><a href="{{ route('report.flow', [$review, 'svg']) }}">SVG</a> · <a href="{{ route('report.flow', [$review, 'png']) }}">PNG</a> · <a href="{{ route('report.flow', [$review, 'pdf']) }}">PDF</a> · <a href="{{ route('report.flow', [$review, 'csv']) }}">its numbers as CSV</a></p></div>
+            <div class="section"><h3>Included publications, {{ number_format($flow->included()) }}</h3><p><a href="{{ route('exports.included', [$review, 'ris']) }}">RIS</a> · <a href="{{ route('exports.included', [$review, 'csv']) }}">CSV</a> · <a href="{{ route('exports.included', [$review, 'nbib']) }}">NBIB</a> · <a href="{{ route('exports.included', [$review, 'bibtex']) }}">BibTeX</a> · <a href="{{ route('exports.included', [$review, 'csl-json']) }}">CSL-JSON</a></p></div>
             <div class="section"><h3>Coding table</h3><p><a href="{{ route('exports.coding', $review) }}">The coding table as CSV</a></p></div>
             <p class="section small quiet">In CSV files, text that a spreadsheet would run as a formula has an apostrophe in front.</p>
         </section>

@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Records;
+
+use App\Actions\WriteLog;
+use App\Models\Delivery;
+use App\Models\User;
+use Illuminate\Support\Facades\DB;
+
+/** Says whether a delivery came from a database, a register or elsewhere, which flow diagrams tell apart. */
+final readonly class TellSourceKind
+{
+    public function __construct(private WriteLog $log)
+    {
+    }
+
+    public function execute(User $by, Delivery $delivery, string $kind): void
+    {
+        DB::transaction(function () use ($by, $delivery, $kind): void {
+            $before = $delivery->source_kind;
+            $delivery->update(['source_kind' => $kind]);
+            ($this->log)($delivery->review_id, $by, 'delivery.kind', "Counts {$delivery->source_name} as ".['database' => 'a database', 'register' => 'a register', 'other' => 'another source'][$kind], $delivery, ['before' => $before, 'after' => $kind]);
+        });
+    }
+}
