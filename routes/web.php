@@ -14,6 +14,7 @@ use App\Http\Controllers\KnownItemController;
 use App\Http\Controllers\LibraryController;
 use App\Http\Controllers\LogController;
 use App\Http\Controllers\MatchingController;
+use App\Http\Controllers\NoticeController;
 use App\Http\Controllers\PairingController;
 use App\Http\Controllers\PasswordController;
 use App\Http\Controllers\PostRoomController;
@@ -64,6 +65,9 @@ Route::middleware('auth')->group(function (): void {
     Route::get('/', HomeController::class)->name('home');
     Route::get('/account', [PasswordController::class, 'account'])->name('account');
     Route::put('/account', [PasswordController::class, 'change'])->name('account.change');
+    Route::put('/account/notices', [NoticeController::class, 'change'])->name('account.notices');
+    Route::get('/notices', [NoticeController::class, 'index'])->name('notices');
+    Route::post('/notices', [NoticeController::class, 'read'])->name('notices.read');
     Route::get('/tasks', [TaskController::class, 'index'])->name('tasks');
     Route::post('/tasks/{task}/cancel', [TaskController::class, 'cancel'])->can('cancel', 'task')->name('tasks.cancel');
     Route::post('/tasks/{task}/seen', [TaskController::class, 'seen'])->can('view', 'task')->name('tasks.seen');

@@ -42,6 +42,7 @@ final class MakeLoad extends Command
         TaskSlice::runHere($start->ofFile($people[0], $review, $path, 'load.ris', 'Load', now(), ''));
         unlink($path);
         $this->multiply($review, $wanted);
+        DB::statement('ANALYZE');
         $terms = ['pool' => 'free', 'sample' => null, 'percent' => null, 'decisions' => 2, 'quotas' => array_fill_keys(array_map(fn (User $one): string => $one->id, $people), null), 'mode' => 'mixed', 'seed' => 11];
         $began = microtime(true);
         $share->execute($people[0], $review->firstStage(), LibraryFilters::from(new Request, $review, $people[0]), $terms, 'For load', $wanted);

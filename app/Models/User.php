@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Access\Role;
+use App\Notices\NoticeKind;
 use Carbon\CarbonImmutable as Carbon;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
 use Illuminate\Database\Eloquent\Relations\HasMany;
@@ -16,6 +17,7 @@ use Illuminate\Notifications\Notifiable;
  * @property string $name
  * @property string $email
  * @property string $password
+ * @property array<string, list<string>> $unwanted_notices kinds by way
  * @property Carbon $created_at
  * @property Carbon $updated_at
  */
@@ -23,7 +25,7 @@ final class User extends Authenticatable
 {
     use HasUlids, Notifiable;
 
-    protected $attributes = ['remember_token' => null];
+    protected $attributes = ['remember_token' => null, 'unwanted_notices' => '{}'];
 
     protected $hidden = ['password', 'remember_token'];
 
@@ -41,8 +43,13 @@ final class User extends Authenticatable
         return $this->roles[$review->id] ??= Membership::query()->where('review_id', $review->id)->where('user_id', $this->id)->first()?->role;
     }
 
+    public function wants(NoticeKind $kind, string $way): bool
+    {
+        return ! in_array($kind->value, $this->unwanted_notices[$way] ?? [], true);
+    }
+
     protected function casts(): array
     {
-        return ['password' => 'hashed'];
+        return ['password' => 'hashed', 'unwanted_notices' => 'array'];
     }
 }

@@ -80,16 +80,13 @@ final readonly class ShareOutDraft
     /** @return list<string> publications in an order that can be had again */
     private static function pool(Stage $stage, LibraryFilters $filters, string $pool, bool $calibration): array
     {
-        $apart = $stage->purpose === StagePurpose::Subset;
-        $item = fn (Builder $query) => $query->selectRaw('1')->from('items')->whereColumn('items.review_id', 'publications.review_id')->whereColumn('items.publication_id', 'publications.id')->where('items.stage_id', $stage->id);
-        $assigned = fn (Builder $query) => $item($query)->join('assignments', fn ($a) => $a->on('assignments.item_id', '=', 'items.id')->on('assignments.review_id', '=', 'items.review_id'));
-        $decided = fn (Builder $query) => $item($query)->join('decisions', fn ($d) => $d->on('decisions.item_id', '=', 'items.id')->on('decisions.review_id', '=', 'items.review_id'))->whereNull('decisions.superseded_at')->whereNotNull('decisions.verdict');
-        $query = $filters->publications();
         // a stage of its own takes any publication; the others what waits there
-        $apart ? $query->where(fn (Builder $any) => $any->whereNotExists($item)->orWhereExists(fn (Builder $q) => $item($q)->where('items.state', ItemState::Waiting->value)))
-            : $query->whereExists(fn (Builder $q) => $item($q)->where('items.state', ItemState::Waiting->value));
+        $join = $stage->purpose === StagePurpose::Subset ? 'leftJoin' : 'join';
+        $query = $filters->publications()->{$join}('items AS here', fn ($on) => $on->on('here.review_id', '=', 'publications.review_id')->on('here.publication_id', '=', 'publications.id')->where('here.stage_id', $stage->id))
+            ->where(fn (Builder $any) => $any->where('here.state', ItemState::Waiting->value)->orWhereNull('here.id'));
         if ($pool === 'free' || $calibration) {
-            $query->whereNotExists($assigned)->whereNotExists($decided);
+            $query->whereNotExists(fn (Builder $q) => $q->selectRaw('1')->from('assignments')->whereColumn('assignments.review_id', 'here.review_id')->whereColumn('assignments.item_id', 'here.id'))
+                ->whereNotExists(fn (Builder $q) => $q->selectRaw('1')->from('decisions')->whereColumn('decisions.review_id', 'here.review_id')->whereColumn('decisions.item_id', 'here.id')->whereNull('decisions.superseded_at')->whereNotNull('decisions.verdict'));
         }
 
         return array_values($query->orderBy('publications.id')->pluck('publications.id')->all());

@@ -5,10 +5,12 @@ declare(strict_types=1);
 namespace App\Actions\Screening;
 
 use App\Actions\Refused;
+use App\Actions\TellPeople;
 use App\Actions\WriteLog;
 use App\Models\ShareOut;
 use App\Models\Stage;
 use App\Models\User;
+use App\Notices\NoticeKind;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 use WaryHeron\Core\Screening\ItemState;
@@ -18,7 +20,7 @@ use WaryHeron\Core\Screening\ShareOut\ShareOut as Core;
 /** Hands undone items on to others, or takes a share-out back. What was decided stays. */
 final readonly class ChangeShares
 {
-    public function __construct(private WriteLog $log)
+    public function __construct(private WriteLog $log, private TellPeople $tell)
     {
     }
 
@@ -48,6 +50,7 @@ final readonly class ChangeShares
                 DB::table('assignments')->insert(array_map(fn (string $item): array => ['review_id' => $stage->review_id, 'stage_id' => $stage->id, 'item_id' => $item, 'user_id' => $plan->people[$item][0], 'share_out_id' => $undone[$item]], $part));
             }
             ($this->log)($stage->review_id, $by, 'share.handed-on', 'Handed on '.number_format(count($items))." items of {$from->name}’s that were not judged", $stage, ['from' => $from->id, 'per_person' => $plan->perPerson()]);
+            ($this->tell)(array_map(strval(...), array_keys($plan->perPerson())), NoticeKind::ShareReady, $stage->review, "Your share at “{$stage->name}” has grown", route('desk', [$stage->review_id, 'stage' => $stage->id], false));
 
             return count($items);
         });

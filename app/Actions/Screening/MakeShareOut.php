@@ -5,11 +5,13 @@ declare(strict_types=1);
 namespace App\Actions\Screening;
 
 use App\Actions\Refused;
+use App\Actions\TellPeople;
 use App\Actions\WriteLog;
 use App\Models\Review;
 use App\Models\ShareOut;
 use App\Models\Stage;
 use App\Models\User;
+use App\Notices\NoticeKind;
 use App\Queries\LibraryFilters;
 use App\Queries\ShareOutDraft;
 use App\Support\Copy;
@@ -20,7 +22,7 @@ use WaryHeron\Core\Screening\StagePurpose;
 /** Gives people their shares, all at once or not at all. */
 final readonly class MakeShareOut
 {
-    public function __construct(private ChangeStage $stages, private WriteLog $log)
+    public function __construct(private ChangeStage $stages, private WriteLog $log, private TellPeople $tell)
     {
     }
 
@@ -54,6 +56,7 @@ final readonly class MakeShareOut
             }
             Copy::into('assignments', ['review_id', 'stage_id', 'item_id', 'user_id', 'share_out_id'], $rows);
             ($this->log)($stage->review_id, $by, 'share-out.made', "Shared out “{$name}”: ".number_format(count($items)).' publications', $shareOut, ['per_person' => $plan->perPerson(), 'seed' => $terms['seed']]);
+            ($this->tell)(array_values(array_diff(array_map(strval(...), array_keys($plan->perPerson())), [$by->id])), NoticeKind::ShareReady, $stage->review, "Your share at “{$stage->name}” is ready", route('desk', [$stage->review_id, 'stage' => $stage->id], false));
 
             return $shareOut;
         });

@@ -5,15 +5,19 @@ declare(strict_types=1);
 namespace App\Actions\Screening;
 
 use App\Actions\Refused;
+use App\Actions\TellPeople;
 use App\Actions\WriteLog;
 use App\Models\Item;
+use App\Models\Membership;
 use App\Models\TalkMessage;
 use App\Models\User;
+use App\Notices\NoticeKind;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
 
 final readonly class PostToTalk
 {
-    public function __construct(private WriteLog $log)
+    public function __construct(private WriteLog $log, private TellPeople $tell)
     {
     }
 
@@ -27,8 +31,19 @@ final readonly class PostToTalk
             }
             $message = TalkMessage::query()->create(['review_id' => $item->review_id, 'item_id' => $item->id, 'user_id' => $by->id, 'body' => $body]);
             ($this->log)($item->review_id, $by, 'talk.posted', "Wrote in Talk on “{$item->publication->title}”", $message);
+            ($this->tell)($this->mentioned($by, $item, $body), NoticeKind::Mentioned, $item->review, "{$by->name} mentions you on “{$item->publication->title}”", route('disagreements.show', [$item->review_id, $item], false).'#talk');
 
             return $message;
         });
+    }
+
+    /** @return list<string> those whose name, or first name where only one bears it, follows an @ */
+    private function mentioned(User $by, Item $item, string $body): array
+    {
+        $people = $item->review->memberships()->with('user')->get()->map(fn (Membership $m): User => $m->user)->reject(fn (User $one): bool => $one->id === $by->id);
+        $first = $people->countBy(fn (User $one): string => Str::before($one->name, ' '));
+
+        return array_values($people->filter(fn (User $one): bool => str_contains($body, "@{$one->name}")
+            || ($first[Str::before($one->name, ' ')] === 1 && preg_match('/@'.preg_quote(Str::before($one->name, ' '), '/').'\b/u', $body) === 1))->pluck('id')->all());
     }
 }

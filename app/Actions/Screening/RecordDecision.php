@@ -4,20 +4,25 @@ declare(strict_types=1);
 
 namespace App\Actions\Screening;
 
+use App\Access\Role;
 use App\Actions\Refused;
+use App\Actions\TellPeople;
 use App\Actions\WriteLog;
 use App\Models\Criterion;
 use App\Models\Decision;
 use App\Models\Item;
 use App\Models\User;
+use App\Notices\NoticeKind;
+use App\Queries\Tallies;
 use Illuminate\Support\Facades\DB;
 use WaryHeron\Core\Screening\BallotClosed;
+use WaryHeron\Core\Screening\ItemState;
 use WaryHeron\Core\Screening\Verdict;
 
 /** Keeps a person's verdict on an item, or takes it back. The item opens by itself when the last decision comes in. */
 final readonly class RecordDecision
 {
-    public function __construct(private WriteLog $log)
+    public function __construct(private WriteLog $log, private TellPeople $tell)
     {
     }
 
@@ -85,9 +90,22 @@ final readonly class RecordDecision
         $decision->setRelation('item', $item);
         if ($opened) {
             ($this->log)($item->review_id, null, 'item.opened', "All decisions are in on “{$title}”", $item);
+            $this->tellOf($ballot, $after);
         }
 
         return $decision;
+    }
+
+    private function tellOf(ItemBallot $ballot, \WaryHeron\Core\Screening\Ballot $after): void
+    {
+        $stage = $ballot->stage;
+        if ($ballot->item->state === ItemState::Disagreement) {
+            ($this->tell)($after->people(), NoticeKind::Disagreement, $stage->review, "Disagreements wait at “{$stage->name}”", route('disagreements', [$stage->review_id, 'stage' => $stage->id], false));
+        }
+        if (Tallies::of($stage->review, $stage)->in(ItemState::Waiting) === 0) {
+            $leads = $stage->review->memberships()->where('role', Role::Lead)->pluck('user_id')->all();
+            ($this->tell)(array_values($leads), NoticeKind::StageDone, $stage->review, "All decisions are in at “{$stage->name}”", route('screening', [$stage->review_id, 'stage' => $stage->id], false));
+        }
     }
 
     private function mustBeTheirs(User $by, ItemBallot $ballot): void

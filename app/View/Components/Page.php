@@ -21,6 +21,8 @@ final class Page extends Component
 
     public bool $tasksRunning = false;
 
+    public int $notices = 0;
+
     public function __construct(
         public string $title,
         public ?Review $review = null,
@@ -31,6 +33,7 @@ final class Page extends Component
         $this->user = $user instanceof User ? $user : null;
         if ($this->user !== null) {
             $this->waterline = $review === null ? null : Waterline::of($review, $this->user);
+            $this->notices = $this->user->unreadNotifications()->count();
             $this->tasksRunning = DB::table('tasks')->where('user_id', $this->user->id)->whereNull('seen_at')->exists();
         }
     }

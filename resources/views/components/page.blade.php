@@ -25,6 +25,7 @@
                 <a href="{{ route('home') }}"><span class="waits">{{ number_format($waterline->waits) }}</span> wait for you</a>
             @endif
         @endauth
+        @auth @if ($notices > 0) <a href="{{ route('notices') }}"><span class="waits">{{ number_format($notices) }}</span> {{ $notices === 1 ? 'notice' : 'notices' }}</a> @endif @endauth
         <button type="button" class="bar-button" x-on:click="change">Light or dark</button>
         @auth
             <a href="{{ route('account') }}">{{ $user->name }}</a>

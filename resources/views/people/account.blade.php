@@ -11,5 +11,16 @@
                 <button class="button button-go">Save</button>
             </form>
         </section>
+        <section class="sheet mt-3" id="notices">
+            <header class="sheet-head"><h2>What I am told of</h2> <span><a href="{{ route('notices') }}">see my notices</a></span></header>
+            <form class="sheet-body" method="post" action="{{ route('account.notices') }}">@csrf @method('put')
+                <table class="table"><thead><tr><th>When</th><th>here</th><th>by mail</th></tr></thead><tbody>
+                    @foreach (\App\Notices\NoticeKind::cases() as $kind)
+                        <tr><td>{{ $kind->label() }}</td>@foreach (['app' => 'here', 'mail' => 'by mail'] as $way => $how) <td><input type="checkbox" name="wanted[{{ $way }}][{{ $kind->value }}]" value="1" aria-label="{{ ucfirst($how) }}: {{ $kind->label() }}" @checked($user->wants($kind, $way))></td> @endforeach</tr>
+                    @endforeach
+                </tbody></table>
+                <button class="button mt-2">Save</button>
+            </form>
+        </section>
     </div>
 </x-page>
