@@ -209,6 +209,8 @@ Route::prefix('/reviews/{review}')->middleware('auth')->scopeBindings()->group(f
         Route::post('/screening/items/{item}/decision', [DeskController::class, 'decide'])->name('desk.decide');
         Route::delete('/screening/items/{item}/decision', [DeskController::class, 'takeBack'])->name('desk.take-back');
         Route::post('/screening/disagreements/{item}/talk', [DisagreementController::class, 'talk'])->name('talk.store');
+        Route::post('/screening/disagreements', [DisagreementController::class, 'together'])->name('disagreements.together');
+        Route::post('/screening/disagreements/{item}/rethink', [DisagreementController::class, 'rethink'])->name('disagreements.rethink');
         Route::post('/screening/disagreements/{item}/proposal', [DisagreementController::class, 'propose'])->name('disagreements.propose');
     });
 

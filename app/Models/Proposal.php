@@ -22,7 +22,8 @@ use WaryHeron\Core\Screening\Verdict;
  * @property ?Carbon $superseded_at
  * @property Carbon $created_at
  * @property User $user
- * @property Criterion $criterion
+ * @property ?Criterion $criterion
+ * @property Item $item
  */
 final class Proposal extends Model
 {
@@ -40,6 +41,12 @@ final class Proposal extends Model
     public function criterion(): BelongsTo
     {
         return $this->belongsTo(Criterion::class);
+    }
+
+    /** @return BelongsTo<Item, $this> */
+    public function item(): BelongsTo
+    {
+        return $this->belongsTo(Item::class);
     }
 
     protected function casts(): array

@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
+use App\Database\MillisecondConnection;
 use App\Mail\PostRoomTransport;
 use Carbon\CarbonImmutable;
 use Illuminate\Cache\RateLimiting\Limit;
+use Illuminate\Database\Connection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Date;
@@ -17,6 +19,11 @@ use Illuminate\Support\ServiceProvider;
 
 final class AppServiceProvider extends ServiceProvider
 {
+    public function register(): void
+    {
+        Connection::resolverFor('pgsql', fn (mixed ...$of): MillisecondConnection => new MillisecondConnection(...$of));
+    }
+
     public function boot(): void
     {
         Date::use(CarbonImmutable::class);

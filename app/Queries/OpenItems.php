@@ -18,11 +18,39 @@ use WaryHeron\Core\Screening\ItemState;
 /** Items that have opened, with both sides. */
 final class OpenItems
 {
+    /** Those who decided on an item, in a text that is the same for the same people. */
+    private const PAIR = "SELECT coalesce(string_agg(d.user_id, ' ' ORDER BY d.user_id), '') FROM decisions d WHERE d.review_id = items.review_id AND d.item_id = items.id AND d.superseded_at IS NULL AND d.verdict IS NOT NULL";
+
+    /** @return list<array{kind: string, pair: string, names: string, n: int}> how many disagreements there are of each kind, by those who disagree */
+    public static function groups(Stage $stage): array
+    {
+        $rows = DB::select('SELECT kind, pair, count(*) AS n FROM (SELECT items.kind, ('.self::PAIR.') AS pair FROM items WHERE items.review_id = ? AND items.stage_id = ? AND items.state = ?) AS open GROUP BY 1, 2 ORDER BY 3 DESC, 1, 2', [$stage->review_id, $stage->id, ItemState::Disagreement->value]);
+        $names = User::query()->whereIn('id', array_unique(explode(' ', implode(' ', array_column($rows, 'pair')))))->pluck('name', 'id');
+
+        return array_map(fn (stdClass $row): array => ['kind' => (string) $row->kind, 'pair' => (string) $row->pair, 'names' => $row->pair === '' ? 'nobody decided' : implode(' and ', array_map(fn (string $id): string => $names[$id] ?? '', explode(' ', $row->pair))), 'n' => (int) $row->n], array_values($rows));
+    }
+
+    /** @return Collection<int, Proposal> what others propose on open disagreements that this person decided on and has not answered in the same way */
+    public static function toAgree(Stage $stage, User $user): Collection
+    {
+        $open = DB::table('items')->join('decisions', fn ($mine) => $mine->on('decisions.review_id', '=', 'items.review_id')->on('decisions.item_id', '=', 'items.id'))
+            ->where('items.review_id', $stage->review_id)->where('items.stage_id', $stage->id)->where('items.state', ItemState::Disagreement->value)
+            ->where('decisions.user_id', $user->id)->whereNull('decisions.superseded_at')->whereNotNull('decisions.verdict')->select('items.id');
+
+        $unanswered = DB::table('proposals')->where('proposals.review_id', $stage->review_id)->whereNull('superseded_at')->where('user_id', '<>', $user->id)->whereIn('item_id', $open)
+            ->whereNotExists(fn ($mine) => $mine->selectRaw('1')->from('proposals AS mine')->whereColumn('mine.item_id', 'proposals.item_id')->where('mine.user_id', $user->id)->whereNull('mine.superseded_at')->whereColumn('mine.verdict', 'proposals.verdict'))
+            ->orderBy('created_at')->limit(200)->pluck('id')->all();
+
+        return Proposal::query()->with(['item', 'criterion', 'user'])->whereKey($unanswered)->orderBy('id')->get();
+    }
+
     /** @return Collection<int, stdClass> disagreements in reading order, those that concern me first */
-    public static function disagreements(Stage $stage, User $user, int $most = 200): Collection
+    public static function disagreements(Stage $stage, User $user, string $kind = '', string $pair = '', int $most = 200): Collection
     {
         $items = DB::table('items')->join('publications', 'publications.id', '=', 'items.publication_id')
             ->where('items.review_id', $stage->review_id)->where('items.stage_id', $stage->id)->where('items.state', ItemState::Disagreement->value)
+            ->when($kind !== '', fn ($items) => $items->where('items.kind', $kind))
+            ->when($pair !== '', fn ($items) => $items->whereRaw('('.self::PAIR.') = ?', [$pair]))
             ->orderBy('items.position')->limit($most)
             ->get(['items.id', 'items.kind', 'items.opened_at', 'title', 'authors', 'year', 'journal']);
         $sides = self::sidesOf($stage->review, $user, array_values($items->pluck('id')->all()));

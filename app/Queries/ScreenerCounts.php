@@ -24,7 +24,7 @@ final readonly class ScreenerCounts
             ->selectRaw('count(*) AS done, count(*) FILTER (WHERE items.state = ?) AS unopened', [ItemState::Waiting->value])->first();
         $done = (int) ($mine->done ?? 0);
         if ($stage->work === 'shares') {
-            return new self($done, Shares::left($stage)[$user->id] ?? 0);
+            return new self($done, Shares::leftFor($user, $stage));
         }
         $waiting = ($tallies ?? Tallies::of($stage->review, $stage))->in(ItemState::Waiting);
 

@@ -238,6 +238,7 @@ export default () => ({
         if (!item || item.open) return;
         this.said = '';
         const seen = item.mine.id;
+        const before = item.mine.verdict;
         const key = newKey();
         const answers = { ...this.answers };
         item.mine = { id: `sent:${key}`, verdict, criterion, note: this.note, answers };
@@ -246,7 +247,7 @@ export default () => ({
         // a decision still on its way has no name that the server knows
         if (!seen.startsWith('sent:')) body.seen = seen;
         this.queue.add({ method: 'POST', item: item.id, url: `${this.urls.decide.replace('ITEM', item.id)}?${this.address}`, body });
-        if (this.counts.left > 0 && seen === '') this.counts = { left: this.counts.left - 1, done: this.counts.done + 1 };
+        if (this.counts.left > 0 && before === null) this.counts = { left: this.counts.left - 1, done: this.counts.done + 1 };
         this.next();
     },
     next() {
@@ -275,7 +276,10 @@ export default () => ({
         const after = this.items.length ? this.items[this.items.length - 1].position : 0;
         this.fetching = true;
         const answer = await ask('GET', `${this.urls.ahead}?after=${after}&${this.address}`).catch(() => null);
-        if (answer) this.take(answer.items);
+        if (answer) {
+            this.take(answer.items);
+            if (this.unsent === 0) this.counts = answer.counts;
+        }
         if (answer && !this.item) {
             // what was left for later comes round again
             const again = await ask('GET', `${this.urls.ahead}?after=0&${this.address}`).catch(() => null);
@@ -292,7 +296,6 @@ export default () => ({
         }
     },
     answered(entry, answer) {
-        this.counts = answer.counts;
         const own = this.items.find((one) => one.id === entry.item) ?? this.behind.find((one) => one.id === entry.item);
         if (own && answer.item && (entry.method === 'DELETE' || own.mine.id === `sent:${entry.body.key}`)) Object.assign(own, { open: answer.item.open, mine: answer.item.mine });
         if (answer.items) this.take(answer.items);
@@ -300,6 +303,7 @@ export default () => ({
     },
     async refused(entry, failure) {
         this.said = failure.message;
+        if (entry.method === 'POST') this.counts = { left: this.counts.left, done: Math.max(0, this.counts.done - 1) };
         const answer = await ask('GET', this.urls.item.replace('ITEM', entry.item)).catch(() => ({}));
         const own = this.items.find((one) => one.id === entry.item);
         if (own && answer.item) Object.assign(own, { open: answer.item.open, mine: answer.item.mine });
@@ -313,6 +317,7 @@ export default () => ({
             this.last = null;
             return;
         }
+        if (this.item.mine.verdict) this.counts = { left: this.counts.left + 1, done: this.counts.done - 1 };
         this.item.mine = { id: '', verdict: null, criterion: null, note: this.item.mine.note, answers: this.item.mine.answers };
         this.last = null;
         this.queue.add({ method: 'DELETE', item: id, url: `${this.urls.decide.replace('ITEM', id)}?${this.address}`, body: { key: newKey() } });

@@ -25,7 +25,8 @@ function decisionUrl(World $world, int $item = 0): string
 it('opens an item when both decisions are in', function () {
     $world = screening();
     $this->actingAs($world->people['anna'])->postJson(decisionUrl($world), ['verdict' => 'include', 'seen' => ''])->assertOk()
-        ->assertJsonPath('item.mine.verdict', 'include')->assertJsonPath('item.open', false)->assertJsonPath('counts.left', 2);
+        ->assertJsonPath('item.mine.verdict', 'include')->assertJsonPath('item.open', false);
+    $this->getJson("/reviews/{$world->review->id}/screening/desk/ahead")->assertJsonPath('counts', ['left' => 2, 'done' => 1]);
     expect($world->item()->state)->toBe(ItemState::Waiting);
     $this->actingAs($world->people['ben'])->postJson(decisionUrl($world), ['verdict' => 'include'])->assertOk()->assertJsonPath('item.open', true);
     expect($world->item()->state)->toBe(ItemState::Included);
@@ -58,7 +59,7 @@ it('undoes until the item opens', function () {
     $world = screening();
     $this->actingAs($world->people['anna'])->deleteJson(decisionUrl($world))->assertStatus(409);
     $this->postJson(decisionUrl($world), ['verdict' => 'include'])->assertOk();
-    $this->deleteJson(decisionUrl($world))->assertOk()->assertJsonPath('item.mine.verdict', null)->assertJsonPath('counts.left', 3);
+    $this->deleteJson(decisionUrl($world))->assertOk()->assertJsonPath('item.mine.verdict', null);
     $this->postJson(decisionUrl($world), ['verdict' => 'unsure', 'seen' => ''])->assertOk();
     $world->decide('ben', $world->item(), 'include');
     $this->deleteJson(decisionUrl($world))->assertStatus(409);
@@ -167,4 +168,64 @@ it('measures agreement on what has opened only', function () {
     $world->decide('anna', $world->item(1), 'include');
     $world->decide('ben', $world->item(1), 'exclude');
     $this->get($page)->assertOk()->assertSee('Anna Kolbe and Ben Strand')->assertSee('50.0 %');
+});
+
+/** Anna and Ben disagree on every item. */
+function disagreeing(int $items = 3): World
+{
+    $world = (new World)->withCriteria();
+    $world->deliver(array_map(fn (int $i): array => ['TI' => "Lamp {$i}"], range(1, $items)));
+    for ($i = 0; $i < $items; $i++) {
+        $world->decide('anna', $world->item($i), $i === 1 ? 'unsure' : 'include');
+        $world->decide('ben', $world->item($i), 'exclude', "ben on {$i}");
+    }
+
+    return $world;
+}
+
+it('lists disagreements by kind and pair, and settles many at once by agreement, each in the Log', function () {
+    $world = disagreeing();
+    $url = "/reviews/{$world->review->id}/screening/disagreements";
+    $criterion = $world->review->criteria()->first()->id;
+    $ids = $world->review->items()->orderBy('position')->pluck('id')->all();
+    $this->actingAs($world->people['anna'])->get($url)->assertSeeText('2 include or exclude')->assertSeeText('1 somebody is unsure')->assertSeeText('Anna Kolbe and Ben Strand');
+    $this->get("{$url}?kind=unsure")->assertSee('Lamp 2')->assertDontSee('Choose Lamp 1');
+    $this->post($url, ['do' => 'propose', 'verdict' => 'exclude'])->assertSessionHasErrors(['ids', 'criterion']);
+    $this->post($url, ['do' => 'propose', 'ids' => $ids, 'verdict' => 'exclude', 'criterion' => $criterion])->assertSessionHas('notice', '3 proposed to the other side');
+    $this->post($url, ['do' => 'settle', 'ids' => $ids, 'verdict' => 'include'])->assertSessionHas('notice', fn (string $n): bool => str_contains($n, '3 left as they are'));
+    $this->actingAs($world->people['ben'])->get($url)->assertSee('Agree to all 3');
+    $this->post($url, ['do' => 'agree'])->assertSessionHas('notice', '3 settled');
+    expect($world->review->items()->where('state', 'excluded')->where('settled', true)->count())->toBe(3)->and(App\Models\LogEntry::query()->where('action', 'item.settled')->count())->toBe(3);
+    $this->actingAs($world->people['observer'])->post($url, ['do' => 'agree'])->assertForbidden();
+});
+
+it('lets a person change their mind in the discussion and keeps what they said before', function () {
+    $world = disagreeing(1);
+    $rethink = fn (string $who, array $with) => $this->actingAs($world->people[$who])->post("/reviews/{$world->review->id}/screening/disagreements/{$world->item()->id}/rethink", $with);
+    $rethink('lead', ['verdict' => 'include'])->assertSessionHas('problem', 'You did not decide on this item.');
+    $rethink('ben', ['verdict' => 'exclude'])->assertSessionHasErrors('criterion');
+    $rethink('ben', ['verdict' => 'include', 'note' => 'Page 2 says so'])->assertSessionHas('notice');
+    expect($world->item()->state)->toBe(ItemState::Included)->and(Decision::query()->count())->toBe(3);
+    $rethink('anna', ['verdict' => 'unsure'])->assertSessionHas('problem');
+    // agreement is of what was said before the item opened
+    $tables = App\Queries\Agreement::of($world->review->firstStage())->tables;
+    expect(array_sum(array_merge(...array_values($tables)[0])))->toBe(1)->and(array_values($tables)[0][0][0])->toBe(0);
+});
+
+it('leaves it to the one whom the stage names to settle, with names or without', function () {
+    $world = disagreeing(2);
+    $stage = $world->review->firstStage();
+    $set = fn (array $rules) => app(App\Actions\Screening\ChangeStage::class)->change($world->people['lead'], $stage, $rules);
+    $at = fn (int $i): string => "/reviews/{$world->review->id}/screening/disagreements/{$world->item($i)->id}";
+    $third = App\Models\User::query()->create(['name' => 'Cora Third', 'email' => 'third@heron.example', 'password' => 'a long password']);
+    $world->review->memberships()->create(['user_id' => $third->id, 'role' => App\Access\Role::Reviewer]);
+    $this->actingAs($third)->post($at(0).'/settlement', ['verdict' => 'include'])->assertSessionHas('problem');
+    $set(['settled_by' => WaryHeron\Core\Screening\Settler::Third]);
+    $this->actingAs($world->people['anna'])->post($at(0).'/settlement', ['verdict' => 'include'])->assertSessionHas('problem', fn (string $p): bool => str_contains($p, 'third person'));
+    $this->actingAs($third)->post($at(0).'/settlement', ['verdict' => 'include'])->assertSessionHas('notice');
+    expect($world->item(0)->state)->toBe(ItemState::Included);
+    $set(['settled_by' => WaryHeron\Core\Screening\Settler::Adjudicator, 'names_hidden' => true]);
+    $this->actingAs($world->people['anna'])->post($at(1).'/proposal', ['verdict' => 'include'])->assertSessionHas('problem');
+    $this->actingAs($world->people['lead'])->get($at(1))->assertSee('ben on 1')->assertSee('Reviewer 1')->assertDontSee('Ben Strand')->assertDontSee('Anna Kolbe');
+    $this->actingAs($world->people['anna'])->get($at(1))->assertSee('Ben Strand');
 });

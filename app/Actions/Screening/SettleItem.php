@@ -76,6 +76,46 @@ final readonly class SettleItem
         });
     }
 
+    /**
+     * The same for many items, each by itself: what cannot be settled so is left and told.
+     *
+     * @param  list<Item>  $items
+     * @return array{settled: int, proposed: int, refused: list<string>}
+     */
+    public function together(User $by, array $items, Verdict $verdict, ?Criterion $criterion, string $note, bool $alone): array
+    {
+        $result = ['settled' => 0, 'proposed' => 0, 'refused' => []];
+        foreach ($items as $item) {
+            try {
+                if ($alone) {
+                    $this->alone($by, $item, $verdict, $criterion, $note);
+                }
+                $result[$alone || $this->propose($by, $item, $verdict, $criterion, $note) ? 'settled' : 'proposed']++;
+            } catch (Refused $refused) {
+                $result['refused'][] = $refused->getMessage();
+            }
+        }
+
+        return $result;
+    }
+
+    /**
+     * Agrees to whatever the others propose on items that this person decided on too.
+     *
+     * @param  list<Proposal>  $proposals
+     * @return array{settled: int, proposed: int, refused: list<string>}
+     */
+    public function agree(User $by, array $proposals): array
+    {
+        $result = ['settled' => 0, 'proposed' => 0, 'refused' => []];
+        foreach ($proposals as $proposal) {
+            $one = $this->together($by, [$proposal->item], $proposal->verdict, $proposal->criterion, $proposal->note, false);
+            $result = ['settled' => $result['settled'] + $one['settled'], 'proposed' => $result['proposed'] + $one['proposed'], 'refused' => [...$result['refused'], ...$one['refused']]];
+        }
+
+        return $result;
+    }
+
     private function settle(User $by, ItemBallot $ballot, Verdict $verdict, ?string $criterionId, string $note, string $how): void
     {
         $item = $ballot->item;

@@ -93,7 +93,8 @@ final class DeskController extends Controller
         }
         $desk = $this->desk($request, $stage);
 
-        return response()->json(['item' => Desk::standing($decision), 'counts' => $desk->counts()] + (is_numeric($seen) ? ['items' => $desk->ahead((int) $seen, 1)] : []));
+        // the page counts for itself: counting everything anew for each decision would be the dearest part of it
+        return response()->json(['item' => Desk::standing($decision)] + (is_numeric($seen) ? ['items' => $desk->ahead((int) $seen, 1)] : []));
     }
 
     private function desk(Request $request, Stage $stage): Desk

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\Screening\PostToTalk;
+use App\Actions\Screening\RecordDecision;
 use App\Actions\Screening\SettleItem;
 use App\Http\Requests\VerdictRequest;
 use App\Models\Item;
@@ -18,7 +19,9 @@ use App\Support\Input;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
+use Illuminate\Validation\Rule;
 use WaryHeron\Core\Screening\ItemState;
+use WaryHeron\Core\Screening\Verdict;
 
 final class DisagreementController extends Controller
 {
@@ -26,14 +29,20 @@ final class DisagreementController extends Controller
     {
         $me = $this->me($request);
         $stage = $item === null ? $this->stage($request, $review) : $review->stages->firstOrFail('id', $item->stage_id);
-        $list = OpenItems::disagreements($stage, $me);
+        [$kind, $pair] = [Input::text($request, 'kind'), Input::text($request, 'pair')];
+        $list = OpenItems::disagreements($stage, $me, $kind, $pair);
         $item ??= $list->isEmpty() ? null : Item::query()->where('review_id', $review->id)->where('id', $list[0]->id)->first();
         abort_if($item !== null && ! $item->state->isOpen(), 404);
         $desk = new Desk($stage, $me);
 
+        $sides = $item === null ? [] : OpenItems::sidesOf($review, $me, [$item->id])[$item->id] ?? [];
+        $party = array_filter($sides, fn (object $side): bool => $side->user_id === $me->id) !== [];
+
         return view('screening.disagreements', [
+            'kind' => $kind, 'pair' => $pair, 'groups' => OpenItems::groups($stage), 'toAgree' => OpenItems::toAgree($stage, $me), 'party' => $party,
+            'mayAlone' => $stage->settled_by->alone($me->can('settle', $review), $party), 'nameless' => $stage->names_hidden && ! $party && $item?->state === ItemState::Disagreement,
             'review' => $review, 'stage' => $stage, 'list' => $list, 'item' => $item, 'shown' => $item === null ? null : $desk->item($item->id), 'criteria' => $desk->criteria(),
-            'sides' => $item === null ? [] : OpenItems::sidesOf($review, $me, [$item->id])[$item->id] ?? [],
+            'sides' => $sides,
             'talk' => $item === null ? [] : OpenItems::talk($item), 'proposals' => $item === null ? [] : OpenItems::proposals($item),
             'settlement' => $item === null ? null : Settlement::query()->where('review_id', $review->id)->where('item_id', $item->id)->whereNull('superseded_at')->with('user', 'criterion')->first(),
         ]);
@@ -59,6 +68,33 @@ final class DisagreementController extends Controller
         $settle->alone($this->me($request), $item, $request->verdict(), $request->criterion(), $request->note());
 
         return $this->onwards($review, $item, 'Settled: '.($request->verdict()->value === 'include' ? 'included.' : 'excluded.'), true);
+    }
+
+    public function rethink(VerdictRequest $request, Review $review, Item $item, RecordDecision $record): RedirectResponse
+    {
+        $decision = $record->rethink($this->me($request), $item, $request->verdict(), $request->criterion(), $request->note());
+
+        return $this->onwards($review, $item, 'Your mind is changed; what you said before is kept in the history.', $decision->item->state !== ItemState::Disagreement);
+    }
+
+    /** The same for all that are chosen, or agreement with all that others propose. */
+    public function together(Request $request, Review $review, SettleItem $settle): RedirectResponse
+    {
+        $stage = $this->stage($request, $review);
+        $me = $this->me($request);
+        $given = $request->validate(['do' => ['required', 'in:settle,propose,agree'], 'ids' => ['exclude_if:do,agree', 'required', 'array', 'max:200'], 'ids.*' => ['string', 'size:26'], 'verdict' => ['exclude_if:do,agree', 'required', 'in:include,exclude'],
+            'criterion' => ['nullable', Rule::in($stage->criteriaInUse()->pluck('id')->all()), Rule::requiredIf($request->input('verdict') === 'exclude' && $stage->reason_required && $stage->criteriaInUse()->isNotEmpty())], 'note' => ['nullable', 'string', 'max:4000']],
+            ['ids.required' => 'Tick those that you mean.', 'verdict.required' => 'Choose include or exclude.', 'criterion.required' => 'An exclusion needs its reason: choose the criterion that fails.']);
+        if ($given['do'] === 'agree') {
+            $result = $settle->agree($me, array_values(OpenItems::toAgree($stage, $me)->all()));
+        } else {
+            $items = array_values(Item::query()->where('review_id', $review->id)->where('stage_id', $stage->id)->whereIn('id', $given['ids'])->orderBy('position')->get()->all());
+            $criterion = $given['verdict'] === 'exclude' && isset($given['criterion']) ? $review->criteria()->where('id', $given['criterion'])->first() : null;
+            $result = $settle->together($me, $items, Verdict::from($given['verdict']), $criterion, trim($given['note'] ?? ''), $given['do'] === 'settle');
+        }
+        $words = array_filter([$result['settled'] > 0 ? number_format($result['settled']).' settled' : '', $result['proposed'] > 0 ? number_format($result['proposed']).' proposed to the other side' : '', $result['refused'] !== [] ? count($result['refused']).' left as they are: '.$result['refused'][0] : '']);
+
+        return redirect()->route('disagreements', array_filter([$review, 'stage' => $stage->id, 'kind' => Input::text($request, 'kind'), 'pair' => Input::text($request, 'pair')]))->with('notice', ucfirst(implode('; ', $words)) ?: 'Nothing was left to agree to.');
     }
 
     private function onwards(Review $review, Item $item, string $notice, bool $settled): RedirectResponse

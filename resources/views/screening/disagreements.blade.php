@@ -1,3 +1,12 @@
+@use('WaryHeron\Core\Screening\DisagreementKind')
+@php
+    $here = array_filter(['stage' => $stage->id, 'kind' => $kind, 'pair' => $pair]);
+    $called = function (string $id, string $name) use ($nameless, $sides) {
+        $at = array_search($id, array_column($sides, 'user_id'), true);
+
+        return $nameless && $at !== false ? 'Reviewer '.($at + 1) : $name;
+    };
+@endphp
 <x-page title="Disagreements" :review="$review" stage="screening" place="disagreements">
     @if ($item === null)
         <div class="desk"><section class="sheet"><x-empty title="No disagreement is open">Items appear here when both decisions are in and differ, or when somebody was unsure.</x-empty></section></div>
@@ -6,11 +15,34 @@
             <section class="sheet">
                 <header class="sheet-head"><h2>Disagreements</h2> <span>{{ number_format($list->count()) }} open</span></header>
                 <x-stages :review="$review" :stage="$stage" to="disagreements" />
+                @if (count($groups) > 1 || $kind !== '' || $pair !== '')
+                    <details class="section small" @if ($kind !== '' || $pair !== '') open @endif><summary class="cursor-pointer">By kind and pair</summary>
+                        <ul class="mt-1">
+                            @foreach ($groups as $group)
+                                <li class="mb-1"><a href="{{ route('disagreements', [$review, 'stage' => $stage->id, 'kind' => $group['kind'], 'pair' => $nameless ? null : $group['pair']]) }}" @if ($kind === $group['kind'] && $pair === $group['pair']) aria-current="true" @endif>{{ number_format($group['n']) }} {{ DisagreementKind::tryFrom($group['kind'])?->words() }}</a>@unless ($nameless)<br><span class="quiet">{{ $group['names'] }}</span>@endunless</li>
+                            @endforeach
+                        </ul>
+                        @if ($kind !== '' || $pair !== '') <p><a href="{{ route('disagreements', [$review, 'stage' => $stage->id]) }}">all of them</a></p> @endif
+                    </details>
+                @endif
+                @if ($toAgree->isNotEmpty())
+                    <form class="section" method="post" action="{{ route('disagreements.together', [$review, ...$here]) }}">@csrf <p class="small">Others propose how to settle {{ number_format($toAgree->count()) }} that you decided on.</p><button class="button mt-1" name="do" value="agree">Agree to all {{ number_format($toAgree->count()) }}</button></form>
+                @endif
                 <ul class="spine sheet-scroll">
                     @foreach ($list as $one)
-                        <li><a href="{{ route('disagreements.show', [$review, $one->id]) }}" @if ($one->id === $item->id) aria-current="true" @endif><x-mark verdict="disagreement" label="" /><span><span class="spine-title">{{ $one->title }}</span><span class="small quiet">{{ \WaryHeron\Core\Screening\DisagreementKind::tryFrom((string) $one->kind)?->words() }}{{ $one->talk > 0 ? " · {$one->talk} in Talk" : '' }}{{ $one->mine ? ' · yours' : '' }}</span></span></a></li>
+                        <li class="ticked">@can('screen', $review)<input type="checkbox" form="together" name="ids[]" value="{{ $one->id }}" aria-label="Choose {{ $one->title }}">@endcan<a href="{{ route('disagreements.show', [$review, $one->id, 'kind' => $kind ?: null, 'pair' => $pair ?: null]) }}" @if ($one->id === $item->id) aria-current="true" @endif><x-mark verdict="disagreement" label="" /><span><span class="spine-title">{{ $one->title }}</span><span class="small quiet">{{ \WaryHeron\Core\Screening\DisagreementKind::tryFrom((string) $one->kind)?->words() }}{{ $one->talk > 0 ? " · {$one->talk} in Talk" : '' }}{{ $one->mine ? ' · yours' : '' }}</span></span></a></li>
                     @endforeach
                 </ul>
+                @can('screen', $review)
+                    <details class="section small" @if ($errors->hasAny(['ids', 'verdict'])) open @endif><summary class="cursor-pointer">Settle the ticked ones together</summary>
+                        <form id="together" class="mt-1" method="post" action="{{ route('disagreements.together', [$review, ...$here]) }}">@csrf
+                            <select class="input mb-1" name="verdict" aria-label="Verdict for all"><option value="include">include</option><option value="exclude">exclude</option></select>
+                            <select class="input mb-1" name="criterion" aria-label="Reason for all"><option value="">no reason</option>@foreach ($criteria as $criterion) <option value="{{ $criterion['id'] }}">{{ $criterion['reason'] }}</option> @endforeach</select>
+                            <input class="input mb-1" name="note" maxlength="4000" placeholder="Why" aria-label="Why">
+                            @foreach (['ids', 'verdict', 'criterion'] as $field) @error($field) <p class="field-error" role="alert">{{ $message }}</p> @enderror @endforeach
+                            <div class="row">@can('settle', $review) <button class="button" name="do" value="settle">Settle</button> @endcan @if ($stage->settled_by->byAgreement()) <button class="button" name="do" value="propose">Propose</button> @endif</div>
+                        </form></details>
+                @endcan
             </section>
             <section class="sheet">
                 <div class="sheet-scroll" tabindex="0" aria-label="Title and abstract">
@@ -31,16 +63,15 @@
             <section class="sheet sheet-scroll">
                 <header class="sheet-head"><h2>Both sides</h2></header>
                 @foreach ($sides as $side)
-                    <div class="side"><x-mark :verdict="$side->verdict" label="" /> <strong>{{ $side->name }}</strong>: {{ $side->verdict }}{{ $side->reason ? ", {$side->reason}" : '' }}@if ($side->note !== '')<p>{{ $side->note }}</p>@endif</div>
+                    <div class="side"><x-mark :verdict="$side->verdict" label="" /> <strong>{{ $called($side->user_id, $side->name) }}</strong>: {{ $side->verdict }}{{ $side->reason ? ", {$side->reason}" : '' }}@if ($side->note !== '')<p>{{ $side->note }}</p>@endif</div>
                 @endforeach
-                @php($party = collect($sides)->contains('user_id', auth()->id()))
-                @if (! $item->settled || Gate::allows('settle', $review))
-                    @if (Gate::allows('settle', $review) || $party)
-                        <form class="section" method="post" action="{{ Gate::allows('settle', $review) ? route('disagreements.settle', [$review, $item]) : route('disagreements.propose', [$review, $item]) }}">
+                @if (! $item->settled || $mayAlone)
+                    @if ($mayAlone || ($party && $stage->settled_by->byAgreement()))
+                        <form class="section" method="post" action="{{ $mayAlone ? route('disagreements.settle', [$review, $item]) : route('disagreements.propose', [$review, $item]) }}">
                             @csrf
                             <h3>{{ $item->settled ? 'Settle it otherwise' : 'Settle it' }}</h3>
                             @foreach ($proposals as $proposal)
-                                <p class="asking small mb-2">{{ $proposal->user->name }} proposes to {{ $proposal->verdict->value }}{{ $proposal->criterion ? ": {$proposal->criterion->reason}" : '' }}.{{ $proposal->note !== '' ? " {$proposal->note}" : '' }}</p>
+                                <p class="asking small mb-2">{{ $called($proposal->user_id, $proposal->user->name) }} proposes to {{ $proposal->verdict->value }}{{ $proposal->criterion ? ": {$proposal->criterion->reason}" : '' }}.{{ $proposal->note !== '' ? " {$proposal->note}" : '' }}</p>
                             @endforeach
                             @php($stands = $proposals->last())
                             <div class="choices" role="radiogroup" aria-label="Final verdict">
@@ -52,22 +83,30 @@
                             @error('criterion') <p class="field-error" role="alert">{{ $message }}</p> @enderror
                             <label class="field-label" for="settle-note">Why</label>
                             <textarea class="input serif mb-2" id="settle-note" name="note" rows="2" maxlength="4000">{{ old('note') }}</textarea>
-                            @can('settle', $review)
+                            @if ($mayAlone)
                                 <button class="button button-go">Settle</button>
-                                @if ($party && ! $item->settled) <button class="button" formaction="{{ route('disagreements.propose', [$review, $item]) }}">Propose to the other side</button> @endif
+                                @if ($party && ! $item->settled && $stage->settled_by->byAgreement()) <button class="button" formaction="{{ route('disagreements.propose', [$review, $item]) }}">Propose to the other side</button> @endif
                             @else
                                 <button class="button button-go">{{ $proposals->contains(fn ($p) => $p->user_id !== auth()->id()) ? 'Agree, or propose otherwise' : 'Propose' }}</button>
                                 <p class="field-help">Settled as soon as both propose the same.</p>
-                            @endcan
+                            @endif
                         </form>
                     @endif
+                @endif
+                @if ($party && $item->state === \WaryHeron\Core\Screening\ItemState::Disagreement)
+                    <details class="section"><summary class="cursor-pointer">Change my mind</summary>
+                        <form class="mt-2" method="post" action="{{ route('disagreements.rethink', [$review, $item]) }}">@csrf
+                            <div class="choices">@foreach (['include' => 'Include', 'unsure' => 'Unsure', 'exclude' => 'Exclude'] as $verdict => $label) <label><input type="radio" name="verdict" value="{{ $verdict }}" required> <x-mark :verdict="$verdict" label="" /> {{ $label }}</label> @endforeach</div>
+                            <select class="input mb-2" name="criterion" aria-label="Reason, for an exclusion"><option value="">no reason</option>@foreach ($criteria as $criterion) <option value="{{ $criterion['id'] }}">{{ $criterion['reason'] }}</option> @endforeach</select>
+                            <textarea class="input serif mb-2" name="note" rows="2" maxlength="4000" aria-label="Note" placeholder="What changed it"></textarea>
+                            <button class="button">Change it</button> <p class="field-help">What you said before is kept, and agreement is computed from that.</p></form></details>
                 @endif
                 <div class="section" id="talk">
                     <h3>Talk</h3>
                     @forelse ($talk as $message)
-                        <p class="mb-2"><strong>{{ $message->user->name }}</strong> <span class="small quiet">{{ $message->created_at->format('j M, H:i') }}</span><br><span class="serif">{!! nl2br(e($message->body)) !!}</span></p>
+                        <p class="mb-2"><strong>{{ $called($message->user_id, $message->user->name) }}</strong> <span class="small quiet">{{ $message->created_at->format('j M, H:i') }}</span><br><span class="serif">{!! nl2br(e($message->body)) !!}</span></p>
                     @empty
-                        <p class="small quiet mb-2">Nobody has written yet.</p>
+                        <p class="small quiet mb-2">Nobody has written yet. A name after @ tells that person.</p>
                     @endforelse
                     @can('screen', $review)
                         <form method="post" action="{{ route('talk.store', [$review, $item]) }}">@csrf
