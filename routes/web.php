@@ -112,6 +112,7 @@ Route::prefix('/reviews/{review}')->middleware('auth')->scopeBindings()->group(f
         Route::get('/report/flow.{format}', [ReportController::class, 'flow'])->whereIn('format', ['svg', 'png', 'pdf', 'csv'])->name('report.flow');
         Route::get('/log', LogController::class)->name('log');
         Route::get('/exports/included/{format}', [ExportController::class, 'included'])->name('exports.included');
+        Route::get('/exports/decisions.{format}', [ExportController::class, 'decisions'])->whereIn('format', ['csv', 'xlsx'])->name('exports.decisions');
         Route::get('/exports/coding', [ExportController::class, 'coding'])->name('exports.coding');
     });
 

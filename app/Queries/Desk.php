@@ -45,7 +45,10 @@ final class Desk
     /** @return list<array<string, mixed>> items without a decision of mine that have not opened, in reading order */
     public function ahead(int $after = 0, int $most = self::AHEAD): array
     {
-        return $this->items($this->waiting()->where('items.position', '>', $after)->orderBy('items.position')->limit($most));
+        $ids = $this->waiting()->where('items.position', '>', $after)->when($this->stage->work === 'shares', fn (Builder $shares) => $shares->where('assignments.position', '>', $after))
+            ->orderBy($this->stage->work === 'shares' ? 'assignments.position' : 'items.position')->limit($most)->pluck('items.id')->all();
+
+        return $ids === [] ? [] : $this->items($this->base()->whereIn('items.id', $ids)->orderBy('items.position'));
     }
 
     /** @return list<array{id: string, title: string, mine: array<string, mixed>}> what I judged last, the oldest of them first; titles only */
@@ -98,10 +101,12 @@ final class Desk
             $steps[] = ['key' => null, 'words' => 'at this stage', 'count' => Tallies::of($this->review, $this->stage)->all()];
         }
         $steps[] = ['key' => null, 'words' => 'not judged by me, not open', 'count' => $counts['left']];
-        $left = $this->mineToJudge($this->base()->where('items.state', ItemState::Waiting->value)->whereNull('decisions.verdict'));
-        foreach ($this->filters->steps ?? [] as $step) {
-            ($step['apply'])($left);
-            $steps[] = ['key' => $step['key'], 'words' => $step['words'], 'count' => (clone $left)->count()];
+        if (($this->filters->steps ?? []) !== []) {
+            $left = (new self($this->stage, $this->user))->waiting()->join('publications', 'publications.id', '=', 'items.publication_id');
+            foreach ($this->filters->steps ?? [] as $step) {
+                ($step['apply'])($left);
+                $steps[] = ['key' => $step['key'], 'words' => $step['words'], 'count' => (clone $left)->count()];
+            }
         }
 
         return $steps;
@@ -122,24 +127,24 @@ final class Desk
             ->select('items.id', 'items.position', 'items.opened_at', 'items.publication_id', 'title', 'authors', 'journal', 'year', 'place', 'doi', 'abstract', 'language', 'records_count', 'decisions.id as decision_id', 'decisions.verdict', 'decisions.criterion_id', 'decisions.note', 'decisions.answers');
     }
 
+    /** Items that wait for my judgement, by themselves: they are found in order, and what is shown of them is read afterwards. */
     private function waiting(): Builder
     {
-        $waiting = $this->mineToJudge($this->base()->where('items.state', ItemState::Waiting->value)->whereNull('decisions.verdict'));
-        foreach ($this->filters->steps ?? [] as $step) {
-            ($step['apply'])($waiting);
+        $items = match ($this->stage->work) {
+            'shares' => DB::table('assignments')->join('items', 'items.id', '=', 'assignments.item_id')->where('assignments.review_id', $this->review->id)->where('assignments.stage_id', $this->stage->id)->where('assignments.user_id', $this->user->id),
+            'queue' => DB::table('item_claims')->join('items', 'items.id', '=', 'item_claims.item_id')->where('item_claims.review_id', $this->review->id)->where('item_claims.stage_id', $this->stage->id)->where('item_claims.user_id', $this->user->id)->where('item_claims.until', '>', now()),
+            default => DB::table('items')->where('items.review_id', $this->review->id)->where('items.stage_id', $this->stage->id),
+        };
+        $items->where('items.state', ItemState::Waiting->value)
+            ->whereNotExists(fn (Builder $mine) => $mine->selectRaw('1')->from('decisions')->whereColumn('decisions.review_id', 'items.review_id')->whereColumn('decisions.item_id', 'items.id')->where('decisions.user_id', $this->user->id)->whereNull('decisions.superseded_at')->whereNotNull('decisions.verdict'));
+        if (($this->filters->steps ?? []) !== []) {
+            $items->join('publications', 'publications.id', '=', 'items.publication_id');
+            foreach ($this->filters->steps ?? [] as $step) {
+                ($step['apply'])($items);
+            }
         }
 
-        return $waiting;
-    }
-
-    /** Where the work is divided, only what is mine to judge. */
-    private function mineToJudge(Builder $items): Builder
-    {
-        return match ($this->stage->work) {
-            'shares' => $items->whereExists(fn ($a) => $a->selectRaw('1')->from('assignments')->whereColumn('assignments.review_id', 'items.review_id')->whereColumn('assignments.item_id', 'items.id')->where('assignments.user_id', $this->user->id)),
-            'queue' => $items->whereExists(fn ($c) => $c->selectRaw('1')->from('item_claims')->whereColumn('item_claims.review_id', 'items.review_id')->whereColumn('item_claims.item_id', 'items.id')->where('item_claims.user_id', $this->user->id)->where('item_claims.until', '>', now())),
-            default => $items,
-        };
+        return $items;
     }
 
     /** @return list<array<string, mixed>> */

@@ -73,6 +73,17 @@ final readonly class LibraryFilters
         if ($criterion !== null) {
             $steps[] = ['key' => 'reason', 'words' => "excluded: {$criterion->reason}", 'apply' => fn (Builder $b) => self::whereItem($b, $stage, fn (Builder $i) => $i->where('items.state', ItemState::Excluded->value)->where('items.criterion_id', $criterion->id))];
         }
+        [$asked, $answer] = [...explode(':', Input::text($request, 'answer'), 2), ''];
+        $answered = in_array($answer, ['yes', 'no', 'unclear'], true) ? Criterion::query()->where('review_id', $review->id)->where('id', $asked)->first() : null;
+        if ($answered !== null) {
+            $steps[] = ['key' => 'answer', 'words' => "answered {$answer} to “{$answered->question}”", 'apply' => fn (Builder $b) => $b->whereExists(fn (Builder $d) => Visibility::decisions($d->selectRaw('1')->from('decisions')->join('items', 'items.id', '=', 'decisions.item_id')
+                ->whereColumn('items.review_id', 'publications.review_id')->whereColumn('items.publication_id', 'publications.id')->where('items.stage_id', $stage->id)->whereNull('decisions.superseded_at')->whereNotNull('decisions.verdict')->where("decisions.answers->{$answered->id}", $answer), $user))];
+        }
+        foreach (self::judged($request, $review) as $i => [$person, $verdict]) {
+            $steps[] = ['key' => 'judged', 'words' => ($i === 0 ? 'open, judged ' : 'and ')."{$verdict} by {$person->name}", 'apply' => fn (Builder $b) => $b->whereExists(fn (Builder $d) => Agreement::beforeOpening($d->selectRaw('1')->from('decisions')->join('items', 'items.id', '=', 'decisions.item_id')
+                ->whereColumn('items.review_id', 'publications.review_id')->whereColumn('items.publication_id', 'publications.id')->where('items.stage_id', $stage->id)->whereNotNull('items.opened_at')
+                ->where('decisions.user_id', $person->id)->where('decisions.verdict', $verdict)))];
+        }
         if ($request->boolean('coded')) {
             $steps[] = ['key' => 'coded', 'words' => 'with coded answers', 'apply' => fn (Builder $b) => $b->whereExists(fn ($a) => $a->selectRaw('1')->from('answers')->whereColumn('answers.review_id', 'publications.review_id')->whereColumn('answers.publication_id', 'publications.id')->whereNull('answers.superseded_at')->whereNotNull('answers.value'))];
         }
@@ -133,6 +144,19 @@ final readonly class LibraryFilters
     public function chosen(): Builder
     {
         return $this->ticked === [] ? $this->publications() : $this->all()->whereIn('publications.id', $this->ticked);
+    }
+
+    /** @return list<array{User, string}> people and what they judged, from "person:verdict,person:verdict" */
+    private static function judged(Request $request, Review $review): array
+    {
+        $judged = [];
+        foreach (array_slice(explode(',', Input::text($request, 'judged')), 0, 9) as $one) {
+            if (preg_match('/^([0-9a-z]{26}):(include|exclude|unsure)$/', $one, $m) === 1 && ($person = User::query()->whereKey($m[1])->whereHas('memberships', fn ($in) => $in->where('review_id', $review->id))->first()) !== null) {
+                $judged[] = [$person, $m[2]];
+            }
+        }
+
+        return $judged;
     }
 
     private static function id(Request $request, string $key): ?string

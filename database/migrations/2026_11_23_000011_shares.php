@@ -29,8 +29,10 @@ return new class extends Migration
             $table->foreignUlid('item_id')->constrained()->cascadeOnDelete();
             $table->foreignUlid('user_id')->constrained();
             $table->foreignUlid('share_out_id')->constrained();
+            // the item's own, so that the next of a share is found in order without looking at anybody else's
+            $table->bigInteger('position');
             $table->primary(['review_id', 'item_id', 'user_id']);
-            $table->index(['review_id', 'stage_id', 'user_id', 'item_id']);
+            $table->index(['review_id', 'stage_id', 'user_id', 'position']);
             $table->index('share_out_id');
         });
         Schema::create('item_claims', function (Blueprint $table): void {

@@ -89,12 +89,16 @@ it('never shows a blinded decision to anybody else, by any route', function () {
     $review = "/reviews/{$world->review->id}";
     $item = $world->item(0);
     $paths = ['screening/agreement', 'screening', 'screening/desk', "screening/desk/{$item->id}", 'screening/desk/ahead', "screening/items/{$item->id}", 'screening/disagreements', 'records', 'records?state=waiting', 'records?q=one', 'log', 'report', 'coding',
-        "publications/{$item->publication_id}", 'exports/included/ris', 'exports/included/csv', 'exports/coding', 'find?q=one'];
+        "publications/{$item->publication_id}", 'exports/included/ris', 'exports/included/csv', 'exports/coding', 'exports/decisions.csv', 'find?q=one', 'records?q=note%3Aquokka', 'records?q=decision%3Aexclude', 'screening/stages', 'screening/share-outs', 'screening/desk?layout=list', 'report/flow.csv', 'notices', "records?judged={$world->people['anna']->id}:exclude"];
     foreach (['ben', 'lead', 'observer', 'coder', 'specialist'] as $who) {
         $this->actingAs($world->people[$who]);
         foreach ($paths as $path) {
             $response = $this->get("{$review}/{$path}");
-            $body = $response->baseResponse instanceof Symfony\Component\HttpFoundation\StreamedResponse ? $response->streamedContent() : $response->getContent();
+            $body = match (true) {
+                $response->baseResponse instanceof Symfony\Component\HttpFoundation\StreamedResponse => $response->streamedContent(),
+                $response->baseResponse instanceof Symfony\Component\HttpFoundation\BinaryFileResponse => (string) file_get_contents($response->baseResponse->getFile()->getPathname()),
+                default => $response->getContent(),
+            };
             expect($body)->not->toContain($secret)->not->toContain($id);
         }
         $this->get("{$review}/screening/disagreements/{$item->id}")->assertStatus(in_array($who, ['ben', 'lead', 'observer', 'coder', 'specialist'], true) ? 404 : 200);
@@ -228,4 +232,41 @@ it('leaves it to the one whom the stage names to settle, with names or without',
     $this->actingAs($world->people['anna'])->post($at(1).'/proposal', ['verdict' => 'include'])->assertSessionHas('problem');
     $this->actingAs($world->people['lead'])->get($at(1))->assertSee('ben on 1')->assertSee('Reviewer 1')->assertDontSee('Ben Strand')->assertDontSee('Anna Kolbe');
     $this->actingAs($world->people['anna'])->get($at(1))->assertSee('Ben Strand');
+});
+
+it('counts answers to the criteria and opens what is behind them, for those who may see them', function () {
+    $world = screening();
+    [$staff, $light] = $world->review->criteria()->pluck('id')->all();
+    $send = fn (string $who, int $item, array $with) => $this->actingAs($world->people[$who])->postJson(decisionUrl($world, $item), $with);
+    $send('anna', 0, ['verdict' => 'exclude', 'criterion' => $staff, 'answers' => [$staff => 'no', $light => 'no']])->assertOk();
+    $send('ben', 0, ['verdict' => 'include', 'answers' => [$staff => 'yes', $light => 'no']])->assertOk();
+    $send('anna', 1, ['verdict' => 'include', 'answers' => [$staff => 'yes', $light => 'unclear']])->assertOk();
+    $send('anna', 2, ['verdict' => 'include', 'answers' => ['elsewhere' => 'yes']])->assertUnprocessable();
+    $send('anna', 2, ['verdict' => 'include', 'answers' => [$staff => 'perhaps']])->assertUnprocessable();
+    $counts = fn (string $who): array => App\Queries\CriterionCounts::of($world->review->firstStage(), $world->people[$who]);
+    expect($counts('anna')[$light])->toBe(['yes' => 0, 'no' => 1, 'unclear' => 1])->and($counts('ben')[$light])->toBe(['yes' => 0, 'no' => 1, 'unclear' => 0])->and($counts('observer')[$staff])->toBe(['yes' => 1, 'no' => 1, 'unclear' => 0]);
+    $titles = fn (string $who, string $query): string => $this->actingAs($world->people[$who])->get("/reviews/{$world->review->id}/records?{$query}")->assertOk()->getContent();
+    expect($titles('observer', "answer={$light}:no"))->toContain('>One</a>')->not->toContain('>Two</a>')->and($titles('ben', "answer={$light}:unclear"))->not->toContain('>Two</a>')->and($titles('anna', "answer={$light}:unclear"))->toContain('>Two</a>');
+    // agreement on one criterion, and the items behind each cell
+    $agreement = $this->get("/reviews/{$world->review->id}/screening/agreement?criterion={$light}")->assertOk()->assertSeeText('100.0 %');
+    $cell = "judged={$world->people['anna']->id}:exclude,{$world->people['ben']->id}:include";
+    expect($titles('observer', $cell))->toContain('judged exclude by Anna Kolbe')->toContain('>One</a>')->not->toContain('>Two</a>');
+    expect($titles('ben', "judged={$world->people['anna']->id}:include"))->not->toContain('>Two</a>');
+});
+
+it('hands out every decision that one may see, and none besides', function () {
+    $world = disagreeing(2);
+    $this->actingAs($world->people['lead'])->post("/reviews/{$world->review->id}/screening/disagreements/{$world->item(0)->id}/settlement", ['verdict' => 'include', 'note' => '=SUM(A1)']);
+    $world->deliver([['TI' => 'Blinded one']], 'Elsewhere');
+    $world->decide('anna', $world->item(2), 'include', 'quokka');
+    $rows = function (string $who) use ($world): array {
+        $lines = file($this->actingAs($world->people[$who])->get("/reviews/{$world->review->id}/exports/decisions.csv")->assertOk()->baseResponse->getFile()->getPathname());
+
+        return array_map(fn (string $line): array => str_getcsv(trim($line), ',', '"', ''), $lines);
+    };
+    $seen = $rows('ben');
+    expect($seen)->toHaveCount(5)->and(array_column($seen, 5))->toBe(['verdict', 'include', 'exclude', 'unsure', 'exclude'])->and($seen[1][10])->toBe('include')->and($seen[1][14])->toBe("'=SUM(A1)")->and($seen[2][6])->toBe('Not staff');
+    expect($rows('anna'))->toHaveCount(6)->and(json_encode($rows('observer')))->not->toContain('quokka');
+    $this->get("/reviews/{$world->review->id}/exports/decisions.xlsx")->assertOk();
+    $this->get("/reviews/{$world->review->id}/screening")->assertSeeText('Who is how far')->assertSeeText('of these in disagreement at first');
 });

@@ -51,10 +51,10 @@ final readonly class MakeShareOut
             $rows = [];
             foreach ($plan->people as $publication => $people) {
                 foreach ($people as $person) {
-                    $rows[] = [$stage->review_id, $stage->id, $items[$publication], $person, $shareOut->id];
+                    $rows[] = [$stage->review_id, $stage->id, $items[$publication][0], $person, $shareOut->id, $items[$publication][1]];
                 }
             }
-            Copy::into('assignments', ['review_id', 'stage_id', 'item_id', 'user_id', 'share_out_id'], $rows);
+            Copy::into('assignments', ['review_id', 'stage_id', 'item_id', 'user_id', 'share_out_id', 'position'], $rows);
             ($this->log)($stage->review_id, $by, 'share-out.made', "Shared out “{$name}”: ".number_format(count($items)).' publications', $shareOut, ['per_person' => $plan->perPerson(), 'seed' => $terms['seed']]);
             ($this->tell)(array_values(array_diff(array_map(strval(...), array_keys($plan->perPerson())), [$by->id])), NoticeKind::ShareReady, $stage->review, "Your share at “{$stage->name}” is ready", route('desk', [$stage->review_id, 'stage' => $stage->id], false));
 
@@ -81,12 +81,19 @@ final readonly class MakeShareOut
 
     /**
      * @param  list<string>  $publications
-     * @return array<string, string> item by publication; stages of their own get them now
+     * @return array<string, array{string, int}> item and its position by publication; stages of their own get them now
      */
     private function items(Stage $stage, array $publications): array
     {
         $in = '{'.implode(',', $publications).'}';
-        $there = fn (): array => array_column(DB::select('SELECT publication_id, id FROM items WHERE review_id = ? AND stage_id = ? AND publication_id = ANY (?::bpchar[])', [$stage->review_id, $stage->id, $in]), 'id', 'publication_id');
+        $there = function () use ($stage, $in): array {
+            $found = [];
+            foreach (DB::select('SELECT publication_id, id, position FROM items WHERE review_id = ? AND stage_id = ? AND publication_id = ANY (?::bpchar[])', [$stage->review_id, $stage->id, $in]) as $row) {
+                $found[$row->publication_id] = [$row->id, $row->position];
+            }
+
+            return $found;
+        };
         $items = $there();
         $now = now()->toIso8601String();
         $rows = array_map(fn (string $id): array => [strtolower((string) Str::ulid()), $stage->review_id, $id, $stage->id, $now, $now], array_values(array_diff($publications, array_keys($items))));

@@ -48,7 +48,7 @@ final readonly class RecordDecision
             $closed = $this->tried(fn () => $ballot->ballot->with($ballot->decision($by->id, $verdict, $criterion?->id)));
 
             return $this->replace($by, $ballot, $mine, $closed, [
-                'verdict' => $verdict, 'criterion_id' => $criterion?->id, 'note' => $note, 'client_key' => $clientKey, 'answers' => $answers,
+                'verdict' => $verdict, 'criterion_id' => $criterion?->id, 'note' => $note, 'client_key' => $clientKey, 'answers' => (object) $answers,
             ], 'decision.recorded', 'Decided on');
         });
     }

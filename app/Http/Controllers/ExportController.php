@@ -6,8 +6,12 @@ namespace App\Http\Controllers;
 
 use App\Models\Review;
 use App\Queries\CodingTable;
+use App\Queries\DecisionRows;
 use App\Queries\LibraryReferences;
+use App\Support\TableDownload;
+use Illuminate\Http\Request;
 use Illuminate\Support\Str;
+use Symfony\Component\HttpFoundation\BinaryFileResponse;
 use Symfony\Component\HttpFoundation\StreamedResponse;
 use WaryHeron\Core\Bibliography\Format\Csv\CsvLine;
 use WaryHeron\Core\Bibliography\Format\Formats;
@@ -19,6 +23,11 @@ final class ExportController extends Controller
         $writer = Formats::writers()[$format] ?? abort(404);
 
         return $this->file($review, "included.{$writer->extension()}", $writer->mediaType(), fn (): iterable => $writer->write(LibraryReferences::included($review)));
+    }
+
+    public function decisions(Request $request, Review $review, string $format): BinaryFileResponse
+    {
+        return TableDownload::make("{$review->title} decisions", $format, DecisionRows::of($review, $this->me($request)));
     }
 
     public function coding(Review $review): StreamedResponse

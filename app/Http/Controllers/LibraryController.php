@@ -38,7 +38,7 @@ final class LibraryController extends Controller
             'review' => $review, 'library' => $library, 'filters' => $filters, 'highlighter' => $filters->query === null ? null : new Highlighter($filters->query->root),
             'columns' => $this->columns($request, $review), 'choices' => LibraryChoices::of($review), 'reasons' => LibraryChoices::removals($review), 'recipes' => $review->recipes()->orderBy('name')->get(), 'styles' => ReferenceList::styles(),
             'deliveries' => $review->deliveries()->orderBy('created_at')->get(['id', 'source_name', 'file_name']),
-            'kept' => array_filter($request->only(['q', 'state', 'stage', 'reason', 'coded', 'delivery', 'source', 'from', 'to', 'type', 'language', 'tag', 'duplicates', 'no_abstract', 'removed', 'sort', 'desc']), is_string(...)),
+            'kept' => array_filter($request->only(['q', 'state', 'stage', 'reason', 'answer', 'judged', 'coded', 'delivery', 'source', 'from', 'to', 'type', 'language', 'tag', 'duplicates', 'no_abstract', 'removed', 'sort', 'desc']), is_string(...)),
         ]);
     }
 

@@ -6,11 +6,13 @@ namespace App\Http\Controllers;
 
 use App\Models\Review;
 use App\Queries\Agreement;
+use App\Queries\CriterionCounts;
 use App\Queries\FlowQuery;
 use App\Queries\Progress;
 use App\Queries\ScreenerCounts;
 use App\Queries\Tallies;
 use App\Queries\Waiting;
+use App\Support\Input;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\Request;
 
@@ -24,12 +26,16 @@ final class ScreeningController extends Controller
 
         return view('screening.show', [
             'review' => $review, 'stage' => $stage, 'tallies' => $tallies[$stage->id], 'byStage' => $tallies, 'waiting' => Waiting::for($me, $review, $tallies),
-            'people' => Progress::of($stage, $tallies[$stage->id]), 'mine' => ScreenerCounts::of($me, $stage, $tallies[$stage->id]), 'reasons' => FlowQuery::reasons($review, $stage),
+            'progress' => Progress::of($stage, $tallies[$stage->id]), 'answers' => CriterionCounts::of($stage, $me), 'criteria' => $stage->criteriaInUse(), 'mine' => ScreenerCounts::of($me, $stage, $tallies[$stage->id]), 'reasons' => FlowQuery::reasons($review, $stage),
         ]);
     }
 
     public function agreement(Request $request, Review $review): View
     {
-        return view('screening.agreement', ['review' => $review, 'stage' => $stage = $this->stage($request, $review), 'agreement' => Agreement::of($stage)]);
+        $stage = $this->stage($request, $review);
+        $criteria = $stage->criteriaInUse();
+        $criterion = $criteria->firstWhere('id', Input::text($request, 'criterion'));
+
+        return view('screening.agreement', ['review' => $review, 'stage' => $stage, 'criteria' => $criteria, 'criterion' => $criterion, 'agreement' => Agreement::of($stage, $criterion)]);
     }
 }

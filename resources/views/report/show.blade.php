@@ -46,6 +46,8 @@
             <header class="sheet-head"><h2>Take it out</h2></header>
             <div class="section"><h3>Flow diagram</h3><p><a href="{{ route('report.flow', [$review, 'svg']) }}">SVG</a> · <a href="{{ route('report.flow', [$review, 'png']) }}">PNG</a> · <a href="{{ route('report.flow', [$review, 'pdf']) }}">PDF</a> · <a href="{{ route('report.flow', [$review, 'csv']) }}">its numbers as CSV</a></p></div>
             <div class="section"><h3>Included publications, {{ number_format($flow->included()) }}</h3><p><a href="{{ route('exports.included', [$review, 'ris']) }}">RIS</a> · <a href="{{ route('exports.included', [$review, 'csv']) }}">CSV</a> · <a href="{{ route('exports.included', [$review, 'nbib']) }}">NBIB</a> · <a href="{{ route('exports.included', [$review, 'bibtex']) }}">BibTeX</a> · <a href="{{ route('exports.included', [$review, 'csl-json']) }}">CSL-JSON</a></p></div>
+            <div class="section"><h3>Decisions</h3><p>Every decision you may see, with reasons, answers and settlements: <a href="{{ route('exports.decisions', [$review, 'csv']) }}">CSV</a> · <a href="{{ route('exports.decisions', [$review, 'xlsx']) }}">XLSX</a></p>
+                <p class="mt-1">Excluded publications: <a href="{{ route('library.export', [$review, 'ris', 'state' => 'excluded']) }}">RIS</a> · <a href="{{ route('library.export', [$review, 'csv', 'state' => 'excluded']) }}">CSV</a></p></div>
             <div class="section"><h3>Coding table</h3><p><a href="{{ route('exports.coding', $review) }}">The coding table as CSV</a></p></div>
             <p class="section small quiet">In CSV files, text that a spreadsheet would run as a formula has an apostrophe in front.</p>
         </section>

@@ -8,6 +8,9 @@
             <section class="sheet">
                 <header class="sheet-head"><h1>Agreement by pair</h1> <span>on items that have opened, from what each decided before</span></header>
                 <x-stages :review="$review" :stage="$stage" to="agreement" />
+                @if ($criteria->isNotEmpty())
+                    <nav class="section small" aria-label="On what">On <a href="{{ route('agreement', [$review, 'stage' => $stage->id]) }}" @if ($criterion === null) aria-current="true" @endif>the verdict</a>@foreach ($criteria as $one) · <a href="{{ route('agreement', [$review, 'stage' => $stage->id, 'criterion' => $one->id]) }}" @if ($criterion?->id === $one->id) aria-current="true" @endif>{{ $one->question }}</a>@endforeach</nav>
+                @endif
                 @if ($pairs === [])
                     <x-empty title="Nothing to compare yet">Agreement is computed from items on which two people’s decisions are in.</x-empty>
                 @else
@@ -33,8 +36,8 @@
                 <section class="sheet">
                     <header class="sheet-head"><h2>{{ implode(' against ', array_map(fn ($id) => $agreement->names[$id], $pair['raters'])) }}</h2> <span>how often each combination occurred</span></header>
                     <table class="table">
-                        <thead><tr><th>{{ $agreement->names[$pair['raters'][0]] }}</th>@foreach (['include', 'exclude', 'unsure'] as $verdict) <th class="number"><x-mark :verdict="$verdict" label="" /> {{ $agreement->names[$pair['raters'][1]] }}: {{ $verdict }}</th> @endforeach</tr></thead>
-                        <tbody>@foreach ($agreement->tables[implode(' ', $pair['raters'])] as $i => $row) <tr><th scope="row"><x-mark :verdict="['include', 'exclude', 'unsure'][$i]" label="" /> {{ ['include', 'exclude', 'unsure'][$i] }}</th>@foreach ($row as $j => $n) <td class="number">@if ($i === $j)<strong>{{ number_format($n) }}</strong>@else{{ number_format($n) }}@endif</td> @endforeach</tr> @endforeach</tbody>
+                        <thead><tr><th>{{ $agreement->names[$pair['raters'][0]] }}</th>@foreach ($agreement->categories as $verdict) <th class="number">@if ($criterion === null)<x-mark :verdict="$verdict" label="" />@endif {{ $agreement->names[$pair['raters'][1]] }}: {{ $verdict }}</th> @endforeach</tr></thead>
+                        <tbody>@foreach ($agreement->tables[implode(' ', $pair['raters'])] as $i => $row) <tr><th scope="row">@if ($criterion === null)<x-mark :verdict="$agreement->categories[$i]" label="" />@endif {{ $agreement->categories[$i] }}</th>@foreach ($row as $j => $n) <td class="number {{ $i === $j ? 'font-bold' : '' }}">@if ($criterion === null && $n > 0)<a href="{{ route('library', [$review, 'stage' => $stage->id, 'judged' => "{$pair['raters'][0]}:{$agreement->categories[$i]},{$pair['raters'][1]}:{$agreement->categories[$j]}"]) }}">{{ number_format($n) }}</a>@else{{ number_format($n) }}@endif</td> @endforeach</tr> @endforeach</tbody>
                     </table>
                 </section>
             @endforeach
@@ -46,7 +49,17 @@
                 <dt>Krippendorff’s α</dt><dd>{{ $number($agreement->report['krippendorff']['alpha']) }}</dd>
                 @if ($agreement->report['raters'] > 2) <dt>Fleiss’ κ</dt><dd>{{ $number($agreement->report['fleiss']['kappa']) }} on {{ number_format($agreement->report['complete_records']) }} items that all judged</dd> @endif
             </dl>
-            <p class="section small quiet">Three categories: include, exclude, unsure. κ corrects for chance and falls when one verdict is rare; PABAK and AC1 do so less.</p>
+            @if (count($agreement->weeks) > 1)
+                <div class="section"><h3>Over time</h3>
+                    <svg class="agreement-weeks" viewBox="0 0 260 90" role="img" aria-label="Agreement by the week in which items opened: @foreach ($agreement->weeks as $week){{ $week['week']->format('j M') }} {{ $week['agreement'] === null ? 'not defined' : round($week['agreement'] * 100).' %' }}; @endforeach">
+                        <line class="threshold" x1="10" x2="250" y1="10" y2="10"/><line class="threshold" x1="10" x2="250" y1="40" y2="40"/><line class="threshold" x1="10" x2="250" y1="70" y2="70"/>
+                        @php($step = 230 / max(1, count($agreement->weeks) - 1))
+                        @foreach ($agreement->weeks as $i => $week) @if ($week['agreement'] !== null) <circle cx="{{ round(15 + $i * $step, 1) }}" cy="{{ round(70 - 60 * $week['agreement'], 1) }}" r="4" class="bar-alone"/> @endif @endforeach
+                        <text class="axis" x="10" y="86">{{ $agreement->weeks[0]['week']->format('j M') }}</text><text class="axis" x="250" y="86" text-anchor="end">{{ $agreement->weeks[count($agreement->weeks) - 1]['week']->format('j M') }}</text>
+                    </svg>
+                    <table class="table small"><thead><tr><th>Week from</th><th class="number">Items</th><th class="number">Agreement</th><th class="number">α</th></tr></thead><tbody>@foreach ($agreement->weeks as $week) <tr><td>{{ $week['week']->format('j M Y') }}</td><td class="number">{{ number_format($week['items']) }}</td><td class="number">{{ $week['agreement'] === null ? '–' : number_format($week['agreement'] * 100, 1).' %' }}</td><td class="number">{{ $number($week['alpha']) }}</td></tr> @endforeach</tbody></table></div>
+            @endif
+            <p class="section small quiet">{{ $criterion === null ? 'Three categories: include, exclude, unsure.' : 'Three categories: yes, no, unclear; decisions without an answer are left out.' }} What counts is what was said before an item opened. κ corrects for chance and falls when one verdict is rare; PABAK and AC1 do so less.</p>
         </section>
     </div>
 </x-page>

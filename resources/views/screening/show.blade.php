@@ -22,17 +22,33 @@
                     </table>
                 @endif
             </section>
-            @if ($people->isNotEmpty())
+            @if ($progress->people->isNotEmpty())
                 <section class="sheet">
-                    <header class="sheet-head"><h2>Who is how far</h2> <span>what others decided is not shown here</span></header>
+                    <header class="sheet-head"><h2>Who is how far</h2> <span>what others decided is not shown here; the pace is that of the last {{ \App\Queries\Progress::DAYS }} days</span></header>
                     <table class="table bars">
-                        <thead><tr><th>Person</th><th class="number">Today</th><th class="number">Done</th><th class="number">Still to judge</th><th class="w-2/5">Share done</th></tr></thead>
+                        <thead><tr><th>Person</th><th class="number">Today</th><th class="number">A day</th><th>Last {{ \App\Queries\Progress::DAYS }} days</th><th class="number">Done</th><th class="number">Left</th><th class="number">Done by</th><th class="w-1/5">Share done</th></tr></thead>
                         <tbody>
-                            @foreach ($people as $person)
-                                <tr><td>{{ $person['name'] }}</td><td class="number">{{ number_format($person['today']) }}</td><td class="number">{{ number_format($person['done']) }}</td><td class="number">{{ number_format($person['left']) }}</td><td class="bar-cell"><x-share :part="$person['done']" :whole="$person['done'] + $person['left']" /></td></tr>
+                            @foreach ($progress->people as $person)
+                                <tr><td>{{ $person['name'] }}</td><td class="number">{{ number_format($person['today']) }}</td><td class="number">{{ $person['pace'] > 0 ? number_format($person['pace'], $person['pace'] < 10 ? 1 : 0) : '–' }}</td><td><x-days :counts="$person['days']" :label="$person['name'].': decisions a day'" /></td><td class="number">{{ number_format($person['done']) }}</td><td class="number">{{ number_format($person['left']) }}</td><td class="number">{{ $person['end']?->format('j M Y') ?? '–' }}</td><td class="bar-cell"><x-share :part="$person['done']" :whole="$person['done'] + $person['left']" /></td></tr>
                             @endforeach
                         </tbody>
                     </table>
+                    <table class="table bars"><tbody>
+                        @foreach (['opened' => 'Opened', 'disagreements' => 'of these in disagreement at first', 'settled' => 'Settled'] as $key => $label)
+                            @php($counts = array_column($progress->days, $key))
+                            <tr><th scope="row">{{ $label }}</th><td class="number">{{ number_format(array_sum($counts)) }}</td><td><x-days :counts="$counts" :label="$label.' a day'" /></td><td class="w-1/3 small quiet">{{ $progress->days[0]['day']->format('j M') }} to today</td></tr>
+                        @endforeach
+                    </tbody></table>
+                </section>
+            @endif
+            @if ($answers !== [])
+                <section class="sheet">
+                    <header class="sheet-head"><h2>Answers to the criteria</h2> <span>publications, in decisions you may see; each number opens them</span></header>
+                    <table class="table"><thead><tr><th>Criterion</th><th class="number">Yes</th><th class="number">No</th><th class="number">Unclear</th></tr></thead><tbody>
+                        @foreach ($criteria as $criterion)
+                            <tr><td>{{ $criterion->question }}</td>@foreach (['yes', 'no', 'unclear'] as $answer) <td class="number">@php($n = $answers[$criterion->id][$answer] ?? 0) @if ($n > 0)<a href="{{ route('library', [$review, 'answer' => "{$criterion->id}:{$answer}", 'stage' => $stage->id]) }}">{{ number_format($n) }}</a>@else 0 @endif</td> @endforeach</tr>
+                        @endforeach
+                    </tbody></table>
                 </section>
             @endif
             @if ($reasons->isNotEmpty())
