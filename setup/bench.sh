@@ -55,8 +55,10 @@ bench_screening() {
     php -d pcov.enabled=0 setup/bench/screening.php "http://127.0.0.1:$WEB_PORT" "$review" 50 "$((seconds / 2))" "$dsn" bare
     artisan heron:check-states
     step "The same, while php-fpm, the worker and PostgreSQL are killed one after the other" >&2
-    php -d pcov.enabled=0 setup/bench/screening.php "http://127.0.0.1:$WEB_PORT" "$review" 50 "$seconds" "$dsn" &
+    rm -f "$DIR/run/load-began"
+    LOAD_MARK="$DIR/run/load-began" php -d pcov.enabled=0 setup/bench/screening.php "http://127.0.0.1:$WEB_PORT" "$review" 50 "$seconds" "$dsn" &
     local load=$!
+    until [ -f "$DIR/run/load-began" ] || ! kill -0 "$load" 2>/dev/null; do sleep 0.2; done
     sleep $((seconds / 4))
     kill_hard "$DIR/run/fpm.pid"
     start_servers >&2

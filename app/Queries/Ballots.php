@@ -23,8 +23,10 @@ final class Ballots
     public static function of(Stage $rules, array $itemIds): array
     {
         $rule = $rules->rule();
-        $places = $rules->places();
-        $core = fn (stdClass $one): Decision => new Decision($one->user_id, Verdict::from($one->verdict), $one->criterion_id === null ? null : $places[$one->criterion_id] ?? null);
+        $places = null; // asked for when somebody excluded
+        $core = function (stdClass $one) use (&$places, $rules): Decision {
+            return new Decision($one->user_id, Verdict::from($one->verdict), $one->criterion_id === null ? null : ($places ??= $rules->places())[$one->criterion_id] ?? null);
+        };
         $counts = self::foldedInto($rules, $itemIds);
         $heardAt = [];
         foreach ($counts as [$item, $at]) {
@@ -32,11 +34,17 @@ final class Ballots
         }
         $in = fn (array $ids): string => '{'.implode(',', $ids).'}';
         $decisions = $settlements = $ballots = [];
-        foreach (DB::select('SELECT item_id, user_id, verdict, criterion_id, created_at FROM decisions WHERE review_id = ? AND item_id = ANY (?::bpchar[]) AND superseded_at IS NULL AND verdict IS NOT NULL ORDER BY created_at, id', [$rules->review_id, $in([...$itemIds, ...array_keys($counts)])]) as $decision) {
-            $decisions[$counts[$decision->item_id][0] ?? $decision->item_id][] = $decision;
-        }
-        foreach (DB::select('SELECT item_id, user_id, verdict, criterion_id, created_at FROM settlements WHERE review_id = ? AND item_id = ANY (?::bpchar[]) AND superseded_at IS NULL', [$rules->review_id, $in($itemIds)]) as $settlement) {
-            $settlements[$settlement->item_id] = $settlement;
+        $said = DB::select(<<<'SQL'
+            SELECT false AS settles, item_id, user_id, verdict, criterion_id, created_at, id FROM decisions WHERE review_id = ? AND item_id = ANY (?::bpchar[]) AND superseded_at IS NULL AND verdict IS NOT NULL
+            UNION ALL SELECT true, item_id, user_id, verdict, criterion_id, created_at, id FROM settlements WHERE review_id = ? AND item_id = ANY (?::bpchar[]) AND superseded_at IS NULL
+            ORDER BY created_at, id
+            SQL, [$rules->review_id, $in([...$itemIds, ...array_keys($counts)]), $rules->review_id, $in($itemIds)]);
+        foreach ($said as $one) {
+            if ($one->settles) {
+                $settlements[$one->item_id] = $one;
+            } else {
+                $decisions[$counts[$one->item_id][0] ?? $one->item_id][] = $one;
+            }
         }
         foreach ($itemIds as $id) {
             $all = $decisions[$id] ?? [];

@@ -11,6 +11,7 @@ use App\Models\Stage;
 use App\Models\StrategyRevision;
 use App\Models\User;
 use Illuminate\Database\Query\Builder;
+use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
 use stdClass;
 use WaryHeron\Core\Screening\ItemState;
@@ -24,6 +25,8 @@ final class Desk
     private const AHEAD = 5;
 
     private const BEHIND = 3;
+
+    private const MARKS_KEPT = 3600;
 
     private ?Highlighter $highlighter = null;
 
@@ -200,23 +203,30 @@ final class Desk
     /** Marks what the review's own searches look for. */
     private function highlighter(): Highlighter
     {
-        if ($this->highlighter === null) {
-            $trees = [];
-            /** @var \Illuminate\Database\Eloquent\Collection<int, StrategyRevision> $shown */
-            $shown = StrategyRevision::query()->join('strategies', fn ($join) => $join->on('strategies.id', '=', 'strategy_revisions.strategy_id')->on('strategies.head', '=', 'strategy_revisions.number'))
-                ->where('strategies.review_id', $this->review->id)->orderBy('strategies.id')->limit(20)->select('strategy_revisions.*')->get();
-            foreach ($shown as $revision) {
-                $lines = $revision->strategy();
-                try {
-                    $result = $lines->resultNumber();
-                    $result === null || $trees[] = $lines->writtenOut($result);
-                } catch (BadStrategy) {
-                    continue; // a strategy with a mistake marks nothing
-                }
+        if ($this->highlighter !== null) {
+            return $this->highlighter;
+        }
+        $heads = DB::table('strategies')->where('review_id', $this->review->id)->orderBy('id')->limit(20)->pluck('head', 'id')->all();
+
+        return $this->highlighter = $heads === [] ? new Highlighter : Cache::remember('highlighter '.md5(json_encode($heads, JSON_THROW_ON_ERROR)), self::MARKS_KEPT, fn (): Highlighter => $this->marks());
+    }
+
+    private function marks(): Highlighter
+    {
+        $trees = [];
+        /** @var \Illuminate\Database\Eloquent\Collection<int, StrategyRevision> $shown */
+        $shown = StrategyRevision::query()->join('strategies', fn ($join) => $join->on('strategies.id', '=', 'strategy_revisions.strategy_id')->on('strategies.head', '=', 'strategy_revisions.number'))
+            ->where('strategies.review_id', $this->review->id)->orderBy('strategies.id')->limit(20)->select('strategy_revisions.*')->get();
+        foreach ($shown as $revision) {
+            $lines = $revision->strategy();
+            try {
+                $result = $lines->resultNumber();
+                $result === null || $trees[] = $lines->writtenOut($result);
+            } catch (BadStrategy) {
+                continue; // a strategy with a mistake marks nothing
             }
-            $this->highlighter = new Highlighter(...$trees);
         }
 
-        return $this->highlighter;
+        return new Highlighter(...$trees);
     }
 }

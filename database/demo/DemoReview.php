@@ -12,6 +12,7 @@ use App\Actions\Question\ChangeQuestion;
 use App\Actions\Records\StartDelivery;
 use App\Actions\Records\StartJoining;
 use App\Actions\Records\StartMatching;
+use App\Actions\Screening\MakeShareOut;
 use App\Actions\Screening\PostToTalk;
 use App\Actions\Screening\RecordDecision;
 use App\Actions\Screening\SettleItem;
@@ -32,10 +33,12 @@ use App\Models\Scheme;
 use App\Models\Strategy;
 use App\Models\Task;
 use App\Models\User;
+use App\Queries\LibraryFilters;
 use App\Sources\Sources;
 use Carbon\CarbonImmutable;
 use Illuminate\Contracts\Bus\Dispatcher;
 use Illuminate\Contracts\Console\Kernel;
+use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\Str;
 use WaryHeron\Core\Bibliography\Format\Csv\CsvWriter;
@@ -74,6 +77,8 @@ final class DemoReview
     /** Found by reading, before the search; two of them the strategy is still to catch. */
     private const KNOWN_ITEMS = 7;
 
+    private const CALIBRATION = 20;
+
     private const CODEBOOK = [
         ['Design', 'As carried out, not as announced.', CodeType::Choice, ['parallel-group trial', 'crossover trial', 'cluster trial', 'before-after study', 'cohort or survey', 'other'], ''],
         ['People', 'Everybody the results speak of.', CodeType::Choices, ['nurses', 'doctors', 'ambulance staff', 'pharmacy or laboratory', 'mixed or other'], ''],
@@ -104,6 +109,7 @@ final class DemoReview
         private readonly StartMatching $matchings,
         private readonly StartJoining $joining,
         private readonly CreateReview $create,
+        private readonly MakeShareOut $share,
         private readonly Sources $sources,
     ) {
     }
@@ -117,6 +123,8 @@ final class DemoReview
             $this->plan();
             $this->at($start->addDays(3)->setTime(10, 30));
             $this->deliver($start);
+            $this->at($start->addDays(5)->setTime(13, 0));
+            $this->calibrate($start->addDays(5));
             $this->screen($start->addDays(6));
             $this->settleSome($start->addDays(20));
             $this->code($start->addDays(22));
@@ -221,17 +229,51 @@ final class DemoReview
         $this->known->add($by, $this->review, implode("\n", [...$found->map(fn (Publication $one): string => "{$one->title} {$one->doi}")->all(), ...array_map(fn (Reference $one): string => "{$one->title} {$one->doi}", array_slice(array_values($lost), 0, 2))]));
     }
 
+    /** Before the main round three people judge the same few, and see where they read the criteria differently. */
+    private function calibrate(CarbonImmutable $on): void
+    {
+        $people = array_fill_keys(array_map(fn (string $who): string => $this->people[$who]->id, ['ines', 'karin', 'tunde']), null);
+        $terms = ['pool' => 'free', 'sample' => self::CALIBRATION, 'percent' => null, 'decisions' => 2, 'quotas' => $people, 'mode' => 'everyone', 'seed' => 2026];
+        $made = $this->share->execute($this->people['ines'], $this->review->firstStage(), LibraryFilters::from(new Request, $this->review, $this->people['ines']), $terms, 'Calibration set', self::CALIBRATION);
+        $criteria = Criterion::query()->where('review_id', $this->review->id)->orderBy('position')->get();
+        foreach (['ines', 'karin', 'tunde'] as $who) {
+            foreach (Item::query()->where('stage_id', $made->stage_id)->with('publication')->orderBy('position')->get() as $i => $item) {
+                $this->at($on->setTime(14, 0)->addMinutes($i * 2));
+                [$verdict, $failed, $note] = $this->judge($item->publication, $who);
+                $this->decide->execute($this->people[$who], $item, $verdict, $failed === null ? null : $criteria[$failed], $note, answers: $this->answers($criteria, $verdict, $failed));
+            }
+        }
+        $this->review->unsetRelation('stages');
+    }
+
+    /**
+     * @param  \Illuminate\Database\Eloquent\Collection<int, Criterion>  $criteria
+     * @return array<string, string>
+     */
+    private function answers(\Illuminate\Database\Eloquent\Collection $criteria, Verdict $verdict, ?int $failed): array
+    {
+        $answers = [];
+        foreach ($criteria as $i => $criterion) {
+            if ($failed !== null && $i > $failed) {
+                break;
+            }
+            $answers[$criterion->id] = $i === $failed ? 'no' : ($verdict === Verdict::Unsure && $i === 1 ? 'unclear' : 'yes');
+        }
+
+        return $answers;
+    }
+
     /** Two reviewers read in order; Karin is further than Tunde, and each judges a little differently. */
     private function screen(CarbonImmutable $from): void
     {
         $criteria = Criterion::query()->where('review_id', $this->review->id)->orderBy('position')->get();
-        $items = Item::query()->where('review_id', $this->review->id)->with('publication')->orderBy('position')->get();
+        $items = Item::query()->where('stage_id', $this->review->firstStage()->id)->with('publication')->orderBy('position')->get();
         $shares = ['karin' => (int) ($items->count() * 0.62), 'tunde' => (int) ($items->count() * 0.5)];
         foreach ($shares as $who => $share) {
             foreach ($items->take($share)->values() as $i => $item) {
                 $this->at($from->addDays(intdiv($i * 13, max(1, $share)))->setTime(9, 0)->addSeconds(($i % 60) * 95));
                 [$verdict, $failed, $note] = $this->judge($item->publication, $who);
-                $this->decide->execute($this->people[$who], $item, $verdict, $failed === null ? null : $criteria[$failed], $note);
+                $this->decide->execute($this->people[$who], $item, $verdict, $failed === null ? null : $criteria[$failed], $note, answers: $who === 'karin' ? $this->answers($criteria, $verdict, $failed) : []);
             }
         }
     }
@@ -271,7 +313,7 @@ final class DemoReview
     private function settleSome(CarbonImmutable $from): void
     {
         $criteria = Criterion::query()->where('review_id', $this->review->id)->orderBy('position')->get();
-        $open = Item::query()->where('review_id', $this->review->id)->where('state', ItemState::Disagreement)->orderBy('position')->get();
+        $open = Item::query()->where('stage_id', $this->review->firstStage()->id)->where('state', ItemState::Disagreement)->orderBy('position')->get();
         $says = [['karin', 'The abstract does not say when the lamps were on. I would rather read it.'], ['tunde', 'Agreed that it is unclear, but the comparison is missing as well.'], ['ines', 'Please look at the methods again: the wards are compared with themselves.']];
         foreach ($open->take(6) as $i => $item) {
             $this->at($from->setTime(14, 0)->addMinutes($i * 7));

@@ -30,6 +30,7 @@ for ($i = 1; $i <= $people; $i++) {
     preg_match('~id="desk-data">(.*?)</script>~s', $desk, $data) === 1 || exit("Screener {$i} sees no Reading Desk.\n");
     $screeners[$i] = ['curl' => $curl, 'csrf' => $token($desk), 'items' => json_decode($data[1], true)['items'], 'sent' => null, 'next' => 0.0, 'key' => null, 'tries' => 0];
 }
+getenv('LOAD_MARK') && touch(getenv('LOAD_MARK'));
 $multi = curl_multi_init();
 $began = microtime(true);
 $times = $acknowledged = $failed = $refused = [];

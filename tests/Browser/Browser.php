@@ -241,10 +241,15 @@ final class Browser
     {
         $named = $this->one("//label[starts-with(normalize-space(),\"{$label}\")] | //*[self::input or self::textarea or self::select][@aria-label=\"{$label}\"]");
 
-        return $named->getTagName() === 'label' ? $this->one("//*[@id='{$named->getAttribute('for')}']") : $named;
+        if ($named->getTagName() !== 'label') {
+            return $named;
+        }
+        $for = (string) $named->getAttribute('for');
+
+        return $for === '' ? $named->findElement(WebDriverBy::xpath('.//*[self::input or self::textarea or self::select]')) : $this->one("//*[@id='{$for}']");
     }
 
-    private function one(string $xpath): RemoteWebElement
+    public function one(string $xpath): RemoteWebElement
     {
         $found = null;
         $this->until(function () use ($xpath, &$found): bool {

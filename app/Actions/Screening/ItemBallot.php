@@ -32,6 +32,9 @@ final class ItemBallot
         // the stage's rule does not change meanwhile
         DB::select('SELECT pg_advisory_xact_lock_shared(hashtext(?))', ["stage {$item->stage_id}"]);
         $locked = Item::query()->with(['publication', 'stage'])->lockForUpdate()->find($item->id) ?? throw new Refused('This is no longer in the review.');
+        if ($item->relationLoaded('review')) {
+            $locked->stage->setRelation('review', $item->review);
+        }
 
         return new self($locked, $locked->stage, Ballots::of($locked->stage, [$locked->id])[$locked->id]);
     }

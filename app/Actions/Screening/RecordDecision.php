@@ -37,13 +37,12 @@ final readonly class RecordDecision
     {
         return DB::transaction(function () use ($by, $item, $verdict, $criterion, $note, $seen, $clientKey, $answers): Decision {
             $ballot = ItemBallot::locked($item);
-            $before = $this->sentBefore($by, $item, $clientKey);
+            [$before, $mine] = $this->earlier($by, $ballot, $clientKey);
             if ($before !== null) {
                 return $before;
             }
             $ballot->mustTakePart();
             $this->mustBeTheirs($by, $ballot);
-            $mine = $this->mine($by, $item);
             $this->mustBeSeen($mine, $seen);
             $closed = $this->tried(fn () => $ballot->ballot->with($ballot->decision($by->id, $verdict, $criterion?->id)));
 
@@ -61,7 +60,7 @@ final readonly class RecordDecision
             $ballot->mustTakePart();
             $after = $this->tried(fn () => $ballot->ballot->rethought($ballot->decision($by->id, $verdict, $criterion?->id)));
 
-            return $this->replace($by, $ballot, $this->mine($by, $item), $after, ['verdict' => $verdict, 'criterion_id' => $criterion?->id, 'note' => $note], 'decision.rethought', 'Changed their mind about');
+            return $this->replace($by, $ballot, $this->earlier($by, $ballot)[1], $after, ['verdict' => $verdict, 'criterion_id' => $criterion?->id, 'note' => $note], 'decision.rethought', 'Changed their mind about');
         });
     }
 
@@ -73,7 +72,7 @@ final readonly class RecordDecision
             $ballot->mustTakePart();
             $without = $this->tried(fn () => $ballot->ballot->without($by->id));
 
-            return $this->replace($by, $ballot, $this->mine($by, $item), $without, ['verdict' => null, 'criterion_id' => null, 'note' => ''], 'decision.taken-back', 'Took back the decision on');
+            return $this->replace($by, $ballot, $this->earlier($by, $ballot)[1], $without, ['verdict' => null, 'criterion_id' => null, 'note' => ''], 'decision.taken-back', 'Took back the decision on');
         });
     }
 
@@ -115,14 +114,15 @@ final readonly class RecordDecision
         }
     }
 
-    private function sentBefore(User $by, Item $item, ?string $clientKey): ?Decision
+    /** @return array{?Decision, ?Decision} the decision that was sent with this key before, and the one of mine that stands */
+    private function earlier(User $by, ItemBallot $ballot, ?string $clientKey = null): array
     {
-        return $clientKey === null ? null : Decision::query()->where('review_id', $item->review_id)->where('user_id', $by->id)->where('client_key', $clientKey)->first();
-    }
+        $mine = Decision::query()->where('review_id', $ballot->item->review_id)->where('user_id', $by->id)
+            ->where(fn ($any) => $any->where(fn ($own) => $own->where('item_id', $ballot->item->id)->whereNull('superseded_at'))->when($clientKey !== null, fn ($or) => $or->orWhere('client_key', $clientKey)))->get();
+        $before = $clientKey === null ? null : $mine->firstWhere('client_key', $clientKey);
+        $before?->setRelation('item', $ballot->item);
 
-    private function mine(User $by, Item $item): ?Decision
-    {
-        return Decision::query()->where('review_id', $item->review_id)->where('item_id', $item->id)->where('user_id', $by->id)->whereNull('superseded_at')->first();
+        return [$before, $mine->first(fn (Decision $one): bool => $one->item_id === $ballot->item->id && $one->superseded_at === null)];
     }
 
     private function mustBeSeen(?Decision $mine, ?string $seen): void

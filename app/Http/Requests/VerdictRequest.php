@@ -6,6 +6,8 @@ namespace App\Http\Requests;
 
 use App\Models\Criterion;
 use App\Models\Item;
+use App\Models\Review;
+use App\Models\Stage;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 use WaryHeron\Core\Screening\Verdict;
@@ -21,7 +23,7 @@ final class VerdictRequest extends FormRequest
     /** @return array<string, mixed> */
     public function rules(): array
     {
-        $stage = $this->item()->stage;
+        $stage = $this->stage();
         $criteria = $stage->criteriaInUse()->pluck('id')->all();
 
         return [
@@ -62,6 +64,13 @@ final class VerdictRequest extends FormRequest
     public function note(): string
     {
         return trim($this->string('note')->value());
+    }
+
+    private function stage(): Stage
+    {
+        $review = $this->route('review');
+
+        return $review instanceof Review ? $review->stages->firstOrFail('id', $this->item()->stage_id) : throw new \LogicException('A verdict belongs to a review.');
     }
 
     private function item(): Item
