@@ -14,8 +14,8 @@ return [
             'prefix' => '',
             'search_path' => 'public',
             'sslmode' => env('DB_SSLMODE', 'prefer'),
-            // a new connection costs more than most pages
-            'options' => PHP_SAPI === 'fpm-fcgi' ? [PDO::ATTR_PERSISTENT => true] : [],
+            // a statement and its values in one message: preparing each by itself would take three
+            'options' => [PDO::PGSQL_ATTR_DISABLE_PREPARES => true],
         ],
     ],
     'migrations' => ['table' => 'migrations', 'update_date_on_publish' => false],

@@ -21,6 +21,10 @@ final class AppServiceProvider extends ServiceProvider
 {
     public function register(): void
     {
+        if (PHP_SAPI === 'fpm-fcgi') {
+            // a new connection costs more than most pages; not in the configuration, which is cached from the command line
+            config(['database.connections.pgsql.options' => config('database.connections.pgsql.options') + [\PDO::ATTR_PERSISTENT => true]]);
+        }
         Connection::resolverFor('pgsql', fn (mixed ...$of): MillisecondConnection => new MillisecondConnection(...$of));
     }
 
