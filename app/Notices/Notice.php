@@ -26,6 +26,12 @@ final class Notice extends Notification implements ShouldQueue
         return array_values(array_filter(['database', 'mail'], fn (string $way): bool => $to->wants($this->kind, $way === 'mail' ? 'mail' : 'app')));
     }
 
+    /** @return array<string, string> here at once, so that nobody is told twice; letters are sent in the background */
+    public function viaConnections(): array
+    {
+        return ['database' => 'sync'];
+    }
+
     /** @return array<string, string> */
     public function toArray(User $to): array
     {

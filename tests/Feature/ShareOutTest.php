@@ -118,7 +118,7 @@ it('lets people pull from one queue, and no more of them than an item needs', fu
     // what somebody left before them goes to others after a time
     $this->travel(30)->minutes();
     $this->actingAs($world->people['lead'])->get("/reviews/{$world->review->id}/screening/desk?layout=list")->assertOk();
-    expect(count((new Desk($world->review->fresh()->firstStage(), $world->people['lead']))->ahead(0, 50)))->toBe(8);
+    expect(count((new Desk($world->review->fresh()->firstStage(), $world->people['lead']))->ahead(0, 50)))->toBe(5);
 });
 
 it('shows what a change of rules would do, then does that and nothing else', function () {

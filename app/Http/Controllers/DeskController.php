@@ -20,10 +20,13 @@ use Illuminate\Http\Request;
 
 final class DeskController extends Controller
 {
-    /** Items ahead of the one at hand; a list shows more of them at once. */
-    private const AHEAD = 5;
+    /** Items ahead of the one at hand, enough to go on with while a connection is lost; a list shows more of them at once. */
+    private const AHEAD = 12;
 
     private const LISTED = 30;
+
+    /** From a common queue one takes no more than one will soon judge. */
+    private const CLAIMED = 5;
 
     /** What narrows the reading list down, by the names that the library uses too. */
     private const FILTERS = ['q', 'tag', 'source', 'delivery', 'from', 'to', 'type', 'language', 'no_abstract'];
@@ -33,7 +36,7 @@ final class DeskController extends Controller
         $me = $this->me($request);
         $stage = $item === null ? $this->stage($request, $review) : $review->stages->firstOrFail('id', $item->stage_id);
         $listed = $request->query('layout') === 'list';
-        $most = $listed ? self::LISTED : self::AHEAD;
+        $most = $this->most($request, $stage);
         $claim->execute($me, $stage, $most);
         $desk = $this->desk($request, $stage);
         $current = $item === null ? null : $desk->item($item->id);
@@ -60,7 +63,7 @@ final class DeskController extends Controller
     public function ahead(Request $request, Review $review, ClaimItems $claim): JsonResponse
     {
         $stage = $this->stage($request, $review);
-        $most = $request->query('layout') === 'list' ? self::LISTED : self::AHEAD;
+        $most = $this->most($request, $stage);
         $claim->execute($this->me($request), $stage, $most);
         $desk = $this->desk($request, $stage);
 
@@ -89,12 +92,21 @@ final class DeskController extends Controller
         $stage = $review->stages->firstOrFail('id', $decision->stage_id);
         $seen = $request->input('after');
         if (is_numeric($seen)) {
-            app(ClaimItems::class)->execute($this->me($request), $stage, self::AHEAD);
+            app(ClaimItems::class)->execute($this->me($request), $stage, $this->most($request, $stage));
         }
         $desk = $this->desk($request, $stage);
 
         // the page counts for itself: counting everything anew for each decision would be the dearest part of it
         return response()->json(['item' => Desk::standing($decision)] + (is_numeric($seen) ? ['items' => $desk->ahead((int) $seen, 1)] : []));
+    }
+
+    private function most(Request $request, Stage $stage): int
+    {
+        return match (true) {
+            $stage->work === 'queue' => self::CLAIMED,
+            $request->query('layout') === 'list' => self::LISTED,
+            default => self::AHEAD,
+        };
     }
 
     private function desk(Request $request, Stage $stage): Desk
