@@ -6,6 +6,31 @@
 <x-page title="Share-out" :review="$review" stage="screening" place="share-outs">
     <div class="desk desk-side">
         <div class="grid gap-3">
+            @if ($draft)
+                <section class="sheet" id="preview" role="status">
+                    <header class="sheet-head"><h2>Preview</h2> <span>nothing is made yet</span></header>
+                    <div class="sheet-body">
+                        <p>{{ number_format($draft->pool) }} in the pool{{ $filters->steps === [] ? '' : ' ('.implode(', ', array_column($filters->steps, 'words')).')' }} → <strong>{{ number_format(count($draft->publications)) }}</strong> {{ count($draft->publications) < $draft->pool ? "drawn with the seed {$terms['seed']}" : 'shared out' }}</p>
+                        @if ($draft->problem !== '')
+                            <p class="field-error" role="alert">{{ $draft->problem }}</p>
+                            @if ($draft->nearest) <p class="small">The nearest that can be met: {{ implode(', ', array_map(fn ($id, $n) => ($names[$id] ?? '?').' '.number_format($n), array_keys($draft->nearest), $draft->nearest)) }}. <a href="{{ route('share-outs', [$review, 'stage' => $stage->id, ...$kept, 'seed' => $terms['seed'], 'people' => array_keys($terms['quotas']), 'quota' => $draft->nearest]) }}#preview">Take these</a></p> @endif
+                        @else
+                            <div class="two-tables"><table class="table small"><thead><tr><th>Person</th><th class="number">Items</th></tr></thead><tbody>@foreach ($draft->plan->perPerson() as $id => $n) <tr><td>{{ $names[$id] ?? '' }}</td><td class="number">{{ number_format($n) }}</td></tr> @endforeach</tbody></table>
+                            @if ($draft->plan->perPair() !== [])
+                                <table class="table small"><thead><tr><th>Pair</th><th class="number">Items both judge</th></tr></thead><tbody>@foreach ($draft->plan->perPair() as $pair => $n) <tr><td>{{ implode(' and ', array_map(fn ($id) => $names[$id] ?? '', explode(' ', $pair))) }}</td><td class="number">{{ number_format($n) }}</td></tr> @endforeach</tbody></table>
+                            @endif
+                            </div>
+                            @if ($stage->work !== 'shares' && $terms['mode'] !== 'everyone') <p class="small asking mt-2">From then on, only what is in one’s share is judged at this stage.</p> @endif
+                            <form class="mt-2" method="post" action="{{ route('share-outs.store', $review) }}">@csrf
+                                @foreach ([...$kept, 'stage' => $stage->id, 'seed' => $terms['seed'], 'expected' => count($draft->publications)] as $key => $value) <input type="hidden" name="{{ $key }}" value="{{ $value }}"> @endforeach
+                                @foreach ($terms['quotas'] as $id => $quota) <input type="hidden" name="people[]" value="{{ $id }}"><input type="hidden" name="quota[{{ $id }}]" value="{{ $quota }}"> @endforeach
+                                <label class="block">Name <input class="input" name="name" maxlength="120" required value="{{ old('name', $terms['mode'] === 'everyone' ? 'Calibration set' : 'Share-out '.(count($shareOuts) + 1)) }}"></label>
+                                <button class="button button-go mt-2">Share out {{ number_format(count($draft->publications)) }}</button>
+                            </form>
+                        @endif
+                    </div>
+                </section>
+            @endif
             <section class="sheet">
                 <header class="sheet-head"><h1>Share-out</h1> <span>who judges what at “{{ $stage->name }}”; {{ ['anything' => 'so far everybody judges anything', 'shares' => number_format($unshared).($unshared === 1 ? ' publication waits' : ' publications wait').' in nobody’s share', 'queue' => 'all pull from one common queue'][$stage->work] }}</span></header>
                 <x-stages :review="$review" :stage="$stage" to="share-outs" />
@@ -57,45 +82,23 @@
                         </details>
                     </fieldset>
                     <fieldset class="field"><legend class="field-label">All of it, or a random part</legend>
-                        <div class="inline"><input class="input number" name="sample" inputmode="numeric" size="5" aria-label="So many items" value="{{ request('sample') }}" placeholder="all"> items, or <input class="input number" name="percent" inputmode="decimal" size="3" aria-label="So many percent" value="{{ request('percent') }}"> %</div>
-                        <div class="inline mt-1"><label for="seed">drawn with the seed</label> <input class="input number" id="seed" name="seed" inputmode="numeric" size="7" value="{{ $terms['seed'] }}"></div>
+                        <div class="line-up"><input class="input number" name="sample" inputmode="numeric" size="5" aria-label="So many items" value="{{ request('sample') }}" placeholder="all"> items, or <input class="input number" name="percent" inputmode="decimal" size="3" aria-label="So many percent" value="{{ request('percent') }}"> %</div>
+                        <div class="line-up mt-1"><label for="seed">drawn with the seed</label> <input class="input number" id="seed" name="seed" inputmode="numeric" size="7" value="{{ $terms['seed'] }}"></div>
                         <p class="field-help">The same seed draws the same part again.</p></fieldset>
                     <fieldset class="field"><legend class="field-label">How</legend><div class="choices">
                         @foreach (['mixed' => 'pairs mixed, so that everybody works with everybody', 'groups' => 'fixed groups in the order below, each with a list of its own', 'everyone' => 'a calibration set: everybody judges each, at a stage of its own'] as $key => $words)
                             <label><input type="radio" name="mode" value="{{ $key }}" @checked($terms['mode'] === $key)> {{ $words }}</label>
                         @endforeach</div>
-                        <div class="inline mt-2"><label for="decisions">Decisions on each</label> <input class="input number" id="decisions" name="decisions" inputmode="numeric" size="2" value="{{ $terms['decisions'] }}"></div>
+                        <div class="line-up mt-2"><label for="decisions">Decisions on each</label> <input class="input number" id="decisions" name="decisions" inputmode="numeric" size="2" value="{{ $terms['decisions'] }}"></div>
                     </fieldset>
                     <fieldset class="field"><legend class="field-label">Whom, and how many each</legend>
                         @foreach ($people as $person)
-                            <div class="inline"><label class="grow"><input type="checkbox" name="people[]" value="{{ $person->id }}" @checked($asked === [] || in_array($person->id, $asked, true))> {{ $person->name }}</label> <input class="input number" name="quota[{{ $person->id }}]" inputmode="numeric" size="6" aria-label="Quota of {{ $person->name }}" placeholder="rest" value="{{ request("quota.{$person->id}") }}"></div>
+                            <div class="line-up"><label class="grow"><input type="checkbox" name="people[]" value="{{ $person->id }}" @checked($asked === [] || in_array($person->id, $asked, true))> {{ $person->name }}</label> <input class="input number" name="quota[{{ $person->id }}]" inputmode="numeric" size="6" aria-label="Quota of {{ $person->name }}" placeholder="rest" value="{{ request("quota.{$person->id}") }}"></div>
                         @endforeach
                         <p class="field-help">Without a number: the rest, evenly.</p>
                     </fieldset>
                     <button class="button {{ $draft?->plan ? '' : 'button-go' }}">Preview</button>
                 </form>
-                @if ($draft)
-                    <div class="section" id="preview" role="status">
-                        <h3>Preview</h3>
-                        <p>{{ number_format($draft->pool) }} in the pool{{ $filters->steps === [] ? '' : ' ('.implode(', ', array_column($filters->steps, 'words')).')' }} → <strong>{{ number_format(count($draft->publications)) }}</strong> {{ count($draft->publications) < $draft->pool ? "drawn with the seed {$terms['seed']}" : 'shared out' }}</p>
-                        @if ($draft->problem !== '')
-                            <p class="field-error" role="alert">{{ $draft->problem }}</p>
-                            @if ($draft->nearest) <p class="small">The nearest that can be met: {{ implode(', ', array_map(fn ($id, $n) => ($names[$id] ?? '?').' '.number_format($n), array_keys($draft->nearest), $draft->nearest)) }}. <a href="{{ route('share-outs', [$review, 'stage' => $stage->id, ...$kept, 'seed' => $terms['seed'], 'people' => array_keys($terms['quotas']), 'quota' => $draft->nearest]) }}#preview">Take these</a></p> @endif
-                        @else
-                            <table class="table small"><thead><tr><th>Person</th><th class="number">Items</th></tr></thead><tbody>@foreach ($draft->plan->perPerson() as $id => $n) <tr><td>{{ $names[$id] ?? '' }}</td><td class="number">{{ number_format($n) }}</td></tr> @endforeach</tbody></table>
-                            @if ($draft->plan->perPair() !== [])
-                                <table class="table small mt-2"><thead><tr><th>Pair</th><th class="number">Items both judge</th></tr></thead><tbody>@foreach ($draft->plan->perPair() as $pair => $n) <tr><td>{{ implode(' and ', array_map(fn ($id) => $names[$id] ?? '', explode(' ', $pair))) }}</td><td class="number">{{ number_format($n) }}</td></tr> @endforeach</tbody></table>
-                            @endif
-                            @if ($stage->work !== 'shares' && $terms['mode'] !== 'everyone') <p class="small asking mt-2">From then on, only what is in one’s share is judged at this stage.</p> @endif
-                            <form class="mt-2" method="post" action="{{ route('share-outs.store', $review) }}">@csrf
-                                @foreach ([...$kept, 'stage' => $stage->id, 'seed' => $terms['seed'], 'expected' => count($draft->publications)] as $key => $value) <input type="hidden" name="{{ $key }}" value="{{ $value }}"> @endforeach
-                                @foreach ($terms['quotas'] as $id => $quota) <input type="hidden" name="people[]" value="{{ $id }}"><input type="hidden" name="quota[{{ $id }}]" value="{{ $quota }}"> @endforeach
-                                <label class="block">Name <input class="input" name="name" maxlength="120" required value="{{ old('name', $terms['mode'] === 'everyone' ? 'Calibration set' : 'Share-out '.(count($shareOuts) + 1)) }}"></label>
-                                <button class="button button-go mt-2">Share out {{ number_format(count($draft->publications)) }}</button>
-                            </form>
-                        @endif
-                    </div>
-                @endif
             </section>
         @endif
     </div>

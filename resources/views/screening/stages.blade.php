@@ -34,7 +34,7 @@
                                     <fieldset class="mt-2"><legend class="field-label">Criteria that apply, by their place; leave empty what does not</legend>
                                         @php($places = $stage->criteria === null ? null : array_flip($stage->criteria))
                                         @foreach ($criteria as $i => $criterion)
-                                            <label class="inline"><input class="input number place" name="criteria[{{ $criterion->id }}]" inputmode="numeric" value="{{ $tried ? old("criteria.{$criterion->id}") : ($places === null ? $i + 1 : (isset($places[$criterion->id]) ? $places[$criterion->id] + 1 : '')) }}"> <span>{{ $criterion->question }}</span></label>
+                                            <label class="line-up"><input class="input number place" name="criteria[{{ $criterion->id }}]" inputmode="numeric" value="{{ $tried ? old("criteria.{$criterion->id}") : ($places === null ? $i + 1 : (isset($places[$criterion->id]) ? $places[$criterion->id] + 1 : '')) }}"> <span>{{ $criterion->question }}</span></label>
                                         @endforeach
                                     </fieldset>
                                 @endif
