@@ -134,7 +134,7 @@ final class Desk
     private function waiting(): Builder
     {
         $items = match ($this->stage->work) {
-            'shares' => DB::table('assignments')->join('items', 'items.id', '=', 'assignments.item_id')->where('assignments.review_id', $this->review->id)->where('assignments.stage_id', $this->stage->id)->where('assignments.user_id', $this->user->id),
+            'shares' => Shares::undone($this->stage)->join('items', 'items.id', '=', 'assignments.item_id')->where('assignments.user_id', $this->user->id),
             'queue' => DB::table('item_claims')->join('items', 'items.id', '=', 'item_claims.item_id')->where('item_claims.review_id', $this->review->id)->where('item_claims.stage_id', $this->stage->id)->where('item_claims.user_id', $this->user->id)->where('item_claims.until', '>', now()),
             default => DB::table('items')->where('items.review_id', $this->review->id)->where('items.stage_id', $this->stage->id),
         };

@@ -24,21 +24,17 @@ final class Shares
         return self::undone($stage)->where('assignments.user_id', $user->id)->count();
     }
 
-    private static function undone(Stage $stage): Builder
+    /** Assignments whose person has not decided, on items that have not opened. */
+    public static function undone(Stage $stage): Builder
     {
-        return DB::table('assignments')->join('items', 'items.id', '=', 'assignments.item_id')
-            ->where('assignments.review_id', $stage->review_id)->where('assignments.stage_id', $stage->id)->where('items.state', ItemState::Waiting->value)
-            ->whereNotExists(fn ($done) => $done->selectRaw('1')->from('decisions')->whereColumn('decisions.review_id', 'assignments.review_id')->whereColumn('decisions.item_id', 'assignments.item_id')->whereColumn('decisions.user_id', 'assignments.user_id')->whereNull('decisions.superseded_at')->whereNotNull('decisions.verdict'));
+        return DB::table('assignments')->where('assignments.review_id', $stage->review_id)->where('assignments.stage_id', $stage->id)->whereRaw('assignments.waiting AND NOT assignments.judged');
     }
 
     /** @return array<string, array<string, array{all: int, done: int}>> judgements by share-out, then person; how many, and how many are made or no longer needed */
     public static function progress(Stage $stage): array
     {
-        $rows = DB::table('assignments')->join('items', 'items.id', '=', 'assignments.item_id')
-            ->leftJoin('decisions', fn ($mine) => $mine->on('decisions.review_id', '=', 'assignments.review_id')->on('decisions.item_id', '=', 'assignments.item_id')->on('decisions.user_id', '=', 'assignments.user_id')->whereNull('decisions.superseded_at')->whereNotNull('decisions.verdict'))
-            ->where('assignments.review_id', $stage->review_id)->where('assignments.stage_id', $stage->id)
-            ->groupBy('assignments.share_out_id', 'assignments.user_id')
-            ->selectRaw("assignments.share_out_id, assignments.user_id, count(*) AS all_, count(*) FILTER (WHERE decisions.id IS NOT NULL OR items.state <> 'waiting') AS done")->get();
+        $rows = DB::table('assignments')->where('review_id', $stage->review_id)->where('stage_id', $stage->id)
+            ->groupBy('share_out_id', 'user_id')->selectRaw('share_out_id, user_id, count(*) AS all_, count(*) FILTER (WHERE judged OR NOT waiting) AS done')->get();
         $progress = [];
         foreach ($rows as $row) {
             $progress[$row->share_out_id][$row->user_id] = ['all' => (int) $row->all_, 'done' => (int) $row->done];

@@ -31,8 +31,10 @@ return new class extends Migration
             $table->foreignUlid('share_out_id')->constrained();
             // the item's own, so that the next of a share is found in order without looking at anybody else's
             $table->bigInteger('position');
+            // kept by the database, so that what is left of a share is counted from an index
+            $table->boolean('waiting')->default(true);
+            $table->boolean('judged')->default(false);
             $table->primary(['review_id', 'item_id', 'user_id']);
-            $table->index(['review_id', 'stage_id', 'user_id', 'position']);
             $table->index('share_out_id');
         });
         Schema::create('item_claims', function (Blueprint $table): void {
@@ -45,6 +47,25 @@ return new class extends Migration
             $table->primary(['review_id', 'item_id', 'user_id']);
             $table->index(['review_id', 'stage_id', 'user_id', 'until']);
         });
+        DB::unprepared(<<<'SQL'
+            CREATE INDEX assignments_left ON assignments (review_id, stage_id, user_id, position) WHERE waiting AND NOT judged;
+            CREATE INDEX assignments_by_person ON assignments (review_id, stage_id, user_id);
+            CREATE OR REPLACE FUNCTION assignment_waits() RETURNS trigger LANGUAGE plpgsql AS $$
+            BEGIN
+                UPDATE assignments SET waiting = added.state = 'waiting' FROM added JOIN removed USING (id)
+                WHERE added.state <> removed.state AND assignments.review_id = added.review_id AND assignments.item_id = added.id AND assignments.waiting <> (added.state = 'waiting');
+                RETURN NULL;
+            END $$;
+            CREATE OR REPLACE FUNCTION assignment_judged() RETURNS trigger LANGUAGE plpgsql AS $$
+            BEGIN
+                -- every change of mind is a row of its own; one without a verdict takes the decision back
+                UPDATE assignments SET judged = added.verdict IS NOT NULL FROM added
+                WHERE added.superseded_at IS NULL AND assignments.review_id = added.review_id AND assignments.item_id = added.item_id AND assignments.user_id = added.user_id;
+                RETURN NULL;
+            END $$;
+            CREATE TRIGGER assignment_waits AFTER UPDATE ON items REFERENCING NEW TABLE AS added OLD TABLE AS removed FOR EACH STATEMENT EXECUTE FUNCTION assignment_waits();
+            CREATE TRIGGER assignment_judged AFTER INSERT ON decisions REFERENCING NEW TABLE AS added FOR EACH STATEMENT EXECUTE FUNCTION assignment_judged();
+            SQL);
         DB::statement('CREATE INDEX items_by_stage_publication ON items (review_id, publication_id, stage_id)');
     }
 };

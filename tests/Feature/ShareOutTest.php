@@ -179,3 +179,32 @@ it('lets what is included go on to the full texts, and sets it aside when it no 
     $file = fn (string $format): string => (string) $this->get("/reviews/{$world->review->id}/report/flow.{$format}")->assertOk()->getContent();
     expect($file('svg'))->toContain('Reports of included studies (n = 1)')->and($file('csv'))->toContain("Included,Reports of included studies,1\r\n")->and(substr($file('png'), 1, 3))->toBe('PNG')->and(substr($file('pdf'), 0, 4))->toBe('%PDF');
 });
+
+it('keeps what is left of a share equal to a count, whatever happens to the items', function () {
+    $world = shared(8);
+    $this->actingAs($world->people['lead'])->post("/reviews/{$world->review->id}/screening/share-outs", terms($world, ['anna', 'ben'], ['expected' => 8]));
+    $stage = $world->review->fresh()->firstStage();
+    $equal = function () use ($stage): void {
+        $counted = DB::select("SELECT a.user_id, count(*)::int AS n FROM assignments a JOIN items i ON i.id = a.item_id WHERE a.stage_id = ? AND i.state = 'waiting'
+            AND NOT EXISTS (SELECT 1 FROM decisions d WHERE d.item_id = a.item_id AND d.user_id = a.user_id AND d.superseded_at IS NULL AND d.verdict IS NOT NULL) GROUP BY 1", [$stage->id]);
+        expect(Shares::left($stage))->toEqual(array_column($counted, 'n', 'user_id'));
+    };
+    $world->decide('anna', $world->item(0), 'include');
+    $equal();
+    app(App\Actions\Screening\RecordDecision::class)->takeBack($world->people['anna'], $world->item(0));
+    $equal();
+    foreach (['anna', 'ben'] as $who) {
+        $world->decide($who, $world->item(1), 'exclude');
+    }
+    $world->decide('ben', $world->item(2), 'include');
+    $equal();
+    $this->post("/reviews/{$world->review->id}/records/remove", ['reason' => 'Wrong', 'ids' => [$world->item(3)->publication_id, $world->item(2)->publication_id]]);
+    $equal();
+    $this->post("/reviews/{$world->review->id}/records/restore");
+    $equal();
+    app(ChangeStage::class)->change($world->people['lead'], $stage, ['required_decisions' => 1]);
+    $equal();
+    expect(Shares::left($stage))->toEqual([$world->people['anna']->id => 6, $world->people['ben']->id => 6]);
+    app(ChangeStage::class)->close($world->people['lead'], $stage);
+    expect(Shares::left($stage))->toBe([]);
+});

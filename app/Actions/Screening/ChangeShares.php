@@ -11,9 +11,8 @@ use App\Models\ShareOut;
 use App\Models\Stage;
 use App\Models\User;
 use App\Notices\NoticeKind;
-use Illuminate\Database\Query\Builder;
+use App\Queries\Shares;
 use Illuminate\Support\Facades\DB;
-use WaryHeron\Core\Screening\ItemState;
 use WaryHeron\Core\Screening\ShareOut\CannotShare;
 use WaryHeron\Core\Screening\ShareOut\ShareOut as Core;
 
@@ -34,7 +33,7 @@ final readonly class ChangeShares
     {
         return DB::transaction(function () use ($by, $stage, $from, $to): int {
             DB::select('SELECT pg_advisory_xact_lock(hashtext(?))', ["share-outs of {$stage->review_id}"]);
-            $undone = $this->undone($stage)->where('assignments.user_id', $from->id)->orderBy('assignments.position')->get(['assignments.item_id', 'assignments.share_out_id', 'assignments.position'])->keyBy('item_id')->all();
+            $undone = Shares::undone($stage)->where('assignments.user_id', $from->id)->orderBy('assignments.position')->get(['assignments.item_id', 'assignments.share_out_id', 'assignments.position'])->keyBy('item_id')->all();
             $items = array_map(strval(...), array_keys($undone));
             $to = array_values(array_diff($to, [$from->id]));
             if ($items === [] || $to === []) {
@@ -45,7 +44,7 @@ final readonly class ChangeShares
             } catch (CannotShare $cannot) {
                 throw new Refused($cannot->getMessage());
             }
-            $this->undone($stage)->where('assignments.user_id', $from->id)->delete();
+            Shares::undone($stage)->where('assignments.user_id', $from->id)->delete();
             foreach (array_chunk($items, 2000) as $part) {
                 DB::table('assignments')->insert(array_map(fn (string $item): array => ['review_id' => $stage->review_id, 'stage_id' => $stage->id, 'item_id' => $item, 'user_id' => $plan->people[$item][0], 'share_out_id' => $undone[$item]->share_out_id, 'position' => $undone[$item]->position], $part));
             }
@@ -61,20 +60,12 @@ final readonly class ChangeShares
     {
         return DB::transaction(function () use ($by, $shareOut): int {
             DB::select('SELECT pg_advisory_xact_lock(hashtext(?))', ["share-outs of {$shareOut->review_id}"]);
-            $gone = $this->undone($shareOut->stage)->where('assignments.share_out_id', $shareOut->id)->delete();
+            $gone = Shares::undone($shareOut->stage)->where('assignments.share_out_id', $shareOut->id)->delete();
             $shareOut->update(['withdrawn_at' => now()]);
             ($this->log)($shareOut->review_id, $by, 'share-out.withdrawn', "Withdrew the share-out “{$shareOut->name}”; what was judged stays", $shareOut, ['taken_back' => $gone]);
 
             return $gone;
         });
-    }
-
-    /** Assignments whose person has not decided, on items that have not opened. */
-    private function undone(Stage $stage): Builder
-    {
-        return DB::table('assignments')->where('assignments.review_id', $stage->review_id)->where('assignments.stage_id', $stage->id)
-            ->whereExists(fn ($item) => $item->selectRaw('1')->from('items')->whereColumn('items.id', 'assignments.item_id')->where('items.state', ItemState::Waiting->value))
-            ->whereNotExists(fn ($done) => $done->selectRaw('1')->from('decisions')->whereColumn('decisions.review_id', 'assignments.review_id')->whereColumn('decisions.item_id', 'assignments.item_id')->whereColumn('decisions.user_id', 'assignments.user_id')->whereNull('decisions.superseded_at')->whereNotNull('decisions.verdict'));
     }
 
     /**
