@@ -56,7 +56,12 @@ final readonly class Library
         $at = self::decoded($cursor);
         $backwards = $at !== null && $at['back'];
         $left = $steps === [] ? $total : $steps[count($steps) - 1]['count'];
-        $rows = self::inOrder($filters->query !== null && $left * self::DENSE > $total, fn (): array => self::rows($query, $sort, $descending !== $backwards, $at));
+        $dense = $left * self::DENSE > $total;
+        if ($filters->query !== null && ! $dense) {
+            // few are left: they are gathered by the indexes of words first, and not looked for in the order of the list
+            $query = DB::table('publications')->whereIn('publications.id', (clone $query)->select('publications.id')->offset(0));
+        }
+        $rows = self::inOrder($filters->query !== null && $dense, fn (): array => self::rows($query, $sort, $descending !== $backwards, $at));
         $more = count($rows) > self::PER_PAGE;
         $rows = array_slice($rows, 0, self::PER_PAGE);
         $first = match (true) {
