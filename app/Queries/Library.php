@@ -57,8 +57,9 @@ final readonly class Library
         $backwards = $at !== null && $at['back'];
         $left = $steps === [] ? $total : $steps[count($steps) - 1]['count'];
         $dense = $left * self::DENSE > $total;
-        if ($filters->query !== null && ! $dense) {
-            // few are left: they are gathered by the indexes of words first, and not looked for in the order of the list
+        $found = array_column($steps, 'count', 'key')['q'] ?? $total;
+        if ($found * self::DENSE <= $total) {
+            // the query finds few: they are gathered by the indexes of words first, and not looked for in the order of the list
             $query = DB::table('publications')->whereIn('publications.id', (clone $query)->select('publications.id')->offset(0));
         }
         $rows = self::inOrder($filters->query !== null && $dense, fn (): array => self::rows($query, $sort, $descending !== $backwards, $at));
