@@ -208,3 +208,22 @@ it('keeps what is left of a share equal to a count, whatever happens to the item
     app(ChangeStage::class)->close($world->people['lead'], $stage);
     expect(Shares::left($stage))->toBe([]);
 });
+
+it('says in words what the reading list holds, and reads only that', function () {
+    $world = shared(6);
+    $world->deliver([['TI' => 'Naps of nurses'], ['TI' => 'Naps of doctors', 'AB' => '']], 'Elsewhere');
+    $world->decide('anna', $world->item(6), 'include');
+    $desk = fn (string $query) => $this->actingAs($world->people['anna'])->get("/reviews/{$world->review->id}/screening/desk?{$query}")->assertOk();
+    $words = fn (string $query): string => preg_replace('/\s+/', ' ', strip_tags($desk($query)->getContent()));
+    expect($words(''))->toContain('8 at this stage → 7 not judged by me, not open')
+        ->and($words('q=title:naps'))->toContain('7 not judged by me, not open → 1 match title:naps take off')
+        ->and($words('q=title:naps&no_abstract=1&state=included'))->toContain('→ 1 match title:naps take off → 1 without an abstract take off')
+        ->and($words('q=title:nothing'))->toContain('0 match title:nothing')->toContain('does not match what this list was narrowed down to')
+        ->and($words('q=title:(naps'))->toContain('Column');
+    $ahead = $this->getJson("/reviews/{$world->review->id}/screening/desk/ahead?q=title:naps")->json('items.*.title');
+    expect($ahead)->toBe(['Naps of doctors']);
+    // what came after a share-out is in nobody's share, and said to be
+    $this->actingAs($world->people['lead'])->post("/reviews/{$world->review->id}/screening/share-outs", terms($world, ['anna', 'ben'], ['expected' => 7]));
+    $world->deliver([['TI' => 'A late one']], 'Late');
+    $this->get("/reviews/{$world->review->id}/screening")->assertSeeText('2 publications wait in nobody’s share');
+});

@@ -10,6 +10,7 @@ use App\Queries\CriterionCounts;
 use App\Queries\FlowQuery;
 use App\Queries\Progress;
 use App\Queries\ScreenerCounts;
+use App\Queries\Shares;
 use App\Queries\Tallies;
 use App\Queries\Waiting;
 use App\Support\Input;
@@ -26,7 +27,7 @@ final class ScreeningController extends Controller
 
         return view('screening.show', [
             'review' => $review, 'stage' => $stage, 'tallies' => $tallies[$stage->id], 'byStage' => $tallies, 'waiting' => Waiting::for($me, $review, $tallies),
-            'progress' => Progress::of($stage, $tallies[$stage->id]), 'answers' => CriterionCounts::of($stage, $me), 'criteria' => $stage->criteriaInUse(), 'mine' => ScreenerCounts::of($me, $stage, $tallies[$stage->id]), 'reasons' => FlowQuery::reasons($review, $stage),
+            'progress' => Progress::of($stage, $tallies[$stage->id]), 'answers' => CriterionCounts::of($stage, $me), 'criteria' => $stage->criteriaInUse(), 'unshared' => $stage->work === 'shares' ? Shares::unshared($stage) : 0, 'mine' => ScreenerCounts::of($me, $stage, $tallies[$stage->id]), 'reasons' => FlowQuery::reasons($review, $stage),
         ]);
     }
 

@@ -5,6 +5,7 @@
             <section class="sheet">
                 <header class="sheet-head"><h1>{{ $stage->name }}</h1> <span>{{ $stage->required_decisions === 1 ? 'one decision' : ['', '', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine'][$stage->required_decisions].' decisions' }} on each publication, blinded until all are in{{ $stage->closed_at ? '; closed '.$stage->closed_at->format('j M Y') : '' }}</span></header>
                 <x-stages :review="$review" :stage="$stage" to="screening" />
+                @if ($unshared > 0) <p class="asking small">{{ number_format($unshared) }} {{ $unshared === 1 ? 'publication waits' : 'publications wait' }} in nobody’s share, so nobody is asked to judge {{ $unshared === 1 ? 'it' : 'them' }}. <a href="{{ route('share-outs', [$review, 'stage' => $stage->id]) }}">Share-out</a></p> @endif
                 @if ($tallies->all() === 0)
                     <x-empty title="Nothing to screen yet">Publications arrive here with the first <a href="{{ route('deliveries', $review) }}">delivery</a>.</x-empty>
                 @else
