@@ -50,21 +50,20 @@ return new class extends Migration
         DB::unprepared(<<<'SQL'
             CREATE INDEX assignments_left ON assignments (review_id, stage_id, user_id, position) WHERE waiting AND NOT judged;
             CREATE INDEX assignments_by_person ON assignments (review_id, stage_id, user_id);
+            -- row by row, each by its key: for a statement's rows together the planner would read all assignments
             CREATE OR REPLACE FUNCTION assignment_waits() RETURNS trigger LANGUAGE plpgsql AS $$
             BEGIN
-                UPDATE assignments SET waiting = added.state = 'waiting' FROM added JOIN removed USING (id)
-                WHERE added.state <> removed.state AND assignments.review_id = added.review_id AND assignments.item_id = added.id AND assignments.waiting <> (added.state = 'waiting');
+                UPDATE assignments SET waiting = NEW.state = 'waiting' WHERE review_id = NEW.review_id AND item_id = NEW.id;
                 RETURN NULL;
             END $$;
             CREATE OR REPLACE FUNCTION assignment_judged() RETURNS trigger LANGUAGE plpgsql AS $$
             BEGIN
                 -- every change of mind is a row of its own; one without a verdict takes the decision back
-                UPDATE assignments SET judged = added.verdict IS NOT NULL FROM added
-                WHERE added.superseded_at IS NULL AND assignments.review_id = added.review_id AND assignments.item_id = added.item_id AND assignments.user_id = added.user_id;
+                UPDATE assignments SET judged = NEW.verdict IS NOT NULL WHERE review_id = NEW.review_id AND item_id = NEW.item_id AND user_id = NEW.user_id;
                 RETURN NULL;
             END $$;
-            CREATE TRIGGER assignment_waits AFTER UPDATE ON items REFERENCING NEW TABLE AS added OLD TABLE AS removed FOR EACH STATEMENT EXECUTE FUNCTION assignment_waits();
-            CREATE TRIGGER assignment_judged AFTER INSERT ON decisions REFERENCING NEW TABLE AS added FOR EACH STATEMENT EXECUTE FUNCTION assignment_judged();
+            CREATE TRIGGER assignment_waits AFTER UPDATE OF state ON items FOR EACH ROW WHEN (OLD.state IS DISTINCT FROM NEW.state) EXECUTE FUNCTION assignment_waits();
+            CREATE TRIGGER assignment_judged AFTER INSERT ON decisions FOR EACH ROW WHEN (NEW.superseded_at IS NULL) EXECUTE FUNCTION assignment_judged();
             SQL);
         DB::statement('CREATE INDEX items_by_stage_publication ON items (review_id, publication_id, stage_id)');
     }
