@@ -40,6 +40,11 @@ final class Review extends Model
         return $many;
     }
 
+    public function stageOf(Item|Decision $one): Stage
+    {
+        return $this->stages->firstOrFail('id', $one->stage_id);
+    }
+
     /** The stage at which every publication arrives. */
     public function firstStage(): Stage
     {

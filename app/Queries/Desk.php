@@ -141,10 +141,7 @@ final class Desk
         $items->where('items.state', ItemState::Waiting->value)
             ->whereNotExists(fn (Builder $mine) => $mine->selectRaw('1')->from('decisions')->whereColumn('decisions.review_id', 'items.review_id')->whereColumn('decisions.item_id', 'items.id')->where('decisions.user_id', $this->user->id)->whereNull('decisions.superseded_at')->whereNotNull('decisions.verdict'));
         if (($this->filters->steps ?? []) !== []) {
-            $items->join('publications', 'publications.id', '=', 'items.publication_id');
-            foreach ($this->filters->steps ?? [] as $step) {
-                ($step['apply'])($items);
-            }
+            $this->filters?->narrow($items->join('publications', 'publications.id', '=', 'items.publication_id'));
         }
 
         return $items;

@@ -132,7 +132,12 @@ final readonly class LibraryFilters
     /** The publications that the filters leave. */
     public function publications(): Builder
     {
-        $query = $this->all();
+        return $this->narrow($this->all());
+    }
+
+    /** Applies every filter to a query that has publications in it. */
+    public function narrow(Builder $query): Builder
+    {
         foreach ($this->steps as $step) {
             ($step['apply'])($query);
         }

@@ -49,15 +49,7 @@ final readonly class ChangeStage
      */
     public function effect(Stage $stage, array $rules): array
     {
-        $effect = [];
-        foreach ($this->changes($stage, $this->changed($stage, $rules)) as [$before, $after]) {
-            if ($before !== $after['state']) {
-                $effect["{$before} → {$after['state']}"] = ($effect["{$before} → {$after['state']}"] ?? 0) + 1;
-            }
-        }
-        ksort($effect);
-
-        return $effect;
+        return $this->counted($this->changes($stage, $this->changed($stage, $rules)));
     }
 
     /** @param  array<string, mixed>  $rules  keys of Stage::RULES and name */
@@ -126,16 +118,9 @@ final readonly class ChangeStage
      */
     private function apply(Stage $stage, array $rules): array
     {
-        $effect = [];
-        $rows = [];
-        foreach ($this->changes($stage, $this->changed($stage, $rules)) as $id => [$before, $after]) {
-            $rows[] = ['id' => $id, ...$after];
-            if ($before !== $after['state']) {
-                $effect["{$before} → {$after['state']}"] = ($effect["{$before} → {$after['state']}"] ?? 0) + 1;
-            }
-        }
+        $changes = iterator_to_array($this->changes($stage, $this->changed($stage, $rules)));
         $stage->update($rules);
-        foreach (array_chunk($rows, self::PART) as $part) {
+        foreach (array_chunk(array_map(fn (string $id, array $change): array => ['id' => $id, ...$change[1]], array_keys($changes), $changes), self::PART) as $part) {
             DB::update(<<<'SQL'
                 UPDATE items SET state = c.state, kind = c.kind, settled = c.settled, criterion_id = c.criterion_id, opened_at = CASE WHEN c.open THEN coalesce(items.opened_at, now()) END, updated_at = now()
                 FROM jsonb_to_recordset(?::jsonb) AS c (id text, state text, kind text, settled boolean, criterion_id text, open boolean) WHERE items.review_id = ? AND items.id = c.id
@@ -148,6 +133,23 @@ final readonly class ChangeStage
                 AND kept.publication_id = publications.merged_into AND kept.stage_id = folded.stage_id AND folded.opened_at IS DISTINCT FROM kept.opened_at
             SQL, [$stage->review_id, $stage->id, ItemState::Folded->value]);
         NextStage::follow($stage, null);
+
+        return $this->counted($changes);
+    }
+
+    /**
+     * @param  iterable<string, array{string, array{state: string, kind: ?string, settled: bool, criterion_id: ?string, open: bool}}>  $changes
+     * @return array<string, int> number of items by "before → after", only where the state changes
+     */
+    private function counted(iterable $changes): array
+    {
+        $effect = [];
+        foreach ($changes as [$before, $after]) {
+            if ($before !== $after['state']) {
+                $way = "{$before} → {$after['state']}";
+                $effect[$way] = ($effect[$way] ?? 0) + 1;
+            }
+        }
         ksort($effect);
 
         return $effect;

@@ -34,11 +34,12 @@ final class DeskController extends Controller
     public function show(Request $request, Review $review, ClaimItems $claim, ?Item $item = null): View
     {
         $me = $this->me($request);
-        $stage = $item === null ? $this->stage($request, $review) : $review->stages->firstOrFail('id', $item->stage_id);
+        $stage = $item === null ? $this->stage($request, $review) : $review->stageOf($item);
         $listed = $request->query('layout') === 'list';
         $most = $this->most($request, $stage);
         $claim->execute($me, $stage, $most);
-        $desk = $this->desk($request, $stage);
+        $filters = $this->filters($request, $review);
+        $desk = new Desk($stage, $me, $filters);
         $current = $item === null ? null : $desk->item($item->id);
         $ahead = $desk->ahead((int) ($current['position'] ?? 0), $most);
         if ($ahead === [] && $current !== null) {
@@ -50,9 +51,9 @@ final class DeskController extends Controller
 
         return view('screening.desk', [
             'review' => $review, 'stage' => $stage, 'criteria' => $criteria = $desk->criteria(), 'empty' => $items === [], 'counts' => $counts = $desk->counts(), 'listed' => $listed,
-            'steps' => $desk->steps(), 'kept' => $kept, 'problem' => LibraryFilters::from($request, $review, $me)->problem, 'tags' => $desk->tags(),
+            'steps' => $desk->steps(), 'kept' => $kept, 'problem' => $filters->problem, 'tags' => $desk->tags(),
             'desk' => [
-                'items' => $items, 'behind' => $desk->behind(), 'counts' => $counts, 'criteria' => $criteria, 'listed' => $listed, 'reasonRequired' => $stage->reason_required,
+                'items' => $items, 'behind' => $desk->behind(), 'counts' => $counts, 'criteria' => $criteria, 'listed' => $listed,
                 'urls' => ['desk' => route('desk', $review, false), 'item' => route('desk.item', [$review, 'ITEM'], false), 'decide' => route('desk.decide', [$review, 'ITEM'], false), 'ahead' => route('desk.ahead', $review, false)],
                 'address' => http_build_query($address + ($listed ? ['layout' => 'list'] : [])),
                 'queue' => "heron-desk-{$review->id}-{$me->id}",
@@ -72,7 +73,7 @@ final class DeskController extends Controller
 
     public function item(Request $request, Review $review, Item $item): JsonResponse
     {
-        return response()->json(['item' => (new Desk($review->stages->firstOrFail('id', $item->stage_id), $this->me($request)))->item($item->id)]);
+        return response()->json(['item' => (new Desk($review->stageOf($item), $this->me($request)))->item($item->id)]);
     }
 
     public function decide(VerdictRequest $request, Review $review, Item $item, RecordDecision $record): JsonResponse
@@ -89,7 +90,7 @@ final class DeskController extends Controller
 
     private function after(Request $request, Review $review, Decision $decision): JsonResponse
     {
-        $stage = $review->stages->firstOrFail('id', $decision->stage_id);
+        $stage = $review->stageOf($decision);
         $seen = $request->input('after');
         if (is_numeric($seen)) {
             app(ClaimItems::class)->execute($this->me($request), $stage, $this->most($request, $stage));
@@ -111,7 +112,12 @@ final class DeskController extends Controller
 
     private function desk(Request $request, Stage $stage): Desk
     {
-        return new Desk($stage, $this->me($request), LibraryFilters::from($request, $stage->review, $this->me($request), self::FILTERS));
+        return new Desk($stage, $this->me($request), $this->filters($request, $stage->review));
+    }
+
+    private function filters(Request $request, Review $review): LibraryFilters
+    {
+        return LibraryFilters::from($request, $review, $this->me($request), self::FILTERS);
     }
 
     protected function stage(Request $request, Review $review): Stage

@@ -28,7 +28,7 @@ final class DisagreementController extends Controller
     public function index(Request $request, Review $review, ?Item $item = null): View
     {
         $me = $this->me($request);
-        $stage = $item === null ? $this->stage($request, $review) : $review->stages->firstOrFail('id', $item->stage_id);
+        $stage = $item === null ? $this->stage($request, $review) : $review->stageOf($item);
         [$kind, $pair] = [Input::text($request, 'kind'), Input::text($request, 'pair')];
         $list = OpenItems::disagreements($stage, $me, $kind, $pair);
         $item ??= $list->isEmpty() ? null : Item::query()->where('review_id', $review->id)->where('id', $list[0]->id)->first();

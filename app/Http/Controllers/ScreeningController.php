@@ -26,7 +26,7 @@ final class ScreeningController extends Controller
         $tallies = Tallies::ofStages($review);
 
         return view('screening.show', [
-            'review' => $review, 'stage' => $stage, 'tallies' => $tallies[$stage->id], 'byStage' => $tallies, 'waiting' => Waiting::for($me, $review, $tallies),
+            'review' => $review, 'stage' => $stage, 'tallies' => $tallies[$stage->id], 'waiting' => Waiting::for($me, $review, $tallies),
             'progress' => Progress::of($stage, $tallies[$stage->id]), 'answers' => CriterionCounts::of($stage, $me), 'criteria' => $stage->criteriaInUse(), 'unshared' => $stage->work === 'shares' ? Shares::unshared($stage) : 0, 'mine' => ScreenerCounts::of($me, $stage, $tallies[$stage->id]), 'reasons' => FlowQuery::reasons($review, $stage),
         ]);
     }

@@ -70,7 +70,7 @@ final class VerdictRequest extends FormRequest
     {
         $review = $this->route('review');
 
-        return $review instanceof Review ? $review->stages->firstOrFail('id', $this->item()->stage_id) : throw new \LogicException('A verdict belongs to a review.');
+        return $review instanceof Review ? $review->stageOf($this->item()) : throw new \LogicException('A verdict belongs to a review.');
     }
 
     private function item(): Item
