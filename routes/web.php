@@ -8,6 +8,7 @@ use App\Http\Controllers\DialectController;
 use App\Http\Controllers\DisagreementController;
 use App\Http\Controllers\ExportController;
 use App\Http\Controllers\FindController;
+use App\Http\Controllers\FullTextController;
 use App\Http\Controllers\HomeController;
 use App\Http\Controllers\InvitationController;
 use App\Http\Controllers\KnownItemController;
@@ -22,6 +23,7 @@ use App\Http\Controllers\PublicationController;
 use App\Http\Controllers\QuestionController;
 use App\Http\Controllers\RecipeController;
 use App\Http\Controllers\ReportController;
+use App\Http\Controllers\RetrievalController;
 use App\Http\Controllers\ReviewController;
 use App\Http\Controllers\RunController;
 use App\Http\Controllers\ScreeningController;
@@ -30,6 +32,7 @@ use App\Http\Controllers\SessionController;
 use App\Http\Controllers\ShareOutController;
 use App\Http\Controllers\StageController;
 use App\Http\Controllers\StrategyController;
+use App\Http\Controllers\StudyController;
 use App\Http\Controllers\TaskController;
 use App\Http\Controllers\TeamController;
 use App\Http\Controllers\ThesaurusController;
@@ -105,6 +108,10 @@ Route::prefix('/reviews/{review}')->middleware('auth')->scopeBindings()->group(f
         Route::get('/screening/agreement', [ScreeningController::class, 'agreement'])->name('agreement');
         Route::get('/screening/disagreements', [DisagreementController::class, 'index'])->name('disagreements');
         Route::get('/screening/disagreements/{item}', [DisagreementController::class, 'index'])->name('disagreements.show');
+        Route::get('/full-texts', [RetrievalController::class, 'index'])->name('full-texts');
+        Route::get('/full-texts/unassigned', [FullTextController::class, 'unassigned'])->name('full-texts.unassigned');
+        Route::get('/full-texts/files/{fullText}', [FullTextController::class, 'show'])->name('full-texts.file');
+        Route::get('/full-texts/studies', [StudyController::class, 'index'])->name('studies');
         Route::get('/coding', [CodingController::class, 'index'])->name('coding');
         Route::get('/codebook', [CodingController::class, 'codebook'])->name('codebook');
         Route::get('/coding/{publication}', [CodingController::class, 'show'])->name('coding.show');
@@ -201,6 +208,18 @@ Route::prefix('/reviews/{review}')->middleware('auth')->scopeBindings()->group(f
         Route::post('/records/restore', [LibraryController::class, 'restore'])->name('library.restore');
     });
     Route::post('/records/tags', [LibraryController::class, 'tag'])->can('tag', 'review')->name('library.tag');
+
+    Route::middleware('can:obtain,review')->group(function (): void {
+        Route::post('/full-texts/retrievals', [RetrievalController::class, 'set'])->name('retrievals.set');
+        Route::post('/full-texts/locker', [RetrievalController::class, 'askLocker'])->name('retrievals.locker');
+        Route::post('/full-texts/files', [FullTextController::class, 'store'])->name('full-texts.store');
+        Route::post('/full-texts/files/{fullText}/assign', [FullTextController::class, 'assign'])->name('full-texts.assign');
+        Route::post('/full-texts/files/{fullText}/take-off', [FullTextController::class, 'takeOff'])->name('full-texts.take-off');
+        Route::post('/full-texts/files/{fullText}/take-out', [FullTextController::class, 'takeOut'])->name('full-texts.take-out');
+        Route::post('/full-texts/studies', [StudyController::class, 'link'])->name('studies.link');
+        Route::put('/full-texts/studies/{study}', [StudyController::class, 'rename'])->name('studies.rename');
+        Route::delete('/full-texts/reports/{publication}', [StudyController::class, 'takeOut'])->name('studies.take-out');
+    });
 
     Route::middleware('can:screen,review')->group(function (): void {
         Route::get('/screening/desk', [DeskController::class, 'show'])->name('desk');

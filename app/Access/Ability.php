@@ -14,6 +14,7 @@ enum Ability: string
     case Settle = 'settle';
     case Code = 'code';
     case Tag = 'tag';
+    case Obtain = 'obtain';
 
     public function refusal(): string
     {
@@ -24,6 +25,7 @@ enum Ability: string
             self::Screen => 'Only reviewers and the lead may screen.',
             self::Settle => 'Only the review lead may settle alone.',
             self::Tag => 'Observers read; they do not tag.',
+            self::Obtain => 'Observers read; they do not bring full texts.',
             self::Code => 'Only coders, reviewers and the lead may code.',
         };
     }

@@ -37,9 +37,9 @@ enum Role: string
     public function may(Ability $ability): bool
     {
         return $this === self::Lead || in_array($ability, match ($this) {
-            self::InformationSpecialist => [Ability::Search, Ability::Deliver, Ability::Tag],
-            self::Reviewer => [Ability::Screen, Ability::Code, Ability::Search, Ability::Tag],
-            self::Coder => [Ability::Code, Ability::Tag],
+            self::InformationSpecialist => [Ability::Search, Ability::Deliver, Ability::Tag, Ability::Obtain],
+            self::Reviewer => [Ability::Screen, Ability::Code, Ability::Search, Ability::Tag, Ability::Obtain],
+            self::Coder => [Ability::Code, Ability::Tag, Ability::Obtain],
             default => [],
         }, true);
     }

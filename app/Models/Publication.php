@@ -29,6 +29,7 @@ use Illuminate\Database\Eloquent\Relations\HasOne;
  * @property ?string $merged_into
  * @property ?Carbon $removed_at
  * @property string $removed_for
+ * @property ?string $study_id
  * @property array<string, array{field: string, value: string, by: string, at: string}> $chosen
  * @property Carbon $created_at
  * @property Carbon $updated_at

@@ -177,6 +177,18 @@ final class Review extends Model
         return $this->hasMany(ExportRecipe::class);
     }
 
+    /** @return HasMany<FullText, $this> */
+    public function fullTexts(): HasMany
+    {
+        return $this->hasMany(FullText::class);
+    }
+
+    /** @return HasMany<Study, $this> */
+    public function studies(): HasMany
+    {
+        return $this->hasMany(Study::class);
+    }
+
     public function matchSettings(): MatchSettings
     {
         return $this->match_settings === null ? new MatchSettings : new MatchSettings(...$this->match_settings);

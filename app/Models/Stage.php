@@ -50,6 +50,12 @@ final class Stage extends Model
         return new StageRule($this->required_decisions, $this->unsure_includes, $this->reasons_must_agree, $this->closed_at !== null);
     }
 
+    /** Whoever excludes in full text names the one main reason (PRISMA 2020, item 16b). */
+    public function requiresReason(): bool
+    {
+        return $this->reason_required || $this->purpose === StagePurpose::FullText;
+    }
+
     /** @return Collection<int, Criterion> those that apply here and are in use, in this stage's order */
     public function criteriaInUse(): Collection
     {

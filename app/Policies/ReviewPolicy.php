@@ -57,6 +57,11 @@ final class ReviewPolicy
         return $this->may($user, $review, Ability::Tag);
     }
 
+    public function obtain(User $user, Review $review): Response
+    {
+        return $this->may($user, $review, Ability::Obtain);
+    }
+
     private function may(User $user, Review $review, Ability $ability): Response
     {
         $role = $user->roleIn($review);

@@ -15,6 +15,7 @@ use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
 use stdClass;
 use WaryHeron\Core\Screening\ItemState;
+use WaryHeron\Core\Screening\StagePurpose;
 use WaryHeron\Core\Search\Strategy\BadStrategy;
 use WaryHeron\Core\Search\Text\Highlighter;
 use WaryHeron\Core\Search\Text\StructuredAbstract;
@@ -151,7 +152,8 @@ final class Desk
     private function items(Builder $query): array
     {
         $rows = array_values($query->get()->all());
-        $sources = $this->sources(array_column($rows, 'publication_id'));
+        $sources = $this->sources($publications = array_column($rows, 'publication_id'));
+        $copies = $this->stage->purpose === StagePurpose::FullText ? Retrievals::copies($this->review, $publications) : [];
 
         return array_map(fn (stdClass $row): array => [
             'id' => $row->id,
@@ -165,6 +167,7 @@ final class Desk
             'abstract' => array_map(fn (array $part): array => ['label' => $part['label'], 'parts' => $this->highlighter()->segments($part['text'])], StructuredAbstract::parts($row->abstract)),
             'sources' => $sources[$row->publication_id] ?? [],
             'records' => $row->records_count,
+            'copies' => $copies[$row->publication_id] ?? [],
             'publication' => route('publications.show', [$this->review, $row->publication_id], false),
             'mine' => $this->mine($row),
         ], $rows);

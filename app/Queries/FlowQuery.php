@@ -28,8 +28,9 @@ final class FlowQuery
         return Flow::from(new FlowFacts(
             recordsBySource: DB::table('records')->join('deliveries', 'deliveries.id', '=', 'records.delivery_id')->where('records.review_id', $review->id)->whereNull('records.withdrawn_at')->groupBy('source_kind')->selectRaw('source_kind, count(*) AS n')->pluck('n', 'source_kind')->map(fn ($n): int => (int) $n)->all(),
             fullTexts: $full === null ? null : new FullTexts(
-                array_sum(array_map($fullIn, [ItemState::Waiting, ItemState::Disagreement, ItemState::Included, ItemState::Excluded])),
+                $fullIn(ItemState::Waiting) + $fullIn(ItemState::Awaited) + $fullIn(ItemState::Disagreement) + $fullIn(ItemState::Included) + $fullIn(ItemState::Excluded) + array_sum($givenUp = Retrievals::givenUp($review)),
                 $fullIn(ItemState::Waiting), $fullIn(ItemState::Disagreement), $fullIn(ItemState::Included), $fullIn(ItemState::Excluded), self::byReason($review, $full),
+                $fullIn(ItemState::Awaited), $givenUp, Studies::included($review),
             ),
             recordsDelivered: DB::table('records')->where('review_id', $review->id)->whereNull('withdrawn_at')->count(),
             publications: DB::table('publications')->where('review_id', $review->id)->whereNull('merged_into')->count(),

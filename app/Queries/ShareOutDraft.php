@@ -83,7 +83,7 @@ final readonly class ShareOutDraft
         // a stage of its own takes any publication; the others what waits there
         $join = $stage->purpose === StagePurpose::Subset ? 'leftJoin' : 'join';
         $query = $filters->publications()->{$join}('items AS here', fn ($on) => $on->on('here.review_id', '=', 'publications.review_id')->on('here.publication_id', '=', 'publications.id')->where('here.stage_id', $stage->id))
-            ->where(fn (Builder $any) => $any->where('here.state', ItemState::Waiting->value)->orWhereNull('here.id'));
+            ->where(fn (Builder $any) => $any->whereIn('here.state', [ItemState::Waiting->value, ItemState::Awaited->value])->orWhereNull('here.id'));
         if ($pool === 'free' || $calibration) {
             $query->whereNotExists(fn (Builder $q) => $q->selectRaw('1')->from('assignments')->whereColumn('assignments.review_id', 'here.review_id')->whereColumn('assignments.item_id', 'here.id'))
                 ->whereNotExists(fn (Builder $q) => $q->selectRaw('1')->from('decisions')->whereColumn('decisions.review_id', 'here.review_id')->whereColumn('decisions.item_id', 'here.id')->whereNull('decisions.superseded_at')->whereNotNull('decisions.verdict'));

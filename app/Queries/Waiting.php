@@ -10,11 +10,12 @@ use App\Models\Stage;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
 use WaryHeron\Core\Screening\ItemState;
+use WaryHeron\Core\Screening\StagePurpose;
 
 /** What waits for one person in one review. */
 final readonly class Waiting
 {
-    private function __construct(public int $toScreen, public int $toSettle, public int $toCode, public int $coded)
+    private function __construct(public int $toScreen, public int $toReadInFull, public int $toSettle, public int $toCode, public int $coded)
     {
     }
 
@@ -23,21 +24,22 @@ final readonly class Waiting
     {
         $role = $user->roleIn($review);
         $tallies ??= Tallies::ofStages($review);
-        $toScreen = $toSettle = $included = 0;
+        $toScreen = $toReadInFull = $toSettle = $included = 0;
         foreach ($review->stages as $stage) {
             $in = $tallies[$stage->id];
-            $toScreen += $role?->may(Ability::Screen) === true && $in->in(ItemState::Waiting) > 0 ? ScreenerCounts::of($user, $stage, $in)->left : 0;
+            $left = $role?->may(Ability::Screen) === true && $in->in(ItemState::Waiting) > 0 ? ScreenerCounts::of($user, $stage, $in)->left : 0;
+            $stage->purpose === StagePurpose::FullText ? $toReadInFull += $left : $toScreen += $left;
             $toSettle += $in->in(ItemState::Disagreement) === 0 ? 0 : self::toSettle($user, $stage, $role?->may(Ability::Settle) === true);
             $included = $stage->id === $review->lastStage()->id ? $in->in(ItemState::Included) : $included;
         }
         $coded = $included === 0 ? 0 : self::coded($review);
 
-        return new self($toScreen, $toSettle, $role?->may(Ability::Code) === true ? max(0, $included - $coded) : 0, $coded);
+        return new self($toScreen, $toReadInFull, $toSettle, $role?->may(Ability::Code) === true ? max(0, $included - $coded) : 0, $coded);
     }
 
     public function all(): int
     {
-        return $this->toScreen + $this->toSettle + $this->toCode;
+        return $this->toScreen + $this->toReadInFull + $this->toSettle + $this->toCode;
     }
 
     /** How many included publications have an answer to everything the codebook asks. */

@@ -43,7 +43,7 @@ final class FullTextLocker
     {
         $content = $this->asked($doi, 'application/pdf');
         if (! str_starts_with($content, '%PDF-') || strlen($content) > self::LARGEST) {
-            throw SourceFailed::unreadable('The full-text locker', 'it is no PDF');
+            throw SourceFailed::noCopy('what came is no PDF.');
         }
 
         return $content;

@@ -48,11 +48,16 @@ final readonly class Diagram
         if ($full !== null) {
             $rows[] = [
                 'phase' => 'Screening',
-                'left' => [['Reports assessed for eligibility', $full->sought - $full->pending()], ...$pending($full->pending())],
+                'left' => [['Reports sought for retrieval', $full->sought], ...($full->awaited > 0 ? [['Not at hand yet', $full->awaited]] : [])],
+                'right' => [['Reports not retrieved', $full->notRetrieved()], ...array_map(fn (string $why, int $n): array => [$why, $n], array_map(strval(...), array_keys($full->notRetrieved)), $full->notRetrieved)],
+            ];
+            $rows[] = [
+                'phase' => 'Screening',
+                'left' => [['Reports assessed for eligibility', $full->assessed()], ...$pending($full->waiting + $full->disagreements)],
                 'right' => [['Reports excluded', $full->excluded], ...$listed($full->excludedByReason)],
             ];
         }
-        $rows[] = ['phase' => 'Included', 'left' => [[$full === null ? 'Publications included' : 'Reports of included studies', $full->included ?? $facts->included]], 'right' => []];
+        $rows[] = ['phase' => 'Included', 'left' => $full === null ? [['Publications included', $facts->included]] : [['Studies included in review', $full->studies()], ['Reports of included studies', $full->included]], 'right' => []];
 
         return new self($rows);
     }

@@ -69,8 +69,11 @@ final readonly class Flow
             $found[] = "{$this->facts->recordsDelivered} records were delivered, but the sources add up to ".array_sum($this->facts->recordsBySource).'.';
         }
         $full = $this->facts->fullTexts;
-        if ($full !== null && $full->included + $full->excluded + $full->pending() !== $full->sought) {
-            $found[] = "Of {$full->sought} reports, ".($full->included + $full->excluded)." are decided and {$full->pending()} pending.";
+        if ($full !== null && $full->assessed() + $full->pending() + $full->notRetrieved() !== $full->sought) {
+            $found[] = "Of {$full->sought} reports sought, {$full->notRetrieved()} were not retrieved, {$full->assessed()} are decided and {$full->pending()} pending.";
+        }
+        if ($full !== null && ($full->studies() > $full->included || ($full->studies() === 0) !== ($full->included === 0))) {
+            $found[] = "{$full->included} included reports cannot tell of {$full->studies()} studies.";
         }
         if ($full !== null && $full->sought !== $this->facts->included) {
             $found[] = "{$this->facts->included} are included by title and abstract, but {$full->sought} went on to the full texts.";

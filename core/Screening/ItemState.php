@@ -11,6 +11,9 @@ enum ItemState: string
     case Included = 'included';
     case Excluded = 'excluded';
 
+    /** In full text: it cannot be judged yet, since its text is not at hand. */
+    case Awaited = 'awaited';
+
     /** Of a publication that was found to be another; its decisions count there. */
     case Folded = 'folded';
 

@@ -7,6 +7,9 @@ namespace Database\Demo;
 use App\Access\Role;
 use App\Actions\Coding\ChangeCodebook;
 use App\Actions\Coding\SaveAnswer;
+use App\Actions\FullTexts\AddFullText;
+use App\Actions\FullTexts\AskLocker;
+use App\Actions\FullTexts\SetRetrieval;
 use App\Actions\Question\ChangeCriteria;
 use App\Actions\Question\ChangeQuestion;
 use App\Actions\Records\StartDelivery;
@@ -21,6 +24,7 @@ use App\Actions\Searches\KeepKnownItems;
 use App\Actions\Searches\RuleOnHeading;
 use App\Actions\Searches\RunStrategy;
 use App\Actions\Team\CreateReview;
+use App\Jobs\FetchFullTexts;
 use App\Jobs\JoinCertain;
 use App\Jobs\MatchRecords;
 use App\Jobs\TaskSlice;
@@ -34,16 +38,20 @@ use App\Models\Strategy;
 use App\Models\Task;
 use App\Models\User;
 use App\Queries\LibraryFilters;
+use App\Sources\FullTextLocker;
+use App\Sources\SourceFailed;
 use App\Sources\Sources;
 use Carbon\CarbonImmutable;
 use Illuminate\Contracts\Bus\Dispatcher;
 use Illuminate\Contracts\Console\Kernel;
 use Illuminate\Http\Request;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\Str;
 use WaryHeron\Core\Bibliography\Format\Csv\CsvWriter;
 use WaryHeron\Core\Bibliography\Reference;
 use WaryHeron\Core\Coding\CodeType;
+use WaryHeron\Core\FullText\RetrievalState;
 use WaryHeron\Core\Screening\ItemState;
 use WaryHeron\Core\Screening\Verdict;
 
@@ -79,6 +87,8 @@ final class DemoReview
 
     private const CALIBRATION = 20;
 
+    private const FULL_TEXTS = 40;
+
     private const CODEBOOK = [
         ['Design', 'As carried out, not as announced.', CodeType::Choice, ['parallel-group trial', 'crossover trial', 'cluster trial', 'before-after study', 'cohort or survey', 'other'], ''],
         ['People', 'Everybody the results speak of.', CodeType::Choices, ['nurses', 'doctors', 'ambulance staff', 'pharmacy or laboratory', 'mixed or other'], ''],
@@ -110,6 +120,10 @@ final class DemoReview
         private readonly StartJoining $joining,
         private readonly CreateReview $create,
         private readonly MakeShareOut $share,
+        private readonly AskLocker $locker,
+        private readonly SetRetrieval $retrieval,
+        private readonly AddFullText $bring,
+        private readonly FullTextLocker $copies,
         private readonly Sources $sources,
     ) {
     }
@@ -127,6 +141,7 @@ final class DemoReview
             $this->calibrate($start->addDays(5));
             $this->screen($start->addDays(6));
             $this->settleSome($start->addDays(20));
+            $this->readInFull($start->addDays(21));
             $this->code($start->addDays(22));
             $this->at($start->addDays(23)->setTime(15, 0));
             $this->deliverLate();
@@ -333,14 +348,72 @@ final class DemoReview
         }
     }
 
+    /** The locker is asked for some forty texts and has a copy of fewer than half; those are read, and the others chased. */
+    private function readInFull(CarbonImmutable $from): void
+    {
+        $this->review->unsetRelation('stages');
+        $full = $this->review->lastStage();
+        $this->at($from->setTime(9, 10));
+        $included = Publication::query()->where('review_id', $this->review->id)->where('doi', '<>', '')->where('abstract', '<>', '')
+            ->whereHas('items', fn ($item) => $item->where('stage_id', $full->id)->where('state', ItemState::Awaited))->orderBy('id')->get();
+        [$telling, $others] = $included->partition(fn (Publication $one): bool => count($this->readOff($one)) === count(self::CODEBOOK));
+        $wanted = array_values($telling->concat($others)->take(self::FULL_TEXTS)->pluck('id')->all());
+        $task = $this->locker->execute($this->people['mirela'], $this->review, $wanted);
+        while (in_array($task->refresh()->state, ['queued', 'running'], true)) {
+            app(Dispatcher::class)->dispatchNow(new FetchFullTexts($task->id, $wanted));
+        }
+        $refused = array_values(DB::table('retrievals')->where('review_id', $this->review->id)->where('state', RetrievalState::Sought)->orderBy('id')->pluck('publication_id')->all());
+        $this->at($from->setTime(11, 30));
+        foreach ([[array_slice($refused, 0, 6), RetrievalState::Requested, 'from the author'], [array_slice($refused, 6, 3), RetrievalState::Requested, 'through the library'], [array_slice($refused, 9, 2), RetrievalState::NotRetrievable, 'no copy in any library'], [array_slice($refused, 11, 1), RetrievalState::NotRetrievable, 'author did not answer'], [array_slice($refused, 12, 1), RetrievalState::Obtained, 'a printed copy']] as [$some, $state, $reason]) {
+            $this->retrieval->execute($this->people['mirela'], $this->review, $some, $state, $reason, now());
+        }
+        $this->bringAnother();
+        $criteria = Criterion::query()->where('review_id', $this->review->id)->orderBy('position')->get();
+        $here = Item::query()->where('stage_id', $full->id)->where('state', ItemState::Waiting)->orderBy('position')->get();
+        foreach ($here as $i => $item) {
+            $left = $here->count() - $i;
+            foreach (['karin', 'tunde'] as $who) {
+                // the last few wait: one for both, one for Tunde
+                if ($left === 1 || ($left === 2 && $who === 'tunde')) {
+                    continue;
+                }
+                $this->at($from->setTime(13, 0)->addMinutes($i * 9 + ($who === 'tunde' ? 4 : 0)));
+                [$verdict, $failed, $note] = match (true) {
+                    $left === 3 && $who === 'karin', $left === 4 => [Verdict::Exclude, 2, 'The wards are compared with themselves only in the abstract.'],
+                    default => [Verdict::Include, null, ''],
+                };
+                $this->decide->execute($this->people[$who], $item, $verdict, $failed === null ? null : $criteria[$failed], $note);
+            }
+        }
+        $this->review->unsetRelation('stages');
+    }
+
+    /** A PDF that was brought with others, of a publication that is not sought. */
+    private function bringAnother(): void
+    {
+        foreach (Publication::query()->where('review_id', $this->review->id)->where('doi', '<>', '')->whereHas('item', fn ($item) => $item->where('state', ItemState::Excluded))->orderBy('id')->limit(20)->get() as $excluded) {
+            try {
+                $pdf = $this->copies->pdf($excluded->doi);
+            } catch (SourceFailed) {
+                continue; // the next one, then
+            }
+            $path = (string) tempnam(sys_get_temp_dir(), 'heron');
+            file_put_contents($path, $pdf);
+            $this->bring->execute($this->people['mirela'], $this->review, $path, 'scan-from-the-ward-library.pdf');
+            unlink($path);
+
+            return;
+        }
+    }
+
     /** Twelve publications are coded: those whose abstracts tell everything in full, the rest as far as they go. */
     private function code(CarbonImmutable $from): void
     {
         $codes = $this->review->codes()->get()->keyBy('label');
         $included = Publication::query()->where('review_id', $this->review->id)->where('abstract', '<>', '')
-            ->whereHas('item', fn ($item) => $item->where('state', ItemState::Included))->orderBy('id')->get();
+            ->whereHas('items', fn ($item) => $item->where('stage_id', $this->review->lastStage()->id)->where('state', ItemState::Included))->orderBy('id')->get();
         [$telling, $others] = $included->partition(fn (Publication $one): bool => count($this->readOff($one)) === count(self::CODEBOOK));
-        foreach ($telling->take(9)->concat($others->take(3))->values() as $i => $publication) {
+        foreach ($telling->take(9)->concat($others)->take(12)->values() as $i => $publication) {
             $this->at($from->setTime(9, 0)->addMinutes($i * 22));
             $coder = $this->people[$i % 2 === 0 ? 'karin' : 'tunde'];
             foreach ($this->readOff($publication) as $label => [$value, $quote]) {

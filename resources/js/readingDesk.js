@@ -1,8 +1,12 @@
 import { DecisionQueue } from './decisionQueue';
+import { DeskPdf } from './deskPdf';
 import { isTyping } from './keys';
 import { ask, data } from './server';
 
 const newKey = () => [...crypto.getRandomValues(new Uint8Array(16))].map((byte) => byte.toString(16).padStart(2, '0')).join('');
+
+// outside the component: what it watches must not be wrapped
+const fullText = new DeskPdf();
 
 const shapes = (verdict) => ({ isInclude: verdict === 'include', isExclude: verdict === 'exclude', isUnsure: verdict === 'unsure', isNone: !verdict });
 
@@ -26,9 +30,12 @@ export default () => ({
     answers: {},
     fetching: false,
     address: '',
+    inFull: false,
+    file: '',
+    fileWords: '',
     init() {
         const desk = data('desk-data');
-        Object.assign(this, { items: desk.items, behind: desk.behind, criteria: desk.criteria.map((c, i) => ({ ...c, key: i < 9 ? String(i + 1) : '' })), counts: desk.counts, urls: desk.urls, listed: desk.listed, address: desk.address });
+        Object.assign(this, { items: desk.items, behind: desk.behind, criteria: desk.criteria.map((c, i) => ({ ...c, key: i < 9 ? String(i + 1) : '' })), counts: desk.counts, urls: desk.urls, listed: desk.listed, address: desk.address, inFull: desk.inFull });
         this.queue = new DecisionQueue(desk.queue, {
             answered: (entry, answer) => this.answered(entry, answer),
             refused: (entry, failure) => this.refused(entry, failure),
@@ -54,6 +61,21 @@ export default () => ({
     },
     get abstract() {
         return this.item ? this.item.abstract.map((p, id) => ({ id, label: p.label, parts: p.parts.map((part, i) => ({ ...part, id: i })) })) : [];
+    },
+    get files() {
+        return (this.item?.copies ?? []).map((copy) => ({ ...copy, current: copy.url === this.file ? 'true' : 'false' }));
+    },
+    get severalFiles() {
+        return this.files.length > 1;
+    },
+    get hasFiles() {
+        return this.files.length > 0;
+    },
+    get showsText() {
+        return this.inFull && this.hasFiles;
+    },
+    get showsAbstract() {
+        return this.hasItem && !this.showsText;
     },
     get noAbstract() {
         return this.hasItem && this.item.abstract.length === 0;
@@ -162,9 +184,18 @@ export default () => ({
             history.replaceState({}, '', `${this.urls.desk}?${this.address}`);
         }
         this.$nextTick(() => {
+            this.openFile(this.item?.copies?.[0]?.url ?? '');
             if (this.listed && this.item) document.getElementById(`line-${this.item.id}`)?.scrollIntoView({ block: 'nearest' });
             else if (this.$refs.text) this.$refs.text.scrollTop = 0;
         });
+    },
+    openFile(url) {
+        this.file = url;
+        fullText.show(this.$refs.pdf, this.showsText ? url : '', (words) => (this.fileWords = words));
+    },
+    toggleText() {
+        this.inFull = !this.inFull;
+        this.$nextTick(() => this.openFile(this.file));
     },
     async goTo(id, push = true) {
         const at = this.items.findIndex((one) => one.id === id);
@@ -194,7 +225,7 @@ export default () => ({
             return;
         }
         if (key === 'enter' && event.target.closest('button, a, summary')) return;
-        const act = { f: () => this.include(), g: () => this.beUnsure(), h: () => this.exclude(), z: () => this.undo(), n: () => this.$refs.note?.focus(), m: () => this.toggleMarks(), l: () => this.later(), b: () => this.back(), v: () => document.querySelector('[data-key="V"]')?.click(), enter: () => this.accept(), arrowdown: this.listed ? () => this.step(1) : null, arrowup: this.listed ? () => this.step(-1) : null, escape: () => (this.choosing = false) }[key];
+        const act = { f: () => this.include(), g: () => this.beUnsure(), h: () => this.exclude(), z: () => this.undo(), n: () => this.$refs.note?.focus(), m: () => this.toggleMarks(), p: this.hasFiles ? () => this.toggleText() : null, l: () => this.later(), b: () => this.back(), v: () => document.querySelector('[data-key="V"]')?.click(), enter: () => this.accept(), arrowdown: this.listed ? () => this.step(1) : null, arrowup: this.listed ? () => this.step(-1) : null, escape: () => (this.choosing = false) }[key];
         const reason = this.criteria.find((c) => c.key === key);
         if (act) {
             event.preventDefault();

@@ -16,16 +16,26 @@ export class Failure extends Error {
 }
 
 export async function ask(method, url, body) {
+    return answered(url, {
+        method,
+        headers: { Accept: 'application/json', 'Content-Type': 'application/json', 'X-CSRF-TOKEN': token(), 'X-Requested-With': 'XMLHttpRequest' },
+        body: body === undefined ? undefined : JSON.stringify(body),
+        // what was decided arrives although the page is left; browsers bound the size of such requests
+        keepalive: method !== 'GET' && JSON.stringify(body ?? '').length < 50000,
+    });
+}
+
+// files and texts as a form sends them; what is empty is left out
+export async function upload(url, fields) {
+    const body = new FormData();
+    Object.entries(fields).forEach(([name, value]) => value && body.append(name, value));
+    return answered(url, { method: 'POST', headers: { Accept: 'application/json', 'X-CSRF-TOKEN': token(), 'X-Requested-With': 'XMLHttpRequest' }, body });
+}
+
+async function answered(url, request) {
     let response;
     try {
-        response = await fetch(url, {
-            method,
-            headers: { Accept: 'application/json', 'Content-Type': 'application/json', 'X-CSRF-TOKEN': token(), 'X-Requested-With': 'XMLHttpRequest' },
-            body: body === undefined ? undefined : JSON.stringify(body),
-            credentials: 'same-origin',
-            // what was decided arrives although the page is left; browsers bound the size of such requests
-            keepalive: method !== 'GET' && JSON.stringify(body ?? '').length < 50000,
-        });
+        response = await fetch(url, { ...request, credentials: 'same-origin' });
     } catch {
         throw new Failure('The server cannot be reached.', 0, {});
     }

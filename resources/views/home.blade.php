@@ -20,6 +20,9 @@
                                     @if ($one['waiting']->toScreen > 0)
                                         <a href="{{ route('desk', $one['review']) }}"><span class="waits">{{ number_format($one['waiting']->toScreen) }}</span> to screen</a><br>
                                     @endif
+                                    @if ($one['waiting']->toReadInFull > 0)
+                                        <a href="{{ route('desk', [$one['review'], 'stage' => \App\Queries\Retrievals::stage($one['review'])]) }}"><span class="waits">{{ number_format($one['waiting']->toReadInFull) }}</span> to read in full</a><br>
+                                    @endif
                                     @if ($one['waiting']->toSettle > 0)
                                         <a href="{{ route('disagreements', $one['review']) }}"><span class="waits">{{ number_format($one['waiting']->toSettle) }}</span> {{ $one['waiting']->toSettle === 1 ? 'disagreement' : 'disagreements' }}</a><br>
                                     @endif

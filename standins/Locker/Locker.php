@@ -56,8 +56,7 @@ final readonly class Locker
         if (crc32($doi) % 100 >= 40) {
             return [403, 'text/plain; charset=utf-8', "This publisher gives no copy without a subscription.\n"];
         }
-        $authors = implode(', ', array_map(fn (array $author): string => "{$author[1]} {$author[0]}", $entry['authors']));
 
-        return [200, 'application/pdf', PlainPdf::of([[16, $entry['title']], [11, $authors], [10, "{$entry['journal'][0]} {$entry['year']}; {$entry['volume']}. doi:{$doi}"], [11, $entry['abstract']], [10, 'An invented report, made for trying things out.']])];
+        return [200, 'application/pdf', PlainPdf::of((new ReportText($entry, $doi))->paragraphs())];
     }
 }

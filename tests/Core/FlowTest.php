@@ -33,15 +33,17 @@ it('finds what does not add up in the full texts and among the sources', functio
     [new FlowFacts(10, 10, 0, 0, 4, 6, 0, ['a' => 6], fullTexts: new FullTexts(4, 1, 1, 1, 0)), 'Of 4 reports'],
     [new FlowFacts(10, 10, 0, 0, 4, 6, 0, ['a' => 6], fullTexts: new FullTexts(3, 1, 1, 1, 0)), '3 went on'],
     [new FlowFacts(10, 10, 0, 0, 4, 6, 0, ['a' => 6], fullTexts: new FullTexts(4, 1, 1, 1, 1, ['a' => 2])), 'reports are excluded'],
+    [new FlowFacts(10, 10, 0, 0, 4, 6, 0, ['a' => 6], fullTexts: new FullTexts(4, 1, 1, 1, 0, notRetrieved: ['gone' => 2])), '2 were not retrieved'],
+    [new FlowFacts(10, 10, 0, 0, 4, 6, 0, ['a' => 6], fullTexts: new FullTexts(4, 0, 0, 4, 0, studies: 5)), 'cannot tell of 5 studies'],
 ]);
 
 it('draws every number it counts, escaped and within its boxes', function () {
     $reason = str_repeat('Not staff who work at night & <others> ', 4);
-    $flow = Flow::from(new FlowFacts(2211, 1700, 20, 3, 300, 1367, 9, ['a' => 1367], 40, 10, ['database' => 2000, 'register' => 200, 'other' => 11], new FullTexts(300, 100, 5, 150, 45, ['a' => 40, '' => 5])));
+    $flow = Flow::from(new FlowFacts(2211, 1700, 20, 3, 300, 1367, 9, ['a' => 1367], 40, 10, ['database' => 2000, 'register' => 200, 'other' => 11], new FullTexts(300, 60, 5, 150, 45, ['a' => 40, '' => 5], 37, ['no copy in any library' => 3], 140)));
     expect($flow->contradictions())->toBe([]);
     $diagram = Diagram::of($flow, ['a' => $reason]);
     $numbers = array_column(array_map(fn (array $one): array => [$one[1], $one[2]], $diagram->numbers()), 1, 0);
-    expect($numbers)->toMatchArray(['Records identified' => 2211, 'Databases' => 2000, 'Registers' => 200, 'Other sources' => 11, 'Duplicates found by machine' => 471, 'Duplicates found by people' => 40, 'Removed for other reasons' => 10, 'Records screened' => 1690, 'Records excluded' => 1367, 'Reports assessed for eligibility' => 195, 'Reports excluded' => 45, 'No reason given' => 5, 'Reports of included studies' => 150]);
+    expect($numbers)->toMatchArray(['Records identified' => 2211, 'Databases' => 2000, 'Registers' => 200, 'Other sources' => 11, 'Duplicates found by machine' => 471, 'Duplicates found by people' => 40, 'Removed for other reasons' => 10, 'Records screened' => 1690, 'Records excluded' => 1367, 'Reports assessed for eligibility' => 195, 'Reports excluded' => 45, 'No reason given' => 5, 'Reports of included studies' => 150, 'Studies included in review' => 140, 'Reports sought for retrieval' => 300, 'Reports not retrieved' => 3, 'Not at hand yet' => 37]);
     $svg = $diagram->svg('A & B');
     $document = new DOMDocument;
     expect($document->loadXML($svg))->toBeTrue();

@@ -37,7 +37,7 @@ it('has something real to do on every screen, and is the same each time', functi
 
     foreach (User::query()->get() as $user) {
         $water = Waterline::of($review, $user);
-        expect(array_column($water->stages, 'key'))->toBe(['question', 'searches', 'records', 'screening', 'coding', 'report']);
+        expect(array_column($water->stages, 'key'))->toBe(['question', 'searches', 'records', 'screening', 'full-texts', 'coding', 'report']);
         $this->actingAs($user)->get('/')->assertOk();
     }
     DB::statement("UPDATE users SET email = id || '@old.example'");

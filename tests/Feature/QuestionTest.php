@@ -19,7 +19,7 @@ it('keeps the question, its concepts and the criteria in their order', function 
 });
 
 it('writes in the Log, where nothing is changed or removed', function () {
-    $world = (new World)->withCriteria();
+    $world = World::readingInFull()->withCriteria();
     expect(LogEntry::query()->orderBy('id')->pluck('action')->all())->toBe(['review.created', 'criterion.added', 'criterion.added']);
     foreach (['UPDATE log_entries SET summary = \'x\'', 'DELETE FROM log_entries'] as $sql) {
         expect(fn () => DB::transaction(fn () => DB::statement($sql)))->toThrow(QueryException::class, 'append-only');

@@ -313,7 +313,7 @@ it('gets the copy of a DOI that the locker has, and says why where it has none',
     $get('10.9999/unknown')->assertSessionHas('problem');
     $get('javascript:alert(1)')->assertSessionHasErrors('doi');
     Standin::answers(fn () => Http::response('<html>', 200));
-    $get(reset($copies))->assertSessionHas('problem', 'The full-text locker sent an answer that cannot be read: it is no PDF.');
+    $get(reset($copies))->assertSessionHas('problem', 'The full-text locker has no copy: what came is no PDF.');
 });
 
 it('says what the question leaves open, from its concepts, the thesauri and the counts', function () {

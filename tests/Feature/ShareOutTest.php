@@ -1,5 +1,6 @@
 <?php
 
+use App\Actions\FullTexts\SetRetrieval;
 use App\Actions\Refused;
 use App\Actions\Screening\ChangeStage;
 use App\Models\LogEntry;
@@ -9,6 +10,7 @@ use App\Queries\LibraryReferences;
 use App\Queries\Shares;
 use Illuminate\Support\Facades\DB;
 use Tests\Feature\World;
+use WaryHeron\Core\FullText\RetrievalState;
 use WaryHeron\Core\Screening\ItemState;
 use WaryHeron\Core\Screening\StagePurpose;
 
@@ -156,9 +158,11 @@ it('lets what is included go on to the full texts, and sets it aside when it no 
     $this->actingAs($world->people['lead'])->post("/reviews/{$world->review->id}/screening/stages", ['name' => 'Full text', 'purpose' => 'full-text'])->assertSessionHas('notice');
     $full = $world->review->fresh()->lastStage();
     $there = fn (): array => $world->review->items()->where('stage_id', $full->id)->orderBy('position')->get()->map(fn ($item): string => $item->state->value)->all();
-    expect($full->purpose)->toBe(StagePurpose::FullText)->and($there())->toBe(['waiting']);
+    expect($full->purpose)->toBe(StagePurpose::FullText)->and($there())->toBe(['awaited']);
     $both(1, 'include');
     $both(2, 'exclude');
+    expect($there())->toBe(['awaited', 'awaited']);
+    app(SetRetrieval::class)->execute($world->people['lead'], $world->review->fresh(), [$world->item(0)->publication_id, $world->item(1)->publication_id], RetrievalState::Obtained, '', now());
     expect($there())->toBe(['waiting', 'waiting']);
     $first = $world->review->items()->where('stage_id', $full->id)->orderBy('position')->first();
     $world->decide('anna', $first, 'include');
@@ -175,7 +179,7 @@ it('lets what is included go on to the full texts, and sets it aside when it no 
     $this->get("/reviews/{$world->review->id}/records?stage={$full->id}")->assertSeeText('that came to “full text”')->assertSeeText('Lamps of ward aaa')->assertDontSeeText('Lamps of ward bbb');
     $this->delete("/reviews/{$world->review->id}/screening/stages/{$full->id}")->assertSessionHas('problem');
     // the flow tells both stages, on the page and in every file
-    $this->get("/reviews/{$world->review->id}/report")->assertDontSeeText('do not add up')->assertSeeText('reports included');
+    $this->get("/reviews/{$world->review->id}/report")->assertDontSeeText('do not add up')->assertSeeText('studies included');
     $file = fn (string $format): string => (string) $this->get("/reviews/{$world->review->id}/report/flow.{$format}")->assertOk()->getContent();
     expect($file('svg'))->toContain('Reports of included studies (n = 1)')->and($file('csv'))->toContain("Included,Reports of included studies,1\r\n")->and(substr($file('png'), 1, 3))->toBe('PNG')->and(substr($file('pdf'), 0, 4))->toBe('%PDF');
 });

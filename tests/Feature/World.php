@@ -5,6 +5,7 @@ namespace Tests\Feature;
 use App\Access\Role;
 use App\Actions\Question\ChangeCriteria;
 use App\Actions\Records\StartDelivery;
+use App\Actions\Screening\ChangeStage;
 use App\Actions\Screening\RecordDecision;
 use App\Actions\Team\CreateReview;
 use App\Models\Delivery;
@@ -22,15 +23,25 @@ final class World
     /** @var array<string, User> */
     public array $people = [];
 
-    public function __construct()
+    public function __construct(bool $inFull = false)
     {
         foreach (['lead' => 'Ines Okafor', 'specialist' => 'Mirela Haas', 'anna' => 'Anna Kolbe', 'ben' => 'Ben Strand', 'coder' => 'Cleo Varga', 'observer' => 'Olu Amadi', 'outsider' => 'Otto Fremd'] as $key => $name) {
             $this->people[$key] = User::query()->create(['name' => $name, 'email' => "{$key}@heron.example", 'password' => 'a long password']);
         }
         $this->review = app(CreateReview::class)->execute($this->people['lead'], 'Lamps at night', 'Do lamps help?');
+        if (! $inFull) {
+            app(ChangeStage::class)->remove($this->people['lead'], $this->review->lastStage());
+            $this->review->unsetRelation('stages');
+        }
         foreach (['specialist' => Role::InformationSpecialist, 'anna' => Role::Reviewer, 'ben' => Role::Reviewer, 'coder' => Role::Coder, 'observer' => Role::Observer] as $key => $role) {
             $this->review->memberships()->create(['user_id' => $this->people[$key]->id, 'role' => $role]);
         }
+    }
+
+    /** With the stage at which texts are read in full, which most of what is tried here can do without. */
+    public static function readingInFull(): self
+    {
+        return new self(inFull: true);
     }
 
     public function withCriteria(): self

@@ -7,13 +7,11 @@ namespace App\Actions\Records;
 use App\Actions\Screening\ItemBallot;
 use App\Actions\WriteLog;
 use App\Models\Item;
-use App\Models\LogEntry;
 use App\Models\Review;
 use App\Models\User;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
-use Illuminate\Support\Str;
 use WaryHeron\Core\Screening\ItemState;
 use WaryHeron\Core\Screening\StagePurpose;
 
@@ -37,7 +35,7 @@ final readonly class RemovePublications
             foreach ($ids->chunk(self::PART) as $part) {
                 DB::table('publications')->whereIn('id', $part)->update(['removed_at' => now(), 'removed_for' => $reason]);
                 Item::query()->where('review_id', $review->id)->whereIn('publication_id', $part)->where('state', '<>', ItemState::Folded->value)->update(['state' => ItemState::Removed]);
-                $this->tell($by, $review, $part, 'publication.removed', "Removed from the review: {$reason}");
+                $this->log->each($review->id, $by, 'publication.removed', "Removed from the review: {$reason}", $part);
             }
             ($this->log)($review, $by, 'publications.removed', "Removed {$ids->count()} publications from the review: {$reason}", null, ['reason' => $reason, 'publications' => $ids->count()]);
 
@@ -64,7 +62,7 @@ final readonly class RemovePublications
                     ->whereNotExists(fn ($f) => $f->selectRaw('1')->from('publications AS folded')->whereColumn('folded.review_id', 'items.review_id')->whereColumn('folded.merged_into', 'items.publication_id'))
                     ->whereIn('stage_id', $review->stages()->whereNull('closed_at')->select('id'))->update(['state' => ItemState::Waiting, 'opened_at' => null]);
                 ItemBallot::recount(array_values($items()->pluck('id')->all()));
-                $this->tell($by, $review, $part, 'publication.restored', 'Brought back into the review');
+                $this->log->each($review->id, $by, 'publication.restored', 'Brought back into the review', $part);
             }
             ($this->log)($review, $by, 'publications.restored', "Brought {$ids->count()} publications back into the review", null, ['publications' => $ids->count()]);
 
@@ -79,15 +77,5 @@ final readonly class RemovePublications
         DB::select('SELECT pg_advisory_xact_lock(hashtext(?))', ["records of {$review->id}"]);
 
         return $publications->pluck('publications.id');
-    }
-
-    /** @param  Collection<int, string>  $ids */
-    private function tell(User $by, Review $review, Collection $ids, string $action, string $summary): void
-    {
-        $now = now()->format('Y-m-d H:i:s.vP');
-        LogEntry::query()->insert($ids->map(fn (string $id): array => [
-            'id' => strtolower((string) Str::ulid()), 'review_id' => $review->id, 'user_id' => $by->id, 'action' => $action,
-            'subject_type' => 'Publication', 'subject_id' => $id, 'summary' => $summary, 'details' => '{}', 'created_at' => $now,
-        ])->values()->all());
     }
 }

@@ -33,7 +33,7 @@ final readonly class ChangeShares
     {
         return DB::transaction(function () use ($by, $stage, $from, $to): int {
             DB::select('SELECT pg_advisory_xact_lock(hashtext(?))', ["share-outs of {$stage->review_id}"]);
-            $undone = Shares::undone($stage)->where('assignments.user_id', $from->id)->orderBy('assignments.position')->get(['assignments.item_id', 'assignments.share_out_id', 'assignments.position'])->keyBy('item_id')->all();
+            $undone = Shares::unjudged($stage)->where('assignments.user_id', $from->id)->orderBy('assignments.position')->get(['assignments.item_id', 'assignments.share_out_id', 'assignments.position', 'assignments.waiting'])->keyBy('item_id')->all();
             $items = array_map(strval(...), array_keys($undone));
             $to = array_values(array_diff($to, [$from->id]));
             if ($items === [] || $to === []) {
@@ -44,9 +44,9 @@ final readonly class ChangeShares
             } catch (CannotShare $cannot) {
                 throw new Refused($cannot->getMessage());
             }
-            Shares::undone($stage)->where('assignments.user_id', $from->id)->delete();
+            Shares::unjudged($stage)->where('assignments.user_id', $from->id)->delete();
             foreach (array_chunk($items, 2000) as $part) {
-                DB::table('assignments')->insert(array_map(fn (string $item): array => ['review_id' => $stage->review_id, 'stage_id' => $stage->id, 'item_id' => $item, 'user_id' => $plan->people[$item][0], 'share_out_id' => $undone[$item]->share_out_id, 'position' => $undone[$item]->position], $part));
+                DB::table('assignments')->insert(array_map(fn (string $item): array => ['review_id' => $stage->review_id, 'stage_id' => $stage->id, 'item_id' => $item, 'user_id' => $plan->people[$item][0], 'share_out_id' => $undone[$item]->share_out_id, 'position' => $undone[$item]->position, 'waiting' => $undone[$item]->waiting], $part));
             }
             ($this->log)($stage->review_id, $by, 'share.handed-on', 'Handed on '.number_format(count($items))." items of {$from->name}’s that were not judged", $stage, ['from' => $from->id, 'per_person' => $plan->perPerson()]);
             ($this->tell)(array_map(strval(...), array_keys($plan->perPerson())), NoticeKind::ShareReady, $stage->review, "Your share at “{$stage->name}” has grown", route('desk', [$stage->review_id, 'stage' => $stage->id], false));
@@ -60,7 +60,7 @@ final readonly class ChangeShares
     {
         return DB::transaction(function () use ($by, $shareOut): int {
             DB::select('SELECT pg_advisory_xact_lock(hashtext(?))', ["share-outs of {$shareOut->review_id}"]);
-            $gone = Shares::undone($shareOut->stage)->where('assignments.share_out_id', $shareOut->id)->delete();
+            $gone = Shares::unjudged($shareOut->stage)->where('assignments.share_out_id', $shareOut->id)->delete();
             $shareOut->update(['withdrawn_at' => now()]);
             ($this->log)($shareOut->review_id, $by, 'share-out.withdrawn', "Withdrew the share-out “{$shareOut->name}”; what was judged stays", $shareOut, ['taken_back' => $gone]);
 

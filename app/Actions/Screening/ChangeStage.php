@@ -161,7 +161,7 @@ final readonly class ChangeStage
         $criteria = array_flip($changed->places());
         $after = '';
         do {
-            $items = DB::table('items')->where('review_id', $stage->review_id)->where('stage_id', $stage->id)->whereNotIn('state', [ItemState::Folded->value, ItemState::Removed->value])
+            $items = DB::table('items')->where('review_id', $stage->review_id)->where('stage_id', $stage->id)->whereNotIn('state', [ItemState::Folded->value, ItemState::Removed->value, ItemState::Awaited->value])
                 ->where('id', '>', $after)->orderBy('id')->limit(self::PART)->get(['id', 'state', 'kind', 'settled', 'criterion_id'])->all();
             $ballots = Ballots::of($changed, array_column($items, 'id'));
             foreach ($items as $item) {

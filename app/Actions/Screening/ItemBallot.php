@@ -8,7 +8,9 @@ use App\Actions\Refused;
 use App\Models\Item;
 use App\Models\Stage;
 use App\Queries\Ballots;
+use App\Queries\Retrievals;
 use Illuminate\Support\Facades\DB;
+use WaryHeron\Core\FullText\RetrievalState;
 use WaryHeron\Core\Screening\Ballot;
 use WaryHeron\Core\Screening\Decision;
 use WaryHeron\Core\Screening\ItemState;
@@ -57,8 +59,9 @@ final class ItemBallot
     {
         match ($this->item->state) {
             ItemState::Removed => throw new Refused($this->item->publication->removed_at === null
-                ? 'This publication was not included at the stage before, so it is no longer judged here. Decisions made before are kept.'
+                ? 'This publication is no longer judged here: it was not included at the stage before, or its text is not retrievable. Decisions made before are kept.'
                 : "This publication was removed from the review ({$this->item->publication->removed_for}). Decisions made before are kept."),
+            ItemState::Awaited => throw new Refused('The text of this is not at hand yet. Bring its PDF under Full texts, or mark it there as obtained.'),
             ItemState::Folded => throw new Refused('This was found to be the same publication as another. What was decided on it counts there.'),
             default => null,
         };
@@ -73,7 +76,7 @@ final class ItemBallot
     {
         $outcome = $ballot->outcome();
         $was = $this->item->state;
-        $state = $this->takesPart() ? $outcome->state : ItemState::Removed;
+        $state = $this->standing($outcome->state);
         $this->item->update([
             'state' => $state,
             'kind' => $outcome->kind?->value,
@@ -88,12 +91,22 @@ final class ItemBallot
         return $outcome;
     }
 
-    /** A publication is judged as long as it is in the review and, in full text, included before. */
-    private function takesPart(): bool
+    /** A publication is judged as long as it is in the review and, in full text, included before and at hand. */
+    private function standing(ItemState $decided): ItemState
     {
-        return $this->item->publication->removed_at === null && ($this->stage->purpose !== StagePurpose::FullText
-            || Item::query()->where('review_id', $this->item->review_id)->where('publication_id', $this->item->publication_id)->where('state', ItemState::Included)
-                ->whereHas('stage', fn ($stage) => $stage->where('purpose', StagePurpose::TitleAbstract))->exists());
+        if ($this->item->publication->removed_at !== null) {
+            return ItemState::Removed;
+        }
+        if ($this->stage->purpose !== StagePurpose::FullText) {
+            return $decided;
+        }
+        $retrieval = Retrievals::standingOf($this->item);
+
+        return match (true) {
+            ! $retrieval->included || $retrieval->state === RetrievalState::NotRetrievable => ItemState::Removed,
+            $decided === ItemState::Waiting && $retrieval->state !== RetrievalState::Obtained => ItemState::Awaited,
+            default => $decided,
+        };
     }
 
     /** @return array<string, int> */

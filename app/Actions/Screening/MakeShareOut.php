@@ -17,6 +17,7 @@ use App\Queries\ShareOutDraft;
 use App\Support\Copy;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
+use WaryHeron\Core\Screening\ItemState;
 use WaryHeron\Core\Screening\StagePurpose;
 
 /** Gives people their shares, all at once or not at all. */
@@ -51,10 +52,10 @@ final readonly class MakeShareOut
             $rows = [];
             foreach ($plan->people as $publication => $people) {
                 foreach ($people as $person) {
-                    $rows[] = [$stage->review_id, $stage->id, $items[$publication][0], $person, $shareOut->id, $items[$publication][1]];
+                    $rows[] = [$stage->review_id, $stage->id, $items[$publication][0], $person, $shareOut->id, $items[$publication][1], $items[$publication][2]];
                 }
             }
-            Copy::into('assignments', ['review_id', 'stage_id', 'item_id', 'user_id', 'share_out_id', 'position'], $rows);
+            Copy::into('assignments', ['review_id', 'stage_id', 'item_id', 'user_id', 'share_out_id', 'position', 'waiting'], $rows);
             ($this->log)($stage->review_id, $by, 'share-out.made', "Shared out “{$name}”: ".number_format(count($items)).' publications', $shareOut, ['per_person' => $plan->perPerson(), 'seed' => $terms['seed']]);
             ($this->tell)(array_values(array_diff(array_map(strval(...), array_keys($plan->perPerson())), [$by->id])), NoticeKind::ShareReady, $stage->review, "Your share at “{$stage->name}” is ready", route('desk', [$stage->review_id, 'stage' => $stage->id], false));
 
@@ -81,15 +82,15 @@ final readonly class MakeShareOut
 
     /**
      * @param  list<string>  $publications
-     * @return array<string, array{string, int}> item and its position by publication; stages of their own get them now
+     * @return array<string, array{string, int, bool}> item, its position and whether it can be judged, by publication; stages of their own get them now
      */
     private function items(Stage $stage, array $publications): array
     {
         $in = '{'.implode(',', $publications).'}';
         $there = function () use ($stage, $in): array {
             $found = [];
-            foreach (DB::select('SELECT publication_id, id, position FROM items WHERE review_id = ? AND stage_id = ? AND publication_id = ANY (?::bpchar[])', [$stage->review_id, $stage->id, $in]) as $row) {
-                $found[$row->publication_id] = [$row->id, $row->position];
+            foreach (DB::select('SELECT publication_id, id, position, state FROM items WHERE review_id = ? AND stage_id = ? AND publication_id = ANY (?::bpchar[])', [$stage->review_id, $stage->id, $in]) as $row) {
+                $found[$row->publication_id] = [$row->id, $row->position, $row->state === ItemState::Waiting->value];
             }
 
             return $found;

@@ -8,6 +8,7 @@ use App\Models\Item;
 use App\Models\Stage;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
+use WaryHeron\Core\FullText\RetrievalState;
 use WaryHeron\Core\Screening\ItemState;
 use WaryHeron\Core\Screening\StagePurpose;
 
@@ -34,8 +35,10 @@ final class NextStage
         $new = $only(DB::table('items')->where('review_id', $stage->review_id)->where('stage_id', $stage->id)->where('state', ItemState::Included->value), 'publication_id')
             ->whereNotExists(fn ($q) => $q->selectRaw('1')->from('items AS after')->whereColumn('after.publication_id', 'items.publication_id')->where('after.stage_id', $next->id))->orderBy('position')->pluck('publication_id');
         foreach ($new->chunk(2000) as $part) {
-            Item::query()->insert($part->map(fn (string $id): array => ['id' => strtolower((string) Str::ulid()), 'review_id' => $stage->review_id, 'publication_id' => $id, 'stage_id' => $next->id, 'created_at' => now(), 'updated_at' => now()])->values()->all());
+            Item::query()->insert($part->map(fn (string $id): array => ['id' => strtolower((string) Str::ulid()), 'review_id' => $stage->review_id, 'publication_id' => $id, 'stage_id' => $next->id, 'state' => ItemState::Awaited->value, 'created_at' => now(), 'updated_at' => now()])->values()->all());
         }
-        ItemBallot::recount(array_values($back));
+        // what came before and went again has its text already
+        $known = $new->isEmpty() ? [] : $there()->where('state', ItemState::Awaited->value)->whereIn('publication_id', DB::table('retrievals')->where('review_id', $stage->review_id)->where('state', '<>', RetrievalState::Sought->value)->select('publication_id'))->pluck('id')->all();
+        ItemBallot::recount(array_values([...$back, ...$known]));
     }
 }

@@ -17,6 +17,7 @@ use App\Support\Input;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use WaryHeron\Core\Screening\StagePurpose;
 
 final class DeskController extends Controller
 {
@@ -51,9 +52,9 @@ final class DeskController extends Controller
 
         return view('screening.desk', [
             'review' => $review, 'stage' => $stage, 'criteria' => $criteria = $desk->criteria(), 'empty' => $items === [], 'counts' => $counts = $desk->counts(), 'listed' => $listed,
-            'steps' => $desk->steps(), 'kept' => $kept, 'problem' => $filters->problem, 'tags' => $desk->tags(),
+            'steps' => $desk->steps(), 'kept' => $kept, 'problem' => $filters->problem, 'tags' => $desk->tags(), 'inFull' => $inFull = $stage->purpose === StagePurpose::FullText,
             'desk' => [
-                'items' => $items, 'behind' => $desk->behind(), 'counts' => $counts, 'criteria' => $criteria, 'listed' => $listed,
+                'items' => $items, 'behind' => $desk->behind(), 'counts' => $counts, 'criteria' => $criteria, 'listed' => $listed, 'inFull' => $inFull,
                 'urls' => ['desk' => route('desk', $review, false), 'item' => route('desk.item', [$review, 'ITEM'], false), 'decide' => route('desk.decide', [$review, 'ITEM'], false), 'ahead' => route('desk.ahead', $review, false)],
                 'address' => http_build_query($address + ($listed ? ['layout' => 'list'] : [])),
                 'queue' => "heron-desk-{$review->id}-{$me->id}",

@@ -45,6 +45,7 @@ final class StageController extends Controller
         foreach (['unsure_includes', 'reason_required', 'reasons_must_agree', 'names_hidden'] as $flag) {
             $rules[$flag] = $request->boolean($flag);
         }
+        $rules['reason_required'] = $rules['reason_required'] || $stage->purpose === StagePurpose::FullText;
         if ($given['do'] === 'try') {
             return redirect()->to(route('stages', $review)."#stage-{$stage->id}")->withInput([...$request->except('_token'), 'stage' => $stage->id])->with('effect', $change->effect($stage, $rules));
         }

@@ -7,7 +7,7 @@
         'unsure' => 'unsure',
         'disagreement' => 'disagreement',
         'removed' => 'removed',
-        'none', 'waiting', 'folded' => 'nothing yet',
+        'none', 'waiting', 'awaited', 'folded' => 'nothing yet',
     };
 @endphp
 <svg {{ $attributes->class('mark') }} viewBox="0 0 14 14" @if ($label === '') aria-hidden="true" @else role="img" aria-label="{{ $label ?? $words }}" @endif>

@@ -22,19 +22,24 @@
                     <svg class="flow-down" viewBox="0 0 14 26" aria-hidden="true"><path d="M7 0v24M2 18l5 6 5-6"/></svg><span></span>
                     @php($first = $review->firstStage()->id)
                     @php($down = '<svg class="flow-down" viewBox="0 0 14 26" aria-hidden="true"><path d="M7 0v24M2 18l5 6 5-6"/></svg><span></span>')
-                    <div class="flow-box"><strong>{{ number_format($facts->included) }}</strong> <a href="{{ route('library', [$review, 'state' => 'included', 'stage' => $first]) }}">{{ $facts->fullTexts ? 'go on to the full texts' : 'included' }}</a></div>
+                    <div class="flow-box"><strong>{{ number_format($facts->included) }}</strong> <a href="{{ route('library', [$review, 'state' => 'included', 'stage' => $first]) }}">{{ $facts->fullTexts ? 'reports sought for retrieval' : 'included' }}</a></div>
                     <div class="flow-box"><strong>{{ number_format($flow->pending()) }}</strong> <a href="{{ route('library', [$review, 'state' => 'pending', 'stage' => $first]) }}">without a final decision yet</a>
                         <ul><li>{{ number_format($facts->waiting) }} <a href="{{ route('library', [$review, 'state' => 'waiting', 'stage' => $first]) }}">with decisions missing</a></li><li>{{ number_format($facts->disagreements) }} <a href="{{ route('library', [$review, 'state' => 'disagreement', 'stage' => $first]) }}">in disagreement</a></li></ul>
                     </div>
                     {!! $down !!}
                     @if ($facts->fullTexts)
                         @php([$full, $last] = [$facts->fullTexts, $review->lastStage()->id])
-                        <div class="flow-box"><strong>{{ number_format($full->sought - $full->pending()) }}</strong> <a href="{{ route('library', [$review, 'stage' => $last]) }}">reports assessed</a> in full
-                            @if ($full->pending() > 0) <ul><li>{{ number_format($full->pending()) }} <a href="{{ route('library', [$review, 'state' => 'pending', 'stage' => $last]) }}">without a final decision yet</a></li></ul> @endif</div>
+                        <div class="flow-box"><strong>{{ number_format($full->sought - $full->notRetrieved()) }}</strong> <a href="{{ route('library', [$review, 'stage' => $last]) }}">reports retrieved or still sought</a>
+                            @if ($full->awaited > 0) <ul><li>{{ number_format($full->awaited) }} <a href="{{ route('library', [$review, 'state' => 'awaited', 'stage' => $last]) }}">not at hand yet</a></li></ul> @endif</div>
+                        <div class="flow-box"><strong>{{ number_format($full->notRetrieved()) }}</strong> <a href="{{ route('full-texts', [$review, 'state' => 'not-retrievable']) }}">reports not retrieved</a>
+                            <ul>@foreach ($full->notRetrieved as $why => $n) <li>{{ number_format($n) }} <a href="{{ route('full-texts', [$review, 'state' => 'not-retrievable', 'reason' => $why]) }}">{{ $why }}</a></li> @endforeach</ul></div>
+                        {!! $down !!}
+                        <div class="flow-box"><strong>{{ number_format($full->assessed()) }}</strong> <a href="{{ route('full-texts', [$review, 'only' => 'judged']) }}">reports assessed for eligibility</a>
+                            @if ($full->waiting + $full->disagreements > 0) <ul><li>{{ number_format($full->waiting) }} <a href="{{ route('library', [$review, 'state' => 'waiting', 'stage' => $last]) }}">with decisions missing</a></li><li>{{ number_format($full->disagreements) }} <a href="{{ route('library', [$review, 'state' => 'disagreement', 'stage' => $last]) }}">in disagreement</a></li></ul> @endif</div>
                         <div class="flow-box"><strong>{{ number_format($full->excluded) }}</strong> <a href="{{ route('library', [$review, 'state' => 'excluded', 'stage' => $last]) }}">reports excluded</a>
                             <ul>@foreach ($fullReasons as $reason) <li>{{ number_format($reason->n) }} @if ($reason->id !== '')<a href="{{ route('library', [$review, 'reason' => $reason->id, 'stage' => $last]) }}">{{ $reason->reason }}</a>@else {{ $reason->reason }} @endif</li> @endforeach</ul></div>
                         {!! $down !!}
-                        <div class="flow-box"><strong>{{ number_format($full->included) }}</strong> <a href="{{ route('library', [$review, 'state' => 'included', 'stage' => $last]) }}">reports included</a></div><span></span>
+                        <div class="flow-box"><strong>{{ number_format($full->studies()) }}</strong> <a href="{{ route('studies', $review) }}">studies included</a>, told of by <strong>{{ number_format($full->included) }}</strong> <a href="{{ route('library', [$review, 'state' => 'included', 'stage' => $last]) }}">reports</a></div><span></span>
                         {!! $down !!}
                     @endif
                     <div class="flow-box"><strong>{{ number_format($facts->coded) }}</strong> <a href="{{ route('coding', $review) }}">coded in full</a></div>

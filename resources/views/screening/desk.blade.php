@@ -1,5 +1,5 @@
 @php($link = fn (array $change): string => route('desk', [$review, ...array_filter(['stage' => $stage->id, ...$kept, 'layout' => $listed ? 'list' : null, ...$change], fn ($v) => $v !== null && $v !== '')]))
-<x-page title="Reading Desk" :review="$review" stage="screening" place="desk">
+<x-page title="Reading Desk" :review="$review" :stage="$inFull ? 'full-texts' : 'screening'" :place="$inFull ? 'full-texts.read' : 'desk'">
     <div class="desk desk-three desk-fixed" x-data="readingDesk">
         <section class="sheet">
             <header class="sheet-head"><h2>{{ $stage->name }}</h2> <span><span x-text="done">{{ number_format($counts['done']) }}</span> judged by me</span></header>
@@ -32,6 +32,13 @@
         <section class="sheet" aria-label="The item">
             <p class="unsent" x-show="showUnsent" x-cloak x-text="unsentWords" role="status"></p>
             <p class="unsent" x-show="said" x-cloak x-text="said" role="alert"></p>
+            @if ($inFull)
+                <div class="pdf-bar" x-show="hasFiles" x-cloak>
+                    <button type="button" class="button" x-on:click="toggleText" x-bind:aria-pressed="showsText" data-key="P" data-does="The full text, or title and abstract"><span x-show="showsText">Title and abstract</span><span x-show="showsAbstract">Full text</span> <kbd>P</kbd></button>
+                    <template x-for="one in files" x-bind:key="one.id"><span><button type="button" class="button button-plain" x-show="severalFiles" x-on:click="openFile(one.url)" x-bind:aria-current="one.current" x-text="one.name"></button> <a class="small" x-bind:href="one.url" download>Download</a></span></template>
+                    <span class="small quiet" x-show="showsText" x-text="fileWords" role="status"></span>
+                </div>
+            @endif
             <div class="sheet-scroll" x-ref="text" tabindex="0" aria-label="{{ $listed ? 'The list' : 'Title and abstract' }}">
                 @if ($listed)
                     <ol class="desk-lines">
@@ -49,7 +56,8 @@
                         </template>
                     </ol>
                 @endif
-                <article class="reading" @if ($listed) hidden @endif x-show="hasItem" x-bind:class="marks ? '' : 'no-marks'" x-cloak>
+                @if ($inFull && ! $listed) <div class="pdf" x-show="showsText" x-ref="pdf" x-cloak></div> @endif
+                <article class="reading" @if ($listed) hidden @endif x-show="showsAbstract" x-bind:class="marks ? '' : 'no-marks'" x-cloak>
                     <h1><template x-for="part in title" x-bind:key="part.id"><span><mark x-show="part.marked" x-text="part.text"></mark><span x-show="!part.marked" x-text="part.text"></span></span></template></h1>
                     <p class="meta" x-text="item ? item.meta : ''"></p>
                     <template x-for="paragraph in abstract" x-bind:key="paragraph.id">

@@ -12,7 +12,7 @@
                     <table class="table bars">
                         <thead><tr><th>State</th><th class="number">Publications</th><th class="w-2/5">Share</th></tr></thead>
                         <tbody>
-                            @foreach (['waiting' => [ItemState::Waiting, 'Not open yet: decisions missing'], 'disagreement' => [ItemState::Disagreement, 'In disagreement'], 'included' => [ItemState::Included, 'Included'], 'excluded' => [ItemState::Excluded, 'Excluded']] as $key => [$state, $words])
+                            @foreach ([...($stage->purpose->value === 'full-text' ? ['awaited' => [ItemState::Awaited, 'Text not at hand yet']] : []), 'waiting' => [ItemState::Waiting, 'Not open yet: decisions missing'], 'disagreement' => [ItemState::Disagreement, 'In disagreement'], 'included' => [ItemState::Included, 'Included'], 'excluded' => [ItemState::Excluded, 'Excluded']] as $key => [$state, $words])
                                 <tr>
                                     <td><x-mark :verdict="$key" label="" /> <a href="{{ $key === 'disagreement' ? route('disagreements', [$review, 'stage' => $stage->id]) : route('library', [$review, 'state' => $key, 'stage' => $review->stages->count() > 1 ? $stage->id : null]) }}">{{ $words }}</a></td>
                                     <td class="number">{{ number_format($tallies->in($state)) }}</td>
@@ -67,7 +67,7 @@
             <header class="sheet-head"><h2>Waits for you</h2></header>
             <div class="sheet-body grid gap-3">
                 @can('screen', $review)
-                    <p><strong>{{ number_format($waiting->toScreen) }}</strong> to judge, {{ number_format($mine->done) }} judged.</p>
+                    <p><strong>{{ number_format($waiting->toScreen) }}</strong> to judge by title and abstract, @if ($waiting->toReadInFull > 0) <strong>{{ number_format($waiting->toReadInFull) }}</strong> in full, @endif {{ number_format($mine->done) }} judged.</p>
                     <a class="button button-go" href="{{ route('desk', $review) }}">Go to the Reading Desk</a>
                 @else
                     <p class="small quiet">Your role does not include screening.</p>

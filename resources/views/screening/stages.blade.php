@@ -1,7 +1,7 @@
 @use('WaryHeron\Core\Screening\ItemState')
 @php
     $mayChange = Gate::allows('manage', $review);
-    $states = ['waiting' => 'not open', 'disagreement' => 'in disagreement', 'included' => 'included', 'excluded' => 'excluded'];
+    $states = ['waiting' => 'not open', 'awaited' => 'text not at hand', 'disagreement' => 'in disagreement', 'included' => 'included', 'excluded' => 'excluded'];
     $work = ['anything' => 'everybody judges anything', 'shares' => 'each judges their shares', 'queue' => 'all pull from one queue'];
     $settlers = ['pair' => 'those who decided, by agreement; the lead where they cannot agree', 'third' => 'a reviewer who has not decided on the item, or those who did, by agreement', 'adjudicator' => 'the lead alone'];
 @endphp
@@ -13,7 +13,7 @@
                 @php($value = fn (string $key) => $tried ? old($key) : $stage->getAttribute($key))
                 <section class="sheet" id="stage-{{ $stage->id }}">
                     <header class="sheet-head"><h2>{{ $stage->name }}</h2> <span>{{ number_format($tallies[$stage->id]->all()) }} publications · {{ $stage->closed_at ? 'closed on '.$stage->closed_at->format('j M Y') : ($tallies[$stage->id]->in(ItemState::Waiting) === 0 && $tallies[$stage->id]->all() > 0 ? 'all open' : number_format($tallies[$stage->id]->in(ItemState::Waiting)).' not open') }}</span></header>
-                    <p class="section">{{ $stage->required_decisions === 1 ? 'One person judges' : ['', '', 'Two', 'Three', 'Four', 'Five', 'Six', 'Seven', 'Eight', 'Nine'][$stage->required_decisions].' people judge' }} each publication, blinded until all their decisions are in; {{ $work[$stage->work] }}. Unsure {{ $stage->unsure_includes ? 'counts as include' : 'is a disagreement' }}. An exclusion {{ $stage->reason_required ? 'needs its reason' : 'may go without a reason' }}{{ $stage->reasons_must_agree ? ', and two different reasons are a disagreement' : '; of different reasons the first in order is reported' }}. Settled by {{ $settlers[$stage->settled_by->value] }}{{ $stage->names_hidden ? ', who does not see the names' : '' }}.</p>
+                    <p class="section">{{ $stage->required_decisions === 1 ? 'One person judges' : ['', '', 'Two', 'Three', 'Four', 'Five', 'Six', 'Seven', 'Eight', 'Nine'][$stage->required_decisions].' people judge' }} each publication, blinded until all their decisions are in; {{ $work[$stage->work] }}. Unsure {{ $stage->unsure_includes ? 'counts as include' : 'is a disagreement' }}. An exclusion {{ $stage->requiresReason() ? 'needs its reason' : 'may go without a reason' }}{{ $stage->reasons_must_agree ? ', and two different reasons are a disagreement' : '; of different reasons the first in order is reported' }}. Settled by {{ $settlers[$stage->settled_by->value] }}{{ $stage->names_hidden ? ', who does not see the names' : '' }}.</p>
                     @if ($mayChange)
                         <details class="section" @if ($tried) open @endif><summary class="cursor-pointer">Change the rules</summary>
                             <form class="mt-2" method="post" action="{{ route('stages.update', [$review, $stage]) }}">@csrf @method('put')
@@ -27,7 +27,7 @@
                                 </div>
                                 <div class="choices mt-2">
                                     @foreach (['unsure_includes' => 'unsure counts as include', 'reason_required' => 'an exclusion needs a reason', 'reasons_must_agree' => 'different reasons are a disagreement', 'names_hidden' => 'the adjudicator does not see names'] as $flag => $words)
-                                        <label><input type="checkbox" name="{{ $flag }}" value="1" @checked($value($flag))> {{ $words }}</label>
+                                        <label><input type="checkbox" name="{{ $flag }}" value="1" @checked($value($flag)) @disabled($flag === 'reason_required' && $stage->purpose->value === 'full-text')> {{ $words }}</label>
                                     @endforeach
                                 </div>
                                 @if ($criteria->isNotEmpty())

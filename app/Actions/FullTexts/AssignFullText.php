@@ -1,0 +1,72 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\FullTexts;
+
+use App\Actions\Refused;
+use App\Actions\WriteLog;
+use App\Models\FullText;
+use App\Models\Item;
+use App\Models\Publication;
+use App\Models\User;
+use App\Queries\Retrievals;
+use Illuminate\Support\Facades\DB;
+use WaryHeron\Core\FullText\RetrievalState;
+
+/** Says what a PDF is a copy of, or that it is not a copy of what it was taken for. */
+final readonly class AssignFullText
+{
+    public function __construct(private SetRetrieval $retrieval, private WriteLog $log)
+    {
+    }
+
+    public function execute(User $by, FullText $file, Publication $publication): void
+    {
+        DB::transaction(function () use ($by, $file, $publication): void {
+            $file = $this->locked($file);
+            if ($file->publication_id !== null) {
+                throw new Refused('Somebody has assigned this file in the meantime.');
+            }
+            $file->update(['publication_id' => $publication->id, 'matched_by' => 'person']);
+            ($this->log)($file->review_id, $by, 'full-text.assigned', "Said that “{$file->name}” is a copy of “{$publication->title}”", $publication, ['file' => $file->id]);
+            $this->retrieval->execute($by, $publication->review, [$publication->id], RetrievalState::Obtained, '', now());
+        });
+    }
+
+    /** The file waits to be assigned again, and the text is sought again unless another copy is here or it has been judged. */
+    public function takeOff(User $by, FullText $file): void
+    {
+        DB::transaction(function () use ($by, $file): void {
+            $file = $this->locked($file);
+            $publication = $file->publication;
+            if ($publication === null) {
+                return;
+            }
+            $file->update(['publication_id' => null, 'matched_by' => '', 'offers' => []]);
+            ($this->log)($file->review_id, $by, 'full-text.taken-off', "Said that “{$file->name}” is not a copy of “{$publication->title}”", $publication, ['file' => $file->id]);
+            $judged = Item::query()->where('review_id', $file->review_id)->where('publication_id', $publication->id)->where('stage_id', Retrievals::stage($publication->review)->id ?? '')->whereNotNull('opened_at')->exists();
+            if (! $judged && (Retrievals::copies($publication->review, [$publication->id])[$publication->id] ?? []) === []) {
+                $this->retrieval->execute($by, $publication->review, [$publication->id], RetrievalState::Sought, '', now());
+            }
+        });
+    }
+
+    /** Takes a file that is a copy of nothing here out of the list. */
+    public function takeOut(User $by, FullText $file): void
+    {
+        DB::transaction(function () use ($by, $file): void {
+            $file = $this->locked($file);
+            if ($file->publication_id !== null) {
+                throw new Refused('This file is assigned. Take it off its publication first.');
+            }
+            $file->update(['taken_out_at' => now()]);
+            ($this->log)($file->review_id, $by, 'full-text.taken-out', "Took the PDF “{$file->name}” out", $file);
+        });
+    }
+
+    private function locked(FullText $file): FullText
+    {
+        return FullText::query()->with('publication.review')->lockForUpdate()->whereNull('taken_out_at')->find($file->id) ?? throw new Refused('This file was taken out.');
+    }
+}

@@ -1,0 +1,76 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\FullTexts;
+
+use App\Actions\Refused;
+use App\Actions\WriteLog;
+use App\Models\Publication;
+use App\Models\Review;
+use App\Models\Study;
+use App\Models\User;
+use Illuminate\Support\Facades\DB;
+
+/** Says which publications are reports of one study. */
+final readonly class LinkReports
+{
+    public function __construct(private WriteLog $log)
+    {
+    }
+
+    /**
+     * @param  list<string>  $publicationIds  where one belongs to a study already, the others join it
+     *
+     * @throws Refused If there are fewer than two.
+     */
+    public function execute(User $by, Review $review, array $publicationIds, string $name = ''): Study
+    {
+        return DB::transaction(function () use ($by, $review, $publicationIds, $name): Study {
+            DB::select('SELECT pg_advisory_xact_lock(hashtext(?))', ["studies of {$review->id}"]);
+            $reports = Publication::query()->where('review_id', $review->id)->whereIn('id', $publicationIds)->whereNull('merged_into')->orderBy('year')->orderBy('id')->get();
+            if ($reports->count() < 2) {
+                throw new Refused('Choose two reports or more of one study.');
+            }
+            $first = $reports->firstOrFail();
+            $joined = array_values($reports->pluck('study_id')->filter()->unique()->all());
+            $study = $joined === [] ? null : Study::query()->where('review_id', $review->id)->whereKey($joined[0])->first();
+            $name = mb_substr($name !== '' ? $name : trim("{$first->first_author} {$first->year}"), 0, 200);
+            $study ??= Study::query()->create(['review_id' => $review->id, 'name' => $name, 'created_by' => $by->id]);
+            Publication::query()->where('review_id', $review->id)->where(fn ($any) => $any->whereIn('id', $reports->pluck('id'))->orWhereIn('study_id', $joined))->update(['study_id' => $study->id]);
+            Study::query()->where('review_id', $review->id)->whereIn('id', $joined)->whereKeyNot($study->id)->delete();
+            $this->log->each($review->id, $by, 'report.linked', "Linked as a report of the study “{$study->name}”", $reports->pluck('id'));
+            ($this->log)($review, $by, 'study.linked', 'Linked '.number_format($reports->count())." reports of the study “{$study->name}”", $study, ['reports' => $reports->pluck('id')->all()]);
+
+            return $study;
+        });
+    }
+
+    public function rename(User $by, Study $study, string $name): void
+    {
+        DB::transaction(function () use ($by, $study, $name): void {
+            $before = $study->name;
+            $study->update(['name' => $name]);
+            ($this->log)($study->review_id, $by, 'study.renamed', "Renamed the study “{$before}” to “{$name}”", $study);
+        });
+    }
+
+    /** The report stands for a study of its own again; a study of which one report is left is no longer kept. */
+    public function takeOut(User $by, Publication $report): void
+    {
+        DB::transaction(function () use ($by, $report): void {
+            DB::select('SELECT pg_advisory_xact_lock(hashtext(?))', ["studies of {$report->review_id}"]);
+            $report->refresh();
+            $study = $report->study_id === null ? null : Study::query()->find($report->study_id);
+            if ($study === null) {
+                return;
+            }
+            $report->update(['study_id' => null]);
+            if ($study->publications()->count() < 2) {
+                $study->publications()->update(['study_id' => null]);
+                $study->delete();
+            }
+            ($this->log)($report->review_id, $by, 'report.unlinked', "Taken out of the study “{$study->name}”: “{$report->title}”", $report);
+        });
+    }
+}

@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Concerns\HasUlids;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+
+/**
+ * A study that several reports tell of. A publication without one is the only report of its study.
+ *
+ * @property string $id
+ * @property string $review_id
+ * @property string $name
+ * @property string $created_by
+ */
+final class Study extends Model
+{
+    use HasUlids;
+
+    /** @return HasMany<Publication, $this> */
+    public function publications(): HasMany
+    {
+        return $this->hasMany(Publication::class);
+    }
+}

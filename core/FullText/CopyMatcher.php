@@ -1,0 +1,128 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WaryHeron\Core\FullText;
+
+use WaryHeron\Core\Bibliography\Doi;
+use WaryHeron\Core\Search\Text\Words;
+
+/**
+ * Tells which publication a PDF is a copy of, by the DOI and the title that stand on its first pages.
+ *
+ * A DOI further on may be that of a cited work, and so may a title; so only the first page's DOIs count, and a title only
+ * near its top. Where DOI and title speak for different publications, nothing is decided.
+ */
+final readonly class CopyMatcher
+{
+    /** Words from the top among which a report's own title begins; journals put their heading before it. */
+    private const TOP = 150;
+
+    /** A title of fewer words may be a heading of anything. */
+    private const LEAST_WORDS = 4;
+
+    /** The least share of a title's words at the top for which it is offered. */
+    private const OFFERED_FROM = 0.7;
+
+    private const MOST_OFFERS = 4;
+
+    /** @param  array<string, array{title: string, doi: string}>  $publications  by id: those whose texts are sought */
+    public function __construct(private array $publications)
+    {
+    }
+
+    /** @param  string  $text  the text layer, pages parted by form feeds */
+    public function match(string $text): CopyMatch
+    {
+        $pages = explode("\f", $text, 3);
+        $dois = self::dois($pages[0]);
+        $byDoi = array_keys(array_filter($this->publications, fn (array $one): bool => $one['doi'] !== '' && in_array($one['doi'], $dois, true)));
+        $byTitle = $this->titled($pages[0]."\n".($pages[1] ?? ''));
+        $certain = match (true) {
+            count($byDoi) === 1 && ($byTitle === [] || in_array($byDoi[0], $byTitle, true)) => [$byDoi[0], 'doi'],
+            count($byDoi) > 1 && count($both = array_values(array_intersect($byDoi, $byTitle))) === 1 => [$both[0], 'doi'],
+            $byDoi === [] && count($byTitle) === 1 && ! $this->bearsAnother($byTitle[0], $dois) => [$byTitle[0], 'title'],
+            default => null,
+        };
+        if ($certain !== null) {
+            $id = (string) $certain[0];
+
+            return new CopyMatch($id, $certain[1], [new CopyOffer($id, 'firm', $certain[1] === 'doi' ? "The DOI {$this->publications[$id]['doi']} stands on the first page." : 'Its title stands at the top of the text.')]);
+        }
+        $offers = [];
+        foreach ($byDoi as $id) {
+            $offers[$id] = new CopyOffer((string) $id, 'fair', 'Its DOI stands on the first page, but so does '.($byTitle === [] ? 'another one that is sought.' : 'the title of another one.'));
+        }
+        foreach ($byTitle as $id) {
+            $offers[$id] ??= new CopyOffer((string) $id, 'fair', $byDoi === [] && count($byTitle) === 1 ? "Its title stands at the top, but the DOI there is {$dois[0]}." : 'Its title stands at the top, and so does another one.');
+        }
+
+        return new CopyMatch(null, '', array_slice([...array_values($offers), ...$this->alike($pages[0], array_map(strval(...), array_keys($offers)))], 0, self::MOST_OFFERS));
+    }
+
+    /** @return list<string> DOIs in a text, also those that a line's end cuts after a slash, dot or hyphen */
+    public static function dois(string $text): array
+    {
+        $found = [];
+        foreach ([$text, (string) preg_replace('~(10\.\d{4,9}\S*[/.\-])\s*\n\s*~', '$1', $text)] as $variant) {
+            preg_match_all('~10\.\d{4,9}/[^\s"<>]+~u', mb_scrub($variant, 'UTF-8'), $all);
+            foreach ($all[0] as $one) {
+                $found[] = Doi::normalised($one);
+            }
+        }
+
+        return array_values(array_unique(array_filter($found)));
+    }
+
+    /** @return list<string> publications whose whole title begins near the top; of titles within one another the longest */
+    private function titled(string $text): array
+    {
+        // a hyphen at a line's end may belong to the word or only to the line
+        $variants = array_map(fn (string $joined): string => ' '.implode(' ', Words::of($joined)).' ', [$text, (string) preg_replace('/-\s*\n\s*/u', '', $text)]);
+        $tops = array_map(fn (string $words): int => strlen(implode(' ', array_slice(explode(' ', $words), 0, self::TOP + 1))) + 1, $variants);
+        $found = [];
+        foreach ($this->publications as $id => $one) {
+            $title = Words::of($one['title']);
+            if (count($title) < self::LEAST_WORDS) {
+                continue;
+            }
+            $wanted = ' '.implode(' ', $title).' ';
+            foreach ($variants as $i => $words) {
+                $at = strpos($words, $wanted);
+                if ($at !== false && $at < $tops[$i]) {
+                    $found[(string) $id] = $wanted;
+                }
+            }
+        }
+
+        return array_map(strval(...), array_keys(array_filter($found, fn (string $title): bool => array_filter($found, fn (string $other): bool => $other !== $title && str_contains($other, $title)) === [])));
+    }
+
+    /** @param  list<string>  $dois */
+    private function bearsAnother(string $publication, array $dois): bool
+    {
+        $own = $this->publications[$publication]['doi'];
+
+        return $own !== '' && $dois !== [] && ! in_array($own, $dois, true);
+    }
+
+    /**
+     * @param  list<string>  $but
+     * @return list<CopyOffer>
+     */
+    private function alike(string $page, array $but): array
+    {
+        $words = array_flip(array_slice(Words::of($page), 0, self::TOP));
+        $shares = [];
+        foreach (array_diff_key($this->publications, array_flip($but)) as $id => $one) {
+            $title = array_unique(Words::of($one['title']));
+            $there = count(array_filter($title, fn (string $word): bool => isset($words[$word])));
+            if (count($title) >= self::LEAST_WORDS && $there / count($title) >= self::OFFERED_FROM) {
+                $shares[$id] = [$there / count($title), $there, count($title)];
+            }
+        }
+        arsort($shares);
+
+        return array_map(fn (string|int $id, array $share): CopyOffer => new CopyOffer((string) $id, 'check', "{$share[1]} of the {$share[2]} words of its title stand at the top of the text."), array_keys($shares), $shares);
+    }
+}
