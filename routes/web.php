@@ -21,6 +21,7 @@ use App\Http\Controllers\PasswordController;
 use App\Http\Controllers\PostRoomController;
 use App\Http\Controllers\PublicationController;
 use App\Http\Controllers\QuestionController;
+use App\Http\Controllers\ReadingOrderController;
 use App\Http\Controllers\RecipeController;
 use App\Http\Controllers\ReportController;
 use App\Http\Controllers\RetrievalController;
@@ -105,6 +106,7 @@ Route::prefix('/reviews/{review}')->middleware('auth')->scopeBindings()->group(f
         Route::get('/screening', [ScreeningController::class, 'show'])->name('screening');
         Route::get('/screening/stages', [StageController::class, 'index'])->name('stages');
         Route::get('/screening/share-outs', [ShareOutController::class, 'index'])->name('share-outs');
+        Route::get('/screening/order', [ReadingOrderController::class, 'show'])->name('reading-order');
         Route::get('/screening/agreement', [ScreeningController::class, 'agreement'])->name('agreement');
         Route::get('/screening/disagreements', [DisagreementController::class, 'index'])->name('disagreements');
         Route::get('/screening/disagreements/{item}', [DisagreementController::class, 'index'])->name('disagreements.show');
@@ -129,6 +131,8 @@ Route::prefix('/reviews/{review}')->middleware('auth')->scopeBindings()->group(f
         Route::put('/screening/stages/{stage}', [StageController::class, 'update'])->name('stages.update');
         Route::post('/screening/stages/{stage}/close', [StageController::class, 'close'])->name('stages.close');
         Route::delete('/screening/stages/{stage}', [StageController::class, 'destroy'])->name('stages.destroy');
+        Route::post('/screening/stages/{stage}/order', [ReadingOrderController::class, 'order'])->name('reading-order.set');
+        Route::post('/screening/stages/{stage}/checks', [ReadingOrderController::class, 'drawCheck'])->name('reading-order.check');
         Route::post('/screening/share-outs', [ShareOutController::class, 'store'])->name('share-outs.store');
         Route::post('/screening/share-outs/{shareOut}/withdraw', [ShareOutController::class, 'withdraw'])->name('share-outs.withdraw');
         Route::post('/screening/stages/{stage}/hand-on', [ShareOutController::class, 'handOn'])->name('share-outs.hand-on');
@@ -226,6 +230,7 @@ Route::prefix('/reviews/{review}')->middleware('auth')->scopeBindings()->group(f
         Route::get('/screening/desk/ahead', [DeskController::class, 'ahead'])->name('desk.ahead');
         Route::get('/screening/desk/{item}', [DeskController::class, 'show'])->name('desk.show');
         Route::get('/screening/items/{item}', [DeskController::class, 'item'])->name('desk.item');
+        Route::get('/screening/items/{item}/why', [DeskController::class, 'why'])->name('desk.why');
         Route::post('/screening/items/{item}/decision', [DeskController::class, 'decide'])->name('desk.decide');
         Route::delete('/screening/items/{item}/decision', [DeskController::class, 'takeBack'])->name('desk.take-back');
         Route::post('/screening/disagreements/{item}/talk', [DisagreementController::class, 'talk'])->name('talk.store');

@@ -3,8 +3,8 @@
 run_bench() {
     local name="${1:-}"
     [ $# -gt 0 ] && shift
-    case "$name" in pages | library | deliver | screening | search | vocabulary | match | convert) ;; *) fail "there is no benchmark “$name”." "./heron bench pages|library|deliver|screening|search|vocabulary|match|convert [SIZE]" ;; esac
-    case "$name" in match | convert) # these need no database
+    case "$name" in pages | library | deliver | screening | search | vocabulary | match | convert | ranking) ;; *) fail "there is no benchmark “$name”." "./heron bench pages|library|deliver|screening|search|vocabulary|match|convert|ranking [SIZE]" ;; esac
+    case "$name" in match | convert | ranking) # these need no database
         { need_cli_packages; need_composer; } >&2
         "bench_$name" "$@"
         return ;;
@@ -83,6 +83,8 @@ kill_hard() {
 }
 
 bench_match() { php -d pcov.enabled=0 setup/bench/matching.php "${1:-100000}"; }
+
+bench_ranking() { php -d pcov.enabled=0 setup/bench/ranking.php "$@"; }
 
 bench_convert() {
     command -v ris2xml >/dev/null || install_packages bibutils >&2

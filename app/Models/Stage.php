@@ -9,6 +9,7 @@ use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use WaryHeron\Core\Screening\Ranking\ReadingOrder;
 use WaryHeron\Core\Screening\Settler;
 use WaryHeron\Core\Screening\StagePurpose;
 use WaryHeron\Core\Screening\StageRule;
@@ -26,6 +27,9 @@ use WaryHeron\Core\Screening\StageRule;
  * @property Settler $settled_by
  * @property bool $names_hidden
  * @property string $work anything, shares or queue
+ * @property ReadingOrder $reading_order
+ * @property int $random_percent
+ * @property bool $ranked whether any item of it has a rank
  * @property ?list<string> $criteria
  * @property ?Carbon $closed_at
  * @property ?string $closed_by
@@ -75,6 +79,6 @@ final class Stage extends Model
 
     protected function casts(): array
     {
-        return ['purpose' => StagePurpose::class, 'settled_by' => Settler::class, 'criteria' => 'array', 'closed_at' => 'immutable_datetime', 'unsure_includes' => 'boolean', 'reason_required' => 'boolean', 'reasons_must_agree' => 'boolean', 'names_hidden' => 'boolean'];
+        return ['purpose' => StagePurpose::class, 'reading_order' => ReadingOrder::class, 'ranked' => 'boolean', 'settled_by' => Settler::class, 'criteria' => 'array', 'closed_at' => 'immutable_datetime', 'unsure_includes' => 'boolean', 'reason_required' => 'boolean', 'reasons_must_agree' => 'boolean', 'names_hidden' => 'boolean'];
     }
 }

@@ -6,6 +6,7 @@ namespace App\Queries;
 
 use App\Models\Criterion;
 use App\Models\Decision;
+use App\Models\Ranking;
 use App\Models\Review;
 use App\Models\Stage;
 use App\Models\StrategyRevision;
@@ -15,6 +16,7 @@ use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
 use stdClass;
 use WaryHeron\Core\Screening\ItemState;
+use WaryHeron\Core\Screening\Ranking\RelevanceModel;
 use WaryHeron\Core\Screening\StagePurpose;
 use WaryHeron\Core\Search\Strategy\BadStrategy;
 use WaryHeron\Core\Search\Text\Highlighter;
@@ -49,10 +51,40 @@ final class Desk
     /** @return list<array<string, mixed>> items without a decision of mine that have not opened, in reading order */
     public function ahead(int $after = 0, int $most = self::AHEAD): array
     {
-        $ids = $this->waiting()->where('items.position', '>', $after)->when($this->stage->work === 'shares', fn (Builder $shares) => $shares->where('assignments.position', '>', $after))
-            ->orderBy($this->stage->work === 'shares' ? 'assignments.position' : 'items.position')->limit($most)->pluck('items.id')->all();
+        $ids = $this->stage->ranked ? $this->ranked($after, $most) : [];
+        $left = $most - count($ids);
+        if ($left > 0) {
+            $from = $this->stage->ranked ? max(0, $after - Ranking::UNRANKED) : $after;
+            $ids = [...$ids, ...$this->waiting()->where('items.position', '>', $from)->when($this->stage->work === 'shares', fn (Builder $shares) => $shares->where('assignments.position', '>', $from))
+                ->when($this->stage->ranked, fn (Builder $unranked) => $unranked->whereNotExists(fn (Builder $rank) => $rank->selectRaw('1')->from('item_ranks')->whereColumn('item_ranks.review_id', 'items.review_id')->whereColumn('item_ranks.item_id', 'items.id')))
+                ->orderBy($this->stage->work === 'shares' ? 'assignments.position' : 'items.position')->limit($left)->pluck('items.id')->all()];
+        }
+        $items = $ids === [] ? [] : $this->items($this->base()->whereIn('items.id', $ids));
+        $places = array_flip($ids);
+        usort($items, fn (array $a, array $b): int => $places[$a['id']] <=> $places[$b['id']]);
 
-        return $ids === [] ? [] : $this->items($this->base()->whereIn('items.id', $ids)->orderBy('items.position'));
+        return $items;
+    }
+
+    /** @return list<string> items that have a rank, in its order */
+    private function ranked(int $after, int $most): array
+    {
+        return $after >= Ranking::UNRANKED ? [] : array_values($this->waiting()->join('item_ranks', fn ($rank) => $rank->on('item_ranks.review_id', '=', 'items.review_id')->on('item_ranks.item_id', '=', 'items.id'))
+            ->where('item_ranks.stage_id', $this->stage->id)->where('item_ranks.rank', '>', $after)->orderBy('item_ranks.rank')->limit($most)->pluck('items.id')->all());
+    }
+
+    /** @return ?array{score: ?float, drawn: bool, check: bool, words: list<array{word: string, weight: float}>, judged: int} why an item stands where it does; null where it has no rank */
+    public function why(string $id): ?array
+    {
+        $rank = DB::table('item_ranks')->where('review_id', $this->review->id)->where('item_id', $id)->first();
+        if ($rank === null) {
+            return null;
+        }
+        $ranking = ReadingProgress::ranking($this->stage);
+        $text = DB::table('items')->join('publications', 'publications.id', '=', 'items.publication_id')->where('items.review_id', $this->review->id)->where('items.id', $id)->first(['title', 'abstract']);
+        $judged = $ranking?->model === null || $text === null ? null : RelevanceModel::fromArray($ranking->model)->judged("{$text->title} {$text->title} {$text->abstract}");
+
+        return ['score' => $judged['score'] ?? null, 'drawn' => $rank->drawn, 'check' => $rank->rank < Ranking::RANKED, 'words' => $judged['words'] ?? [], 'judged' => $ranking->judged ?? 0];
     }
 
     /** @return list<array{id: string, title: string, mine: array<string, mixed>}> what I judged last, the oldest of them first; titles only */
@@ -128,7 +160,8 @@ final class Desk
             ->join('publications', 'publications.id', '=', 'items.publication_id')
             ->leftJoin('decisions', fn ($mine) => $mine->on('decisions.item_id', '=', 'items.id')->on('decisions.review_id', '=', 'items.review_id')->where('decisions.user_id', $this->user->id)->whereNull('decisions.superseded_at'))
             ->where('items.review_id', $this->review->id)->where('items.stage_id', $this->stage->id)
-            ->select('items.id', 'items.position', 'items.opened_at', 'items.publication_id', 'title', 'authors', 'journal', 'year', 'place', 'doi', 'abstract', 'language', 'records_count', 'decisions.id as decision_id', 'decisions.verdict', 'decisions.criterion_id', 'decisions.note', 'decisions.answers');
+            ->when($this->stage->ranked, fn (Builder $ranked) => $ranked->leftJoin('item_ranks', fn ($rank) => $rank->on('item_ranks.review_id', '=', 'items.review_id')->on('item_ranks.item_id', '=', 'items.id')))
+            ->select([...($this->stage->ranked ? ['item_ranks.rank'] : []), 'items.id', 'items.position', 'items.opened_at', 'items.publication_id', 'title', 'authors', 'journal', 'year', 'place', 'doi', 'abstract', 'language', 'records_count', 'decisions.id as decision_id', 'decisions.verdict', 'decisions.criterion_id', 'decisions.note', 'decisions.answers']);
     }
 
     /** Items that wait for my judgement, by themselves: they are found in order, and what is shown of them is read afterwards. */
@@ -157,7 +190,7 @@ final class Desk
 
         return array_map(fn (stdClass $row): array => [
             'id' => $row->id,
-            'position' => $row->position,
+            'position' => $this->stage->ranked ? $row->rank ?? Ranking::UNRANKED + $row->position : $row->position,
             'open' => $row->opened_at !== null,
             'title' => $row->title,
             'titleParts' => $this->highlighter()->segments($row->title),

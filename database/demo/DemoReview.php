@@ -16,6 +16,7 @@ use App\Actions\Records\StartDelivery;
 use App\Actions\Records\StartJoining;
 use App\Actions\Records\StartMatching;
 use App\Actions\Screening\MakeShareOut;
+use App\Actions\Screening\OrderReading;
 use App\Actions\Screening\PostToTalk;
 use App\Actions\Screening\RecordDecision;
 use App\Actions\Screening\SettleItem;
@@ -27,6 +28,7 @@ use App\Actions\Team\CreateReview;
 use App\Jobs\FetchFullTexts;
 use App\Jobs\JoinCertain;
 use App\Jobs\MatchRecords;
+use App\Jobs\RankItems;
 use App\Jobs\TaskSlice;
 use App\Models\Criterion;
 use App\Models\Item;
@@ -53,6 +55,7 @@ use WaryHeron\Core\Bibliography\Reference;
 use WaryHeron\Core\Coding\CodeType;
 use WaryHeron\Core\FullText\RetrievalState;
 use WaryHeron\Core\Screening\ItemState;
+use WaryHeron\Core\Screening\Ranking\ReadingOrder;
 use WaryHeron\Core\Screening\Verdict;
 
 /** The demo's scenario, played through the application's own actions over four made-up weeks. */
@@ -87,7 +90,9 @@ final class DemoReview
 
     private const CALIBRATION = 20;
 
-    private const FULL_TEXTS = 40;
+    private const FULL_TEXTS = 44;
+
+    private const CHECKED = 60;
 
     private const CODEBOOK = [
         ['Design', 'As carried out, not as announced.', CodeType::Choice, ['parallel-group trial', 'crossover trial', 'cluster trial', 'before-after study', 'cohort or survey', 'other'], ''],
@@ -120,6 +125,7 @@ final class DemoReview
         private readonly StartJoining $joining,
         private readonly CreateReview $create,
         private readonly MakeShareOut $share,
+        private readonly OrderReading $order,
         private readonly AskLocker $locker,
         private readonly SetRetrieval $retrieval,
         private readonly AddFullText $bring,
@@ -140,6 +146,7 @@ final class DemoReview
             $this->at($start->addDays(5)->setTime(13, 0));
             $this->calibrate($start->addDays(5));
             $this->screen($start->addDays(6));
+            $this->check($start->addDays(19));
             $this->settleSome($start->addDays(20));
             $this->readInFull($start->addDays(21));
             $this->code($start->addDays(22));
@@ -323,6 +330,30 @@ final class DemoReview
             $draw < 0.06 => [Verdict::Unsure, null, ''],
             default => [Verdict::Exclude, $failed, ''],
         };
+    }
+
+    /** What is left is read the likeliest first, and a sample of it tells how much has been found. */
+    private function check(CarbonImmutable $on): void
+    {
+        $criteria = Criterion::query()->where('review_id', $this->review->id)->orderBy('position')->get();
+        $stage = $this->review->firstStage();
+        $this->at($on->setTime(17, 30));
+        $check = $this->order->drawCheck($this->people['ines'], $stage, self::CHECKED, 1902);
+        foreach (Item::query()->whereIn('id', $check->items)->with('publication')->orderBy('position')->get() as $i => $item) {
+            [$verdict, $failed, $note] = $this->judge($item->publication, 'karin');
+            // where one would be unsure, the two talked first
+            [$verdict, $failed] = $verdict === Verdict::Unsure ? [Verdict::Include, null] : [$verdict, $failed];
+            foreach (['karin', 'tunde'] as $who) {
+                $this->at($on->setTime(18, 0)->addMinutes($i));
+                if ($item->refresh()->state === ItemState::Waiting) {
+                    $this->decide->execute($this->people[$who], $item, $verdict, $failed === null ? null : $criteria[$failed], $note);
+                }
+            }
+        }
+        $this->at($on->setTime(20, 0));
+        $this->order->execute($this->people['ines'], $stage, ReadingOrder::Likely, 10);
+        app(Dispatcher::class)->dispatchNow(new RankItems($stage->id, $this->review->tasks()->where('kind', 'ranking')->latest('id')->value('id')));
+        $this->review->unsetRelation('stages');
     }
 
     private function settleSome(CarbonImmutable $from): void

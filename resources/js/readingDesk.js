@@ -33,6 +33,8 @@ export default () => ({
     inFull: false,
     file: '',
     fileWords: '',
+    why: '',
+    whyOf: '',
     init() {
         const desk = data('desk-data');
         Object.assign(this, { items: desk.items, behind: desk.behind, criteria: desk.criteria.map((c, i) => ({ ...c, key: i < 9 ? String(i + 1) : '' })), counts: desk.counts, urls: desk.urls, listed: desk.listed, address: desk.address, inFull: desk.inFull });
@@ -61,6 +63,12 @@ export default () => ({
     },
     get abstract() {
         return this.item ? this.item.abstract.map((p, id) => ({ id, label: p.label, parts: p.parts.map((part, i) => ({ ...part, id: i })) })) : [];
+    },
+    get mayAskWhy() {
+        return this.hasItem && this.whyOf !== this.item.id;
+    },
+    get whyWords() {
+        return this.whyOf === this.item?.id ? this.why : '';
     },
     get files() {
         return (this.item?.copies ?? []).map((copy) => ({ ...copy, current: copy.url === this.file ? 'true' : 'false' }));
@@ -189,6 +197,15 @@ export default () => ({
             else if (this.$refs.text) this.$refs.text.scrollTop = 0;
         });
     },
+    // only when asked, so that nobody reads by the machine's opinion
+    async askWhy() {
+        const id = this.item.id;
+        const { why } = await ask('GET', this.urls.why.replace('ITEM', id)).catch(() => ({}));
+        const words = (why?.words ?? []).map(({ word, weight }) => `${word} ${weight > 0 ? '+' : '−'}${Math.abs(weight).toFixed(2)}`).join(', ');
+        const how = why?.check ? 'It was drawn at random for the check sample.' : why?.drawn ? 'It was drawn at random.' : '';
+        this.whyOf = id;
+        this.why = why ? [how, why.score === null ? '' : `Learned from ${why.judged} opened publications, its score is ${why.score.toFixed(2)} of 1.`, words ? `What weighs most: ${words}.` : '', 'It decides nothing.'].filter(Boolean).join(' ') : 'It came since the order was made, and is read in order of delivery.';
+    },
     openFile(url) {
         this.file = url;
         fullText.show(this.$refs.pdf, this.showsText ? url : '', (words) => (this.fileWords = words));
@@ -225,7 +242,7 @@ export default () => ({
             return;
         }
         if (key === 'enter' && event.target.closest('button, a, summary')) return;
-        const act = { f: () => this.include(), g: () => this.beUnsure(), h: () => this.exclude(), z: () => this.undo(), n: () => this.$refs.note?.focus(), m: () => this.toggleMarks(), p: this.hasFiles ? () => this.toggleText() : null, l: () => this.later(), b: () => this.back(), v: () => document.querySelector('[data-key="V"]')?.click(), enter: () => this.accept(), arrowdown: this.listed ? () => this.step(1) : null, arrowup: this.listed ? () => this.step(-1) : null, escape: () => (this.choosing = false) }[key];
+        const act = { f: () => this.include(), g: () => this.beUnsure(), h: () => this.exclude(), z: () => this.undo(), n: () => this.$refs.note?.focus(), m: () => this.toggleMarks(), w: this.urls.why && this.mayAskWhy ? () => this.askWhy() : null, p: this.hasFiles ? () => this.toggleText() : null, l: () => this.later(), b: () => this.back(), v: () => document.querySelector('[data-key="V"]')?.click(), enter: () => this.accept(), arrowdown: this.listed ? () => this.step(1) : null, arrowup: this.listed ? () => this.step(-1) : null, escape: () => (this.choosing = false) }[key];
         const reason = this.criteria.find((c) => c.key === key);
         if (act) {
             event.preventDefault();

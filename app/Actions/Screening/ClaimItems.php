@@ -26,16 +26,18 @@ final class ClaimItems
         if ($have >= $want) {
             return;
         }
-        DB::insert(<<<'SQL'
+        // where what is left is in an order, that order
+        [$ranks, $first] = $stage->ranked ? ['LEFT JOIN item_ranks r ON r.review_id = i.review_id AND r.item_id = i.id', 'r.rank NULLS LAST,'] : ['', ''];
+        DB::insert(<<<SQL
             INSERT INTO item_claims (review_id, stage_id, item_id, user_id, until)
-            SELECT i.review_id, i.stage_id, i.id, ?, ? FROM items i
+            SELECT i.review_id, i.stage_id, i.id, ?, ? FROM items i {$ranks}
             WHERE i.review_id = ? AND i.stage_id = ? AND i.state = 'waiting'
                 AND NOT EXISTS (SELECT 1 FROM decisions d WHERE d.review_id = i.review_id AND d.item_id = i.id AND d.user_id = ? AND d.superseded_at IS NULL AND d.verdict IS NOT NULL)
                 AND NOT EXISTS (SELECT 1 FROM item_claims c WHERE c.review_id = i.review_id AND c.item_id = i.id AND c.user_id = ? AND c.until > ?)
                 AND (SELECT count(*) FROM decisions d WHERE d.review_id = i.review_id AND d.item_id = i.id AND d.superseded_at IS NULL AND d.verdict IS NOT NULL)
                     + (SELECT count(*) FROM item_claims c WHERE c.review_id = i.review_id AND c.item_id = i.id AND c.user_id <> ? AND c.until > ?
                         AND NOT EXISTS (SELECT 1 FROM decisions d WHERE d.review_id = c.review_id AND d.item_id = c.item_id AND d.user_id = c.user_id AND d.superseded_at IS NULL AND d.verdict IS NOT NULL)) < ?
-            ORDER BY i.position LIMIT ? FOR UPDATE OF i SKIP LOCKED
+            ORDER BY {$first} i.position LIMIT ? FOR UPDATE OF i SKIP LOCKED
             ON CONFLICT (review_id, item_id, user_id) DO UPDATE SET until = EXCLUDED.until
             SQL, [$by->id, now()->addMinutes(self::MINUTES), $stage->review_id, $stage->id, $by->id, $by->id, now(), $by->id, now(), $stage->required_decisions, $want - $have]);
     }

@@ -8,12 +8,16 @@ use App\Access\Role;
 use App\Actions\Refused;
 use App\Actions\TellPeople;
 use App\Actions\WriteLog;
+use App\Jobs\RankItems;
 use App\Models\Criterion;
 use App\Models\Decision;
 use App\Models\Item;
+use App\Models\Ranking;
+use App\Models\Stage;
 use App\Models\User;
 use App\Notices\NoticeKind;
 use App\Queries\Tallies;
+use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
 use WaryHeron\Core\Screening\BallotClosed;
 use WaryHeron\Core\Screening\ItemState;
@@ -22,6 +26,10 @@ use WaryHeron\Core\Screening\Verdict;
 /** Keeps a person's verdict on an item, or takes it back. The item opens by itself when the last decision comes in. */
 final readonly class RecordDecision
 {
+    private const LEARN_AFTER = 20;
+
+    private const LEARNING_SECONDS = 600;
+
     public function __construct(private WriteLog $log, private TellPeople $tell)
     {
     }
@@ -101,9 +109,22 @@ final readonly class RecordDecision
         if ($ballot->item->state === ItemState::Disagreement) {
             ($this->tell)($after->people(), NoticeKind::Disagreement, $stage->review, "Disagreements wait at “{$stage->name}”", route('disagreements', [$stage->review_id, 'stage' => $stage->id], false));
         }
-        if (Tallies::of($stage->review, $stage)->in(ItemState::Waiting) === 0) {
+        $tallies = Tallies::of($stage->review, $stage);
+        if ($stage->reading_order->learns()) {
+            $this->learnAnew($stage, $tallies->in(ItemState::Included, ItemState::Excluded));
+        }
+        if ($tallies->in(ItemState::Waiting) === 0) {
             $leads = $stage->review->memberships()->where('role', Role::Lead)->pluck('user_id')->all();
             ($this->tell)(array_values($leads), NoticeKind::StageDone, $stage->review, "All decisions are in at “{$stage->name}”", route('screening', [$stage->review_id, 'stage' => $stage->id], false));
+        }
+    }
+
+    /** The order follows what has opened, in steps: each costs a look at everything that is left. */
+    private function learnAnew(Stage $stage, int $open): void
+    {
+        $before = (int) Ranking::query()->where('review_id', $stage->review_id)->where('stage_id', $stage->id)->orderByDesc('id')->value('judged');
+        if ($open >= $before + max(self::LEARN_AFTER, intdiv($before, 10)) && Cache::add("ranking {$stage->id} {$before}", true, self::LEARNING_SECONDS)) {
+            dispatch(new RankItems($stage->id));
         }
     }
 

@@ -55,7 +55,7 @@ final class DeskController extends Controller
             'steps' => $desk->steps(), 'kept' => $kept, 'problem' => $filters->problem, 'tags' => $desk->tags(), 'inFull' => $inFull = $stage->purpose === StagePurpose::FullText,
             'desk' => [
                 'items' => $items, 'behind' => $desk->behind(), 'counts' => $counts, 'criteria' => $criteria, 'listed' => $listed, 'inFull' => $inFull,
-                'urls' => ['desk' => route('desk', $review, false), 'item' => route('desk.item', [$review, 'ITEM'], false), 'decide' => route('desk.decide', [$review, 'ITEM'], false), 'ahead' => route('desk.ahead', $review, false)],
+                'urls' => ['desk' => route('desk', $review, false), 'item' => route('desk.item', [$review, 'ITEM'], false), 'decide' => route('desk.decide', [$review, 'ITEM'], false), 'why' => $stage->ranked ? route('desk.why', [$review, 'ITEM'], false) : '', 'ahead' => route('desk.ahead', $review, false)],
                 'address' => http_build_query($address + ($listed ? ['layout' => 'list'] : [])),
                 'queue' => "heron-desk-{$review->id}-{$me->id}",
             ],
@@ -75,6 +75,11 @@ final class DeskController extends Controller
     public function item(Request $request, Review $review, Item $item): JsonResponse
     {
         return response()->json(['item' => (new Desk($review->stageOf($item), $this->me($request)))->item($item->id)]);
+    }
+
+    public function why(Request $request, Review $review, Item $item): JsonResponse
+    {
+        return response()->json(['why' => (new Desk($review->stageOf($item), $this->me($request)))->why($item->id)]);
     }
 
     public function decide(VerdictRequest $request, Review $review, Item $item, RecordDecision $record): JsonResponse

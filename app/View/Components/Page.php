@@ -46,7 +46,7 @@ final class Page extends Component
             'question' => ['question' => 'Question and criteria', 'team' => 'Team', 'log' => 'The Log'],
             'searches' => ['searches' => 'Strategies', 'thesauri' => 'Thesauri', 'dialects' => 'Dialects', 'searches.report' => 'Search report'],
             'records' => ['library' => 'Library', 'deliveries' => 'Deliveries', 'matching' => 'Matching', 'pairing' => 'Pairing Desk', 'matching.joined' => 'Joined'],
-            'screening' => ['screening' => 'Overview', 'desk' => 'Reading Desk', 'disagreements' => 'Disagreements', 'agreement' => 'Agreement', 'stages' => 'Stages', 'share-outs' => 'Share-out'],
+            'screening' => ['screening' => 'Overview', 'desk' => 'Reading Desk', 'disagreements' => 'Disagreements', 'agreement' => 'Agreement', 'reading-order' => 'Order and recall', 'stages' => 'Stages', 'share-outs' => 'Share-out'],
             'full-texts' => ['full-texts' => 'Texts sought', 'full-texts.unassigned' => 'PDFs to assign', 'full-texts.read' => 'Read in full', 'studies' => 'Studies'],
             'coding' => ['coding' => 'Coding table', 'codebook' => 'Codebook'],
             default => [],
@@ -62,7 +62,7 @@ final class Page extends Component
         $inReview = $this->review === null ? [] : [
             'Question and criteria' => route('question', $this->review), 'Team: invite people' => route('team', $this->review), 'Searches: strategies and runs' => route('searches', $this->review),
             'New strategy' => route('searches.create', $this->review), 'Thesauri: headings' => route('thesauri', $this->review), 'Dialects' => route('dialects', $this->review), 'Search report' => route('searches.report', $this->review), 'Library' => route('library', $this->review), 'Deliveries: upload a file' => route('deliveries', $this->review), 'Matching: find duplicates' => route('matching', $this->review), 'Pairing Desk: judge suspected duplicates' => route('pairing', $this->review), 'Joined publications' => route('matching.joined', $this->review),
-            'Screening overview' => route('screening', $this->review), 'Reading Desk: screen the next item' => route('desk', $this->review), 'Disagreements' => route('disagreements', $this->review), 'Agreement between reviewers' => route('agreement', $this->review), 'Stages and their rules' => route('stages', $this->review), 'Share-out: who judges what' => route('share-outs', $this->review),
+            'Screening overview' => route('screening', $this->review), 'Reading Desk: screen the next item' => route('desk', $this->review), 'Disagreements' => route('disagreements', $this->review), 'Agreement between reviewers' => route('agreement', $this->review), 'Reading order, progress curve and recall so far' => route('reading-order', $this->review), 'Stages and their rules' => route('stages', $this->review), 'Share-out: who judges what' => route('share-outs', $this->review),
             'Full texts sought: bring PDFs, ask the locker' => route('full-texts', $this->review), 'PDFs to assign' => route('full-texts.unassigned', $this->review), 'Studies and their reports' => route('studies', $this->review),
             'Coding table' => route('coding', $this->review), 'Codebook' => route('codebook', $this->review), 'Report and flow' => route('report', $this->review),
             'Exports: included publications and coding table' => route('report', $this->review).'#exports', 'The Log' => route('log', $this->review),

@@ -9,7 +9,7 @@
                     {{ $loop->first ? '' : '→' }} <strong @if ($step['key'] === null && ! $loop->first) x-text="left" @endif>{{ number_format($step['count']) }}</strong> {{ $step['words'] }}
                     @if ($step['key']) <a href="{{ $link([$step['key'] => null]) }}" aria-label="Take off: {{ $step['words'] }}">take off</a> @endif
                 @endforeach
-                <br>{{ $stage->work === 'queue' ? 'from the common queue, in order of delivery' : 'in order of delivery' }} · <a href="{{ $link(['layout' => $listed ? null : 'list']) }}" data-key="V" data-does="One at a time, or as a list">{{ $listed ? 'one at a time' : 'as a list' }} <kbd>V</kbd></a></p>
+                <br>{{ $stage->work === 'queue' ? 'from the common queue, ' : '' }}{{ $stage->reading_order->label() }} · <a href="{{ $link(['layout' => $listed ? null : 'list']) }}" data-key="V" data-does="One at a time, or as a list">{{ $listed ? 'one at a time' : 'as a list' }} <kbd>V</kbd></a></p>
             <details class="section small" @if ($problem !== '') open @endif><summary class="cursor-pointer">Read only some of it</summary>
                 <form method="get" action="{{ route('desk', $review) }}">
                     <input type="hidden" name="stage" value="{{ $stage->id }}"> @if ($listed) <input type="hidden" name="layout" value="list"> @endif
@@ -98,6 +98,11 @@
                 <textarea class="input serif" id="note" rows="3" maxlength="4000" x-model="note" x-ref="note" x-bind:disabled="locked"></textarea>
                 <p class="field-help">Kept with your decision; seen by others when the item opens.</p>
             </div>
+            @if ($stage->ranked)
+                <div class="section"><h3>Why this one now</h3>
+                    <button type="button" class="button button-plain" x-show="mayAskWhy" x-on:click="askWhy" data-key="W" data-does="Why this one now">Tell <kbd>W</kbd></button>
+                    <p class="small" x-show="whyWords" x-cloak x-text="whyWords" role="status"></p></div>
+            @endif
             <div class="section"><h3>Opens</h3><p class="small" x-text="opens"></p></div>
             <div class="section"><h3>Came by</h3><p class="small" x-text="came"></p></div>
             <div class="section">

@@ -1,0 +1,72 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Screening;
+
+use App\Actions\Refused;
+use App\Actions\WriteLog;
+use App\Jobs\RankItems;
+use App\Models\CheckSample;
+use App\Models\Ranking;
+use App\Models\Stage;
+use App\Models\User;
+use App\Queries\ReadingProgress;
+use Illuminate\Support\Facades\DB;
+use Random\Engine\Mt19937;
+use Random\Randomizer;
+use WaryHeron\Core\Screening\ItemState;
+use WaryHeron\Core\Screening\Ranking\ReadingOrder;
+
+/** Says in which order what is left is read, and draws the random samples by which one sees how much has been found. */
+final readonly class OrderReading
+{
+    public function __construct(private WriteLog $log)
+    {
+    }
+
+    public function execute(User $by, Stage $stage, ReadingOrder $order, int $randomPercent): void
+    {
+        DB::transaction(function () use ($by, $stage, $order, $randomPercent): void {
+            $stage = Stage::query()->with('review')->lockForUpdate()->findOrFail($stage->id);
+            if ($stage->review->tasks()->where('kind', 'ranking')->whereIn('state', ['queued', 'running'])->exists()) {
+                throw new Refused('What is left is being put in order already.');
+            }
+            $stage->update(['reading_order' => $order, 'random_percent' => $randomPercent]);
+            ($this->log)($stage->review_id, $by, 'reading.ordered', "What is left at “{$stage->name}” is read {$order->label()}".($order->learns() ? ", {$randomPercent}% of it drawn at random" : ''), $stage);
+            if ($order === ReadingOrder::Delivery) {
+                DB::table('item_ranks')->where('review_id', $stage->review_id)->where('stage_id', $stage->id)->where('rank', '>=', Ranking::RANKED)->delete();
+                $stage->update(['ranked' => DB::table('item_ranks')->where('review_id', $stage->review_id)->where('stage_id', $stage->id)->exists()]);
+
+                return;
+            }
+            $task = $stage->review->tasks()->create(['user_id' => $by->id, 'kind' => 'ranking', 'title' => "Putting what is left at “{$stage->name}” in order", 'state' => 'queued', 'url' => route('reading-order', [$stage->review_id, 'stage' => $stage->id], false)]);
+            dispatch(new RankItems($stage->id, $task->id));
+        });
+    }
+
+    /** @throws Refused If the last sample has not been read, or nothing is left to draw from. */
+    public function drawCheck(User $by, Stage $stage, int $size, int $seed): CheckSample
+    {
+        return DB::transaction(function () use ($by, $stage, $size, $seed): CheckSample {
+            DB::select('SELECT pg_advisory_xact_lock(hashtext(?))', ["stage {$stage->id}"]);
+            $last = ReadingProgress::lastCheck($stage);
+            if ($last !== null && ReadingProgress::check($last)['read'] < ReadingProgress::check($last)['all']) {
+                throw new Refused('The last check sample has not been read to its end.');
+            }
+            $items = DB::table('items')->where('review_id', $stage->review_id)->where('stage_id', $stage->id);
+            $unread = (clone $items)->where('state', ItemState::Waiting->value)->orderBy('id')->pluck('id')->all();
+            if ($unread === []) {
+                throw new Refused('Nothing is left unread at this stage.');
+            }
+            $drawn = array_slice((new Randomizer(new Mt19937($seed)))->shuffleArray($unread), 0, $size);
+            $check = CheckSample::query()->create(['review_id' => $stage->review_id, 'stage_id' => $stage->id, 'unread' => count($unread), 'found_before' => (clone $items)->where('state', ItemState::Included->value)->count(), 'seed' => $seed, 'items' => $drawn, 'created_by' => $by->id]);
+            // read before everything else
+            DB::table('item_ranks')->upsert(array_map(fn (int $i, string $id): array => ['review_id' => $stage->review_id, 'stage_id' => $stage->id, 'item_id' => $id, 'rank' => $i + 1, 'drawn' => true], array_keys($drawn), $drawn), ['review_id', 'item_id'], ['rank', 'drawn']);
+            $stage->update(['ranked' => true]);
+            ($this->log)($stage->review_id, $by, 'check.drawn', 'Drew '.number_format(count($drawn)).' of '.number_format(count($unread))." unread publications at “{$stage->name}” to check how much has been found", $check, ['seed' => $seed]);
+
+            return $check;
+        });
+    }
+}
