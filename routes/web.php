@@ -14,6 +14,7 @@ use App\Http\Controllers\InvitationController;
 use App\Http\Controllers\KnownItemController;
 use App\Http\Controllers\LibraryController;
 use App\Http\Controllers\LogController;
+use App\Http\Controllers\MarkListController;
 use App\Http\Controllers\MatchingController;
 use App\Http\Controllers\NoticeController;
 use App\Http\Controllers\PairingController;
@@ -106,6 +107,7 @@ Route::prefix('/reviews/{review}')->middleware('auth')->scopeBindings()->group(f
         Route::get('/screening', [ScreeningController::class, 'show'])->name('screening');
         Route::get('/screening/stages', [StageController::class, 'index'])->name('stages');
         Route::get('/screening/share-outs', [ShareOutController::class, 'index'])->name('share-outs');
+        Route::get('/screening/marked-words', [MarkListController::class, 'index'])->name('marks');
         Route::get('/screening/order', [ReadingOrderController::class, 'show'])->name('reading-order');
         Route::get('/screening/agreement', [ScreeningController::class, 'agreement'])->name('agreement');
         Route::get('/screening/disagreements', [DisagreementController::class, 'index'])->name('disagreements');
@@ -226,11 +228,16 @@ Route::prefix('/reviews/{review}')->middleware('auth')->scopeBindings()->group(f
     });
 
     Route::middleware('can:screen,review')->group(function (): void {
+        Route::post('/screening/marked-words', [MarkListController::class, 'store'])->name('marks.store');
+        Route::put('/screening/marked-words/{markList}', [MarkListController::class, 'update'])->name('marks.update');
+        Route::delete('/screening/marked-words/{markList}', [MarkListController::class, 'destroy'])->name('marks.destroy');
         Route::get('/screening/desk', [DeskController::class, 'show'])->name('desk');
         Route::get('/screening/desk/ahead', [DeskController::class, 'ahead'])->name('desk.ahead');
         Route::get('/screening/desk/{item}', [DeskController::class, 'show'])->name('desk.show');
         Route::get('/screening/items/{item}', [DeskController::class, 'item'])->name('desk.item');
         Route::get('/screening/items/{item}/why', [DeskController::class, 'why'])->name('desk.why');
+        Route::post('/screening/items/{item}/tags', [DeskController::class, 'tag'])->name('desk.tag');
+        Route::post('/screening/items/{item}/talk', [DeskController::class, 'talk'])->name('desk.talk');
         Route::post('/screening/items/{item}/decision', [DeskController::class, 'decide'])->name('desk.decide');
         Route::delete('/screening/items/{item}/decision', [DeskController::class, 'takeBack'])->name('desk.take-back');
         Route::post('/screening/disagreements/{item}/talk', [DisagreementController::class, 'talk'])->name('talk.store');

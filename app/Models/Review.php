@@ -177,6 +177,12 @@ final class Review extends Model
         return $this->hasMany(ExportRecipe::class);
     }
 
+    /** @return HasMany<MarkList, $this> */
+    public function markLists(): HasMany
+    {
+        return $this->hasMany(MarkList::class);
+    }
+
     /** @return HasMany<FullText, $this> */
     public function fullTexts(): HasMany
     {

@@ -6,20 +6,20 @@ namespace App\Queries;
 
 use App\Models\Criterion;
 use App\Models\Decision;
+use App\Models\Item;
 use App\Models\Ranking;
 use App\Models\Review;
 use App\Models\Stage;
-use App\Models\StrategyRevision;
+use App\Models\TalkMessage;
 use App\Models\User;
 use Illuminate\Database\Query\Builder;
-use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
 use stdClass;
 use WaryHeron\Core\Screening\ItemState;
+use WaryHeron\Core\Screening\Lead\TextLead;
+use WaryHeron\Core\Screening\Lead\TextLeads;
 use WaryHeron\Core\Screening\Ranking\RelevanceModel;
 use WaryHeron\Core\Screening\StagePurpose;
-use WaryHeron\Core\Search\Strategy\BadStrategy;
-use WaryHeron\Core\Search\Text\Highlighter;
 use WaryHeron\Core\Search\Text\StructuredAbstract;
 
 /** What the Reading Desk needs: items for one person with their own decision, and nobody else's. */
@@ -29,9 +29,7 @@ final class Desk
 
     private const BEHIND = 3;
 
-    private const MARKS_KEPT = 3600;
-
-    private ?Highlighter $highlighter = null;
+    private ?Marks $marked = null;
 
     private readonly Review $review;
 
@@ -109,7 +107,9 @@ final class Desk
     /** @return ?array<string, mixed> one item, open to me or not yet judged by me */
     public function item(string $id): ?array
     {
-        return $this->items($this->base()->where('items.id', $id))[0] ?? null;
+        $item = $this->items($this->base()->where('items.id', $id))[0] ?? null;
+
+        return $item === null || ! $item['open'] ? $item : [...$item, 'talk' => self::talkOf(Item::query()->findOrFail($id))];
     }
 
     /** @return array{left: int, done: int} */
@@ -186,6 +186,7 @@ final class Desk
     {
         $rows = array_values($query->get()->all());
         $sources = $this->sources($publications = array_column($rows, 'publication_id'));
+        $tags = self::tagsOf($this->review, $publications);
         $copies = $this->stage->purpose === StagePurpose::FullText ? Retrievals::copies($this->review, $publications) : [];
 
         return array_map(fn (stdClass $row): array => [
@@ -193,12 +194,15 @@ final class Desk
             'position' => $this->stage->ranked ? $row->rank ?? Ranking::UNRANKED + $row->position : $row->position,
             'open' => $row->opened_at !== null,
             'title' => $row->title,
-            'titleParts' => $this->highlighter()->segments($row->title),
+            'titleParts' => $this->marked()->highlighter->segments($row->title),
             'meta' => implode(' · ', array_filter([$this->shortened($row->authors), $row->journal, (string) $row->year, $row->place])),
             'doi' => $row->doi,
             'language' => $row->language,
-            'abstract' => array_map(fn (array $part): array => ['label' => $part['label'], 'parts' => $this->highlighter()->segments($part['text'])], StructuredAbstract::parts($row->abstract)),
+            'abstract' => array_map(fn (array $part): array => ['label' => $part['label'], 'parts' => $this->marked()->highlighter->segments($part['text'])], StructuredAbstract::parts($row->abstract)),
             'sources' => $sources[$row->publication_id] ?? [],
+            'tags' => $tags[$row->publication_id] ?? [],
+            'leads' => $this->leads($row),
+            'talk' => [],
             'records' => $row->records_count,
             'copies' => $copies[$row->publication_id] ?? [],
             'publication' => route('publications.show', [$this->review, $row->publication_id], false),
@@ -233,33 +237,49 @@ final class Desk
         return array_map(fn (array $of): array => array_values(array_unique($of)), $sources);
     }
 
-    /** Marks what the review's own searches look for. */
-    private function highlighter(): Highlighter
+    /** @return list<array{key: string, name: string, kind: string, style: string, criterion: ?string}> what is marked, for the legend */
+    public function marks(): array
     {
-        if ($this->highlighter !== null) {
-            return $this->highlighter;
-        }
-        $heads = DB::table('strategies')->where('review_id', $this->review->id)->orderBy('id')->limit(20)->pluck('head', 'id')->all();
-
-        return $this->highlighter = $heads === [] ? new Highlighter : Cache::remember('highlighter '.md5(json_encode($heads, JSON_THROW_ON_ERROR)), self::MARKS_KEPT, fn (): Highlighter => $this->marks());
+        return $this->marked()->lists;
     }
 
-    private function marks(): Highlighter
+    private function marked(): Marks
     {
-        $trees = [];
-        /** @var \Illuminate\Database\Eloquent\Collection<int, StrategyRevision> $shown */
-        $shown = StrategyRevision::query()->join('strategies', fn ($join) => $join->on('strategies.id', '=', 'strategy_revisions.strategy_id')->on('strategies.head', '=', 'strategy_revisions.number'))
-            ->where('strategies.review_id', $this->review->id)->orderBy('strategies.id')->limit(20)->select('strategy_revisions.*')->get();
-        foreach ($shown as $revision) {
-            $lines = $revision->strategy();
-            try {
-                $result = $lines->resultNumber();
-                $result === null || $trees[] = $lines->writtenOut($result);
-            } catch (BadStrategy) {
-                continue; // a strategy with a mistake marks nothing
+        return $this->marked ??= Marks::of($this->review);
+    }
+
+    /** @return list<array{about: string, sentence: string, confidence: string, because: string, criterion: ?string}> sentences that state what a criterion asks about */
+    private function leads(stdClass $row): array
+    {
+        $told = fn (TextLead $lead, ?string $criterion): array => ['about' => $lead->about, 'sentence' => $lead->sentence, 'confidence' => $lead->confidence, 'because' => $lead->because, 'criterion' => $criterion];
+        $leads = array_map(fn (TextLead $lead): array => $told($lead, null), TextLeads::of($row->title, $row->abstract));
+        foreach ($this->marked()->lists as $list) {
+            $lead = $list['kind'] === 'concept' ? null : TextLeads::richest($list['name'], $row->title, $row->abstract, fn (string $sentence): int => count(array_filter($this->marked()->highlighter->segments($sentence), fn (array $part): bool => in_array($list['key'], $part['lists'], true))));
+            if ($lead !== null) {
+                $leads[] = $told($lead, $list['criterion']);
             }
         }
 
-        return new Highlighter(...$trees);
+        return $leads;
+    }
+
+    /**
+     * @param  list<string>  $publications
+     * @return array<string, list<string>> by publication
+     */
+    public static function tagsOf(Review $review, array $publications): array
+    {
+        $tags = [];
+        foreach (DB::table('publication_tags')->where('review_id', $review->id)->whereIn('publication_id', $publications)->orderBy('tag')->get(['publication_id', 'tag']) as $one) {
+            $tags[$one->publication_id][] = $one->tag;
+        }
+
+        return $tags;
+    }
+
+    /** @return list<array{id: string, by: string, at: string, body: string}> empty while the item is blinded */
+    public static function talkOf(Item $item): array
+    {
+        return array_values(OpenItems::talk($item)->map(fn (TalkMessage $one): array => ['id' => $one->id, 'by' => $one->user->name, 'at' => $one->created_at->format('j M Y, H:i'), 'body' => $one->body])->all());
     }
 }

@@ -15,6 +15,7 @@ use App\Actions\Question\ChangeQuestion;
 use App\Actions\Records\StartDelivery;
 use App\Actions\Records\StartJoining;
 use App\Actions\Records\StartMatching;
+use App\Actions\Screening\ChangeMarkLists;
 use App\Actions\Screening\MakeShareOut;
 use App\Actions\Screening\OrderReading;
 use App\Actions\Screening\PostToTalk;
@@ -79,6 +80,12 @@ final class DemoReview
         ['Is it primary research?', 'Not primary research'],
     ];
 
+    private const MARKED = [
+        ['A comparison', 'for', 2, ['randomis*', 'randomly', 'controlled', 'crossover', 'versus', '"compared with"', 'sham', 'placebo', '"usual practice"']],
+        ['Not primary research', 'against', 4, ['protocol', '"systematic review"', '"scoping review"', '"meta-analysis"', '"will randomise"', 'editorial', '"this article"']],
+        ['Not people at work', 'against', 0, ['mice', 'rat', 'rats', 'hens', 'broiler*', 'seedling*', 'newborn*', 'infant*', 'schoolchildren']],
+    ];
+
     private const STRATEGY = [
         'Population: health staff on night shifts' => ['heading:"Shift work schedule"/narrower/less:"Offshore rosters"', 'heading:"Rota systems"/narrower', 'title,abstract:(night* NEAR/3 (shift* OR work* OR staff OR nurs* OR dut*))', '"graveyard shift"', 'rota*'],
         'Intervention: bright or enriched light' => ['heading:"Light exposure"/narrower', 'heading:"Light boxes"', 'heading:"Light visors"', 'title,abstract:((bright OR blue* OR dynamic) NEAR/3 light*)', 'lux', '"light box*"', 'visor*'],
@@ -126,6 +133,7 @@ final class DemoReview
         private readonly CreateReview $create,
         private readonly MakeShareOut $share,
         private readonly OrderReading $order,
+        private readonly ChangeMarkLists $marks,
         private readonly AskLocker $locker,
         private readonly SetRetrieval $retrieval,
         private readonly AddFullText $bring,
@@ -186,6 +194,10 @@ final class DemoReview
         ]);
         foreach (self::CRITERIA as [$question, $reason]) {
             $this->criteria->add($ines, $this->review, $question, $reason);
+        }
+        $criteria = $this->review->criteria()->get();
+        foreach (self::MARKED as [$name, $stance, $criterion, $words]) {
+            $this->marks->save($ines, $this->review, ['name' => $name, 'stance' => $stance, 'criterion_id' => $criteria[$criterion]->id, 'words' => implode("\n", $words)]);
         }
         foreach (self::CODEBOOK as [$label, $guidance, $type, $options, $unit]) {
             $this->codebook->add($ines, $this->review, compact('label', 'guidance', 'type', 'options', 'unit'));

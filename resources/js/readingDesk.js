@@ -10,6 +10,30 @@ const fullText = new DeskPdf();
 
 const shapes = (verdict) => ({ isInclude: verdict === 'include', isExclude: verdict === 'exclude', isUnsure: verdict === 'unsure', isNone: !verdict });
 
+// selects words that may be spread over marked and plain parts
+function select(within, words) {
+    const walk = document.createTreeWalker(within, NodeFilter.SHOW_TEXT, { acceptNode: (node) => (node.parentElement.closest('article')?.offsetParent && node.parentElement.offsetParent ? NodeFilter.FILTER_ACCEPT : NodeFilter.FILTER_REJECT) });
+    const nodes = [];
+    let all = '';
+    while (walk.nextNode()) {
+        nodes.push([all.length, walk.currentNode]);
+        all += walk.currentNode.data;
+    }
+    const start = all.indexOf(words);
+    if (start < 0) return;
+    const place = (at) => {
+        const [from, node] = nodes.findLast(([begins]) => begins <= at);
+        return [node, Math.min(at - from, node.data.length)];
+    };
+    const range = document.createRange();
+    range.setStart(...place(start));
+    range.setEnd(...place(start + words.length - 1));
+    range.setEnd(range.endContainer, Math.min(range.endOffset + 1, range.endContainer.data.length));
+    getSelection().removeAllRanges();
+    getSelection().addRange(range);
+    range.startContainer.parentElement.scrollIntoView({ block: 'center' });
+}
+
 // One item in the middle, the next ones already here. A decision shows the next item at once and travels in the background.
 export default () => ({
     items: [],
@@ -35,9 +59,15 @@ export default () => ({
     fileWords: '',
     why: '',
     whyOf: '',
+    lists: [],
+    hidden: [],
+    marksKey: '',
+    newTag: '',
+    newTalk: '',
     init() {
         const desk = data('desk-data');
-        Object.assign(this, { items: desk.items, behind: desk.behind, criteria: desk.criteria.map((c, i) => ({ ...c, key: i < 9 ? String(i + 1) : '' })), counts: desk.counts, urls: desk.urls, listed: desk.listed, address: desk.address, inFull: desk.inFull });
+        Object.assign(this, { items: desk.items, behind: desk.behind, criteria: desk.criteria.map((c, i) => ({ ...c, key: i < 9 ? String(i + 1) : '' })), counts: desk.counts, urls: desk.urls, listed: desk.listed, address: desk.address, inFull: desk.inFull, lists: desk.marks, marksKey: desk.marksKey });
+        this.hidden = JSON.parse(localStorage.getItem(desk.marksKey) ?? '[]');
         this.queue = new DecisionQueue(desk.queue, {
             answered: (entry, answer) => this.answered(entry, answer),
             refused: (entry, failure) => this.refused(entry, failure),
@@ -59,10 +89,42 @@ export default () => ({
         return this.item !== null;
     },
     get title() {
-        return this.item ? this.item.titleParts.map((part, id) => ({ ...part, id })) : [];
+        return this.item ? this.shaded(this.item.titleParts) : [];
     },
     get abstract() {
-        return this.item ? this.item.abstract.map((p, id) => ({ id, label: p.label, parts: p.parts.map((part, i) => ({ ...part, id: i })) })) : [];
+        return this.item ? this.item.abstract.map((p, id) => ({ id, label: p.label, parts: this.shaded(p.parts) })) : [];
+    },
+    shaded(parts) {
+        return parts.map((part, id) => {
+            const lists = this.lists.filter((list) => part.lists.includes(list.key) && !this.hidden.includes(list.key));
+            return { id, text: part.text, marked: lists.length > 0, shade: lists.map((list) => `mark-${list.style}`).join(' '), names: lists.map((list) => list.name).join(', ') };
+        });
+    },
+    // each list with how often its words stand in the text at hand
+    get legend() {
+        const parts = this.item ? [...this.item.titleParts, ...this.item.abstract.flatMap((p) => p.parts)] : [];
+        return this.lists.map((list) => ({ key: list.key, name: list.name, sign: { for: '+', against: '−' }[list.kind] ?? '', style: `mark-${list.style}`, count: parts.filter((part) => part.lists.includes(list.key)).length, pressed: this.hidden.includes(list.key) ? 'false' : 'true' }));
+    },
+    get leads() {
+        return (this.item?.leads ?? []).map((lead, id) => {
+            const place = this.criteria.findIndex((c) => c.id === lead.criterion);
+            return { ...lead, id, about: place >= 0 ? `${lead.about} (criterion ${place + 1})` : lead.about };
+        });
+    },
+    get hasLeads() {
+        return this.leads.length > 0;
+    },
+    get tags() {
+        return (this.item?.tags ?? []).map((tag) => ({ tag, takeOff: `Take off the tag ${tag}` }));
+    },
+    get talk() {
+        return this.item?.talk ?? [];
+    },
+    get isOpen() {
+        return this.item?.open === true;
+    },
+    get isClosed() {
+        return this.hasItem && !this.isOpen;
     },
     get mayAskWhy() {
         return this.hasItem && this.whyOf !== this.item.id;
@@ -242,7 +304,7 @@ export default () => ({
             return;
         }
         if (key === 'enter' && event.target.closest('button, a, summary')) return;
-        const act = { f: () => this.include(), g: () => this.beUnsure(), h: () => this.exclude(), z: () => this.undo(), n: () => this.$refs.note?.focus(), m: () => this.toggleMarks(), w: this.urls.why && this.mayAskWhy ? () => this.askWhy() : null, p: this.hasFiles ? () => this.toggleText() : null, l: () => this.later(), b: () => this.back(), v: () => document.querySelector('[data-key="V"]')?.click(), enter: () => this.accept(), arrowdown: this.listed ? () => this.step(1) : null, arrowup: this.listed ? () => this.step(-1) : null, escape: () => (this.choosing = false) }[key];
+        const act = { f: () => this.include(), g: () => this.beUnsure(), h: () => this.exclude(), z: () => this.undo(), n: () => this.$refs.note?.focus(), t: () => this.$refs.tag?.focus(), m: () => this.toggleMarks(), w: this.urls.why && this.mayAskWhy ? () => this.askWhy() : null, p: this.hasFiles ? () => this.toggleText() : null, l: () => this.later(), b: () => this.back(), v: () => document.querySelector('[data-key="V"]')?.click(), enter: () => this.accept(), arrowdown: this.listed ? () => this.step(1) : null, arrowup: this.listed ? () => this.step(-1) : null, escape: () => (this.choosing = false) }[key];
         const reason = this.criteria.find((c) => c.key === key);
         if (act) {
             event.preventDefault();
@@ -370,7 +432,51 @@ export default () => ({
         this.last = null;
         this.queue.add({ method: 'DELETE', item: id, url: `${this.urls.decide.replace('ITEM', id)}?${this.address}`, body: { key: newKey() } });
     },
+    // all of them, then only the team's own, then none
     toggleMarks() {
-        this.marks = !this.marks;
+        const concepts = this.lists.filter((list) => list.kind === 'concept').map((list) => list.key);
+        const all = this.lists.map((list) => list.key);
+        const next = this.hidden.length === 0 && concepts.length < all.length ? concepts : this.hidden.length < all.length ? all : [];
+        this.hide(next);
+    },
+    toggleList(key) {
+        this.hide(this.hidden.includes(key) ? this.hidden.filter((one) => one !== key) : [...this.hidden, key]);
+    },
+    hide(keys) {
+        this.hidden = keys;
+        localStorage.setItem(this.marksKey, JSON.stringify(keys));
+    },
+    // the sentence that a lead points at is selected where it stands
+    pointAt(sentence) {
+        this.inFull = false;
+        this.$nextTick(() => select(this.$refs.text, sentence));
+    },
+    async tag(name, on) {
+        const item = this.item;
+        const { tags } = await ask('POST', this.urls.tag.replace('ITEM', item.id), { tag: name, on }).catch((failure) => {
+            this.said = failure.message;
+            return {};
+        });
+        if (tags) item.tags = tags;
+    },
+    addTag() {
+        if (this.newTag.trim()) this.tag(this.newTag.trim(), true);
+        this.newTag = '';
+        this.$refs.tag?.blur();
+    },
+    takeTagOff(name) {
+        this.tag(name, false);
+    },
+    async sayInTalk() {
+        const item = this.item;
+        if (!this.newTalk.trim()) return;
+        const { talk } = await ask('POST', this.urls.talk.replace('ITEM', item.id), { body: this.newTalk }).catch((failure) => {
+            this.said = failure.message;
+            return {};
+        });
+        if (talk) {
+            item.talk = talk;
+            this.newTalk = '';
+        }
     },
 });

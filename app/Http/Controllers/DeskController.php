@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\Records\TagPublications;
 use App\Actions\Screening\ClaimItems;
+use App\Actions\Screening\PostToTalk;
 use App\Actions\Screening\RecordDecision;
 use App\Http\Requests\VerdictRequest;
 use App\Models\Decision;
@@ -17,6 +19,7 @@ use App\Support\Input;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Illuminate\Support\Facades\DB;
 use WaryHeron\Core\Screening\StagePurpose;
 
 final class DeskController extends Controller
@@ -55,7 +58,8 @@ final class DeskController extends Controller
             'steps' => $desk->steps(), 'kept' => $kept, 'problem' => $filters->problem, 'tags' => $desk->tags(), 'inFull' => $inFull = $stage->purpose === StagePurpose::FullText,
             'desk' => [
                 'items' => $items, 'behind' => $desk->behind(), 'counts' => $counts, 'criteria' => $criteria, 'listed' => $listed, 'inFull' => $inFull,
-                'urls' => ['desk' => route('desk', $review, false), 'item' => route('desk.item', [$review, 'ITEM'], false), 'decide' => route('desk.decide', [$review, 'ITEM'], false), 'why' => $stage->ranked ? route('desk.why', [$review, 'ITEM'], false) : '', 'ahead' => route('desk.ahead', $review, false)],
+                'marks' => $desk->marks(), 'marksKey' => "heron-marks-{$review->id}",
+                'urls' => ['tag' => route('desk.tag', [$review, 'ITEM'], false), 'talk' => route('desk.talk', [$review, 'ITEM'], false), 'desk' => route('desk', $review, false), 'item' => route('desk.item', [$review, 'ITEM'], false), 'decide' => route('desk.decide', [$review, 'ITEM'], false), 'why' => $stage->ranked ? route('desk.why', [$review, 'ITEM'], false) : '', 'ahead' => route('desk.ahead', $review, false)],
                 'address' => http_build_query($address + ($listed ? ['layout' => 'list'] : [])),
                 'queue' => "heron-desk-{$review->id}-{$me->id}",
             ],
@@ -80,6 +84,22 @@ final class DeskController extends Controller
     public function why(Request $request, Review $review, Item $item): JsonResponse
     {
         return response()->json(['why' => (new Desk($review->stageOf($item), $this->me($request)))->why($item->id)]);
+    }
+
+    /** Tags are the team's, not a decision: they are seen by everybody at once. */
+    public function tag(Request $request, Review $review, Item $item, TagPublications $tag): JsonResponse
+    {
+        $given = $request->validate(['tag' => ['required', 'string', 'max:60', 'regex:/\S/'], 'on' => ['required', 'boolean']]);
+        $tag->execute($this->me($request), $review, DB::table('publications')->where('review_id', $review->id)->where('id', $item->publication_id), trim($given['tag']), $request->boolean('on'));
+
+        return response()->json(['tags' => Desk::tagsOf($review, [$item->publication_id])[$item->publication_id] ?? []]);
+    }
+
+    public function talk(Request $request, Review $review, Item $item, PostToTalk $post): JsonResponse
+    {
+        $post->execute($this->me($request), $item->setRelation('review', $review), trim($request->validate(['body' => ['required', 'string', 'max:4000', 'regex:/\S/']])['body']));
+
+        return response()->json(['talk' => Desk::talkOf($item)]);
     }
 
     public function decide(VerdictRequest $request, Review $review, Item $item, RecordDecision $record): JsonResponse

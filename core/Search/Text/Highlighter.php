@@ -12,29 +12,41 @@ use WaryHeron\Core\Search\Query\Node\Phrase;
 use WaryHeron\Core\Search\Query\Node\Word;
 use WaryHeron\Core\Search\Query\Operator;
 
-/** Finds in a text the words and phrases that a query looks for; what a NOT takes away is not marked. */
+/** Finds in a text the words and phrases that queries look for, and of which query each is; what a NOT takes away is not marked. */
 final class Highlighter
 {
-    /** @var list<list<array{string, bool}>> each a run of words: text and whether any ending may follow */
+    /** @var array<string, list<array{string, list<array{string, bool}>}>> by the first letter: the query's key and a run of words, each with whether any ending may follow */
     private array $runs = [];
+
+    private string $key = '';
 
     public function __construct(Node ...$queries)
     {
-        foreach ($queries as $query) {
-            $this->collect($query);
-        }
+        array_map($this->collect(...), $queries);
     }
 
-    /** @return list<array{text: string, marked: bool}> that join to the text unchanged */
+    /** @param  array<string, list<Node>>  $lists  queries by the key under which their words are told apart */
+    public static function ofLists(array $lists): self
+    {
+        $highlighter = new self;
+        foreach ($lists as $key => $queries) {
+            $highlighter->key = (string) $key;
+            array_map($highlighter->collect(...), $queries);
+        }
+
+        return $highlighter;
+    }
+
+    /** @return list<array{text: string, marked: bool, lists: list<string>}> that join to the text unchanged */
     public function segments(string $text): array
     {
         $words = Words::placed($text);
         $marks = [];
-        foreach ($words as $at => $ignored) {
-            foreach ($this->runs as $run) {
+        foreach ($words as $at => $word) {
+            foreach ($this->runs[$word['word'][0]] ?? [] as [$key, $run]) {
                 if ($this->matches($run, $words, $at)) {
                     $last = $words[$at + count($run) - 1];
-                    $marks[] = [$words[$at]['offset'], $last['offset'] + $last['length']];
+                    $marks[] = [$words[$at]['offset'], $last['offset'] + $last['length'], $key];
                 }
             }
         }
@@ -68,7 +80,7 @@ final class Highlighter
             }
         }
         if ($run !== []) {
-            $this->runs[] = $run;
+            $this->runs[$run[0][0][0]][] = [$this->key, $run];
         }
     }
 
@@ -89,27 +101,36 @@ final class Highlighter
     }
 
     /**
-     * @param  list<array{int, int}>  $marks  start and end in bytes
-     * @return list<array{text: string, marked: bool}>
+     * @param  list<array{int, int, string}>  $marks  start and end in bytes, and the key
+     * @return list<array{text: string, marked: bool, lists: list<string>}>
      */
     private function cut(string $text, array $marks): array
     {
+        $edges = [0 => true, strlen($text) => true];
+        foreach ($marks as [$start, $end]) {
+            $edges[$start] = $edges[$end] = true;
+        }
+        ksort($edges);
+        $edges = array_keys($edges);
         sort($marks);
         $segments = [];
-        $done = 0;
-        foreach ($marks as [$start, $end]) {
-            if ($end <= $done) {
-                continue;
+        $open = [];
+        $next = 0;
+        for ($i = 0; $i + 1 < count($edges); $i++) {
+            [$from, $to] = [$edges[$i], $edges[$i + 1]];
+            while (isset($marks[$next]) && $marks[$next][0] <= $from) {
+                $open[] = $marks[$next++];
             }
-            $start = max($start, $done);
-            if ($start > $done) {
-                $segments[] = ['text' => substr($text, $done, $start - $done), 'marked' => false];
+            $open = array_values(array_filter($open, fn (array $mark): bool => $mark[1] > $from));
+            $lists = array_values(array_unique(array_column($open, 2)));
+            sort($lists);
+            $segment = ['text' => substr($text, $from, $to - $from), 'marked' => $open !== [], 'lists' => $lists];
+            $before = array_pop($segments);
+            $same = $before !== null && $before['lists'] === $lists && $before['marked'] === $segment['marked'];
+            if ($before !== null && ! $same) {
+                $segments[] = $before;
             }
-            $segments[] = ['text' => substr($text, $start, $end - $start), 'marked' => true];
-            $done = $end;
-        }
-        if ($done < strlen($text)) {
-            $segments[] = ['text' => substr($text, $done), 'marked' => false];
+            $segments[] = $same ? [...$segment, 'text' => $before['text'].$segment['text']] : $segment;
         }
 
         return $segments;

@@ -48,20 +48,20 @@
                                     <span class="desk-lines-mark"><span x-show="one.isInclude"><x-mark verdict="include" /></span><span x-show="one.isExclude"><x-mark verdict="exclude" /></span><span x-show="one.isUnsure"><x-mark verdict="unsure" /></span><span x-show="one.isNone"><x-mark verdict="none" /></span></span>
                                     <span><span class="desk-lines-title" x-text="one.title"></span><span class="small quiet" x-text="one.meta"></span></span>
                                 </button>
-                                <div class="desk-lines-abstract" x-show="one.shown" x-bind:class="marks ? '' : 'no-marks'">
+                                <div class="desk-lines-abstract" x-show="one.shown">
                                     <p class="quiet" x-show="noAbstract">No abstract was delivered.</p>
-                                    <template x-for="paragraph in one.abstract" x-bind:key="paragraph.id"><p><span class="label" x-show="paragraph.label" x-text="paragraph.label"></span><template x-for="part in paragraph.parts" x-bind:key="part.id"><span><mark x-show="part.marked" x-text="part.text"></mark><span x-show="!part.marked" x-text="part.text"></span></span></template></p></template>
+                                    <template x-for="paragraph in one.abstract" x-bind:key="paragraph.id"><p><span class="label" x-show="paragraph.label" x-text="paragraph.label"></span><template x-for="part in paragraph.parts" x-bind:key="part.id"><span><mark x-show="part.marked" x-bind:class="part.shade" x-bind:title="part.names" x-text="part.text"></mark><span x-show="!part.marked" x-text="part.text"></span></span></template></p></template>
                                 </div>
                             </li>
                         </template>
                     </ol>
                 @endif
                 @if ($inFull && ! $listed) <div class="pdf" x-show="showsText" x-ref="pdf" x-cloak></div> @endif
-                <article class="reading" @if ($listed) hidden @endif x-show="showsAbstract" x-bind:class="marks ? '' : 'no-marks'" x-cloak>
-                    <h1><template x-for="part in title" x-bind:key="part.id"><span><mark x-show="part.marked" x-text="part.text"></mark><span x-show="!part.marked" x-text="part.text"></span></span></template></h1>
+                <article class="reading" @if ($listed) hidden @endif x-show="showsAbstract" x-cloak>
+                    <h1><template x-for="part in title" x-bind:key="part.id"><span><mark x-show="part.marked" x-bind:class="part.shade" x-bind:title="part.names" x-text="part.text"></mark><span x-show="!part.marked" x-text="part.text"></span></span></template></h1>
                     <p class="meta" x-text="item ? item.meta : ''"></p>
                     <template x-for="paragraph in abstract" x-bind:key="paragraph.id">
-                        <p><span class="label" x-show="paragraph.label" x-text="paragraph.label"></span><template x-for="part in paragraph.parts" x-bind:key="part.id"><span><mark x-show="part.marked" x-text="part.text"></mark><span x-show="!part.marked" x-text="part.text"></span></span></template></p>
+                        <p><span class="label" x-show="paragraph.label" x-text="paragraph.label"></span><template x-for="part in paragraph.parts" x-bind:key="part.id"><span><mark x-show="part.marked" x-bind:class="part.shade" x-bind:title="part.names" x-text="part.text"></mark><span x-show="!part.marked" x-text="part.text"></span></span></template></p>
                     </template>
                     <p class="quiet" x-show="noAbstract">No abstract was delivered. Judge by the title, or choose unsure.</p>
                 </article>
@@ -98,6 +98,21 @@
                 <textarea class="input serif" id="note" rows="3" maxlength="4000" x-model="note" x-ref="note" x-bind:disabled="locked"></textarea>
                 <p class="field-help">Kept with your decision; seen by others when the item opens.</p>
             </div>
+            <div class="section"><h3><label for="tag">Tags <kbd>T</kbd></label></h3>
+                <p class="tags"><template x-for="one in tags" x-bind:key="one.tag"><span class="tag"><span x-text="one.tag"></span> <button type="button" x-on:click="takeTagOff(one.tag)" x-bind:aria-label="one.takeOff">×</button></span></template></p>
+                <form x-on:submit.prevent="addTag" data-key="T" data-does="Add a tag"><input class="input" id="tag" x-ref="tag" x-model="newTag" maxlength="60" list="tags-known" autocomplete="off" placeholder="seen by the whole team"></form>
+                <datalist id="tags-known">@foreach ($tags as $one) <option>{{ $one }}</option> @endforeach</datalist></div>
+            <div class="section" x-show="hasLeads"><h3>Where the text states it</h3>
+                <ul class="leads"><template x-for="lead in leads" x-bind:key="lead.id"><li><button type="button" x-on:click="pointAt(lead.sentence)"><span class="small"><strong x-text="lead.about"></strong> <span class="confidence" x-text="lead.confidence" x-bind:title="lead.because"></span></span><span class="leads-quote" x-text="lead.sentence"></span></button></li></template></ul></div>
+            @if ($desk['marks'] !== [])
+                <div class="section" data-key="M" data-does="Marked words: all, only the team’s own, none"><h3>Marked words <kbd>M</kbd></h3>
+                    <ul class="legend-list"><template x-for="one in legend" x-bind:key="one.key"><li><button type="button" x-on:click="toggleList(one.key)" x-bind:aria-pressed="one.pressed"><mark x-bind:class="one.style" x-text="one.name"></mark> <span class="quiet small" x-text="one.sign"></span><span class="number quiet" x-text="one.count"></span></button></li></template></ul>
+                    @can('screen', $review) <p class="small"><a href="{{ route('marks', $review) }}">The team’s lists</a></p> @endcan</div>
+            @endif
+            <div class="section"><h3>Talk</h3>
+                <p class="small quiet" x-show="isClosed">Begins when the item opens. Until then, write a note.</p>
+                <ul><template x-for="one in talk" x-bind:key="one.id"><li class="mb-1"><span class="small quiet"><span x-text="one.by"></span>, <span x-text="one.at"></span></span><br><span class="serif" x-text="one.body"></span></li></template></ul>
+                <form x-show="isOpen" x-cloak x-on:submit.prevent="sayInTalk"><label class="visually-hidden" for="talk">Message</label><textarea class="input" id="talk" rows="2" maxlength="4000" x-model="newTalk"></textarea><button class="button mt-1">Write</button></form></div>
             @if ($stage->ranked)
                 <div class="section"><h3>Why this one now</h3>
                     <button type="button" class="button button-plain" x-show="mayAskWhy" x-on:click="askWhy" data-key="W" data-does="Why this one now">Tell <kbd>W</kbd></button>
@@ -108,7 +123,6 @@
             <div class="section">
                 <button type="button" class="button button-plain" x-on:click="later" data-key="L" data-does="Leave this for later">Leave for later <kbd>L</kbd></button>
                 <button type="button" class="button button-plain" x-on:click="back" data-key="B" data-does="Back to the one before">Back <kbd>B</kbd></button>
-                <button type="button" class="button button-plain" x-on:click="toggleMarks" data-key="M" data-does="Marked words on or off">Marked words <kbd>M</kbd></button>
             </div>
         </section>
     </div>

@@ -1,0 +1,60 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Screening;
+
+use App\Actions\Refused;
+use App\Actions\WriteLog;
+use App\Models\MarkList;
+use App\Models\Review;
+use App\Models\User;
+use Illuminate\Support\Facades\DB;
+use WaryHeron\Core\Search\Query\Parser;
+
+/** Keeps the lists of words that are marked while reading. */
+final readonly class ChangeMarkLists
+{
+    /** Each word is looked for in each text that is read. */
+    public const MOST_LINES = 200;
+
+    public function __construct(private WriteLog $log)
+    {
+    }
+
+    /**
+     * @param  array{name: string, stance: string, words: string, criterion_id: ?string}  $values
+     *
+     * @throws Refused If a line cannot be read.
+     */
+    public function save(User $by, Review $review, array $values, ?MarkList $list = null): MarkList
+    {
+        $checked = new MarkList($values);
+        if (count($checked->lines()) > self::MOST_LINES) {
+            throw new Refused('A list may have '.self::MOST_LINES.' lines.');
+        }
+        foreach ($checked->lines() as $i => $line) {
+            $query = Parser::parse($line);
+            if (! $query->isComplete()) {
+                throw new Refused('Line '.($i + 1)." (“{$line}”) cannot be read: {$query->problems[0]->message()} Nothing was changed.");
+            }
+        }
+
+        return DB::transaction(function () use ($by, $review, $values, $list): MarkList {
+            $list ??= new MarkList(['review_id' => $review->id, 'user_id' => $by->id]);
+            $is = $list->exists ? 'changed' : 'added';
+            $list->fill($values)->save();
+            ($this->log)($review, $by, "mark-list.{$is}", ucfirst($is)." the marked words “{$list->name}”", $list, $values);
+
+            return $list;
+        });
+    }
+
+    public function remove(User $by, MarkList $list): void
+    {
+        DB::transaction(function () use ($by, $list): void {
+            ($this->log)($list->review_id, $by, 'mark-list.removed', "Removed the marked words “{$list->name}”", $list, ['words' => $list->words]);
+            $list->delete();
+        });
+    }
+}
