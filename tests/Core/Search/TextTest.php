@@ -40,3 +40,15 @@ it('cuts structured abstracts at their labels only', function () {
     expect($parts[1]['text'])->toBe('Lamps. Time of onset: 23 h.');
     expect(StructuredAbstract::parts('Of note: one colon only.'))->toBe([['label' => '', 'text' => 'Of note: one colon only.']]);
 });
+
+it('tells of which list each marked part is, also where lists overlap', function () {
+    $lists = Highlighter::ofLists(['night' => [Parser::parse('night*')->root], 'shift' => [Parser::parse('"night shift"')->root, Parser::parse('shift')->root], 'nothing' => [Parser::parse('ether')->root]]);
+    $segments = $lists->segments('One Night shift; a nightly shift.');
+    expect(implode('', array_column($segments, 'text')))->toBe('One Night shift; a nightly shift.');
+    expect(array_map(fn (array $one): string => "{$one['text']}:".implode('+', $one['lists']), array_values(array_filter($segments, fn (array $one): bool => $one['marked']))))->toBe(['Night:night+shift', ' shift:shift', 'nightly:night', 'shift:shift']);
+    // every letter stays, whatever overlaps
+    $many = Highlighter::ofLists(array_map(fn (string $query): array => [Parser::parse($query)->root], ['"a b c"', '"b c d"', 'c*', 'é*']));
+    foreach (['a b c d', 'A-b C é d a b', 'ééé b c d c', ''] as $text) {
+        expect(implode('', array_column($many->segments($text), 'text')))->toBe($text);
+    }
+});
