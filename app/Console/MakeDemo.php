@@ -6,6 +6,7 @@ namespace App\Console;
 
 use Database\Demo\DemoReview;
 use Illuminate\Console\Command;
+use Illuminate\Support\Facades\DB;
 
 final class MakeDemo extends Command
 {
@@ -19,6 +20,7 @@ final class MakeDemo extends Command
             $this->call('migrate:fresh', ['--force' => true]);
         }
         $demo->make();
+        DB::statement('ANALYZE'); // all of it is new to the planner
         $this->info('The demo is ready.');
 
         return self::SUCCESS;

@@ -25,7 +25,8 @@ final readonly class DeliverySheet
         $records = DB::table('records')->where('review_id', $delivery->review_id)->where('delivery_id', $delivery->id)->whereNull('withdrawn_at');
         $years = (clone $records)->selectRaw("coalesce((reference->>'year')::int, 0) AS year, count(*) AS n")->groupByRaw('1')->orderByRaw('1')->pluck('n', 'year')->map(fn ($n): int => (int) $n)->all();
         $counts = (array) (clone $records)->selectRaw('count(*) AS n, '.implode(', ', array_map(fn (string $field): string => "count(*) FILTER (WHERE NOT jsonb_exists(reference, '{$field}')) AS \"{$field}\"", array_keys(self::FIELDS))))->first();
-        $worked = (clone $records)->whereExists(fn ($q) => $q->selectRaw('1')->from('items')->join('decisions', fn ($join) => $join->on('decisions.item_id', '=', 'items.id')->on('decisions.review_id', '=', 'items.review_id'))->whereColumn('items.review_id', 'records.review_id')->whereColumn('items.publication_id', 'records.publication_id'))->distinct()->count('publication_id');
+        // a list made once, and not a look for each record: good also where the database has no statistics yet
+        $worked = (clone $records)->whereIn('publication_id', DB::table('decisions')->join('items', 'items.id', '=', 'decisions.item_id')->where('decisions.review_id', $delivery->review_id)->select('items.publication_id'))->distinct()->count('publication_id');
 
         return new self($years, array_values(array_filter(array_map(fn (string $field, string $label): array => ['label' => $label, 'missing' => (int) $counts[$field]], array_keys(self::FIELDS), self::FIELDS), fn (array $one): bool => $one['missing'] > 0)), (int) $counts['n'], $worked);
     }

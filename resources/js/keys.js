@@ -1,5 +1,5 @@
 // The sheet of keys that ? opens, filled from what the page says it listens to.
-export const isTyping = (event) => event.target.closest('input, textarea, select, [contenteditable]') !== null;
+export const isTyping = (event) => event.target.closest('input:not([type="checkbox"]), textarea, select, [contenteditable]') !== null;
 
 export default () => ({
     open: false,

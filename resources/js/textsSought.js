@@ -132,7 +132,7 @@ export default () => ({
     pressed(event) {
         if (event.key === 'Escape' && this.asking) return this.forget();
         if (isTyping(event) || event.ctrlKey || event.metaKey || event.altKey || event.repeat) return;
-        if (event.key === ' ' && event.target.closest('button, a, summary')) return;
+        if (event.key === ' ' && event.target.closest('button, a, summary, input')) return;
         const act = { ' ': () => this.tick(this.at), arrowdown: () => this.step(1), arrowup: () => this.step(-1), j: () => this.step(1), k: () => this.step(-1) };
         if (this.may) Object.assign(act, { r: () => this.ask('requested'), o: () => this.ask('obtained'), x: () => this.ask('not-retrievable'), s: () => this.ask('sought'), z: () => this.undo(), u: () => this.$refs.own?.click() });
         const does = act[event.key.toLowerCase()];

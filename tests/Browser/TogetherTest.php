@@ -93,16 +93,21 @@ it('lets three people screen together: shares, blinded keys, a lost connection, 
     $ines->visit("{$review}/screening/desk")->sees('1 in my shares');
 
     // full text: what is included goes on and is judged again
-    $ines->visit("{$review}/screening/stages")->fill('Name', 'Full text')->press('Add the stage')->sees('goes on to this stage');
     expect(counted("items JOIN stages ON stages.id = items.stage_id WHERE purpose = 'full-text'"))->toBe(4);
     $stage = Server::rows("SELECT id FROM stages WHERE purpose = 'full-text'")[0]['id'];
+    // one cannot be had, the others are on paper
+    $ines->visit("{$review}/full-texts")->sees('4 sought')->keys('x')->fill('Why it cannot be retrieved', 'no copy in any library')->keys(WebDriverKeys::ENTER)->sees('1 not retrievable');
+    foreach (range(1, 3) as $n) {
+        $ines->keys('o')->fill('Where it is kept', 'a printed copy')->keys(WebDriverKeys::ENTER)->sees("{$n} obtained");
+    }
+    $ines->keys('z')->sees('2 obtained')->keys('o')->fill('Where it is kept', 'a printed copy')->keys(WebDriverKeys::ENTER)->sees('3 obtained');
     foreach ([$karin, $ines] as $who) {
-        $who->visit("{$review}/screening/desk?stage={$stage}")->sees('4 at this stage');
+        $who->visit("{$review}/screening/desk?stage={$stage}")->sees('3 at this stage')->sees('3 not judged by me, not open');
         $title = $who->heading();
         $who->keys('f')->until(fn (): bool => $who->heading() !== $title, 'The next item did not come');
     }
     $ines->until(fn (): bool => counted("items JOIN stages ON stages.id = items.stage_id WHERE purpose = 'full-text' AND state = 'included'") === 1, 'Nothing was included in full text');
-    $ines->visit("{$review}/report")->sees('reports included')->seesNot('do not add up');
+    $ines->visit("{$review}/report")->sees('1 no copy in any library')->sees('studies included')->seesNot('do not add up');
     foreach ([$ines, $tunde, $karin] as $who) {
         expect(array_values(array_filter($who->complaints(), fn (string $said): bool => ! str_contains($said, 'ERR_INTERNET_DISCONNECTED'))))->toBe([]);
     }

@@ -3,6 +3,7 @@
 use Facebook\WebDriver\WebDriverKeys;
 use Tests\Browser\Browser;
 use Tests\Browser\Server;
+use WaryHeron\Standins\Locker\PlainPdf;
 
 it('carries a review from its question to a coded table, with two people', function () {
     Server::fresh();
@@ -60,12 +61,32 @@ it('carries a review from its question to a coded table, with two people', funct
         $title = $tunde->heading();
         $tunde->keys('f')->until(fn (): bool => $tunde->heading() !== $title, "The next item did not come after “{$title}”");
     }
-    $tunde->until(fn (): bool => (int) Server::rows("SELECT count(*) AS n FROM items WHERE state <> 'waiting'")[0]['n'] === $publications, 'Not all items have opened');
+    $tunde->until(fn (): bool => (int) Server::rows("SELECT count(*) AS n FROM items WHERE state NOT IN ('waiting', 'awaited')")[0]['n'] === $publications, 'Not all items have opened');
 
     // both sides, Talk, and the end of the disagreement
     $tunde->visit('/')->press('disagreement')->sees('Ines Okafor: include')->sees('Tunde Adeyinka: exclude, No light')->fill('Message', 'No lamp in it.')->press('Write')->sees('No lamp in it.');
     $tunde->tick('Include')->press('Propose')->sees('Your proposal stands');
     $ines->visit('/')->press('disagreement')->sees('No lamp in it.')->sees('Tunde Adeyinka proposes to include')->press('Settle')->sees('Settled: included');
+
+    // full texts: one is dropped and found by its title, the others are on paper; what is at hand is read and judged again
+    $pdf = sys_get_temp_dir().'/heron-'.getmypid().'.pdf';
+    file_put_contents($pdf, PlainPdf::of([[16, '=A lamp from a drawer'], [11, 'B Strand'], [10, 'Found by hand, and printed in full.']]));
+    $ines->press('Full texts')->sees("{$publications} sought")->attach('PDFs', $pdf)->sees('(found by its title)')->sees('1 obtained');
+    $ines->tick('Tick all')->keys('o')->fill('Where it is kept', 'on the shelf')->keys(WebDriverKeys::ENTER)->until(fn (): bool => (int) Server::rows("SELECT count(*) AS n FROM retrievals WHERE state = 'obtained'")[0]['n'] === $publications, 'Not all texts are obtained');
+    foreach ([$ines, $tunde] as $who) {
+        $who->visit($ines->path())->press('Read in full');
+        for ($i = 0; $i < $publications; $i++) {
+            $who->until(fn (): bool => $who->heading() !== '', 'The next text did not come');
+            $title = $who->heading();
+            if (str_contains($title, 'from a drawer')) {
+                $who->until(fn (): bool => $who->driver->executeScript('return (document.querySelector(".pdf-page .textLayer") || {}).textContent || ""') !== '', 'The PDF is not drawn');
+                $who->keys('p')->sees('Found by hand.');
+            }
+            $who->keys('f')->until(fn (): bool => $who->heading() !== $title, "The next text did not come after “{$title}”");
+        }
+    }
+    unlink($pdf);
+    $ines->until(fn (): bool => (int) Server::rows("SELECT count(*) AS n FROM items JOIN stages ON stages.id = items.stage_id WHERE purpose = 'full-text' AND state = 'included'")[0]['n'] === $publications, 'Not all texts are included');
 
     // codebook and coding
     $ines->press('Coding')->press('Codebook')->fill('Item', 'Light level')->choose('Answer', 'number')->fill('Unit', 'lux')->press('Add to the codebook')->sees('Added to the codebook');

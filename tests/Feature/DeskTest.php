@@ -28,7 +28,7 @@ function halfRead(int $publications = 40, int $judged = 20): World
 
 function ordered(World $world, string $order, int $percent = 0): Stage
 {
-    Queue::fake();
+    Queue::fake([RankItems::class]);
     test()->actingAs($world->people['lead'])->post("/reviews/{$world->review->id}/screening/stages/{$world->review->firstStage()->id}/order", ['reading_order' => $order, 'random_percent' => $percent])->assertSessionHasNoErrors()->assertSessionHas('notice');
     foreach (Queue::pushed(RankItems::class) as $job) {
         $job->handle();
@@ -75,7 +75,7 @@ it('learns nothing from what has not opened, and anew when more has', function (
     expect($order())->toBe($before)->and(Ranking::query()->orderByDesc('id')->first()->model)->toBe($words)->and(Ranking::query()->whereNotNull('model')->count())->toBe(1);
     expect(DB::table('item_ranks')->where('drawn', true)->count())->toBe(8);
     // enough opens for it to be learned anew by itself
-    Queue::fake();
+    Queue::fake([RankItems::class]);
     foreach (range(20, 34) as $i) {
         $world->decide('ben', $world->item($i), $i % 4 === 0 ? 'exclude' : 'include');
     }

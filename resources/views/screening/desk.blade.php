@@ -34,12 +34,13 @@
             <p class="unsent" x-show="said" x-cloak x-text="said" role="alert"></p>
             @if ($inFull)
                 <div class="pdf-bar" x-show="hasFiles" x-cloak>
+                    <h1 class="pdf-title" x-show="showsText" x-text="item ? item.title : ''"></h1>
                     <button type="button" class="button" x-on:click="toggleText" x-bind:aria-pressed="showsText" data-key="P" data-does="The full text, or title and abstract"><span x-show="showsText">Title and abstract</span><span x-show="showsAbstract">Full text</span> <kbd>P</kbd></button>
                     <template x-for="one in files" x-bind:key="one.id"><span><button type="button" class="button button-plain" x-show="severalFiles" x-on:click="openFile(one.url)" x-bind:aria-current="one.current" x-text="one.name"></button> <a class="small" x-bind:href="one.url" download>Download</a></span></template>
                     <span class="small quiet" x-show="showsText" x-text="fileWords" role="status"></span>
                 </div>
             @endif
-            <div class="sheet-scroll" x-ref="text" tabindex="0" aria-label="{{ $listed ? 'The list' : 'Title and abstract' }}">
+            <div class="sheet-scroll" x-ref="text" tabindex="0" role="region" aria-label="{{ $listed ? 'The list' : 'Title and abstract' }}">
                 @if ($listed)
                     <ol class="desk-lines">
                         <template x-for="one in lines" x-bind:key="one.id">
