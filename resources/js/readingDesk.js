@@ -3,6 +3,9 @@ import { DeskPdf } from './deskPdf';
 import { isTyping } from './keys';
 import { ask, data } from './server';
 
+// judged one after the other without hearing from the server
+const AT_HAND = 10;
+
 const newKey = () => [...crypto.getRandomValues(new Uint8Array(16))].map((byte) => byte.toString(16).padStart(2, '0')).join('');
 
 // outside the component: what it watches must not be wrapped
@@ -353,7 +356,9 @@ export default () => ({
         const answers = { ...this.answers };
         item.mine = { id: `sent:${key}`, verdict, criterion, note: this.note, answers };
         this.last = item.id;
-        const body = { verdict, criterion, note: this.note, answers, key, after: this.items[this.items.length - 1].position };
+        const body = { verdict, criterion, note: this.note, answers, key };
+        // more are asked for in time, some at once: so many are here that a lost connection stops nobody
+        if (this.items.length - this.at - 1 <= AT_HAND) body.after = this.items[this.items.length - 1].position;
         // a decision still on its way has no name that the server knows
         if (!seen.startsWith('sent:')) body.seen = seen;
         this.queue.add({ method: 'POST', item: item.id, url: `${this.urls.decide.replace('ITEM', item.id)}?${this.address}`, body });

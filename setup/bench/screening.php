@@ -52,7 +52,7 @@ do {
             curl_setopt_array($one['curl'], [
                 CURLOPT_URL => "{$base}/reviews/{$review}/screening/items/{$item['id']}/decision", CURLOPT_POST => true,
                 CURLOPT_HTTPHEADER => ['Content-Type: application/json', 'Accept: application/json', "X-CSRF-TOKEN: {$one['csrf']}"],
-                CURLOPT_POSTFIELDS => json_encode(['verdict' => crc32($item['id'].$i) % 3 === 0 ? 'unsure' : 'include', 'note' => '', 'key' => $one['key'], 'seen' => $item['mine']['id'], 'answers' => (object) [], 'after' => end($one['items'])['position']]),
+                CURLOPT_POSTFIELDS => json_encode(['verdict' => crc32($item['id'].$i) % 3 === 0 ? 'unsure' : 'include', 'note' => '', 'key' => $one['key'], 'seen' => $item['mine']['id'], 'answers' => (object) [], ...(count($one['items']) - 1 <= 10 ? ['after' => end($one['items'])['position']] : [])]),
             ]);
         }
         $one['sent'] = $now;

@@ -29,6 +29,9 @@ final class DeskController extends Controller
 
     private const LISTED = 30;
 
+    /** So many come with an answer when the page runs low. */
+    private const MORE = 6;
+
     /** From a common queue one takes no more than one will soon judge. */
     private const CLAIMED = 5;
 
@@ -124,7 +127,7 @@ final class DeskController extends Controller
         $desk = $this->desk($request, $stage);
 
         // the page counts for itself: counting everything anew for each decision would be the dearest part of it
-        return response()->json(['item' => Desk::standing($decision)] + (is_numeric($seen) ? ['items' => $desk->ahead((int) $seen, 1)] : []));
+        return response()->json(['item' => Desk::standing($decision)] + (is_numeric($seen) ? ['items' => $desk->ahead((int) $seen, min(self::MORE, $this->most($request, $stage)))] : []));
     }
 
     private function most(Request $request, Stage $stage): int

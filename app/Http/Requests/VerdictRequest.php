@@ -21,11 +21,14 @@ final class VerdictRequest extends FormRequest
         return true; // each route that takes a verdict names its ability
     }
 
+    /** @var \Illuminate\Database\Eloquent\Collection<int, Criterion> */
+    private \Illuminate\Database\Eloquent\Collection $inUse;
+
     /** @return array<string, mixed> */
     public function rules(): array
     {
         $stage = $this->stage();
-        $criteria = $stage->criteriaInUse()->pluck('id')->all();
+        $criteria = ($this->inUse = $stage->criteriaInUse())->pluck('id')->all();
 
         return [
             'verdict' => ['required', Rule::enum(Verdict::class)],
@@ -53,7 +56,7 @@ final class VerdictRequest extends FormRequest
     {
         $id = $this->string('criterion')->value();
 
-        return $id === '' || $this->verdict() !== Verdict::Exclude ? null : Criterion::query()->where('review_id', $this->item()->review_id)->findOrFail($id);
+        return $id === '' || $this->verdict() !== Verdict::Exclude ? null : $this->inUse->firstOrFail('id', $id);
     }
 
     /** @return array<string, string> */
