@@ -109,7 +109,7 @@ final class Desk
     {
         $item = $this->items($this->base()->where('items.id', $id))[0] ?? null;
 
-        return $item === null || ! $item['open'] ? $item : [...$item, 'talk' => self::talkOf(Item::query()->findOrFail($id))];
+        return $item === null || ! $item['open'] ? $item : [...$item, 'talk' => $this->talkOf(Item::query()->findOrFail($id))];
     }
 
     /** @return array{left: int, done: int} */
@@ -278,8 +278,10 @@ final class Desk
     }
 
     /** @return list<array{id: string, by: string, at: string, body: string}> empty while the item is blinded */
-    public static function talkOf(Item $item): array
+    public function talkOf(Item $item): array
     {
-        return array_values(OpenItems::talk($item)->map(fn (TalkMessage $one): array => ['id' => $one->id, 'by' => $one->user->name, 'at' => $one->created_at->format('j M Y, H:i'), 'body' => $one->body])->all());
+        $nameless = Visibility::hidesNames($item, $this->user);
+
+        return array_values(OpenItems::talk($item)->map(fn (TalkMessage $one): array => ['id' => $one->id, 'by' => $nameless && $one->user_id !== $this->user->id ? Visibility::NAMELESS : $one->user->name, 'at' => $one->created_at->format('j M Y, H:i'), 'body' => $one->body])->all());
     }
 }

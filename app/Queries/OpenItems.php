@@ -74,7 +74,9 @@ final class OpenItems
             ->where('decisions.review_id', $review->id)->whereIn('decisions.item_id', array_keys($standing))->whereNull('decisions.superseded_at')->whereNotNull('decisions.verdict');
 
         $sides = [];
-        foreach (Visibility::decisions($decisions, $user)->orderBy('decisions.created_at')->get(['decisions.item_id', 'decisions.user_id', 'users.name', 'decisions.verdict', 'decisions.criterion_id', 'criteria.reason', 'criteria.question', 'decisions.note', 'decisions.created_at']) as $side) {
+        $decisions->selectRaw(Visibility::NAMES_HIDDEN.' AS nameless', [$user->id]);
+        foreach (Visibility::decisions($decisions, $user)->orderBy('decisions.created_at')->addSelect(['decisions.item_id', 'decisions.user_id', 'users.name', 'decisions.verdict', 'decisions.criterion_id', 'criteria.reason', 'criteria.question', 'decisions.note', 'decisions.created_at'])->get() as $side) {
+            $side->name = $side->nameless ? Visibility::NAMELESS : $side->name;
             $sides[$standing[$side->item_id]][] = $side;
         }
 

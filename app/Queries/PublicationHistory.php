@@ -23,6 +23,9 @@ final class PublicationHistory
             ->where(fn ($any) => $any->whereIn('subject_id', $subjects)->orWhereIn('blinded_item_id', $items))->with('user')->orderByDesc('log_entries.id')->limit(100);
         Visibility::log($query->getQuery(), $user);
 
-        return $query->get();
+        $entries = $query->get();
+        Visibility::withoutNames($entries, $user);
+
+        return $entries;
     }
 }

@@ -4,8 +4,11 @@ declare(strict_types=1);
 
 namespace App\Queries;
 
+use App\Models\Item;
+use App\Models\LogEntry;
 use App\Models\User;
 use Illuminate\Contracts\Database\Query\Builder;
+use Illuminate\Support\Facades\DB;
 
 /**
  * What blinding lets a person see: of an item that has not opened, what they themselves did and nothing else.
@@ -28,5 +31,33 @@ final class Visibility
             ->orWhere('log_entries.user_id', $user->id)
             ->orWhereExists(fn (Builder $item) => $item->selectRaw('1')->from('items')
                 ->whereColumn('items.review_id', 'log_entries.review_id')->whereColumn('items.id', 'log_entries.blinded_item_id')->whereNotNull('items.opened_at')));
+    }
+
+    /** What stands for a name that whoever settles is not to see. */
+    public const NAMELESS = 'A reviewer';
+
+    /** SQL that is true of an item, with this person's id bound once, where they see what was said but not by whom: an open disagreement, of others, at a stage without names. */
+    public const NAMES_HIDDEN = "(items.state = 'disagreement' AND EXISTS (SELECT 1 FROM stages hiding WHERE hiding.id = items.stage_id AND hiding.names_hidden)
+        AND NOT EXISTS (SELECT 1 FROM decisions own WHERE own.review_id = items.review_id AND own.item_id = items.id AND own.user_id = ? AND own.superseded_at IS NULL AND own.verdict IS NOT NULL))";
+
+    public static function hidesNames(Item $item, User $user): bool
+    {
+        return DB::table('items')->where('items.review_id', $item->review_id)->where('items.id', $item->id)->whereRaw(self::NAMES_HIDDEN, [$user->id])->exists();
+    }
+
+    /**
+     * Takes the names off entries of the Log where they are hidden from this person.
+     *
+     * @param  iterable<LogEntry>  $entries
+     */
+    public static function withoutNames(iterable $entries, User $user): void
+    {
+        $of = collect($entries)->whereNotNull('blinded_item_id');
+        $hidden = $of->isEmpty() ? [] : DB::table('items')->whereIn('items.id', $of->pluck('blinded_item_id')->unique())->whereRaw(self::NAMES_HIDDEN, [$user->id])->pluck('id')->flip()->all();
+        foreach ($of as $entry) {
+            if (isset($hidden[$entry->blinded_item_id])) {
+                $entry->setRelation('user', new User(['name' => self::NAMELESS]));
+            }
+        }
     }
 }

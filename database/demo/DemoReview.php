@@ -26,7 +26,9 @@ use App\Actions\Searches\KeepKnownItems;
 use App\Actions\Searches\RuleOnHeading;
 use App\Actions\Searches\RunStrategy;
 use App\Actions\Team\CreateReview;
+use App\Jobs\DeliverFile;
 use App\Jobs\FetchFullTexts;
+use App\Jobs\FetchRecords;
 use App\Jobs\JoinCertain;
 use App\Jobs\MatchRecords;
 use App\Jobs\RankItems;
@@ -100,6 +102,8 @@ final class DemoReview
     private const FULL_TEXTS = 44;
 
     private const CHECKED = 60;
+
+    private const RUN_HERE = [DeliverFile::class, FetchRecords::class, MatchRecords::class, JoinCertain::class, RankItems::class, FetchFullTexts::class];
 
     private const CODEBOOK = [
         ['Design', 'As carried out, not as announced.', CodeType::Choice, ['parallel-group trial', 'crossover trial', 'cluster trial', 'before-after study', 'cohort or survey', 'other'], ''],
@@ -216,7 +220,7 @@ final class DemoReview
             $scheme = Scheme::query()->where('source', 'tern')->firstOrFail();
             $this->rule->execute($mirela, $this->review, $label, $scheme, $there, true);
         }
-        Queue::fake(); // the slices are run here, one after the other
+        Queue::fake(self::RUN_HERE); // the slices are run here, one after the other
         foreach ($strategy->sources as $source) {
             TaskSlice::runHere($this->start->ofRun($mirela, $this->run->execute($mirela, $strategy->refresh(), $source)));
         }

@@ -89,7 +89,7 @@ it('never shows a blinded decision to anybody else, by any route', function () {
     $review = "/reviews/{$world->review->id}";
     $item = $world->item(0);
     $paths = ['screening/agreement', 'screening', 'screening/desk', "screening/desk/{$item->id}", 'screening/desk/ahead', "screening/items/{$item->id}", 'screening/disagreements', 'records', 'records?state=waiting', 'records?q=one', 'log', 'report', 'coding',
-        "publications/{$item->publication_id}", 'exports/included/ris', 'exports/included/csv', 'exports/coding', 'exports/decisions.csv', 'find?q=one', 'records?q=note%3Aquokka', 'records?q=decision%3Aexclude', 'screening/stages', 'screening/share-outs', 'screening/desk?layout=list', 'report/flow.csv', 'notices', "records?judged={$world->people['anna']->id}:exclude"];
+        "publications/{$item->publication_id}", 'exports/included/ris', 'exports/included/csv', 'exports/coding', 'exports/decisions.csv', 'find?q=one', 'records?q=note%3Aquokka', 'records?q=decision%3Aexclude', 'screening/stages', 'screening/share-outs', 'screening/desk?layout=list', 'report/flow.csv', 'notices', "records?judged={$world->people['anna']->id}:exclude", 'screening/order', 'screening/marked-words', "screening/items/{$item->id}/why", 'full-texts', 'full-texts/unassigned', 'full-texts/studies', "screening/desk?stage={$world->review->firstStage()->id}"];
     foreach (['ben', 'lead', 'observer', 'coder', 'specialist'] as $who) {
         $this->actingAs($world->people[$who]);
         foreach ($paths as $path) {
@@ -231,7 +231,17 @@ it('leaves it to the one whom the stage names to settle, with names or without',
     $set(['settled_by' => WaryHeron\Core\Screening\Settler::Adjudicator, 'names_hidden' => true]);
     $this->actingAs($world->people['anna'])->post($at(1).'/proposal', ['verdict' => 'include'])->assertSessionHas('problem');
     $this->actingAs($world->people['lead'])->get($at(1))->assertSee('ben on 1')->assertSee('Reviewer 1')->assertDontSee('Ben Strand')->assertDontSee('Anna Kolbe');
+    // nor anywhere else, as long as it is not settled
+    $page = "/reviews/{$world->review->id}/publications/{$world->item(1)->publication_id}";
+    $this->get($page)->assertSee('A reviewer')->assertSee('ben on 1')->assertDontSee('Ben Strand')->assertDontSee('Anna Kolbe');
+    $csv = (string) file_get_contents($this->get("/reviews/{$world->review->id}/exports/decisions.csv")->baseResponse->getFile()->getPathname());
+    expect(substr_count($csv, 'A reviewer'))->toBe(2);
+    $log = $this->get("/reviews/{$world->review->id}/log")->getContent();
+    expect(preg_match_all('~<td>A reviewer</td><td>Decided on~', $log))->toBe(2);
+    $this->actingAs($world->people['anna'])->postJson("/reviews/{$world->review->id}/screening/items/{$world->item(1)->id}/talk", ['body' => 'Whose wards?'])->assertJsonPath('talk.0.by', 'Anna Kolbe');
+    $this->actingAs($world->people['lead'])->getJson("/reviews/{$world->review->id}/screening/items/{$world->item(1)->id}")->assertJsonPath('item.talk.0.by', 'A reviewer');
     $this->actingAs($world->people['anna'])->get($at(1))->assertSee('Ben Strand');
+    $this->get($page)->assertSee('Ben Strand');
 });
 
 it('counts answers to the criteria and opens what is behind them, for those who may see them', function () {

@@ -102,7 +102,7 @@ final class DeskController extends Controller
     {
         $post->execute($this->me($request), $item->setRelation('review', $review), trim($request->validate(['body' => ['required', 'string', 'max:4000', 'regex:/\S/']])['body']));
 
-        return response()->json(['talk' => Desk::talkOf($item)]);
+        return response()->json(['talk' => (new Desk($review->stageOf($item), $this->me($request)))->talkOf($item)]);
     }
 
     public function decide(VerdictRequest $request, Review $review, Item $item, RecordDecision $record): JsonResponse

@@ -16,7 +16,9 @@ final class LogController extends Controller
     {
         $query = LogEntry::query()->where('log_entries.review_id', $review->id)->with('user')->orderByDesc('log_entries.id');
         Visibility::log($query->getQuery(), $this->me($request));
+        $entries = $query->cursorPaginate(60)->withQueryString();
+        Visibility::withoutNames($entries->items(), $this->me($request));
 
-        return view('report.log', ['review' => $review, 'entries' => $query->cursorPaginate(60)->withQueryString()]);
+        return view('report.log', ['review' => $review, 'entries' => $entries]);
     }
 }

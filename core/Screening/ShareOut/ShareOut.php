@@ -46,10 +46,18 @@ final class ShareOut
         // those that not everybody may have come first, while there is choice
         usort($order, fn (string $a, string $b): int => count($taken[$b] ?? []) <=> count($taken[$a] ?? []));
         $chosen = [];
+        $share = array_fill(0, count($people), 1.0);
+        $all = count($items);
+        $slack = 0;
         foreach ($order as $done => $item) {
-            $barred = array_intersect_key($places, array_flip($taken[$item] ?? []));
-            $barred = array_fill_keys($barred, true);
-            $team = self::team($quotas->decisions, count($items) - $done, $quota, $left, $met, $barred);
+            $barred = isset($taken[$item]) ? array_fill_keys(array_intersect_key($places, array_flip($taken[$item])), true) : [];
+            $needed = [];
+            // nobody can need every item before the items have become so few, and each step brings that nearer by one
+            if ($slack-- <= 0) {
+                $needed = array_keys(array_filter($left, fn (int $n): bool => $n >= $all - $done));
+                $slack = $all - $done - max([0, ...$left]) - 1;
+            }
+            $team = self::team($quotas->decisions, $needed, $quota, $left, $share, $met, $barred);
             if (count($team) < $quotas->decisions) {
                 $stuck = count(array_filter($items, fn (string $one): bool => count($people) - count($taken[$one] ?? []) < $quotas->decisions));
                 throw new CannotShare($stuck > 0
@@ -58,6 +66,7 @@ final class ShareOut
             }
             foreach ($team as $a) {
                 $left[$a]--;
+                $share[$a] = $left[$a] / $quota[$a];
                 foreach ($team as $b) {
                     $met[$a][$b]++;
                 }
@@ -120,44 +129,47 @@ final class ShareOut
     }
 
     /**
-     * @param  int  $items  how many are left, this one included
+     * Those who need every item that is left come first; then whoever has most of their quota to go, and then whoever has met those chosen least.
+     *
+     * @param  list<int>  $needed  who needs every item that is left
      * @param  list<int>  $quota
      * @param  array<int, int>  $left  of each quota
+     * @param  array<int, float>  $share  of each quota that is left
      * @param  array<int, array<int, int>>  $met
      * @param  array<int, true>  $barred
      * @return list<int>
      */
-    private static function team(int $size, int $items, array $quota, array $left, array $met, array $barred): array
+    private static function team(int $size, array $needed, array $quota, array $left, array $share, array $met, array $barred): array
     {
         $team = [];
-        foreach ($left as $person => $n) {
-            if ($n >= $items && ! isset($barred[$person]) && count($team) < $size) {
+        foreach ($needed as $person) {
+            if (! isset($barred[$person]) && count($team) < $size) {
                 $team[] = $person;
             }
         }
-        $in = array_flip($team);
+        $out = $barred + array_fill_keys($team, true);
         while (count($team) < $size) {
             $best = null;
             $fewest = INF;
             $most = 0.0;
-            foreach ($left as $person => $n) {
-                if ($n <= 0 || isset($in[$person]) || isset($barred[$person])) {
+            foreach ($share as $person => $to) {
+                // nothing has been met yet, so that only what is left of the quota counts
+                if ($team === [] && $to <= $most || $left[$person] <= 0 || isset($out[$person])) {
                     continue;
                 }
                 $meetings = 0.0;
                 foreach ($team as $other) {
-                    $meetings += $met[$person][$other] / ($quota[$person] * $quota[$other]);
+                    $meetings += $met[$other][$person] / ($quota[$person] * $quota[$other]);
                 }
-                $share = $n / $quota[$person];
-                if ($meetings < $fewest || ($meetings === $fewest && $share > $most)) {
-                    [$best, $fewest, $most] = [$person, $meetings, $share];
+                if ($meetings < $fewest || ($meetings === $fewest && $to > $most)) {
+                    [$best, $fewest, $most] = [$person, $meetings, $to];
                 }
             }
             if ($best === null) {
                 break;
             }
             $team[] = $best;
-            $in[$best] = true;
+            $out[$best] = true;
         }
 
         return $team;
