@@ -8,6 +8,7 @@ use App\Models\Criterion;
 use App\Models\Item;
 use App\Models\Review;
 use App\Models\Stage;
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 use WaryHeron\Core\Screening\StagePurpose;
@@ -21,14 +22,22 @@ final class VerdictRequest extends FormRequest
         return true; // each route that takes a verdict names its ability
     }
 
-    /** @var \Illuminate\Database\Eloquent\Collection<int, Criterion> */
-    private \Illuminate\Database\Eloquent\Collection $inUse;
+    /** @var Collection<int, Criterion> */
+    private Collection $inUse;
+
+    protected function prepareForValidation(): void
+    {
+        $this->inUse = new Collection;
+    }
 
     /** @return array<string, mixed> */
     public function rules(): array
     {
         $stage = $this->stage();
-        $criteria = ($this->inUse = $stage->criteriaInUse())->pluck('id')->all();
+        // read only where one is named, which spares most decisions a query
+        $named = $this->input('verdict') === Verdict::Exclude->value || $this->filled('criterion') || $this->filled('answers');
+        $this->inUse = $named ? $stage->criteriaInUse() : $this->inUse;
+        $criteria = $this->inUse->pluck('id')->all();
 
         return [
             'verdict' => ['required', Rule::enum(Verdict::class)],
