@@ -5,6 +5,7 @@ use App\Actions\FullTexts\SetRetrieval;
 use App\Actions\Records\JoinPublications;
 use App\Actions\Refused;
 use App\Jobs\FetchFullTexts;
+use App\Models\CodebookItem;
 use App\Models\FullText;
 use App\Models\Item;
 use App\Models\Retrieval;
@@ -18,6 +19,7 @@ use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\Facades\Storage;
 use Tests\Feature\Standin;
 use Tests\Feature\World;
+use WaryHeron\Core\Coding\CodeType;
 use WaryHeron\Core\FullText\RetrievalState;
 use WaryHeron\Core\Screening\ItemState;
 use WaryHeron\Standins\Locker\PlainPdf;
@@ -68,6 +70,10 @@ it('lets nothing be judged in full whose text is not at hand, and reports what i
     $set(0, 'obtained');
     $decide('ben', ['verdict' => 'exclude', 'criterion' => $reason])->assertOk();
     expect(inFull($world, 0)->state)->toBe(ItemState::Excluded);
+    // included by title and abstract is not included in the end
+    $code = CodebookItem::query()->create(['review_id' => $world->review->id, 'position' => 1, 'label' => 'Design', 'type' => CodeType::Text]);
+    $this->actingAs($world->people['coder'])->putJson("/reviews/{$world->review->id}/coding/".inFull($world, 0)->publication_id."/{$code->id}", ['value' => 'trial'])->assertConflict();
+    $this->get("/reviews/{$world->review->id}/coding/".inFull($world, 0)->publication_id)->assertSee('is not included, so it is not coded');
     $set(0, 'not-retrievable', 'gone')->assertConflict()->assertJsonPath('message', 'One of these has been judged in full by everybody asked, so the text was at hand. It stays obtained.');
     $set(1, 'not-retrievable')->assertConflict();
     $set(1, 'not-retrievable', 'no copy in any library')->assertOk();

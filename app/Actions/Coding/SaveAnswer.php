@@ -10,6 +10,7 @@ use App\Models\Answer;
 use App\Models\CodebookItem;
 use App\Models\Item;
 use App\Models\Publication;
+use App\Models\Review;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
 use WaryHeron\Core\Coding\Code;
@@ -33,7 +34,7 @@ final readonly class SaveAnswer
         $value = (new Code($code->type, $code->options, $code->unit))->read($given);
 
         return DB::transaction(function () use ($by, $publication, $code, $value, $quote, $place, $seen): ?Answer {
-            $included = Item::query()->where('review_id', $publication->review_id)->where('publication_id', $publication->id)->lockForUpdate()->first();
+            $included = Item::query()->where('review_id', $publication->review_id)->where('publication_id', $publication->id)->where('stage_id', Review::query()->findOrFail($publication->review_id)->lastStage()->id)->lockForUpdate()->first();
             if ($included?->state !== ItemState::Included) {
                 throw new Refused('This publication is not included, so it is not coded. The answers it has are kept.');
             }

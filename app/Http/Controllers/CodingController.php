@@ -11,6 +11,7 @@ use App\Models\Item;
 use App\Models\Publication;
 use App\Models\Review;
 use App\Queries\CodingTable;
+use App\Queries\Retrievals;
 use App\Support\Input;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\JsonResponse;
@@ -55,12 +56,12 @@ final class CodingController extends Controller
     {
         $table = CodingTable::of($review);
         $at = $table->publications->search(fn ($p): bool => $p->id === $publication->id);
-        $item = Item::query()->where('review_id', $review->id)->where('publication_id', $publication->id)->first();
+        $item = Item::query()->where('review_id', $review->id)->where('publication_id', $publication->id)->where('stage_id', $review->lastStage()->id)->first();
 
         return view('coding.show', [
             'review' => $review, 'publication' => $publication, 'table' => $table, 'abstract' => StructuredAbstract::parts($publication->abstract),
             'answers' => collect($table->answers[$publication->id] ?? [])->each(fn ($answer) => $answer->load('user'))->all(),
-            'included' => $item?->state === ItemState::Included,
+            'copies' => Retrievals::copies($review, [$publication->id])[$publication->id] ?? [], 'included' => $item?->state === ItemState::Included,
             'next' => $at === false ? null : $table->publications[$at + 1] ?? null, 'previous' => $at === false ? null : $table->publications[$at - 1] ?? null,
         ]);
     }

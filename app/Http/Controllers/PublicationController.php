@@ -12,6 +12,7 @@ use App\Models\Record;
 use App\Models\Review;
 use App\Queries\OpenItems;
 use App\Queries\PublicationHistory;
+use App\Queries\Retrievals;
 use App\Queries\ShownValues;
 use App\Sources\FullTextLocker;
 use App\Sources\SourceFailed;
@@ -40,6 +41,7 @@ final class PublicationController extends Controller
             'review' => $review, 'publication' => $publication, 'items' => $items, 'records' => $records,
             'references' => $records->mapWithKeys(fn (Record $record): array => [$record->id => Reference::fromArray($record->reference)]),
             'shown' => ShownValues::of($publication), 'history' => PublicationHistory::of($publication, $this->me($request)), 'abstract' => StructuredAbstract::parts($publication->abstract),
+            'retrieval' => Retrievals::stage($review) === null ? null : Retrievals::rows($review, Retrievals::sought($review)->where('publications.id', $publication->id))[0] ?? null,
             'sides' => OpenItems::sidesOf($review, $this->me($request), array_values($items->pluck('id')->all())),
         ]);
     }

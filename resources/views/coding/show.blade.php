@@ -6,6 +6,7 @@
                 <article class="reading">
                     <h1>{{ $publication->title }}</h1>
                     <p class="meta">{{ $publication->authors }} · {{ $publication->journal }} · {{ $publication->year }} · {{ $publication->place }}@if ($publication->doi !== '') · doi {{ $publication->doi }}@endif</p>
+                    @foreach ($copies as $copy) <p class="meta"><a href="{{ $copy['url'] }}">{{ $copy['name'] }}</a>{{ $copy['pages'] ? ", {$copy['pages']} pages" : '' }}</p> @endforeach
                     <x-abstract :parts="$abstract" />
                 </article>
             </div>

@@ -60,6 +60,11 @@
             @empty
                 <p class="section small quiet">Not screened.</p>
             @endforelse
+            @if ($retrieval)
+                <div class="section"><h3>Full text</h3><p><a href="{{ route('full-texts', [$review, 'words' => $publication->doi !== '' ? $publication->doi : $publication->title]) }}">{{ ucfirst($retrieval['stateWords']) }}</a> <span class="small quiet">{{ implode(', ', array_filter([$retrieval['reason'], $retrieval['datedWords']])) }}</span></p>
+                    @foreach ($retrieval['copies'] as $copy) <p class="small"><a href="{{ $copy['url'] }}">{{ $copy['name'] }}</a> <span class="quiet">{{ $copy['about'] }}</span></p> @endforeach
+                    @if ($retrieval['study'] !== '') <p class="small">A report of the study <a href="{{ route('studies', $review) }}">{{ $retrieval['study'] }}</a></p> @endif</div>
+            @endif
             <p class="section small quiet">Decisions are shown when the item opens; your own always.</p>
             <div class="section">
                 <h3>History</h3>
