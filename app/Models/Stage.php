@@ -55,9 +55,9 @@ final class Stage extends Model
     }
 
     /** Whoever excludes in full text names the one main reason (PRISMA 2020, item 16b). */
-    public function requiresReason(): bool
+    public function requiresReason(bool $hasCriteria = true): bool
     {
-        return $this->reason_required || $this->purpose === StagePurpose::FullText;
+        return $this->purpose === StagePurpose::FullText || ($this->reason_required && $hasCriteria);
     }
 
     /** @return Collection<int, Criterion> those that apply here and are in use, in this stage's order */

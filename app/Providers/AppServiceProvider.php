@@ -6,8 +6,10 @@ namespace App\Providers;
 
 use App\Database\MillisecondConnection;
 use App\Mail\PostRoomTransport;
+use App\Support\SessionRows;
 use Carbon\CarbonImmutable;
 use Illuminate\Cache\RateLimiting\Limit;
+use Illuminate\Contracts\Foundation\Application;
 use Illuminate\Database\Connection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Http\Request;
@@ -15,6 +17,7 @@ use Illuminate\Support\Facades\Date;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Facades\Mail;
 use Illuminate\Support\Facades\RateLimiter;
+use Illuminate\Support\Facades\Session;
 use Illuminate\Support\ServiceProvider;
 
 final class AppServiceProvider extends ServiceProvider
@@ -33,6 +36,7 @@ final class AppServiceProvider extends ServiceProvider
         Date::use(CarbonImmutable::class);
         Model::unguard();
         Model::shouldBeStrict($this->app->environment('production') === false);
+        Session::extend('database', fn (Application $app): SessionRows => new SessionRows($app->make('db')->connection(config('session.connection')), config('session.table'), config('session.lifetime'), $app));
         Mail::extend('post-room', fn (): PostRoomTransport => new PostRoomTransport);
         Gate::define('see-design', fn (?object $user): bool => app()->environment('production') === false);
         RateLimiter::for('sign-in', fn (Request $request): array => [

@@ -27,24 +27,13 @@ final class Ballots
         $core = function (stdClass $one) use (&$places, $rules): Decision {
             return new Decision($one->user_id, Verdict::from($one->verdict), $one->criterion_id === null ? null : ($places ??= $rules->places())[$one->criterion_id] ?? null);
         };
-        $counts = self::foldedInto($rules, $itemIds);
-        $heardAt = [];
-        foreach ($counts as [$item, $at]) {
-            $heardAt[$item] = max($heardAt[$item] ?? $at, $at);
-        }
-        $in = fn (array $ids): string => '{'.implode(',', $ids).'}';
-        $decisions = $settlements = $ballots = [];
-        $said = DB::select(<<<'SQL'
-            SELECT false AS settles, item_id, user_id, verdict, criterion_id, created_at, id FROM decisions WHERE review_id = ? AND item_id = ANY (?::bpchar[]) AND superseded_at IS NULL AND verdict IS NOT NULL
-            UNION ALL SELECT true, item_id, user_id, verdict, criterion_id, created_at, id FROM settlements WHERE review_id = ? AND item_id = ANY (?::bpchar[]) AND superseded_at IS NULL
-            ORDER BY created_at, id
-            SQL, [$rules->review_id, $in([...$itemIds, ...array_keys($counts)]), $rules->review_id, $in($itemIds)]);
-        foreach ($said as $one) {
-            if ($one->settles) {
-                $settlements[$one->item_id] = $one;
-            } else {
-                $decisions[$counts[$one->item_id][0] ?? $one->item_id][] = $one;
-            }
+        $decisions = $settlements = $ballots = $heardAt = [];
+        foreach (self::said($rules, $itemIds) as $one) {
+            match ($one->kind) {
+                'decision' => $decisions[$one->item_id][] = $one,
+                'settlement' => $settlements[$one->item_id] = $one,
+                default => $heardAt[$one->item_id] = max($heardAt[$one->item_id] ?? $one->created_at, $one->created_at),
+            };
         }
         foreach ($itemIds as $id) {
             $all = $decisions[$id] ?? [];
@@ -61,17 +50,27 @@ final class Ballots
     }
 
     /**
+     * What was decided and settled on items, in the order it was said, and since when others count for them: of publications that were found to be the same.
+     *
      * @param  list<string>  $itemIds
-     * @return array<string, array{string, string}> items of publications found to be one of these, by id, with the item they count for and since when
+     * @return list<stdClass>
      */
-    private static function foldedInto(Stage $stage, array $itemIds): array
+    private static function said(Stage $stage, array $itemIds): array
     {
-        $rows = DB::select(<<<'SQL'
-            SELECT folded.id, kept.id AS kept, coalesce(folded.folded_at, now()) AS at FROM items folded
-            JOIN publications ON publications.id = folded.publication_id JOIN items kept ON kept.publication_id = publications.merged_into AND kept.stage_id = folded.stage_id
-            WHERE folded.review_id = ? AND folded.stage_id = ? AND folded.state = ? AND kept.id = ANY (?::bpchar[])
-            SQL, [$stage->review_id, $stage->id, ItemState::Folded->value, '{'.implode(',', $itemIds).'}']);
+        $in = '{'.implode(',', $itemIds).'}';
 
-        return array_combine(array_column($rows, 'id'), array_map(fn (stdClass $row): array => [$row->kept, $row->at], $rows));
+        return array_values(DB::select(<<<'SQL'
+            WITH folded AS (
+                SELECT folded.id, kept.id AS kept, coalesce(folded.folded_at, now()) AS at FROM items kept
+                JOIN publications ON publications.review_id = kept.review_id AND publications.merged_into = kept.publication_id
+                JOIN items folded ON folded.review_id = kept.review_id AND folded.publication_id = publications.id AND folded.stage_id = kept.stage_id
+                WHERE kept.review_id = ? AND kept.id = ANY (?::bpchar[]) AND folded.state = ?
+            )
+            SELECT 'decision' AS kind, item_id, user_id, verdict, criterion_id, created_at, id FROM decisions WHERE review_id = ? AND item_id = ANY (?::bpchar[]) AND superseded_at IS NULL AND verdict IS NOT NULL
+            UNION ALL SELECT 'decision', folded.kept, user_id, verdict, criterion_id, created_at, decisions.id FROM folded JOIN decisions ON decisions.review_id = ? AND decisions.item_id = folded.id AND superseded_at IS NULL AND verdict IS NOT NULL
+            UNION ALL SELECT 'settlement', item_id, user_id, verdict, criterion_id, created_at, id FROM settlements WHERE review_id = ? AND item_id = ANY (?::bpchar[]) AND superseded_at IS NULL
+            UNION ALL SELECT 'folded', kept, NULL, NULL, NULL, at, id FROM folded
+            ORDER BY created_at, id
+            SQL, [$stage->review_id, $in, ItemState::Folded->value, $stage->review_id, $in, $stage->review_id, $stage->review_id, $in]));
     }
 }

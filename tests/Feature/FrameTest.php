@@ -1,7 +1,9 @@
 <?php
 
 use App\Models\Task;
+use App\Support\SessionRows;
 use Illuminate\Support\Facades\Blade;
+use Illuminate\Support\Facades\DB;
 use Tests\Feature\World;
 use WaryHeron\Core\Screening\ItemState;
 use WaryHeron\Core\Screening\Verdict;
@@ -63,4 +65,24 @@ it('changes a password only for who knows the old one, and ends other sessions',
     $this->actingAs($anna)->put('/account', [...$new, 'current_password' => 'wrong'])->assertSessionHasErrors('current_password');
     $this->put('/account', [...$new, 'current_password' => 'a long password'])->assertSessionHasNoErrors();
     expect(DB::table('sessions')->where('id', 'elsewhere')->exists())->toBeFalse()->and($anna->fresh()->name)->toBe('Anna K');
+});
+
+it('writes a session when it has changed or is a minute old, and not for every request', function () {
+    $rows = fn (): SessionRows => new SessionRows(DB::connection(), 'sessions', 60);
+    $written = function (SessionRows $handler, string $data): int {
+        DB::enableQueryLog();
+        DB::flushQueryLog();
+        $handler->write('one', $data);
+
+        return count(array_filter(DB::getQueryLog(), fn (array $query): bool => ! str_starts_with($query['query'], 'select')));
+    };
+    expect($written($rows(), 'lamps'))->toBe(1);
+    $next = $rows();
+    expect($next->read('one'))->toBe('lamps')->and($written($next, 'lamps'))->toBe(0)->and($written($next, 'naps'))->toBe(1);
+    $next = $rows();
+    expect($next->read('one'))->toBe('naps');
+    $this->travel(61)->seconds();
+    expect($written($next, 'naps'))->toBe(1);
+    $this->travel(2)->hours();
+    expect($rows()->read('one'))->toBe('')->and($rows()->read('two'))->toBe('');
 });

@@ -6,6 +6,7 @@ namespace App\Actions\Screening;
 
 use App\Actions\Refused;
 use App\Models\Item;
+use App\Models\Publication;
 use App\Models\Stage;
 use App\Queries\Ballots;
 use App\Queries\Retrievals;
@@ -21,6 +22,11 @@ use WaryHeron\Core\Screening\Verdict;
 /** An item with what stands on it, locked, and the keeping of what the core says of it. */
 final class ItemBallot
 {
+    /** What is needed of the publication; its abstract is not. */
+    private const PUBLICATION = ['id', 'review_id', 'title', 'removed_at', 'removed_for', 'merged_into'];
+
+    private const STAGE = ['id', 'review_id', 'position', 'name', 'purpose', 'required_decisions', 'unsure_includes', 'reason_required', 'reasons_must_agree', 'settled_by', 'names_hidden', 'work', 'criteria', 'closed_at', 'closed_by', 'reading_order', 'random_percent', 'ranked'];
+
     /** @var array<string, int> place in the stage's order by criterion, looked up when an exclusion is about */
     private array $places;
 
@@ -33,12 +39,33 @@ final class ItemBallot
     {
         // the stage's rule does not change meanwhile
         DB::select('SELECT pg_advisory_xact_lock_shared(hashtext(?))', ["stage {$item->stage_id}"]);
-        $locked = Item::query()->with(['publication', 'stage'])->lockForUpdate()->find($item->id) ?? throw new Refused('This is no longer in the review.');
+        $locked = self::read($item->id) ?? throw new Refused('This is no longer in the review.');
         if ($item->relationLoaded('review')) {
             $locked->stage->setRelation('review', $item->review);
         }
 
         return new self($locked, $locked->stage, Ballots::of($locked->stage, [$locked->id])[$locked->id]);
+    }
+
+    /** The item, locked, with its publication and stage, in one query: it is read for each decision. */
+    private static function read(string $id): ?Item
+    {
+        $with = ['publication' => [Publication::class, self::PUBLICATION], 'stage' => [Stage::class, self::STAGE]];
+        $query = DB::table('items')->join('publications', 'publications.id', '=', 'items.publication_id')->join('stages', 'stages.id', '=', 'items.stage_id')->select('items.*');
+        foreach ($with as $relation => [, $columns]) {
+            $query->addSelect(array_map(fn (string $column): string => "{$relation}s.{$column} AS {$relation}_of_{$column}", $columns));
+        }
+        $row = $query->where('items.id', $id)->lock('for update of items')->first();
+        if ($row === null) {
+            return null;
+        }
+        $values = (array) $row;
+        $item = (new Item)->newFromBuilder(array_filter($values, fn (string $column): bool => ! str_contains($column, '_of_'), ARRAY_FILTER_USE_KEY));
+        foreach ($with as $relation => [$model, $columns]) {
+            $item->setRelation($relation, (new $model)->newFromBuilder(array_combine($columns, array_map(fn (string $column): mixed => $values["{$relation}_of_{$column}"], $columns))));
+        }
+
+        return $item;
     }
 
     /**

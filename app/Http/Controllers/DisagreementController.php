@@ -21,7 +21,6 @@ use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Validation\Rule;
 use WaryHeron\Core\Screening\ItemState;
-use WaryHeron\Core\Screening\StagePurpose;
 use WaryHeron\Core\Screening\Verdict;
 
 final class DisagreementController extends Controller
@@ -84,7 +83,7 @@ final class DisagreementController extends Controller
         $stage = $this->stage($request, $review);
         $me = $this->me($request);
         $given = $request->validate(['do' => ['required', 'in:settle,propose,agree'], 'ids' => ['exclude_if:do,agree', 'required', 'array', 'max:200'], 'ids.*' => ['string', 'size:26'], 'verdict' => ['exclude_if:do,agree', 'required', 'in:include,exclude'],
-            'criterion' => ['nullable', Rule::in($stage->criteriaInUse()->pluck('id')->all()), Rule::requiredIf($request->input('verdict') === 'exclude' && $stage->requiresReason() && ($stage->purpose === StagePurpose::FullText || $stage->criteriaInUse()->isNotEmpty()))], 'note' => ['nullable', 'string', 'max:4000']],
+            'criterion' => ['nullable', Rule::in($stage->criteriaInUse()->pluck('id')->all()), Rule::requiredIf($request->input('verdict') === 'exclude' && $stage->requiresReason($stage->criteriaInUse()->isNotEmpty()))], 'note' => ['nullable', 'string', 'max:4000']],
             ['ids.required' => 'Tick those that you mean.', 'verdict.required' => 'Choose include or exclude.', 'criterion.required' => 'An exclusion needs its reason: choose the criterion that fails.']);
         if ($given['do'] === 'agree') {
             $result = $settle->agree($me, array_values(OpenItems::toAgree($stage, $me)->all()));

@@ -11,7 +11,6 @@ use App\Models\Stage;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
-use WaryHeron\Core\Screening\StagePurpose;
 use WaryHeron\Core\Screening\Verdict;
 
 /** A verdict with its reason: an exclusion names the criterion that failed, where the review has criteria. */
@@ -41,7 +40,7 @@ final class VerdictRequest extends FormRequest
 
         return [
             'verdict' => ['required', Rule::enum(Verdict::class)],
-            'criterion' => [Rule::requiredIf(($criteria !== [] || $stage->purpose === StagePurpose::FullText) && $stage->requiresReason() && $this->input('verdict') === Verdict::Exclude->value), 'nullable', Rule::in($criteria)],
+            'criterion' => [Rule::requiredIf($stage->requiresReason($criteria !== []) && $this->input('verdict') === Verdict::Exclude->value), 'nullable', Rule::in($criteria)],
             'note' => ['nullable', 'string', 'max:4000'],
             'answers' => ['nullable', 'array:'.implode(',', $criteria)],
             'answers.*' => ['in:yes,no,unclear'],

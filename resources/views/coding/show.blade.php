@@ -16,7 +16,7 @@
                 <a href="{{ route('coding', $review) }}">The table</a>
             </footer>
         </section>
-        <section class="sheet sheet-scroll">
+        <section class="sheet sheet-scroll" tabindex="0" aria-label="Answers">
             <header class="sheet-head"><h2>Answers</h2> <span>saved as you leave each; select words in the text and press “Quote” for evidence</span></header>
             @unless ($included) <p class="problem">This publication is not included, so it is not coded. Its answers are kept.</p> @endunless
             @forelse ($table->codes as $code)

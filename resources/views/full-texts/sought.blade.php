@@ -38,7 +38,7 @@
             <div x-show="hasRow" x-cloak>
                 <div class="section"><h2 class="serif" x-text="title"></h2><p class="small quiet mt-1" x-text="meta"></p>
                     <p class="small mt-1" x-show="doi"><span class="quiet">DOI</span> <span class="mono" x-text="doi"></span></p>
-                    <p class="small mt-1"><a x-bind:href="publication">Its records and history</a> <span x-show="canRead">· <a x-bind:href="read">Read and judge it</a></span></p></div>
+                    <p class="small mt-1"><a x-bind:href="publication">Its records and history</a> @can('screen', $review)<span x-show="canRead">· <a x-bind:href="read">Read and judge it</a></span>@endcan</p></div>
                 <div class="section"><h3>Standing</h3><p><strong x-text="standing"></strong> <span class="quiet small" x-text="since"></span></p><p class="small" x-show="reason" x-text="reason"></p><p class="small quiet" x-show="locker" x-text="locker"></p>
                     @can('obtain', $review)
                         <div class="texts-keys mt-2">
