@@ -9,7 +9,7 @@ it('shows every main view without a complaint, to axe and to the browser, light 
     $strategy = Server::rows('SELECT id FROM strategies ORDER BY id LIMIT 1')[0]['id'];
     $run = Server::rows('SELECT id FROM runs ORDER BY id LIMIT 1')[0]['id'];
     $delivery = Server::rows("SELECT id FROM deliveries WHERE kind = 'file'")[0]['id'];
-    $publication = Server::rows("SELECT publication_id AS id FROM answers ORDER BY id LIMIT 1")[0]['id'];
+    $publication = Server::rows('SELECT publication_id AS id FROM answers ORDER BY id LIMIT 1')[0]['id'];
     $full = Server::rows("SELECT id FROM stages WHERE purpose = 'full-text' ORDER BY id LIMIT 1")[0]['id'];
     $person = Server::rows("SELECT id FROM users WHERE email LIKE 'karin%'")[0]['id'];
     $paths = ['/', '/account', '/notices', '/reviews/new', '/post-room', '/design', ...array_map(fn (string $path): string => "/reviews/{$id}/{$path}", [
