@@ -130,6 +130,18 @@ it('takes PDFs in, finds what they are, and leaves the rest to a person', functi
     expect(Retrievals::copies($world->review, [$kept])[$kept])->toHaveCount(1)->and(Item::query()->where('publication_id', $kept)->where('stage_id', $file->publication->review->lastStage()->id)->sole()->state)->toBe(ItemState::Waiting);
 });
 
+it('joins what was included with what was excluded, though a text of it was sought', function () {
+    $world = soughtTexts(1);
+    $world->deliver([['TI' => 'Quite other words of lamps']], 'Elsewhere');
+    $other = $world->publication('Quite other words of lamps');
+    foreach (['anna', 'ben'] as $who) {
+        $world->decide($who, $other->item()->firstOrFail(), 'exclude');
+    }
+    $kept = app(JoinPublications::class)->execute($world->people['specialist'], $world->review->id, [inFull($world, 0)->publication_id, $other->id], 'stroke');
+    expect(Item::query()->where('publication_id', $kept)->where('stage_id', $world->review->firstStage()->id)->sole()->state)->toBe(ItemState::Disagreement)
+        ->and(array_sum(Retrievals::counts($world->review)))->toBe(0)->and(FlowQuery::of($world->review->fresh())->contradictions())->toBe([]);
+});
+
 it('asks the locker for many in the background, and again only for those without an answer', function () {
     $world = soughtTexts(5);
     Queue::fake();

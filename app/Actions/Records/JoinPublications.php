@@ -128,7 +128,10 @@ final readonly class JoinPublications
     private function count(string $publicationId): void
     {
         foreach (Item::query()->where('publication_id', $publicationId)->where('state', '<>', ItemState::Folded->value)->orderBy('position')->get() as $item) {
-            $ballot = ItemBallot::locked($item);
+            $ballot = ItemBallot::ifThere($item);
+            if ($ballot === null) {
+                continue;
+            }
             $ballot->keep($ballot->ballot);
             // decisions on what was folded in are read when this item is
             Item::query()->where('review_id', $item->review_id)->where('stage_id', $item->stage_id)->where('state', ItemState::Folded->value)

@@ -34,17 +34,27 @@ final class ItemBallot
     {
     }
 
-    /** Locks the item: two people may decide at once. */
+    /**
+     * Locks the item: two people may decide at once.
+     *
+     * @throws Refused If it is not there any more.
+     */
     public static function locked(Item $item): self
+    {
+        return self::ifThere($item) ?? throw new Refused('This is no longer in the review.');
+    }
+
+    /** The same, or null where it has gone: an item in full text goes with its inclusion before. */
+    public static function ifThere(Item $item): ?self
     {
         // the stage's rule does not change meanwhile
         DB::select('SELECT pg_advisory_xact_lock_shared(hashtext(?))', ["stage {$item->stage_id}"]);
-        $locked = self::read($item->id) ?? throw new Refused('This is no longer in the review.');
-        if ($item->relationLoaded('review')) {
+        $locked = self::read($item->id);
+        if ($locked !== null && $item->relationLoaded('review')) {
             $locked->stage->setRelation('review', $item->review);
         }
 
-        return new self($locked, $locked->stage, Ballots::of($locked->stage, [$locked->id])[$locked->id]);
+        return $locked === null ? null : new self($locked, $locked->stage, Ballots::of($locked->stage, [$locked->id])[$locked->id]);
     }
 
     /** The item, locked, with its publication and stage, in one query: it is read for each decision. */
@@ -76,8 +86,8 @@ final class ItemBallot
     public static function recount(array $itemIds): void
     {
         foreach (Item::query()->whereIn('id', $itemIds)->orderBy('position')->get(['id', 'stage_id']) as $item) {
-            $ballot = self::locked($item);
-            $ballot->keep($ballot->ballot);
+            $ballot = self::ifThere($item);
+            $ballot?->keep($ballot->ballot);
         }
     }
 
