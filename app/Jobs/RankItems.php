@@ -110,8 +110,7 @@ final class RankItems implements ShouldQueue
 
     private function text(stdClass $row): string
     {
-        // a title tells more than any sentence
-        return "{$row->title} {$row->title} {$row->abstract}";
+        return RelevanceModel::text($row->title, $row->abstract);
     }
 
     /** @param  array<string, float>  $scores */

@@ -80,7 +80,7 @@ final class Desk
         }
         $ranking = ReadingProgress::ranking($this->stage);
         $text = DB::table('items')->join('publications', 'publications.id', '=', 'items.publication_id')->where('items.review_id', $this->review->id)->where('items.id', $id)->first(['title', 'abstract']);
-        $judged = $ranking?->model === null || $text === null ? null : RelevanceModel::fromArray($ranking->model)->judged("{$text->title} {$text->title} {$text->abstract}");
+        $judged = $ranking?->model === null || $text === null ? null : RelevanceModel::fromArray($ranking->model)->judged(RelevanceModel::text($text->title, $text->abstract));
 
         return ['score' => $judged['score'] ?? null, 'drawn' => $rank->drawn, 'check' => $rank->rank < Ranking::RANKED, 'words' => $judged['words'] ?? [], 'judged' => $ranking->judged ?? 0];
     }

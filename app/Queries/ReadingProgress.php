@@ -49,13 +49,12 @@ final class ReadingProgress
     {
         $in = '{'.implode(',', $check->items).'}';
         $row = DB::selectOne(<<<'SQL'
-            SELECT count(*) FILTER (WHERE state IN ('included', 'excluded')) AS read, count(*) FILTER (WHERE state = 'included') AS hits, count(*) FILTER (WHERE state IN ('folded', 'removed')) AS gone
+            SELECT count(*) FILTER (WHERE state IN ('included', 'excluded')) AS read, count(*) FILTER (WHERE state = 'included') AS hits, count(*) FILTER (WHERE state NOT IN ('folded', 'removed')) AS there
             FROM items WHERE review_id = ? AND id = ANY (?::bpchar[])
             SQL, [$check->review_id, $in]);
         // what was deleted or taken out since is no longer among what was unread
-        $there = DB::table('items')->where('review_id', $check->review_id)->whereRaw('id = ANY (?::bpchar[])', [$in])->count();
-        $gone = (int) $row->gone + count($check->items) - $there;
-        $drawn = count($check->items) - $gone;
+        $drawn = (int) $row->there;
+        $gone = count($check->items) - $drawn;
         $since = DB::table('items')->where('review_id', $check->review_id)->where('stage_id', $check->stage_id)->where('state', ItemState::Included->value)->where('opened_at', '>', $check->created_at)->where('created_at', '<=', $check->created_at)->count();
 
         return [

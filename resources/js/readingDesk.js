@@ -46,7 +46,6 @@ export default () => ({
     at: 0,
     choosing: false,
     note: '',
-    marks: true,
     said: '',
     unsent: 0,
     offline: false,

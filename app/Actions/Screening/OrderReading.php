@@ -51,7 +51,8 @@ final readonly class OrderReading
         return DB::transaction(function () use ($by, $stage, $size, $seed): CheckSample {
             DB::select('SELECT pg_advisory_xact_lock(hashtext(?))', ["stage {$stage->id}"]);
             $last = ReadingProgress::lastCheck($stage);
-            if ($last !== null && ReadingProgress::check($last)['read'] < ReadingProgress::check($last)['all']) {
+            $found = $last === null ? null : ReadingProgress::check($last);
+            if ($found !== null && $found['read'] < $found['all']) {
                 throw new Refused('The last check sample has not been read to its end.');
             }
             $items = DB::table('items')->where('review_id', $stage->review_id)->where('stage_id', $stage->id);

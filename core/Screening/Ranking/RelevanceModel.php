@@ -20,6 +20,12 @@ final readonly class RelevanceModel
     {
     }
 
+    /** What is learned from and scored of a publication: a title tells more than any sentence, so it counts twice. */
+    public static function text(string $title, string $abstract): string
+    {
+        return "{$title} {$title} {$abstract}";
+    }
+
     /**
      * @param  list<string>  $texts
      * @param  list<bool>  $included
