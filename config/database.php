@@ -12,7 +12,6 @@ return [
             'password' => env('DB_PASSWORD', ''),
             'charset' => 'utf8',
             'prefix' => '',
-            'search_path' => 'public',
             'sslmode' => env('DB_SSLMODE', 'prefer'),
             // a statement and its values in one message: preparing each by itself would take three
             'options' => [PDO::PGSQL_ATTR_DISABLE_PREPARES => true],

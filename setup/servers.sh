@@ -84,11 +84,12 @@ CONF
 }
 
 start_servers() {
-    local run="$DIR/run" root_flag=""
+    local run="$DIR/run" flags=(-d "opcache.preload=$ROOT/setup/preload.php")
     write_server_config
     if ! alive "$run/fpm.pid"; then
-        if am_root && [ "$(web_user)" = root ]; then root_flag="-R"; fi
-        quietly "php-fpm's start" /usr/sbin/php-fpm8.2 -y "$run/fpm.conf" $root_flag 9>&-
+        # PHP loads nothing ahead as root
+        if am_root && [ "$(web_user)" = root ]; then flags=(-R); elif am_root; then flags+=(-d "opcache.preload_user=$(web_user)"); fi
+        quietly "php-fpm's start" /usr/sbin/php-fpm8.2 "${flags[@]}" -y "$run/fpm.conf" 9>&-
     else
         kill -USR2 "$(cat "$run/fpm.pid")"
     fi

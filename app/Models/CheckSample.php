@@ -5,8 +5,6 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Carbon\CarbonImmutable as Carbon;
-use Illuminate\Database\Eloquent\Concerns\HasUlids;
-use Illuminate\Database\Eloquent\Model;
 
 /**
  * A random sample of what was unread at a stage, read to estimate how much of what is relevant has been found.
@@ -23,7 +21,7 @@ use Illuminate\Database\Eloquent\Model;
  */
 final class CheckSample extends Model
 {
-    use HasUlids;
+    protected $table = 'check_samples';
 
     public const UPDATED_AT = null;
 

@@ -5,8 +5,6 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Carbon\CarbonImmutable as Carbon;
-use Illuminate\Database\Eloquent\Concerns\HasUlids;
-use Illuminate\Database\Eloquent\Model;
 use WaryHeron\Core\Coding\CodeType;
 
 /**
@@ -24,8 +22,6 @@ use WaryHeron\Core\Coding\CodeType;
  */
 final class CodebookItem extends Model
 {
-    use HasUlids;
-
     protected $table = 'codes';
 
     protected function casts(): array

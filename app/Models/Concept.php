@@ -5,8 +5,6 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Carbon\CarbonImmutable as Carbon;
-use Illuminate\Database\Eloquent\Concerns\HasUlids;
-use Illuminate\Database\Eloquent\Model;
 
 /**
  * @property string $id
@@ -18,5 +16,5 @@ use Illuminate\Database\Eloquent\Model;
  */
 final class Concept extends Model
 {
-    use HasUlids;
+    protected $table = 'concepts';
 }

@@ -5,8 +5,6 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Carbon\CarbonImmutable as Carbon;
-use Illuminate\Database\Eloquent\Concerns\HasUlids;
-use Illuminate\Database\Eloquent\Model;
 
 /**
  * @property string $id
@@ -20,8 +18,6 @@ use Illuminate\Database\Eloquent\Model;
  */
 final class Criterion extends Model
 {
-    use HasUlids;
-
     protected $table = 'criteria';
 
     protected function casts(): array

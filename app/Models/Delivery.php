@@ -5,8 +5,6 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Carbon\CarbonImmutable as Carbon;
-use Illuminate\Database\Eloquent\Concerns\HasUlids;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 
@@ -51,7 +49,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  */
 final class Delivery extends Model
 {
-    use HasUlids;
+    protected $table = 'deliveries';
 
     public const UNDER_WAY = ['queued', 'running'];
 

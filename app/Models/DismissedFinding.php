@@ -5,8 +5,6 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Carbon\CarbonImmutable as Carbon;
-use Illuminate\Database\Eloquent\Concerns\HasUlids;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
 /**
@@ -21,7 +19,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  */
 final class DismissedFinding extends Model
 {
-    use HasUlids;
+    protected $table = 'dismissed_findings';
 
     public $timestamps = false;
 

@@ -4,9 +4,6 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use Illuminate\Database\Eloquent\Concerns\HasUlids;
-use Illuminate\Database\Eloquent\Model;
-
 /**
  * Columns chosen, renamed and ordered for another program's table.
  *
@@ -19,7 +16,7 @@ use Illuminate\Database\Eloquent\Model;
  */
 final class ExportRecipe extends Model
 {
-    use HasUlids;
+    protected $table = 'export_recipes';
 
     protected function casts(): array
     {

@@ -5,8 +5,6 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Carbon\CarbonImmutable as Carbon;
-use Illuminate\Database\Eloquent\Concerns\HasUlids;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
 /**
@@ -31,7 +29,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  */
 final class FullText extends Model
 {
-    use HasUlids;
+    protected $table = 'full_texts';
 
     /** @return BelongsTo<Publication, $this> */
     public function publication(): BelongsTo

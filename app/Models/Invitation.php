@@ -6,8 +6,6 @@ namespace App\Models;
 
 use App\Access\Role;
 use Carbon\CarbonImmutable as Carbon;
-use Illuminate\Database\Eloquent\Concerns\HasUlids;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
 /**
@@ -27,7 +25,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  */
 final class Invitation extends Model
 {
-    use HasUlids;
+    protected $table = 'invitations';
 
     /** @return BelongsTo<Review, $this> */
     public function review(): BelongsTo

@@ -5,8 +5,6 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Carbon\CarbonImmutable as Carbon;
-use Illuminate\Database\Eloquent\Concerns\HasUlids;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use WaryHeron\Core\Screening\ItemState;
 
@@ -31,7 +29,7 @@ use WaryHeron\Core\Screening\ItemState;
  */
 final class Item extends Model
 {
-    use HasUlids;
+    protected $table = 'items';
 
     /** @return BelongsTo<Publication, $this> */
     public function publication(): BelongsTo

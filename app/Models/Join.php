@@ -5,8 +5,6 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Carbon\CarbonImmutable as Carbon;
-use Illuminate\Database\Eloquent\Concerns\HasUlids;
-use Illuminate\Database\Eloquent\Model;
 
 /**
  * A publication that went into another, with the records that were its own.
@@ -26,7 +24,7 @@ use Illuminate\Database\Eloquent\Model;
  */
 final class Join extends Model
 {
-    use HasUlids;
+    protected $table = 'joins';
 
     public const UPDATED_AT = null;
 

@@ -5,8 +5,6 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Carbon\CarbonImmutable as Carbon;
-use Illuminate\Database\Eloquent\Concerns\HasUlids;
-use Illuminate\Database\Eloquent\Model;
 
 /**
  * A record that the team knows to be relevant.
@@ -21,7 +19,7 @@ use Illuminate\Database\Eloquent\Model;
  */
 final class KnownItem extends Model
 {
-    use HasUlids;
+    protected $table = 'known_items';
 
     public $timestamps = false;
 

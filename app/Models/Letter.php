@@ -5,8 +5,6 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Carbon\CarbonImmutable as Carbon;
-use Illuminate\Database\Eloquent\Concerns\HasUlids;
-use Illuminate\Database\Eloquent\Model;
 
 /**
  * @property string $id
@@ -17,7 +15,7 @@ use Illuminate\Database\Eloquent\Model;
  */
 final class Letter extends Model
 {
-    use HasUlids;
+    protected $table = 'letters';
 
     public const UPDATED_AT = null;
 }

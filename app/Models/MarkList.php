@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use Illuminate\Database\Eloquent\Concerns\HasUlids;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use WaryHeron\Core\Search\Query\Node\Node;
 use WaryHeron\Core\Search\Query\Parser;
@@ -24,7 +22,7 @@ use WaryHeron\Core\Search\Query\Parser;
  */
 final class MarkList extends Model
 {
-    use HasUlids;
+    protected $table = 'mark_lists';
 
     /** @return BelongsTo<Criterion, $this> */
     public function criterion(): BelongsTo

@@ -5,8 +5,6 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Carbon\CarbonImmutable as Carbon;
-use Illuminate\Database\Eloquent\Concerns\HasUlids;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use WaryHeron\Core\Matching\Judge;
 use WaryHeron\Core\Matching\MatchSettings;
@@ -30,7 +28,7 @@ use WaryHeron\Core\Matching\Weights;
  */
 final class Matching extends Model
 {
-    use HasUlids;
+    protected $table = 'matchings';
 
     /** @return BelongsTo<Review, $this> */
     public function review(): BelongsTo

@@ -6,8 +6,6 @@ namespace App\Models;
 
 use App\Access\Role;
 use Carbon\CarbonImmutable as Carbon;
-use Illuminate\Database\Eloquent\Concerns\HasUlids;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
 /**
@@ -22,7 +20,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  */
 final class Membership extends Model
 {
-    use HasUlids;
+    protected $table = 'memberships';
 
     /** @return BelongsTo<User, $this> */
     public function user(): BelongsTo

@@ -5,8 +5,6 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Carbon\CarbonImmutable as Carbon;
-use Illuminate\Database\Eloquent\Concerns\HasUlids;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\Relations\HasOne;
@@ -40,7 +38,7 @@ use Illuminate\Database\Eloquent\Relations\HasOne;
  */
 final class Publication extends Model
 {
-    use HasUlids;
+    protected $table = 'publications';
 
     /** @return HasMany<Record, $this> */
     public function records(): HasMany

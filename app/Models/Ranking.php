@@ -5,8 +5,6 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Carbon\CarbonImmutable as Carbon;
-use Illuminate\Database\Eloquent\Concerns\HasUlids;
-use Illuminate\Database\Eloquent\Model;
 use WaryHeron\Core\Screening\Ranking\ReadingOrder;
 
 /**
@@ -27,7 +25,7 @@ use WaryHeron\Core\Screening\Ranking\ReadingOrder;
  */
 final class Ranking extends Model
 {
-    use HasUlids;
+    protected $table = 'rankings';
 
     /** Places below are those of a check sample; ranks follow, and what has none comes last. */
     public const RANKED = 1_000_000;

@@ -5,8 +5,6 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Carbon\CarbonImmutable as Carbon;
-use Illuminate\Database\Eloquent\Concerns\HasUlids;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
 /**
@@ -28,7 +26,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  */
 final class Record extends Model
 {
-    use HasUlids;
+    protected $table = 'records';
 
     public const UPDATED_AT = null;
 

@@ -5,8 +5,6 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Carbon\CarbonImmutable as Carbon;
-use Illuminate\Database\Eloquent\Concerns\HasUlids;
-use Illuminate\Database\Eloquent\Model;
 use WaryHeron\Core\FullText\RetrievalState;
 
 /**
@@ -25,7 +23,7 @@ use WaryHeron\Core\FullText\RetrievalState;
  */
 final class Retrieval extends Model
 {
-    use HasUlids;
+    protected $table = 'retrievals';
 
     protected function casts(): array
     {

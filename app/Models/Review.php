@@ -5,8 +5,6 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Carbon\CarbonImmutable as Carbon;
-use Illuminate\Database\Eloquent\Concerns\HasUlids;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use WaryHeron\Core\Matching\MatchSettings;
 use WaryHeron\Core\Screening\StagePurpose;
@@ -23,7 +21,7 @@ use WaryHeron\Core\Screening\StagePurpose;
  */
 final class Review extends Model
 {
-    use HasUlids;
+    protected $table = 'reviews';
 
     /** @return HasMany<Membership, $this> */
     public function memberships(): HasMany
@@ -203,5 +201,11 @@ final class Review extends Model
     protected function casts(): array
     {
         return ['match_settings' => 'array'];
+    }
+
+    /** Said here, since working a plural out loads an inflector, for each decision. */
+    protected function childRouteBindingRelationshipName($childType): string
+    {
+        return $childType === 'item' ? 'items' : parent::childRouteBindingRelationshipName($childType);
     }
 }

@@ -4,9 +4,6 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use Illuminate\Database\Eloquent\Concerns\HasUlids;
-use Illuminate\Database\Eloquent\Model;
-
 /**
  * What a person said of two records: same, different or later.
  *
@@ -20,7 +17,7 @@ use Illuminate\Database\Eloquent\Model;
  */
 final class Ruling extends Model
 {
-    use HasUlids;
+    protected $table = 'rulings';
 
     public const UPDATED_AT = null;
 }

@@ -5,8 +5,6 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Carbon\CarbonImmutable as Carbon;
-use Illuminate\Database\Eloquent\Concerns\HasUlids;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 
@@ -33,7 +31,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  */
 final class Run extends Model
 {
-    use HasUlids;
+    protected $table = 'runs';
 
     public $timestamps = false;
 

@@ -5,8 +5,6 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Carbon\CarbonImmutable as Carbon;
-use Illuminate\Database\Eloquent\Concerns\HasUlids;
-use Illuminate\Database\Eloquent\Model;
 
 /**
  * A thesaurus: published by a source, or added by a team.
@@ -22,7 +20,7 @@ use Illuminate\Database\Eloquent\Model;
  */
 final class Scheme extends Model
 {
-    use HasUlids;
+    protected $table = 'schemes';
 
     public $timestamps = false;
 

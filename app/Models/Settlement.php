@@ -5,8 +5,6 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Carbon\CarbonImmutable as Carbon;
-use Illuminate\Database\Eloquent\Concerns\HasUlids;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use WaryHeron\Core\Screening\Verdict;
 
@@ -27,7 +25,7 @@ use WaryHeron\Core\Screening\Verdict;
  */
 final class Settlement extends Model
 {
-    use HasUlids;
+    protected $table = 'settlements';
 
     public const UPDATED_AT = null;
 

@@ -6,8 +6,6 @@ namespace App\Models;
 
 use Carbon\CarbonImmutable as Carbon;
 use Illuminate\Database\Eloquent\Collection;
-use Illuminate\Database\Eloquent\Concerns\HasUlids;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use WaryHeron\Core\Screening\Ranking\ReadingOrder;
 use WaryHeron\Core\Screening\Settler;
@@ -38,7 +36,7 @@ use WaryHeron\Core\Screening\StageRule;
  */
 final class Stage extends Model
 {
-    use HasUlids;
+    protected $table = 'stages';
 
     /** What each setting is called where it is changed. */
     public const RULES = ['required_decisions', 'unsure_includes', 'reason_required', 'reasons_must_agree', 'settled_by', 'names_hidden', 'work', 'criteria'];

@@ -5,8 +5,6 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Carbon\CarbonImmutable as Carbon;
-use Illuminate\Database\Eloquent\Concerns\HasUlids;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use WaryHeron\Core\Search\Strategy\Strategy as Lines;
 
@@ -26,7 +24,7 @@ use WaryHeron\Core\Search\Strategy\Strategy as Lines;
  */
 final class StrategyRevision extends Model
 {
-    use HasUlids;
+    protected $table = 'strategy_revisions';
 
     public $timestamps = false;
 

@@ -5,8 +5,6 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Carbon\CarbonImmutable as Carbon;
-use Illuminate\Database\Eloquent\Concerns\HasUlids;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
 /**
@@ -24,7 +22,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  */
 final class StrategyVersion extends Model
 {
-    use HasUlids;
+    protected $table = 'strategy_versions';
 
     public $timestamps = false;
 

@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use Illuminate\Database\Eloquent\Concerns\HasUlids;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 
 /**
@@ -18,7 +16,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  */
 final class Study extends Model
 {
-    use HasUlids;
+    protected $table = 'studies';
 
     /** @return HasMany<Publication, $this> */
     public function publications(): HasMany

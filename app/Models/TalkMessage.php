@@ -5,8 +5,6 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Carbon\CarbonImmutable as Carbon;
-use Illuminate\Database\Eloquent\Concerns\HasUlids;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
 /**
@@ -20,7 +18,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  */
 final class TalkMessage extends Model
 {
-    use HasUlids;
+    protected $table = 'talk_messages';
 
     public const UPDATED_AT = null;
 

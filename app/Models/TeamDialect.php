@@ -5,8 +5,6 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Carbon\CarbonImmutable as Carbon;
-use Illuminate\Database\Eloquent\Concerns\HasUlids;
-use Illuminate\Database\Eloquent\Model;
 
 /**
  * The dialect of a database that the team uses elsewhere.
@@ -21,5 +19,5 @@ use Illuminate\Database\Eloquent\Model;
  */
 final class TeamDialect extends Model
 {
-    use HasUlids;
+    protected $table = 'team_dialects';
 }

@@ -9,6 +9,7 @@ use App\Notices\NoticeKind;
 use Carbon\CarbonImmutable as Carbon;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Database\Query\JoinClause;
 use Illuminate\Foundation\Auth\User as Authenticatable;
 use Illuminate\Notifications\Notifiable;
 
@@ -23,7 +24,9 @@ use Illuminate\Notifications\Notifiable;
  */
 final class User extends Authenticatable
 {
-    use HasUlids, Notifiable;
+    use BootsByName, HasUlids, Notifiable;
+
+    protected $table = 'users';
 
     protected $attributes = ['remember_token' => null, 'unwanted_notices' => '{}'];
 
@@ -40,7 +43,28 @@ final class User extends Authenticatable
 
     public function roleIn(Review $review): ?Role
     {
-        return $this->roles[$review->id] ??= Membership::query()->where('review_id', $review->id)->where('user_id', $this->id)->first()?->role;
+        if (! array_key_exists($review->id, $this->roles)) {
+            $this->roles[$review->id] = Membership::query()->where('review_id', $review->id)->where('user_id', $this->id)->first()?->role;
+        }
+
+        return $this->roles[$review->id];
+    }
+
+    /**
+     * A review with what this person is in it, in one query: every page of a review asks for both.
+     *
+     * @throws \Illuminate\Database\Eloquent\ModelNotFoundException<Review>
+     */
+    public function opens(string $reviewId): Review
+    {
+        /** @var Review $review */
+        $review = Review::query()->select(['reviews.*', 'memberships.role AS role_of_reader'])->where('reviews.id', $reviewId)
+            ->leftJoin('memberships', fn (JoinClause $mine) => $mine->on('memberships.review_id', '=', 'reviews.id')->where('memberships.user_id', $this->id))->firstOrFail();
+        $role = $review->getAttribute('role_of_reader');
+        $this->roles[$review->id] = $role === null ? null : Role::from($role);
+        $review->offsetUnset('role_of_reader');
+
+        return $review->syncOriginal();
     }
 
     public function wants(NoticeKind $kind, string $way): bool

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Queries;
 
+use App\Models\Item;
 use App\Models\Stage;
 use Illuminate\Support\Facades\DB;
 use stdClass;
@@ -18,9 +19,10 @@ final class Ballots
     /**
      * @param  list<string>  $itemIds
      * @param  Stage  $rules  the stage as it is, or as it would be
+     * @param  ?list<stdClass>  $said  what was said on them, where it has been read
      * @return array<string, Ballot> by item
      */
-    public static function of(Stage $rules, array $itemIds): array
+    public static function of(Stage $rules, array $itemIds, ?array $said = null): array
     {
         $rule = $rules->rule();
         $places = null; // asked for when somebody excluded
@@ -28,7 +30,7 @@ final class Ballots
             return new Decision($one->user_id, Verdict::from($one->verdict), $one->criterion_id === null ? null : ($places ??= $rules->places())[$one->criterion_id] ?? null);
         };
         $decisions = $settlements = $ballots = $heardAt = [];
-        foreach (self::said($rules, $itemIds) as $one) {
+        foreach ($said ?? self::said($rules, $itemIds) as $one) {
             match ($one->kind) {
                 'decision' => $decisions[$one->item_id][] = $one,
                 'settlement' => $settlements[$one->item_id] = $one,
@@ -47,6 +49,33 @@ final class Ballots
         }
 
         return $ballots;
+    }
+
+    /**
+     * What was said on one item, and beside it what one person's deciding has to reckon with: read after the item is locked, for each decision, in one query.
+     *
+     * @return array{list<stdClass>, ?stdClass, ?string, bool} what was said; the person's decision that stands, a taken back one too; the decision that came with this key before; whether the item is in a share of theirs
+     */
+    public static function around(Item $item, ?string $userId, ?string $clientKey): array
+    {
+        $rows = DB::select(<<<'SQL'
+            SELECT 'decision' AS kind, item_id, user_id, verdict, criterion_id, created_at, id FROM decisions WHERE review_id = ? AND item_id = ? AND superseded_at IS NULL
+            UNION ALL SELECT 'settlement', item_id, user_id, verdict, criterion_id, created_at, id FROM settlements WHERE review_id = ? AND item_id = ? AND superseded_at IS NULL
+            UNION ALL SELECT 'before', item_id, user_id, NULL, NULL, created_at, id FROM decisions WHERE review_id = ? AND user_id = ? AND client_key = ?
+            UNION ALL SELECT 'share', item_id, user_id, NULL, NULL, NULL, NULL FROM assignments WHERE review_id = ? AND item_id = ? AND user_id = ?
+            UNION ALL SELECT 'joined', NULL, NULL, NULL, NULL, NULL, id FROM publications WHERE review_id = ? AND merged_into = ?
+            ORDER BY created_at, id
+            SQL, [$item->review_id, $item->id, $item->review_id, $item->id, $item->review_id, $userId, $clientKey, $item->review_id, $item->id, $userId, $item->review_id, $item->publication_id]);
+        $of = [];
+        foreach ($rows as $row) {
+            $of[$row->kind][] = $row;
+        }
+        $current = $of['decision'] ?? [];
+        $mine = array_values(array_filter($current, fn (stdClass $one): bool => $one->user_id === $userId))[0] ?? null;
+        // where others were joined with this publication, what was said on them counts too
+        $said = isset($of['joined']) ? self::said($item->stage, [$item->id]) : [...array_filter($current, fn (stdClass $one): bool => $one->verdict !== null), ...$of['settlement'] ?? []];
+
+        return [array_values($said), $mine, $of['before'][0]->id ?? null, isset($of['share'])];
     }
 
     /**

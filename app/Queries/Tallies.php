@@ -19,15 +19,21 @@ final readonly class Tallies
 
     public static function of(Review $review, ?Stage $stage = null): self
     {
-        return new self(DB::table('tallies')->where('review_id', $review->id)->where('stage_id', ($stage ?? $review->firstStage())->id)->pluck('n', 'state')->map(fn ($n): int => (int) $n)->all());
+        $stage ??= $review->firstStage();
+
+        return self::ofStages($review, $stage->id)[$stage->id];
     }
 
     /** @return array<string, self> by stage; one query for all */
-    public static function ofStages(Review $review): array
+    public static function ofStages(Review $review, ?string $only = null): array
     {
-        $rows = DB::table('tallies')->where('review_id', $review->id)->get(['stage_id', 'state', 'n'])->groupBy('stage_id');
+        $byStage = $only === null ? array_fill_keys($review->stages->modelKeys(), []) : [$only => []];
+        // each count is kept in parts, of which some are below nought
+        foreach (DB::table('tallies')->where('review_id', $review->id)->when($only !== null, fn ($of) => $of->where('stage_id', $only))->get(['stage_id', 'state', 'n']) as $part) {
+            $byStage[$part->stage_id][$part->state] = ($byStage[$part->stage_id][$part->state] ?? 0) + $part->n;
+        }
 
-        return $review->stages->mapWithKeys(fn (Stage $stage): array => [$stage->id => new self(isset($rows[$stage->id]) ? $rows[$stage->id]->pluck('n', 'state')->map(fn ($n): int => (int) $n)->all() : [])])->all();
+        return array_map(fn (array $byState): self => new self($byState), $byStage);
     }
 
     public function in(ItemState ...$states): int

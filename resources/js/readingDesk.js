@@ -3,9 +3,6 @@ import { DeskPdf } from './deskPdf';
 import { isTyping } from './keys';
 import { ask, data } from './server';
 
-// judged one after the other without hearing from the server
-const AT_HAND = 10;
-
 const newKey = () => [...crypto.getRandomValues(new Uint8Array(16))].map((byte) => byte.toString(16).padStart(2, '0')).join('');
 
 // outside the component: what it watches must not be wrapped
@@ -57,6 +54,8 @@ export default () => ({
     fetching: false,
     address: '',
     inFull: false,
+    // so many still at hand: time to ask for more
+    low: 10,
     file: '',
     fileWords: '',
     why: '',
@@ -68,7 +67,7 @@ export default () => ({
     newTalk: '',
     init() {
         const desk = data('desk-data');
-        Object.assign(this, { items: desk.items, behind: desk.behind, criteria: desk.criteria.map((c, i) => ({ ...c, key: i < 9 ? String(i + 1) : '' })), counts: desk.counts, urls: desk.urls, listed: desk.listed, address: desk.address, inFull: desk.inFull, lists: desk.marks, marksKey: desk.marksKey });
+        Object.assign(this, { items: desk.items, behind: desk.behind, criteria: desk.criteria.map((c, i) => ({ ...c, key: i < 9 ? String(i + 1) : '' })), counts: desk.counts, urls: desk.urls, listed: desk.listed, address: desk.address, inFull: desk.inFull, low: desk.low, lists: desk.marks, marksKey: desk.marksKey });
         this.hidden = JSON.parse(localStorage.getItem(desk.marksKey) ?? '[]');
         this.queue = new DecisionQueue(desk.queue, {
             answered: (entry, answer) => this.answered(entry, answer),
@@ -357,7 +356,7 @@ export default () => ({
         this.last = item.id;
         const body = { verdict, criterion, note: this.note, answers, key };
         // more are asked for in time, some at once: so many are here that a lost connection stops nobody
-        if (this.items.length - this.at - 1 <= AT_HAND) body.after = this.items[this.items.length - 1].position;
+        if (this.items.length - this.at - 1 <= this.low) body.after = this.items[this.items.length - 1].position;
         // a decision still on its way has no name that the server knows
         if (!seen.startsWith('sent:')) body.seen = seen;
         this.queue.add({ method: 'POST', item: item.id, url: `${this.urls.decide.replace('ITEM', item.id)}?${this.address}`, body });

@@ -28,7 +28,7 @@ for ($i = 1; $i <= $people; $i++) {
         $desk = $ask("/reviews/{$review}/screening/desk");
     }
     preg_match('~id="desk-data">(.*?)</script>~s', $desk, $data) === 1 || exit("Screener {$i} sees no Reading Desk.\n");
-    $screeners[$i] = ['curl' => $curl, 'csrf' => $token($desk), 'items' => json_decode($data[1], true)['items'], 'sent' => null, 'next' => 0.0, 'key' => null, 'tries' => 0];
+    $screeners[$i] = ['curl' => $curl, 'csrf' => $token($desk), 'items' => json_decode($data[1], true)['items'], 'low' => json_decode($data[1], true)['low'], 'sent' => null, 'next' => 0.0, 'key' => null, 'tries' => 0];
 }
 getenv('LOAD_MARK') && touch(getenv('LOAD_MARK'));
 $multi = curl_multi_init();
@@ -52,7 +52,7 @@ do {
             curl_setopt_array($one['curl'], [
                 CURLOPT_URL => "{$base}/reviews/{$review}/screening/items/{$item['id']}/decision", CURLOPT_POST => true,
                 CURLOPT_HTTPHEADER => ['Content-Type: application/json', 'Accept: application/json', "X-CSRF-TOKEN: {$one['csrf']}"],
-                CURLOPT_POSTFIELDS => json_encode(['verdict' => crc32($item['id'].$i) % 3 === 0 ? 'unsure' : 'include', 'note' => '', 'key' => $one['key'], 'seen' => $item['mine']['id'], 'answers' => (object) [], ...(count($one['items']) - 1 <= 10 ? ['after' => end($one['items'])['position']] : [])]),
+                CURLOPT_POSTFIELDS => json_encode(['verdict' => crc32($item['id'].$i) % 3 === 0 ? 'unsure' : 'include', 'note' => '', 'key' => $one['key'], 'seen' => $item['mine']['id'], 'answers' => (object) [], ...(count($one['items']) - 1 <= $one['low'] ? ['after' => end($one['items'])['position']] : [])]),
             ]);
         }
         $one['sent'] = $now;

@@ -8,9 +8,11 @@ use App\Actions\Refused;
 use App\Models\Item;
 use App\Models\Publication;
 use App\Models\Stage;
+use App\Models\User;
 use App\Queries\Ballots;
 use App\Queries\Retrievals;
 use Illuminate\Support\Facades\DB;
+use stdClass;
 use WaryHeron\Core\FullText\RetrievalState;
 use WaryHeron\Core\Screening\Ballot;
 use WaryHeron\Core\Screening\Decision;
@@ -30,22 +32,29 @@ final class ItemBallot
     /** @var array<string, int> place in the stage's order by criterion, looked up when an exclusion is about */
     private array $places;
 
-    private function __construct(public readonly Item $item, public readonly Stage $stage, public readonly Ballot $ballot)
+    /**
+     * @param  ?stdClass  $mine  the decision of the person at hand that stands, a taken back one too
+     * @param  ?string  $before  the decision that came with the same key before
+     */
+    private function __construct(public readonly Item $item, public readonly Stage $stage, public readonly Ballot $ballot, public readonly ?stdClass $mine, public readonly ?string $before, public readonly bool $isShared)
     {
     }
 
     /**
      * Locks the item: two people may decide at once.
      *
+     * @param  ?User  $by  whose own decision and share are asked about
+     * @param  ?string  $clientKey  a key of theirs that a decision may have come with before
+     *
      * @throws Refused If it is not there any more.
      */
-    public static function locked(Item $item): self
+    public static function locked(Item $item, ?User $by = null, ?string $clientKey = null): self
     {
-        return self::ifThere($item) ?? throw new Refused('This is no longer in the review.');
+        return self::ifThere($item, $by, $clientKey) ?? throw new Refused('This is no longer in the review.');
     }
 
     /** The same, or null where it has gone: an item in full text goes with its inclusion before. */
-    public static function ifThere(Item $item): ?self
+    public static function ifThere(Item $item, ?User $by = null, ?string $clientKey = null): ?self
     {
         // the stage's rule does not change meanwhile
         DB::select('SELECT pg_advisory_xact_lock_shared(hashtext(?))', ["stage {$item->stage_id}"]);
@@ -54,7 +63,12 @@ final class ItemBallot
             $locked->stage->setRelation('review', $item->review);
         }
 
-        return $locked === null ? null : new self($locked, $locked->stage, Ballots::of($locked->stage, [$locked->id])[$locked->id]);
+        if ($locked === null) {
+            return null;
+        }
+        [$said, $mine, $before, $isShared] = Ballots::around($locked, $by?->id, $clientKey);
+
+        return new self($locked, $locked->stage, Ballots::of($locked->stage, [$locked->id], $said)[$locked->id], $mine, $before, $isShared);
     }
 
     /** The item, locked, with its publication and stage, in one query: it is read for each decision. */
@@ -122,7 +136,7 @@ final class ItemBallot
             'opened_at' => $outcome->state->isOpen() ? $this->item->opened_at ?? now() : null,
         ]);
         if ($was !== $state && in_array(ItemState::Included, [$was, $state], true)) {
-            NextStage::follow($this->stage, [$this->item->publication_id]);
+            NextStage::followOne($this->stage, $this->item->publication_id, $state === ItemState::Included);
         }
 
         return $outcome;

@@ -15,6 +15,24 @@ use WaryHeron\Core\Screening\StagePurpose;
 /** Lets what is included by title and abstract go on to the full texts, and takes it off there when it no longer is. */
 final class NextStage
 {
+    /** The same as below where one publication has just been included here, or no longer is: for most the only thing to do is a new item. */
+    public static function followOne(Stage $stage, string $publicationId, bool $isIncluded): void
+    {
+        $next = $stage->purpose !== StagePurpose::TitleAbstract ? null : DB::selectOne(<<<'SQL'
+            SELECT stages.id, items.id AS item, EXISTS (SELECT 1 FROM retrievals WHERE retrievals.review_id = stages.review_id AND retrievals.publication_id = ? AND retrievals.state <> ?) AS is_known
+            FROM stages LEFT JOIN items ON items.review_id = stages.review_id AND items.stage_id = stages.id AND items.publication_id = ?
+            WHERE stages.review_id = ? AND stages.purpose = ? ORDER BY stages.id LIMIT 1
+            SQL, [$publicationId, RetrievalState::Sought->value, $publicationId, $stage->review_id, StagePurpose::FullText->value]);
+        if ($next === null || ($next->item === null && ! $isIncluded)) {
+            return;
+        }
+        if ($next->item !== null || $next->is_known) {
+            self::follow($stage, [$publicationId]);
+        } else {
+            self::add($stage, $next->id, [$publicationId]);
+        }
+    }
+
     /** @param  ?list<string>  $publicationIds  those that may have changed; null for all of the review */
     public static function follow(Stage $stage, ?array $publicationIds): void
     {
@@ -35,10 +53,17 @@ final class NextStage
         $new = $only(DB::table('items')->where('review_id', $stage->review_id)->where('stage_id', $stage->id)->where('state', ItemState::Included->value), 'publication_id')
             ->whereNotExists(fn ($q) => $q->selectRaw('1')->from('items AS after')->whereColumn('after.publication_id', 'items.publication_id')->where('after.stage_id', $next->id))->orderBy('position')->pluck('publication_id');
         foreach ($new->chunk(2000) as $part) {
-            Item::query()->insert($part->map(fn (string $id): array => ['id' => strtolower((string) Str::ulid()), 'review_id' => $stage->review_id, 'publication_id' => $id, 'stage_id' => $next->id, 'state' => ItemState::Awaited->value, 'created_at' => now(), 'updated_at' => now()])->values()->all());
+            self::add($stage, $next->id, array_values($part->all()));
         }
         // what came before and went again has its text already
         $known = $new->isEmpty() ? [] : $there()->where('state', ItemState::Awaited->value)->whereIn('publication_id', DB::table('retrievals')->where('review_id', $stage->review_id)->where('state', '<>', RetrievalState::Sought->value)->select('publication_id'))->pluck('id')->all();
         ItemBallot::recount(array_values([...$back, ...$known]));
+    }
+
+    /** @param  list<string>  $publicationIds */
+    private static function add(Stage $stage, string $nextId, array $publicationIds): void
+    {
+        $now = now()->format('Y-m-d H:i:s.vP');
+        DB::table('items')->insert(array_map(fn (string $id): array => ['id' => strtolower((string) Str::ulid()), 'review_id' => $stage->review_id, 'publication_id' => $id, 'stage_id' => $nextId, 'state' => ItemState::Awaited->value, 'created_at' => $now, 'updated_at' => $now], $publicationIds));
     }
 }

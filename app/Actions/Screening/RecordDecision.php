@@ -19,6 +19,7 @@ use App\Notices\NoticeKind;
 use App\Queries\Tallies;
 use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
+use stdClass;
 use WaryHeron\Core\Screening\BallotClosed;
 use WaryHeron\Core\Screening\ItemState;
 use WaryHeron\Core\Screening\Verdict;
@@ -29,6 +30,9 @@ final readonly class RecordDecision
     private const LEARN_AFTER = 20;
 
     private const LEARNING_SECONDS = 600;
+
+    /** More than can be closing at once: the database takes 80 connections. */
+    private const LAST_FEW = 100;
 
     public function __construct(private WriteLog $log, private TellPeople $tell)
     {
@@ -44,17 +48,16 @@ final readonly class RecordDecision
     public function execute(User $by, Item $item, Verdict $verdict, ?Criterion $criterion, string $note, ?string $seen = null, ?string $clientKey = null, array $answers = []): Decision
     {
         return DB::transaction(function () use ($by, $item, $verdict, $criterion, $note, $seen, $clientKey, $answers): Decision {
-            $ballot = ItemBallot::locked($item);
-            [$before, $mine] = $this->earlier($by, $ballot, $clientKey);
-            if ($before !== null) {
-                return $before;
+            $ballot = ItemBallot::locked($item, $by, $clientKey);
+            if ($ballot->before !== null) {
+                return Decision::query()->findOrFail($ballot->before)->setRelation('item', $ballot->item);
             }
             $ballot->mustTakePart();
-            $this->mustBeTheirs($by, $ballot);
-            $this->mustBeSeen($mine, $seen);
+            $this->mustBeTheirs($ballot);
+            $this->mustBeSeen($ballot->mine, $seen);
             $closed = $this->tried(fn () => $ballot->ballot->with($ballot->decision($by->id, $verdict, $criterion?->id)));
 
-            return $this->replace($by, $ballot, $mine, $closed, [
+            return $this->replace($by, $ballot, $closed, [
                 'verdict' => $verdict, 'criterion_id' => $criterion?->id, 'note' => $note, 'client_key' => $clientKey, 'answers' => (object) $answers,
             ], 'decision.recorded', 'Decided on');
         });
@@ -64,11 +67,11 @@ final readonly class RecordDecision
     public function rethink(User $by, Item $item, Verdict $verdict, ?Criterion $criterion, string $note): Decision
     {
         return DB::transaction(function () use ($by, $item, $verdict, $criterion, $note): Decision {
-            $ballot = ItemBallot::locked($item);
+            $ballot = ItemBallot::locked($item, $by);
             $ballot->mustTakePart();
             $after = $this->tried(fn () => $ballot->ballot->rethought($ballot->decision($by->id, $verdict, $criterion?->id)));
 
-            return $this->replace($by, $ballot, $this->earlier($by, $ballot)[1], $after, ['verdict' => $verdict, 'criterion_id' => $criterion?->id, 'note' => $note], 'decision.rethought', 'Changed their mind about');
+            return $this->replace($by, $ballot, $after, ['verdict' => $verdict, 'criterion_id' => $criterion?->id, 'note' => $note], 'decision.rethought', 'Changed their mind about');
         });
     }
 
@@ -76,27 +79,32 @@ final readonly class RecordDecision
     public function takeBack(User $by, Item $item): Decision
     {
         return DB::transaction(function () use ($by, $item): Decision {
-            $ballot = ItemBallot::locked($item);
+            $ballot = ItemBallot::locked($item, $by);
             $ballot->mustTakePart();
             $without = $this->tried(fn () => $ballot->ballot->without($by->id));
 
-            return $this->replace($by, $ballot, $this->earlier($by, $ballot)[1], $without, ['verdict' => null, 'criterion_id' => null, 'note' => ''], 'decision.taken-back', 'Took back the decision on');
+            return $this->replace($by, $ballot, $without, ['verdict' => null, 'criterion_id' => null, 'note' => ''], 'decision.taken-back', 'Took back the decision on');
         });
     }
 
     /** @param  array<string, mixed>  $values */
-    private function replace(User $by, ItemBallot $ballot, ?Decision $mine, \WaryHeron\Core\Screening\Ballot $after, array $values, string $action, string $says): Decision
+    private function replace(User $by, ItemBallot $ballot, \WaryHeron\Core\Screening\Ballot $after, array $values, string $action, string $says): Decision
     {
         $item = $ballot->item;
-        $mine?->update(['superseded_at' => now()]);
+        if ($ballot->mine !== null) {
+            Decision::query()->whereKey($ballot->mine->id)->update(['superseded_at' => now()]);
+        }
         $decision = Decision::query()->create($values + ['review_id' => $item->review_id, 'item_id' => $item->id, 'stage_id' => $item->stage_id, 'user_id' => $by->id]);
         $wasOpen = $item->state->isOpen();
         $opened = $ballot->keep($after)->state->isOpen() && ! $wasOpen;
         $title = $item->publication->title;
-        ($this->log)($item->review_id, $by, $action, "{$says} “{$title}”", $decision, array_filter(['verdict' => $decision->verdict?->value, 'criterion' => $decision->criterion_id]), $item->id);
+        $entries = [WriteLog::entry($item->review_id, $by, $action, "{$says} “{$title}”", $decision, array_filter(['verdict' => $decision->verdict?->value, 'criterion' => $decision->criterion_id]), $item->id)];
+        if ($opened) {
+            $entries[] = WriteLog::entry($item->review_id, null, 'item.opened', "All decisions are in on “{$title}”", $item);
+        }
+        $this->log->keep($entries);
         $decision->setRelation('item', $item);
         if ($opened) {
-            ($this->log)($item->review_id, null, 'item.opened', "All decisions are in on “{$title}”", $item);
             $this->tellOf($ballot, $after);
         }
 
@@ -109,7 +117,7 @@ final readonly class RecordDecision
         if ($ballot->item->state === ItemState::Disagreement) {
             ($this->tell)($after->people(), NoticeKind::Disagreement, $stage->review, "Disagreements wait at “{$stage->name}”", route('disagreements', [$stage->review_id, 'stage' => $stage->id], false));
         }
-        $tallies = Tallies::of($stage->review, $stage);
+        $tallies = $this->tallies($stage);
         if ($stage->reading_order->learns()) {
             $this->learnAnew($stage, $tallies->in(ItemState::Included, ItemState::Excluded));
         }
@@ -117,6 +125,19 @@ final readonly class RecordDecision
             $leads = $stage->review->memberships()->where('role', Role::Lead)->pluck('user_id')->all();
             ($this->tell)(array_values($leads), NoticeKind::StageDone, $stage->review, "All decisions are in at “{$stage->name}”", route('screening', [$stage->review_id, 'stage' => $stage->id], false));
         }
+    }
+
+    /** Of the last few, somebody else may just be closing one that is not kept yet: then one after the other, so that whoever is last knows it. */
+    private function tallies(Stage $stage): Tallies
+    {
+        $tallies = Tallies::of($stage->review, $stage);
+        $waiting = $tallies->in(ItemState::Waiting);
+        if ($waiting === 0 || $waiting > self::LAST_FEW) {
+            return $tallies;
+        }
+        DB::select('SELECT pg_advisory_xact_lock(hashtext(?))', ["last of {$stage->id}"]);
+
+        return Tallies::of($stage->review, $stage);
     }
 
     /** The order follows what has opened, in steps: each costs a look at everything that is left. */
@@ -128,29 +149,18 @@ final readonly class RecordDecision
         }
     }
 
-    private function mustBeTheirs(User $by, ItemBallot $ballot): void
+    private function mustBeTheirs(ItemBallot $ballot): void
     {
-        if ($ballot->stage->work === 'shares' && ! DB::table('assignments')->where('review_id', $ballot->item->review_id)->where('item_id', $ballot->item->id)->where('user_id', $by->id)->exists()) {
+        if ($ballot->stage->work === 'shares' && ! $ballot->isShared) {
             throw new Refused('This item is in other people’s shares. The lead can add it to yours.');
         }
     }
 
-    /** @return array{?Decision, ?Decision} the decision that was sent with this key before, and the one of mine that stands */
-    private function earlier(User $by, ItemBallot $ballot, ?string $clientKey = null): array
-    {
-        $mine = Decision::query()->where('review_id', $ballot->item->review_id)->where('user_id', $by->id)
-            ->where(fn ($any) => $any->where(fn ($own) => $own->where('item_id', $ballot->item->id)->whereNull('superseded_at'))->when($clientKey !== null, fn ($or) => $or->orWhere('client_key', $clientKey)))->get();
-        $before = $clientKey === null ? null : $mine->firstWhere('client_key', $clientKey);
-        $before?->setRelation('item', $ballot->item);
-
-        return [$before, $mine->first(fn (Decision $one): bool => $one->item_id === $ballot->item->id && $one->superseded_at === null)];
-    }
-
-    private function mustBeSeen(?Decision $mine, ?string $seen): void
+    private function mustBeSeen(?stdClass $mine, ?string $seen): void
     {
         $standing = $mine?->verdict === null ? '' : $mine->id;
         if ($seen !== null && $seen !== $standing) {
-            $what = $mine?->verdict === null ? 'taken back' : "changed to {$mine->verdict->value}";
+            $what = $mine?->verdict === null ? 'taken back' : "changed to {$mine->verdict}";
             throw new Refused("Your decision on this item was {$what} in another window. What stands there is shown now; decide again if you want to change it.");
         }
     }

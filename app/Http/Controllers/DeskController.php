@@ -24,8 +24,10 @@ use WaryHeron\Core\Screening\StagePurpose;
 
 final class DeskController extends Controller
 {
-    /** Items ahead of the one at hand, enough to go on with while a connection is lost; a list shows more of them at once. */
-    private const AHEAD = 12;
+    /** Items ahead of the one at hand: more than ten, to go on with while a connection is lost; a list shows more of them at once. */
+    private const AHEAD = 16;
+
+    private const LOW = 10;
 
     private const LISTED = 30;
 
@@ -61,6 +63,8 @@ final class DeskController extends Controller
             'steps' => $desk->steps(), 'kept' => $kept, 'problem' => $filters->problem, 'tags' => $desk->tags(), 'inFull' => $inFull = $stage->purpose === StagePurpose::FullText,
             'desk' => [
                 'items' => $items, 'behind' => $desk->behind(), 'counts' => $counts, 'criteria' => $criteria, 'listed' => $listed, 'inFull' => $inFull,
+                // people who sat down together do not all ask for more in the same second
+                'low' => self::LOW + crc32($me->id) % self::MORE,
                 'marks' => $desk->marks(), 'marksKey' => "heron-marks-{$review->id}",
                 'urls' => ['tag' => route('desk.tag', [$review, 'ITEM'], false), 'talk' => route('desk.talk', [$review, 'ITEM'], false), 'desk' => route('desk', $review, false), 'item' => route('desk.item', [$review, 'ITEM'], false), 'decide' => route('desk.decide', [$review, 'ITEM'], false), 'why' => $stage->ranked ? route('desk.why', [$review, 'ITEM'], false) : '', 'ahead' => route('desk.ahead', $review, false)],
                 'address' => http_build_query($address + ($listed ? ['layout' => 'list'] : [])),
@@ -119,15 +123,16 @@ final class DeskController extends Controller
 
     private function after(Request $request, Review $review, Decision $decision): JsonResponse
     {
-        $stage = $review->stageOf($decision);
+        $answer = ['item' => Desk::standing($decision)];
         $seen = $request->input('after');
-        if (is_numeric($seen)) {
-            app(ClaimItems::class)->execute($this->me($request), $stage, $this->most($request, $stage));
-        }
-        $desk = $this->desk($request, $stage);
-
         // the page counts for itself: counting everything anew for each decision would be the dearest part of it
-        return response()->json(['item' => Desk::standing($decision)] + (is_numeric($seen) ? ['items' => $desk->ahead((int) $seen, min(self::MORE, $this->most($request, $stage)))] : []));
+        if (is_numeric($seen)) {
+            $stage = $review->stageOf($decision);
+            app(ClaimItems::class)->execute($this->me($request), $stage, $this->most($request, $stage));
+            $answer['items'] = $this->desk($request, $stage)->ahead((int) $seen, min(self::MORE, $this->most($request, $stage)));
+        }
+
+        return response()->json($answer);
     }
 
     private function most(Request $request, Stage $stage): int

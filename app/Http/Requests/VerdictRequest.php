@@ -32,15 +32,15 @@ final class VerdictRequest extends FormRequest
     /** @return array<string, mixed> */
     public function rules(): array
     {
-        $stage = $this->stage();
-        // read only where one is named, which spares most decisions a query
-        $named = $this->input('verdict') === Verdict::Exclude->value || $this->filled('criterion') || $this->filled('answers');
-        $this->inUse = $named ? $stage->criteriaInUse() : $this->inUse;
+        $excludes = $this->input('verdict') === Verdict::Exclude->value;
+        // read only where one is named, which spares most decisions two queries
+        $stage = $excludes || $this->filled('criterion') || $this->input('answers', []) !== [] ? $this->stage() : null;
+        $this->inUse = $stage?->criteriaInUse() ?? $this->inUse;
         $criteria = $this->inUse->pluck('id')->all();
 
         return [
             'verdict' => ['required', Rule::enum(Verdict::class)],
-            'criterion' => [Rule::requiredIf($stage->requiresReason($criteria !== []) && $this->input('verdict') === Verdict::Exclude->value), 'nullable', Rule::in($criteria)],
+            'criterion' => [Rule::requiredIf($excludes && $stage?->requiresReason($criteria !== [])), 'nullable', Rule::in($criteria)],
             'note' => ['nullable', 'string', 'max:4000'],
             'answers' => ['nullable', 'array:'.implode(',', $criteria)],
             'answers.*' => ['in:yes,no,unclear'],
