@@ -19,6 +19,8 @@ use Carbon\CarbonImmutable as Carbon;
  * @property list<string> $records
  * @property bool $folded
  * @property array<string, array{field: string, value: string, by: string, at: string}> $chosen
+ * @property ?string $study_id the study that what went was a report of
+ * @property bool $study_taken whether what is kept became a report of it by the join
  * @property Carbon $created_at
  * @property ?Carbon $undone_at
  */
@@ -30,6 +32,6 @@ final class Join extends Model
 
     protected function casts(): array
     {
-        return ['records' => 'array', 'chosen' => 'array', 'folded' => 'boolean', 'undone_at' => 'immutable_datetime'];
+        return ['records' => 'array', 'chosen' => 'array', 'folded' => 'boolean', 'study_taken' => 'boolean', 'undone_at' => 'immutable_datetime'];
     }
 }

@@ -1,6 +1,7 @@
 <?php
 
 use App\Actions\FullTexts\AskLocker;
+use App\Actions\FullTexts\LinkReports;
 use App\Actions\FullTexts\SetRetrieval;
 use App\Actions\Records\JoinPublications;
 use App\Actions\Refused;
@@ -8,6 +9,8 @@ use App\Jobs\FetchFullTexts;
 use App\Models\CodebookItem;
 use App\Models\FullText;
 use App\Models\Item;
+use App\Models\Join;
+use App\Models\Publication;
 use App\Models\Retrieval;
 use App\Models\Task;
 use App\Queries\FlowQuery;
@@ -206,6 +209,26 @@ it('counts reports and studies apart', function () {
         $this->actingAs($world->people['anna'])->delete("/reviews/{$world->review->id}/full-texts/reports/{$ids[$i]}");
     }
     expect($studies())->toBe(4)->and($world->review->studies()->count())->toBe(0);
+});
+
+it('keeps what is known of studies when reports are found to be one publication, and when they are taken apart', function () {
+    $world = soughtTexts(3);
+    $ids = array_map(fn (int $i): string => inFull($world, $i)->publication_id, range(0, 2));
+    $study = app(LinkReports::class)->execute($world->people['lead'], $world->review, [$ids[1], $ids[2]]);
+    $of = fn (): array => array_map(fn (string $id): ?string => Publication::query()->find($id)?->study_id, $ids);
+    expect($of())->toBe([null, $study->id, $study->id]);
+
+    expect(app(JoinPublications::class)->execute($world->people['lead'], $world->review->id, [$ids[0], $ids[1]], 'one'))->toBe($ids[0]);
+    expect($of()[0])->toBe($study->id);
+    app(JoinPublications::class)->undo($world->people['lead'], Join::query()->sole());
+    expect($of())->toBe([null, $study->id, $study->id]);
+
+    // both reports of the study are one publication: taken out of it, the study goes, and what comes apart again has none
+    app(JoinPublications::class)->execute($world->people['lead'], $world->review->id, [$ids[1], $ids[2]], 'two');
+    app(LinkReports::class)->takeOut($world->people['lead'], Publication::query()->findOrFail($ids[1]));
+    expect($world->review->studies()->count())->toBe(0);
+    app(JoinPublications::class)->undo($world->people['lead'], Join::query()->whereNull('undone_at')->sole());
+    expect($of())->toBe([null, null, null]);
 });
 
 it('shares out texts before they come, and hands them on with the rest', function () {

@@ -66,7 +66,7 @@ final readonly class LinkReports
                 return;
             }
             $report->update(['study_id' => null]);
-            if ($study->publications()->count() < 2) {
+            if ($study->publications()->whereNull('merged_into')->count() < 2) {
                 $study->publications()->update(['study_id' => null]);
                 $study->delete();
             }

@@ -77,6 +77,7 @@ final readonly class JoinPublications
                 $back->save();
                 Item::query()->create(['review_id' => $join->review_id, 'publication_id' => $back->id, 'stage_id' => $back->review->firstStage()->id]);
             }
+            $this->giveStudyBack($join, $back, $kept);
             Record::query()->whereIn('id', $records->pluck('id'))->update(['publication_id' => $back->id]);
             Item::query()->where('review_id', $join->review_id)->where('publication_id', $back->id)->where('state', ItemState::Folded->value)->update(['folded_at' => null, 'state' => ItemState::Waiting->value, 'opened_at' => null]);
             $join->update(['undone_at' => now(), 'undone_by' => $by->id]);
@@ -88,10 +89,27 @@ final readonly class JoinPublications
         });
     }
 
+    private function giveStudyBack(Join $join, Publication $back, Publication $kept): void
+    {
+        if (! $join->folded) {
+            $back->update(['study_id' => $join->study_id]);
+        }
+        if ($join->study_taken && $kept->study_id !== null && $kept->study_id === $back->study_id) {
+            $kept->update(['study_id' => null]);
+        }
+    }
+
     private function take(?User $by, Publication $gone, Publication $kept, bool $hasWork, string $stroke, ?string $matchingId): void
     {
         $records = Record::query()->where('review_id', $gone->review_id)->where('publication_id', $gone->id)->orderBy('id')->pluck('id')->all();
-        Join::query()->create(['review_id' => $gone->review_id, 'matching_id' => $matchingId, 'user_id' => $by?->id, 'stroke' => $stroke, 'kept' => $kept->id, 'gone' => $gone->id, 'records' => $records, 'folded' => $hasWork, 'chosen' => $gone->chosen]);
+        $takesStudy = $gone->study_id !== null && $kept->study_id === null;
+        Join::query()->create([
+            'review_id' => $gone->review_id, 'matching_id' => $matchingId, 'user_id' => $by?->id, 'stroke' => $stroke, 'kept' => $kept->id, 'gone' => $gone->id, 'records' => $records, 'folded' => $hasWork, 'chosen' => $gone->chosen,
+            'study_id' => $gone->study_id, 'study_taken' => $takesStudy,
+        ]);
+        if ($takesStudy) {
+            $kept->update(['study_id' => $gone->study_id]);
+        }
         Record::query()->whereIn('id', $records)->update(['publication_id' => $kept->id]);
         if ($hasWork) {
             Item::query()->where('review_id', $gone->review_id)->where('publication_id', $gone->id)->update(['state' => ItemState::Folded->value, 'folded_at' => now()]);
