@@ -8,6 +8,7 @@ use Carbon\CarbonImmutable as Carbon;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\Relations\HasOne;
+use WaryHeron\Core\Bibliography\Name;
 
 /**
  * @property string $id
@@ -62,6 +63,12 @@ final class Publication extends Model
     public function item(): HasOne
     {
         return $this->hasOne(Item::class)->oldestOfMany('position');
+    }
+
+    /** "Okafor 2024": the first author's family name as it is written, and the year. */
+    public function called(): string
+    {
+        return trim(Name::indexed(strtok($this->authors, ';') ?: '')->family.' '.$this->year);
     }
 
     protected function casts(): array

@@ -49,10 +49,17 @@ final class Studies
         $rows = self::reports($review)->limit(2000)->get(['publications.id', 'publications.title', 'publications.authors', 'publications.year', 'publications.abstract', 'publications.study_id'])->keyBy('id');
         $leads = SameStudy::leads(array_values($rows->map(fn (stdClass $row): ReportOfStudy => new ReportOfStudy($row->id, $row->title, array_values(array_filter(explode('; ', $row->authors))), (int) $row->year, $row->abstract))->all()));
 
-        return array_values(array_filter(array_map(function (array $lead) use ($rows): ?array {
+        $told = [];
+        foreach ($leads as $lead) {
             [$one, $other] = [$rows[$lead['reports'][0]] ?? new stdClass, $rows[$lead['reports'][1]] ?? new stdClass];
+            $studies = [$one->study_id ?? $one->id, $other->study_id ?? $other->id];
+            sort($studies);
+            // what is linked already is no lead, and of two studies the firmest one says enough
+            if ($studies[0] !== $studies[1]) {
+                $told[implode(' ', $studies)] ??= ['reports' => [$one, $other], 'confidence' => $lead['confidence'], 'because' => $lead['because']];
+            }
+        }
 
-            return $one->study_id !== null && $one->study_id === $other->study_id ? null : ['reports' => [$one, $other], 'confidence' => $lead['confidence'], 'because' => $lead['because']];
-        }, $leads)));
+        return array_values($told);
     }
 }

@@ -42,10 +42,11 @@ final readonly class Name
         return implode(', ', array_filter([$this->family, $this->given, $this->suffix], fn (string $part): bool => $part !== ''));
     }
 
-    /** "Okafor IN": family name and initials. */
+    /** "Okafor IN": family name and initials; two or three capitals in one are initials already. */
     public function short(): string
     {
-        preg_match_all('/(?<![\p{L}\p{N}])\p{L}/u', $this->given, $initials);
+        $each = preg_match('/^\p{Lu}{2,3}$/u', $this->given) === 1 ? '/\p{L}/u' : '/(?<![\p{L}\p{N}])\p{L}/u';
+        preg_match_all($each, $this->given, $initials);
 
         return trim($this->family.' '.mb_strtoupper(implode('', $initials[0])));
     }

@@ -17,7 +17,7 @@ final class SameStudy
 {
     private const REGISTRATION = '/\b[A-Z]{2,8}[- ]?(?:\d{5,}|\d{4}[-\/]\d{2,})(?:[-\/]\d{2,})*\b/';
 
-    private const PEOPLE = '/(?<![\d,.])(\d{2,3}(?:,\d{3})?|\d{4,6}) (?:\p{L}+ ){0,3}(?:nurses|doctors|physicians|staff|participants|people|patients|workers|residents|midwives|teams|adults|volunteers|persons|women|men)\b/u';
+    private const PEOPLE = '/(?<![\d,.])(\d{2,3}(?:,\d{3})?|\d{4,6}) (?:\p{L}+ ){0,3}(?:nurses|doctors|physicians|pharmacists|clinicians|crews|employees|staff|participants|people|patients|workers|residents|midwives|teams|adults|volunteers|persons|women|men)\b/u';
 
     private const YEARS_APART = 6;
 

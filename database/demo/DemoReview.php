@@ -143,6 +143,7 @@ final class DemoReview
         private readonly AddFullText $bring,
         private readonly FullTextLocker $copies,
         private readonly Sources $sources,
+        private readonly FollowUps $followUps,
     ) {
     }
 
@@ -161,6 +162,8 @@ final class DemoReview
             $this->check($start->addDays(19));
             $this->settleSome($start->addDays(20));
             $this->readInFull($start->addDays(21));
+            $this->at($start->addDays(21)->setTime(17, 0));
+            $this->followUps->find($this->review, $this->people['mirela'], [$this->people['karin'], $this->people['tunde']]);
             $this->code($start->addDays(22));
             $this->at($start->addDays(23)->setTime(15, 0));
             $this->deliverLate();

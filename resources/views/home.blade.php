@@ -18,16 +18,16 @@
                                         <span class="quiet">nothing</span>
                                     @endif
                                     @if ($one['waiting']->toScreen > 0)
-                                        <a href="{{ route('desk', $one['review']) }}"><span class="waits">{{ number_format($one['waiting']->toScreen) }}</span> to screen</a><br>
+                                        <a class="waits-link" href="{{ route('desk', $one['review']) }}"><span class="waits">{{ number_format($one['waiting']->toScreen) }}</span> <span>to screen</span></a><br>
                                     @endif
                                     @if ($one['waiting']->toReadInFull > 0)
-                                        <a href="{{ route('desk', [$one['review'], 'stage' => \App\Queries\Retrievals::stage($one['review'])]) }}"><span class="waits">{{ number_format($one['waiting']->toReadInFull) }}</span> to read in full</a><br>
+                                        <a href="{{ route('desk', [$one['review'], 'stage' => \App\Queries\Retrievals::stage($one['review'])]) }}"><span class="waits">{{ number_format($one['waiting']->toReadInFull) }}</span> <span>to read in full</span></a><br>
                                     @endif
                                     @if ($one['waiting']->toSettle > 0)
-                                        <a href="{{ route('disagreements', $one['review']) }}"><span class="waits">{{ number_format($one['waiting']->toSettle) }}</span> {{ $one['waiting']->toSettle === 1 ? 'disagreement' : 'disagreements' }}</a><br>
+                                        <a class="waits-link" href="{{ route('disagreements', $one['review']) }}"><span class="waits">{{ number_format($one['waiting']->toSettle) }}</span> <span>{{ $one['waiting']->toSettle === 1 ? 'disagreement' : 'disagreements' }}</span></a><br>
                                     @endif
                                     @if ($one['waiting']->toCode > 0)
-                                        <a href="{{ route('coding', $one['review']) }}"><span class="waits">{{ number_format($one['waiting']->toCode) }}</span> to code</a>
+                                        <a class="waits-link" href="{{ route('coding', $one['review']) }}"><span class="waits">{{ number_format($one['waiting']->toCode) }}</span> <span>to code</span></a>
                                     @endif
                                 </td>
                             </tr>

@@ -24,7 +24,7 @@ it('has something real to do on every screen, and is the same each time', functi
     };
     $first = $picture();
     $review = array_shift($first);
-    expect(Delivery::query()->where('review_id', $review->id)->where('state', 'done')->count())->toBe(5);
+    expect(Delivery::query()->where('review_id', $review->id)->where('state', 'done')->count())->toBe(6);
     $matching = $review->matchings()->latest('id')->first();
     expect(count(CertainGroups::of($matching)))->toBeGreaterThan(3)->and(count(PairingQueue::of($matching, $review->memberships()->first()->user)->groups))->toBeGreaterThan(3);
     expect(Delivery::query()->where('review_id', $review->id)->sum('already_here'))->toBeGreaterThan(20);

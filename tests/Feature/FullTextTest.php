@@ -15,6 +15,7 @@ use App\Models\Retrieval;
 use App\Models\Task;
 use App\Queries\FlowQuery;
 use App\Queries\Retrievals;
+use App\Queries\Studies;
 use Illuminate\Http\Client\Request;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\Http;
@@ -209,6 +210,23 @@ it('counts reports and studies apart', function () {
         $this->actingAs($world->people['anna'])->delete("/reviews/{$world->review->id}/full-texts/reports/{$ids[$i]}");
     }
     expect($studies())->toBe(4)->and($world->review->studies()->count())->toBe(0);
+});
+
+it('points at reports of one study, once for each two studies, and names them as authors write themselves', function () {
+    $world = soughtTexts(3);
+    $ids = array_map(fn (int $i): string => inFull($world, $i)->publication_id, range(0, 2));
+    foreach ($ids as $i => $id) {
+        app(SetRetrieval::class)->execute($world->people['lead'], $world->review, [$id], RetrievalState::Obtained, '', now());
+        foreach (['anna', 'ben'] as $who) {
+            $world->decide($who, inFull($world, $i), 'include');
+        }
+    }
+    Publication::query()->whereIn('id', $ids)->update(['abstract' => 'Registered as TRVK-2021/0042.', 'authors' => 'Özkaya-Lind É; Haas MK', 'first_author' => 'ozkaya lind', 'year' => 2021]);
+    expect(Studies::leads($world->review))->toHaveCount(3)->each->toHaveKey('confidence', 'firm');
+    $study = app(LinkReports::class)->execute($world->people['lead'], $world->review, array_slice($ids, 0, 2));
+    expect($study->name)->toBe('Özkaya-Lind 2021')->and(Studies::leads($world->review))->toHaveCount(1);
+    app(LinkReports::class)->execute($world->people['lead'], $world->review, $ids);
+    expect(Studies::leads($world->review))->toBe([]);
 });
 
 it('keeps what is known of studies when reports are found to be one publication, and when they are taken apart', function () {

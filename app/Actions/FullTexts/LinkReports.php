@@ -35,7 +35,7 @@ final readonly class LinkReports
             $first = $reports->firstOrFail();
             $joined = array_values($reports->pluck('study_id')->filter()->unique()->all());
             $study = $joined === [] ? null : Study::query()->where('review_id', $review->id)->whereKey($joined[0])->first();
-            $name = mb_substr($name !== '' ? $name : trim("{$first->first_author} {$first->year}"), 0, 200);
+            $name = mb_substr($name !== '' ? $name : $first->called(), 0, 200);
             $study ??= Study::query()->create(['review_id' => $review->id, 'name' => $name, 'created_by' => $by->id]);
             Publication::query()->where('review_id', $review->id)->where(fn ($any) => $any->whereIn('id', $reports->pluck('id'))->orWhereIn('study_id', $joined))->update(['study_id' => $study->id]);
             Study::query()->where('review_id', $review->id)->whereIn('id', $joined)->whereKeyNot($study->id)->delete();

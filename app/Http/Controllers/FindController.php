@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Models\Publication;
 use App\Models\Review;
 use App\Support\Input;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
-use Illuminate\Support\Facades\DB;
 use WaryHeron\Core\Search\Text\Words;
 
 /** What Ctrl-K finds beyond the screens: publications of this review by the words of their titles. */
@@ -22,8 +22,8 @@ final class FindController extends Controller
             return response()->json(['found' => []]);
         }
         $query = implode(' & ', array_map(fn (string $word, int $i): string => "'{$word}':".($i === $last ? '*' : '').'AD', $words, array_keys($words)));
-        $rows = DB::table('publications')->where('review_id', $review->id)->whereNull('merged_into')->whereRaw('words @@ ?::tsquery', [$query])->limit(8)->get(['id', 'title', 'first_author', 'year']);
+        $found = Publication::query()->where('review_id', $review->id)->whereNull('merged_into')->whereRaw('words @@ ?::tsquery', [$query])->limit(8)->get(['id', 'title', 'authors', 'year']);
 
-        return response()->json(['found' => $rows->map(fn ($row): array => ['title' => $row->title, 'about' => trim(ucfirst($row->first_author).' '.$row->year), 'url' => route('publications.show', [$review, $row->id], false)])]);
+        return response()->json(['found' => $found->map(fn (Publication $one): array => ['title' => $one->title, 'about' => $one->called(), 'url' => route('publications.show', [$review, $one->id], false)])]);
     }
 }

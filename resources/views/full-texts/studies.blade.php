@@ -7,13 +7,15 @@
             @else
                 @can('obtain', $review) <form id="link" method="post" action="{{ route('studies.link', $review) }}" class="section line-up">@csrf <label>Name <input class="input" name="name" maxlength="200" placeholder="first author and year"></label> <button class="button button-go">Link the ticked ones as one study</button></form> @endcan
                 <table class="table">
-                    <thead><tr><th><span class="visually-hidden">Choose</span></th><th>Study</th><th>Report</th><th>Journal</th><th class="number">Year</th><th><span class="visually-hidden">Do</span></th></tr></thead>
+                    <thead><tr><th><span class="visually-hidden">Choose</span></th><th>Report</th><th>Journal</th><th class="number">Year</th><th><span class="visually-hidden">Do</span></th></tr></thead>
                     @foreach ($studies as $study)
                         <tbody @if ($study['id']) class="study" @endif>
+                            @if ($study['id'])
+                                <tr><th colspan="5" scope="rowgroup"><div class="line-up">@can('obtain', $review) <form method="post" action="{{ route('studies.rename', [$review, $study['id']]) }}">@csrf @method('put') <input class="input" name="name" value="{{ $study['name'] }}" maxlength="200" aria-label="Name of the study"></form> @else {{ $study['name'] }} @endcan <span class="small quiet font-normal">one study, {{ count($study['reports']) }} reports</span></div></th></tr>
+                            @endif
                             @foreach ($study['reports'] as $report)
                                 <tr>
                                     <td>@can('obtain', $review) <input type="checkbox" form="link" name="reports[]" value="{{ $report->id }}" aria-label="{{ $report->title }}"> @endcan</td>
-                                    <td>@if ($loop->first && $study['id']) @can('obtain', $review) <form method="post" action="{{ route('studies.rename', [$review, $study['id']]) }}">@csrf @method('put') <input class="input" name="name" value="{{ $study['name'] }}" maxlength="200" aria-label="Name of the study"></form> @else {{ $study['name'] }} @endcan <span class="small quiet">{{ count($study['reports']) }} reports</span> @endif</td>
                                     <td><a class="title-link" href="{{ route('publications.show', [$review, $report->id]) }}">{{ $report->title }}</a><br><span class="small quiet">{{ Str::limit($report->authors, 80) }}</span></td>
                                     <td>{{ $report->journal }}</td><td class="number">{{ $report->year }}</td>
                                     <td>@if ($study['id']) @can('obtain', $review) <form method="post" action="{{ route('studies.take-out', [$review, $report->id]) }}">@csrf @method('delete') <button class="button button-plain" >Take out<span class="visually-hidden">: {{ $report->title }}</span></button></form> @endcan @endif</td>

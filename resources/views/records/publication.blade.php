@@ -12,7 +12,7 @@
                 <header class="sheet-head"><h2>What is shown, and from where</h2> <span>the best of each record by stated rules; choose another value, or write one</span></header>
                 <table class="table small"><tbody>
                     @foreach ($shown as $one)
-                        <tr><th scope="row">{{ $one['label'] }}<br><span class="quiet">{{ $one['rule'] }}</span></th>
+                        <tr><th scope="row">{{ $one['label'] }}<br><span class="quiet font-normal">{{ $one['rule'] }}</span></th>
                             <td>{{ Str::limit($one['value'], 240) ?: '—' }}<br><span class="quiet">{{ $one['from'] }}</span></td>
                             <td>@can('deliver', $review)<details class="menu"><summary class="button-plain">Change</summary>
                                 @foreach ($one['others'] as $other) <form method="post" action="{{ route('publications.mend', [$review, $publication]) }}">@csrf <input type="hidden" name="field" value="{{ $one['field'] }}"><input type="hidden" name="value" value="{{ $other['value'] }}"><button class="button-plain text-left">{{ Str::limit($other['value'], 120) }} <span class="quiet">{{ $other['source'] }}</span></button></form> @endforeach
@@ -60,12 +60,12 @@
             @empty
                 <p class="section small quiet">Not screened.</p>
             @endforelse
+            @if ($items->contains(fn ($item) => ! $item->state->isOpen())) <p class="section small quiet">Decisions are shown when the item opens; your own always.</p> @endif
             @if ($retrieval)
-                <div class="section"><h3>Full text</h3><p><a href="{{ route('full-texts', [$review, 'words' => $publication->doi !== '' ? $publication->doi : $publication->title]) }}">{{ ucfirst($retrieval['stateWords']) }}</a> <span class="small quiet">{{ implode(', ', array_filter([$retrieval['reason'], $retrieval['datedWords']])) }}</span></p>
+                <div class="section"><h3>Its text</h3><p><a href="{{ route('full-texts', [$review, 'words' => $publication->doi !== '' ? $publication->doi : $publication->title]) }}">{{ ucfirst($retrieval['stateWords']) }}</a> <span class="small quiet">{{ implode(', ', array_filter([$retrieval['reason'], $retrieval['datedWords']])) }}</span></p>
                     @foreach ($retrieval['copies'] as $copy) <p class="small"><a href="{{ $copy['url'] }}">{{ $copy['name'] }}</a> <span class="quiet">{{ $copy['about'] }}</span></p> @endforeach
                     @if ($retrieval['study'] !== '') <p class="small">A report of the study <a href="{{ route('studies', $review) }}">{{ $retrieval['study'] }}</a></p> @endif</div>
             @endif
-            <p class="section small quiet">Decisions are shown when the item opens; your own always.</p>
             <div class="section">
                 <h3>History</h3>
                 @forelse ($history as $entry) <p class="small">{{ $entry->created_at->format('j M Y') }} {{ $entry->user?->name ?? 'Wary Heron' }}: {{ Str::limit($entry->summary, 110) }}</p> @empty <p class="small quiet">Nothing but its delivery.</p> @endforelse

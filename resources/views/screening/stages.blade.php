@@ -63,7 +63,7 @@
             <section class="sheet">
                 <header class="sheet-head"><h2>Add a stage</h2></header>
                 <form class="sheet-body" method="post" action="{{ route('stages.store', $review) }}">@csrf
-                    <x-field name="name" label="Name" placeholder="Full text" required />
+                    <x-field name="name" label="Name" placeholder="Second question" required />
                     <fieldset class="field"><legend class="field-label">What for</legend><div class="choices">
                         @unless ($stages->contains(fn ($s) => $s->purpose->value === 'full-text')) <label><input type="radio" name="purpose" value="full-text" checked> full texts: what is included by title and abstract goes on to it, and what is included here is coded</label> @endunless
                         <label><input type="radio" name="purpose" value="subset" @checked($stages->contains(fn ($s) => $s->purpose->value === 'full-text'))> a second question on some publications, shared out by hand; it leads to no exclusion elsewhere</label>

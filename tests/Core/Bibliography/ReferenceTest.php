@@ -12,6 +12,7 @@ it('writes names short and inverted', function (string $given, string $short, st
     expect([$name->short(), $name->inverts()])->toBe([$short, $inverted]);
 })->with([
     ['Okafor, Ines N.', 'Okafor IN', 'Okafor, Ines N.'], ['Özkaya, élan', 'Özkaya É', 'Özkaya, élan'], ['Haas, M.-K.', 'Haas MK', 'Haas, M.-K.'], ['The Lamp Group', 'The Lamp Group', 'The Lamp Group'], ['Strand, B., Jr', 'Strand B', 'Strand, B., Jr'],
+    ['Boruta, AK', 'Boruta AK', 'Boruta, AK'], ['OKAFOR, INES', 'OKAFOR I', 'OKAFOR, INES'],
 ]);
 
 it('says where a work stands in its journal', function (array $values, string $place) {
