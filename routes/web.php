@@ -216,6 +216,7 @@ Route::prefix('/reviews/{review}')->middleware('auth')->scopeBindings()->group(f
     Route::post('/records/tags', [LibraryController::class, 'tag'])->can('tag', 'review')->name('library.tag');
 
     Route::middleware('can:obtain,review')->group(function (): void {
+        Route::get('/full-texts/retrievals', [RetrievalController::class, 'all'])->name('retrievals.all');
         Route::post('/full-texts/retrievals', [RetrievalController::class, 'set'])->name('retrievals.set');
         Route::post('/full-texts/locker', [RetrievalController::class, 'askLocker'])->name('retrievals.locker');
         Route::post('/full-texts/files', [FullTextController::class, 'store'])->name('full-texts.store');

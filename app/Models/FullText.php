@@ -45,7 +45,13 @@ final class FullText extends Model
 
     public function path(): string
     {
-        return "full-texts/{$this->hash}";
+        return self::pathOf($this->hash);
+    }
+
+    /** Where the file is kept, by what it holds. */
+    public static function pathOf(string $hash): string
+    {
+        return "full-texts/{$hash}";
     }
 
     protected function casts(): array

@@ -186,7 +186,7 @@ final class Desk
     {
         $rows = array_values($query->get()->all());
         $sources = $this->sources($publications = array_column($rows, 'publication_id'));
-        $tags = self::tagsOf($this->review, $publications);
+        $tags = Tags::of($this->review, $publications);
         $copies = $this->stage->purpose === StagePurpose::FullText ? Retrievals::copies($this->review, $publications) : [];
 
         return array_map(fn (stdClass $row): array => [
@@ -261,20 +261,6 @@ final class Desk
         }
 
         return $leads;
-    }
-
-    /**
-     * @param  list<string>  $publications
-     * @return array<string, list<string>> by publication
-     */
-    public static function tagsOf(Review $review, array $publications): array
-    {
-        $tags = [];
-        foreach (DB::table('publication_tags')->where('review_id', $review->id)->whereIn('publication_id', $publications)->orderBy('tag')->get(['publication_id', 'tag']) as $one) {
-            $tags[$one->publication_id][] = $one->tag;
-        }
-
-        return $tags;
     }
 
     /** @return list<array{id: string, by: string, at: string, body: string}> empty while the item is blinded */

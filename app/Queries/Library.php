@@ -62,7 +62,7 @@ final readonly class Library
             // the query finds few: they are gathered by the indexes of words first, and not looked for in the order of the list
             $query = DB::table('publications')->whereIn('publications.id', (clone $query)->select('publications.id')->offset(0));
         }
-        $rows = self::inOrder($filters->query !== null && $dense, fn (): array => self::rows($query, $sort, $descending !== $backwards, $at));
+        $rows = self::inOrder($filters->query !== null && $dense, fn (): array => self::rows($review, $query, $sort, $descending !== $backwards, $at));
         $more = count($rows) > self::PER_PAGE;
         $rows = array_slice($rows, 0, self::PER_PAGE);
         $first = match (true) {
@@ -109,7 +109,7 @@ final readonly class Library
      * @param  ?array{value: string|int, id: string, back: bool, first: int}  $at
      * @return list<stdClass>
      */
-    private static function rows(Builder $query, string $sort, bool $descending, ?array $at): array
+    private static function rows(Review $review, Builder $query, string $sort, bool $descending, ?array $at): array
     {
         $by = self::SORTS[$sort];
         $way = $descending ? 'desc' : 'asc';
@@ -131,9 +131,9 @@ final readonly class Library
                 ->whereIn('stages.purpose', [StagePurpose::TitleAbstract->value, StagePurpose::FullText->value])->orderByDesc('stages.position')->limit(1)->select('items.state', 'items.settled'), 'standing')
             ->orderByRaw('page.sorted_by '.$way)->orderBy('page.id', $way)
             ->get(['page.*', 'standing.state', 'standing.settled'])->all());
-        $tags = DB::table('publication_tags')->whereIn('publication_id', array_column($rows, 'id'))->orderBy('tag')->get(['publication_id', 'tag'])->groupBy('publication_id');
+        $tags = Tags::of($review, array_column($rows, 'id'));
         foreach ($rows as $row) {
-            $row->tags = isset($tags[$row->id]) ? $tags[$row->id]->pluck('tag')->all() : [];
+            $row->tags = $tags[$row->id] ?? [];
         }
 
         return $rows;

@@ -21,6 +21,9 @@ final class Retrievals
 {
     public const PER_PAGE = 100;
 
+    /** So many can be told on at once. */
+    public const AT_ONCE = 2000;
+
     /** What the list can be narrowed down to, beside the states themselves. */
     public const NARROW = ['copy' => 'with a PDF here', 'paper' => 'obtained, without a PDF here', 'refused' => 'without a copy in the locker', 'no-doi' => 'without a DOI', 'judged' => 'with a final decision'];
 
@@ -55,9 +58,15 @@ final class Retrievals
         return self::sought($review)->where('retrievals.state', RetrievalState::NotRetrievable->value)->groupBy('retrievals.reason')->orderByRaw('count(*) DESC, retrievals.reason')->selectRaw('retrievals.reason, count(*) AS n')->pluck('n', 'reason')->map(fn ($n): int => (int) $n)->all();
     }
 
-    /** Narrows a query of those sought down. */
-    public static function narrow(Builder $sought, string $state, string $only, string $words, string $reason = ''): Builder
+    /**
+     * Those sought, narrowed down.
+     *
+     * @param  array<string, string>  $kept  state, only, words and reason, as far as each is given
+     */
+    public static function found(Review $review, array $kept): Builder
     {
+        $sought = self::sought($review);
+        ['state' => $state, 'only' => $only, 'words' => $words, 'reason' => $reason] = $kept + ['state' => '', 'only' => '', 'words' => '', 'reason' => ''];
         $sought->when($reason !== '', fn (Builder $one) => $one->where('retrievals.reason', $reason));
         $copies = fn (Builder $q) => $q->selectRaw('1')->from('full_texts')->whereColumn('full_texts.review_id', 'items.review_id')->whereColumn('full_texts.publication_id', 'items.publication_id')->whereNull('full_texts.taken_out_at');
         match ($only) {
@@ -74,6 +83,14 @@ final class Retrievals
         }
 
         return RetrievalState::tryFrom($state) === null ? $sought : $sought->whereRaw("coalesce(retrievals.state, 'sought') = ?", [$state]);
+    }
+
+    /** @return list<array{id: string, state: string, reason: string, dated: string}> how far each of the whole list is, in its order */
+    public static function standings(Builder $narrowed): array
+    {
+        return array_values((clone $narrowed)->orderBy('publications.first_author')->orderBy('publications.year')->orderBy('publications.id')->limit(self::AT_ONCE)
+            ->get(['publications.id', 'items.created_at', 'retrievals.state', 'retrievals.reason', 'retrievals.dated'])
+            ->map(fn (stdClass $row): array => ['id' => $row->id, 'state' => $row->state ?? RetrievalState::Sought->value, 'reason' => $row->reason ?? '', 'dated' => Carbon::parse($row->dated ?? $row->created_at)->format('Y-m-d')])->all());
     }
 
     /** @return list<array<string, mixed>> a page of the list, for its screen */

@@ -18,6 +18,8 @@ export default () => ({
     over: false,
     undone: [],
     ticked: [],
+    // ticked ones that stand on other pages of the list
+    others: [],
     init() {
         const given = data('texts-data');
         Object.assign(this, { rows: given.rows, counts: given.counts, may: given.may, urls: given.urls, today: given.today, unassigned: given.unassigned });
@@ -75,7 +77,10 @@ export default () => ({
         return this.ticked.length ? `The keys are about the ${this.ticked.length} ticked ones.` : '';
     },
     get allTicked() {
-        return this.ticked.length === this.rows.length && this.rows.length > 0;
+        return this.rows.length > 0 && this.rows.every((row) => this.ticked.includes(row.id));
+    },
+    get mayTickOthers() {
+        return this.allTicked && this.others.length === 0;
     },
     get reasonLabel() {
         return { requested: 'Requested from whom, or how', obtained: 'Where it is kept', 'not-retrievable': 'Why it cannot be retrieved', sought: 'Why it is sought again' }[this.asking] ?? '';
@@ -124,6 +129,16 @@ export default () => ({
     },
     tickAll() {
         this.ticked = this.allTicked ? [] : this.rows.map((row) => row.id);
+        this.others = [];
+    },
+    async tickOthers() {
+        try {
+            const { rows } = await ask('GET', this.urls.all);
+            this.others = rows.filter((row) => !this.rows.some((one) => one.id === row.id));
+            this.ticked = rows.map((row) => row.id);
+        } catch (failure) {
+            this.said = failure.message;
+        }
     },
     step(by) {
         const next = this.rows[this.rows.findIndex((row) => row.id === this.at) + by];
@@ -153,13 +168,24 @@ export default () => ({
     },
     async save() {
         const chosen = this.chosen;
-        const before = this.rows.filter((row) => chosen.includes(row.id)).map((row) => ({ publications: [row.id], state: row.state, reason: row.reason, dated: row.dated }));
+        const before = this.together([...this.rows, ...this.others].filter((row) => chosen.includes(row.id)));
         if (await this.send({ publications: chosen, state: this.asking, reason: this.newReason, dated: this.dated })) {
             this.undone.push(before);
             this.forget();
             if (chosen.length === 1) this.step(1);
             this.ticked = [];
+            this.others = [];
         }
+    },
+    // those that stood alike are put back in one go
+    together(rows) {
+        const alike = new Map();
+        for (const { id, state, reason, dated } of rows) {
+            const key = JSON.stringify([state, reason, dated]);
+            if (!alike.has(key)) alike.set(key, { publications: [], state, reason, dated });
+            alike.get(key).publications.push(id);
+        }
+        return [...alike.values()];
     },
     async undo() {
         const before = this.undone.pop() ?? [];

@@ -146,6 +146,19 @@ it('joins what was included with what was excluded, though a text of it was soug
         ->and(array_sum(Retrievals::counts($world->review)))->toBe(0)->and(FlowQuery::of($world->review->fresh())->contradictions())->toBe([]);
 });
 
+it('tells on the whole list at once, and only on what it was narrowed down to', function () {
+    $world = soughtTexts(4);
+    $at = "/reviews/{$world->review->id}/full-texts/retrievals";
+    $ids = array_map(fn (int $i): string => inFull($world, $i)->publication_id, range(0, 3));
+    $this->actingAs($world->people['anna'])->postJson($at, ['publications' => [$ids[2]], 'state' => 'requested', 'reason' => 'from the author', 'dated' => '2024-05-02'])->assertOk();
+    expect(array_column($this->getJson($at)->assertOk()->json('rows'), 'id'))->toEqualCanonicalizing($ids)
+        ->and($this->getJson("{$at}?state=requested")->json('rows'))->toBe([['id' => $ids[2], 'state' => 'requested', 'reason' => 'from the author', 'dated' => '2024-05-02']])
+        ->and($this->getJson("{$at}?state=obtained")->json('rows'))->toBe([]);
+    $this->postJson($at, ['publications' => array_fill(0, Retrievals::AT_ONCE + 1, $ids[0]), 'state' => 'obtained'])->assertUnprocessable();
+    $this->actingAs($world->people['observer'])->getJson($at)->assertForbidden();
+    $this->actingAs($world->people['outsider'])->getJson($at)->assertNotFound();
+});
+
 it('asks the locker for many in the background, and again only for those without an answer', function () {
     $world = soughtTexts(5);
     Queue::fake();

@@ -6,6 +6,7 @@ namespace App\Actions\FullTexts;
 
 use App\Actions\Refused;
 use App\Actions\WriteLog;
+use App\Files\FileName;
 use App\Files\PdfText;
 use App\Models\FullText;
 use App\Models\Publication;
@@ -36,7 +37,7 @@ final readonly class AddFullText
      */
     public function execute(User $by, Review $review, string $path, string $name, ?Publication $of = null, string $origin = 'person'): FullText
     {
-        $name = $this->clean($name);
+        $name = FileName::of($name, 'unnamed.pdf');
         $bytes = (int) filesize($path);
         if (! str_contains((string) file_get_contents($path, length: 1024), '%PDF-')) {
             throw new Refused("“{$name}” is not a PDF. Nothing was kept of it.");
@@ -49,7 +50,7 @@ final readonly class AddFullText
         $read = PdfText::of($path);
         $match = $of === null ? $this->match($review, $read->text) : new CopyMatch($of->id, '', []);
         $file = fopen($path, 'rb') ?: throw new \RuntimeException('The file cannot be read.');
-        Storage::put("full-texts/{$hash}", $file);
+        Storage::put(FullText::pathOf($hash), $file);
         is_resource($file) && fclose($file);
 
         return DB::transaction(function () use ($by, $review, $name, $bytes, $hash, $read, $match, $of, $origin): FullText {
@@ -88,12 +89,5 @@ final readonly class AddFullText
         if ($same !== null) {
             throw new Refused("“{$name}” is here already, ".($same->publication === null ? 'waiting to be assigned.' : "as a copy of “{$same->publication->title}”."));
         }
-    }
-
-    private function clean(string $name): string
-    {
-        $name = trim((string) preg_replace('/[\p{C}\/\\\\]+/u', ' ', mb_scrub($name, 'UTF-8')));
-
-        return mb_substr($name === '' ? 'unnamed.pdf' : $name, 0, 200);
     }
 }

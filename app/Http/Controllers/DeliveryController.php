@@ -9,6 +9,7 @@ use App\Actions\Records\StartDelivery;
 use App\Actions\Records\TellSourceKind;
 use App\Actions\Records\WithdrawDelivery;
 use App\Actions\Refused;
+use App\Files\FileName;
 use App\Files\TablePreview;
 use App\Files\TemporaryFolder;
 use App\Files\Unpacking;
@@ -41,10 +42,10 @@ final class DeliveryController extends Controller
         $folder = TemporaryFolder::make();
         try {
             foreach ($given['files'] as $file) {
-                $name = $this->nameOf($file->getClientOriginalName());
+                $name = FileName::of($file->getClientOriginalName());
                 try {
                     foreach (Unpacking::of($file->getRealPath(), $name, $folder) as $part) {
-                        $name = $this->nameOf($part['name']);
+                        $name = FileName::of($part['name']);
                         $started[] = $start->ofFile($this->me($request), $review, $part['path'], $name, $given['source_name'], CarbonImmutable::parse($given['searched_on']), $given['notes'] ?? '', $given['platform'] ?? '', sourceKind: $given['source_kind'] ?? 'database');
                     }
                 } catch (Refused $refused) {
@@ -133,10 +134,4 @@ final class DeliveryController extends Controller
     }
 
     /** A file's name is somebody else's text: its last part, without control signs. */
-    private function nameOf(string $given): string
-    {
-        $name = preg_replace('/[\p{C}]+/u', '', basename(str_replace('\\', '/', mb_scrub($given, 'UTF-8')))) ?? '';
-
-        return $name === '' ? 'unnamed file' : mb_substr($name, 0, 150);
-    }
 }

@@ -15,6 +15,7 @@ use App\Models\Review;
 use App\Models\Stage;
 use App\Queries\Desk;
 use App\Queries\LibraryFilters;
+use App\Queries\Tags;
 use App\Support\Input;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\JsonResponse;
@@ -99,7 +100,7 @@ final class DeskController extends Controller
         $given = $request->validate(['tag' => ['required', 'string', 'max:60', 'regex:/\S/'], 'on' => ['required', 'boolean']]);
         $tag->execute($this->me($request), $review, DB::table('publications')->where('review_id', $review->id)->where('id', $item->publication_id), trim($given['tag']), $request->boolean('on'));
 
-        return response()->json(['tags' => Desk::tagsOf($review, [$item->publication_id])[$item->publication_id] ?? []]);
+        return response()->json(['tags' => Tags::of($review, [$item->publication_id])[$item->publication_id] ?? []]);
     }
 
     public function talk(Request $request, Review $review, Item $item, PostToTalk $post): JsonResponse

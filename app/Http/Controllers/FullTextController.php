@@ -57,7 +57,7 @@ final class FullTextController extends Controller
         return view('full-texts.unassigned', [
             'review' => $review, 'files' => $files, 'words' => $words, 'asking' => Input::text($request, 'file'), 'all' => Retrievals::unassigned($review)->count(),
             'titles' => Publication::query()->where('review_id', $review->id)->whereIn('id', $offered)->get(['id', 'title', 'authors', 'year', 'journal'])->keyBy('id'),
-            'found' => $words === '' ? [] : Retrievals::rows($review, Retrievals::narrow(Retrievals::sought($review), '', '', $words)),
+            'found' => $words === '' ? [] : Retrievals::rows($review, Retrievals::found($review, ['words' => $words])),
         ]);
     }
 
