@@ -40,7 +40,7 @@ final readonly class SetRetrieval
             $items = fn () => Item::query()->where('review_id', $review->id)->where('stage_id', $stage->id)->whereIn('publication_id', $publications)->whereNot('state', ItemState::Folded);
             $opened = $state === RetrievalState::Obtained ? 0 : $items()->whereNotNull('opened_at')->whereNot('state', ItemState::Removed)->count();
             if ($opened > 0) {
-                throw new Refused(($opened === 1 ? 'One of these has' : "{$opened} of these have").' been judged in full by everybody asked, so the text was at hand. It stays obtained.');
+                throw new Refused(($opened === 1 ? 'One of these has' : "{$opened} of these have").' been judged in full by everybody asked, so the text was at hand. It stays obtained.'.(count($publications) > 1 ? ' Nothing was changed; leave '.($opened === 1 ? 'it' : 'them').' out, or narrow the list down to what is sought.' : ''));
             }
             foreach (array_chunk($publications, 2000) as $part) {
                 Retrieval::query()->upsert(array_map(fn (string $id): array => [
