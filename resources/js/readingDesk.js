@@ -1,5 +1,8 @@
 import { DecisionQueue } from './decisionQueue';
+import beside from './deskBeside';
+import marks from './deskMarks';
 import { DeskPdf } from './deskPdf';
+import { joined } from './joined';
 import { isTyping } from './keys';
 import { ask, data } from './server';
 
@@ -10,32 +13,7 @@ const fullText = new DeskPdf();
 
 const shapes = (verdict) => ({ isInclude: verdict === 'include', isExclude: verdict === 'exclude', isUnsure: verdict === 'unsure', isNone: !verdict });
 
-// selects words that may be spread over marked and plain parts
-function select(within, words) {
-    const walk = document.createTreeWalker(within, NodeFilter.SHOW_TEXT, { acceptNode: (node) => (node.parentElement.closest('article')?.offsetParent && node.parentElement.offsetParent ? NodeFilter.FILTER_ACCEPT : NodeFilter.FILTER_REJECT) });
-    const nodes = [];
-    let all = '';
-    while (walk.nextNode()) {
-        nodes.push([all.length, walk.currentNode]);
-        all += walk.currentNode.data;
-    }
-    const start = all.indexOf(words);
-    if (start < 0) return;
-    const place = (at) => {
-        const [from, node] = nodes.findLast(([begins]) => begins <= at);
-        return [node, Math.min(at - from, node.data.length)];
-    };
-    const range = document.createRange();
-    range.setStart(...place(start));
-    range.setEnd(...place(start + words.length - 1));
-    range.setEnd(range.endContainer, Math.min(range.endOffset + 1, range.endContainer.data.length));
-    getSelection().removeAllRanges();
-    getSelection().addRange(range);
-    range.startContainer.parentElement.scrollIntoView({ block: 'center' });
-}
-
-// One item in the middle, the next ones already here. A decision shows the next item at once and travels in the background.
-export default () => ({
+export default () => joined(beside(), marks(), {
     items: [],
     behind: [],
     criteria: [],
@@ -58,17 +36,10 @@ export default () => ({
     low: 10,
     file: '',
     fileWords: '',
-    why: '',
-    whyOf: '',
-    lists: [],
-    hidden: [],
-    marksKey: '',
-    newTag: '',
-    newTalk: '',
     init() {
         const desk = data('desk-data');
-        Object.assign(this, { items: desk.items, behind: desk.behind, criteria: desk.criteria.map((c, i) => ({ ...c, key: i < 9 ? String(i + 1) : '' })), counts: desk.counts, urls: desk.urls, listed: desk.listed, address: desk.address, inFull: desk.inFull, low: desk.low, lists: desk.marks, marksKey: desk.marksKey });
-        this.hidden = JSON.parse(localStorage.getItem(desk.marksKey) ?? '[]');
+        Object.assign(this, { items: desk.items, behind: desk.behind, criteria: desk.criteria.map((c, i) => ({ ...c, key: i < 9 ? String(i + 1) : '' })), counts: desk.counts, urls: desk.urls, listed: desk.listed, address: desk.address, inFull: desk.inFull, low: desk.low });
+        this.readMarks(desk.marks, desk.marksKey);
         this.queue = new DecisionQueue(desk.queue, {
             answered: (entry, answer) => this.answered(entry, answer),
             refused: (entry, failure) => this.refused(entry, failure),
@@ -89,49 +60,11 @@ export default () => ({
     get hasItem() {
         return this.item !== null;
     },
-    get title() {
-        return this.item ? this.shaded(this.item.titleParts) : [];
-    },
-    get abstract() {
-        return this.item ? this.item.abstract.map((p, id) => ({ id, label: p.label, parts: this.shaded(p.parts) })) : [];
-    },
-    shaded(parts) {
-        return parts.map((part, id) => {
-            const lists = this.lists.filter((list) => part.lists.includes(list.key) && !this.hidden.includes(list.key));
-            return { id, text: part.text, marked: lists.length > 0, shade: lists.map((list) => `mark-${list.style}`).join(' '), names: lists.map((list) => list.name).join(', ') };
-        });
-    },
-    // each list with how often its words stand in the text at hand
-    get legend() {
-        const parts = this.item ? [...this.item.titleParts, ...this.item.abstract.flatMap((p) => p.parts)] : [];
-        return this.lists.map((list) => ({ key: list.key, name: list.name, sign: { for: '+', against: '−' }[list.kind] ?? '', style: `mark-${list.style}`, count: parts.filter((part) => part.lists.includes(list.key)).length, pressed: this.hidden.includes(list.key) ? 'false' : 'true' }));
-    },
-    get leads() {
-        return (this.item?.leads ?? []).map((lead, id) => {
-            const place = this.criteria.findIndex((c) => c.id === lead.criterion);
-            return { ...lead, id, about: place >= 0 ? `${lead.about} (criterion ${place + 1})` : lead.about };
-        });
-    },
-    get hasLeads() {
-        return this.leads.length > 0;
-    },
-    get tags() {
-        return (this.item?.tags ?? []).map((tag) => ({ tag, takeOff: `Take off the tag ${tag}` }));
-    },
-    get talk() {
-        return this.item?.talk ?? [];
-    },
     get isOpen() {
         return this.item?.open === true;
     },
     get isClosed() {
         return this.hasItem && !this.isOpen;
-    },
-    get mayAskWhy() {
-        return this.hasItem && this.whyOf !== this.item.id;
-    },
-    get whyWords() {
-        return this.whyOf === this.item?.id ? this.why : '';
     },
     get files() {
         return (this.item?.copies ?? []).map((copy) => ({ ...copy, current: copy.url === this.file ? 'true' : 'false' }));
@@ -259,15 +192,6 @@ export default () => ({
             if (this.listed && this.item) document.getElementById(`line-${this.item.id}`)?.scrollIntoView({ block: 'nearest' });
             else if (this.$refs.text) this.$refs.text.scrollTop = 0;
         });
-    },
-    // only when asked, so that nobody reads by the machine's opinion
-    async askWhy() {
-        const id = this.item.id;
-        const { why } = await ask('GET', this.urls.why.replace('ITEM', id)).catch(() => ({}));
-        const words = (why?.words ?? []).map(({ word, weight }) => `${word} ${weight > 0 ? '+' : '−'}${Math.abs(weight).toFixed(2)}`).join(', ');
-        const how = why?.check ? 'It was drawn at random for the check sample.' : why?.drawn ? 'It was drawn at random.' : '';
-        this.whyOf = id;
-        this.why = why ? [how, why.score === null ? '' : `Learned from ${why.judged} opened publications, its score is ${why.score.toFixed(2)} of 1.`, words ? `What weighs most: ${words}.` : '', 'It decides nothing.'].filter(Boolean).join(' ') : 'It came since the order was made, and is read in order of delivery.';
     },
     openFile(url) {
         this.file = url;
@@ -434,52 +358,5 @@ export default () => ({
         this.item.mine = { id: '', verdict: null, criterion: null, note: this.item.mine.note, answers: this.item.mine.answers };
         this.last = null;
         this.queue.add({ method: 'DELETE', item: id, url: `${this.urls.decide.replace('ITEM', id)}?${this.address}`, body: { key: newKey() } });
-    },
-    // all of them, then only the team's own, then none
-    toggleMarks() {
-        const concepts = this.lists.filter((list) => list.kind === 'concept').map((list) => list.key);
-        const all = this.lists.map((list) => list.key);
-        const next = this.hidden.length === 0 && concepts.length < all.length ? concepts : this.hidden.length < all.length ? all : [];
-        this.hide(next);
-    },
-    toggleList(key) {
-        this.hide(this.hidden.includes(key) ? this.hidden.filter((one) => one !== key) : [...this.hidden, key]);
-    },
-    hide(keys) {
-        this.hidden = keys;
-        localStorage.setItem(this.marksKey, JSON.stringify(keys));
-    },
-    // the sentence that a lead points at is selected where it stands
-    pointAt(sentence) {
-        this.inFull = false;
-        this.$nextTick(() => select(this.$refs.text, sentence));
-    },
-    async tag(name, on) {
-        const item = this.item;
-        const { tags } = await ask('POST', this.urls.tag.replace('ITEM', item.id), { tag: name, on }).catch((failure) => {
-            this.said = failure.message;
-            return {};
-        });
-        if (tags) item.tags = tags;
-    },
-    addTag() {
-        if (this.newTag.trim()) this.tag(this.newTag.trim(), true);
-        this.newTag = '';
-        this.$refs.tag?.blur();
-    },
-    takeTagOff(name) {
-        this.tag(name, false);
-    },
-    async sayInTalk() {
-        const item = this.item;
-        if (!this.newTalk.trim()) return;
-        const { talk } = await ask('POST', this.urls.talk.replace('ITEM', item.id), { body: this.newTalk }).catch((failure) => {
-            this.said = failure.message;
-            return {};
-        });
-        if (talk) {
-            item.talk = talk;
-            this.newTalk = '';
-        }
     },
 });
