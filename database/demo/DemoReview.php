@@ -280,28 +280,11 @@ final class DemoReview
         foreach (['ines', 'karin', 'tunde'] as $who) {
             foreach (Item::query()->where('stage_id', $made->stage_id)->with('publication')->orderBy('position')->get() as $i => $item) {
                 $this->at($on->setTime(14, 0)->addMinutes($i * 2));
-                [$verdict, $failed, $note] = $this->judge($item->publication, $who);
-                $this->decide->execute($this->people[$who], $item, $verdict, $failed === null ? null : $criteria[$failed], $note, answers: $this->answers($criteria, $verdict, $failed));
+                [$verdict, $failed, $note] = Judgement::of($item->publication, $who);
+                $this->decide->execute($this->people[$who], $item, $verdict, $failed === null ? null : $criteria[$failed], $note, answers: Judgement::answers($criteria, $verdict, $failed));
             }
         }
         $this->review->unsetRelation('stages');
-    }
-
-    /**
-     * @param  \Illuminate\Database\Eloquent\Collection<int, Criterion>  $criteria
-     * @return array<string, string>
-     */
-    private function answers(\Illuminate\Database\Eloquent\Collection $criteria, Verdict $verdict, ?int $failed): array
-    {
-        $answers = [];
-        foreach ($criteria as $i => $criterion) {
-            if ($failed !== null && $i > $failed) {
-                break;
-            }
-            $answers[$criterion->id] = $i === $failed ? 'no' : ($verdict === Verdict::Unsure && $i === 1 ? 'unclear' : 'yes');
-        }
-
-        return $answers;
     }
 
     /** Two reviewers read in order; Karin is further than Tunde, and each judges a little differently. */
@@ -313,42 +296,10 @@ final class DemoReview
         foreach ($shares as $who => $share) {
             foreach ($items->take($share)->values() as $i => $item) {
                 $this->at($from->addDays(intdiv($i * 13, max(1, $share)))->setTime(9, 0)->addSeconds(($i % 60) * 95));
-                [$verdict, $failed, $note] = $this->judge($item->publication, $who);
-                $this->decide->execute($this->people[$who], $item, $verdict, $failed === null ? null : $criteria[$failed], $note, answers: $who === 'karin' ? $this->answers($criteria, $verdict, $failed) : []);
+                [$verdict, $failed, $note] = Judgement::of($item->publication, $who);
+                $this->decide->execute($this->people[$who], $item, $verdict, $failed === null ? null : $criteria[$failed], $note, answers: $who === 'karin' ? Judgement::answers($criteria, $verdict, $failed) : []);
             }
         }
-    }
-
-    /** @return array{Verdict, ?int, string} the criterion by its place */
-    private function judge(Publication $publication, string $who): array
-    {
-        $text = mb_strtolower("{$publication->title} {$publication->abstract}");
-        $draw = hexdec(substr(md5("{$publication->title}/{$who}"), 0, 4)) / 65535;
-        $has = fn (string $pattern): bool => preg_match($pattern, $text) === 1;
-        $failed = match (true) {
-            ! $has('/nurs|hospital staff|physician|resident|ambulance|pharmacist|midwi|doctor|laborator|theatre teams|health care/') => 0,
-            ! $has('/light|lux|visor|illumin/') || $has('/newborn|infants|chicken|seedling/') => 1,
-            $has('/systematic review|umbrella review|scoping review|meta-analysis|what is known about|evidence so far|we searched|records were screened|this article|studies of .* were sought|protocol|will randomise|editorial|comment/') => 4,
-            $has('/interview|focus group|questionnaire|cross-sectional|survey|cohort|hazard ratio|register-based|prevalence|predictors|gave information at baseline/') => 2,
-            ! $has('/alert|sleepi|reaction|vigilan|lapses|memory|error|near miss|drowsy|fatigue/') => 3,
-            default => null,
-        };
-        if ($publication->abstract === '' && $draw < 0.5) {
-            return [Verdict::Unsure, null, 'No abstract; the full text has to tell.'];
-        }
-        if ($failed === null) {
-            return match (true) {
-                $draw < 0.06 => [Verdict::Exclude, 2, 'I see no comparison here.'],
-                $draw < 0.11 => [Verdict::Unsure, null, 'Was the light given on duty?'],
-                default => [Verdict::Include, null, $draw > 0.93 ? 'Check the unit of analysis.' : ''],
-            };
-        }
-
-        return match (true) {
-            $draw < 0.035 => [Verdict::Include, null, 'Let us read the full text.'],
-            $draw < 0.06 => [Verdict::Unsure, null, ''],
-            default => [Verdict::Exclude, $failed, ''],
-        };
     }
 
     /** What is left is read the likeliest first, and a sample of it tells how much has been found. */
@@ -359,7 +310,7 @@ final class DemoReview
         $this->at($on->setTime(17, 30));
         $check = $this->order->drawCheck($this->people['ines'], $stage, self::CHECKED, 1902);
         foreach (Item::query()->whereIn('id', $check->items)->with('publication')->orderBy('position')->get() as $i => $item) {
-            [$verdict, $failed, $note] = $this->judge($item->publication, 'karin');
+            [$verdict, $failed, $note] = Judgement::of($item->publication, 'karin');
             // where one would be unsure, the two talked first
             [$verdict, $failed] = $verdict === Verdict::Unsure ? [Verdict::Include, null] : [$verdict, $failed];
             foreach (['karin', 'tunde'] as $who) {
@@ -406,7 +357,7 @@ final class DemoReview
         $this->at($from->setTime(9, 10));
         $included = Publication::query()->where('review_id', $this->review->id)->where('doi', '<>', '')->where('abstract', '<>', '')
             ->whereHas('items', fn ($item) => $item->where('stage_id', $full->id)->where('state', ItemState::Awaited))->orderBy('id')->get();
-        [$telling, $others] = $included->partition(fn (Publication $one): bool => count($this->readOff($one)) === count(self::CODEBOOK));
+        [$telling, $others] = $included->partition(fn (Publication $one): bool => count(ReadOff::of($one)) === count(self::CODEBOOK));
         $wanted = array_values($telling->concat($others)->take(self::FULL_TEXTS)->pluck('id')->all());
         $task = $this->locker->execute($this->people['mirela'], $this->review, $wanted);
         while (in_array($task->refresh()->state, ['queued', 'running'], true)) {
@@ -462,56 +413,13 @@ final class DemoReview
         $codes = $this->review->codes()->get()->keyBy('label');
         $included = Publication::query()->where('review_id', $this->review->id)->where('abstract', '<>', '')
             ->whereHas('items', fn ($item) => $item->where('stage_id', $this->review->lastStage()->id)->where('state', ItemState::Included))->orderBy('id')->get();
-        [$telling, $others] = $included->partition(fn (Publication $one): bool => count($this->readOff($one)) === count(self::CODEBOOK));
+        [$telling, $others] = $included->partition(fn (Publication $one): bool => count(ReadOff::of($one)) === count(self::CODEBOOK));
         foreach ($telling->take(9)->concat($others)->take(12)->values() as $i => $publication) {
             $this->at($from->setTime(9, 0)->addMinutes($i * 22));
             $coder = $this->people[$i % 2 === 0 ? 'karin' : 'tunde'];
-            foreach ($this->readOff($publication) as $label => [$value, $quote]) {
+            foreach (ReadOff::of($publication) as $label => [$value, $quote]) {
                 $this->answer->execute($coder, $publication, $codes[$label], $value, $quote, $quote === '' ? '' : 'abstract');
             }
         }
-    }
-
-    /** @return array<string, array{mixed, string}> what the abstract tells: an answer and the words it rests on, by item of the codebook */
-    private function readOff(Publication $publication): array
-    {
-        $text = $publication->abstract;
-        $sentence = function (string $pattern) use ($text): string {
-            foreach (preg_split('/(?<=[.!?])\s+(?=\p{Lu})/u', $text) ?: [] as $one) {
-                if (preg_match($pattern, $one) === 1) {
-                    return (string) preg_replace('/^[\p{L} ]{4,30}: /u', '', $one);
-                }
-            }
-
-            return '';
-        };
-        $whole = mb_strtolower("{$publication->title} {$text}");
-        $design = match (true) {
-            str_contains($whole, 'cluster') || str_contains($whole, 'stepped-wedge') => 'cluster trial',
-            str_contains($whole, 'crossover') || str_contains($whole, 'own controls') || str_contains($whole, 'random order') => 'crossover trial',
-            preg_match('/randomi|randomly|allocated/', $whole) === 1 => 'parallel-group trial',
-            str_contains($whole, 'before') => 'before-after study',
-            default => 'other',
-        };
-        $people = array_keys(array_filter(['nurses' => preg_match('/nurs|midwi/', $whole), 'doctors' => preg_match('/doctor|physician|residents\b/', $whole), 'ambulance staff' => preg_match('/ambulance/', $whole), 'pharmacy or laboratory' => preg_match('/pharmac|laborator/', $whole)])) ?: ['mixed or other'];
-        $told = $sentence('/randomis|assigned|allocated|took part|analysed|observed|crossover|served|received/');
-        preg_match('/(?:^|[^\d,])(\d{2,4}|\d,\d{3}) (?=\p{L})/u', $told, $size);
-        // the lamps, not what they are compared with
-        preg_match('/(\d,\d{3}) lux/', "{$publication->title} {$text}", $lux);
-        $outcome = $sentence('/primary outcome|assessed|measured|Outcomes were|counted/');
-
-        return array_filter([
-            'Design' => $design === 'other' ? null : [$design, $sentence(match ($design) {
-                'cluster trial' => '/cluster|units|sites/',
-                'crossover trial' => '/crossover|own controls|random order/',
-                'parallel-group trial' => '/randomi|randomly|allocated/',
-                default => '/before (?:and|.* again)|again after|replaced/',
-            })],
-            'People' => [$people, $sentence('/nurs|midwi|doctor|physician|residents\b|ambulance|pharmac|laborator|staff|teams/')],
-            'People analysed' => isset($size[1]) ? [$size[1], $told] : null,
-            'Light level' => isset($lux[1]) ? [$lux[1], $sentence('/\d,\d{3} lux/')] : null,
-            'Main outcome' => $outcome === '' ? null : [preg_match('/primary outcome was ([^.]+)\./', $outcome, $named) === 1 ? $named[1] : rtrim($outcome, '.'), $outcome],
-            'Data extraction checked' => isset($size[1], $lux[1]) ? [CarbonImmutable::now()->format('Y-m-d'), ''] : null,
-        ]);
     }
 }

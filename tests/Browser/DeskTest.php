@@ -55,3 +55,26 @@ it('answers two requests at once for one decision with one decision', function (
     $current = Server::rows("SELECT count(*) AS n FROM decisions WHERE item_id = '{$id}' AND superseded_at IS NULL AND user_id = (SELECT id FROM users WHERE email LIKE 'karin%')")[0]['n'];
     expect($current)->toBe(1);
 });
+
+it('tells the lead when the last two items close at the same moment', function () {
+    $tunde = desk('tunde.adeyinka');
+    [$item] = Server::rows("SELECT i.id, i.stage_id FROM items i JOIN decisions d ON d.item_id = i.id AND d.superseded_at IS NULL AND d.verdict = 'exclude' WHERE i.state = 'waiting' AND d.user_id = (SELECT id FROM users WHERE email LIKE 'karin%')
+        AND NOT EXISTS (SELECT 1 FROM decisions o WHERE o.item_id = i.id AND o.user_id <> d.user_id) ORDER BY i.position LIMIT 1");
+    $waiting = "stage_id = '{$item['stage_id']}' AND state = 'waiting'";
+    Server::rows("UPDATE items SET state = 'excluded', opened_at = now() WHERE {$waiting} AND id NOT IN ('{$item['id']}', (SELECT max(id) FROM items WHERE {$waiting}))");
+    $told = fn (): int => (int) Server::rows("SELECT count(*) AS n FROM notifications WHERE data->>'kind' = 'stage' AND data->>'url' LIKE '%{$item['stage_id']}'")[0]['n'];
+    expect($told())->toBe(0);
+
+    // somebody else's closing of the other, up to its commit
+    $other = Server::connection();
+    $other->beginTransaction();
+    $other->query("SELECT pg_advisory_xact_lock(hashtext('last of {$item['stage_id']}'))");
+    $other->exec("UPDATE items SET state = 'excluded', opened_at = now() WHERE {$waiting} AND id <> '{$item['id']}'");
+    $tunde->visit(preg_replace('~/[^/]+$~', "/{$item['id']}", $tunde->path()))->driver->executeScript(<<<'JS'
+        const token = document.querySelector('meta[name="csrf-token"]').content;
+        window.answer = fetch(arguments[0], {method: 'POST', headers: {'Content-Type': 'application/json', Accept: 'application/json', 'X-CSRF-TOKEN': token}, body: JSON.stringify({verdict: 'include', key: 'last', seen: ''})}).then(r => r.status);
+        JS, [str_replace('/desk/', '/items/', $tunde->path()).'/decision']);
+    $tunde->until(fn (): bool => Server::rows("SELECT 1 FROM pg_stat_activity WHERE wait_event_type = 'Lock' AND datname = 'heron_browser'") !== [], 'The decision does not wait for the other');
+    $other->commit();
+    expect($tunde->driver->executeAsyncScript('window.answer.then(arguments[0])'))->toBe(200)->and($told())->toBe(1);
+});
