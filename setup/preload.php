@@ -13,8 +13,8 @@ $libraries = array_map(fn (string $package): string => "{$root}/vendor/{$package
 foreach ([...$framework, ...$libraries, "{$root}/app", "{$root}/core"] as $folder) {
     foreach (new RecursiveIteratorIterator(new RecursiveDirectoryIterator($folder, FilesystemIterator::SKIP_DOTS)) as $file) {
         // a file of one class is named as it is; the others hold functions and settings
-        if (preg_match('~^(?!.*/(Console|Client|Session/Storage|Test|Testing|Tests|Resources|resources|Lang)/).*/[A-Z]\w*\.php$~', $path = $file->getPathname()) === 1) {
-            opcache_compile_file($path);
+        if (preg_match('~^(?!.*/(Console|Client|Session/Storage|Test|Testing|Tests|Resources|resources|Lang)/).*/[A-Z]\w*\.php$~', substr($file->getPathname(), strlen($root))) === 1) {
+            opcache_compile_file($file->getPathname());
         }
     }
 }

@@ -18,10 +18,11 @@ final class TellPeople
     public function __invoke(array $userIds, NoticeKind $kind, Review $review, string $text, string $url): void
     {
         $told = $kind === NoticeKind::Mentioned ? [] : DB::table('notifications')->whereIn('notifiable_id', $userIds)->whereNull('read_at')->where('data->kind', $kind->value)->where('data->url', $url)->pluck('notifiable_id')->all();
-        if (array_diff($userIds, $told) === []) {
+        $untold = array_diff($userIds, $told);
+        if ($untold === []) {
             return;
         }
-        $people = User::query()->whereIn('id', array_diff($userIds, $told))->whereHas('memberships', fn ($m) => $m->where('review_id', $review->id))->get();
+        $people = User::query()->whereIn('id', $untold)->whereHas('memberships', fn ($m) => $m->where('review_id', $review->id))->get();
         Notification::send($people, new Notice($kind, $review->id, $review->title, $text, $url));
     }
 }

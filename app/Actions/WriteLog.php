@@ -23,7 +23,7 @@ final class WriteLog
      * What one entry says, to be kept together with others.
      *
      * @param  array<string, mixed>  $details
-     * @return array<string, ?string>
+     * @return array<string, mixed>
      */
     public static function entry(Review|string $review, ?User $user, string $action, string $summary, ?Model $subject = null, array $details = [], ?string $blindedItem = null): array
     {
@@ -37,11 +37,11 @@ final class WriteLog
             'summary' => $summary,
             'details' => json_encode((object) $details, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE),
             'blinded_item_id' => $blindedItem,
-            'created_at' => now()->format('Y-m-d H:i:s.vP'),
+            'created_at' => now(),
         ];
     }
 
-    /** @param  list<array<string, ?string>>  $entries */
+    /** @param  list<array<string, mixed>>  $entries */
     public function keep(array $entries): void
     {
         foreach (array_chunk($entries, 2000) as $part) {

@@ -85,10 +85,15 @@ final class Retrievals
         return RetrievalState::tryFrom($state) === null ? $sought : $sought->whereRaw("coalesce(retrievals.state, 'sought') = ?", [$state]);
     }
 
+    private static function inOrder(Builder $narrowed): Builder
+    {
+        return (clone $narrowed)->orderBy('publications.first_author')->orderBy('publications.year')->orderBy('publications.id');
+    }
+
     /** @return list<array{id: string, state: string, reason: string, dated: string}> how far each of the whole list is, in its order */
     public static function standings(Builder $narrowed): array
     {
-        return array_values((clone $narrowed)->orderBy('publications.first_author')->orderBy('publications.year')->orderBy('publications.id')->limit(self::AT_ONCE)
+        return array_values(self::inOrder($narrowed)->limit(self::AT_ONCE)
             ->get(['publications.id', 'items.created_at', 'retrievals.state', 'retrievals.reason', 'retrievals.dated'])
             ->map(fn (stdClass $row): array => ['id' => $row->id, 'state' => $row->state ?? RetrievalState::Sought->value, 'reason' => $row->reason ?? '', 'dated' => Carbon::parse($row->dated ?? $row->created_at)->format('Y-m-d')])->all());
     }
@@ -96,8 +101,8 @@ final class Retrievals
     /** @return list<array<string, mixed>> a page of the list, for its screen */
     public static function rows(Review $review, Builder $narrowed, int $page = 1): array
     {
-        $rows = (clone $narrowed)->leftJoin('users', 'users.id', '=', 'retrievals.user_id')->leftJoin('studies', 'studies.id', '=', 'publications.study_id')
-            ->orderBy('publications.first_author')->orderBy('publications.year')->orderBy('publications.id')->offset(($page - 1) * self::PER_PAGE)->limit(self::PER_PAGE)
+        $rows = self::inOrder($narrowed)->leftJoin('users', 'users.id', '=', 'retrievals.user_id')->leftJoin('studies', 'studies.id', '=', 'publications.study_id')
+            ->offset(($page - 1) * self::PER_PAGE)->limit(self::PER_PAGE)
             ->get(['publications.id', 'publications.title', 'publications.authors', 'publications.journal', 'publications.year', 'publications.place', 'publications.doi', 'items.id AS item', 'items.state AS judged', 'items.created_at', 'retrievals.state', 'retrievals.reason', 'retrievals.dated', 'retrievals.locker_answer', 'users.name AS by', 'studies.name AS study']);
         $copies = self::copies($review, array_values($rows->pluck('id')->all()));
 

@@ -63,12 +63,18 @@ final readonly class FollowUps
 
     private function afterAYear(Publication $trial, string $people): Reference
     {
-        return new Reference(PublicationType::Article, 'Twelve months later: '.lcfirst(strtok($trial->title, ':') ?: $trial->title), $this->names($trial, 3), $trial->year + 1, (string) ($trial->year + 1), 'Letters on Night Duty', volume: '7', firstPage: '41', lastPage: '46', abstract: "The {$people} of our randomised trial of light at work were asked again after twelve months. Alertness on night shifts was rated at the hours of the first round and compared between the groups. What had been gained was still there in half of the units.", id: 'R-1');
+        return new Reference(PublicationType::Article, 'Twelve months later: '.$this->topic($trial), $this->names($trial, 3), $trial->year + 1, (string) ($trial->year + 1), 'Letters on Night Duty', volume: '7', firstPage: '41', lastPage: '46', abstract: "The {$people} of our randomised trial of light at work were asked again after twelve months. Alertness on night shifts was rated at the hours of the first round and compared between the groups. What had been gained was still there in half of the units.", id: 'R-1');
     }
 
     private function firstResults(Publication $trial, string $people): Reference
     {
-        return new Reference(PublicationType::Conference, 'First results: '.lcfirst(strtok($trial->title, ':') ?: $trial->title), $this->names($trial, 2), $trial->year - 1, (string) ($trial->year - 1), 'Meeting of the Tarvik Society for Night Work', firstPage: '12', abstract: "We report on the {$people} who were randomised to brighter light or to usual light on night shifts. Alertness was rated each hour and compared between the groups; errors are counted until spring.", id: 'R-2');
+        return new Reference(PublicationType::Conference, 'First results: '.$this->topic($trial), $this->names($trial, 2), $trial->year - 1, (string) ($trial->year - 1), 'Meeting of the Tarvik Society for Night Work', firstPage: '12', abstract: "We report on the {$people} who were randomised to brighter light or to usual light on night shifts. Alertness was rated each hour and compared between the groups; errors are counted until spring.", id: 'R-2');
+    }
+
+    /** Its title up to the colon, to go on a sentence. */
+    private function topic(Publication $trial): string
+    {
+        return lcfirst(strtok($trial->title, ':') ?: $trial->title);
     }
 
     /** @return list<Name> */

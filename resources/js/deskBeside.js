@@ -24,7 +24,6 @@ function select(within, words) {
     range.startContainer.parentElement.scrollIntoView({ block: 'center' });
 }
 
-// One item in the middle, the next ones already here. A decision shows the next item at once and travels in the background.
 // What stands beside the text at hand: sentences that lead to an answer, tags, Talk, and why it comes where it does.
 export default () => ({
     why: '',

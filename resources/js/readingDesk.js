@@ -13,6 +13,7 @@ const fullText = new DeskPdf();
 
 const shapes = (verdict) => ({ isInclude: verdict === 'include', isExclude: verdict === 'exclude', isUnsure: verdict === 'unsure', isNone: !verdict });
 
+// One item in the middle, the next ones already here. A decision shows the next item at once and travels in the background.
 export default () => joined(beside(), marks(), {
     items: [],
     behind: [],

@@ -80,7 +80,7 @@ export default () => ({
         return this.rows.length > 0 && this.rows.every((row) => this.ticked.includes(row.id));
     },
     get mayTickOthers() {
-        return this.allTicked && this.others.length === 0;
+        return this.allTicked && this.ticked.length === this.rows.length;
     },
     get reasonLabel() {
         return { requested: 'Requested from whom, or how', obtained: 'Where it is kept', 'not-retrievable': 'Why it cannot be retrieved', sought: 'Why it is sought again' }[this.asking] ?? '';

@@ -21,7 +21,7 @@
                                         <a class="waits-link" href="{{ route('desk', $one['review']) }}"><span class="waits">{{ number_format($one['waiting']->toScreen) }}</span> <span>to screen</span></a><br>
                                     @endif
                                     @if ($one['waiting']->toReadInFull > 0)
-                                        <a href="{{ route('desk', [$one['review'], 'stage' => \App\Queries\Retrievals::stage($one['review'])]) }}"><span class="waits">{{ number_format($one['waiting']->toReadInFull) }}</span> <span>to read in full</span></a><br>
+                                        <a class="waits-link" href="{{ route('desk', [$one['review'], 'stage' => \App\Queries\Retrievals::stage($one['review'])]) }}"><span class="waits">{{ number_format($one['waiting']->toReadInFull) }}</span> <span>to read in full</span></a><br>
                                     @endif
                                     @if ($one['waiting']->toSettle > 0)
                                         <a class="waits-link" href="{{ route('disagreements', $one['review']) }}"><span class="waits">{{ number_format($one['waiting']->toSettle) }}</span> <span>{{ $one['waiting']->toSettle === 1 ? 'disagreement' : 'disagreements' }}</span></a><br>

@@ -28,7 +28,8 @@ for ($i = 1; $i <= $people; $i++) {
         $desk = $ask("/reviews/{$review}/screening/desk");
     }
     preg_match('~id="desk-data">(.*?)</script>~s', $desk, $data) === 1 || exit("Screener {$i} sees no Reading Desk.\n");
-    $screeners[$i] = ['curl' => $curl, 'csrf' => $token($desk), 'items' => json_decode($data[1], true)['items'], 'low' => json_decode($data[1], true)['low'], 'sent' => null, 'next' => 0.0, 'key' => null, 'tries' => 0];
+    $given = json_decode($data[1], true);
+    $screeners[$i] = ['curl' => $curl, 'csrf' => $token($desk), 'items' => $given['items'], 'low' => $given['low'], 'sent' => null, 'next' => 0.0, 'key' => null, 'tries' => 0];
 }
 getenv('LOAD_MARK') && touch(getenv('LOAD_MARK'));
 $multi = curl_multi_init();

@@ -60,13 +60,13 @@ final class Server
         return self::connection()->query($sql)->fetchAll(\PDO::FETCH_ASSOC);
     }
 
-    /** As the user that the web side runs as, which owns the copy's files. */
     /** One of its own, to do something at the same time as the application. */
     public static function connection(): \PDO
     {
         return new \PDO('pgsql:host=127.0.0.1;port='.getenv('DB_PORT').';dbname=heron_browser', 'heron');
     }
 
+    /** As the user that the web side runs as, which owns the copy's files. */
     private static function artisan(string ...$arguments): void
     {
         $root = dirname(__DIR__, 2);

@@ -94,7 +94,7 @@ final readonly class JoinPublications
         if (! $join->folded) {
             $back->update(['study_id' => $join->study_id]);
         }
-        if ($join->study_taken && $kept->study_id !== null && $kept->study_id === $back->study_id) {
+        if ($join->study_taken && $kept->study_id === $back->study_id) {
             $kept->update(['study_id' => null]);
         }
     }

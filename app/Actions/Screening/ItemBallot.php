@@ -59,12 +59,11 @@ final class ItemBallot
         // the stage's rule does not change meanwhile
         DB::select('SELECT pg_advisory_xact_lock_shared(hashtext(?))', ["stage {$item->stage_id}"]);
         $locked = self::read($item->id);
-        if ($locked !== null && $item->relationLoaded('review')) {
-            $locked->stage->setRelation('review', $item->review);
-        }
-
         if ($locked === null) {
             return null;
+        }
+        if ($item->relationLoaded('review')) {
+            $locked->stage->setRelation('review', $item->review);
         }
         [$said, $mine, $before, $isShared] = Ballots::around($locked, $by?->id, $clientKey);
 

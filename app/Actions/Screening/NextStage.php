@@ -63,7 +63,6 @@ final class NextStage
     /** @param  list<string>  $publicationIds */
     private static function add(Stage $stage, string $nextId, array $publicationIds): void
     {
-        $now = now()->format('Y-m-d H:i:s.vP');
-        DB::table('items')->insert(array_map(fn (string $id): array => ['id' => strtolower((string) Str::ulid()), 'review_id' => $stage->review_id, 'publication_id' => $id, 'stage_id' => $nextId, 'state' => ItemState::Awaited->value, 'created_at' => $now, 'updated_at' => $now], $publicationIds));
+        DB::table('items')->insert(array_map(fn (string $id): array => ['id' => strtolower((string) Str::ulid()), 'review_id' => $stage->review_id, 'publication_id' => $id, 'stage_id' => $nextId, 'state' => ItemState::Awaited->value, 'created_at' => now(), 'updated_at' => now()], $publicationIds));
     }
 }
