@@ -1,29 +1,29 @@
 <?php
 
-use App\Actions\Refused;
+use App\Http\Middleware\EndOldSessions;
+use App\Http\Middleware\OwnHostOnly;
 use App\Http\Middleware\SecurityHeaders;
+use App\Http\Problems;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
 use Illuminate\Http\Middleware\HandleCors;
-use Illuminate\Http\Request;
 
 $app = Application::configure(basePath: dirname(__DIR__))
     ->withRouting(web: __DIR__.'/../routes/web.php', health: '/up')
     ->withCommands([__DIR__.'/../app/Console'])
     ->withMiddleware(function (Middleware $middleware): void {
         $middleware->remove(HandleCors::class);
+        $middleware->prepend(OwnHostOnly::class);
         $middleware->append(SecurityHeaders::class);
+        $middleware->web(append: [EndOldSessions::class]);
+        // only what stands before it on this machine may say how a request came in
+        $middleware->trustProxies(at: ['127.0.0.1', '::1'], headers: \Illuminate\Http\Request::HEADER_X_FORWARDED_FOR | \Illuminate\Http\Request::HEADER_X_FORWARDED_PROTO);
         $middleware->redirectGuestsTo(fn () => route('sign-in'));
         $middleware->redirectUsersTo(fn () => route('home'));
     })
     ->withExceptions(function (Exceptions $exceptions): void {
-        // what cannot be done as things stand is said on the page it was asked on, with nothing lost
-        $exceptions->render(fn (Refused $refused, Request $request) => $request->expectsJson()
-            ? response()->json(['message' => $refused->getMessage(), 'context' => $refused->context], 409)
-            : back()->withInput()->with('problem', $refused->getMessage()));
-        $exceptions->dontReport(Refused::class);
-        $exceptions->dontFlash(['password', 'password_confirmation', 'current_password']);
+        Problems::handle($exceptions);
     })
     ->create();
 

@@ -17,6 +17,8 @@ return [
             'options' => [PDO::PGSQL_ATTR_DISABLE_PREPARES => true],
         ],
     ],
+    // signs in for the application where tables are owned by another role; see database/grants.sql
+    'application_role' => env('DB_APPLICATION_ROLE', 'heron_app'),
     'migrations' => ['table' => 'migrations', 'update_date_on_publish' => false],
     'redis' => [
         'client' => env('REDIS_CLIENT', 'predis'),

@@ -1,6 +1,7 @@
 <?php
 
-$standins = env('STANDINS_URL', 'http://127.0.0.1:8190');
+$standins = env('STANDINS_URL', env('HERON_DEMO') ? 'http://127.0.0.1:8190' : null);
+$named = env('HERON_SOURCES'); // a JSON file of one's own, as docs/operating.md describes
 
 return [
     // In a demo everybody may read all mail and see the page of components. Never set where real people work.
@@ -8,14 +9,14 @@ return [
 
     // The databases that can be searched from here. "asks" is the query type that the server is sent; "thesaurus" is where it
     // publishes its headings as SKOS, if it has any.
-    'sources' => [
+    'sources' => is_string($named) ? json_decode((string) file_get_contents($named), true, 16, JSON_THROW_ON_ERROR) : ($standins === null ? [] : [
         'alder' => ['name' => 'Alder Index', 'short' => 'Alder', 'url' => "{$standins}/alder", 'dialect' => 'cql', 'asks' => 'cql', 'batch' => 500, 'timeout' => 20, 'thesaurus' => "{$standins}/alder/thesaurus.ttl"],
         'tern' => ['name' => 'Tern Abstracts', 'short' => 'Tern', 'url' => "{$standins}/tern", 'dialect' => 'ccl', 'asks' => 'ccl', 'batch' => 200, 'timeout' => 20, 'thesaurus' => "{$standins}/tern/thesaurus.ttl"],
         'fen' => ['name' => 'Fen Register', 'kind' => 'register', 'short' => 'Fen', 'url' => "{$standins}/fen", 'dialect' => 'fen', 'asks' => 'cql', 'batch' => 100, 'timeout' => 20, 'thesaurus' => null],
-    ],
+    ]),
 
     // Resolves DOIs to PDFs, for those that it has.
-    'locker' => "{$standins}/locker",
+    'locker' => env('HERON_LOCKER', $standins === null ? null : "{$standins}/locker"),
 
     'largest_upload_mb' => 200,
 ];

@@ -1,7 +1,7 @@
 <?php
 
 return [
-    'default' => env('MAIL_MAILER', 'post-room'),
+    'default' => env('MAIL_MAILER') ?? (env('MAIL_HOST') === null ? 'post-room' : 'smtp'),
     'mailers' => [
         'post-room' => ['transport' => 'post-room'],
         'array' => ['transport' => 'array'],

@@ -12,7 +12,7 @@ return [
     'cookie' => 'wary_heron_session',
     'path' => '/',
     'domain' => null,
-    'secure' => env('SESSION_SECURE_COOKIE'),
+    'secure' => str_starts_with((string) env('APP_URL'), 'https:'),
     'http_only' => true,
     'same_site' => 'lax',
     'partitioned' => false,

@@ -40,6 +40,7 @@ use App\Http\Controllers\TeamController;
 use App\Http\Controllers\ThesaurusController;
 use App\Http\Controllers\TranslationController;
 use App\Http\Controllers\VersionController;
+use App\Http\Middleware\WritesDownTakingOut;
 use App\Models\Letter;
 use App\Models\Review;
 use Illuminate\Support\Facades\Route;
@@ -51,14 +52,14 @@ Route::middleware('guest')->group(function (): void {
     Route::get('/sign-in', [SessionController::class, 'create'])->name('sign-in');
     Route::post('/sign-in', [SessionController::class, 'store'])->middleware('throttle:sign-in');
     Route::get('/forgot-password', [PasswordController::class, 'forgotten'])->name('password.forgotten');
-    Route::post('/forgot-password', [PasswordController::class, 'sendLink'])->middleware('throttle:mail');
+    Route::post('/forgot-password', [PasswordController::class, 'sendLink'])->middleware('throttle:reset-link');
     Route::get('/reset-password/{token}', [PasswordController::class, 'edit'])->name('password.reset');
-    Route::post('/reset-password', [PasswordController::class, 'update'])->middleware('throttle:mail')->name('password.update');
+    Route::post('/reset-password', [PasswordController::class, 'update'])->middleware('throttle:link')->name('password.update');
 });
 
 // the link itself is the right to use it
 Route::get('/invitations/{token}', [InvitationController::class, 'show'])->name('invitations.show');
-Route::post('/invitations/{token}', [InvitationController::class, 'accept'])->middleware('throttle:mail')->name('invitations.accept');
+Route::post('/invitations/{token}', [InvitationController::class, 'accept'])->middleware('throttle:link')->name('invitations.accept');
 
 Route::get('/post-room', [PostRoomController::class, 'index'])->can('viewAny', Letter::class)->name('post-room');
 Route::get('/post-room/{letter}', [PostRoomController::class, 'show'])->can('view', 'letter')->name('post-room.letter');
@@ -69,7 +70,8 @@ Route::middleware('auth')->group(function (): void {
     Route::post('/sign-out', [SessionController::class, 'destroy'])->name('sign-out');
     Route::get('/', HomeController::class)->name('home');
     Route::get('/account', [PasswordController::class, 'account'])->name('account');
-    Route::put('/account', [PasswordController::class, 'change'])->name('account.change');
+    Route::put('/account', [PasswordController::class, 'change'])->middleware('throttle:own-password')->name('account.change');
+    Route::delete('/account/sessions', [SessionController::class, 'end'])->name('sessions.end');
     Route::put('/account/notices', [NoticeController::class, 'change'])->name('account.notices');
     Route::get('/notices', [NoticeController::class, 'index'])->name('notices');
     Route::post('/notices', [NoticeController::class, 'read'])->name('notices.read');
@@ -89,24 +91,24 @@ Route::prefix('/reviews/{review}')->middleware('auth')->scopeBindings()->group(f
         Route::get('/team', [TeamController::class, 'show'])->name('team');
         Route::get('/searches', [StrategyController::class, 'index'])->name('searches');
         Route::get('/searches/report', [SearchReportController::class, 'show'])->name('searches.report');
-        Route::get('/searches/report/{format}', [SearchReportController::class, 'download'])->whereIn('format', ['docx', 'txt'])->name('searches.report.download');
+        Route::get('/searches/report/{format}', [SearchReportController::class, 'download'])->whereIn('format', ['docx', 'txt'])->middleware('throttle:dear')->name('searches.report.download');
         Route::get('/runs/{run}', [RunController::class, 'show'])->name('runs.show');
-        Route::get('/full-text', [RunController::class, 'fullText'])->name('full-text');
+        Route::get('/full-text', [RunController::class, 'fullText'])->middleware('throttle:dear')->name('full-text');
         Route::get('/thesauri', [ThesaurusController::class, 'index'])->name('thesauri');
         Route::get('/thesauri/find', [ThesaurusController::class, 'find'])->name('thesauri.find');
         Route::get('/thesauri/heading', [ThesaurusController::class, 'heading'])->name('thesauri.heading');
         Route::get('/dialects', [DialectController::class, 'index'])->name('dialects');
         Route::get('/deliveries', [DeliveryController::class, 'index'])->name('deliveries');
         Route::get('/deliveries/{delivery}', [DeliveryController::class, 'show'])->name('deliveries.show');
-        Route::get('/records', [LibraryController::class, 'index'])->name('library');
-        Route::get('/records/export/{format}', [LibraryController::class, 'export'])->whereIn('format', [...array_keys(Formats::TITLES), 'references'])->name('library.export');
+        Route::get('/records', [LibraryController::class, 'index'])->middleware('throttle:query')->name('library');
+        Route::get('/records/export/{format}', [LibraryController::class, 'export'])->whereIn('format', [...array_keys(Formats::TITLES), 'references'])->middleware(['throttle:dear', WritesDownTakingOut::class])->name('library.export');
         Route::get('/matching', [MatchingController::class, 'show'])->name('matching');
         Route::get('/matching/certain', [MatchingController::class, 'certain'])->name('matching.certain');
         Route::get('/matching/joined', [MatchingController::class, 'joined'])->name('matching.joined');
         Route::get('/publications/{publication}', [PublicationController::class, 'show'])->name('publications.show');
         Route::get('/screening', [ScreeningController::class, 'show'])->name('screening');
         Route::get('/screening/stages', [StageController::class, 'index'])->name('stages');
-        Route::get('/screening/share-outs', [ShareOutController::class, 'index'])->name('share-outs');
+        Route::get('/screening/share-outs', [ShareOutController::class, 'index'])->middleware('throttle:query')->name('share-outs');
         Route::get('/screening/marked-words', [MarkListController::class, 'index'])->name('marks');
         Route::get('/screening/order', [ReadingOrderController::class, 'show'])->name('reading-order');
         Route::get('/screening/agreement', [ScreeningController::class, 'agreement'])->name('agreement');
@@ -114,17 +116,17 @@ Route::prefix('/reviews/{review}')->middleware('auth')->scopeBindings()->group(f
         Route::get('/screening/disagreements/{item}', [DisagreementController::class, 'index'])->name('disagreements.show');
         Route::get('/full-texts', [RetrievalController::class, 'index'])->name('full-texts');
         Route::get('/full-texts/unassigned', [FullTextController::class, 'unassigned'])->name('full-texts.unassigned');
-        Route::get('/full-texts/files/{fullText}', [FullTextController::class, 'show'])->name('full-texts.file');
+        Route::get('/full-texts/files/{fullText}', [FullTextController::class, 'show'])->middleware(WritesDownTakingOut::class)->name('full-texts.file');
         Route::get('/full-texts/studies', [StudyController::class, 'index'])->name('studies');
         Route::get('/coding', [CodingController::class, 'index'])->name('coding');
         Route::get('/codebook', [CodingController::class, 'codebook'])->name('codebook');
         Route::get('/coding/{publication}', [CodingController::class, 'show'])->name('coding.show');
         Route::get('/report', [ReportController::class, 'show'])->name('report');
-        Route::get('/report/flow.{format}', [ReportController::class, 'flow'])->whereIn('format', ['svg', 'png', 'pdf', 'csv'])->name('report.flow');
+        Route::get('/report/flow.{format}', [ReportController::class, 'flow'])->whereIn('format', ['svg', 'png', 'pdf', 'csv'])->middleware('throttle:dear')->name('report.flow');
         Route::get('/log', LogController::class)->name('log');
-        Route::get('/exports/included/{format}', [ExportController::class, 'included'])->name('exports.included');
-        Route::get('/exports/decisions.{format}', [ExportController::class, 'decisions'])->whereIn('format', ['csv', 'xlsx'])->name('exports.decisions');
-        Route::get('/exports/coding', [ExportController::class, 'coding'])->name('exports.coding');
+        Route::get('/exports/included/{format}', [ExportController::class, 'included'])->middleware(['throttle:dear', WritesDownTakingOut::class])->name('exports.included');
+        Route::get('/exports/decisions.{format}', [ExportController::class, 'decisions'])->whereIn('format', ['csv', 'xlsx'])->middleware(['throttle:dear', WritesDownTakingOut::class])->name('exports.decisions');
+        Route::get('/exports/coding', [ExportController::class, 'coding'])->middleware(['throttle:dear', WritesDownTakingOut::class])->name('exports.coding');
     });
 
     Route::middleware('can:manage,review')->group(function (): void {
@@ -140,7 +142,7 @@ Route::prefix('/reviews/{review}')->middleware('auth')->scopeBindings()->group(f
         Route::post('/screening/stages/{stage}/hand-on', [ShareOutController::class, 'handOn'])->name('share-outs.hand-on');
         Route::post('/criteria', [QuestionController::class, 'addCriterion'])->name('criteria.store');
         Route::put('/criteria/{criterion}', [QuestionController::class, 'changeCriterion'])->name('criteria.update');
-        Route::post('/team/invitations', [TeamController::class, 'invite'])->middleware('throttle:mail')->name('team.invite');
+        Route::post('/team/invitations', [TeamController::class, 'invite'])->middleware('throttle:invite')->name('team.invite');
         Route::delete('/team/invitations/{invitation}', [TeamController::class, 'withdraw'])->name('team.withdraw');
         Route::put('/team/{membership}', [TeamController::class, 'change'])->name('team.change');
         Route::delete('/team/{membership}', [TeamController::class, 'remove'])->name('team.remove');
@@ -160,42 +162,42 @@ Route::prefix('/reviews/{review}')->middleware('auth')->scopeBindings()->group(f
         Route::delete('/searches/{strategy}/findings', [CheckController::class, 'bringBack'])->name('strategies.findings.bring-back');
         Route::post('/searches/{strategy}/versions', [VersionController::class, 'store'])->name('strategies.versions.store');
         Route::post('/searches/{strategy}/back', [VersionController::class, 'back'])->name('strategies.back');
-        Route::post('/searches/{strategy}/runs', [RunController::class, 'store'])->name('strategies.runs.store');
-        Route::post('/thesauri', [ThesaurusController::class, 'store'])->name('thesauri.store');
+        Route::post('/searches/{strategy}/runs', [RunController::class, 'store'])->middleware('throttle:dear')->name('strategies.runs.store');
+        Route::post('/thesauri', [ThesaurusController::class, 'store'])->middleware('throttle:dear')->name('thesauri.store');
         Route::post('/thesauri/rulings', [ThesaurusController::class, 'rule'])->name('thesauri.rule');
         Route::post('/dialects', [DialectController::class, 'store'])->name('dialects.store');
-        Route::post('/dialects/try', [DialectController::class, 'try'])->name('dialects.try');
+        Route::post('/dialects/try', [DialectController::class, 'try'])->middleware('throttle:dear')->name('dialects.try');
     });
     // after /searches/new, which the first would catch
     Route::middleware('can:view,review')->group(function (): void {
         Route::get('/searches/{strategy}', [StrategyController::class, 'board'])->name('strategies.show');
         Route::get('/searches/{strategy}/lines', [StrategyController::class, 'lines'])->name('strategies.lines');
-        Route::post('/searches/{strategy}/numbers', [StrategyController::class, 'numbers'])->name('strategies.numbers');
+        Route::post('/searches/{strategy}/numbers', [StrategyController::class, 'numbers'])->middleware('throttle:dear')->name('strategies.numbers');
         Route::get('/searches/{strategy}/translation', [TranslationController::class, 'show'])->name('strategies.translation');
-        Route::get('/searches/{strategy}/translation/{format}', [TranslationController::class, 'download'])->whereIn('format', ['csv', 'docx', 'txt'])->name('strategies.translation.download');
+        Route::get('/searches/{strategy}/translation/{format}', [TranslationController::class, 'download'])->whereIn('format', ['csv', 'docx', 'txt'])->middleware('throttle:dear')->name('strategies.translation.download');
         Route::get('/searches/{strategy}/known-items', [KnownItemController::class, 'show'])->name('strategies.known');
-        Route::get('/searches/{strategy}/check', [CheckController::class, 'show'])->name('strategies.check');
+        Route::get('/searches/{strategy}/check', [CheckController::class, 'show'])->middleware('throttle:dear')->name('strategies.check');
         Route::get('/searches/{strategy}/versions', [VersionController::class, 'show'])->name('strategies.versions');
         Route::get('/searches/{strategy}/runs', [RunController::class, 'index'])->name('strategies.runs');
-        Route::get('/searches/{strategy}/results', [RunController::class, 'results'])->name('strategies.results');
-        Route::get('/searches/{strategy}/results/download', [RunController::class, 'download'])->name('strategies.results.download');
+        Route::get('/searches/{strategy}/results', [RunController::class, 'results'])->middleware('throttle:dear')->name('strategies.results');
+        Route::get('/searches/{strategy}/results/download', [RunController::class, 'download'])->middleware('throttle:dear')->name('strategies.results.download');
     });
 
     Route::middleware('can:deliver,review')->group(function (): void {
         Route::post('/runs/{run}/fetch', [RunController::class, 'fetch'])->name('runs.fetch');
-        Route::post('/deliveries', [DeliveryController::class, 'store'])->name('deliveries.store');
+        Route::post('/deliveries', [DeliveryController::class, 'store'])->middleware('throttle:upload')->name('deliveries.store');
         Route::get('/deliveries/{delivery}/columns', [DeliveryController::class, 'columns'])->name('deliveries.columns');
         Route::post('/deliveries/{delivery}/read', [DeliveryController::class, 'read'])->name('deliveries.read');
         Route::put('/deliveries/{delivery}/kind', [DeliveryController::class, 'kind'])->name('deliveries.kind');
         Route::post('/deliveries/{delivery}/withdraw', [DeliveryController::class, 'withdraw'])->name('deliveries.withdraw');
         Route::post('/deliveries/{delivery}/rejections/{rejection}', [DeliveryController::class, 'mend'])->name('deliveries.mend');
         Route::post('/deliveries/{delivery}/go-on', [DeliveryController::class, 'goOn'])->name('deliveries.go-on');
-        Route::get('/records/describe', [PublicationController::class, 'describe'])->name('library.describe');
+        Route::get('/records/describe', [PublicationController::class, 'describe'])->middleware('throttle:dear')->name('library.describe');
         Route::post('/records', [PublicationController::class, 'add'])->name('library.add');
         Route::post('/publications/{publication}/values', [PublicationController::class, 'mend'])->name('publications.mend');
         Route::post('/recipes', [RecipeController::class, 'store'])->name('recipes.store');
         Route::delete('/recipes/{recipe}', [RecipeController::class, 'destroy'])->name('recipes.destroy');
-        Route::post('/recipes/{recipe}/export', [RecipeController::class, 'export'])->name('recipes.export');
+        Route::post('/recipes/{recipe}/export', [RecipeController::class, 'export'])->middleware(['throttle:dear', WritesDownTakingOut::class])->name('recipes.export');
         Route::post('/matching', [MatchingController::class, 'start'])->name('matching.start');
         Route::put('/matching/settings', [MatchingController::class, 'save'])->name('matching.settings');
         Route::post('/matching/join', [MatchingController::class, 'join'])->name('matching.join');
@@ -218,8 +220,8 @@ Route::prefix('/reviews/{review}')->middleware('auth')->scopeBindings()->group(f
     Route::middleware('can:obtain,review')->group(function (): void {
         Route::get('/full-texts/retrievals', [RetrievalController::class, 'all'])->name('retrievals.all');
         Route::post('/full-texts/retrievals', [RetrievalController::class, 'set'])->name('retrievals.set');
-        Route::post('/full-texts/locker', [RetrievalController::class, 'askLocker'])->name('retrievals.locker');
-        Route::post('/full-texts/files', [FullTextController::class, 'store'])->name('full-texts.store');
+        Route::post('/full-texts/locker', [RetrievalController::class, 'askLocker'])->middleware('throttle:dear')->name('retrievals.locker');
+        Route::post('/full-texts/files', [FullTextController::class, 'store'])->middleware('throttle:upload')->name('full-texts.store');
         Route::post('/full-texts/files/{fullText}/assign', [FullTextController::class, 'assign'])->name('full-texts.assign');
         Route::post('/full-texts/files/{fullText}/take-off', [FullTextController::class, 'takeOff'])->name('full-texts.take-off');
         Route::post('/full-texts/files/{fullText}/take-out', [FullTextController::class, 'takeOut'])->name('full-texts.take-out');
@@ -232,8 +234,8 @@ Route::prefix('/reviews/{review}')->middleware('auth')->scopeBindings()->group(f
         Route::post('/screening/marked-words', [MarkListController::class, 'store'])->name('marks.store');
         Route::put('/screening/marked-words/{markList}', [MarkListController::class, 'update'])->name('marks.update');
         Route::delete('/screening/marked-words/{markList}', [MarkListController::class, 'destroy'])->name('marks.destroy');
-        Route::get('/screening/desk', [DeskController::class, 'show'])->name('desk');
-        Route::get('/screening/desk/ahead', [DeskController::class, 'ahead'])->name('desk.ahead');
+        Route::get('/screening/desk', [DeskController::class, 'show'])->middleware('throttle:query')->name('desk');
+        Route::get('/screening/desk/ahead', [DeskController::class, 'ahead'])->middleware('throttle:query')->name('desk.ahead');
         Route::get('/screening/desk/{item}', [DeskController::class, 'show'])->name('desk.show');
         Route::get('/screening/items/{item}', [DeskController::class, 'item'])->name('desk.item');
         Route::get('/screening/items/{item}/why', [DeskController::class, 'why'])->name('desk.why');

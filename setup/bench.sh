@@ -24,7 +24,7 @@ run_bench() {
         write_env
         need_database "$APP_DATABASE"
         refresh_caches
-        quietly "emptying the benchmark's database" artisan migrate:fresh --force
+        quietly "emptying the benchmark's database" owner_artisan migrate:fresh --force
     } >&2
     "bench_$name" "$@"
 }
@@ -36,19 +36,19 @@ large_review() {
     quietly "adding people" artisan heron:person Lead lead@heron.example "--password=a long password"
     quietly "adding people" artisan heron:person Reviewer reviewer@heron.example "--password=a long password"
     step "Making a review of $1 records"
-    review="$(artisan heron:large "$1" --lead=lead@heron.example --reviewer=reviewer@heron.example)"
+    review="$(owner_artisan heron:large "$1" --lead=lead@heron.example --reviewer=reviewer@heron.example)"
 }
 
 # 50 people deciding at once, then the same with everything killed under them.
 bench_screening() {
-    local review made dsn="pgsql:host=127.0.0.1;port=$PG_PORT;dbname=$APP_DATABASE;user=heron" seconds="${2:-60}"
+    local review made dsn="pgsql:host=127.0.0.1;port=$PG_PORT;dbname=$APP_DATABASE;user=heron_owner" seconds="${2:-60}"
     {
         start_servers
         start_worker
         wait_for "http://127.0.0.1:$WEB_PORT/up" "the application"
         step "Making a review of ${1:-100000} publications, shared out among 50 people"
     } >&2
-    made="$(artisan heron:load "${1:-100000}" 50)"
+    made="$(owner_artisan heron:load "${1:-100000}" 50)"
     echo "$made"
     review="$(printf '%s' "$made" | sed -n 's/.*"review":"\([0-9a-z]*\)".*/\1/p')"
     php -d pcov.enabled=0 setup/bench/screening.php "http://127.0.0.1:$WEB_PORT" "$review" 50 "$seconds" "$dsn"
@@ -99,11 +99,11 @@ bench_library() {
         wait_for "http://127.0.0.1:$WEB_PORT/up" "the application"
         step "Making a review of ${1:-100000} publications"
     } >&2
-    review="$(artisan heron:load "${1:-100000}" 3 | sed -n 's/.*"review":"\([0-9a-z]*\)".*/\1/p')"
+    review="$(owner_artisan heron:load "${1:-100000}" 3 | sed -n 's/.*"review":"\([0-9a-z]*\)".*/\1/p')"
     BENCH_EMAIL=screener1@heron.example php -d pcov.enabled=0 setup/bench/library.php "http://127.0.0.1:$WEB_PORT" "$review" 12
 }
 
-bench_deliver() { artisan heron:bench-deliver "${1:-50000}"; }
+bench_deliver() { owner_artisan heron:bench-deliver "${1:-50000}"; }
 
 bench_pages() {
     local review
@@ -117,15 +117,15 @@ bench_search() {
     for size in "${1:-100000}" "${2:-1000000}"; do
         {
             step "Making $size records (a million takes about a quarter of an hour)"
-            export STANDINS_DSN="pgsql:host=127.0.0.1;port=$PG_PORT;dbname=$STANDINS_DATABASE" STANDINS_USER=heron
-            need_database "$STANDINS_DATABASE"
+            need_database "$STANDINS_DATABASE" standins standins
+            use_standins
             php -d pcov.enabled=0 -d memory_limit=512M standins/build.php "$size" alder
             start_servers
             wait_for "http://127.0.0.1:$STANDINS_PORT/up" "the stand-ins"
-            quietly "emptying the benchmark's database" artisan migrate:fresh --force
+            quietly "emptying the benchmark's database" owner_artisan migrate:fresh --force
             quietly "bringing the thesauri in" artisan heron:thesauri
         } >&2
-        artisan heron:bench-search "$size"
+        owner_artisan heron:bench-search "$size"
     done
 }
 

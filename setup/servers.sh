@@ -1,10 +1,15 @@
-# nginx, php-fpm and the queue worker of one instance. Uses DIR, WEB_PORT, STANDINS_PORT, APP_DATABASE, STANDINS_DATABASE.
+# nginx, php-fpm and the queue workers of one instance. Uses DIR, WEB_PORT, ADDRESS, STANDINS_PORT, APP_DATABASE, STANDINS_DATABASE.
 
 # Whether the process in a pid file is there and ours: after a restart of the machine the number may be somebody else's.
 alive() { [ -s "$1" ] && kill -0 "$(cat "$1")" 2>/dev/null && tr '\0' ' ' <"/proc/$(cat "$1")/cmdline" 2>/dev/null | grep -qF "$ROOT"; }
 
+# The name in the address that people open, without scheme and port.
+host_of() { local host="${1#*://}"; host="${host%%/*}"; echo "${host%%:*}"; }
+
 write_server_config() {
-    local run="$DIR/run" user
+    local run="$DIR/run" user pools=(app) host
+    [ "$WITH_STANDINS" = no ] || pools+=(standins)
+    host="$(host_of "$ADDRESS")"
     user="$(web_user)"
     mkdir -p "$run"
     {
@@ -12,7 +17,7 @@ write_server_config() {
         echo "daemonize = yes"
         echo "pid = $run/fpm.pid"
         echo "error_log = $run/fpm.log"
-        for pool in app standins; do
+        for pool in "${pools[@]}"; do
             echo "[$pool]"
             if am_root; then printf 'user = %s\ngroup = %s\nlisten.owner = %s\n' "$user" "$user" "$user"; fi
             echo "listen = $run/$pool.sock"
@@ -32,9 +37,12 @@ write_server_config() {
             echo "env[APP_ROUTES_CACHE] = $DIR/cache/routes.php"
             echo "env[APP_EVENTS_CACHE] = $DIR/cache/events.php"
             echo "env[STANDINS_DSN] = \"pgsql:host=127.0.0.1;port=$PG_PORT;dbname=$STANDINS_DATABASE\""
-            echo "env[STANDINS_USER] = heron"
+            echo "env[STANDINS_USER] = standins"
+            echo "env[STANDINS_PASSWORD] = \"$(secret_of standins)\""
         done
-    } >"$run/fpm.conf"
+    } >"$run/fpm.conf.new"
+    chmod 600 "$run/fpm.conf.new"
+    mv "$run/fpm.conf.new" "$run/fpm.conf"
     cat >"$run/nginx.conf" <<CONF
 $(if am_root; then echo "user $user;"; fi)
 worker_processes 2;
@@ -54,14 +62,24 @@ http {
     fastcgi_temp_path $run/tmp-fastcgi;
     uwsgi_temp_path $run/tmp-uwsgi;
     scgi_temp_path $run/tmp-scgi;
+    # by no other name: a page elsewhere that points its name at this machine learns nothing
+    server { listen 127.0.0.1:$WEB_PORT default_server; server_name _; return 444; }
+$([ "$host" = localhost ] || echo "    server { listen 127.0.0.1:$WEB_PORT; server_name localhost; return 301 $ADDRESS\$request_uri; }")
     server {
         listen 127.0.0.1:$WEB_PORT;
+        server_name $host;
         root $ROOT/public;
-        location /build/assets/ { expires 1y; add_header Cache-Control "public, immutable"; try_files \$uri =404; }
-        location / { try_files \$uri /index.php?\$query_string; }
+        error_page 502 504 /unavailable.html;
+        location /build/assets/ { expires 1y; add_header Cache-Control "public, immutable"; add_header X-Content-Type-Options nosniff; try_files \$uri =404; }
+        location = /favicon.ico { return 302 /heron.svg; }
+        location / {
+            add_header X-Content-Type-Options nosniff;
+            add_header Content-Security-Policy "default-src 'none'; style-src 'self'; img-src 'self'; frame-ancestors 'none'";
+            try_files \$uri /index.php?\$query_string;
+        }
         location = /index.php {
             include /etc/nginx/fastcgi_params;
-            fastcgi_param HTTP_HOST \$host:\$server_port;
+            fastcgi_param HTTP_HOST \$http_host;
             fastcgi_param SCRIPT_FILENAME \$document_root/index.php;
             fastcgi_buffers 16 32k;
             fastcgi_buffer_size 64k;
@@ -69,6 +87,7 @@ http {
         }
         location ~ \.php$ { return 404; }
     }
+$(if [ "$WITH_STANDINS" != no ]; then cat <<STANDINS
     server {
         listen 127.0.0.1:$STANDINS_PORT;
         location / {
@@ -79,6 +98,8 @@ http {
             fastcgi_pass unix:$run/standins.sock;
         }
     }
+STANDINS
+fi)
 }
 CONF
 }

@@ -50,8 +50,12 @@ run_tests() {
     fi
     step "Pest"
     unset APP_CONFIG_CACHE APP_ROUTES_CACHE APP_EVENTS_CACHE # those are for the running copy; the tests have their own settings
-    export DB_HOST=127.0.0.1 DB_PORT="$PG_PORT" DB_USERNAME=heron
-    export STANDINS_DSN="pgsql:host=127.0.0.1;port=$PG_PORT;dbname=$STANDINS_DATABASE" STANDINS_USER=heron
+    # the tests make and empty tables, so they are their owner; the running copy that browser tests use is not
+    if [ "$part" != core ]; then
+        export DB_HOST=127.0.0.1 DB_PORT="$PG_PORT" DB_USERNAME=heron_owner DB_PASSWORD
+        DB_PASSWORD="$(secret_of heron_owner)"
+        use_standins
+    fi
     export HERON_TEST_URL="http://127.0.0.1:$WEB_PORT" HERON_STANDINS_URL="http://127.0.0.1:$STANDINS_PORT"
     php -d pcov.enabled=0 -d memory_limit=1G vendor/bin/pest --colors=never "${suites[@]}" "${filters[@]}"
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console;
 
+use App\Access\CommonPasswords;
 use App\Mail\PlainLetter;
 use App\Models\User;
 use Illuminate\Console\Command;
@@ -28,15 +29,19 @@ final class AddPerson extends Command
 
             return 2;
         }
-        if ($password !== null && mb_strlen($password) < 12) {
-            $this->error('The password needs at least 12 characters.');
+        if ($password !== null && (mb_strlen($password) < 12 || CommonPasswords::isCommon($password))) {
+            $this->error('The password needs at least 12 characters, and must not be a common one.');
 
             return 2;
         }
         $user = User::query()->create(['name' => $this->text('name'), 'email' => $email, 'password' => $password ?? Str::random(40)]);
         if ($password === null) {
+            $link = route('password.reset', ['token' => Password::createToken($user), 'email' => $email]);
+            if (config('mail.default') === 'post-room' && config('heron.demo') !== true) {
+                $this->line("No mail is sent from this copy. Hand this link on, within an hour: {$link}");
+            }
             Mail::to($email)->send(new PlainLetter('Your account at Wary Heron', [
-                "Hello {$user->name},", 'An account was made for you. Choose a password within an hour:', route('password.reset', ['token' => Password::createToken($user), 'email' => $email]),
+                "Hello {$user->name},", 'An account was made for you. Choose a password within an hour:', $link,
             ]));
         }
         $this->info("Added {$user->name}.");

@@ -60,7 +60,7 @@ final class BenchSearch extends Command
         };
         $forty = $make(8);
         $whole = $make(15);
-        $store = new PDO((string) getenv('STANDINS_DSN'), 'heron', null, [PDO::ATTR_ERRMODE => PDO::ERRMODE_EXCEPTION]);
+        $store = new PDO((string) getenv('STANDINS_DSN'), (string) getenv('STANDINS_USER'), (string) getenv('STANDINS_PASSWORD'), [PDO::ATTR_ERRMODE => PDO::ERRMODE_EXCEPTION]);
         $store->exec("SET work_mem = '64MB'; SET enable_seqscan = off"); // as the server has
         $byHand = $this->byHand($forty);
         $ours = $hand = [];

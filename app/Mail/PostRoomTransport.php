@@ -12,6 +12,9 @@ use Symfony\Component\Mime\MessageConverter;
 /** Keeps outgoing mail in the database instead of sending it. */
 final class PostRoomTransport extends AbstractTransport
 {
+    /** The links in them work no longer than this. */
+    private const KEPT_DAYS = 14;
+
     public function __toString(): string
     {
         return 'post-room';
@@ -24,6 +27,7 @@ final class PostRoomTransport extends AbstractTransport
             throw new \LogicException('The post room takes composed messages only.');
         }
         $email = MessageConverter::toEmail($original);
+        Letter::query()->where('created_at', '<', now()->subDays(self::KEPT_DAYS))->delete();
         foreach ($message->getEnvelope()->getRecipients() as $recipient) {
             Letter::query()->create([
                 'recipient' => $recipient->getAddress(),

@@ -18,4 +18,10 @@ final class Letter extends Model
     protected $table = 'letters';
 
     public const UPDATED_AT = null;
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['body' => 'encrypted'];
+    }
 }

@@ -41,6 +41,11 @@ final class User extends Authenticatable
         return $this->hasMany(Membership::class);
     }
 
+    public static function withAddress(string $email): ?self
+    {
+        return self::query()->whereRaw('lower(email) = ?', [mb_strtolower($email)])->first();
+    }
+
     public function roleIn(Review $review): ?Role
     {
         if (! array_key_exists($review->id, $this->roles)) {

@@ -4,10 +4,13 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
+use App\Access\Passwords;
+use App\Database\Grants;
 use App\Database\MillisecondConnection;
 use App\Mail\PostRoomTransport;
 use App\Models\Review;
 use App\Models\User;
+use App\Support\Input;
 use App\Support\SessionRows;
 use Carbon\CarbonImmutable;
 use Illuminate\Cache\RateLimiting\Limit;
@@ -15,41 +18,86 @@ use Illuminate\Contracts\Foundation\Application;
 use Illuminate\Database\Connection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
+use Illuminate\Database\Events\MigrationsEnded;
+use Illuminate\Database\Events\NoPendingMigrations;
 use Illuminate\Http\Request;
+use Illuminate\Support\Arr;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\Date;
+use Illuminate\Support\Facades\Event;
 use Illuminate\Support\Facades\Gate;
+use Illuminate\Support\Facades\Hash;
 use Illuminate\Support\Facades\Mail;
 use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\Facades\Route;
 use Illuminate\Support\Facades\Session;
+use Illuminate\Support\Facades\URL;
 use Illuminate\Support\ServiceProvider;
 use Illuminate\Support\Str;
 
 final class AppServiceProvider extends ServiceProvider
 {
+    private const PAGE_MILLISECONDS = 10_000;
+
     public function register(): void
     {
         if (PHP_SAPI === 'fpm-fcgi') {
             // a new connection costs more than most pages; not in the configuration, which is cached from the command line
-            config(['database.connections.pgsql.options' => config('database.connections.pgsql.options') + [\PDO::ATTR_PERSISTENT => true]]);
+            config([
+                'database.connections.pgsql.options' => config('database.connections.pgsql.options') + [\PDO::ATTR_PERSISTENT => true],
+                // a page that asks for more than this would hold a process that others wait for
+                'database.connections.pgsql.server_options' => ['statement_timeout' => self::PAGE_MILLISECONDS],
+            ]);
         }
         Connection::resolverFor('pgsql', fn (mixed ...$of): MillisecondConnection => new MillisecondConnection(...$of));
     }
 
     public function boot(): void
     {
+        URL::useOrigin((string) config('app.url'));
+        URL::forceScheme((string) parse_url((string) config('app.url'), PHP_URL_SCHEME));
         Date::use(CarbonImmutable::class);
+        Hash::extend('whole', fn (): Passwords => new Passwords((array) config('hashing.bcrypt')));
+        Event::listen([MigrationsEnded::class, NoPendingMigrations::class], fn () => Grants::give());
         Model::unguard();
         Model::shouldBeStrict($this->app->environment('production') === false);
         Session::extend('database', fn (Application $app): SessionRows => new SessionRows($app->make('db')->connection(config('session.connection')), config('session.table'), config('session.lifetime'), $app));
         Mail::extend('post-room', fn (): PostRoomTransport => new PostRoomTransport);
         Route::bind('review', fn (string $id): Review => ($reader = Auth::user()) instanceof User && Str::isUlid($id) ? $reader->opens($id) : throw (new ModelNotFoundException)->setModel(Review::class, [$id]));
         Gate::define('see-design', fn (?object $user): bool => app()->environment('production') === false);
-        RateLimiter::for('sign-in', fn (Request $request): array => [
-            Limit::perMinute(6)->by('sign-in:'.mb_strtolower($request->string('email')->value()).'|'.$request->ip()),
-            Limit::perMinute(60)->by('sign-in-from:'.$request->ip()),
-        ]);
-        RateLimiter::for('mail', fn (Request $request): Limit => Limit::perMinute(6)->by('mail:'.$request->ip()));
+        $this->limits();
+    }
+
+    /** By person, account or link: a whole department comes from one address, and none of it may lock the others out. */
+    private function limits(): void
+    {
+        $who = fn (Request $request): string => $request->user()?->getAuthIdentifier() ?? (string) $request->ip();
+        $account = fn (Request $request): string => hash('sha256', mb_strtolower(Input::text($request, 'email')));
+        $limits = [
+            'sign-in' => fn (Request $request): array => [
+                Limit::perMinute(6)->by("{$account($request)} {$request->ip()}"),
+                Limit::perMinutes(15, 40)->by($account($request)),
+                Limit::perMinute(300)->by((string) $request->ip()),
+            ],
+            'reset-link' => fn (Request $request): array => [Limit::perMinutes(10, 3)->by($account($request)), Limit::perMinute(60)->by((string) $request->ip())],
+            'link' => fn (Request $request): Limit => Limit::perMinute(12)->by(hash('sha256', is_string($token = $request->route('token')) ? $token : Input::text($request, 'token'))),
+            'own-password' => fn (Request $request): Limit => Limit::perMinute(6)->by($who($request)),
+            'invite' => fn (Request $request): Limit => Limit::perMinute(30)->by($who($request)),
+            // what costs seconds, a database elsewhere or the worker: more than hands can ask for
+            'dear' => fn (Request $request): Limit => Limit::perMinute(120)->by($who($request)),
+            'query' => fn (Request $request): Limit => Input::text($request, 'q') === '' ? Limit::none() : Limit::perMinute(120)->by($who($request)),
+            'upload' => fn (Request $request): Limit => Limit::perMinute(600)->by($who($request)),
+        ];
+        foreach ($limits as $name => $limit) {
+            RateLimiter::for($name, function (Request $request) use ($name, $limit): array {
+                $all = Arr::wrap($limit($request));
+                foreach ($all as $i => $one) {
+                    // a count of its own, whatever else is counted for the same person
+                    $one->by("{$name} {$i} {$one->key}");
+                }
+
+                return $all;
+            });
+        }
     }
 }

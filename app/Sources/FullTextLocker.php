@@ -7,6 +7,7 @@ namespace App\Sources;
 use App\Support\TextStream;
 use Illuminate\Http\Client\ConnectionException;
 use Illuminate\Support\Facades\Http;
+use Psr\Http\Message\StreamInterface;
 use WaryHeron\Core\Bibliography\Format\CslJson\CslJsonReader;
 use WaryHeron\Core\Bibliography\Format\ReferenceReader;
 use WaryHeron\Core\Bibliography\Format\UnusableFile;
@@ -42,7 +43,7 @@ final class FullTextLocker
     public function pdf(string $doi): string
     {
         $content = $this->asked($doi, 'application/pdf');
-        if (! str_starts_with($content, '%PDF-') || strlen($content) > self::LARGEST) {
+        if (! str_starts_with($content, '%PDF-')) {
             throw SourceFailed::noCopy('what came is no PDF.');
         }
 
@@ -51,18 +52,39 @@ final class FullTextLocker
 
     private function asked(string $doi, string $for): string
     {
+        $parts = explode('/', $doi);
+        if (config('heron.locker') === null || array_intersect($parts, ['', '.', '..']) !== []) {
+            throw SourceFailed::noCopy(config('heron.locker') === null ? 'No full-text locker is set up here.' : 'This is no DOI.');
+        }
         try {
-            $answer = Http::timeout(30)->connectTimeout(4)->withHeaders(['Accept' => $for])->get(config('heron.locker').'/'.implode('/', array_map(rawurlencode(...), explode('/', $doi))));
+            // what another server sends is read no further than it is wanted, and its redirections lead nowhere
+            $answer = Http::timeout(30)->connectTimeout(4)->withOptions(['allow_redirects' => false, 'stream' => true])
+                ->withHeaders(['Accept' => $for])->get(config('heron.locker').'/'.implode('/', array_map(rawurlencode(...), $parts)));
+            $content = self::start($answer->toPsrResponse()->getBody());
         } catch (ConnectionException) {
             throw SourceFailed::unreachable('The full-text locker');
         }
         if ($answer->status() === 403 || $answer->status() === 404) {
-            throw SourceFailed::noCopy(mb_substr(trim(strip_tags($answer->body())), 0, 200));
+            throw SourceFailed::noCopy(mb_substr(trim(strip_tags(mb_scrub(substr($content, 0, 2000), 'UTF-8'))), 0, 200));
         }
         if ($answer->failed()) {
             throw SourceFailed::status('The full-text locker', $answer->status());
         }
+        if ($answer->redirect() || strlen($content) > self::LARGEST) {
+            throw SourceFailed::noCopy($answer->redirect() ? 'it sends on to another place.' : 'what came is larger than '.intdiv(self::LARGEST, 1024 * 1024).' MB.');
+        }
 
-        return $answer->body();
+        return $content;
+    }
+
+    private static function start(StreamInterface $body): string
+    {
+        $content = '';
+        while (! $body->eof() && strlen($content) <= self::LARGEST) {
+            $content .= $body->read(1024 * 1024);
+        }
+        $body->close();
+
+        return $content;
     }
 }

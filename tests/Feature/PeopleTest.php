@@ -20,7 +20,11 @@ it('slows down guessing', function () {
     foreach (range(1, 6) as $try) {
         $this->post('/sign-in', ['email' => 'anna@heron.example', 'password' => "guess {$try}"])->assertRedirect();
     }
-    $this->post('/sign-in', ['email' => 'anna@heron.example', 'password' => 'a long password'])->assertTooManyRequests();
+    $this->post('/sign-in', ['email' => 'anna@heron.example', 'password' => 'a long password'])->assertRedirect()->assertSessionHas('problem');
+    $this->postJson('/sign-in', ['email' => 'anna@heron.example', 'password' => 'a long password'])->assertTooManyRequests();
+    expect(auth()->check())->toBeFalse();
+    // the others of the same house are not held up by it
+    $this->post('/sign-in', ['email' => 'ben@heron.example', 'password' => 'a long password'])->assertRedirect('/');
 });
 
 it('gives a new password by a link from the post room, once', function () {

@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Access\Passwords;
+use App\Access\SecurityLog;
 use App\Actions\Team\AcceptInvitation;
+use App\Http\Middleware\EndOldSessions;
 use App\Models\Invitation;
 use App\Models\User;
 use Illuminate\Contracts\View\View;
@@ -12,7 +15,6 @@ use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;
-use Illuminate\Validation\Rules\Password;
 
 /** The link in an invitation: its holder signs in, or sets up an account, and is in. */
 final class InvitationController extends Controller
@@ -21,10 +23,10 @@ final class InvitationController extends Controller
     {
         $invitation = $this->find($token);
 
-        return view('people.invitation', ['invitation' => $invitation, 'token' => $token, 'known' => $this->holder($invitation) !== null, 'user' => $request->user()]);
+        return view('people.invitation', ['invitation' => $invitation, 'token' => $token, 'known' => $this->holder($invitation) !== null, 'user' => $request->user(), 'theirs' => $request->user() !== null && strcasecmp($request->user()->email, $invitation->email) === 0]);
     }
 
-    public function accept(Request $request, string $token, AcceptInvitation $accept): RedirectResponse
+    public function accept(Request $request, string $token, AcceptInvitation $accept, SecurityLog $security): RedirectResponse
     {
         $invitation = $this->find($token);
         $user = $request->user();
@@ -40,14 +42,16 @@ final class InvitationController extends Controller
         if (! Auth::check()) {
             Auth::login($user);
             $request->session()->regenerate();
+            $request->session()->put(EndOldSessions::KEY, now()->getTimestamp());
         }
+        $security->write('invitation accepted', ['review' => $invitation->review_id]);
 
         return redirect()->route('question', $invitation->review_id)->with('notice', 'Welcome to the team.');
     }
 
     private function register(Request $request, Invitation $invitation): User
     {
-        $given = $request->validate(['name' => ['required', 'string', 'max:120'], 'password' => ['required', 'confirmed', 'max:200', Password::min(12)]]);
+        $given = $request->validate(['name' => ['required', 'string', 'max:120'], 'password' => ['required', ...Passwords::rules()]]);
 
         return User::query()->create(['name' => $given['name'], 'email' => $invitation->email, 'password' => $given['password']]);
     }
@@ -59,6 +63,6 @@ final class InvitationController extends Controller
 
     private function holder(Invitation $invitation): ?User
     {
-        return User::query()->whereRaw('lower(email) = ?', [mb_strtolower($invitation->email)])->first();
+        return User::withAddress($invitation->email);
     }
 }

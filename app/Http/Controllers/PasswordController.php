@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Mail\PlainLetter;
+use App\Access\Passwords;
+use App\Access\SecurityLog;
+use App\Http\Middleware\EndOldSessions;
+use App\Jobs\SendResetLink;
 use App\Models\User;
 use App\Support\Input;
 use Illuminate\Contracts\View\View;
@@ -13,14 +16,16 @@ use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Hash;
-use Illuminate\Support\Facades\Mail;
 use Illuminate\Support\Facades\Password;
 use Illuminate\Support\Str;
-use Illuminate\Validation\Rules\Password as Strength;
 use Illuminate\Validation\ValidationException;
 
 final class PasswordController extends Controller
 {
+    public function __construct(private readonly SecurityLog $security)
+    {
+    }
+
     public function forgotten(): View
     {
         return view('people.forgot-password');
@@ -28,15 +33,9 @@ final class PasswordController extends Controller
 
     public function sendLink(Request $request): RedirectResponse
     {
-        $given = $request->validate(['email' => ['required', 'email', 'max:255']]);
-        $user = User::query()->whereRaw('lower(email) = ?', [mb_strtolower($given['email'])])->first();
-        if ($user !== null) {
-            $token = Password::createToken($user);
-            Mail::to($user->email)->send(new PlainLetter('A new password for Wary Heron', [
-                "Hello {$user->name},", 'Somebody, we hope you, asked for a new password. To choose one, open this address within an hour:',
-                route('password.reset', ['token' => $token, 'email' => $user->email]), 'If it was not you, leave this unanswered; your password stays as it is.',
-            ]));
-        }
+        $given = $request->validate(['email' => ['required', 'string', 'email', 'max:255']]);
+        SendResetLink::dispatch($given['email']);
+        $this->security->write('new password asked for', ['address' => hash('sha256', mb_strtolower($given['email']))]);
 
         // the same words whether or not the address is known
         return redirect()->route('sign-in')->with('notice', 'If that address is known here, a letter with a link is on its way.');
@@ -50,7 +49,7 @@ final class PasswordController extends Controller
     public function update(Request $request): RedirectResponse
     {
         $given = $request->validate([
-            'token' => ['required', 'string'], 'email' => ['required', 'email'], 'password' => ['required', 'confirmed', 'max:200', Strength::min(12)],
+            'token' => ['required', 'string', 'max:255'], 'email' => ['required', 'string', 'email', 'max:255'], 'password' => ['required', ...Passwords::rules()],
         ]);
         $status = Password::broker()->reset($given, fn (User $user, string $password) => $this->give($user, $password));
         if ($status !== Password::PASSWORD_RESET) {
@@ -62,15 +61,21 @@ final class PasswordController extends Controller
 
     public function account(Request $request): View
     {
-        return view('people.account', ['user' => $this->me($request)]);
+        $me = $this->me($request);
+
+        return view('people.account', [
+            'user' => $me,
+            'sessions' => DB::table('sessions')->where('user_id', $me->id)->orderByDesc('last_activity')->get(['id', 'ip_address', 'user_agent', 'last_activity']),
+            'here' => $request->session()->getId(),
+        ]);
     }
 
     public function change(Request $request): RedirectResponse
     {
         $given = $request->validate([
             'name' => ['required', 'string', 'max:120'],
-            'current_password' => ['required_with:password', 'nullable', 'current_password'],
-            'password' => ['nullable', 'confirmed', 'max:200', Strength::min(12)],
+            'current_password' => ['required_with:password', 'nullable', 'string', 'max:200', 'current_password'],
+            'password' => ['nullable', ...Passwords::rules()],
         ]);
         $user = $this->me($request);
         $user->update(['name' => $given['name']]);
@@ -78,14 +83,17 @@ final class PasswordController extends Controller
             $this->give($user, $given['password']);
             Auth::login($user);
             $request->session()->regenerate();
+            $request->session()->put(EndOldSessions::KEY, now()->getTimestamp());
         }
 
         return redirect()->route('account')->with('notice', 'Saved.');
     }
 
-    /** Sessions that were open with the old password end. */
+    /** Sessions that were open with the old password end, and so do links that were sent for a new one. */
     private function give(User $user, string $password): void
     {
+        $this->security->write('password changed', ['of' => $user->id]);
+        Password::deleteToken($user);
         $user->forceFill(['password' => Hash::make($password), 'remember_token' => Str::random(60)])->save();
         DB::table('sessions')->where('user_id', $user->id)->delete();
     }

@@ -10,7 +10,8 @@ use Symfony\Component\HttpFoundation\Response;
 
 final class SecurityHeaders
 {
-    private const CONTENT = "default-src 'none'; script-src 'self'; style-src 'self'; img-src 'self' data:; font-src 'self'; connect-src 'self'; worker-src 'self'; form-action 'self'; frame-ancestors 'none'; base-uri 'none'";
+    private const CONTENT = "default-src 'none'; script-src 'self'; style-src 'self'; img-src 'self' data:; font-src 'self'; "
+        ."connect-src 'self'; worker-src 'self'; form-action 'self'; frame-ancestors 'none'; base-uri 'none'";
 
     public function handle(Request $request, Closure $next): Response
     {
@@ -20,10 +21,11 @@ final class SecurityHeaders
         $response->headers->set('Referrer-Policy', 'same-origin');
         $response->headers->set('X-Frame-Options', 'DENY');
         $response->headers->set('Cross-Origin-Opener-Policy', 'same-origin');
-        // pages hold what only this person may see
-        if (! $response->headers->hasCacheControlDirective('public')) {
-            $response->headers->set('Cache-Control', 'no-store, private');
+        if ($request->isSecure()) {
+            $response->headers->set('Strict-Transport-Security', 'max-age=31536000');
         }
+        // pages and files hold what only this person may see
+        $response->headers->set('Cache-Control', 'no-store, private');
 
         return $response;
     }

@@ -22,5 +22,17 @@
                 <button class="button mt-2">Save</button>
             </form>
         </section>
+        <section class="sheet mt-3" id="sessions">
+            <header class="sheet-head"><h2>Where I am signed in</h2> <span>a sign-in ends after seven days without use, at the latest after thirty</span></header>
+            <table class="table"><thead><tr><th scope="col">Browser</th><th scope="col">From</th><th scope="col">Last used</th><th scope="col"><span class="visually-hidden">End</span></th></tr></thead><tbody>
+                @foreach ($sessions as $session)
+                    <tr><td>{{ Str::limit($session->user_agent ?: 'not told', 70) }}</td><td>{{ $session->ip_address }}</td><td>{{ $session->id === $here ? 'here, now' : \Carbon\CarbonImmutable::createFromTimestampUTC($session->last_activity)->format('j M Y, H:i') }}</td>
+                        <td>@if ($session->id !== $here) <form method="post" action="{{ route('sessions.end') }}">@csrf @method('delete') <input type="hidden" name="session" value="{{ hash('sha256', $session->id) }}"><button class="button button-plain">End</button></form> @endif</td></tr>
+                @endforeach
+            </tbody></table>
+            @if ($sessions->count() > 1)
+                <form class="sheet-foot" method="post" action="{{ route('sessions.end') }}">@csrf @method('delete') <button class="button">End all others</button></form>
+            @endif
+        </section>
     </div>
 </x-page>

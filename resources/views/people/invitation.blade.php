@@ -7,6 +7,11 @@
                     <p>This invitation can no longer be used. Ask the review lead for a new one.</p>
                 @else
                     <p>{{ $invitation->inviter->name }} invites {{ $invitation->email }} as <strong>{{ $invitation->role->label() }}</strong>, who {{ $invitation->role->purpose() }}.</p>
+                    @if ($user && ! $theirs)
+                        <p class="mt-4">You are signed in as <strong>{{ $user->email }}</strong>, so it is not for you to accept. If {{ $invitation->email }} is you as well:</p>
+                        <form class="mt-2" method="post" action="{{ route('sign-out') }}">@csrf <input type="hidden" name="then" value="{{ $token }}"><button class="button button-go">Sign out and go on as {{ $invitation->email }}</button></form>
+                        <p class="small quiet mt-2">Otherwise leave it alone, or tell {{ $invitation->inviter->name }} that it reached you.</p>
+                    @else
                     <form class="mt-4" method="post" action="{{ route('invitations.accept', $token) }}">
                         @csrf
                         @if ($user)
@@ -18,6 +23,7 @@
                         @endif
                         <button class="button button-go">{{ $user || ! $known ? 'Accept the invitation' : 'Sign in to accept' }}</button>
                     </form>
+                    @endif
                 @endif
             </div>
         </section>

@@ -1,0 +1,1 @@
+<x-problem-page title="Too many at once"><p>{{ \App\Http\Problems::wait($exception) }}</p></x-problem-page>
