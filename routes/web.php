@@ -77,7 +77,7 @@ Route::middleware('auth')->group(function (): void {
     Route::post('/notices', [NoticeController::class, 'read'])->name('notices.read');
     Route::get('/tasks', [TaskController::class, 'index'])->name('tasks');
     Route::post('/tasks/{task}/cancel', [TaskController::class, 'cancel'])->can('cancel', 'task')->name('tasks.cancel');
-    Route::post('/tasks/{task}/seen', [TaskController::class, 'seen'])->can('view', 'task')->name('tasks.seen');
+    Route::post('/tasks/seen', [TaskController::class, 'seen'])->name('tasks.seen');
 
     Route::get('/reviews/new', [ReviewController::class, 'create'])->can('create', Review::class)->name('reviews.create');
     Route::post('/reviews', [ReviewController::class, 'store'])->can('create', Review::class)->name('reviews.store');
@@ -117,6 +117,7 @@ Route::prefix('/reviews/{review}')->middleware('auth')->scopeBindings()->group(f
         Route::get('/full-texts', [RetrievalController::class, 'index'])->name('full-texts');
         Route::get('/full-texts/unassigned', [FullTextController::class, 'unassigned'])->name('full-texts.unassigned');
         Route::get('/full-texts/files/{fullText}', [FullTextController::class, 'show'])->middleware(WritesDownTakingOut::class)->name('full-texts.file');
+        Route::get('/full-texts/files/{fullText}/standing', [FullTextController::class, 'standing'])->name('full-texts.standing');
         Route::get('/full-texts/studies', [StudyController::class, 'index'])->name('studies');
         Route::get('/coding', [CodingController::class, 'index'])->name('coding');
         Route::get('/codebook', [CodingController::class, 'codebook'])->name('codebook');
@@ -186,7 +187,7 @@ Route::prefix('/reviews/{review}')->middleware('auth')->scopeBindings()->group(f
     Route::middleware('can:deliver,review')->group(function (): void {
         Route::post('/runs/{run}/fetch', [RunController::class, 'fetch'])->name('runs.fetch');
         Route::post('/deliveries', [DeliveryController::class, 'store'])->middleware('throttle:upload')->name('deliveries.store');
-        Route::get('/deliveries/{delivery}/columns', [DeliveryController::class, 'columns'])->name('deliveries.columns');
+        Route::post('/deliveries/{delivery}/columns', [DeliveryController::class, 'columns'])->name('deliveries.columns');
         Route::post('/deliveries/{delivery}/read', [DeliveryController::class, 'read'])->name('deliveries.read');
         Route::put('/deliveries/{delivery}/kind', [DeliveryController::class, 'kind'])->name('deliveries.kind');
         Route::post('/deliveries/{delivery}/withdraw', [DeliveryController::class, 'withdraw'])->name('deliveries.withdraw');

@@ -79,6 +79,7 @@ kill_hard() {
     pid="$(as_postgres head -1 "$1" 2>/dev/null || head -1 "$1")"
     step "kill -9 $pid ($(ps -o comm= -p "$pid")) and its children" >&2
     kill -9 "$pid" $(ps -o pid= --ppid "$pid") 2>/dev/null || true
+    if [ "$1" = "$DIR/run/worker.pid" ]; then kill -9 -- "-$pid" 2>/dev/null || true; fi
     sleep 0.5
 }
 

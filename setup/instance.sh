@@ -94,6 +94,7 @@ code_changed() {
 refresh_caches() {
     if code_changed; then
         step "Preparing configuration, routes and views"
+        stop_one "$DIR/run/worker.pid" - # what it holds is the code and the secrets of before
         touch "$DIR/cache/made.new"
         rm -f "$DIR"/cache/*.php "$DIR"/storage/framework/views/*.php
         quietly "migrating the database" owner_artisan migrate --force

@@ -116,10 +116,12 @@ start_servers() {
     fi
     if ! alive "$run/nginx.pid"; then
         quietly "nginx's start" /usr/sbin/nginx -c "$run/nginx.conf" -e "$run/nginx-error.log" 9>&-
+    else
+        kill -HUP "$(cat "$run/nginx.pid")"
     fi
 }
 
-# The worker is kept alive by a small loop in a process group of its own.
+# The workers are kept alive by small loops in a process group of their own.
 start_worker() {
     local run="$DIR/run"
     if alive "$run/worker.pid"; then return 0; fi

@@ -28,7 +28,7 @@ final class RememberedReading
     public static function keep(Delivery $delivery, array $reading): void
     {
         DB::table('source_readings')->upsert(
-            ['review_id' => $delivery->review_id, 'source_name' => $delivery->source_name, 'reading' => json_encode(['headings' => self::headings(StoredFile::of($delivery)), 'reading' => $reading], JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR), 'updated_at' => now()],
+            ['review_id' => $delivery->review_id, 'source_name' => $delivery->source_name, 'reading' => json_encode(['headings' => $delivery->preview['headings'] ?? [], 'reading' => $reading], JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR), 'updated_at' => now()],
             ['review_id', 'source_name'], ['reading', 'updated_at'],
         );
     }

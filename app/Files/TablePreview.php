@@ -41,6 +41,18 @@ final readonly class TablePreview
         );
     }
 
+    /** @return array{headings: list<string>, rows: list<list<string>>, guess: array<int, string>, delimiter: string, encoding: string} */
+    public function toArray(): array
+    {
+        return ['headings' => $this->headings, 'rows' => $this->rows, 'guess' => $this->guess, 'delimiter' => $this->delimiter, 'encoding' => $this->encoding];
+    }
+
+    /** @param  array{headings: list<string>, rows: list<list<string>>, guess: array<int, string>, delimiter: string, encoding: string}  $kept */
+    public static function fromArray(array $kept): self
+    {
+        return new self($kept['headings'], $kept['rows'], $kept['guess'], $kept['delimiter'], $kept['encoding']);
+    }
+
     private static function guessed(string $path): string
     {
         $beginning = TextEncoding::beginning((string) file_get_contents($path, false, null, 0, 20_000));

@@ -32,12 +32,12 @@ final class DeliverFile extends TaskSlice
         }
         $delivery->refresh();
         if ($finished === null) {
-            $this->end($delivery, 'stopped', 'Cancelled. '.number_format($delivery->kept).' records that were read before are kept.');
+            $this->end($delivery, 'stopped', 'Cancelled. '.$this->keptBefore($delivery));
         } elseif ($finished) {
             $delivery->update(['expected' => $delivery->position]);
             $this->end($delivery, 'done', $this->outcome($delivery));
         } else {
-            self::dispatch($this->deliveryId);
+            $this->goOn($delivery);
         }
     }
 

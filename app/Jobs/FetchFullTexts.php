@@ -9,8 +9,11 @@ use App\Actions\Refused;
 use App\Models\Publication;
 use App\Models\Retrieval;
 use App\Models\Task;
+use App\Queue\OfTask;
 use App\Sources\FullTextLocker;
 use App\Sources\SourceFailed;
+use App\Tasks\DiedTwice;
+use App\Tasks\TaskRun;
 use Illuminate\Bus\Queueable;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Bus\Dispatchable;
@@ -18,7 +21,7 @@ use Illuminate\Queue\InteractsWithQueue;
 use WaryHeron\Core\FullText\RetrievalState;
 
 /** Asks the locker for one text after the other, some seconds at a time. Killed at any moment, those not yet answered are asked again. */
-final class FetchFullTexts implements ShouldQueue
+final class FetchFullTexts implements OfTask, ShouldQueue
 {
     use Dispatchable, InteractsWithQueue, Queueable;
 
@@ -33,23 +36,36 @@ final class FetchFullTexts implements ShouldQueue
     /** @param  list<string>  $publications */
     public function __construct(public readonly string $taskId, public readonly array $publications, public readonly int $failures = 0)
     {
+        $this->onQueue('sources');
+    }
+
+    public function taskId(): string
+    {
+        return $this->taskId;
     }
 
     public function handle(FullTextLocker $locker, AddFullText $add): void
     {
-        $task = Task::query()->with('review.stages', 'user')->find($this->taskId);
-        if ($task === null || ! in_array($task->state, ['queued', 'running'], true)) {
+        try {
+            $task = TaskRun::begin($this->taskId, 'text '.Task::query()->whereKey($this->taskId)->value('done'));
+        } catch (DiedTwice) {
+            $this->end(Task::query()->findOrFail($this->taskId), 'failed', DiedTwice::WHY.' Ask again for the rest later.');
+
             return;
         }
-        $task->update(['state' => 'running', 'started_at' => $task->started_at ?? now()]);
+        if ($task === null) {
+            return;
+        }
+        $task->load('review.stages', 'user');
         $deadline = microtime(true) + self::SECONDS;
         foreach ($this->left($task) as $publication) {
-            if (Task::query()->whereKey($task->id)->whereNotNull('cancel_requested_at')->exists()) {
+            if (! TaskRun::isWanted($task->id)) {
                 $this->end($task, 'cancelled', 'Cancelled. '.$this->outcome($task));
 
                 return;
             }
             if (microtime(true) > $deadline) {
+                TaskRun::layDown($task->id);
                 self::dispatch($this->taskId, $this->publications);
 
                 return;
@@ -58,6 +74,7 @@ final class FetchFullTexts implements ShouldQueue
                 $this->fetch($task, $publication, $locker, $add);
             } catch (SourceFailed $failed) {
                 if ($failed->mayPass && $this->failures < self::RETRIES) {
+                    TaskRun::layDown($task->id);
                     $task->update(['message' => "{$failed->getMessage()} Trying again in a moment."]);
                     dispatch(new self($this->taskId, $this->publications, $this->failures + 1))->delay(2 ** ($this->failures + 1));
                 } else {
@@ -74,7 +91,7 @@ final class FetchFullTexts implements ShouldQueue
     public function failed(): void
     {
         $task = Task::query()->find($this->taskId);
-        if ($task !== null && in_array($task->state, ['queued', 'running'], true)) {
+        if ($task !== null && in_array($task->state, TaskRun::UNDER_WAY, true)) {
             $this->end($task, 'failed', "Stopped by an error of ours. {$this->outcome($task)} Ask again for the rest.");
         }
     }
@@ -124,8 +141,9 @@ final class FetchFullTexts implements ShouldQueue
         return 'Copies that came: '.number_format($came).'. Without a copy there: '.number_format($asked->count() - $came).'.';
     }
 
+    /** @param  'done'|'failed'|'cancelled'  $state */
     private function end(Task $task, string $state, string $message): void
     {
-        $task->update(['state' => $state, 'finished_at' => now(), 'message' => $message]);
+        TaskRun::end($task->id, $state, $message);
     }
 }

@@ -8,6 +8,7 @@ use App\Actions\Records\TakeInRecords;
 use App\Models\Delivery;
 use App\Sources\SourceFailed;
 use App\Sources\Sources;
+use App\Tasks\TaskRun;
 use Illuminate\Support\Facades\DB;
 use WaryHeron\Core\Bibliography\Format\UnreadableRecord;
 use WaryHeron\Core\Bibliography\Reference;
@@ -15,6 +16,8 @@ use WaryHeron\Core\Bibliography\Reference;
 /** Fetches the records of a search in batches of the size that the source allows. */
 final class FetchRecords extends TaskSlice
 {
+    protected const QUEUE = 'sources';
+
     private const RETRIES = 4;
 
     public function handle(TakeInRecords $takeIn, Sources $sources): void
@@ -27,12 +30,12 @@ final class FetchRecords extends TaskSlice
         $deadline = $this->deadline();
         while ($delivery->position < $delivery->expected) {
             if ($this->isCancelled($delivery)) {
-                $this->end($delivery, 'stopped', 'Cancelled. '.number_format($delivery->kept).' records that were fetched before are kept.');
+                $this->end($delivery, 'stopped', 'Cancelled. '.$this->keptBefore($delivery));
 
                 return;
             }
             if (microtime(true) > $deadline) {
-                self::dispatch($this->deliveryId);
+                $this->goOn($delivery);
 
                 return;
             }
@@ -88,7 +91,8 @@ final class FetchRecords extends TaskSlice
             return;
         }
         $delivery->task->update(['message' => "{$failed->getMessage()} Trying again in a moment."]);
-        $next = new self($this->deliveryId);
+        TaskRun::layDown((string) $delivery->task_id);
+        $next = new self($this->deliveryId, $delivery->task_id);
         $next->failures = $failures;
         dispatch($next)->delay(2 ** $failures);
     }

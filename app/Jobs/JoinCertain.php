@@ -9,13 +9,16 @@ use App\Models\Matching;
 use App\Models\Task;
 use App\Models\User;
 use App\Queries\CertainGroups;
+use App\Queue\OfTask;
+use App\Tasks\DiedTwice;
+use App\Tasks\TaskRun;
 use Illuminate\Bus\Queueable;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Bus\Dispatchable;
 use Illuminate\Queue\InteractsWithQueue;
 
 /** Joins what is certain, group by group. Killed at any moment, the groups that are left are joined by the next try. */
-final class JoinCertain implements ShouldQueue
+final class JoinCertain implements OfTask, ShouldQueue
 {
     use Dispatchable, InteractsWithQueue, Queueable;
 
@@ -25,21 +28,33 @@ final class JoinCertain implements ShouldQueue
 
     public function __construct(public readonly string $matchingId, public readonly string $userId, public readonly string $taskId, public readonly string $stroke)
     {
+        $this->onQueue('long');
+    }
+
+    public function taskId(): string
+    {
+        return $this->taskId;
     }
 
     public function handle(JoinPublications $join): void
     {
-        $task = Task::query()->find($this->taskId);
         $matching = Matching::query()->find($this->matchingId);
-        if ($task === null || $matching === null || ! in_array($task->state, ['queued', 'running'], true)) {
+        try {
+            $task = TaskRun::begin($this->taskId, 'group '.Task::query()->whereKey($this->taskId)->value('done'));
+        } catch (DiedTwice) {
+            TaskRun::end($this->taskId, 'failed', DiedTwice::WHY.' What was joined stays joined.');
+
+            return;
+        }
+        if ($task === null || $matching === null) {
             return;
         }
         $groups = CertainGroups::of($matching);
-        $task->update(['state' => 'running', 'started_at' => $task->started_at ?? now(), 'total' => $task->done + count($groups)]);
+        $task->update(['total' => $task->done + count($groups)]);
         $joined = $task->done;
         foreach ($groups as $i => $group) {
-            if ($i % 25 === 0 && Task::query()->whereKey($task->id)->whereNotNull('cancel_requested_at')->exists()) {
-                $task->update(['state' => 'cancelled', 'done' => $joined, 'finished_at' => now(), 'message' => 'Cancelled. '.number_format($joined).' groups had been joined and stay so; undo them on the page of joined publications.']);
+            if (! TaskRun::isWanted($task->id)) {
+                TaskRun::end($task->id, 'cancelled', 'Cancelled. '.number_format($joined).' groups had been joined and stay so; undo them on the page of joined publications.', $joined);
 
                 return;
             }
@@ -48,11 +63,11 @@ final class JoinCertain implements ShouldQueue
                 $task->update(['done' => $joined]);
             }
         }
-        $task->update(['state' => 'done', 'done' => $joined, 'finished_at' => now(), 'message' => 'Joined '.number_format($joined).' groups. Look at some of them; they can be undone.']);
+        TaskRun::end($task->id, 'done', 'Joined '.number_format($joined).' groups. Look at some of them; they can be undone.', $joined);
     }
 
     public function failed(): void
     {
-        Task::query()->whereKey($this->taskId)->update(['state' => 'failed', 'finished_at' => now(), 'message' => 'Stopped by an error of ours. What was joined stays joined; go on by joining the rest.']);
+        TaskRun::end($this->taskId, 'failed', 'Stopped by an error of ours. What was joined stays joined; go on by joining the rest.');
     }
 }

@@ -5,9 +5,11 @@ declare(strict_types=1);
 namespace App\Jobs;
 
 use App\Models\Matching;
-use App\Models\Task;
 use App\Queries\MatchInput;
+use App\Queue\OfTask;
 use App\Support\Copy;
+use App\Tasks\DiedTwice;
+use App\Tasks\TaskRun;
 use Illuminate\Bus\Queueable;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Bus\Dispatchable;
@@ -17,7 +19,7 @@ use WaryHeron\Core\Matching\Matcher;
 use WaryHeron\Core\Matching\Pair;
 
 /** Compares all records of a review and keeps the pairs that weigh something. It joins nothing; done again, it finds the same. */
-final class MatchRecords implements ShouldQueue
+final class MatchRecords implements OfTask, ShouldQueue
 {
     use Dispatchable, InteractsWithQueue, Queueable;
 
@@ -28,8 +30,14 @@ final class MatchRecords implements ShouldQueue
 
     public int $timeout = 900;
 
-    public function __construct(public readonly string $matchingId)
+    public function __construct(public readonly string $matchingId, private readonly ?string $task = null)
     {
+        $this->onQueue('long');
+    }
+
+    public function taskId(): ?string
+    {
+        return $this->task;
     }
 
     public function handle(): void
@@ -38,12 +46,23 @@ final class MatchRecords implements ShouldQueue
         if ($matching === null || ! in_array($matching->state, ['queued', 'running'], true)) {
             return;
         }
+        try {
+            if (TaskRun::begin((string) $matching->task_id, 'the comparison') === null) {
+                return;
+            }
+        } catch (DiedTwice) {
+            $this->ended($matching, DiedTwice::WHY.' Nothing was changed.');
+
+            return;
+        }
         $matching->update(['state' => 'running']);
-        Task::query()->whereKey($matching->task_id)->update(['state' => 'running', 'started_at' => now()]);
         $input = MatchInput::of($matching->review);
         $result = (new Matcher($matching->review->matchSettings(), floor: self::FLOOR))->match($input->prints, $input->same, $input->different);
         $judge = $result->judge;
-        DB::transaction(function () use ($matching, $result, $judge, $input): void {
+        $kept = DB::transaction(function () use ($matching, $result, $judge, $input): bool {
+            if (Matching::query()->lockForUpdate()->find($matching->id)?->state !== 'running') {
+                return false; // cancelled on the way
+            }
             DB::table('match_pairs')->where('review_id', $matching->review_id)->where('matching_id', $matching->id)->delete();
             foreach (array_chunk($result->pairs, 2000) as $pairs) {
                 Copy::into('match_pairs', ['matching_id', 'review_id', 'record_a', 'record_b', 'code', 'score', 'rarity', 'verdict'], array_map(fn (Pair $pair): array => [
@@ -52,13 +71,26 @@ final class MatchRecords implements ShouldQueue
                 ], $pairs));
             }
             $matching->update(['state' => 'done', 'records' => count($input->prints), 'weights' => ['chances' => $judge->weights->chances, 'prior' => $judge->weights->prior], 'finished_at' => now()]);
+
+            return true;
         });
-        Task::query()->whereKey($matching->task_id)->update(['state' => 'done', 'done' => count($input->prints), 'total' => count($input->prints), 'finished_at' => now(), 'message' => 'Compared '.number_format(count($input->prints)).' records. Nothing has been joined yet.']);
+        if ($kept) {
+            $count = count($input->prints);
+            TaskRun::end((string) $matching->task_id, 'done', 'Compared '.number_format($count).' records. None of these has been joined yet.', $count, $count);
+        }
     }
 
     public function failed(): void
     {
-        Matching::query()->whereKey($this->matchingId)->whereIn('state', ['queued', 'running'])->update(['state' => 'failed', 'failure' => 'Stopped by an error of ours. Nothing was changed; compare again.']);
-        Task::query()->whereKey(Matching::query()->whereKey($this->matchingId)->value('task_id'))->update(['state' => 'failed', 'finished_at' => now(), 'message' => 'The comparison stopped by an error of ours. Nothing was changed.']);
+        $matching = Matching::query()->find($this->matchingId);
+        if ($matching !== null && in_array($matching->state, TaskRun::UNDER_WAY, true)) {
+            $this->ended($matching, 'The comparison stopped by an error of ours. Nothing was changed; compare again.');
+        }
+    }
+
+    private function ended(Matching $matching, string $why): void
+    {
+        $matching->update(['state' => 'failed', 'failure' => $why]);
+        TaskRun::end((string) $matching->task_id, 'failed', $why);
     }
 }

@@ -6,8 +6,10 @@ namespace App\Jobs;
 
 use App\Models\Ranking;
 use App\Models\Stage;
-use App\Models\Task;
+use App\Queue\OfTask;
 use App\Support\Copy;
+use App\Tasks\DiedTwice;
+use App\Tasks\TaskRun;
 use Illuminate\Bus\Queueable;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Bus\Dispatchable;
@@ -21,7 +23,7 @@ use WaryHeron\Core\Screening\Ranking\ReadingOrder;
 use WaryHeron\Core\Screening\Ranking\RelevanceModel;
 
 /** Puts what is left at a stage in order. It learns from what has opened only, so that no blinded decision shows in the order. */
-final class RankItems implements ShouldQueue
+final class RankItems implements OfTask, ShouldQueue
 {
     use Dispatchable, InteractsWithQueue, Queueable;
 
@@ -43,34 +45,56 @@ final class RankItems implements ShouldQueue
     /** @param  ?string  $taskId  null where nobody asked: enough has opened since the last time */
     public function __construct(public readonly string $stageId, public readonly ?string $taskId = null)
     {
+        $this->onQueue('long');
+    }
+
+    public function taskId(): ?string
+    {
+        return $this->taskId;
     }
 
     public function handle(): void
     {
         $stage = Stage::query()->find($this->stageId);
-        $task = $this->taskId === null ? null : Task::query()->find($this->taskId);
-        if ($stage === null || $stage->reading_order === ReadingOrder::Delivery || ($task !== null && ! in_array($task->state, ['queued', 'running'], true))) {
+        try {
+            $task = $this->taskId === null ? null : TaskRun::begin($this->taskId, 'the order');
+        } catch (DiedTwice) {
+            $this->end('failed', DiedTwice::WHY.' Nothing was changed.');
+
             return;
         }
-        $task?->update(['state' => 'running', 'started_at' => $task->started_at ?? now()]);
+        if ($stage === null || $stage->reading_order === ReadingOrder::Delivery || ($this->taskId !== null && $task === null)) {
+            return;
+        }
         $seed = crc32($stage->id) & 0x7FFFFFFF;
         try {
             [$judged, $included] = $stage->reading_order->learns() ? $this->judged($stage) : [[], []];
             $model = $stage->reading_order->learns() ? RelevanceModel::learn($judged, $included, $seed) : null;
         } catch (NothingToLearn) {
-            $task?->update(['state' => 'failed', 'finished_at' => now(), 'message' => 'There is too little to learn from: at least '.self::LEAST.' included and '.self::LEAST.' excluded publications have to be open. Until then it is read in order of delivery.']);
+            $this->end('failed', 'There is too little to learn from: at least '.self::LEAST.' included and '.self::LEAST.' excluded publications have to be open. Until then it is read in order of delivery.');
 
             return;
         }
         $scores = $this->scores($stage, $model);
         $quality = $model === null ? null : RelevanceModel::tried(array_slice($judged, 0, self::TRIED), array_slice($included, 0, self::TRIED), $seed);
+        if ($this->taskId !== null && ! TaskRun::isWanted($this->taskId)) {
+            return;
+        }
         $this->keep($stage, $model, $scores, $seed, count($judged), count(array_filter($included)), $quality);
-        $task?->update(['state' => 'done', 'done' => count($scores), 'total' => count($scores), 'finished_at' => now(), 'message' => number_format(count($scores)).' publications are read '.$stage->reading_order->label().' from now on.']);
+        $this->end('done', number_format(count($scores)).' publications are read '.$stage->reading_order->label().' from now on.', count($scores));
     }
 
     public function failed(): void
     {
-        Task::query()->whereKey($this->taskId)->update(['state' => 'failed', 'finished_at' => now(), 'message' => 'The order could not be made, by an error of ours. Nothing was changed.']);
+        $this->end('failed', 'The order could not be made, by an error of ours. Nothing was changed.');
+    }
+
+    /** @param  'done'|'failed'  $state */
+    private function end(string $state, string $message, ?int $count = null): void
+    {
+        if ($this->taskId !== null) {
+            TaskRun::end($this->taskId, $state, $message, $count, $count);
+        }
     }
 
     /**

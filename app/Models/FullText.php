@@ -20,12 +20,14 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property string $origin locker or person
  * @property string $matched_by doi, title, person or empty
  * @property list<array{publication: string, confidence: string, because: string}> $offers
+ * @property string $state reading, read, or why there is no text: locked, damaged, scan
  * @property string $text
  * @property string $user_id
  * @property ?Carbon $taken_out_at
  * @property Carbon $created_at
  * @property ?Publication $publication
  * @property User $user
+ * @property Review $review
  */
 final class FullText extends Model
 {
@@ -35,6 +37,23 @@ final class FullText extends Model
     public function publication(): BelongsTo
     {
         return $this->belongsTo(Publication::class);
+    }
+
+    /** @return BelongsTo<Review, $this> */
+    public function review(): BelongsTo
+    {
+        return $this->belongsTo(Review::class);
+    }
+
+    /** Why nothing of it can be searched or matched; empty where it can. */
+    public function trouble(): string
+    {
+        return match ($this->state) {
+            'locked' => 'It is locked with a password, so it cannot be read here. Bring a copy without one.',
+            'damaged' => 'It is damaged, or so made that it cannot be read. Bring another copy.',
+            'scan' => 'It holds pictures of pages and no text; it can be read on screen, but not searched or matched.',
+            default => '',
+        };
     }
 
     /** @return BelongsTo<User, $this> */

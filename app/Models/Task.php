@@ -18,6 +18,8 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property ?int $total
  * @property string $message
  * @property string $url
+ * @property ?string $in_hand where it was when it was last taken in hand
+ * @property int $deaths
  * @property ?Carbon $cancel_requested_at
  * @property ?Carbon $started_at
  * @property ?Carbon $finished_at

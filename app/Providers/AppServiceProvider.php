@@ -10,6 +10,8 @@ use App\Database\MillisecondConnection;
 use App\Mail\PostRoomTransport;
 use App\Models\Review;
 use App\Models\User;
+use App\Queue\FairConnector;
+use App\Queue\OfTask;
 use App\Support\Input;
 use App\Support\SessionRows;
 use Carbon\CarbonImmutable;
@@ -28,6 +30,7 @@ use Illuminate\Support\Facades\Event;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Facades\Hash;
 use Illuminate\Support\Facades\Mail;
+use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\Facades\Route;
 use Illuminate\Support\Facades\Session;
@@ -65,6 +68,8 @@ final class AppServiceProvider extends ServiceProvider
         Mail::extend('post-room', fn (): PostRoomTransport => new PostRoomTransport);
         Route::bind('review', fn (string $id): Review => ($reader = Auth::user()) instanceof User && Str::isUlid($id) ? $reader->opens($id) : throw (new ModelNotFoundException)->setModel(Review::class, [$id]));
         Gate::define('see-design', fn (?object $user): bool => app()->environment('production') === false);
+        Queue::addConnector('database', fn (): FairConnector => new FairConnector($this->app->make('db')));
+        Queue::createPayloadUsing(fn (?string $connection, ?string $queue, array $payload): array => ($job = $payload['data']['command'] ?? null) instanceof OfTask ? ['task' => $job->taskId()] : []);
         $this->limits();
     }
 

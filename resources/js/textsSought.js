@@ -2,6 +2,13 @@ import { isTyping } from './keys';
 import { ask, data, upload } from './server';
 
 // Texts that are sought: one at hand in the list, told on by key, and PDFs dropped anywhere.
+// what is said of a file that was brought
+export function became({ reading, assigned, title, how, trouble }) {
+    if (assigned) return `is a copy of “${title}”${how ? ` (found ${how})` : ''}. ${trouble}`.trim();
+    if (reading) return 'is here and is being read';
+    return trouble || 'is here; say what it is a copy of, under PDFs to assign';
+}
+
 export default () => ({
     rows: [],
     counts: {},
@@ -244,10 +251,21 @@ export default () => ({
             try {
                 const answer = await upload(this.urls.files, { file, publication });
                 this.take(answer);
-                this.tell(id, answer.assigned ? `is a copy of “${answer.title}” ${answer.how ? `(found ${answer.how})` : ''}` : 'is here; it is not sure what it is a copy of');
+                this.tell(id, became(answer));
+                if (answer.reading) this.follow(id, answer.id);
             } catch (failure) {
                 this.tell(id, failure.message);
             }
+        }
+    },
+    // until it has been read in the background
+    async follow(id, file) {
+        for (let wait = 500; ; wait = Math.min(8000, wait * 1.5)) {
+            await new Promise((later) => setTimeout(later, wait));
+            const answer = await ask('GET', this.urls.standing.replace('FILE', file)).catch(() => null);
+            if (!answer) continue;
+            this.tell(id, became(answer));
+            if (!answer.reading) return this.take(answer);
         }
     },
     tell(id, words) {

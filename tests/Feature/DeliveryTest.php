@@ -118,10 +118,18 @@ it('is cancelled on wish, keeps what it has, and goes on', function () {
     Queue::fake();
     $delivery = $world->deliver(array_map(fn (int $i): array => ['TI' => "Study {$i}"], range(1, 700)));
     $this->actingAs($world->people['ben'])->postJson("/tasks/{$delivery->task_id}/cancel")->assertForbidden();
-    $this->actingAs($world->people['specialist'])->postJson("/tasks/{$delivery->task_id}/cancel")->assertOk();
+    // while a worker has it in hand: at once for whoever asks, and for the worker after the step it is at
+    $asked = false;
+    Delivery::updated(function (Delivery $d) use (&$asked, $world, $delivery): void {
+        if (! $asked && $d->position === 500) {
+            $asked = true;
+            $this->actingAs($world->people['specialist'])->postJson("/tasks/{$delivery->task_id}/cancel")->assertOk();
+        }
+    });
     app()->call([new DeliverFile($delivery->id), 'handle']);
-    expect($delivery->refresh()->only('state', 'kept'))->toBe(['state' => 'stopped', 'kept' => 500]);
-    $this->getJson('/tasks')->assertJsonPath('tasks.0.state', 'cancelled');
+    expect($asked)->toBeTrue()->and($delivery->refresh()->only('state', 'kept'))->toBe(['state' => 'stopped', 'kept' => 500]);
+    $this->actingAs($world->people['specialist'])->getJson('/tasks')->assertJsonPath('tasks.0.state', 'cancelled')->assertJsonPath('tasks.0.message', 'Cancelled. 500 records that were taken in before are kept.');
+    expect(App\Models\LogEntry::query()->where('action', 'delivery.stopped')->count())->toBe(1);
     $this->post("/reviews/{$world->review->id}/deliveries/{$delivery->id}/go-on")->assertRedirect();
     app()->call([new DeliverFile($delivery->id), 'handle']);
     expect($delivery->refresh()->only('state', 'kept'))->toBe(['state' => 'done', 'kept' => 700]);

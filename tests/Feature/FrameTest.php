@@ -37,7 +37,13 @@ it('shows one’s own background work until it is dismissed', function () {
     $this->actingAs($world->people['specialist'])->getJson('/tasks')->assertJsonPath('tasks.0.state', 'done')->assertJsonPath('tasks.0.message', 'New publications: 1. Already here: 0. Rejected: 0.')->assertJsonPath('tasks.0.left', null);
     $task->update(['state' => 'running', 'started_at' => now()->subSeconds(10), 'done' => 100, 'total' => 300, 'finished_at' => null]);
     expect($this->getJson('/tasks')->json('tasks.0.left'))->toBeGreaterThanOrEqual(20)->toBeLessThan(25);
-    $this->postJson("/tasks/{$task->id}/seen")->assertOk();
+    // what goes on stays in sight
+    $this->postJson('/tasks/seen', ['tasks' => [$task->id]])->assertOk();
+    $this->getJson('/tasks')->assertJsonCount(1, 'tasks');
+    $task->update(['state' => 'done', 'finished_at' => now()]);
+    $this->actingAs($world->people['anna'])->postJson('/tasks/seen', ['tasks' => [$task->id]])->assertOk();
+    $this->actingAs($world->people['specialist'])->getJson('/tasks')->assertJsonCount(1, 'tasks');
+    $this->postJson('/tasks/seen', ['tasks' => [$task->id]])->assertOk();
     $this->getJson('/tasks')->assertJsonCount(0, 'tasks');
 });
 

@@ -12,7 +12,6 @@ use App\Models\Item;
 use App\Models\Join;
 use App\Models\Publication;
 use App\Models\Retrieval;
-use App\Models\Task;
 use App\Queries\FlowQuery;
 use App\Queries\Retrievals;
 use App\Queries\Studies;
@@ -115,7 +114,7 @@ it('takes PDFs in, finds what they are, and leaves the rest to a person', functi
     $bring(UploadedFile::fake()->createWithContent('broken.pdf', "%PDF-1.7\n".random_bytes(400)))->assertOk()->assertJson(['assigned' => false]);
     expect(FullText::query()->count())->toBe(4);
     $page = "/reviews/{$world->review->id}/full-texts/unassigned";
-    $this->get("{$page}?file={$loose->id}&words=ward+ccc")->assertOk()->assertSeeText('ward ccc')->assertSeeText('no text that could be read')->assertDontSee('<b>3', false);
+    $this->get("{$page}?file={$loose->id}&words=ward+ccc")->assertOk()->assertSeeText('ward ccc')->assertSeeText('It is damaged, or so made that it cannot be read.')->assertDontSee('<b>3', false);
     $third = inFull($world, 2)->publication;
     $this->post("/reviews/{$world->review->id}/full-texts/files/{$loose->id}/assign", ['publication' => $third->id])->assertRedirect($page);
     expect(inFull($world, 2)->state)->toBe(ItemState::Waiting);
@@ -193,7 +192,7 @@ it('asks the locker for many in the background, and again only for those without
     $this->actingAs($world->people['coder'])->get("/reviews/{$world->review->id}/full-texts?only=refused")->assertOk()->assertSee('subscription');
     // cancelled between two texts
     $again = app(AskLocker::class)->execute($world->people['specialist'], $world->review);
-    Task::query()->whereKey($again->id)->update(['cancel_requested_at' => now()]);
+    $this->actingAs($world->people['specialist'])->postJson("/tasks/{$again->id}/cancel")->assertOk();
     $run(Queue::pushed(FetchFullTexts::class)->last());
     expect($again->fresh()->state)->toBe('cancelled')->and($asked)->toHaveCount(5);
 });

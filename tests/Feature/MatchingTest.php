@@ -1,6 +1,9 @@
 <?php
 
 use App\Actions\Records\JoinPublications;
+use App\Actions\Records\StartDelivery;
+use App\Actions\Records\StartJoining;
+use App\Actions\Records\StartMatching;
 use App\Actions\Records\WithdrawDelivery;
 use App\Jobs\JoinCertain;
 use App\Jobs\MatchRecords;
@@ -10,6 +13,7 @@ use App\Models\Matching;
 use App\Models\Publication;
 use App\Models\Record;
 use App\Models\Ruling;
+use App\Models\Task;
 use App\Queries\CertainGroups;
 use App\Queries\FlowQuery;
 use App\Queries\PairingQueue;
@@ -161,8 +165,13 @@ it('comes to the same end however often its workers are killed', function (int $
     };
     DB::listen($dies);
     $kills = 0;
-    $run = function (Closure $work, Closure $done) use (&$kill, &$kills, $random): void {
-        while (! $done()) {
+    // what died twice at one place is ended, and a person goes on with it
+    $run = function (Closure $work, Closure $state, Closure $goOn) use (&$kill, &$kills, $random): void {
+        for ($rounds = 0; $state() !== 'done'; $rounds++) {
+            expect($rounds)->toBeLessThan(100);
+            if ($state() === 'failed') {
+                $goOn();
+            }
             $kill = $kills < 20 ? $random->getInt(2, 60) : PHP_INT_MAX;
             try {
                 $work();
@@ -176,11 +185,25 @@ it('comes to the same end however often its workers are killed', function (int $
         }
         $kill = PHP_INT_MAX;
     };
-    $run(fn () => app()->call([new App\Jobs\DeliverFile($delivery->id), 'handle']), fn (): bool => $delivery->refresh()->state === 'done');
-    $matching = app(App\Actions\Records\StartMatching::class)->execute($world->people['specialist'], $world->review);
-    $run(fn () => app()->call([new MatchRecords($matching->id), 'handle']), fn (): bool => $matching->refresh()->state === 'done');
-    $task = app(App\Actions\Records\StartJoining::class)->execute($world->people['specialist'], $world->review, $matching);
-    $run(fn () => app()->call([new JoinCertain($matching->id, $world->people['specialist']->id, $task->id, str_repeat('s', 26)), 'handle']), fn (): bool => $task->refresh()->state === 'done');
+    $run(fn () => app()->call([new App\Jobs\DeliverFile($delivery->id), 'handle']), fn (): string => $delivery->refresh()->state, fn () => app(StartDelivery::class)->goOn($world->people['specialist'], $delivery));
+    $start = fn (): Matching => app(StartMatching::class)->execute($world->people['specialist'], $world->review);
+    $matching = $start();
+    $run(function () use (&$matching): void {
+        app()->call([new MatchRecords($matching->id), 'handle']);
+    }, function () use (&$matching): string {
+        return $matching->refresh()->state;
+    }, function () use (&$matching, $start): void {
+        $matching = $start();
+    });
+    $join = fn (): Task => app(StartJoining::class)->execute($world->people['specialist'], $world->review, $matching);
+    $task = $join();
+    $run(function () use (&$task, $matching, $world): void {
+        app()->call([new JoinCertain($matching->id, $world->people['specialist']->id, $task->id, str_repeat('s', 26)), 'handle']);
+    }, function () use (&$task): string {
+        return $task->refresh()->state;
+    }, function () use (&$task, $join): void {
+        $task = $join();
+    });
     expect($kills)->toBeGreaterThanOrEqual(20)->and(Record::query()->count())->toBe(600)->and(Record::query()->distinct()->count('position'))->toBe(600);
     expect($world->review->publications()->count())->toBe(300)->and($world->review->publications()->where('records_count', 2)->count())->toBe(300)->and(Tallies::of($world->review)->all())->toBe(300);
     expect(Join::query()->count())->toBe(300)->and(CertainGroups::of($matching))->toBe([]);
@@ -194,7 +217,10 @@ it('reads a table as somebody says, remembers that, and mends what was rejected'
     $delivery = $world->review->deliveries()->sole();
     expect($delivery->state)->toBe('mapping')->and(Record::query()->count())->toBe(0);
     $this->get($page->headers->get('Location'))->assertSee('What do the columns hold?')->assertSee('Study title');
-    $this->get("{$review}/deliveries/{$delivery->id}/columns?delimiter=semicolon")->assertOk()->assertSee('Remark');
+    $this->post("{$review}/deliveries/{$delivery->id}/columns", ['delimiter' => 'comma'])->assertRedirect($page->headers->get('Location'));
+    $this->get($page->headers->get('Location'))->assertSee('Study title;Who;When;Remark');
+    $this->post("{$review}/deliveries/{$delivery->id}/columns", ['delimiter' => 'semicolon']);
+    $this->get($page->headers->get('Location'))->assertDontSee('Study title;Who')->assertSee('Remark');
     $read = fn (array $columns) => $this->post("{$review}/deliveries/{$delivery->id}/read", ['delimiter' => 'semicolon', 'columns' => $columns]);
     $read(['', 'authors', 'year', ''])->assertSessionHasErrors('columns');
     $read(['title', 'authors', 'year', ''])->assertSessionHasNoErrors();

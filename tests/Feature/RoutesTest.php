@@ -8,7 +8,7 @@ use Tests\Feature\World;
 use WaryHeron\Core\Coding\CodeType;
 
 /** Routes whose whole right is being a guest, being signed in, or holding the link. */
-const WITHOUT_POLICY = ['sign-in', 'sign-out', 'password.forgotten', 'password.reset', 'password.update', 'invitations.show', 'invitations.accept', 'home', 'account', 'account.change', 'account.notices', 'sessions.end', 'notices', 'notices.read', 'tasks'];
+const WITHOUT_POLICY = ['sign-in', 'sign-out', 'password.forgotten', 'password.reset', 'password.update', 'invitations.show', 'invitations.accept', 'home', 'account', 'account.change', 'account.notices', 'sessions.end', 'notices', 'notices.read', 'tasks', 'tasks.seen'];
 
 function heronRoutes(): array
 {

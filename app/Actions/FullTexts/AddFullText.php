@@ -7,20 +7,16 @@ namespace App\Actions\FullTexts;
 use App\Actions\Refused;
 use App\Actions\WriteLog;
 use App\Files\FileName;
-use App\Files\PdfText;
+use App\Jobs\ReadFullText;
 use App\Models\FullText;
 use App\Models\Publication;
 use App\Models\Review;
 use App\Models\User;
-use App\Queries\Retrievals;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
-use WaryHeron\Core\FullText\CopyMatch;
-use WaryHeron\Core\FullText\CopyMatcher;
-use WaryHeron\Core\FullText\CopyOffer;
 use WaryHeron\Core\FullText\RetrievalState;
 
-/** Takes a PDF in, and finds out what it is a copy of where nobody says so. */
+/** Takes a PDF in; its text is read in the background, and what it is a copy of found out there where nobody says so. */
 final readonly class AddFullText
 {
     public const LARGEST = 100 * 1024 * 1024;
@@ -47,39 +43,25 @@ final readonly class AddFullText
         }
         $hash = (string) hash_file('sha256', $path);
         $this->refuseTwice($review, $hash, $name, $of);
-        $read = PdfText::of($path);
-        $match = $of === null ? $this->match($review, $read->text) : new CopyMatch($of->id, '', []);
         $file = fopen($path, 'rb') ?: throw new \RuntimeException('The file cannot be read.');
         Storage::put(FullText::pathOf($hash), $file);
         is_resource($file) && fclose($file);
 
-        return DB::transaction(function () use ($by, $review, $name, $bytes, $hash, $read, $match, $of, $origin): FullText {
+        return DB::transaction(function () use ($by, $review, $name, $bytes, $hash, $of, $origin): FullText {
             DB::select('SELECT pg_advisory_xact_lock(hashtext(?))', ["full texts of {$review->id}"]);
             $this->refuseTwice($review, $hash, $name, $of);
             $made = FullText::query()->create([
-                'review_id' => $review->id, 'publication_id' => $match->publication, 'hash' => $hash, 'name' => $name, 'bytes' => $bytes, 'pages' => $read->pages, 'text' => $read->text, 'origin' => $origin,
-                'matched_by' => $of === null ? $match->by : ($origin === 'locker' ? 'doi' : 'person'), 'user_id' => $by->id,
-                'offers' => array_map(fn (CopyOffer $one): array => get_object_vars($one), $match->offers),
+                'review_id' => $review->id, 'publication_id' => $of?->id, 'hash' => $hash, 'name' => $name, 'bytes' => $bytes, 'origin' => $origin, 'state' => 'reading',
+                'matched_by' => $of === null ? '' : ($origin === 'locker' ? 'doi' : 'person'), 'user_id' => $by->id,
             ]);
-            ($this->log)($review, $by, 'full-text.added', "Brought the PDF “{$name}”".($match->publication === null ? ', which is still to be assigned' : ''), $made, ['hash' => $hash, 'matched_by' => $made->matched_by]);
-            if ($match->publication !== null) {
-                $this->retrieval->execute($by, $review, [$match->publication], RetrievalState::Obtained, $origin === 'locker' ? 'from the full-text locker' : '', now());
+            ($this->log)($review, $by, 'full-text.added', "Brought the PDF “{$name}”", $made, ['hash' => $hash, 'matched_by' => $made->matched_by]);
+            if ($of !== null) {
+                $this->retrieval->execute($by, $review, [$of->id], RetrievalState::Obtained, $origin === 'locker' ? 'from the full-text locker' : '', now());
             }
+            ReadFullText::dispatch($made->id);
 
             return $made;
         });
-    }
-
-    private function match(Review $review, string $text): CopyMatch
-    {
-        $match = (new CopyMatcher(Retrievals::candidates($review)))->match($text);
-        if ($match->publication !== null || ($dois = CopyMatcher::dois(explode("\f", $text, 2)[0])) === []) {
-            return $match;
-        }
-        // a publication of the review whose text is not sought is offered, not taken
-        $others = Publication::query()->where('review_id', $review->id)->whereIn('doi', $dois)->whereNull('merged_into')->whereNotIn('id', array_map(fn (CopyOffer $one): string => $one->publication, $match->offers))->limit(2)->pluck('id')->all();
-
-        return $others === [] ? $match : new CopyMatch(null, '', [...array_values(array_map(fn (string $id): CopyOffer => new CopyOffer($id, 'check', 'Its DOI stands on the first page, but its text is not sought.'), $others)), ...array_values(array_filter($match->offers, fn (CopyOffer $one): bool => $one->confidence !== 'check'))]);
     }
 
     private function refuseTwice(Review $review, string $hash, string $name, ?Publication $of): void

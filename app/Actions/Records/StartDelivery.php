@@ -41,7 +41,6 @@ final readonly class StartDelivery
         $this->refuseTwice($review, $hash);
         $format = ReferenceFile::formatOf($path);
         $isTable = in_array($format, ['csv', 'xlsx'], true);
-        $reading ??= $isTable ? RememberedReading::of($review, $source, $path, $format) : [];
         $stored = "deliveries/{$hash}";
         if (! Storage::exists($stored)) {
             $stream = fopen($path, 'rb') ?: throw new \RuntimeException("Cannot read {$path}.");
@@ -49,11 +48,11 @@ final readonly class StartDelivery
             fclose($stream);
         }
         try {
-            return DB::transaction(function () use ($by, $review, $path, $fileName, $source, $searchedOn, $notes, $hash, $platform, $format, $reading, $sourceKind): Delivery {
+            return DB::transaction(function () use ($by, $review, $path, $fileName, $source, $searchedOn, $notes, $hash, $platform, $format, $reading, $isTable, $sourceKind): Delivery {
                 return $this->start($by, $review, [
                     'kind' => 'file', 'source_name' => $source, 'searched_on' => $searchedOn, 'notes' => $notes,
                     'file_name' => $fileName, 'file_hash' => $hash, 'file_size' => (int) filesize($path), 'source_kind' => $sourceKind, 'platform' => $platform, 'format' => $format, 'reading' => $reading ?? [],
-                ], "Reading {$fileName}", $reading === null ? 'mapping' : 'queued');
+                ], "Reading {$fileName}", $isTable && $reading === null ? 'looking' : 'queued');
             });
         } catch (UniqueConstraintViolationException) {
             $this->refuseTwice($review, $hash);
@@ -97,6 +96,23 @@ final readonly class StartDelivery
         });
     }
 
+    /**
+     * Has the first rows of a table read once more, as another delimiter or encoding would show them.
+     *
+     * @param  array{delimiter?: string, encoding?: string}  $asked
+     */
+    public function lookAgain(Delivery $delivery, array $asked): void
+    {
+        DB::transaction(function () use ($delivery, $asked): void {
+            $delivery = Delivery::query()->lockForUpdate()->findOrFail($delivery->id);
+            if ($delivery->state !== 'mapping') {
+                throw new Refused('This table is being read already.');
+            }
+            $delivery->update(['reading' => $asked]);
+            $this->queue($delivery, 'looking');
+        });
+    }
+
     /** Goes on with a delivery that stopped on the way. */
     public function goOn(User $by, Delivery $delivery): void
     {
@@ -111,23 +127,21 @@ final readonly class StartDelivery
     }
 
     /** Hands a delivery that waits or stopped to the queue, its task shown again from here on. */
-    private function queue(Delivery $delivery): void
+    private function queue(Delivery $delivery, string $state = 'queued'): void
     {
-        $delivery->update(['state' => 'queued', 'failure' => '']);
-        Task::query()->whereKey($delivery->task_id)->update(['state' => 'queued', 'cancel_requested_at' => null, 'finished_at' => null, 'seen_at' => null, 'message' => '']);
+        $delivery->update(['state' => $state, 'failure' => '']);
+        Task::query()->whereKey($delivery->task_id)->update(['state' => 'queued', 'cancel_requested_at' => null, 'finished_at' => null, 'seen_at' => null, 'message' => '', 'in_hand' => null, 'deaths' => 0]);
         dispatch(TaskSlice::for($delivery));
     }
 
     /** @param  array<string, mixed>  $values */
     private function start(User $by, Review $review, array $values, string $title, string $state = 'queued'): Delivery
     {
-        $task = $review->tasks()->create(['user_id' => $by->id, 'kind' => 'delivery', 'title' => $title, 'state' => $state === 'queued' ? 'queued' : 'done', 'seen_at' => $state === 'queued' ? null : now(), 'total' => $values['expected'] ?? null]);
+        $task = $review->tasks()->create(['user_id' => $by->id, 'kind' => 'delivery', 'title' => $title, 'state' => 'queued', 'total' => $values['expected'] ?? null]);
         $delivery = $review->deliveries()->create([...$values, 'state' => $state, 'task_id' => $task->id, 'created_by' => $by->id]);
         $task->update(['url' => route('deliveries.show', [$review, $delivery], false)]);
         ($this->log)($review, $by, 'delivery.started', "Began a delivery from {$values['source_name']}", $delivery, array_filter($values, is_scalar(...)));
-        if ($state === 'queued') {
-            dispatch(TaskSlice::for($delivery));
-        }
+        dispatch(TaskSlice::for($delivery));
 
         return $delivery;
     }

@@ -30,7 +30,7 @@ final readonly class StartMatching
             $task = $review->tasks()->create(['user_id' => $by->id, 'kind' => 'matching', 'title' => 'Comparing all records', 'state' => 'queued', 'url' => route('matching', $review, false)]);
             $matching = $review->matchings()->create(['created_by' => $by->id, 'task_id' => $task->id, 'state' => 'queued', 'settings' => $review->matchSettings()->toArray()]);
             ($this->log)($review, $by, 'matching.started', 'Began to compare all records', $matching, $review->matchSettings()->toArray());
-            dispatch(new MatchRecords($matching->id));
+            dispatch(new MatchRecords($matching->id, $task->id));
 
             return $matching;
         });

@@ -65,7 +65,7 @@ final class DeliveryController extends Controller
     public function show(Review $review, Delivery $delivery): View
     {
         if ($delivery->state === 'mapping') {
-            return view('records.columns', ['review' => $review, 'delivery' => $delivery, 'preview' => TablePreview::of($delivery, [])]);
+            return view('records.columns', ['review' => $review, 'delivery' => $delivery, 'preview' => TablePreview::fromArray($delivery->preview ?? throw new \LogicException('A table that waits has been looked at.'))]);
         }
 
         return view('records.delivery', [
@@ -74,14 +74,13 @@ final class DeliveryController extends Controller
     }
 
     /** The columns of a table, as another delimiter or encoding would show them. */
-    public function columns(Request $request, Review $review, Delivery $delivery): View|RedirectResponse
+    public function columns(Request $request, Review $review, Delivery $delivery, StartDelivery $start): RedirectResponse
     {
-        if ($delivery->state !== 'mapping') {
-            return redirect()->route('deliveries.show', [$review, $delivery]);
-        }
         $given = $request->validate(['delimiter' => ['nullable', 'string', 'in:'.implode(',', array_keys(TablePreview::DELIMITERS))], 'encoding' => ['nullable', 'string', 'in:'.implode(',', TextEncoding::KNOWN)]]);
 
-        return view('records.columns', ['review' => $review, 'delivery' => $delivery, 'preview' => TablePreview::of($delivery, array_filter($given))]);
+        $start->lookAgain($delivery, array_filter($given));
+
+        return redirect()->route('deliveries.show', [$review, $delivery]);
     }
 
     public function read(Request $request, Review $review, Delivery $delivery, StartDelivery $start): RedirectResponse
@@ -132,6 +131,4 @@ final class DeliveryController extends Controller
 
         return redirect()->route('deliveries.show', [$review, $delivery]);
     }
-
-    /** A file's name is somebody else's text: its last part, without control signs. */
 }

@@ -28,8 +28,17 @@ final class FullTextController extends Controller
         $of = isset($given['publication']) ? Publication::query()->where('review_id', $review->id)->whereKey($given['publication'])->firstOrFail() : null;
         $made = $add->execute($this->me($request), $review, $given['file']->getRealPath(), $given['file']->getClientOriginalName(), $of);
 
+        return $this->standing($review, $made->refresh());
+    }
+
+    /** What has become of a file that was brought. */
+    public function standing(Review $review, FullText $fullText): JsonResponse
+    {
+        $made = $fullText;
+
         return response()->json([
-            'name' => $made->name, 'assigned' => $made->publication_id !== null, 'title' => $made->publication->title ?? '',
+            'id' => $made->id, 'name' => $made->name, 'reading' => $made->state === 'reading', 'trouble' => $made->trouble(),
+            'assigned' => $made->publication_id !== null, 'title' => $made->publication->title ?? '',
             'how' => match ($made->matched_by) {
                 'doi' => 'by its DOI',
                 'title' => 'by its title',

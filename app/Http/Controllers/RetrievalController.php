@@ -31,7 +31,7 @@ final class RetrievalController extends Controller
             'review' => $review, 'stage' => Retrievals::stage($review), 'counts' => $counts, 'kept' => $kept, 'total' => $total = (clone $found)->count(), 'page' => $page, 'pages' => (int) ceil($total / Retrievals::PER_PAGE), 'unassigned' => Retrievals::unassigned($review)->count(),
             'list' => [
                 'rows' => Retrievals::rows($review, $found, $page), 'at' => Input::text($request, 'at'), 'may' => $this->me($request)->can('obtain', $review), 'today' => now()->format('Y-m-d'),
-                'urls' => ['set' => route('retrievals.set', $review, false), 'all' => route('retrievals.all', [$review, ...$kept], false), 'locker' => route('retrievals.locker', $review, false), 'files' => route('full-texts.store', $review, false), 'unassigned' => route('full-texts.unassigned', $review, false), 'takeOff' => route('full-texts.take-off', [$review, 'FILE'], false)],
+                'urls' => ['set' => route('retrievals.set', $review, false), 'all' => route('retrievals.all', [$review, ...$kept], false), 'locker' => route('retrievals.locker', $review, false), 'files' => route('full-texts.store', $review, false), 'unassigned' => route('full-texts.unassigned', $review, false), 'standing' => route('full-texts.standing', [$review, 'FILE'], false), 'takeOff' => route('full-texts.take-off', [$review, 'FILE'], false)],
             ],
         ]);
     }

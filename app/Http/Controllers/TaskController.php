@@ -6,6 +6,9 @@ namespace App\Http\Controllers;
 
 use App\Actions\Records\CancelTask;
 use App\Models\Task;
+use App\Queue\Waits;
+use App\Support\Input;
+use App\Tasks\TaskRun;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Session;
@@ -13,16 +16,32 @@ use Illuminate\Support\Facades\Session;
 /** The background work of the person signed in, for the rows that show it live. */
 final class TaskController extends Controller
 {
+    private const LIVE = 10;
+
+    private const OVER = 100;
+
+    /** What ended longer ago is no news. */
+    private const HOURS = 24;
+
+    /** Of one review, or of all of one's reviews where none is open; newest first, what goes on before what is over. */
     public function index(Request $request): JsonResponse
     {
         // asked behind the page: a notice meant for the next page must not be lost to this answer
         Session::reflash();
-        $tasks = Task::query()->where('user_id', $this->me($request)->id)->whereNull('seen_at')->orderBy('id')->limit(10)->get();
+        $review = Input::text($request, 'review');
+        $mine = fn () => Task::query()->with('review:id,title')->where('user_id', $this->me($request)->id)->whereNull('seen_at')
+            ->when($review !== '', fn ($of) => $of->where('review_id', $review))->orderByDesc('id');
+        $live = $mine()->whereIn('state', TaskRun::UNDER_WAY)->limit(self::LIVE)->get();
+        $over = $mine()->whereNotIn('state', TaskRun::UNDER_WAY)->where('updated_at', '>', now()->subHours(self::HOURS))->limit(self::OVER)->get();
 
-        return response()->json(['tasks' => $tasks->map(fn (Task $task): array => [
-            'id' => $task->id, 'title' => $task->title, 'state' => $task->state, 'done' => $task->done, 'total' => $task->total, 'message' => $task->message, 'url' => $task->url,
-            'left' => $this->secondsLeft($task),
-        ])]);
+        /** @var list<Task> $tasks */
+        $tasks = [...$live, ...$over];
+
+        return response()->json(['tasks' => array_map(fn (Task $task): array => [
+            'id' => $task->id, 'title' => $task->title, 'state' => $task->state, 'done' => $task->done, 'total' => $task->total,
+            'message' => $task->state === 'queued' && $task->message === '' ? Waits::words($task) : $task->message,
+            'url' => $task->url, 'left' => $this->secondsLeft($task), 'review' => $review === '' ? $task->review->title : '',
+        ], $tasks)]);
     }
 
     public function cancel(Request $request, Task $task, CancelTask $cancel): JsonResponse
@@ -32,9 +51,11 @@ final class TaskController extends Controller
         return response()->json(['cancelled' => true]);
     }
 
-    public function seen(Request $request, Task $task): JsonResponse
+    /** Puts what is over away: these. What goes on stays in sight. */
+    public function seen(Request $request): JsonResponse
     {
-        Task::query()->whereKey($task->id)->where('user_id', $this->me($request)->id)->update(['seen_at' => now()]);
+        $given = $request->validate(['tasks' => ['required', 'array', 'max:200'], 'tasks.*' => ['string', 'size:26']]);
+        Task::query()->whereIn('id', $given['tasks'])->where('user_id', $this->me($request)->id)->whereNotIn('state', TaskRun::UNDER_WAY)->update(['seen_at' => now()]);
 
         return response()->json(['seen' => true]);
     }

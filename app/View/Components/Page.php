@@ -35,7 +35,8 @@ final class Page extends Component
         if ($this->user !== null) {
             $this->waterline = $review === null ? null : Waterline::of($review, $this->user);
             $this->notices = $this->user->unreadNotifications()->count();
-            $this->tasksRunning = DB::table('tasks')->where('user_id', $this->user->id)->whereNull('seen_at')->exists();
+            $this->tasksRunning = DB::table('tasks')->where('user_id', $this->user->id)->whereNull('seen_at')
+                ->when($review !== null, fn ($of) => $of->where('review_id', $review?->id))->exists();
         }
     }
 

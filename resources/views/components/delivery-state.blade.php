@@ -1,6 +1,7 @@
 @props(['delivery'])
 @if ($delivery->withdrawn_at) withdrawn @else
 @switch($delivery->state)
+    @case('looking') being looked at @break
     @case('mapping') waits for its columns @break
     @case('done') done @break
     @case('queued') waiting to begin @break

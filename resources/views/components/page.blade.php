@@ -18,6 +18,7 @@
         @if ($review)
             <a class="bar-review" href="{{ route('question', $review) }}">{{ $review->title }}</a>
         @endif
+        @if (config('heron.demo')) <span class="bar-demo" title="Everything in it is invented, and everybody may read its mail. Real work belongs into a copy of its own: heron up --for-work">Demo</span> @endif
         <span class="bar-space"></span>
         @auth
             <button type="button" class="bar-find" x-on:click="$dispatch('open-palette')"><span>Find a screen, record or action</span> <kbd>Ctrl K</kbd></button>
@@ -52,7 +53,7 @@
         <p class="problem" role="alert">{{ $problem['text'] }} <a href="{{ $problem['url'] }}">{{ $problem['link'] }}</a></p>
     @endforeach
     @auth
-        <x-tasks :running="$tasksRunning" />
+        <x-tasks :running="$tasksRunning" :review="$review?->id ?? ''" />
     @endauth
     <main id="main" tabindex="-1">
         {{ $slot }}

@@ -8,8 +8,8 @@
             @foreach ($files as $file)
                 <div class="section unassigned" id="file-{{ $file->id }}">
                     <div><h2><a href="{{ route('full-texts.file', [$review, $file]) }}">{{ $file->name }}</a></h2>
-                        <p class="small quiet">{{ $file->pages === null ? 'cannot be read as a PDF' : ($file->pages === 1 ? '1 page' : "{$file->pages} pages") }} · {{ number_format($file->bytes / 1024) }} KB · {{ $file->user->name }}, {{ $file->created_at->format('j M Y') }}</p>
-                        @if (trim($file->text) !== '') <p class="serif mt-1 unassigned-text">{{ Str::limit((string) preg_replace('/\s+/u', ' ', mb_substr($file->text, 0, 1200)), 420) }}</p> @else <p class="small mt-1 quiet">It has no text that could be read; it may be a scan, or locked.</p> @endif</div>
+                        <p class="small quiet">{{ $file->pages === null ? ($file->state === 'reading' ? 'being read' : 'no pages that can be read') : ($file->pages === 1 ? '1 page' : "{$file->pages} pages") }} · {{ number_format($file->bytes / 1024) }} KB · {{ $file->user->name }}, {{ $file->created_at->format('j M Y') }}</p>
+                        @if (trim($file->text) !== '') <p class="serif mt-1 unassigned-text">{{ Str::limit((string) preg_replace('/\s+/u', ' ', mb_substr($file->text, 0, 1200)), 420) }}</p> @elseif ($file->trouble() !== '') <p class="small mt-1"><strong>{{ $file->trouble() }}</strong></p> @endif</div>
                     <div>
                         @can('obtain', $review)
                             @foreach ($file->offers as $offer)

@@ -4,7 +4,7 @@
             <header class="sheet-head"><h1>What do the columns hold?</h1> <span>{{ $delivery->file_name }}, {{ $delivery->source_name }}. Nothing has been taken in yet; what you say is remembered for this source.</span></header>
             @can('deliver', $review)
                 @if ($delivery->format === 'csv')
-                    <form class="section row" method="get" action="{{ route('deliveries.columns', [$review, $delivery]) }}">
+                    <form class="section row" method="post" action="{{ route('deliveries.columns', [$review, $delivery]) }}">@csrf
                         <label>Cells are parted by <select class="input" name="delimiter">@foreach (\App\Files\TablePreview::DELIMITERS as $name => $sign) <option @selected($preview->delimiter === $name)>{{ $name }}</option> @endforeach</select></label>
                         <label>Letters are <select class="input" name="encoding">@foreach (\WaryHeron\Core\Bibliography\Format\TextEncoding::KNOWN as $encoding) <option @selected($preview->encoding === $encoding)>{{ $encoding }}</option> @endforeach</select></label>
                         <button class="button">Show it so</button>

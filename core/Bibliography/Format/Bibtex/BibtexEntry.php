@@ -7,6 +7,15 @@ namespace WaryHeron\Core\Bibliography\Format\Bibtex;
 /** @internal One entry of a BibTeX file, its strings put together, its LaTeX still in it. */
 final class BibtexEntry
 {
+    /** A value may have so many bytes when its strings are put together; nothing that people write comes near. */
+    private const LARGEST_VALUE = 262_144;
+
+    /** So many bytes an entry may have in all when its strings are put together. */
+    private const LARGEST = 2_097_152;
+
+    /** A value may be put together from so many pieces. */
+    private const MOST_PIECES = 500;
+
     /** @param  array<string, string>  $fields by name in lower case */
     public function __construct(
         public readonly string $type,
@@ -29,6 +38,7 @@ final class BibtexEntry
             throw new \InvalidArgumentException('The entry has no key: it starts like @article{key, …}.');
         }
         $fields = [];
+        $bytes = 0;
         $at = strlen($head[0]);
         $end = strlen(rtrim($text)) - 1;
         while (preg_match('/\G[\s,]*([A-Za-z][A-Za-z0-9_:.+\/-]*)\s*=\s*/', $text, $name, 0, $at) === 1) {
@@ -36,6 +46,10 @@ final class BibtexEntry
             $field = strtolower($name[1]);
             $value = self::value($text, $at, $strings, $field);
             $fields[$field] ??= $value;
+            $bytes += strlen($value);
+            if ($bytes > self::LARGEST) {
+                throw new \InvalidArgumentException('The entry has more than '.number_format(self::LARGEST).' bytes when its strings are put together.');
+            }
         }
         if (trim(substr($text, $at, max(0, $end - $at)), ", \t\r\n") !== '') {
             throw new \InvalidArgumentException('The entry cannot be read at “'.mb_strimwidth(trim(substr($text, $at, 60), ", \t\r\n"), 0, 40, '…').'”: a field reads like name = {value}.');
@@ -48,11 +62,17 @@ final class BibtexEntry
      * A value from $at on: pieces in braces or quotes, numbers and names of strings, joined by number signs.
      *
      * @param  array<string, string>  $strings
+     *
+     * @throws \InvalidArgumentException Also if it is larger than a value may be: strings of strings double with each line.
      */
     public static function value(string $text, int &$at, array $strings, string $field): string
     {
         $value = '';
+        $pieces = 0;
         do {
+            if (++$pieces > self::MOST_PIECES) {
+                throw new \InvalidArgumentException("The value of “{$field}” is put together from more than ".self::MOST_PIECES.' pieces.');
+            }
             $at += strspn($text, " \t\r\n", $at);
             $sign = $text[$at] ?? '';
             if ($sign === '{' || $sign === '"') {
@@ -67,6 +87,9 @@ final class BibtexEntry
                 $at += strlen($word[0]);
             } else {
                 throw new \InvalidArgumentException("“{$field}” has no value.");
+            }
+            if (strlen($value) > self::LARGEST_VALUE) {
+                throw new \InvalidArgumentException("The value of “{$field}” has more than ".number_format(self::LARGEST_VALUE).' bytes when its strings are put together.');
             }
             $at += strspn($text, " \t\r\n", $at);
             $more = ($text[$at] ?? '') === '#';

@@ -24,6 +24,12 @@ final class BibtexReader implements RecognisesItself, ReferenceReader
 {
     private const MONTHS = ['jan' => 'Jan', 'feb' => 'Feb', 'mar' => 'Mar', 'apr' => 'Apr', 'may' => 'May', 'jun' => 'Jun', 'jul' => 'Jul', 'aug' => 'Aug', 'sep' => 'Sep', 'oct' => 'Oct', 'nov' => 'Nov', 'dec' => 'Dec'];
 
+    /** So many bytes all strings may have together. */
+    private const MOST_STRINGS = 4_194_304;
+
+    /** Fields of a parent that are longer than this are no names, dates or titles, and stay with it. */
+    private const HANDED_DOWN = 2_000;
+
     /** Where a parent's field goes in the child. */
     private const INHERITED = ['title' => 'booktitle'];
 
@@ -35,6 +41,7 @@ final class BibtexReader implements RecognisesItself, ReferenceReader
     public function read($stream, Reading $reading = new Reading): iterable
     {
         $strings = self::MONTHS;
+        $held = 0;
         /** @var array<string, array<string, string>> $parents */
         $parents = [];
         /** @var list<BibtexEntry> $waiting */
@@ -53,7 +60,12 @@ final class BibtexReader implements RecognisesItself, ReferenceReader
             }
             try {
                 if ($kind === 'string') {
-                    $strings = [...$strings, ...$this->string($text, $strings)];
+                    [$name, $value] = $this->string($text, $strings);
+                    $held += strlen($value);
+                    if ($held > self::MOST_STRINGS) {
+                        throw new \InvalidArgumentException('All strings together have more than '.number_format(self::MOST_STRINGS).' bytes; this one is not kept.');
+                    }
+                    $strings[$name] = $value;
 
                     continue;
                 }
@@ -64,7 +76,8 @@ final class BibtexReader implements RecognisesItself, ReferenceReader
                 continue;
             }
             if (in_array($kind, ['proceedings', 'book', 'collection', 'periodical', 'mvbook'], true)) {
-                $parents[strtolower($entry->key)] = array_diff_key($entry->fields, ['abstract' => 1]);
+                // what is handed down to every child is short
+                $parents[strtolower($entry->key)] = array_filter(array_diff_key($entry->fields, ['abstract' => 1]), fn (string $value): bool => strlen($value) <= self::HANDED_DOWN);
             }
             $parent = strtolower($entry->fields['crossref'] ?? '');
             if ($parent !== '' && ! isset($parents[$parent])) {
@@ -129,7 +142,7 @@ final class BibtexReader implements RecognisesItself, ReferenceReader
 
     /**
      * @param  array<string, string>  $strings
-     * @return array<string, string>
+     * @return array{string, string} name and value
      */
     private function string(string $text, array $strings): array
     {
@@ -138,7 +151,7 @@ final class BibtexReader implements RecognisesItself, ReferenceReader
         }
         $at = strlen($head[0]);
 
-        return [strtolower($head[1]) => BibtexEntry::value($text, $at, $strings, $head[1])];
+        return [strtolower($head[1]), BibtexEntry::value($text, $at, $strings, $head[1])];
     }
 
     /** @param  array<string, string>  $parent */

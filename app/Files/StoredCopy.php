@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Files;
+
+use Illuminate\Support\Facades\Storage;
+
+/** A file of the store as a path on this machine; from a store elsewhere it is copied here first. */
+final class StoredCopy
+{
+    public static function path(string $stored): string
+    {
+        $path = Storage::path($stored);
+        if (is_file($path)) {
+            return $path;
+        }
+        $stream = Storage::readStream($stored) ?? throw new \RuntimeException("{$stored} is not in the store.");
+        $copy = (string) tempnam(sys_get_temp_dir(), 'heron');
+        file_put_contents($copy, $stream);
+        register_shutdown_function(fn () => @unlink($copy));
+
+        return $copy;
+    }
+}

@@ -1,0 +1,63 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Tasks;
+
+use App\Models\Task;
+
+/** The life of a task: taken in hand, laid down, ended. Whoever is killed while it is in hand has died at that place. */
+final class TaskRun
+{
+    public const UNDER_WAY = ['queued', 'running'];
+
+    /** So often may work die at one place before it is not tried again. */
+    private const DEATHS = 2;
+
+    /**
+     * Takes the task in hand at a place of its own naming, say the record it has come to.
+     *
+     * @return ?Task null if it is over, was cancelled, or is in nobody's hand any more
+     *
+     * @throws DiedTwice If it died here twice.
+     */
+    public static function begin(string $id, string $place): ?Task
+    {
+        $task = Task::query()->find($id);
+        if ($task === null || ! in_array($task->state, self::UNDER_WAY, true) || $task->cancel_requested_at !== null) {
+            return null;
+        }
+        $deaths = match ($task->in_hand) {
+            null => 0,
+            $place => $task->deaths + 1,
+            default => 1,
+        };
+        if ($deaths >= self::DEATHS) {
+            throw new DiedTwice;
+        }
+        $task->update(['state' => 'running', 'started_at' => $task->started_at ?? now(), 'in_hand' => $place, 'deaths' => $deaths]);
+
+        return $task;
+    }
+
+    /** Until the next slice. */
+    public static function layDown(string $id): void
+    {
+        Task::query()->whereKey($id)->update(['in_hand' => null, 'deaths' => 0]);
+    }
+
+    /** Whether it is still wanted; asked between two steps. */
+    public static function isWanted(string $id): bool
+    {
+        return Task::query()->whereKey($id)->whereIn('state', self::UNDER_WAY)->whereNull('cancel_requested_at')->exists();
+    }
+
+    /** @param  'done'|'failed'|'cancelled'  $state */
+    public static function end(string $id, string $state, string $message, ?int $done = null, ?int $total = null): void
+    {
+        Task::query()->whereKey($id)->update([
+            'state' => $state, 'message' => $message, 'finished_at' => now(), 'in_hand' => null, 'deaths' => 0,
+            ...array_filter(['done' => $done, 'total' => $total], fn (?int $n): bool => $n !== null),
+        ]);
+    }
+}
