@@ -10,8 +10,10 @@ namespace App\Models;
  * @property string $id
  * @property string $review_id
  * @property string $name
- * @property list<array{field: string, heading: string}> $columns
+ * @property list<array{field: string, heading: string, kind?: string}> $columns
  * @property string $format csv or xlsx
+ * @property array<string, string> $filter as the library's address has it
+ * @property string $filter_words
  * @property string $created_by
  */
 final class ExportRecipe extends Model
@@ -20,6 +22,6 @@ final class ExportRecipe extends Model
 
     protected function casts(): array
     {
-        return ['columns' => 'array'];
+        return ['columns' => 'array', 'filter' => 'array'];
     }
 }

@@ -6,6 +6,7 @@ namespace App\Models;
 
 use Carbon\CarbonImmutable as Carbon;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use WaryHeron\Core\Screening\HowSettled;
 use WaryHeron\Core\Screening\Verdict;
 
 /**
@@ -17,7 +18,7 @@ use WaryHeron\Core\Screening\Verdict;
  * @property Verdict $verdict
  * @property ?string $criterion_id
  * @property string $note
- * @property string $how
+ * @property HowSettled $how
  * @property ?Carbon $superseded_at
  * @property Carbon $created_at
  * @property User $user
@@ -43,6 +44,6 @@ final class Settlement extends Model
 
     protected function casts(): array
     {
-        return ['verdict' => Verdict::class, 'superseded_at' => 'immutable_datetime'];
+        return ['verdict' => Verdict::class, 'how' => HowSettled::class, 'superseded_at' => 'immutable_datetime'];
     }
 }

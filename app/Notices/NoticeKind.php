@@ -10,6 +10,7 @@ enum NoticeKind: string
     case ShareReady = 'share';
     case Mentioned = 'mention';
     case Disagreement = 'disagreement';
+    case Proposal = 'proposal';
     case StageDone = 'stage';
 
     public function label(): string
@@ -18,6 +19,7 @@ enum NoticeKind: string
             self::ShareReady => 'a share is ready for me',
             self::Mentioned => 'somebody mentions me in Talk',
             self::Disagreement => 'a disagreement on what I judged waits',
+            self::Proposal => 'somebody proposes how to settle what I judged',
             self::StageDone => 'a stage of a review I lead is done',
         };
     }

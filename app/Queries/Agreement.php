@@ -6,10 +6,12 @@ namespace App\Queries;
 
 use App\Models\Criterion;
 use App\Models\Stage;
+use App\Models\User;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 use WaryHeron\Core\Screening\Agreement\AgreementReport;
+use WaryHeron\Core\Screening\Agreement\BoundedInterval;
 use WaryHeron\Core\Screening\Agreement\Ratings;
 use WaryHeron\Core\Screening\Verdict;
 
@@ -25,12 +27,14 @@ final readonly class Agreement
      * @param  array<string, list<list<int>>>  $tables  by "first second": rows the first person's verdicts, columns the second's
      * @param  list<array{week: CarbonImmutable, items: int, alpha: ?float, agreement: ?float}>  $weeks  by the week in which items opened
      */
-    private function __construct(public array $report, public array $categories, public array $names, public array $tables, public array $weeks)
+    private function __construct(public array $report, public array $categories, public array $names, public array $tables, public array $weeks, public bool $nameless)
     {
     }
 
-    public static function of(Stage $stage, ?Criterion $criterion = null): self
+    public static function of(Stage $stage, ?Criterion $criterion = null, ?User $for = null): self
     {
+        // who differs with whom on what is still to be settled would be told by the pairs
+        $nameless = $for !== null && Visibility::hidesSomeNames($stage, $for);
         $categories = $criterion === null ? array_map(fn (Verdict $verdict): string => $verdict->value, Verdict::cases()) : self::ANSWERS;
         $decisions = DB::table('decisions')->join('items', 'items.id', '=', 'decisions.item_id')->join('users', 'users.id', '=', 'decisions.user_id')
             ->where('decisions.review_id', $stage->review_id)->where('decisions.stage_id', $stage->id)->whereNotNull('items.opened_at');
@@ -59,7 +63,11 @@ final readonly class Agreement
             $weeks[] = ['week' => CarbonImmutable::parse($week), 'items' => $one['records'], 'alpha' => $one['krippendorff']['alpha'], 'agreement' => $one['krippendorff']['d_observed'] === null ? null : 1 - $one['krippendorff']['d_observed']];
         }
 
-        return new self($report, $categories, $names, $tables, $weeks);
+        foreach ($report['pairs'] as $i => $pair) {
+            $report['pairs'][$i]['interval'] = BoundedInterval::of($pair['cohen_kappa']['kappa'], $pair['cohen_kappa']['se']);
+        }
+
+        return new self($report, $categories, $nameless ? array_map(fn (): string => 'somebody', $names) : $names, $nameless ? [] : $tables, $weeks, $nameless);
     }
 
     /** What was said before the item opened, not what a discussion made of it. For queries on decisions joined with items. */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Queries;
 
+use App\Actions\Refused;
 use App\Models\Criterion;
 use App\Models\Delivery;
 use App\Models\Review;
@@ -24,11 +25,17 @@ use WaryHeron\Core\Search\Sql\TableLayout;
 /** The filters of the library as the address gives them, each with its words and its condition. */
 final readonly class LibraryFilters
 {
+    /** What a filter may be called in an address. */
+    public const KEYS = ['q', 'state', 'stage', 'reason', 'answer', 'judged', 'coded', 'delivery', 'source', 'from', 'to', 'type', 'language', 'tag', 'duplicates', 'no_abstract', 'removed'];
+
+    /** So many conditions on what the team did are answered at once; each is a look into another table. */
+    private const MOST_RELATED = 60;
+
     /**
      * @param  list<array{key: string, words: string, apply: \Closure(Builder): mixed}>  $steps
      * @param  list<string>  $ticked
      */
-    private function __construct(private Review $review, public array $steps, public string $text, public ?ParsedQuery $query, public string $problem, public bool $removed, private array $ticked)
+    private function __construct(private Review $review, public array $steps, public string $text, public ?ParsedQuery $query, public string $problem, public bool $removed, private array $ticked, private bool $all)
     {
     }
 
@@ -82,7 +89,7 @@ final readonly class LibraryFilters
         foreach (self::judged($request, $review) as $i => [$person, $verdict]) {
             $steps[] = ['key' => 'judged', 'words' => ($i === 0 ? 'open, judged ' : 'and ')."{$verdict} by {$person->name}", 'apply' => fn (Builder $b) => $b->whereExists(fn (Builder $d) => Agreement::beforeOpening($d->selectRaw('1')->from('decisions')->join('items', 'items.id', '=', 'decisions.item_id')
                 ->whereColumn('items.review_id', 'publications.review_id')->whereColumn('items.publication_id', 'publications.id')->where('items.stage_id', $stage->id)->whereNotNull('items.opened_at')
-                ->where('decisions.user_id', $person->id)->where('decisions.verdict', $verdict)))];
+                ->where('decisions.user_id', $person->id)->where('decisions.verdict', $verdict)->whereRaw('NOT '.Visibility::NAMES_HIDDEN, [$user->id])))];
         }
         if ($request->boolean('coded')) {
             $steps[] = ['key' => 'coded', 'words' => 'with coded answers', 'apply' => fn (Builder $b) => $b->whereExists(fn ($a) => $a->selectRaw('1')->from('answers')->whereColumn('answers.review_id', 'publications.review_id')->whereColumn('answers.publication_id', 'publications.id')->whereNull('answers.superseded_at')->whereNotNull('answers.value'))];
@@ -119,7 +126,7 @@ final readonly class LibraryFilters
 
         $steps = array_values(array_filter($steps, fn (array $step): bool => $only === null || in_array($step['key'], $only, true)));
 
-        return new self($review, $steps, $text, $query?->isComplete() === true && $problem === '' ? $query : null, $problem, $removed, array_values(array_filter((array) $request->input('ids'), is_string(...))));
+        return new self($review, $steps, $text, $query?->isComplete() === true && $problem === '' ? $query : null, $problem, $removed, array_values(array_filter((array) $request->input('ids'), is_string(...))), $request->filled('all'));
     }
 
     /** The review's publications, before any filter: those removed are left out, unless they are asked for. */
@@ -145,10 +152,18 @@ final readonly class LibraryFilters
         return $query;
     }
 
-    /** The publications ticked on the page, or all that the filters leave when none is. */
+    /**
+     * The publications ticked on the page, or all that the filters leave where that is ticked.
+     *
+     * @throws Refused If nothing is: that never means everything.
+     */
     public function chosen(): Builder
     {
-        return $this->ticked === [] ? $this->publications() : $this->all()->whereIn('publications.id', $this->ticked);
+        return match (true) {
+            $this->all => $this->publications(),
+            $this->ticked !== [] => $this->all()->whereIn('publications.id', $this->ticked),
+            default => throw new Refused('Nothing is ticked, so nothing was done. Tick publications in the list, or the box for all that are shown.'),
+        };
     }
 
     /** @return list<array{User, string}> people and what they judged, from "person:verdict,person:verdict" */
@@ -173,7 +188,7 @@ final readonly class LibraryFilters
 
     private static function condition(ParsedQuery $query, Review $review, User $user): SqlCondition
     {
-        return (new PostgresPrinter(new TableLayout(
+        $condition = (new PostgresPrinter(new TableLayout(
             words: 'publications.words',
             journalWords: null,
             exact: ['doi' => 'publications.doi'],
@@ -181,6 +196,11 @@ final readonly class LibraryFilters
             titleWords: 'publications.title_words',
             related: TeamFields::of($review, $user),
         )))->condition($query->root);
+        if (substr_count($condition->text, 'EXISTS') > self::MOST_RELATED) {
+            throw new CannotAnswer('At most '.self::MOST_RELATED.' notes, tags and decisions can be asked for at once. Ask for fewer.');
+        }
+
+        return $condition;
     }
 
     private static function whereItem(Builder $builder, Stage $stage, \Closure $condition): Builder

@@ -6,6 +6,7 @@ namespace App\Queries;
 
 use App\Models\Item;
 use App\Models\LogEntry;
+use App\Models\Stage;
 use App\Models\User;
 use Illuminate\Contracts\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
@@ -52,12 +53,39 @@ final class Visibility
      */
     public static function withoutNames(iterable $entries, User $user): void
     {
-        $of = collect($entries)->whereNotNull('blinded_item_id');
-        $hidden = $of->isEmpty() ? [] : DB::table('items')->whereIn('items.id', $of->pluck('blinded_item_id')->unique())->whereRaw(self::NAMES_HIDDEN, [$user->id])->pluck('id')->flip()->all();
-        foreach ($of as $entry) {
-            if (isset($hidden[$entry->blinded_item_id])) {
+        $items = self::itemsOf($entries);
+        $hidden = $items === [] ? [] : DB::table('items')->whereIn('items.id', array_unique($items))->whereRaw(self::NAMES_HIDDEN, [$user->id])->pluck('id')->flip()->all();
+        foreach ($entries as $entry) {
+            if (isset($items[$entry->id], $hidden[$items[$entry->id]])) {
                 $entry->setRelation('user', new User(['name' => self::NAMELESS]));
             }
         }
+    }
+
+    /**
+     * Proposals and Talk did not name their item in the Log at first; they are found by what they are about.
+     *
+     * @param  iterable<LogEntry>  $entries
+     * @return array<string, string> items by entry
+     */
+    private static function itemsOf(iterable $entries): array
+    {
+        $all = collect($entries);
+        $items = $all->whereNotNull('blinded_item_id')->pluck('blinded_item_id', 'id')->all();
+        foreach (['Proposal' => 'proposals', 'TalkMessage' => 'talk_messages'] as $subject => $table) {
+            $unnamed = $all->whereNull('blinded_item_id')->where('subject_type', $subject);
+            $of = $unnamed->isEmpty() ? collect() : DB::table($table)->whereIn('id', $unnamed->pluck('subject_id'))->pluck('item_id', 'id');
+            foreach ($unnamed as $entry) {
+                $items[$entry->id] = (string) $of[$entry->subject_id];
+            }
+        }
+
+        return $items;
+    }
+
+    /** Whether names are hidden from this person of anything that is open at a stage. */
+    public static function hidesSomeNames(Stage $stage, User $user): bool
+    {
+        return $stage->names_hidden && DB::table('items')->where('items.review_id', $stage->review_id)->where('items.stage_id', $stage->id)->whereRaw(self::NAMES_HIDDEN, [$user->id])->exists();
     }
 }

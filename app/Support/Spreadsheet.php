@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Support;
 
 use OpenSpout\Common\Entity\Cell;
+use OpenSpout\Writer\Common\Creator\Style\StyleBuilder;
 use OpenSpout\Writer\Common\Creator\WriterEntityFactory;
 use WaryHeron\Core\Bibliography\Format\Csv\CsvWriter;
 use WaryHeron\Core\Bibliography\Reference;
@@ -29,7 +30,7 @@ final class Spreadsheet
     }
 
     /**
-     * @param  iterable<list<string|int|null>>  $rows
+     * @param  iterable<list<string|int|\DateTimeImmutable|null>>  $rows
      * @param  list<list<string>>  $about  a second sheet, such as the strategy
      */
     public static function rows(string $path, iterable $rows, array $about = []): void
@@ -49,8 +50,11 @@ final class Spreadsheet
     }
 
     /** Text stays text: what begins with = is a formula to the library otherwise. */
-    private static function cell(string|int|null $value): Cell
+    private static function cell(string|int|\DateTimeImmutable|null $value): Cell
     {
+        if ($value instanceof \DateTimeImmutable) {
+            return WriterEntityFactory::createCell(\DateTime::createFromImmutable($value), (new StyleBuilder)->setFormat('yyyy-mm-dd')->build());
+        }
         $cell = WriterEntityFactory::createCell(is_string($value) ? (preg_replace('/[\x00-\x08\x0B\x0C\x0E-\x1F]/', '', mb_substr($value, 0, 32_000)) ?? '') : $value);
         if (is_string($value)) {
             $cell->setType(Cell::TYPE_STRING);

@@ -11,7 +11,7 @@ use WaryHeron\Core\Bibliography\Format\Csv\CsvLine;
 /** Rows as a CSV or XLSX file, made whole before the first byte is sent. */
 final class TableDownload
 {
-    /** @param  iterable<list<string|int|null>>  $rows */
+    /** @param  iterable<list<string|int|\DateTimeImmutable|null>>  $rows */
     public static function make(string $name, string $format, iterable $rows): BinaryFileResponse
     {
         $path = tempnam(sys_get_temp_dir(), 'heron') ?: throw new \RuntimeException('There is no room for a file.');
@@ -21,7 +21,7 @@ final class TableDownload
             $file = fopen($path, 'wb') ?: throw new \RuntimeException("Cannot write {$path}.");
             fwrite($file, CsvLine::BEGINNING);
             foreach ($rows as $row) {
-                fwrite($file, CsvLine::of($row));
+                fwrite($file, CsvLine::of(array_map(fn (string|int|\DateTimeImmutable|null $cell): string|int|null => $cell instanceof \DateTimeImmutable ? $cell->format('Y-m-d') : $cell, $row)));
             }
             fclose($file);
         }

@@ -5,6 +5,7 @@ import deliveryForm from './deliveryForm';
 import dialectFile from './dialectFile';
 import findingActions from './findingActions';
 import keys from './keys';
+import menus from './menus';
 import pairing from './pairing';
 import palette from './palette';
 import picking from './picking';
@@ -21,3 +22,4 @@ for (const [name, component] of Object.entries({ answer, copying, deliveryForm, 
     Alpine.data(name, component);
 }
 Alpine.start();
+menus();

@@ -280,9 +280,7 @@ export default () => ({
     },
     key(event) {
         const isUndo = (event.ctrlKey || event.metaKey) && event.key === 'z';
-        if (event.key === 'Escape') {
-            this.boardRoot.querySelectorAll('details.menu[open]').forEach((menu) => (menu.open = false));
-        } else if (isUndo && !isTyping(event)) {
+        if (isUndo && !isTyping(event)) {
             event.preventDefault();
             event.shiftKey ? this.redo() : this.undo();
         } else if (!isTyping(event) && !event.ctrlKey && !event.metaKey && !event.altKey) {
@@ -292,11 +290,5 @@ export default () => ({
                 does();
             }
         }
-    },
-    // a menu closes when something else is pressed
-    pressed(event) {
-        this.boardRoot.querySelectorAll('details.menu[open]').forEach((menu) => {
-            if (!menu.contains(event.target) || event.target.closest('.menu div > button')) menu.open = false;
-        });
     },
 });

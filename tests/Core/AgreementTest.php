@@ -71,3 +71,14 @@ it('counts categories that were offered and never used, and the raters’ order 
     $swapped = array_map(fn (array $r): array => [$r[0], $r[1] === 'a' ? 'b' : 'a', $r[2]], $rows);
     near($two($swapped, ['c0', 'c1'])['cohen_kappa']['kappa'], $two($rows, ['c0', 'c1'])['cohen_kappa']['kappa']);
 });
+
+it('keeps an interval for people within what the coefficient can be', function (float $estimate, ?float $error) {
+    [$low, $high] = WaryHeron\Core\Screening\Agreement\BoundedInterval::of($estimate, $error);
+    expect($low)->toBeGreaterThanOrEqual(-1.0)->toBeLessThanOrEqual($estimate)->and($high)->toBeLessThanOrEqual(1.0)->toBeGreaterThanOrEqual($estimate);
+})->with([[0.75, 0.22], [0.58, 0.26], [0.99, 0.3], [-0.4, 0.5], [0.0, 0.1], [1.0, 0.0], [0.999999, 1.0]]);
+
+it('comes close to the usual interval where items are many', function () {
+    [$low, $high] = WaryHeron\Core\Screening\Agreement\BoundedInterval::of(0.7, 0.01);
+    expect(abs($low - (0.7 - 0.0195996)))->toBeLessThan(0.0006)->and(abs($high - (0.7 + 0.0195996)))->toBeLessThan(0.0006);
+    expect(WaryHeron\Core\Screening\Agreement\BoundedInterval::of(null, null))->toBeNull();
+});

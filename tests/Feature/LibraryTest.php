@@ -69,7 +69,7 @@ it('narrows down by what occurs, and says what each filter takes away', function
     $see('from=2013&to=2020')->assertSee('of 2013 to 2020')->assertSee('Lamps')->assertSee('Report')->assertDontSee('>Naps<', false);
     $see('language=German')->assertSee('in German')->assertSee('Naps')->assertDontSee('title-link">Lamps', false);
     $see('source=Elsewhere')->assertSee('from Elsewhere')->assertSee('From elsewhere')->assertDontSee('>Lamps<', false);
-    $this->post("/reviews/{$world->review->id}/records/tags?language=German", ['label' => 'ask Ben', 'on' => '1'])->assertSessionHas('notice', '1 publication has been tagged.');
+    $this->post("/reviews/{$world->review->id}/records/tags?language=German", ['label' => 'ask Ben', 'on' => '1', 'all' => '1'])->assertSessionHas('notice', '1 publication has been tagged.');
     $see('tag=ask+Ben&columns[]=tags')->assertSee('tagged “ask Ben”')->assertSee('Naps')->assertDontSee('>Lamps<', false);
     $see('')->assertSee('>Tags<', false);
     $this->actingAs($world->people['observer'])->post("/reviews/{$world->review->id}/records/tags", ['label' => 'x', 'on' => '1'])->assertForbidden();
@@ -114,6 +114,34 @@ it('sends by a recipe only what changed since it was last used', function () {
     $this->post("{$review}/publications/{$id}/values", ['field' => 'title', 'value' => 'Lamps, mended'])->assertSessionHas('notice');
     $world->deliver([['TI' => 'New one']]);
     expect(array_column($rows(['changed' => 1]), 3))->toBe(['Was', 'changed', 'new'])->and($rows(['changed' => 1]))->toHaveCount(1);
+});
+
+it('keeps a recipe’s filter, and tells what is outside it from what is gone', function () {
+    $world = (new World)->withCriteria();
+    $world->deliver([['TI' => 'Lamps', 'DO' => '10.71111/1'], ['TI' => 'Naps'], ['TI' => 'Noise', 'LA' => 'German']]);
+    $this->actingAs($world->people['specialist']);
+    $review = "/reviews/{$world->review->id}";
+    $this->post("{$review}/records/tags", ['label' => 'core', 'on' => '1', 'all' => '3']);
+    $this->post("{$review}/recipes?tag=core", ['name' => 'Core', 'format' => 'csv', 'columns' => "title = Study\nyear = Year\ndoi = Link\ntags = Tags\nstatus = Stands\nreason = Why\ndelivered = Came\nchange = Was"])->assertSessionHas('notice', 'The recipe is kept, of those tagged “core”.');
+    $recipe = $world->review->recipes()->sole();
+    $rows = function (array $with = [], string $query = '') use ($review, $recipe): array {
+        $file = $this->post("{$review}/recipes/{$recipe->id}/export{$query}", $with)->assertOk()->baseResponse->getFile()->getPathname();
+
+        return array_map(fn (string $line): array => str_getcsv($line, ',', '"', ''), explode("\r\n", trim((string) file_get_contents($file), "\xEF\xBB\xBF\r\n")));
+    };
+    $world->decide('anna', $world->item(0), 'exclude');
+    $world->decide('ben', $world->item(0), 'exclude');
+    $today = now()->format('Y-m-d');
+    [$lamps, $naps] = [$world->publication('Lamps')->id, $world->publication('Naps')->id];
+    // whatever is shown when it is pressed
+    expect($rows(query: '?q=nothing')[1])->toBe([$lamps, 'Lamps', '2020', 'https://doi.org/10.71111/1', 'core', 'excluded at “Title and abstract”', 'Not staff', $today, 'new']);
+    $this->post("{$review}/records/tags", ['label' => 'core', 'on' => '0', 'ids' => [$naps]]);
+    $this->post("{$review}/records/remove", ['reason' => 'Wrong', 'ids' => [$lamps], 'sure' => '1']);
+    $changed = array_map(fn (array $row): array => [$row[0], end($row)], $rows(['changed' => 1]));
+    sort($changed);
+    $expected = [['id', 'Was'], [$lamps, 'gone'], [$naps, 'outside']];
+    sort($expected);
+    expect($changed)->toBe($expected);
 });
 
 it('mends a publication by hand and keeps what was delivered', function () {
@@ -190,7 +218,23 @@ it('removes publications with a reason and brings them back with all that was sa
     $before = $states();
     $path = "/reviews/{$world->review->id}/records";
     $this->actingAs($world->people['specialist'])->post("{$path}/remove?language=German")->assertSessionHasErrors('reason');
-    $this->post("{$path}/remove?language=German", ['reason' => '=Language that nobody reads'])->assertSessionHas('notice');
+    // nothing ticked is nothing done, here and when tagging and bringing back
+    $this->post("{$path}/remove?language=German", ['reason' => 'x', 'sure' => '1'])->assertSessionHas('problem', 'Nothing is ticked, so nothing was done. Tick publications in the list, or the box for all that are shown.');
+    $this->post("{$path}/remove", ['reason' => 'x', 'ids' => [], 'sure' => '1'])->assertSessionHas('problem');
+    $this->post("{$path}/tags", ['label' => 'x', 'on' => '1'])->assertSessionHas('problem');
+    $this->post("{$path}/restore", ['sure' => '1'])->assertSessionHas('problem');
+    expect($states())->toBe($before);
+    // asked once, with the number, and with what was ticked and typed
+    $ids = $world->review->publications()->orderBy('id')->limit(2)->pluck('id')->all();
+    $asked = $this->post("{$path}/remove?language=German", ['reason' => 'Wrong', 'ids' => $ids]);
+    expect($states())->toBe($before);
+    $this->get($asked->headers->get('Location'))->assertSee('Take 2 publications out of the review, as “Wrong”?')->assertSee("name=\"ids[]\" value=\"{$ids[1]}\"", false);
+    $this->followingRedirects()->from($path)->post("{$path}/remove", ['reason' => '', 'ids' => [$ids[0]]])->assertSee('Give the reason')->assertSeeInOrder([$ids[0], 'checked'], false);
+    // all that are shown, as many as was said and no other
+    $this->post("{$path}/remove?language=German", ['reason' => 'x', 'all' => '4', 'sure' => '1'])->assertSessionHas('problem');
+    $this->post("{$path}/remove?language=German", ['reason' => 'x', 'all' => '2'])->assertSessionHas('asking.count', 2);
+    expect($states())->toBe($before);
+    $this->post("{$path}/remove?language=German", ['reason' => '=Language that nobody reads', 'all' => '2', 'sure' => '1'])->assertSessionHas('notice');
     expect($states())->toBe(['waiting', 'waiting', 'removed', 'removed']);
     $this->get($path)->assertSeeText('2 publications')->assertDontSee('>Shifts<', false);
     $this->get("{$path}?removed=1")->assertSeeText('Language that nobody reads')->assertSee('Shifts')->assertSeeText('removed from the review');
@@ -201,9 +245,10 @@ it('removes publications with a reason and brings them back with all that was sa
     expect($states())->toHaveCount(4);
     expect(fn () => $world->decide('anna', $world->item(3), 'include'))->toThrow(Refused::class, 'Language that nobody reads');
     $this->actingAs($world->people['anna'])->post("{$path}/restore")->assertForbidden();
-    $this->actingAs($world->people['specialist'])->post("{$path}/restore", ['ids' => [$world->publication('Shifts')->id]])->assertSessionHas('notice', '1 publication is back, with all decisions.');
+    $this->actingAs($world->people['specialist'])->post("{$path}/restore", ['ids' => [$world->publication('Shifts')->id], 'sure' => '1'])->assertSessionHas('notice', '1 publication is back, with all decisions.');
     expect($states())->toBe(['waiting', 'waiting', 'disagreement', 'removed']);
-    $this->post("{$path}/restore")->assertSessionHas('notice');
+    $this->post("{$path}/restore", ['all' => '1'])->assertSessionHas('asking.count', 1);
+    $this->post("{$path}/restore", ['all' => '1', 'sure' => '1'])->assertSessionHas('notice');
     expect($states())->toBe($before)->and($world->review->fresh()->publications()->whereNotNull('removed_at')->count())->toBe(0);
     $this->get("/reviews/{$world->review->id}/publications/{$world->publication('Shifts')->id}")->assertSeeText('Removed from the review: =Language')->assertSeeText('Brought back');
 });

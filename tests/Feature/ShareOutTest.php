@@ -202,9 +202,9 @@ it('keeps what is left of a share equal to a count, whatever happens to the item
     }
     $world->decide('ben', $world->item(2), 'include');
     $equal();
-    $this->post("/reviews/{$world->review->id}/records/remove", ['reason' => 'Wrong', 'ids' => [$world->item(3)->publication_id, $world->item(2)->publication_id]]);
+    $this->post("/reviews/{$world->review->id}/records/remove", ['sure' => '1', 'reason' => 'Wrong', 'ids' => [$world->item(3)->publication_id, $world->item(2)->publication_id]]);
     $equal();
-    $this->post("/reviews/{$world->review->id}/records/restore");
+    $this->post("/reviews/{$world->review->id}/records/restore", ['all' => '2', 'sure' => '1']);
     $equal();
     app(ChangeStage::class)->change($world->people['lead'], $stage, ['required_decisions' => 1]);
     $equal();

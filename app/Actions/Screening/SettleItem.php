@@ -6,21 +6,24 @@ namespace App\Actions\Screening;
 
 use App\Access\Ability;
 use App\Actions\Refused;
+use App\Actions\TellPeople;
 use App\Actions\WriteLog;
 use App\Models\Criterion;
 use App\Models\Item;
 use App\Models\Proposal;
 use App\Models\Settlement;
 use App\Models\User;
+use App\Notices\NoticeKind;
 use Illuminate\Support\Facades\DB;
 use WaryHeron\Core\Screening\BallotClosed;
+use WaryHeron\Core\Screening\HowSettled;
 use WaryHeron\Core\Screening\Settler;
 use WaryHeron\Core\Screening\Verdict;
 
 /** Ends a disagreement: one person alone where the stage has it so, or its people by proposing the same. */
 final readonly class SettleItem
 {
-    public function __construct(private WriteLog $log)
+    public function __construct(private WriteLog $log, private TellPeople $tell)
     {
     }
 
@@ -33,7 +36,7 @@ final readonly class SettleItem
             if (! $ballot->stage->settled_by->alone($adjudicates, in_array($by->id, $ballot->ballot->people(), true))) {
                 throw new Refused($ballot->stage->settled_by === Settler::Third ? 'You decided on this item, so a third person settles it, or those who decided by agreement.' : 'At this stage the review lead settles what those who decided cannot agree on.');
             }
-            $this->settle($by, $ballot, $verdict, $criterion?->id, $note, $adjudicates ? 'lead' : 'third');
+            $this->settle($by, $ballot, $verdict, $criterion?->id, $note, $adjudicates ? HowSettled::Lead : HowSettled::Third);
         });
     }
 
@@ -64,12 +67,15 @@ final readonly class SettleItem
                 'review_id' => $item->review_id, 'item_id' => $item->id, 'stage_id' => $item->stage_id, 'user_id' => $by->id,
                 'verdict' => $verdict, 'criterion_id' => $criterion?->id, 'note' => $note,
             ]);
-            ($this->log)($item->review_id, $by, 'settlement.proposed', "Proposed to {$verdict->value} “{$ballot->item->publication->title}”", $proposal);
+            ($this->log)($item->review_id, $by, 'settlement.proposed', "Proposed to {$verdict->value} “{$ballot->item->publication->title}”", $proposal, [], $item->id);
             $proposals = $current()->whereIn('user_id', $ballot->ballot->people())->get();
             $agreed = $proposals->count() === count($ballot->ballot->people())
                 && $proposals->every(fn (Proposal $p): bool => $p->verdict === $verdict && $p->criterion_id === $criterion?->id);
             if ($agreed) {
-                $this->settle($by, $ballot, $verdict, $criterion?->id, $note, 'agreement');
+                $this->settle($by, $ballot, $verdict, $criterion?->id, $note, HowSettled::Agreement);
+            } else {
+                $others = array_values(array_diff($ballot->ballot->people(), [$by->id]));
+                ($this->tell)($others, NoticeKind::Proposal, $ballot->stage->review, "{$by->name} proposes how to settle “{$ballot->item->publication->title}”", route('disagreements.show', [$item->review_id, $item], false));
             }
 
             return $agreed;
@@ -116,7 +122,7 @@ final readonly class SettleItem
         return $result;
     }
 
-    private function settle(User $by, ItemBallot $ballot, Verdict $verdict, ?string $criterionId, string $note, string $how): void
+    private function settle(User $by, ItemBallot $ballot, Verdict $verdict, ?string $criterionId, string $note, HowSettled $how): void
     {
         $item = $ballot->item;
         $ballot->mustTakePart();
@@ -131,7 +137,7 @@ final readonly class SettleItem
             'verdict' => $verdict, 'criterion_id' => $criterionId, 'note' => $note, 'how' => $how,
         ]);
         $ballot->keep($settled);
-        $words = $how === 'agreement' ? 'Settled by agreement' : 'Settled alone';
+        $words = $how === HowSettled::Agreement ? 'Settled by agreement' : 'Settled alone';
         ($this->log)($item->review_id, $by, 'item.settled', "{$words}: {$verdict->value} “{$item->publication->title}”", $settlement, array_filter(['verdict' => $verdict->value, 'criterion' => $criterionId]));
     }
 }

@@ -6,25 +6,29 @@ namespace App\Http\Controllers;
 
 use App\Actions\Records\RemovePublications;
 use App\Actions\Records\TagPublications;
+use App\Actions\Refused;
 use App\Models\Review;
 use App\Queries\Library;
 use App\Queries\LibraryChoices;
 use App\Queries\LibraryFilters;
 use App\Queries\LibraryReferences;
+use App\Queries\Tallies;
 use App\Support\Input;
 use App\Support\RecordDownload;
 use App\Support\ReferenceList;
 use App\Support\TextDownload;
 use Illuminate\Contracts\View\View;
+use Illuminate\Database\Query\Builder;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Str;
 use Symfony\Component\HttpFoundation\Response;
+use WaryHeron\Core\Screening\ItemState;
 use WaryHeron\Core\Search\Text\Highlighter;
 
 final class LibraryController extends Controller
 {
-    private const CHOSEN = ['ids' => ['nullable', 'array', 'max:50'], 'ids.*' => ['string', 'size:26']];
+    private const CHOSEN = ['ids' => ['nullable', 'array', 'max:50'], 'ids.*' => ['string', 'size:26'], 'all' => ['nullable', 'integer', 'min:0']];
 
     public const COLUMNS = ['author', 'year', 'records', 'doi', 'type', 'language', 'tags'];
 
@@ -38,7 +42,8 @@ final class LibraryController extends Controller
             'review' => $review, 'library' => $library, 'filters' => $filters, 'highlighter' => $filters->query === null ? null : new Highlighter($filters->query->root),
             'columns' => $this->columns($request, $review), 'choices' => LibraryChoices::of($review), 'reasons' => LibraryChoices::removals($review), 'recipes' => $review->recipes()->orderBy('name')->get(), 'styles' => ReferenceList::styles(),
             'deliveries' => $review->deliveries()->orderBy('created_at')->get(['id', 'source_name', 'file_name']),
-            'kept' => array_filter($request->only(['q', 'state', 'stage', 'reason', 'answer', 'judged', 'coded', 'delivery', 'source', 'from', 'to', 'type', 'language', 'tag', 'duplicates', 'no_abstract', 'removed', 'sort', 'desc']), is_string(...)),
+            'kept' => array_filter($request->only([...LibraryFilters::KEYS, 'sort', 'desc']), is_string(...)),
+            'removed' => $library->total === 0 ? Tallies::of($review)->in(ItemState::Removed) : 0,
         ]);
     }
 
@@ -67,7 +72,11 @@ final class LibraryController extends Controller
     public function remove(Request $request, Review $review, RemovePublications $remove): RedirectResponse
     {
         $given = $request->validate(['reason' => ['required', 'string', 'max:200', 'regex:/\S/'], ...self::CHOSEN], ['reason.required' => 'Give the reason; the flow diagram will tell it.']);
-        $count = $remove->execute($this->me($request), $review, LibraryFilters::from($request, $review, $this->me($request))->chosen(), trim($given['reason']));
+        $chosen = LibraryFilters::from($request, $review, $this->me($request))->chosen();
+        if (! $request->boolean('sure')) {
+            return $this->askFirst($request, $review, 'remove', $chosen->count(), trim($given['reason']));
+        }
+        $count = $remove->execute($this->me($request), $review, $this->asShown($request, $chosen), trim($given['reason']));
 
         return redirect()->route('library', [$review, 'removed' => 1])->with('notice', number_format($count).($count === 1 ? ' publication is' : ' publications are').' out of the review. Everything is kept; bring back here what should not be out.');
     }
@@ -76,9 +85,34 @@ final class LibraryController extends Controller
     {
         $request->validate(self::CHOSEN);
         $request->merge(['removed' => '1']);
-        $count = $remove->undo($this->me($request), $review, LibraryFilters::from($request, $review, $this->me($request))->chosen());
+        $chosen = LibraryFilters::from($request, $review, $this->me($request))->chosen();
+        if (! $request->boolean('sure')) {
+            return $this->askFirst($request, $review, 'restore', $chosen->count(), '');
+        }
+        $count = $remove->undo($this->me($request), $review, $this->asShown($request, $chosen));
 
         return redirect()->route('library', $review)->with('notice', number_format($count).($count === 1 ? ' publication is' : ' publications are').' back, with all decisions.');
+    }
+
+    /** Names the number and asks once, with what was ticked and typed kept. */
+    private function askFirst(Request $request, Review $review, string $what, int $count, string $reason): RedirectResponse
+    {
+        $kept = array_filter((array) $request->query(), is_string(...));
+        $all = $request->filled('all') ? $count : null;
+
+        return redirect()->to(route('library', [$review, ...$kept]).'#asking')->withInput()
+            ->with('asking', ['what' => $what, 'count' => $count, 'ids' => $all === null ? array_values((array) $request->input('ids')) : [], 'all' => $all, 'reason' => $reason]);
+    }
+
+    /** @throws Refused If all that is shown is no longer as many as was said. */
+    private function asShown(Request $request, Builder $chosen): Builder
+    {
+        $said = $request->integer('all');
+        if ($request->filled('all') && ($count = $chosen->count()) !== $said) {
+            throw new Refused('Meanwhile '.number_format($count).' are shown instead of '.number_format($said).', so nothing was done. Look again.');
+        }
+
+        return $chosen;
     }
 
     /**

@@ -37,6 +37,6 @@ final class ScreeningController extends Controller
         $criteria = $stage->criteriaInUse();
         $criterion = $criteria->firstWhere('id', Input::text($request, 'criterion'));
 
-        return view('screening.agreement', ['review' => $review, 'stage' => $stage, 'criteria' => $criteria, 'criterion' => $criterion, 'agreement' => Agreement::of($stage, $criterion)]);
+        return view('screening.agreement', ['review' => $review, 'stage' => $stage, 'criteria' => $criteria, 'criterion' => $criterion, 'agreement' => Agreement::of($stage, $criterion, $this->me($request))]);
     }
 }

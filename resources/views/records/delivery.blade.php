@@ -85,10 +85,10 @@
             </dl>
             @can('deliver', $review)
                 @if (! $delivery->withdrawn_at && ! $delivery->isUnderWay())
-                    <details class="section menu"><summary class="button button-plain">Withdraw this delivery…</summary>
+                    <div class="section"><x-menu label="Withdraw this delivery…" class="button button-plain">
                         <form method="post" action="{{ route('deliveries.withdraw', [$review, $delivery]) }}">@csrf
                             <p class="small">{{ $sheet->worked === 0 ? 'Nobody has decided on anything of it. All its records leave the review; what came from elsewhere too stays.' : 'People have decided on '.number_format($sheet->worked).' of its publications. These stay, with their records; all others leave the review.' }} The records are kept, marked as withdrawn.</p>
-                            <button class="button mt-1">{{ $sheet->worked === 0 ? 'Withdraw all of it' : 'Withdraw what is undecided' }}</button></form></details>
+                            <button class="button mt-1">{{ $sheet->worked === 0 ? 'Withdraw all of it' : 'Withdraw what is undecided' }}</button></form></x-menu></div>
                 @endif
             @endcan
         </section>

@@ -4,7 +4,7 @@
             <header class="sheet-head"><h1>Joined</h1> <span>{{ number_format($joined->byMachine) }} by machine, {{ number_format($joined->byPeople) }} by people, besides records that were here beyond doubt when they came</span></header>
             <div class="section row">
                 @if ($joined->sample) <a class="button" href="{{ route('matching.joined', [$review, 'sample' => 1]) }}">Draw others</a> <a href="{{ route('matching.joined', $review) }}">All of them</a> @else <a class="button" href="{{ route('matching.joined', [$review, 'sample' => 1]) }}">Look at 20 of the machine’s at random</a> @endif
-                @can('deliver', $review) @if ($joined->matchingId) <details class="menu ml-auto"><summary class="button button-plain">Take apart all that was joined by machine…</summary><form method="post" action="{{ route('matching.undo-all', [$review, $joined->matchingId]) }}">@csrf <p>Each goes back to what it was, with its decisions. What people ruled stays.</p><button class="button mt-1">Take them apart</button></form></details> @endif @endcan
+                @can('deliver', $review) @if ($joined->matchingId) <x-menu label="Take apart all that was joined by machine…" class="button button-plain" end><form method="post" action="{{ route('matching.undo-all', [$review, $joined->matchingId]) }}">@csrf <p>Each goes back to what it was, with its decisions. What people ruled stays.</p><button class="button mt-1">Take them apart</button></form></x-menu> @endif @endcan
             </div>
             @if ($joined->rows->isEmpty())
                 <x-empty title="Nothing has been joined yet">What <a href="{{ route('matching', $review) }}">matching</a> finds certain is joined in one go; the rest is judged at the Pairing Desk.</x-empty>

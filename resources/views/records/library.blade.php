@@ -54,51 +54,60 @@
                     → <strong>{{ number_format($step['count']) }}</strong> {{ $step['words'] }} <a href="{{ $link([$step['key'] => null]) }}" aria-label="Take off: {{ $step['words'] }}">take off</a>
                 @endforeach
             </p>
+            @if (session('asking'))
+                <x-records.asking :review="$review" :asking="session('asking')" :kept="$kept" />
+            @endif
+            <form id="choosing" method="post" action="{{ route('library.tag', [$review, ...$kept]) }}">@csrf</form>
             <div class="section row small" id="export">
                 @can('tag', $review)
-                    <details class="menu"><summary class="button">Tag</summary>
-                        <form id="choosing" method="post" action="{{ route('library.tag', [$review, ...$kept]) }}">@csrf
-                            <label class="block">Tag <input class="input" name="label" required maxlength="60" list="tags-there"></label><datalist id="tags-there">@foreach ($choices->tags as $one)<option value="{{ $one }}">@endforeach</datalist>
-                            <p class="quiet">Those chosen below, or all {{ number_format($library->count()) }} that are shown when none is chosen.</p>
-                            <div class="row"><button class="button button-go" name="on" value="1">Put it on</button> <button class="button" name="on" value="0">Take it off</button></div>
-                        </form></details>
+                    <x-menu label="Tag" class="button" :open="$errors->has('label')">
+                        <label class="block">Tag <input class="input" name="label" form="choosing" maxlength="60" list="tags-there" value="{{ old('label') }}"></label><datalist id="tags-there">@foreach ($choices->tags as $one)<option value="{{ $one }}">@endforeach</datalist>
+                        @error('label') <p class="field-error" role="alert">{{ $message }}</p> @enderror
+                        <p class="quiet">On those that are ticked below.</p>
+                        <div class="row"><button class="button button-go" name="on" value="1" form="choosing">Put it on</button> <button class="button" name="on" value="0" form="choosing">Take it off</button></div>
+                    </x-menu>
                 @endcan
                 @can('deliver', $review)
                     @if ($filters->removed)
-                        <button class="button" form="choosing" formnovalidate formaction="{{ route('library.restore', [$review, ...$kept]) }}">Bring back into the review</button>
+                        <button class="button" form="choosing" formaction="{{ route('library.restore', [$review, ...$kept]) }}">Bring the ticked back…</button>
                     @else
-                        <details class="menu" @if ($errors->has('reason')) open @endif><summary class="button">Remove</summary>
+                        <x-menu label="Remove" class="button" :open="$errors->has('reason')">
                             <label class="block">Reason, for the flow diagram <input class="input" name="reason" form="choosing" maxlength="200" list="reasons-there" value="{{ old('reason') }}"></label><datalist id="reasons-there">@foreach ($reasons as $one)<option value="{{ $one }}">@endforeach</datalist>
                             @error('reason') <p class="field-error" role="alert">{{ $message }}</p> @enderror
-                            <p class="quiet">Out of the review go those chosen below, or all {{ number_format($library->count()) }} that are shown when none is chosen. Their records, decisions, notes and tags are kept, and they can be brought back. Duplicates are joined, not removed.</p>
-                            <button class="button" form="choosing" formnovalidate formaction="{{ route('library.remove', [$review, ...$kept]) }}">Remove them</button></details>
+                            <p class="quiet">Out of the review go those that are ticked below; you are asked once more. Their records, decisions, notes and tags are kept, and they can be brought back. Duplicates are joined, not removed.</p>
+                            <div><button class="button" form="choosing" formaction="{{ route('library.remove', [$review, ...$kept]) }}">Remove the ticked…</button></div>
+                        </x-menu>
                     @endif
                 @endcan
-                <details class="menu"><summary class="button">Take out {{ number_format($library->count()) }}</summary>
-                    <p>@foreach (\WaryHeron\Core\Bibliography\Format\Formats::TITLES as $format => $label) <a href="{{ route('library.export', [$review, $format, ...$kept]) }}">{{ $label }}</a>{{ $loop->last ? '' : ' · ' }}@endforeach</p>
+                <x-menu :label="'Export '.number_format($library->count())" class="button">
+                    <ul class="menu-links">@foreach (\WaryHeron\Core\Bibliography\Format\Formats::TITLES as $format => $label) <li><a href="{{ route('library.export', [$review, $format, ...$kept]) }}">{{ $label }}</a></li> @endforeach</ul>
                     @if ($styles !== [])
-                        <form class="mt-2" method="get" action="{{ route('library.export', [$review, 'references']) }}">@foreach ($kept as $name => $value) <input type="hidden" name="{{ $name }}" value="{{ $value }}"> @endforeach
-                            <label>Reference list in <select class="input" name="style">@foreach ($styles as $style => $label) <option value="{{ $style }}">{{ $label }}</option> @endforeach</select></label> <label>as <select class="input" name="as"><option value="docx">DOCX</option><option value="plain">text</option><option value="html">HTML</option></select></label> <button class="button">Make it</button>
+                        <form class="grid gap-2" method="get" action="{{ route('library.export', [$review, 'references']) }}">@foreach ($kept as $name => $value) <input type="hidden" name="{{ $name }}" value="{{ $value }}"> @endforeach
+                            <label class="block">Reference list in <select class="input" name="style">@foreach ($styles as $style => $label) <option value="{{ $style }}">{{ $label }}</option> @endforeach</select></label>
+                            <div class="row"><label>as <select class="input" name="as"><option value="docx">DOCX</option><option value="plain">text</option><option value="html">HTML</option></select></label> <button class="button">Make it</button></div>
                             @if ($library->count() > \App\Support\ReferenceList::MOST) <p class="quiet">The first {{ number_format(\App\Support\ReferenceList::MOST) }} by first author.</p> @endif</form>
-                    @endif</details>
+                    @endif
+                </x-menu>
                 @can('deliver', $review)
-                    <details class="menu" @if ($errors->has('columns') || $errors->has('name')) open @endif><summary class="button">Recipes</summary>
-                        @foreach ($recipes as $recipe)
-                            <form class="row" method="post" action="{{ route('recipes.export', [$review, $recipe, ...$kept]) }}">@csrf <strong>{{ $recipe->name }}</strong> <span class="quiet">{{ strtoupper($recipe->format) }}, {{ count($recipe->columns) }} columns</span> <button class="button">All</button> <button class="button" name="changed" value="1">Only what changed</button></form>
-                        @endforeach
-                        <form class="mt-2" method="post" action="{{ route('recipes.store', $review) }}">@csrf
-                            <label class="block">New recipe <input class="input" name="name" required maxlength="80" value="{{ old('name') }}"></label> @error('name') <p class="field-error">{{ $message }}</p> @enderror
-                            <label class="block">Columns, one a line: field = heading <textarea class="input input-mono" name="columns" rows="6" required spellcheck="false">{{ old('columns', "id = id\ntitle = Title\nauthors = Authors\nyear = Year\ndoi = DOI\nchange = Change") }}</textarea></label> @error('columns') <p class="field-error">{{ $message }}</p> @enderror
-                            <p class="quiet">Fields: {{ implode(', ', array_keys(\App\Actions\Records\ExportByRecipe::FIELDS)) }}. The id stays the same for good, so that importing again makes no duplicates.</p>
-                            <div class="row"><select class="input" name="format" aria-label="Format"><option value="csv">CSV</option><option value="xlsx">XLSX</option></select> <button class="button">Keep the recipe</button></div></form></details>
-                    <details class="menu" @if (session('described') || $errors->hasAny(['title', 'why', 'doi', 'year'])) open @endif><summary class="button">Add one by hand</summary>
+                    <x-menu label="Recipes" class="button" :open="$errors->has('columns') || $errors->has('name')">
+                        <x-records.recipes :review="$review" :recipes="$recipes" :kept="$kept" :filters="$filters" />
+                    </x-menu>
+                    <x-menu label="Add one by hand" class="button" :open="session('described') || $errors->hasAny(['title', 'why', 'doi', 'year'])">
                         <form method="post" action="{{ route('library.add', $review) }}">@csrf
                             @foreach (['title' => 'Title', 'authors' => 'Authors: Family, Given; …', 'year' => 'Year', 'journal' => 'Journal', 'doi' => 'DOI', 'why' => 'How it was found'] as $field => $label) <label class="block">{{ $label }} <input class="input" name="{{ $field }}" value="{{ old($field) }}" @required(in_array($field, ['title', 'why'], true))></label> @error($field) <p class="field-error">{{ $message }}</p> @enderror @endforeach
-                            <label class="block">Abstract <textarea class="input" name="abstract" rows="3">{{ old('abstract') }}</textarea></label><div class="row mt-1"><button class="button button-go">Add it</button> <button class="button" formmethod="get" formaction="{{ route('library.describe', $review) }}" formnovalidate>Look the DOI up</button></div></form></details>
+                            <label class="block">Abstract <textarea class="input" name="abstract" rows="3">{{ old('abstract') }}</textarea></label><div class="row mt-1"><button class="button button-go">Add it</button> <button class="button" formmethod="get" formaction="{{ route('library.describe', $review) }}" formnovalidate>Look the DOI up</button></div></form>
+                    </x-menu>
+                @endcan
+                @can('tag', $review)
+                    @if ($library->rows !== [])
+                        <label class="choose-all"><input type="checkbox" name="all" value="{{ $library->count() }}" form="choosing" @checked(old('all'))> tick all {{ number_format($library->count()) }} that are shown{{ $library->count() > count($library->rows) ? ', on every page' : '' }}</label>
+                    @endif
                 @endcan
             </div>
             @if ($library->rows === [])
-                @if ($library->total === 0)
+                @if ($library->total === 0 && $removed > 0)
+                    <x-empty title="All publications are out of the review">{{ number_format($removed) }} were removed. <a href="{{ route('library', [$review, 'removed' => 1]) }}">See them, and bring back what should be in</a>.</x-empty>
+                @elseif ($library->total === 0)
                     <x-empty title="No publications yet">They come with the first <a href="{{ route('deliveries', $review) }}">delivery</a> or <a href="{{ route('searches', $review) }}">search</a>.</x-empty>
                 @else
                     <x-empty title="Nothing is left">The sentence above says what each filter took away; take one off.</x-empty>
@@ -116,7 +125,7 @@
                     <tbody>
                         @foreach ($library->rows as $row)
                             <tr>
-                                <td class="whitespace-nowrap">@can('tag', $review)<input type="checkbox" name="ids[]" value="{{ $row->id }}" form="choosing" aria-label="Choose {{ $row->title }}"> @endcan<x-mark :verdict="$row->state ?? 'none'" /></td>
+                                <td class="whitespace-nowrap">@can('tag', $review)<input type="checkbox" name="ids[]" value="{{ $row->id }}" form="choosing" aria-label="Choose {{ $row->title }}" @checked(in_array($row->id, (array) old('ids', []), true))> @endcan<x-mark :verdict="$row->state ?? 'none'" /></td>
                                 <td><a class="title-link" href="{{ route('publications.show', [$review, $row->id]) }}"><x-highlighted :text="$row->title" :by="$highlighter" /></a><br><span class="small quiet">{{ implode(' · ', array_filter([trim("{$row->journal} {$row->place}"), $row->lacks_abstract ? 'no abstract' : '', $row->removed_for])) }}</span>@if (! in_array('tags', $columns, true)) @foreach ($row->tags as $one) <a class="tag" href="{{ $link(['tag' => $one]) }}">{{ $one }}</a> @endforeach @endif</td>
                                 @if (in_array('author', $columns, true)) <td>{{ Str::before($row->authors, ';') }}{{ str_contains($row->authors, ';') ? ' and others' : '' }}</td> @endif
                                 @if (in_array('year', $columns, true)) <td class="number">{{ $row->year }}</td> @endif

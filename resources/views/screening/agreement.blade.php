@@ -19,11 +19,11 @@
                         <tbody>
                             @foreach ($pairs as $pair)
                                 <tr>
-                                    <td>{{ implode(' and ', array_map(fn ($id) => $agreement->names[$id], $pair['raters'])) }}</td>
+                                    <td>{{ $agreement->nameless ? 'two reviewers' : implode(' and ', array_map(fn ($id) => $agreement->names[$id], $pair['raters'])) }}</td>
                                     <td class="number">{{ number_format($pair['n']) }}</td>
                                     <td class="number">{{ $number($pair['percent_agreement'] * 100, 1) }} %</td>
                                     <td class="number">{{ $number($pair['cohen_kappa']['kappa']) }}</td>
-                                    <td class="number">@if ($pair['cohen_kappa']['se'] !== null) {{ $number($pair['cohen_kappa']['ci_low']) }} to {{ $number($pair['cohen_kappa']['ci_high']) }} @else – @endif</td>
+                                    <td class="number">@if ($pair['n'] < \WaryHeron\Core\Screening\Agreement\BoundedInterval::FEW) <span class="quiet">too few items</span> @elseif ($pair['interval'] !== null) {{ $number($pair['interval'][0]) }} to {{ $number($pair['interval'][1]) }} @else – @endif</td>
                                     <td class="number">{{ $number($pair['pabak']) }}</td>
                                     <td class="number">{{ $number($pair['gwet_ac1']['ac1']) }}</td>
                                 </tr>
@@ -32,7 +32,10 @@
                     </table>
                 @endif
             </section>
-            @foreach ($pairs as $pair)
+            @if ($agreement->nameless)
+                <section class="sheet"><p class="section small">Names are hidden from whoever settles at this stage. Who agreed with whom is shown when nothing is left to settle.</p></section>
+            @endif
+            @foreach ($agreement->nameless ? [] : $pairs as $pair)
                 <section class="sheet">
                     <header class="sheet-head"><h2>{{ implode(' against ', array_map(fn ($id) => $agreement->names[$id], $pair['raters'])) }}</h2> <span>how often each combination occurred</span></header>
                     <table class="table">

@@ -30,15 +30,15 @@
                 @endif
                 <ul class="spine sheet-scroll">
                     @foreach ($list as $one)
-                        <li class="ticked">@can('screen', $review)<input type="checkbox" form="together" name="ids[]" value="{{ $one->id }}" aria-label="Choose {{ $one->title }}">@endcan<a href="{{ route('disagreements.show', [$review, $one->id, 'kind' => $kind ?: null, 'pair' => $pair ?: null]) }}" @if ($one->id === $item->id) aria-current="true" @endif><x-mark verdict="disagreement" label="" /><span><span class="spine-title">{{ $one->title }}</span><span class="small quiet">{{ \WaryHeron\Core\Screening\DisagreementKind::tryFrom((string) $one->kind)?->words() }}{{ $one->talk > 0 ? " · {$one->talk} in Talk" : '' }}{{ $one->mine ? ' · yours' : '' }}</span></span></a></li>
+                        <li class="ticked">@can('screen', $review)<input type="checkbox" form="together" name="ids[]" value="{{ $one->id }}" aria-label="Choose {{ $one->title }}" @checked(in_array($one->id, (array) old('ids', []), true))>@endcan<a href="{{ route('disagreements.show', [$review, $one->id, 'kind' => $kind ?: null, 'pair' => $pair ?: null]) }}" @if ($one->id === $item->id) aria-current="true" @endif><x-mark verdict="disagreement" label="" /><span><span class="spine-title">{{ $one->title }}</span><span class="small quiet">{{ \WaryHeron\Core\Screening\DisagreementKind::tryFrom((string) $one->kind)?->words() }}{{ $one->talk > 0 ? " · {$one->talk} in Talk" : '' }}{{ $one->mine ? ' · yours' : '' }}</span></span></a></li>
                     @endforeach
                 </ul>
                 @can('screen', $review)
-                    <details class="section small" @if ($errors->hasAny(['ids', 'verdict'])) open @endif><summary class="cursor-pointer">Settle the ticked ones together</summary>
+                    <details class="section small" @if ($errors->hasAny(['ids', 'verdict', 'criterion']) || old('ids')) open @endif><summary class="cursor-pointer">Settle the ticked ones together</summary>
                         <form id="together" class="mt-1" method="post" action="{{ route('disagreements.together', [$review, ...$here]) }}">@csrf
-                            <select class="input mb-1" name="verdict" aria-label="Verdict for all"><option value="include">include</option><option value="exclude">exclude</option></select>
-                            <select class="input mb-1" name="criterion" aria-label="Reason for all"><option value="">no reason</option>@foreach ($criteria as $criterion) <option value="{{ $criterion['id'] }}">{{ $criterion['reason'] }}</option> @endforeach</select>
-                            <input class="input mb-1" name="note" maxlength="4000" placeholder="Why" aria-label="Why">
+                            <select class="input mb-1" name="verdict" aria-label="Verdict for all"><option value="include">include</option><option value="exclude" @selected(old('verdict') === 'exclude')>exclude</option></select>
+                            <select class="input mb-1" name="criterion" aria-label="Reason for all" @error('criterion') aria-invalid="true" autofocus @enderror><option value="">no reason</option>@foreach ($criteria as $criterion) <option value="{{ $criterion['id'] }}" @selected(old('criterion') === $criterion['id'])>{{ $criterion['reason'] }}</option> @endforeach</select>
+                            <input class="input mb-1" name="note" maxlength="4000" placeholder="Why" aria-label="Why" value="{{ old('note') }}">
                             @foreach (['ids', 'verdict', 'criterion'] as $field) @error($field) <p class="field-error" role="alert">{{ $message }}</p> @enderror @endforeach
                             <div class="row">@can('settle', $review) <button class="button" name="do" value="settle">Settle</button> @endcan @if ($stage->settled_by->byAgreement()) <button class="button" name="do" value="propose">Propose</button> @endif</div>
                         </form></details>
@@ -57,7 +57,7 @@
                     </article>
                 </div>
                 @if ($item->settled && $settlement)
-                    <div class="sheet-foot"><x-mark :verdict="$settlement->verdict->value" label="" /> Settled {{ $settlement->how === 'lead' ? "by {$settlement->user->name}" : 'by agreement' }}: {{ $settlement->verdict->value }}{{ $settlement->criterion ? " ({$settlement->criterion->reason})" : '' }}{{ $settlement->note !== '' ? ". {$settlement->note}" : '' }}</div>
+                    <div class="sheet-foot"><x-mark :verdict="$settlement->verdict->value" label="" /> Settled {{ $settlement->how->words($settlement->user->name) }}: {{ $settlement->verdict->value }}{{ $settlement->criterion ? " ({$settlement->criterion->reason})" : '' }}{{ $settlement->note !== '' ? ". {$settlement->note}" : '' }}</div>
                 @endif
             </section>
             <section class="sheet sheet-scroll">

@@ -46,9 +46,9 @@
                             </form>
                             <div class="row mt-2">
                                 @unless ($stage->closed_at)
-                                    <details class="menu"><summary class="button button-plain">Close this stage…</summary>
+                                    <x-menu label="Close this stage…" class="button button-plain">
                                         <form method="post" action="{{ route('stages.close', [$review, $stage]) }}">@csrf
-                                            <p class="small">{{ number_format($tallies[$stage->id]->in(ItemState::Waiting)) }} publications lack decisions. They open as they are, with what was decided on them, and wait to be settled. Nobody judges here any more, and this cannot be taken back.</p><button class="button">Close it</button></form></details>
+                                            <p class="small">{{ number_format($tallies[$stage->id]->in(ItemState::Waiting)) }} publications lack decisions. They open as they are, with what was decided on them, and wait to be settled. Nobody judges here any more, and this cannot be taken back.</p><button class="button">Close it</button></form></x-menu>
                                 @endunless
                                 @if ($stage->purpose !== \WaryHeron\Core\Screening\StagePurpose::TitleAbstract)
                                     <form method="post" action="{{ route('stages.destroy', [$review, $stage]) }}">@csrf @method('delete') <button class="button button-plain">Remove this stage, if nobody has judged at it</button></form>

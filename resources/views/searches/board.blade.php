@@ -41,13 +41,13 @@
                                 <template x-for="cell in block.cells" x-bind:key="cell.key"><td class="number" colspan="2"><strong x-text="cell.own" x-bind:title="cell.why"></strong></td></template>
                                 <td></td>
                                 @can('search', $review)
-                                    <td class="tools"><details class="menu"><summary aria-label="Change this concept">…</summary><div>
+                                    <td class="tools"><x-menu label="…" aria-label="Change this concept"><div class="menu-list">
                                         <button type="button" x-on:click="edit(block.id)">Rename</button>
                                         <button type="button" x-on:click="moveBlock(block, -1)">Move up</button>
                                         <button type="button" x-on:click="moveBlock(block, 1)">Move down</button>
                                         <button type="button" x-on:click="combine(block)" x-text="block.combineWords"></button>
                                         <button type="button" x-on:click="removeBlock(block)">Take off</button>
-                                    </div></details></td>
+                                    </div></x-menu></td>
                                 @endcan
                             </tr>
                             <template x-for="term in block.terms" x-bind:key="term.id">
@@ -99,7 +99,7 @@
             @can('search', $review)
                 <div class="sheet-foot">
                     <button type="button" class="button" x-on:click="addBlock" data-key="N" data-does="Add a concept">Add a concept <kbd>N</kbd></button>
-                    <details class="menu menu-up"><summary class="button">Add a limit</summary><div class="limit-form">
+                    <x-menu label="Add a limit" class="button" up><div class="limit-form">
                         <label>Years <span class="row"><input class="input" x-ref="from" inputmode="numeric" maxlength="4" placeholder="from" aria-label="From year"> <input class="input" x-ref="to" inputmode="numeric" maxlength="4" placeholder="to" aria-label="To year"> <button type="button" class="button" x-on:click="limitYears">Limit</button></span></label>
                         <label>What <span class="row"><select class="input" x-ref="limit" aria-label="Limit to">
                             <option value="language:english">English</option>
@@ -108,7 +108,7 @@
                             <option value="species:humans">humans</option>
                         </select></span></label>
                         <span class="row"><button type="button" class="button" x-on:click="limitTo(false)">Only these</button> <button type="button" class="button" x-on:click="limitTo(true)">All but these</button></span>
-                    </div></details>
+                    </div></x-menu>
                     <button type="button" class="button" x-on:click="undo" x-bind:disabled="cannotUndo" data-key="Z" data-does="Undo">Undo <kbd>Z</kbd></button>
                     <button type="button" class="button" x-on:click="redo" x-bind:disabled="cannotRedo" data-key="Y" data-does="Redo">Redo <kbd>Y</kbd></button>
                     <span class="small quiet" role="status" x-text="stateWords"></span>

@@ -16,7 +16,7 @@
                         @can('search', $review)
                             <div class="row mt-2">
                                 @if ($one['apply']) <button type="button" class="button" x-on:click="apply({{ Js::from($one['apply']['change']) }}, {{ Js::from($one['apply']['with']) }})">{{ $one['apply']['label'] }}</button> @endif
-                                <details class="menu"><summary class="button button-plain">Dismiss</summary><form method="post" action="{{ route('strategies.findings.dismiss', [$review, $strategy]) }}">@csrf <input type="hidden" name="finding" value="{{ $one['key'] }}"><label class="block">Why? <input class="input" name="reason" required maxlength="1000"></label><button class="button mt-1">Dismiss</button></form></details>
+                                <x-menu label="Dismiss" class="button button-plain"><form method="post" action="{{ route('strategies.findings.dismiss', [$review, $strategy]) }}">@csrf <input type="hidden" name="finding" value="{{ $one['key'] }}"><label class="block">Why? <input class="input" name="reason" required maxlength="1000"></label><button class="button mt-1">Dismiss</button></form></x-menu>
                             </div>
                         @endcan
                     </article>

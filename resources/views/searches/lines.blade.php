@@ -26,14 +26,14 @@
                                 </td>
                                 <template x-for="cell in line.cells" x-bind:key="cell.key"><td class="number" x-text="cell.own" x-bind:title="cell.why"></td></template>
                                 @can('search', $review)
-                                    <td class="tools"><details class="menu"><summary x-bind:aria-label="line.menuWords">…</summary><div>
+                                    <td class="tools"><x-menu label="…" x-bind:aria-label="line.menuWords"><div class="menu-list">
                                         <button type="button" x-on:click="move(line, -1)">Move up</button>
                                         <button type="button" x-on:click="move(line, 1)">Move down</button>
                                         <button type="button" x-on:click="duplicate(line)">Copy it below</button>
                                         <button type="button" x-on:click="addBelow(line)">New line below</button>
                                         <button type="button" x-on:click="makeResult(line)">Make it the result</button>
                                         <button type="button" x-on:click="remove(line)">Take it off</button>
-                                    </div></details></td>
+                                    </div></x-menu></td>
                                 @endcan
                             </tr>
                         </template>
