@@ -5,6 +5,7 @@ import { DeskPdf } from './deskPdf';
 import { joined } from './joined';
 import { isTyping } from './keys';
 import { ask, data } from './server';
+import { ahead, Drafts, fresh } from './stock';
 
 const newKey = () => [...crypto.getRandomValues(new Uint8Array(16))].map((byte) => byte.toString(16).padStart(2, '0')).join('');
 
@@ -31,15 +32,25 @@ export default () => joined(beside(), marks(), {
     listed: false,
     answers: {},
     fetching: false,
+    // the server could not be asked for more
+    cutOff: false,
+    // no more is there to be asked for
+    exhausted: false,
+    // judged on this page, whether the server has heard of it or not
+    judged: new Set(),
+    drafts: null,
+    saidOf: '',
     address: '',
     inFull: false,
-    // so many still at hand: time to ask for more
-    low: 10,
+    // so many still at hand: time to ask for more, of which so many come at once
+    low: 100,
+    many: 40,
     file: '',
     fileWords: '',
     init() {
         const desk = data('desk-data');
-        Object.assign(this, { items: desk.items, behind: desk.behind, criteria: desk.criteria.map((c, i) => ({ ...c, key: i < 9 ? String(i + 1) : '' })), counts: desk.counts, urls: desk.urls, listed: desk.listed, address: desk.address, inFull: desk.inFull, low: desk.low });
+        Object.assign(this, { items: desk.items, behind: desk.behind, criteria: desk.criteria.map((c, i) => ({ ...c, key: i < 9 ? String(i + 1) : '' })), counts: desk.counts, urls: desk.urls, listed: desk.listed, address: desk.address, inFull: desk.inFull, low: desk.low, many: desk.many });
+        this.drafts = new Drafts(`${desk.queue}-drafts`);
         this.readMarks(desk.marks, desk.marksKey);
         this.queue = new DecisionQueue(desk.queue, {
             answered: (entry, answer) => this.answered(entry, answer),
@@ -49,9 +60,15 @@ export default () => joined(beside(), marks(), {
                 this.offline = failing;
             },
         });
-        this.unsent = this.queue.all.length;
+        const waiting = this.queue.all;
+        this.unsent = waiting.length;
+        this.judged = new Set(waiting.filter((one) => one.method === 'POST').map((one) => one.item));
+        // what waits to be sent from before a reload is not asked again
+        this.items = this.items.filter((one) => !this.judged.has(one.id));
         this.queue.send();
         if (this.item) this.enter(false);
+        this.fill();
+        window.addEventListener('online', () => this.fill());
         window.addEventListener('keydown', (event) => this.pressed(event));
         window.addEventListener('popstate', (event) => event.state?.item && this.goTo(event.state.item, false));
     },
@@ -87,10 +104,17 @@ export default () => joined(beside(), marks(), {
     },
     // nothing is at hand yet, but it is being asked for
     get waiting() {
-        return !this.hasItem && this.fetching;
+        return !this.hasItem && this.fetching && !this.cutOff;
+    },
+    // nothing is at hand, and the line is down
+    get stranded() {
+        return !this.hasItem && this.cutOff;
     },
     get nothing() {
-        return !this.hasItem && !this.fetching;
+        return !this.hasItem && !this.fetching && !this.cutOff;
+    },
+    get saidLeads() {
+        return this.saidOf !== '' && this.saidOf !== this.item?.id;
     },
     get lines() {
         return this.items.map((one) => ({
@@ -179,8 +203,9 @@ export default () => joined(beside(), marks(), {
     },
     enter(push) {
         this.choosing = false;
-        this.note = this.item ? this.item.mine.note : '';
-        this.answers = { ...(this.item?.mine.answers ?? {}) };
+        const draft = this.item ? this.drafts.of(this.item.id) : null;
+        this.note = draft?.note ?? this.item?.mine.note ?? '';
+        this.answers = { ...(draft?.answers ?? this.item?.mine.answers ?? {}) };
         if (this.item) {
             const url = `${this.urls.desk}/${this.item.id}?${this.address}`;
             if (push) history.pushState({ item: this.item.id }, '', url);
@@ -212,8 +237,20 @@ export default () => joined(beside(), marks(), {
             this.items.splice(this.at, 0, item);
             this.behind = this.behind.filter((one) => one.id !== id);
         }
-        this.said = '';
+        this.tell('');
         this.enter(push);
+    },
+    // the item that it is about is named, and led to where it is not the one at hand
+    tell(words, item = '') {
+        this.said = words;
+        this.saidOf = item;
+    },
+    goToSaid() {
+        this.goTo(this.saidOf);
+    },
+    // as it is typed: it survives another title, later, and a reload
+    keepDraft() {
+        if (this.item && !this.item.open) this.drafts.keep(this.item.id, { note: this.note, answers: this.answers });
     },
     pressed(event) {
         if (isTyping(event)) {
@@ -251,6 +288,7 @@ export default () => joined(beside(), marks(), {
         if (answers[criterion] === answer) delete answers[criterion];
         else answers[criterion] = answer;
         this.answers = answers;
+        this.keepDraft();
     },
     accept() {
         if (this.proposed) this.decide(this.proposal.verdict, this.proposal.criterion);
@@ -272,7 +310,7 @@ export default () => joined(beside(), marks(), {
     decide(verdict, criterion) {
         const item = this.item;
         if (!item || item.open) return;
-        this.said = '';
+        this.tell('');
         const seen = item.mine.id;
         const before = item.mine.verdict;
         const key = newKey();
@@ -280,11 +318,11 @@ export default () => joined(beside(), marks(), {
         item.mine = { id: `sent:${key}`, verdict, criterion, note: this.note, answers };
         this.last = item.id;
         const body = { verdict, criterion, note: this.note, answers, key };
-        // more are asked for in time, some at once: so many are here that a lost connection stops nobody
-        if (this.items.length - this.at - 1 <= this.low) body.after = this.items[this.items.length - 1].position;
+        this.judged.add(item.id);
+        this.drafts.drop(item.id);
         // a decision still on its way has no name that the server knows
         if (!seen.startsWith('sent:')) body.seen = seen;
-        this.queue.add({ method: 'POST', item: item.id, url: `${this.urls.decide.replace('ITEM', item.id)}?${this.address}`, body });
+        this.queue.add({ method: 'POST', item: item.id, title: item.title, url: `${this.urls.decide.replace('ITEM', item.id)}?${this.address}`, body });
         if (this.counts.left > 0 && before === null) this.counts = { left: this.counts.left - 1, done: this.counts.done + 1 };
         this.next();
     },
@@ -297,6 +335,7 @@ export default () => joined(beside(), marks(), {
         }
         this.enter(true);
         if (this.at >= this.items.length) this.fetchMore();
+        else this.fill();
     },
     later() {
         if (this.item && this.at + 1 < this.items.length) {
@@ -310,54 +349,72 @@ export default () => joined(beside(), marks(), {
         const before = this.at > 0 ? this.items[this.at - 1].id : this.behind[this.behind.length - 1]?.id;
         if (before) this.goTo(before);
     },
-    async fetchMore() {
-        const after = this.items.length ? this.items[this.items.length - 1].position : 0;
+    // keeps a good hour's work at hand, so that a slow or lost line holds nobody up
+    async fill() {
+        if (this.fetching || this.exhausted || ahead(this.items, this.at, this.judged) >= this.low) return;
         this.fetching = true;
-        const answer = await ask('GET', `${this.urls.ahead}?after=${after}&${this.address}`).catch(() => null);
-        if (answer) {
-            this.take(answer.items);
-            if (this.unsent === 0) this.counts = answer.counts;
-        }
-        if (answer && !this.item) {
-            // what was left for later comes round again
-            const again = await ask('GET', `${this.urls.ahead}?after=0&${this.address}`).catch(() => null);
-            if (again) this.take(again.items);
-            const left = this.items.findIndex((one) => !one.mine.verdict && !one.open);
+        const came = await this.more(this.items.length ? this.items[this.items.length - 1].position : 0);
+        this.fetching = false;
+        if (came === null) return;
+        if (came === 0) this.exhausted = true;
+        if (!this.item) this.fetchMore();
+        else this.fill();
+    },
+    // how many came that are not here yet; null where the server could not be asked
+    async more(after) {
+        const answer = await ask('GET', `${this.urls.ahead}?after=${after}&many=${this.many}&${this.address}`).catch(() => null);
+        this.cutOff = answer === null;
+        if (!answer) return null;
+        if (this.unsent === 0) this.counts = answer.counts;
+        return this.take(answer.items) ? answer.items.length : 0;
+    },
+    // nothing is at hand: on from the last, and once more from the beginning for what was left for later
+    async fetchMore() {
+        this.fetching = true;
+        const came = await this.more(this.items.length ? this.items[this.items.length - 1].position : 0);
+        if (came !== null && !this.item) {
+            await this.more(0);
+            const left = this.items.findIndex((one) => !one.mine.verdict && !one.open && !this.judged.has(one.id));
             if (left >= 0) this.at = left;
         }
         this.fetching = false;
         if (this.item) this.enter(false);
+        else if (this.cutOff) setTimeout(() => this.stranded && this.fetchMore(), 4000);
     },
+    // whether any of them is new here
     take(items) {
-        for (const item of items) {
-            if (!this.items.some((one) => one.id === item.id)) this.items.push(item);
-        }
+        const added = fresh(items, this.items, this.judged);
+        this.items.push(...added);
+        return added.length > 0;
     },
     answered(entry, answer) {
         const own = this.items.find((one) => one.id === entry.item) ?? this.behind.find((one) => one.id === entry.item);
         if (own && answer.item && (entry.method === 'DELETE' || own.mine.id === `sent:${entry.body.key}`)) Object.assign(own, { open: answer.item.open, mine: answer.item.mine });
-        if (answer.items) this.take(answer.items);
-        if (!this.item && this.items.length) this.fetchMore();
+        if (!this.item && !this.fetching) this.fetchMore();
     },
     async refused(entry, failure) {
-        this.said = failure.message;
+        const signedOut = failure.status === 401 || failure.status === 419;
+        this.tell(signedOut || !entry.title ? failure.message : `“${entry.title}”: ${failure.message}`, signedOut ? '' : entry.item);
+        if (signedOut) return;
         if (entry.method === 'POST') this.counts = { left: this.counts.left, done: Math.max(0, this.counts.done - 1) };
         const answer = await ask('GET', this.urls.item.replace('ITEM', entry.item)).catch(() => ({}));
         const own = this.items.find((one) => one.id === entry.item);
         if (own && answer.item) Object.assign(own, { open: answer.item.open, mine: answer.item.mine });
+        if (answer.item && !answer.item.mine.verdict) this.judged.delete(entry.item);
     },
     async undo() {
         const id = this.item && this.verdict !== '' && !this.item.open ? this.item.id : this.last;
         if (!id) return;
         if (id !== this.item?.id) await this.goTo(id);
         if (!this.item || this.item.id !== id || this.item.open) {
-            this.said = 'This item has opened, so the decision stays. Settle it if it should end otherwise.';
+            this.tell('This item has opened, so the decision stays. Settle it if it should end otherwise.');
             this.last = null;
             return;
         }
         if (this.item.mine.verdict) this.counts = { left: this.counts.left + 1, done: this.counts.done - 1 };
         this.item.mine = { id: '', verdict: null, criterion: null, note: this.item.mine.note, answers: this.item.mine.answers };
         this.last = null;
-        this.queue.add({ method: 'DELETE', item: id, url: `${this.urls.decide.replace('ITEM', id)}?${this.address}`, body: { key: newKey() } });
+        this.judged.delete(id);
+        this.queue.add({ method: 'DELETE', item: id, title: this.item.title, url: `${this.urls.decide.replace('ITEM', id)}?${this.address}`, body: { key: newKey() } });
     },
 });

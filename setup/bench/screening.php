@@ -29,12 +29,12 @@ for ($i = 1; $i <= $people; $i++) {
     }
     preg_match('~id="desk-data">(.*?)</script>~s', $desk, $data) === 1 || exit("Screener {$i} sees no Reading Desk.\n");
     $given = json_decode($data[1], true);
-    $screeners[$i] = ['curl' => $curl, 'csrf' => $token($desk), 'items' => $given['items'], 'low' => $given['low'], 'sent' => null, 'next' => 0.0, 'key' => null, 'tries' => 0];
+    $screeners[$i] = ['curl' => $curl, 'csrf' => $token($desk), 'items' => $given['items'], 'low' => $given['low'], 'many' => $given['many'], 'address' => $given['address'], 'filling' => false, 'exhausted' => false, 'sent' => null, 'next' => 0.0, 'key' => null, 'tries' => 0];
 }
 getenv('LOAD_MARK') && touch(getenv('LOAD_MARK'));
 $multi = curl_multi_init();
 $began = microtime(true);
-$times = $acknowledged = $failed = $refused = [];
+$times = $fills = $acknowledged = $failed = $refused = [];
 foreach ($screeners as $i => $one) {
     $screeners[$i]['next'] = $began + $i / $people;
 }
@@ -47,13 +47,17 @@ do {
         }
         if ($bare) {
             curl_setopt_array($one['curl'], [CURLOPT_URL => "{$base}/account", CURLOPT_HTTPGET => true]);
+        } elseif ($one['key'] === null && ! $one['exhausted'] && count($one['items']) - 1 < $one['low']) {
+            // as the page does, which keeps an hour's work at hand
+            $one['filling'] = true;
+            curl_setopt_array($one['curl'], [CURLOPT_URL => "{$base}/reviews/{$review}/screening/desk/ahead?after=".(end($one['items'])['position'] ?? 0)."&many={$one['many']}&{$one['address']}", CURLOPT_HTTPGET => true, CURLOPT_HTTPHEADER => ['Accept: application/json']]);
         } else {
             $one['key'] ??= bin2hex(random_bytes(16));
             $item = $one['items'][0];
             curl_setopt_array($one['curl'], [
                 CURLOPT_URL => "{$base}/reviews/{$review}/screening/items/{$item['id']}/decision", CURLOPT_POST => true,
                 CURLOPT_HTTPHEADER => ['Content-Type: application/json', 'Accept: application/json', "X-CSRF-TOKEN: {$one['csrf']}"],
-                CURLOPT_POSTFIELDS => json_encode(['verdict' => crc32($item['id'].$i) % 3 === 0 ? 'unsure' : 'include', 'note' => '', 'key' => $one['key'], 'seen' => $item['mine']['id'], 'answers' => (object) [], ...(count($one['items']) - 1 <= $one['low'] ? ['after' => end($one['items'])['position']] : [])]),
+                CURLOPT_POSTFIELDS => json_encode(['verdict' => crc32($item['id'].$i) % 3 === 0 ? 'unsure' : 'include', 'note' => '', 'key' => $one['key'], 'seen' => $item['mine']['id'], 'answers' => (object) []]),
             ]);
         }
         $one['sent'] = $now;
@@ -69,16 +73,22 @@ do {
         $took = curl_getinfo($done['handle'], CURLINFO_TOTAL_TIME) * 1000;
         $body = (string) curl_multi_getcontent($done['handle']);
         curl_multi_remove_handle($multi, $done['handle']);
-        if ($status === 200) {
+        if ($status === 200 && $one['filling']) {
+            $fills[] = $took;
+            $come = array_udiff(json_decode($body, true)['items'] ?? [], $one['items'], fn (array $a, array $b): int => $a['id'] <=> $b['id']);
+            $one['exhausted'] = $come === [];
+            array_push($one['items'], ...array_values($come));
+            $one['filling'] = false;
+        } elseif ($status === 200) {
             $times[] = $took;
             if (! $bare) {
                 $acknowledged[] = $one['key'];
                 array_shift($one['items']);
-                array_push($one['items'], ...json_decode($body, true)['items'] ?? []);
             }
             [$one['key'], $one['tries'], $one['next']] = [null, 0, max($one['sent'] + 1.0, microtime(true))];
         } elseif ($status === 0 || $status >= 500) {
             $failed[] = $status;
+            $one['filling'] = false;
             $one['next'] = microtime(true) + 0.5;
             ++$one['tries'] > 120 && exit("Screener {$i} gets no answer: {$status} ".substr($body, 0, 300)."\n");
         } else {
@@ -93,8 +103,9 @@ do {
 } while ($open || $waiting !== []);
 $elapsed = microtime(true) - $began;
 sort($times);
+sort($fills);
 $at = fn (float $share): float => round($times[(int) min(count($times) - 1, floor($share * count($times)))] ?? 0, 1);
-$result = ['what' => $bare ? 'bare signed-in page under the same load' : 'decisions', 'people' => $people, 'seconds' => round($elapsed, 1), 'answered' => count($times), 'per_second' => round(count($times) / $elapsed, 1), 'p50_ms' => $at(0.5), 'p95_ms' => $at(0.95), 'p99_ms' => $at(0.99), 'worst_ms' => $at(1), 'sent_again' => count($failed), 'refused' => count($refused)];
+$result = ['what' => $bare ? 'bare signed-in page under the same load' : 'decisions', 'people' => $people, 'seconds' => round($elapsed, 1), 'answered' => count($times), 'per_second' => round(count($times) / $elapsed, 1), 'p50_ms' => $at(0.5), 'p95_ms' => $at(0.95), 'p99_ms' => $at(0.99), 'worst_ms' => $at(1), 'fills' => count($fills), 'fills_p95_ms' => round($fills[(int) floor(0.95 * max(0, count($fills) - 1))] ?? 0, 1), 'sent_again' => count($failed), 'refused' => count($refused)];
 if (! $bare) {
     $kept = (new PDO($dsn))->query('SELECT client_key, count(*) FROM decisions WHERE client_key IS NOT NULL GROUP BY 1')->fetchAll(PDO::FETCH_KEY_PAIR);
     $result += ['lost' => count(array_diff($acknowledged, array_keys($kept))), 'double' => count(array_filter($kept, fn ($n): bool => $n > 1)) + count($acknowledged) - count(array_unique($acknowledged))];

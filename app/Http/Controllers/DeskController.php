@@ -28,12 +28,13 @@ final class DeskController extends Controller
     /** Items ahead of the one at hand: more than ten, to go on with while a connection is lost; a list shows more of them at once. */
     private const AHEAD = 16;
 
-    private const LOW = 10;
+    /** So many are at hand, in all that is not a common queue: a good hour's work, should the line be lost. */
+    private const AT_HAND = 100;
+
+    /** So many come when the page asks for more. */
+    private const MANY = 40;
 
     private const LISTED = 30;
-
-    /** So many come with an answer when the page runs low. */
-    private const MORE = 6;
 
     /** From a common queue one takes no more than one will soon judge. */
     private const CLAIMED = 5;
@@ -65,7 +66,7 @@ final class DeskController extends Controller
             'desk' => [
                 'items' => $items, 'behind' => $desk->behind(), 'counts' => $counts, 'criteria' => $criteria, 'listed' => $listed, 'inFull' => $inFull,
                 // people who sat down together do not all ask for more in the same second
-                'low' => self::LOW + crc32($me->id) % self::MORE,
+                'low' => $stage->work === 'queue' ? 2 : self::AT_HAND + crc32($me->id) % self::MANY, 'many' => self::MANY,
                 'marks' => $desk->marks(), 'marksKey' => "heron-marks-{$review->id}",
                 'urls' => ['tag' => route('desk.tag', [$review, 'ITEM'], false), 'talk' => route('desk.talk', [$review, 'ITEM'], false), 'desk' => route('desk', $review, false), 'item' => route('desk.item', [$review, 'ITEM'], false), 'decide' => route('desk.decide', [$review, 'ITEM'], false), 'why' => $stage->ranked ? route('desk.why', [$review, 'ITEM'], false) : '', 'ahead' => route('desk.ahead', $review, false)],
                 'address' => http_build_query($address + ($listed ? ['layout' => 'list'] : [])),
@@ -77,7 +78,7 @@ final class DeskController extends Controller
     public function ahead(Request $request, Review $review, ClaimItems $claim): JsonResponse
     {
         $stage = $this->stage($request, $review);
-        $most = $this->most($request, $stage);
+        $most = $stage->work === 'queue' ? self::CLAIMED : min(self::MANY, max(1, $request->integer('many', self::AHEAD)));
         $claim->execute($this->me($request), $stage, $most);
         $desk = $this->desk($request, $stage);
 
@@ -114,26 +115,12 @@ final class DeskController extends Controller
     {
         $decision = $record->execute($this->me($request), $item->setRelation('review', $review), $request->verdict(), $request->criterion(), $request->note(), $request->has('seen') ? $request->string('seen')->value() : null, $request->input('key'), $request->answers());
 
-        return $this->after($request, $review, $decision);
+        return response()->json(['item' => Desk::standing($decision)]);
     }
 
     public function takeBack(Request $request, Review $review, Item $item, RecordDecision $record): JsonResponse
     {
-        return $this->after($request, $review, $record->takeBack($this->me($request), $item));
-    }
-
-    private function after(Request $request, Review $review, Decision $decision): JsonResponse
-    {
-        $answer = ['item' => Desk::standing($decision)];
-        $seen = $request->input('after');
-        // the page counts for itself: counting everything anew for each decision would be the dearest part of it
-        if (is_numeric($seen)) {
-            $stage = $review->stageOf($decision);
-            app(ClaimItems::class)->execute($this->me($request), $stage, $this->most($request, $stage));
-            $answer['items'] = $this->desk($request, $stage)->ahead((int) $seen, min(self::MORE, $this->most($request, $stage)));
-        }
-
-        return response()->json($answer);
+        return response()->json(['item' => Desk::standing($record->takeBack($this->me($request), $item))]);
     }
 
     private function most(Request $request, Stage $stage): int

@@ -9,6 +9,7 @@
                     <tr><th scope="row">Show these keys</th><td><kbd>?</kbd></td></tr>
                 </tbody>
             </table>
+            <label class="section block"><input type="checkbox" x-bind:checked="off" x-on:change="toggle"> Switch single keys off on this machine. Ctrl K, Enter, arrows and Escape stay; all else can be pressed on the screen.</label>
         </div>
     </div>
 </div>

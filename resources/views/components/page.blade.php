@@ -27,7 +27,8 @@
             @endif
         @endauth
         @auth @if ($notices > 0) <a href="{{ route('notices') }}"><span class="waits">{{ number_format($notices) }}</span> {{ $notices === 1 ? 'notice' : 'notices' }}</a> @endif @endauth
-        <button type="button" class="bar-button" x-on:click="change">Light or dark</button>
+        <button type="button" class="bar-button bar-wide" x-on:click="$dispatch('show-keys')">Keys</button>
+        <button type="button" class="bar-button bar-wide" x-on:click="change">Light or dark</button>
         @auth
             <a href="{{ route('account') }}">{{ $user->name }}</a>
             <form method="post" action="{{ route('sign-out') }}">@csrf <button class="bar-button">Sign out</button></form>

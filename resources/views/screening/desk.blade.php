@@ -31,7 +31,7 @@
         </section>
         <section class="sheet" aria-label="The item">
             <p class="unsent" x-show="showUnsent" x-cloak x-text="unsentWords" role="status"></p>
-            <p class="unsent" x-show="said" x-cloak x-text="said" role="alert"></p>
+            <p class="unsent" x-show="said" x-cloak role="alert"><span x-text="said"></span> <button type="button" class="button button-plain" x-show="saidLeads" x-on:click="goToSaid">Look at it</button></p>
             @if ($inFull)
                 <div class="pdf-bar" x-show="hasFiles" x-cloak>
                     <h1 class="pdf-title" x-show="showsText" x-text="item ? item.title : ''"></h1>
@@ -67,9 +67,12 @@
                     <p class="quiet" x-show="noAbstract">No abstract was delivered. Judge by the title, or choose unsure.</p>
                 </article>
                 <p class="section quiet" x-show="waiting" x-cloak role="status">The next items are on their way.</p>
+                <div x-show="stranded" x-cloak role="status">
+                    <x-empty title="No more can be fetched until the connection is back">There is more to judge. What you decided is kept on this machine and goes out by itself; this page asks again every few seconds.</x-empty>
+                </div>
                 <div x-show="nothing" x-cloak>
                     <x-empty title="Nothing is left for you to judge here">
-                        @if ($empty && $counts['done'] === 0) Publications arrive with the first <a href="{{ route('deliveries', $review) }}">delivery</a>. @elseif (count($steps) > 2) What is left does not match what this list was narrowed down to; <a href="{{ route('desk', [$review, 'stage' => $stage->id]) }}">read all of it</a>. @elseif ($stage->work === 'shares') Your shares are done. See the <a href="{{ route('screening', [$review, 'stage' => $stage->id]) }}">overview</a>. @else See the <a href="{{ route('screening', $review) }}">overview</a>, or the <a href="{{ route('disagreements', $review) }}">disagreements</a> that have opened. @endif
+                        @if ($empty && $counts['done'] === 0 && $stage->work === 'shares') Nothing is shared out to you at this stage. @can('manage', $review) Give yourself a share under <a href="{{ route('share-outs', [$review, 'stage' => $stage->id]) }}">Share-out</a>. @else The lead does that. @endcan @elseif ($empty && $counts['done'] === 0) Publications arrive with the first <a href="{{ route('deliveries', $review) }}">delivery</a>. @elseif (count($steps) > 2) What is left does not match what this list was narrowed down to; <a href="{{ route('desk', [$review, 'stage' => $stage->id]) }}">read all of it</a>. @elseif ($stage->work === 'shares') Your shares are done. See the <a href="{{ route('screening', [$review, 'stage' => $stage->id]) }}">overview</a>. @else See the <a href="{{ route('screening', $review) }}">overview</a>, or the <a href="{{ route('disagreements', $review) }}">disagreements</a> that have opened. @endif
                     </x-empty>
                 </div>
             </div>
@@ -96,7 +99,7 @@
             <p class="proposal small" x-show="proposed" x-cloak role="status" data-key="Shift 1 … 9" data-does="Answer a criterion: yes, no, unclear in turn"><span x-text="proposalWords"></span> <button type="button" class="button" x-on:click="accept" x-bind:disabled="locked" data-key="Enter" data-does="Decide as the answers propose">Decide so <kbd>Enter</kbd></button></p>
             <div class="section" data-key="N" data-does="Write a note">
                 <label class="field-label" for="note">My note <kbd>N</kbd></label>
-                <textarea class="input serif" id="note" rows="3" maxlength="4000" x-model="note" x-ref="note" x-bind:disabled="locked"></textarea>
+                <textarea class="input serif" id="note" rows="3" maxlength="4000" x-model="note" x-ref="note" x-on:input="keepDraft" x-bind:disabled="locked" dir="auto"></textarea>
                 <p class="field-help">Kept with your decision; seen by others when the item opens.</p>
             </div>
             <div class="section"><h3><label for="tag">Tags <kbd>T</kbd></label></h3>
