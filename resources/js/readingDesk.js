@@ -302,7 +302,10 @@ export default () => joined(beside(), marks(), {
     exclude() {
         if (this.locked) return;
         if (this.criteria.length === 0) this.decide('exclude', null);
-        else this.choosing = true;
+        else {
+            this.choosing = true;
+            this.$nextTick(() => this.$refs.criteria?.scrollIntoView({ block: 'nearest' }));
+        }
     },
     excludeFor(criterion) {
         this.decide('exclude', criterion);

@@ -214,6 +214,19 @@ final class Browser
         return $this->driver->executeAsyncScript('const done = arguments[arguments.length - 1]; axe.run({resultTypes: ["violations"], ...(arguments[0] ? {runOnly: [arguments[0]]} : {})}).then(r => done(r.violations.filter(v => ["serious", "critical"].includes(v.impact)).map(v => v.id + ": " + v.nodes.map(n => n.html.slice(0, 120)).slice(0, 3).join(" | "))))', [$rule]);
     }
 
+    /** @return list<string> controls that cannot be pressed where they are seen, menus opened one by one */
+    public function covered(): array
+    {
+        $script = str_replace('export function', 'function', (string) file_get_contents(__DIR__.'/js/covered.js'));
+
+        return $this->driver->executeScript("{$script}; return covered();");
+    }
+
+    public function isTooWide(): bool
+    {
+        return $this->driver->executeScript('return document.documentElement.scrollWidth > document.documentElement.clientWidth');
+    }
+
     /** @return list<string> errors that the browser wrote down, refused styles and scripts among them */
     public function complaints(): array
     {

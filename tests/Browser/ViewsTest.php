@@ -26,11 +26,29 @@ it('shows every main view without a complaint, to axe and to the browser, light 
             foreach ([...$ines->axe($theme === 'dark' ? 'color-contrast' : ''), ...$ines->complaints()] as $complaint) {
                 $found[] = "{$theme} {$path}: {$complaint}";
             }
-            $overflows = $ines->driver->executeScript('return document.documentElement.scrollWidth > document.documentElement.clientWidth');
-            if ($overflows) {
+            if ($ines->isTooWide()) {
                 $found[] = "{$theme} {$path}: wider than the window";
+            }
+            foreach ($theme === 'light' ? $ines->covered() : [] as $complaint) {
+                $found[] = "{$path}: {$complaint}";
             }
         }
     }
+    // on a phone nothing is wider than the window, and everything can be pressed
+    $ines->tools('Emulation.setDeviceMetricsOverride', ['width' => 390, 'height' => 844, 'deviceScaleFactor' => 1, 'mobile' => true]);
+    foreach ($paths as $path) {
+        $ines->visit($path);
+        usleep(200_000);
+        array_push($found, ...array_map(fn (string $complaint): string => "390 px {$path}: {$complaint}", [...($ines->isTooWide() ? ['wider than the window'] : []), ...$ines->covered()]));
+    }
     expect($found)->toBe([]);
+});
+
+it('notices a control that something lies on', function () {
+    Server::demo();
+    $id = Server::rows("SELECT id FROM reviews WHERE title LIKE 'Bright%'")[0]['id'];
+    $ines = Browser::open()->signIn('ines.okafor@heron.example', 'night-shift-demo')->visit("/reviews/{$id}/records");
+    expect($ines->covered())->toBe([]);
+    $ines->driver->executeScript('const sheet = new CSSStyleSheet(); sheet.replaceSync(".menu-sheet > * { position: absolute; top: 0 }"); document.adoptedStyleSheets = [sheet]');
+    expect(implode("\n", $ines->covered()))->toContain('in the menu “Remove”: input “reason” is covered')->toContain('“RIS” is covered');
 });

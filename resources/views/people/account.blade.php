@@ -10,6 +10,7 @@
                 <x-field name="password_confirmation" label="The same again" type="password" autocomplete="new-password" />
                 <button class="button button-go">Save</button>
             </form>
+            <form class="sheet-foot" method="post" action="{{ route('sign-out') }}">@csrf <button class="button">Sign out</button></form>
         </section>
         <section class="sheet mt-3" id="notices">
             <header class="sheet-head"><h2>What I am told of</h2> <span><a href="{{ route('notices') }}">see my notices</a></span></header>

@@ -85,7 +85,7 @@
         </section>
         <section class="sheet sheet-scroll">
             <header class="sheet-head"><h2>Criteria</h2> <span>the number excludes for that reason</span></header>
-            <p class="asking small" x-show="choosing" x-cloak role="status">Which criterion fails? Press its number, or <kbd>Esc</kbd>.</p>
+            <p class="asking small" x-ref="criteria" x-show="choosing" x-cloak role="status">Which criterion fails? Press its number, or <kbd>Esc</kbd>.</p>
             @if ($criteria === [])
                 <p class="section small quiet">No criteria yet, so exclusions carry no reason. The lead lists them under <a href="{{ route('question', $review) }}#criteria">Question</a>.</p>
             @endif
