@@ -131,6 +131,7 @@ Route::prefix('/reviews/{review}')->middleware('auth')->scopeBindings()->group(f
     });
 
     Route::middleware('can:manage,review')->group(function (): void {
+        Route::put('/report/flow', [ReportController::class, 'word'])->name('report.word');
         Route::put('/question', [QuestionController::class, 'update'])->name('question.update');
         Route::post('/screening/stages', [StageController::class, 'store'])->name('stages.store');
         Route::put('/screening/stages/{stage}', [StageController::class, 'update'])->name('stages.update');
@@ -154,6 +155,7 @@ Route::prefix('/reviews/{review}')->middleware('auth')->scopeBindings()->group(f
     Route::middleware('can:search,review')->group(function (): void {
         Route::get('/searches/new', [StrategyController::class, 'create'])->name('searches.create');
         Route::post('/searches', [StrategyController::class, 'store'])->name('searches.store');
+        Route::put('/searches/report', [SearchReportController::class, 'update'])->name('searches.report.update');
         Route::put('/searches/{strategy}', [StrategyController::class, 'update'])->name('strategies.update');
         Route::post('/searches/{strategy}/changes', [StrategyController::class, 'change'])->name('strategies.change');
         Route::post('/searches/{strategy}/marks', [TranslationController::class, 'mark'])->name('strategies.mark');

@@ -15,6 +15,10 @@ use WaryHeron\Core\Screening\StagePurpose;
  * @property string $question
  * @property string $created_by
  * @property ?array{certain: float, ask: float, emphasis: array<string, float>} $match_settings
+ * @property array<string, string> $flow_captions
+ * @property ?int $previous_studies of the version that this review updates
+ * @property ?int $previous_reports
+ * @property array<string, string> $search_notes
  * @property Carbon $created_at
  * @property Carbon $updated_at
  * @property \Illuminate\Database\Eloquent\Collection<int, Stage> $stages
@@ -200,7 +204,7 @@ final class Review extends Model
 
     protected function casts(): array
     {
-        return ['match_settings' => 'array'];
+        return ['match_settings' => 'array', 'flow_captions' => 'array', 'search_notes' => 'array'];
     }
 
     /** Said here, since working a plural out loads an inflector, for each decision. */

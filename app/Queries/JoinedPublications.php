@@ -14,7 +14,7 @@ final readonly class JoinedPublications
     private const PER_PAGE = 50;
 
     /** @param  Collection<int, \stdClass>  $rows */
-    private function __construct(public Collection $rows, public int $byMachine, public int $byPeople, public int $page, public bool $sample, public ?string $matchingId)
+    private function __construct(public Collection $rows, public int $byMachine, public int $byPeople, public int $page, public bool $sample, public ?string $matchingId, public int $asTheyCame)
     {
     }
 
@@ -28,6 +28,12 @@ final readonly class JoinedPublications
         $gone = DB::table('records')->where('review_id', $review->id)->whereIn('id', $rows->map(fn (\stdClass $row): string => json_decode($row->records, true)[0] ?? '')->all())->selectRaw("id, reference->>'title' AS title")->pluck('title', 'id');
         $rows->each(fn (\stdClass $row) => $row->other = $gone[json_decode($row->records, true)[0] ?? ''] ?? '');
 
-        return new self($rows, (int) ($counts->machine ?? 0), (int) ($counts->people ?? 0), $page, $sample, (clone $joins)->whereNotNull('matching_id')->orderByDesc('id')->value('matching_id'));
+        return new self($rows, (int) ($counts->machine ?? 0), (int) ($counts->people ?? 0), $page, $sample, (clone $joins)->whereNotNull('matching_id')->orderByDesc('id')->value('matching_id'), self::cameAsDuplicates($review, (int) ($counts->machine ?? 0) + (int) ($counts->people ?? 0)));
+    }
+
+    /** Records that were joined with a publication as they came in: all duplicates but those that were joined afterwards. */
+    private static function cameAsDuplicates(Review $review, int $joinedLater): int
+    {
+        return max(0, FlowQuery::of($review)->duplicatesRemoved() - $joinedLater);
     }
 }

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Queries;
 
-use App\Actions\Refused;
 use App\Models\Criterion;
 use App\Models\Delivery;
 use App\Models\Review;
@@ -152,18 +151,16 @@ final readonly class LibraryFilters
         return $query;
     }
 
-    /**
-     * The publications ticked on the page, or all that the filters leave where that is ticked.
-     *
-     * @throws Refused If nothing is: that never means everything.
-     */
+    /** Whether anything is ticked: if nothing is, that never means everything. */
+    public function hasChosen(): bool
+    {
+        return $this->all || $this->ticked !== [];
+    }
+
+    /** The publications ticked on the page, or all that the filters leave where that is ticked. */
     public function chosen(): Builder
     {
-        return match (true) {
-            $this->all => $this->publications(),
-            $this->ticked !== [] => $this->all()->whereIn('publications.id', $this->ticked),
-            default => throw new Refused('Nothing is ticked, so nothing was done. Tick publications in the list, or the box for all that are shown.'),
-        };
+        return $this->all ? $this->publications() : $this->all()->whereIn('publications.id', $this->ticked);
     }
 
     /** @return list<array{User, string}> people and what they judged, from "person:verdict,person:verdict" */

@@ -5,147 +5,232 @@ declare(strict_types=1);
 namespace WaryHeron\Core\Flow;
 
 /**
- * The flow diagram for new reviews (Page et al. 2021, PRISMA 2020): boxes with their numbers, as SVG and as a table.
- *
- * What is still to be decided is named in a line of its own, so that an unfinished diagram is not taken for a finished one.
+ * The flow diagram of Page et al. 2021 (PRISMA 2020), for new and for updated reviews: what databases and registers brought,
+ * what other methods did, and what a version before included.
  */
 final readonly class Diagram
 {
-    private const WIDTH = 860;
+    public const DATABASES = 'Identification of new studies via databases and registers';
 
-    private const LINE = 18;
+    public const OTHERS = 'Identification of new studies via other methods';
 
-    private const PADDING = 12;
+    public const PREVIOUS = 'Previous studies';
 
-    private const GAP = 34;
-
-    /** Characters that fit in a box at this size. */
-    private const FITS = 46;
-
-    /** @param  list<array{phase: string, left: list<array{string, ?int}>, right: list<array{string, ?int}>}>  $rows  each line with its number; null where it is a heading */
-    private function __construct(public array $rows)
+    /**
+     * @param  non-empty-array<string, non-empty-list<FlowRow>>  $arms  by heading, from top to bottom
+     * @param  FlowBox  $included  where the arms meet
+     */
+    private function __construct(public array $arms, public FlowBox $included)
     {
     }
 
-    /** @param  array<string, string>  $reasons  wording by the key under which exclusions are counted */
-    public static function of(Flow $flow, array $reasons): self
+    /**
+     * @param  Flow  $databases  of what databases and registers brought, alone or among others
+     * @param  ?Flow  $others  of what only other methods brought; null where there was none
+     * @param  list<array{kind: SourceKind, name: string, n: int}>  $sources
+     * @param  array<string, string>  $reasons  wording by the key under which exclusions are counted
+     * @param  array{studies: int, reports: int, newStudies?: int}  $included  studies and reports of both arms together
+     * @param  ?array{studies: int, reports: int}  $previous  of the version that is updated
+     * @param  array<string, string>  $captions  wording of people's own by the key of a line
+     */
+    public static function of(Flow $databases, ?Flow $others, array $sources, array $reasons, array $included, ?array $previous = null, array $captions = []): self
+    {
+        $arms = [];
+        if ($previous !== null) {
+            $arms[self::PREVIOUS] = [new FlowRow(new FlowBox('Identification', [
+                new FlowLine('previous-studies', 'Studies included in the previous version of the review', $previous['studies']),
+                new FlowLine('previous-reports', 'Reports of studies included in the previous version', $previous['reports']),
+            ]))];
+        }
+        $arms[self::DATABASES] = self::searched($databases, $sources, $reasons);
+        if ($others !== null) {
+            $arms[self::OTHERS] = self::otherwise($others, $sources, $reasons);
+        }
+        $with = fn (FlowRow $row): FlowRow => $row->captioned($captions);
+
+        return new self(array_map(fn (array $rows): array => array_map($with, $rows), $arms), self::included($databases, $included, $previous)->captioned($captions));
+    }
+
+    /**
+     * @param  list<array{kind: SourceKind, name: string, n: int}>  $sources
+     * @param  array<string, string>  $reasons
+     * @return non-empty-list<FlowRow>
+     */
+    private static function searched(Flow $flow, array $sources, array $reasons): array
     {
         $facts = $flow->facts;
-        $sources = array_filter(['Databases' => $facts->recordsBySource['database'] ?? 0, 'Registers' => $facts->recordsBySource['register'] ?? 0, 'Other sources' => $facts->recordsBySource['other'] ?? 0]);
-        $listed = fn (array $byReason): array => array_map(fn (string $key, int $n): array => [$reasons[$key] ?? 'No reason given', $n], array_keys($byReason), $byReason);
-        $pending = fn (int $n): array => $n > 0 ? [['Not decided yet', $n]] : [];
-        $rows = [[
-            'phase' => 'Identification',
-            'left' => [['Records identified', $facts->recordsDelivered], ...array_map(fn (string $label, int $n): array => [$label, $n], array_keys($sources), $sources)],
-            'right' => [['Records removed before screening', null], ['Duplicates found by machine', $flow->duplicatesByMachine()], ['Duplicates found by people', $facts->joinedByPeople], ['Removed for other reasons', $facts->removed]],
-        ]];
-        $full = $facts->fullTexts;
-        $rows[] = [
-            'phase' => 'Screening',
-            'left' => [['Records screened', $flow->toScreen()], ...$pending($flow->pending())],
-            'right' => [['Records excluded', $facts->excluded], ...($full === null ? $listed($facts->excludedByReason) : [])],
+        $rows = [
+            new FlowRow(
+                new FlowBox('Identification', [new FlowLine('identified', 'Records identified', $facts->recordsDelivered), ...self::named($sources, true)]),
+                new FlowBox('Identification', [
+                    new FlowLine('removed', 'Records removed before screening', $flow->duplicatesRemoved() + $facts->removed),
+                    new FlowLine('duplicates-machine', 'Duplicate records found by machine', $flow->duplicatesByMachine(), true),
+                    new FlowLine('duplicates-people', 'Duplicate records found by people', $facts->joinedByPeople, true),
+                    new FlowLine('automation', 'Records marked as ineligible by automation tools', 0, true),
+                    new FlowLine('removed-otherwise', 'Records removed for other reasons', $facts->removed, true),
+                ]),
+            ),
+            new FlowRow(
+                new FlowBox('Screening', [new FlowLine('screened', 'Records screened', $flow->decided())], self::waiting('pending', 'Not decided yet', $flow->pending())),
+                new FlowBox('Screening', [new FlowLine('excluded', 'Records excluded', $facts->excluded), ...($facts->fullTexts === null ? self::reasons('excluded', $facts->excludedByReason, $reasons) : [])]),
+            ),
         ];
-        if ($full !== null) {
-            $rows[] = [
-                'phase' => 'Screening',
-                'left' => [['Reports sought for retrieval', $full->sought], ...($full->awaited > 0 ? [['Not at hand yet', $full->awaited]] : [])],
-                'right' => [['Reports not retrieved', $full->notRetrieved()], ...array_map(fn (string $why, int $n): array => [$why, $n], array_map(strval(...), array_keys($full->notRetrieved)), $full->notRetrieved)],
-            ];
-            $rows[] = [
-                'phase' => 'Screening',
-                'left' => [['Reports assessed for eligibility', $full->assessed()], ...$pending($full->waiting + $full->disagreements)],
-                'right' => [['Reports excluded', $full->excluded], ...$listed($full->excludedByReason)],
-            ];
-        }
-        $rows[] = ['phase' => 'Included', 'left' => $full === null ? [['Publications included', $facts->included]] : [['Studies included in review', $full->studies()], ['Reports of included studies', $full->included]], 'right' => []];
 
-        return new self($rows);
+        return [...$rows, ...self::inFull($flow, $reasons, '')];
     }
 
-    /** @return list<array{string, string, int}> phase, label and number */
+    /**
+     * @param  list<array{kind: SourceKind, name: string, n: int}>  $sources
+     * @param  array<string, string>  $reasons
+     * @return non-empty-list<FlowRow>
+     */
+    private static function otherwise(Flow $flow, array $sources, array $reasons): array
+    {
+        $facts = $flow->facts;
+        $rows = [
+            new FlowRow(
+                new FlowBox('Identification', [new FlowLine('other-identified', 'Records identified', $facts->recordsDelivered), ...self::named($sources, false)]),
+                new FlowBox('Identification', [
+                    new FlowLine('other-removed', 'Records removed', $flow->duplicatesRemoved() + $facts->removed),
+                    new FlowLine('other-duplicates', 'Duplicate records', $flow->duplicatesRemoved(), true),
+                    new FlowLine('other-removed-otherwise', 'Records removed for other reasons', $facts->removed, true),
+                ]),
+            ),
+            new FlowRow(
+                new FlowBox('Screening', [new FlowLine('other-screened', 'Records screened', $flow->decided())], self::waiting('other-pending', 'Not decided yet', $flow->pending())),
+                new FlowBox('Screening', [new FlowLine('other-excluded', 'Records excluded', $facts->excluded), ...($facts->fullTexts === null ? self::reasons('other-excluded', $facts->excludedByReason, $reasons) : [])]),
+            ),
+        ];
+
+        return [...$rows, ...self::inFull($flow, $reasons, 'other-')];
+    }
+
+    /**
+     * @param  array<string, string>  $reasons
+     * @return list<FlowRow>
+     */
+    private static function inFull(Flow $flow, array $reasons, string $arm): array
+    {
+        $full = $flow->facts->fullTexts;
+        if ($full === null) {
+            return [];
+        }
+
+        return [
+            new FlowRow(
+                new FlowBox('Screening', [new FlowLine("{$arm}sought", 'Reports sought for retrieval', $full->sought)]),
+                new FlowBox('Screening', [new FlowLine("{$arm}not-retrieved", 'Reports not retrieved', $full->notRetrieved()), ...array_map(
+                    fn (string $why, int $n): FlowLine => new FlowLine("{$arm}not-retrieved:{$why}", $why, $n, true),
+                    array_map(strval(...), array_keys($full->notRetrieved)), $full->notRetrieved,
+                )]),
+            ),
+            new FlowRow(
+                new FlowBox('Screening', [new FlowLine("{$arm}assessed", 'Reports assessed for eligibility', $full->assessed())], [
+                    ...self::waiting("{$arm}awaited", 'Not at hand yet', $full->awaited),
+                    ...self::waiting("{$arm}full-pending", 'Not decided yet', $full->waiting + $full->disagreements),
+                ]),
+                new FlowBox('Screening', [new FlowLine("{$arm}full-excluded", 'Reports excluded', $full->excluded), ...self::reasons("{$arm}full-excluded", $full->excludedByReason, $reasons)]),
+            ),
+        ];
+    }
+
+    /**
+     * @param  array{studies: int, reports: int}  $included
+     * @param  ?array{studies: int, reports: int}  $previous
+     */
+    private static function included(Flow $databases, array $included, ?array $previous): FlowBox
+    {
+        if ($databases->facts->fullTexts === null) {
+            return new FlowBox('Included', [new FlowLine('included', 'Publications included', $included['reports'])]);
+        }
+        $new = $previous === null ? '' : 'new ';
+
+        return new FlowBox('Included', [
+            new FlowLine('studies', $previous === null ? 'Studies included in review' : 'New studies included in review', $included['studies']),
+            new FlowLine('reports', "Reports of {$new}included studies", $included['reports']),
+            ...($previous === null ? [] : [
+                new FlowLine('all-studies', 'Total studies included in review', $previous['studies'] + $included['studies']),
+                new FlowLine('all-reports', 'Reports of total included studies', $previous['reports'] + $included['reports']),
+            ]),
+        ]);
+    }
+
+    /**
+     * The sources of an arm by their kind, each named.
+     *
+     * @param  list<array{kind: SourceKind, name: string, n: int}>  $sources
+     * @return list<FlowLine>
+     */
+    private static function named(array $sources, bool $searched): array
+    {
+        $lines = [];
+        foreach (SourceKind::cases() as $kind) {
+            $of = array_filter($sources, fn (array $one): bool => $one['kind'] === $kind);
+            if ($kind->isSearched() !== $searched || $of === []) {
+                continue;
+            }
+            foreach ($of as $one) {
+                $lines[] = new FlowLine("source:{$kind->value}:{$one['name']}", "{$kind->label()}: {$one['name']}", $one['n'], true);
+            }
+        }
+
+        return $lines;
+    }
+
+    /**
+     * @param  array<string, int>  $byReason
+     * @param  array<string, string>  $reasons
+     * @return list<FlowLine>
+     */
+    private static function reasons(string $key, array $byReason, array $reasons): array
+    {
+        $line = fn (string $reason, int $n): FlowLine => new FlowLine("{$key}:{$reason}", $reasons[$reason] ?? 'No reason given', $n, true);
+
+        return array_map($line, array_map(strval(...), array_keys($byReason)), $byReason);
+    }
+
+    /** @return list<FlowLine> */
+    private static function waiting(string $key, string $label, int $n): array
+    {
+        return $n > 0 ? [new FlowLine($key, $label, $n)] : [];
+    }
+
+    /** @return list<array{arm: string, phase: string, line: FlowLine}> all numbers, arm by arm from top to bottom */
     public function numbers(): array
     {
         $numbers = [];
-        foreach ($this->rows as $row) {
-            foreach ([...$row['left'], ...$row['right']] as [$label, $n]) {
-                if ($n !== null) {
-                    $numbers[] = [$row['phase'], $label, $n];
+        $add = function (string $arm, FlowBox $box) use (&$numbers): void {
+            foreach ($box->all() as $line) {
+                if ($line->n !== null) {
+                    $numbers[] = ['arm' => $arm, 'phase' => $box->phase, 'line' => $line];
+                }
+            }
+        };
+        foreach ($this->arms as $arm => $rows) {
+            foreach ($rows as $row) {
+                foreach ($row->boxes() as $box) {
+                    $add($arm, $box);
                 }
             }
         }
+        $add('', $this->included);
 
         return $numbers;
     }
 
-    public function svg(string $title): string
+    /** @return list<string> boxes whose parts do not sum to their number */
+    public function contradictions(): array
     {
-        $left = 70;
-        $right = 480;
-        $boxWidth = 350;
-        $y = 54;
-        $body = '';
-        $phases = [];
-        $last = count($this->rows) - 1;
-        foreach ($this->rows as $i => $row) {
-            $lines = [self::lines($row['left']), self::lines($row['right'])];
-            $heights = array_map(fn (array $one): int => $one === [] ? 0 : count($one) * self::LINE + 2 * self::PADDING, $lines);
-            $height = max($heights);
-            foreach ([[$left, $lines[0], max($heights[0], $heights[0])], [$right, $lines[1], $heights[1]]] as [$x, $text, $boxHeight]) {
-                if ($text === []) {
-                    continue;
-                }
-                $body .= sprintf('<rect x="%d" y="%d" width="%d" height="%d" fill="#ffffff" stroke="#12222c" stroke-width="1.2"/>', $x, $y, $boxWidth, $boxHeight);
-                foreach ($text as $at => [$words, $bold]) {
-                    $body .= sprintf('<text x="%d" y="%d"%s>%s</text>', $x + self::PADDING, $y + self::PADDING + 13 + $at * self::LINE, $bold ? ' font-weight="bold"' : '', self::escaped($words));
+        $found = [];
+        foreach ($this->arms as $rows) {
+            foreach (array_merge(...array_map(fn (FlowRow $row): array => $row->boxes(), $rows)) as $box) {
+                $parts = array_filter($box->lines, fn (FlowLine $line): bool => $line->isPart);
+                if ($parts !== [] && array_sum(array_map(fn (FlowLine $line): int => (int) $line->n, $parts)) !== $box->lines[0]->n) {
+                    $found[] = "The parts of “{$box->lines[0]->words()}” do not sum to it.";
                 }
             }
-            if ($lines[1] !== []) {
-                $middle = $y + min($heights) / 2;
-                $body .= self::arrow($left + $boxWidth, (int) $middle, $right, (int) $middle);
-            }
-            if ($i < $last) {
-                $body .= self::arrow($left + $boxWidth / 2, $y + $heights[0], $left + $boxWidth / 2, $y + $height + self::GAP);
-            }
-            $phases[$row['phase']] = [$phases[$row['phase']][0] ?? $y, $y + $height];
-            $y += $height + self::GAP;
-        }
-        foreach ($phases as $phase => [$from, $to]) {
-            $body .= sprintf('<rect x="20" y="%d" width="30" height="%d" fill="#d5e4ec" stroke="#12222c" stroke-width="1.2"/>', $from, $to - $from)
-                .sprintf('<text transform="translate(40 %d) rotate(-90)" text-anchor="middle" font-weight="bold">%s</text>', intdiv($from + $to, 2), self::escaped($to - $from > 90 ? $phase : mb_substr($phase, 0, 12)));
-        }
-        $height = $y;
-
-        return sprintf('<?xml version="1.0" encoding="UTF-8"?>'."\n".'<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 %1$d %2$d" width="%1$d" height="%2$d" role="img" font-family="Liberation Sans, Arial, sans-serif" font-size="14" fill="#12222c"><title>%3$s</title><rect width="100%%" height="100%%" fill="#ffffff"/><text x="20" y="32" font-size="16" font-weight="bold">%3$s</text>%4$s</svg>'."\n", self::WIDTH, $height, self::escaped($title), $body);
-    }
-
-    /**
-     * @param  list<array{string, ?int}>  $lines
-     * @return list<array{string, bool}> wrapped, the first ones heavy
-     */
-    private static function lines(array $lines): array
-    {
-        $wrapped = [];
-        foreach ($lines as $i => [$label, $n]) {
-            $text = $label.($n === null ? ':' : ' (n = '.number_format($n).')');
-            foreach (explode("\n", wordwrap($text, self::FITS, "\n")) as $part) {
-                $wrapped[] = [$part, $i === 0];
-            }
         }
 
-        return $wrapped;
-    }
-
-    private static function arrow(float $x1, float $y1, float $x2, float $y2): string
-    {
-        $head = $y1 === $y2
-            ? sprintf('M%1$.1f %2$.1fl-9 -4.5v9z', $x2, $y2)
-            : sprintf('M%1$.1f %2$.1fl-4.5 -9h9z', $x2, $y2);
-
-        return sprintf('<path d="M%.1f %.1fL%.1f %.1f" stroke="#12222c" stroke-width="1.2" fill="none"/><path d="%s"/>', $x1, $y1, $x2, $y2, $head);
-    }
-
-    private static function escaped(string $text): string
-    {
-        return htmlspecialchars($text, ENT_QUOTES | ENT_XML1 | ENT_SUBSTITUTE, 'UTF-8');
+        return $found;
     }
 }

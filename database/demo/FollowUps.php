@@ -39,7 +39,7 @@ final readonly class FollowUps
         [$trial, $people] = $this->trial($review);
         $path = (string) tempnam(sys_get_temp_dir(), 'heron');
         file_put_contents($path, implode('', [...(new RisWriter)->write([$this->afterAYear($trial, $people), $this->firstResults($trial, $people)])]));
-        TaskSlice::runHere($this->start->ofFile($searcher, $review, $path, 'reference-lists.ris', 'Reference lists of included reports', CarbonImmutable::now()->startOfDay(), 'Read for further reports of the same studies.', sourceKind: 'other'));
+        TaskSlice::runHere($this->start->ofFile($searcher, $review, $path, 'reference-lists.ris', 'Reference lists of included reports', CarbonImmutable::now()->startOfDay(), 'Read for further reports of the same studies.', sourceKind: 'citation'));
         unlink($path);
         $found = Publication::query()->where('review_id', $review->id)->whereHas('records', fn ($record) => $record->whereHas('delivery', fn ($delivery) => $delivery->where('file_name', 'reference-lists.ris')))->orderBy('id')->get();
         $this->include($review, $readers, $found->modelKeys(), $review->firstStage()->id);

@@ -8,6 +8,7 @@ use App\Actions\WriteLog;
 use App\Models\Delivery;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
+use WaryHeron\Core\Flow\SourceKind;
 
 /** Says whether a delivery came from a database, a register or elsewhere, which flow diagrams tell apart. */
 final readonly class TellSourceKind
@@ -16,12 +17,12 @@ final readonly class TellSourceKind
     {
     }
 
-    public function execute(User $by, Delivery $delivery, string $kind): void
+    public function execute(User $by, Delivery $delivery, SourceKind $kind): void
     {
         DB::transaction(function () use ($by, $delivery, $kind): void {
             $before = $delivery->source_kind;
-            $delivery->update(['source_kind' => $kind]);
-            ($this->log)($delivery->review_id, $by, 'delivery.kind', "Counts {$delivery->source_name} as ".['database' => 'a database', 'register' => 'a register', 'other' => 'another source'][$kind], $delivery, ['before' => $before, 'after' => $kind]);
+            $delivery->update(['source_kind' => $kind->value]);
+            ($this->log)($delivery->review_id, $by, 'delivery.kind', "Counts {$delivery->source_name} as ".$kind->one(), $delivery, ['before' => $before, 'after' => $kind->value]);
         });
     }
 }

@@ -21,9 +21,11 @@ use Carbon\CarbonImmutable;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
+use Illuminate\Validation\Rule;
 use WaryHeron\Core\Bibliography\Format\Table\Columns;
 use WaryHeron\Core\Bibliography\Format\TextEncoding;
 use WaryHeron\Core\Bibliography\Format\UnusableFile;
+use WaryHeron\Core\Flow\SourceKind;
 
 final class DeliveryController extends Controller
 {
@@ -36,7 +38,7 @@ final class DeliveryController extends Controller
     {
         $given = $request->validate([
             'files' => ['required', 'array', 'max:20'], 'files.*' => ['file', 'max:'.config('heron.largest_upload_mb') * 1024],
-            'source_name' => ['required', 'string', 'max:120'], 'searched_on' => ['required', 'date', 'before_or_equal:tomorrow', 'after:1950-01-01'], 'notes' => ['nullable', 'string', 'max:2000'], 'platform' => ['nullable', 'string', 'max:120'], 'source_kind' => ['nullable', 'in:database,register,other'],
+            'source_name' => ['required', 'string', 'max:120'], 'searched_on' => ['required', 'date', 'before_or_equal:tomorrow', 'after:1950-01-01'], 'notes' => ['nullable', 'string', 'max:2000'], 'platform' => ['nullable', 'string', 'max:120'], 'source_kind' => ['nullable', Rule::enum(SourceKind::class)],
         ], ['files.required' => 'Choose a file, or drop one here.', 'files.*.max' => 'A file may have '.config('heron.largest_upload_mb').' MB at most.']);
         [$started, $problems] = [[], []];
         $folder = TemporaryFolder::make();
@@ -112,8 +114,8 @@ final class DeliveryController extends Controller
 
     public function kind(Request $request, Review $review, Delivery $delivery, TellSourceKind $tell): RedirectResponse
     {
-        $given = $request->validate(['source_kind' => ['required', 'in:database,register,other']]);
-        $tell->execute($this->me($request), $delivery, $given['source_kind']);
+        $given = $request->validate(['source_kind' => ['required', Rule::enum(SourceKind::class)]]);
+        $tell->execute($this->me($request), $delivery, SourceKind::from($given['source_kind']));
 
         return redirect()->route('deliveries.show', [$review, $delivery])->with('notice', 'Counted so in the flow from now on.');
     }

@@ -18,7 +18,6 @@ use App\Support\RecordDownload;
 use App\Support\ReferenceList;
 use App\Support\TextDownload;
 use Illuminate\Contracts\View\View;
-use Illuminate\Database\Query\Builder;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Str;
@@ -64,7 +63,7 @@ final class LibraryController extends Controller
     public function tag(Request $request, Review $review, TagPublications $tag): RedirectResponse
     {
         $given = $request->validate(['label' => ['required', 'string', 'max:60', 'regex:/\S/'], 'on' => ['required', 'in:0,1'], ...self::CHOSEN], ['label.required' => 'Name the tag.']);
-        $count = $tag->execute($this->me($request), $review, LibraryFilters::from($request, $review, $this->me($request))->chosen(), trim($given['label']), $given['on'] === '1');
+        $count = $tag->execute($this->me($request), $review, $this->chosen($request, $review)->chosen(), trim($given['label']), $given['on'] === '1');
 
         return back()->with('notice', number_format($count).($count === 1 ? ' publication has ' : ' publications have ').($given['on'] === '1' ? 'been tagged.' : 'lost the tag.'));
     }
@@ -72,11 +71,11 @@ final class LibraryController extends Controller
     public function remove(Request $request, Review $review, RemovePublications $remove): RedirectResponse
     {
         $given = $request->validate(['reason' => ['required', 'string', 'max:200', 'regex:/\S/'], ...self::CHOSEN], ['reason.required' => 'Give the reason; the flow diagram will tell it.']);
-        $chosen = LibraryFilters::from($request, $review, $this->me($request))->chosen();
+        $filters = $this->chosen($request, $review);
         if (! $request->boolean('sure')) {
-            return $this->askFirst($request, $review, 'remove', $chosen->count(), trim($given['reason']));
+            return $this->askFirst($request, $review, 'remove', $filters->chosen()->count(), trim($given['reason']));
         }
-        $count = $remove->execute($this->me($request), $review, $this->asShown($request, $chosen), trim($given['reason']));
+        $count = $remove->execute($this->me($request), $review, $this->asShown($request, $filters)->chosen(), trim($given['reason']));
 
         return redirect()->route('library', [$review, 'removed' => 1])->with('notice', number_format($count).($count === 1 ? ' publication is' : ' publications are').' out of the review. Everything is kept; bring back here what should not be out.');
     }
@@ -85,11 +84,11 @@ final class LibraryController extends Controller
     {
         $request->validate(self::CHOSEN);
         $request->merge(['removed' => '1']);
-        $chosen = LibraryFilters::from($request, $review, $this->me($request))->chosen();
+        $filters = $this->chosen($request, $review);
         if (! $request->boolean('sure')) {
-            return $this->askFirst($request, $review, 'restore', $chosen->count(), '');
+            return $this->askFirst($request, $review, 'restore', $filters->chosen()->count(), '');
         }
-        $count = $remove->undo($this->me($request), $review, $this->asShown($request, $chosen));
+        $count = $remove->undo($this->me($request), $review, $this->asShown($request, $filters)->chosen());
 
         return redirect()->route('library', $review)->with('notice', number_format($count).($count === 1 ? ' publication is' : ' publications are').' back, with all decisions.');
     }
@@ -104,15 +103,23 @@ final class LibraryController extends Controller
             ->with('asking', ['what' => $what, 'count' => $count, 'ids' => $all === null ? array_values((array) $request->input('ids')) : [], 'all' => $all, 'reason' => $reason]);
     }
 
+    /** @throws Refused If nothing is ticked. */
+    private function chosen(Request $request, Review $review): LibraryFilters
+    {
+        $filters = LibraryFilters::from($request, $review, $this->me($request));
+
+        return $filters->hasChosen() ? $filters : throw new Refused('Nothing is ticked, so nothing was done. Tick publications in the list, or the box for all that are shown.');
+    }
+
     /** @throws Refused If all that is shown is no longer as many as was said. */
-    private function asShown(Request $request, Builder $chosen): Builder
+    private function asShown(Request $request, LibraryFilters $filters): LibraryFilters
     {
         $said = $request->integer('all');
-        if ($request->filled('all') && ($count = $chosen->count()) !== $said) {
+        if ($request->filled('all') && ($count = $filters->chosen()->count()) !== $said) {
             throw new Refused('Meanwhile '.number_format($count).' are shown instead of '.number_format($said).', so nothing was done. Look again.');
         }
 
-        return $chosen;
+        return $filters;
     }
 
     /**

@@ -4,22 +4,33 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\Searches\DescribeSearch;
 use App\Models\Review;
 use App\Queries\SearchReport;
 use App\Support\TextDownload;
 use Illuminate\Contracts\View\View;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\Response;
 
 final class SearchReportController extends Controller
 {
-    public function show(Review $review, SearchReport $report): View
+    public function show(Review $review): View
     {
-        return view('searches.report', ['review' => $review, ...$report->of($review)]);
+        return view('searches.report', ['review' => $review, 'report' => SearchReport::of($review)]);
     }
 
-    public function download(Review $review, string $format, SearchReport $report): Response
+    public function update(Request $request, Review $review, DescribeSearch $describe): RedirectResponse
     {
-        $data = ['review' => $review, ...$report->of($review)];
+        $given = $request->validate(array_map(fn (): array => ['nullable', 'string', 'max:4000'], SearchReport::TYPED));
+        $describe->execute($this->me($request), $review, array_map(fn (?string $note): string => trim((string) $note), $given));
+
+        return redirect()->route('searches.report', $review)->with('notice', 'The report says so from now on.');
+    }
+
+    public function download(Review $review, string $format): Response
+    {
+        $data = ['review' => $review, 'report' => SearchReport::of($review)];
 
         return $format === 'docx'
             ? TextDownload::docx("search report {$review->title}", view('searches.report-print', $data)->render())

@@ -24,9 +24,6 @@ final class Printer
     /** How strongly things hold together; a weaker one inside a stronger one needs brackets. */
     private const LOOSEST = 0;
 
-    /** Beside a Boolean word of a dialect in which all are of equal strength. */
-    private const OPERAND = 2;
-
     private const ATOM = 9;
 
     /** @var list<TranslationNote> */
@@ -51,7 +48,8 @@ final class Printer
         return new Compiled($text, $printer->notes);
     }
 
-    private function node(Node $node, int $around, bool $first = true): string
+    /** Every group inside another is bracketed, whatever the dialect's own precedence: what is copied elsewhere finds the same there. */
+    private function node(Node $node, int $around): string
     {
         [$text, $binds] = match (true) {
             $node instanceof Operation => $this->operation($node),
@@ -64,10 +62,8 @@ final class Printer
             $node instanceof LineReference => $this->lines($node),
             $node instanceof Missing => throw new \LogicException('A query with a gap cannot be printed.'),
         };
-        // where all is read from the left, the first operand of an operator needs none
-        $needsBrackets = $binds < $around && ! ($first && $around === self::OPERAND && $this->dialect->readsLeftToRight());
 
-        return $needsBrackets ? "({$text})" : $text;
+        return $binds < $around ? "({$text})" : $text;
     }
 
     /** @return array{string, int} */
@@ -79,11 +75,8 @@ final class Printer
         if (count($kept) === 1) {
             return $this->loosely($kept[0]);
         }
-        foreach ($kept as $i => $operand) {
-            $text = $this->node($operand, $binds + 1, $i === 0);
-            // (a OR b) OR c is another tree than a OR b OR c, although it finds the same
-            $sameAgain = $i === 0 && $operand instanceof Operation && $operand->operator === $node->operator;
-            $operands[] = $sameAgain && $this->dialect->readsLeftToRight() ? "({$text})" : $text;
+        foreach ($kept as $operand) {
+            $operands[] = $this->node($operand, $binds + 1);
         }
 
         return [implode(" {$this->dialect->data['boolean'][$node->operator->value]} ", $operands), $binds];
@@ -137,8 +130,8 @@ final class Printer
         }
         $binds = $proximity['binds'] === 'as-boolean' ? 1 : 4;
         $text = strtr($proximity['form'], [
-            '{left}' => $this->node($node->left, $binds),
-            '{right}' => $this->node($node->right, $binds + 1, false),
+            '{left}' => $this->node($node->left, $binds + 1),
+            '{right}' => $this->node($node->right, $binds + 1),
             '{distance}' => (string) $distance,
         ]);
 
@@ -206,9 +199,9 @@ final class Printer
     {
         $outer = $this->fields;
         $clauses = [];
-        foreach ($outer as $i => $field) {
+        foreach ($outer as $field) {
             $this->fields = [$field];
-            $clauses[] = $this->node($node, 2, $i === 0);
+            $clauses[] = $this->node($node, 2);
         }
         $this->fields = $outer;
 

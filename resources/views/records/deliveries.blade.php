@@ -40,7 +40,7 @@
                         @error('files.*') <p class="field-error" role="alert">{{ $message }}</p> @enderror
                     </div>
                     <x-field name="source_name" label="Source" help="As the report will name it." placeholder="Tern Abstracts" required />
-                    <x-field name="source_kind" label="Kind of source" help="The flow diagram tells these apart."><select class="input" id="source_kind" name="source_kind">@foreach (['database' => 'a database', 'register' => 'a register', 'other' => 'another source'] as $kind => $label) <option value="{{ $kind }}" @selected(old('source_kind') === $kind)>{{ $label }}</option> @endforeach</select></x-field>
+                    <x-field name="source_kind" label="Kind of source" help="The flow diagram tells these apart."><select class="input" id="source_kind" name="source_kind">@foreach (\WaryHeron\Core\Flow\SourceKind::cases() as $kind) <option value="{{ $kind->value }}" @selected(old('source_kind') === $kind->value)>{{ $kind->one() }}</option> @endforeach</select></x-field>
                     <x-field name="platform" label="Platform" help="Where it was searched, if that differs." />
                     <x-field name="searched_on" label="Date of the search" type="date" :value="now()->format('Y-m-d')" required />
                     <x-field name="notes" label="Notes"><textarea class="input" id="notes" name="notes" rows="2" maxlength="2000">{{ old('notes') }}</textarea></x-field>

@@ -1,13 +1,14 @@
 <x-page title="Joined publications" :review="$review" stage="records" place="matching.joined">
     <div class="desk">
         <section class="sheet">
-            <header class="sheet-head"><h1>Joined</h1> <span>{{ number_format($joined->byMachine) }} by machine, {{ number_format($joined->byPeople) }} by people, besides records that were here beyond doubt when they came</span></header>
+            <header class="sheet-head"><h1>Joined</h1> <span>{{ number_format($joined->byMachine + $joined->asTheyCame) }} by machine, {{ number_format($joined->byPeople) }} by people</span></header>
+            @if ($joined->asTheyCame > 0) <p class="section small">Of those by machine, {{ number_format($joined->asTheyCame) }} {{ $joined->asTheyCame === 1 ? 'record was' : 'records were' }} joined as {{ $joined->asTheyCame === 1 ? 'it' : 'they' }} came in: the same DOI, or the same title, year and place in a journal. <a href="{{ route('library', [$review, 'duplicates' => 1]) }}">The publications with more than one record</a>; on the page of each, a record can be taken out again.</p> @endif
             <div class="section row">
                 @if ($joined->sample) <a class="button" href="{{ route('matching.joined', [$review, 'sample' => 1]) }}">Draw others</a> <a href="{{ route('matching.joined', $review) }}">All of them</a> @else <a class="button" href="{{ route('matching.joined', [$review, 'sample' => 1]) }}">Look at 20 of the machine’s at random</a> @endif
                 @can('deliver', $review) @if ($joined->matchingId) <x-menu label="Take apart all that was joined by machine…" class="button button-plain" end><form method="post" action="{{ route('matching.undo-all', [$review, $joined->matchingId]) }}">@csrf <p>Each goes back to what it was, with its decisions. What people ruled stays.</p><button class="button mt-1">Take them apart</button></form></x-menu> @endif @endcan
             </div>
             @if ($joined->rows->isEmpty())
-                <x-empty title="Nothing has been joined yet">What <a href="{{ route('matching', $review) }}">matching</a> finds certain is joined in one go; the rest is judged at the Pairing Desk.</x-empty>
+                <x-empty title="Nothing has been joined by matching or at the Pairing Desk yet">What <a href="{{ route('matching', $review) }}">matching</a> finds certain is joined in one go; the rest is judged at the Pairing Desk.</x-empty>
             @else
                 <table class="table">
                     <thead><tr><th>Publication that is kept</th><th>What went into it</th><th class="number">Records</th><th>Joined</th><td></td></tr></thead>

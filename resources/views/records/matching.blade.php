@@ -2,7 +2,7 @@
     <div class="desk desk-side">
         <div class="grid gap-3">
             <section class="sheet">
-                <header class="sheet-head"><h1>Matching</h1> <span>which records are one publication; nothing is joined before somebody says so</span></header>
+                <header class="sheet-head"><h1>Matching</h1> <span>which records are one publication; beyond records that were the same beyond doubt as they came in, nothing is joined before somebody says so</span></header>
                 @if ($running)
                     <p class="section" data-reload-when-done>The records are being compared. This page shows what was found when it is done.</p>
                 @elseif ($matching === null)

@@ -3,7 +3,7 @@
     <div class="desk desk-side">
         <section class="sheet">
             <header class="sheet-head"><h1>Flow of records and publications</h1> <span>counted from the data just now; each number opens what it counts</span></header>
-            @foreach ($flow->contradictions() as $contradiction)
+            @foreach ([...$flow->contradictions(), ...$diagram->contradictions()] as $contradiction)
                 <p class="problem" role="alert">These numbers do not add up: {{ $contradiction }}</p>
             @endforeach
             <div class="sheet-body">
@@ -48,8 +48,18 @@
             </div>
         </section>
         <section class="sheet" id="exports">
-            <header class="sheet-head"><h2>Take it out</h2></header>
-            <div class="section"><h3>Flow diagram</h3><p><a href="{{ route('report.flow', [$review, 'svg']) }}">SVG</a> · <a href="{{ route('report.flow', [$review, 'png']) }}">PNG</a> · <a href="{{ route('report.flow', [$review, 'pdf']) }}">PDF</a> · <a href="{{ route('report.flow', [$review, 'csv']) }}">its numbers as CSV</a></p></div>
+            <header class="sheet-head"><h2>Export</h2></header>
+            <div class="section" id="diagram"><h3>Flow diagram</h3><p class="small quiet mb-1">As the published standard has it: sources named, other methods and an earlier version in arms of their own; what waits stands outside the boxes.</p><p><a href="{{ route('report.flow', [$review, 'svg']) }}">SVG</a> · <a href="{{ route('report.flow', [$review, 'png']) }}">PNG</a> · <a href="{{ route('report.flow', [$review, 'pdf']) }}">PDF</a> · <a href="{{ route('report.flow', [$review, 'csv']) }}">its numbers as CSV</a></p>
+                @can('manage', $review)
+                    <details class="mt-2" @if ($errors->hasAny(['previous_studies', 'previous_reports'])) open @endif><summary class="cursor-pointer small">Its words, and an earlier version</summary>
+                        <form class="mt-2" method="post" action="{{ route('report.word', $review) }}">@csrf @method('put')
+                            <p class="small">If this review updates an earlier one, what that included:</p>
+                            <div class="row"><label>studies <input class="input number" name="previous_studies" inputmode="numeric" size="5" value="{{ old('previous_studies', $review->previous_studies) }}"></label> <label>reports <input class="input number" name="previous_reports" inputmode="numeric" size="5" value="{{ old('previous_reports', $review->previous_reports) }}"></label></div>
+                            @foreach (['previous_studies', 'previous_reports'] as $field) @error($field) <p class="field-error" role="alert">{{ $message }}</p> @enderror @endforeach
+                            @foreach ($captions as $i => $one) <label class="block small mt-1">{{ $one['usual'] }} <input class="input" name="captions[{{ $i }}]" maxlength="120" value="{{ $one['now'] }}"></label> @endforeach
+                            <button class="button mt-2">Save the words</button>
+                        </form></details>
+                @endcan</div>
             <div class="section"><h3>Included publications, {{ number_format($flow->included()) }}</h3><p><a href="{{ route('exports.included', [$review, 'ris']) }}">RIS</a> · <a href="{{ route('exports.included', [$review, 'csv']) }}">CSV</a> · <a href="{{ route('exports.included', [$review, 'nbib']) }}">NBIB</a> · <a href="{{ route('exports.included', [$review, 'bibtex']) }}">BibTeX</a> · <a href="{{ route('exports.included', [$review, 'csl-json']) }}">CSL-JSON</a></p></div>
             <div class="section"><h3>Decisions</h3><p>Every decision you may see, with reasons, answers and settlements: <a href="{{ route('exports.decisions', [$review, 'csv']) }}">CSV</a> · <a href="{{ route('exports.decisions', [$review, 'xlsx']) }}">XLSX</a></p>
                 <p class="mt-1">Excluded publications: <a href="{{ route('library.export', [$review, 'ris', 'state' => 'excluded']) }}">RIS</a> · <a href="{{ route('library.export', [$review, 'csv', 'state' => 'excluded']) }}">CSV</a></p></div>

@@ -57,7 +57,7 @@ it('says headings in another thesaurus', function (string $query, string $text, 
 })->with([
     'the same label' => ['heading:"Nights"/narrower/major', 'alder.heading =/alder.narrower/alder.major "Nights"', []],
     'confirmed, with what explosion brings' => ['heading:"Shift work"/narrower', 'alder.heading =/alder.narrower "Rotas"', ['heading:"Shift work"/narrower: its narrower headings here bring Evenings, which it has not where it was chosen', 'heading:"Shift work"/narrower: is “Rotas” here, as confirmed']],
-    'two for one' => ['heading:"Duty" AND lux', 'alder.heading = "Nights" or alder.heading = "Evenings" and lux', ['heading:"Duty": is “Nights” or “Evenings” here, as confirmed']],
+    'two for one' => ['heading:"Duty" AND lux', '(alder.heading = "Nights" or alder.heading = "Evenings") and lux', ['heading:"Duty": is “Nights” or “Evenings” here, as confirmed']],
     'missing beside others' => ['heading:"Lamps" OR lux', 'lux', ['heading:"Lamps": not a heading of this thesaurus, so it is left out here, which finds less; candidates: “Lighting”']],
     'missing alone' => ['heading:"Fog" AND lux', '', ['heading:"Fog": not a heading of this thesaurus, so it is left out here, which finds less; no candidate is known', 'This line: nothing of it can be searched here'], false],
     'taken away' => ['lux NOT heading:"Fog"', 'lux', ['heading:"Fog": not a heading of this thesaurus, so it is left out here, which finds less; no candidate is known']],

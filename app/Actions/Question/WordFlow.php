@@ -1,0 +1,35 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Question;
+
+use App\Actions\WriteLog;
+use App\Models\Review;
+use App\Models\User;
+use Illuminate\Support\Facades\DB;
+
+/** Words the lines of the flow diagram, and says what an earlier version of the review included. Its numbers are never typed. */
+final readonly class WordFlow
+{
+    public function __construct(private WriteLog $log)
+    {
+    }
+
+    /**
+     * @param  array<string, string>  $captions  by the key of a line; empty ones go back to the usual words
+     * @param  ?array{studies: int, reports: int}  $previous  of the version that this one updates
+     */
+    public function execute(User $by, Review $review, array $captions, ?array $previous): void
+    {
+        DB::transaction(function () use ($by, $review, $captions, $previous): void {
+            $review = Review::query()->lockForUpdate()->findOrFail($review->id);
+            $before = ['captions' => $review->flow_captions, 'previous' => [$review->previous_studies, $review->previous_reports]];
+            $review->update([
+                'flow_captions' => array_filter([...$review->flow_captions, ...$captions], fn (string $caption): bool => $caption !== ''),
+                'previous_studies' => $previous['studies'] ?? null, 'previous_reports' => $previous['reports'] ?? null,
+            ]);
+            ($this->log)($review, $by, 'flow.worded', 'Changed what the flow diagram says', $review, ['before' => $before, 'after' => ['captions' => $review->flow_captions, 'previous' => [$review->previous_studies, $review->previous_reports]]]);
+        });
+    }
+}

@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Searches;
+
+use App\Actions\WriteLog;
+use App\Models\Review;
+use App\Models\User;
+use Illuminate\Support\Facades\DB;
+
+/** Keeps what people say of the search that no machine can know. */
+final readonly class DescribeSearch
+{
+    public function __construct(private WriteLog $log)
+    {
+    }
+
+    /** @param  array<string, string>  $notes  by the keys of SearchReport::TYPED */
+    public function execute(User $by, Review $review, array $notes): void
+    {
+        DB::transaction(function () use ($by, $review, $notes): void {
+            $review = Review::query()->lockForUpdate()->findOrFail($review->id);
+            $before = $review->search_notes;
+            $after = array_filter([...$before, ...$notes], fn (string $note): bool => $note !== '');
+            if ($after === $before) {
+                return;
+            }
+            $review->update(['search_notes' => $after]);
+            ($this->log)($review, $by, 'search.described', 'Said more of how was searched', $review, ['before' => $before, 'after' => $after]);
+        });
+    }
+}
