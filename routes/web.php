@@ -158,6 +158,7 @@ Route::prefix('/reviews/{review}')->middleware('auth')->scopeBindings()->group(f
         Route::put('/searches/report', [SearchReportController::class, 'update'])->name('searches.report.update');
         Route::put('/searches/{strategy}', [StrategyController::class, 'update'])->name('strategies.update');
         Route::post('/searches/{strategy}/changes', [StrategyController::class, 'change'])->name('strategies.change');
+        Route::post('/searches/{strategy}/archive', [StrategyController::class, 'archive'])->name('strategies.archive');
         Route::post('/searches/{strategy}/marks', [TranslationController::class, 'mark'])->name('strategies.mark');
         Route::post('/searches/{strategy}/known-items', [KnownItemController::class, 'store'])->name('strategies.known.store');
         Route::delete('/searches/{strategy}/known-items/{item}', [KnownItemController::class, 'destroy'])->withoutScopedBindings()->name('strategies.known.destroy');

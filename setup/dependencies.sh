@@ -20,14 +20,19 @@ need_composer() {
     stamp composer "$now"
 }
 
-need_assets() {
-    local lock sources
+need_node_packages() {
+    local lock
     lock="$(stamp_of package-lock.json)"
     if [ ! -d node_modules/vite ] || ! is_stamped npm "$lock"; then
         step "Installing the front-end packages"
         quietly "npm ci" npm ci --no-audit --no-fund --loglevel=error
         stamp npm "$lock"
     fi
+}
+
+need_assets() {
+    local sources
+    need_node_packages
     sources="$(find resources vite.config.js package-lock.json -type f -print0 | sort -z | xargs -0 sha256sum | sha256sum | cut -c1-32)"
     if [ ! -f public/build/manifest.json ] || ! is_stamped assets "$sources"; then
         step "Building styles and scripts"

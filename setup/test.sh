@@ -26,6 +26,14 @@ run_tests() {
         step "PHPStan"
         php -d pcov.enabled=0 vendor/bin/phpstan analyse --no-progress --memory-limit=1G
     fi
+    case "$part" in
+        all | quick)
+            need_node_packages
+            step "Rules of the pages (node)"
+            node --test --test-reporter=dot tests/js/
+            echo
+            ;;
+    esac
     use_instance test
     if [ "$part" != core ]; then
         need_assets

@@ -16,6 +16,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property string $name
  * @property list<string> $sources
  * @property int $head
+ * @property ?Carbon $archived_at put away, not lost
  * @property string $created_by
  * @property Carbon $created_at
  * @property Carbon $updated_at
@@ -64,6 +65,6 @@ final class Strategy extends Model
 
     protected function casts(): array
     {
-        return ['sources' => 'array'];
+        return ['sources' => 'array', 'archived_at' => 'immutable_datetime'];
     }
 }

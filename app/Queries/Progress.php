@@ -43,7 +43,7 @@ final readonly class Progress
             ->map(function (Membership $m) use ($rows, $daily, $inShares, $tallies, $from): array {
                 $left = $inShares !== null ? $inShares[$m->user_id] ?? 0 : $tallies->in(ItemState::Waiting) - (int) ($rows[$m->user_id]->unopened ?? 0);
                 $days = self::spread($from, ($daily[$m->user_id] ?? collect())->pluck('n', 'day')->all());
-                $pace = (float) (array_sum($days) / self::DAYS);
+                $pace = self::pace($days);
 
                 return [
                     'name' => $m->user->name, 'done' => (int) ($rows[$m->user_id]->done ?? 0), 'left' => $left, 'today' => $days[self::DAYS - 1], 'days' => $days, 'pace' => $pace,
@@ -52,6 +52,18 @@ final readonly class Progress
             })->sortBy('name')->values();
 
         return new self($people, self::daysOf($stage, $from));
+    }
+
+    /**
+     * Decisions a day since the first of these days on which there was any: who began this morning was not slow last week.
+     *
+     * @param  list<int>  $days
+     */
+    private static function pace(array $days): float
+    {
+        $first = array_key_first(array_filter($days));
+
+        return $first === null ? 0.0 : (float) (array_sum($days) / (self::DAYS - $first));
     }
 
     /** @return list<array{day: CarbonImmutable, opened: int, disagreements: int, settled: int}> */

@@ -44,6 +44,13 @@ final class ReadingProgress
         return CheckSample::query()->where('review_id', $stage->review_id)->where('stage_id', $stage->id)->orderByDesc('id')->first();
     }
 
+    /** Whether everything that was unread when the sample was drawn has been decided by now. */
+    private static function isAllRead(CheckSample $check): bool
+    {
+        return DB::table('items')->where('review_id', $check->review_id)->where('stage_id', $check->stage_id)->where('created_at', '<=', $check->created_at)
+            ->whereIn('state', [ItemState::Waiting->value, ItemState::Awaited->value, ItemState::Disagreement->value])->doesntExist();
+    }
+
     /** @return array{read: int, all: int, hits: int, gone: int, estimate: ?RecallEstimate} how far a check sample has been read; the estimate when all of it is decided */
     public static function check(CheckSample $check): array
     {
@@ -59,7 +66,7 @@ final class ReadingProgress
 
         return [
             'read' => (int) $row->read, 'all' => $drawn, 'hits' => (int) $row->hits, 'gone' => $gone,
-            'estimate' => $drawn > 0 && (int) $row->read === $drawn ? RecallEstimate::of(max($drawn, $check->unread - $gone), $drawn, (int) $row->hits, $check->found_before, max($since, (int) $row->hits)) : null,
+            'estimate' => $drawn > 0 && (int) $row->read === $drawn ? (self::isAllRead($check) ? RecallEstimate::counted($since) : RecallEstimate::of(max($drawn, $check->unread - $gone), $drawn, (int) $row->hits, $check->found_before, max($since, (int) $row->hits))) : null,
         ];
     }
 }

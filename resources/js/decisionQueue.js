@@ -1,4 +1,4 @@
-import { ask } from './server';
+import { ask } from './server.js';
 
 // Decisions on their way to the server, kept on this machine until it has answered. Each carries a key of its own, so that
 // sending it again never makes two of it.

@@ -1,6 +1,7 @@
 import { isTyping } from './keys';
 import { ask, data } from './server';
 import { newNumbers } from './strategyNumbers';
+import { judged } from './yields';
 
 // The board of concept blocks. Every change is sent at once and answered with the strategy as it then stands; numbers follow by themselves.
 const figure = (value) => (value === undefined ? '…' : value === null ? '–' : typeof value === 'number' ? value.toLocaleString('en-GB') : '!');
@@ -54,7 +55,8 @@ export default () => ({
                 addWords: `Add a term to ${block.name || 'this concept'}`,
                 cells: this.sheet.sources.map((source) => {
                     const own = block.terms.length === 0 ? null : this.of(source, block.id, 'own');
-                    return { key: source.key, own: figure(own), why: why(own) };
+                    const broken = own === undefined && block.terms.some((term) => term.problem);
+                    return { key: source.key, own: broken ? '!' : figure(own), why: broken ? 'A term of this concept cannot be read: mend it or take it off, and the concept is counted.' : why(own) };
                 }),
                 terms: block.terms.map((term) => ({ ...term, ...this.judged(term, block), numbers: this.pair(term, block), bar: this.bar(first, term, whole, block), isEdited: this.editing === term.id, removeWords: `Take ${term.shown} off` })),
             };
@@ -78,18 +80,13 @@ export default () => ({
         const dark = typeof only === 'number' ? (100 * only) / whole : 0;
         return { own: share, from: share - dark, only: dark };
     },
-    // said only where all databases that can say the term have counted it
     judged(term, block) {
-        const pairs = this.sheet.sources.map((source) => [this.of(source, term.id, 'own'), this.of(source, term.id, 'only')]).filter(([own]) => own !== null);
-        if (pairs.length === 0 || pairs.some(([own]) => typeof own !== 'number')) return { says: '', saysClass: '' };
-        if (pairs.every(([own]) => own === 0)) return { says: 'finds nothing', saysClass: 'says-warn' };
-        if (block.terms.length < 2 || pairs.some(([, only]) => typeof only !== 'number')) return { says: '', saysClass: '' };
-        if (pairs.every(([, only]) => only === 0)) return { says: 'adds nothing', saysClass: 'says-warn' };
-        const own = pairs.reduce((sum, [one]) => sum + one, 0);
-        const only = pairs.reduce((sum, [, one]) => sum + one, 0);
-        const whole = this.sheet.sources.reduce((sum, source) => sum + (this.of(source, block.id, 'own') || 0), 0);
-        if (only > 0.6 * whole && block.terms.length > 2) return { says: 'floods', saysClass: 'says-warn' };
-        return own > 0.5 * whole && block.terms.length > 2 ? { says: 'carries', saysClass: '' } : { says: '', saysClass: '' };
+        const able = this.sheet.sources.filter((source) => this.of(source, term.id, 'own') !== null);
+        return judged(
+            able.map((source) => [this.of(source, term.id, 'own'), this.of(source, term.id, 'only')]),
+            able.map((source) => this.of(source, block.id, 'own')),
+            block.terms.length,
+        );
     },
     get sums() {
         const first = this.sheet.sources[0];

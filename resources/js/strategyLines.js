@@ -57,7 +57,10 @@ export default () => {
             if (input.value.trim() !== '' && (await this.send('add-line', { to: this.sheet.lines.length + 1, text: input.value }))) input.value = '';
         },
         async combine(how) {
-            if (await this.send('combine-lines', { lines: [...this.chosen], how })) this.chosen = [];
+            const fetched = this.sheet.lines.find((line) => line.isResult)?.number;
+            if (!(await this.send('combine-lines', { lines: [...this.chosen], how }))) return;
+            this.chosen = [];
+            this.problem = `Line #${this.sheet.lines.length} is new. What is fetched is line #${fetched} as before; “Make it the result” in a line’s menu changes that.`;
         },
         lineKey(line, event) {
             if (event.altKey && (event.key === 'ArrowUp' || event.key === 'ArrowDown')) {

@@ -189,6 +189,13 @@ it('runs a frozen version, fetches it in batches, and later only what is new', f
     expect(substr_count($file('ris'), "\nER  -"))->toBe(45)->and($file('ris'))->not->toContain('AB  - ')->and(substr_count($file('nbib'), 'PMID- '))->toBe(45)->and(substr_count($file('bibtex'), "\n}\n"))->toBe(45);
     expect(substr_count($file('ris', '&picked=2,5,44'), "\nER  -"))->toBe(3)->and($file('ris', '&picked=3,4'))->toStartWith(substr($file('ris'), 0, 60));
     $this->get("{$review}/searches/{$strategy->id}/results/download?source=tern&line=2&from=1&to=2&format=ris&fields=citation&picked=1;2")->assertSessionHasErrors('picked');
+    // a range ends where the list ends, however far it was asked for
+    $total = $again->total;
+    $all = fn (string $range): Illuminate\Testing\TestResponse => $this->get("{$review}/searches/{$strategy->id}/results/download?source=tern&line=2&{$range}&format=csv&fields=citation");
+    $rows = fn (Illuminate\Testing\TestResponse $answer): int => substr_count(rtrim((string) file_get_contents($answer->assertOk()->baseResponse->getFile()->getPathname())), "\r\n");
+    expect($rows($all('from='.($total - 4).'&to='.($total + 1500))))->toBe(5)->and($rows($all('batch='.($total - 2))))->toBe(3);
+    $all('from='.($total + 1).'&to='.($total + 2000))->assertRedirect()->assertSessionHas('problem', 'The list ends with record '.number_format($total).', so there is nothing from '.number_format($total + 1).' on.');
+    $all('from=5&to=2')->assertSessionHasErrors('to');
     $path = tempnam(sys_get_temp_dir(), 'x');
     file_put_contents($path, $file('xlsx', '&strategy=1'));
     $reader = OpenSpout\Reader\Common\Creator\ReaderEntityFactory::createXLSXReader();

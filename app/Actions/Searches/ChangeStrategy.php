@@ -32,12 +32,33 @@ final readonly class ChangeStrategy
     public function create(User $by, Review $review, string $name, array $sources, array $blocks = [], ?Lines $content = null): Strategy
     {
         return DB::transaction(function () use ($by, $review, $name, $sources, $blocks, $content): Strategy {
+            $name = $this->toldApart($review, $name);
             $strategy = $review->strategies()->create(['name' => $name, 'sources' => $sources, 'head' => 1, 'created_by' => $by->id]);
             $content ??= new Lines(array_map(fn (string $block): StrategyLine => new StrategyLine($this->newId(), '', $block), $blocks));
             $this->add($by, $strategy, 1, null, $content, 'Began the strategy');
             ($this->log)($review, $by, 'strategy.began', "Began the strategy “{$name}”", $strategy);
 
             return $strategy;
+        });
+    }
+
+    /** A name that no strategy of this review has yet. */
+    private function toldApart(Review $review, string $name): string
+    {
+        $names = $review->strategies()->pluck('name')->flip();
+        for ($number = 2, $free = $name; isset($names[$free]); $number++) {
+            $free = mb_substr($name, 0, 110).", {$number}";
+        }
+
+        return $free;
+    }
+
+    /** Puts a strategy away, or brings it back; its versions and runs stay as they are. */
+    public function archive(User $by, Strategy $strategy, bool $away): void
+    {
+        DB::transaction(function () use ($by, $strategy, $away): void {
+            $strategy->update(['archived_at' => $away ? now() : null]);
+            ($this->log)($strategy->review_id, $by, $away ? 'strategy.archived' : 'strategy.brought-back', ($away ? 'Put the strategy away: ' : 'Brought the strategy back: ')."“{$strategy->name}”", $strategy);
         });
     }
 

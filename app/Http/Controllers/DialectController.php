@@ -25,7 +25,7 @@ final class DialectController extends Controller
         $name = (string) $request->string('open');
         $file = $own->firstWhere('name', $name)->file ?? (in_array($name, Dialects::NAMES, true) ? Dialects::fileOf($name) : null);
 
-        return view('searches.dialects', ['review' => $review, 'own' => $own, 'name' => $name, 'file' => $file, 'strategies' => $review->strategies()->orderByDesc('created_at')->get()]);
+        return view('searches.dialects', ['review' => $review, 'own' => $own, 'name' => $name, 'file' => $file, 'strategies' => $review->strategies()->whereNull('archived_at')->orderByDesc('created_at')->get()]);
     }
 
     /** The file as it is being written, tried on a strategy. */

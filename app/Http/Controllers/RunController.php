@@ -26,6 +26,7 @@ use WaryHeron\Core\Bibliography\Format\Formats;
 use WaryHeron\Core\Bibliography\Reference;
 use WaryHeron\Core\Search\Strategy\BadStrategy;
 use WaryHeron\Core\Search\Strategy\Board;
+use WaryHeron\Core\Search\Strategy\Strategy as Lines;
 use WaryHeron\Core\Search\Strategy\StrategyLine;
 use WaryHeron\Core\Search\Text\Highlighter;
 
@@ -122,26 +123,41 @@ final class RunController extends Controller
     }
 
     /** A range of a line's records as a file, or with the strategy beside it as a zip, for those who go on elsewhere. */
-    public function download(Request $request, Review $review, Strategy $strategy, Compiler $compiler): BinaryFileResponse
+    public function download(Request $request, Review $review, Strategy $strategy, Compiler $compiler): BinaryFileResponse|RedirectResponse
     {
         $given = $request->validate([
-            'source' => ['required', 'in:'.implode(',', $strategy->sources)], 'line' => ['required', 'integer', 'min:1'], 'from' => ['required', 'integer', 'min:1'], 'to' => ['required', 'integer', 'gte:from'],
-            'format' => ['required', 'in:xlsx,'.implode(',', array_keys(Formats::writers()))], 'fields' => ['required', 'in:citation,abstract,complete'], 'strategy' => ['boolean'],
+            'source' => ['required', 'in:'.implode(',', $strategy->sources)], 'line' => ['required', 'integer', 'min:1'],
+            'from' => ['required_without:batch', 'nullable', 'integer', 'min:1', 'max:100000000'], 'to' => ['required_without:batch', 'nullable', 'integer', 'gte:from', 'max:100000000'],
+            'batch' => ['nullable', 'integer', 'min:1', 'max:100000000'], 'format' => ['required', 'in:xlsx,'.implode(',', array_keys(Formats::writers()))], 'fields' => ['required', 'in:citation,abstract,complete'], 'strategy' => ['boolean'],
             'picked' => ['nullable', 'string', 'regex:/^\d{1,7}(?:,\d{1,7}){0,1999}$/'], 'order' => ['nullable', 'in:newest,oldest,relevance'],
-        ]);
+        ], ['to.gte' => 'The range ends before it begins.']);
         $lines = $strategy->shown()->strategy();
         $text = $compiler->compile($review, $given['source'], $lines->writtenOut((int) $given['line']))->text;
-        $to = min((int) $given['to'], (int) $given['from'] + self::MOST_DOWNLOADED - 1);
-        $places = isset($given['picked']) ? array_map(intval(...), explode(',', $given['picked'])) : range((int) $given['from'], $to);
-        $references = $this->at($given['source'], $text, $places, Order::from($given['order'] ?? 'newest'), $given['fields']);
-        $about = $request->boolean('strategy') ? [['Strategy', $strategy->name], ['Database', $this->sources->names()[$given['source']]], ['Date', now()->format('j M Y')], ['Sent as', $text], ...array_map(fn (int $i, StrategyLine $line): array => ['#'.($i + 1), trim("{$line->text}  {$line->note}")], array_keys($lines->lines), $lines->lines)] : [];
-        $name = isset($given['picked']) ? "{$given['source']}-picked" : "{$given['source']}-{$given['from']}-{$to}";
-
+        $from = (int) ($given['batch'] ?? $given['from']);
+        $to = min(isset($given['batch']) ? PHP_INT_MAX : (int) $given['to'], $from + self::MOST_DOWNLOADED - 1);
         try {
-            return RecordDownload::make($name, $given['format'], $references, $about);
+            $total = $this->sources->get($given['source'])->count($text);
+            $wanted = isset($given['picked']) && ! isset($given['batch']) ? array_map(intval(...), explode(',', $given['picked'])) : ($from > $total ? [] : range($from, min($to, $total)));
+            $places = array_values(array_filter($wanted, fn (int $place): bool => $place >= 1 && $place <= $total));
+            if ($places === []) {
+                return back()->withInput()->with('problem', 'The list ends with record '.number_format($total).', so there is nothing from '.number_format($from).' on.');
+            }
+            $references = $this->at($given['source'], $text, $places, Order::from($given['order'] ?? 'newest'), $given['fields']);
+            $name = isset($given['picked']) && ! isset($given['batch']) ? "{$given['source']}-picked" : "{$given['source']}-{$from}-".end($places);
+
+            return RecordDownload::make($name, $given['format'], $references, $request->boolean('strategy') ? $this->about($strategy, $lines, $given['source'], $text) : []);
         } catch (SourceFailed $failed) {
-            abort(502, $failed->getMessage());
+            return back()->withInput()->with('problem', "{$failed->getMessage()} Nothing was downloaded; try again in a moment.");
         }
+    }
+
+    /** @return list<array{string, string}> what stands beside the records: which strategy, where, when, and line by line */
+    private function about(Strategy $strategy, Lines $lines, string $source, string $text): array
+    {
+        return [
+            ['Strategy', $strategy->name], ['Database', $this->sources->names()[$source]], ['Date', now()->format('j M Y')], ['Sent as', $text],
+            ...array_map(fn (int $i, StrategyLine $line): array => ['#'.($i + 1), trim("{$line->text}  {$line->note}")], array_keys($lines->lines), $lines->lines),
+        ];
     }
 
     /**

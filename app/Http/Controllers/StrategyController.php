@@ -32,7 +32,7 @@ final class StrategyController extends Controller
     public function index(Review $review): View
     {
         return view('searches.index', [
-            'review' => $review, 'sources' => $this->sources, 'strategies' => $review->strategies()->with('creator', 'versions')->orderByDesc('created_at')->get(),
+            'review' => $review, 'sources' => $this->sources, 'strategies' => $review->strategies()->with('creator', 'versions')->orderByRaw('archived_at IS NOT NULL')->orderByDesc('created_at')->get(),
             'runs' => $review->runs()->with('deliveries')->orderByDesc('ran_at')->limit(50)->get()->groupBy('strategy_id'),
         ]);
     }
@@ -67,6 +67,14 @@ final class StrategyController extends Controller
         }
 
         return redirect()->route('strategies.show', [$review, $strategy]);
+    }
+
+    public function archive(Request $request, Review $review, Strategy $strategy): RedirectResponse
+    {
+        $away = $request->validate(['away' => ['required', 'boolean']])['away'];
+        $this->change->archive($this->me($request), $strategy, (bool) $away);
+
+        return redirect()->route('searches', $review)->with('notice', $away ? "“{$strategy->name}” is put away. It can be brought back here." : "“{$strategy->name}” is back.");
     }
 
     public function update(Request $request, Review $review, Strategy $strategy): RedirectResponse

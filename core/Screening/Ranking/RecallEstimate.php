@@ -23,6 +23,8 @@ final readonly class RecallEstimate
         public int $most,
         public float $recall,
         public float $atLeast,
+        /** Nothing of what it was drawn from is unread any more: no estimate, but what there is. */
+        public bool $isCount = false,
     ) {
     }
 
@@ -44,6 +46,12 @@ final readonly class RecallEstimate
         $recall = fn (float $among): float => $found + max(0.0, $among - $since) > 0 ? $found / ($found + max(0.0, $among - $since)) : 1.0;
 
         return new self($confidence, $expected, max($most, $since), $recall($expected), $recall($most));
+    }
+
+    /** When everything has been read, what was found is all there was to find. */
+    public static function counted(int $found): self
+    {
+        return new self(1.0, (float) $found, $found, 1.0, 1.0, true);
     }
 
     /** The largest K with P(X ≤ x | N, K, n) > α; that probability falls as K grows, so it is found by halving. */

@@ -173,7 +173,11 @@ final readonly class StrategyChange
             default => throw new BadStrategy('Lines are combined with OR, AND or NOT.'),
         };
 
-        return $this->strategy->withLineAt(count($this->strategy->lines) + 1, new StrategyLine(($this->newId)(), $text));
+        // what is fetched is changed by whoever says so, and not by the way
+        $fetched = $this->strategy->resultNumber();
+        $combined = $this->strategy->withLineAt(count($this->strategy->lines) + 1, new StrategyLine(($this->newId)(), $text));
+
+        return $fetched === null ? $combined : $combined->withResult($this->strategy->lines[$fetched - 1]->id);
     }
 
     /** @param  array<mixed>  $blocks  names and terms; what is on the board already stays */

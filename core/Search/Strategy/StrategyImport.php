@@ -10,6 +10,7 @@ use WaryHeron\Core\Search\Dialect\Cql\CqlParser;
 use WaryHeron\Core\Search\Dialect\Cql\CqlProblem;
 use WaryHeron\Core\Search\Dialect\Dialects;
 use WaryHeron\Core\Search\Dialect\Printer;
+use WaryHeron\Core\Search\Query\Parser;
 
 /** Makes a strategy of text that somebody brings: lines in a dialect, or synonyms for a concept. */
 final class StrategyImport
@@ -46,11 +47,19 @@ final class StrategyImport
             return match ($dialect) {
                 'cql' => Printer::print(CqlParser::parse($query, Dialects::cql()), Dialects::heron())->text,
                 'ccl' => Printer::print(CclParser::parse($query, Dialects::named('ccl') ?? throw new \LogicException('It ships.')), Dialects::heron())->text,
-                default => $query,
+                default => self::whole($query),
             };
-        } catch (CqlProblem|CclProblem $problem) {
+        } catch (CqlProblem|CclProblem|BadStrategy $problem) {
             throw new BadStrategy("Line {$line}, ".lcfirst($problem->getMessage()).' Nothing was taken.');
         }
+    }
+
+    /** @throws BadStrategy If it cannot be read to its end. */
+    private static function whole(string $query): string
+    {
+        $parsed = Parser::parse($query);
+
+        return $parsed->isComplete() ? $query : throw new BadStrategy($parsed->problems[0]->message());
     }
 
     /**

@@ -38,6 +38,9 @@
                         <p>On {{ $check->created_at->format('j M Y') }}, {{ number_format(count($check->items)) }} of {{ number_format($check->unread) }} unread publications were drawn (seed {{ $check->seed }}); {{ number_format($check->found_before) }} had been included before. {{ number_format($found['read']) }} of the {{ number_format($found['all']) }} {{ $found['read'] === 1 ? 'has' : 'have' }} a final decision{{ $found['gone'] > 0 ? "; {$found['gone']} left the review since" : '' }}.</p>
                         @if ($found['estimate'])
                             @php($e = $found['estimate'])
+                            @if ($e->isCount)
+                            <p class="mt-2"><strong>100 %</strong> of what was unread then has been read since, so {{ number_format($e->most) }} {{ $e->most === 1 ? 'is' : 'are' }} all there {{ $e->most === 1 ? 'was' : 'were' }} to find in it. This is counted, not estimated.</p>
+                            @else
                             <dl class="figures mt-2">
                                 <div><dt>included in the sample</dt><dd>{{ number_format($found['hits']) }}</dd></div>
                                 <div><dt>recall, estimated</dt><dd>{{ $percent($e->recall) }}</dd></div>
@@ -46,6 +49,7 @@
                                 <div><dt>at most</dt><dd>{{ number_format($e->most) }}</dd></div>
                             </dl>
                             <p class="small mt-2">With {{ round(100 * $e->confidence) }}% confidence, before more is read. Method: {{ RecallEstimate::METHOD }} (Buonaccorsi 1987; Callaghan and Müller-Hansen 2020). It is an estimate, not a promise: it holds for one sample looked at once, and drawing again until it pleases makes it worthless. Whether to stop is for the team to say, and to report.</p>
+                            @endif
                         @else
                             <p class="small quiet mt-1">The estimate comes when all of them are decided; what is found before says nothing yet. They are read before everything else.</p>
                         @endif

@@ -8,9 +8,10 @@
                 <x-empty title="No searches yet">A strategy is built once, concept by concept, and said in the language of every database you choose. You see what each word brings before anything is fetched.</x-empty>
             @else
                 <table class="table">
-                    <thead><tr><th>Strategy</th><th>Databases</th><th class="number">Versions</th><th>Last run</th><th class="number">Records</th></tr></thead>
+                    <thead><tr><th>Strategy</th><th>Databases</th><th class="number">Versions</th><th>Last run</th><th class="number">Records</th><th><span class="visually-hidden">Change</span></th></tr></thead>
                     <tbody>
                         @foreach ($strategies as $strategy)
+                            @if ($strategy->archived_at && ($loop->first || ! $strategies[$loop->index - 1]->archived_at)) <tr><th colspan="6" scope="colgroup" class="quiet">Put away</th></tr> @endif
                             @php $own = $runs->get($strategy->id, collect()); $last = $own->unique('source'); @endphp
                             <tr>
                                 <td><a class="title-link" href="{{ route('strategies.show', [$review, $strategy]) }}">{{ $strategy->name }}</a><br><span class="small quiet">begun by {{ $strategy->creator->name }}, {{ $strategy->created_at->format('j M Y') }}</span></td>
@@ -18,6 +19,7 @@
                                 <td class="number">{{ number_format($strategy->versions->count()) }}</td>
                                 <td>@forelse ($last as $run) <a href="{{ route('runs.show', [$review, $run]) }}">{{ $sources->has($run->source) ? $sources->shortName($run->source) : $run->source_title }}</a> {{ $run->ran_at->format('j M Y') }}<br> @empty <span class="quiet">not run yet</span> @endforelse</td>
                                 <td class="number">@foreach ($last as $run) {{ number_format($run->total) }}<br> @endforeach</td>
+                                <td>@can('search', $review)<form method="post" action="{{ route('strategies.archive', [$review, $strategy]) }}">@csrf <button class="button button-plain" name="away" value="{{ $strategy->archived_at ? 0 : 1 }}">{{ $strategy->archived_at ? 'Bring back' : 'Put away' }}<span class="visually-hidden">: {{ $strategy->name }}</span></button></form>@endcan</td>
                             </tr>
                         @endforeach
                     </tbody>

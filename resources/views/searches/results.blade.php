@@ -41,7 +41,7 @@
             @endif
         </section>
         <section class="sheet">
-            <header class="sheet-head"><h2>Take records along</h2></header>
+            <header class="sheet-head"><h2>Download records</h2></header>
             @if ($page && $page->total > 0)
                 <form class="sheet-body" method="get" action="{{ route('strategies.results.download', [$review, $strategy]) }}">
                     <input type="hidden" name="source" value="{{ $source }}"><input type="hidden" name="line" value="{{ $line }}">
@@ -51,7 +51,12 @@
                     <div class="field"><label for="fields">Fields</label><select class="input" id="fields" name="fields"><option value="citation">citation</option><option value="abstract" selected>with abstract</option><option value="complete">complete</option></select></div>
                     <div class="field"><label for="format">As</label><select class="input" id="format" name="format"><option value="ris">RIS</option><option value="csv">CSV</option><option value="xlsx">XLSX</option><option value="nbib">NBIB</option><option value="bibtex">BibTeX</option><option value="csl-json">CSL-JSON</option></select></div>
                     <label class="block mb-3"><input type="checkbox" name="strategy" value="1"> with the strategy</label>
-                    <button class="button">Download</button>
+                    <button class="button">Download this range</button>
+                    @error('to') <p class="field-error" role="alert">{{ $message }}</p> @enderror
+                    @if ($page->total > $most)
+                        <p class="field-label mt-3">Or all of them, {{ number_format($most) }} at a time</p>
+                        <div class="row mt-1">@for ($from = 1; $from <= min($page->total, 12 * $most); $from += $most) <button class="button button-plain" name="batch" value="{{ $from }}" formnovalidate>{{ number_format($from) }} to {{ number_format(min($page->total, $from + $most - 1)) }}</button> @endfor</div>
+                    @endif
                     <p class="field-help mt-2">At most {{ number_format($most) }} at once. To screen them here, run the strategy and fetch.</p>
                 </form>
             @else

@@ -3,6 +3,7 @@
 use WaryHeron\Core\Search\Dialect\Dialects;
 use WaryHeron\Core\Search\Dialect\TranslationNote;
 use WaryHeron\Core\Search\Query\Parser;
+use WaryHeron\Core\Search\Strategy\BadStrategy;
 use WaryHeron\Core\Search\Strategy\MixedOperators;
 use WaryHeron\Core\Search\Strategy\Spelling;
 use WaryHeron\Core\Search\Strategy\Strategy;
@@ -135,4 +136,23 @@ it('changes a strategy by name, or says why not', function (string $change, arra
     ['combine-lines', ['lines' => ['d'], 'how' => 'or'], 'at least two'],
     ['append', ['texts' => ['lamp', '#1 AND x']], ['lux', 'any(#1)', 'night', 'any(#3)', '#2 AND #4', 'lamp', '#6 AND x']],
     ['fly', [], 'no change that can be made'],
+]);
+
+it('leaves what is fetched as it was when lines are combined', function (?string $named) {
+    $strategy = Strategy::fromArray(['lines' => [['id' => 'a', 'text' => 'lux'], ['id' => 'b', 'text' => 'night'], ['id' => 'c', 'text' => '#1 AND #2'], ['id' => 'd', 'text' => 'type:letter']], 'result' => $named]);
+    $before = $strategy->lines[$strategy->resultNumber() - 1]->id;
+    [$after] = StrategyChange::apply($strategy, 'combine-lines', ['lines' => ['a', 'd'], 'how' => 'not'], fn (): string => 'new');
+    expect($after->lines[$after->resultNumber() - 1]->id)->toBe($before)->and($after->lines[4]->text)->toBe('#1 NOT #4');
+    [$made] = StrategyChange::apply($after, 'set-result', ['line' => 'new'], fn (): string => 'x');
+    expect($made->resultNumber())->toBe(5);
+})->with([null, 'c', 'b']);
+
+it('takes no line at all where one of them cannot be read', function (string $text, string $dialect, string $line) {
+    expect(fn () => StrategyImport::lines($text, $dialect))->toThrow(BadStrategy::class, $line);
+})->with([
+    'ours, a bracket' => ["lamp*\ntitle:(shift work*\nlux", 'heron', 'Line 2'],
+    'ours, a heading' => ["lamp*\nlux\nexp Naps/", 'heron', 'Line 3'],
+    'ours, a gap' => ["(nap OR\nlux", 'heron', 'Line 1'],
+    'CQL' => ["dc.title = lamp\n(lux", 'cql', 'Line 2'],
+    'command language' => ["TI=lamp\nTI=(lux", 'ccl', 'Line 2'],
 ]);
