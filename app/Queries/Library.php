@@ -8,6 +8,7 @@ use App\Models\Review;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
 use stdClass;
 use WaryHeron\Core\Screening\ItemState;
 use WaryHeron\Core\Screening\StagePurpose;
@@ -53,7 +54,7 @@ final readonly class Library
             ($step['apply'])($query);
             $steps[] = ['key' => $step['key'], 'words' => $step['words'], 'count' => (int) Cache::remember('library '.md5("{$state} {$query->toSql()} ".json_encode($query->getBindings(), JSON_THROW_ON_ERROR)), self::COUNTS_LAST, fn (): int => (clone $query)->count())];
         }
-        $at = self::decoded($cursor);
+        $at = self::decoded($cursor, $sort);
         $backwards = $at !== null && $at['back'];
         $left = $steps === [] ? $total : $steps[count($steps) - 1]['count'];
         $dense = $left * self::DENSE > $total;
@@ -145,12 +146,23 @@ final readonly class Library
     }
 
     /** @return ?array{value: string|int, id: string, back: bool, first: int} */
-    private static function decoded(?string $cursor): ?array
+    private static function decoded(?string $cursor, string $sort): ?array
     {
         $parts = $cursor === null ? null : json_decode((string) base64_decode(strtr($cursor, '-_', '+/')), true);
 
-        return is_array($parts) && count($parts) === 4 && is_scalar($parts[0]) && is_string($parts[1]) && is_bool($parts[2]) && is_int($parts[3])
-            ? ['value' => is_int($parts[0]) ? $parts[0] : (string) $parts[0], 'id' => $parts[1], 'back' => $parts[2], 'first' => $parts[3]]
+        // whatever was not written here is as if nothing had been said
+        return is_array($parts) && count($parts) === 4 && is_bool($parts[2] ?? null) && is_int($parts[3] ?? null) && $parts[3] > 0 && $parts[3] < 1_000_000_000
+            && is_string($parts[1]) && Str::isUlid($parts[1]) && self::isOf($sort, $parts[0])
+            ? ['value' => $parts[0], 'id' => $parts[1], 'back' => $parts[2], 'first' => $parts[3]]
             : null;
+    }
+
+    /** Whether a value is one that this order sorts by. */
+    private static function isOf(string $sort, mixed $value): bool
+    {
+        return match ($sort) {
+            'year', 'records' => is_int($value) && abs($value) < 1_000_000,
+            default => is_string($value) && mb_strlen($value) <= 2000 && ! str_contains($value, "\0"),
+        };
     }
 }

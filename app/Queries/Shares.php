@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Queries;
 
+use App\Models\Review;
 use App\Models\Stage;
 use App\Models\User;
 use Illuminate\Database\Query\Builder;
@@ -48,6 +49,12 @@ final class Shares
         }
 
         return $progress;
+    }
+
+    /** @return array<string, int> how much of what was shared out in a review each person has still to judge */
+    public static function open(Review $review): array
+    {
+        return DB::table('assignments')->where('review_id', $review->id)->where('waiting', true)->where('judged', false)->groupBy('user_id')->selectRaw('user_id, count(*) AS n')->pluck('n', 'user_id')->map(fn ($n): int => (int) $n)->all();
     }
 
     /** How many items wait at a stage in nobody's share. */

@@ -11,6 +11,7 @@ use App\Models\TranslationMark;
 use App\Sources\Counts;
 use App\Sources\SourceFailed;
 use App\Sources\Sources;
+use WaryHeron\Core\Search\Dialect\BadDialect;
 use WaryHeron\Core\Search\Dialect\Dialect;
 use WaryHeron\Core\Search\Query\Node\Heading;
 use WaryHeron\Core\Search\Strategy\BadStrategy;
@@ -62,7 +63,11 @@ final readonly class TranslationTable
             }
         }
         foreach (TeamDialect::query()->where('review_id', $review->id)->orderBy('name')->get() as $own) {
-            $dialect = Dialect::fromJson($own->file);
+            try {
+                $dialect = Dialect::fromJson($own->file);
+            } catch (BadDialect) {
+                continue; // saved before its pattern was refused; the page of dialects says what is wrong with it
+            }
             $all["own-{$own->name}"] = [$dialect->title(), $dialect, new Translation($dialect, null), null];
         }
 

@@ -36,7 +36,7 @@ final class ReferenceList
         $folder = TemporaryFolder::make();
         try {
             file_put_contents("{$folder}/references.json", implode('', [...(new CslJsonWriter)->write($references)]));
-            $made = Process::timeout(self::SECONDS)->input("---\nnocite: '@*'\n---\n")->run(['pandoc', '--from=markdown', "--to={$to}", '--citeproc', "--bibliography={$folder}/references.json", '--csl='.self::FOLDER."/{$style}.csl", '--wrap=none', '--output=-']);
+            $made = Process::timeout(self::SECONDS)->input("---\nnocite: '@*'\n---\n")->run([...TextDownload::LIMITS, 'pandoc', ...($to === 'docx' ? [] : ['--sandbox']), '--from=markdown', "--to={$to}", '--citeproc', "--bibliography={$folder}/references.json", '--csl='.self::FOLDER."/{$style}.csl", '--wrap=none', '--output=-']);
             if ($made->failed()) {
                 throw new \RuntimeException("pandoc failed: {$made->errorOutput()}");
             }

@@ -14,7 +14,7 @@ use EasyRdf\Graph;
  */
 final class SkosReader
 {
-    public const LARGEST = 64 * 1024 * 1024;
+    public const LARGEST = 20 * 1024 * 1024;
 
     public const QUALIFIER = 'urn:x-wary-heron:thesaurus#allowedQualifier';
 

@@ -101,11 +101,13 @@ export default () => ({
         this.ahead = null;
         this.sending = this.sending
             .then(() => ask('POST', this.$root.dataset.undo, { stroke: last.stroke }))
-            .then(() => this.get(`group=${last.key}`))
+            .then((answer) => {
+                this.left = answer.left.toLocaleString('en-GB');
+                return this.get(`group=${last.key}`);
+            })
             .then((html) => {
                 this.ahead = null;
                 this.show(html);
-                this.left = (Number(this.left.replace(/\D/g, '')) + 1).toLocaleString('en-GB');
                 this.fetchAhead();
             })
             .catch((failure) => {

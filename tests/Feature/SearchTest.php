@@ -275,8 +275,8 @@ it('takes a team’s own thesaurus whole or not at all, and shows it to no other
     $url = "/reviews/{$world->review->id}/thesauri";
     $file = fn (string $text) => Illuminate\Http\UploadedFile::fake()->createWithContent('own.ttl', $text);
     $prefix = "@prefix skos: <http://www.w3.org/2004/02/skos/core#> .\n";
-    $this->actingAs($world->people['specialist'])->post($url, ['title' => 'Ours', 'file' => $file("{$prefix}<urn:a> a skos:Concept ; skos:prefLabel \"A\" ; skos:broader <urn:b> . <urn:b> a skos:Concept ; skos:prefLabel \"B\" ; skos:broader <urn:a> .")])->assertSessionHas('problem');
-    expect(Scheme::query()->count())->toBe(0)->and(DB::table('scheme_concepts')->count())->toBe(0);
+    $this->actingAs($world->people['specialist'])->post($url, ['title' => 'Ours', 'file' => $file("{$prefix}<urn:a> a skos:Concept ; skos:prefLabel \"A\" ; skos:broader <urn:b> . <urn:b> a skos:Concept ; skos:prefLabel \"B\" ; skos:broader <urn:a> .")])->assertSessionHas('notice');
+    expect(App\Models\Task::query()->sole()->state)->toBe('failed')->and(Scheme::query()->count())->toBe(0)->and(DB::table('scheme_concepts')->count())->toBe(0);
     $this->post($url, ['title' => 'Ours', 'file' => $file("{$prefix}<urn:a> a skos:Concept ; skos:prefLabel \"Lamps\" ; skos:altLabel \"Lights\" .")])->assertSessionHas('notice');
     $own = Scheme::query()->sole();
     $this->getJson("{$url}/find?scheme={$own->id}&words=lights")->assertJsonPath('offers.0.reason', '“lights” is one of its other names, Lights')->assertJsonPath('offers.0.own', null);
@@ -335,6 +335,17 @@ it('says what the question leaves open, from its concepts, the thesauri and the 
     [$wide, $narrow] = [number_format(countAt('alder', 'night* or light*')), number_format(countAt('alder', 'visor*'))];
     expect($page)->toContain('The question names no outcome')->toContain('>Light exposure</button>')->toContain("“Everybody” is hardly bounded: {$wide} records in Alder, where the narrowest concept finds {$narrow}.")->toContain('“Sleep disorders” has no term yet.')->toContain('>Sleep disorders</button>')->toContain('The comparison is open.');
 });
+
+it('bounds what a pattern from a person can do', function (string $pattern, bool $taken) {
+    $world = new World;
+    $file = json_decode(WaryHeron\Core\Search\Dialect\Dialects::fileOf('ccl'), true);
+    $file['plainWord'] = $pattern;
+    $answer = $this->actingAs($world->people['specialist'])->postJson("/reviews/{$world->review->id}/dialects/try", ['file' => json_encode($file)])->assertOk();
+    expect($answer->json('problems') === [])->toBe($taken);
+})->with([
+    ['/^(?:\w|\w\w)+$/u', false], ['/^(a+)+$/', false], ['/^(a|aa)*$/', false], ['/^\w+\w+\w+$/', false], ['/^.*.*x$/', false], ['/^(?=(a+))\1$/', false], ['/^[a-z]{1,900}[a-z]{1,900}$/', false], ['/a+/', false], ['/^'.str_repeat('a|', 20_000).'$/', false],
+    ['/^\w+$/u', true], ['/^[a-z][a-z0-9.-]*$/iu', true], ['/^(?!(?:and|or|s\d+)$)[\p{L}\p{N}][\p{L}\p{N}.]*$/iu', true], ['/^[^\s()"]+$/u', true],
+]);
 
 it('takes hostile lines without harm', function (string $text, int $status) {
     Standin::answers();

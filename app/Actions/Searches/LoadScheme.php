@@ -5,11 +5,15 @@ declare(strict_types=1);
 namespace App\Actions\Searches;
 
 use App\Actions\WriteLog;
+use App\Jobs\AddThesaurus;
 use App\Models\Review;
 use App\Models\Scheme;
+use App\Models\Task;
 use App\Models\User;
 use App\Support\Copy;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Storage;
+use Illuminate\Support\Str;
 use WaryHeron\Core\Search\Text\IndexedText;
 use WaryHeron\Core\Vocabulary\BadScheme;
 use WaryHeron\Core\Vocabulary\ConceptScheme;
@@ -39,6 +43,23 @@ final readonly class LoadScheme
             ($this->log)($review, $by, 'scheme.added', "Added the thesaurus “{$scheme->title}” with ".number_format($scheme->size).' headings', $scheme);
 
             return $scheme;
+        });
+    }
+
+    /** The same in the background: a large file takes longer than a page may. */
+    public function later(User $by, Review $review, string $title, string $path, string $name): Task
+    {
+        $stored = 'thesauri/'.strtolower((string) Str::ulid());
+        $file = fopen($path, 'rb') ?: throw new \RuntimeException("Cannot read {$path}.");
+        Storage::writeStream($stored, $file);
+        is_resource($file) && fclose($file);
+
+        return DB::transaction(function () use ($by, $review, $title, $stored, $name): Task {
+            $task = $review->tasks()->create(['user_id' => $by->id, 'kind' => 'thesaurus', 'title' => "Reading the thesaurus {$name}", 'state' => 'queued', 'url' => route('thesauri', $review, false)]);
+            ($this->log)($review, $by, 'scheme.brought', "Brought the thesaurus file {$name}", $task);
+            AddThesaurus::dispatch($task->id, $stored, $title);
+
+            return $task;
         });
     }
 

@@ -11,6 +11,7 @@ use App\Models\Invitation;
 use App\Models\Membership;
 use App\Models\Review;
 use App\Models\User;
+use App\Queries\Shares;
 use Illuminate\Support\Facades\DB;
 
 final readonly class ChangeTeam
@@ -28,13 +29,24 @@ final readonly class ChangeTeam
         });
     }
 
-    /** Their decisions and answers stay; they no longer see the review. */
-    public function remove(User $by, Review $review, Membership $membership): void
+    /**
+     * Their decisions and answers stay; they no longer see the review. What was shared out to them and is not judged is free again.
+     *
+     * @return int how many items are in nobody's share now
+     */
+    public function remove(User $by, Review $review, Membership $membership): int
     {
-        DB::transaction(function () use ($by, $review, $membership): void {
+        return DB::transaction(function () use ($by, $review, $membership): int {
             $this->keepALead($review, $membership, null);
+            $freed = 0;
+            foreach ($review->stages as $stage) {
+                $freed += Shares::unjudged($stage)->where('assignments.user_id', $membership->user_id)->delete();
+            }
+            DB::table('notifications')->where('notifiable_id', $membership->user_id)->where('data->review_id', $review->id)->delete();
             $membership->delete();
-            ($this->log)($review, $by, 'team.removed', "Removed {$membership->user->name} from the review", $membership->user);
+            ($this->log)($review, $by, 'team.removed', "Removed {$membership->user->name} from the review", $membership->user, ['freed' => $freed]);
+
+            return $freed;
         });
     }
 

@@ -7,6 +7,7 @@ namespace App\Http\Controllers;
 use App\Actions\Searches\SaveDialect;
 use App\Models\Review;
 use App\Models\TeamDialect;
+use App\Support\Input;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
@@ -22,7 +23,7 @@ final class DialectController extends Controller
     public function index(Request $request, Review $review): View
     {
         $own = TeamDialect::query()->where('review_id', $review->id)->orderBy('name')->get();
-        $name = (string) $request->string('open');
+        $name = Input::text($request, 'open');
         $file = $own->firstWhere('name', $name)->file ?? (in_array($name, Dialects::NAMES, true) ? Dialects::fileOf($name) : null);
 
         return view('searches.dialects', ['review' => $review, 'own' => $own, 'name' => $name, 'file' => $file, 'strategies' => $review->strategies()->whereNull('archived_at')->orderByDesc('created_at')->get()]);

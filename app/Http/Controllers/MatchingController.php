@@ -18,6 +18,7 @@ use App\Queries\GroupTitles;
 use App\Queries\JoinedPublications;
 use App\Queries\PairingQueue;
 use App\Queries\PairPicture;
+use App\Support\Input;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -58,11 +59,11 @@ final class MatchingController extends Controller
         $groups = $matching === null ? [] : CertainGroups::shown($matching);
         $sample = $request->boolean('sample');
         if ($sample) {
-            $groups = $this->someOf($groups, 20, (int) $request->query('seed', '1'));
+            $groups = $this->someOf($groups, 20, Input::whole($request, 'seed', 1, 2_147_483_647));
         }
-        $page = max(1, (int) $request->query('page', '1'));
+        $page = Input::page($request);
 
-        return view('records.certain', ['review' => $review, 'matching' => $matching, 'count' => count($groups), 'page' => $page, 'sample' => $sample, 'seed' => (int) $request->query('seed', '1'), 'groups' => GroupTitles::of($review, array_slice($groups, 50 * ($page - 1), 50))]);
+        return view('records.certain', ['review' => $review, 'matching' => $matching, 'count' => count($groups), 'page' => $page, 'sample' => $sample, 'seed' => Input::whole($request, 'seed', 1, 2_147_483_647), 'groups' => GroupTitles::of($review, array_slice($groups, 50 * ($page - 1), 50))]);
     }
 
     public function join(Request $request, Review $review, StartJoining $start): RedirectResponse
@@ -74,7 +75,7 @@ final class MatchingController extends Controller
 
     public function joined(Request $request, Review $review): View
     {
-        return view('records.joined', ['review' => $review, 'joined' => JoinedPublications::of($review, max(1, (int) $request->query('page', '1')), $request->boolean('sample'))]);
+        return view('records.joined', ['review' => $review, 'joined' => JoinedPublications::of($review, Input::page($request), $request->boolean('sample'))]);
     }
 
     public function undo(Request $request, Review $review, Join $join, JoinPublications $publications): RedirectResponse

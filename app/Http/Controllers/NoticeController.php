@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Notices\NoticeKind;
+use App\Support\Input;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -22,7 +23,7 @@ final class NoticeController extends Controller
     /** Marks one as read, or all, and goes where it leads. */
     public function read(Request $request): RedirectResponse
     {
-        $id = $request->string('notice')->value();
+        $id = Input::text($request, 'notice');
         $unread = $this->me($request)->unreadNotifications();
         $one = $id === '' ? null : $this->me($request)->notifications()->where('id', preg_match('/^[0-9a-f-]{36}$/', $id) === 1 ? $id : null)->first();
         $id === '' ? $unread->update(['read_at' => now()]) : $one?->markAsRead();

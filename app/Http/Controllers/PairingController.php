@@ -57,7 +57,9 @@ final class PairingController extends Controller
             return response()->json(['message' => $refused->getMessage()], 409);
         }
 
-        return response()->json(['undone' => true]);
+        $matching = $review->latestMatching();
+
+        return response()->json(['undone' => true, 'left' => $matching === null ? 0 : count(PairingQueue::of($matching, $this->me($request))->groups)]);
     }
 
     /** @return array{group: ?PairingGroup, left: int, claimed: int, later: int} */

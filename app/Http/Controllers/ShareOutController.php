@@ -17,6 +17,7 @@ use App\Queries\LibraryChoices;
 use App\Queries\LibraryFilters;
 use App\Queries\ShareOutDraft;
 use App\Queries\Shares;
+use App\Support\Input;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -34,7 +35,13 @@ final class ShareOutController extends Controller
         $terms = ShareOutTerms::from($request, $review, $stage->required_decisions);
         $filters = $this->filters($request, $review);
 
+        $typed = [];
+        foreach (['q', 'tag', 'delivery', 'state', 'of', 'coded', 'sample', 'percent', ...$this->screeners($review)->map(fn (User $one): string => "quota.{$one->id}")->all()] as $key) {
+            $typed[$key] = Input::text($request, $key);
+        }
+
         return view('screening.share-outs', [
+            'typed' => $typed,
             'review' => $review, 'stage' => $stage, 'people' => $this->screeners($review), 'terms' => $terms, 'filters' => $filters, 'choices' => LibraryChoices::of($review),
             'draft' => $request->has('people') && $request->user()?->can('manage', $review) ? ShareOutDraft::of($stage, $filters, $terms) : null,
             'shareOuts' => ShareOut::query()->where('review_id', $review->id)->where('stage_id', $stage->id)->with('creator')->orderByDesc('id')->get(),

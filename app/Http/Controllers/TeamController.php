@@ -10,6 +10,7 @@ use App\Actions\Team\InvitePerson;
 use App\Models\Invitation;
 use App\Models\Membership;
 use App\Models\Review;
+use App\Queries\Shares;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -20,7 +21,7 @@ final class TeamController extends Controller
     public function show(Review $review): View
     {
         return view('question.team', [
-            'review' => $review,
+            'review' => $review, 'open' => Shares::open($review),
             'members' => $review->memberships()->with('user')->get()->sortBy('user.name'),
             'invitations' => $review->invitations()->with('inviter')->whereNull('accepted_at')->whereNull('withdrawn_at')->get(),
         ]);
@@ -44,9 +45,9 @@ final class TeamController extends Controller
 
     public function remove(Request $request, Review $review, Membership $membership, ChangeTeam $change): RedirectResponse
     {
-        $change->remove($this->me($request), $review, $membership);
+        $freed = $change->remove($this->me($request), $review, $membership);
 
-        return redirect()->route('team', $review)->with('notice', 'Removed. What this person did is kept.');
+        return redirect()->route('team', $review)->with('notice', 'Removed. What this person did is kept.'.($freed > 0 ? ' '.number_format($freed).($freed === 1 ? ' item that was' : ' items that were').' shared out to them is in nobody’s share now; share it out anew.' : ''));
     }
 
     public function withdraw(Request $request, Review $review, Invitation $invitation, ChangeTeam $change): RedirectResponse

@@ -6,16 +6,16 @@ namespace App\Http\Controllers;
 
 use App\Actions\Searches\LoadScheme;
 use App\Actions\Searches\RuleOnHeading;
+use App\Files\FileName;
 use App\Models\Review;
 use App\Models\Scheme;
 use App\Queries\HeadingFinder;
 use App\Queries\Headings;
+use App\Support\Input;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
-use Illuminate\Http\UploadedFile;
-use WaryHeron\Core\Vocabulary\BadScheme;
 use WaryHeron\Core\Vocabulary\SkosReader;
 
 final class ThesaurusController extends Controller
@@ -23,10 +23,10 @@ final class ThesaurusController extends Controller
     public function index(Request $request, Review $review): View
     {
         $schemes = Headings::schemes($review);
-        $scheme = $schemes->firstWhere('id', $request->query('scheme')) ?? $schemes->first();
+        $scheme = $schemes->firstWhere('id', Input::text($request, 'scheme')) ?? $schemes->first();
 
         return view('searches.thesauri', [
-            'review' => $review, 'schemes' => $schemes, 'scheme' => $scheme, 'heading' => mb_substr((string) $request->string('heading'), 0, 200),
+            'review' => $review, 'schemes' => $schemes, 'scheme' => $scheme, 'heading' => mb_substr(Input::text($request, 'heading'), 0, 200),
             'tops' => $scheme === null ? [] : array_map(fn (\stdClass $row): array => ['label' => $row->label, 'hasNarrower' => $row->has_narrower], (new Headings($scheme, $review))->tops()),
         ]);
     }
@@ -58,14 +58,9 @@ final class ThesaurusController extends Controller
     public function store(Request $request, Review $review, LoadScheme $load): RedirectResponse
     {
         $given = $request->validate(['title' => ['nullable', 'string', 'max:120'], 'file' => ['required', 'file', 'max:'.intdiv(SkosReader::LARGEST, 1024)]]);
-        $file = $request->file('file');
-        try {
-            $scheme = $load->add($this->me($request), $review, (string) ($given['title'] ?? ''), (string) ($file instanceof UploadedFile ? $file->getContent() : ''));
-        } catch (BadScheme $bad) {
-            return redirect()->route('thesauri', $review)->with('problem', "{$bad->getMessage()} Nothing was changed.");
-        }
+        $load->later($this->me($request), $review, trim((string) ($given['title'] ?? '')), $given['file']->getRealPath(), FileName::of($given['file']->getClientOriginalName()));
 
-        return redirect()->route('thesauri', [$review, 'scheme' => $scheme->id])->with('notice', "Added “{$scheme->title}” with ".number_format($scheme->size).' headings.');
+        return redirect()->route('thesauri', $review)->with('notice', 'The thesaurus is being read. It is told above when it is here.');
     }
 
     /** A person says whether a heading there stands for one here. */

@@ -11,6 +11,7 @@ use App\Queries\Waterline;
 use Illuminate\Contracts\View\View;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Gate;
 use Illuminate\View\Component;
 
 /** The frame around every page: the bar, and within a review the Waterline and the places of the area. */
@@ -53,7 +54,17 @@ final class Page extends Component
             default => [],
         };
 
+        $places = array_filter($places, fn (string $name): bool => $this->leadsOn($name), ARRAY_FILTER_USE_KEY);
+
         return array_map(fn (string $name, string $label): array => ['name' => $name, 'label' => $label, 'url' => $name === 'full-texts.read' ? route('desk', [$this->review, 'stage' => $this->review === null ? '' : Retrievals::stage($this->review)?->id]) : route($name, $this->review)], array_keys($places), $places);
+    }
+
+    /** Whether this person may open a place: what would only refuse is not offered. */
+    private function leadsOn(string $name): bool
+    {
+        $ability = ['pairing' => 'deliver', 'desk' => 'screen', 'full-texts.read' => 'screen', 'searches.create' => 'search'][$name] ?? 'view';
+
+        return $this->review === null || Gate::allows($ability, $this->review);
     }
 
     /** @return list<array{title: string, about: string, url: string}> what Ctrl-K knows by name */
@@ -68,6 +79,11 @@ final class Page extends Component
             'Coding table' => route('coding', $this->review), 'Codebook' => route('codebook', $this->review), 'Report and flow' => route('report', $this->review),
             'Exports: included publications and coding table' => route('report', $this->review).'#exports', 'The Log' => route('log', $this->review),
         ];
+        foreach (['New strategy' => 'searches.create', 'Pairing Desk: judge suspected duplicates' => 'pairing', 'Reading Desk: screen the next item' => 'desk'] as $title => $name) {
+            if (! $this->leadsOn($name)) {
+                unset($inReview[$title]);
+            }
+        }
         $all = [...$inReview, ...$general];
 
         return array_map(fn (string $title, string $url): array => ['title' => $title, 'about' => 'screen', 'url' => $url], array_keys($all), $all);

@@ -10,6 +10,12 @@ use WaryHeron\Core\Search\Query\LimitKind;
 /** @internal Checks a dialect file key by key; docs/dialects.md describes them. */
 final class DialectFile
 {
+    /**
+     * Reserved words, one sort of signs, and another repeated: such a pattern looks at each sign once, so that one from a stranger
+     * cannot run for ever. Nested or alternating repetitions could.
+     */
+    private const LINEAR = '~^/\^(?:\(\?!\(\?:[\p{L}\p{N}\-]+(?:\\\\d\+)?(?:\|[\p{L}\p{N}\-]+(?:\\\\d\+)?)*\)\$\))?(?:(?:\[(?:[^\]\\\\]|\\\\.)+\]|\\\\[wSd]|\\\\p\{\w+\}))?(?:\[(?:[^\]\\\\]|\\\\.)+\]|\\\\[wSd]|\\\\p\{\w+\})[+*]?\$/[iu]*$~u';
+
     private const LARGEST = 64_000;
 
     private const KEYS = ['name', 'title', 'boolean', 'fields', 'fieldForm', 'fieldScope', 'fieldJoin', 'plainWord', 'escape', 'escaped', 'truncation', 'proximity', 'heading', 'limits', 'lines', 'longest', 'reader'];
@@ -109,9 +115,9 @@ final class DialectFile
     private function plainWord(): void
     {
         $pattern = $this->data['plainWord'];
-        // only anchored classes and groups: a pattern from a stranger must not be able to run for ever
-        if (! is_string($pattern) || preg_match('~^/\^.*\$/[iu]*$~u', $pattern) !== 1 || preg_match('/[+*}]\)?[+*{]/', $pattern) === 1 || @preg_match($pattern, 'word') === false) {
-            $this->problems[] = '“plainWord” is a pattern from ^ to $ for words that need no quotation marks, as in "/^\\\\w+$/u".';
+        if (! is_string($pattern) || preg_match(self::LINEAR, $pattern) !== 1 || @preg_match($pattern, 'word') === false) {
+            $this->problems[] = '“plainWord” is a pattern for words that need no quotation marks: words that it is not, if there are such, then one or two sorts of signs, the last as often as you like, '
+                .'as in "/^(?!(?:and|or)$)[a-z][a-z0-9-]*$/iu" or "/^\\\\w+$/u".';
         }
     }
 

@@ -22,7 +22,13 @@
                                     {{ $member->role->label() }}
                                 @endif
                             </td>
-                            <td>@if ($mayChange) <form method="post" action="{{ route('team.remove', [$review, $member]) }}">@csrf @method('delete') <button class="button button-plain" aria-label="Remove {{ $member->user->name }}">Remove</button></form> @endif</td>
+                            <td>@if ($mayChange)
+                                <x-menu label="Remove…" class="button button-plain" aria-label="Remove {{ $member->user->name }}…">
+                                    <form method="post" action="{{ route('team.remove', [$review, $member]) }}">@csrf @method('delete')
+                                        <p>Remove {{ $member->user->name }} from the review? What they decided, coded and wrote is kept; they no longer see it.</p>
+                                        @if (($open[$member->user_id] ?? 0) > 0) <p class="mt-2"><strong>{{ number_format($open[$member->user_id]) }} {{ $open[$member->user_id] === 1 ? 'item of theirs is' : 'items of theirs are' }} not judged.</strong> They will be in nobody’s share, unless you <a href="{{ route('share-outs', $review) }}">hand them on</a> first.</p> @endif
+                                        <button class="button mt-2">Remove {{ $member->user->name }}</button></form>
+                                </x-menu> @endif</td>
                         </tr>
                     @endforeach
                 </tbody>

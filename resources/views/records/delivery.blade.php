@@ -23,7 +23,7 @@
                     </tbody>
                 </table>
             </section>
-            @if ($sheet->records > 0)
+            @if ($sheet->records > 0 && $sheet->years !== [])
                 <section class="sheet">
                     <header class="sheet-head"><h2>What came</h2> <span>{{ number_format($sheet->records) }} records by year of publication, and what they lack</span></header>
                     @php($most = max($sheet->years))

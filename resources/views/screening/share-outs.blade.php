@@ -72,17 +72,17 @@
                     <fieldset class="field"><legend class="field-label">From the pool of</legend>
                         <select class="input" name="pool" aria-label="Pool"><option value="free" @selected($terms['pool'] === 'free')>all that is free: not judged, in no share</option><option value="undecided" @selected($terms['pool'] === 'undecided')>all that has not opened</option></select>
                         <details class="mt-1" @if ($filters->steps !== [] || $filters->problem !== '') open @endif><summary class="cursor-pointer small">Only some of it</summary>
-                            <label class="block">Query <input class="input input-mono" name="q" value="{{ request('q') }}" placeholder="title:light*" spellcheck="false"></label>
+                            <label class="block">Query <input class="input input-mono" name="q" value="{{ $typed['q'] }}" placeholder="title:light*" spellcheck="false"></label>
                             @if ($filters->problem !== '') <p class="field-error" role="alert">{{ $filters->problem }}</p> @endif
-                            <label class="block">Delivery <select class="input" name="delivery"><option value="">any</option>@foreach ($deliveries as $delivery) <option value="{{ $delivery->id }}" @selected(request('delivery') === $delivery->id)>{{ $delivery->source_name }}{{ $delivery->file_name ? ": {$delivery->file_name}" : '' }}</option> @endforeach</select></label>
-                            @if ($choices->tags !== []) <label class="block">Tag <select class="input" name="tag"><option value="">any</option>@foreach ($choices->tags as $one) <option @selected(request('tag') === $one)>{{ $one }}</option> @endforeach</select></label> @endif
-                            <label class="block">Where it stands <select class="input" name="state"><option value="">anywhere</option>@foreach (['included' => 'included', 'excluded' => 'excluded', 'disagreement' => 'in disagreement'] as $key => $words) <option value="{{ $key }}" @selected(request('state') === $key)>{{ $words }}</option> @endforeach</select></label>
-                            @if ($review->stages->count() > 1) <label class="block">at <select class="input" name="of">@foreach ($review->stages as $one) <option value="{{ $one->id }}" @selected(request('of') === $one->id)>{{ $one->name }}</option> @endforeach</select></label> @endif
-                            <label class="block"><input type="checkbox" name="coded" value="1" @checked(request('coded'))> with coded answers</label>
+                            <label class="block">Delivery <select class="input" name="delivery"><option value="">any</option>@foreach ($deliveries as $delivery) <option value="{{ $delivery->id }}" @selected($typed['delivery'] === $delivery->id)>{{ $delivery->source_name }}{{ $delivery->file_name ? ": {$delivery->file_name}" : '' }}</option> @endforeach</select></label>
+                            @if ($choices->tags !== []) <label class="block">Tag <select class="input" name="tag"><option value="">any</option>@foreach ($choices->tags as $one) <option @selected($typed['tag'] === $one)>{{ $one }}</option> @endforeach</select></label> @endif
+                            <label class="block">Where it stands <select class="input" name="state"><option value="">anywhere</option>@foreach (['included' => 'included', 'excluded' => 'excluded', 'disagreement' => 'in disagreement'] as $key => $words) <option value="{{ $key }}" @selected($typed['state'] === $key)>{{ $words }}</option> @endforeach</select></label>
+                            @if ($review->stages->count() > 1) <label class="block">at <select class="input" name="of">@foreach ($review->stages as $one) <option value="{{ $one->id }}" @selected($typed['of'] === $one->id)>{{ $one->name }}</option> @endforeach</select></label> @endif
+                            <label class="block"><input type="checkbox" name="coded" value="1" @checked($typed['coded'])> with coded answers</label>
                         </details>
                     </fieldset>
                     <fieldset class="field"><legend class="field-label">All of it, or a random part</legend>
-                        <div class="line-up"><input class="input number" name="sample" inputmode="numeric" size="5" aria-label="So many items" value="{{ request('sample') }}" placeholder="all"> items, or <input class="input number" name="percent" inputmode="decimal" size="3" aria-label="So many percent" value="{{ request('percent') }}"> %</div>
+                        <div class="line-up"><input class="input number" name="sample" inputmode="numeric" size="5" aria-label="So many items" value="{{ $typed['sample'] }}" placeholder="all"> items, or <input class="input number" name="percent" inputmode="decimal" size="3" aria-label="So many percent" value="{{ $typed['percent'] }}"> %</div>
                         <div class="line-up mt-1"><label for="seed">drawn with the seed</label> <input class="input number" id="seed" name="seed" inputmode="numeric" size="7" value="{{ $terms['seed'] }}"></div>
                         <p class="field-help">The same seed draws the same part again.</p></fieldset>
                     <fieldset class="field"><legend class="field-label">How</legend><div class="choices">
@@ -93,7 +93,7 @@
                     </fieldset>
                     <fieldset class="field"><legend class="field-label">Whom, and how many each</legend>
                         @foreach ($people as $person)
-                            <div class="line-up"><label class="grow"><input type="checkbox" name="people[]" value="{{ $person->id }}" @checked($asked === [] || in_array($person->id, $asked, true))> {{ $person->name }}</label> <input class="input number" name="quota[{{ $person->id }}]" inputmode="numeric" size="6" aria-label="Quota of {{ $person->name }}" placeholder="rest" value="{{ request("quota.{$person->id}") }}"></div>
+                            <div class="line-up"><label class="grow"><input type="checkbox" name="people[]" value="{{ $person->id }}" @checked($asked === [] || in_array($person->id, $asked, true))> {{ $person->name }}</label> <input class="input number" name="quota[{{ $person->id }}]" inputmode="numeric" size="6" aria-label="Quota of {{ $person->name }}" placeholder="rest" value="{{ $typed["quota.{$person->id}"] }}"></div>
                         @endforeach
                         <p class="field-help">Without a number: the rest, evenly.</p>
                     </fieldset>
