@@ -6,14 +6,26 @@ is_stamped() { [ -f "$ROOT/var/stamps/$1" ] && [ "$(cat "$ROOT/var/stamps/$1")" 
 
 stamp() { mkdir -p "$ROOT/var/stamps" && echo "$2" >"$ROOT/var/stamps/$1"; }
 
+composer_install() {
+    env COMPOSER="$1" COMPOSER_ALLOW_SUPERUSER=1 COMPOSER_IGNORE_PLATFORM_REQ=php+ HERON_INSTANCE_DIR= \
+        composer install --no-interaction --no-progress --quiet
+}
+
 need_composer() {
     local now
-    now="$(stamp_of composer.json shims/composer.json)"
+    now="$(stamp_of composer.json shims/composer.json pins/composer.json pins/dev/composer.json)"
     if [ -f vendor/autoload.php ] && [ -f vendor/bin/pest ] && is_stamped composer "$now"; then return 0; fi
     step "Installing the PHP packages"
     # the spreadsheet library's last release that installs here says PHP 8.1, and runs on 8.2
     rm -f bootstrap/cache/packages.php bootstrap/cache/services.php
-    quietly "composer install" env COMPOSER_ALLOW_SUPERUSER=1 COMPOSER_IGNORE_PLATFORM_REQ=php+ HERON_INSTANCE_DIR= composer install --no-interaction --no-progress --quiet
+    if ! composer_install composer.json >/dev/null 2>&1; then
+        done_step "The registry does not offer every version that pins/ names; asking for what it has"
+        php -r '$c = json_decode(file_get_contents("composer.json"), true);
+            unset($c["require"]["wary-heron/pins"], $c["require-dev"]["wary-heron/pins-dev"]);
+            file_put_contents("composer.unpinned.json", json_encode($c, JSON_UNESCAPED_SLASHES));'
+        quietly "composer install" composer_install composer.unpinned.json
+        rm -f composer.unpinned.json
+    fi
     chmod -R a+rX vendor # some archives unpack with files that only their owner may read
     php -d pcov.enabled=0 artisan --version >/dev/null # writes the list of services while this user may
     chmod a+r bootstrap/cache/*.php
