@@ -1,4 +1,5 @@
 import { isTyping } from './keys';
+import { stillMeans } from './meanwhile';
 import { ask, data } from './server';
 import { newNumbers } from './strategyNumbers';
 import { judged } from './yields';
@@ -11,6 +12,7 @@ export default () => ({
     sheet: { sources: [], blocks: [], chain: [], limits: [], rest: [] },
     numbers: {},
     problem: '',
+    meanwhile: '',
     busy: 0,
     counting: false,
     target: '',
@@ -129,25 +131,33 @@ export default () => ({
     },
     get stateWords() {
         if (this.busy > 0) return 'Saving …';
+        if (this.meanwhile) return this.meanwhile;
         return this.counting ? 'Counting …' : `Saved. Last: ${this.sheet.change}`;
     },
-    async send(change, values = {}) {
+    async send(change, values = {}, again = true) {
         this.busy++;
         this.problem = '';
+        const before = this.sheet;
         try {
-            this.sheet = await ask('POST', this.boardRoot.dataset.url, { revision: this.sheet.revision, change, with: values });
-            this.count();
+            this.show(await ask('POST', this.boardRoot.dataset.url, { revision: before.revision, change, with: values }));
             return true;
         } catch (failure) {
             this.problem = failure.message;
-            if (failure.body?.sheet) {
-                this.sheet = failure.body.sheet;
-                this.count();
-            }
-            return false;
+            if (failure.body?.sheet) this.show(failure.body.sheet);
+            return again && failure.body?.sheet && stillMeans(change, values, before, this.sheet) ? await this.sendAgain(change, values) : false;
         } finally {
             this.busy--;
         }
+    },
+    async sendAgain(change, values) {
+        const done = await this.send(change, values, false);
+        if (done) this.meanwhile = 'Somebody changed the strategy meanwhile; your change was added to theirs.';
+        return done;
+    },
+    show(sheet) {
+        this.sheet = sheet;
+        this.meanwhile = '';
+        this.count();
     },
     focusBlock(block) {
         this.target = block.id;
@@ -182,7 +192,7 @@ export default () => ({
             this.editing = '';
             const added = this.sheet.blocks[this.sheet.blocks.length - 1];
             this.target = added.id;
-            this.$nextTick(() => this.boardRoot.querySelector(`[data-block="${added.id}"] .board-add input`)?.focus());
+            this.focusOn(`[data-block="${added.id}"] .board-add input`);
         }
     },
     async rename(block, event) {
@@ -194,7 +204,10 @@ export default () => ({
     },
     stopEditing(id) {
         this.editing = '';
-        this.$nextTick(() => this.boardRoot.querySelector(`[data-term="${id}"]`)?.focus());
+        this.focusOn(`[data-term="${id}"]`);
+    },
+    toBoard() {
+        this.boardRoot.querySelector('[data-term], .board-add input, [data-key="N"]')?.focus();
     },
     moveBlock(block, by) {
         this.send('move-block', { block: block.id, to: Math.max(1, block.at + by) });
@@ -202,14 +215,23 @@ export default () => ({
     combine(block) {
         this.send('combine-block', { block: block.id, on: !block.combined });
     },
-    removeBlock(block) {
-        this.send('remove-block', { block: block.id });
+    async removeBlock(block) {
+        const all = this.sheet.blocks;
+        const next = all[all.findIndex((one) => one.id === block.id) + 1] ?? all.at(-2);
+        if (await this.send('remove-block', { block: block.id })) this.focusOn(next ? `[data-block="${next.id}"] .board-add input` : '[data-key="N"]');
     },
-    removeTerm(term) {
-        this.send('remove-term', { line: term.id });
+    async removeTerm(term) {
+        const block = this.sheet.blocks.find((one) => one.terms.some((other) => other.id === term.id));
+        const at = block.terms.findIndex((one) => one.id === term.id);
+        const next = block.terms[at + 1] ?? block.terms[at - 1];
+        if (await this.send('remove-term', { line: term.id })) this.focusOn(next ? `[data-term="${next.id}"]` : `[data-block="${block.id}"] .board-add input`);
     },
-    removeLimit(row) {
-        this.send('remove-limit', { line: row.id });
+    async removeLimit(row) {
+        if (await this.send('remove-limit', { line: row.id })) this.focusOn('[aria-label="The board"]');
+    },
+    // where the hand goes on after what had the focus is gone
+    focusOn(selector) {
+        this.$nextTick(() => this.boardRoot.querySelector(selector)?.focus());
     },
     openTerm(term) {
         if (term.heading) {
@@ -247,7 +269,7 @@ export default () => ({
             to = { block: next.id, to: by < 0 ? next.terms.length + 1 : 1 };
         }
         await this.send('move-term', { line: term.id, ...to });
-        this.$nextTick(() => this.boardRoot.querySelector(`[data-term="${term.id}"]`)?.focus());
+        this.focusOn(`[data-term="${term.id}"]`);
     },
     drag(term, event) {
         this.dragged = term.id;
@@ -281,7 +303,7 @@ export default () => ({
             event.preventDefault();
             event.shiftKey ? this.redo() : this.undo();
         } else if (!isTyping(event) && !event.ctrlKey && !event.metaKey && !event.altKey) {
-            const does = { n: () => this.boardRoot.querySelector('[data-edit="new-block"]') && this.addBlock(), z: () => this.sheet.canUndo && this.undo(), y: () => this.sheet.canRedo && this.redo(), t: () => document.getElementById('words')?.focus() }[event.key];
+            const does = { n: () => this.boardRoot.querySelector('[data-edit="new-block"]') && this.addBlock(), z: () => this.sheet.canUndo && this.undo(), y: () => this.sheet.canRedo && this.redo(), t: () => document.getElementById('words')?.focus(), b: () => this.toBoard() }[event.key];
             if (does && this.canChange) {
                 event.preventDefault();
                 does();

@@ -80,7 +80,7 @@ export default () => ({
             this.explode = found.children.length > 0;
             this.major = false;
             this.qualifier = '';
-            document.querySelector('[aria-label="Headings found"]')?.scrollTo(0, 0);
+            this.$nextTick(() => this.panel.querySelector('.heading-name')?.focus());
         } catch (failure) {
             this.failure = failure.status === 404 ? `“${label}” is no heading of this thesaurus.` : failure.message;
         } finally {
@@ -102,10 +102,6 @@ export default () => ({
     get narrowsEarly() {
         return this.major || this.qualifier !== '';
     },
-    get addWords() {
-        const block = this.canAdd ? this.sheet.blocks.find((one) => one.id === this.target) : null;
-        return block ? `Add to “${block.name || 'the concept'}”` : 'Add to a new concept';
-    },
     get query() {
         const quoted = (text) => `"${text.replace(/"/g, '')}"`;
         const left = this.explode ? this.heading.children.filter((child) => !child.taken) : [];
@@ -114,10 +110,10 @@ export default () => ({
     async add() {
         const texts = [this.query, ...this.heading.names.filter((name) => name.taken).map((name) => (name.text.includes(' ') ? `"${name.text}"` : name.text))];
         const block = this.sheet.blocks.find((one) => one.id === this.target);
-        if (block) {
-            await this.send('add-terms', { block: block.id, texts });
-        } else {
-            await this.send('fill', { blocks: [{ name: this.heading.label, terms: texts }] });
-        }
+        const done = block ? await this.send('add-terms', { block: block.id, texts }) : await this.send('fill', { blocks: [{ name: this.heading.label, terms: texts }] });
+        if (!done) return;
+        const words = document.getElementById('words');
+        words.focus();
+        words.select();
     },
 });

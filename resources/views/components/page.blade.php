@@ -10,6 +10,7 @@
 </head>
 <body>
     <a class="skip" href="#main">To the content</a>
+    {{ $skip ?? '' }}
     <header class="bar" x-data="theme">
         <a class="bar-home" href="{{ route('home') }}" aria-label="Wary Heron, all reviews">
             <svg width="22" height="22" viewBox="0 0 22 22" aria-hidden="true"><path d="M3 20h16M9 20V12c0-4 5-3 5-7 0-2-1.5-3-3-3-1.2 0-2 .8-2 2l-6 1.500 6 .8" fill="none" stroke="currentColor" stroke-width="1.5" stroke-linecap="round"/></svg>

@@ -1,4 +1,5 @@
 <x-page :title="$strategy->name" :review="$review" stage="searches" place="searches">
+    <x-slot:skip><a class="skip" href="#board">To the board's terms</a></x-slot:skip>
     <div class="desk desk-spine desk-fixed" x-data="strategyBoard" data-url="{{ route('strategies.change', [$review, $strategy], false) }}" data-numbers="{{ route('strategies.numbers', [$review, $strategy], false) }}" x-on:keydown.window="key" x-on:click.window="pressed">
         <script type="application/json" id="sheet">@json($sheet)</script>
         @can('search', $review)
@@ -21,8 +22,8 @@
         @endcan
         <section class="sheet">
             <x-strategy.head :review="$review" :strategy="$strategy" current="show" />
-            <span hidden data-key="E" data-does="Change the term that has the focus"></span><span hidden data-key="Alt ↑ ↓" data-does="Move it, also into the next concept"></span><span hidden data-key="Delete" data-does="Take it off"></span>
-            <div class="sheet-scroll" tabindex="0" aria-label="The board">
+            <span hidden data-key="B" data-does="Go to the first term"></span><span hidden data-key="E" data-does="Change the term that has the focus"></span><span hidden data-key="Alt ↑ ↓" data-does="Move it, also into the next concept"></span><span hidden data-key="Delete" data-does="Take it off"></span>
+            <div class="sheet-scroll" id="board" tabindex="0" aria-label="The board">
                 <p class="unsent" x-show="problem" x-cloak x-text="problem" role="alert"></p>
                 <table class="table board">
                     <thead><tr>

@@ -7,7 +7,7 @@
 <div class="section" x-show="heading" x-cloak>
     <template x-if="heading">
         <div>
-            <h3 class="heading-name" x-text="heading.label"></h3>
+            <h3 class="heading-name" tabindex="-1" x-text="heading.label"></h3>
             <p class="small quiet"><span x-text="heading.countWords"></span></p>
             <p class="serif mt-1" x-show="heading.note" x-text="heading.note"></p>
             <p class="serif mt-1" x-show="heading.definition" x-text="heading.definition"></p>
@@ -27,7 +27,10 @@
                         <template x-for="name in heading.names" x-bind:key="name.text"><label class="mr-2 inline-block"><input type="checkbox" x-model="name.taken"> <span x-text="name.text"></span></label></template>
                     </fieldset>
                     <p class="small quiet" x-show="narrowsEarly">Narrowing this early can lose studies.</p>
-                    <button type="button" class="button button-go justify-self-start" x-on:click="add" x-text="addWords"></button>
+                    <div class="row flex-wrap">
+                        <button type="button" class="button button-go" x-on:click="add">Add to</button>
+                        <select class="input small" x-model="target" aria-label="To which concept"><template x-for="one in sheet.blocks" x-bind:key="one.id"><option x-bind:value="one.id" x-bind:selected="one.id === target" x-text="one.name || 'a concept without a name'"></option></template><option value="" x-bind:selected="target === ''">a new concept</option></select>
+                    </div>
                 </div>
             @endif
             <p class="small mt-2" x-show="heading.hasRelated"><span class="quiet">Related:</span> <template x-for="one in heading.related" x-bind:key="one"><button type="button" class="linklike mr-2" x-on:click="open(one)" x-text="one"></button></template></p>
