@@ -9,6 +9,7 @@ use App\Actions\Refused;
 use Illuminate\Database\QueryException;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Http\Exceptions\ThrottleRequestsException;
+use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
 use Symfony\Component\HttpFoundation\Response;
@@ -23,14 +24,17 @@ final class Problems
     /** Text that it cannot keep or numbers beyond its own: nothing of ours sends these, so the address or form was made up. */
     private const NOT_STORABLE = ['22021', '22003', '22P05', '22008', '22007', '22P02'];
 
+    /** Never kept in a session, however a form ends. */
+    private const SECRET = ['password', 'password_confirmation', 'current_password'];
+
     public static function handle(Exceptions $exceptions): void
     {
         $exceptions->dontReport(Refused::class);
-        $exceptions->dontFlash(['password', 'password_confirmation', 'current_password']);
+        $exceptions->dontFlash(self::SECRET);
         $exceptions->map(QueryException::class, self::fromDatabase(...));
         $exceptions->render(fn (Refused $refused, Request $request): Response => $request->expectsJson()
             ? response()->json(['message' => $refused->getMessage(), 'context' => $refused->context], 409)
-            : back()->withInput()->with('problem', $refused->getMessage()));
+            : self::asTyped($request)->with('problem', $refused->getMessage()));
         $exceptions->render(self::onItsPage(...));
         $exceptions->respond(function (Response $response, \Throwable $of, Request $request): Response {
             if (in_array($response->getStatusCode(), [403, 429], true)) {
@@ -59,10 +63,15 @@ final class Problems
 
         return match (true) {
             $problem->getStatusCode() === 419 && Auth::guest() => redirect()->route('sign-in')->with('notice', 'You had been signed out, so this was not done. Sign in, then go back: what you typed is still there.'),
-            $problem->getStatusCode() === 419 => back()->withInput()->with('problem', 'This page had been open for too long, so it was not done yet. What you typed is here: press again.'),
-            $problem instanceof ThrottleRequestsException => back()->withInput()->with('problem', self::wait($problem)),
+            $problem->getStatusCode() === 419 => self::asTyped($request)->with('problem', 'This page had been open for too long, so it was not done yet. What you typed is here: press again.'),
+            $problem instanceof ThrottleRequestsException => self::asTyped($request)->with('problem', self::wait($problem)),
             default => null,
         };
+    }
+
+    private static function asTyped(Request $request): RedirectResponse
+    {
+        return back()->withInput($request->except(self::SECRET));
     }
 
     public static function wait(HttpException $problem): string

@@ -92,6 +92,21 @@ it('hands on what somebody left undone, and keeps what they decided', function (
     expect(Shares::left($stage))->toBe([])->and(DB::table('assignments')->count())->toBe(3)->and(LogEntry::query()->where('action', 'share.handed-on')->count())->toBe(1);
 });
 
+it('frees what a person who leaves the team had not judged, and keeps what they had', function () {
+    $world = shared();
+    $lead = $this->actingAs($world->people['lead']);
+    $review = "/reviews/{$world->review->id}";
+    $lead->post("{$review}/screening/share-outs", terms($world, ['anna', 'ben'], ['expected' => 12]));
+    $world->decide('ben', $world->item(0), 'include');
+    $ben = fn (string $table, string $who = 'user_id'): int => DB::table($table)->where($who, $world->people['ben']->id)->count();
+    expect($ben('assignments'))->toBe(12)->and($ben('notifications', 'notifiable_id'))->toBeGreaterThan(0);
+    $membership = $world->review->memberships()->where('user_id', $world->people['ben']->id)->sole();
+    $lead->get("{$review}/team")->assertSeeText('11');
+    $lead->from("{$review}/team")->delete("{$review}/team/{$membership->id}")->assertSessionHas('notice');
+    expect($ben('assignments'))->toBe(1)->and($ben('decisions'))->toBe(1)->and($ben('notifications', 'notifiable_id'))->toBe(0);
+    $this->actingAs($world->people['ben'])->get("{$review}/question")->assertNotFound();
+});
+
 it('draws a calibration set that everybody judges, apart from the main round', function () {
     $world = shared(20);
     $this->actingAs($world->people['lead'])->post("/reviews/{$world->review->id}/screening/share-outs", terms($world, ['anna', 'ben', 'lead'], ['mode' => 'everyone', 'sample' => '5', 'expected' => 5, 'name' => 'Calibration']));

@@ -67,6 +67,6 @@ final readonly class AssignFullText
 
     private function locked(FullText $file): FullText
     {
-        return FullText::query()->with('publication.review')->lockForUpdate()->whereNull('taken_out_at')->find($file->id) ?? throw new Refused('This file was taken out.');
+        return FullText::query()->with('publication.review')->lockForUpdate()->whereNull('taken_out_at')->find($file->id) ?? throw new Refused('This file was removed.');
     }
 }

@@ -70,7 +70,7 @@ final readonly class LinkReports
                 $study->publications()->update(['study_id' => null]);
                 $study->delete();
             }
-            ($this->log)($report->review_id, $by, 'report.unlinked', "Taken out of the study “{$study->name}”: “{$report->title}”", $report);
+            ($this->log)($report->review_id, $by, 'report.unlinked', "Unlinked from the study “{$study->name}”: “{$report->title}”", $report);
         });
     }
 }

@@ -91,6 +91,6 @@ final class FullTextController extends Controller
     {
         $assign->takeOut($this->me($request), $fullText);
 
-        return redirect()->route('full-texts.unassigned', $review)->with('notice', "“{$fullText->name}” was taken out.");
+        return redirect()->route('full-texts.unassigned', $review)->with('notice', "“{$fullText->name}” was removed.");
     }
 }

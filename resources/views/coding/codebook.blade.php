@@ -18,7 +18,7 @@
             @if ($mayChange)
                 <section class="sheet"><header class="sheet-head"><h2>New item</h2></header><div class="sheet-body">@if ($errors->any()) <p class="field-error mb-2" role="alert">{{ $errors->first() }}</p> @endif <x-code-form :action="route('codes.store', $review)" /></div></section>
             @endif
-            @if ($retired->isNotEmpty()) <section class="sheet"><header class="sheet-head"><h2>Taken out</h2></header><ul class="sheet-body small quiet">@foreach ($retired as $code) <li>{{ $code->label }}</li> @endforeach</ul></section> @endif
+            @if ($retired->isNotEmpty()) <section class="sheet"><header class="sheet-head"><h2>Retired</h2></header><ul class="sheet-body small quiet">@foreach ($retired as $code) <li>{{ $code->label }}</li> @endforeach</ul></section> @endif
         </div>
     </div>
 </x-page>

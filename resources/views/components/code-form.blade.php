@@ -13,5 +13,5 @@
     <div class="field"><label for="guidance-{{ $id }}">Guidance for coders</label><textarea class="input" id="guidance-{{ $id }}" name="guidance" rows="2" maxlength="1000">{{ $code->guidance ?? old('guidance') }}</textarea></div>
     <div class="field"><label for="options-{{ $id }}">Options, one on each line</label><textarea class="input" id="options-{{ $id }}" name="options" rows="3">{{ $code ? implode("\n", $code->options) : old('options') }}</textarea></div>
     <button class="button {{ $code ? '' : 'button-go' }}">{{ $code ? 'Save' : 'Add to the codebook' }}</button>
-    @if ($code) <button class="button button-plain" name="do" value="retire" formnovalidate>Take it out</button> @endif
+    @if ($code) <button class="button button-plain" name="do" value="retire" formnovalidate>Retire it</button> @endif
 </form>

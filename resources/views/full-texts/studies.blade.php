@@ -18,7 +18,7 @@
                                     <td>@can('obtain', $review) <input type="checkbox" form="link" name="reports[]" value="{{ $report->id }}" aria-label="{{ $report->title }}"> @endcan</td>
                                     <td><a class="title-link" href="{{ route('publications.show', [$review, $report->id]) }}">{{ $report->title }}</a><br><span class="small quiet">{{ Str::limit($report->authors, 80) }}</span></td>
                                     <td>{{ $report->journal }}</td><td class="number">{{ $report->year }}</td>
-                                    <td>@if ($study['id']) @can('obtain', $review) <form method="post" action="{{ route('studies.take-out', [$review, $report->id]) }}">@csrf @method('delete') <button class="button button-plain" >Take out<span class="visually-hidden">: {{ $report->title }}</span></button></form> @endcan @endif</td>
+                                    <td>@if ($study['id']) @can('obtain', $review) <form method="post" action="{{ route('studies.take-out', [$review, $report->id]) }}">@csrf @method('delete') <button class="button button-plain" >Unlink<span class="visually-hidden">: {{ $report->title }}</span></button></form> @endcan @endif</td>
                                 </tr>
                             @endforeach
                         </tbody>

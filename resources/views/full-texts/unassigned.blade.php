@@ -26,7 +26,7 @@
                                 @if ($found === []) <p class="small mt-1" role="status">None of the texts sought matches “{{ $words }}”.</p> @endif
                                 <ul class="mt-1">@foreach (array_slice($found, 0, 8) as $one) <li class="mt-1"><form method="post" action="{{ route('full-texts.assign', [$review, $file]) }}" class="line-up">@csrf <input type="hidden" name="publication" value="{{ $one['id'] }}"><span class="small">{{ $one['title'] }} <span class="quiet">{{ $one['meta'] }}</span></span> <button class="button" >This one<span class="visually-hidden">: {{ $one['title'] }}</span></button></form></li> @endforeach</ul>
                             @endif
-                            <form method="post" action="{{ route('full-texts.take-out', [$review, $file]) }}" class="mt-2">@csrf <button class="button button-plain">A copy of nothing here: take it out</button></form>
+                            <form method="post" action="{{ route('full-texts.take-out', [$review, $file]) }}" class="mt-2">@csrf <button class="button button-plain">A copy of nothing here: remove it</button></form>
                         @endcan
                     </div>
                 </div>
