@@ -19,4 +19,7 @@ return [
     'locker' => env('HERON_LOCKER', $standins === null ? null : "{$standins}/locker"),
 
     'largest_upload_mb' => 200,
+
+    // What the delivered files and PDFs of one review may come to in all.
+    'review_gigabytes' => (float) env('HERON_REVIEW_GB', 20),
 ];

@@ -2,15 +2,36 @@
 
 namespace Tests;
 
+use App\Database\Grants;
+use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Foundation\Testing\TestCase as BaseTestCase;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
 
 abstract class TestCase extends BaseTestCase
 {
+    private static bool $given = false;
+
     protected function setUp(): void
     {
         parent::setUp();
         $this->withoutVite();
         Storage::fake('local'); // the running copy's files belong to another user
+        if (in_array(RefreshDatabase::class, class_uses_recursive($this), true)) {
+            $this->becomeTheApplication();
+        }
+    }
+
+    /** The tables belong to whoever runs the tests; what is tried is what the application's own role may do with them. */
+    private function becomeTheApplication(): void
+    {
+        if (! self::$given) {
+            Grants::give();
+            self::$given = true;
+        }
+        $role = (string) config('database.application_role');
+        if (DB::scalar('SELECT EXISTS (SELECT FROM pg_roles WHERE rolname = ?)', [$role])) {
+            DB::statement("SET LOCAL ROLE {$role}");
+        }
     }
 }

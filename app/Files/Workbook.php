@@ -73,15 +73,15 @@ final class Workbook
                 if ($stream === false) {
                     throw new UnusableFile('The XLSX file is encrypted or damaged.');
                 }
-                for ($head = ''; ($chunk = (string) fread($stream, 1_048_576)) !== '';) {
+                for ($end = ''; ($chunk = (string) fread($stream, 1_048_576)) !== ''; $end = substr($chunk, -40)) {
                     $written += strlen($chunk);
                     Unpacking::bound($written, (int) filesize($path));
-                    $head = $head === '' ? substr($chunk, 0, 4096) : $head;
+                    // wherever it stands, and also in an encoding of two bytes
+                    if (preg_match('/<!(?:DOCTYPE|ENTITY)/i', str_replace("\0", '', $end.$chunk)) === 1) {
+                        throw UnusableFile::declaresEntities();
+                    }
                 }
                 fclose($stream);
-                if (preg_match('/<!(?:DOCTYPE|ENTITY)/i', $head) === 1) {
-                    throw UnusableFile::declaresEntities();
-                }
             }
         } finally {
             $zip->close();

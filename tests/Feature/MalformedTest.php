@@ -59,16 +59,29 @@ it('opens the page of a delivery before its first batch is kept', function () {
     $this->actingAs($this->world->people['lead'])->get("/reviews/{$this->world->review->id}/deliveries/{$delivery->id}")->assertOk();
 });
 
-it('shows a table that cannot be read as what it is, and lets it go', function () {
+it('shows a table that cannot be read as what it is, and lets it go', function (string $workbook) {
     $path = "/reviews/{$this->world->review->id}/deliveries";
     $zip = new ZipArchive;
     $zip->open($name = (string) tempnam(sys_get_temp_dir(), 'xlsx'), ZipArchive::OVERWRITE);
     $zip->addFromString('[Content_Types].xml', '<Types/>');
-    $zip->addFromString('xl/workbook.xml', '<!DOCTYPE x [<!ENTITY a SYSTEM "file:///etc/passwd">]><workbook>&a;</workbook>');
+    $zip->addFromString('xl/workbook.xml', $workbook);
     $zip->close();
     $this->actingAs($this->world->people['specialist'])->post($path, ['files' => [new UploadedFile($name, 'entities.xlsx', null, null, true)], 'source_name' => 'Somewhere', 'searched_on' => '2026-11-01'])->assertRedirect();
     $delivery = $this->world->review->deliveries()->where('source_name', 'Somewhere')->sole();
-    expect($delivery->state)->toBe('failed');
+    expect($delivery->state)->toBe('failed')->and($delivery->failure)->toContain('entities');
     $this->get("{$path}/{$delivery->id}")->assertOk()->assertSee($delivery->failure);
     $this->post("{$path}/{$delivery->id}/withdraw")->assertRedirect();
+})->with(function () {
+    $hostile = '<!DOCTYPE x [<!ENTITY a SYSTEM "file:///etc/passwd">]><workbook>&a;</workbook>';
+
+    return ['at the top' => [$hostile], 'after a long comment' => ['<!-- '.str_repeat('wards ', 1000).' -->'.$hostile], 'in two bytes' => [mb_convert_encoding($hostile, 'UTF-16LE')]];
+});
+
+it('keeps no more of one review than it may take of the disk', function () {
+    config(['heron.review_gigabytes' => 1 / 1024 ** 3]);
+    $path = "/reviews/{$this->world->review->id}";
+    $this->actingAs($this->world->people['specialist']);
+    $ris = UploadedFile::fake()->createWithContent('more.ris', "TY  - JOUR\nTI  - More\nER  - \n");
+    $this->from("{$path}/deliveries")->post("{$path}/deliveries", ['files' => [$ris], 'source_name' => 'Somewhere', 'searched_on' => '2026-11-01'])->assertRedirect()->assertSessionHas('problems', fn (array $told): bool => str_contains(json_encode($told), 'Nothing was kept of it'));
+    expect($this->world->review->deliveries()->count())->toBe(1);
 });

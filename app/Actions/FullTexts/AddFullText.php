@@ -12,6 +12,7 @@ use App\Models\FullText;
 use App\Models\Publication;
 use App\Models\Review;
 use App\Models\User;
+use App\Support\Store;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
 use WaryHeron\Core\FullText\RetrievalState;
@@ -29,7 +30,7 @@ final readonly class AddFullText
      * @param  string  $path  where it lies on this machine
      * @param  ?Publication  $of  null where it is to be found out
      *
-     * @throws Refused If it is no PDF, or is here already.
+     * @throws Refused If it is no PDF, is here already, or is more than the review may keep.
      */
     public function execute(User $by, Review $review, string $path, string $name, ?Publication $of = null, string $origin = 'person'): FullText
     {
@@ -43,6 +44,7 @@ final readonly class AddFullText
         }
         $hash = (string) hash_file('sha256', $path);
         $this->refuseTwice($review, $hash, $name, $of);
+        Store::refuseBeyond($review, $bytes, $name);
         $file = fopen($path, 'rb') ?: throw new \RuntimeException('The file cannot be read.');
         Storage::put(FullText::pathOf($hash), $file);
         is_resource($file) && fclose($file);

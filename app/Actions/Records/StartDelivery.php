@@ -14,6 +14,7 @@ use App\Models\Review;
 use App\Models\Run;
 use App\Models\Task;
 use App\Models\User;
+use App\Support\Store;
 use Carbon\CarbonInterface;
 use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Support\Facades\DB;
@@ -32,13 +33,14 @@ final readonly class StartDelivery
      *
      * @param  ?array{columns?: array<int, string>, delimiter?: string, encoding?: string}  $reading
      *
-     * @throws Refused If this very file was delivered before; the context names that delivery.
+     * @throws Refused If this very file was delivered before; the context names that delivery. Or if it is more than the review may keep.
      * @throws UnusableFile If it is of no known format.
      */
     public function ofFile(User $by, Review $review, string $path, string $fileName, string $source, CarbonInterface $searchedOn, string $notes, string $platform = '', ?array $reading = null, string $sourceKind = 'database'): Delivery
     {
         $hash = hash_file('sha256', $path) ?: throw new \RuntimeException("Cannot read {$path}.");
         $this->refuseTwice($review, $hash);
+        Store::refuseBeyond($review, (int) filesize($path), $fileName);
         $format = ReferenceFile::formatOf($path);
         $isTable = in_array($format, ['csv', 'xlsx'], true);
         $stored = "deliveries/{$hash}";
@@ -64,7 +66,8 @@ final readonly class StartDelivery
     public function ofRun(User $by, Run $run, bool $onlyNew = false): Delivery
     {
         return DB::transaction(function () use ($by, $run, $onlyNew): Delivery {
-            Run::query()->whereKey($run->id)->lockForUpdate()->first();
+            // runs are only added to, so they are locked by name and not by row
+            DB::select('SELECT pg_advisory_xact_lock(hashtext(?))', ["fetch of {$run->id}"]);
             $earlier = $run->deliveries()->whereIn('state', [...Delivery::UNDER_WAY, 'done', 'stopped', 'failed'])->first();
             if ($earlier !== null) {
                 throw new Refused($earlier->isUnderWay() ? 'These records are being fetched already.' : ($earlier->state === 'done' ? 'The records of this run have been fetched.' : 'This fetch was begun before; go on with it from where it stopped.'), ['delivery' => $earlier->id]);

@@ -51,7 +51,8 @@ final class DeliveryController extends Controller
                         $started[] = $start->ofFile($this->me($request), $review, $part['path'], $name, $given['source_name'], CarbonImmutable::parse($given['searched_on']), $given['notes'] ?? '', $given['platform'] ?? '', sourceKind: $given['source_kind'] ?? 'database');
                     }
                 } catch (Refused $refused) {
-                    $problems[] = ['text' => "{$name}: {$refused->getMessage()}", 'url' => route('deliveries.show', [$review, $refused->context['delivery']]), 'link' => 'See that delivery'];
+                    $earlier = $refused->context['delivery'] ?? null;
+                    $problems[] = ['text' => "{$name}: {$refused->getMessage()}", 'url' => $earlier === null ? route('deliveries', $review) : route('deliveries.show', [$review, $earlier]), 'link' => $earlier === null ? 'The deliveries' : 'See that delivery'];
                 } catch (UnusableFile $unusable) {
                     $problems[] = ['text' => "{$name}: {$unusable->getMessage()} Nothing of it was kept.", 'url' => route('deliveries', $review), 'link' => 'Try another file'];
                 }
