@@ -50,14 +50,14 @@ final class StrategyController extends Controller
     public function store(Request $request, Review $review): RedirectResponse
     {
         $given = $request->validate([
-            'name' => ['required', 'string', 'max:120'], 'sources' => ['required', 'array', 'min:1'], 'sources.*' => ['in:'.implode(',', array_keys($this->sources->names()))],
+            'name' => ['required', 'string', 'max:120'], ...$this->sourceRules(),
             'blocks' => ['array', 'max:12'], 'blocks.*.name' => ['nullable', 'string', 'max:200'], 'blocks.*.terms' => ['nullable', 'string', 'max:4000'],
             'text' => ['nullable', 'string', 'max:'.Parser::LONGEST], 'dialect' => ['nullable', 'in:heron,cql,ccl'],
         ]);
         $me = $this->me($request);
         try {
             $content = isset($given['text']) ? StrategyImport::lines($given['text'], $given['dialect'] ?? 'heron') : null;
-            $strategy = $this->change->create($me, $review, $given['name'], array_values(array_unique($given['sources'])), [], $content);
+            $strategy = $this->change->create($me, $review, $given['name'], array_values(array_unique($given['sources'] ?? [])), [], $content);
             if ($content === null) {
                 $blocks = array_map(fn (array $block): array => ['name' => (string) ($block['name'] ?? ''), 'terms' => StrategyImport::synonyms((string) ($block['terms'] ?? ''))], array_values($given['blocks'] ?? []));
                 $this->change->execute($me, $strategy, 1, 'fill', ['blocks' => $blocks]);
@@ -79,8 +79,8 @@ final class StrategyController extends Controller
 
     public function update(Request $request, Review $review, Strategy $strategy): RedirectResponse
     {
-        $given = $request->validate(['name' => ['required', 'string', 'max:120'], 'sources' => ['required', 'array', 'min:1'], 'sources.*' => ['in:'.implode(',', array_keys($this->sources->names()))]]);
-        $this->change->settings($this->me($request), $strategy, $given['name'], array_values(array_unique($given['sources'])));
+        $given = $request->validate(['name' => ['required', 'string', 'max:120'], ...$this->sourceRules()]);
+        $this->change->settings($this->me($request), $strategy, $given['name'], array_values(array_unique($given['sources'] ?? [])));
 
         return back();
     }
@@ -123,5 +123,17 @@ final class StrategyController extends Controller
     private function page(Review $review, Strategy $strategy): array
     {
         return ['review' => $review, 'strategy' => $strategy, 'sources' => $this->sources->names(), 'sheet' => $this->sheet->of($review, $strategy, $strategy->shown())];
+    }
+
+    /**
+     * At least one database, where there is any to be asked.
+     *
+     * @return array<string, list<string>>
+     */
+    private function sourceRules(): array
+    {
+        $names = array_keys($this->sources->names());
+
+        return $names === [] ? ['sources' => ['array', 'max:0']] : ['sources' => ['required', 'array', 'min:1'], 'sources.*' => ['in:'.implode(',', $names)]];
     }
 }

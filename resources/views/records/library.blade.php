@@ -136,6 +136,7 @@
                         @endforeach
                     </tbody>
                 </table>
+                <x-legend class="section" :marks="['included' => 'included', 'excluded' => 'excluded', 'disagreement' => 'in disagreement', 'waiting' => 'not open yet', 'removed' => 'removed from the review']" />
                 <footer class="sheet-foot">
                     <span class="small">{{ number_format($library->first) }} to {{ number_format($library->first + count($library->rows) - 1) }} of {{ number_format($library->count()) }}</span>
                     @if ($library->previous) <a class="button" href="{{ $link(['at' => $library->previous]) }}" rel="prev">Previous</a> @endif

@@ -54,7 +54,7 @@
                     @can('screen', $review) @if ($item->state->value === 'waiting') <p class="small"><a href="{{ route('desk.show', [$review, $item]) }}">Judge it at the Reading Desk</a></p> @endif @endcan
                     @if ($item->state->value === 'included' && $item->stage_id === $review->lastStage()->id) <p class="small"><a href="{{ route('coding.show', [$review, $publication]) }}">Code it</a></p> @endif
                     @foreach ($sides[$item->id] ?? [] as $side)
-                        <p class="mt-1"><x-mark :verdict="$side->verdict" /> {{ $side->name }}{{ $side->reason ? ": {$side->reason}" : '' }}@if ($side->note !== '')<br><span class="serif small">{{ $side->note }}</span>@endif</p>
+                        <p class="mt-1"><x-mark :verdict="$side->verdict" label="" /> {{ $side->name }}: {{ $side->verdict }}{{ $side->reason ? ", {$side->reason}" : '' }}@if ($side->note !== '')<br><span class="serif small">{{ $side->note }}</span>@endif</p>
                     @endforeach
                 </div>
             @empty

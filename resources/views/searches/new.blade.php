@@ -6,10 +6,12 @@
                 @csrf
                 <div class="sheet-body">
                     <div class="field"><label for="name">Name</label><input class="input" id="name" name="name" value="{{ old('name', 'Strategy for '.$review->title) }}" maxlength="120" required></div>
+                    @if ($sources === []) <p class="field quiet">No database can be asked from this copy, so what a term brings cannot be counted. Strategies are built and translated here and run in the database itself; the files come in under <a href="{{ route('deliveries', $review) }}">Deliveries</a>. Whoever runs this copy can add databases.</p> @else
                     <fieldset class="field"><legend class="field-label">Databases</legend>
                         @foreach ($sources as $key => $name) <label class="mr-4"><input type="checkbox" name="sources[]" value="{{ $key }}" @checked(in_array($key, old('sources', array_keys($sources)), true))> {{ $name }}</label> @endforeach
                         @error('sources') <p class="field-error" role="alert">Choose at least one database.</p> @enderror
                     </fieldset>
+                    @endif
                     @php $names = old('blocks') ? array_column(old('blocks'), 'name') : array_pad($concepts, max(3, count($concepts)), ''); @endphp
                     @foreach ($names as $i => $name)
                         <div class="field concept-box">

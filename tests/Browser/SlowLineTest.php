@@ -1,0 +1,71 @@
+<?php
+
+use Facebook\WebDriver\WebDriverBy;
+use Facebook\WebDriver\WebDriverKeys;
+use Tests\Browser\Browser;
+use Tests\Browser\Server;
+
+beforeEach(fn () => Server::demo());
+
+function atTheDesk(string $who): Browser
+{
+    return Browser::open()->signIn("{$who}@heron.example", 'night-shift-demo')->press('to screen')->sees('not judged by me');
+}
+
+it('shows no item twice on a line of two and a half seconds, and keeps every judgement', function () {
+    $tunde = atTheDesk('tunde.adeyinka');
+    $count = fn (): int => (int) Server::rows("SELECT count(*) AS n FROM decisions d JOIN users u ON u.id = d.user_id WHERE u.email LIKE 'tunde%' AND superseded_at IS NULL AND verdict IS NOT NULL")[0]['n'];
+    $before = $count();
+    $tunde->tools('Network.enable');
+    $tunde->tools('Network.emulateNetworkConditions', ['offline' => false, 'latency' => 2500, 'downloadThroughput' => -1, 'uploadThroughput' => -1]);
+    $seen = [];
+    for ($i = 0; $i < 30; $i++) {
+        $place = $tunde->path();
+        expect($seen)->not->toContain($place);
+        $seen[] = $place;
+        $tunde->keys('f')->until(fn (): bool => $tunde->path() !== $place, 'The next item did not come');
+    }
+    $tunde->online(true)->until(fn (): bool => $count() === $before + 30, 'The decisions did not all arrive');
+    expect($tunde->text())->not->toContain('changed in another window')->not->toContain('was refused');
+});
+
+it('has a hundred at hand without a connection, and then says that more are left', function () {
+    $karin = atTheDesk('karin.sollander');
+    $karin->until(fn (): bool => $karin->driver->executeScript('return performance.getEntriesByType("resource").filter((one) => one.name.includes("/items")).length') >= 0, '')->online(false);
+    for ($judged = 0; $judged < 100; $judged++) {
+        $place = $karin->path();
+        $karin->keys('g')->until(fn (): bool => $karin->path() !== $place, "Nothing came after {$judged}");
+    }
+    // what is at hand ends before what is left does
+    for ($more = 0; $more < 400 && ! str_contains($karin->text(), 'No more can be fetched'); $more++) {
+        $karin->keys('g');
+    }
+    $karin->sees('No more can be fetched until the connection is back')->seesNot('Nothing is left for you to judge');
+    $karin->online(true)->seesNot('No more can be fetched');
+});
+
+it('keeps what was begun on an item over going on, coming back and a reload', function () {
+    $tunde = atTheDesk('tunde.adeyinka');
+    $place = $tunde->path();
+    $note = fn (): string => (string) $tunde->driver->findElement(WebDriverBy::id('note'))->getAttribute('value');
+    $tunde->driver->findElement(WebDriverBy::id('note'))->sendKeys('Ask about the ward');
+    $tunde->driver->findElement(WebDriverBy::id('note'))->sendKeys(WebDriverKeys::ESCAPE);
+    $tunde->press('Leave for later')->until(fn (): bool => $tunde->path() !== $place, 'It did not go on');
+    expect($note())->toBe('');
+    $tunde->driver->navigate()->back();
+    $tunde->until(fn (): bool => $note() === 'Ask about the ward', 'The note was lost on the way');
+    $tunde->driver->navigate()->refresh();
+    $tunde->until(fn (): bool => $note() === 'Ask about the ward', 'The note was lost by the reload');
+});
+
+it('listens to no single key where they are switched off', function () {
+    $tunde = atTheDesk('tunde.adeyinka');
+    $count = fn (): int => (int) Server::rows('SELECT count(*) AS n FROM decisions')[0]['n'];
+    [$place, $before] = [$tunde->path(), $count()];
+    $tunde->keys('?')->sees('Switch single keys off');
+    $tunde->driver->findElement(WebDriverBy::xpath('//label[contains(.,"Switch single keys off")]/input'))->click();
+    $tunde->press('Close')->keys('f', 'g', 'h', '1');
+    usleep(400_000);
+    expect($tunde->path())->toBe($place)->and($count())->toBe($before);
+    $tunde->press('Include')->until(fn (): bool => $count() === $before + 1, 'The button decides nothing');
+});
