@@ -1,6 +1,6 @@
 <x-page :title="$strategy->name" :review="$review" stage="searches" place="searches">
     <x-slot:skip><a class="skip" href="#board">To the board's terms</a></x-slot:skip>
-    <div class="desk desk-spine desk-fixed" x-data="strategyBoard" data-url="{{ route('strategies.change', [$review, $strategy], false) }}" data-numbers="{{ route('strategies.numbers', [$review, $strategy], false) }}" x-on:keydown.window="key" x-on:click.window="pressed">
+    <div class="desk desk-spine desk-fixed" x-data="strategyBoard" data-url="{{ route('strategies.change', [$review, $strategy], false) }}" data-numbers="{{ route('strategies.numbers', [$review, $strategy], false) }}" x-on:keydown.window="key">
         <script type="application/json" id="sheet">@json($sheet)</script>
         @can('search', $review)
             <section class="sheet" x-data="thesaurus" data-find="{{ route('thesauri.find', $review, false) }}" data-heading="{{ route('thesauri.heading', $review, false) }}" aria-label="Thesaurus">

@@ -1,5 +1,5 @@
 <x-page :title="$strategy->name.', lines'" :review="$review" stage="searches" place="searches">
-    <div class="desk desk-side desk-fixed" x-data="strategyLines" data-url="{{ route('strategies.change', [$review, $strategy], false) }}" data-numbers="{{ route('strategies.numbers', [$review, $strategy], false) }}" x-on:keydown.window="key" x-on:click.window="pressed">
+    <div class="desk desk-side desk-fixed" x-data="strategyLines" data-url="{{ route('strategies.change', [$review, $strategy], false) }}" data-numbers="{{ route('strategies.numbers', [$review, $strategy], false) }}" x-on:keydown.window="key">
         <script type="application/json" id="sheet">@json($sheet)</script>
         <section class="sheet">
             <x-strategy.head :review="$review" :strategy="$strategy" current="lines" />
