@@ -8,6 +8,7 @@ use WaryHeron\Core\Screening\Ranking\RankingQuality;
 use WaryHeron\Core\Screening\Ranking\ReadingOrder;
 use WaryHeron\Core\Screening\Ranking\RecallEstimate;
 use WaryHeron\Core\Screening\Ranking\RelevanceModel;
+use WaryHeron\Core\Screening\Ranking\RoundMarks;
 
 it('fits where the slope of what it minimises is nought, in whatever order it goes', function (int $seed, int $n, float $share) {
     $random = new Randomizer(new Mt19937($seed));
@@ -134,3 +135,7 @@ it('covers the truth as often as it says', function () {
     }
     expect($covered / 2000)->toBeGreaterThanOrEqual(0.94);
 });
+
+it('marks an axis with round numbers', function (int $most, array $marks) {
+    expect(RoundMarks::upTo($most))->toBe($marks);
+})->with([[0, []], [1, [1]], [4, [1, 2, 3, 4]], [7, [2, 4, 6]], [46, [10, 20, 30, 40]], [304, [100, 200, 300]], [1693, [500, 1000, 1500]], [100_286, [50_000, 100_000]]]);

@@ -92,3 +92,12 @@ it('writes a session when it has changed or is a minute old, and not for every r
     $this->travel(2)->hours();
     expect($rows()->read('one'))->toBe('')->and($rows()->read('two'))->toBe('');
 });
+
+it('shows nobody a place that is not for their role', function () {
+    $world = new World;
+    foreach (['specialist' => true, 'observer' => false, 'coder' => false] as $who => $may) {
+        $page = $this->actingAs($world->people[$who])->get("/reviews/{$world->review->id}/records")->assertOk()->getContent();
+        expect(str_contains($page, route('pairing', $world->review)))->toBe($may, $who);
+        $this->get("/reviews/{$world->review->id}/pairing")->assertStatus($may ? 200 : 403);
+    }
+});

@@ -1,4 +1,6 @@
 @props(['waterline', 'current' => ''])
+{{-- a review without records has no stream yet --}}
+@php($flows = $waterline->stages[1]['figure'] !== '0' || $waterline->stages[2]['figure'] !== '0')
 <nav {{ $attributes->class('waterline') }} aria-label="Stages of the review">
     <ol class="waterline-stages">
         @foreach ($waterline->stages as $stage)
@@ -13,6 +15,7 @@
             </li>
         @endforeach
     </ol>
+    @if ($flows)
     <svg class="waterline-stream" viewBox="0 0 {{ \App\Queries\Waterline::WIDTH }} 30" preserveAspectRatio="none" aria-hidden="true"><path d="{{ $waterline->stream->outline() }}"/></svg>
     <div class="waterline-outflows">
         @foreach ($waterline->stages as $stage)
@@ -23,4 +26,5 @@
             </span>
         @endforeach
     </div>
+    @endif
 </nav>

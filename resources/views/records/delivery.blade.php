@@ -25,7 +25,7 @@
             </section>
             @if ($sheet->records > 0 && $sheet->years !== [])
                 <section class="sheet">
-                    <header class="sheet-head"><h2>What came</h2> <span>{{ number_format($sheet->records) }} records by year of publication, and what they lack</span></header>
+                    <header class="sheet-head"><h2>What came</h2> <span>{{ number_format($sheet->records) }} {{ $sheet->records === 1 ? 'record' : 'records' }} by year of publication, and what they lack</span></header>
                     @php($most = max($sheet->years))
                     @php($dated = array_filter($sheet->years, fn ($n, $year) => $year > 0, ARRAY_FILTER_USE_BOTH))
                     @if ($dated !== [])

@@ -113,6 +113,7 @@
                     <x-empty title="Nothing is left">The sentence above says what each filter took away; take one off.</x-empty>
                 @endif
             @else
+                <x-legend class="section" :marks="['included' => 'included', 'excluded' => 'excluded', 'disagreement' => 'in disagreement', 'waiting' => 'not open yet', 'removed' => 'removed from the review']" />
                 <table class="table">
                     <thead><tr>
                         <th><span class="visually-hidden">Decision</span></th>
@@ -136,7 +137,6 @@
                         @endforeach
                     </tbody>
                 </table>
-                <x-legend class="section" :marks="['included' => 'included', 'excluded' => 'excluded', 'disagreement' => 'in disagreement', 'waiting' => 'not open yet', 'removed' => 'removed from the review']" />
                 <footer class="sheet-foot">
                     <span class="small">{{ number_format($library->first) }} to {{ number_format($library->first + count($library->rows) - 1) }} of {{ number_format($library->count()) }}</span>
                     @if ($library->previous) <a class="button" href="{{ $link(['at' => $library->previous]) }}" rel="prev">Previous</a> @endif

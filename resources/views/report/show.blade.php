@@ -39,7 +39,7 @@
                         <div class="flow-box"><strong>{{ number_format($full->excluded) }}</strong> <a href="{{ route('library', [$review, 'state' => 'excluded', 'stage' => $last]) }}">reports excluded</a>
                             <ul>@foreach ($fullReasons as $reason) <li>{{ number_format($reason->n) }} @if ($reason->id !== '')<a href="{{ route('library', [$review, 'reason' => $reason->id, 'stage' => $last]) }}">{{ $reason->reason }}</a>@else {{ $reason->reason }} @endif</li> @endforeach</ul></div>
                         {!! $down !!}
-                        <div class="flow-box"><strong>{{ number_format($full->studies()) }}</strong> <a href="{{ route('studies', $review) }}">studies included</a>, told of by <strong>{{ number_format($full->included) }}</strong> <a href="{{ route('library', [$review, 'state' => 'included', 'stage' => $last]) }}">reports</a></div><span></span>
+                        <div class="flow-box"><strong>{{ number_format($full->studies()) }}</strong> <a href="{{ route('studies', $review) }}">studies included</a> in <strong>{{ number_format($full->included) }}</strong> <a href="{{ route('library', [$review, 'state' => 'included', 'stage' => $last]) }}">reports</a></div><span></span>
                         {!! $down !!}
                     @endif
                     <div class="flow-box"><strong>{{ number_format($facts->coded) }}</strong> <a href="{{ route('coding', $review) }}">coded in full</a></div>

@@ -42,6 +42,7 @@
             @endif
             <div class="sheet-scroll" x-ref="text" tabindex="0" role="region" aria-label="{{ $listed ? 'The list' : 'Title and abstract' }}">
                 @if ($listed)
+                    <h1 class="sr-only">{{ $stage->name }}, as a list</h1>
                     <ol class="desk-lines">
                         <template x-for="one in lines" x-bind:key="one.id">
                             <li x-bind:aria-current="one.current" x-bind:id="one.anchor">

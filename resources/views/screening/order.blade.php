@@ -6,6 +6,7 @@
     $percent = fn (?float $of): string => $of === null ? '–' : number_format(100 * $of, $of >= 0.995 || $of === 0.0 ? 0 : 1).'%';
     $waiting = $tallies->in(ItemState::Waiting);
 @endphp
+@use('WaryHeron\Core\Screening\Ranking\RoundMarks')
 <x-page title="Order and recall" :review="$review" stage="screening" place="reading-order">
     <div class="desk desk-side">
         <div class="grid gap-3">
@@ -18,9 +19,12 @@
                     <div class="sheet-body">
                         <svg class="curve" viewBox="-44 -10 760 316" role="img" aria-label="{{ number_format($curve->found) }} included found among {{ number_format($curve->read) }} read, of {{ number_format($tallies->all()) }} in all">
                             <path class="curve-axis" d="M0 0V{{ ReadingProgress::HEIGHT }}H{{ ReadingProgress::WIDTH }}"/>
-                            @foreach ([0.25, 0.5, 0.75, 1] as $part)
-                                <path class="curve-grid" d="M0 {{ ReadingProgress::HEIGHT * (1 - $part) }}H{{ ReadingProgress::WIDTH }}"/><text x="-6" y="{{ ReadingProgress::HEIGHT * (1 - $part) + 4 }}" text-anchor="end">{{ number_format($curve->found * $part) }}</text>
-                                <text x="{{ ReadingProgress::WIDTH * $part }}" y="{{ ReadingProgress::HEIGHT + 18 }}" text-anchor="{{ $part === 1 ? 'end' : 'middle' }}">{{ number_format($tallies->all() * $part) }}</text>
+                            @foreach (RoundMarks::upTo($curve->found) as $mark)
+                                @php($at = round(ReadingProgress::HEIGHT * (1 - $mark / $curve->found), 1))
+                                <path class="curve-grid" d="M0 {{ $at }}H{{ ReadingProgress::WIDTH }}"/><text x="-6" y="{{ $at + 4 }}" text-anchor="end">{{ number_format($mark) }}</text>
+                            @endforeach
+                            @foreach (RoundMarks::upTo($tallies->all()) as $mark)
+                                <text x="{{ round(ReadingProgress::WIDTH * $mark / $tallies->all(), 1) }}" y="{{ ReadingProgress::HEIGHT + 18 }}" text-anchor="middle">{{ number_format($mark) }}</text>
                             @endforeach
                             <path class="curve-straight" d="{{ $curve->straight }}"/><path class="curve-line" d="{{ $curve->path }}"/>
                             <text x="{{ ReadingProgress::WIDTH / 2 }}" y="{{ ReadingProgress::HEIGHT + 36 }}" text-anchor="middle">publications read</text>

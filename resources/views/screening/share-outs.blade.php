@@ -39,7 +39,7 @@
                     <div class="section">
                         <p><strong>{{ $one->name }}</strong> <span class="small quiet">{{ $one->created_at->format('j M Y') }} by {{ $one->creator->name }} · {{ number_format($one->items) }} publications{{ $one->items < $one->terms['pool_size'] ? ' drawn from '.number_format($one->terms['pool_size']) : '' }}{{ $one->terms['filters'] === [] ? '' : ', '.implode(', ', $one->terms['filters']) }} · {{ $one->terms['mode'] === 'everyone' ? 'everybody judges each' : $one->terms['decisions'].($one->terms['decisions'] === 1 ? ' decision' : ' decisions').' on each' }} · seed {{ $one->seed }}{{ $one->withdrawn_at ? ' · withdrawn '.$one->withdrawn_at->format('j M Y') : '' }}</span></p>
                         @if ($shares !== [])
-                            <table class="table bars small"><thead><tr><th>Person</th><th class="number">Share</th><th class="number">Done</th><th class="number">Left</th><th class="w-2/5"></th></tr></thead><tbody>
+                            <table class="table bars small"><thead><tr><th>Person</th><th class="number">Share</th><th class="number">Done</th><th class="number">Left</th><th class="w-2/5"><span class="sr-only">How much is done</span></th></tr></thead><tbody>
                                 @foreach ($shares as $id => $share) <tr><td>{{ $names[$id] }}</td><td class="number">{{ number_format($share['all']) }}</td><td class="number">{{ number_format($share['done']) }}</td><td class="number">{{ number_format($share['all'] - $share['done']) }}</td><td class="bar-cell"><x-share :part="$share['done']" :whole="max(array_column($shares, 'all'))" /></td></tr> @endforeach
                             </tbody></table>
                         @endif

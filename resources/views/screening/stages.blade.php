@@ -8,6 +8,7 @@
 <x-page title="Stages" :review="$review" stage="screening" place="stages">
     <div class="desk desk-side">
         <div class="grid gap-3">
+            <h1 class="sr-only">Stages and their rules</h1>
             @foreach ($stages as $stage)
                 @php($tried = old('stage') === $stage->id)
                 @php($value = fn (string $key) => $tried ? old($key) : $stage->getAttribute($key))
