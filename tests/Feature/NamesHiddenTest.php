@@ -9,6 +9,7 @@ use Illuminate\Routing\Route as RoutingRoute;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Route;
 use Tests\Feature\World;
+use Tests\TestCase;
 use WaryHeron\Core\Screening\Verdict;
 
 /** One says include, proposes so and writes why; the other says exclude. Who is who is all that differs. */
@@ -55,6 +56,26 @@ function walked(Closure $get, World $world, array $ids): array
     return $pages;
 }
 
+/**
+ * All pages as the lead sees them where one person includes and another excludes, and where it is the other way round.
+ *
+ * @param  array<string, string>  $ids
+ * @return array{array<string, string>, list<string>} the pages of the first by address, and the addresses that differ
+ */
+function inTwoWorlds(TestCase $test, World $world, array $ids): array
+{
+    $pages = [];
+    foreach ([['anna', 'ben'], ['ben', 'anna']] as $i => [$includes, $excludes]) {
+        DB::beginTransaction();
+        theySay($world, $includes, $excludes);
+        $pages[$i] = walked(fn (string $path) => $test->actingAs($world->people['lead'])->get($path), $world, $ids);
+        auth()->forgetGuards();
+        DB::rollBack();
+    }
+
+    return [$pages[0], array_keys(array_filter($pages[0], fn (string $page, string $path): bool => $page !== $pages[1][$path], ARRAY_FILTER_USE_BOTH))];
+}
+
 it('tells whoever settles without names nothing about who said what, on no page', function () {
     $world = (new World)->withCriteria();
     $world->review->firstStage()->update(['names_hidden' => true]);
@@ -64,16 +85,8 @@ it('tells whoever settles without names nothing about who said what, on no page'
         'review' => $world->review->id, 'delivery' => $delivery->id, 'publication' => $world->publication('One')->id, 'item' => $world->item()->id,
         'stage' => $world->review->firstStage()->id, 'format' => 'csv', 'criterion' => Criterion::query()->value('id'),
     ];
-    $pages = [];
-    foreach ([['anna', 'ben'], ['ben', 'anna']] as $i => [$includes, $excludes]) {
-        DB::beginTransaction();
-        theySay($world, $includes, $excludes);
-        $pages[$i] = walked(fn (string $path) => $this->actingAs($world->people['lead'])->get($path), $world, $ids);
-        auth()->forgetGuards();
-        DB::rollBack();
-    }
-    $differ = array_keys(array_filter($pages[0], fn (string $page, string $path): bool => $page !== $pages[1][$path], ARRAY_FILTER_USE_BOTH));
-    expect(count($pages[0]))->toBeGreaterThan(60)->and($pages[0]["/reviews/{$world->review->id}/screening/disagreements/{$world->item()->id}"])->toContain('Light is measured')->toContain('Those are patients');
+    [$pages, $differ] = inTwoWorlds($this, $world, $ids);
+    expect(count($pages))->toBeGreaterThan(60)->and($pages["/reviews/{$world->review->id}/screening/disagreements/{$world->item()->id}"])->toContain('Light is measured')->toContain('Those are patients');
     expect($differ)->toBe([]);
 });
 
@@ -81,15 +94,7 @@ it('tells the same pages apart where names are shown', function () {
     $world = (new World)->withCriteria();
     $delivery = $world->deliver([['TI' => 'One'], ['TI' => 'Two'], ['TI' => 'Three']]);
     $ids = ['review' => $world->review->id, 'delivery' => $delivery->id, 'publication' => $world->publication('One')->id, 'item' => $world->item()->id, 'stage' => $world->review->firstStage()->id, 'format' => 'csv'];
-    $pages = [];
-    foreach ([['anna', 'ben'], ['ben', 'anna']] as $i => [$includes, $excludes]) {
-        DB::beginTransaction();
-        theySay($world, $includes, $excludes);
-        $pages[$i] = walked(fn (string $path) => $this->actingAs($world->people['lead'])->get($path), $world, $ids);
-        auth()->forgetGuards();
-        DB::rollBack();
-    }
-    $differ = array_keys(array_filter($pages[0], fn (string $page, string $path): bool => $page !== $pages[1][$path], ARRAY_FILTER_USE_BOTH));
+    [, $differ] = inTwoWorlds($this, $world, $ids);
     $review = "/reviews/{$world->review->id}";
     expect($differ)->toContain("{$review}/log", "{$review}/screening/agreement", "{$review}/screening/disagreements/{$world->item()->id}", "{$review}/exports/decisions.csv", "{$review}/records?state=disagreement&judged={$world->people['anna']->id}:include");
 });
