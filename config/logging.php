@@ -9,7 +9,7 @@ return [
         'stderr' => ['driver' => 'monolog', 'handler' => Monolog\Handler\StreamHandler::class, 'with' => ['stream' => 'php://stderr']],
         'null' => ['driver' => 'monolog', 'handler' => Monolog\Handler\NullHandler::class],
         // sign-ins, refusals, downloads: one JSON line each, a file a day, kept for a quarter
-        'security' => env('LOG_SECURITY') === 'null'
+        'security' => env('LOG_SECURITY') === 'off'
             ? ['driver' => 'monolog', 'handler' => Monolog\Handler\NullHandler::class]
             : ['driver' => 'daily', 'path' => storage_path('logs/security.log'), 'days' => 92, 'permission' => 0640, 'formatter' => JsonFormatter::class],
     ],

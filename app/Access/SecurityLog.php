@@ -17,11 +17,15 @@ final readonly class SecurityLog
     /** @param  array<string, string|int|null>  $details */
     public function write(string $event, array $details = []): void
     {
-        $this->logs->channel('security')->info($event, [
-            'who' => $this->request->user()?->getAuthIdentifier(),
-            'from' => $this->request->ip(),
-            'route' => $this->request->route()?->getName(),
-            ...$details,
-        ]);
+        try {
+            $this->logs->channel('security')->info($event, [
+                'who' => $this->request->user()?->getAuthIdentifier(),
+                'from' => $this->request->ip(),
+                'route' => $this->request->route()?->getName(),
+                ...$details,
+            ]);
+        } catch (\UnexpectedValueException $unwritable) {
+            report($unwritable); // a full disk or a file of another user's keeps nobody out
+        }
     }
 }

@@ -167,3 +167,11 @@ it('writes down who came in, who was refused and what left the house', function 
     expect($records[3]->context)->toMatchArray(['who' => $world->people['anna']->id, 'route' => 'question.update'])->and($records[4]->context['route'])->toBe('exports.decisions');
     expect(json_encode($records))->not->toContain('wrong')->not->toContain('brand new')->not->toContain('anna@');
 });
+
+it('keeps nobody out when its log cannot be written', function () {
+    new World;
+    config(['logging.channels.security' => ['driver' => 'single', 'path' => '/proc/none/security.log']]);
+    Log::forgetChannel('security');
+    $this->post('/sign-in', ['email' => 'anna@heron.example', 'password' => 'a long password'])->assertRedirect('/');
+    $this->assertAuthenticated();
+});
