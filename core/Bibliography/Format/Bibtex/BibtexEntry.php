@@ -16,6 +16,9 @@ final class BibtexEntry
     /** A value may be put together from so many pieces. */
     private const MOST_PIECES = 500;
 
+    /** The name of a field with its equals sign, after blanks, commas and comments; the comma itself may be missing. */
+    private const FIELD = '/\G(?:[\s,]++|%[^\n]*+(?:\n|$))*+([A-Za-z0-9_][A-Za-z0-9_:.+\/-]*+)\s*+=\s*+/';
+
     /** @param  array<string, string>  $fields by name in lower case */
     public function __construct(
         public readonly string $type,
@@ -34,14 +37,15 @@ final class BibtexEntry
      */
     public static function parse(string $text, int $line, array $strings): self
     {
-        if (preg_match('/^@\s*([A-Za-z]+)\s*[{(]\s*([^,\s"{}()=]+)\s*(?=[,})])/', $text, $head) !== 1) {
-            throw new \InvalidArgumentException('The entry has no key: it starts like @article{key, …}.');
+        if (preg_match('/^@\s*([A-Za-z]+)\s*[{(]\s*/', $text, $head) !== 1) {
+            throw new \InvalidArgumentException('The entry does not begin like @article{key, …}.');
         }
         $fields = [];
         $bytes = 0;
         $at = strlen($head[0]);
+        $key = self::key($text, $at);
         $end = strlen(rtrim($text)) - 1;
-        while (preg_match('/\G[\s,]*([A-Za-z][A-Za-z0-9_:.+\/-]*)\s*=\s*/', $text, $name, 0, $at) === 1) {
+        while (preg_match(self::FIELD, $text, $name, 0, $at) === 1) {
             $at += strlen($name[0]);
             $field = strtolower($name[1]);
             $value = self::value($text, $at, $strings, $field);
@@ -51,11 +55,27 @@ final class BibtexEntry
                 throw new \InvalidArgumentException('The entry has more than '.number_format(self::LARGEST).' bytes when its strings are put together.');
             }
         }
-        if (trim(substr($text, $at, max(0, $end - $at)), ", \t\r\n") !== '') {
-            throw new \InvalidArgumentException('The entry cannot be read at “'.mb_strimwidth(trim(substr($text, $at, 60), ", \t\r\n"), 0, 40, '…').'”: a field reads like name = {value}.');
+        $left = trim((string) preg_replace('/%[^\n]*/', '', substr($text, $at, max(0, $end - $at))), ", \t\r\n");
+        if ($left !== '') {
+            throw new \InvalidArgumentException('The entry cannot be read at “'.mb_strimwidth($left, 0, 40, '…').'”: a field reads like name = {value}.');
         }
 
-        return new self(strtolower($head[1]), $head[2], $fields, $text, $line);
+        return new self(strtolower($head[1]), $key, $fields, $text, $line);
+    }
+
+    /** The key at $at, and $at behind it; empty where the fields begin at once. */
+    private static function key(string $text, int &$at): string
+    {
+        $found = match (true) {
+            preg_match(self::FIELD, $text, $none, 0, $at) === 1 => ['', ''],
+            // up to its comma it may hold blanks and brackets
+            preg_match('/\G([^,"{}=\r\n]*)(?:,|\s*(?=\}))/', $text, $key, 0, $at) === 1 => $key,
+            preg_match('/\G([^,\s"{}()=]*)/', $text, $key, 0, $at) === 1 => $key,
+            default => ['', ''],
+        };
+        $at += strlen($found[0]);
+
+        return trim($found[1]);
     }
 
     /**
@@ -82,7 +102,7 @@ final class BibtexEntry
                 }
                 $value .= substr($text, $at + 1, $end - $at - 1);
                 $at = $end + 1;
-            } elseif (preg_match('/\G[^\s,{}()"#=]+/', $text, $word, 0, $at) === 1) {
+            } elseif (preg_match('/\G[^\s,{}()"#=]++(?:[ \t]++[^\s,{}()"#=]++(?!\s*=))*+/', $text, $word, 0, $at) === 1) {
                 $value .= $strings[strtolower($word[0])] ?? $word[0];
                 $at += strlen($word[0]);
             } else {

@@ -46,6 +46,9 @@ final class BibtexNames
             return new Name(self::plain($body[1]));
         }
         $parts = array_map(self::plain(...), self::split($text, '/\G\s*,\s*/'));
+        if (preg_match('/^\s*(?:family|given|prefix|suffix)\s*=/i', $text) === 1) {
+            return self::byParts($parts);
+        }
         if (count($parts) >= 3) {
             return new Name($parts[0], $parts[2], $parts[1]);
         }
@@ -67,6 +70,22 @@ final class BibtexNames
         $joined = fn (array $some): string => self::plain(implode(' ', $some));
 
         return new Name($joined(array_slice($words, $start)), $joined(array_slice($words, 0, $start)));
+    }
+
+    /**
+     * A name that says of each part what it is, as BibLaTeX has it: "family=Kolbe, given=Anna, prefix=von".
+     *
+     * @param  list<string>  $parts
+     */
+    private static function byParts(array $parts): Name
+    {
+        $said = [];
+        foreach ($parts as $part) {
+            [$name, $value] = array_map(trim(...), [...explode('=', $part, 2), '']);
+            $said[strtolower($name)] ??= trim($value, '"');
+        }
+
+        return new Name(trim(($said['prefix'] ?? '').' '.($said['family'] ?? '')), $said['given'] ?? '', $said['suffix'] ?? '');
     }
 
     private static function plain(string $latex): string

@@ -17,8 +17,8 @@ use WaryHeron\Core\Bibliography\Reference;
 use WaryHeron\Core\Bibliography\Year;
 
 /**
- * Reads BibTeX entry by entry, LaTeX turned into plain text. An entry starts with an at sign that begins a line and ends where its braces
- * close, or, unclosed, before the next such line. One that refers to another by crossref takes over what it lacks, wherever that stands.
+ * Reads BibTeX entry by entry, LaTeX turned into plain text. One that refers to another by crossref or xdata takes over what it lacks,
+ * wherever that stands.
  */
 final class BibtexReader implements RecognisesItself, ReferenceReader
 {
@@ -30,8 +30,13 @@ final class BibtexReader implements RecognisesItself, ReferenceReader
     /** Fields of a parent that are longer than this are no names, dates or titles, and stay with it. */
     private const HANDED_DOWN = 2_000;
 
-    /** Where a parent's field goes in the child. */
-    private const INHERITED = ['title' => 'booktitle'];
+    /** What others take over from by crossref. */
+    private const PARENTS = ['proceedings', 'book', 'collection', 'periodical', 'reference', 'mvbook', 'mvcollection', 'mvproceedings', 'mvreference'];
+
+    /** Where a parent's field goes in the child: a volume's title is what the chapter stands in, that of a work in volumes the volume's main title. */
+    private const INHERITED = ['title' => 'booktitle', 'subtitle' => 'booksubtitle', 'titleaddon' => 'booktitleaddon'];
+
+    private const INHERITED_OF_VOLUMES = ['title' => 'maintitle', 'subtitle' => 'mainsubtitle', 'titleaddon' => 'maintitleaddon'];
 
     public function recognises(string $beginning): bool
     {
@@ -44,10 +49,12 @@ final class BibtexReader implements RecognisesItself, ReferenceReader
         $held = 0;
         /** @var array<string, array<string, string>> $parents */
         $parents = [];
+        /** @var array<string, array<string, string>> $shared what xdata entries hold for others, as it is */
+        $shared = [];
         /** @var list<BibtexEntry> $waiting */
         $waiting = [];
         $anything = false;
-        foreach ($this->texts($stream, $reading) as $line => $text) {
+        foreach ((new BibtexBlocks)->of(Lines::of($stream, $reading)) as $line => $text) {
             $anything = true;
             $kind = preg_match('/^@\s*([A-Za-z]+)/', $text, $found) === 1 ? strtolower($found[1]) : '';
             if ($kind === 'comment' || $kind === 'preamble') {
@@ -75,9 +82,16 @@ final class BibtexReader implements RecognisesItself, ReferenceReader
 
                 continue;
             }
-            if (in_array($kind, ['proceedings', 'book', 'collection', 'periodical', 'mvbook'], true)) {
-                // what is handed down to every child is short
-                $parents[strtolower($entry->key)] = array_filter(array_diff_key($entry->fields, ['abstract' => 1]), fn (string $value): bool => strlen($value) <= self::HANDED_DOWN);
+            if ($kind === 'xdata') {
+                $shared[strtolower($entry->key)] = self::handedDown($entry);
+
+                continue;
+            }
+            foreach (array_filter(array_map(trim(...), explode(',', strtolower($entry->fields['xdata'] ?? '')))) as $key) {
+                $entry->fields += $shared[$key] ?? [];
+            }
+            if (in_array($kind, self::PARENTS, true)) {
+                $parents[strtolower($entry->key)] = self::handedDown($entry);
             }
             $parent = strtolower($entry->fields['crossref'] ?? '');
             if ($parent !== '' && ! isset($parents[$parent])) {
@@ -95,48 +109,10 @@ final class BibtexReader implements RecognisesItself, ReferenceReader
             }
         }
         foreach ($waiting as $child) {
-            yield $this->reference($child, []);
+            yield $this->reference($child, $parents[strtolower($child->fields['crossref'])] ?? []);
         }
         if (! $anything) {
             throw UnusableFile::unknownFormat();
-        }
-    }
-
-    /**
-     * @param  resource  $stream
-     * @return \Generator<int, string> the text of each entry by the line it starts in; text between entries is comment
-     */
-    private function texts($stream, Reading $reading): \Generator
-    {
-        $text = null;
-        $start = 0;
-        $depth = 0;
-        foreach (Lines::of($stream, $reading) as $number => $line) {
-            $opens = preg_match('/^\s*@\s*[A-Za-z]{3,20}\s*[{(]/', $line) === 1;
-            if ($text !== null && $opens && preg_match('/^@/', $line) === 1) {
-                // the one before was never closed
-                yield $start => $text;
-                $text = null;
-            }
-            if ($text === null) {
-                if (! $opens) {
-                    continue;
-                }
-                [$text, $start, $depth] = ['', $number, 0];
-                $line = ltrim($line);
-            }
-            if (strlen($text) <= self::LARGEST_RECORD) {
-                $text .= ($text === '' ? '' : "\n").$line;
-            }
-            $bare = (string) preg_replace('/\\\\./s', '', $line);
-            $depth += substr_count($bare, '{') - substr_count($bare, '}') + ($text === $line ? (int) (preg_match('/^@\s*[A-Za-z]+\s*\(/', $line) === 1) : 0);
-            if ($depth <= 0 || ($depth === 1 && preg_match('/^@\s*[A-Za-z]+\s*\(/', $text) === 1 && preg_match('/\)\s*$/', $line) === 1)) {
-                yield $start => $text;
-                $text = null;
-            }
-        }
-        if ($text !== null) {
-            yield $start => $text;
         }
     }
 
@@ -154,12 +130,21 @@ final class BibtexReader implements RecognisesItself, ReferenceReader
         return [strtolower($head[1]), BibtexEntry::value($text, $at, $strings, $head[1])];
     }
 
+    /** @return array<string, string> what is handed down to every child is short */
+    private static function handedDown(BibtexEntry $entry): array
+    {
+        $short = array_filter(array_diff_key($entry->fields, ['abstract' => 1]), fn (string $value): bool => strlen($value) <= self::HANDED_DOWN);
+
+        return [...$short, ...(str_starts_with($entry->type, 'mv') ? ['entrytype' => $entry->type] : [])];
+    }
+
     /** @param  array<string, string>  $parent */
     private function reference(BibtexEntry $entry, array $parent): Reference|UnreadableRecord
     {
         $fields = $entry->fields;
-        foreach ($parent as $name => $value) {
-            $fields[self::INHERITED[$name] ?? $name] ??= $value;
+        $goes = str_starts_with($parent['entrytype'] ?? '', 'mv') ? self::INHERITED_OF_VOLUMES : self::INHERITED;
+        foreach (array_diff_key($parent, ['entrytype' => 1]) as $name => $value) {
+            $fields[$goes[$name] ?? $name] ??= $value;
         }
         $raw = ['author' => $fields['author'] ?? ''];
         unset($fields['author']);
@@ -205,7 +190,7 @@ final class BibtexReader implements RecognisesItself, ReferenceReader
         $urls = preg_split('/\s+/', $take('url'), -1, PREG_SPLIT_NO_EMPTY) ?: [];
         $keywords = Keywords::split($take('keywords', 'keyword'));
         foreach ($fields as $name => $value) {
-            if ($value !== '' && $name !== 'crossref') {
+            if ($value !== '' && $name !== 'crossref' && $name !== 'xdata') {
                 $extra[] = [$name, $value];
             }
         }

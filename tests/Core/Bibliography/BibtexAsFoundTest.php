@@ -1,0 +1,60 @@
+<?php
+
+use WaryHeron\Core\Bibliography\Format\Bibtex\BibtexReader;
+use WaryHeron\Core\Bibliography\Format\UnreadableRecord;
+use WaryHeron\Core\Bibliography\Name;
+use WaryHeron\Core\Bibliography\Reference;
+
+/** BibTeX and BibLaTeX as programs and people write them: whatever a careful reader can read is read. */
+
+/** @return list<Reference|UnreadableRecord> */
+function bibtex(string $text): array
+{
+    $stream = fopen('php://memory', 'r+b');
+    fwrite($stream, $text);
+    rewind($stream);
+
+    return iterator_to_array((new BibtexReader)->read($stream), false);
+}
+
+it('reads what is written otherwise than the book says', function (string $text, array $titles) {
+    $read = bibtex($text);
+    expect(array_map(fn (Reference|UnreadableRecord $one): string => $one instanceof Reference ? $one->title : "refused: {$one->message}", $read))->toBe($titles);
+})->with([
+    'no key' => ['@article{title = {Lamps}, year = 2004}', ['Lamps']],
+    'an empty key' => ['@article{, title = {Lamps}}', ['Lamps']],
+    'no comma behind the key' => ["@article{kolbe2004\n title = {Lamps}}", ['Lamps']],
+    'blanks and brackets in the key' => ['@article{Kolbe (2004) a, title = {Lamps}}', ['Lamps']],
+    'no commas between fields' => ["@article{a,\n title = {Lamps}\n year = 2004\n volume = {3}}", ['Lamps']],
+    'field names that begin with a digit or a line' => ['@article{a, _note = {x}, 2nd = {y}, title = {Lamps}}', ['Lamps']],
+    'comments between fields' => ["@article{a, % the key\n % a bracket } in a comment\n title = {Lamps}, % and behind\n year = 2004 }\n@article{b, title = {Visors}}", ['Lamps', 'Visors']],
+    'a percent sign within a value' => ["@article{a, title = {Lamps}, abstract = {Of them\n% half\nslept}}", ['Lamps']],
+    'all on one line' => ['@article{a, title = {Lamps}}@article{b, title = {Visors}} , @book{c, title={Naps}}', ['Lamps', 'Visors', 'Naps']],
+    'in parentheses' => ["@article(a, title = {Lamps :) (bright)}, year = 2004)\n@article(b, title = \"Visors (blue)\")\n@string(x = {y}) @article{c, title = {Naps}}", ['Lamps :) (bright)', 'Visors (blue)', 'Naps']],
+    'a string that nobody defined' => ['@article{a, journal = lampj, title = {Lamps}}', ['Lamps']],
+    'words without brackets' => ['@article{a, pages = 12 -- 15, month = 3 May, title = {Lamps}}', ['Lamps']],
+    'a mail address between entries' => ["anna@heron.example wrote\n@article{a, title = {Lamps}}\nask anna@heron{b", ['Lamps']],
+    'one cut off at the end' => ["@article{a, title = {Lamps}}\n@article{b, title = {Vis", ['Lamps', 'refused: The value of “title” does not end.']],
+]);
+
+it('keeps the rest of an entry that has neither key nor commas', function () {
+    [$one] = bibtex('@article{title = {Lamps} author = {Kolbe, Anna and Strand, Ben} year = 2004 journal = lampj # { of } # "Nights" pages = 12 -- 15}');
+    expect($one->id)->toBe('')->and($one->year)->toBe(2004)->and($one->journal)->toBe('lampj of Nights')->and($one->pages())->toBe('12–15')->and($one->authors)->toEqual([new Name('Kolbe', 'Anna'), new Name('Strand', 'Ben')]);
+});
+
+it('reads names that say their parts', function () {
+    [$one] = bibtex('@book{a, title = {Lamps}, author = {family=Berg, given=Anna, prefix=von den and given={Ben, the Elder}, family=Strand, suffix=Jr and {Ward Nine} and others}}');
+    expect($one->authors)->toEqual([new Name('von den Berg', 'Anna'), new Name('Strand', 'Ben, the Elder', 'Jr'), new Name('Ward Nine'), new Name('et al.')]);
+});
+
+it('takes over from volumes, works in volumes and shared data what an entry lacks', function () {
+    [$chapter, $volume, $work] = bibtex('@xdata{house, publisher = {Heron House}, location = {Larkmoor}}
+        @incollection{c, crossref = {v}, title = {Lamps}, pages = {3-9}}
+        @collection{v, crossref = {w}, title = {Nights}, subtitle = {A reader}, xdata = {house, none}, year = 2004}
+        @mvcollection{w, title = {All of it}, volumes = 3}');
+    // an entry waits for the one that it refers to
+    $byTitle = array_column([$chapter, $volume, $work], null, 'title');
+    expect($byTitle['Lamps']->journal)->toBe('Nights')->and($byTitle['Lamps']->publisher)->toBe('Heron House')->and($byTitle['Lamps']->year)->toBe(2004)->and($byTitle['Lamps']->pages())->toBe('3–9');
+    expect($byTitle['Nights: A reader']->publisher)->toBe('Heron House')->and($byTitle['Nights: A reader']->extra)->toContain(['maintitle', 'All of it']);
+    expect($work)->not->toBeNull()->and(bibtex('@xdata{x, title = {No record}}'))->toBe([]);
+});
