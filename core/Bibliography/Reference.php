@@ -43,6 +43,24 @@ final readonly class Reference
     ) {
     }
 
+    /** Whether anything says which work this is; a key, a type or a number of its own does not. */
+    public function isIdentified(): bool
+    {
+        return $this->title !== '' || $this->authors !== [] || $this->doi !== '' || $this->urls !== [] || $this->abstract !== '' || $this->journal !== '' || $this->accession !== '';
+    }
+
+    /** The title, or in square brackets, as cataloguers supply one (ISBD, A.4), what an untitled record is told by. */
+    public function suppliedTitle(): string
+    {
+        if ($this->title !== '') {
+            return $this->title;
+        }
+        $by = ($this->authors[0] ?? null)?->short() ?? '';
+        $told = array_filter([count($this->authors) > 1 ? "{$by} and others" : $by, (string) $this->year, $this->journal, $this->place(), $this->doi]);
+
+        return '['.rtrim('Untitled: '.implode(', ', $told), ': ').']';
+    }
+
     public function pages(): string
     {
         return $this->lastPage === '' || $this->lastPage === $this->firstPage ? $this->firstPage : "{$this->firstPage}–{$this->lastPage}";
@@ -55,6 +73,14 @@ final readonly class Reference
         $pages = $this->pages() === '' ? '' : ":{$this->pages()}";
 
         return trim("{$this->volume}{$issue}{$pages}", ':');
+    }
+
+    /** The same record with title, abstract, journal and keywords as plain text. */
+    public function withoutMarkup(): self
+    {
+        $plain = ['title' => Markup::plain($this->title), 'abstract' => Markup::plain($this->abstract), 'journal' => Markup::plain($this->journal), 'keywords' => array_map(Markup::plain(...), $this->keywords)];
+
+        return new self(...[...get_object_vars($this), ...$plain]);
     }
 
     /** The same record with its text and place in a file. */

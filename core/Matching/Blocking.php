@@ -114,7 +114,9 @@ final class Blocking
     /** @return list<string> */
     private static function titleStart(Fingerprint $p): array
     {
-        return array_values(array_unique(array_map(fn (string $title): string => substr(str_replace(' ', '', $title), 0, 24), [$p->title->text, ...$p->otherTitles])));
+        $starts = array_map(fn (string $title): string => substr(str_replace(' ', '', $title), 0, 24), [$p->title->text, ...$p->otherTitles]);
+
+        return array_values(array_unique(array_filter($starts, fn (string $start): bool => $start !== '')));
     }
 
     /** @return list<string> */

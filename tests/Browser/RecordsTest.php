@@ -36,13 +36,13 @@ it('takes five files in, says what a table holds, mends a record, joins what is 
     $mirela->press('Start a review')->fill('Short title', 'Night nurses')->fill('Question', 'What keeps them awake?')->press('Start the review');
     $mirela->press('Team')->fill('E-mail address', 'karin@heron.example')->press('Send the invitation')->sees('An invitation is on its way');
 
-    // five files at once; the RIS holds one without a title, the table names its columns in its own way
+    // five files at once; the RIS holds one that nothing tells, the table names its columns in its own way
     $folder = sys_get_temp_dir().'/heron-drop-'.getmypid();
     mkdir($folder);
     $files = [];
     foreach (['ris' => range(0, 5), 'nbib' => range(0, 5), 'bibtex' => range(0, 3), 'csl-json' => [4, 5]] as $format => $studies) {
         $text = implode('', [...Formats::writers()[$format]->write(array_map(fn (int $study): Reference => told($format, $study), $studies))]);
-        file_put_contents($files[] = "{$folder}/{$format}.txt", $format === 'ris' ? $text."TY  - JOUR\nAU  - Strand, B\nPY  - 2001\nER  - \n" : $text);
+        file_put_contents($files[] = "{$folder}/{$format}.txt", $format === 'ris' ? $text."TY  - JOUR\nPY  - 2001\nER  - \n" : $text);
     }
     $table = "Study;Who wrote it;When;Where\n".implode("\n", array_map(fn (int $study): string => implode(';', ['"'.told('csv', $study)->title.'"', '"Okafor, Ines; Haas, Mirela"', told('csv', $study)->year, 'Ann. Nocturnal Med.']), [0, 1]))."\n";
     file_put_contents($files[] = "{$folder}/ward list.csv", $table);

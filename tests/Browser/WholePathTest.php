@@ -33,7 +33,7 @@ it('carries a review from its question to a coded table, with two people', funct
     // upload: one duplicate of what was fetched, one new, one rejected; and the same file once more
     $known = json_decode(Server::rows('SELECT reference FROM records WHERE doi_key IS NOT NULL ORDER BY position LIMIT 1')[0]['reference'], true);
     $file = sys_get_temp_dir().'/hand-search.ris';
-    file_put_contents($file, "TY  - JOUR\nTI  - {$known['title']}\nDO  - {$known['doi']}\nER  - \nTY  - JOUR\nTI  - =A lamp from a drawer\nAU  - Strand, B\nPY  - 2012\nAB  - Found by hand.\nER  - \nTY  - JOUR\nAU  - Nobody\nER  - \n");
+    file_put_contents($file, "TY  - JOUR\nTI  - {$known['title']}\nDO  - {$known['doi']}\nER  - \nTY  - JOUR\nTI  - =A lamp from a drawer\nAU  - Strand, B\nPY  - 2012\nAB  - Found by hand.\nER  - \nTY  - JOUR\nPY  - 1811\nER  - \n");
     $ines->press('Records')->press('Deliveries')->attach('Drop files', $file)->fill('Source', 'Hand search')->press('Deliver');
     $ines->until(fn (): bool => str_contains($ines->text(), 'has no title'), 'The rejected record is not shown');
     $ines->sees('Line 11');

@@ -14,9 +14,9 @@ function heron(string ...$arguments): array
 
 it('converts files, with rejections by line and the right exit code', function () {
     $file = tempnam(sys_get_temp_dir(), 'ris');
-    file_put_contents($file, "TY  - JOUR\nTI  - One\nER  - \nTY  - JOUR\nAU  - X\nER  - \n");
+    file_put_contents($file, "TY  - JOUR\nTI  - One\nER  - \nTY  - JOUR\nPY  - 2001\nER  - \n");
     [$code, $out, $err] = heron('heron:convert', $file, '--to=csl-json');
-    expect($code)->toBe(1)->and(json_decode($out, true)[0]['title'])->toBe('One')->and(trim($err))->toBe("{$file}:4: The record has no title. Add a TI line, or leave it out.");
+    expect($code)->toBe(1)->and(json_decode($out, true)[0]['title'])->toBe('One')->and(trim($err))->toBe("{$file}:4: The record has no title, nor an author, DOI, journal or abstract to tell it by. Add a TI line, or leave it out.");
     file_put_contents($file, "TY  - JOUR\nTI  - One\nER  - \n");
     expect(heron('heron:convert', $file, '--to=ris'))->toBe([0, "TY  - JOUR\r\nTI  - One\r\nER  - \r\n\r\n", '']);
     expect(heron('heron:convert', $file, '--to=csv')[1])->toContain('One');

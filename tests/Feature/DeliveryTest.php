@@ -14,14 +14,14 @@ use WaryHeron\Core\Bibliography\Reference;
 
 it('delivers a file by upload and shows what became of it', function () {
     $world = new World;
-    $text = World::ris([['TI' => 'One', 'DO' => '10.71111/one'], ['TI' => 'Two', 'XX' => 'kept']])."TY  - JOUR\nAU  - Nobody\nER  - \n";
+    $text = World::ris([['TI' => 'One', 'DO' => '10.71111/one'], ['TI' => 'Two', 'XX' => 'kept']])."TY  - JOUR\nPY  - 1811\nER  - \n";
     $send = fn () => $this->actingAs($world->people['specialist'])->post("/reviews/{$world->review->id}/deliveries", [
         'files' => [UploadedFile::fake()->createWithContent("../../<b>evil</b>\n.ris", $text)], 'source_name' => 'Tern Abstracts', 'searched_on' => '2026-11-01',
     ]);
     $page = $send()->assertSessionHasNoErrors();
     $delivery = $world->review->deliveries()->sole();
     expect($delivery->only('state', 'kept', 'rejected', 'new', 'position'))->toBe(['state' => 'done', 'kept' => 2, 'rejected' => 1, 'new' => 2, 'position' => 3]);
-    $this->get($page->headers->get('Location'))->assertOk()->assertSee('Tern Abstracts')->assertSee('has no title')->assertSee('AU  - Nobody')->assertDontSee('<b>evil', false);
+    $this->get($page->headers->get('Location'))->assertOk()->assertSee('Tern Abstracts')->assertSee('has no title')->assertSee('PY  - 1811')->assertDontSee('<b>evil', false);
     expect(Record::query()->where('reference->title', 'Two')->sole()->source)->toContain('XX  - kept');
 
     $send()->assertRedirect("/reviews/{$world->review->id}/deliveries")->assertSessionHas('problems', fn (array $p): bool => str_contains($p[0]['url'], $delivery->id));
@@ -147,4 +147,13 @@ it('does not leave a delivery running when its work has failed for good', functi
     (new DeliverFile($delivery->id))->failed();
     expect($delivery->refresh()->state)->toBe('failed')->and($delivery->task->state)->toBe('failed');
     $this->actingAs($world->people['specialist'])->get("/reviews/{$world->review->id}/deliveries/{$delivery->id}")->assertSee('Go on from record 1');
+});
+
+it('takes in what has no title, shows it by what it has, and joins it with nothing for that', function () {
+    $world = new World;
+    $world->deliverText("TY  - JOUR\nAU  - Kolbe, Anna\nPY  - 2004\nJO  - Nocturnal Medicine\nER  - \nTY  - JOUR\nAU  - Kolbe, Anna\nPY  - 2004\nJO  - Nocturnal Medicine\nER  - \nTY  - JOUR\nAU  - Strand, Ben\nDO  - 10.71111/lamp\nER  - \n");
+    $titles = $world->review->publications()->orderBy('id')->pluck('title')->all();
+    expect($titles)->toBe(['[Untitled: Kolbe A, 2004, Nocturnal Medicine]', '[Untitled: Kolbe A, 2004, Nocturnal Medicine]', '[Untitled: Strand B, 10.71111/lamp]']);
+    $this->actingAs($world->people['lead'])->get("/reviews/{$world->review->id}/records")->assertOk()->assertSee('[Untitled: Strand B, 10.71111/lamp]');
+    expect($this->get("/reviews/{$world->review->id}/records/export/ris")->streamedContent())->not->toContain('Untitled')->toContain('10.71111/lamp');
 });

@@ -213,7 +213,7 @@ it('reads a table as somebody says, remembers that, and mends what was rejected'
     $world = new World;
     $review = "/reviews/{$world->review->id}";
     $send = fn (string $text) => $this->actingAs($world->people['specialist'])->post("{$review}/deliveries", ['files' => [UploadedFile::fake()->createWithContent('ward.csv', $text)], 'source_name' => 'Ward list', 'platform' => 'a spreadsheet', 'searched_on' => '2026-11-01']);
-    $page = $send("Study title;Who;When;Remark\nLamps at night;Haas, M.;2020;good\n;Strand, B.;2021;none\n");
+    $page = $send("Study title;Who;When;Remark\nLamps at night;Haas, M.;2020;good\n;;2021;none\n");
     $delivery = $world->review->deliveries()->sole();
     expect($delivery->state)->toBe('mapping')->and(Record::query()->count())->toBe(0);
     $this->get($page->headers->get('Location'))->assertSee('What do the columns hold?')->assertSee('Study title');
@@ -230,7 +230,7 @@ it('reads a table as somebody says, remembers that, and mends what was rejected'
     $rejection = $delivery->rejections()->sole();
     $mend = fn (string $text) => $this->post("{$review}/deliveries/{$delivery->id}/rejections/{$rejection->id}", ['text' => $text]);
     $mend($rejection->text)->assertSessionHasErrors("mend.{$rejection->id}");
-    $mend(str_replace("\n,\"Strand", "\nNaps at night,\"Strand", $rejection->text))->assertSessionHas('notice');
+    $mend(str_replace("\n,,2021", "\nNaps at night,,2021", $rejection->text))->assertSessionHas('notice');
     expect($delivery->refresh()->only('kept', 'rejected', 'new'))->toBe(['kept' => 2, 'rejected' => 0, 'new' => 2])->and($rejection->refresh()->mended_at)->not->toBeNull();
 
     $send("Study title;Who;When;Remark\nMore lamps;Haas, M.;2022;\n");

@@ -7,6 +7,7 @@ namespace App\Actions\Records;
 use App\Models\Publication;
 use App\Models\Record;
 use App\Queries\KeptReference;
+use WaryHeron\Core\Bibliography\Language;
 use WaryHeron\Core\Bibliography\Name;
 use WaryHeron\Core\Bibliography\Reference;
 use WaryHeron\Core\Search\Query\Field;
@@ -37,7 +38,7 @@ final class PublicationFromRecords
     public static function of(Reference $reference): array
     {
         return [
-            'title' => $reference->title,
+            'title' => $reference->suppliedTitle(),
             'authors' => implode('; ', array_map(fn (Name $n): string => $n->short(), $reference->authors)),
             'first_author' => mb_substr(Words::fold($reference->authors[0]->family ?? ''), 0, 200),
             'year' => $reference->year,
@@ -46,7 +47,7 @@ final class PublicationFromRecords
             'doi' => mb_substr($reference->doi, 0, 250),
             'abstract' => $reference->abstract,
             'type' => $reference->type->value,
-            'language' => mb_substr($reference->language, 0, 200),
+            'language' => mb_substr(Language::named($reference->language), 0, 200),
             'sort_title' => mb_substr(implode(' ', Words::of($reference->title)), 0, 300),
             'words' => self::words($reference),
         ];

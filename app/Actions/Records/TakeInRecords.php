@@ -84,6 +84,7 @@ final class TakeInRecords
      */
     private function takeIn(Delivery $delivery, array $batch): array
     {
+        $batch = array_map(fn (object $one): object => $one instanceof Reference ? $one->withoutMarkup() : $one, $batch);
         $references = array_filter($batch, fn (object $one): bool => $one instanceof Reference);
         $keys = array_map(ExactKeys::of(...), $references);
         $fingerprints = new Fingerprints;

@@ -56,6 +56,12 @@ final class TextEncoding
     /** One line in UTF-8. Bytes that are no UTF-8 are read as Windows-1252, which every byte sequence is. */
     public static function line(string $line, Reading $reading): string
     {
+        if (str_contains($line, "\x1B") && preg_match('/\x1B(?:\$[@B]|\$\([@BD]|\([BJI])/', $line) === 1) {
+            // in its two-byte letters every ASCII sign may stand, brackets and quotes as well; each line begins and ends in ASCII
+            $reading->found = 'ISO-2022-JP';
+
+            return mb_convert_encoding($line, 'UTF-8', 'ISO-2022-JP-MS');
+        }
         if (preg_match('/[^\x01-\x7F]/', $line) !== 1) {
             return $line;
         }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace WaryHeron\Core\Bibliography\Format;
 
+use WaryHeron\Core\Bibliography\Reference;
+
 /** A record that could not be taken in: where it starts, what is wrong, and the beginning of its text. */
 final readonly class UnreadableRecord
 {
@@ -16,9 +18,12 @@ final readonly class UnreadableRecord
         $this->text = strlen($text) > self::EXCERPT ? mb_strcut($text, 0, self::EXCERPT, 'UTF-8') : $text;
     }
 
-    public static function withoutTitle(int $line, string $text, string $remedy = 'Add a title, or leave the record out.'): self
+    /** The reference itself where anything says which work it is, with a title or without. */
+    public static function unlessIdentified(Reference $reference, string $remedy = 'Add a title, or leave the record out.'): Reference|self
     {
-        return new self($line, "The record has no title. {$remedy}", $text);
+        return $reference->isIdentified()
+            ? $reference
+            : new self($reference->line, "The record has no title, nor an author, DOI, journal or abstract to tell it by. {$remedy}", $reference->source);
     }
 
     public static function strayText(int $line, string $text, string $start): self

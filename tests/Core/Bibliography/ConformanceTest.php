@@ -103,9 +103,9 @@ it('goes on after a bad record, and says where it is', function (string $format,
     expect($bad)->toHaveCount(1)->and($bad[0]->line)->toBe($line)->and($bad[0]->message)->toContain($why)->and($bad[0]->text)->not->toBe('');
     expect(count($read) - 1)->toBe($good);
 })->with([
-    'ris without title' => ['ris', "TY  - JOUR\nTI  - A\nER  - \nTY  - JOUR\nAU  - B\nER  - \nTY  - JOUR\nTI  - C\nER  - \n", 4, 'no title', 2],
+    'ris without title' => ['ris', "TY  - JOUR\nTI  - A\nER  - \nTY  - JOUR\nPY  - 2001\nER  - \nTY  - JOUR\nTI  - C\nER  - \n", 4, 'no title', 2],
     'ris with stray text' => ['ris', "TY  - JOUR\nTI  - A\nER  - \nnothing of that kind\nTY  - JOUR\nTI  - C\nER  - \n", 4, 'outside', 2],
-    'nbib without title' => ['nbib', "PMID- 1\nTI  - A\n\nPMID- 2\nAU  - B\n\nPMID- 3\nTI  - C\n", 4, 'no title', 2],
+    'nbib without title' => ['nbib', "PMID- 1\nTI  - A\n\nPMID- 2\nDP  - 2001\n\nPMID- 3\nTI  - C\n", 4, 'no title', 2],
     'bibtex never closed' => ['bibtex', "@article{a, title = {A}}\n@article{b, title = {B\n@article{c, title = {C}}\n", 2, 'does not end', 2],
     'bibtex with a field that is none' => ['bibtex', "@article{a, title = {A}}\n\n@article{b, title = {B} {C}}\n@article{c, title = {C}}", 3, 'cannot be read at', 2],
     'bibtex cut off' => ['bibtex', "@article{a, title = {A}}\n@article{b, title = {B},\n author = {", 2, 'does not end', 1],
@@ -125,6 +125,9 @@ it('reads RIS however it is put', function (string $text, array $titles) {
     'tags before their type' => ["ID  - 1\nTI  - A\nTY  - JOUR\nPY  - 2020\nER  - \nTI  - B\nTY  - CONF\nER  -\n", ['article A 2020', 'conference B ']],
     'no ends' => ["TY  - JOUR\nTI  - A\nTY  - JOUR\nTI  - B\n", ['article A ', 'article B ']],
     'wrapped lines' => ["TY  - JOUR\nTI  - A long\n   title on\nlines\nY1  - 1999/03//\nER  - \n", ['article A long title on lines 1999']],
+    'no blank behind the dash' => ["TY  -JOUR\nTI  -Lamps\nAB  - seen with\nT2 -weighted pictures\nPY  -2001\nER  -\n", ['article Lamps 2001']],
+    'zeros between the letters' => [implode("\0", str_split("TY  - JOUR\r\nTI  - Lamps\r\nER  - \r\n"))."\0", ['article Lamps ']],
+    'doubled line ends' => ["TY  - JOUR\r\r\nTI  - Lamps\r\r\nER  - \r\r\n\r\r\nTY  - JOUR\r\r\nTI  - Visors\r\r\nER  - \r\r\n", ['article Lamps ', 'article Visors ']],
     'no type at all' => ["TY  - JOUR\nTI  - A\nER  - \n\nTI  - B\nY1  - 2001\nER  - \n", ['article A ', 'other B 2001']],
 ]);
 
@@ -205,3 +208,40 @@ it('bounds what it holds, whatever the file says', function (string $format, str
     }
     expect(memory_get_peak_usage() - $before)->toBeLessThan(32 * 1_048_576);
 })->with([['ris', "TY  - JOUR\nTI  - "], ['nbib', "PMID- 1\nTI  - "], ['bibtex', '@article{a, title = {'], ['csl-json', '[{"title":"'], ['mods', '<mods xmlns="http://www.loc.gov/mods/v3"><titleInfo><title>'], ['csv', "id,title\n1,\""]]);
+
+it('keeps what has no title, told by what it has', function (string $format, string $text, string $shown) {
+    [$one] = readAs($format, $text);
+    expect($one)->toBeInstanceOf(Reference::class)->and($one->title)->toBe('')->and($one->suppliedTitle())->toBe($shown);
+    // and so through every format that can say it
+    foreach (Formats::writers() as $other => $writer) {
+        [$again] = readAs($other, writtenAs($other, [$one]));
+        expect($again)->toBeInstanceOf(Reference::class, $other)->and($again->title)->toBe('', $other)->and($again->suppliedTitle())->toBe($shown, $other);
+    }
+})->with([
+    ['ris', "TY  - JOUR\nAU  - Kolbe, Anna\nAU  - Strand, Ben\nPY  - 2004\nJO  - Nocturnal Medicine\nVL  - 12\nSP  - 3\nER  - \n", '[Untitled: Kolbe A and others, 2004, Nocturnal Medicine, 12:3]'],
+    ['nbib', "PMID- 7\nAU  - Kolbe A\nDP  - 2004\n", '[Untitled: Kolbe A, 2004]'],
+    ['bibtex', '@article{a, author = {Kolbe, Anna}, year = 2004, journal = {Nocturnal Medicine}}', '[Untitled: Kolbe A, 2004, Nocturnal Medicine]'],
+    ['csl-json', '[{"id":1,"type":"article-journal","DOI":"10.71111/lamp"}]', '[Untitled: 10.71111/lamp]'],
+    ['csv', "title,authors,year\n,\"Kolbe, Anna\",2004\n", '[Untitled: Kolbe A, 2004]'],
+    ['mods', '<mods xmlns="http://www.loc.gov/mods/v3"><name type="personal"><namePart type="family">Kolbe</namePart><namePart type="given">Anna</namePart></name></mods>', '[Untitled: Kolbe A]'],
+]);
+
+it('reads MODS of before, and MODS that names no namespace', function (string $open, string $close) {
+    $read = readAs('mods', "{$open}<titleInfo><title>Lamps</title></titleInfo>{$close}");
+    expect(array_map(fn (object $one): string => $one->title ?? $one->message, $read))->toBe(['Lamps']);
+})->with([
+    ['<modsCollection xmlns="http://www.loc.gov/mods/"><mods>', '</mods></modsCollection>'], ['<mods xmlns="http://www.loc.gov/mods/v2">', '</mods>'],
+    ['<modsCollection><mods version="3.4">', '</mods></modsCollection>'], ['<mods>', '</mods>'], ['<mods xmlns="https://www.loc.gov/mods/v3/">', '</mods>'],
+]);
+
+it('refuses a mods element of somebody else’s namespace', function () {
+    [$one] = readAs('mods', '<mods xmlns="http://heron.example/other"><titleInfo><title>Lamps</title></titleInfo></mods>');
+    expect($one)->toBeInstanceOf(UnreadableRecord::class)->and($one->message)->toContain('namespace');
+});
+
+it('decodes stateful encodings before it looks for brackets and quotes', function () {
+    $title = '夜勤の看護師と光「照明」'; // in its two-byte form it holds quotes, brackets and percent signs
+    $bytes = mb_convert_encoding("@article{a, title = {{$title}}, author = {高橋, 花}}\n@article{b, title = {Lamps}}", 'ISO-2022-JP', 'UTF-8');
+    $reading = new Reading;
+    expect(array_map(fn (Reference $one): string => $one->title, readAs('bibtex', $bytes, $reading)))->toBe([$title, 'Lamps'])->and($reading->found)->toBe('ISO-2022-JP');
+});

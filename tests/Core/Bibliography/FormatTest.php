@@ -30,12 +30,12 @@ it('reads both generations of RIS', function () {
 });
 
 it('keeps the good records and reports the bad ones by line', function () {
-    $read = risOf("stray words\nTY  - JOUR\nTI  - Good\nER  - \nTY  - JOUR\nAU  - Nobody\nER  - \nTY  - JOUR\nTI  - No end here\nTY  - JOUR\nTI  - Last\n");
+    $read = risOf("stray words\nTY  - JOUR\nTI  - Good\nER  - \nTY  - JOUR\nPY  - 2001\nER  - \nTY  - JOUR\nTI  - No end here\nTY  - JOUR\nTI  - Last\n");
     expect(array_map(fn (object $r): string => $r instanceof Reference ? $r->title : "line {$r->line}: {$r->message}", $read))->toBe([
         'line 1: This text stands outside any record: a record starts with a TY line.', 'Good',
-        'line 5: The record has no title. Add a TI line, or leave it out.', 'No end here', 'Last',
+        'line 5: The record has no title, nor an author, DOI, journal or abstract to tell it by. Add a TI line, or leave it out.', 'No end here', 'Last',
     ]);
-    expect($read[2]->text)->toContain('Nobody');
+    expect($read[2]->text)->toContain('2001');
 });
 
 it('loses nothing in a round trip', function (string $file) {

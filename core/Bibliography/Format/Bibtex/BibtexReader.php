@@ -162,9 +162,6 @@ final class BibtexReader implements RecognisesItself, ReferenceReader
             return '';
         };
         $title = $take('title');
-        if ($title === '') {
-            return UnreadableRecord::withoutTitle($entry->line, $entry->source, 'Add a title field, or leave the entry out.');
-        }
         $subtitle = $take('subtitle');
         $year = Year::of($fields['year'] ?? $fields['date'] ?? '');
         $date = $take('date');
@@ -195,7 +192,7 @@ final class BibtexReader implements RecognisesItself, ReferenceReader
             }
         }
 
-        return new Reference(
+        return UnreadableRecord::unlessIdentified(new Reference(
             ...$values,
             type: $type,
             title: $subtitle === '' ? $title : "{$title}: {$subtitle}",
@@ -212,6 +209,6 @@ final class BibtexReader implements RecognisesItself, ReferenceReader
             extra: $extra,
             source: $entry->source,
             line: $entry->line,
-        );
+        ), 'Add a title field, or leave the entry out.');
     }
 }

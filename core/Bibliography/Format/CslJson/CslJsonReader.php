@@ -115,9 +115,6 @@ final class CslJsonReader implements RecognisesItself, ReferenceReader
             return '';
         };
         $title = $take('title');
-        if ($title === '') {
-            return UnreadableRecord::withoutTitle($line, $source, 'Give the item a "title", or leave it out.');
-        }
         $custom = is_array($item['custom'] ?? null) ? $item['custom'] : [];
         $issued = is_array($item['issued'] ?? null) ? $item['issued'] : ['raw' => $take('issued')];
         [$date, $year] = $this->date($issued);
@@ -148,7 +145,7 @@ final class CslJsonReader implements RecognisesItself, ReferenceReader
             }
         }
 
-        return new Reference(
+        return UnreadableRecord::unlessIdentified(new Reference(
             ...$values,
             type: $known,
             title: $title,
@@ -164,7 +161,7 @@ final class CslJsonReader implements RecognisesItself, ReferenceReader
             extra: $extra,
             source: $source,
             line: $line,
-        );
+        ), 'Give the item a "title", or leave it out.');
     }
 
     /**

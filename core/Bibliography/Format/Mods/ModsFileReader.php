@@ -72,6 +72,15 @@ final class ModsFileReader implements RecognisesItself, ReferenceReader
         }
     }
 
+    /** Files of before MODS 3 name another namespace, and some name none; the elements that we read are called the same in all. */
+    private static function inOneNamespace(string $names, string $text): string
+    {
+        $ours = fn (string $xml): string => (string) preg_replace('~(\sxmlns(?::[\w.-]+)?\s*=\s*["\'])https?://www\.loc\.gov/mods(?:/v\d+)?/?(["\'])~', '${1}'.ModsReader::NAMESPACE.'$2', $xml);
+        $default = preg_match('/\sxmlns\s*=/', $names) === 1 ? '' : ' xmlns="'.ModsReader::NAMESPACE.'"';
+
+        return "<records{$default}{$ours($names)}>{$ours($text)}</records>";
+    }
+
     private function refuseDeclarations(string $text): void
     {
         if (preg_match('/<!(?:DOCTYPE|ENTITY)/i', $text) === 1) {
@@ -86,7 +95,7 @@ final class ModsFileReader implements RecognisesItself, ReferenceReader
         }
         $document = new DOMDocument;
         $before = libxml_use_internal_errors(true);
-        $read = $document->loadXML("<records{$names}>{$text}</records>", LIBXML_NONET | LIBXML_COMPACT);
+        $read = $document->loadXML(self::inOneNamespace($names, $text), LIBXML_NONET | LIBXML_COMPACT);
         $wrong = libxml_get_last_error();
         libxml_clear_errors();
         libxml_use_internal_errors($before);
@@ -101,6 +110,6 @@ final class ModsFileReader implements RecognisesItself, ReferenceReader
         }
         $reference = (new ModsReader)->reference($mods);
 
-        return $reference instanceof UnreadableRecord ? UnreadableRecord::withoutTitle($line, $text) : $reference->at($text, $line);
+        return $reference instanceof UnreadableRecord ? UnreadableRecord::broken($line, $reference->message, $text) : $reference->at($text, $line);
     }
 }

@@ -24,9 +24,6 @@ final class ModsReader
         $one = fn (string $path): string => trim((string) preg_replace('/\s+/u', ' ', (string) $xpath->evaluate("string({$path})", $mods)));
         $source = (string) $mods->ownerDocument->saveXML($mods);
         $title = implode(': ', array_filter([$one('m:titleInfo[not(@type)]/m:title'), $one('m:titleInfo[not(@type)]/m:subTitle')]));
-        if ($title === '') {
-            return UnreadableRecord::withoutTitle(0, $source);
-        }
         $date = $one('(m:originInfo/m:dateIssued|m:relatedItem[@type="host"]/m:part/m:date)[1]');
         $host = 'm:relatedItem[@type="host"]';
         $extra = [];
@@ -45,7 +42,7 @@ final class ModsReader
         $record = $one('m:recordInfo/m:recordIdentifier');
         $local = $one('m:identifier[@type="local"]');
 
-        return new Reference(
+        return UnreadableRecord::unlessIdentified(new Reference(
             type: $type,
             title: $title,
             authors: array_map(fn (DOMElement $name): Name => $this->name($xpath, $name), $this->all($xpath, 'm:name', $mods)),
@@ -69,7 +66,7 @@ final class ModsReader
             id: $local !== '' ? $local : $record,
             extra: $extra,
             source: $source,
-        );
+        ));
     }
 
     /** @return list<DOMElement> */

@@ -80,9 +80,6 @@ final class NbibReader implements RecognisesItself, ReferenceReader
             return UnreadableRecord::tooLarge($record->line, $record->source);
         }
         $title = $record->take(['TI', 'BTI']) ?? $record->take(['TT']) ?? '';
-        if ($title === '') {
-            return UnreadableRecord::withoutTitle($record->line, $record->source, 'Add a TI line, or leave it out.');
-        }
         $extra = [];
         $date = $record->take(['DP', 'DEP']) ?? '';
         [$firstPage, $lastPage] = Pages::split($record->take(['PG']) ?? '');
@@ -101,7 +98,7 @@ final class NbibReader implements RecognisesItself, ReferenceReader
         $journal = $record->take(['JT']);
         $short = $record->take(['TA']) ?? '';
 
-        return new Reference(
+        return UnreadableRecord::unlessIdentified(new Reference(
             type: $type,
             title: $title,
             authors: $this->authors($record),
@@ -126,7 +123,7 @@ final class NbibReader implements RecognisesItself, ReferenceReader
             extra: [...$extra, ...array_map(fn (string $kind): array => ['PT', $kind], $kinds), ...$record->rest()],
             source: $record->source,
             line: $record->line,
-        );
+        ), 'Add a TI line, or leave it out.');
     }
 
     /** @return list<Name> full names where they are given; the short form that follows one says nothing more */

@@ -23,11 +23,12 @@ use WaryHeron\Core\Bibliography\Year;
  */
 final class RisReader implements RecognisesItself, ReferenceReader
 {
-    private const TAG = '/^([A-Z][A-Z0-9]) {1,2}-(?: (.*)|)$/s';
+    /** Behind two blanks and the dash the blank may be missing; with one, "T2 -weighted" is a word. */
+    private const TAG = '/^([A-Z][A-Z0-9])(?:  -| -(?: |$))(.*)$/s';
 
     public function recognises(string $beginning): bool
     {
-        return preg_match('/(?:^|[\r\n])TY {1,2}- ?[A-Z]{2,6}\s/', $beginning."\n") === 1;
+        return preg_match('/(?:^|[\r\n])TY {1,2}-(?: ?[A-Z]{2,6})?\s/', $beginning."\n") === 1;
     }
 
     public function read($stream, Reading $reading = new Reading): iterable
@@ -97,9 +98,6 @@ final class RisReader implements RecognisesItself, ReferenceReader
         if ($values['title'] === '') {
             $values['title'] = $record->take(['BT', 'T2', 'T3']) ?? '';
         }
-        if ($values['title'] === '') {
-            return UnreadableRecord::withoutTitle($record->line, $record->source, 'Add a TI line, or leave it out.');
-        }
         if ($values['doi'] !== '') {
             $values['doi'] = Doi::normalised($values['doi']) ?? $values['doi'];
         }
@@ -110,7 +108,7 @@ final class RisReader implements RecognisesItself, ReferenceReader
         $known = RisTags::type($type);
         $extra = $type === '' || $type === RisTags::code($known) ? [] : [['TY', $type]];
 
-        return new Reference(
+        return UnreadableRecord::unlessIdentified(new Reference(
             ...$values,
             type: $known,
             authors: array_map(Name::inverted(...), $record->takeAll(RisTags::AUTHORS)),
@@ -120,7 +118,7 @@ final class RisReader implements RecognisesItself, ReferenceReader
             extra: [...$extra, ...$this->unlessYear($record->rest(), $year)],
             source: $record->source,
             line: $record->line,
-        );
+        ), 'Add a TI line, or leave it out.');
     }
 
     /**

@@ -82,14 +82,11 @@ final class TableReader
             }
         }
         $value = fn (string $field): string => $values[$field] ?? '';
-        if ($value('title') === '') {
-            return UnreadableRecord::withoutTitle($line, $source, 'Fill in its title cell, or leave it out.');
-        }
         $date = $value('date') !== '' ? $value('date') : $value('year');
         [$firstPage, $lastPage] = $value('firstPage') !== '' ? [$value('firstPage'), $value('lastPage')] : Pages::split($value('pages'));
         $type = $this->type($value('type'));
 
-        return new Reference(
+        return UnreadableRecord::unlessIdentified(new Reference(
             type: $type,
             title: $value('title'),
             authors: $this->authors($value('authors')),
@@ -118,7 +115,7 @@ final class TableReader
             ],
             source: $source,
             line: $line,
-        );
+        ), 'Fill in its title cell, or leave it out.');
     }
 
     /** The apostrophe that keeps a spreadsheet from running a text is no part of it. */

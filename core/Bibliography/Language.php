@@ -1,0 +1,64 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WaryHeron\Core\Bibliography;
+
+/**
+ * Languages by one name each, however a source writes them: codes of ISO 639-1, 639-2 (both kinds) and BCP 47, English names and the
+ * languages' own. What is none of these stays as it is.
+ */
+final class Language
+{
+    /** Words that sources write for a language and neither codes nor its names cover. */
+    private const ALSO = ['unknown language' => '', 'undetermined' => '', 'castilian' => 'Spanish', 'flemish' => 'Dutch', 'farsi' => 'Persian', 'mandarin' => 'Chinese', 'ukenglish' => 'English', 'usenglish' => 'English', 'british' => 'English', 'american' => 'English', 'ngerman' => 'German', 'brazil' => 'Portuguese', 'norwegian bokmål' => 'Norwegian', 'norwegian nynorsk' => 'Norwegian'];
+
+    /** @var array<string, string>|null English name by each name, in lower case */
+    private static ?array $names = null;
+
+    /** "en", "eng", "EN-gb" and "English" become "English"; several are joined by "; ". */
+    public static function named(string $written): string
+    {
+        $parts = preg_split('/\s*(?:[;,\/|]|\band\b|\+)\s*/iu', trim($written), -1, PREG_SPLIT_NO_EMPTY) ?: [];
+
+        return implode('; ', array_values(array_unique(array_filter(array_map(self::one(...), $parts), fn (string $one): bool => $one !== ''))));
+    }
+
+    private static function one(string $written): string
+    {
+        self::$names ??= self::names();
+        $lower = mb_strtolower(trim($written, " \t.()[]"));
+        $found = self::$names[$lower] ?? null;
+        if ($found === null && preg_match('/^([a-z]{2,3})(?:[-_][a-z0-9_-]+)?$/', $lower, $tag) === 1) {
+            $name = (string) \Locale::getDisplayLanguage($tag[1], 'en');
+            $found = $name === $tag[1] ? null : self::ALSO[mb_strtolower($name)] ?? $name;
+        }
+        if ($found === null) {
+            // "fr French language", "Text in English"
+            $named = array_values(array_unique(array_filter(array_map(fn (string $word): ?string => strlen($word) > 3 ? self::$names[$word] ?? null : null, preg_split('/[^\p{L}]+/u', $lower) ?: []))));
+            $found = count($named) === 1 ? $named[0] : null;
+        }
+
+        return $found ?? trim($written);
+    }
+
+    /** @return array<string, string> of all that ISO 639-1 has a code for */
+    private static function names(): array
+    {
+        $names = [];
+        foreach (range('a', 'z') as $first) {
+            foreach (range('a', 'z') as $second) {
+                $code = $first.$second;
+                $name = \Locale::getDisplayLanguage($code, 'en');
+                if ($name === '' || $name === false || $name === $code) {
+                    continue;
+                }
+                $name = self::ALSO[mb_strtolower($name)] ?? $name;
+                $own = mb_strtolower((string) \Locale::getDisplayLanguage($code, $code));
+                $names += [mb_strtolower($name) => $name, mb_strtolower((string) \Locale::getDisplayLanguage($code, $code)) => $name];
+            }
+        }
+
+        return self::ALSO + $names;
+    }
+}
