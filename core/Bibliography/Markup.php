@@ -68,7 +68,7 @@ final class Markup
         return $kept.substr($text, $at);
     }
 
-    /** @param  array<string, string>  $letters */
+    /** @param  array<int|string, string>  $letters */
     private static function set(string $text, array $letters): string
     {
         $set = array_map(fn (string $letter): ?string => $letters[$letter] ?? null, mb_str_split(trim($text)));
