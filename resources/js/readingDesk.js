@@ -15,6 +15,9 @@ const fullText = new DeskPdf();
 const shapes = (verdict) => ({ isInclude: verdict === 'include', isExclude: verdict === 'exclude', isUnsure: verdict === 'unsure', isNone: !verdict });
 
 // One item in the middle, the next ones already here. A decision shows the next item at once and travels in the background.
+// with fewer at hand nothing waits for its turn
+const HURRY = 8;
+
 export default () => joined(beside(), marks(), {
     items: [],
     behind: [],
@@ -45,11 +48,14 @@ export default () => joined(beside(), marks(), {
     // so many still at hand: time to ask for more, of which so many come at once
     low: 100,
     many: 40,
+    // milliseconds between two, as the server asks for: long where many people ask at once
+    pause: 0,
+    soon: null,
     file: '',
     fileWords: '',
     init() {
         const desk = data('desk-data');
-        Object.assign(this, { items: desk.items, behind: desk.behind, criteria: desk.criteria.map((c, i) => ({ ...c, key: i < 9 ? String(i + 1) : '' })), counts: desk.counts, urls: desk.urls, listed: desk.listed, address: desk.address, inFull: desk.inFull, low: desk.low, many: desk.many });
+        Object.assign(this, { items: desk.items, behind: desk.behind, criteria: desk.criteria.map((c, i) => ({ ...c, key: i < 9 ? String(i + 1) : '' })), counts: desk.counts, urls: desk.urls, listed: desk.listed, address: desk.address, inFull: desk.inFull, low: desk.low, many: desk.many, pause: desk.pause });
         this.drafts = new Drafts(`${desk.queue}-drafts`);
         this.readMarks(desk.marks, desk.marksKey);
         this.queue = new DecisionQueue(desk.queue, {
@@ -352,9 +358,17 @@ export default () => joined(beside(), marks(), {
         const before = this.at > 0 ? this.items[this.at - 1].id : this.behind[this.behind.length - 1]?.id;
         if (before) this.goTo(before);
     },
-    // keeps a good hour's work at hand, so that a slow or lost line holds nobody up
-    async fill() {
-        if (this.fetching || this.exhausted || ahead(this.items, this.at, this.judged) >= this.low) return;
+    // keeps a good hour's work at hand, so that a slow or lost line holds nobody up; unhurried while there is enough to go on with
+    fill() {
+        const left = ahead(this.items, this.at, this.judged);
+        if (this.fetching || this.exhausted || left >= this.low) return;
+        if (left < HURRY) this.fillNow();
+        else this.soon ??= setTimeout(() => this.fillNow(), this.pause * (0.5 + Math.random()));
+    },
+    async fillNow() {
+        clearTimeout(this.soon);
+        this.soon = null;
+        if (this.fetching) return;
         this.fetching = true;
         const came = await this.more(this.items.length ? this.items[this.items.length - 1].position : 0);
         this.fetching = false;
@@ -368,6 +382,7 @@ export default () => joined(beside(), marks(), {
         const answer = await ask('GET', `${this.urls.ahead}?after=${after}&many=${this.many}&${this.address}`).catch(() => null);
         this.cutOff = answer === null;
         if (!answer) return null;
+        this.pause = answer.pause;
         if (this.unsent === 0) this.counts = answer.counts;
         return this.take(answer.items) ? answer.items.length : 0;
     },

@@ -5,6 +5,7 @@
 
 [, $base, $review, $people, $seconds, $dsn] = $argv;
 [$people, $seconds, $bare] = [(int) $people, (int) $seconds, in_array('bare', $argv, true)];
+const HURRY = 8;
 $token = fn (string $html): string => preg_match('/name="csrf-token" content="(\w+)"/', $html, $m) === 1 ? $m[1] : '';
 $handle = function (string $jar) {
     $curl = curl_init();
@@ -29,7 +30,7 @@ for ($i = 1; $i <= $people; $i++) {
     }
     preg_match('~id="desk-data">(.*?)</script>~s', $desk, $data) === 1 || exit("Screener {$i} sees no Reading Desk.\n");
     $given = json_decode($data[1], true);
-    $screeners[$i] = ['curl' => $curl, 'csrf' => $token($desk), 'items' => $given['items'], 'low' => $given['low'], 'many' => $given['many'], 'address' => $given['address'], 'filling' => false, 'exhausted' => false, 'sent' => null, 'next' => 0.0, 'key' => null, 'tries' => 0];
+    $screeners[$i] = ['curl' => $curl, 'csrf' => $token($desk), 'items' => $given['items'], 'low' => $given['low'], 'many' => $given['many'], 'pause' => $given['pause'] / 1000, 'soon' => 0.0, 'address' => $given['address'], 'filling' => false, 'exhausted' => false, 'sent' => null, 'next' => 0.0, 'key' => null, 'tries' => 0];
 }
 getenv('LOAD_MARK') && touch(getenv('LOAD_MARK'));
 $multi = curl_multi_init();
@@ -37,6 +38,7 @@ $began = microtime(true);
 $times = $fills = $acknowledged = $failed = $refused = [];
 foreach ($screeners as $i => $one) {
     $screeners[$i]['next'] = $began + $i / $people;
+    $screeners[$i]['soon'] = $began + $one['pause'] * (0.5 + lcg_value());
 }
 do {
     $now = microtime(true);
@@ -47,8 +49,8 @@ do {
         }
         if ($bare) {
             curl_setopt_array($one['curl'], [CURLOPT_URL => "{$base}/account", CURLOPT_HTTPGET => true]);
-        } elseif ($one['key'] === null && ! $one['exhausted'] && count($one['items']) - 1 < $one['low']) {
-            // as the page does, which keeps an hour's work at hand
+        } elseif ($one['key'] === null && ! $one['exhausted'] && count($one['items']) - 1 < $one['low'] && ($now >= $one['soon'] || count($one['items']) - 1 < HURRY)) {
+            // as the page does, which keeps an hour's work at hand and hurries only when little is left
             $one['filling'] = true;
             curl_setopt_array($one['curl'], [CURLOPT_URL => "{$base}/reviews/{$review}/screening/desk/ahead?after=".(end($one['items'])['position'] ?? 0)."&many={$one['many']}&{$one['address']}", CURLOPT_HTTPGET => true, CURLOPT_HTTPHEADER => ['Accept: application/json']]);
         } else {
@@ -75,6 +77,7 @@ do {
         curl_multi_remove_handle($multi, $done['handle']);
         if ($status === 200 && $one['filling']) {
             $fills[] = $took;
+            $one['soon'] = microtime(true) + (json_decode($body, true)['pause'] ?? 0) / 1000 * (0.5 + lcg_value());
             $come = array_udiff(json_decode($body, true)['items'] ?? [], $one['items'], fn (array $a, array $b): int => $a['id'] <=> $b['id']);
             $one['exhausted'] = $come === [];
             array_push($one['items'], ...array_values($come));

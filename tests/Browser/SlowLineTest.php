@@ -31,7 +31,9 @@ it('shows no item twice on a line of two and a half seconds, and keeps every jud
 
 it('has a hundred at hand without a connection, and then says that more are left', function () {
     $karin = atTheDesk('karin.sollander');
-    $karin->until(fn (): bool => $karin->driver->executeScript('return performance.getEntriesByType("resource").filter((one) => one.name.includes("/ahead") && one.responseEnd > 0).length') >= 2, 'Nothing is fetched ahead');
+    foreach ([1, 2, 3] as $times) {
+        $karin->until(fn (): bool => $karin->driver->executeScript('return performance.getEntriesByType("resource").filter((one) => one.name.includes("/ahead") && one.responseEnd > 0).length') >= $times, 'Not enough is fetched ahead');
+    }
     usleep(500_000);
     $karin->online(false);
     for ($judged = 0; $judged < 100; $judged++) {

@@ -66,7 +66,7 @@ final class DeskController extends Controller
             'desk' => [
                 'items' => $items, 'behind' => $desk->behind(), 'counts' => $counts, 'criteria' => $criteria, 'listed' => $listed, 'inFull' => $inFull,
                 // people who sat down together do not all ask for more in the same second
-                'low' => $stage->work === 'queue' ? 2 : self::AT_HAND + crc32($me->id) % self::MANY, 'many' => self::MANY,
+                'low' => $stage->work === 'queue' ? 2 : self::AT_HAND + crc32($me->id) % self::MANY, 'many' => self::MANY, 'pause' => random_int(1000, 6000),
                 'marks' => $desk->marks(), 'marksKey' => "heron-marks-{$review->id}",
                 'urls' => ['tag' => route('desk.tag', [$review, 'ITEM'], false), 'talk' => route('desk.talk', [$review, 'ITEM'], false), 'desk' => route('desk', $review, false), 'item' => route('desk.item', [$review, 'ITEM'], false), 'decide' => route('desk.decide', [$review, 'ITEM'], false), 'why' => $stage->ranked ? route('desk.why', [$review, 'ITEM'], false) : '', 'ahead' => route('desk.ahead', $review, false)],
                 'address' => http_build_query($address + ($listed ? ['layout' => 'list'] : [])),
@@ -82,7 +82,7 @@ final class DeskController extends Controller
         $claim->execute($this->me($request), $stage, $most);
         $desk = $this->desk($request, $stage);
 
-        return response()->json(['items' => $desk->ahead($request->integer('after'), $most), 'counts' => $desk->counts()]);
+        return response()->json(['items' => $desk->ahead($request->integer('after'), $most), 'counts' => $desk->counts(), 'pause' => $this->pause($request)]);
     }
 
     public function item(Request $request, Review $review, Item $item): JsonResponse
@@ -121,6 +121,14 @@ final class DeskController extends Controller
     public function takeBack(Request $request, Review $review, Item $item, RecordDecision $record): JsonResponse
     {
         return response()->json(['item' => Desk::standing($record->takeBack($this->me($request), $item))]);
+    }
+
+    /** Milliseconds until a page should ask for more of what it does not need yet: ten times what this took, so that decisions go first when many ask. */
+    private function pause(Request $request): int
+    {
+        $began = (float) ($request->server('REQUEST_BEGAN') ?? $request->server('REQUEST_TIME_FLOAT'));
+
+        return (int) min(10_000, max(500, 10_000 * (microtime(true) - $began)));
     }
 
     private function most(Request $request, Stage $stage): int
