@@ -100,6 +100,7 @@ Route::prefix('/reviews/{review}')->middleware('auth')->scopeBindings()->group(f
         Route::get('/dialects', [DialectController::class, 'index'])->name('dialects');
         Route::get('/deliveries', [DeliveryController::class, 'index'])->name('deliveries');
         Route::get('/deliveries/{delivery}', [DeliveryController::class, 'show'])->name('deliveries.show');
+        Route::get('/deliveries/{delivery}/rejected', [DeliveryController::class, 'rejected'])->middleware(['throttle:dear', WritesDownTakingOut::class])->name('deliveries.rejected');
         Route::get('/records', [LibraryController::class, 'index'])->middleware('throttle:query')->name('library');
         Route::get('/records/export/{format}', [LibraryController::class, 'export'])->whereIn('format', [...array_keys(Formats::TITLES), 'references'])->middleware(['throttle:dear', WritesDownTakingOut::class])->name('library.export');
         Route::get('/matching', [MatchingController::class, 'show'])->name('matching');
@@ -195,6 +196,7 @@ Route::prefix('/reviews/{review}')->middleware('auth')->scopeBindings()->group(f
         Route::put('/deliveries/{delivery}/kind', [DeliveryController::class, 'kind'])->name('deliveries.kind');
         Route::post('/deliveries/{delivery}/withdraw', [DeliveryController::class, 'withdraw'])->name('deliveries.withdraw');
         Route::post('/deliveries/{delivery}/rejections/{rejection}', [DeliveryController::class, 'mend'])->name('deliveries.mend');
+        Route::post('/deliveries/{delivery}/rejected', [DeliveryController::class, 'readAgain'])->middleware('throttle:dear')->name('deliveries.read-again');
         Route::post('/deliveries/{delivery}/go-on', [DeliveryController::class, 'goOn'])->name('deliveries.go-on');
         Route::get('/records/describe', [PublicationController::class, 'describe'])->middleware('throttle:dear')->name('library.describe');
         Route::post('/records', [PublicationController::class, 'add'])->name('library.add');

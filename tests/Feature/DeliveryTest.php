@@ -5,6 +5,7 @@ use App\Jobs\DeliverFile;
 use App\Models\Delivery;
 use App\Models\Item;
 use App\Models\Record;
+use App\Models\Task;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Queue;
@@ -156,4 +157,23 @@ it('takes in what has no title, shows it by what it has, and joins it with nothi
     expect($titles)->toBe(['[Untitled: Kolbe A, 2004, Nocturnal Medicine]', '[Untitled: Kolbe A, 2004, Nocturnal Medicine]', '[Untitled: Strand B, 10.71111/lamp]']);
     $this->actingAs($world->people['lead'])->get("/reviews/{$world->review->id}/records")->assertOk()->assertSee('[Untitled: Strand B, 10.71111/lamp]');
     expect($this->get("/reviews/{$world->review->id}/records/export/ris")->streamedContent())->not->toContain('Untitled')->toContain('10.71111/lamp');
+});
+
+it('reaches every rejected record, downloads them, and reads them again as they stand', function () {
+    $world = new World;
+    $delivery = $world->deliverText("TY  - JOUR\nTI  - Kept\nER  - \n".implode('', array_map(fn (int $i): string => "TY  - JOUR\nPY  - ".(1600 + $i)."\nER  - \n", range(1, 130))));
+    expect($delivery->rejected)->toBe(130);
+    $path = "/reviews/{$world->review->id}/deliveries/{$delivery->id}";
+    $this->actingAs($world->people['specialist'])->get($path)->assertOk()->assertSee('PY  - 1601')->assertSee('PY  - 1700')->assertDontSee('PY  - 1701')->assertSee('Download all 130');
+    $this->get("{$path}?page=2")->assertOk()->assertSee('PY  - 1701')->assertSee('PY  - 1730')->assertDontSee('PY  - 1601');
+    expect(substr_count($this->get("{$path}/rejected")->assertOk()->streamedContent(), 'TY  - JOUR'))->toBe(130);
+    // as an older version left them: two that are read today
+    foreach ([1601, 1730] as $year) {
+        DB::table('rejections')->where('text', 'like', "%{$year}%")->update(['text' => "TY  - JOUR\nAU  - Kolbe, Anna\nPY  - {$year}\nER  - \n"]);
+    }
+    $this->post("{$path}/rejected")->assertRedirect();
+    $task = Task::query()->where('kind', 'rejected')->sole();
+    expect($task->only('state', 'message'))->toBe(['state' => 'done', 'message' => 'Taken in: 2.'])->and($delivery->refresh()->only('kept', 'rejected'))->toBe(['kept' => 3, 'rejected' => 128]);
+    expect($world->review->publications()->pluck('title')->all())->toContain('[Untitled: Kolbe A, 1601]');
+    $this->actingAs($world->people['observer'])->post("{$path}/rejected")->assertForbidden();
 });

@@ -6,7 +6,10 @@ namespace App\Actions\Records;
 
 use App\Actions\Refused;
 use App\Actions\WriteLog;
+use App\Jobs\ReadRejectedAgain;
+use App\Models\Delivery;
 use App\Models\Rejection;
+use App\Models\Task;
 use App\Models\User;
 use App\Support\TextStream;
 use Illuminate\Support\Facades\DB;
@@ -29,14 +32,51 @@ final readonly class MendRejection
     {
         $reference = $this->read($rejection, $text);
         DB::transaction(function () use ($by, $rejection, $reference): void {
-            $rejection = Rejection::query()->lockForUpdate()->findOrFail($rejection->id);
-            if ($rejection->mended_at !== null) {
-                throw new Refused('Somebody has mended this record already.');
-            }
-            $this->takeIn->mended($rejection->delivery_id, $rejection->position, $reference);
-            $rejection->update(['mended_at' => now(), 'mended_by' => $by->id]);
-            ($this->log)($rejection->review_id, $by, 'rejection.mended', "Mended a rejected record: “{$reference->title}”", $rejection, ['delivery' => $rejection->delivery_id, 'line' => $rejection->line]);
+            $this->take($by, $rejection, $reference);
+            ($this->log)($rejection->review_id, $by, 'rejection.mended', "Mended a rejected record: “{$reference->suppliedTitle()}”", $rejection, ['delivery' => $rejection->delivery_id, 'line' => $rejection->line]);
         });
+    }
+
+    /** Whether it could be read as it stands; said once for all of them in the Log. */
+    public function asItStands(User $by, Rejection $rejection): bool
+    {
+        try {
+            $reference = $this->read($rejection, $rejection->text);
+            DB::transaction(fn () => $this->take($by, $rejection, $reference));
+
+            return true;
+        } catch (Refused) {
+            return false;
+        }
+    }
+
+    public function logAll(User $by, Delivery $delivery, int $taken): void
+    {
+        $words = 'Read the rejected records from '.$delivery->source_name.' again and took '.number_format($taken).' in';
+        ($this->log)($delivery->review_id, $by, 'rejection.read-again', $words, $delivery, ['taken' => $taken]);
+    }
+
+    /** Has all of them tried in the background. */
+    public function later(User $by, Delivery $delivery): void
+    {
+        DB::transaction(function () use ($by, $delivery): void {
+            $task = Task::query()->create([
+                'review_id' => $delivery->review_id, 'user_id' => $by->id, 'kind' => 'rejected', 'title' => "Reading the rejected records from {$delivery->source_name} again", 'state' => 'queued',
+                'total' => $delivery->rejections()->whereNull('mended_at')->count(), 'url' => route('deliveries.show', [$delivery->review_id, $delivery], false),
+            ]);
+            ReadRejectedAgain::dispatch($task->id, $delivery->id);
+        });
+    }
+
+    /** @throws Refused If somebody was faster. */
+    private function take(User $by, Rejection $rejection, Reference $reference): void
+    {
+        $rejection = Rejection::query()->lockForUpdate()->findOrFail($rejection->id);
+        if ($rejection->mended_at !== null) {
+            throw new Refused('Somebody has mended this record already.');
+        }
+        $this->takeIn->mended($rejection->delivery_id, $rejection->position, $reference);
+        $rejection->update(['mended_at' => now(), 'mended_by' => $by->id]);
     }
 
     private function read(Rejection $rejection, string $text): Reference

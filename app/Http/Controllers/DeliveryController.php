@@ -17,11 +17,13 @@ use App\Models\Delivery;
 use App\Models\Rejection;
 use App\Models\Review;
 use App\Queries\DeliverySheet;
+use App\Support\Input;
 use Carbon\CarbonImmutable;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Validation\Rule;
+use Symfony\Component\HttpFoundation\StreamedResponse;
 use WaryHeron\Core\Bibliography\Format\Table\Columns;
 use WaryHeron\Core\Bibliography\Format\TextEncoding;
 use WaryHeron\Core\Bibliography\Format\UnusableFile;
@@ -29,6 +31,8 @@ use WaryHeron\Core\Flow\SourceKind;
 
 final class DeliveryController extends Controller
 {
+    private const REJECTED_ON_A_PAGE = 100;
+
     public function index(Review $review): View
     {
         return view('records.deliveries', ['review' => $review, 'deliveries' => $review->deliveries()->with('creator', 'task')->orderByDesc('created_at')->get()]);
@@ -72,7 +76,7 @@ final class DeliveryController extends Controller
         }
 
         return view('records.delivery', [
-            'review' => $review, 'delivery' => $delivery->load('creator', 'task', 'run.strategy'), 'rejections' => $delivery->rejections()->orderByRaw('mended_at IS NOT NULL')->limit(200)->get(), 'sheet' => DeliverySheet::of($delivery),
+            'review' => $review, 'delivery' => $delivery->load('creator', 'task', 'run.strategy'), 'rejections' => $delivery->rejections()->orderByRaw('mended_at IS NOT NULL')->orderBy('position')->simplePaginate(self::REJECTED_ON_A_PAGE, page: Input::page(request()))->fragment('rejected'), 'sheet' => DeliverySheet::of($delivery),
         ]);
     }
 
@@ -111,6 +115,25 @@ final class DeliveryController extends Controller
         }
 
         return redirect()->to(route('deliveries.show', [$review, $delivery]).'#rejected')->with('notice', 'The record has been taken in.');
+    }
+
+    public function readAgain(Request $request, Review $review, Delivery $delivery, MendRejection $mend): RedirectResponse
+    {
+        $mend->later($this->me($request), $delivery);
+
+        return redirect()->to(route('deliveries.show', [$review, $delivery]).'#rejected')->with('notice', 'All of them are being read again as they stand; the line above tells how it goes.');
+    }
+
+    /** As they were delivered, one below the other, to be mended elsewhere and delivered anew. */
+    public function rejected(Review $review, Delivery $delivery): StreamedResponse
+    {
+        $texts = $delivery->rejections()->whereNull('mended_at')->orderBy('position');
+
+        return response()->streamDownload(function () use ($texts): void {
+            foreach ($texts->lazyById(200, 'position') as $rejection) {
+                echo rtrim($rejection->text), "\n\n";
+            }
+        }, 'rejected.txt', ['Content-Type' => 'text/plain; charset=utf-8']);
     }
 
     public function kind(Request $request, Review $review, Delivery $delivery, TellSourceKind $tell): RedirectResponse

@@ -49,7 +49,9 @@
             @endif
             @if ($delivery->rejected > 0 || $rejections->isNotEmpty())
                 <section class="sheet" id="rejected">
-                    <header class="sheet-head"><h2>Rejected</h2> <span>{{ $delivery->rejected > 200 ? 'the first 200; ' : '' }}the rest of the file was kept. Mend the text and it is read again.</span></header>
+                    <header class="sheet-head"><h2>Rejected</h2> <span>the rest of the file was kept. Mend the text and it is read again.</span>
+                        <span class="end row">@if ($delivery->rejected > 0) <a class="button" href="{{ route('deliveries.rejected', [$review, $delivery]) }}">Download all {{ number_format($delivery->rejected) }}</a>
+                            @can('deliver', $review) <form method="post" action="{{ route('deliveries.read-again', [$review, $delivery]) }}">@csrf <button class="button">Read all again</button></form> @endcan @endif</span></header>
                     @foreach ($rejections as $rejection)
                         <div class="section"><p><strong>{{ $rejection->line > 0 ? "Line {$rejection->line}" : "Record {$rejection->position}" }}:</strong> {{ $rejection->message }}</p>
                             @if ($rejection->mended_at)
@@ -65,6 +67,9 @@
                                 <pre class="mt-1 max-h-40 overflow-auto whitespace-pre-wrap"><code>{{ $rejection->text }}</code></pre>
                             @endif</div>
                     @endforeach
+                    @if ($rejections->hasPages())
+                        <footer class="sheet-foot">@if ($rejections->previousPageUrl()) <a class="button" rel="prev" href="{{ $rejections->previousPageUrl() }}">Previous</a> @endif @if ($rejections->nextPageUrl()) <a class="button" rel="next" href="{{ $rejections->nextPageUrl() }}">Next</a> @endif</footer>
+                    @endif
                 </section>
             @endif
         </div>
