@@ -125,7 +125,8 @@ Route::prefix('/reviews/{review}')->middleware('auth')->scopeBindings()->group(f
         Route::get('/coding/{publication}', [CodingController::class, 'show'])->name('coding.show');
         Route::get('/report', [ReportController::class, 'show'])->name('report');
         Route::get('/report/flow.{format}', [ReportController::class, 'flow'])->whereIn('format', ['svg', 'png', 'pdf', 'csv'])->middleware('throttle:dear')->name('report.flow');
-        Route::get('/log', LogController::class)->name('log');
+        Route::get('/log', [LogController::class, 'show'])->middleware('throttle:query')->name('log');
+        Route::get('/log/export.{format}', [LogController::class, 'export'])->whereIn('format', ['csv', 'xlsx'])->middleware(['throttle:dear', WritesDownTakingOut::class])->name('log.export');
         Route::get('/exports/included/{format}', [ExportController::class, 'included'])->middleware(['throttle:dear', WritesDownTakingOut::class])->name('exports.included');
         Route::get('/exports/decisions.{format}', [ExportController::class, 'decisions'])->whereIn('format', ['csv', 'xlsx'])->middleware(['throttle:dear', WritesDownTakingOut::class])->name('exports.decisions');
         Route::get('/exports/coding', [ExportController::class, 'coding'])->middleware(['throttle:dear', WritesDownTakingOut::class])->name('exports.coding');

@@ -62,6 +62,19 @@ final class Visibility
         }
     }
 
+    /** For queries on log_entries by who did it: without those whose name is hidden from this person, so that a filter does not tell it. */
+    public static function namedInLog(Builder $query, User $user): Builder
+    {
+        $hidden = fn (Builder $item) => $item->selectRaw('1')->from('items')->whereColumn('items.review_id', 'log_entries.review_id')->whereRaw(self::NAMES_HIDDEN, [$user->id]);
+        $query->whereNotExists(fn (Builder $item) => $hidden($item)->whereColumn('items.id', 'log_entries.blinded_item_id'));
+        foreach (['Proposal' => 'proposals', 'TalkMessage' => 'talk_messages'] as $subject => $table) {
+            $query->whereNotExists(fn (Builder $item) => $hidden($item)->whereNull('log_entries.blinded_item_id')->where('log_entries.subject_type', $subject)
+                ->whereExists(fn (Builder $one) => $one->selectRaw('1')->from($table)->whereColumn("{$table}.id", 'log_entries.subject_id')->whereColumn("{$table}.item_id", 'items.id')));
+        }
+
+        return $query;
+    }
+
     /**
      * Proposals and Talk did not name their item in the Log at first; they are found by what they are about.
      *

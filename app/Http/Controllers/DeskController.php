@@ -34,6 +34,9 @@ final class DeskController extends Controller
     /** So many come when the page asks for more. */
     private const MANY = 40;
 
+    /** Milliseconds, more or less, until a page that was just opened asks for more. */
+    private const FIRST_PAUSE = 3000;
+
     private const LISTED = 30;
 
     /** From a common queue one takes no more than one will soon judge. */
@@ -66,7 +69,7 @@ final class DeskController extends Controller
             'desk' => [
                 'items' => $items, 'behind' => $desk->behind(), 'counts' => $counts, 'criteria' => $criteria, 'listed' => $listed, 'inFull' => $inFull,
                 // people who sat down together do not all ask for more in the same second
-                'low' => $stage->work === 'queue' ? 2 : self::AT_HAND + crc32($me->id) % self::MANY, 'many' => self::MANY, 'pause' => random_int(1000, 6000),
+                'low' => $stage->work === 'queue' ? 2 : self::AT_HAND + crc32($me->id) % self::MANY, 'many' => self::MANY, 'pause' => self::FIRST_PAUSE,
                 'marks' => $desk->marks(), 'marksKey' => "heron-marks-{$review->id}",
                 'urls' => ['tag' => route('desk.tag', [$review, 'ITEM'], false), 'talk' => route('desk.talk', [$review, 'ITEM'], false), 'desk' => route('desk', $review, false), 'item' => route('desk.item', [$review, 'ITEM'], false), 'decide' => route('desk.decide', [$review, 'ITEM'], false), 'why' => $stage->ranked ? route('desk.why', [$review, 'ITEM'], false) : '', 'ahead' => route('desk.ahead', $review, false)],
                 'address' => http_build_query($address + ($listed ? ['layout' => 'list'] : [])),

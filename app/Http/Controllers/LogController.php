@@ -6,23 +6,49 @@ namespace App\Http\Controllers;
 
 use App\Models\LogEntry;
 use App\Models\Review;
+use App\Models\User;
+use App\Queries\LogFilters;
 use App\Queries\Visibility;
 use App\Support\Input;
+use App\Support\TableDownload;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\Request;
 use Illuminate\Support\Str;
+use Symfony\Component\HttpFoundation\BinaryFileResponse;
 
 final class LogController extends Controller
 {
-    public function __invoke(Request $request, Review $review): View
+    private const ON_A_PAGE = 60;
+
+    public function show(Request $request, Review $review): View
     {
-        $query = LogEntry::query()->where('log_entries.review_id', $review->id)->with('user')->orderByDesc('log_entries.id');
-        Visibility::log($query->getQuery(), $this->me($request));
         $this->forgetForeignCursor($request);
-        $entries = $query->cursorPaginate(60)->withQueryString();
+        $filters = LogFilters::of($review, $this->me($request), $request);
+        $entries = $filters->query()->cursorPaginate(self::ON_A_PAGE)->appends($filters->kept);
         Visibility::withoutNames($entries->items(), $this->me($request));
 
-        return view('report.log', ['review' => $review, 'entries' => $entries]);
+        return view('report.log', ['review' => $review, 'entries' => $entries, 'kept' => $filters->kept, 'people' => $filters->people()]);
+    }
+
+    public function export(Request $request, Review $review, string $format): BinaryFileResponse
+    {
+        $me = $this->me($request);
+
+        return TableDownload::make("{$review->title} log", $format, self::rows(LogFilters::of($review, $me, $request), $me));
+    }
+
+    /** @return iterable<list<string>> */
+    private static function rows(LogFilters $filters, User $me): iterable
+    {
+        yield ['when', 'who', 'action', 'what'];
+        foreach ($filters->query()->reorder()->lazyByIdDesc(1000, 'log_entries.id', 'id')->chunk(1000) as $entries) {
+            /** @var list<LogEntry> $some */
+            $some = $entries->all();
+            Visibility::withoutNames($some, $me);
+            foreach ($some as $entry) {
+                yield [$entry->created_at->toIso8601String(), $entry->user->name ?? 'Wary Heron', $entry->action, $entry->summary];
+            }
+        }
     }
 
     /** A place in the log that was not given out by this page is as if none were asked for. */
