@@ -60,10 +60,11 @@ final readonly class KnownItemLook
         $counts = $this->count($review, $source, array_map(fn (Node $query): Node => new Operation(Operator::And, [$clause, $query]), $queries));
         $found = ($counts['result'] ?? 0) > 0;
         $lost = $found ? [] : array_values(array_filter($blocks, fn (Block $block): bool => $block->isCombined && isset($queries[$block->id]) && ($counts[$block->id] ?? 0) === 0));
-        $record = $found ? null : ($this->sources->get($source)->page($this->compiler->compile($review, $source, $clause)->text, 1, 1)->records[0] ?? null);
+        // one that was given by its DOI has its title from here
+        $record = $found && $item->title !== $item->doi ? null : ($this->sources->get($source)->page($this->compiler->compile($review, $source, $clause)->text, 1, 1)->records[0] ?? null);
 
         return [
-            'indexed' => true, 'found' => $found, 'byLimit' => ! $found && $lost === [], 'title' => $record instanceof Reference ? $record->title : $item->title,
+            'indexed' => true, 'found' => $found, 'byLimit' => ! $found && $lost === [], 'title' => $record instanceof Reference && $record->title !== '' ? $record->title : $item->title,
             'lost' => array_map(fn (Block $block): array => ['id' => $block->id, 'name' => $block->name, 'suggestions' => $record instanceof Reference ? $this->suggestions($review, $source, $record, $queries[$block->id]) : []], $lost),
         ];
     }

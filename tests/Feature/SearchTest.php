@@ -137,6 +137,25 @@ it('says which concept loses a known item, and what would have caught it', funct
     expect($world->review->knownItems()->count())->toBe(1);
 });
 
+it('learns the title of what was given by its DOI alone, from the database that has it', function () {
+    Standin::answers();
+    $world = new World;
+    $answer = new SimpleXMLElement(Standin::ask('alder', ['version' => '1.2', 'operation' => 'searchRetrieve', 'query' => 'dc.title = light*', 'maximumRecords' => '20']));
+    foreach ($answer->records->record as $record) {
+        $mods = $record->recordData->children('http://www.loc.gov/mods/v3')->mods;
+        $doi = (string) ($mods->xpath('*[local-name()="identifier"][@type="doi"]')[0] ?? '');
+        if ($doi !== '') {
+            break;
+        }
+    }
+    $strategy = strategyIn($world, ['light*']);
+    $url = "/reviews/{$world->review->id}/searches/{$strategy->id}/known-items";
+    $this->actingAs($world->people['specialist'])->post($url, ['items' => "{$doi}\n10.9999/not.anywhere"]);
+    $html = html_entity_decode($this->get($url)->assertOk()->getContent());
+    expect($html)->toContain((string) $mods->titleInfo->title)->and(substr_count($html, '10.9999/not.anywhere'))->toBe(2); // in its row, and in the name of the button that takes it off
+    expect($world->review->knownItems()->pluck('title')->all())->toContain((string) $mods->titleInfo->title);
+});
+
 it('checks a strategy as a careful colleague would', function () {
     Standin::answers();
     $world = new World;

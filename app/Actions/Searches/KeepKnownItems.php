@@ -49,6 +49,14 @@ final readonly class KeepKnownItems
         });
     }
 
+    /** The title that a database has for what was given by its DOI alone; no act of a person, so the Log is not told. */
+    public function title(KnownItem $item, string $title): void
+    {
+        if ($item->title === $item->doi && $title !== '' && $title !== $item->doi) {
+            $item->update(['title' => mb_substr($title, 0, 2000)]);
+        }
+    }
+
     public function remove(User $by, KnownItem $item): void
     {
         DB::transaction(function () use ($by, $item): void {
@@ -63,8 +71,8 @@ final readonly class KeepKnownItems
         if (preg_match('/^TY  ?- /m', $pasted) === 1) {
             try {
                 foreach (Formats::readers()['ris']->read(TextStream::of($pasted)) as $one) {
-                    if ($one instanceof Reference) {
-                        yield [$one->title, $one->doi, $one->year];
+                    if ($one instanceof Reference && $one->title.$one->doi !== '') {
+                        yield [$one->title !== '' ? $one->title : $one->doi, $one->doi, $one->year];
                     }
                 }
             } catch (UnusableFile) {

@@ -19,7 +19,7 @@ final class KnownItemController extends Controller
 {
     private const PER_PAGE = 15;
 
-    public function show(Request $request, Review $review, Strategy $strategy, KnownItemLook $look, Sources $sources): View
+    public function show(Request $request, Review $review, Strategy $strategy, KnownItemLook $look, KeepKnownItems $keep, Sources $sources): View
     {
         $items = $review->knownItems()->orderBy('title')->paginate(self::PER_PAGE);
         $revision = $strategy->shown();
@@ -30,7 +30,8 @@ final class KnownItemController extends Controller
         foreach ($items as $item) {
             foreach ($keys as $source) {
                 try {
-                    $found[$item->id][$source] = $look->at($review, $lines, $item, $source);
+                    $found[$item->id][$source] = $at = $look->at($review, $lines, $item, $source);
+                    $keep->title($item, $at['title']);
                 } catch (SourceFailed $failed) {
                     $failure = $failed->getMessage();
                 }

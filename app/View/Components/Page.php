@@ -25,6 +25,9 @@ final class Page extends Component
 
     public int $notices = 0;
 
+    /** @var list<array{name: string, label: string, url: string}>|null */
+    private ?array $places = null;
+
     public function __construct(
         public string $title,
         public ?Review $review = null,
@@ -43,6 +46,12 @@ final class Page extends Component
 
     /** @return list<array{name: string, label: string, url: string}> the places within the current area */
     public function places(): array
+    {
+        return $this->places ??= $this->placesOfArea();
+    }
+
+    /** @return list<array{name: string, label: string, url: string}> */
+    private function placesOfArea(): array
     {
         $places = match ($this->stage) {
             'question' => ['question' => 'Question and criteria', 'team' => 'Team', 'log' => 'The Log'],

@@ -12,7 +12,7 @@
                     <tbody>
                         @foreach ($items as $item)
                             <tr>
-                                <td class="known-title"><span class="serif">{{ $item->title }}</span><br><span class="small quiet">{{ $item->year }} {{ $item->doi }}</span></td>
+                                <td class="known-title"><span class="serif">{{ $item->title }}</span><br><span class="small quiet">{{ $item->year }} {{ $item->doi === $item->title ? '' : $item->doi }}</span></td>
                                 @foreach ($keys as $key)
                                     @php $at = $found[$item->id][$key] ?? null; @endphp
                                     <td>
