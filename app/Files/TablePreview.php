@@ -41,6 +41,12 @@ final readonly class TablePreview
         );
     }
 
+    /** @return array<int, string> what columns without a guess look like */
+    public function overlooked(): array
+    {
+        return (new Columns($this->guess))->overlooked($this->rows);
+    }
+
     /** @return array{headings: list<string>, rows: list<list<string>>, guess: array<int, string>, delimiter: string, encoding: string} */
     public function toArray(): array
     {

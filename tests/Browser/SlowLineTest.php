@@ -9,7 +9,10 @@ beforeEach(fn () => Server::demo());
 
 function atTheDesk(string $who): Browser
 {
-    return Browser::open()->signIn("{$who}@heron.example", 'night-shift-demo')->press('to screen')->sees('not judged by me');
+    $browser = Browser::open()->signIn("{$who}@heron.example", 'night-shift-demo')->press('to screen')->sees('not judged by me');
+
+    // the address names the item as soon as the page listens to keys
+    return $browser->until(fn (): bool => preg_match('~/desk/\w{26}$~', $browser->path()) === 1, 'The desk shows no item');
 }
 
 it('shows no item twice on a line of two and a half seconds, and keeps every judgement', function () {

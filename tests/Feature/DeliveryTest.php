@@ -177,3 +177,13 @@ it('reaches every rejected record, downloads them, and reads them again as they 
     expect($world->review->publications()->pluck('title')->all())->toContain('[Untitled: Kolbe A, 1601]');
     $this->actingAs($world->people['observer'])->post("{$path}/rejected")->assertForbidden();
 });
+
+it('gives each of several files its own source, and the common one where none is said', function () {
+    $world = new World;
+    $file = fn (string $title) => UploadedFile::fake()->createWithContent("{$title}.ris", World::ris([['TI' => $title]]));
+    $this->actingAs($world->people['specialist'])->post("/reviews/{$world->review->id}/deliveries", [
+        'files' => [$file('One'), $file('Two'), $file('Three')], 'source_name' => 'Tern Abstracts', 'searched_on' => '2026-11-01', 'sources' => ['', 'Fen Register', ''], 'kinds' => ['', 'register', 'website'],
+    ])->assertSessionHasNoErrors();
+    expect($world->review->deliveries()->orderBy('id')->get()->map(fn (Delivery $one): array => [$one->file_name, $one->source_name, $one->source_kind])->all())->toBe([['One.ris', 'Tern Abstracts', 'database'], ['Two.ris', 'Fen Register', 'register'], ['Three.ris', 'Tern Abstracts', 'website']]);
+    $this->post("/reviews/{$world->review->id}/deliveries", ['files' => [$file('Four')], 'source_name' => 'Tern', 'searched_on' => '2026-11-01', 'kinds' => ['nonsense']])->assertSessionHasErrors('kinds.0');
+});

@@ -43,16 +43,19 @@ final class DeliveryController extends Controller
         $given = $request->validate([
             'files' => ['required', 'array', 'max:20'], 'files.*' => ['file', 'max:'.config('heron.largest_upload_mb') * 1024],
             'source_name' => ['required', 'string', 'max:120'], 'searched_on' => ['required', 'date', 'before_or_equal:tomorrow', 'after:1950-01-01'], 'notes' => ['nullable', 'string', 'max:2000'], 'platform' => ['nullable', 'string', 'max:120'], 'source_kind' => ['nullable', Rule::enum(SourceKind::class)],
+            'sources' => ['array', 'max:20'], 'sources.*' => ['nullable', 'string', 'max:120'], 'kinds' => ['array', 'max:20'], 'kinds.*' => ['nullable', Rule::enum(SourceKind::class)],
         ], ['files.required' => 'Choose a file, or drop one here.', 'files.*.max' => 'A file may have '.config('heron.largest_upload_mb').' MB at most.']);
         [$started, $problems] = [[], []];
         $folder = TemporaryFolder::make();
         try {
-            foreach ($given['files'] as $file) {
+            foreach ($given['files'] as $i => $file) {
+                // several files may come from as many sources
+                [$source, $kind] = [$given['sources'][$i] ?? $given['source_name'], $given['kinds'][$i] ?? $given['source_kind'] ?? 'database'];
                 $name = FileName::of($file->getClientOriginalName());
                 try {
                     foreach (Unpacking::of($file->getRealPath(), $name, $folder) as $part) {
                         $name = FileName::of($part['name']);
-                        $started[] = $start->ofFile($this->me($request), $review, $part['path'], $name, $given['source_name'], CarbonImmutable::parse($given['searched_on']), $given['notes'] ?? '', $given['platform'] ?? '', sourceKind: $given['source_kind'] ?? 'database');
+                        $started[] = $start->ofFile($this->me($request), $review, $part['path'], $name, $source, CarbonImmutable::parse($given['searched_on']), $given['notes'] ?? '', $given['platform'] ?? '', sourceKind: $kind);
                     }
                 } catch (Refused $refused) {
                     $earlier = $refused->context['delivery'] ?? null;

@@ -34,7 +34,9 @@
                             <label for="files">Drop files here, or choose them</label>
                             <p class="small quiet">RIS, NBIB, BibTeX, CSL-JSON, MODS, CSV or XLSX, also in a zip or gzip</p>
                             <input class="mt-2 w-full small" type="file" id="files" name="files[]" multiple x-ref="files" x-on:change="chosen">
-                            <ul class="small mt-2" x-show="any" x-cloak><template x-for="file in names" x-bind:key="file.name"><li><span x-text="file.name"></span> <span class="quiet" x-text="file.size"></span></li></template></ul>
+                            <ul class="small mt-2 grid gap-2" x-show="any" x-cloak><template x-for="file in names" x-bind:key="file.at"><li class="file-row"><span><span class="break-words" x-text="file.name"></span> <span class="quiet" x-text="file.size"></span></span>
+                                <template x-if="several"><span class="row"><input class="input small" x-bind:name="file.source" x-bind:aria-label="file.sourceWords" placeholder="Source, if not the one below" maxlength="120">
+                                    <select class="input small" x-bind:name="file.kind" x-bind:aria-label="file.kindWords"><option value="">kind as below</option>@foreach (\WaryHeron\Core\Flow\SourceKind::cases() as $kind) <option value="{{ $kind->value }}">{{ $kind->one() }}</option> @endforeach</select></span></template></li></template></ul>
                         </div>
                         @error('files') <p class="field-error" role="alert">{{ $message }}</p> @enderror
                         @error('files.*') <p class="field-error" role="alert">{{ $message }}</p> @enderror

@@ -21,7 +21,7 @@
             @else
                 <table class="table">
                     <thead><tr><th>When</th><th>Who</th><th>What</th></tr></thead>
-                    <tbody>@foreach ($entries as $entry) <tr><td class="quiet whitespace-nowrap">{{ $entry->created_at->format('j M Y, H:i') }}</td><td>{{ $entry->user->name ?? 'Wary Heron' }}</td><td dir="auto">{{ $entry->summary }}</td></tr> @endforeach</tbody>
+                    <tbody>@foreach ($entries as $entry) <tr><td class="quiet whitespace-nowrap">{{ $entry->created_at->format('j M Y, H:i') }}</td><td>{{ $entry->user->name ?? 'Wary Heron' }}</td><td>{{ $entry->summary }}</td></tr> @endforeach</tbody>
                 </table>
                 <footer class="sheet-foot">
                     @if ($entries->previousPageUrl()) <a class="button" href="{{ $entries->previousPageUrl() }}">Newer</a> @endif
