@@ -16,7 +16,7 @@ const shapes = (verdict) => ({ isInclude: verdict === 'include', isExclude: verd
 
 // One item in the middle, the next ones already here. A decision shows the next item at once and travels in the background.
 // with fewer at hand nothing waits for its turn
-const HURRY = 8;
+const HURRY = 12;
 
 export default () => joined(beside(), marks(), {
     items: [],

@@ -5,7 +5,7 @@
 
 [, $base, $review, $people, $seconds, $dsn] = $argv;
 [$people, $seconds, $bare] = [(int) $people, (int) $seconds, in_array('bare', $argv, true)];
-const HURRY = 8;
+const HURRY = 12;
 $token = fn (string $html): string => preg_match('/name="csrf-token" content="(\w+)"/', $html, $m) === 1 ? $m[1] : '';
 $handle = function (string $jar) {
     $curl = curl_init();
