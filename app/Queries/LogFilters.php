@@ -19,11 +19,12 @@ final readonly class LogFilters
     /** What an entry is about, by the first word of its action. */
     public const AREAS = [
         'Question and team' => ['review', 'question', 'criterion', 'team'],
-        'Searches' => ['strategy', 'translation', 'search', 'scheme', 'heading', 'known', 'dialect', 'run', 'check'],
+        'Searches' => ['strategy', 'translation', 'search', 'scheme', 'heading', 'known', 'dialect', 'run', 'finding'],
         'Records' => ['delivery', 'record', 'rejection', 'publication', 'publications', 'matching', 'pairing', 'recipe'],
-        'Screening' => ['stage', 'share', 'share-out', 'decision', 'item', 'settlement', 'talk', 'mark-list', 'reading', 'sample'],
+        'Screening' => ['stage', 'share', 'share-out', 'decision', 'item', 'settlement', 'talk', 'mark-list', 'reading', 'check'],
         'Full texts' => ['full-text', 'retrievals', 'locker', 'report', 'study'],
         'Coding' => ['code', 'answer'],
+        'Report' => ['flow'],
     ];
 
     /** @param  array<string, string>  $kept  what was asked for, by the names of the address */

@@ -1,6 +1,7 @@
 <?php
 
 use App\Models\LogEntry;
+use App\Queries\LogFilters;
 use Tests\Feature\World;
 
 it('narrows the Log down by who, about what, words and days, and keeps that from page to page', function () {
@@ -42,4 +43,13 @@ it('exports what is shown, and no more than one may see', function () {
     $this->actingAs($world->people['ben']);
     expect($csv())->toContain('Two');
     $this->actingAs($world->people['outsider'])->get($path)->assertNotFound();
+});
+
+it('has a place for every kind of entry', function () {
+    $kinds = [];
+    foreach ([...glob(app_path('Actions/*/*.php')), ...glob(app_path('Jobs/*.php'))] as $file) {
+        preg_match_all('/\(\$this->log\)\([^\'"]*[\'"]([a-z-]+)\./', (string) file_get_contents($file), $found);
+        array_push($kinds, ...$found[1]);
+    }
+    expect(count($kinds))->toBeGreaterThan(50)->and(array_values(array_diff($kinds, array_merge(...array_values(LogFilters::AREAS)), ['task'])))->toBe([]);
 });
