@@ -7,7 +7,7 @@
             @else
                 @php($most = $deliveries->max('kept'))
                 <table class="table" @if ($deliveries->contains(fn ($d) => $d->isUnderWay())) data-reload-when-done @endif>
-                    <thead><tr><th>Source</th><th>Searched</th><th class="number">Kept</th><th class="number">Rejected</th><th class="number">Already here</th><th class="number">New</th><th class="w-1/6"><span class="legend small"><span class="key key-part"></span> new <span class="key key-also"></span> already here</span></th><th>State</th></tr></thead>
+                    <thead><tr><th>Source</th><th>Searched</th><th class="number">Kept</th><th class="number">Rejected</th><th class="number">Already here</th><th class="number">New</th><th class="w-1/6"><span class="legend small"><span class="whitespace-nowrap"><span class="key key-part"></span> new</span> <span class="whitespace-nowrap"><span class="key key-also"></span> already here</span></span></th><th>State</th></tr></thead>
                     <tbody>
                         @foreach ($deliveries as $delivery)
                             <tr>
