@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Jobs;
 
 use App\Actions\Searches\LoadScheme;
-use App\Models\Task;
 use App\Queue\OfTask;
 use App\Tasks\DiedTwice;
 use App\Tasks\TaskRun;
@@ -54,7 +53,7 @@ final class AddThesaurus implements OfTask, ShouldQueue
 
     public function failed(): void
     {
-        Task::query()->whereKey($this->taskId)->whereIn('state', TaskRun::UNDER_WAY)->exists() && TaskRun::end($this->taskId, 'failed', 'It could not be read, by an error of ours. Nothing was changed.');
+        TaskRun::fail($this->taskId, 'It could not be read, by an error of ours. Nothing was changed.');
         Storage::delete($this->stored);
     }
 }

@@ -32,7 +32,7 @@ final class DeliverFile extends TaskSlice
         }
         $delivery->refresh();
         if ($finished === null) {
-            $this->end($delivery, 'stopped', 'Cancelled. '.$this->keptBefore($delivery));
+            $this->cancelled($delivery);
         } elseif ($finished) {
             $delivery->update(['expected' => $delivery->position]);
             $this->end($delivery, 'done', $this->outcome($delivery));

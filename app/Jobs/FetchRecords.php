@@ -30,7 +30,7 @@ final class FetchRecords extends TaskSlice
         $deadline = $this->deadline();
         while ($delivery->position < $delivery->expected) {
             if ($this->isCancelled($delivery)) {
-                $this->end($delivery, 'stopped', 'Cancelled. '.$this->keptBefore($delivery));
+                $this->cancelled($delivery);
 
                 return;
             }

@@ -65,7 +65,7 @@ final class ReadRejectedAgain implements OfTask, ShouldQueue
 
     public function failed(): void
     {
-        Task::query()->whereKey($this->taskId)->whereIn('state', TaskRun::UNDER_WAY)->exists() && TaskRun::end($this->taskId, 'failed', 'Stopped by an error of ours; what was taken in before is kept.');
+        TaskRun::fail($this->taskId, 'Stopped by an error of ours; what was taken in before is kept.');
     }
 
     private function goOn(Task $task, int $after, int $taken): void

@@ -98,6 +98,12 @@ abstract class TaskSlice implements OfTask, ShouldQueue
         dispatch(self::for($delivery));
     }
 
+    /** Ends the work as its people asked; what was taken in stays. */
+    public function cancelled(Delivery $delivery): void
+    {
+        $this->end($delivery, 'stopped', 'Cancelled. '.$this->keptBefore($delivery));
+    }
+
     protected function keptBefore(Delivery $delivery): string
     {
         return number_format($delivery->kept).' records that were taken in before are kept.';

@@ -52,6 +52,14 @@ final class TaskRun
         return Task::query()->whereKey($id)->whereIn('state', self::UNDER_WAY)->whereNull('cancel_requested_at')->exists();
     }
 
+    /** After an error of ours, unless it is over already. */
+    public static function fail(string $id, string $message): void
+    {
+        if (Task::query()->whereKey($id)->whereIn('state', self::UNDER_WAY)->exists()) {
+            self::end($id, 'failed', $message);
+        }
+    }
+
     /** @param  'done'|'failed'|'cancelled'  $state */
     public static function end(string $id, string $state, string $message, ?int $done = null, ?int $total = null): void
     {

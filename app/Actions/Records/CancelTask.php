@@ -31,7 +31,7 @@ final readonly class CancelTask
             DB::table('jobs')->where('task_id', $task->id)->whereNull('reserved_at')->delete();
             $delivery = Delivery::query()->with('task')->where('task_id', $task->id)->first();
             if ($delivery !== null) {
-                TaskSlice::for($delivery)->end($delivery, 'stopped', 'Cancelled. '.number_format($delivery->kept).' records that were taken in before are kept.');
+                TaskSlice::for($delivery)->cancelled($delivery);
 
                 return;
             }
