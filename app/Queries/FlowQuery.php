@@ -50,11 +50,10 @@ final readonly class FlowQuery
     /** @return array<string, array{key: string, usual: string, now: string}> by a name for forms, the lines of the diagram, as they are usually worded and as they are here */
     public static function captionKeys(Review $review): array
     {
-        $here = self::diagram($review)->numbers();
-        $usual = self::diagram((clone $review)->forceFill(['flow_captions' => []]))->numbers();
         $keys = [];
-        foreach ($usual as $i => $one) {
-            $keys[substr(sha1($one['line']->key), 0, 12)] = ['key' => $one['line']->key, 'usual' => $one['line']->label, 'now' => $here[$i]['line']->label];
+        foreach (self::diagram((clone $review)->forceFill(['flow_captions' => []]))->numbers() as ['line' => $line]) {
+            $own = $review->flow_captions[$line->key] ?? '';
+            $keys[substr(sha1($line->key), 0, 12)] = ['key' => $line->key, 'usual' => $line->label, 'now' => $own === '' ? $line->label : $own];
         }
 
         return $keys;
