@@ -21,7 +21,10 @@ use WaryHeron\Core\Screening\ItemState;
 /** One group at the Pairing Desk: its publications side by side, and what speaks for and against each pair. */
 final readonly class PairingGroup
 {
-    private const SHOWN = ['title' => 'Title', 'authors' => 'Authors', 'year' => 'Year', 'journal' => 'Journal', 'place' => 'Volume, issue, pages', 'doi' => 'DOI', 'type' => 'Type', 'language' => 'Language', 'abstract' => 'Abstract'];
+    private const SHOWN = [
+        'title' => 'Title', 'authors' => 'Authors', 'year' => 'Year', 'journal' => 'Journal', 'place' => 'Volume, issue, pages', 'edition' => 'Edition',
+        'isbn' => 'ISBN', 'doi' => 'DOI', 'type' => 'Type', 'language' => 'Language', 'abstract' => 'Abstract',
+    ];
 
     /**
      * @param  list<array{id: string, letter: string, records: list<array{id: string, source: string, delivery: string}>, state: string}>  $columns
@@ -68,7 +71,9 @@ final readonly class PairingGroup
     private static function values(Reference $r): array
     {
         return [
-            'title' => $r->title, 'authors' => implode('; ', array_map(fn (Name $name): string => $name->inverts(), $r->authors)), 'year' => (string) $r->year, 'journal' => $r->journal, 'place' => $r->place(),
+            'title' => $r->fullTitle(),
+            'authors' => implode('; ', array_map(fn (Name $name): string => $name->inverts(), $r->authors !== [] ? $r->authors : $r->editors)),
+            'year' => (string) $r->year, 'journal' => $r->containerTitle(), 'edition' => $r->edition, 'isbn' => $r->isbn, 'place' => $r->place(),
             'doi' => $r->doi, 'type' => $r->type === PublicationType::Article ? 'article' : $r->type->value, 'language' => $r->language, 'abstract' => $r->abstract,
         ];
     }

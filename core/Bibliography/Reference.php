@@ -14,6 +14,8 @@ final readonly class Reference
      * @param  list<array{string, string}>  $extra  the source's fields that have no place here: its tag and value, in its order
      * @param  string  $source  the record's text as delivered
      * @param  int  $line  where that text starts in its file, from 1; 0 where there is no file
+     * @param  list<Name>  $editors
+     * @param  string  $partTitle  of the part of a work in volumes: this one's own, or that of the volume a chapter stands in
      */
     public function __construct(
         public PublicationType $type,
@@ -40,25 +42,60 @@ final readonly class Reference
         public array $extra = [],
         public string $source = '',
         public int $line = 0,
+        public array $editors = [],
+        public string $series = '',
+        public string $edition = '',
+        public string $isbn = '',
+        public string $partTitle = '',
     ) {
     }
 
     /** Whether anything says which work this is; a key, a type or a number of its own does not. */
     public function isIdentified(): bool
     {
-        return $this->title !== '' || $this->authors !== [] || $this->doi !== '' || $this->urls !== [] || $this->abstract !== '' || $this->journal !== '' || $this->accession !== '';
+        $texts = [$this->title, $this->doi, $this->abstract, $this->journal, $this->accession, $this->isbn, $this->partTitle];
+
+        return implode('', $texts) !== '' || [...$this->authors, ...$this->editors, ...$this->urls] !== [];
     }
 
     /** The title, or in square brackets, as cataloguers supply one (ISBD, A.4), what an untitled record is told by. */
     public function suppliedTitle(): string
     {
-        if ($this->title !== '') {
-            return $this->title;
+        if ($this->fullTitle() !== '') {
+            return $this->fullTitle();
         }
-        $by = ($this->authors[0] ?? null)?->short() ?? '';
-        $told = array_filter([count($this->authors) > 1 ? "{$by} and others" : $by, (string) $this->year, $this->journal, $this->place(), $this->doi]);
+        $people = $this->authors !== [] ? $this->authors : $this->editors;
+        $by = ($people[0] ?? null)?->short() ?? '';
+        $told = array_filter([count($people) > 1 ? "{$by} and others" : $by, (string) $this->year, $this->journal, $this->place(), $this->doi]);
 
         return '['.rtrim('Untitled: '.implode(', ', $told), ': ').']';
+    }
+
+    /** The title, and that of the part where the work itself is one of several volumes. */
+    public function fullTitle(): string
+    {
+        return $this->partTitle === '' || $this->isWithin() ? $this->title : trim("{$this->title}. {$this->partTitle}", '. ');
+    }
+
+    /** What it appeared in, or came out of: journal or book with its volume, series, school or institution. */
+    public function appearedIn(): string
+    {
+        $issued = in_array($this->type, [PublicationType::Thesis, PublicationType::Report], true) ? $this->publisher : '';
+        $within = $this->containerTitle();
+
+        return $within !== '' ? $within : ($this->series !== '' ? $this->series : $issued);
+    }
+
+    /** Journal or book, with the title of the volume where that has one. */
+    public function containerTitle(): string
+    {
+        return $this->isWithin() && $this->partTitle !== '' ? trim("{$this->journal}. {$this->partTitle}", '. ') : $this->journal;
+    }
+
+    /** Whether it is printed within another work, whose volume the part title then names. */
+    private function isWithin(): bool
+    {
+        return in_array($this->type, [PublicationType::Chapter, PublicationType::Conference], true);
     }
 
     public function pages(): string
@@ -75,12 +112,16 @@ final readonly class Reference
         return trim("{$this->volume}{$issue}{$pages}", ':');
     }
 
-    /** The same record with title, abstract, journal and keywords as plain text. */
+    /** The same record with titles, abstract, journal and keywords as plain text. */
     public function withoutMarkup(): self
     {
-        $plain = ['title' => Markup::plain($this->title), 'abstract' => Markup::plain($this->abstract), 'journal' => Markup::plain($this->journal), 'keywords' => array_map(Markup::plain(...), $this->keywords)];
+        $values = get_object_vars($this);
+        foreach (['title', 'abstract', 'journal', 'series', 'partTitle'] as $field) {
+            $values[$field] = Markup::plain($values[$field]);
+        }
+        $values['keywords'] = array_map(Markup::plain(...), $this->keywords);
 
-        return new self(...[...get_object_vars($this), ...$plain]);
+        return new self(...$values);
     }
 
     /** The same record with its text and place in a file. */
@@ -95,7 +136,9 @@ final readonly class Reference
         $values = get_object_vars($this);
         unset($values['source'], $values['line']);
         $values['type'] = $this->type->value;
-        $values['authors'] = array_map(fn (Name $n): array => [$n->family, $n->given, $n->suffix], $this->authors);
+        foreach (['authors', 'editors'] as $people) {
+            $values[$people] = array_map(fn (Name $n): array => [$n->family, $n->given, $n->suffix], $this->{$people});
+        }
 
         return array_filter($values, fn (mixed $value): bool => $value !== '' && $value !== [] && $value !== null);
     }
@@ -105,7 +148,9 @@ final readonly class Reference
     {
         $values['type'] = PublicationType::from($values['type']);
         $values['title'] = (string) ($values['title'] ?? '');
-        $values['authors'] = array_map(fn (array $n): Name => new Name(...$n), $values['authors'] ?? []);
+        foreach (['authors', 'editors'] as $people) {
+            $values[$people] = array_map(fn (array $n): Name => new Name(...$n), $values[$people] ?? []);
+        }
         $values['source'] = $source;
 
         return new self(...$values);

@@ -21,7 +21,7 @@ final readonly class ExactKeys
 
     public static function of(Reference $reference): self
     {
-        $title = implode(' ', Words::of($reference->title));
+        $title = implode(' ', Words::of($reference->fullTitle()));
         $author = implode('', Words::of($reference->authors[0]->family ?? ''));
         $work = $title === '' || $author === '' || $reference->year === null ? null : md5("{$title}|{$reference->year}|{$author}");
 

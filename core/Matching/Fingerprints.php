@@ -29,8 +29,9 @@ final class Fingerprints
 
     public function of(Reference $reference, string $key): Fingerprint
     {
-        $title = TitleText::of($reference->title);
-        $names = array_values(array_filter($reference->authors, fn (Name $name): bool => preg_match('/^\s*(?:et\.? al|and others|others|\.{3}|anon)/iu', $name->family) !== 1));
+        $title = TitleText::of($reference->fullTitle());
+        $people = $reference->authors !== [] ? $reference->authors : $reference->editors;
+        $names = array_values(array_filter($people, fn (Name $name): bool => preg_match('/^\s*(?:et\.? al|and others|others|\.{3}|anon)/iu', $name->family) !== 1));
         [$doi, $elsewhere] = $this->doi($reference);
 
         return new Fingerprint(
@@ -39,7 +40,7 @@ final class Fingerprints
             $this->otherTitles($reference),
             array_map($this->name(...), array_slice($names, 0, self::AUTHORS)),
             count($names),
-            count($names) < count($reference->authors),
+            count($names) < count($people),
             $reference->year,
             array_values(array_unique(array_filter([$this->journal($reference->journal), $this->journal($reference->journalShort)], fn (string $name): bool => $name !== ''))),
             self::volume($reference->volume),

@@ -19,6 +19,7 @@ final readonly class KeptValues
         'title' => 'not in capitals, the longest', 'authors' => 'full names over initials, the longer list', 'year' => 'the most frequent', 'journal' => 'the longest name',
         'volume' => 'the most frequent', 'issue' => 'the most frequent', 'pages' => 'first and last over first alone', 'doi' => 'any over none, the most frequent', 'abstract' => 'the longest',
         'keywords' => 'of all records', 'type' => 'the most telling', 'language' => 'the first given',
+        'editors' => 'the longest list', 'series' => 'the first given', 'edition' => 'the first given', 'publisher' => 'the first given', 'isbn' => 'the first given',
     ];
 
     /**
@@ -47,7 +48,11 @@ final readonly class KeptValues
             'abstract' => self::best($references, fn (Reference $r): array => [$longest($r, 'abstract')]),
             'type' => self::best($references, fn (Reference $r): array => [$r->type !== PublicationType::Other, $r->type !== PublicationType::Article]),
             'language' => self::best($references, fn (Reference $r): array => [$r->language !== '']),
+            'editors' => self::best($references, fn (Reference $r): array => [count($r->editors)]),
         ];
+        foreach (['series', 'edition', 'publisher', 'isbn'] as $field) {
+            $from[$field] = self::best($references, fn (Reference $r): array => [$r->{$field} !== '']);
+        }
         $keywords = [];
         foreach ($references as $reference) {
             foreach ($reference->keywords as $word) {
@@ -62,8 +67,10 @@ final readonly class KeptValues
             firstPage: $of('pages')->firstPage, lastPage: $of('pages')->lastPage, doi: $of('doi')->doi,
             urls: array_values(array_unique(array_merge(...array_map(fn (Reference $r): array => $r->urls, $references)))),
             abstract: $of('abstract')->abstract, keywords: array_values($keywords), language: $of('language')->language,
-            publisher: self::any($references, 'publisher'), place: self::any($references, 'place'), issn: self::any($references, 'issn'),
+            publisher: $of('publisher')->publisher, place: self::any($references, 'place'), issn: self::any($references, 'issn'),
             accession: self::any($references, 'accession'), id: self::any($references, 'id'),
+            editors: $of('editors')->editors, series: $of('series')->series, edition: $of('edition')->edition, isbn: $of('isbn')->isbn,
+            partTitle: $of('title')->partTitle,
         ), $from);
     }
 
@@ -77,16 +84,26 @@ final readonly class KeptValues
         $changes = [];
         foreach ($values as $field => $value) {
             match ($field) {
-                'authors' => $changes['authors'] = array_map(Name::inverted(...), array_values(array_filter(array_map(trim(...), explode(';', $value)), fn (string $one): bool => $one !== ''))),
+                'authors', 'editors' => $changes[$field] = array_map(Name::inverted(...), self::list($value)),
                 'year' => $changes['year'] = $value === '' ? null : (int) $value,
                 'type' => $changes['type'] = PublicationType::from($value),
-                'keywords' => $changes['keywords'] = array_values(array_filter(array_map(trim(...), explode(';', $value)), fn (string $one): bool => $one !== '')),
+                'keywords' => $changes['keywords'] = self::list($value),
                 'pages' => [$changes['firstPage'], $changes['lastPage']] = \WaryHeron\Core\Bibliography\Pages::split($value),
                 default => $changes[$field] = $value,
             };
+            $held = ['title' => $this->reference->fullTitle(), 'journal' => $this->reference->containerTitle()][$field] ?? null;
+            if ($held !== null && $held !== $this->reference->{$field}) {
+                $changes['partTitle'] = ''; // what was chosen holds it already
+            }
         }
 
         return new Reference(...[...get_object_vars($this->reference), ...$changes]);
+    }
+
+    /** @return list<string> */
+    private static function list(string $text): array
+    {
+        return array_values(array_filter(array_map(trim(...), explode(';', $text)), fn (string $one): bool => $one !== ''));
     }
 
     /** @return list<Name> */

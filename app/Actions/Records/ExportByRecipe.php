@@ -21,7 +21,7 @@ final readonly class ExportByRecipe
         'id' => 'stable id', 'change' => 'new, changed, outside the recipe’s filter, or gone from the review', 'title' => 'title', 'authors' => 'authors', 'first_author' => 'first author',
         'year' => 'year', 'journal' => 'journal', 'volume' => 'volume', 'issue' => 'issue', 'pages' => 'pages', 'doi' => 'DOI', 'abstract' => 'abstract', 'keywords' => 'keywords',
         'type' => 'type', 'language' => 'language', 'url' => 'link', 'publisher' => 'publisher', 'issn' => 'ISSN', 'accession' => 'accession number',
-        'tags' => 'tags', 'status' => 'where it stands', 'reason' => 'why it was excluded', 'delivered' => 'when it first came',
+        'editors' => 'editors', 'series' => 'series', 'edition' => 'edition', 'isbn' => 'ISBN', 'tags' => 'tags', 'status' => 'where it stands', 'reason' => 'why it was excluded', 'delivered' => 'when it first came',
     ];
 
     /** Fields that are no plain text, and what they are unless a recipe says otherwise. */
@@ -96,12 +96,19 @@ final readonly class ExportByRecipe
         return array_flip($alive);
     }
 
+    /** @param  list<Name>  $names */
+    private static function names(array $names): string
+    {
+        return implode('; ', array_map(fn (Name $name): string => $name->inverts(), $names));
+    }
+
     /** @return array<string, string|int|null> */
     private function values(Reference $r): array
     {
         return [
-            'id' => $r->id, 'title' => $r->title, 'authors' => implode('; ', array_map(fn (Name $name): string => $name->inverts(), $r->authors)), 'first_author' => $r->authors[0]->family ?? '',
-            'year' => $r->year, 'journal' => $r->journal, 'volume' => $r->volume, 'issue' => $r->issue, 'pages' => $r->pages(), 'doi' => $r->doi, 'abstract' => $r->abstract,
+            'id' => $r->id, 'title' => $r->fullTitle(), 'authors' => self::names($r->authors), 'editors' => self::names($r->editors),
+            'series' => $r->series, 'edition' => $r->edition, 'isbn' => $r->isbn, 'first_author' => $r->authors[0]->family ?? '',
+            'year' => $r->year, 'journal' => $r->containerTitle(), 'volume' => $r->volume, 'issue' => $r->issue, 'pages' => $r->pages(), 'doi' => $r->doi, 'abstract' => $r->abstract,
             'keywords' => implode('; ', $r->keywords), 'type' => $r->type->value, 'language' => $r->language, 'url' => $r->urls[0] ?? '', 'publisher' => $r->publisher, 'issn' => $r->issn, 'accession' => $r->accession,
         ];
     }

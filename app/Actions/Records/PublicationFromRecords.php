@@ -37,18 +37,20 @@ final class PublicationFromRecords
     /** @return array<string, string|int|null> columns but for the keys and the count */
     public static function of(Reference $reference): array
     {
+        $people = $reference->authors !== [] ? $reference->authors : $reference->editors;
+
         return [
             'title' => $reference->suppliedTitle(),
-            'authors' => implode('; ', array_map(fn (Name $n): string => $n->short(), $reference->authors)),
-            'first_author' => mb_substr(Words::fold($reference->authors[0]->family ?? ''), 0, 200),
+            'authors' => implode('; ', array_map(fn (Name $n): string => $n->short(), $people)),
+            'first_author' => mb_substr(Words::fold($people[0]->family ?? ''), 0, 200),
             'year' => $reference->year,
-            'journal' => $reference->journal,
+            'journal' => $reference->appearedIn(),
             'place' => mb_substr($reference->place(), 0, 200),
             'doi' => mb_substr($reference->doi, 0, 250),
             'abstract' => $reference->abstract,
             'type' => $reference->type->value,
             'language' => mb_substr(Language::named($reference->language), 0, 200),
-            'sort_title' => mb_substr(implode(' ', Words::of($reference->title)), 0, 300),
+            'sort_title' => mb_substr(implode(' ', Words::of($reference->fullTitle())), 0, 300),
             'words' => self::words($reference),
         ];
     }
@@ -56,10 +58,10 @@ final class PublicationFromRecords
     private static function words(Reference $reference): string
     {
         return IndexedText::tsvector([
-            Field::Title->value => $reference->title,
+            Field::Title->value => $reference->fullTitle(),
             Field::Abstract->value => $reference->abstract,
             Field::Keyword->value => implode(' ', $reference->keywords),
-            Field::Author->value => implode(' ', array_map(fn (Name $n): string => "{$n->family} {$n->given}", $reference->authors)),
+            Field::Author->value => implode(' ', array_map(fn (Name $n): string => "{$n->family} {$n->given}", [...$reference->authors, ...$reference->editors])),
         ]);
     }
 }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace WaryHeron\Core\Bibliography\Format;
 
-/** The lines of a text file one at a time, in UTF-8, whatever its encoding and line ends; a line beyond the limit comes in pieces. */
+/** The lines of a text file one at a time, in UTF-8, whatever its encoding and line ends; a line beyond the limit comes in pieces with one number. */
 final class Lines
 {
     public const LONGEST = 1_048_576;
@@ -13,7 +13,7 @@ final class Lines
 
     /**
      * @param  resource  $stream
-     * @return \Generator<int, string> by line number from 1
+     * @return \Generator<int, string> by line number from 1; the pieces of a very long line have the same
      */
     public static function of($stream, Reading $reading = new Reading): \Generator
     {
@@ -30,13 +30,25 @@ final class Lines
             }
             $buffer = substr($buffer, $offset);
             if (strlen($buffer) > self::LONGEST) {
-                yield ++$number => TextEncoding::line($buffer, $reading);
-                $buffer = '';
+                $cut = self::cut($buffer);
+                yield $number + 1 => TextEncoding::line(substr($buffer, 0, $cut), $reading);
+                $buffer = substr($buffer, $cut);
             }
         }
         foreach ($buffer === '' ? [] : explode("\r", rtrim($buffer, "\r")) as $line) {
             yield ++$number => TextEncoding::line($line, $reading);
         }
+    }
+
+    /** Where a long line may be cut: behind a blank, else behind a plain letter, so that no sign of several bytes or escape is parted. */
+    private static function cut(string $line): int
+    {
+        $blank = strrpos($line, ' ', -min(strlen($line), self::CHUNK));
+        if ($blank === false) {
+            return preg_match('/^.*[A-Za-z0-9,;]/s', substr($line, -1024), $plain) === 1 ? max(1, strlen($line) - min(1024, strlen($line)) + strlen($plain[0])) : strlen($line);
+        }
+
+        return $blank + 1;
     }
 
     /**

@@ -52,9 +52,10 @@ it('takes over from volumes, works in volumes and shared data what an entry lack
         @incollection{c, crossref = {v}, title = {Lamps}, pages = {3-9}}
         @collection{v, crossref = {w}, title = {Nights}, subtitle = {A reader}, xdata = {house, none}, year = 2004}
         @mvcollection{w, title = {All of it}, volumes = 3}');
-    // an entry waits for the one that it refers to
-    $byTitle = array_column([$chapter, $volume, $work], null, 'title');
-    expect($byTitle['Lamps']->journal)->toBe('Nights')->and($byTitle['Lamps']->publisher)->toBe('Heron House')->and($byTitle['Lamps']->year)->toBe(2004)->and($byTitle['Lamps']->pages())->toBe('3–9');
-    expect($byTitle['Nights: A reader']->publisher)->toBe('Heron House')->and($byTitle['Nights: A reader']->extra)->toContain(['maintitle', 'All of it']);
+    // an entry waits for the one that it refers to, and that one for its own
+    expect([$chapter->title, $volume->title, $work->title])->toBe(['All of it', 'All of it', 'Lamps']);
+    expect([$work->journal, $work->partTitle, $work->containerTitle()])->toBe(['All of it', 'Nights: A reader', 'All of it. Nights: A reader'])
+        ->and([$work->publisher, $work->year, $work->pages()])->toBe(['Heron House', 2004, '3–9']);
+    expect([$volume->fullTitle(), $volume->publisher])->toBe(['All of it. Nights: A reader', 'Heron House']);
     expect($work)->not->toBeNull()->and(bibtex('@xdata{x, title = {No record}}'))->toBe([]);
 });

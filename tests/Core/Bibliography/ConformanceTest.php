@@ -64,6 +64,10 @@ function troublesome(int $seed, array $extra): Reference
         accession: $maybe("A/{$seed}"),
         id: "R{$seed}",
         extra: $extra,
+        editors: array_slice($random->shuffleArray($names), 0, $random->getInt(0, 2)),
+        series: $maybe('Lamps and Lux'),
+        edition: $maybe('2nd'),
+        isbn: $maybe('978-0-00-000000-2'),
     );
 }
 

@@ -28,13 +28,15 @@ final class BibtexBlocks
      */
     public function of(iterable $lines): \Generator
     {
+        $last = 0;
         foreach ($lines as $number => $line) {
-            if ($this->text !== null && preg_match('/^@\s*[A-Za-z]{3,20}\s*[{(]/', $line) === 1) {
+            [$isNew, $last] = [$number !== $last, $number];
+            if ($isNew && $this->text !== null && preg_match('/^@\s*[A-Za-z]{3,20}\s*[{(]/', $line) === 1) {
                 yield $this->start => $this->text; // the one before was never closed
                 $this->text = null;
             }
             for ($at = 0; $at !== null && $at < strlen($line);) {
-                $at = $this->text === null ? $this->opened($line, $at, $number) : $this->continued($line, $at, "\n");
+                $at = $this->text === null ? $this->opened($line, $at, $number) : $this->continued($line, $at, $isNew ? "\n" : '');
                 if ($at !== null && $this->text !== null && $this->depth < 0) {
                     yield $this->start => $this->text;
                     $this->text = null;
@@ -64,7 +66,7 @@ final class BibtexBlocks
         $from = $at;
         $at += $known;
         // a comment between fields may hold any bracket
-        $isComment = $known === 0 && $this->depth === 0 && ! $this->quoted && preg_match('/^\s*%/', $line) === 1;
+        $isComment = $known === 0 && $this->depth === 0 && ! $this->quoted && $between !== '' && preg_match('/^\s*%/', $line) === 1;
         for ($length = $isComment ? 0 : strlen($line); $at < $length; $at++) {
             $at += strcspn($line, '\\{}")', $at);
             switch ($line[$at] ?? '') {

@@ -63,6 +63,23 @@ final class BibtexEntry
         return new self(strtolower($head[1]), $key, $fields, $text, $line);
     }
 
+    /** Takes over from the work it belongs to what it lacks: that one's title is what a chapter stands in, or the main title of a volume. */
+    public function inherit(self $parent): void
+    {
+        $goes = match (true) {
+            str_starts_with($parent->type, 'mv') => 'main',
+            $parent->type === 'periodical' => 'journal',
+            default => 'book',
+        };
+        foreach ($parent->fields as $name => $value) {
+            $name = in_array($name, ['title', 'subtitle', 'titleaddon'], true) ? $goes.$name : $name;
+            $this->fields[$name] ??= $value;
+        }
+        if (isset($parent->fields['author']) && BibtexTypes::isWithin($this->type)) {
+            $this->fields['bookauthor'] ??= $parent->fields['author'];
+        }
+    }
+
     /** The key at $at, and $at behind it; empty where the fields begin at once. */
     private static function key(string $text, int &$at): string
     {

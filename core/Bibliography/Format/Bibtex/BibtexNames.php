@@ -25,6 +25,12 @@ final class BibtexNames
         return $names;
     }
 
+    /** @return list<string> the parts of a list that are no names, as plain text; what stands in braces is one */
+    public static function list(string $text, string $separator = '/\G\s+and\s+/i'): array
+    {
+        return array_values(array_filter(array_map(self::plain(...), self::split($text, $separator)), fn (string $one): bool => $one !== ''));
+    }
+
     /** @param  list<Name>  $names */
     public static function written(array $names): string
     {

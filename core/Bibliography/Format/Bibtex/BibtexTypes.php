@@ -9,14 +9,20 @@ use WaryHeron\Core\Bibliography\PublicationType;
 /** Entry types of BibTeX and what they hold. */
 final class BibtexTypes
 {
-    /** Fields that name what a work appeared in, where it is no journal. */
-    public const CONTAINERS = ['booktitle', 'series', 'school', 'institution', 'howpublished'];
+    /** Entries for works that stand within another one, besides articles. */
+    private const WITHIN = ['inbook', 'incollection', 'inproceedings', 'conference', 'inreference', 'bookinbook', 'suppbook', 'suppcollection'];
 
     private const TYPES = [
-        'article' => PublicationType::Article, 'inproceedings' => PublicationType::Conference, 'conference' => PublicationType::Conference,
-        'incollection' => PublicationType::Chapter, 'inbook' => PublicationType::Chapter, 'book' => PublicationType::Book, 'proceedings' => PublicationType::Book, 'collection' => PublicationType::Book,
-        'phdthesis' => PublicationType::Thesis, 'mastersthesis' => PublicationType::Thesis, 'thesis' => PublicationType::Thesis,
-        'techreport' => PublicationType::Report, 'report' => PublicationType::Report, 'manual' => PublicationType::Report, 'unpublished' => PublicationType::Preprint,
+        'article' => PublicationType::Article, 'suppperiodical' => PublicationType::Article, 'periodical' => PublicationType::Article,
+        'review' => PublicationType::Article, 'inproceedings' => PublicationType::Conference, 'conference' => PublicationType::Conference,
+        'incollection' => PublicationType::Chapter, 'inbook' => PublicationType::Chapter, 'inreference' => PublicationType::Chapter,
+        'bookinbook' => PublicationType::Chapter, 'suppbook' => PublicationType::Chapter, 'suppcollection' => PublicationType::Chapter,
+        'book' => PublicationType::Book, 'proceedings' => PublicationType::Book, 'collection' => PublicationType::Book,
+        'reference' => PublicationType::Book, 'booklet' => PublicationType::Book, 'manual' => PublicationType::Book,
+        'mvbook' => PublicationType::Book, 'mvcollection' => PublicationType::Book, 'mvproceedings' => PublicationType::Book,
+        'mvreference' => PublicationType::Book, 'phdthesis' => PublicationType::Thesis, 'mastersthesis' => PublicationType::Thesis,
+        'thesis' => PublicationType::Thesis, 'techreport' => PublicationType::Report, 'report' => PublicationType::Report,
+        'unpublished' => PublicationType::Preprint, 'dataset' => PublicationType::RegisterEntry,
     ];
 
     /** @param  string  $said  what the entry's type field says */
@@ -43,15 +49,18 @@ final class BibtexTypes
         };
     }
 
-    public static function container(PublicationType $type): string
+    public static function isWithin(string $entry): bool
+    {
+        return in_array($entry, self::WITHIN, true);
+    }
+
+    /** The field that says who brought such a work out. */
+    public static function issuer(PublicationType $type): string
     {
         return match ($type) {
-            PublicationType::Article => 'journal',
-            PublicationType::Conference, PublicationType::Chapter => 'booktitle',
-            PublicationType::Book => 'series',
             PublicationType::Thesis => 'school',
             PublicationType::Report => 'institution',
-            PublicationType::Preprint, PublicationType::RegisterEntry, PublicationType::Other => 'howpublished',
+            default => 'publisher',
         };
     }
 }

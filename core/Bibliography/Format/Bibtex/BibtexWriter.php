@@ -44,28 +44,7 @@ final class BibtexWriter implements ReferenceWriter
                 $extra[strtolower($tag)][] = $value;
             }
         }
-        $fields = [
-            'author' => BibtexNames::written($reference->authors),
-            'title' => $reference->title === '' ? '' : "{{$this->escaped($reference->title)}}",
-            BibtexTypes::container($reference->type) => $this->escaped($reference->journal),
-            'year' => (string) $reference->year,
-            'date' => $reference->date === (string) $reference->year ? '' : $this->escaped($reference->date),
-            'volume' => $this->escaped($reference->volume),
-            'number' => $this->escaped($reference->issue),
-            'pages' => $this->escaped($reference->firstPage).($reference->lastPage === '' ? '' : "--{$this->escaped($reference->lastPage)}"),
-            'doi' => $this->escaped($reference->doi),
-            'url' => $this->escaped(implode(' ', $reference->urls)),
-            'issn' => $this->escaped($reference->issn),
-            'publisher' => $this->escaped($reference->publisher),
-            'address' => $this->escaped($reference->place),
-            'language' => $this->escaped($reference->language),
-            'shortjournal' => $this->escaped($reference->journalShort),
-            'keywords' => $this->escaped(Keywords::joined($reference->keywords)),
-            'abstract' => $this->escaped($reference->abstract),
-            'accession' => $this->escaped($reference->accession),
-            'id' => $reference->id === $key ? '' : $this->escaped($reference->id),
-            'type' => $entry === 'misc' && $reference->type !== PublicationType::Other ? $reference->type->value : '',
-        ];
+        $fields = $this->fields($reference, $key, $entry);
         foreach ($extra as $name => $values) {
             // a field of ours comes first in the entry, and first counts
             if (! array_key_exists($name, $fields) && $name !== 'crossref') {
@@ -78,6 +57,51 @@ final class BibtexWriter implements ReferenceWriter
         }
 
         return "@{$entry}{{$key}{$lines}\n}\n\n";
+    }
+
+    /** @return array<string, string> in the order they are written in; an empty one is not */
+    private function fields(Reference $reference, string $key, string $entry): array
+    {
+        $isWithin = BibtexTypes::isWithin($entry);
+        $titles = [$reference->title, $isWithin ? '' : $reference->partTitle];
+        // in an entry for a work in volumes the main title has a field of its own, and the title is the volume's
+        [$main, $title] = $titles[1] === '' ? ['', $titles[0]] : $titles;
+        $within = $isWithin && $reference->partTitle !== '' ? [$reference->journal, $reference->partTitle] : ['', $reference->journal];
+        $type = $reference->type;
+
+        return [
+            'author' => BibtexNames::written($reference->authors),
+            'editor' => BibtexNames::written($reference->editors),
+            'title' => $title === '' ? '' : "{{$this->escaped($title)}}",
+            'maintitle' => $this->escaped($isWithin ? $within[0] : $main),
+            $type === PublicationType::Article ? 'journal' : 'booktitle' => $this->escaped($within[1]),
+            'year' => (string) $reference->year,
+            'date' => $reference->date === (string) $reference->year ? '' : $this->escaped($reference->date),
+            'volume' => $this->escaped($reference->volume),
+            'number' => $this->escaped($reference->issue),
+            'series' => $this->escaped($reference->series),
+            'edition' => $this->escaped($reference->edition),
+            'pages' => $this->escaped($reference->firstPage).($reference->lastPage === '' ? '' : "--{$this->escaped($reference->lastPage)}"),
+            'doi' => $this->escaped($reference->doi),
+            'url' => $this->escaped(implode(' ', $reference->urls)),
+            'issn' => $this->escaped($reference->issn),
+            'isbn' => $this->escaped($reference->isbn),
+            BibtexTypes::issuer($type) => $this->whole($reference->publisher),
+            'address' => $this->whole($reference->place),
+            'language' => $this->escaped($reference->language),
+            'shortjournal' => $this->escaped($reference->journalShort),
+            'keywords' => $this->escaped(Keywords::joined($reference->keywords)),
+            'abstract' => $this->escaped($reference->abstract),
+            'accession' => $this->escaped($reference->accession),
+            'id' => $reference->id === $key ? '' : $this->escaped($reference->id),
+            'type' => $entry === 'misc' && $type !== PublicationType::Other ? $type->value : '',
+        ];
+    }
+
+    /** A name in which "and" parts nothing. */
+    private function whole(string $value): string
+    {
+        return preg_match('/\sand\s/i', $value) === 1 ? "{{$this->escaped($value)}}" : $this->escaped($value);
     }
 
     private function key(Reference $reference): string

@@ -11,6 +11,7 @@ use WaryHeron\Core\Bibliography\Format\RecognisesItself;
 use WaryHeron\Core\Bibliography\Format\ReferenceReader;
 use WaryHeron\Core\Bibliography\Format\UnreadableRecord;
 use WaryHeron\Core\Bibliography\Format\UnusableFile;
+use WaryHeron\Core\Bibliography\IssuedDate;
 use WaryHeron\Core\Bibliography\Keywords;
 use WaryHeron\Core\Bibliography\Name;
 use WaryHeron\Core\Bibliography\Pages;
@@ -66,7 +67,14 @@ final class CslJsonReader implements RecognisesItself, ReferenceReader
         $depth = 0;
         $inString = false;
         $wrapped = false;
+        $last = 0;
         foreach (Lines::of($stream, $reading) as $number => $line) {
+            if ($number !== $last) {
+                // no string goes over the end of a line in JSON: a quote left open would swallow what follows
+                $inString = false;
+                $text = $text === null || strlen($text) > self::LARGEST_RECORD ? $text : "{$text}\n";
+                $last = $number;
+            }
             if (! $wrapped && $text === null && preg_match('/^\s*\{\s*"items"\s*:\s*\[/', $line, $head) === 1) {
                 $line = substr($line, strlen($head[0]));
                 $wrapped = true;
@@ -90,10 +98,8 @@ final class CslJsonReader implements RecognisesItself, ReferenceReader
                 }
             }
             if ($text !== null && strlen($text) <= self::LARGEST_RECORD) {
-                $text .= substr($line, $from)."\n";
+                $text .= substr($line, $from);
             }
-            // no string goes over the end of a line in JSON: a quote left open would swallow what follows
-            $inString = false;
         }
         if ($text !== null) {
             yield $start => [$text, false];
@@ -118,7 +124,12 @@ final class CslJsonReader implements RecognisesItself, ReferenceReader
         $custom = is_array($item['custom'] ?? null) ? $item['custom'] : [];
         $issued = is_array($item['issued'] ?? null) ? $item['issued'] : ['raw' => $take('issued')];
         [$date, $year] = $this->date($issued);
-        $authors = array_values(array_filter(is_array($item['author'] ?? null) ? $item['author'] : [], is_array(...)));
+        $people = function (string $role) use (&$item): array {
+            $names = array_values(array_filter(is_array($item[$role] ?? null) ? $item[$role] : [], is_array(...)));
+            unset($item[$role]);
+
+            return array_map($this->name(...), $names);
+        };
         $type = $take('type');
         $known = CslTypes::type($type);
         [$firstPage, $lastPage] = Pages::split($take('page', 'page-first'));
@@ -126,19 +137,25 @@ final class CslJsonReader implements RecognisesItself, ReferenceReader
         $urls = array_values(array_filter([$take('URL'), ...(is_array($custom['urls'] ?? null) ? array_filter($custom['urls'], is_string(...)) : [])], fn (string $url): bool => $url !== ''));
         $said = fn (string $name): string => is_string($custom[$name] ?? null) ? $custom[$name] : '';
         $values = [
-            'id' => $take('id'), 'journal' => $take('container-title'), 'journalShort' => $take('container-title-short', 'journalAbbreviation'), 'volume' => $take('volume'), 'issue' => $take('issue'),
-            'abstract' => $take('abstract'), 'language' => $take('language'), 'publisher' => $take('publisher'), 'place' => $take('publisher-place'), 'issn' => $take('ISSN'),
+            'id' => $take('id'), 'journal' => $take('container-title'), 'journalShort' => $take('container-title-short', 'journalAbbreviation'), 'volume' => $take('volume'), 'issue' => $take('issue', 'collection-number', 'number'),
+            'abstract' => $take('abstract'), 'language' => $take('language'), 'publisher' => $take('publisher'), 'place' => $take('publisher-place'), 'issn' => $take('ISSN'), 'isbn' => $take('ISBN'),
+            'series' => $take('collection-title'), 'edition' => $take('edition'), 'partTitle' => $take('volume-title'),
         ];
         $keywords = Keywords::split($take('keyword'));
-        $extra = $type === CslTypes::written($known) ? [] : [['type', $type]];
+        $extra = $type === CslTypes::written($known) || CslTypes::isSaid($type, $custom['fields'] ?? []) ? [] : [['type', $type]];
+        $kept = [];
         foreach (is_array($custom['fields'] ?? null) ? $custom['fields'] : [] as $field) {
             if (is_array($field) && is_string($field[0] ?? null) && is_string($field[1] ?? null)) {
-                $extra[] = [$field[0], $field[1]];
+                $kept[] = [$field[0], $field[1]];
             }
         }
+        $extra = [...$extra, ...$kept];
+        // what was derived from fields that are here themselves says nothing more
+        $item = array_diff_key($item, CslVariables::derived($kept));
         $ours = ['urls' => 1, 'date' => 1, 'accession' => 1, 'fields' => 1];
         $item['custom'] = array_diff_key($custom, $ours);
-        unset($item['issued'], $item['author']);
+        unset($item['issued']);
+        [$authors, $editors] = [$people('author'), $people('editor')];
         foreach ($item as $name => $value) {
             if ($value !== '' && $value !== [] && $value !== null) {
                 $extra[] = [(string) $name, is_string($value) ? $value : json_encode($value, JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR)];
@@ -149,7 +166,8 @@ final class CslJsonReader implements RecognisesItself, ReferenceReader
             ...$values,
             type: $known,
             title: $title,
-            authors: array_map($this->name(...), $authors),
+            authors: $authors,
+            editors: $editors,
             year: $year,
             date: $said('date') !== '' ? $said('date') : $date,
             firstPage: $firstPage,
@@ -170,15 +188,21 @@ final class CslJsonReader implements RecognisesItself, ReferenceReader
      */
     private function date(array $issued): array
     {
-        $parts = is_array($issued['date-parts'][0] ?? null) ? array_values(array_filter($issued['date-parts'][0], is_scalar(...))) : [];
+        $parts = [];
+        foreach (is_array($issued['date-parts'] ?? null) ? array_slice($issued['date-parts'], 0, 2) : [] as $part) {
+            $parts[] = array_map(intval(...), array_slice(array_values(array_filter(is_array($part) ? $part : [], is_scalar(...))), 0, 3));
+        }
+        $parts = array_values(array_filter(array_map(fn (array $part): array => array_values(array_filter($part)), $parts)));
         if ($parts !== []) {
-            $date = implode('-', array_map(fn (mixed $part, int $at): string => str_pad((string) $part, $at === 0 ? 4 : 2, '0', STR_PAD_LEFT), $parts, array_keys($parts)));
+            if (is_scalar($issued['season'] ?? null) && count($parts[0]) === 1 && (int) $issued['season'] >= 1 && (int) $issued['season'] <= 4) {
+                $parts[0][] = 20 + (int) $issued['season'];
+            }
 
-            return [$date, Year::of($date)];
+            return [IssuedDate::written($parts, ($issued['circa'] ?? false) !== false), $parts[0][0]];
         }
         $text = is_scalar($issued['raw'] ?? null) ? (string) $issued['raw'] : (is_scalar($issued['literal'] ?? null) ? (string) $issued['literal'] : '');
 
-        return [$text, Year::of($text)];
+        return [$text, IssuedDate::read($text)?->year() ?? Year::of($text)];
     }
 
     /** @param  array<mixed>  $name */

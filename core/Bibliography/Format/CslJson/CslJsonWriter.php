@@ -5,8 +5,9 @@ declare(strict_types=1);
 namespace WaryHeron\Core\Bibliography\Format\CslJson;
 
 use WaryHeron\Core\Bibliography\Format\ReferenceWriter;
+use WaryHeron\Core\Bibliography\IssuedDate;
 use WaryHeron\Core\Bibliography\Keywords;
-use WaryHeron\Core\Bibliography\Name;
+use WaryHeron\Core\Bibliography\PublicationType;
 use WaryHeron\Core\Bibliography\Reference;
 
 /** Writes CSL-JSON 1.0.2, one record a line; what CSL has no variable for goes into its "custom" object. */
@@ -39,16 +40,23 @@ final class CslJsonWriter implements ReferenceWriter
         $type = CslTypes::written($reference->type);
         $fields = [];
         foreach ($reference->extra as [$tag, $value]) {
-            if ($tag === 'type' && preg_match('/^[a-z_-]{3,40}$/', $value) === 1) {
+            if ($tag === 'type' && CslTypes::isOne($value)) {
                 $type = $value;
             } else {
+                $type = CslTypes::said($tag, $value) ?? $type;
                 $fields[] = [$tag, $value];
             }
         }
-        $date = $this->date($reference);
+        $issued = IssuedDate::read($reference->date);
+        $parts = match (true) {
+            $issued !== null && $issued->year() === $reference->year => $issued->parts,
+            $reference->year !== null => [[$reference->year]],
+            default => [],
+        };
+        $approximate = $issued?->parts === $parts && $issued->approximate;
         $custom = array_filter([
             'urls' => array_slice($reference->urls, 1),
-            'date' => $reference->date === implode('-', array_map(fn (int $part): string => sprintf('%02d', $part), $date)) ? '' : $reference->date,
+            'date' => $reference->date === IssuedDate::written($parts, $approximate) ? '' : $reference->date,
             'accession' => $reference->accession,
             'fields' => $fields,
         ], fn (mixed $value): bool => $value !== '' && $value !== []);
@@ -57,12 +65,17 @@ final class CslJsonWriter implements ReferenceWriter
             'id' => $reference->id !== '' ? $reference->id : "record-{$number}",
             'type' => $type,
             'title' => $reference->title,
-            'author' => array_map($this->name(...), $reference->authors),
-            'issued' => $date === [] ? null : ['date-parts' => [$date]],
+            'author' => array_map(CslVariables::name(...), $reference->authors),
+            'editor' => array_map(CslVariables::name(...), $reference->editors),
+            'issued' => $parts === [] ? null : ['date-parts' => $parts, ...($approximate ? ['circa' => true] : [])],
+            'volume-title' => $reference->partTitle,
+            'collection-title' => $reference->series,
+            'edition' => $reference->edition,
+            'ISBN' => $reference->isbn,
             'container-title' => $reference->journal,
             'container-title-short' => $reference->journalShort,
             'volume' => $reference->volume,
-            'issue' => $reference->issue,
+            $this->numbered($reference) => $reference->issue,
             'page' => $reference->lastPage === '' ? $reference->firstPage : "{$reference->firstPage}-{$reference->lastPage}",
             'DOI' => $reference->doi,
             'URL' => $reference->urls[0] ?? '',
@@ -72,26 +85,18 @@ final class CslJsonWriter implements ReferenceWriter
             'publisher' => $reference->publisher,
             'publisher-place' => $reference->place,
             'ISSN' => $reference->issn,
+            ...CslVariables::derived($fields),
             'custom' => $custom,
         ], fn (mixed $value): bool => $value !== '' && $value !== [] && $value !== null);
     }
 
-    /** @return list<int> year, and month and day where the date gives them in numbers */
-    private function date(Reference $reference): array
+    /** What the number is one of: issues of a journal, volumes of a series, reports or patents. */
+    private function numbered(Reference $reference): string
     {
-        if ($reference->year === null) {
-            return [];
-        }
-        $found = preg_match('~^(\d{4})[-/](\d{1,2})(?:[-/](\d{1,2}))?/*$~', $reference->date, $parts) === 1 && (int) $parts[1] === $reference->year;
-
-        return $found && (int) $parts[2] >= 1 && (int) $parts[2] <= 12 ? array_values(array_filter(array_map(intval(...), array_slice($parts, 1)))) : [$reference->year];
-    }
-
-    /** @return array<string, string> */
-    private function name(Name $name): array
-    {
-        return $name->given === '' && $name->suffix === ''
-            ? ['literal' => $name->family]
-            : array_filter(['family' => $name->family, 'given' => $name->given, 'suffix' => $name->suffix], fn (string $part): bool => $part !== '');
+        return match (true) {
+            in_array($reference->type, [PublicationType::Report, PublicationType::Other], true) => 'number',
+            $reference->series !== '' && $reference->type !== PublicationType::Article => 'collection-number',
+            default => 'issue',
+        };
     }
 }

@@ -14,7 +14,7 @@ final class CsvWriter implements ReferenceWriter
 {
     public const COLUMNS = [
         'id', 'type', 'title', 'authors', 'year', 'journal', 'volume', 'issue', 'pages', 'doi', 'abstract', 'keywords', 'language', 'url', 'accession',
-        'date', 'journal_short', 'publisher', 'place', 'issn', 'other_fields',
+        'date', 'journal_short', 'publisher', 'place', 'issn', 'editors', 'series', 'edition', 'isbn', 'part_title', 'other_fields',
     ];
 
     public function write(iterable $references): iterable
@@ -52,6 +52,11 @@ final class CsvWriter implements ReferenceWriter
             $reference->publisher,
             $reference->place,
             $reference->issn,
+            self::authors($reference->editors),
+            $reference->series,
+            $reference->edition,
+            $reference->isbn,
+            $reference->partTitle,
             $extra === [] ? '' : json_encode($extra, JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_INVALID_UTF8_SUBSTITUTE | JSON_THROW_ON_ERROR),
         ];
     }

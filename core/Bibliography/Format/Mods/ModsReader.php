@@ -8,6 +8,7 @@ use DOMElement;
 use DOMXPath;
 use WaryHeron\Core\Bibliography\Doi;
 use WaryHeron\Core\Bibliography\Format\UnreadableRecord;
+use WaryHeron\Core\Bibliography\IssuedDate;
 use WaryHeron\Core\Bibliography\Name;
 use WaryHeron\Core\Bibliography\PublicationType;
 use WaryHeron\Core\Bibliography\Reference;
@@ -27,6 +28,7 @@ final class ModsReader
         $date = $one('(m:originInfo/m:dateIssued|m:relatedItem[@type="host"]/m:part/m:date)[1]');
         $host = 'm:relatedItem[@type="host"]';
         $extra = [];
+        $isEditor = "m:role/m:roleTerm[starts-with(translate(., 'EDIT', 'edit'), 'edit') or .='edt']";
         $genres = array_map(fn (DOMElement $genre): string => trim($genre->textContent), $this->all($xpath, 'm:genre', $mods));
         $type = $this->type(array_map(strtolower(...), $genres));
         foreach ($genres === [ModsWriter::genre($type)] ? [] : $genres as $genre) {
@@ -45,8 +47,9 @@ final class ModsReader
         return UnreadableRecord::unlessIdentified(new Reference(
             type: $type,
             title: $title,
-            authors: array_map(fn (DOMElement $name): Name => $this->name($xpath, $name), $this->all($xpath, 'm:name', $mods)),
-            year: preg_match('/\d{4}/', $date, $year) === 1 ? (int) $year[0] : null,
+            authors: $this->people($xpath, $mods, "m:name[not({$isEditor})]"),
+            editors: $this->people($xpath, $mods, "m:name[{$isEditor}]|{$host}/m:name[{$isEditor}]"),
+            year: IssuedDate::read($date)?->year() ?? (preg_match('/\d{4}/', $date, $year) === 1 ? (int) $year[0] : null),
             date: $date,
             journal: $one("{$host}/m:titleInfo[not(@type)]/m:title"),
             journalShort: $one("{$host}/m:titleInfo[@type='abbreviated']/m:title"),
@@ -62,6 +65,10 @@ final class ModsReader
             publisher: $one('m:originInfo/m:publisher'),
             place: $one('m:originInfo/m:place/m:placeTerm'),
             issn: $one("{$host}/m:identifier[@type='issn']"),
+            isbn: $one("(m:identifier[@type='isbn']|{$host}/m:identifier[@type='isbn'])[1]"),
+            series: $one("(m:relatedItem[@type='series']|{$host}/m:relatedItem[@type='series'])[1]/m:titleInfo/m:title"),
+            edition: $one("(m:originInfo/m:edition|{$host}/m:originInfo/m:edition)[1]"),
+            partTitle: $one("(m:titleInfo[not(@type)]/m:partName|{$host}/m:titleInfo[not(@type)]/m:partName)[1]"),
             accession: $record,
             id: $local !== '' ? $local : $record,
             extra: $extra,
@@ -80,6 +87,12 @@ final class ModsReader
         }
 
         return $found;
+    }
+
+    /** @return list<Name> */
+    private function people(DOMXPath $xpath, DOMElement $mods, string $path): array
+    {
+        return array_map(fn (DOMElement $name): Name => $this->name($xpath, $name), $this->all($xpath, $path, $mods));
     }
 
     private function name(DOMXPath $xpath, DOMElement $name): Name

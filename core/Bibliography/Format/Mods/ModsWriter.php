@@ -42,20 +42,24 @@ final class ModsWriter implements ReferenceWriter
         $xml->setIndent(true);
         $xml->startElement('mods');
         $xml->writeAttribute('version', '3.7');
-        $this->nested($xml, ['titleInfo', 'title'], $reference->title);
+        $this->titled($xml, $reference->title, $reference->containerTitle() === $reference->journal ? $reference->partTitle : '');
         foreach ($reference->authors as $name) {
             $this->name($xml, $name);
+        }
+        foreach ($reference->editors as $name) {
+            $this->name($xml, $name, 'editor');
         }
         $genres = array_values(array_filter($reference->extra, fn (array $field): bool => $field[0] === 'genre'));
         foreach ($genres === [] ? [['genre', self::genre($reference->type)]] : $genres as [, $genre]) {
             $this->element($xml, 'genre', $genre);
         }
         $date = $reference->date !== '' ? $reference->date : (string) $reference->year;
-        if ($date.$reference->publisher.$reference->place !== '') {
+        if ($date.$reference->publisher.$reference->place.$reference->edition !== '') {
             $xml->startElement('originInfo');
             $this->nested($xml, ['place', 'placeTerm'], $reference->place);
             $this->element($xml, 'publisher', $reference->publisher);
             $this->element($xml, 'dateIssued', $date);
+            $this->element($xml, 'edition', $reference->edition);
             $xml->endElement();
         }
         $this->nested($xml, ['language', 'languageTerm'], $reference->language);
@@ -72,6 +76,13 @@ final class ModsWriter implements ReferenceWriter
             $this->nested($xml, ['subject', 'topic'], $keyword);
         }
         $this->host($xml, $reference);
+        if ($reference->series !== '') {
+            $xml->startElement('relatedItem');
+            $xml->writeAttribute('type', 'series');
+            $this->nested($xml, ['titleInfo', 'title'], $reference->series);
+            $xml->endElement();
+        }
+        $this->element($xml, 'identifier', $reference->isbn, ['type' => 'isbn']);
         $this->element($xml, 'identifier', $reference->doi, ['type' => 'doi']);
         $this->element($xml, 'identifier', $reference->id === $reference->accession ? '' : $reference->id, ['type' => 'local']);
         foreach ($reference->urls as $url) {
@@ -103,12 +114,13 @@ final class ModsWriter implements ReferenceWriter
 
     private function host(XMLWriter $xml, Reference $reference): void
     {
-        if ($reference->journal.$reference->journalShort.$reference->volume.$reference->issue.$reference->firstPage.$reference->issn === '') {
+        $told = [$reference->containerTitle(), $reference->journalShort, $reference->volume, $reference->issue, $reference->firstPage, $reference->issn];
+        if (implode('', $told) === '') {
             return;
         }
         $xml->startElement('relatedItem');
         $xml->writeAttribute('type', 'host');
-        $this->nested($xml, ['titleInfo', 'title'], $reference->journal);
+        $this->titled($xml, $reference->journal, $reference->containerTitle() === $reference->journal ? '' : $reference->partTitle);
         if ($reference->journalShort !== '') {
             $xml->startElement('titleInfo');
             $xml->writeAttribute('type', 'abbreviated');
@@ -136,7 +148,17 @@ final class ModsWriter implements ReferenceWriter
         $xml->endElement();
     }
 
-    private function name(XMLWriter $xml, Name $name): void
+    private function titled(XMLWriter $xml, string $title, string $part): void
+    {
+        if ($title.$part !== '') {
+            $xml->startElement('titleInfo');
+            $this->element($xml, 'title', $title);
+            $this->element($xml, 'partName', $part);
+            $xml->endElement();
+        }
+    }
+
+    private function name(XMLWriter $xml, Name $name, string $role = ''): void
     {
         $xml->startElement('name');
         $body = $name->given === '' && $name->suffix === '';
@@ -148,6 +170,7 @@ final class ModsWriter implements ReferenceWriter
             $this->element($xml, 'namePart', $name->given, ['type' => 'given']);
             $this->element($xml, 'namePart', $name->suffix, ['type' => 'termsOfAddress']);
         }
+        $this->nested($xml, ['role', 'roleTerm'], $role);
         $xml->endElement();
     }
 

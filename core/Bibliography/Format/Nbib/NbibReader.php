@@ -12,6 +12,7 @@ use WaryHeron\Core\Bibliography\Format\ReferenceReader;
 use WaryHeron\Core\Bibliography\Format\TaggedRecord;
 use WaryHeron\Core\Bibliography\Format\UnreadableRecord;
 use WaryHeron\Core\Bibliography\Format\UnusableFile;
+use WaryHeron\Core\Bibliography\IssuedDate;
 use WaryHeron\Core\Bibliography\Name;
 use WaryHeron\Core\Bibliography\Pages;
 use WaryHeron\Core\Bibliography\PublicationType;
@@ -23,10 +24,13 @@ final class NbibReader implements RecognisesItself, ReferenceReader
 {
     private const TAG = '/^([A-Z][A-Z0-9]{1,3}) {0,2}- ?(.*)$/s';
 
+    /** What stands beside a title in such a file. */
+    private const ANOTHER = '/(?:^|[\r\n])(?:F?AU|DP|DA|JT|TA|AB|UI|SO|PT|LA|IS|VI|PG|PY|OWN|STAT|MH|OT) {0,2}- /';
+
     public function recognises(string $beginning): bool
     {
         return preg_match('/(?:^|[\r\n])PMID ?- /', $beginning) === 1
-            || (preg_match('/(?:^|[\r\n])TI  - /', $beginning) === 1 && preg_match('/(?:^|[\r\n])(?:F?AU {1,2}|DP  |JT  |TA  |AB  )- /', $beginning) === 1);
+            || (preg_match('/(?:^|[\r\n])TI {0,2}- /', $beginning) === 1 && preg_match(self::ANOTHER, $beginning) === 1);
     }
 
     public function read($stream, Reading $reading = new Reading): iterable
@@ -79,7 +83,9 @@ final class NbibReader implements RecognisesItself, ReferenceReader
         if ($record->tooLarge) {
             return UnreadableRecord::tooLarge($record->line, $record->source);
         }
-        $title = $record->take(['TI', 'BTI']) ?? $record->take(['TT']) ?? '';
+        $title = $record->take(['TI']) ?? '';
+        $book = $record->take(['BTI']) ?? '';
+        [$title, $book] = $title === '' ? [$book !== '' ? $book : $record->take(['TT']) ?? '', ''] : [$title, $book];
         $extra = [];
         $date = $record->take(['DP', 'DEP']) ?? '';
         [$firstPage, $lastPage] = Pages::split($record->take(['PG']) ?? '');
@@ -101,11 +107,11 @@ final class NbibReader implements RecognisesItself, ReferenceReader
         return UnreadableRecord::unlessIdentified(new Reference(
             type: $type,
             title: $title,
-            authors: $this->authors($record),
-            year: Year::of($date),
+            authors: $this->people($record, ['FAU', 'AU', 'CN']),
+            year: Year::of($date) ?? IssuedDate::read($date)?->year(),
             date: $date,
-            journal: $journal ?? $short,
-            journalShort: $journal === null ? '' : $short,
+            journal: $journal ?? ($book !== '' ? $book : $short),
+            journalShort: $journal === null && $book === '' ? '' : $short,
             volume: $record->take(['VI']) ?? '',
             issue: $record->take(['IP']) ?? '',
             firstPage: $firstPage,
@@ -118,6 +124,10 @@ final class NbibReader implements RecognisesItself, ReferenceReader
             publisher: $record->take(['PB']) ?? '',
             place: $record->take(['PL']) ?? '',
             issn: $issn,
+            isbn: (string) preg_replace('/ \(.+\)$/', '', $record->take(['ISBN']) ?? ''),
+            editors: $this->people($record, ['FED', 'ED', 'CED']),
+            series: $record->take(['CTI']) ?? '',
+            edition: $record->take(['EN']) ?? '',
             accession: $record->take(['AN']) ?? '',
             id: $record->take(['PMID']) ?? '',
             extra: [...$extra, ...array_map(fn (string $kind): array => ['PT', $kind], $kinds), ...$record->rest()],
@@ -126,26 +136,29 @@ final class NbibReader implements RecognisesItself, ReferenceReader
         ), 'Add a TI line, or leave it out.');
     }
 
-    /** @return list<Name> full names where they are given; the short form that follows one says nothing more */
-    private function authors(TaggedRecord $record): array
+    /**
+     * @param  array{string, string, string}  $tags  of full names, short ones and bodies
+     * @return list<Name> full names where they are given; the short form that follows one says nothing more
+     */
+    private function people(TaggedRecord $record, array $tags): array
     {
-        $authors = [];
+        $people = [];
         $full = null;
-        foreach ($record->takeFields(['FAU', 'AU', 'CN']) as [$tag, $text]) {
-            if ($tag === 'AU' && $full !== null) {
+        foreach ($record->takeFields($tags) as [$tag, $text]) {
+            if ($tag === $tags[1] && $full !== null) {
                 $full = null;
 
                 continue;
             }
-            $full = $tag === 'FAU' ? $text : null;
-            $authors[] = match ($tag) {
-                'FAU' => Name::inverted($text),
-                'AU' => Name::indexed($text),
+            $full = $tag === $tags[0] ? $text : null;
+            $people[] = match ($tag) {
+                $tags[0] => Name::inverted($text),
+                $tags[1] => Name::indexed($text),
                 default => new Name($text),
             };
         }
 
-        return $authors;
+        return $people;
     }
 
     private function doi(TaggedRecord $record): string

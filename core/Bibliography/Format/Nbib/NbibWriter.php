@@ -14,7 +14,7 @@ final class NbibWriter implements ReferenceWriter
     private const WIDTH = 88;
 
     /** Tags that a reader takes for one of our fields however often they come; another format's field must not come under them. */
-    private const REPEATED = ['PMID', 'FAU', 'AU', 'CN', 'OT', 'MH', 'URL', 'UR'];
+    private const REPEATED = ['PMID', 'FAU', 'AU', 'CN', 'OT', 'MH', 'URL', 'UR', 'FED', 'ED', 'CED', 'ISBN', 'CTI', 'EN', 'BTI'];
 
     public function write(iterable $references): iterable
     {
@@ -41,20 +41,24 @@ final class NbibWriter implements ReferenceWriter
         $lines = [
             ['PMID', $reference->id !== '' ? $reference->id : (string) $number],
             ['IS', $reference->issn],
+            ['ISBN', $reference->isbn],
             ['VI', $reference->volume],
             ['IP', $reference->issue],
             ['DP', $reference->date !== '' ? $reference->date : (string) $reference->year],
-            ['TI', $reference->title],
+            ['TI', $reference->fullTitle()],
             ['PG', $reference->lastPage === '' ? $reference->firstPage : "{$reference->firstPage}-{$reference->lastPage}"],
             ['LID', $reference->doi === '' ? '' : "{$reference->doi} [doi]"],
             ['AB', $reference->abstract],
             ...array_merge(...array_map($this->author(...), $reference->authors) ?: [[]]),
+            ...array_merge(...array_map($this->editor(...), $reference->editors) ?: [[]]),
             ['LA', $reference->language],
             ...($kinds === [] ? [['PT', NbibKinds::kind($reference->type)]] : []),
             ['PB', $reference->publisher],
             ['PL', $reference->place],
             ['TA', $reference->journalShort],
-            ['JT', $reference->journal],
+            ['JT', $reference->containerTitle()],
+            ['CTI', $reference->series],
+            ['EN', $reference->edition],
             ['AN', $reference->accession],
             ...array_map(fn (string $url): array => ['URL', $url], $reference->urls),
             ...array_map(fn (string $word): array => [in_array($word, $headings, true) ? 'MH' : 'OT', $word], $reference->keywords),
@@ -79,6 +83,12 @@ final class NbibWriter implements ReferenceWriter
     private function author(Name $name): array
     {
         return $name->given === '' ? [['CN', $name->family]] : [['FAU', $name->inverts()], ['AU', $name->short()]];
+    }
+
+    /** @return list<array{string, string}> */
+    private function editor(Name $name): array
+    {
+        return $name->given === '' ? [['CED', $name->family]] : [['FED', $name->inverts()], ['ED', $name->short()]];
     }
 
     /** @return list<string> */

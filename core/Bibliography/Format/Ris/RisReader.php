@@ -12,9 +12,12 @@ use WaryHeron\Core\Bibliography\Format\ReferenceReader;
 use WaryHeron\Core\Bibliography\Format\TaggedRecord;
 use WaryHeron\Core\Bibliography\Format\UnreadableRecord;
 use WaryHeron\Core\Bibliography\Format\UnusableFile;
+use WaryHeron\Core\Bibliography\IssuedDate;
 use WaryHeron\Core\Bibliography\Name;
 use WaryHeron\Core\Bibliography\Pages;
+use WaryHeron\Core\Bibliography\PublicationType;
 use WaryHeron\Core\Bibliography\Reference;
+use WaryHeron\Core\Bibliography\StandardNumber;
 use WaryHeron\Core\Bibliography\Year;
 
 /**
@@ -89,12 +92,15 @@ final class RisReader implements RecognisesItself, ReferenceReader
         $type = $record->take(['TY']) ?? '';
         $year = null;
         foreach (RisTags::YEARS as $tag) {
-            $year ??= Year::of($record->first($tag) ?? '');
+            $year ??= Year::of($record->first($tag) ?? '') ?? IssuedDate::read($record->first($tag) ?? '')?->year();
         }
+        $known = RisTags::type($type);
+        $series = $known === PublicationType::Book ? $record->take(RisTags::SERIES_OF_BOOKS) ?? '' : '';
         $values = [];
         foreach (RisTags::SINGLE as $field => $tags) {
             $values[$field] = $record->take($tags) ?? '';
         }
+        $values['series'] = $series !== '' ? $series : $values['series'];
         if ($values['title'] === '') {
             $values['title'] = $record->take(['BT', 'T2', 'T3']) ?? '';
         }
@@ -104,18 +110,19 @@ final class RisReader implements RecognisesItself, ReferenceReader
         if ($values['lastPage'] === '' && $values['firstPage'] !== '') {
             [$values['firstPage'], $values['lastPage']] = Pages::split($values['firstPage']);
         }
+        [$values['issn'], $values['isbn'], $numbers] = StandardNumber::sorted($record->takeFields(RisTags::NUMBERS));
         // the code itself is kept where it says more than our type does
-        $known = RisTags::type($type);
         $extra = $type === '' || $type === RisTags::code($known) ? [] : [['TY', $type]];
 
         return UnreadableRecord::unlessIdentified(new Reference(
             ...$values,
             type: $known,
             authors: array_map(Name::inverted(...), $record->takeAll(RisTags::AUTHORS)),
+            editors: array_map(Name::inverted(...), $record->takeAll(RisTags::EDITORS)),
             year: $year,
             urls: $record->takeAll(RisTags::URLS),
             keywords: $record->takeAll(RisTags::KEYWORDS),
-            extra: [...$extra, ...$this->unlessYear($record->rest(), $year)],
+            extra: [...$extra, ...$numbers, ...$this->unlessYear($record->rest(), $year)],
             source: $record->source,
             line: $record->line,
         ), 'Add a TI line, or leave it out.');

@@ -24,12 +24,21 @@ final class RisTags
         'language' => ['LA'],
         'publisher' => ['PB'],
         'place' => ['CY', 'PP'],
-        'issn' => ['SN'],
+        'series' => ['T3'],
+        'edition' => ['ET'],
         'accession' => ['AN'],
         'id' => ['ID'],
     ];
 
     public const AUTHORS = ['AU', 'A1'];
+
+    /** Whoever edited it: named so, or of second rank beside the authors. */
+    public const EDITORS = ['ED', 'A2'];
+
+    /** Of a book the second title is that of its series. */
+    public const SERIES_OF_BOOKS = ['T3', 'T2'];
+
+    public const NUMBERS = ['SN', 'BN'];
 
     public const YEARS = ['PY', 'Y1', 'DA'];
 

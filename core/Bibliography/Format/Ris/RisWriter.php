@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace WaryHeron\Core\Bibliography\Format\Ris;
 
 use WaryHeron\Core\Bibliography\Format\ReferenceWriter;
+use WaryHeron\Core\Bibliography\PublicationType;
 use WaryHeron\Core\Bibliography\Reference;
 
 /** Writes RIS of the later generation. Fields that came as RIS tags without a place here go back under those tags. */
@@ -40,11 +41,12 @@ final class RisWriter implements ReferenceWriter
         }
         $lines = [
             ['ID', $reference->id],
-            ['TI', $reference->title],
+            ['TI', $reference->fullTitle()],
             ...array_map(fn ($name): array => ['AU', $name->inverts()], $reference->authors),
+            ...array_map(fn ($name): array => ['ED', $name->inverts()], $reference->editors),
             ['PY', (string) $reference->year],
             ['DA', $reference->date === (string) $reference->year ? '' : $reference->date],
-            ['JF', $reference->journal],
+            ['JF', $reference->containerTitle()],
             ['JA', $reference->journalShort],
             ['VL', $reference->volume],
             ['IS', $reference->issue],
@@ -58,6 +60,9 @@ final class RisWriter implements ReferenceWriter
             ['PB', $reference->publisher],
             ['CY', $reference->place],
             ['SN', $reference->issn],
+            ['SN', $reference->isbn],
+            ['T3', $reference->series],
+            ['ET', $reference->edition],
             ['AN', $reference->accession],
             ...$rest,
         ];
@@ -74,7 +79,13 @@ final class RisWriter implements ReferenceWriter
     /** Whether a reader would take this left-over field for one that the record does not have. */
     private function wouldBeTaken(string $tag, Reference $reference): bool
     {
-        if (in_array($tag, [...RisTags::AUTHORS, ...RisTags::URLS, ...RisTags::KEYWORDS], true)) {
+        if (in_array($tag, [...RisTags::AUTHORS, ...RisTags::EDITORS, ...RisTags::URLS, ...RisTags::KEYWORDS], true)) {
+            return true;
+        }
+        if (in_array($tag, RisTags::NUMBERS, true) && ($reference->issn === '' || $reference->isbn === '')) {
+            return true;
+        }
+        if ($tag === 'T2' && $reference->type === PublicationType::Book && $reference->series === '') {
             return true;
         }
         foreach (RisTags::SINGLE as $field => $tags) {

@@ -31,7 +31,12 @@ final readonly class Columns
         'url' => ['url', 'urls', 'link', 'links', 'weblink', 'address', 'lien', 'enlace', 'adresse'],
         'publisher' => ['publisher', 'verlag', 'editeur', 'editorial', 'editora', 'editore', 'uitgever', 'forlag'],
         'place' => ['place', 'city', 'publicationplace', 'placeofpublication', 'ort', 'erscheinungsort', 'lieu', 'lugar', 'luogo'],
-        'issn' => ['issn', 'isbn', 'issnisbn', 'isxn'],
+        'issn' => ['issn', 'issnisbn', 'isxn'],
+        'editors' => ['editors', 'editor', 'editornames', 'ed', 'eds', 'editedby', 'herausgeber', 'hrsg', 'editores', 'curatore', 'curatori'],
+        'series' => ['series', 'seriestitle', 'seriesname', 'bookseries', 'reihe', 'collection', 'serie', 'collana'],
+        'edition' => ['edition', 'auflage', 'edicion', 'edicao', 'edizione'],
+        'isbn' => ['isbn', 'isbns'],
+        'partTitle' => ['parttitle', 'volumetitle', 'bandtitel'],
         'accession' => ['accession', 'accessionnumber', 'accessionno', 'an', 'databaseid', 'uniqueid'],
         'fields' => ['otherfields'],
     ];

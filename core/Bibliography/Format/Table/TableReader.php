@@ -9,11 +9,13 @@ use WaryHeron\Core\Bibliography\Format\Csv\CsvLine;
 use WaryHeron\Core\Bibliography\Format\ReferenceReader;
 use WaryHeron\Core\Bibliography\Format\UnreadableRecord;
 use WaryHeron\Core\Bibliography\Format\UnusableFile;
+use WaryHeron\Core\Bibliography\IssuedDate;
 use WaryHeron\Core\Bibliography\Keywords;
 use WaryHeron\Core\Bibliography\Name;
 use WaryHeron\Core\Bibliography\Pages;
 use WaryHeron\Core\Bibliography\PublicationType;
 use WaryHeron\Core\Bibliography\Reference;
+use WaryHeron\Core\Bibliography\StandardNumber;
 use WaryHeron\Core\Bibliography\Year;
 
 /** Makes records of the rows of a table, wherever the rows come from; the first row holds the headings. */
@@ -90,7 +92,7 @@ final class TableReader
             type: $type,
             title: $value('title'),
             authors: $this->authors($value('authors')),
-            year: Year::of($value('year')) ?? Year::of($date),
+            year: Year::of($value('year')) ?? Year::of($date) ?? IssuedDate::read($date)?->year(),
             date: $date,
             journal: $value('journal'),
             journalShort: $value('journalShort'),
@@ -105,7 +107,12 @@ final class TableReader
             language: $value('language'),
             publisher: $value('publisher'),
             place: $value('place'),
-            issn: $value('issn'),
+            issn: StandardNumber::isIsbn($value('issn')) ? '' : $value('issn'),
+            isbn: StandardNumber::isIsbn($value('issn')) && $value('isbn') === '' ? $value('issn') : $value('isbn'),
+            editors: $this->authors($value('editors')),
+            series: $value('series'),
+            edition: $value('edition'),
+            partTitle: $value('partTitle'),
             accession: $value('accession'),
             id: $value('id'),
             extra: [

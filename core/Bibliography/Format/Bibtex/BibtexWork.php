@@ -1,0 +1,189 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WaryHeron\Core\Bibliography\Format\Bibtex;
+
+use WaryHeron\Core\Bibliography\Doi;
+use WaryHeron\Core\Bibliography\Format\UnreadableRecord;
+use WaryHeron\Core\Bibliography\IssuedDate;
+use WaryHeron\Core\Bibliography\Keywords;
+use WaryHeron\Core\Bibliography\Pages;
+use WaryHeron\Core\Bibliography\Reference;
+use WaryHeron\Core\Bibliography\Year;
+
+/**
+ * @internal What an entry of BibTeX or BibLaTeX says of a work, field by field; what is taken is used up, the rest is left over.
+ *
+ * Source: the fields and entry types of BibTeX 0.99d and of the BibLaTeX 3 data model.
+ */
+final class BibtexWork
+{
+    /** Who brought a work out, where several say so in this order. */
+    private const ISSUERS = ['school', 'institution', 'organization', 'howpublished', 'publisher'];
+
+    /** Fields that only BibLaTeX has: "and" then separates the parts of any list, which in BibTeX may be part of a firm's name. */
+    private const OF_BIBLATEX = ['date', 'location', 'journaltitle', 'maintitle', 'subtitle', 'langid'];
+
+    /** @var array<string, string> as plain text */
+    private array $fields;
+
+    private readonly bool $isBiblatex;
+
+    private function __construct(private readonly BibtexEntry $entry)
+    {
+        $plain = fn (string $value): string => trim((string) preg_replace('/\s+/u', ' ', Latex::decoded($value)));
+        $this->isBiblatex = array_intersect_key($entry->fields, array_flip(self::OF_BIBLATEX)) !== [];
+        // in a date the tilde means about, not a blank
+        foreach (array_intersect_key($entry->fields, array_flip(['date', 'year', 'urldate', 'eventdate', 'origdate'])) as $name => $value) {
+            $entry->fields[$name] = (string) preg_replace('/(?<!\\\\)~/', '\\textasciitilde{}', $value);
+        }
+        $this->fields = array_map($plain, array_diff_key($entry->fields, array_flip(['author', 'editor', 'crossref', 'xdata', 'address', 'location', ...self::ISSUERS])));
+    }
+
+    public static function reference(BibtexEntry $entry): Reference|UnreadableRecord
+    {
+        return UnreadableRecord::unlessIdentified((new self($entry))->read(), 'Add a title field, or leave the entry out.');
+    }
+
+    private function read(): Reference
+    {
+        $type = BibtexTypes::type($this->entry->type, $this->fields['type'] ?? '');
+        if (BibtexTypes::isOurs($this->fields['type'] ?? '')) {
+            unset($this->fields['type']);
+        }
+        [$title, $journal, $partTitle] = $this->titles();
+        [$year, $date] = $this->date();
+        [$firstPage, $lastPage] = Pages::split($this->take('pages', 'eid'));
+        $volume = implode('.', array_filter([$this->take('volume'), $this->take('part')], fn (string $one): bool => $one !== ''));
+        $doi = $this->take('doi');
+        $id = $this->take('id');
+        $values = [
+            'journalShort' => $this->take('shortjournal'), 'issue' => $this->take('number', 'issue'), 'abstract' => $this->take('abstract'),
+            'language' => $this->take('language', 'langid'), 'publisher' => $this->listed(self::ISSUERS), 'place' => $this->listed(['address', 'location']),
+            'issn' => $this->take('issn'), 'isbn' => $this->take('isbn'), 'accession' => $this->take('accession'),
+            'series' => $this->take('series'), 'edition' => $this->take('edition'),
+            'urls' => preg_split('/\s+/', $this->take('url'), -1, PREG_SPLIT_NO_EMPTY) ?: [],
+            'keywords' => Keywords::split($this->take('keywords', 'keyword')),
+        ];
+
+        return new Reference(
+            ...$values,
+            type: $type,
+            title: $title,
+            authors: BibtexNames::read($this->entry->fields['author'] ?? ''),
+            editors: BibtexNames::read($this->entry->fields['editor'] ?? ''),
+            year: $year,
+            date: $date,
+            journal: $journal,
+            partTitle: $partTitle,
+            volume: $volume,
+            firstPage: $firstPage,
+            lastPage: $lastPage,
+            doi: Doi::normalised($doi) ?? $doi,
+            id: $id !== '' ? $id : $this->entry->key,
+            extra: $this->leftOver($this->entry->type === BibtexTypes::entry($type) ? [] : [['entrytype', $this->entry->type]]),
+            source: $this->entry->source,
+            line: $this->entry->line,
+        );
+    }
+
+    /** @return array{string, string, string} title, what it stands in, and the title of the part where that is in several volumes */
+    private function titles(): array
+    {
+        $main = $this->titled('main');
+        if ($this->entry->type === 'periodical') {
+            $whole = $this->titled('');
+            $issue = $this->titled('issue');
+
+            return $issue === '' ? [$whole, '', ''] : [$issue, $whole, ''];
+        }
+        $own = $this->titled('');
+        $book = $this->titled('book');
+        $journal = $this->titled('journal');
+        $within = $book !== '' ? $book : $journal;
+        if (BibtexTypes::isWithin($this->entry->type)) {
+            return $main === '' ? [$own, $within, ''] : [$own, $main, $within];
+        }
+
+        return $main === '' ? [$own, $within, $this->take('parttitle')] : [$main, $within, $own];
+    }
+
+    /** "Title: subtitle. Addition" of the fields with this beginning. */
+    private function titled(string $beginning): string
+    {
+        $title = $beginning === 'journal' ? $this->take('journal', 'journaltitle') : $this->take("{$beginning}title");
+        foreach (["{$beginning}subtitle" => ': ', "{$beginning}titleaddon" => '. '] as $field => $sign) {
+            $more = $title === '' ? '' : $this->take($field);
+            $title .= $more === '' ? '' : (preg_match('/[.?!:]$/', $title) === 1 ? ' ' : $sign).$more;
+        }
+
+        return $title;
+    }
+
+    /** @return array{?int, string} the year, and the date as the entry has it, its own month and day put together */
+    private function date(): array
+    {
+        $year = $this->fields['year'] ?? '';
+        $date = $this->take('date');
+        if ($date !== '') {
+            $known = IssuedDate::read($date)?->year() ?? Year::of($date) ?? Year::of($year);
+            if ($year === (string) $known) {
+                unset($this->fields['year']);
+            }
+
+            return [$known, $date];
+        }
+        unset($this->fields['year']);
+        $parts = array_filter([$year, $this->take('month'), $this->take('day')], fn (string $one): bool => $one !== '');
+        $numbers = count($parts) > 1 && preg_match('/^\d{4}( \d{1,2}){1,2}$/', implode(' ', $parts)) === 1;
+        $date = $numbers ? implode('-', array_map(fn (string $one): string => str_pad($one, 2, '0', STR_PAD_LEFT), $parts)) : implode(' ', $parts);
+
+        return [IssuedDate::read($year)?->year() ?? Year::of($year), $date];
+    }
+
+    /**
+     * What these fields list, by semicolons.
+     *
+     * @param  list<string>  $fields
+     */
+    private function listed(array $fields): string
+    {
+        $found = [];
+        foreach ($fields as $field) {
+            $text = $this->entry->fields[$field] ?? '';
+            $found = [...$found, ...($this->isBiblatex ? BibtexNames::list($text) : BibtexNames::list($text, '/\G(?!)/'))];
+        }
+
+        return implode('; ', array_unique($found));
+    }
+
+    private function take(string ...$names): string
+    {
+        foreach ($names as $name) {
+            $value = $this->fields[$name] ?? '';
+            if ($value !== '') {
+                unset($this->fields[$name]);
+
+                return $value;
+            }
+        }
+
+        return '';
+    }
+
+    /**
+     * @param  list<array{string, string}>  $first
+     * @return list<array{string, string}>
+     */
+    private function leftOver(array $first): array
+    {
+        foreach ($this->fields as $name => $value) {
+            if ($value !== '') {
+                $first[] = [$name, $value];
+            }
+        }
+
+        return $first;
+    }
+}
