@@ -56,6 +56,11 @@ final class TextEncoding
     /** One line in UTF-8. Bytes that are no UTF-8 are read as Windows-1252, which every byte sequence is. */
     public static function line(string $line, Reading $reading): string
     {
+        if (str_contains($line, "\x0E") && preg_match('/\x0E[\x21-\x7E]+(?:\x0F|$)/', $line) === 1) {
+            $reading->found = 'ISO-2022-KR';
+
+            return mb_convert_encoding(str_starts_with($line, "\x1B\$)C") ? $line : "\x1B\$)C".$line, 'UTF-8', 'ISO-2022-KR');
+        }
         if (str_contains($line, "\x1B") && preg_match('/\x1B(?:\$[@B]|\$\([@BD]|\([BJI])/', $line) === 1) {
             // in its two-byte letters every ASCII sign may stand, brackets and quotes as well; each line begins and ends in ASCII
             $reading->found = 'ISO-2022-JP';

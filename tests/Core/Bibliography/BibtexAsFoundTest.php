@@ -59,3 +59,15 @@ it('takes over from volumes, works in volumes and shared data what an entry lack
     expect([$volume->fullTitle(), $volume->publisher])->toBe(['All of it. Nights: A reader', 'Heron House']);
     expect($work)->not->toBeNull()->and(bibtex('@xdata{x, title = {No record}}'))->toBe([]);
 });
+
+it('reads what is written carelessly but plainly', function (string $text, array $expected) {
+    $read = bibtex($text);
+    expect(array_map(fn ($one): string => "{$one->title}|{$one->volume}|{$one->year}", $read))->toBe($expected);
+})->with([
+    'fields without a value' => ['@article{a, title = {Lamps}, volume = , number =, year = 2004}', ['Lamps||2004']],
+    'quotation marks within quotation marks' => ['@article{a, title = "The "bright" lamp", volume = "4", year = 2004}', ['The "bright" lamp|4|2004']],
+    'no comma behind a quotation mark' => ["@article{a, title = \"Lamps\"\n volume = \"4\"\n year = 2004}", ['Lamps|4|2004']],
+    'names of fields of any kind' => ['@article{a, title = {Lamps}, own*field = {x}, année = {y}, 1st = {z}, year = 2004}', ['Lamps||2004']],
+    'types of entries of any kind' => ["@misc-2{a, title = {Lamps}, year = 2004}\n@my_report{b, title = {Visors}}", ['Lamps||2004', 'Visors||']],
+    'the last bracket missing' => ["@article{a, title = {Lamps}, year = 2004\n\n@article{b, title = {Visors}, year = 2005", ['Lamps||2004', 'Visors||2005']],
+]);

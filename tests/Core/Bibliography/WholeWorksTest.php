@@ -116,3 +116,19 @@ it('reads files of many megabytes that are one line', function (string $format) 
     }
     expect(array_unique(array_map(fn (Reference $one): int => strlen(trim($one->abstract)) - strlen("{$one->id}") * 40, $read)))->toHaveCount(1);
 })->with(['bibtex', 'csl-json']);
+
+it('reads CSL-JSON however it is wrapped and typed', function (string $json, array $expected) {
+    $read = readAs('csl-json', $json);
+    expect(array_map(fn (Reference $one): string => "{$one->id}|{$one->title}|{$one->year}|".implode(';', array_map(fn (Name $name): string => $name->inverts(), $one->authors)), $read))->toBe($expected);
+})->with([
+    'each under its key' => ['{"a": {"id": "a", "title": "Oil"}, "b": {"id": "b", "title": "Wicks", "issued": {"date-parts": [["2004"]]}}}', ['a|Oil||', 'b|Wicks|2004|']],
+    'a list under a name, on lines' => ["{\n  \"references\": [\n    {\"id\": 1,\n \"title\": \"Oil\"},\n {\"id\": 2, \"title\": \"Wicks\"}\n]}", ['1|Oil||', '2|Wicks||']],
+    'one item that begins with its date' => ['{"issued": {"date-parts": [2004, 4]}, "id": "a", "title": "Oil"}', ['a|Oil|2004|']],
+    'one item that begins with its authors' => ['{"author": [{"name": "Lamp Board"}, "Lind, Ora"], "id": "a", "title": ["Oil"]}', ['a|Oil||Lamp Board;Lind, Ora']],
+    'authors as text' => ['[{"id": "a", "title": "Oil", "author": "Lind, Ora; Ost, Pim", "issued": "4 May 1999"}]', ['a|Oil|1999|Lind, Ora;Ost, Pim']],
+]);
+
+it('reads letters that come by shifts', function () {
+    [$read] = readAs('bibtex', mb_convert_encoding("@article{a, title = {야간 근무 lamps}}\n", 'ISO-2022-KR', 'UTF-8'));
+    expect($read->title)->toBe('야간 근무 lamps');
+});

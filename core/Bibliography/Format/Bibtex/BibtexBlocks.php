@@ -31,7 +31,7 @@ final class BibtexBlocks
         $last = 0;
         foreach ($lines as $number => $line) {
             [$isNew, $last] = [$number !== $last, $number];
-            if ($isNew && $this->text !== null && preg_match('/^@\s*[A-Za-z]{3,20}\s*[{(]/', $line) === 1) {
+            if ($isNew && $this->text !== null && preg_match('/^@\s*'.BibtexEntry::TYPE.'\s*[{(]/', $line) === 1) {
                 yield $this->start => $this->text; // the one before was never closed
                 $this->text = null;
             }
@@ -51,7 +51,7 @@ final class BibtexBlocks
     /** Where to go on in the line, or null where no block begins in the rest of it. */
     private function opened(string $line, int $at, int $number): ?int
     {
-        if (preg_match('/\G[\s,]*(@\s*[A-Za-z]{3,20}\s*([{(]))/', $line, $head, PREG_OFFSET_CAPTURE, $at) !== 1) {
+        if (preg_match('/\G[\s,]*(@\s*'.BibtexEntry::TYPE.'\s*([{(]))/', $line, $head, PREG_OFFSET_CAPTURE, $at) !== 1) {
             return null;
         }
         [$this->text, $this->start, $this->depth, $this->quoted] = ['', $number, 0, false];

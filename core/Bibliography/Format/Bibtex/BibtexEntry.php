@@ -17,7 +17,13 @@ final class BibtexEntry
     private const MOST_PIECES = 500;
 
     /** The name of a field with its equals sign, after blanks, commas and comments; the comma itself may be missing. */
-    private const FIELD = '/\G(?:[\s,]++|%[^\n]*+(?:\n|$))*+([A-Za-z0-9_][A-Za-z0-9_:.+\/-]*+)\s*+=\s*+/';
+    private const FIELD = '/\G(?:[\s,]++|%[^\n]*+(?:\n|$))*+([^\s,{}"()=#%@\\\\]++)\s*+=\s*+/';
+
+    /** What may follow a closing quotation mark; another one is part of the text, though it should stand in braces. */
+    private const AFTER_QUOTE = '/\G\s*+(?:[,#})%]|$|[A-Za-z][\w-]*+\s*+=)/';
+
+    /** How the types of entries are named, in a pattern. */
+    public const TYPE = '[A-Za-z][A-Za-z0-9_.:-]{2,30}';
 
     /** @param  array<string, string>  $fields by name in lower case */
     public function __construct(
@@ -37,7 +43,7 @@ final class BibtexEntry
      */
     public static function parse(string $text, int $line, array $strings): self
     {
-        if (preg_match('/^@\s*([A-Za-z]+)\s*[{(]\s*/', $text, $head) !== 1) {
+        if (preg_match('/^@\s*('.self::TYPE.')\s*[{(]\s*/', $text, $head) !== 1) {
             throw new \InvalidArgumentException('The entry does not begin like @article{key, …}.');
         }
         $fields = [];
@@ -122,7 +128,7 @@ final class BibtexEntry
             } elseif (preg_match('/\G[^\s,{}()"#=]++(?:[ \t]++[^\s,{}()"#=]++(?!\s*=))*+/', $text, $word, 0, $at) === 1) {
                 $value .= $strings[strtolower($word[0])] ?? $word[0];
                 $at += strlen($word[0]);
-            } else {
+            } elseif ($pieces > 1 || preg_match('/\G[,})]/', $text, $none, 0, $at) !== 1) {
                 throw new \InvalidArgumentException("“{$field}” has no value.");
             }
             if (strlen($value) > self::LARGEST_VALUE) {
@@ -153,7 +159,7 @@ final class BibtexEntry
                         return $at;
                     }
                     break;
-                case '"': if ($quoted && $depth === 0) {
+                case '"': if ($quoted && $depth === 0 && preg_match(self::AFTER_QUOTE, $text, $none, 0, $at + 1) === 1) {
                     return $at;
                 }
             }

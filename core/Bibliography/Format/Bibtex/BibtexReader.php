@@ -38,7 +38,7 @@ final class BibtexReader implements RecognisesItself, ReferenceReader
         $anything = false;
         foreach ((new BibtexBlocks)->of(Lines::of($stream, $reading)) as $line => $text) {
             $anything = true;
-            $kind = preg_match('/^@\s*([A-Za-z]+)/', $text, $found) === 1 ? strtolower($found[1]) : '';
+            $kind = preg_match('/^@\s*('.BibtexEntry::TYPE.')/', $text, $found) === 1 ? strtolower($found[1]) : '';
             if ($kind === 'comment' || $kind === 'preamble') {
                 continue;
             }

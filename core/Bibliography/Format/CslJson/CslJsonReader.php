@@ -23,6 +23,16 @@ final class CslJsonReader implements RecognisesItself, ReferenceReader
 {
     private const DEPTH = 12;
 
+    /** Variables of an item whose value is an object. */
+    private const DATES = ['issued', 'accessed', 'submitted', 'available-date', 'event-date', 'original-date', 'custom'];
+
+    /** Variables of an item whose value is a list of objects. */
+    private const NAMES = [
+        'author', 'editor', 'translator', 'chair', 'collection-editor', 'compiler', 'composer', 'container-author', 'contributor', 'curator', 'director',
+        'editorial-director', 'editor-translator', 'executive-producer', 'guest', 'host', 'illustrator', 'interviewer', 'narrator', 'organizer',
+        'original-author', 'performer', 'producer', 'recipient', 'reviewed-author', 'script-writer', 'series-creator',
+    ];
+
     public function recognises(string $beginning): bool
     {
         return preg_match('/^\s*(?:\[\s*(?:\{|\])|\{\s*")/', $beginning) === 1;
@@ -75,10 +85,7 @@ final class CslJsonReader implements RecognisesItself, ReferenceReader
                 $text = $text === null || strlen($text) > self::LARGEST_RECORD ? $text : "{$text}\n";
                 $last = $number;
             }
-            if (! $wrapped && $text === null && preg_match('/^\s*\{\s*"items"\s*:\s*\[/', $line, $head) === 1) {
-                $line = substr($line, strlen($head[0]));
-                $wrapped = true;
-            } elseif ($number === 1 && preg_match('/^\s*\[\s*\]\s*$/', $line) === 1) {
+            if ($number === 1 && preg_match('/^\s*\[\s*\]\s*$/', $line) === 1) {
                 yield 1 => ['', true];
             }
             $from = 0;
@@ -90,8 +97,13 @@ final class CslJsonReader implements RecognisesItself, ReferenceReader
                     $inString = $sign !== '"';
                 } elseif ($sign === '"') {
                     $inString = true;
-                } elseif ($sign === '{' && $depth++ === 0) {
-                    [$text, $start, $from] = ['', $number, $at];
+                } elseif ($sign === '{') {
+                    if ($depth === 1 && ! $wrapped && self::wraps($text.substr($line, $from, $at - $from))) {
+                        [$wrapped, $depth] = [true, 0];
+                    }
+                    if ($depth++ === 0) {
+                        [$text, $start, $from] = ['', $number, $at];
+                    }
                 } elseif ($sign === '}' && $depth > 0 && --$depth === 0) {
                     yield $start => [$text.substr($line, $from, $at - $from + 1), true];
                     $text = null;
@@ -106,6 +118,13 @@ final class CslJsonReader implements RecognisesItself, ReferenceReader
         }
     }
 
+    /** Whether an object that begins so holds items under names of its own, as a list or each under its key. */
+    private static function wraps(string $beginning): bool
+    {
+        return preg_match('/^\{\s*"([^"\\\\]*)"\s*:\s*(\[?)\s*$/', $beginning, $key) === 1
+            && ! in_array($key[1], $key[2] === '[' ? self::NAMES : self::DATES, true);
+    }
+
     /** @param  array<mixed>  $item */
     private function reference(array $item, string $source, int $line): Reference|UnreadableRecord
     {
@@ -113,6 +132,7 @@ final class CslJsonReader implements RecognisesItself, ReferenceReader
             foreach ($names as $name) {
                 $value = $item[$name] ?? null;
                 unset($item[$name]);
+                $value = is_array($value) && array_is_list($value) ? $value[0] ?? null : $value;
                 if (is_scalar($value) && trim((string) $value) !== '') {
                     return trim((string) $value);
                 }
@@ -125,10 +145,11 @@ final class CslJsonReader implements RecognisesItself, ReferenceReader
         $issued = is_array($item['issued'] ?? null) ? $item['issued'] : ['raw' => $take('issued')];
         [$date, $year] = $this->date($issued);
         $people = function (string $role) use (&$item): array {
-            $names = array_values(array_filter(is_array($item[$role] ?? null) ? $item[$role] : [], is_array(...)));
+            $names = is_string($item[$role] ?? null) ? explode(';', $item[$role]) : $item[$role] ?? [];
             unset($item[$role]);
+            $read = array_map(fn (mixed $name): Name => is_array($name) ? $this->name($name) : Name::inverted(is_scalar($name) ? (string) $name : ''), is_array($names) ? array_values($names) : []);
 
-            return array_map($this->name(...), $names);
+            return array_values(array_filter($read, fn (Name $name): bool => $name->family !== ''));
         };
         $type = $take('type');
         $known = CslTypes::type($type);
@@ -189,7 +210,8 @@ final class CslJsonReader implements RecognisesItself, ReferenceReader
     private function date(array $issued): array
     {
         $parts = [];
-        foreach (is_array($issued['date-parts'] ?? null) ? array_slice($issued['date-parts'], 0, 2) : [] as $part) {
+        $dates = is_array($issued['date-parts'] ?? null) ? $issued['date-parts'] : [];
+        foreach (array_slice(is_scalar($dates[0] ?? null) ? [$dates] : $dates, 0, 2) as $part) {
             $parts[] = array_map(intval(...), array_slice(array_values(array_filter(is_array($part) ? $part : [], is_scalar(...))), 0, 3));
         }
         $parts = array_values(array_filter(array_map(fn (array $part): array => array_values(array_filter($part)), $parts)));
@@ -210,7 +232,7 @@ final class CslJsonReader implements RecognisesItself, ReferenceReader
     {
         $part = fn (string $key): string => is_scalar($name[$key] ?? null) ? trim((string) $name[$key]) : '';
         if ($part('family') === '') {
-            return new Name($part('literal') !== '' ? $part('literal') : $part('given'));
+            return new Name(implode('', array_slice(array_filter([$part('literal'), $part('name'), $part('given')], fn (string $one): bool => $one !== ''), 0, 1)));
         }
         $family = implode(' ', array_filter([$part('dropping-particle'), $part('non-dropping-particle'), $part('family')], fn (string $one): bool => $one !== ''));
 

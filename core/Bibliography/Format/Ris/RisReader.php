@@ -96,10 +96,7 @@ final class RisReader implements RecognisesItself, ReferenceReader
         }
         $known = RisTags::type($type);
         $series = $known === PublicationType::Book ? $record->take(RisTags::SERIES_OF_BOOKS) ?? '' : '';
-        $values = [];
-        foreach (RisTags::SINGLE as $field => $tags) {
-            $values[$field] = $record->take($tags) ?? '';
-        }
+        $values = array_map(fn (array $tags): string => $record->take($tags) ?? '', RisTags::SINGLE);
         $values['series'] = $series !== '' ? $series : $values['series'];
         if ($values['title'] === '') {
             $values['title'] = $record->take(['BT', 'T2', 'T3']) ?? '';
