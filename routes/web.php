@@ -182,6 +182,7 @@ Route::prefix('/reviews/{review}')->middleware('auth')->scopeBindings()->group(f
         Route::get('/searches/{strategy}/translation', [TranslationController::class, 'show'])->name('strategies.translation');
         Route::get('/searches/{strategy}/translation/{format}', [TranslationController::class, 'download'])->whereIn('format', ['csv', 'docx', 'txt'])->middleware('throttle:dear')->name('strategies.translation.download');
         Route::get('/searches/{strategy}/known-items', [KnownItemController::class, 'show'])->name('strategies.known');
+        Route::get('/searches/{strategy}/known-items/{item}/offers/{source}', [KnownItemController::class, 'offers'])->withoutScopedBindings()->middleware('throttle:dear')->name('strategies.known.offers');
         Route::get('/searches/{strategy}/check', [CheckController::class, 'show'])->middleware('throttle:dear')->name('strategies.check');
         Route::get('/searches/{strategy}/versions', [VersionController::class, 'show'])->name('strategies.versions');
         Route::get('/searches/{strategy}/runs', [RunController::class, 'index'])->name('strategies.runs');

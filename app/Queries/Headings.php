@@ -8,6 +8,7 @@ use App\Models\Review;
 use App\Models\Scheme;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
+use WaryHeron\Core\Search\Offers\Placed;
 use WaryHeron\Core\Search\Strategy\TargetHeadings;
 use WaryHeron\Core\Search\Text\Words;
 use WaryHeron\Core\Vocabulary\Concept;
@@ -77,7 +78,8 @@ final class Headings implements TargetHeadings
             }
         }
         $names = array_values(array_unique($names));
-        $sharing = $this->table()->whereRaw('names && ?::text[]', ['{'.implode(',', array_map(fn (string $name): string => "\"{$name}\"", $names)).'}'])->orderByRaw('array_position(?::text[], folded) NULLS LAST, label', ['{'.implode(',', array_map(fn (string $name): string => "\"{$name}\"", $names)).'}'])->limit(6)->pluck('label')->all();
+        $sharing = $this->table()->whereRaw('names && ?::text[]', [self::array($names)])
+            ->orderByRaw('array_position(?::text[], folded) NULLS LAST, label', [self::array($names)])->limit(6)->pluck('label')->all();
         $offered = array_map(fn (Offer $offer): string => $offer->concept->label, array_slice($this->offers($label), 0, 4));
         $ruledOut = DB::table('heading_mappings')->where('review_id', $this->review->id)->where('scheme_id', $this->scheme->id)->where('label', $label)->where('is_confirmed', false)->pluck('stands_for')->all();
 
@@ -206,6 +208,41 @@ final class Headings implements TargetHeadings
 
         /** @var list<string> */
         return $row === null ? [] : $this->table()->whereIn('number', self::numbers($row->related))->orderBy('label')->pluck('label')->all();
+    }
+
+    /**
+     * Where names stand that headings bear; names that none bears are left out.
+     *
+     * @param  list<string>  $names  folded
+     * @return array<string, Placed> by name
+     */
+    public function placed(array $names): array
+    {
+        $rows = $names === [] ? [] : DB::select(<<<'SQL'
+            WITH RECURSIVE hit AS (SELECT number, label, names FROM scheme_concepts WHERE scheme_id = ? AND names && ?::text[]),
+            up(number, above) AS (
+                SELECT number, number FROM hit
+                UNION SELECT up.number, b FROM up JOIN scheme_concepts c ON c.scheme_id = ? AND c.number = up.above CROSS JOIN LATERAL unnest(c.broader) AS b
+            ) SELECT hit.label, to_json(hit.names) AS names, json_agg(p.label) AS above FROM hit JOIN up ON up.number = hit.number
+            JOIN scheme_concepts p ON p.scheme_id = ? AND p.number = up.above GROUP BY hit.number, hit.label, hit.names ORDER BY hit.label
+            SQL, [$this->scheme->id, self::array($names), $this->scheme->id, $this->scheme->id]);
+        $placed = [];
+        foreach ($rows as $row) {
+            foreach (array_intersect(json_decode($row->names, true), $names) as $name) {
+                // its own name before another one's other name
+                if (! isset($placed[$name]) || ConceptScheme::folded($row->label) === $name) {
+                    $placed[$name] = new Placed($row->label, json_decode($row->above, true));
+                }
+            }
+        }
+
+        return $placed;
+    }
+
+    /** @param  list<string>  $values  folded, so that nothing in them needs escaping */
+    private static function array(array $values): string
+    {
+        return '{'.implode(',', array_map(fn (string $value): string => "\"{$value}\"", $values)).'}';
     }
 
     private function row(string $label): ?\stdClass

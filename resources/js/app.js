@@ -5,6 +5,7 @@ import deliveryForm from './deliveryForm';
 import dialectFile from './dialectFile';
 import findingActions from './findingActions';
 import keys from './keys';
+import later from './later';
 import menus from './menus';
 import pairing from './pairing';
 import palette from './palette';
@@ -18,7 +19,7 @@ import theme from './theme';
 import thesaurus from './thesaurus';
 import thresholds from './thresholds';
 
-for (const [name, component] of Object.entries({ answer, copying, deliveryForm, dialectFile, findingActions, keys, pairing, palette, picking, readingDesk, strategyBoard, strategyLines, tasks, textsSought, theme, thesaurus, thresholds })) {
+for (const [name, component] of Object.entries({ answer, copying, deliveryForm, dialectFile, findingActions, keys, later, pairing, palette, picking, readingDesk, strategyBoard, strategyLines, tasks, textsSought, theme, thesaurus, thresholds })) {
     Alpine.data(name, component);
 }
 Alpine.start();

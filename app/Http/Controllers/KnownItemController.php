@@ -9,9 +9,11 @@ use App\Models\KnownItem;
 use App\Models\Review;
 use App\Models\Strategy;
 use App\Queries\KnownItemLook;
+use App\Queries\LostItemOffers;
 use App\Sources\SourceFailed;
 use App\Sources\Sources;
 use Illuminate\Contracts\View\View;
+use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 
@@ -27,18 +29,45 @@ final class KnownItemController extends Controller
         $keys = array_values(array_filter($strategy->sources, $sources->has(...)));
         $found = [];
         $failure = '';
-        foreach ($items as $item) {
-            foreach ($keys as $source) {
-                try {
-                    $found[$item->id][$source] = $at = $look->at($review, $lines, $item, $source);
-                    $keep->title($item, $at['title']);
-                } catch (SourceFailed $failed) {
-                    $failure = $failed->getMessage();
-                }
+        foreach ($keys as $source) {
+            try {
+                $found[$source] = $look->all($review, $lines, $items, $source);
+                $this->nameThoseGivenByDoi($review, $items, $found[$source], $source, $look, $keep);
+            } catch (SourceFailed $failed) {
+                $failure = $failed->getMessage();
             }
         }
 
         return view('searches.known', ['review' => $review, 'strategy' => $strategy, 'revision' => $revision->number, 'items' => $items, 'found' => $found, 'sources' => $sources, 'keys' => $keys, 'failure' => $failure]);
+    }
+
+    /** What would have caught an item that concepts lose, as a part of the page. */
+    public function offers(Review $review, Strategy $strategy, KnownItem $item, string $source, KnownItemLook $look, LostItemOffers $offers, Sources $sources): JsonResponse
+    {
+        abort_unless($item->review_id === $review->id && $sources->has($source), 404);
+        $lines = $strategy->shown()->strategy();
+        $failure = '';
+        try {
+            $lost = $look->all($review, $lines, [$item], $source)[$item->id]['lost'];
+            $found = $offers->of($review, $lines, $item, $source, array_column($lost, 'id'));
+        } catch (SourceFailed $failed) {
+            [$lost, $found, $failure] = [[], [], $failed->getMessage()];
+        }
+
+        return response()->json(['html' => view('searches.known-offers', ['review' => $review, 'lost' => $lost, 'offers' => $found, 'failure' => $failure])->render()]);
+    }
+
+    /**
+     * @param  iterable<KnownItem>  $items
+     * @param  array<string, array{indexed: bool}>  $standings
+     */
+    private function nameThoseGivenByDoi(Review $review, iterable $items, array $standings, string $source, KnownItemLook $look, KeepKnownItems $keep): void
+    {
+        foreach ($items as $item) {
+            if ($item->title === $item->doi && $standings[$item->id]['indexed']) {
+                $keep->title($item, $look->record($review, $item, $source)->title ?? '');
+            }
+        }
     }
 
     public function store(Request $request, Review $review, Strategy $strategy, KeepKnownItems $keep): RedirectResponse

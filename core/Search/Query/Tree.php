@@ -33,4 +33,16 @@ final class Tree
             $node instanceof Missing => ['missing' => true],
         };
     }
+
+    /** @return list<Node> words, phrases and headings, as they come, out of all that joins them */
+    public static function terms(Node $node): array
+    {
+        return match (true) {
+            $node instanceof Word, $node instanceof Phrase, $node instanceof Heading => [$node],
+            $node instanceof Near => [...self::terms($node->left), ...self::terms($node->right)],
+            $node instanceof Fielded => self::terms($node->inner),
+            $node instanceof Operation => array_merge(...array_map(self::terms(...), $node->operands)),
+            default => [],
+        };
+    }
 }

@@ -14,7 +14,7 @@
                             <tr>
                                 <td class="known-title"><span class="serif">{{ $item->title }}</span><br><span class="small quiet">{{ $item->year }} {{ $item->doi === $item->title ? '' : $item->doi }}</span></td>
                                 @foreach ($keys as $key)
-                                    @php $at = $found[$item->id][$key] ?? null; @endphp
+                                    @php $at = $found[$key][$item->id] ?? null; @endphp
                                     <td>
                                         @if ($at === null) <span class="quiet">not known</span>
                                         @elseif (! $at['indexed']) <span class="quiet">not in it</span>
@@ -22,12 +22,13 @@
                                         @else
                                             <x-mark verdict="exclude" label="" /> <strong class="says-warn">lost</strong>
                                             @if ($at['byLimit']) <p class="small">Every concept finds it; a limit or another line takes it away.</p> @endif
-                                            @foreach ($at['lost'] as $block)
-                                                <p class="small">“{{ $block['name'] ?: 'A concept' }}” loses it.</p>
-                                                @can('search', $review)
-                                                    <ul class="small">@foreach ($block['suggestions'] as $one) <li class="mb-1"><button type="button" class="tag tag-button" x-on:click="addTerm({{ Js::from($block['id']) }}, {{ Js::from($one['text']) }})">Add {{ $one['text'] }}</button> <span class="quiet">{{ $one['why'] }}</span></li> @endforeach</ul>
-                                                @endcan
-                                            @endforeach
+                                            @if ($at['lost'] !== [])
+                                                <div x-data="later" data-url="{{ route('strategies.known.offers', [$review, $strategy, $item, $key], false) }}" aria-live="polite" aria-busy="true">
+                                                    @foreach ($at['lost'] as $block) <p class="small">“{{ $block['name'] ?: 'A concept' }}” loses it.</p> @endforeach
+                                                    <p class="small quiet" x-show="waiting">Looking for what would catch it …</p>
+                                                    <p class="small says-warn" x-show="failed" x-cloak x-text="failed"></p>
+                                                </div>
+                                            @endif
                                         @endif
                                     </td>
                                 @endforeach

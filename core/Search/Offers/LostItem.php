@@ -1,0 +1,172 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WaryHeron\Core\Search\Offers;
+
+use WaryHeron\Core\Search\Text\Words;
+
+/**
+ * Terms of a record that a concept of a search lost, by which that concept would catch it. What the other concepts say is left out; what
+ * the thesaurus has in the concept's own branch comes first; then what of the title no concept says; words alone last.
+ */
+final class LostItem
+{
+    /** So many are worth counting. */
+    private const COUNTED = 14;
+
+    /** A list that has so many good terms needs no weaker ones. */
+    private const ENOUGH = 3;
+
+    private const OFFERED = 5;
+
+    /** What so many records of the other concepts have anyway is their setting, not what this concept lacks. */
+    private const SETTING = 0.33;
+
+    /**
+     * @param  list<string>  $headings  that the record carries
+     * @param  array<string, Placed>  $placed  by folded name: what of the record's headings and of names() the thesaurus has
+     * @return list<Candidate> the likeliest first
+     */
+    public static function candidates(string $title, string $abstract, array $headings, ConceptPlace $own, ConceptPlace $others, array $placed): array
+    {
+        $found = [...self::byHeadings($headings, $own, $others, $placed), ...self::byNames($title, $abstract, $own, $others, $placed), ...self::byTitle($title, $own, $others, $placed)];
+        usort($found, fn (Candidate $a, Candidate $b): int => [$a->ground->value, -$a->nearness] <=> [$b->ground->value, -$b->nearness]);
+        // one that only shares the top of a branch says little beside one that is nearer
+        $best = max([0, ...array_map(fn (Candidate $one): int => $one->nearness, $found)]);
+        $kept = [];
+        foreach ($found as $one) {
+            $isWithin = $one->ground === Ground::WordOfTitle && array_filter($found, fn (Candidate $other): bool => $other !== $one && in_array($one->text, Words::of($other->text), true)) !== [];
+            if (! $isWithin && ($one->nearness > 1 || $best < 2 || $one->nearness === 0)) {
+                $kept[$one->text] ??= $one;
+            }
+        }
+
+        return array_slice(array_values($kept), 0, self::COUNTED);
+    }
+
+    /**
+     * @param  list<Candidate>  $candidates
+     * @param  array<string, array{own: int, shared: int, setting: float}>  $counts  by text: records with it, those of them in the concept
+     *                                                                               already, and the share of the other concepts' records that have it
+     * @param  float  $base  share of records of the other concepts that are in this concept
+     * @return list<array{candidate: Candidate, own: int, shared: int, weight: float}>
+     */
+    public static function ranked(array $candidates, array $counts, float $base): array
+    {
+        $offers = [];
+        $settings = array_map(fn (Candidate $one): string => ($counts[$one->text]['setting'] ?? 0.0) > self::SETTING ? $one->heading : '', $candidates);
+        foreach ($candidates as $candidate) {
+            ['own' => $own, 'shared' => $shared, 'setting' => $setting] = $counts[$candidate->text] ?? ['own' => 0, 'shared' => 0, 'setting' => 0.0];
+            $isPlaced = $candidate->ground->value <= Ground::NameInBranch->value;
+            // what stands in no branch has to keep company with the concept more than chance brings
+            $keepsCompany = $own >= 3 && self::logLikelihood($shared, $own, $base) > 0;
+            $isSetting = $setting > self::SETTING || ($candidate->heading !== '' && in_array($candidate->heading, $settings, true));
+            if ($own < 1 || $isSetting || (! $isPlaced && $candidate->ground !== Ground::PhraseOfTitle && ! $keepsCompany)) {
+                continue;
+            }
+            $offers[] = ['candidate' => $candidate, 'own' => $own, 'shared' => $shared, 'weight' => self::logLikelihood($shared, $own, $base)];
+        }
+        usort($offers, fn (array $a, array $b): int => [$a['candidate']->ground->value, -$a['candidate']->nearness, -$a['weight']] <=> [$b['candidate']->ground->value, -$b['candidate']->nearness, -$b['weight']]);
+        $strong = count(array_filter($offers, fn (array $offer): bool => $offer['candidate']->ground->value <= Ground::PhraseOfTitle->value));
+        if ($strong >= self::ENOUGH) {
+            $offers = array_slice($offers, 0, $strong);
+        }
+
+        return array_slice($offers, 0, self::OFFERED);
+    }
+
+    /**
+     * Whether a candidate that no thesaurus has is of the concept, by the headings that records with it carry.
+     *
+     * @param  list<Placed>  $company
+     */
+    public static function keepsCompanyWith(array $company, ConceptPlace $own, ConceptPlace $others): bool
+    {
+        $near = array_sum(array_map($own->nearness(...), $company));
+        $far = array_sum(array_map($others->nearness(...), $company));
+
+        return $own->above === [] || $near > $far;
+    }
+
+    /** Signed log-likelihood ratio of seeing the share where the base is expected (Dunning 1993, one binomial against a known rate). */
+    public static function logLikelihood(int $shared, int $own, float $base): float
+    {
+        if ($own <= 0) {
+            return 0.0;
+        }
+        $base = min(0.999, max(0.001, $base));
+        $share = $shared / $own;
+        $part = fn (float $count, float $rate, float $expected): float => $count <= 0 ? 0.0 : $count * log($rate / $expected);
+        $ratio = 2 * ($part($shared, $share, $base) + $part($own - $shared, 1 - $share, 1 - $base));
+
+        return $share >= $base ? $ratio : -$ratio;
+    }
+
+    /**
+     * @param  list<string>  $headings
+     * @param  array<string, Placed>  $placed
+     * @return list<Candidate>
+     */
+    private static function byHeadings(array $headings, ConceptPlace $own, ConceptPlace $others, array $placed): array
+    {
+        $found = [];
+        foreach ($headings as $heading) {
+            $label = trim((string) strtok($heading, '/'));
+            $place = $placed[implode(' ', Words::of($label))] ?? null;
+            if ($place === null) {
+                continue;
+            }
+            [$near, $far] = [$own->nearness($place), $others->nearness($place)];
+            if ($near > $far) {
+                $found[] = Candidate::heading($place->label, Ground::HeadingOfBranch, $near);
+            } elseif ($own->above === [] && $far === 0 && ! $others->says($label)) {
+                $found[] = Candidate::heading($place->label, Ground::Heading, 0);
+            }
+        }
+
+        return $found;
+    }
+
+    /**
+     * @param  array<string, Placed>  $placed
+     * @return list<Candidate>
+     */
+    private static function byNames(string $title, string $abstract, ConceptPlace $own, ConceptPlace $others, array $placed): array
+    {
+        $found = [];
+        foreach (TitlePhrases::names("{$title}. {$abstract}") as $name) {
+            $place = $placed[$name] ?? null;
+            if ($place !== null && $own->nearness($place) > $others->nearness($place) && ! $others->says($name)) {
+                $found[$name] = Candidate::words($name, Ground::NameInBranch, $own->nearness($place), $place->label);
+            }
+        }
+
+        // of a name within a longer one the longer is meant
+        return array_values(array_filter($found, fn (Candidate $one): bool => array_filter(array_keys($found), fn (string $longer): bool => $longer !== trim($one->text, '"') && str_contains(" {$longer} ", ' '.trim($one->text, '"').' ')) === []));
+    }
+
+    /**
+     * @param  array<string, Placed>  $placed
+     * @return list<Candidate>
+     */
+    private static function byTitle(string $title, ConceptPlace $own, ConceptPlace $others, array $placed): array
+    {
+        $found = [];
+        foreach (TitlePhrases::of($title) as $phrase) {
+            $place = $placed[$phrase] ?? null;
+            $isElsewhere = $place !== null && ($own->nearness($place) < $others->nearness($place) || ($own->above !== [] && $own->nearness($place) === 0));
+            if ($others->says($phrase) || $isElsewhere || isset($place) && $own->nearness($place) > $others->nearness($place)) {
+                continue;
+            }
+            $words = explode(' ', $phrase);
+            if (count($words) > 1 && count($words) <= 4) {
+                $found[] = Candidate::words($phrase, Ground::PhraseOfTitle);
+            } elseif (count($words) === 1 && mb_strlen($phrase) > 3 && ! $own->says($phrase)) {
+                $found[] = Candidate::words($phrase, Ground::WordOfTitle);
+            }
+        }
+
+        return $found;
+    }
+}
