@@ -96,6 +96,7 @@ Route::prefix('/reviews/{review}')->middleware('auth')->scopeBindings()->group(f
         Route::get('/full-text', [RunController::class, 'fullText'])->middleware('throttle:dear')->name('full-text');
         Route::get('/thesauri', [ThesaurusController::class, 'index'])->name('thesauri');
         Route::get('/thesauri/find', [ThesaurusController::class, 'find'])->name('thesauri.find');
+        Route::get('/thesauri/suggest', [ThesaurusController::class, 'suggest'])->middleware('throttle:typing')->name('thesauri.suggest');
         Route::get('/thesauri/heading', [ThesaurusController::class, 'heading'])->name('thesauri.heading');
         Route::get('/dialects', [DialectController::class, 'index'])->name('dialects');
         Route::get('/deliveries', [DeliveryController::class, 'index'])->name('deliveries');

@@ -89,6 +89,7 @@ final class AppServiceProvider extends ServiceProvider
             'own-password' => fn (Request $request): Limit => Limit::perMinute(6)->by($who($request)),
             'invite' => fn (Request $request): Limit => Limit::perMinute(30)->by($who($request)),
             // what costs seconds, a database elsewhere or the worker: more than hands can ask for
+            'typing' => fn (Request $request): Limit => Limit::perMinute(300)->by($who($request)),
             'dear' => fn (Request $request): Limit => Limit::perMinute(120)->by($who($request)),
             'query' => fn (Request $request): Limit => Input::text($request, 'q') === '' ? Limit::none() : Limit::perMinute(120)->by($who($request)),
             'upload' => fn (Request $request): Limit => Limit::perMinute(600)->by($who($request)),

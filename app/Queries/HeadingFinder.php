@@ -9,9 +9,11 @@ use App\Sources\Counts;
 use App\Sources\SourceFailed;
 use App\Sources\Sources;
 use WaryHeron\Core\Bibliography\Reference;
+use WaryHeron\Core\Search\Offers\LostItem;
 use WaryHeron\Core\Search\Query\Field;
 use WaryHeron\Core\Search\Query\Node\Fielded;
 use WaryHeron\Core\Search\Query\Node\Heading;
+use WaryHeron\Core\Search\Query\Node\Limit;
 use WaryHeron\Core\Search\Query\Node\Node;
 use WaryHeron\Core\Search\Query\Node\Operation;
 use WaryHeron\Core\Search\Query\Node\Phrase;
@@ -29,6 +31,16 @@ final readonly class HeadingFinder
     private const SAMPLE = 60;
 
     private const SECONDS = 2.0;
+
+    /** Headings of the sample that are counted. */
+    private const TALLIED = 10;
+
+    /** A heading is told of where such a share of the records with the word carry it, so many times oftener than all records do. */
+    private const CARRIED = 0.08;
+
+    private const LIFT = 2.5;
+
+    private const MOST_CARRIED = 4;
 
     public function __construct(private Compiler $compiler, private Counts $counts, private Sources $sources)
     {
@@ -120,23 +132,34 @@ final readonly class HeadingFinder
         $tally = [];
         foreach ($page->records as $record) {
             foreach ($record instanceof Reference ? $record->keywords : [] as $keyword) {
-                $tally[$keyword] = ($tally[$keyword] ?? 0) + 1;
+                $label = trim((string) strtok($keyword, '/'));
+                $tally[$label] = ($tally[$label] ?? 0) + 1;
             }
         }
         arsort($tally);
-        $labels = array_filter(array_unique([...array_slice(array_map(strval(...), array_keys($tally)), 0, 5), ...array_slice($offered, 0, 5)]), $headings->has(...));
-        $texts = [];
+        $often = array_slice(array_map(strval(...), array_keys($tally)), 0, self::TALLIED);
+        $labels = array_values(array_filter(array_unique([...$often, ...array_slice($offered, 0, 5)]), $headings->has(...)));
+        $texts = ['' => $compile(Limit::years(1000, 2999))];
         foreach ($labels as $label) {
-            $texts[$label] = $compile(new Operation(Operator::And, [$title, new Heading($label)]));
+            $texts["own/{$label}"] = $compile(new Heading($label));
+            $texts["both/{$label}"] = $compile(new Operation(Operator::And, [$title, new Heading($label)]));
         }
         $counts = $this->counts->of($source, array_values($texts), self::SECONDS);
-        $reasons = [];
-        foreach ($texts as $label => $text) {
-            $count = $counts[$text] ?? null;
-            $share = is_int($count) ? $count / $page->total : 0;
-            if ($share >= 0.1) {
-                $reasons[$label] = 'of '.number_format($page->total)." records with “{$typed}” in the title, ".round($share * 100).' % carry it';
+        $of = fn (string $key): ?int => is_int($counts[$texts[$key]] ?? null) ? $counts[$texts[$key]] : null;
+        $weights = [];
+        foreach ($labels as $label) {
+            $share = ($of("both/{$label}") ?? 0) / $page->total;
+            // one that records carry as often whatever they are about says nothing of the word
+            $base = ($of("own/{$label}") ?? 0) / max(1, $of('') ?? 0, $of("own/{$label}") ?? 0);
+            if ($share >= self::CARRIED && $share >= self::LIFT * $base) {
+                $weights[$label] = LostItem::logLikelihood((int) $of("both/{$label}"), $page->total, $base);
             }
+        }
+        arsort($weights);
+        $reasons = [];
+        foreach (array_keys(array_slice($weights, 0, self::MOST_CARRIED, true)) as $label) {
+            $percent = round(100 * (int) $of("both/{$label}") / $page->total);
+            $reasons[$label] = 'of '.number_format($page->total)." records with “{$typed}” in the title, {$percent} % carry it";
         }
 
         return $reasons;

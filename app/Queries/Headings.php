@@ -133,6 +133,19 @@ final class Headings implements TargetHeadings
         return HeadingLookup::rank($typed, $rows->map(self::concept(...))->all());
     }
 
+    /** @return list<Offer> headings whose names go on from what has been typed so far */
+    public function completing(string $typed): array
+    {
+        $words = array_slice(Words::of($typed), 0, 8);
+        if ($words === []) {
+            return [];
+        }
+        $query = implode(' & ', array_map(fn (string $word): string => "'{$word}':*", $words));
+        $rows = $this->table()->whereRaw('words @@ ?::tsquery', [$query])->orderByRaw('length(label)')->limit(self::CANDIDATES)->get();
+
+        return HeadingLookup::completing($typed, $rows->map(self::concept(...))->all());
+    }
+
     /**
      * @param  list<Offer>  $offers
      * @return list<Offer>

@@ -7,11 +7,14 @@ namespace App\Queries;
 use App\Models\Review;
 use App\Models\Strategy;
 use App\Sources\Sources;
+use WaryHeron\Core\Search\Offers\ConceptPlace;
+use WaryHeron\Core\Search\Offers\TitlePhrases;
 use WaryHeron\Core\Search\Strategy\Block;
 use WaryHeron\Core\Search\Strategy\Board;
 use WaryHeron\Core\Search\Strategy\Strategy as Lines;
+use WaryHeron\Core\Search\Strategy\StrategyLine;
 use WaryHeron\Core\Search\Text\Words;
-use WaryHeron\Core\Vocabulary\Offer;
+use WaryHeron\Core\Vocabulary\Why;
 
 /** What the question leaves open for a search, said with the team's own words and the headings that the thesauri have for them. */
 final readonly class QuestionHelp
@@ -21,37 +24,58 @@ final readonly class QuestionHelp
 
     private const SECONDS = 0.5;
 
+    private const OFFERED = 5;
+
+    /** Of a longer name one shared word says little: "people living with" is no rural population. */
+    private const WORDS_OF_A_NAME = 3;
+
+    private const KINDS = ['population' => 'people', 'intervention' => 'what is done', 'outcome' => 'what is measured'];
+
     public function __construct(private StrategyNumbers $numbers, private Sources $sources)
     {
     }
 
-    /** @return list<array{text: string, headings: list<string>, block: string}> with the concept that lacks a term, or none */
+    /** @return list<array{text: string, headings: list<string>, block: string, to: string}> with the concept that lacks a term, and where a heading goes */
     public function of(Review $review, Strategy $strategy, Lines $lines): array
     {
         $concepts = $review->concepts()->pluck('text', 'kind')->map(fn (mixed $text): string => trim((string) $text))->filter();
         $board = Board::of($lines);
         $help = [];
-        foreach (['population' => 'people', 'intervention' => 'what is done', 'outcome' => 'what is measured'] as $kind => $what) {
-            if (! isset($concepts[$kind])) {
-                $from = $this->headings($review, (string) $review->question);
-                $help[] = ['text' => "The question names no {$kind} ({$what}). ".($from === [] ? 'Add it to the question, or leave it out on purpose.' : 'Words of the question lead to these headings; is one of them meant?'), 'headings' => $from, 'block' => ''];
-            }
+        $missing = array_diff_key(self::KINDS, $concepts->all());
+        if ($missing !== []) {
+            // which of them a heading is nobody but the team can say, so that each is offered once
+            $from = $this->headings($review, (string) $review->question, implode(' ', $concepts->all()));
+            $named = implode(', ', array_map(fn (string $kind, string $what): string => "no {$kind} ({$what})", array_keys($missing), $missing));
+            $more = $from === [] ? 'Add what is meant to the question, or leave it out on purpose.' : 'Words of the question lead to these headings; is one of them meant?';
+            $help[] = ['text' => "The question names {$named}. {$more}", 'headings' => $from, 'block' => '', 'to' => ''];
         }
         if (! isset($concepts['comparison']) && count($board->blocks) > 0) {
-            $help[] = ['text' => 'The comparison is open. That is usual for a search: a block for it would lose studies that compare with something else. Leave it to screening.', 'headings' => [], 'block' => ''];
+            $help[] = ['text' => 'The comparison is open. That is usual for a search: a block for it would lose studies that compare with something else. Leave it to screening.', 'headings' => [], 'block' => '', 'to' => ''];
         }
         foreach ($this->unbounded($review, $strategy, $lines, $board->blocks) as [$block, $count, $least]) {
-            $headings = $this->headings($review, $block->name);
-            $help[] = ['text' => "“{$block->name}” is hardly bounded: {$count}, where the narrowest concept finds {$least}. Is a narrower group or thing meant?".($headings === [] ? '' : ' Headings with its words:'), 'headings' => $headings, 'block' => ''];
+            $headings = $this->headings($review, self::asked($block, $concepts->all()), implode(' ', array_map(fn (StrategyLine $term): string => $term->text, $block->terms)));
+            $help[] = ['text' => "“{$block->name}” is hardly bounded: {$count}, where the narrowest concept finds {$least}. Is a narrower group or thing meant?".($headings === [] ? '' : ' Headings with its words:'), 'headings' => $headings, 'block' => '', 'to' => $block->id];
         }
         foreach ($board->blocks as $block) {
             if ($block->terms === []) {
-                $headings = $this->headings($review, $block->name);
-                $help[] = ['text' => "“{$block->name}” has no term yet.".($headings === [] ? ' No heading has these words; try single ones in the thesaurus.' : ' These headings have words of it:'), 'headings' => $headings, 'block' => $block->id];
+                $headings = $this->headings($review, self::asked($block, $concepts->all()));
+                $help[] = ['text' => "“{$block->name}” has no term yet.".($headings === [] ? ' No heading has these words; try single ones in the thesaurus.' : ' These headings have words of it:'), 'headings' => $headings, 'block' => $block->id, 'to' => $block->id];
             }
         }
 
         return $help;
+    }
+
+    /**
+     * What a concept asks for, without the label that it stands under in the question.
+     *
+     * @param  array<string, string>  $concepts  of the question by kind
+     */
+    private static function asked(Block $block, array $concepts): string
+    {
+        $bare = trim((string) preg_replace('/^\s*(?:'.implode('|', array_keys(self::KINDS)).'|comparison)s?\b[\s:–-]*/iu', '', $block->name));
+
+        return $bare !== '' ? $bare : $concepts[strtolower(trim($block->name))] ?? '';
     }
 
     /**
@@ -78,28 +102,38 @@ final readonly class QuestionHelp
         return $found;
     }
 
-    /** @return list<string> */
-    private function headings(Review $review, string $text): array
+    /**
+     * Headings that the text names, the longest names first; then those that share a stem with a word of it.
+     *
+     * @param  string  $known  text whose words need no heading any more
+     * @return list<string>
+     */
+    private function headings(Review $review, string $text, string $known = ''): array
     {
+        $scheme = Headings::schemes($review)->first();
+        if ($scheme === null || $text === '') {
+            return [];
+        }
+        $headings = new Headings($scheme, $review);
+        $has = ConceptPlace::of([$known], []);
+        $names = array_values(array_filter(TitlePhrases::names($text), fn (string $name): bool => ! $has->says($name)));
+        usort($names, fn (string $a, string $b): int => [substr_count($b, ' ')] <=> [substr_count($a, ' ')]);
+        $placed = $headings->placed($names);
         $found = [];
-        $words = array_filter(Words::of($text), fn (string $word): bool => mb_strlen($word) > 4);
-        foreach (Headings::schemes($review)->take(1) as $scheme) {
-            $headings = new Headings($scheme, $review);
-            $pairs = [];
-            $list = Words::of($text);
-            foreach ($list as $i => $word) {
-                isset($list[$i + 1]) && $pairs[] = "{$word} {$list[$i + 1]}";
+        $left = Words::of($text);
+        foreach (array_intersect($names, array_keys($placed)) as $name) {
+            if (array_diff(explode(' ', $name), $left) === []) {
+                $found[$placed[$name]->label] = true;
+                $left = array_diff($left, explode(' ', $name)); // a word within a longer name is not meant by itself
             }
-            foreach ([...$pairs, ...$words] as $part) {
-                foreach (array_slice(array_filter($headings->offers($part), fn (Offer $offer): bool => $offer->why->rank() <= 2), 0, 1) as $offer) {
-                    $found[$offer->concept->label] = true;
-                }
-                if (count($found) >= 5) {
-                    break 2;
-                }
+        }
+        foreach (array_filter($left, fn (string $word): bool => ! TitlePhrases::isCommon($word) && ! $has->says($word)) as $word) {
+            $offer = count($found) >= self::OFFERED ? null : $headings->offers($word)[0] ?? null;
+            if ($offer !== null && $offer->why->rank() <= Why::Stem->rank() && count(Words::of($offer->name)) <= self::WORDS_OF_A_NAME) {
+                $found[$offer->concept->label] = true;
             }
         }
 
-        return array_keys($found);
+        return array_slice(array_map(strval(...), array_keys($found)), 0, self::OFFERED);
     }
 }

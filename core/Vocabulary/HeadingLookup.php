@@ -29,6 +29,42 @@ final class HeadingLookup
     }
 
     /**
+     * Headings whose names go on from what is typed: every word but the last is a word of the name, and the last begins one.
+     *
+     * @param  iterable<Concept>  $concepts
+     * @return list<Offer> names that begin so first, preferred before other names, then shorter ones
+     */
+    public static function completing(string $typed, iterable $concepts): array
+    {
+        $words = Words::of($typed);
+        $ranked = [];
+        foreach ($words === [] ? [] : $concepts as $concept) {
+            foreach ([$concept->label, ...$concept->alternatives] as $at => $name) {
+                if (self::goesOn($words, $own = Words::of($name))) {
+                    $why = $at === 0 ? ($own === $words ? Why::IsPreferred : Why::InPreferred) : ($own === $words ? Why::IsAlternative : Why::InAlternative);
+                    $begins = str_starts_with(implode(' ', $own), implode(' ', $words)) ? 0 : 1;
+                    $ranked[] = [[$begins, $at === 0 ? 0 : 1, mb_strlen($name), $concept->label], new Offer($concept, $why, $name)];
+                    break;
+                }
+            }
+        }
+        usort($ranked, fn (array $a, array $b): int => $a[0] <=> $b[0]);
+
+        return array_column($ranked, 1);
+    }
+
+    /**
+     * @param  list<string>  $words
+     * @param  list<string>  $name
+     */
+    private static function goesOn(array $words, array $name): bool
+    {
+        $last = array_pop($words) ?? '';
+
+        return array_diff($words, $name) === [] && array_filter($name, fn (string $one): bool => str_starts_with($one, $last)) !== [];
+    }
+
+    /**
      * Headings of equal strength that lie under different tops mean different things: the person has to choose.
      *
      * @param  list<Offer>  $offers  as ranked

@@ -13,13 +13,14 @@ import picking from './picking';
 import readingDesk from './readingDesk';
 import strategyBoard from './strategyBoard';
 import strategyLines from './strategyLines';
+import suggest from './suggest';
 import tasks from './tasks';
 import textsSought from './textsSought';
 import theme from './theme';
 import thesaurus from './thesaurus';
 import thresholds from './thresholds';
 
-for (const [name, component] of Object.entries({ answer, copying, deliveryForm, dialectFile, findingActions, keys, later, pairing, palette, picking, readingDesk, strategyBoard, strategyLines, tasks, textsSought, theme, thesaurus, thresholds })) {
+for (const [name, component] of Object.entries({ answer, copying, deliveryForm, dialectFile, findingActions, keys, later, pairing, palette, picking, readingDesk, strategyBoard, strategyLines, suggest, tasks, textsSought, theme, thesaurus, thresholds })) {
     Alpine.data(name, component);
 }
 Alpine.start();

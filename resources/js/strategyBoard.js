@@ -235,7 +235,7 @@ export default () => ({
     },
     openTerm(term) {
         if (term.heading) {
-            this.$dispatch('find-heading', term.heading);
+            this.$dispatch('find-heading', { label: term.heading, block: this.sheet.blocks.find((one) => one.terms.some((other) => other.id === term.id)).id });
         } else if (this.canChange) {
             this.edit(term.id);
         }

@@ -22,7 +22,11 @@ export default () => ({
     init() {
         this.panel = this.$root;
         this.canAdd = 'blocks' in this;
-        window.addEventListener('find-heading', (event) => this.open(event.detail));
+        window.addEventListener('find-heading', ({ detail }) => {
+            // what is added next goes to the concept that it was asked for
+            if (detail.block) this.target = detail.block;
+            this.open(detail.label);
+        });
         const start = this.panel.dataset.start;
         if (start) this.open(start);
     },

@@ -54,3 +54,13 @@ it('offers headings with the reason, and warns where a word means two things', f
         ->and(HeadingLookup::rank('daytime', $scheme->concepts)[0]->concept->label)->toBe('Shift work')
         ->and(HeadingLookup::rank('()', $scheme->concepts))->toBe([]);
 });
+
+it('goes on from what is typed so far', function (string $typed, array $names) {
+    $concepts = [
+        new Concept('u:1', 'Night work', ['night shift', 'nights']), new Concept('u:2', 'Work', ['labour']), new Concept('u:3', 'Napping at work', ['power nap']), new Concept('u:4', 'Nightmares'),
+    ];
+    expect(array_map(fn (Offer $offer): string => "{$offer->name} > {$offer->concept->label}", HeadingLookup::completing($typed, $concepts)))->toBe($names);
+})->with([
+    ['nigh', ['Night work > Night work', 'Nightmares > Nightmares']], ['night sh', ['night shift > Night work']], ['wor', ['Work > Work', 'Night work > Night work', 'Napping at work > Napping at work']],
+    ['lab', ['labour > Work']], ['work nap', ['Napping at work > Napping at work']], ['', []], ['zz', []],
+]);

@@ -40,7 +40,7 @@ it('hides everything in a review from outsiders, and sends guests to sign in', f
     $ids = [
         'review' => $world->review->id, 'delivery' => $delivery->id, 'publication' => $world->publication('One')->id, 'item' => $world->item()->id, 'record' => $world->review->records()->first()->id,
         'criterion' => $world->review->criteria()->first()->id, 'membership' => $world->review->memberships()->first()->id, 'code' => $code->id, 'strategy' => $strategy->id, 'run' => $run->id, 'task' => $task->id, 'format' => 'ris', 'invitation' => 'none',
-        'rejection' => 'none', 'matching' => 'none', 'join' => 'none', 'recipe' => 'none', 'stage' => $world->review->firstStage()->id, 'shareOut' => 'none', 'fullText' => 'none', 'study' => 'none', 'markList' => 'none',
+        'rejection' => 'none', 'matching' => 'none', 'join' => 'none', 'recipe' => 'none', 'stage' => $world->review->firstStage()->id, 'shareOut' => 'none', 'fullText' => 'none', 'study' => 'none', 'markList' => 'none', 'source' => 'alder',
     ];
     $tried = 0;
     foreach (heronRoutes() as $route) {

@@ -355,7 +355,35 @@ it('says what the question leaves open, from its concepts, the thesauri and the 
     $strategy = app(ChangeStrategy::class)->create($world->people['specialist'], $world->review, 'Lamps', ['alder'], [], $lines);
     $page = html_entity_decode($this->actingAs($world->people['specialist'])->get("/reviews/{$world->review->id}/searches/{$strategy->id}")->assertOk()->getContent());
     [$wide, $narrow] = [number_format(countAt('alder', 'night* or light*')), number_format(countAt('alder', 'visor*'))];
-    expect($page)->toContain('The question names no outcome')->toContain('>Light exposure</button>')->toContain("“Everybody” is hardly bounded: {$wide} records in Alder, where the narrowest concept finds {$narrow}.")->toContain('“Sleep disorders” has no term yet.')->toContain('>Sleep disorders</button>')->toContain('The comparison is open.');
+    expect($page)->toContain('The question names no population (people), no intervention (what is done), no outcome (what is measured).');
+    expect(substr_count($page, '>Light exposure</button>'))->toBe(1)->and($page)->toContain("“Everybody” is hardly bounded: {$wide} records in Alder, where the narrowest concept finds {$narrow}.")->toContain('“Sleep disorders” has no term yet.')->toContain('>Sleep disorders</button>')->toContain('The comparison is open.');
+});
+
+it('looks for what a concept asks, not for the label it stands under, and sends a heading to its own concept', function () {
+    Standin::answers();
+    $world = new World;
+    $this->artisan('heron:thesauri');
+    $world->review->concepts()->delete();
+    $world->review->concepts()->createMany([['kind' => 'population', 'text' => 'nurses on nights'], ['kind' => 'intervention', 'text' => 'naps'], ['kind' => 'outcome', 'text' => 'tired people living at night']]);
+    $lines = new Lines([new StrategyLine('a', '', 'Population'), new StrategyLine('b', '', 'Intervention: naps'), new StrategyLine('c', '', 'Outcome: people living at night')]);
+    $strategy = app(ChangeStrategy::class)->create($world->people['specialist'], $world->review, 'Naps', ['alder'], [], $lines);
+    $page = html_entity_decode($this->actingAs($world->people['specialist'])->get("/reviews/{$world->review->id}/searches/{$strategy->id}")->assertOk()->getContent());
+    $offered = fn (string $block): array => preg_match_all('/find-heading\', JSON\.parse\(\'[^\']*"label":"([^"]+)","block":"'.$block.'"/', stripslashes(str_replace('\u0022', '"', $page)), $found) > 0 ? $found[1] : [];
+    expect($offered('a'))->toBe(['Nursing staff', 'Night work'])->and($offered('b'))->toBe(['Napping at work'])->and($offered('c'))->not->toContain('Rural population')->not->toContain('Population');
+});
+
+it('suggests while a term is being typed: what it finds, headings that go on from it, and their other names', function () {
+    Standin::answers();
+    $world = new World;
+    $this->artisan('heron:thesauri');
+    $suggest = fn (string $words): array => $this->getJson("/reviews/{$world->review->id}/thesauri/suggest?words={$words}&sources[]=alder&sources[]=none")->assertOk()->json();
+    $this->actingAs($world->people['specialist']);
+    $found = $suggest('napp');
+    expect(array_column($found['offers'], 'label'))->toContain('Napping at work')->and($found['finds'])->toBe([['source' => 'Alder', 'count' => countAt('alder', 'napp')]]);
+    $offer = array_column($found['offers'], null, 'label')['Napping at work'];
+    expect($offer['own'])->toBe(countAt('alder', 'alder.heading = "Napping at work"'))->and($offer['names'])->toContain('on-shift naps');
+    expect(array_column($suggest('night wo')['offers'], 'term')[0])->toBe('heading:"Night work"/narrower')->and($suggest('n'))->toBe(['finds' => [], 'offers' => []]);
+    expect($suggest('(night')['finds'])->toBe([]);
 });
 
 it('bounds what a pattern from a person can do', function (string $pattern, bool $taken) {

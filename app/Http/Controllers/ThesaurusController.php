@@ -11,6 +11,8 @@ use App\Models\Review;
 use App\Models\Scheme;
 use App\Queries\HeadingFinder;
 use App\Queries\Headings;
+use App\Queries\Suggestions;
+use App\Sources\Sources;
 use App\Support\Input;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\JsonResponse;
@@ -36,6 +38,13 @@ final class ThesaurusController extends Controller
         $given = $request->validate(['scheme' => ['required', 'string'], 'words' => ['required', 'string', 'max:200']]);
 
         return response()->json($finder->find($review, $this->headings($review, $given['scheme']), $given['words']));
+    }
+
+    public function suggest(Request $request, Review $review, Suggestions $suggestions, Sources $sources): JsonResponse
+    {
+        $given = $request->validate(['words' => ['required', 'string', 'max:200'], 'sources' => ['array', 'max:20'], 'sources.*' => ['string']]);
+
+        return response()->json($suggestions->of($review, $given['words'], array_values(array_filter($given['sources'] ?? [], $sources->has(...)))));
     }
 
     /** One heading with everything around it. */

@@ -66,8 +66,10 @@
                                 </tr>
                             </template>
                             @can('search', $review)
-                                <tr class="board-add"><td x-bind:colspan="columns">
-                                    <input class="input input-mono" x-on:keydown.enter.prevent="addTyped(block, $event)" x-on:paste="pasted(block, $event)" x-on:focus="focusBlock(block)" x-bind:aria-label="block.addWords" placeholder="Add a term, or paste a list of synonyms" maxlength="2000" autocomplete="off" spellcheck="false">
+                                <tr class="board-add"><td x-bind:colspan="columns"><div class="suggesting" x-data="suggest" data-suggest="{{ route('thesauri.suggest', $review, false) }}" x-on:focusout="left">
+                                    <input class="input input-mono" data-term-field x-on:keydown.enter.prevent="entered(block, $event)" x-on:keydown.down="intoList" x-on:keydown.escape="away()" x-on:input="suggest" x-on:paste="pasted(block, $event)" x-on:focus="focusBlock(block)" x-bind:aria-label="block.addWords" placeholder="Add a term, or paste a list of synonyms" maxlength="2000" autocomplete="off" spellcheck="false">
+                                    <x-suggestions add="addTaken(block)" />
+                                </div>
                                 </td></tr>
                             @endcan
                         </tbody>
@@ -94,7 +96,7 @@
                 </table>
                 <div x-show="isEmpty" x-cloak><x-empty title="No concept is on the board yet">Add the concepts of the question one by one: the people, what is done, what is measured. Each gets the headings and words that stand for it; the board joins them with OR, and the concepts with AND.</x-empty></div>
                 @foreach ($help as $one)
-                    <p class="section small help-line" x-show="lacksTerm({{ Js::from($one['block']) }})">{{ $one['text'] }} @foreach ($one['headings'] as $heading) <button type="button" class="tag tag-button" x-on:click="$dispatch('find-heading', {{ Js::from($heading) }})">{{ $heading }}</button> @endforeach</p>
+                    <p class="section small help-line" x-show="lacksTerm({{ Js::from($one['block']) }})">{{ $one['text'] }} @foreach ($one['headings'] as $heading) <button type="button" class="tag tag-button" x-on:click="$dispatch('find-heading', {{ Js::from(['label' => $heading, 'block' => $one['to']]) }})">{{ $heading }}</button> @endforeach</p>
                 @endforeach
             </div>
             @can('search', $review)

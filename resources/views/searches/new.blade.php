@@ -17,10 +17,13 @@
                         <div class="field concept-box">
                             <label for="block-{{ $i }}">Concept {{ $i + 1 }}</label>
                             <input class="input mb-1" id="block-{{ $i }}" name="blocks[{{ $i }}][name]" value="{{ $name }}" placeholder="{{ ['the people', 'what is done', 'what is measured'][$i] ?? 'another concept' }}" maxlength="200">
-                            <textarea class="input input-mono" name="blocks[{{ $i }}][terms]" rows="2" aria-label="Synonyms of concept {{ $i + 1 }}" placeholder="night shift OR night duty OR rota*" spellcheck="false">{{ old("blocks.{$i}.terms") }}</textarea>
+                            <div class="suggesting" x-data="suggest" data-suggest="{{ route('thesauri.suggest', $review, false) }}" x-on:focusout="left">
+                            <textarea class="input input-mono" data-term-field x-on:input="suggest" x-on:keydown.down="intoList" x-on:keydown.escape="away()" name="blocks[{{ $i }}][terms]" rows="2" aria-label="Synonyms of concept {{ $i + 1 }}" placeholder="night shift OR night duty OR rota*" spellcheck="false">{{ old("blocks.{$i}.terms") }}</textarea>
+                            <x-suggestions />
+                            </div>
                         </div>
                     @endforeach
-                    <p class="field-help">Synonyms separated by OR or by lines. Several words are searched side by side; * takes any ending. Leave boxes empty that you want to fill with headings later.</p>
+                    <p class="field-help">Synonyms separated by OR or by lines. While you type, the databases are asked what a term finds, and the thesauri for headings and other names. Several words are searched side by side; * takes any ending. Leave boxes empty that you want to fill with headings later.</p>
                 </div>
                 <div class="sheet-foot"><button class="button button-go">Build the board</button> <span class="small quiet">Nothing is fetched yet.</span></div>
             </form>
