@@ -8,6 +8,7 @@ use WaryHeron\Core\Search\Dialect\Dialect;
 use WaryHeron\Core\Search\Dialect\Dialects;
 use WaryHeron\Core\Search\Sql\HeadingNumbers;
 use WaryHeron\Core\Search\Sql\TableLayout;
+use WaryHeron\Standins\Corpus\ListedWords;
 use WaryHeron\Standins\Corpus\Study;
 use WaryHeron\Standins\Corpus\Thesaurus;
 
@@ -81,9 +82,11 @@ abstract class Service implements HeadingNumbers
         $limits = array_intersect_key(['year' => 'year', 'language' => 'language', 'type' => 'types[]', 'age' => 'ages[]', 'species' => 'species'], $this->dialect()->data['limits']);
         $exact = array_intersect_key(['doi' => 'doi', 'id' => 'identifier'], $this->dialect()->data['fields']);
 
+        $list = new ListedWords($this->table());
+
         return $this->thesaurusFile() === null
-            ? new TableLayout('words', 'journal_words', $exact, $limits, titleWords: 'title_words', authorWords: 'author_words')
-            : new TableLayout('words', 'journal_words', $exact, $limits, $this, 'headings', 'headings_above', 'major', 'major_above', 'qualified', 'title_words', 'author_words');
+            ? new TableLayout('words', 'journal_words', $exact, $limits, titleWords: 'title_words', authorWords: 'author_words', wordList: $list)
+            : new TableLayout('words', 'journal_words', $exact, $limits, $this, 'headings', 'headings_above', 'major', 'major_above', 'qualified', 'title_words', 'author_words', wordList: $list);
     }
 
     /** The thesaurus is only read where a query names a heading. */

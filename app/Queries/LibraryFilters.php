@@ -192,6 +192,7 @@ final readonly class LibraryFilters
             limits: ['year' => 'publications.year', 'language' => 'lower(publications.language)', 'type' => 'publications.type'],
             titleWords: 'publications.title_words',
             related: TeamFields::of($review, $user),
+            wordList: new ReviewWords($review->id),
         )))->condition($query->root);
         if (substr_count($condition->text, 'EXISTS') > self::MOST_RELATED) {
             throw new CannotAnswer('At most '.self::MOST_RELATED.' notes, tags and decisions can be asked for at once. Ask for fewer.');

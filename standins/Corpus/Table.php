@@ -49,6 +49,8 @@ final readonly class Table
         foreach (self::ARRAYS as $column) {
             $this->database->exec("CREATE INDEX ON {$table} USING gin ({$column}) WITH (fastupdate = off)");
         }
+        $all = 'SELECT words || title_words || author_words || journal_words FROM '.$table;
+        $this->database->exec("DROP TABLE IF EXISTS {$table}_list; CREATE TABLE {$table}_list AS SELECT word COLLATE \"C\" AS word FROM ts_stat('{$all}'); CREATE UNIQUE INDEX ON {$table}_list (word)");
         $this->database->commit();
         // marks all pages as visible to everybody, so that counts which the index answers do not look at the rows at all
         $this->database->exec("VACUUM (ANALYZE) {$table}");
@@ -69,7 +71,7 @@ final readonly class Table
     /** How many records there are; 0 where none were made yet, or in the shape of an earlier version. */
     public function size(): int
     {
-        $isCurrent = $this->value("SELECT to_regclass('{$this->service->table()}_text')");
+        $isCurrent = $this->value("SELECT to_regclass('{$this->service->table()}_list')");
 
         return $isCurrent !== null ? (int) $this->value("SELECT count(*) FROM {$this->service->table()}") : 0;
     }

@@ -252,3 +252,17 @@ it('removes publications with a reason and brings them back with all that was sa
     expect($states())->toBe($before)->and($world->review->fresh()->publications()->whereNotNull('removed_at')->count())->toBe(0);
     $this->get("/reviews/{$world->review->id}/publications/{$world->publication('Shifts')->id}")->assertSeeText('Removed from the review: =Language')->assertSeeText('Brought back');
 });
+
+it('finds what masked words stand for, also words that came later', function () {
+    $world = (new World)->withCriteria();
+    $world->deliver([['TI' => 'Behaviour of women'], ['TI' => 'Behavior of a woman'], ['TI' => 'Behave']]);
+    $found = function (string $query) use ($world): array {
+        $page = html_entity_decode($this->actingAs($world->people['anna'])->get("/reviews/{$world->review->id}/records?q=".urlencode($query))->assertOk()->getContent());
+
+        return array_values(array_filter(['Behaviour of women', 'Behavior of a woman', 'Behave', 'Womanly lamps'], fn (string $title): bool => str_contains($page, "{$title}")));
+    };
+    expect($found('behavio*r'))->toBe(['Behaviour of women', 'Behavior of a woman'])->and($found('title:wom?n'))->toBe(['Behaviour of women', 'Behavior of a woman'])
+        ->and($found('"behavio~r of women"'))->toBe(['Behaviour of women'])->and($found('xylo*phone'))->toBe([]);
+    $world->deliver([['TI' => 'Womanly lamps']], 'Later');
+    expect($found('*manly'))->toBe(['Womanly lamps']);
+});

@@ -10,6 +10,7 @@ use WaryHeron\Core\Search\Query\Node\Operation;
 use WaryHeron\Core\Search\Query\Node\Phrase;
 use WaryHeron\Core\Search\Query\Node\Word;
 use WaryHeron\Core\Search\Query\Operator;
+use WaryHeron\Core\Search\Text\Mask;
 use WaryHeron\Core\Search\Text\Words;
 use WaryHeron\Standins\Corpus\StudyWriter;
 use WaryHeron\Standins\Service;
@@ -73,7 +74,7 @@ final class PlainSearch
     {
         $run = [];
         foreach ($typed as $word) {
-            $parts = Words::of($word->text);
+            $parts = $word->isMasked() ? Mask::words($word->text) : Words::of($word->text);
             foreach ($parts as $i => $part) {
                 $run[] = [$part, $word->truncated && $i === count($parts) - 1];
             }
@@ -82,7 +83,7 @@ final class PlainSearch
         foreach (array_keys($words) as $at) {
             foreach ($run as $i => [$text, $truncated]) {
                 $word = $words[$at + $i] ?? null;
-                if ($word === null || ($truncated ? ! str_starts_with($word, $text) : $word !== $text)) {
+                if ($word === null || ! self::standsFor($text.($truncated ? '*' : ''), $word)) {
                     continue 2;
                 }
             }
@@ -104,5 +105,22 @@ final class PlainSearch
         }
 
         return $found;
+    }
+
+    /** Letter by letter, without patterns. */
+    private static function standsFor(string $masked, string $word): bool
+    {
+        if ($masked === '') {
+            return $word === '';
+        }
+        $rest = mb_substr($masked, 1);
+        $after = mb_substr($word, 1);
+
+        return match ($masked[0]) {
+            '*' => self::standsFor($rest, $word) || ($word !== '' && self::standsFor($masked, $after)),
+            '?' => $word !== '' && self::standsFor($rest, $after),
+            '~' => self::standsFor($rest, $word) || ($word !== '' && self::standsFor($rest, $after)),
+            default => $word !== '' && mb_substr($masked, 0, 1) === mb_substr($word, 0, 1) && self::standsFor($rest, $after),
+        };
     }
 }

@@ -12,6 +12,7 @@ use App\Models\Join;
 use App\Models\Publication;
 use App\Models\Record;
 use App\Models\User;
+use App\Queries\ReviewWords;
 use Illuminate\Support\Facades\DB;
 use WaryHeron\Core\Screening\ItemState;
 
@@ -72,7 +73,9 @@ final readonly class JoinPublications
                 $back = Publication::query()->findOrFail($join->gone);
                 $back->update(['merged_into' => null]);
             } else {
-                $back = new Publication([...$this->values->values($own), 'review_id' => $join->review_id, 'chosen' => $join->chosen]);
+                $values = $this->values->values($own);
+                ReviewWords::add($join->review_id, ReviewWords::of((string) $values['words']));
+                $back = new Publication([...$values, 'review_id' => $join->review_id, 'chosen' => $join->chosen]);
                 $back->id = $join->gone;
                 $back->save();
                 Item::query()->create(['review_id' => $join->review_id, 'publication_id' => $back->id, 'stage_id' => $back->review->firstStage()->id]);

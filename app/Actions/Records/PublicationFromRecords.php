@@ -7,6 +7,7 @@ namespace App\Actions\Records;
 use App\Models\Publication;
 use App\Models\Record;
 use App\Queries\KeptReference;
+use App\Queries\ReviewWords;
 use WaryHeron\Core\Bibliography\Language;
 use WaryHeron\Core\Bibliography\Name;
 use WaryHeron\Core\Bibliography\Reference;
@@ -31,7 +32,9 @@ final class PublicationFromRecords
     {
         /** @var non-empty-list<Record> $records */
         $records = $publication->records()->get()->all();
-        $publication->update($this->values($records, array_values($publication->chosen)));
+        $values = $this->values($records, array_values($publication->chosen));
+        $publication->update($values);
+        ReviewWords::add($publication->review_id, ReviewWords::of((string) $values['words']));
     }
 
     /** @return array<string, string|int|null> columns but for the keys and the count */

@@ -6,6 +6,7 @@ namespace App\Actions\Records;
 
 use App\Models\Delivery;
 use App\Models\Publication;
+use App\Queries\ReviewWords;
 use App\Support\Copy;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
@@ -24,6 +25,14 @@ final class TakeInRecords
     private const RECORD = ['id', 'review_id', 'delivery_id', 'publication_id', 'position', 'line', 'doi_key', 'work_key', 'reference', 'source', 'created_at'];
 
     private const ITEM = ['id', 'review_id', 'publication_id', 'stage_id', 'created_at', 'updated_at'];
+
+    /** So many words are remembered as listed; beyond, they are listed again, which does no harm. */
+    private const REMEMBERED = 300_000;
+
+    /** @var array<string|int, true> */
+    private array $listed = [];
+
+    private string $listedFor = '';
 
     public function __construct(private readonly PublicationFromRecords $values)
     {
@@ -118,9 +127,32 @@ final class TakeInRecords
         Copy::into('items', self::ITEM, $items);
         Copy::into('records', self::RECORD, $records);
         Copy::into('rejections', ['id', 'review_id', 'delivery_id', 'position', 'line', 'message', 'text'], $rejections);
+        $this->list($delivery->review_id, array_map(fn (array $one): string => (string) $one['words'], $publications));
         $this->refresh($delivery->review_id, array_map(strval(...), array_keys($joined)));
 
         return ['kept' => count($records), 'already_here' => array_sum($joined), 'new' => count($publications)];
+    }
+
+    /**
+     * Lists words that this delivery has not brought before.
+     *
+     * @param  array<string>  $tsvectors
+     */
+    private function list(string $reviewId, array $tsvectors): void
+    {
+        if ($this->listedFor !== $reviewId || count($this->listed) > self::REMEMBERED) {
+            [$this->listedFor, $this->listed] = [$reviewId, []];
+        }
+        $new = [];
+        foreach ($tsvectors as $tsvector) {
+            foreach (ReviewWords::of($tsvector) as $word) {
+                if (! isset($this->listed[$word])) {
+                    $this->listed[$word] = true;
+                    $new[] = $word;
+                }
+            }
+        }
+        ReviewWords::add($reviewId, $new);
     }
 
     /**
@@ -139,6 +171,7 @@ final class TakeInRecords
             $records = $publication->records->all();
             $changes[] = ['id' => $publication->id, ...$this->values->values($records, array_values($publication->chosen))];
         }
+        $this->list($reviewId, array_map(fn (array $change): string => (string) ($change['words'] ?? ''), $changes));
         DB::update(<<<'SQL'
             UPDATE publications p SET title = c.title, authors = c.authors, first_author = c.first_author, year = c.year, journal = c.journal, place = c.place, doi = c.doi, abstract = c.abstract,
                 type = c.type, language = c.language, sort_title = c.sort_title, words = c.words::tsvector, records_count = c.records_count, updated_at = now()

@@ -18,9 +18,9 @@ final class DialectFile
 
     private const LARGEST = 64_000;
 
-    private const KEYS = ['name', 'title', 'boolean', 'fields', 'fieldForm', 'fieldScope', 'fieldJoin', 'plainWord', 'escape', 'escaped', 'truncation', 'proximity', 'heading', 'limits', 'lines', 'longest', 'reader'];
+    private const KEYS = ['name', 'title', 'boolean', 'fields', 'fieldForm', 'fieldScope', 'fieldJoin', 'plainWord', 'escape', 'escaped', 'truncation', 'masking', 'proximity', 'heading', 'limits', 'lines', 'longest', 'reader'];
 
-    private const OPTIONAL = ['fieldJoin', 'escaped', 'longest', 'reader'];
+    private const OPTIONAL = ['fieldJoin', 'masking', 'escaped', 'longest', 'reader'];
 
     /** @var list<string> */
     private array $problems = [];
@@ -76,6 +76,7 @@ final class DialectFile
             $this->optionalText($key, $this->data[$key] ?? null);
         }
         $this->truncation();
+        $this->masking();
         if ($this->forms('proximity', $this->data['proximity'], ['form' => ['{left}', '{right}'], 'binds' => []], true)) {
             $this->oneOf('proximity.binds', $this->data['proximity']['binds'], ['as-boolean', 'tightest']);
             $this->wholeNumber('proximity.furthest', $this->data['proximity']['furthest'] ?? null);
@@ -128,6 +129,28 @@ final class DialectFile
         }
         $this->text('truncation.sign', $this->data['truncation']['sign'] ?? null);
         $this->wholeNumber('truncation.minimumStem', $this->data['truncation']['minimumStem'] ?? null);
+    }
+
+    private function masking(): void
+    {
+        $masking = $this->data['masking'] ?? null;
+        if ($masking === null) {
+            return;
+        }
+        if (! is_array($masking) || array_diff(array_keys($masking), ['one', 'any', 'maybe']) !== []) {
+            $this->problems[] = '“masking” says the signs for letters within a word: one, any number, and maybe one (“one”, “any”, “maybe”), each a sign or null.';
+
+            return;
+        }
+        $signs = array_filter($masking, fn (mixed $sign): bool => $sign !== null);
+        foreach ($signs as $key => $sign) {
+            if (! is_string($sign) || preg_match('/^[^\p{L}\p{N}\s"()]{1,3}$/u', $sign) !== 1) {
+                $this->problems[] = "“masking.{$key}” is one to three signs that are no letters, blanks, quotation marks or brackets.";
+            }
+        }
+        if (count(array_unique(array_filter($signs, is_string(...)))) < count($signs)) {
+            $this->problems[] = 'Each of the signs in “masking” stands for something else.';
+        }
     }
 
     private function limits(): void

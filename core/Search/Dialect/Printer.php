@@ -17,6 +17,7 @@ use WaryHeron\Core\Search\Query\Node\Operation;
 use WaryHeron\Core\Search\Query\Node\Phrase;
 use WaryHeron\Core\Search\Query\Node\Word;
 use WaryHeron\Core\Search\Query\Operator;
+use WaryHeron\Core\Search\Text\Mask;
 
 /** Prints a query in a dialect, with a note for everything the dialect cannot say. Brackets are its business alone. */
 final class Printer
@@ -211,8 +212,9 @@ final class Printer
     private function wordText(Word $word): string
     {
         $text = $this->masked($word);
+        $bare = str_replace(str_split(Mask::SIGNS), '', $word->text);
 
-        return preg_match($this->dialect->data['plainWord'], $word->text) === 1 ? $text : "\"{$text}\"";
+        return preg_match($this->dialect->data['plainWord'], $bare) === 1 ? $text : "\"{$text}\"";
     }
 
     private function phraseText(Phrase $phrase): string
@@ -222,23 +224,63 @@ final class Printer
 
     private function masked(Word $word): string
     {
-        $text = $this->escaped($word->text);
+        return $word->isMasked() ? $this->withMasks($word) : $this->escaped($word->text).$this->ending($word);
+    }
+
+    /** The sign for any ending, where the word asks for one and there is one. */
+    private function ending(Word $word): string
+    {
         if (! $word->truncated) {
-            return $text;
+            return '';
         }
         $truncation = $this->dialect->data['truncation'];
         if ($truncation === null) {
             $this->notes[] = TranslationNote::changed("{$word->text}*", 'no truncation here; searched as the bare word, which finds less; write the endings out');
 
-            return $text;
+            return '';
         }
         if (mb_strlen($word->text) < $truncation['minimumStem']) {
             $this->notes[] = TranslationNote::changed("{$word->text}*", "at least {$truncation['minimumStem']} letters are needed before the sign here; searched as the bare word, which finds less; write the endings out");
 
-            return $text;
+            return '';
         }
 
-        return $text.$truncation['sign'];
+        return $truncation['sign'];
+    }
+
+    /** Letters with the signs that stand for letters here; what has no sign is said by a wider one, by the ending, or not at all. */
+    private function withMasks(Word $word): string
+    {
+        $signs = $this->dialect->data['masking'] ?? [];
+        $any = $signs['any'] ?? null;
+        $own = [Mask::ANY => $any, Mask::ONE => $signs['one'] ?? $any, Mask::MAYBE => $signs['maybe'] ?? $any];
+        $shown = $word->text.($word->truncated ? '*' : '');
+        $used = array_filter(array_keys($own), fn (string $mask): bool => str_contains($word->text, $mask));
+        if (array_filter($used, fn (string $mask): bool => $own[$mask] === null) !== []) {
+            return $this->cutAtMask($word, $shown);
+        }
+        foreach ([Mask::ONE => ['one', 'one letter'], Mask::MAYBE => ['maybe', 'one letter or none']] as $mask => [$key, $words]) {
+            if (in_array($mask, $used, true) && ($signs[$key] ?? null) === null) {
+                $this->notes[] = TranslationNote::changed($shown, "no sign for {$words} here; searched with the sign for any number of letters, which finds more");
+            }
+        }
+        $pieces = preg_split('/([*?~])/', $word->text, -1, PREG_SPLIT_DELIM_CAPTURE) ?: [];
+
+        return implode('', array_map(fn (string $piece): string => $own[$piece] ?? $this->escaped($piece), $pieces)).$this->ending($word);
+    }
+
+    private function cutAtMask(Word $word, string $shown): string
+    {
+        $beginning = Mask::beginning($word->text);
+        $truncation = $this->dialect->data['truncation'];
+        if ($truncation !== null && mb_strlen($beginning) >= $truncation['minimumStem']) {
+            $this->notes[] = TranslationNote::changed($shown, "no sign for letters within a word here; searched as “{$beginning}{$truncation['sign']}”, which finds more");
+
+            return $this->escaped($beginning).$truncation['sign'];
+        }
+        $this->notes[] = TranslationNote::lost($shown, 'no sign for letters within a word here, and too few letters before it; write the spellings out');
+
+        return $this->escaped(str_replace(str_split(Mask::SIGNS), '', $word->text));
     }
 
     private function escaped(string $text): string

@@ -14,6 +14,7 @@ use WaryHeron\Core\Search\Query\Node\Node;
 use WaryHeron\Core\Search\Query\Node\Operation;
 use WaryHeron\Core\Search\Query\Node\Phrase;
 use WaryHeron\Core\Search\Query\Node\Word;
+use WaryHeron\Core\Search\Text\Mask;
 use WaryHeron\Core\Search\Text\Words;
 
 /**
@@ -220,7 +221,7 @@ final class Parser
     {
         $words = [];
         foreach (preg_split('/\s+/u', trim($token->text), -1, PREG_SPLIT_NO_EMPTY) ?: [] as $typed) {
-            if (Words::of(rtrim($typed, '*')) !== [] || str_ends_with($typed, '*')) {
+            if (Words::of($typed) !== [] || str_ends_with($typed, '*')) {
                 $words[] = $this->word($typed, $token->span);
             }
         }
@@ -238,12 +239,11 @@ final class Parser
     {
         $stem = rtrim($typed, '*');
         $truncated = $stem !== $typed;
-        if (str_contains($stem, '*')) {
-            $this->problem(ProblemKind::UnexpectedSign, $span, 'the * goes at the end of a word, for any ending.');
-            $stem = strstr($stem, '*', true) ?: '';
-        }
-        if ($truncated && mb_strlen(implode('', Words::of($stem))) < self::SHORTEST_STEM) {
-            $this->problem(ProblemKind::ShortStem, $span, 'at least '.self::SHORTEST_STEM.' letters are needed before the *.');
+        $isMasked = Mask::isIn($stem);
+        $least = $isMasked ? Mask::LETTERS : ($truncated ? self::SHORTEST_STEM : 0);
+        if (Mask::letters($stem) < $least && ($truncated || Mask::letters($stem) > 0)) {
+            $signs = $isMasked ? 'beside '.implode(' ', array_unique(str_split((string) preg_replace('/[^*?~]+/u', '', $typed)))) : 'before the *';
+            $this->problem(ProblemKind::ShortStem, $span, "at least {$least} letters are needed {$signs}.");
 
             return new Missing;
         }

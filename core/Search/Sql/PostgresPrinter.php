@@ -16,6 +16,7 @@ use WaryHeron\Core\Search\Query\Node\Phrase;
 use WaryHeron\Core\Search\Query\Node\Word;
 use WaryHeron\Core\Search\Query\Operator;
 use WaryHeron\Core\Search\Text\IndexedText;
+use WaryHeron\Core\Search\Text\Mask;
 use WaryHeron\Core\Search\Text\Words;
 
 /**
@@ -30,6 +31,9 @@ final readonly class PostgresPrinter
     /** The most alternatives in one tsquery. */
     private const TOGETHER = 200;
 
+    /** The most words that a masked word may stand for. */
+    private const WRITTEN_OUT = 400;
+
     /** Bytes of one proximity written out. */
     private const LONGEST_NEAR = 300_000;
 
@@ -43,7 +47,7 @@ final readonly class PostgresPrinter
         $words = [];
         $collect = function (Node $one) use (&$collect, &$words): void {
             match (true) {
-                $one instanceof Word => array_push($words, ...array_map(fn (string $part): string => "'".mb_strcut($part, 0, IndexedText::LONGEST_WORD)."'".($one->truncated ? ':*' : ''), Words::of($one->text))),
+                $one instanceof Word => array_push($words, ...self::rankedBy($one)),
                 $one instanceof Phrase => array_map($collect, $one->words),
                 $one instanceof Near => array_map($collect, [$one->left, $one->right]),
                 $one instanceof Fielded => $collect($one->inner),
@@ -199,7 +203,7 @@ final readonly class PostgresPrinter
         $values = [];
         foreach ($node instanceof Operation && $node->operator === Operator::Or ? $node->operands : [$node] as $operand) {
             $values[] = match (true) {
-                $operand instanceof Word && ! $operand->truncated => mb_strtolower($operand->text),
+                $operand instanceof Word && ! $operand->truncated && ! $operand->isMasked() => mb_strtolower($operand->text),
                 $operand instanceof Phrase => mb_strtolower(implode(' ', array_map(fn (Word $w): string => $w->text, $operand->words))),
                 default => throw CannotAnswer::because("The field “{$field->value}” is compared whole: give it a value, or several joined by OR."),
             };
@@ -327,16 +331,54 @@ final readonly class PostgresPrinter
     {
         $lexemes = [];
         foreach ($words as $word) {
-            $parts = Words::of($word->text);
+            $parts = $word->isMasked() ? Mask::words($word->text) : Words::of($word->text);
             foreach ($parts as $i => $part) {
-                $flags = ($word->truncated && $i === count($parts) - 1 ? '*' : '').$weights;
+                $mayGoOn = $word->truncated && $i === count($parts) - 1;
+                if (Mask::isIn($part)) {
+                    $lexemes[] = $this->written($part.($mayGoOn ? Mask::ANY : ''), $weights);
+
+                    continue;
+                }
                 // longer words are not in the index, and PostgreSQL refuses them in a query
-                $part = mb_strcut($part, 0, IndexedText::LONGEST_WORD + 1);
-                $lexemes[] = "'{$part}'".($flags === '' ? '' : ":{$flags}");
+                $lexemes[] = self::lexeme(mb_strcut($part, 0, IndexedText::LONGEST_WORD + 1), ($mayGoOn ? '*' : '').$weights);
             }
         }
 
         return count($lexemes) === 1 ? $lexemes[0] : '('.implode(' <-> ', $lexemes).')';
+    }
+
+    private static function lexeme(string $word, string $flags): string
+    {
+        return "'{$word}'".($flags === '' ? '' : ":{$flags}");
+    }
+
+    /** What a masked word stands for in this index, any of it. */
+    private function written(string $masked, string $weights): string
+    {
+        $list = $this->table->wordList ?? throw CannotAnswer::because('Signs for letters within a word are not understood here.');
+        $words = $list->matching(Mask::pattern($masked), self::WRITTEN_OUT + 1);
+        if (count($words) > self::WRITTEN_OUT) {
+            throw CannotAnswer::because("“{$masked}” stands for more than ".self::WRITTEN_OUT.' words here. Write more of its letters.');
+        }
+        sort($words);
+        // a sign that is no word, where there is none: it finds nothing
+        $lexemes = array_map(fn (string $word): string => self::lexeme($word, $weights), $words === [] ? ['~'] : $words);
+
+        return count($lexemes) === 1 ? $lexemes[0] : '('.implode(' | ', $lexemes).')';
+    }
+
+    /** @return list<string> */
+    private static function rankedBy(Word $word): array
+    {
+        $lexemes = [];
+        foreach ($word->isMasked() ? Mask::words($word->text) : Words::of($word->text) as $part) {
+            $known = Mask::beginning($part);
+            if ($known !== '') {
+                $lexemes[] = "'".mb_strcut($known, 0, IndexedText::LONGEST_WORD)."'".($word->truncated || $known !== $part ? ':*' : '');
+            }
+        }
+
+        return $lexemes;
     }
 
     private function near(Near $node, string $weights): ?string

@@ -15,7 +15,7 @@ use WaryHeron\Core\Search\Query\Operator;
 /** Finds in a text the words and phrases that queries look for, and of which query each is; what a NOT takes away is not marked. */
 final class Highlighter
 {
-    /** @var array<string, list<array{string, list<array{string, bool}>}>> by the first letter: the query's key and a run of words, each with whether any ending may follow */
+    /** @var array<string, list<array{string, list<array{string, bool}>}>> by the first letter, or nothing where that may be any: the query's key and a run of words, each with whether any ending may follow */
     private array $runs = [];
 
     private string $key = '';
@@ -43,7 +43,7 @@ final class Highlighter
         $words = Words::placed($text);
         $marks = [];
         foreach ($words as $at => $word) {
-            foreach ($this->runs[$word['word'][0]] ?? [] as [$key, $run]) {
+            foreach ([...$this->runs[$word['word'][0]] ?? [], ...$this->runs[''] ?? []] as [$key, $run]) {
                 if ($this->matches($run, $words, $at)) {
                     $last = $words[$at + count($run) - 1];
                     $marks[] = [$words[$at]['offset'], $last['offset'] + $last['length'], $key];
@@ -74,13 +74,13 @@ final class Highlighter
     {
         $run = [];
         foreach ($typed as $word) {
-            $parts = Words::of($word->text);
+            $parts = $word->isMasked() ? Mask::words($word->text) : Words::of($word->text);
             foreach ($parts as $i => $part) {
                 $run[] = [$part, $word->truncated && $i === count($parts) - 1];
             }
         }
         if ($run !== []) {
-            $this->runs[$run[0][0][0]][] = [$this->key, $run];
+            $this->runs[Mask::isIn($run[0][0][0]) ? '' : $run[0][0][0]][] = [$this->key, $run];
         }
     }
 
@@ -92,12 +92,21 @@ final class Highlighter
     {
         foreach ($run as $i => [$text, $truncated]) {
             $word = $words[$at + $i]['word'] ?? null;
-            if ($word === null || ($truncated ? ! str_starts_with($word, $text) : $word !== $text)) {
+            if ($word === null || ! self::isSaid($text, $truncated, $word)) {
                 return false;
             }
         }
 
         return true;
+    }
+
+    private static function isSaid(string $text, bool $truncated, string $word): bool
+    {
+        if (Mask::isIn($text)) {
+            return preg_match('/'.Mask::pattern($text.($truncated ? Mask::ANY : '')).'/u', $word) === 1;
+        }
+
+        return $truncated ? str_starts_with($word, $text) : $word === $text;
     }
 
     /**

@@ -78,13 +78,14 @@ it('reads the command language', function (string $command, string $meaning) {
 })->with([
     ['FIND night AND shift OR rota?', 'night AND shift OR rota*'], ['a OR b AND c', '(a OR b) AND c'], ['f TI,AB=(lamp? %3 lux)', 'title,abstract:(lamp* NEAR/3 lux)'],
     ['SH="Night work" NOT SH+N=Farming', 'heading:"Night work" NOT heading:"Farming"/narrower'], ['S1 AND (S2 OR S3)', '#1 AND (#2 OR #3)'], ['PY=2005- and LA=english', 'year:2005- AND language:english'], ['find', 'find'],
+    ['behavio?r AND wom#n', 'behavio*r AND wom?n'], ['"li#ht shift?"', '"li?ht shift*"'], ['?ycin', '*ycin'], ['lamp~', 'lamp'],
 ]);
 
 it('names the column of a mistake in a command', function (string $command, string $problem) {
     expect(fn () => CclParser::parse($command, Dialects::named('ccl')))->toThrow(CclProblem::class, $problem);
 })->with([
     ['light (', 'Column 7: AND, OR or NOT'], ['(light', 'Column 1: this bracket'], ['ZZ=light', 'Column 1: “ZZ” is no field'], ['li?', 'Column 1: at least 3'], ['light AND', 'Column 10: the command ends'],
-    ['"light', 'Column 1: this quotation'], ['a %99 b', 'Column 3: the distance'], ['TI=SH=x', 'Column 4: a heading'], ['PY=20', 'Column 4: years'], [str_repeat('(', 99), 'nested deeper'], ['li?ht', 'at the end of a word only'],
+    ['"light', 'Column 1: this quotation'], ['a %99 b', 'Column 3: the distance'], ['TI=SH=x', 'Column 4: a heading'], ['PY=20', 'Column 4: years'], [str_repeat('(', 99), 'nested deeper'], ['l?t', 'beside signs that stand for letters'], ['l#t?', 'at least 3'],
 ]);
 
 it('knows its own by name', function () {

@@ -18,7 +18,7 @@ use WaryHeron\Core\Search\Query\Operator;
 /** Trees of every shape that the language can say, for round trips. */
 final class RandomQuery
 {
-    private const WORDS = ['light', 'lamp', 'night', 'shift', 'nurses', 'alertness', 'errors', 'sleep', 'bright', 'bright-light', 'lux', '1,500', 'mélatonine'];
+    private const WORDS = ['wom?n', 'sh*ft', '*ight', 'light', 'lamp', 'night', 'shift', 'nurses', 'alertness', 'errors', 'sleep', 'bright', 'bright-light', 'lux', '1,500', 'mélatonine'];
 
     public function __construct(private readonly Randomizer $random, private readonly bool $fields = true, private readonly bool $onlyText = false)
     {

@@ -17,6 +17,7 @@ use WaryHeron\Core\Search\Query\Node\Operation;
 use WaryHeron\Core\Search\Query\Node\Phrase;
 use WaryHeron\Core\Search\Query\Node\Word;
 use WaryHeron\Core\Search\Query\Operator;
+use WaryHeron\Core\Search\Text\Mask;
 use WaryHeron\Core\Search\Text\Words;
 
 /**
@@ -289,19 +290,38 @@ final class CclParser
     private function word(string $typed, int $column): Word
     {
         $stem = $this->mask !== '' && str_ends_with($typed, $this->mask) ? substr($typed, 0, -strlen($this->mask)) : $typed;
-        if ($this->mask !== '' && str_contains($stem, $this->mask)) {
-            throw new CclProblem("{$this->mask} is understood at the end of a word only.", $column);
-        }
+        $isCut = $stem !== $typed;
+        $stem = $this->withOurMasks($stem, $column);
         $letters = mb_strlen(implode('', Words::of($stem)));
         if ($letters === 0) {
             throw new CclProblem("“{$typed}” has no letter or digit to search for.", $column);
         }
         $least = $this->dialect->data['truncation']['minimumStem'] ?? 0;
-        if ($stem !== $typed && $letters < $least) {
+        if ($isCut && $letters < $least) {
             throw new CclProblem("at least {$least} letters are needed before {$this->mask}.", $column);
         }
 
-        return new Word($stem, $stem !== $typed);
+        return new Word($stem, $isCut);
+    }
+
+    /** The word with our signs for the dialect's. */
+    private function withOurMasks(string $word, int $column): string
+    {
+        $masking = array_filter($this->dialect->data['masking'] ?? []);
+        $word = str_replace(array_diff(str_split(Mask::SIGNS), $masking, [$this->mask]), '', $word);
+        if ($this->mask !== '' && ! in_array($this->mask, $masking, true) && str_contains($word, $this->mask)) {
+            throw new CclProblem("{$this->mask} is understood at the end of a word only.", $column);
+        }
+        $ours = [];
+        foreach (['one' => Mask::ONE, 'any' => Mask::ANY, 'maybe' => Mask::MAYBE] as $key => $mask) {
+            $ours += isset($masking[$key]) ? [$masking[$key] => $mask] : [];
+        }
+        $word = strtr($word, $ours);
+        if (Mask::isIn($word) && Mask::letters($word) < Mask::LETTERS) {
+            throw new CclProblem('at least '.Mask::LETTERS.' letters are needed beside signs that stand for letters.', $column);
+        }
+
+        return $word;
     }
 
     private function isWord(string $word): bool

@@ -16,6 +16,7 @@ use WaryHeron\Core\Search\Query\Node\Operation;
 use WaryHeron\Core\Search\Query\Node\Phrase;
 use WaryHeron\Core\Search\Query\Node\Word;
 use WaryHeron\Core\Search\Query\Operator;
+use WaryHeron\Core\Search\Text\Mask;
 use WaryHeron\Core\Search\Text\Words;
 
 /**
@@ -386,23 +387,36 @@ final class CqlParser
             $sign = $typed[$i];
             if ($sign === '\\' && $i + 1 < $length) {
                 $i++;
-                $text .= $typed[$i] === '*' ? '' : $typed[$i]; // a literal * is no part of a word
-            } elseif ($sign === '*') {
-                $i === $length - 1 ? $truncated = true : throw new CqlProblem(28, '* is understood at the end of a word only', $column);
-            } elseif ($sign === '?') {
-                throw new CqlProblem(28, '?', $column);
+                $text .= str_contains(Mask::SIGNS, $typed[$i]) ? '' : $typed[$i]; // a literal sign is no part of a word
+            } elseif ($sign === '*' && $i === $length - 1) {
+                $truncated = true;
+            } elseif ($sign === '*' || $sign === '?') {
+                $text .= $this->mask($sign, $column);
             } elseif ($sign === '^') {
                 throw new CqlProblem(31, '^', $column);
             } else {
-                $text .= $sign;
+                $text .= $sign === Mask::MAYBE ? '' : $sign;
             }
         }
         $length = mb_strlen(implode('', Words::of($text)));
+        if (Mask::isIn($text) && $length < Mask::LETTERS) {
+            throw new CqlProblem(29, $typed, $column);
+        }
         if ($truncated && $length < ($this->dialect->data['truncation']['minimumStem'] ?? PHP_INT_MAX)) {
             throw new CqlProblem(29, $typed, $column);
         }
 
         return $length === 0 ? null : new Word($text, $truncated);
+    }
+
+    /** CQL has * for any number of letters and ? for one, as we have; which of them a database understands its dialect says. */
+    private function mask(string $sign, int $column): string
+    {
+        if (($this->dialect->data['masking'][$sign === '*' ? 'any' : 'one'] ?? null) === null) {
+            throw new CqlProblem(28, $sign === '*' ? '* is understood at the end of a word only' : $sign, $column);
+        }
+
+        return $sign === '*' ? Mask::ANY : Mask::ONE;
     }
 
     private function literal(CqlToken $term): string
