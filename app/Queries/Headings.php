@@ -81,10 +81,17 @@ final class Headings implements TargetHeadings
         $sharing = $this->table()->whereRaw('names && ?::text[]', [self::array($names)])
             ->orderByRaw('array_position(?::text[], folded) NULLS LAST, label', [self::array($names)])->limit(6)->pluck('label')->all();
         $offered = array_map(fn (Offer $offer): string => $offer->concept->label, array_slice($this->offers($label), 0, 4));
-        $ruledOut = DB::table('heading_mappings')->where('review_id', $this->review->id)->where('scheme_id', $this->scheme->id)->where('label', $label)->where('is_confirmed', false)->pluck('stands_for')->all();
 
         /** @var list<string> */
-        return array_values(array_diff(array_unique([...$sharing, ...$offered]), $ruledOut));
+        return array_values(array_diff(array_unique([...$sharing, ...$offered]), $this->refused($label)));
+    }
+
+    /** @return list<string> headings here of which a person said that they do not stand for it */
+    public function refused(string $label): array
+    {
+        /** @var list<string> */
+        return DB::table('heading_mappings')->where('review_id', $this->review->id)->where('scheme_id', $this->scheme->id)
+            ->where('label', $label)->where('is_confirmed', false)->orderBy('stands_for')->pluck('stands_for')->all();
     }
 
     public function narrower(string $label): array

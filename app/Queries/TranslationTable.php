@@ -14,6 +14,8 @@ use App\Sources\Sources;
 use WaryHeron\Core\Search\Dialect\BadDialect;
 use WaryHeron\Core\Search\Dialect\Dialect;
 use WaryHeron\Core\Search\Query\Node\Heading;
+use WaryHeron\Core\Search\Query\Node\Node;
+use WaryHeron\Core\Search\Query\Tree;
 use WaryHeron\Core\Search\Strategy\BadStrategy;
 use WaryHeron\Core\Search\Strategy\Strategy as Lines;
 use WaryHeron\Core\Search\Strategy\Translation;
@@ -22,6 +24,8 @@ use WaryHeron\Core\Search\Strategy\Translation;
 final readonly class TranslationTable
 {
     private const SECONDS = 2.5;
+
+    private const CANDIDATES = 5;
 
     public function __construct(private Sources $sources, private Compiler $compiler, private Counts $counts)
     {
@@ -39,11 +43,10 @@ final readonly class TranslationTable
             foreach ($translation->lines($lines) as $i => $line) {
                 $mark = $marks->get("{$line->line->id}/{$key}");
                 $root = $line->line->isBlank() ? null : $line->line->parsed()->root;
-                $missing = $root instanceof Heading && $headings !== null && ! $headings->has($root->label) && $headings->confirmed($root->label) === [];
                 $cells[$i][$key] = [
                     'text' => $line->text, 'number' => $line->number, 'problem' => $line->problem, 'notes' => array_map(fn ($note): string => $note->message(), $line->notes), 'count' => $counts[$i + 1] ?? null,
                     'marked' => $mark !== null && $mark->text_hash === hash('sha256', $line->text) ? "{$mark->marker->name}, {$mark->marked_at->format('j M Y')}" : '',
-                    'candidates' => $missing ? array_slice($headings->candidates($root->label), 0, 5) : [], 'heading' => $root instanceof Heading ? $root->label : '', 'scheme' => $headings?->scheme->id,
+                    'mappings' => $root === null || $headings === null ? [] : self::mappings($root, $headings), 'scheme' => $headings?->scheme->id,
                 ];
             }
         }
@@ -51,6 +54,31 @@ final readonly class TranslationTable
         return ['columns' => $columns, 'rows' => array_map(fn (int $i): array => [
             'id' => $lines->lines[$i]->id, 'number' => $i + 1, 'note' => $lines->lines[$i]->note, 'text' => $lines->lines[$i]->text, 'cells' => $cells[$i] ?? [],
         ], array_keys($lines->lines))];
+    }
+
+    /**
+     * Headings of the line, and branches left out of them, that the thesaurus there does not have: what stands for each, and what might.
+     *
+     * @return list<array{label: string, confirmed: list<string>, refused: list<string>, candidates: list<string>}>
+     */
+    private static function mappings(Node $root, Headings $headings): array
+    {
+        $labels = [];
+        foreach (Tree::terms($root) as $term) {
+            $labels = [...$labels, ...($term instanceof Heading ? [$term->label, ...$term->less] : [])];
+        }
+        $mappings = [];
+        foreach (array_unique($labels) as $label) {
+            if (! $headings->has($label)) {
+                $confirmed = $headings->confirmed($label);
+                $mappings[] = [
+                    'label' => $label, 'confirmed' => $confirmed, 'refused' => $headings->refused($label),
+                    'candidates' => array_slice(array_values(array_diff($headings->candidates($label), $confirmed)), 0, self::CANDIDATES),
+                ];
+            }
+        }
+
+        return $mappings;
     }
 
     /** @return array<string, array{string, Dialect, Translation, ?string}> name, dialect, translation, and the source if it can be asked from here */

@@ -15,12 +15,13 @@ import strategyBoard from './strategyBoard';
 import strategyLines from './strategyLines';
 import suggest from './suggest';
 import tasks from './tasks';
+import termForm from './termForm';
 import textsSought from './textsSought';
 import theme from './theme';
 import thesaurus from './thesaurus';
 import thresholds from './thresholds';
 
-for (const [name, component] of Object.entries({ answer, copying, deliveryForm, dialectFile, findingActions, keys, later, pairing, palette, picking, readingDesk, strategyBoard, strategyLines, suggest, tasks, textsSought, theme, thesaurus, thresholds })) {
+for (const [name, component] of Object.entries({ answer, copying, deliveryForm, dialectFile, findingActions, keys, later, pairing, palette, picking, readingDesk, strategyBoard, strategyLines, suggest, tasks, termForm, textsSought, theme, thesaurus, thresholds })) {
     Alpine.data(name, component);
 }
 Alpine.start();

@@ -69,8 +69,16 @@ export default () => ({
             const own = this.of(source, term.id, 'own');
             const only = block.terms.length === 1 ? own : this.of(source, term.id, 'only');
             return [
-                { key: `${source.key}-own`, text: figure(own), why: why(own), cls: own === 0 ? 'zero' : '' },
-                { key: `${source.key}-only`, text: own === null ? '–' : figure(only), why: why(only), cls: `only${own > 0 && only === 0 ? ' zero' : ''}` },
+                {
+                    key: `${source.key}-own`,
+                    text: figure(own),
+                    why: why(own),
+                    cls: own === 0 ? 'zero' : '',
+                    // a heading that cannot be said there has nothing that stands for it yet
+                    map: own === null && term.heading ? `${this.boardRoot.dataset.translation}#${term.id}` : '',
+                    mapWords: `${term.heading} is no heading of ${source.short}: map it`,
+                },
+                { key: `${source.key}-only`, text: own === null ? '–' : figure(only), why: why(only), cls: `only${own > 0 && only === 0 ? ' zero' : ''}`, map: '' },
             ];
         });
     },

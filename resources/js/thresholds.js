@@ -1,9 +1,17 @@
 // The two thresholds over the histogram of pairs: moving one shows at once what it would do, and changes nothing.
 const lowest = -2;
 
+// as Judge::chance has it
+export const likely = (bits) => {
+    const percent = 100 / (1 + 2 ** -bits);
+    return percent > 99.9 ? 'above 99.9 %' : `${percent.toFixed(percent > 99 ? 1 : 0)} %`;
+};
+
 export default () => ({
     ask: 0,
     certain: 0,
+    askChance: '',
+    certainChance: '',
     alone: '',
     people: '',
     apart: '',
@@ -23,6 +31,8 @@ export default () => ({
         }
         this.certain = Number(certain.value);
         this.ask = Number(ask.value);
+        this.askChance = likely(this.ask);
+        this.certainChance = likely(this.certain);
         this.count();
         this.paint();
     },

@@ -105,6 +105,13 @@ it('translates a heading once a person has confirmed what it is there', function
     $this->post("/reviews/{$world->review->id}/thesauri/rulings", $rule)->assertSessionHas('notice');
     $html = $this->get($page)->getContent();
     expect($html)->toContain('is “Rota systems” here, as confirmed')->toContain('alder.heading = &quot;Shift work schedule&quot; or')->not->toContain('&quot;Extended duty hours&quot; or')->toContain('no headings here; searched as a phrase');
+    // the branch that is left out can be mapped as well, and a ruling be taken back
+    expect($html)->toContain('“Extended duty hours” here:')->toContain('value="open|Rota systems"');
+    $this->post("/reviews/{$world->review->id}/thesauri/rulings", ['label' => 'Shift work schedule', 'scheme' => $tern->id, 'ruling' => 'open|Rota systems'])->assertSessionHas('notice');
+    expect($this->get($page)->getContent())->toContain('It is “Rota systems”')->not->toContain('as confirmed');
+    $this->post("/reviews/{$world->review->id}/thesauri/rulings", ['label' => 'Shift work schedule', 'scheme' => $tern->id, 'ruling' => '0|Rota systems'])->assertSessionHas('notice');
+    expect($this->get($page)->getContent())->toContain('not Rota systems')->toContain('offer again')->not->toContain('It is “Rota systems”');
+    $this->post("/reviews/{$world->review->id}/thesauri/rulings", $rule);
     // explosion that brings there what it does not here
     $this->post("/reviews/{$world->review->id}/thesauri/rulings", ['label' => 'Lighting design', 'scheme' => $tern->id, 'stands_for' => 'Workplace light', 'confirmed' => 1]);
     $lighting = strategyIn($world, ['heading:"Lighting design"/narrower'], ['tern']);

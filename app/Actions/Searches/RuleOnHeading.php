@@ -18,6 +18,18 @@ final readonly class RuleOnHeading
     {
     }
 
+    /** Takes back what was said of the two, so that it is open again. */
+    public function forget(User $by, Review $review, string $label, Scheme $scheme, string $standsFor): void
+    {
+        DB::transaction(function () use ($by, $review, $label, $scheme, $standsFor): void {
+            $mapping = HeadingMapping::query()->where('review_id', $review->id)->where('label', $label)->where('scheme_id', $scheme->id)->where('stands_for', $standsFor)->first();
+            if ($mapping !== null) {
+                $mapping->delete();
+                ($this->log)($review, $by, 'heading.ruled', "Opened again whether “{$label}” is “{$standsFor}” in {$scheme->title}", $review);
+            }
+        });
+    }
+
     public function execute(User $by, Review $review, string $label, Scheme $scheme, string $standsFor, bool $isConfirmed): void
     {
         DB::transaction(function () use ($by, $review, $label, $scheme, $standsFor, $isConfirmed): void {

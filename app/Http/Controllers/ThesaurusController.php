@@ -75,12 +75,22 @@ final class ThesaurusController extends Controller
     /** A person says whether a heading there stands for one here. */
     public function rule(Request $request, Review $review, RuleOnHeading $rule): RedirectResponse
     {
-        $given = $request->validate(['label' => ['required', 'string', 'max:200'], 'scheme' => ['required', 'string'], 'stands_for' => ['required', 'string', 'max:200'], 'confirmed' => ['required', 'boolean']]);
+        // a button of a form with many names both in one value
+        [$confirmed, $standsFor] = [...explode('|', Input::text($request, 'ruling'), 2), ''];
+        $request->mergeIfMissing($confirmed === '' ? [] : ['confirmed' => $confirmed, 'stands_for' => $standsFor]);
+        $given = $request->validate(['label' => ['required', 'string', 'max:200'], 'scheme' => ['required', 'string'], 'stands_for' => ['required', 'string', 'max:200'], 'confirmed' => ['required', 'in:1,0,open']]);
         $headings = $this->headings($review, $given['scheme']);
         abort_unless($headings->has($given['stands_for']), 422, 'This thesaurus has no such heading.');
-        $rule->execute($this->me($request), $review, $given['label'], $headings->scheme, (string) $headings->labelled($given['stands_for'])?->label, (bool) $given['confirmed']);
+        $given['confirmed'] = (string) $given['confirmed'];
+        $label = (string) $headings->labelled($given['stands_for'])?->label;
+        if ($given['confirmed'] === 'open') {
+            $rule->forget($this->me($request), $review, $given['label'], $headings->scheme, $label);
 
-        return back()->with('notice', $given['confirmed'] ? "“{$given['label']}” is “{$given['stands_for']}” in {$headings->scheme->title} from now on." : "“{$given['stands_for']}” is no longer offered for “{$given['label']}”.");
+            return back()->with('notice', "Whether “{$given['label']}” is “{$label}” in {$headings->scheme->title} is open again.");
+        }
+        $rule->execute($this->me($request), $review, $given['label'], $headings->scheme, $label, $given['confirmed'] === '1');
+
+        return back()->with('notice', $given['confirmed'] === '1' ? "“{$given['label']}” is “{$given['stands_for']}” in {$headings->scheme->title} from now on." : "“{$given['stands_for']}” is no longer offered for “{$given['label']}”.");
     }
 
     private function headings(Review $review, string $scheme): Headings

@@ -76,7 +76,7 @@ final class StrategyImport
             if ($term === '') {
                 continue;
             }
-            $isPlain = preg_match('/^[\p{L}\p{N}*\'’\- ]+$/u', $term) === 1 && preg_match('/\b(?:AND|OR|NOT)\b|NEAR\//', $term) !== 1;
+            $isPlain = preg_match('/^[\p{L}\p{N}*?~\'’\- ]+$/u', $term) === 1 && preg_match('/\b(?:AND|OR|NOT)\b|NEAR\//', $term) !== 1;
             $terms[] = $isPlain && str_contains($term, ' ') ? "\"{$term}\"" : $term;
         }
 

@@ -19,7 +19,7 @@
                         </li>
                     </ol>
                     <div class="section" x-data="thresholds" data-bins="{{ json_encode($picture->bins) }}" data-wrong="{{ json_encode($picture->wrong) }}">
-                        <h2 class="field-label">Pairs by what speaks for them <span class="quiet">— in bits: each one more halves the doubt</span></h2>
+                        <h2 class="field-label">Pairs by what speaks for them <span class="quiet">— in bits: each one more halves the doubt; 0 is one in two, 7 above 99 %, 10 above 99.9 %</span></h2>
                         @php($most = max(1, ...array_map(fn (array $bin): int => array_sum($bin), $picture->bins)))
                         @php($step = 860 / count($picture->bins))
                         <svg class="histogram" viewBox="0 0 880 190" role="img" aria-label="Histogram of pairs by their weight in bits">
@@ -43,8 +43,8 @@
                         <form method="post" action="{{ route('matching.settings', $review) }}" class="mt-2">
                             @csrf @method('put')
                             <div class="row row-wide">
-                                <label class="grow">People are asked from <output class="number" x-text="ask">{{ $settings->ask }}</output> bits <input class="w-full" type="range" name="ask" min="-2" max="40" step="1" value="{{ $settings->ask }}" x-ref="ask" x-on:input="moved"></label>
-                                <label class="grow">Joined alone from <output class="number" x-text="certain">{{ $settings->certain }}</output> bits <input class="w-full" type="range" name="certain" min="-2" max="40" step="1" value="{{ $settings->certain }}" x-ref="certain" x-on:input="moved"></label>
+                                <label class="grow">People are asked from <output class="number" x-text="ask">{{ $settings->ask }}</output> bits <span class="quiet">— <output x-text="askChance"></output> likely the same</span> <input class="w-full" type="range" name="ask" min="-2" max="40" step="1" value="{{ $settings->ask }}" x-ref="ask" x-on:input="moved"></label>
+                                <label class="grow">Joined alone from <output class="number" x-text="certain">{{ $settings->certain }}</output> bits <span class="quiet">— <output x-text="certainChance"></output> likely the same</span> <input class="w-full" type="range" name="certain" min="-2" max="40" step="1" value="{{ $settings->certain }}" x-ref="certain" x-on:input="moved"></label>
                             </div>
                             @php($counts = $picture->counts($settings))
                             <table class="table mt-2"><thead><tr><th class="number">Joined alone</th><th class="number">For people</th><th class="number">Left apart</th><th class="number">Wrong joins to expect</th></tr></thead>

@@ -1,6 +1,6 @@
 <x-page :title="$strategy->name" :review="$review" stage="searches" place="searches">
     <x-slot:skip><a class="skip" href="#board">To the board's terms</a></x-slot:skip>
-    <div class="desk desk-spine desk-fixed" x-data="strategyBoard" data-url="{{ route('strategies.change', [$review, $strategy], false) }}" data-numbers="{{ route('strategies.numbers', [$review, $strategy], false) }}" x-on:keydown.window="key">
+    <div class="desk desk-spine desk-fixed" x-data="strategyBoard" data-url="{{ route('strategies.change', [$review, $strategy], false) }}" data-numbers="{{ route('strategies.numbers', [$review, $strategy], false) }}" data-translation="{{ route('strategies.translation', [$review, $strategy], false) }}" x-on:keydown.window="key">
         <script type="application/json" id="sheet">@json($sheet)</script>
         @can('search', $review)
             <section class="sheet" x-data="thesaurus" data-find="{{ route('thesauri.find', $review, false) }}" data-heading="{{ route('thesauri.heading', $review, false) }}" aria-label="Thesaurus">
@@ -60,7 +60,7 @@
                                         <span class="verdict-word" x-show="term.says" x-text="term.says" x-bind:class="term.saysClass"></span>
                                         <span class="field-error block" x-show="term.problem" x-text="term.problem"></span>
                                     </td>
-                                    <template x-for="cell in term.numbers" x-bind:key="cell.key"><td class="number" x-bind:class="cell.cls" x-text="cell.text" x-bind:title="cell.why"></td></template>
+                                    <template x-for="cell in term.numbers" x-bind:key="cell.key"><td class="number" x-bind:class="cell.cls" x-bind:title="cell.why"><span x-show="!cell.map" x-text="cell.text"></span><a class="tiny" x-show="cell.map" x-bind:href="cell.map" x-bind:aria-label="cell.mapWords">map it</a></td></template>
                                     <td class="bar-cell"><svg viewBox="0 0 100 10" preserveAspectRatio="none" aria-hidden="true"><rect class="whole" x="0" y="1" height="8" x-bind:width="term.bar.own"></rect><rect class="part" x-bind:x="term.bar.from" y="1" height="8" x-bind:width="term.bar.only"></rect></svg></td>
                                     @can('search', $review) <td class="tools"><button type="button" x-on:click="removeTerm(term)" x-bind:aria-label="term.removeWords">×</button></td> @endcan
                                 </tr>
@@ -68,6 +68,15 @@
                             @can('search', $review)
                                 <tr class="board-add"><td x-bind:colspan="columns"><div class="suggesting" x-data="suggest" data-suggest="{{ route('thesauri.suggest', $review, false) }}" x-on:focusout="left">
                                     <input class="input input-mono" data-term-field x-on:keydown.enter.prevent="entered(block, $event)" x-on:keydown.down="intoList" x-on:keydown.escape="away()" x-on:input="suggest" x-on:paste="pasted(block, $event)" x-on:focus="focusBlock(block)" x-bind:aria-label="block.addWords" placeholder="Add a term, or paste a list of synonyms" maxlength="2000" autocomplete="off" spellcheck="false">
+                                    <x-menu label="By a form" class="small" aria-label="Put a term together by a form"><div class="limit-form" x-data="termForm">
+                                        <label>Words <input class="input" x-model="words" maxlength="300" autocomplete="off"></label>
+                                        <label>Together <select class="input" x-model="how"><option value="phrase">as they stand, one after the other</option><option value="near">near each other, in any order</option><option value="all">all of them, anywhere</option></select></label>
+                                        <label x-show="isNear">At most so many words apart <input class="input" type="number" min="1" max="20" x-model="distance"></label>
+                                        <label>Where <select class="input" x-model="fields"><option value="">title, abstract and headings</option><option value="title">title</option><option value="title,abstract">title or abstract</option><option value="keyword">headings and keywords</option><option value="author">authors</option><option value="journal">journal</option></select></label>
+                                        <label><input type="checkbox" x-model="endings"> with any ending</label>
+                                        <p class="small">Reads: <code x-text="text"></code></p>
+                                        <button type="button" class="button button-go" x-bind:disabled="isEmpty" x-on:click="put(block)">Add it</button>
+                                    </div></x-menu>
                                     <x-suggestions add="addTaken(block)" />
                                 </div>
                                 </td></tr>
@@ -94,6 +103,13 @@
                         </template>
                     </tbody>
                 </table>
+                <details class="section small board-legend"><summary>What the words and bars mean</summary>
+                    <dl class="facts"><dt>finds</dt><dd>records with this term</dd><dt>only by it</dt><dd>records of this concept that no other term of it finds; what the concept would lose without it</dd>
+                    <dt class="says-warn">finds nothing</dt><dd>in no database; misspelt, or not said so there</dd><dt class="says-warn">adds nothing</dt><dd>all it finds is found by other terms of this concept already</dd>
+                    <dt>carries</dt><dd>it finds more than half of all that this concept finds</dd><dt class="says-warn">floods</dt><dd>more than 60 % of what this concept finds comes by it alone: is it too wide?</dd>
+                    <dt>map it</dt><dd>this heading is none of that database’s thesaurus; the translation offers what stands for it there</dd>
+                    <dt>bar</dt><dd>its share of what the concept finds in the first database; dark is what only it finds</dd></dl>
+                </details>
                 <div x-show="isEmpty" x-cloak><x-empty title="No concept is on the board yet">Add the concepts of the question one by one: the people, what is done, what is measured. Each gets the headings and words that stand for it; the board joins them with OR, and the concepts with AND.</x-empty></div>
                 @foreach ($help as $one)
                     <p class="section small help-line" x-show="lacksTerm({{ Js::from($one['block']) }})">{{ $one['text'] }} @foreach ($one['headings'] as $heading) <button type="button" class="tag tag-button" x-on:click="$dispatch('find-heading', {{ Js::from(['label' => $heading, 'block' => $one['to']]) }})">{{ $heading }}</button> @endforeach</p>

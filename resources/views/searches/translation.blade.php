@@ -24,9 +24,14 @@
                                             @endif
                                             @foreach ($cell['notes'] as $note) <p class="small note">{{ $note }}</p> @endforeach
                                             @can('search', $review)
-                                                @foreach ($cell['candidates'] as $candidate)
-                                                    <form class="inline no-print" method="post" action="{{ route('thesauri.rule', $review) }}">@csrf <input type="hidden" name="label" value="{{ $cell['heading'] }}"><input type="hidden" name="scheme" value="{{ $cell['scheme'] }}"><input type="hidden" name="stands_for" value="{{ $candidate }}">
-                                                        <button class="tag tag-button" name="confirmed" value="1">It is “{{ $candidate }}”</button><button class="tag tag-button" name="confirmed" value="0" aria-label="{{ $candidate }} is not it">×</button></form>
+                                                @foreach ($cell['mappings'] as $mapping)
+                                                    <form class="no-print mapping" method="post" action="{{ route('thesauri.rule', $review) }}">@csrf <input type="hidden" name="label" value="{{ $mapping['label'] }}"><input type="hidden" name="scheme" value="{{ $cell['scheme'] }}">
+                                                        <span class="small quiet">“{{ $mapping['label'] }}” here:</span>
+                                                        @foreach ($mapping['confirmed'] as $one) <span class="tag">{{ $one }}</span> <x-rule-button :standing="$one" to="open" label="take back" :aria="'Take back that “'.$mapping['label'].'” is “'.$one.'”'" /> @endforeach
+                                                        @foreach ($mapping['candidates'] as $one) <x-rule-button :standing="$one" to="1" :label="'It is “'.$one.'”'" /><x-rule-button :standing="$one" to="0" label="not" :aria="$one.' is not the same'" /> @endforeach
+                                                        @foreach ($mapping['refused'] as $one) <span class="small quiet">not {{ $one }}</span> <x-rule-button :standing="$one" to="open" label="offer again" :aria="'Offer “'.$one.'” again'" /> @endforeach
+                                                        @if ($mapping['confirmed'] === [] && $mapping['candidates'] === []) <span class="small quiet">nothing shares a name with it; add its words as free text.</span> @endif
+                                                    </form>
                                                 @endforeach
                                                 @if ($cell['text'] !== '')
                                                     <form class="inline no-print" method="post" action="{{ route('strategies.mark', [$review, $strategy]) }}">@csrf <input type="hidden" name="line" value="{{ $row['id'] }}"><input type="hidden" name="database" value="{{ $column['key'] }}"><input type="hidden" name="text" value="{{ $cell['text'] }}"><input type="hidden" name="on" value="{{ $cell['marked'] === '' ? 1 : 0 }}">
