@@ -18,9 +18,9 @@ final class DialectFile
 
     private const LARGEST = 64_000;
 
-    private const KEYS = ['name', 'title', 'boolean', 'fields', 'fieldForm', 'fieldScope', 'fieldJoin', 'plainWord', 'escape', 'escaped', 'truncation', 'masking', 'proximity', 'heading', 'limits', 'lines', 'longest', 'reader'];
+    private const KEYS = ['name', 'title', 'boolean', 'fields', 'fieldForm', 'fieldScope', 'fieldJoin', 'plainWord', 'escape', 'escaped', 'truncation', 'masking', 'quote', 'proximity', 'heading', 'limits', 'lines', 'longest', 'reader'];
 
-    private const OPTIONAL = ['fieldJoin', 'masking', 'escaped', 'longest', 'reader'];
+    private const OPTIONAL = ['fieldJoin', 'masking', 'quote', 'escaped', 'longest', 'reader'];
 
     /** @var list<string> */
     private array $problems = [];
@@ -77,6 +77,7 @@ final class DialectFile
         }
         $this->truncation();
         $this->masking();
+        $this->quote();
         if ($this->forms('proximity', $this->data['proximity'], ['form' => ['{left}', '{right}'], 'binds' => []], true)) {
             $this->oneOf('proximity.binds', $this->data['proximity']['binds'], ['as-boolean', 'tightest']);
             $this->wholeNumber('proximity.furthest', $this->data['proximity']['furthest'] ?? null);
@@ -150,6 +151,15 @@ final class DialectFile
         }
         if (count(array_unique(array_filter($signs, is_string(...)))) < count($signs)) {
             $this->problems[] = 'Each of the signs in “masking” stands for something else.';
+        }
+    }
+
+    private function quote(): void
+    {
+        $quote = $this->data['quote'] ?? null;
+        $isSign = fn (mixed $sign): bool => is_string($sign) && preg_match('/^[^\p{L}\p{N}\s()*?\\\\]$/u', $sign) === 1;
+        if ($quote !== null && (! is_array($quote) || count($quote) !== 2 || ! $isSign($quote[0] ?? null) || ! $isSign($quote[1] ?? null))) {
+            $this->problems[] = '“quote” is the opening and the closing quotation mark, as in ["“", "”"].';
         }
     }
 

@@ -214,12 +214,12 @@ final class Printer
         $text = $this->masked($word);
         $bare = str_replace(str_split(Mask::SIGNS), '', $word->text);
 
-        return preg_match($this->dialect->data['plainWord'], $bare) === 1 ? $text : "\"{$text}\"";
+        return preg_match($this->dialect->data['plainWord'], $bare) === 1 ? $text : $this->quoted($text);
     }
 
     private function phraseText(Phrase $phrase): string
     {
-        return '"'.implode(' ', array_map($this->masked(...), $phrase->words)).'"';
+        return $this->quoted(implode(' ', array_map($this->masked(...), $phrase->words)));
     }
 
     private function masked(Word $word): string
@@ -287,12 +287,25 @@ final class Printer
     {
         $escape = $this->dialect->data['escape'];
 
-        return $escape === null ? str_replace('"', '', $text) : addcslashes($text, $this->dialect->data['escaped'] ?? '');
+        return $escape === null ? str_replace(['"', ...$this->marks()], '', $text) : addcslashes($text, $this->dialect->data['escaped'] ?? '');
+    }
+
+    private function quoted(string $text): string
+    {
+        [$open, $close] = $this->marks();
+
+        return $open.$text.$close;
+    }
+
+    /** @return array{string, string} quotation marks */
+    private function marks(): array
+    {
+        return $this->dialect->data['quote'] ?? ['"', '"'];
     }
 
     private function value(string $value): string
     {
-        return preg_match($this->dialect->data['plainWord'], $value) === 1 ? $this->escaped($value) : "\"{$this->escaped($value)}\"";
+        return preg_match($this->dialect->data['plainWord'], $value) === 1 ? $this->escaped($value) : $this->quoted($this->escaped($value));
     }
 
     private function heading(Heading $node): string
@@ -315,18 +328,18 @@ final class Printer
             if (($forms['less'] ?? null) === null) {
                 $this->notes[] = TranslationNote::changed($this->inOurWords($node), "the branch “{$branch}” cannot be left out here, which finds more");
             } else {
-                $modifiers .= strtr($forms['less'], ['{label}' => "\"{$this->escaped($branch)}\""]);
+                $modifiers .= strtr($forms['less'], ['{label}' => $this->quoted($this->escaped($branch))]);
             }
         }
         foreach ($node->qualifiers as $qualifier) {
             if (($forms['qualifier'] ?? null) === null) {
                 $this->notes[] = TranslationNote::changed($this->inOurWords($node), 'no qualifiers here; left out, which finds more');
             } else {
-                $modifiers .= strtr($forms['qualifier'], ['{qualifier}' => "\"{$this->escaped($qualifier)}\""]);
+                $modifiers .= strtr($forms['qualifier'], ['{qualifier}' => $this->quoted($this->escaped($qualifier))]);
             }
         }
 
-        return strtr($forms['form'], ['{modifiers}' => $modifiers, '{label}' => "\"{$this->escaped($node->label)}\""]);
+        return strtr($forms['form'], ['{modifiers}' => $modifiers, '{label}' => $this->quoted($this->escaped($node->label))]);
     }
 
     private function limit(Limit $node): string

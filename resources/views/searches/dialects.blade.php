@@ -17,7 +17,12 @@
                     <header class="sheet-head"><h2>{{ $name }}</h2>
                         <span class="end"><label class="small">Tried on <select class="input" x-ref="strategy" x-on:change="look">@foreach ($strategies as $one) <option value="{{ $one->id }}">{{ $one->name }}</option> @endforeach</select></label></span></header>
                     <div class="split">
-                        <textarea class="input input-mono dialect-file" name="file" rows="30" spellcheck="false" aria-label="The dialect's file" x-ref="file" x-on:input="typed">{{ old('file', $file) }}</textarea>
+                        <div>
+                            @include('searches.dialect-form')
+                            <details class="section" @if (old('file')) open @endif><summary>For experts: the file itself, as JSON</summary>
+                                <textarea class="input input-mono dialect-file" name="file" rows="30" spellcheck="false" aria-label="The dialect's file" x-ref="file" x-on:input="typed">{{ old('file', $file) }}</textarea>
+                            </details>
+                        </div>
                         <div class="sheet-body small" role="status">
                             <ul><template x-for="problem in problems" x-bind:key="problem"><li class="field-error" x-text="problem"></li></template></ul>
                             <template x-for="line in lines" x-bind:key="line.number"><div class="mb-2"><p class="quiet">#<span x-text="line.number"></span> <code x-text="line.ours"></code></p><p><code x-text="line.text"></code></p><template x-for="note in line.notes" x-bind:key="note"><p class="note" x-text="note"></p></template></div></template>

@@ -79,3 +79,11 @@ it('is marked in what is read', function () {
     $marked = array_values(array_filter((new Highlighter(Parser::parse('behavio*r* OR *light OR "wom?n nurses"')->root))->segments('Behaviours of women nurses in daylight; a behaviour of lights'), fn (array $segment): bool => $segment['marked']));
     expect(array_column($marked, 'text'))->toBe(['Behaviours', 'women nurses', 'daylight', 'behaviour']);
 });
+
+it('is written between the quotation marks of the dialect', function () {
+    $file = json_decode(Dialects::fileOf('ccl'), true);
+    $dialect = WaryHeron\Core\Search\Dialect\Dialect::fromJson((string) json_encode(['quote' => ['“', '”'], 'name' => 'own'] + $file));
+    expect(Printer::print(Parser::parse('"wom?n at night" OR heading:"Night work"')->root, $dialect)->text)->toBe('“wom#n at night” OR SH=“Night work”');
+    expect(fn () => WaryHeron\Core\Search\Dialect\Dialect::fromJson((string) json_encode(['quote' => ['a', '”'], 'masking' => ['one' => 'x', 'any' => '?']] + $file)))
+        ->toThrow(WaryHeron\Core\Search\Dialect\BadDialect::class, '“quote” is the opening');
+});
