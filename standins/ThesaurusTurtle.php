@@ -28,6 +28,9 @@ final class ThesaurusTurtle
             foreach ($thesaurus->above[$number] as $above) {
                 $facts[] = "skos:broader <{$base}{$above}>";
             }
+            foreach ($thesaurus->related[$number] ?? [] as $related) {
+                $facts[] = "skos:related <{$base}{$related}>";
+            }
             foreach ($service instanceof Alder ? $service->qualifiersOf($number) : [] as $qualifier) {
                 $facts[] = "t:allowedQualifier {$text($qualifier)}";
             }

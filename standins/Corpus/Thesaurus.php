@@ -19,6 +19,9 @@ final class Thesaurus
     /** @var array<int, list<int>> numbers right above */
     public array $above = [];
 
+    /** @var array<int, list<int>> numbers of headings that are near in sense, though of another branch */
+    public array $related = [];
+
     /** @var array<string, int> by label in lower case */
     private array $numbers = [];
 
@@ -30,6 +33,11 @@ final class Thesaurus
         $open = [];
         foreach (file($file, FILE_IGNORE_NEW_LINES | FILE_SKIP_EMPTY_LINES) ?: [] as $line) {
             if (str_starts_with($line, '#')) {
+                continue;
+            }
+            if (str_starts_with($line, '~ ')) {
+                $this->relate(...explode(' ; ', substr($line, 2)));
+
                 continue;
             }
             preg_match('/^( *)([^;|]+?)(?: ; ([^|]+?))?(?: \| (.+))?$/', $line, $part, PREG_UNMATCHED_AS_NULL) === 1 || throw new \LogicException("{$file}: {$line}");
@@ -55,6 +63,13 @@ final class Thesaurus
                 $this->names[mb_strtolower($name)] ??= $number;
             }
         }
+    }
+
+    private function relate(string $one, string $other): void
+    {
+        $numbers = [$this->numberOf($one) ?? throw new \LogicException("No heading {$one}"), $this->numberOf($other) ?? throw new \LogicException("No heading {$other}")];
+        $this->related[$numbers[0]][] = $numbers[1];
+        $this->related[$numbers[1]][] = $numbers[0];
     }
 
     public function numberOf(string $label): ?int

@@ -113,3 +113,17 @@ it('has bad days when told to, and good ones again', function (string $kind, str
     $answers = array_map(fn (): string => Fault::applied($store, 'fen', Standin::ask('fen', ['query' => 'light', 'maximumRecords' => '0'])), range(1, 3));
     expect($answers[0])->toMatch($pattern)->not->toBe($good)->and($answers[1])->toMatch($pattern)->and($answers[2])->toBe($good);
 })->with([['fail', '/Out of order/'], ['rubbish', '/Maintenance/'], ['cut', '/^<\?xml(?!.*<\/searchRetrieveResponse>)/s'], ['totals', '/<numberOfRecords>\d+</']]);
+
+it('publishes related headings both ways, and never those above or below', function (string $key) {
+    $scheme = SkosReader::read(ThesaurusTurtle::of(Service::named($key)));
+    $thesaurus = Service::named($key)->thesaurus();
+    $pairs = 0;
+    foreach ($thesaurus->related as $number => $related) {
+        foreach ($related as $other) {
+            expect($thesaurus->related[$other])->toContain($number)->and($thesaurus->closure([$number]))->not->toContain($other);
+            $pairs++;
+        }
+        expect($scheme->labelled($thesaurus->labels[$number])->related)->toHaveCount(count($related));
+    }
+    expect($pairs)->toBeGreaterThan(20);
+})->with(['alder', 'tern']);
