@@ -147,6 +147,8 @@ Route::prefix('/reviews/{review}')->middleware('auth')->scopeBindings()->group(f
         Route::post('/screening/stages/{stage}/hand-on', [ShareOutController::class, 'handOn'])->name('share-outs.hand-on');
         Route::post('/criteria', [QuestionController::class, 'addCriterion'])->name('criteria.store');
         Route::put('/criteria/{criterion}', [QuestionController::class, 'changeCriterion'])->name('criteria.update');
+        Route::get('/criteria/{criterion}/older', [QuestionController::class, 'older'])->name('criteria.older');
+        Route::post('/criteria/{criterion}/again', [QuestionController::class, 'sendRound'])->name('criteria.again');
         Route::post('/team/invitations', [TeamController::class, 'invite'])->middleware('throttle:invite')->name('team.invite');
         Route::delete('/team/invitations/{invitation}', [TeamController::class, 'withdraw'])->name('team.withdraw');
         Route::put('/team/{membership}', [TeamController::class, 'change'])->name('team.change');
@@ -244,6 +246,7 @@ Route::prefix('/reviews/{review}')->middleware('auth')->scopeBindings()->group(f
         Route::put('/screening/marked-words/{markList}', [MarkListController::class, 'update'])->name('marks.update');
         Route::delete('/screening/marked-words/{markList}', [MarkListController::class, 'destroy'])->name('marks.destroy');
         Route::get('/screening/desk', [DeskController::class, 'show'])->middleware('throttle:query')->name('desk');
+        Route::get('/screening/mine', [DeskController::class, 'mine'])->name('mine');
         Route::get('/screening/desk/ahead', [DeskController::class, 'ahead'])->middleware('throttle:query')->name('desk.ahead');
         Route::get('/screening/desk/{item}', [DeskController::class, 'show'])->name('desk.show');
         Route::get('/screening/items/{item}', [DeskController::class, 'item'])->name('desk.item');

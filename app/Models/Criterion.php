@@ -12,6 +12,9 @@ use Carbon\CarbonImmutable as Carbon;
  * @property int $position
  * @property string $question
  * @property string $reason
+ * @property int $version
+ * @property ?Carbon $reworded_at
+ * @property ?Carbon $older_left_at
  * @property ?Carbon $retired_at
  * @property Carbon $created_at
  * @property Carbon $updated_at
@@ -22,6 +25,6 @@ final class Criterion extends Model
 
     protected function casts(): array
     {
-        return ['retired_at' => 'immutable_datetime'];
+        return ['retired_at' => 'immutable_datetime', 'reworded_at' => 'immutable_datetime', 'older_left_at' => 'immutable_datetime'];
     }
 }

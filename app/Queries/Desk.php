@@ -148,12 +148,6 @@ final class Desk
         return $steps;
     }
 
-    /** @return list<string> tags that occur in this review */
-    public function tags(): array
-    {
-        return LibraryChoices::of($this->review)->tags;
-    }
-
     private function base(): Builder
     {
         return DB::table('items')

@@ -5,7 +5,7 @@ import { DeskPdf } from './deskPdf';
 import { joined } from './joined';
 import { isTyping } from './keys';
 import { ask, data } from './server';
-import { ahead, Drafts, fresh } from './stock';
+import { ahead, Drafts, fresh, Sitting } from './stock';
 
 const newKey = () => [...crypto.getRandomValues(new Uint8Array(16))].map((byte) => byte.toString(16).padStart(2, '0')).join('');
 
@@ -31,7 +31,8 @@ export default () => joined(beside(), marks(), {
     offline: false,
     urls: {},
     queue: null,
-    last: null,
+    sitting: null,
+    undoable: 0,
     listed: false,
     answers: {},
     fetching: false,
@@ -57,6 +58,8 @@ export default () => joined(beside(), marks(), {
         const desk = data('desk-data');
         Object.assign(this, { items: desk.items, behind: desk.behind, criteria: desk.criteria.map((c, i) => ({ ...c, key: i < 9 ? String(i + 1) : '' })), counts: desk.counts, urls: desk.urls, listed: desk.listed, address: desk.address, inFull: desk.inFull, low: desk.low, many: desk.many, pause: desk.pause });
         this.drafts = new Drafts(`${desk.queue}-drafts`);
+        this.sitting = new Sitting(`${desk.queue}-sitting`);
+        this.undoable = this.sitting.length;
         this.readMarks(desk.marks, desk.marksKey);
         this.queue = new DecisionQueue(desk.queue, {
             answered: (entry, answer) => this.answered(entry, answer),
@@ -166,7 +169,7 @@ export default () => joined(beside(), marks(), {
         return !this.item || this.item.open;
     },
     get cannotUndo() {
-        return this.last === null && !(this.item && this.verdict !== '' && !this.item.open);
+        return this.undoable === 0 && !(this.item && this.verdict !== '' && !this.item.open);
     },
     get came() {
         if (!this.item) return '';
@@ -325,7 +328,8 @@ export default () => joined(beside(), marks(), {
         const key = newKey();
         const answers = { ...this.answers };
         item.mine = { id: `sent:${key}`, verdict, criterion, note: this.note, answers };
-        this.last = item.id;
+        this.sitting.add(item.id);
+        this.undoable = this.sitting.length;
         const body = { verdict, criterion, note: this.note, answers, key };
         this.judged.add(item.id);
         this.drafts.drop(item.id);
@@ -420,18 +424,22 @@ export default () => joined(beside(), marks(), {
         if (own && answer.item) Object.assign(own, { open: answer.item.open, mine: answer.item.mine });
         if (answer.item && !answer.item.mine.verdict) this.judged.delete(entry.item);
     },
+    forget(id) {
+        this.sitting.drop(id);
+        this.undoable = this.sitting.length;
+    },
     async undo() {
-        const id = this.item && this.verdict !== '' && !this.item.open ? this.item.id : this.last;
+        const id = this.item && this.verdict !== '' && !this.item.open ? this.item.id : this.sitting.last;
         if (!id) return;
         if (id !== this.item?.id) await this.goTo(id);
         if (!this.item || this.item.id !== id || this.item.open) {
             this.tell('This item has opened, so the decision stays. Settle it if it should end otherwise.');
-            this.last = null;
+            this.forget(id);
             return;
         }
         if (this.item.mine.verdict) this.counts = { left: this.counts.left + 1, done: this.counts.done - 1 };
         this.item.mine = { id: '', verdict: null, criterion: null, note: this.item.mine.note, answers: this.item.mine.answers };
-        this.last = null;
+        this.forget(id);
         this.judged.delete(id);
         this.queue.add({ method: 'DELETE', item: id, title: this.item.title, url: `${this.urls.decide.replace('ITEM', id)}?${this.address}`, body: { key: newKey() } });
     },

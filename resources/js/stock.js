@@ -35,3 +35,36 @@ export class Drafts {
         if (gone) this.store.setItem(this.name, JSON.stringify(others));
     }
 }
+
+// What was judged in this sitting, in order, to be undone one after the other; a reload does not end a sitting, closing the tab does.
+export class Sitting {
+    constructor(name, store = sessionStorage) {
+        this.name = name;
+        this.store = store;
+    }
+
+    get all() {
+        return JSON.parse(this.store.getItem(this.name) || '[]');
+    }
+
+    set all(items) {
+        this.store.setItem(this.name, JSON.stringify(items.slice(-500)));
+    }
+
+    get last() {
+        return this.all.at(-1) ?? null;
+    }
+
+    get length() {
+        return this.all.length;
+    }
+
+    // judged again, it is the last one again
+    add(item) {
+        this.all = [...this.all.filter((one) => one !== item), item];
+    }
+
+    drop(item) {
+        this.all = this.all.filter((one) => one !== item);
+    }
+}

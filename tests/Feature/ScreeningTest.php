@@ -280,3 +280,60 @@ it('hands out every decision that one may see, and none besides', function () {
     $this->get("/reviews/{$world->review->id}/exports/decisions.xlsx")->assertOk();
     $this->get("/reviews/{$world->review->id}/screening")->assertSeeText('Who is how far')->assertSeeText('of these in disagreement at first');
 });
+
+it('lists my last decisions by verdict, and nothing of anybody else', function () {
+    $world = (new World)->withCriteria();
+    $world->deliver([['TI' => 'One'], ['TI' => 'Two'], ['TI' => 'Three']]);
+    $world->decide('anna', $world->item(0), 'include');
+    $world->decide('anna', $world->item(1), 'exclude');
+    $world->decide('ben', $world->item(2), 'include');
+    $page = fn (string $who, string $verdict = ''): string => (string) $this->actingAs($world->people[$who])->get("/reviews/{$world->review->id}/screening/mine?verdict={$verdict}")->assertOk()->getContent();
+    expect($page('anna'))->toContain('>One</a>')->toContain('>Two</a>')->not->toContain('>Three</a>');
+    expect($page('anna', 'exclude'))->toContain('>Two</a>')->not->toContain('>One</a>')->and($page('ben', 'exclude'))->toContain('None of yours is so');
+    $this->actingAs($world->people['observer'])->get("/reviews/{$world->review->id}/screening/mine")->assertForbidden();
+});
+
+it('keeps what criteria said before, and sends what rests on it round again without losing anything', function () {
+    $world = (new World)->withCriteria();
+    $world->deliver([['TI' => 'One'], ['TI' => 'Two'], ['TI' => 'Three']]);
+    $criterion = $world->review->criteria()->first();
+    foreach (['anna', 'ben'] as $who) {
+        $world->decide($who, $world->item(0), 'exclude');
+        $world->decide($who, $world->item(1), 'include');
+    }
+    $world->decide('anna', $world->item(2), 'exclude');
+    $url = "/reviews/{$world->review->id}/criteria/{$criterion->id}";
+    $this->actingAs($world->people['lead'])->put($url, ['question' => $criterion->question, 'reason' => $criterion->reason]);
+    expect($criterion->refresh()->version)->toBe(1);
+    $this->put($url, ['question' => 'Is it really so?', 'reason' => 'Not so']);
+    expect($criterion->refresh()->version)->toBe(2)->and(DB::table('criterion_wordings')->count())->toBe(1);
+    $html = (string) $this->get("/reviews/{$world->review->id}/question")->assertSee('decisions rest')->getContent();
+    expect($html)->toContain('<strong>3</strong>')->toContain('Version 2, since');
+    $this->get("{$url}/older")->assertSee('One')->assertSee('Three')->assertDontSee('>Two</a>', false);
+    $this->actingAs($world->people['anna'])->post("{$url}/again")->assertForbidden();
+    $before = DB::table('decisions')->count();
+    $this->actingAs($world->people['lead'])->post("{$url}/again")->assertSessionHas('notice');
+    expect($world->item(0)->state->value)->toBe('waiting')->and($world->item(1)->state->value)->toBe('included')->and($world->item(2)->state->value)->toBe('waiting');
+    expect(DB::table('decisions')->count())->toBe($before + 3)->and(DB::table('decisions')->whereNotNull('verdict')->count())->toBe($before);
+    expect($world->people['anna']->notifications()->count())->toBe(1);
+    // they are asked again, and what they say now counts
+    foreach (['anna', 'ben'] as $who) {
+        $world->decide($who, $world->item(0), 'include');
+    }
+    expect($world->item(0)->state->value)->toBe('included');
+    $this->get("/reviews/{$world->review->id}/question")->assertDontSee('on the older wording');
+    $this->post("{$url}/again")->assertSessionHas('notice', 'No decision rests on an older wording any more.');
+});
+
+it('lets stand what was decided by an older wording, where the lead says so', function () {
+    $world = (new World)->withCriteria();
+    $world->deliver([['TI' => 'One']]);
+    $criterion = $world->review->criteria()->first();
+    $world->decide('anna', $world->item(0), 'exclude');
+    $url = "/reviews/{$world->review->id}/criteria/{$criterion->id}";
+    $this->actingAs($world->people['lead'])->put($url, ['question' => 'Is it really so?', 'reason' => 'Not so']);
+    $this->put($url, ['do' => 'leave']);
+    $this->get("/reviews/{$world->review->id}/question")->assertDontSee('on the older wording');
+    $this->put($url, ['question' => 'Is it so after all?', 'reason' => 'Not so']);
+    $this->get("/reviews/{$world->review->id}/question")->assertSee('on the older wording');
+});

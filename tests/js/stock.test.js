@@ -1,6 +1,6 @@
 import assert from 'node:assert/strict';
 import test from 'node:test';
-import { ahead, Drafts, fresh } from '../../resources/js/stock.js';
+import { ahead, Drafts, fresh, Sitting } from '../../resources/js/stock.js';
 
 const item = (id, verdict = null, open = false) => ({ id, open, mine: { verdict } });
 
@@ -39,4 +39,17 @@ test('a draft that is typed on stays among the newest', () => {
     drafts.keep('first', { note: 'xy' });
     drafts.keep('last', { note: '' });
     assert.deepEqual(drafts.of('first'), { note: 'xy' });
+});
+
+test('a sitting is undone one after the other, as deep as it went', () => {
+    const kept = new Map();
+    const sitting = () => new Sitting('s', { getItem: (key) => kept.get(key) ?? null, setItem: (key, value) => kept.set(key, value) });
+    ['a', 'b', 'c', 'a'].forEach((item) => sitting().add(item));
+    const undone = [];
+    while (sitting().last) {
+        undone.push(sitting().last);
+        sitting().drop(sitting().last);
+    }
+    assert.deepStrictEqual(undone, ['a', 'c', 'b']);
+    assert.strictEqual(sitting().length, 0);
 });

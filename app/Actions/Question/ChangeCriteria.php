@@ -9,6 +9,7 @@ use App\Models\Criterion;
 use App\Models\Review;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
 
 final readonly class ChangeCriteria
 {
@@ -30,9 +31,25 @@ final readonly class ChangeCriteria
     public function reword(User $by, Review $review, Criterion $criterion, string $question, string $reason): void
     {
         DB::transaction(function () use ($by, $review, $criterion, $question, $reason): void {
+            $criterion = Criterion::query()->lockForUpdate()->findOrFail($criterion->id);
             $before = $criterion->only('question', 'reason');
-            $criterion->update(['question' => $question, 'reason' => $reason]);
-            ($this->log)($review, $by, 'criterion.reworded', "Reworded the criterion “{$question}”", $criterion, ['before' => $before]);
+            if ($before === ['question' => $question, 'reason' => $reason]) {
+                return;
+            }
+            DB::table('criterion_wordings')->insert([
+                'review_id' => $review->id, 'id' => strtolower((string) Str::ulid()), 'criterion_id' => $criterion->id, 'version' => $criterion->version, ...$before, 'until' => now(), 'user_id' => $by->id,
+            ]);
+            $criterion->update(['question' => $question, 'reason' => $reason, 'version' => $criterion->version + 1, 'reworded_at' => now()]);
+            ($this->log)($review, $by, 'criterion.reworded', "Reworded the criterion “{$question}”", $criterion, ['before' => $before, 'version' => $criterion->version]);
+        });
+    }
+
+    /** What was decided by the older wording stands; it is no longer asked about. */
+    public function leave(User $by, Review $review, Criterion $criterion): void
+    {
+        DB::transaction(function () use ($by, $review, $criterion): void {
+            $criterion->update(['older_left_at' => now()]);
+            ($this->log)($review, $by, 'criterion.older-left', "Left standing what was decided by the older wording of “{$criterion->question}”", $criterion);
         });
     }
 

@@ -94,8 +94,14 @@ final readonly class ChangeStage
         });
     }
 
+    /** Lets every item stand as its decisions and settlements say. */
+    public function recount(Stage $stage): void
+    {
+        $this->apply($stage, []);
+    }
+
     /** Nobody decides at the stage meanwhile. */
-    private function alone(Stage $stage): Stage
+    public function alone(Stage $stage): Stage
     {
         DB::select('SELECT pg_advisory_xact_lock(hashtext(?))', ["stage {$stage->id}"]);
 

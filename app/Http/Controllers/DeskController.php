@@ -14,7 +14,9 @@ use App\Models\Item;
 use App\Models\Review;
 use App\Models\Stage;
 use App\Queries\Desk;
+use App\Queries\LibraryChoices;
 use App\Queries\LibraryFilters;
+use App\Queries\MyDecisions;
 use App\Queries\Tags;
 use App\Support\Input;
 use Illuminate\Contracts\View\View;
@@ -22,6 +24,7 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
 use WaryHeron\Core\Screening\StagePurpose;
+use WaryHeron\Core\Screening\Verdict;
 
 final class DeskController extends Controller
 {
@@ -65,7 +68,7 @@ final class DeskController extends Controller
 
         return view('screening.desk', [
             'review' => $review, 'stage' => $stage, 'criteria' => $criteria = $desk->criteria(), 'empty' => $items === [], 'counts' => $counts = $desk->counts(), 'listed' => $listed,
-            'steps' => $desk->steps(), 'kept' => $kept, 'problem' => $filters->problem, 'tags' => $desk->tags(), 'inFull' => $inFull = $stage->purpose === StagePurpose::FullText,
+            'steps' => $desk->steps(), 'kept' => $kept, 'problem' => $filters->problem, 'choices' => LibraryChoices::of($review), 'deliveries' => $review->deliveries()->whereNull('withdrawn_at')->orderBy('id')->get(['id', 'source_name', 'file_name']), 'inFull' => $inFull = $stage->purpose === StagePurpose::FullText,
             'desk' => [
                 'items' => $items, 'behind' => $desk->behind(), 'counts' => $counts, 'criteria' => $criteria, 'listed' => $listed, 'inFull' => $inFull,
                 // people who sat down together do not all ask for more in the same second
@@ -86,6 +89,16 @@ final class DeskController extends Controller
         $desk = $this->desk($request, $stage);
 
         return response()->json(['items' => $desk->ahead($request->integer('after'), $most), 'counts' => $desk->counts(), 'pause' => $this->pause($request)]);
+    }
+
+    /** What I decided last, by how I decided. */
+    public function mine(Request $request, Review $review): View
+    {
+        $stage = $this->stage($request, $review);
+        $verdict = Verdict::tryFrom(Input::text($request, 'verdict'));
+        $mine = new MyDecisions($this->me($request), $stage);
+
+        return view('screening.mine', ['review' => $review, 'stage' => $stage, 'verdict' => $verdict === null ? '' : $verdict->value, 'counts' => $mine->counts(), 'decisions' => $mine->last($verdict)]);
     }
 
     public function item(Request $request, Review $review, Item $item): JsonResponse

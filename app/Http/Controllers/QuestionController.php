@@ -6,8 +6,10 @@ namespace App\Http\Controllers;
 
 use App\Actions\Question\ChangeCriteria;
 use App\Actions\Question\ChangeQuestion;
+use App\Actions\Screening\SendRoundAgain;
 use App\Models\Criterion;
 use App\Models\Review;
+use App\Queries\OlderWording;
 use App\Support\Input;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
@@ -24,6 +26,7 @@ final class QuestionController extends Controller
             'concepts' => $review->concepts()->pluck('text', 'kind')->all(),
             'criteria' => $review->criteria()->whereNull('retired_at')->get(),
             'retired' => $review->criteria()->whereNotNull('retired_at')->get(),
+            'older' => OlderWording::counts($review), 'wordings' => OlderWording::wordings($review),
         ]);
     }
 
@@ -47,6 +50,21 @@ final class QuestionController extends Controller
         return redirect()->to(route('question', $review).'#criteria')->with('notice', 'The criterion is added.');
     }
 
+    /** What was decided by an older wording of a criterion. */
+    public function older(Review $review, Criterion $criterion): View
+    {
+        abort_if($criterion->reworded_at === null, 404);
+
+        return view('question.older', ['review' => $review, 'criterion' => $criterion, 'count' => OlderWording::decisions($criterion)->count(), 'items' => OlderWording::items($criterion), 'wordings' => OlderWording::wordings($review)[$criterion->id] ?? []]);
+    }
+
+    public function sendRound(Request $request, Review $review, Criterion $criterion, SendRoundAgain $send): RedirectResponse
+    {
+        $sent = $criterion->reworded_at === null ? 0 : $send->execute($this->me($request), $review, $criterion);
+
+        return redirect()->to(route('question', $review).'#criteria')->with('notice', $sent === 0 ? 'No decision rests on an older wording any more.' : number_format($sent).($sent === 1 ? ' decision is' : ' decisions are').' to be made again. What was decided before is kept in the history.');
+    }
+
     public function changeCriterion(Request $request, Review $review, Criterion $criterion, ChangeCriteria $change): RedirectResponse
     {
         $me = $this->me($request);
@@ -54,6 +72,7 @@ final class QuestionController extends Controller
             'up' => $change->move($me, $review, $criterion, -1),
             'down' => $change->move($me, $review, $criterion, 1),
             'retire' => $change->retire($me, $review, $criterion),
+            'leave' => $change->leave($me, $review, $criterion),
             default => $change->reword($me, $review, $criterion, ...$this->criterion($request)),
         };
 

@@ -49,6 +49,18 @@
                                         @else
                                             {{ $criterion->question }}
                                         @endif
+                                        @if ($criterion->version > 1)
+                                            <details class="small quiet"><summary>Version {{ $criterion->version }}, since {{ $criterion->reworded_at->format('j M Y') }}</summary>
+                                                @foreach ($wordings[$criterion->id] ?? [] as $one) <p>Version {{ $one->version }}, until {{ \Carbon\CarbonImmutable::parse($one->until)->format('j M Y') }}: “{{ $one->question }}” ({{ $one->reason }})</p> @endforeach
+                                            </details>
+                                        @endif
+                                        @if ($mayChange && isset($older[$criterion->id]))
+                                            <div class="asking small mt-1" role="status">
+                                                <p><strong>{{ number_format($older[$criterion->id]) }}</strong> {{ $older[$criterion->id] === 1 ? 'decision rests' : 'decisions rest' }} on the older wording.</p>
+                                                <p class="row mt-1"><button class="button" form="criterion-{{ $criterion->id }}" name="do" value="leave">Leave {{ $older[$criterion->id] === 1 ? 'it' : 'them' }}</button>
+                                                <a class="button" href="{{ route('criteria.older', [$review, $criterion]) }}">List {{ $older[$criterion->id] === 1 ? 'it' : 'them' }}, or send round again</a></p>
+                                            </div>
+                                        @endif
                                     </td>
                                     <td>
                                         @if ($mayChange)

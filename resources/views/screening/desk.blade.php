@@ -2,7 +2,7 @@
 <x-page title="Reading Desk" :review="$review" :stage="$inFull ? 'full-texts' : 'screening'" :place="$inFull ? 'full-texts.read' : 'desk'">
     <div class="desk desk-three desk-fixed" x-data="readingDesk">
         <section class="sheet">
-            <header class="sheet-head"><h2>{{ $stage->name }}</h2> <span><span x-text="done">{{ number_format($counts['done']) }}</span> judged by me</span></header>
+            <header class="sheet-head"><h2>{{ $stage->name }}</h2> <span><a href="{{ route('mine', [$review, 'stage' => $stage->id]) }}"><span x-text="done">{{ number_format($counts['done']) }}</span> judged by me</a></span></header>
             <x-stages :review="$review" :stage="$stage" to="desk" />
             <p class="filter-words small">
                 @foreach ($steps as $step)
@@ -15,7 +15,11 @@
                     <input type="hidden" name="stage" value="{{ $stage->id }}"> @if ($listed) <input type="hidden" name="layout" value="list"> @endif
                     <label class="block mt-1">Query <input class="input input-mono" name="q" value="{{ $kept['q'] ?? '' }}" spellcheck="false" placeholder="title:trial*"></label>
                     @if ($problem !== '') <p class="field-error" role="alert">{{ $problem }}</p> @endif
-                    @if ($tags !== []) <label class="block mt-1">Tag <select class="input" name="tag"><option value="">any</option>@foreach ($tags as $one) <option @selected(($kept['tag'] ?? '') === $one)>{{ $one }}</option> @endforeach</select></label> @endif
+                    @foreach (['source' => ['Source', $choices->sources], 'type' => ['Type', $choices->types], 'language' => ['Language', $choices->languages], 'tag' => ['Tag', $choices->tags]] as $field => [$label, $values])
+                        @if (count($values) > ($field === 'tag' ? 0 : 1)) <label class="block mt-1">{{ $label }} <select class="input" name="{{ $field }}"><option value="">any</option>@foreach ($values as $one) <option @selected(($kept[$field] ?? '') === $one)>{{ $one }}</option> @endforeach</select></label> @endif
+                    @endforeach
+                    @if ($deliveries->count() > 1) <label class="block mt-1">Delivery <select class="input" name="delivery"><option value="">any</option>@foreach ($deliveries as $one) <option value="{{ $one->id }}" @selected(($kept['delivery'] ?? '') === $one->id)>{{ $one->file_name ?? $one->source_name }}</option> @endforeach</select></label> @endif
+                    <span class="block mt-1">Years <span class="row"><input class="input number" name="from" size="4" inputmode="numeric" maxlength="4" value="{{ $kept['from'] ?? '' }}" placeholder="from" aria-label="From year"> <input class="input number" name="to" size="4" inputmode="numeric" maxlength="4" value="{{ $kept['to'] ?? '' }}" placeholder="to" aria-label="To year"></span></span>
                     <label class="block mt-1"><input type="checkbox" name="no_abstract" value="1" @checked($kept['no_abstract'] ?? false)> without an abstract</label>
                     <button class="button mt-1">Show</button>
                 </form></details>
