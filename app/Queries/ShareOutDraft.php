@@ -5,10 +5,12 @@ declare(strict_types=1);
 namespace App\Queries;
 
 use App\Models\Stage;
+use App\Models\User;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 use WaryHeron\Core\Screening\ItemState;
 use WaryHeron\Core\Screening\ShareOut\CannotShare;
+use WaryHeron\Core\Screening\ShareOut\OwnPapers;
 use WaryHeron\Core\Screening\ShareOut\Plan;
 use WaryHeron\Core\Screening\ShareOut\Quotas;
 use WaryHeron\Core\Screening\ShareOut\ShareOut;
@@ -20,13 +22,15 @@ final readonly class ShareOutDraft
     /**
      * @param  list<string>  $publications  that are shared out
      * @param  ?array<string, int>  $nearest  quotas that could be met
+     * @param  int  $own  how many publications are by one of these people, and go to others
+     * @param  int  $written  how many are left out since too few are left who did not write them
      */
-    private function __construct(public int $pool, public array $publications, public ?Plan $plan, public string $problem = '', public ?array $nearest = null)
+    private function __construct(public int $pool, public array $publications, public ?Plan $plan, public string $problem = '', public ?array $nearest = null, public int $own = 0, public int $written = 0)
     {
     }
 
     /**
-     * @param  array{pool: string, sample: ?int, percent: ?float, decisions: int, quotas: array<string, ?int>, mode: string, seed: int}  $terms  pool: free or undecided; mode: mixed, groups or everyone
+     * @param  array{pool: string, sample: ?int, percent: ?float, decisions: int, quotas: array<string, ?int>, weights?: array<string, float>, mode: string, seed: int}  $terms  pool: free, undecided or half; mode: mixed, groups or everyone
      */
     public static function of(Stage $stage, LibraryFilters $filters, array $terms): self
     {
@@ -50,9 +54,20 @@ final readonly class ShareOutDraft
 
                 return new self(count($pool), $chosen, ShareOut::inGroups($chosen, $groups, $terms['seed']));
             }
-            $quotas = Quotas::of(count($chosen), $terms['decisions'], $terms['quotas']);
+            // of what is half judged each lacks one person
+            $decisions = $terms['pool'] === 'half' ? 1 : $terms['decisions'];
+            $own = self::own($stage, $people, $chosen);
+            $written = array_values(array_filter($chosen, fn (string $id): bool => isset($own[$id]) && count($people) - count($own[$id]) < $decisions));
+            $chosen = array_values(array_diff($chosen, $written));
+            $taken = $terms['pool'] === 'free' ? [] : self::taken($stage, $chosen);
+            foreach ($own as $id => $writers) {
+                $taken[$id] = array_values(array_unique([...$taken[$id] ?? [], ...$writers]));
+            }
+            $barred = array_count_values(array_merge([], ...array_values(array_intersect_key($taken, array_flip($chosen)))));
+            $most = array_map(fn (int $n): int => count($chosen) - $n, $barred);
+            $quotas = Quotas::of(count($chosen), $decisions, $terms['quotas'], $terms['weights'] ?? [], $most);
 
-            return new self(count($pool), $chosen, ShareOut::plan($chosen, $quotas, $terms['seed'], $terms['pool'] === 'free' ? [] : self::taken($stage, $chosen)));
+            return new self(count($pool), $chosen, ShareOut::plan($chosen, $quotas, $terms['seed'], $taken), own: count($own), written: count($written));
         } catch (CannotShare $cannot) {
             return new self(count($pool), $chosen, null, $cannot->getMessage(), $cannot->nearest);
         }
@@ -77,6 +92,34 @@ final readonly class ShareOutDraft
         return $taken;
     }
 
+    /**
+     * People who are among the authors.
+     *
+     * @param  list<string>  $people
+     * @param  list<string>  $publications
+     * @return array<string, list<string>> by publication
+     */
+    public static function own(Stage $stage, array $people, array $publications): array
+    {
+        $own = [];
+        $among = array_fill_keys($publications, true);
+        foreach (User::query()->whereIn('id', $people)->get(['id', 'name']) as $person) {
+            $names = OwnPapers::names($person->name);
+            if ($names === null) {
+                continue;
+            }
+            // the index finds whoever bears the name; the initial is looked at here
+            $family = implode(' & ', array_map(fn (string $word): string => "'{$word}':D", explode(' ', $names[0])));
+            foreach (DB::table('publications')->where('review_id', $stage->review_id)->whereRaw('words @@ ?::tsquery', [$family])->get(['id', 'authors']) as $one) {
+                if (isset($among[$one->id]) && OwnPapers::isBy($person->name, $one->authors)) {
+                    $own[$one->id][] = $person->id;
+                }
+            }
+        }
+
+        return $own;
+    }
+
     /** @return list<string> publications in an order that can be had again */
     private static function pool(Stage $stage, LibraryFilters $filters, string $pool, bool $calibration): array
     {
@@ -87,6 +130,10 @@ final readonly class ShareOutDraft
         if ($pool === 'free' || $calibration) {
             $query->whereNotExists(fn (Builder $q) => $q->selectRaw('1')->from('assignments')->whereColumn('assignments.review_id', 'here.review_id')->whereColumn('assignments.item_id', 'here.id'))
                 ->whereNotExists(fn (Builder $q) => $q->selectRaw('1')->from('decisions')->whereColumn('decisions.review_id', 'here.review_id')->whereColumn('decisions.item_id', 'here.id')->whereNull('decisions.superseded_at')->whereNotNull('decisions.verdict'));
+        }
+
+        if ($pool === 'half' && ! $calibration) {
+            $query->whereRaw('('.Shares::JUDGES.') = ?', [$stage->required_decisions - 1])->whereRaw('here.id IS NOT NULL');
         }
 
         return array_values($query->orderBy('publications.id')->pluck('publications.id')->all());

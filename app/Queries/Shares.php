@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Queries;
 
 use App\Models\Review;
+use App\Models\ShareOut;
 use App\Models\Stage;
 use App\Models\User;
 use Illuminate\Database\Query\Builder;
@@ -51,10 +52,32 @@ final class Shares
         return $progress;
     }
 
+    /** @return array<string, int> judgements of a share-out that are not made yet, by person */
+    public static function ofShareOut(ShareOut $shareOut): array
+    {
+        return self::unjudged($shareOut->stage)->where('assignments.share_out_id', $shareOut->id)->groupBy('assignments.user_id')
+            ->selectRaw('assignments.user_id, count(*) AS n')->pluck('n', 'user_id')->map(fn ($n): int => (int) $n)->all();
+    }
+
     /** @return array<string, int> how much of what was shared out in a review each person has still to judge */
     public static function open(Review $review): array
     {
         return DB::table('assignments')->where('review_id', $review->id)->where('waiting', true)->where('judged', false)->groupBy('user_id')->selectRaw('user_id, count(*) AS n')->pluck('n', 'user_id')->map(fn ($n): int => (int) $n)->all();
+    }
+
+    /** In SQL, beside items named "here": how many people have it in their share or have judged it. */
+    public const JUDGES = <<<'SQL'
+        SELECT count(*) FROM (
+            SELECT a.user_id FROM assignments a WHERE a.review_id = here.review_id AND a.item_id = here.id
+            UNION SELECT d.user_id FROM decisions d WHERE d.review_id = here.review_id AND d.item_id = here.id AND d.superseded_at IS NULL AND d.verdict IS NOT NULL
+        ) AS judges
+        SQL;
+
+    /** How many items wait that have all their judges but one. */
+    public static function lackingOne(Stage $stage): int
+    {
+        return $stage->required_decisions < 2 ? 0 : DB::table('items AS here')->where('here.review_id', $stage->review_id)->where('here.stage_id', $stage->id)
+            ->whereIn('here.state', [ItemState::Waiting->value, ItemState::Awaited->value])->whereRaw('('.self::JUDGES.') = ?', [$stage->required_decisions - 1])->count();
     }
 
     /** How many items wait at a stage in nobody's share. */

@@ -97,3 +97,17 @@ it('hands items on as evenly as who may have which allows', function () {
     expect($plan->perPerson())->toBe(['a' => 3, 'b' => 3, 'c' => 3])->and($plan->people['i1'])->toBe(['c']);
     expect(fn () => ShareOut::handOn(items(2), ['a'], ['i2' => ['a']]))->toThrow(CannotShare::class, '1 of 2 items');
 });
+
+it('gives whoever has a weight so many times the share of the others, and nobody more than they may have', function (int $items, array $weights, array $most, array $expected) {
+    expect(Quotas::of($items, 2, ['a' => null, 'b' => null, 'c' => null], $weights, $most)->byPerson)->toBe($expected);
+})->with([
+    'even' => [12, [], [], ['a' => 8, 'b' => 8, 'c' => 8]], 'twice' => [12, ['a' => 2.0], [], ['a' => 12, 'b' => 6, 'c' => 6]], 'half' => [10, ['c' => 0.5], [], ['a' => 8, 'b' => 8, 'c' => 4]],
+    'one may have none' => [12, [], ['c' => 0], ['a' => 12, 'b' => 12, 'c' => 0]], 'one may have some' => [12, [], ['a' => 4], ['a' => 4, 'b' => 10, 'c' => 10]],
+]);
+
+it('knows whose paper it is', function (string $person, string $authors, bool $theirs) {
+    expect(WaryHeron\Core\Screening\ShareOut\OwnPapers::isBy($person, $authors))->toBe($theirs);
+})->with([
+    ['Ines Okafor', 'Haas M; Okafor IN', true], ['Ines Okafor', 'Okafor B', false], ['Ines Okafor', 'Okafor', false], ['Dr. Ines N. Okafor', 'Okafor IN', true],
+    ['Öna van de Laar', 'van de Laar Ö', true], ['Öna van de Laar', 'Laar O', false], ['Heron', 'Heron H', false], ['Mirela Haas', 'Haas-Ott M', false], ['Élan Özkaya', 'Ozkaya E', true], ['Ben Strand', '', false],
+]);

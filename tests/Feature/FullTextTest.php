@@ -32,7 +32,7 @@ function soughtTexts(int $count): World
 {
     Storage::fake();
     $world = World::readingInFull()->withCriteria();
-    $world->deliver(array_map(fn (int $i): array => ['TI' => 'Bright lamps and slow naps on ward '.str_repeat(chr(97 + $i), 3), 'DO' => "10.71000/lamps.{$i}", 'AU' => 'Kolbe, A'.chr(65 + $i)], range(0, $count - 1)));
+    $world->deliver(array_map(fn (int $i): array => ['TI' => 'Bright lamps and slow naps on ward '.str_repeat(chr(97 + $i), 3), 'DO' => "10.71000/lamps.{$i}", 'AU' => 'Sorlie, A'.chr(65 + $i)], range(0, $count - 1)));
     foreach (range(0, $count - 1) as $i) {
         foreach (['anna', 'ben'] as $who) {
             $world->decide($who, $world->item($i), 'include');

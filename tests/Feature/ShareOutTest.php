@@ -246,3 +246,45 @@ it('says in words what the reading list holds, and reads only that', function ()
     $world->deliver([['TI' => 'A late one']], 'Late');
     $this->get("/reviews/{$world->review->id}/screening")->assertSeeText('2 publications wait in nobody’s share');
 });
+
+it('gives nobody their own papers, and leaves out what too few are left for', function () {
+    $world = (new World)->withCriteria();
+    $world->deliver([['TI' => 'One', 'AU' => 'Kolbe, A.'], ['TI' => 'Two'], ['TI' => 'Three'], ['TI' => 'Four', 'AU' => 'Strand, Ben']]);
+    $this->actingAs($world->people['lead']);
+    $url = "/reviews/{$world->review->id}/screening/share-outs";
+    $page = fn (array $people, array $more = []): string => (string) preg_replace('/\s+/', ' ', html_entity_decode(strip_tags((string) $this->get($url.'?'.http_build_query(terms($world, $people, $more)))->assertOk()->getContent())));
+    expect($page(['anna', 'ben']))->toContain('2 are by one of these people, and go to others. 2 are left out')->toContain('Share out 2');
+    expect($page(['anna', 'ben', 'lead']))->toContain('2 are by one of these people')->not->toContain('left out')->toContain('Share out 4');
+    $this->post($url, terms($world, ['anna', 'ben', 'lead'], ['expected' => 4]))->assertSessionHas('notice');
+    $judges = fn (int $item): array => DB::table('assignments')->where('item_id', $world->item($item)->id)->join('users', 'users.id', '=', 'user_id')->orderBy('name')->pluck('name')->all();
+    expect($judges(0))->toBe(['Ben Strand', 'Ines Okafor'])->and($judges(3))->toBe(['Anna Kolbe', 'Ines Okafor']);
+});
+
+it('names what has all its judges but one, and gives it to one more', function () {
+    $world = shared(6);
+    $url = "/reviews/{$world->review->id}/screening/share-outs";
+    $this->actingAs($world->people['lead'])->post($url, terms($world, ['anna'], ['decisions' => '1', 'expected' => 6]))->assertSessionHas('notice');
+    $world->decide('anna', $world->item(0), 'include');
+    $this->get($url)->assertSeeText('6 publications have all judges but one.');
+    $page = (string) preg_replace('/\s+/', ' ', strip_tags((string) $this->get($url.'?'.http_build_query(terms($world, ['anna', 'ben', 'lead'], ['pool' => 'half'])))->getContent()));
+    expect($page)->toContain('Share out 6');
+    $this->post($url, terms($world, ['anna', 'ben', 'lead'], ['pool' => 'half', 'expected' => 6, 'quota' => [$world->people['ben']->id => '2×']]))->assertSessionHas('notice');
+    $second = DB::table('assignments')->join('users', 'users.id', '=', 'user_id')->groupBy('name')->selectRaw('name, count(*) AS n')->pluck('n', 'name')->all();
+    expect($second)->toEqual(['Anna Kolbe' => 6, 'Ben Strand' => 4, 'Ines Okafor' => 2]);
+    $this->get($url)->assertDontSeeText('all judges but one.');
+});
+
+it('says before what handing on and taking back would do, and tells whom it concerns', function () {
+    $world = shared(6);
+    $url = "/reviews/{$world->review->id}/screening/share-outs";
+    $this->actingAs($world->people['lead'])->post($url, terms($world, ['anna', 'ben'], ['expected' => 6]));
+    $shareOut = ShareOut::query()->sole();
+    $world->decide('anna', $world->item(0), 'include');
+    $this->get("{$url}?hand={$world->people['anna']->id}&to[]={$world->people['lead']->id}")->assertSeeText('5 judgements not yet made would go to: Ines Okafor 5.')->assertSeeText('nothing is changed yet');
+    $this->get("{$url}?hand={$world->people['anna']->id}&to[]={$world->people['ben']->id}")->assertSeeText('given to, everybody chosen');
+    $this->get("{$url}?withdraw={$shareOut->id}")->assertSeeText('11 judgements not yet made would be taken from');
+    expect(DB::table('assignments')->count())->toBe(12);
+    $this->actingAs($world->people['anna'])->get("{$url}?withdraw={$shareOut->id}")->assertDontSeeText('would be taken from');
+    $this->actingAs($world->people['lead'])->post("{$url}/{$shareOut->id}/withdraw");
+    expect($world->people['ben']->notifications()->get()->map(fn ($one): string => $one->data['text'])->all())->toContain('What you had not judged of “First half” was taken back');
+});

@@ -75,7 +75,7 @@ final class World
             $text .= "TY  - JOUR\n";
             // each title has its place in the journal, so that the same title is the same publication
             $page = crc32(strtolower(rtrim($fields['TI'] ?? "Study {$i}", '.'))) % 900 + 1;
-            foreach (array_filter([...['TI' => "Study {$i}", 'AU' => 'Kolbe, A', 'PY' => '2020', 'AB' => 'A bright lamp.', 'JF' => 'Nocturnal Medicine', 'VL' => '12', 'SP' => (string) $page], ...$fields]) as $tag => $value) {
+            foreach (array_filter([...['TI' => "Study {$i}", 'AU' => 'Sorlie, T', 'PY' => '2020', 'AB' => 'A bright lamp.', 'JF' => 'Nocturnal Medicine', 'VL' => '12', 'SP' => (string) $page], ...$fields]) as $tag => $value) {
                 $text .= "{$tag}  - {$value}\n";
             }
             $text .= "ER  - \n";

@@ -28,7 +28,7 @@ final readonly class MakeShareOut
     }
 
     /**
-     * @param  array{pool: string, sample: ?int, percent: ?float, decisions: int, quotas: array<string, ?int>, mode: string, seed: int}  $terms
+     * @param  array{pool: string, sample: ?int, percent: ?float, decisions: int, quotas: array<string, ?int>, weights?: array<string, float>, mode: string, seed: int}  $terms
      * @param  int  $expected  how many items the preview said
      *
      * @throws Refused If it cannot be shared so, or the pool is no longer what was seen.

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Access\Ability;
+use App\Actions\Refused;
 use App\Actions\Screening\ChangeShares;
 use App\Actions\Screening\MakeShareOut;
 use App\Http\Requests\ShareOutTerms;
@@ -29,7 +30,7 @@ final class ShareOutController extends Controller
     /** What a pool is narrowed down by, named as in the library; where it stands is asked of the stage before. */
     private const FILTERS = ['q', 'tag', 'source', 'delivery', 'from', 'to', 'type', 'language', 'state', 'coded'];
 
-    public function index(Request $request, Review $review): View
+    public function index(Request $request, Review $review, ChangeShares $change): View
     {
         $stage = $this->stage($request, $review);
         $terms = ShareOutTerms::from($request, $review, $stage->required_decisions);
@@ -46,6 +47,7 @@ final class ShareOutController extends Controller
             'draft' => $request->has('people') && $request->user()?->can('manage', $review) ? ShareOutDraft::of($stage, $filters, $terms) : null,
             'shareOuts' => ShareOut::query()->where('review_id', $review->id)->where('stage_id', $stage->id)->with('creator')->orderByDesc('id')->get(),
             'progress' => $progress = Shares::progress($stage), 'names' => $this->names($review, $progress), 'unshared' => Shares::unshared($stage),
+            'lackingOne' => Shares::lackingOne($stage), 'asking' => $this->asking($request, $review, $stage, $change),
             'deliveries' => $review->deliveries()->orderBy('created_at')->get(['id', 'source_name', 'file_name']),
         ]);
     }
@@ -73,6 +75,32 @@ final class ShareOutController extends Controller
         $gone = $change->withdraw($this->me($request), $shareOut);
 
         return redirect()->route('share-outs', [$review, 'stage' => $shareOut->stage_id])->with('notice', number_format($gone).' judgements not yet made are taken back. What was decided stays.');
+    }
+
+    /**
+     * What handing on or taking back would do, where that is asked; nothing is changed by it.
+     *
+     * @return ?array{problem: string, hand: ?User, to: list<string>, back: ?ShareOut, people: array<string, int>}
+     */
+    private function asking(Request $request, Review $review, Stage $stage, ChangeShares $change): ?array
+    {
+        if ($request->user()?->can('manage', $review) !== true) {
+            return null;
+        }
+        $back = ShareOut::query()->where('review_id', $review->id)->whereKey(strtolower(Input::text($request, 'withdraw')))->whereNull('withdrawn_at')->first();
+        if ($back !== null) {
+            return ['problem' => '', 'hand' => null, 'to' => [], 'back' => $back, 'people' => Shares::ofShareOut($back)];
+        }
+        $from = User::query()->whereKey(strtolower(Input::text($request, 'hand')))->whereHas('memberships', fn ($m) => $m->where('review_id', $review->id))->first();
+        if ($from === null) {
+            return null;
+        }
+        $to = array_values(array_intersect($this->screeners($review)->pluck('id')->all(), (array) $request->query('to')));
+        try {
+            return ['problem' => '', 'hand' => $from, 'to' => $to, 'back' => null, 'people' => $change->handOnPlan($stage, $from, $to)[0]->perPerson()];
+        } catch (Refused $refused) {
+            return ['problem' => $refused->getMessage(), 'hand' => $from, 'to' => $to, 'back' => null, 'people' => []];
+        }
     }
 
     private function filters(Request $request, Review $review): LibraryFilters

@@ -13,13 +13,16 @@ final readonly class Quotas
     }
 
     /**
-     * What is given by hand stands; people without a number share the rest evenly, the first of them getting what does not divide.
+     * What is given by hand stands; people without a number share the rest by their weights, evenly where they have none, the first of
+     * them getting what does not divide.
      *
      * @param  array<string, ?int>  $given  by person
+     * @param  array<string, float>  $weights  above nought, by person; 1 where there is none
+     * @param  array<string, int>  $most  items that a person may have, where that is not all; what they cannot take goes to the others
      *
      * @throws CannotShare
      */
-    public static function of(int $items, int $decisions, array $given): self
+    public static function of(int $items, int $decisions, array $given, array $weights = [], array $most = []): self
     {
         if ($items < 1) {
             throw new CannotShare('There is nothing to share out: the pool is empty.');
@@ -31,12 +34,9 @@ final readonly class Quotas
         $fixed = array_filter($given, fn (?int $n): bool => $n !== null);
         $open = array_diff_key($given, $fixed);
         $rest = $needed - array_sum($fixed);
-        $quotas = $given;
-        $i = 0;
-        foreach (array_keys($open) as $person) {
-            $quotas[$person] = max(0, intdiv($rest, count($open)) + ($i++ < $rest % count($open) ? 1 : 0));
-        }
+        $open = array_map(fn (string $person): float => $weights[$person] ?? 1.0, array_combine(array_keys($open), array_map(strval(...), array_keys($open))));
         /** @var array<string, int> $quotas */
+        $quotas = [...$given, ...self::within(max(0, $rest), $open, $most)];
         $tooMuch = array_filter($quotas, fn (int $n): bool => $n > $items);
         $why = match (true) {
             array_filter($quotas, fn (int $n): bool => $n < 0) !== [] => 'A quota cannot be less than nothing.',
@@ -49,6 +49,46 @@ final readonly class Quotas
         }
 
         return new self($quotas, $items, $decisions);
+    }
+
+    /**
+     * The same, where some can take no more than so many.
+     *
+     * @param  array<string, float>  $weights
+     * @param  array<string, int>  $most
+     * @return array<string, int>
+     */
+    private static function within(int $all, array $weights, array $most): array
+    {
+        $full = [];
+        do {
+            $shares = self::apportioned($all - array_sum($full), array_diff_key($weights, $full));
+            $over = array_filter($shares, fn (int $n, string $person): bool => $n > ($most[$person] ?? $n), ARRAY_FILTER_USE_BOTH);
+            $full += array_intersect_key($most, $over);
+        } while ($over !== []);
+
+        /** @var array<string, int> in the order given */
+        return array_replace(array_map(fn (float $weight): int => 0, $weights), $full, $shares);
+    }
+
+    /**
+     * Whole numbers in proportion to the weights, by largest remainders; the first come first where these are equal.
+     *
+     * @param  array<string, float>  $weights
+     * @return array<string, int>
+     */
+    private static function apportioned(int $all, array $weights): array
+    {
+        $sum = array_sum($weights);
+        $exact = array_map(fn (float $weight): float => $sum > 0 ? $all * $weight / $sum : 0.0, $weights);
+        $whole = array_map(fn (float $share): int => (int) floor($share + 1e-9), $exact);
+        uksort($exact, fn (string|int $a, string|int $b): int => round($exact[$b] - $whole[$b], 9) <=> round($exact[$a] - $whole[$a], 9));
+        $short = $all - array_sum($whole);
+        foreach (array_keys($exact) as $person) {
+            $whole[$person] += $short-- > 0 ? 1 : 0;
+        }
+
+        return $whole;
     }
 
     /**

@@ -110,7 +110,7 @@
             <div class="section"><h3><label for="tag">Tags <kbd>T</kbd></label></h3>
                 <p class="tags"><template x-for="one in tags" x-bind:key="one.tag"><span class="tag"><span x-text="one.tag"></span> <button type="button" x-on:click="takeTagOff(one.tag)" x-bind:aria-label="one.takeOff">×</button></span></template></p>
                 <form x-on:submit.prevent="addTag" data-key="T" data-does="Add a tag"><input class="input" id="tag" x-ref="tag" x-model="newTag" maxlength="60" list="tags-known" autocomplete="off" placeholder="seen by the whole team"></form>
-                <datalist id="tags-known">@foreach ($tags as $one) <option>{{ $one }}</option> @endforeach</datalist></div>
+                <datalist id="tags-known">@foreach ($choices->tags as $one) <option>{{ $one }}</option> @endforeach</datalist></div>
             <div class="section" x-show="hasLeads"><h3>Where the text states it</h3>
                 <ul class="leads"><template x-for="lead in leads" x-bind:key="lead.id"><li><button type="button" x-on:click="pointAt(lead.sentence)"><span class="small"><strong x-text="lead.about"></strong> <span class="confidence" x-text="lead.confidence" x-bind:title="lead.because"></span></span><span class="leads-quote" x-text="lead.sentence"></span></button></li></template></ul></div>
             @if ($desk['marks'] !== [])

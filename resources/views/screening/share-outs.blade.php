@@ -20,12 +20,28 @@
                                 <table class="table small"><thead><tr><th>Pair</th><th class="number">Items both judge</th></tr></thead><tbody>@foreach ($draft->plan->perPair() as $pair => $n) <tr><td>{{ implode(' and ', array_map(fn ($id) => $names[$id] ?? '', explode(' ', $pair))) }}</td><td class="number">{{ number_format($n) }}</td></tr> @endforeach</tbody></table>
                             @endif
                             </div>
+                            @if ($draft->own > 0) <p class="small mt-2">{{ number_format($draft->own) }} {{ $draft->own === 1 ? 'is' : 'are' }} by one of these people, and {{ $draft->own === 1 ? 'goes' : 'go' }} to others.@if ($draft->written > 0) {{ number_format($draft->written) }} {{ $draft->written === 1 ? 'is' : 'are' }} left out: too few are left who did not write {{ $draft->written === 1 ? 'it' : 'them' }}. @endif</p> @endif
                             @if ($stage->work !== 'shares' && $terms['mode'] !== 'everyone') <p class="small asking mt-2">From then on, only what is in one’s share is judged at this stage.</p> @endif
                             <form class="mt-2" method="post" action="{{ route('share-outs.store', $review) }}">@csrf
                                 @foreach ([...$kept, 'stage' => $stage->id, 'seed' => $terms['seed'], 'expected' => count($draft->publications)] as $key => $value) <input type="hidden" name="{{ $key }}" value="{{ $value }}"> @endforeach
-                                @foreach ($terms['quotas'] as $id => $quota) <input type="hidden" name="people[]" value="{{ $id }}"><input type="hidden" name="quota[{{ $id }}]" value="{{ $quota }}"> @endforeach
+                                @foreach ($terms['quotas'] as $id => $quota) <input type="hidden" name="people[]" value="{{ $id }}"><input type="hidden" name="quota[{{ $id }}]" value="{{ $quota ?? (isset($terms['weights'][$id]) ? "{$terms['weights'][$id]}×" : '') }}"> @endforeach
                                 <label class="block">Name <input class="input" name="name" maxlength="120" required value="{{ old('name', $terms['mode'] === 'everyone' ? 'Calibration set' : 'Share-out '.(count($shareOuts) + 1)) }}"></label>
                                 <button class="button button-go mt-2">Share out {{ number_format(count($draft->publications)) }}</button>
+                            </form>
+                        @endif
+                    </div>
+                </section>
+            @endif
+            @if ($asking)
+                <section class="sheet" id="asking" role="status">
+                    <header class="sheet-head"><h2>{{ $asking['back'] ? "Take back “{$asking['back']->name}”?" : "Hand on what {$asking['hand']->name} has not judged?" }}</h2> <span>nothing is changed yet</span></header>
+                    <div class="sheet-body">
+                        @if ($asking['problem'] !== '') <p class="field-error" role="alert">{{ $asking['problem'] }}</p>
+                        @else
+                            <p>{{ number_format(array_sum($asking['people'])) }} {{ array_sum($asking['people']) === 1 ? 'judgement' : 'judgements' }} not yet made {{ $asking['back'] ? 'would be taken from' : 'would go to' }}: {{ implode(', ', array_map(fn ($id, $n) => ($names[$id] ?? '?').' '.number_format($n), array_keys($asking['people']), $asking['people'])) ?: 'nobody' }}. What was decided stays, and whoever it concerns is told.</p>
+                            <form class="mt-2 row" method="post" action="{{ $asking['back'] ? route('share-outs.withdraw', [$review, $asking['back']]) : route('share-outs.hand-on', [$review, $stage]) }}">@csrf
+                                @if ($asking['hand']) <input type="hidden" name="from" value="{{ $asking['hand']->id }}"> @foreach ($asking['to'] as $id) <input type="hidden" name="to[]" value="{{ $id }}"> @endforeach @endif
+                                <button class="button button-go" autofocus>{{ $asking['back'] ? 'Take them back' : 'Hand them on' }}</button> <a class="button" href="{{ route('share-outs', [$review, 'stage' => $stage->id]) }}">Leave it</a>
                             </form>
                         @endif
                     </div>
@@ -34,6 +50,9 @@
             <section class="sheet">
                 <header class="sheet-head"><h1>Share-out</h1> <span>who judges what at “{{ $stage->name }}”; {{ ['anything' => 'so far everybody judges anything', 'shares' => number_format($unshared).($unshared === 1 ? ' publication waits' : ' publications wait').' in nobody’s share', 'queue' => 'all pull from one common queue'][$stage->work] }}</span></header>
                 <x-stages :review="$review" :stage="$stage" to="share-outs" />
+                @if ($lackingOne > 0 && ! $stage->closed_at)
+                    <p class="section small" role="status"><strong>{{ number_format($lackingOne) }}</strong> {{ $lackingOne === 1 ? 'publication has' : 'publications have' }} all judges but one. @if ($mayChange) <a href="{{ route('share-outs', [$review, 'stage' => $stage->id, 'pool' => 'half']) }}#new">Give {{ $lackingOne === 1 ? 'it' : 'them' }} to one more person</a> @endif</p>
+                @endif
                 @forelse ($shareOuts as $one)
                     @php($shares = $progress[$one->id] ?? [])
                     <div class="section">
@@ -44,7 +63,7 @@
                             </tbody></table>
                         @endif
                         @if ($mayChange && ! $one->withdrawn_at)
-                            <form method="post" action="{{ route('share-outs.withdraw', [$review, $one]) }}">@csrf <button class="button button-plain">Take back what is not judged</button></form>
+                            <p><a class="button button-plain" href="{{ route('share-outs', [$review, 'stage' => $stage->id, 'withdraw' => $one->id]) }}#asking">Take back what is not judged…</a></p>
                         @endif
                     </div>
                 @empty
@@ -54,11 +73,11 @@
             @if ($mayChange && $progress !== [])
                 <section class="sheet">
                     <header class="sheet-head"><h2>Hand on</h2> <span>when somebody leaves: what they have not judged goes to others, what they decided stays</span></header>
-                    <form class="sheet-body row row-wide" method="post" action="{{ route('share-outs.hand-on', [$review, $stage]) }}">@csrf
+                    <form class="sheet-body row row-wide" method="get" action="{{ route('share-outs', $review) }}#asking"><input type="hidden" name="stage" value="{{ $stage->id }}">
                         @php($holders = array_unique(array_merge(...array_map(array_keys(...), array_values($progress)))))
-                        <label>From <select class="input" name="from">@foreach ($holders as $id) <option value="{{ $id }}">{{ $names[$id] }}</option> @endforeach</select></label>
+                        <label>From <select class="input" name="hand">@foreach ($holders as $id) <option value="{{ $id }}">{{ $names[$id] }}</option> @endforeach</select></label>
                         <span class="choices row">To @foreach ($people as $person) <label><input type="checkbox" name="to[]" value="{{ $person->id }}"> {{ $person->name }}</label> @endforeach</span>
-                        <button class="button">Hand on</button>
+                        <button class="button">Look at who would take what</button>
                         @error('to') <p class="field-error" role="alert">{{ $message }}</p> @enderror
                     </form>
                 </section>
@@ -70,7 +89,7 @@
                 <form class="sheet-body" method="get" action="{{ route('share-outs', $review) }}#preview">
                     <input type="hidden" name="stage" value="{{ $stage->id }}">
                     <fieldset class="field"><legend class="field-label">From the pool of</legend>
-                        <select class="input" name="pool" aria-label="Pool"><option value="free" @selected($terms['pool'] === 'free')>all that is free: not judged, in no share</option><option value="undecided" @selected($terms['pool'] === 'undecided')>all that has not opened</option></select>
+                        <select class="input" name="pool" aria-label="Pool"><option value="free" @selected($terms['pool'] === 'free')>all that is free: not judged, in no share</option><option value="half" @selected($terms['pool'] === 'half')>what has all its judges but one: one more person each</option><option value="undecided" @selected($terms['pool'] === 'undecided')>all that has not opened</option></select>
                         <details class="mt-1" @if ($filters->steps !== [] || $filters->problem !== '') open @endif><summary class="cursor-pointer small">Only some of it</summary>
                             <label class="block">Query <input class="input input-mono" name="q" value="{{ $typed['q'] }}" placeholder="title:light*" spellcheck="false"></label>
                             @if ($filters->problem !== '') <p class="field-error" role="alert">{{ $filters->problem }}</p> @endif
@@ -95,7 +114,7 @@
                         @foreach ($people as $person)
                             <div class="line-up"><label class="grow"><input type="checkbox" name="people[]" value="{{ $person->id }}" @checked($asked === [] || in_array($person->id, $asked, true))> {{ $person->name }}</label> <input class="input number" name="quota[{{ $person->id }}]" inputmode="numeric" size="6" aria-label="Quota of {{ $person->name }}" placeholder="rest" value="{{ $typed["quota.{$person->id}"] }}"></div>
                         @endforeach
-                        <p class="field-help">Without a number: the rest, evenly.</p>
+                        <p class="field-help">Without a number: the rest, evenly. 2× is twice the share of whoever has nothing there. Nobody is given their own papers.</p>
                     </fieldset>
                     <button class="button {{ $draft?->plan ? '' : 'button-go' }}">Preview</button>
                 </form>
