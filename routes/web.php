@@ -139,6 +139,8 @@ Route::prefix('/reviews/{review}')->middleware('auth')->scopeBindings()->group(f
         Route::post('/screening/stages', [StageController::class, 'store'])->name('stages.store');
         Route::put('/screening/stages/{stage}', [StageController::class, 'update'])->name('stages.update');
         Route::post('/screening/stages/{stage}/close', [StageController::class, 'close'])->name('stages.close');
+        Route::post('/screening/stages/{stage}/target', [StageController::class, 'target'])->name('stages.target');
+        Route::post('/screening/stages/{stage}/carry', [StageController::class, 'carry'])->name('stages.carry');
         Route::delete('/screening/stages/{stage}', [StageController::class, 'destroy'])->name('stages.destroy');
         Route::post('/screening/stages/{stage}/order', [ReadingOrderController::class, 'order'])->name('reading-order.set');
         Route::post('/screening/stages/{stage}/checks', [ReadingOrderController::class, 'drawCheck'])->name('reading-order.check');

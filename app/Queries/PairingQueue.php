@@ -6,15 +6,32 @@ namespace App\Queries;
 
 use App\Models\Matching;
 use App\Models\User;
+use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
 use WaryHeron\Core\Matching\Verdict;
 
 /** The groups of publications that people are asked about, as things stand now; what somebody else has open is left out. */
 final readonly class PairingQueue
 {
+    /** Seconds; what others do meanwhile is known after that. */
+    private const REMEMBERED = 60;
+
     /** @param  list<array{key: string, publications: list<string>, score: float, later: bool}>  $groups most likely first, those for later last */
     private function __construct(public array $groups, public int $claimed)
     {
+    }
+
+    /** How many groups wait for this person, as was last seen. */
+    public static function left(Matching $matching, User $user): int
+    {
+        $left = Cache::get(self::leftKey($matching, $user));
+
+        return is_int($left) ? $left : count(self::of($matching, $user)->groups);
+    }
+
+    private static function leftKey(Matching $matching, User $user): string
+    {
+        return "pairing left {$matching->id} {$user->id}";
     }
 
     public static function of(Matching $matching, User $user): self
@@ -51,6 +68,9 @@ final readonly class PairingQueue
         $claims = DB::table('claims')->join('records', 'records.id', '=', 'claims.record_id')->where('claims.review_id', $matching->review_id)->where('claims.user_id', '<>', $user->id)->where('until', '>', now())->pluck('records.publication_id')->flip()->all();
         $free = array_filter($groups, fn (array $group): bool => array_intersect_key(array_flip($group['publications']), $claims) === []);
         usort($free, fn (array $x, array $y): int => [$x['later'], -$x['score'], $x['key']] <=> [$y['later'], -$y['score'], $y['key']]);
+
+        // pages that only name the number need not look for it again
+        Cache::put(self::leftKey($matching, $user), count($free), self::REMEMBERED);
 
         return new self($free, count($groups) - count($free));
     }

@@ -15,8 +15,11 @@ final readonly class Waterline
 {
     public const WIDTH = 1280;
 
-    /** @param  list<array{key: string, label: string, figure: string, unit: string, waits: int, url: string, outflow: ?array{text: string, url: string}}>  $stages */
-    private function __construct(public array $stages, public Stream $stream, public int $waits)
+    /**
+     * @param  list<array{key: string, label: string, figure: string, unit: string, waits: int, url: string, outflow: ?array{text: string, url: string}}>  $stages
+     * @param  list<array{words: string, url: string}>  $next  what is to be done, in order
+     */
+    private function __construct(public array $stages, public Stream $stream, public int $waits, public array $next)
     {
     }
 
@@ -58,6 +61,6 @@ final readonly class Waterline
             ['key' => 'report', 'label' => 'Report', 'figure' => number_format($coded), 'unit' => 'coded', 'waits' => 0, 'url' => route('report', $review), 'outflow' => null],
         ];
 
-        return new self($stages, Stream::through([$records, $records, $publications, $left, $included, $inTheEnd, $coded], self::WIDTH), $waiting->all());
+        return new self($stages, Stream::through([$records, $records, $publications, $left, $included, $inTheEnd, $coded], self::WIDTH), $waiting->all(), NextSteps::for($user, $review, $waiting, $records, (int) $about->criteria));
     }
 }

@@ -101,3 +101,16 @@ it('shows nobody a place that is not for their role', function () {
         $this->get("/reviews/{$world->review->id}/pairing")->assertStatus($may ? 200 : 403);
     }
 });
+
+it('says what comes next, and moves along', function () {
+    $world = new World;
+    $next = fn (string $who): string => preg_match('~<p class="next-steps">(.*?)</p>~s', (string) $this->actingAs($world->people[$who])->get("/reviews/{$world->review->id}/question")->getContent(), $found) === 1 ? trim((string) preg_replace('/\s+/', ' ', strip_tags($found[1]))) : '';
+    expect($next('lead'))->toBe('Next: word the question and its criteria, then search, or deliver files')->and($next('observer'))->toBe('');
+    $world->withCriteria();
+    $world->deliver([['TI' => 'One'], ['TI' => 'Two']]);
+    expect($next('lead'))->toBe('Next: match 2 records, then screen 2 titles')->and($next('anna'))->toBe('Next: screen 2 titles');
+    $world->decide('anna', $world->item(0), 'include');
+    expect($next('anna'))->toBe('Next: screen 1 title');
+    $world->decide('ben', $world->item(0), 'exclude');
+    expect($next('anna'))->toContain('settle 1 disagreement');
+});

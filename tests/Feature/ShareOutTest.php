@@ -288,3 +288,30 @@ it('says before what handing on and taking back would do, and tells whom it conc
     $this->actingAs($world->people['lead'])->post("{$url}/{$shareOut->id}/withdraw");
     expect($world->people['ben']->notifications()->get()->map(fn ($one): string => $one->data['text'])->all())->toContain('What you had not judged of “First half” was taken back');
 });
+
+it('carries what a calibration set ended with into the stage, so that nobody judges it twice', function () {
+    $world = shared(4);
+    $url = "/reviews/{$world->review->id}/screening";
+    $this->actingAs($world->people['lead'])->post("{$url}/share-outs", terms($world, ['anna', 'ben'], ['mode' => 'everyone', 'expected' => 4]))->assertSessionHas('notice');
+    $set = $world->review->fresh()->stages->firstWhere('purpose', StagePurpose::Calibration);
+    $items = App\Models\Item::query()->where('stage_id', $set->id)->orderBy('position')->get();
+    foreach (['anna' => ['include', 'exclude', 'include'], 'ben' => ['include', 'exclude', 'exclude']] as $who => $verdicts) {
+        foreach ($verdicts as $i => $verdict) {
+            $world->decide($who, $items[$i], $verdict);
+        }
+    }
+    $this->post("{$url}/stages/{$set->id}/target", ['target' => '0.9'])->assertSessionHas('notice');
+    $this->get("{$url}/agreement?stage={$set->id}")->assertSee('Not reached')->assertSee('Take 2 into');
+    $this->actingAs($world->people['anna'])->post("{$url}/stages/{$set->id}/carry")->assertForbidden();
+    $this->actingAs($world->people['lead'])->post("{$url}/stages/{$set->id}/carry")->assertSessionHas('notice');
+    $main = $world->review->firstStage();
+    $states = App\Models\Item::query()->where('stage_id', $main->id)->whereIn('publication_id', $items->pluck('publication_id'))->get()->pluck('state.value', 'publication_id');
+    expect($items->map(fn ($item): string => $states[$item->publication_id])->all())->toBe(['included', 'excluded', 'waiting', 'waiting']);
+    expect(DB::table('decisions')->where('stage_id', $main->id)->whereNotNull('verdict')->count())->toBe(4);
+    $this->post("{$url}/stages/{$set->id}/carry")->assertSessionHas('problem');
+    // what was settled goes with it
+    app(App\Actions\Screening\SettleItem::class)->alone($world->people['lead'], $items[2], WaryHeron\Core\Screening\Verdict::Include, null, 'as the protocol says');
+    $this->post("{$url}/stages/{$set->id}/carry");
+    expect(App\Models\Item::query()->where('stage_id', $main->id)->where('publication_id', $items[2]->publication_id)->sole()->state->value)->toBe('included');
+    $this->post("{$url}/stages/{$main->id}/carry")->assertSessionHas('problem', 'Only a calibration set is carried into a stage.');
+});

@@ -59,7 +59,7 @@ final readonly class ChangeStage
             $stage = $this->alone($stage);
             $before = $stage->only(array_keys($rules));
             // who judges what, and who settles, makes no item stand otherwise
-            $effect = array_diff(array_keys($rules), ['name', 'work', 'settled_by', 'names_hidden', 'reason_required']) === [] ? [] : null;
+            $effect = array_diff(array_keys($rules), ['name', 'work', 'settled_by', 'names_hidden', 'reason_required', 'target']) === [] ? [] : null;
             $effect === null ? $effect = $this->apply($stage, $rules) : $stage->update($rules);
             ($this->log)($stage->review_id, $by, 'stage.changed', "Changed the rules of “{$stage->name}”", $stage, ['before' => $before, 'after' => $rules, 'items' => $effect]);
         });

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\Screening\CarryCalibration;
 use App\Models\Review;
 use App\Queries\Agreement;
 use App\Queries\CriterionCounts;
@@ -37,6 +38,6 @@ final class ScreeningController extends Controller
         $criteria = $stage->criteriaInUse();
         $criterion = $criteria->firstWhere('id', Input::text($request, 'criterion'));
 
-        return view('screening.agreement', ['review' => $review, 'stage' => $stage, 'criteria' => $criteria, 'criterion' => $criterion, 'agreement' => Agreement::of($stage, $criterion, $this->me($request))]);
+        return view('screening.agreement', ['review' => $review, 'stage' => $stage, 'criteria' => $criteria, 'criterion' => $criterion, 'agreement' => Agreement::of($stage, $criterion, $this->me($request)), 'toCarry' => CarryCalibration::count($stage)]);
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\Screening\CarryCalibration;
 use App\Actions\Screening\ChangeStage;
 use App\Models\Review;
 use App\Models\Stage;
@@ -59,6 +60,22 @@ final class StageController extends Controller
         $change->close($this->me($request), $stage);
 
         return redirect()->route('stages', $review)->with('notice', 'The stage is closed. What lacked decisions has opened and waits to be settled.');
+    }
+
+    /** The agreement that a calibration set is to reach. */
+    public function target(Request $request, Review $review, Stage $stage, ChangeStage $change): RedirectResponse
+    {
+        $given = $request->validate(['target' => ['nullable', 'numeric', 'between:0,1']]);
+        $change->change($this->me($request), $stage, ['target' => $given['target'] ?? null]);
+
+        return redirect()->route('agreement', [$review, 'stage' => $stage->id])->with('notice', ($given['target'] ?? null) === null ? 'No agreement is asked for any more.' : 'The agreement to reach is set.');
+    }
+
+    public function carry(Request $request, Review $review, Stage $stage, CarryCalibration $carry): RedirectResponse
+    {
+        $carried = $carry->execute($this->me($request), $stage);
+
+        return redirect()->route('agreement', [$review, 'stage' => $stage->id])->with('notice', number_format($carried)." publications are judged at “{$review->firstStage()->name}” as they ended here.");
     }
 
     public function destroy(Request $request, Review $review, Stage $stage, ChangeStage $change): RedirectResponse

@@ -15,6 +15,9 @@
             </li>
         @endforeach
     </ol>
+    @if ($waterline->next !== [])
+        <p class="next-steps">Next: @foreach ($waterline->next as $step){{ $loop->first ? '' : ($loop->last ? ', then ' : ', ') }}<a href="{{ $step['url'] }}">{{ $step['words'] }}</a>@endforeach</p>
+    @endif
     @if ($flows)
     <svg class="waterline-stream" viewBox="0 0 {{ \App\Queries\Waterline::WIDTH }} 30" preserveAspectRatio="none" aria-hidden="true"><path d="{{ $waterline->stream->outline() }}"/></svg>
     <div class="waterline-outflows">

@@ -45,6 +45,27 @@
                 </section>
             @endforeach
         </div>
+        <div class="grid gap-3">
+        @if ($stage->purpose === \WaryHeron\Core\Screening\StagePurpose::Calibration)
+            @php($alpha = $agreement->report['krippendorff']['alpha'] ?? null)
+            <section class="sheet">
+                <header class="sheet-head"><h2>Calibration</h2></header>
+                <div class="sheet-body">
+                    @if ($stage->target !== null)
+                        <p role="status">{{ $alpha === null ? 'Not measured yet' : ($alpha >= (float) $stage->target ? 'Reached' : 'Not reached') }}: α is <strong>{{ $number($alpha) }}</strong>, wanted is <strong>{{ $number((float) $stage->target) }}</strong>.
+                        {{ $alpha !== null && $alpha < (float) $stage->target ? 'Settle what differs, reword the criteria it differs on, and draw another set.' : '' }}</p>
+                    @else <p class="small quiet">No agreement to reach was set.</p> @endif
+                    @can('manage', $review)
+                        <form class="row mt-2" method="post" action="{{ route('stages.target', [$review, $stage]) }}">@csrf <label class="small">α to reach <input class="input number" name="target" size="5" inputmode="decimal" value="{{ $stage->target }}" placeholder="0.60"></label> <button class="button">Set</button></form>
+                        @error('target') <p class="field-error" role="alert">{{ $message }}</p> @enderror
+                        @if ($toCarry > 0)
+                            <form class="mt-2" method="post" action="{{ route('stages.carry', [$review, $stage]) }}">@csrf <button class="button button-go">Take {{ number_format($toCarry) }} into “{{ $review->firstStage()->name }}”</button>
+                            <p class="field-help">What has ended here counts there as it ended, with whoever decided. Nobody judges it twice.</p></form>
+                        @endif
+                    @endcan
+                </div>
+            </section>
+        @endif
         <section class="sheet">
             <header class="sheet-head"><h2>Overall</h2></header>
             <dl class="sheet-body facts">
@@ -64,5 +85,6 @@
             @endif
             <p class="section small quiet">{{ $criterion === null ? 'Three categories: include, exclude, unsure.' : 'Three categories: yes, no, unclear; decisions without an answer are left out.' }} What counts is what was said before an item opened. κ corrects for chance and falls when one verdict is rare; PABAK and AC1 do so less.</p>
         </section>
+        </div>
     </div>
 </x-page>

@@ -10,7 +10,7 @@
                     @if ($step['key']) <a href="{{ $link([$step['key'] => null]) }}" aria-label="Take off: {{ $step['words'] }}">take off</a> @endif
                 @endforeach
                 <br>{{ $stage->work === 'queue' ? 'from the common queue, ' : '' }}{{ $stage->reading_order->label() }} · <a href="{{ $link(['layout' => $listed ? null : 'list']) }}" data-key="V" data-does="One at a time, or as a list">{{ $listed ? 'one at a time' : 'as a list' }} <kbd>V</kbd></a></p>
-            <details class="section small" @if ($problem !== '') open @endif><summary class="cursor-pointer">Read only some of it</summary>
+            <details class="section small desk-filters" @if ($problem !== '') open @endif><summary class="cursor-pointer">Read only some of it</summary>
                 <form method="get" action="{{ route('desk', $review) }}">
                     <input type="hidden" name="stage" value="{{ $stage->id }}"> @if ($listed) <input type="hidden" name="layout" value="list"> @endif
                     <label class="block mt-1">Query <input class="input input-mono" name="q" value="{{ $kept['q'] ?? '' }}" spellcheck="false" placeholder="title:trial*"></label>

@@ -1,0 +1,82 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Screening;
+
+use App\Actions\Refused;
+use App\Actions\WriteLog;
+use App\Models\Stage;
+use App\Models\User;
+use Illuminate\Database\Query\Builder;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
+use WaryHeron\Core\Screening\ItemState;
+use WaryHeron\Core\Screening\StagePurpose;
+
+/**
+ * Takes what a calibration set ended with into the stage that it prepared: the decisions of the same people and what was settled, on
+ * publications of which nobody has judged anything there. Nobody judges them twice.
+ */
+final readonly class CarryCalibration
+{
+    private const COPIED = ['user_id', 'verdict', 'criterion_id', 'note'];
+
+    public function __construct(private ChangeStage $stages, private WriteLog $log)
+    {
+    }
+
+    /** How many publications could be carried now. */
+    public static function count(Stage $calibration): int
+    {
+        return $calibration->purpose === StagePurpose::Calibration ? self::ready($calibration, $calibration->review->firstStage())->count() : 0;
+    }
+
+    /** @return int how many publications were carried */
+    public function execute(User $by, Stage $calibration): int
+    {
+        return DB::transaction(function () use ($by, $calibration): int {
+            if ($calibration->purpose !== StagePurpose::Calibration) {
+                throw new Refused('Only a calibration set is carried into a stage.');
+            }
+            $stage = $this->stages->alone($calibration->review->firstStage());
+            /** @var array<string, string> $items at the stage, by the item of the calibration */
+            $items = self::ready($calibration, $stage)->select(['here.id AS here', 'there.id AS there'])->pluck('there', 'here')->all();
+            if ($items === []) {
+                throw new Refused('Nothing is left to carry: what has ended here was judged at the stage already, or nothing has ended yet.');
+            }
+            $this->copied('decisions', $calibration, $stage, $items, ['answers']);
+            $this->copied('settlements', $calibration, $stage, $items, ['how']);
+            $this->stages->recount($stage);
+            ($this->log)($stage->review_id, $by, 'calibration.carried', 'Took '.number_format(count($items))." publications of “{$calibration->name}” into “{$stage->name}”, as they ended", $calibration, ['items' => count($items)]);
+
+            return count($items);
+        });
+    }
+
+    private static function ready(Stage $calibration, Stage $stage): Builder
+    {
+        return DB::table('items AS here')->join('items AS there', fn ($join) => $join->on('there.review_id', '=', 'here.review_id')->on('there.publication_id', '=', 'here.publication_id'))
+            ->where('here.review_id', $stage->review_id)->where('here.stage_id', $calibration->id)->whereIn('here.state', [ItemState::Included->value, ItemState::Excluded->value])
+            ->where('there.stage_id', $stage->id)->where('there.state', ItemState::Waiting->value)
+            ->whereNotExists(fn (Builder $judged) => $judged->selectRaw('1')->from('decisions')->whereColumn('decisions.review_id', 'there.review_id')->whereColumn('decisions.item_id', 'there.id')
+                ->whereNull('decisions.superseded_at')->whereNotNull('decisions.verdict'));
+    }
+
+    /**
+     * @param  array<string, string>  $items
+     * @param  list<string>  $more  columns besides
+     */
+    private function copied(string $table, Stage $from, Stage $to, array $items, array $more): void
+    {
+        $rows = [];
+        $standing = DB::table($table)->where('review_id', $from->review_id)->where('stage_id', $from->id)->whereIn('item_id', array_keys($items))->whereNull('superseded_at')->whereNotNull('verdict')->get();
+        foreach ($standing as $one) {
+            $rows[] = ['id' => strtolower((string) Str::ulid()), 'review_id' => $to->review_id, 'stage_id' => $to->id, 'item_id' => $items[$one->item_id], 'created_at' => now()]
+                + array_intersect_key((array) $one, array_flip([...self::COPIED, ...$more]));
+        }
+        foreach (array_chunk($rows, 1000) as $part) {
+            DB::table($table)->insert($part);
+        }
+    }
+}
