@@ -294,13 +294,34 @@ final class Comparator
             }
         }
         if ($matched === 0) {
-            return 4;
+            return self::areSwapped($a->authors, $b->authors) ? 0 : 4;
         }
         if ($few === 1) {
             return $a->authorCount === 1 && $b->authorCount === 1 && ! $a->cutShort && ! $b->cutShort ? 1 : 2;
         }
 
         return $matched >= 2 && $matched * 4 >= $few * 3 ? 1 : 3;
+    }
+
+    /**
+     * Whether one source wrote given names where the other has family names: then the names say nothing either way.
+     *
+     * @param  list<array{string, string, string}>  $a
+     * @param  list<array{string, string, string}>  $b
+     */
+    private static function areSwapped(array $a, array $b): bool
+    {
+        foreach ($a as $i => $name) {
+            $other = $b[$i] ?? null;
+            if ($other === null) {
+                break;
+            }
+            if ($name[2] === '' || $other[2] === '' || $name[0] === '' || $other[0] === '' || $name[2][0] !== $other[0][0] || $other[2][0] !== $name[0][0]) {
+                return false;
+            }
+        }
+
+        return true;
     }
 
     /**

@@ -94,14 +94,16 @@ final class Judge
         if ($comparison->has(Conflict::Words)) {
             return ($doi && ! $comparison->has(Conflict::Pages)) || ($samePlace && ! $comparison->has(Conflict::Doi)) ? Verdict::Doubtful : Verdict::Apart;
         }
+        // one number alone against all the rest is looked at
+        $apart = self::hasOneSlip($comparison, $recurrent) ? Verdict::Doubtful : Verdict::Apart;
         if ($comparison->has(Conflict::Doi)) {
-            return $samePlace && $like && $level(MatchField::Year) !== 3 ? Verdict::Likely : Verdict::Apart;
+            return $samePlace && $like && $level(MatchField::Year) !== 3 ? Verdict::Likely : $apart;
         }
         if ($comparison->has(Conflict::Pages) || $comparison->has(Conflict::Year)) {
-            return $doi && $like && ! $recurrent ? Verdict::Likely : Verdict::Apart;
+            return $doi && $like && ! $recurrent ? Verdict::Likely : $apart;
         }
         if ($comparison->has(Conflict::Volume) && ! $doi && ! ($page && $like && $level(MatchField::Volume) === 3 && $level(MatchField::Year) <= 1)) {
-            return Verdict::Apart;
+            return $apart;
         }
         $confirmed = $doi || $samePlace || ($page && $journal && $like);
         if (($comparison->has(Conflict::Mark) || $comparison->has(Conflict::Genre)) && ! $confirmed) {
@@ -124,5 +126,27 @@ final class Judge
         }
 
         return $known || ($confirmed && $title !== 7) ? Verdict::Likely : Verdict::Doubtful;
+    }
+
+    /**
+     * Whether one number alone stands against all the rest: a second DOI, a page or a volume mistyped. People have to see it; it is as
+     * often two papers of one series.
+     */
+    private static function hasOneSlip(Comparison $comparison, bool $recurrent): bool
+    {
+        $level = $comparison->level(...);
+        $conflicts = Conflict::in($comparison->conflicts());
+        if ($recurrent || count($conflicts) !== 1 || $level(MatchField::Title) !== 1 || $level(MatchField::Authors) !== 1 || $level(MatchField::Journal) === 3 || $level(MatchField::Issue) === 2) {
+            return false;
+        }
+        $samePage = in_array($level(MatchField::Pages), [1, 2], true);
+        $sameVolume = $level(MatchField::Volume) === 1;
+
+        return match ($conflicts[0]) {
+            Conflict::Doi => $level(MatchField::Year) === 1 && ($samePage || ($sameVolume && $level(MatchField::Issue) === 1)),
+            Conflict::Pages => $level(MatchField::Year) === 1 && $sameVolume,
+            Conflict::Volume => $level(MatchField::Year) <= 2 && ($samePage || ($level(MatchField::Volume) === 3 && $level(MatchField::Issue) === 1)),
+            default => false,
+        };
     }
 }

@@ -91,6 +91,7 @@ it('finds what sources do to the same publication', function (array $changes) {
     'initials' => [['authors' => [new Name('Okafor', 'I.N.'), new Name('Laar', 'J. van de'), new Name('Sorensen', 'A.')]]],
     'a list cut short' => [['authors' => [new Name('Okafor', 'I.'), new Name('et al.')], 'doi' => '']],
     'no authors' => [['authors' => []]],
+    'given and family names changed places' => [['authors' => [new Name('Ines', 'Okafor'), new Name('Jan', 'Laar'), new Name('Ake', 'Sorensen')], 'doi' => '']],
     'abbreviated journal' => [['journal' => 'Ann. Nocturnal Med.', 'doi' => '']],
     'shortened pages' => [['firstPage' => '426-33', 'lastPage' => '', 'doi' => '']],
     'article number' => [['firstPage' => 'e104426', 'lastPage' => '']],
@@ -124,6 +125,14 @@ it('keeps apart what must not be joined', function (array $changes, array $of = 
 it('asks where the place is the same and the DOI is not', function () {
     expect(verdict(['doi' => '10.71999/other.1']))->toBe(Verdict::Likely);
 });
+
+it('asks where one number alone stands against all the rest', function (array $changes, bool $asked) {
+    expect(verdict($changes)->asks())->toBe($asked);
+})->with([
+    'a second DOI' => [['doi' => '10.71999/other.1', 'firstPage' => '', 'lastPage' => ''], true], 'a page mistyped' => [['doi' => '', 'firstPage' => '526', 'lastPage' => '533'], true],
+    'a volume mistyped' => [['doi' => '', 'volume' => '13'], true], 'two numbers' => [['doi' => '', 'volume' => '13', 'firstPage' => '526', 'lastPage' => '533'], false],
+    'another issue, too' => [['doi' => '', 'issue' => '4', 'firstPage' => '526', 'lastPage' => '533'], false], 'other people, too' => [['doi' => '', 'firstPage' => '526', 'lastPage' => '533', 'authors' => [new Name('Haas', 'M.')]], false],
+]);
 
 it('takes notices, parts and updates out of titles', function (string $title, string $kind, string $marks, string $text) {
     $read = TitleText::of($title);
