@@ -130,7 +130,7 @@ it('asks where one number alone stands against all the rest', function (array $c
     expect(verdict($changes)->asks())->toBe($asked);
 })->with([
     'a second DOI' => [['doi' => '10.71999/other.1', 'firstPage' => '', 'lastPage' => ''], true], 'a page mistyped' => [['doi' => '', 'firstPage' => '526', 'lastPage' => '533'], true],
-    'a volume mistyped' => [['doi' => '', 'volume' => '13'], true], 'two numbers' => [['doi' => '', 'volume' => '13', 'firstPage' => '526', 'lastPage' => '533'], false],
+    'another volume' => [['doi' => '', 'volume' => '47'], true], 'two numbers' => [['doi' => '', 'volume' => '13', 'firstPage' => '526', 'lastPage' => '533'], false],
     'another issue, too' => [['doi' => '', 'issue' => '4', 'firstPage' => '526', 'lastPage' => '533'], false], 'other people, too' => [['doi' => '', 'firstPage' => '526', 'lastPage' => '533', 'authors' => [new Name('Haas', 'M.')]], false],
 ]);
 
