@@ -37,14 +37,15 @@ final class IndexedText
             foreach (Words::of($texts[$field->value] ?? '') as $word) {
                 $position = min($position + 1, self::LAST_POSITION);
                 if (! isset($lexemes[$word])) {
-                    $lexemes[$word] = "'{$word}':{$position}{$weight}";
+                    if (strlen($word) <= self::LONGEST_WORD) {
+                        $lexemes[$word] = "'{$word}':{$position}{$weight}";
+                    }
                 } elseif (strlen($lexemes[$word]) < self::MOST_PLACES || substr_count($lexemes[$word], ',') < self::MOST_PLACES - 1) {
                     $lexemes[$word] .= ",{$position}{$weight}";
                 }
             }
             $position = min($position + self::GAP, self::LAST_POSITION);
         }
-        $lexemes = array_filter($lexemes, fn (string|int $word): bool => strlen((string) $word) <= self::LONGEST_WORD, ARRAY_FILTER_USE_KEY);
 
         return implode(' ', $lexemes);
     }
