@@ -53,3 +53,22 @@ it('has a place for every kind of entry', function () {
     }
     expect(count($kinds))->toBeGreaterThan(50)->and(array_values(array_diff($kinds, array_merge(...array_values(LogFilters::AREAS)), ['task'])))->toBe([]);
 });
+
+it('counts entries by day, person and what they are about, and tells no hidden name by it', function () {
+    $world = (new World)->withCriteria();
+    $world->deliver([['TI' => 'One'], ['TI' => 'Two']]);
+    $world->review->firstStage()->update(['names_hidden' => true]);
+    $world->decide('anna', $world->item(), 'include');
+    $world->decide('ben', $world->item(), 'exclude');
+    $groups = function (string $by, string $more = '') use ($world): array {
+        $request = Illuminate\Http\Request::create("/?by={$by}{$more}");
+
+        return array_column(LogFilters::of($world->review->fresh(), $world->people['lead'], $request)->groups(), 'n', 'label');
+    };
+    $all = fn (string $by): int => array_sum($groups($by));
+    expect($all('day'))->toBe($all('about'))->toBe($all('who'))->toBeGreaterThan(5)->and($groups(''))->toBe([]);
+    // both decisions are on an item in disagreement, which the lead settles without knowing whose they are
+    expect($groups('who'))->not->toHaveKey('Anna Kolbe')->toHaveKey('names hidden from you for now', 2)->toHaveKey('Ines Okafor');
+    expect($groups('about'))->toHaveKey('Screening')->toHaveKey('Records')->and(array_keys($groups('day')))->toBe([now()->format('l, j F Y')]);
+    $this->actingAs($world->people['lead'])->get("/reviews/{$world->review->id}/log?by=about")->assertOk()->assertSee('about=Records');
+});

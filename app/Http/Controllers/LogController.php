@@ -27,7 +27,7 @@ final class LogController extends Controller
         $entries = $filters->query()->cursorPaginate(self::ON_A_PAGE)->appends($filters->kept);
         Visibility::withoutNames($entries->items(), $this->me($request));
 
-        return view('report.log', ['review' => $review, 'entries' => $entries, 'kept' => $filters->kept, 'people' => $filters->people()]);
+        return view('report.log', ['review' => $review, 'entries' => $entries, 'kept' => $filters->kept, 'groups' => $filters->groups(), 'people' => $filters->people()]);
     }
 
     public function export(Request $request, Review $review, string $format): BinaryFileResponse
