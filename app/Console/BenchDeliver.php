@@ -49,7 +49,7 @@ final class BenchDeliver extends Command
         $pdo = DB::connection()->getPdo();
         foreach (['publications', 'items', 'records'] as $table) {
             // some columns are the database's to give
-            $names = implode(', ', array_diff(DB::getSchemaBuilder()->getColumnListing($table), ['items' => ['position'], 'publications' => ['title_words']][$table] ?? []));
+            $names = implode(', ', array_diff(DB::getSchemaBuilder()->getColumnListing($table), ['items' => ['position'], 'publications' => ['title_words', 'author_words']][$table] ?? []));
             DB::statement("CREATE TABLE bench_rows AS SELECT {$names} FROM {$table} WHERE review_id = '{$review}'");
             $rows = $pdo->pgsqlCopyToArray('bench_rows') ?: [];
             DB::statement("CREATE TABLE bench_like (LIKE {$table} INCLUDING ALL)");

@@ -56,7 +56,7 @@ final class MakeLoad extends Command
     private function multiply(Review $review, int $wanted): void
     {
         $there = $review->publications()->count();
-        $columns = array_diff(DB::getSchemaBuilder()->getColumnListing('publications'), ['id', 'title_words']);
+        $columns = array_diff(DB::getSchemaBuilder()->getColumnListing('publications'), ['id', 'title_words', 'author_words']);
         $names = implode(', ', $columns);
         for ($copy = 1; $there < $wanted; $copy++) {
             $most = min($wanted - $there, $review->publications()->where('id', '<', '7')->count());

@@ -191,6 +191,7 @@ final readonly class LibraryFilters
             exact: ['doi' => 'publications.doi'],
             limits: ['year' => 'publications.year', 'language' => 'lower(publications.language)', 'type' => 'publications.type'],
             titleWords: 'publications.title_words',
+            authorsAlone: 'publications.author_words',
             related: TeamFields::of($review, $user),
             wordList: new ReviewWords($review->id),
         )))->condition($query->root);

@@ -266,3 +266,15 @@ it('finds what masked words stand for, also words that came later', function () 
     $world->deliver([['TI' => 'Womanly lamps']], 'Later');
     expect($found('*manly'))->toBe(['Womanly lamps']);
 });
+
+it('finds authors by their names alone, given names too, and nothing that only says them', function () {
+    $world = (new World)->withCriteria();
+    $world->deliver([['TI' => 'Okafor reconsidered', 'AU' => 'Haas, Mirela'], ['TI' => 'Lamps', 'AU' => 'Okafor, Ines']]);
+    $found = function (string $query) use ($world): array {
+        $page = (string) $this->actingAs($world->people['anna'])->get("/reviews/{$world->review->id}/records?q=".urlencode($query))->assertOk()->getContent();
+
+        return array_values(array_filter(['Okafor reconsidered', 'Lamps<'], fn (string $title): bool => str_contains($page, $title)));
+    };
+    expect($found('author:okafor'))->toBe(['Lamps<'])->and($found('author:ines'))->toBe(['Lamps<'])->and($found('author:(haas OR okafor)'))->toHaveCount(2)
+        ->and($found('title,author:okafor'))->toHaveCount(2)->and($found('author:okafor AND title:lamps'))->toBe(['Lamps<']);
+});

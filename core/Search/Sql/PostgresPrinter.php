@@ -77,6 +77,9 @@ final readonly class PostgresPrinter
         if ($weights === 'A' && $this->table->titleWords !== null && ($query = $this->tsquery($node, '')) !== null) {
             return new SqlCondition("{$this->table->titleWords} @@ ?::tsquery", [$query]);
         }
+        if ($weights === 'D' && $this->table->authorsAlone !== null && ($query = $this->tsquery($node, '')) !== null) {
+            return new SqlCondition("{$this->table->authorsAlone} @@ ?::tsquery", [$query]);
+        }
         if ($weights === 'ABC' && $this->table->authorWords !== null && ($query = $this->withoutWeights($node)) !== null) {
             return new SqlCondition("{$this->table->words} @@ ?::tsquery", [$query]);
         }

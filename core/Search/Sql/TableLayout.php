@@ -14,6 +14,7 @@ final readonly class TableLayout
      * @param  ?string  $qualifiedColumn  text array of number/qualifier, with + behind the number for a branch and ! for major
      * @param  ?string  $titleWords  tsvector of the title alone, which spares looking at weights
      * @param  array<string, \Closure(string, list<string|int>): SqlCondition>  $related  by Field value: the condition that a text in another table compares so, as in “@@ ?::tsquery” or “IN (?)”
+     * @param  ?string  $authorsAlone  tsvector of the authors beside $words, which hold them too
      * @param  ?WordList  $wordList  what masked words are written out by
      * @param  ?string  $authorWords  tsvector of the authors, where $words does not hold them
      * @param  array<string, string>  $limits  text columns in lower case, by LimitKind value, with [] behind an array; the year is an integer
@@ -33,6 +34,7 @@ final readonly class TableLayout
         public ?string $authorWords = null,
         public array $related = [],
         public ?WordList $wordList = null,
+        public ?string $authorsAlone = null,
     ) {
     }
 }
