@@ -200,7 +200,7 @@ export default () => ({
             this.editing = '';
             const added = this.sheet.blocks[this.sheet.blocks.length - 1];
             this.target = added.id;
-            this.focusOn(`[data-block="${added.id}"] .board-add input`);
+            this.focusOn(`[data-block="${added.id}"] .board-add [data-term-field]`);
         }
     },
     async rename(block, event) {
@@ -215,7 +215,7 @@ export default () => ({
         this.focusOn(`[data-term="${id}"]`);
     },
     toBoard() {
-        this.boardRoot.querySelector('[data-term], .board-add input, [data-key="N"]')?.focus();
+        this.boardRoot.querySelector('[data-term], .board-add [data-term-field], [data-key="N"]')?.focus();
     },
     moveBlock(block, by) {
         this.send('move-block', { block: block.id, to: Math.max(1, block.at + by) });
@@ -226,13 +226,13 @@ export default () => ({
     async removeBlock(block) {
         const all = this.sheet.blocks;
         const next = all[all.findIndex((one) => one.id === block.id) + 1] ?? all.at(-2);
-        if (await this.send('remove-block', { block: block.id })) this.focusOn(next ? `[data-block="${next.id}"] .board-add input` : '[data-key="N"]');
+        if (await this.send('remove-block', { block: block.id })) this.focusOn(next ? `[data-block="${next.id}"] .board-add [data-term-field]` : '[data-key="N"]');
     },
     async removeTerm(term) {
         const block = this.sheet.blocks.find((one) => one.terms.some((other) => other.id === term.id));
         const at = block.terms.findIndex((one) => one.id === term.id);
         const next = block.terms[at + 1] ?? block.terms[at - 1];
-        if (await this.send('remove-term', { line: term.id })) this.focusOn(next ? `[data-term="${next.id}"]` : `[data-block="${block.id}"] .board-add input`);
+        if (await this.send('remove-term', { line: term.id })) this.focusOn(next ? `[data-term="${next.id}"]` : `[data-block="${block.id}"] .board-add [data-term-field]`);
     },
     async removeLimit(row) {
         if (await this.send('remove-limit', { line: row.id })) this.focusOn('[aria-label="The board"]');

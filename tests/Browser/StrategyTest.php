@@ -21,13 +21,21 @@ it('builds a strategy from the question with keyboard and mouse, translates it, 
     $mirela->press('Searches')->press('New strategy')->sees('Concept 1')->press('Build the board')->sees('The question names no outcome')->sees('has no term yet');
 
     // a term by key, a list by paste, a phrase without quotation marks
-    $first = fn () => $mirela->driver->findElements(WebDriverBy::cssSelector('.board-add input'));
+    $first = fn () => $mirela->driver->findElements(WebDriverBy::cssSelector('.board-add [data-term-field]'));
     $first()[0]->sendKeys('rota*'.WebDriverKeys::ENTER);
     $mirela->until(fn (): bool => termsOf($mirela) === ['rota*'], 'The term is not on the board');
     $first()[0]->sendKeys('night shift'.WebDriverKeys::ENTER);
     $mirela->until(fn (): bool => termsOf($mirela) === ['rota*', '"night shift"'], 'Two words did not become a phrase');
     $first()[1]->sendKeys('lux OR visor*'.WebDriverKeys::ENTER);
     $mirela->until(fn (): bool => count(termsOf($mirela)) === 4, 'The synonyms were not taken apart')->sees('1 AND 2');
+
+    // while a term is typed, headings that go on from it are offered, with what it finds; one is ticked by key
+    $first()[1]->sendKeys('visor');
+    $mirela->sees('Light visors')->sees('in Alder');
+    $first()[1]->sendKeys(WebDriverKeys::ARROW_DOWN);
+    $mirela->driver->switchTo()->activeElement()->sendKeys(' ');
+    $mirela->press('Add the one ticked')->until(fn (): bool => count(termsOf($mirela)) === 5, 'What was ticked was not added');
+    $mirela->press('Undo')->until(fn (): bool => count(termsOf($mirela)) === 4, 'It was not undone');
 
     // a heading found by a word, with its caution, put into the second concept with a branch left out
     $words = $mirela->driver->findElement(WebDriverBy::id('words'));
@@ -84,7 +92,7 @@ it('builds a strategy from the question with keyboard and mouse, translates it, 
     $lost = Server::alder("select body->>'title' as title from alder.records join alder.records_text using (number) where words @@ '''daylight'':A'::tsquery and not words @@ '(''lux'' | ''visor'':*)'::tsquery and headings = '{}' limit 1");
     $lost = $lost[0]['title'] ?? Server::alder("select body->>'title' as title from alder.records join alder.records_text using (number) where words @@ '''light'':A & !''night'' & !''rota'':*'::tsquery and year > 1995 limit 1")[0]['title'];
     $mirela->press('Known items')->fill('DOIs or titles', $lost)->press('Add them')->sees('1 known item added')->sees('loses it');
-    $mirela->driver->findElement(WebDriverBy::xpath('//button[starts-with(normalize-space(),"Add ") and contains(@class,"tag-button")]'))->click();
+    $mirela->one('//button[starts-with(normalize-space(),"Add ") and contains(@class,"tag-button")]')->click();
     $mirela->until(fn (): bool => count(json_decode(Server::rows('SELECT content FROM strategy_revisions ORDER BY number DESC LIMIT 1')[0]['content'], true)['lines']) === 10, 'The word was not added');
 
     // the check, and a run in three databases, brought in
