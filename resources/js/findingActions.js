@@ -3,9 +3,14 @@ import { ask } from './server';
 // Changes a strategy from another of its pages, then shows that page anew.
 export default () => ({
     problem: '',
+    page: null,
+    init() {
+        // this.$root is another element where a component within this one calls
+        this.page = this.$root;
+    },
     async apply(change, values) {
         try {
-            await ask('POST', this.$root.dataset.url, { revision: Number(this.$root.dataset.revision), change, with: values });
+            await ask('POST', this.page.dataset.url, { revision: Number(this.page.dataset.revision), change, with: values });
             window.location.reload();
         } catch (failure) {
             this.problem = failure.message;
