@@ -8,8 +8,11 @@ $curl = curl_init();
 curl_setopt_array($curl, [CURLOPT_RETURNTRANSFER => true, CURLOPT_COOKIEFILE => '', CURLOPT_FOLLOWLOCATION => false, CURLOPT_ENCODING => '']);
 $ask = function (string $method, string $path, ?string $body = null, array $headers = []) use ($curl, $base): array {
     curl_setopt_array($curl, [CURLOPT_URL => str_starts_with($path, 'http') ? $path : $base.$path, CURLOPT_CUSTOMREQUEST => $method, CURLOPT_POSTFIELDS => $body ?? '', CURLOPT_HTTPHEADER => $headers]);
-    $answer = (string) curl_exec($curl);
-    $status = curl_getinfo($curl, CURLINFO_RESPONSE_CODE);
+    do {
+        $answer = (string) curl_exec($curl);
+        $status = curl_getinfo($curl, CURLINFO_RESPONSE_CODE);
+        // a person asks for no more than two queries a second; here one waits until it is time again
+    } while ($status === 429 && sleep(5) === 0);
     if ($status >= 400) {
         fwrite(STDERR, "{$method} {$path} answered {$status}\n".substr($answer, 0, 500)."\n");
         exit(1);

@@ -278,3 +278,18 @@ it('finds authors by their names alone, given names too, and nothing that only s
     expect($found('author:okafor'))->toBe(['Lamps<'])->and($found('author:ines'))->toBe(['Lamps<'])->and($found('author:(haas OR okafor)'))->toHaveCount(2)
         ->and($found('title,author:okafor'))->toHaveCount(2)->and($found('author:okafor AND title:lamps'))->toBe(['Lamps<']);
 });
+
+it('does not take an author for what a record says, nor the other way round', function () {
+    $world = (new World)->withCriteria();
+    $world->deliver([
+        ['TI' => 'Light reconsidered', 'AU' => 'Haas, Mirela'], ['TI' => 'Torches', 'AU' => 'Light, Ines', 'AB' => 'Nothing.'], ['TI' => 'Light torches', 'AU' => 'Light, Ada'], ['TI' => 'Shades', 'AU' => 'Lightfoot, Ada', 'AB' => 'Night.'],
+    ]);
+    $found = function (string $query) use ($world): array {
+        $page = strip_tags((string) $this->actingAs($world->people['anna'])->get("/reviews/{$world->review->id}/records?q=".urlencode($query))->assertOk()->getContent());
+
+        return array_values(array_filter(['Light reconsidered', 'Torches', 'Light torches', 'Shades'], fn (string $title): bool => str_contains($page, $title)));
+    };
+    expect($found('light'))->toBe(['Light reconsidered', 'Light torches'])->and($found('light*'))->toBe(['Light reconsidered', 'Light torches'])
+        ->and($found('light AND torches'))->toBe(['Light torches'])->and($found('light OR night'))->toBe(['Light reconsidered', 'Light torches', 'Shades'])
+        ->and($found('torches NOT light'))->toBe(['Torches'])->and($found('author:light AND torches'))->toBe(['Torches', 'Light torches'])->and($found('title:torches AND light'))->toBe(['Light torches']);
+});

@@ -34,6 +34,9 @@ final readonly class PostgresPrinter
     /** The most words that a masked word may stand for. */
     private const WRITTEN_OUT = 400;
 
+    /** Words of a query that are looked for among the authors besides. */
+    private const FEW = 20;
+
     /** Bytes of one proximity written out. */
     private const LONGEST_NEAR = 300_000;
 
@@ -82,6 +85,9 @@ final readonly class PostgresPrinter
         }
         if ($weights === 'ABC' && $this->table->authorWords !== null && ($query = $this->withoutWeights($node)) !== null) {
             return new SqlCondition("{$this->table->words} @@ ?::tsquery", [$query]);
+        }
+        if ($weights === 'ABC' && $this->table->authorsAlone !== null && self::isOnlyAdded($node) && ($cheap = $this->besideAuthors($node)) !== null) {
+            return $cheap;
         }
         if ($weights !== null && ($query = $this->tsquery($node, $weights)) !== null) {
             return new SqlCondition("{$this->table->words} @@ ?::tsquery", [$query]);
@@ -327,6 +333,35 @@ final readonly class PostgresPrinter
         $query = $this->tsquery($node, 'ABC');
 
         return $query === null ? null : str_replace([':*ABC', ':ABC'], [':*', ''], $query);
+    }
+
+    /**
+     * Where the authors' words are in the same column: to ask for weights reads all the words of every row that the index finds. Of most rows it
+     * is enough that none of the words is an author's, which their own short column tells.
+     */
+    private function besideAuthors(Node $node): ?SqlCondition
+    {
+        $exact = $this->tsquery($node, 'ABC');
+        $all = $this->withoutWeights($node);
+        $any = self::anyWord($node);
+        if ($exact === null || $all === null || $any === null || str_contains($exact, '<') || substr_count($any, ' | ') > self::FEW) {
+            return null;
+        }
+
+        return new SqlCondition(
+            "({$this->table->words} @@ ?::tsquery AND (NOT {$this->table->authorsAlone} @@ ?::tsquery OR {$this->table->words} @@ ?::tsquery))",
+            [$all, $any, $exact],
+        );
+    }
+
+    /** Whether more words can only make it find more or less, never take away: there is no NOT in it. */
+    private static function isOnlyAdded(Node $node): bool
+    {
+        return match (true) {
+            $node instanceof Word => ! $node->isMasked(),
+            $node instanceof Operation => $node->operator !== Operator::Not && array_filter($node->operands, fn (Node $one): bool => ! self::isOnlyAdded($one)) === [],
+            default => false,
+        };
     }
 
     /** @param  list<Word>  $words */
