@@ -53,6 +53,12 @@ final class Review extends Model
         return $this->stages->firstOrFail(fn (Stage $stage): bool => $stage->purpose === StagePurpose::TitleAbstract);
     }
 
+    /** The stage at which titles are judged before their abstracts, where the team wants one. */
+    public function titleStage(): ?Stage
+    {
+        return $this->stages->firstWhere('purpose', StagePurpose::Titles);
+    }
+
     /** The last stage on the way to what is coded. */
     public function lastStage(): Stage
     {

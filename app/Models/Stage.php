@@ -28,6 +28,7 @@ use WaryHeron\Core\Screening\StageRule;
  * @property ReadingOrder $reading_order
  * @property int $random_percent
  * @property bool $ranked whether any item of it has a rank
+ * @property bool $after_titles whether a publication comes here by its title only
  * @property ?list<string> $criteria
  * @property ?Carbon $closed_at
  * @property ?string $closed_by
@@ -77,6 +78,6 @@ final class Stage extends Model
 
     protected function casts(): array
     {
-        return ['purpose' => StagePurpose::class, 'reading_order' => ReadingOrder::class, 'ranked' => 'boolean', 'settled_by' => Settler::class, 'criteria' => 'array', 'closed_at' => 'immutable_datetime', 'unsure_includes' => 'boolean', 'reason_required' => 'boolean', 'reasons_must_agree' => 'boolean', 'names_hidden' => 'boolean'];
+        return ['purpose' => StagePurpose::class, 'reading_order' => ReadingOrder::class, 'ranked' => 'boolean', 'after_titles' => 'boolean', 'settled_by' => Settler::class, 'criteria' => 'array', 'closed_at' => 'immutable_datetime', 'unsure_includes' => 'boolean', 'reason_required' => 'boolean', 'reasons_must_agree' => 'boolean', 'names_hidden' => 'boolean'];
     }
 }

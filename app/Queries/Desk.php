@@ -80,7 +80,7 @@ final class Desk
         }
         $ranking = ReadingProgress::ranking($this->stage);
         $text = DB::table('items')->join('publications', 'publications.id', '=', 'items.publication_id')->where('items.review_id', $this->review->id)->where('items.id', $id)->first(['title', 'abstract']);
-        $judged = $ranking?->model === null || $text === null ? null : RelevanceModel::fromArray($ranking->model)->judged(RelevanceModel::text($text->title, $text->abstract));
+        $judged = $ranking?->model === null || $text === null ? null : RelevanceModel::fromArray($ranking->model)->judged(RelevanceModel::text($text->title, $this->stage->purpose === StagePurpose::Titles ? '' : $text->abstract));
 
         return ['score' => $judged['score'] ?? null, 'drawn' => $rank->drawn, 'check' => $rank->rank < Ranking::RANKED, 'words' => $judged['words'] ?? [], 'judged' => $ranking->judged ?? 0];
     }
@@ -181,6 +181,9 @@ final class Desk
         $rows = array_values($query->get()->all());
         $sources = $this->sources($publications = array_column($rows, 'publication_id'));
         $tags = Tags::of($this->review, $publications);
+        foreach ($this->stage->purpose === StagePurpose::Titles ? $rows : [] as $row) {
+            $row->abstract = '';
+        }
         $copies = $this->stage->purpose === StagePurpose::FullText ? Retrievals::copies($this->review, $publications) : [];
 
         return array_map(fn (stdClass $row): array => [

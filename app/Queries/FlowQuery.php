@@ -110,7 +110,7 @@ final readonly class FlowQuery
             fullTexts: $full === null ? null : $this->fullTexts($full),
             recordsDelivered: $delivered,
             publications: $alive,
-            waiting: $in(ItemState::Waiting),
+            waiting: $in(ItemState::Waiting) + $in(ItemState::Awaited),
             disagreements: $in(ItemState::Disagreement),
             included: $in(ItemState::Included),
             excluded: $in(ItemState::Excluded),

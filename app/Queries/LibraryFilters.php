@@ -64,8 +64,8 @@ final readonly class LibraryFilters
         if ($removed = $request->boolean('removed')) {
             array_unshift($steps, ['key' => 'removed', 'words' => 'removed from the review', 'apply' => fn (Builder $b) => $b->whereNotNull('publications.removed_at')]);
         }
-        $states = ['included' => [ItemState::Included], 'excluded' => [ItemState::Excluded], 'disagreement' => [ItemState::Disagreement], 'waiting' => [ItemState::Waiting], 'awaited' => [ItemState::Awaited], 'pending' => [ItemState::Waiting, ItemState::Awaited, ItemState::Disagreement]];
-        $stateWords = ['included' => 'included', 'excluded' => 'excluded', 'disagreement' => 'in disagreement', 'waiting' => 'not open yet', 'awaited' => 'with the text not at hand', 'pending' => 'without a final decision'];
+        $states = ['included' => [ItemState::Included], 'excluded' => [ItemState::Excluded], 'disagreement' => [ItemState::Disagreement], 'waiting' => [ItemState::Waiting], 'awaited' => [ItemState::Awaited], 'undecided' => [ItemState::Waiting, ItemState::Awaited], 'pending' => [ItemState::Waiting, ItemState::Awaited, ItemState::Disagreement]];
+        $stateWords = ['included' => 'included', 'excluded' => 'excluded', 'disagreement' => 'in disagreement', 'waiting' => 'not open yet', 'awaited' => 'not yet come to it', 'undecided' => 'with decisions missing', 'pending' => 'without a final decision'];
         $state = Input::text($request, 'state');
         $stage = $review->stages->firstWhere('id', Input::text($request, $stageKey)) ?? $review->firstStage();
         $at = $review->stages->count() > 1 && (isset($states[$state]) || self::id($request, 'reason') !== null) ? ' at “'.mb_strtolower($stage->name).'”' : '';

@@ -32,10 +32,11 @@ final readonly class RecipeFacts
         }
         $items = DB::table('items')->join('stages', 'stages.id', '=', 'items.stage_id')->leftJoin('criteria', 'criteria.id', '=', 'items.criterion_id')
             ->where('items.review_id', $review->id)->whereIn('items.publication_id', $ids)->whereNotIn('items.state', [ItemState::Folded->value, ItemState::Removed->value])
-            ->where('stages.purpose', '<>', 'subset')->orderBy('stages.position')->get(['items.publication_id', 'items.state', 'stages.name', 'criteria.reason']);
+            ->where('stages.purpose', '<>', 'subset')->orderBy('stages.position')->get(['items.publication_id', 'items.state', 'stages.name', 'stages.after_titles', 'criteria.reason']);
         foreach ($items as $item) {
             // the latest stage it came to has the last word
-            $facts[$item->publication_id]['status'] = (self::WORDS[$item->state] ?? $item->state)." at “{$item->name}”";
+            $words = $item->after_titles && $item->state === ItemState::Awaited->value ? 'title not included yet' : self::WORDS[$item->state] ?? $item->state;
+            $facts[$item->publication_id]['status'] = "{$words} at “{$item->name}”";
             $facts[$item->publication_id]['reason'] = (string) $item->reason;
         }
         $first = DB::table('records')->where('review_id', $review->id)->whereIn('publication_id', $ids)->groupBy('publication_id')->selectRaw('publication_id, min(created_at) AS first')->get();

@@ -133,3 +133,15 @@ it('says who may settle', function (Settler $settler, bool $agreement, array $al
     expect($settler->byAgreement())->toBe($agreement)
         ->and([$settler->alone(true, true), $settler->alone(true, false), $settler->alone(false, true), $settler->alone(false, false)])->toBe($alone);
 })->with([[Settler::Pair, true, [true, true, false, false]], [Settler::Third, true, [true, true, false, true]], [Settler::Adjudicator, false, [true, true, false, false]]]);
+
+it('stands behind its title as that stands', function (?ItemState $title, ItemState $decided, ItemState $stands) {
+    expect($decided->behind($title))->toBe($stands);
+})->with([
+    'never asked about its title' => [null, ItemState::Waiting, ItemState::Waiting],
+    'included by title, not judged' => [ItemState::Included, ItemState::Waiting, ItemState::Waiting],
+    'included by title, judged' => [ItemState::Included, ItemState::Excluded, ItemState::Excluded],
+    'excluded by title, not judged' => [ItemState::Excluded, ItemState::Waiting, ItemState::Excluded],
+    'excluded by title, whatever was decided' => [ItemState::Excluded, ItemState::Included, ItemState::Excluded],
+    'title not judged' => [ItemState::Waiting, ItemState::Included, ItemState::Awaited],
+    'title in disagreement' => [ItemState::Disagreement, ItemState::Waiting, ItemState::Awaited],
+]);

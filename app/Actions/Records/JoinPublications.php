@@ -6,6 +6,7 @@ namespace App\Actions\Records;
 
 use App\Actions\Refused;
 use App\Actions\Screening\ItemBallot;
+use App\Actions\Screening\TitlesFirst;
 use App\Actions\WriteLog;
 use App\Models\Item;
 use App\Models\Join;
@@ -88,6 +89,7 @@ final readonly class JoinPublications
             $this->values->refresh($kept);
             $this->count($back->id);
             $this->count($kept->id);
+            TitlesFirst::arrive($back->review, [$back->id, $kept->id]);
             ($this->log)($join->review_id, $by, 'publication.split', "Taken apart again: “{$back->title}”", $back, ['from' => $kept->id, 'records' => $join->records]);
         });
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions\Records;
 
 use App\Actions\Screening\ItemBallot;
+use App\Actions\Screening\TitlesFirst;
 use App\Actions\WriteLog;
 use App\Models\Item;
 use App\Models\Review;
@@ -62,6 +63,7 @@ final readonly class RemovePublications
                     ->whereNotExists(fn ($f) => $f->selectRaw('1')->from('publications AS folded')->whereColumn('folded.review_id', 'items.review_id')->whereColumn('folded.merged_into', 'items.publication_id'))
                     ->whereIn('stage_id', $review->stages()->whereNull('closed_at')->select('id'))->update(['state' => ItemState::Waiting, 'opened_at' => null]);
                 ItemBallot::recount(array_values($items()->pluck('id')->all()));
+                TitlesFirst::arrive($review, array_values($part->all()));
                 $this->log->each($review->id, $by, 'publication.restored', 'Brought back into the review', $part);
             }
             ($this->log)($review, $by, 'publications.restored', "Brought {$ids->count()} publications back into the review", null, ['publications' => $ids->count()]);

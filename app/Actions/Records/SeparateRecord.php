@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions\Records;
 
 use App\Actions\Refused;
+use App\Actions\Screening\TitlesFirst;
 use App\Actions\WriteLog;
 use App\Models\Item;
 use App\Models\Publication;
@@ -28,6 +29,7 @@ final readonly class SeparateRecord
             }
             $new = Publication::query()->create($this->publications->values([$record]) + ['review_id' => $record->review_id]);
             Item::query()->create(['review_id' => $record->review_id, 'publication_id' => $new->id, 'stage_id' => $new->review->firstStage()->id]);
+            TitlesFirst::arrive($new->review, [$new->id]);
             $record->update(['publication_id' => $new->id, 'separated_at' => now()]);
             $this->rulings->execute($by, $record->review_id, [[$record->id], array_values($old->records()->pluck('id')->all())]);
             $this->publications->refresh($old);
@@ -47,13 +49,13 @@ final readonly class SeparateRecord
                 throw new Refused('This record was not separated, or the publication it came from is no longer there.');
             }
             $own = Publication::query()->lockForUpdate()->findOrFail($record->publication_id);
-            $item = Item::query()->where('review_id', $record->review_id)->where('publication_id', $own->id)->first();
-            if ($own->records()->count() > 1 || ($item !== null && DB::table('decisions')->where('review_id', $record->review_id)->where('item_id', $item->id)->exists())) {
+            $items = Item::query()->where('review_id', $record->review_id)->where('publication_id', $own->id);
+            if ($own->records()->count() > 1 || DB::table('decisions')->where('review_id', $record->review_id)->whereIn('item_id', (clone $items)->select('id'))->exists()) {
                 throw new Refused('The separated publication has been worked on since. Its decisions would be lost.');
             }
             $record->update(['publication_id' => $from->id, 'separated_at' => null]);
             $this->rulings->forget($record->review_id, [$record->id], array_values($from->records()->pluck('id')->all()));
-            $item?->delete();
+            $items->delete();
             $own->delete();
             $this->publications->refresh($from);
             ($this->log)($record->review_id, $by, 'record.joined', "Put a record back to “{$from->title}”", $record, ['from' => $own->id, 'to' => $from->id]);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Records;
 
+use App\Actions\Screening\TitlesFirst;
 use App\Models\Delivery;
 use App\Models\Publication;
 use App\Queries\ReviewWords;
@@ -136,6 +137,7 @@ final class TakeInRecords
         }
         Copy::into('publications', array_keys(reset($publications) ?: []), array_map(array_values(...), array_values($publications)));
         Copy::into('items', self::ITEM, $items);
+        TitlesFirst::arrive($delivery->review, array_map(strval(...), array_keys($publications)));
         Copy::into('records', self::RECORD, $records);
         Copy::into('rejections', ['id', 'review_id', 'delivery_id', 'position', 'line', 'message', 'text'], $rejections);
         $this->list($delivery->review_id, array_map(fn (array $one): string => (string) $one['words'], $publications));

@@ -10,6 +10,7 @@ use App\Models\Review;
 use App\Models\Stage;
 use App\Models\User;
 use App\Queries\Ballots;
+use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 use stdClass;
 use WaryHeron\Core\Screening\ItemState;
@@ -32,13 +33,24 @@ final readonly class ChangeStage
             if ($purpose->isOnTheLine() && $review->stages()->where('purpose', $purpose)->exists()) {
                 throw new Refused('This review has such a stage already. Change its rules instead.');
             }
-            $stage = $review->stages()->create(['position' => 1 + (int) $review->stages()->max('position'), 'name' => $name, 'purpose' => $purpose, ...$rules])->refresh();
+            $position = $purpose === StagePurpose::Titles ? $this->room($review) : 1 + (int) $review->stages()->max('position');
+            $stage = $review->stages()->create(['position' => $position, 'name' => $name, 'purpose' => $purpose, ...$rules])->refresh();
             ($this->log)($review, $by, 'stage.added', "Added the stage “{$name}”", $stage, ['purpose' => $purpose->value, ...$rules]);
             $review->unsetRelation('stages');
-            NextStage::follow($review->firstStage(), null);
+            $purpose === StagePurpose::Titles ? TitlesFirst::begin($this->alone($review->firstStage()), $stage) : NextStage::follow($review->firstStage(), null);
 
             return $stage;
         });
+    }
+
+    /** @return int the first place, from which the others have moved on */
+    private function room(Review $review): int
+    {
+        foreach (Stage::query()->where('review_id', $review->id)->orderByDesc('position')->get() as $stage) {
+            $stage->update(['position' => $stage->position + 1]);
+        }
+
+        return 1;
     }
 
     /**
@@ -83,11 +95,15 @@ final readonly class ChangeStage
     {
         DB::transaction(function () use ($by, $stage): void {
             $stage = $this->alone($stage);
-            if ($stage->purpose === StagePurpose::TitleAbstract || DB::table('decisions')->where('review_id', $stage->review_id)->where('stage_id', $stage->id)->exists()) {
+            $judged = fn (string $table): bool => DB::table($table)->where('review_id', $stage->review_id)->where('stage_id', $stage->id)->exists();
+            if ($stage->purpose === StagePurpose::TitleAbstract || $judged('decisions') || $judged('settlements')) {
                 throw new Refused('A stage at which people have judged stays, and so does the first.');
             }
             foreach (['assignments', 'share_outs', 'item_claims', 'items', 'tallies'] as $table) {
                 DB::table($table)->where('review_id', $stage->review_id)->where('stage_id', $stage->id)->delete();
+            }
+            if ($stage->purpose === StagePurpose::Titles) {
+                TitlesFirst::end($this->alone($stage->review->firstStage()));
             }
             ($this->log)($stage->review_id, $by, 'stage.removed', "Removed the stage “{$stage->name}”, at which nobody had judged", $stage);
             $stage->delete();
@@ -168,6 +184,7 @@ final readonly class ChangeStage
         $after = '';
         do {
             $items = DB::table('items')->where('review_id', $stage->review_id)->where('stage_id', $stage->id)->whereNotIn('state', [ItemState::Folded->value, ItemState::Removed->value, ItemState::Awaited->value])
+                ->when($stage->after_titles, fn (Builder $some): Builder => TitlesFirst::withoutExcluded($some))
                 ->where('id', '>', $after)->orderBy('id')->limit(self::PART)->get(['id', 'state', 'kind', 'settled', 'criterion_id'])->all();
             $ballots = Ballots::of($changed, array_column($items, 'id'));
             foreach ($items as $item) {

@@ -27,7 +27,7 @@ final class ItemBallot
     /** What is needed of the publication; its abstract is not. */
     private const PUBLICATION = ['id', 'review_id', 'title', 'removed_at', 'removed_for', 'merged_into'];
 
-    private const STAGE = ['id', 'review_id', 'position', 'name', 'purpose', 'required_decisions', 'unsure_includes', 'reason_required', 'reasons_must_agree', 'settled_by', 'names_hidden', 'work', 'criteria', 'closed_at', 'closed_by', 'reading_order', 'random_percent', 'ranked'];
+    private const STAGE = ['id', 'review_id', 'position', 'name', 'purpose', 'required_decisions', 'unsure_includes', 'reason_required', 'reasons_must_agree', 'settled_by', 'names_hidden', 'work', 'criteria', 'closed_at', 'closed_by', 'reading_order', 'random_percent', 'ranked', 'after_titles'];
 
     /** @var array<string, int> place in the stage's order by criterion, looked up when an exclusion is about */
     private array $places;
@@ -111,10 +111,15 @@ final class ItemBallot
             ItemState::Removed => throw new Refused($this->item->publication->removed_at === null
                 ? 'This publication is no longer judged here: it was not included at the stage before, or its text is not retrievable. Decisions made before are kept.'
                 : "This publication was removed from the review ({$this->item->publication->removed_for}). Decisions made before are kept."),
-            ItemState::Awaited => throw new Refused('The text of this is not at hand yet. Bring its PDF under Full texts, or mark it there as obtained.'),
+            ItemState::Awaited => throw new Refused($this->stage->after_titles
+                ? 'This is judged by its title first. It comes here once its title is included.'
+                : 'The text of this is not at hand yet. Bring its PDF under Full texts, or mark it there as obtained.'),
             ItemState::Folded => throw new Refused('This was found to be the same publication as another. What was decided on it counts there.'),
             default => null,
         };
+        if ($this->item->state === ItemState::Excluded && ! $this->ballot->isComplete()) {
+            throw new Refused('This was excluded by its title, and is no longer judged here.');
+        }
     }
 
     public function decision(string $person, Verdict $verdict, ?string $criterionId): Decision
@@ -126,29 +131,31 @@ final class ItemBallot
     {
         $outcome = $ballot->outcome();
         $was = $this->item->state;
-        $state = $this->standing($outcome->state);
+        $title = $this->stage->after_titles ? TitlesFirst::standingOf($this->item) : null;
+        $state = $this->standing($outcome->state, $title?->state);
+        $failed = $outcome->criterion === null ? null : (array_search($outcome->criterion, $this->places(), true) ?: null);
         $this->item->update([
             'state' => $state,
             'kind' => $outcome->kind?->value,
             'settled' => $outcome->settled,
-            'criterion_id' => $outcome->criterion === null ? null : (array_search($outcome->criterion, $this->places(), true) ?: null),
+            'criterion_id' => $title?->state === ItemState::Excluded ? $title->criterion_id : $failed,
             'opened_at' => $outcome->state->isOpen() ? $this->item->opened_at ?? now() : null,
         ]);
-        if ($was !== $state && in_array(ItemState::Included, [$was, $state], true)) {
-            NextStage::followOne($this->stage, $this->item->publication_id, $state === ItemState::Included);
+        if ($was !== $state) {
+            NextStage::followOne($this->stage, $this->item->publication_id, $was, $state);
         }
 
         return $outcome;
     }
 
     /** A publication is judged as long as it is in the review and, in full text, included before and at hand. */
-    private function standing(ItemState $decided): ItemState
+    private function standing(ItemState $decided, ?ItemState $title): ItemState
     {
         if ($this->item->publication->removed_at !== null) {
             return ItemState::Removed;
         }
         if ($this->stage->purpose !== StagePurpose::FullText) {
-            return $decided;
+            return $decided->behind($title);
         }
         $retrieval = Retrievals::standingOf($this->item);
 

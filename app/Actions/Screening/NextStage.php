@@ -12,11 +12,20 @@ use WaryHeron\Core\FullText\RetrievalState;
 use WaryHeron\Core\Screening\ItemState;
 use WaryHeron\Core\Screening\StagePurpose;
 
-/** Lets what is included by title and abstract go on to the full texts, and takes it off there when it no longer is. */
+/** Lets what is included at a stage go on to the next, and takes it off there when it no longer is. */
 final class NextStage
 {
-    /** The same as below where one publication has just been included here, or no longer is: for most the only thing to do is a new item. */
-    public static function followOne(Stage $stage, string $publicationId, bool $isIncluded): void
+    /** The same as below where one publication stands otherwise than before: for most the only thing to do is a new item. */
+    public static function followOne(Stage $stage, string $publicationId, ItemState $was, ItemState $is): void
+    {
+        if ($stage->purpose === StagePurpose::Titles) {
+            TitlesFirst::follow($stage, [$publicationId]);
+        } elseif (in_array(ItemState::Included, [$was, $is], true)) {
+            self::toFullText($stage, $publicationId, $is === ItemState::Included);
+        }
+    }
+
+    private static function toFullText(Stage $stage, string $publicationId, bool $isIncluded): void
     {
         $next = $stage->purpose !== StagePurpose::TitleAbstract ? null : DB::selectOne(<<<'SQL'
             SELECT stages.id, items.id AS item, EXISTS (SELECT 1 FROM retrievals WHERE retrievals.review_id = stages.review_id AND retrievals.publication_id = ? AND retrievals.state <> ?) AS is_known
@@ -36,6 +45,11 @@ final class NextStage
     /** @param  ?list<string>  $publicationIds  those that may have changed; null for all of the review */
     public static function follow(Stage $stage, ?array $publicationIds): void
     {
+        if ($stage->purpose === StagePurpose::Titles) {
+            TitlesFirst::follow($stage, $publicationIds);
+
+            return;
+        }
         $next = $stage->purpose === StagePurpose::TitleAbstract ? Stage::query()->where('review_id', $stage->review_id)->where('purpose', StagePurpose::FullText)->first() : null;
         if ($next === null) {
             return;

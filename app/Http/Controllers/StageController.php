@@ -26,11 +26,17 @@ final class StageController extends Controller
 
     public function store(Request $request, Review $review, ChangeStage $change): RedirectResponse
     {
-        $given = $request->validate(['name' => ['required', 'string', 'max:80', 'regex:/\S/'], 'purpose' => ['required', Rule::in([StagePurpose::FullText->value, StagePurpose::Subset->value])]]);
+        $given = $request->validate(['name' => ['required', 'string', 'max:80', 'regex:/\S/'], 'purpose' => ['required', Rule::in(array_column([StagePurpose::Titles, StagePurpose::FullText, StagePurpose::Subset], 'value'))]]);
         $purpose = StagePurpose::from($given['purpose']);
-        $change->add($this->me($request), $review, trim($given['name']), $purpose, $purpose === StagePurpose::FullText ? ['reasons_must_agree' => true] : ['work' => 'shares']);
+        [$rules, $notice] = match ($purpose) {
+            // in doubt the abstract is read
+            StagePurpose::Titles => [['unsure_includes' => true, 'reason_required' => false], 'Publications come to title and abstract once their title is included here.'],
+            StagePurpose::FullText => [['reasons_must_agree' => true], 'What is included by title and abstract goes on to this stage.'],
+            default => [['work' => 'shares'], 'The stage is there. Share items out to it.'],
+        };
+        $change->add($this->me($request), $review, trim($given['name']), $purpose, $rules);
 
-        return redirect()->route('stages', $review)->with('notice', $purpose === StagePurpose::FullText ? 'What is included by title and abstract goes on to this stage.' : 'The stage is there. Share items out to it.');
+        return redirect()->route('stages', $review)->with('notice', $notice);
     }
 
     /** Says what the change would do, or makes it. */

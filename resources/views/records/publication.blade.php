@@ -48,7 +48,7 @@
             @endif
             @forelse ($items as $item)
                 <div class="section"><h3>{{ $item->stage->name }}</h3>
-                    <p><x-mark :verdict="$item->state->value" label="" /> {{ ['waiting' => 'Not open yet', 'awaited' => 'Its text is not at hand yet', 'disagreement' => 'In disagreement', 'included' => 'Included', 'excluded' => 'Excluded', 'removed' => 'No longer judged', 'folded' => 'Found to be another publication'][$item->state->value] }}{{ $item->settled ? ', settled' : '' }}</p>
+                    <p><x-mark :verdict="$item->state->value" label="" /> {{ ['waiting' => 'Not open yet', 'awaited' => $item->stage->after_titles ? 'Its title has not been included yet' : 'Its text is not at hand yet', 'disagreement' => 'In disagreement', 'included' => 'Included', 'excluded' => 'Excluded', 'removed' => 'No longer judged', 'folded' => 'Found to be another publication'][$item->state->value] }}{{ $item->settled ? ', settled' : '' }}</p>
                     @if ($item->criterion) <p class="small quiet">{{ $item->criterion->reason }}</p> @endif
                     @if ($item->state->isOpen()) @can('screen', $review) <p class="small"><a href="{{ route('disagreements.show', [$review, $item]) }}">Both sides and Talk</a></p> @endcan @endif
                     @can('screen', $review) @if ($item->state->value === 'waiting') <p class="small"><a href="{{ route('desk.show', [$review, $item]) }}">Judge it at the Reading Desk</a></p> @endif @endcan

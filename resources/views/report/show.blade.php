@@ -24,7 +24,7 @@
                     @php($down = '<svg class="flow-down" viewBox="0 0 14 26" aria-hidden="true"><path d="M7 0v24M2 18l5 6 5-6"/></svg><span></span>')
                     <div class="flow-box"><strong>{{ number_format($facts->included) }}</strong> <a href="{{ route('library', [$review, 'state' => 'included', 'stage' => $first]) }}">{{ $facts->fullTexts ? 'reports sought for retrieval' : 'included' }}</a></div>
                     <div class="flow-box"><strong>{{ number_format($flow->pending()) }}</strong> <a href="{{ route('library', [$review, 'state' => 'pending', 'stage' => $first]) }}">without a final decision yet</a>
-                        <ul><li>{{ number_format($facts->waiting) }} <a href="{{ route('library', [$review, 'state' => 'waiting', 'stage' => $first]) }}">with decisions missing</a></li><li>{{ number_format($facts->disagreements) }} <a href="{{ route('library', [$review, 'state' => 'disagreement', 'stage' => $first]) }}">in disagreement</a></li></ul>
+                        <ul><li>{{ number_format($facts->waiting) }} <a href="{{ route('library', [$review, 'state' => 'undecided', 'stage' => $first]) }}">with decisions missing</a></li><li>{{ number_format($facts->disagreements) }} <a href="{{ route('library', [$review, 'state' => 'disagreement', 'stage' => $first]) }}">in disagreement</a></li></ul>
                     </div>
                     {!! $down !!}
                     @if ($facts->fullTexts)

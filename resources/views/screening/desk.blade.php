@@ -1,3 +1,4 @@
+@php($byTitle = $stage->purpose === \WaryHeron\Core\Screening\StagePurpose::Titles)
 @php($link = fn (array $change): string => route('desk', [$review, ...array_filter(['stage' => $stage->id, ...$kept, 'layout' => $listed ? 'list' : null, ...$change], fn ($v) => $v !== null && $v !== '')]))
 <x-page title="Reading Desk" :review="$review" :stage="$inFull ? 'full-texts' : 'screening'" :place="$inFull ? 'full-texts.read' : 'desk'">
     <div class="desk desk-three desk-fixed" x-data="readingDesk">
@@ -44,7 +45,7 @@
                     <span class="small quiet" x-show="showsText" x-text="fileWords" role="status"></span>
                 </div>
             @endif
-            <div class="sheet-scroll" x-ref="text" tabindex="0" role="region" aria-label="{{ $listed ? 'The list' : 'Title and abstract' }}">
+            <div class="sheet-scroll" x-ref="text" tabindex="0" role="region" aria-label="{{ $listed ? 'The list' : ($byTitle ? 'Title' : 'Title and abstract') }}">
                 @if ($listed)
                     <h1 class="sr-only">{{ $stage->name }}, as a list</h1>
                     <ol class="desk-lines">
@@ -55,7 +56,7 @@
                                     <span><span class="desk-lines-title" x-text="one.title"></span><span class="small quiet" x-text="one.meta"></span></span>
                                 </button>
                                 <div class="desk-lines-abstract" x-show="one.shown">
-                                    <p class="quiet" x-show="noAbstract">No abstract was delivered.</p>
+                                    <p class="quiet" x-show="noAbstract">{{ $byTitle ? 'Judged by its title.' : 'No abstract was delivered.' }}</p>
                                     <template x-for="paragraph in one.abstract" x-bind:key="paragraph.id"><p><span class="label" x-show="paragraph.label" x-text="paragraph.label"></span><template x-for="part in paragraph.parts" x-bind:key="part.id"><span><mark x-show="part.marked" x-bind:class="part.shade" x-bind:title="part.names" x-text="part.text"></mark><span x-show="!part.marked" x-text="part.text"></span></span></template></p></template>
                                 </div>
                             </li>
@@ -69,7 +70,7 @@
                     <template x-for="paragraph in abstract" x-bind:key="paragraph.id">
                         <p><span class="label" x-show="paragraph.label" x-text="paragraph.label"></span><template x-for="part in paragraph.parts" x-bind:key="part.id"><span><mark x-show="part.marked" x-bind:class="part.shade" x-bind:title="part.names" x-text="part.text"></mark><span x-show="!part.marked" x-text="part.text"></span></span></template></p>
                     </template>
-                    <p class="quiet" x-show="noAbstract">No abstract was delivered. Judge by the title, or choose unsure.</p>
+                    <p class="quiet" x-show="noAbstract">{{ $byTitle ? 'Here the title alone is judged. Where it leaves you in doubt, choose unsure: the abstract is read at the next stage.' : 'No abstract was delivered. Judge by the title, or choose unsure.' }}</p>
                 </article>
                 <p class="section quiet" x-show="waiting" x-cloak role="status">The next items are on their way.</p>
                 <div x-show="stranded" x-cloak role="status">

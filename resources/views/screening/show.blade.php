@@ -12,7 +12,7 @@
                     <table class="table bars">
                         <thead><tr><th>State</th><th class="number">Publications</th><th class="w-2/5">Share</th></tr></thead>
                         <tbody>
-                            @foreach ([...($stage->purpose->value === 'full-text' ? ['awaited' => [ItemState::Awaited, 'Text not at hand yet']] : []), 'waiting' => [ItemState::Waiting, 'Not open yet: decisions missing'], 'disagreement' => [ItemState::Disagreement, 'In disagreement'], 'included' => [ItemState::Included, 'Included'], 'excluded' => [ItemState::Excluded, 'Excluded']] as $key => [$state, $words])
+                            @foreach ([...($stage->purpose->value === 'full-text' ? ['awaited' => [ItemState::Awaited, 'Text not at hand yet']] : []), ...($stage->after_titles ? ['awaited' => [ItemState::Awaited, 'Title not included yet']] : []), 'waiting' => [ItemState::Waiting, 'Not open yet: decisions missing'], 'disagreement' => [ItemState::Disagreement, 'In disagreement'], 'included' => [ItemState::Included, 'Included'], 'excluded' => [ItemState::Excluded, 'Excluded']] as $key => [$state, $words])
                                 <tr>
                                     <td><x-mark :verdict="$key" label="" /> <a href="{{ $key === 'disagreement' ? route('disagreements', [$review, 'stage' => $stage->id]) : route('library', [$review, 'state' => $key, 'stage' => $review->stages->count() > 1 ? $stage->id : null]) }}">{{ $words }}</a></td>
                                     <td class="number">{{ number_format($tallies->in($state)) }}</td>

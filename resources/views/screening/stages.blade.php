@@ -1,7 +1,7 @@
 @use('WaryHeron\Core\Screening\ItemState')
 @php
     $mayChange = Gate::allows('manage', $review);
-    $states = ['waiting' => 'not open', 'awaited' => 'text not at hand', 'disagreement' => 'in disagreement', 'included' => 'included', 'excluded' => 'excluded'];
+    $states = ['waiting' => 'not open', 'awaited' => 'not come to it yet', 'disagreement' => 'in disagreement', 'included' => 'included', 'excluded' => 'excluded'];
     $work = ['anything' => 'everybody judges anything', 'shares' => 'each judges their shares', 'queue' => 'all pull from one queue'];
     $settlers = ['pair' => 'those who decided, by agreement; the lead where they cannot agree', 'third' => 'a reviewer who has not decided on the item, or those who did, by agreement', 'adjudicator' => 'the lead alone'];
 @endphp
@@ -67,6 +67,7 @@
                     <x-field name="name" label="Name" placeholder="Second question" required />
                     <fieldset class="field"><legend class="field-label">What for</legend><div class="choices">
                         @unless ($stages->contains(fn ($s) => $s->purpose->value === 'full-text')) <label><input type="radio" name="purpose" value="full-text" checked> full texts: what is included by title and abstract goes on to it, and what is included here is coded</label> @endunless
+                        @unless ($stages->contains(fn ($s) => $s->purpose->value === 'titles')) <label><input type="radio" name="purpose" value="titles"> titles first: the abstract is asked about once the title is included; whatever was judged by its abstract already stays as it is</label> @endunless
                         <label><input type="radio" name="purpose" value="subset" @checked($stages->contains(fn ($s) => $s->purpose->value === 'full-text'))> a second question on some publications, shared out by hand; it leads to no exclusion elsewhere</label>
                     </div></fieldset>
                     <button class="button">Add the stage</button>
