@@ -10,17 +10,36 @@ use Illuminate\Support\Facades\DB;
 final class Copy
 {
     /**
+     * Rows are asked for as they are sent: while the server takes some in, the next are made. Whoever makes them must not use the
+     * database meanwhile.
+     *
      * @param  list<string>  $columns
-     * @param  list<list<string|int|bool|null>>  $rows
+     * @param  iterable<list<string|int|bool|null>>  $rows
      */
-    public static function into(string $table, array $columns, array $rows): void
+    public static function into(string $table, array $columns, iterable $rows): void
     {
         if ($rows === []) {
             return;
         }
-        $lines = array_map(fn (array $row): string => implode("\t", array_map(self::cell(...), $row)), $rows);
-        DB::connection()->getPdo()->pgsqlCopyFromArray($table, $lines, "\t", '\\\\N', implode(',', $columns))
-            ?: throw new \RuntimeException("COPY into {$table} failed.");
+        $address = RowStream::of(self::lines($rows));
+        try {
+            $isDone = DB::connection()->getPdo()->pgsqlCopyFromFile($table, $address, "\t", '\\\\N', implode(',', $columns));
+        } finally {
+            // what went wrong while a row was made is the reason, whatever the server says of the rest
+            RowStream::closed($address);
+        }
+        $isDone ?: throw new \RuntimeException("COPY into {$table} failed.");
+    }
+
+    /**
+     * @param  iterable<list<string|int|bool|null>>  $rows
+     * @return \Generator<int, string>
+     */
+    private static function lines(iterable $rows): \Generator
+    {
+        foreach ($rows as $row) {
+            yield implode("\t", array_map(self::cell(...), $row))."\n";
+        }
     }
 
     private static function cell(string|int|bool|null $value): string

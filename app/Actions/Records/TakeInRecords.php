@@ -7,6 +7,7 @@ namespace App\Actions\Records;
 use App\Actions\Screening\TitlesFirst;
 use App\Models\Delivery;
 use App\Models\Publication;
+use App\Models\Stage;
 use App\Queries\ReviewWords;
 use App\Support\Copy;
 use Illuminate\Support\Facades\DB;
@@ -25,6 +26,11 @@ use WaryHeron\Core\Matching\KeptValues;
 final class TakeInRecords
 {
     private const RECORD = ['id', 'review_id', 'delivery_id', 'publication_id', 'position', 'line', 'doi_key', 'work_key', 'reference', 'source', 'created_at'];
+
+    /** What a publication shows, by column. */
+    private const VALUES = ['title', 'authors', 'first_author', 'year', 'journal', 'place', 'doi', 'abstract', 'type', 'language', 'sort_title', 'words'];
+
+    private const PUBLICATION = ['id', 'review_id', 'records_count', 'created_at', 'updated_at', ...self::VALUES];
 
     private const ITEM = ['id', 'review_id', 'publication_id', 'stage_id', 'created_at', 'updated_at'];
 
@@ -102,9 +108,7 @@ final class TakeInRecords
         $prints = array_map(fn (Reference $reference, int $i): Fingerprint => $fingerprints->of($reference, (string) $i), $references, array_keys($references));
         $prints = array_combine(array_keys($references), $prints);
         $known = KnownPublications::forKeys($delivery->review_id, $keys, $fingerprints);
-        $now = now()->toIso8601String();
-        $stage = $delivery->review->firstStage()->id;
-        $records = $publications = $items = $rejections = $joined = $told = [];
+        $records = $publications = $rejections = $joined = [];
         $here = 0;
         foreach ($batch as $position => $one) {
             if ($one instanceof UnreadableRecord) {
@@ -114,58 +118,92 @@ final class TakeInRecords
             }
             $id = $known->find($keys[$position], $prints[$position]);
             if ($id === null) {
-                $id = strtolower((string) Str::ulid());
-                $publications[$id] = ['id' => $id, 'review_id' => $delivery->review_id, ...PublicationFromRecords::of($one), 'records_count' => 1, 'created_at' => $now, 'updated_at' => $now];
-                $items[] = [strtolower((string) Str::ulid()), $delivery->review_id, $id, $stage, $now, $now];
-                $told[$id] = [$one];
-            } elseif (isset($told[$id])) {
-                $told[$id][] = $one;
+                $publications[$id = strtolower((string) Str::ulid())] = [$one];
+            } elseif (isset($publications[$id])) {
+                $publications[$id][] = $one;
                 $here++;
             } else {
                 $joined[$id] = true;
                 $here++;
             }
             $known->add($keys[$position], $prints[$position], $id);
-            $records[] = [
-                strtolower((string) Str::ulid()), $delivery->review_id, $delivery->id, $id, $position, $one->line, $keys[$position]->doi, $keys[$position]->work,
-                json_encode($one->toArray(), JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_INVALID_UTF8_SUBSTITUTE | JSON_THROW_ON_ERROR), mb_scrub($one->source, 'UTF-8'), $now,
-            ];
+            $records[$position] = $id;
         }
-        foreach (array_filter($told, fn (array $references): bool => count($references) > 1) as $id => $references) {
-            // what came twice in this batch is written once, as the best of both
-            $publications[$id] = [...$publications[$id], ...PublicationFromRecords::of(KeptValues::of($references)->with([])), 'records_count' => count($references)];
-        }
-        Copy::into('publications', array_keys(reset($publications) ?: []), array_map(array_values(...), array_values($publications)));
-        Copy::into('items', self::ITEM, $items);
-        TitlesFirst::arrive($delivery->review, array_map(strval(...), array_keys($publications)));
-        Copy::into('records', self::RECORD, $records);
+        $arrived = array_map(strval(...), array_keys($publications));
+        $words = [];
+        Copy::into('publications', self::PUBLICATION, $this->publications($delivery, $publications, $words));
+        Copy::into('items', self::ITEM, self::items($delivery->review->firstStage(), $arrived));
+        Copy::into('records', self::RECORD, self::records($delivery, $records, $references, $keys));
+        TitlesFirst::arrive($delivery->review, $arrived);
         Copy::into('rejections', ['id', 'review_id', 'delivery_id', 'position', 'line', 'message', 'text'], $rejections);
-        $this->list($delivery->review_id, array_map(fn (array $one): string => (string) $one['words'], $publications));
+        ReviewWords::add($delivery->review_id, $words);
         $this->refresh($delivery->review_id, array_map(strval(...), array_keys($joined)));
 
         return ['kept' => count($records), 'already_here' => $here, 'new' => count($publications)];
     }
 
     /**
+     * @param  array<string, non-empty-list<Reference>>  $publications  what brought each: what came twice in this batch is written once, as the best of both
+     * @param  list<string>  $words  filled with those that this delivery has not brought before
+     * @return \Generator<int, list<string|int|null>>
+     */
+    private function publications(Delivery $delivery, array $publications, array &$words): \Generator
+    {
+        $now = now()->toIso8601String();
+        foreach ($publications as $id => $references) {
+            $values = PublicationFromRecords::of(count($references) === 1 ? $references[0] : KeptValues::of($references)->with([]));
+            $this->list($delivery->review_id, (string) $values['words'], $words);
+            yield [(string) $id, $delivery->review_id, count($references), $now, $now, ...array_map(fn (string $column): string|int|null => $values[$column], self::VALUES)];
+        }
+    }
+
+    /**
+     * @param  list<string>  $publications
+     * @return \Generator<int, list<string>>
+     */
+    private static function items(Stage $stage, array $publications): \Generator
+    {
+        $now = now()->toIso8601String();
+        foreach ($publications as $id) {
+            yield [strtolower((string) Str::ulid()), $stage->review_id, $id, $stage->id, $now, $now];
+        }
+    }
+
+    /**
+     * @param  array<int, string>  $records  the publication of each, by position in the delivery
+     * @param  array<int, Reference>  $references
+     * @param  array<int, ExactKeys>  $keys
+     * @return \Generator<int, list<string|int|null>>
+     */
+    private static function records(Delivery $delivery, array $records, array $references, array $keys): \Generator
+    {
+        $now = now()->toIso8601String();
+        foreach ($records as $position => $publication) {
+            $one = $references[$position];
+            $told = json_encode($one->toArray(), JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_INVALID_UTF8_SUBSTITUTE | JSON_THROW_ON_ERROR);
+            yield [
+                strtolower((string) Str::ulid()), $delivery->review_id, $delivery->id, (string) $publication, $position, $one->line,
+                $keys[$position]->doi, $keys[$position]->work, $told, mb_scrub($one->source, 'UTF-8'), $now,
+            ];
+        }
+    }
+
+    /**
      * Lists words that this delivery has not brought before.
      *
-     * @param  array<string>  $tsvectors
+     * @param  list<string>  $words  filled with them
      */
-    private function list(string $reviewId, array $tsvectors): void
+    private function list(string $reviewId, string $tsvector, array &$words): void
     {
         if ($this->listedFor !== $reviewId || count($this->listed) > self::REMEMBERED) {
             [$this->listedFor, $this->listed] = [$reviewId, []];
         }
-        $new = [];
-        foreach ($tsvectors as $tsvector) {
-            foreach (ReviewWords::of($tsvector) as $word) {
-                if (! isset($this->listed[$word])) {
-                    $this->listed[$word] = true;
-                    $new[] = $word;
-                }
+        foreach (ReviewWords::of($tsvector) as $word) {
+            if (! isset($this->listed[$word])) {
+                $this->listed[$word] = true;
+                $words[] = $word;
             }
         }
-        ReviewWords::add($reviewId, $new);
     }
 
     /**
@@ -184,7 +222,11 @@ final class TakeInRecords
             $records = $publication->records->all();
             $changes[] = ['id' => $publication->id, ...$this->values->values($records, array_values($publication->chosen))];
         }
-        $this->list($reviewId, array_map(fn (array $change): string => (string) ($change['words'] ?? ''), $changes));
+        $words = [];
+        foreach ($changes as $change) {
+            $this->list($reviewId, (string) ($change['words'] ?? ''), $words);
+        }
+        ReviewWords::add($reviewId, $words);
         DB::update(<<<'SQL'
             UPDATE publications p SET title = c.title, authors = c.authors, first_author = c.first_author, year = c.year, journal = c.journal, place = c.place, doi = c.doi, abstract = c.abstract,
                 type = c.type, language = c.language, sort_title = c.sort_title, words = c.words::tsvector, records_count = c.records_count, updated_at = now()
