@@ -7,8 +7,12 @@ namespace App\Sources;
 use DOMDocument;
 use DOMElement;
 use DOMXPath;
+use GuzzleHttp\Promise\Create;
+use GuzzleHttp\Promise\Each;
+use GuzzleHttp\Promise\PromiseInterface;
+use GuzzleHttp\Utils;
 use Illuminate\Http\Client\ConnectionException;
-use Illuminate\Http\Client\Pool;
+use Illuminate\Http\Client\Promises\LazyPromise;
 use Illuminate\Http\Client\Response;
 use Illuminate\Support\Facades\Http;
 use WaryHeron\Core\Bibliography\Format\Mods\ModsReader;
@@ -42,24 +46,35 @@ final readonly class SruClient implements Source
     public function countAll(array $queries, float $until): array
     {
         $counts = [];
-        foreach (array_chunk($queries, self::TOGETHER) as $chunk) {
-            if (microtime(true) > $until) {
-                break;
-            }
-            $answers = Http::pool(fn (Pool $pool): array => array_map(
-                fn (string $query) => $pool->timeout($this->timeout)->connectTimeout(4)->asForm()->post($this->url, $this->asked($query, 1, 0)),
-                $chunk,
-            ));
-            foreach ($chunk as $i => $query) {
+        Each::ofLimit($this->asking($queries, $until), self::TOGETHER,
+            function (mixed $answer, string $query) use (&$counts): void {
                 try {
-                    $counts[$query] = $this->read($this->text(fn () => $answers[$i] instanceof \Throwable ? throw $answers[$i] : $answers[$i]))->total;
+                    $counts[$query] = $this->read($this->text(fn (): Response => $answer instanceof Response ? $answer : throw $answer))->total;
                 } catch (SourceFailed $failed) {
                     $counts[$query] = $failed;
                 }
-            }
-        }
+            })->wait();
 
         return $counts;
+    }
+
+    /**
+     * Requests that are sent as they are asked for, until time is up.
+     *
+     * @param  list<string>  $queries
+     * @return \Generator<string, PromiseInterface>
+     */
+    private function asking(array $queries, float $until): \Generator
+    {
+        // one for all, or each would wait for its own answer alone
+        $handler = Utils::chooseHandler();
+        foreach ($queries as $query) {
+            if (microtime(true) > $until) {
+                return;
+            }
+            $answer = Http::setHandler($handler)->async()->timeout($this->timeout)->connectTimeout(4)->asForm()->post($this->url, $this->asked($query, 1, 0));
+            yield $query => $answer instanceof LazyPromise ? $answer->buildPromise() : Create::promiseFor($answer);
+        }
     }
 
     public function holdings(): string

@@ -77,6 +77,9 @@ final readonly class PostgresPrinter
         if ($node instanceof Operation && $node->operator === Operator::Or) {
             return $this->anyOf($node, $fields);
         }
+        if ($node instanceof Fielded && count($node->fields) === 1) {
+            return $this->eachField($node->inner, $node->fields);
+        }
         if ($weights === 'A' && $this->table->titleWords !== null && ($query = $this->tsquery($node, '')) !== null) {
             return new SqlCondition("{$this->table->titleWords} @@ ?::tsquery", [$query]);
         }

@@ -34,6 +34,18 @@ it('puts free text into one tsquery, so that one index scan answers it', functio
     ['a NEAR/1 b', "(('a':ABC <1> 'b':ABC) | ('b':ABC <1> 'a':ABC))"],
 ]);
 
+it('looks for titles in their own column, alone, in a union and in an exclusion', function (string $query, string $text, array $bindings) {
+    $table = new TableLayout('words', 'journal_words', [], [], titleWords: 'title_words', authorWords: 'author_words');
+    $condition = (new PostgresPrinter($table))->condition(Parser::parse($query)->root);
+    expect([$condition->text, $condition->bindings])->toBe([$text, $bindings]);
+})->with([
+    ['title:lamp*', 'title_words @@ ?::tsquery', ["'lamp':*"]],
+    ['title:(lamp OR "night shift")', '(title_words @@ ?::tsquery OR title_words @@ ?::tsquery)', ["'lamp'", "('night' <-> 'shift')"]],
+    ['ward OR title:lamp', '(words @@ ?::tsquery OR title_words @@ ?::tsquery)', ["'ward'", "'lamp'"]],
+    ['ward NOT title:lamp', 'words @@ ?::tsquery', ["('ward' & !'lamp':A)"]],
+    ['title,abstract:lamp', 'words @@ ?::tsquery', ["'lamp':AB"]],
+]);
+
 it('joins other columns around it, values always as bindings', function (string $query, string $text, array $bindings) {
     expect(condition($query))->toBe([$text, $bindings]);
 })->with([
