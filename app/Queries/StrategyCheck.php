@@ -10,7 +10,6 @@ use App\Models\Strategy;
 use App\Sources\Counts;
 use App\Sources\SourceFailed;
 use App\Sources\Sources;
-use Illuminate\Support\Facades\DB;
 use WaryHeron\Core\Search\Dialect\Dialects;
 use WaryHeron\Core\Search\Dialect\Printer;
 use WaryHeron\Core\Search\Query\Node\Fielded;
@@ -49,7 +48,7 @@ final class StrategyCheck
     /** @var array<int, array{Node, Node}> what a finding would add, and to what */
     private array $gains = [];
 
-    public function __construct(private readonly Compiler $compiler, private readonly Counts $counts, private readonly Sources $sources, private readonly StrategyNumbers $numbers, private readonly KnownItemLook $known)
+    public function __construct(private readonly Compiler $compiler, private readonly Counts $counts, private readonly Sources $sources, private readonly StrategyNumbers $numbers, private readonly KnownItemLook $known, private readonly KnownWords $words)
     {
     }
 
@@ -93,7 +92,7 @@ final class StrategyCheck
             $own = array_filter(array_map(fn (array $of): int|string|null => $of[$term->id]['own'] ?? null, $numbers), is_int(...));
             $only = array_filter(array_map(fn (array $of): int|string|null => $of[$term->id]['only'] ?? null, $numbers), is_int(...));
             if ($own !== [] && array_sum($own) === 0) {
-                $meant = $this->meant($review, $root);
+                $meant = $this->meant($review, array_map(strval(...), array_keys($numbers)), $root);
                 $this->add("zero/{$term->text}", 'finds nothing', "{$this->quoted($term->text)} finds nothing anywhere.".($meant === null ? '' : " Is “{$meant}” meant?"), $term->id, $meant === null ? ['change' => 'remove-term', 'with' => ['line' => $term->id], 'label' => 'Take it off'] : ['change' => 'set-line', 'with' => ['line' => $term->id, 'text' => $meant], 'label' => "Write “{$meant}”"]);
             } elseif ($only !== [] && count($only) === count($own) && array_sum($only) === 0) {
                 $this->add("nothing/{$term->text}", 'adds nothing', "{$this->quoted($term->text)} adds nothing: the other terms of “{$block->name}” find all of its records.", $term->id, ['change' => 'remove-term', 'with' => ['line' => $term->id], 'label' => 'Take it off']);
@@ -224,20 +223,17 @@ final class StrategyCheck
         return str_contains($text, '"') ? $text : "“{$text}”";
     }
 
-    /** A likely spelling, from the words of the thesauri. */
-    private function meant(Review $review, Node $root): ?string
+    /**
+     * A likely spelling, from the words of the databases' own indexes and of the thesauri.
+     *
+     * @param  list<string>  $sources
+     */
+    private function meant(Review $review, array $sources, Node $root): ?string
     {
         $words = $this->wordsOf($root);
-        if (count($words) !== 1) {
-            return null;
-        }
-        $typed = Words::of($words[0]->text)[0] ?? '';
-        $known = $typed === '' ? [] : array_column(DB::select(<<<'SQL'
-            SELECT DISTINCT word FROM scheme_concepts c JOIN schemes s ON s.id = c.scheme_id, unnest(tsvector_to_array(c.words)) AS word
-            WHERE (s.review_id IS NULL OR s.review_id = ?) AND word LIKE ? AND length(word) BETWEEN ? AND ? LIMIT 5000
-            SQL, [$review->id, mb_substr($typed, 0, 1).'%', max(3, mb_strlen($typed) - 2), mb_strlen($typed) + 2]), 'word');
+        $typed = count($words) === 1 ? Words::of($words[0]->text)[0] ?? '' : '';
 
-        return Spelling::nearest($typed, $known);
+        return $typed === '' ? null : Spelling::nearest($typed, $this->words->like($review, $sources, $typed));
     }
 
     private function lines(Lines $lines): void

@@ -31,6 +31,15 @@ interface Source
     public function countAll(array $queries, float $until): array;
 
     /**
+     * Words of its index that begin so, in order, as far as it lists them.
+     *
+     * @return list<string> none where it has no list
+     *
+     * @throws SourceFailed
+     */
+    public function words(string $beginning, int $most): array;
+
+    /**
      * A name for the state of its holdings: what was counted holds while it stays the same.
      *
      * @throws SourceFailed

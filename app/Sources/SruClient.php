@@ -77,6 +77,19 @@ final readonly class SruClient implements Source
         }
     }
 
+    public function words(string $beginning, int $most): array
+    {
+        $asked = ['scanClause' => 'cql.serverChoice = "'.str_replace(['\\', '"'], '', $beginning).'"', 'maximumTerms' => $most, 'responsePosition' => 1];
+        $asked = $this->asks === 'cql' ? ['version' => '1.2', 'operation' => 'scan', ...$asked] : ['version' => '2.0', ...$asked];
+        $xml = $this->text(fn (): Response => Http::timeout($this->timeout)->connectTimeout(4)->asForm()->post($this->url, $asked));
+        $words = [];
+        foreach ($this->path($xml)->query("/*[local-name()='scanResponse']/*[local-name()='terms']/*[local-name()='term']/*[local-name()='value']") ?: [] as $value) {
+            $words[] = $value instanceof DOMElement ? mb_strtolower(trim($value->textContent)) : '';
+        }
+
+        return array_values(array_filter($words, fn (string $word): bool => str_starts_with($word, mb_strtolower($beginning))));
+    }
+
     public function holdings(): string
     {
         $xml = $this->text(fn (): Response => Http::timeout($this->timeout)->connectTimeout(4)->get($this->url, ['version' => '1.2', 'operation' => 'explain']));

@@ -35,6 +35,15 @@ final readonly class SruReply
         );
     }
 
+    /** @param  list<string>  $words */
+    public function terms(array $words): string
+    {
+        $namespace = $this->second ? 'http://docs.oasis-open.org/ns/search-ws/scan' : 'http://www.loc.gov/zing/srw/';
+        $terms = implode('', array_map(fn (string $word): string => '<term><value>'.self::text($word).'</value></term>', $words));
+
+        return '<?xml version="1.0" encoding="UTF-8"?>'."\n<scanResponse xmlns=\"{$namespace}\"><version>{$this->version}</version><terms>{$terms}</terms></scanResponse>";
+    }
+
     public function diagnostic(int $number, string $details, string $message, int $total = 0): string
     {
         $namespace = $this->second ? 'http://docs.oasis-open.org/ns/search-ws/diagnostic' : 'http://www.loc.gov/zing/srw/diagnostic/';

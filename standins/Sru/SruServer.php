@@ -25,6 +25,10 @@ final readonly class SruServer
 
     private const TIMEOUT_MS = 8000;
 
+    private const DEFAULT_TERMS = 20;
+
+    private const MOST_TERMS = 1000;
+
     public function __construct(private PDO $database, private Service $service)
     {
     }
@@ -37,13 +41,38 @@ final readonly class SruServer
         if (! in_array($version, ['1.1', '1.2', '2.0'], true)) {
             return $reply->diagnostic(5, '2.0', 'Unsupported version');
         }
-        $operation = $parameters['operation'] ?? (isset($parameters['query']) ? 'searchRetrieve' : 'explain');
+        $operation = $parameters['operation'] ?? match (true) {
+            isset($parameters['query']) => 'searchRetrieve',
+            isset($parameters['scanClause']) => 'scan',
+            default => 'explain',
+        };
 
         return match ($operation) {
             'explain' => $reply->explain(self::DEFAULT_RECORDS, $this->modified()),
             'searchRetrieve' => $this->search($reply, $parameters),
+            'scan' => $this->scan($reply, $parameters),
             default => $reply->diagnostic(4, $operation, 'Unsupported operation'),
         };
+    }
+
+    /**
+     * The words of the index from the one given on, in order.
+     *
+     * @param  array<string, string>  $parameters
+     */
+    private function scan(SruReply $reply, array $parameters): string
+    {
+        $most = $this->number($parameters['maximumTerms'] ?? (string) self::DEFAULT_TERMS, 0);
+        if (preg_match('/^\s*(?:cql\.serverChoice\s*(?:=|exact)\s*)?"?([^"\s=]+)"?\s*$/u', $parameters['scanClause'] ?? '', $clause) !== 1) {
+            return $reply->diagnostic(isset($parameters['scanClause']) ? 16 : 7, 'scanClause', isset($parameters['scanClause']) ? 'Unsupported index' : 'Mandatory parameter not supplied');
+        }
+        if ($most === null || ($parameters['responsePosition'] ?? '1') !== '1') {
+            return $reply->diagnostic(6, $most === null ? 'maximumTerms' : 'responsePosition', 'Unsupported parameter value');
+        }
+        $words = $this->database->prepare("SELECT word FROM {$this->service->table()}_list WHERE word >= ? ORDER BY word LIMIT ?");
+        $words->execute([mb_strtolower($clause[1]), min($most, self::MOST_TERMS)]);
+
+        return $reply->terms(array_values(array_map(strval(...), $words->fetchAll(PDO::FETCH_COLUMN))));
     }
 
     /** @param  array<string, string>  $parameters */

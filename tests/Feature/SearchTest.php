@@ -176,6 +176,9 @@ it('checks a strategy as a careful colleague would', function () {
     foreach (['“lihgt” finds nothing anywhere. Is “light” meant?', '“Light exposure” has narrower headings', '“nurse” stands without the other number, “nurses”', 'AND and OR side by side', 'is used by no other line', '“Bright light” is narrowed to major topics'] as $finding) {
         expect($html)->toContain($finding);
     }
+    // written in the index, and in no thesaurus
+    $other = strategyIn($world, ['rotatin*', 'randomisaton']);
+    $this->get("/reviews/{$world->review->id}/searches/{$other->id}/check")->assertOk()->assertSee('Is “randomisation” meant?', false);
     $this->post("{$url}/findings", ['finding' => 'zero/lihgt'])->assertSessionHasErrors('reason');
     $this->post("{$url}/findings", ['finding' => 'zero/lihgt', 'reason' => 'A test of the spelling.'])->assertRedirect();
     $this->get("{$url}/check")->assertDontSee('finds nothing anywhere')->assertSee('A test of the spelling.');

@@ -65,11 +65,24 @@ it('refuses with the standard’s diagnostics', function (array $parameters, int
     $answer = alder(['version' => '1.2', 'operation' => 'searchRetrieve', ...$parameters]);
     expect((string) $answer->diagnostics->children('http://www.loc.gov/zing/srw/diagnostic/')->diagnostic->uri)->toBe("info:srw/diagnostic/1/{$number}");
 })->with([
-    [['operation' => 'scan', 'query' => 'x'], 4], [['query' => ''], 7], [['query' => 'lamp', 'startRecord' => '0'], 6], [['query' => 'lamp', 'maximumRecords' => '-1'], 6], [['query' => 'night*', 'startRecord' => '99999'], 61],
+    [['operation' => 'sort', 'query' => 'x'], 4], [['query' => ''], 7], [['query' => 'lamp', 'startRecord' => '0'], 6], [['query' => 'lamp', 'maximumRecords' => '-1'], 6], [['query' => 'night*', 'startRecord' => '99999'], 61],
     [['query' => 'lamp', 'recordSchema' => 'marcxml'], 66], [['query' => 'lamp', 'recordPacking' => 'string'], 71], [['query' => 'lamp', 'sortKeys' => 'title'], 80], [['query' => '(lamp'], 13], [['query' => 'foo.x = lamp'], 16], [['query' => 'alder.heading = "Nothing"'], 48],
 ]);
 
 it('invents the same records every time', function () {
     $hash = fn (): string => md5(serialize(array_map((new StudyWriter)->study(...), range(1, 50))));
     expect($hash())->toBe($hash());
+});
+
+it('lists the words of its index from one on, in order', function () {
+    $answer = alder(['version' => '1.2', 'operation' => 'scan', 'scanClause' => 'cql.serverChoice = "nurs"', 'maximumTerms' => 5]);
+    $found = [];
+    foreach ($answer->terms->term as $term) {
+        $found[] = (string) $term->value;
+    }
+    $sorted = $found;
+    sort($sorted, SORT_STRING);
+    expect($answer->getName())->toBe('scanResponse')->and($found)->toHaveCount(5)->toBe($sorted)->and($found[0])->toStartWith('nurs');
+    expect((string) alder(['version' => '1.2', 'operation' => 'scan'])->diagnostics->children('http://www.loc.gov/zing/srw/diagnostic/')->diagnostic->uri)->toBe('info:srw/diagnostic/1/7')
+        ->and((string) alder(['version' => '1.2', 'operation' => 'scan', 'scanClause' => 'dc.title = x'])->diagnostics->children('http://www.loc.gov/zing/srw/diagnostic/')->diagnostic->uri)->toBe('info:srw/diagnostic/1/16');
 });
