@@ -7,13 +7,46 @@ return [
     // In a demo everybody may read all mail and see the page of components. Never set where real people work.
     'demo' => (bool) env('HERON_DEMO', false),
 
-    // The databases that can be searched from here. "asks" is the query type that the server is sent; "thesaurus" is where it
+    // The databases that can be searched from here. "asks" is the query type that the server is sent; "thesaurus" is
+    // where it
     // publishes its headings as SKOS, if it has any.
-    'sources' => is_string($named) ? json_decode((string) file_get_contents($named), true, 16, JSON_THROW_ON_ERROR) : ($standins === null ? [] : [
-        'alder' => ['name' => 'Alder Index', 'short' => 'Alder', 'url' => "{$standins}/alder", 'dialect' => 'cql', 'asks' => 'cql', 'batch' => 500, 'timeout' => 20, 'thesaurus' => "{$standins}/alder/thesaurus.ttl"],
-        'tern' => ['name' => 'Tern Abstracts', 'short' => 'Tern', 'url' => "{$standins}/tern", 'dialect' => 'ccl', 'asks' => 'ccl', 'batch' => 200, 'timeout' => 20, 'thesaurus' => "{$standins}/tern/thesaurus.ttl"],
-        'fen' => ['name' => 'Fen Register', 'kind' => 'register', 'short' => 'Fen', 'url' => "{$standins}/fen", 'dialect' => 'fen', 'asks' => 'cql', 'batch' => 100, 'timeout' => 20, 'thesaurus' => null],
-    ]),
+    'sources' => is_string($named)
+        ? json_decode((string) file_get_contents($named), true, 16, JSON_THROW_ON_ERROR)
+        : ($standins === null
+            ? []
+            : [
+                'alder' => [
+                    'name' => 'Alder Index',
+                    'short' => 'Alder',
+                    'url' => "{$standins}/alder",
+                    'dialect' => 'cql',
+                    'asks' => 'cql',
+                    'batch' => 500,
+                    'timeout' => 20,
+                    'thesaurus' => "{$standins}/alder/thesaurus.ttl",
+                ],
+                'tern' => [
+                    'name' => 'Tern Abstracts',
+                    'short' => 'Tern',
+                    'url' => "{$standins}/tern",
+                    'dialect' => 'ccl',
+                    'asks' => 'ccl',
+                    'batch' => 200,
+                    'timeout' => 20,
+                    'thesaurus' => "{$standins}/tern/thesaurus.ttl",
+                ],
+                'fen' => [
+                    'name' => 'Fen Register',
+                    'kind' => 'register',
+                    'short' => 'Fen',
+                    'url' => "{$standins}/fen",
+                    'dialect' => 'fen',
+                    'asks' => 'cql',
+                    'batch' => 100,
+                    'timeout' => 20,
+                    'thesaurus' => null,
+                ],
+            ]),
 
     // Resolves DOIs to PDFs, for those that it has.
     'locker' => env('HERON_LOCKER', $standins === null ? null : "{$standins}/locker"),

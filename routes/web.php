@@ -54,15 +54,23 @@ Route::middleware('guest')->group(function (): void {
     Route::get('/forgot-password', [PasswordController::class, 'forgotten'])->name('password.forgotten');
     Route::post('/forgot-password', [PasswordController::class, 'sendLink'])->middleware('throttle:reset-link');
     Route::get('/reset-password/{token}', [PasswordController::class, 'edit'])->name('password.reset');
-    Route::post('/reset-password', [PasswordController::class, 'update'])->middleware('throttle:link')->name('password.update');
+    Route::post('/reset-password', [PasswordController::class, 'update'])
+        ->middleware('throttle:link')
+        ->name('password.update');
 });
 
 // the link itself is the right to use it
 Route::get('/invitations/{token}', [InvitationController::class, 'show'])->name('invitations.show');
-Route::post('/invitations/{token}', [InvitationController::class, 'accept'])->middleware('throttle:link')->name('invitations.accept');
+Route::post('/invitations/{token}', [InvitationController::class, 'accept'])
+    ->middleware('throttle:link')
+    ->name('invitations.accept');
 
-Route::get('/post-room', [PostRoomController::class, 'index'])->can('viewAny', Letter::class)->name('post-room');
-Route::get('/post-room/{letter}', [PostRoomController::class, 'show'])->can('view', 'letter')->name('post-room.letter');
+Route::get('/post-room', [PostRoomController::class, 'index'])
+    ->can('viewAny', Letter::class)
+    ->name('post-room');
+Route::get('/post-room/{letter}', [PostRoomController::class, 'show'])
+    ->can('view', 'letter')
+    ->name('post-room.letter');
 Route::view('/design', 'design')->can('see-design')->name('design');
 
 Route::middleware('auth')->group(function (): void {
@@ -70,199 +78,363 @@ Route::middleware('auth')->group(function (): void {
     Route::post('/sign-out', [SessionController::class, 'destroy'])->name('sign-out');
     Route::get('/', HomeController::class)->name('home');
     Route::get('/account', [PasswordController::class, 'account'])->name('account');
-    Route::put('/account', [PasswordController::class, 'change'])->middleware('throttle:own-password')->name('account.change');
+    Route::put('/account', [PasswordController::class, 'change'])
+        ->middleware('throttle:own-password')
+        ->name('account.change');
     Route::delete('/account/sessions', [SessionController::class, 'end'])->name('sessions.end');
     Route::put('/account/notices', [NoticeController::class, 'change'])->name('account.notices');
     Route::get('/notices', [NoticeController::class, 'index'])->name('notices');
     Route::post('/notices', [NoticeController::class, 'read'])->name('notices.read');
     Route::get('/tasks', [TaskController::class, 'index'])->name('tasks');
-    Route::post('/tasks/{task}/cancel', [TaskController::class, 'cancel'])->can('cancel', 'task')->name('tasks.cancel');
+    Route::post('/tasks/{task}/cancel', [TaskController::class, 'cancel'])
+        ->can('cancel', 'task')
+        ->name('tasks.cancel');
     Route::post('/tasks/seen', [TaskController::class, 'seen'])->name('tasks.seen');
 
-    Route::get('/reviews/new', [ReviewController::class, 'create'])->can('create', Review::class)->name('reviews.create');
-    Route::post('/reviews', [ReviewController::class, 'store'])->can('create', Review::class)->name('reviews.store');
+    Route::get('/reviews/new', [ReviewController::class, 'create'])
+        ->can('create', Review::class)
+        ->name('reviews.create');
+    Route::post('/reviews', [ReviewController::class, 'store'])
+        ->can('create', Review::class)
+        ->name('reviews.store');
 });
 
-Route::prefix('/reviews/{review}')->middleware('auth')->scopeBindings()->group(function (): void {
-    Route::middleware('can:view,review')->group(function (): void {
-        Route::get('/', [ReviewController::class, 'show'])->name('reviews.show');
-        Route::get('/find', FindController::class)->name('find');
-        Route::get('/question', [QuestionController::class, 'show'])->name('question');
-        Route::get('/team', [TeamController::class, 'show'])->name('team');
-        Route::get('/searches', [StrategyController::class, 'index'])->name('searches');
-        Route::get('/searches/report', [SearchReportController::class, 'show'])->name('searches.report');
-        Route::get('/searches/report/{format}', [SearchReportController::class, 'download'])->whereIn('format', ['docx', 'txt'])->middleware('throttle:dear')->name('searches.report.download');
-        Route::get('/runs/{run}', [RunController::class, 'show'])->name('runs.show');
-        Route::get('/full-text', [RunController::class, 'fullText'])->middleware('throttle:dear')->name('full-text');
-        Route::get('/thesauri', [ThesaurusController::class, 'index'])->name('thesauri');
-        Route::get('/thesauri/find', [ThesaurusController::class, 'find'])->name('thesauri.find');
-        Route::get('/thesauri/suggest', [ThesaurusController::class, 'suggest'])->middleware('throttle:typing')->name('thesauri.suggest');
-        Route::get('/thesauri/heading', [ThesaurusController::class, 'heading'])->name('thesauri.heading');
-        Route::get('/dialects', [DialectController::class, 'index'])->name('dialects');
-        Route::get('/deliveries', [DeliveryController::class, 'index'])->name('deliveries');
-        Route::get('/deliveries/{delivery}', [DeliveryController::class, 'show'])->name('deliveries.show');
-        Route::get('/deliveries/{delivery}/rejected', [DeliveryController::class, 'rejected'])->middleware(['throttle:dear', WritesDownTakingOut::class])->name('deliveries.rejected');
-        Route::get('/records', [LibraryController::class, 'index'])->middleware('throttle:query')->name('library');
-        Route::get('/records/export/{format}', [LibraryController::class, 'export'])->whereIn('format', [...array_keys(Formats::TITLES), 'references'])->middleware(['throttle:dear', WritesDownTakingOut::class])->name('library.export');
-        Route::get('/matching', [MatchingController::class, 'show'])->name('matching');
-        Route::get('/matching/certain', [MatchingController::class, 'certain'])->name('matching.certain');
-        Route::get('/matching/joined', [MatchingController::class, 'joined'])->name('matching.joined');
-        Route::get('/publications/{publication}', [PublicationController::class, 'show'])->name('publications.show');
-        Route::get('/screening', [ScreeningController::class, 'show'])->name('screening');
-        Route::get('/screening/stages', [StageController::class, 'index'])->name('stages');
-        Route::get('/screening/share-outs', [ShareOutController::class, 'index'])->middleware('throttle:query')->name('share-outs');
-        Route::get('/screening/marked-words', [MarkListController::class, 'index'])->name('marks');
-        Route::get('/screening/order', [ReadingOrderController::class, 'show'])->name('reading-order');
-        Route::get('/screening/agreement', [ScreeningController::class, 'agreement'])->name('agreement');
-        Route::get('/screening/disagreements', [DisagreementController::class, 'index'])->name('disagreements');
-        Route::get('/screening/disagreements/{item}', [DisagreementController::class, 'index'])->name('disagreements.show');
-        Route::get('/full-texts', [RetrievalController::class, 'index'])->name('full-texts');
-        Route::get('/full-texts/unassigned', [FullTextController::class, 'unassigned'])->name('full-texts.unassigned');
-        Route::get('/full-texts/files/{fullText}', [FullTextController::class, 'show'])->middleware(WritesDownTakingOut::class)->name('full-texts.file');
-        Route::get('/full-texts/files/{fullText}/standing', [FullTextController::class, 'standing'])->name('full-texts.standing');
-        Route::get('/full-texts/studies', [StudyController::class, 'index'])->name('studies');
-        Route::get('/coding', [CodingController::class, 'index'])->name('coding');
-        Route::get('/codebook', [CodingController::class, 'codebook'])->name('codebook');
-        Route::get('/coding/{publication}', [CodingController::class, 'show'])->name('coding.show');
-        Route::get('/report', [ReportController::class, 'show'])->name('report');
-        Route::get('/report/flow.{format}', [ReportController::class, 'flow'])->whereIn('format', ['svg', 'png', 'pdf', 'csv'])->middleware('throttle:dear')->name('report.flow');
-        Route::get('/log', [LogController::class, 'show'])->middleware('throttle:query')->name('log');
-        Route::get('/log/export.{format}', [LogController::class, 'export'])->whereIn('format', ['csv', 'xlsx'])->middleware(['throttle:dear', WritesDownTakingOut::class])->name('log.export');
-        Route::get('/exports/included/{format}', [ExportController::class, 'included'])->middleware(['throttle:dear', WritesDownTakingOut::class])->name('exports.included');
-        Route::get('/exports/decisions.{format}', [ExportController::class, 'decisions'])->whereIn('format', ['csv', 'xlsx'])->middleware(['throttle:dear', WritesDownTakingOut::class])->name('exports.decisions');
-        Route::get('/exports/coding', [ExportController::class, 'coding'])->middleware(['throttle:dear', WritesDownTakingOut::class])->name('exports.coding');
-    });
+Route::prefix('/reviews/{review}')
+    ->middleware('auth')
+    ->scopeBindings()
+    ->group(function (): void {
+        Route::middleware('can:view,review')->group(function (): void {
+            Route::get('/', [ReviewController::class, 'show'])->name('reviews.show');
+            Route::get('/find', FindController::class)->name('find');
+            Route::get('/question', [QuestionController::class, 'show'])->name('question');
+            Route::get('/team', [TeamController::class, 'show'])->name('team');
+            Route::get('/searches', [StrategyController::class, 'index'])->name('searches');
+            Route::get('/searches/report', [SearchReportController::class, 'show'])->name('searches.report');
+            Route::get('/searches/report/{format}', [SearchReportController::class, 'download'])
+                ->whereIn('format', ['docx', 'txt'])
+                ->middleware('throttle:dear')
+                ->name('searches.report.download');
+            Route::get('/runs/{run}', [RunController::class, 'show'])->name('runs.show');
+            Route::get('/full-text', [RunController::class, 'fullText'])
+                ->middleware('throttle:dear')
+                ->name('full-text');
+            Route::get('/thesauri', [ThesaurusController::class, 'index'])->name('thesauri');
+            Route::get('/thesauri/find', [ThesaurusController::class, 'find'])->name('thesauri.find');
+            Route::get('/thesauri/suggest', [ThesaurusController::class, 'suggest'])
+                ->middleware('throttle:typing')
+                ->name('thesauri.suggest');
+            Route::get('/thesauri/heading', [ThesaurusController::class, 'heading'])->name('thesauri.heading');
+            Route::get('/dialects', [DialectController::class, 'index'])->name('dialects');
+            Route::get('/deliveries', [DeliveryController::class, 'index'])->name('deliveries');
+            Route::get('/deliveries/{delivery}', [DeliveryController::class, 'show'])->name('deliveries.show');
+            Route::get('/deliveries/{delivery}/rejected', [DeliveryController::class, 'rejected'])
+                ->middleware(['throttle:dear', WritesDownTakingOut::class])
+                ->name('deliveries.rejected');
+            Route::get('/records', [LibraryController::class, 'index'])
+                ->middleware('throttle:query')
+                ->name('library');
+            Route::get('/records/export/{format}', [LibraryController::class, 'export'])
+                ->whereIn('format', [...array_keys(Formats::TITLES), 'references'])
+                ->middleware(['throttle:dear', WritesDownTakingOut::class])
+                ->name('library.export');
+            Route::get('/matching', [MatchingController::class, 'show'])->name('matching');
+            Route::get('/matching/certain', [MatchingController::class, 'certain'])->name('matching.certain');
+            Route::get('/matching/joined', [MatchingController::class, 'joined'])->name('matching.joined');
+            Route::get('/publications/{publication}', [PublicationController::class, 'show'])->name(
+                'publications.show',
+            );
+            Route::get('/screening', [ScreeningController::class, 'show'])->name('screening');
+            Route::get('/screening/stages', [StageController::class, 'index'])->name('stages');
+            Route::get('/screening/share-outs', [ShareOutController::class, 'index'])
+                ->middleware('throttle:query')
+                ->name('share-outs');
+            Route::get('/screening/marked-words', [MarkListController::class, 'index'])->name('marks');
+            Route::get('/screening/order', [ReadingOrderController::class, 'show'])->name('reading-order');
+            Route::get('/screening/agreement', [ScreeningController::class, 'agreement'])->name('agreement');
+            Route::get('/screening/disagreements', [DisagreementController::class, 'index'])->name('disagreements');
+            Route::get('/screening/disagreements/{item}', [DisagreementController::class, 'index'])->name(
+                'disagreements.show',
+            );
+            Route::get('/full-texts', [RetrievalController::class, 'index'])->name('full-texts');
+            Route::get('/full-texts/unassigned', [FullTextController::class, 'unassigned'])->name(
+                'full-texts.unassigned',
+            );
+            Route::get('/full-texts/files/{fullText}', [FullTextController::class, 'show'])
+                ->middleware(WritesDownTakingOut::class)
+                ->name('full-texts.file');
+            Route::get('/full-texts/files/{fullText}/standing', [FullTextController::class, 'standing'])->name(
+                'full-texts.standing',
+            );
+            Route::get('/full-texts/studies', [StudyController::class, 'index'])->name('studies');
+            Route::get('/coding', [CodingController::class, 'index'])->name('coding');
+            Route::get('/codebook', [CodingController::class, 'codebook'])->name('codebook');
+            Route::get('/coding/{publication}', [CodingController::class, 'show'])->name('coding.show');
+            Route::get('/report', [ReportController::class, 'show'])->name('report');
+            Route::get('/report/flow.{format}', [ReportController::class, 'flow'])
+                ->whereIn('format', ['svg', 'png', 'pdf', 'csv'])
+                ->middleware('throttle:dear')
+                ->name('report.flow');
+            Route::get('/log', [LogController::class, 'show'])
+                ->middleware('throttle:query')
+                ->name('log');
+            Route::get('/log/export.{format}', [LogController::class, 'export'])
+                ->whereIn('format', ['csv', 'xlsx'])
+                ->middleware(['throttle:dear', WritesDownTakingOut::class])
+                ->name('log.export');
+            Route::get('/exports/included/{format}', [ExportController::class, 'included'])
+                ->middleware(['throttle:dear', WritesDownTakingOut::class])
+                ->name('exports.included');
+            Route::get('/exports/decisions.{format}', [ExportController::class, 'decisions'])
+                ->whereIn('format', ['csv', 'xlsx'])
+                ->middleware(['throttle:dear', WritesDownTakingOut::class])
+                ->name('exports.decisions');
+            Route::get('/exports/coding', [ExportController::class, 'coding'])
+                ->middleware(['throttle:dear', WritesDownTakingOut::class])
+                ->name('exports.coding');
+        });
 
-    Route::middleware('can:manage,review')->group(function (): void {
-        Route::put('/report/flow', [ReportController::class, 'word'])->name('report.word');
-        Route::put('/question', [QuestionController::class, 'update'])->name('question.update');
-        Route::post('/screening/stages', [StageController::class, 'store'])->name('stages.store');
-        Route::put('/screening/stages/{stage}', [StageController::class, 'update'])->name('stages.update');
-        Route::post('/screening/stages/{stage}/close', [StageController::class, 'close'])->name('stages.close');
-        Route::post('/screening/stages/{stage}/target', [StageController::class, 'target'])->name('stages.target');
-        Route::post('/screening/stages/{stage}/carry', [StageController::class, 'carry'])->name('stages.carry');
-        Route::delete('/screening/stages/{stage}', [StageController::class, 'destroy'])->name('stages.destroy');
-        Route::post('/screening/stages/{stage}/order', [ReadingOrderController::class, 'order'])->name('reading-order.set');
-        Route::post('/screening/stages/{stage}/checks', [ReadingOrderController::class, 'drawCheck'])->name('reading-order.check');
-        Route::post('/screening/share-outs', [ShareOutController::class, 'store'])->name('share-outs.store');
-        Route::post('/screening/share-outs/{shareOut}/withdraw', [ShareOutController::class, 'withdraw'])->name('share-outs.withdraw');
-        Route::post('/screening/stages/{stage}/hand-on', [ShareOutController::class, 'handOn'])->name('share-outs.hand-on');
-        Route::post('/criteria', [QuestionController::class, 'addCriterion'])->name('criteria.store');
-        Route::put('/criteria/{criterion}', [QuestionController::class, 'changeCriterion'])->name('criteria.update');
-        Route::get('/criteria/{criterion}/older', [QuestionController::class, 'older'])->name('criteria.older');
-        Route::post('/criteria/{criterion}/again', [QuestionController::class, 'sendRound'])->name('criteria.again');
-        Route::post('/team/invitations', [TeamController::class, 'invite'])->middleware('throttle:invite')->name('team.invite');
-        Route::delete('/team/invitations/{invitation}', [TeamController::class, 'withdraw'])->name('team.withdraw');
-        Route::put('/team/{membership}', [TeamController::class, 'change'])->name('team.change');
-        Route::delete('/team/{membership}', [TeamController::class, 'remove'])->name('team.remove');
-        Route::post('/codebook', [CodingController::class, 'addCode'])->name('codes.store');
-        Route::put('/codebook/{code}', [CodingController::class, 'changeCode'])->name('codes.update');
-    });
+        Route::middleware('can:manage,review')->group(function (): void {
+            Route::put('/report/flow', [ReportController::class, 'word'])->name('report.word');
+            Route::put('/question', [QuestionController::class, 'update'])->name('question.update');
+            Route::post('/screening/stages', [StageController::class, 'store'])->name('stages.store');
+            Route::put('/screening/stages/{stage}', [StageController::class, 'update'])->name('stages.update');
+            Route::post('/screening/stages/{stage}/close', [StageController::class, 'close'])->name('stages.close');
+            Route::post('/screening/stages/{stage}/target', [StageController::class, 'target'])->name('stages.target');
+            Route::post('/screening/stages/{stage}/carry', [StageController::class, 'carry'])->name('stages.carry');
+            Route::delete('/screening/stages/{stage}', [StageController::class, 'destroy'])->name('stages.destroy');
+            Route::post('/screening/stages/{stage}/order', [ReadingOrderController::class, 'order'])->name(
+                'reading-order.set',
+            );
+            Route::post('/screening/stages/{stage}/checks', [ReadingOrderController::class, 'drawCheck'])->name(
+                'reading-order.check',
+            );
+            Route::post('/screening/share-outs', [ShareOutController::class, 'store'])->name('share-outs.store');
+            Route::post('/screening/share-outs/{shareOut}/withdraw', [ShareOutController::class, 'withdraw'])->name(
+                'share-outs.withdraw',
+            );
+            Route::post('/screening/stages/{stage}/hand-on', [ShareOutController::class, 'handOn'])->name(
+                'share-outs.hand-on',
+            );
+            Route::post('/criteria', [QuestionController::class, 'addCriterion'])->name('criteria.store');
+            Route::put('/criteria/{criterion}', [QuestionController::class, 'changeCriterion'])->name(
+                'criteria.update',
+            );
+            Route::get('/criteria/{criterion}/older', [QuestionController::class, 'older'])->name('criteria.older');
+            Route::post('/criteria/{criterion}/again', [QuestionController::class, 'sendRound'])->name(
+                'criteria.again',
+            );
+            Route::post('/team/invitations', [TeamController::class, 'invite'])
+                ->middleware('throttle:invite')
+                ->name('team.invite');
+            Route::delete('/team/invitations/{invitation}', [TeamController::class, 'withdraw'])->name('team.withdraw');
+            Route::put('/team/{membership}', [TeamController::class, 'change'])->name('team.change');
+            Route::delete('/team/{membership}', [TeamController::class, 'remove'])->name('team.remove');
+            Route::post('/codebook', [CodingController::class, 'addCode'])->name('codes.store');
+            Route::put('/codebook/{code}', [CodingController::class, 'changeCode'])->name('codes.update');
+        });
 
-    Route::middleware('can:search,review')->group(function (): void {
-        Route::get('/searches/new', [StrategyController::class, 'create'])->name('searches.create');
-        Route::post('/searches', [StrategyController::class, 'store'])->name('searches.store');
-        Route::put('/searches/report', [SearchReportController::class, 'update'])->name('searches.report.update');
-        Route::put('/searches/{strategy}', [StrategyController::class, 'update'])->name('strategies.update');
-        Route::post('/searches/{strategy}/changes', [StrategyController::class, 'change'])->name('strategies.change');
-        Route::post('/searches/{strategy}/archive', [StrategyController::class, 'archive'])->name('strategies.archive');
-        Route::post('/searches/{strategy}/marks', [TranslationController::class, 'mark'])->name('strategies.mark');
-        Route::post('/searches/{strategy}/known-items', [KnownItemController::class, 'store'])->name('strategies.known.store');
-        Route::delete('/searches/{strategy}/known-items/{item}', [KnownItemController::class, 'destroy'])->withoutScopedBindings()->name('strategies.known.destroy');
-        Route::post('/searches/{strategy}/findings', [CheckController::class, 'dismiss'])->name('strategies.findings.dismiss');
-        Route::delete('/searches/{strategy}/findings', [CheckController::class, 'bringBack'])->name('strategies.findings.bring-back');
-        Route::post('/searches/{strategy}/versions', [VersionController::class, 'store'])->name('strategies.versions.store');
-        Route::post('/searches/{strategy}/back', [VersionController::class, 'back'])->name('strategies.back');
-        Route::post('/searches/{strategy}/runs', [RunController::class, 'store'])->middleware('throttle:dear')->name('strategies.runs.store');
-        Route::post('/thesauri', [ThesaurusController::class, 'store'])->middleware('throttle:dear')->name('thesauri.store');
-        Route::post('/thesauri/rulings', [ThesaurusController::class, 'rule'])->name('thesauri.rule');
-        Route::post('/dialects', [DialectController::class, 'store'])->name('dialects.store');
-        Route::post('/dialects/try', [DialectController::class, 'try'])->middleware('throttle:dear')->name('dialects.try');
-    });
-    // after /searches/new, which the first would catch
-    Route::middleware('can:view,review')->group(function (): void {
-        Route::get('/searches/{strategy}', [StrategyController::class, 'board'])->name('strategies.show');
-        Route::get('/searches/{strategy}/lines', [StrategyController::class, 'lines'])->name('strategies.lines');
-        Route::post('/searches/{strategy}/numbers', [StrategyController::class, 'numbers'])->middleware('throttle:dear')->name('strategies.numbers');
-        Route::get('/searches/{strategy}/translation', [TranslationController::class, 'show'])->name('strategies.translation');
-        Route::get('/searches/{strategy}/translation/{format}', [TranslationController::class, 'download'])->whereIn('format', ['csv', 'docx', 'txt'])->middleware('throttle:dear')->name('strategies.translation.download');
-        Route::get('/searches/{strategy}/known-items', [KnownItemController::class, 'show'])->name('strategies.known');
-        Route::get('/searches/{strategy}/known-items/{item}/offers/{source}', [KnownItemController::class, 'offers'])->withoutScopedBindings()->middleware('throttle:dear')->name('strategies.known.offers');
-        Route::get('/searches/{strategy}/check', [CheckController::class, 'show'])->middleware('throttle:dear')->name('strategies.check');
-        Route::get('/searches/{strategy}/versions', [VersionController::class, 'show'])->name('strategies.versions');
-        Route::get('/searches/{strategy}/runs', [RunController::class, 'index'])->name('strategies.runs');
-        Route::get('/searches/{strategy}/results', [RunController::class, 'results'])->middleware('throttle:dear')->name('strategies.results');
-        Route::get('/searches/{strategy}/results/download', [RunController::class, 'download'])->middleware('throttle:dear')->name('strategies.results.download');
-    });
+        Route::middleware('can:search,review')->group(function (): void {
+            Route::get('/searches/new', [StrategyController::class, 'create'])->name('searches.create');
+            Route::post('/searches', [StrategyController::class, 'store'])->name('searches.store');
+            Route::put('/searches/report', [SearchReportController::class, 'update'])->name('searches.report.update');
+            Route::put('/searches/{strategy}', [StrategyController::class, 'update'])->name('strategies.update');
+            Route::post('/searches/{strategy}/changes', [StrategyController::class, 'change'])->name(
+                'strategies.change',
+            );
+            Route::post('/searches/{strategy}/archive', [StrategyController::class, 'archive'])->name(
+                'strategies.archive',
+            );
+            Route::post('/searches/{strategy}/marks', [TranslationController::class, 'mark'])->name('strategies.mark');
+            Route::post('/searches/{strategy}/known-items', [KnownItemController::class, 'store'])->name(
+                'strategies.known.store',
+            );
+            Route::delete('/searches/{strategy}/known-items/{item}', [KnownItemController::class, 'destroy'])
+                ->withoutScopedBindings()
+                ->name('strategies.known.destroy');
+            Route::post('/searches/{strategy}/findings', [CheckController::class, 'dismiss'])->name(
+                'strategies.findings.dismiss',
+            );
+            Route::delete('/searches/{strategy}/findings', [CheckController::class, 'bringBack'])->name(
+                'strategies.findings.bring-back',
+            );
+            Route::post('/searches/{strategy}/versions', [VersionController::class, 'store'])->name(
+                'strategies.versions.store',
+            );
+            Route::post('/searches/{strategy}/back', [VersionController::class, 'back'])->name('strategies.back');
+            Route::post('/searches/{strategy}/runs', [RunController::class, 'store'])
+                ->middleware('throttle:dear')
+                ->name('strategies.runs.store');
+            Route::post('/thesauri', [ThesaurusController::class, 'store'])
+                ->middleware('throttle:dear')
+                ->name('thesauri.store');
+            Route::post('/thesauri/rulings', [ThesaurusController::class, 'rule'])->name('thesauri.rule');
+            Route::post('/dialects', [DialectController::class, 'store'])->name('dialects.store');
+            Route::post('/dialects/try', [DialectController::class, 'try'])
+                ->middleware('throttle:dear')
+                ->name('dialects.try');
+        });
+        // after /searches/new, which the first would catch
+        Route::middleware('can:view,review')->group(function (): void {
+            Route::get('/searches/{strategy}', [StrategyController::class, 'board'])->name('strategies.show');
+            Route::get('/searches/{strategy}/lines', [StrategyController::class, 'lines'])->name('strategies.lines');
+            Route::post('/searches/{strategy}/numbers', [StrategyController::class, 'numbers'])
+                ->middleware('throttle:dear')
+                ->name('strategies.numbers');
+            Route::get('/searches/{strategy}/translation', [TranslationController::class, 'show'])->name(
+                'strategies.translation',
+            );
+            Route::get('/searches/{strategy}/translation/{format}', [TranslationController::class, 'download'])
+                ->whereIn('format', ['csv', 'docx', 'txt'])
+                ->middleware('throttle:dear')
+                ->name('strategies.translation.download');
+            Route::get('/searches/{strategy}/known-items', [KnownItemController::class, 'show'])->name(
+                'strategies.known',
+            );
+            Route::get('/searches/{strategy}/known-items/{item}/offers/{source}', [
+                KnownItemController::class,
+                'offers',
+            ])
+                ->withoutScopedBindings()
+                ->middleware('throttle:dear')
+                ->name('strategies.known.offers');
+            Route::get('/searches/{strategy}/check', [CheckController::class, 'show'])
+                ->middleware('throttle:dear')
+                ->name('strategies.check');
+            Route::get('/searches/{strategy}/versions', [VersionController::class, 'show'])->name(
+                'strategies.versions',
+            );
+            Route::get('/searches/{strategy}/runs', [RunController::class, 'index'])->name('strategies.runs');
+            Route::get('/searches/{strategy}/results', [RunController::class, 'results'])
+                ->middleware('throttle:dear')
+                ->name('strategies.results');
+            Route::get('/searches/{strategy}/results/download', [RunController::class, 'download'])
+                ->middleware('throttle:dear')
+                ->name('strategies.results.download');
+        });
 
-    Route::middleware('can:deliver,review')->group(function (): void {
-        Route::post('/runs/{run}/fetch', [RunController::class, 'fetch'])->name('runs.fetch');
-        Route::post('/deliveries', [DeliveryController::class, 'store'])->middleware('throttle:upload')->name('deliveries.store');
-        Route::post('/deliveries/{delivery}/columns', [DeliveryController::class, 'columns'])->name('deliveries.columns');
-        Route::post('/deliveries/{delivery}/read', [DeliveryController::class, 'read'])->name('deliveries.read');
-        Route::put('/deliveries/{delivery}/kind', [DeliveryController::class, 'kind'])->name('deliveries.kind');
-        Route::post('/deliveries/{delivery}/withdraw', [DeliveryController::class, 'withdraw'])->name('deliveries.withdraw');
-        Route::post('/deliveries/{delivery}/rejections/{rejection}', [DeliveryController::class, 'mend'])->name('deliveries.mend');
-        Route::post('/deliveries/{delivery}/rejected', [DeliveryController::class, 'readAgain'])->middleware('throttle:dear')->name('deliveries.read-again');
-        Route::post('/deliveries/{delivery}/go-on', [DeliveryController::class, 'goOn'])->name('deliveries.go-on');
-        Route::get('/records/describe', [PublicationController::class, 'describe'])->middleware('throttle:dear')->name('library.describe');
-        Route::post('/records', [PublicationController::class, 'add'])->name('library.add');
-        Route::post('/publications/{publication}/values', [PublicationController::class, 'mend'])->name('publications.mend');
-        Route::post('/recipes', [RecipeController::class, 'store'])->name('recipes.store');
-        Route::delete('/recipes/{recipe}', [RecipeController::class, 'destroy'])->name('recipes.destroy');
-        Route::post('/recipes/{recipe}/export', [RecipeController::class, 'export'])->middleware(['throttle:dear', WritesDownTakingOut::class])->name('recipes.export');
-        Route::post('/matching', [MatchingController::class, 'start'])->name('matching.start');
-        Route::put('/matching/settings', [MatchingController::class, 'save'])->name('matching.settings');
-        Route::post('/matching/join', [MatchingController::class, 'join'])->name('matching.join');
-        Route::post('/matching/joins/{join}/undo', [MatchingController::class, 'undo'])->name('matching.undo');
-        Route::post('/matching/{matching}/undo', [MatchingController::class, 'undoAll'])->name('matching.undo-all');
-        Route::get('/pairing', [PairingController::class, 'show'])->name('pairing');
-        Route::get('/pairing/ahead', [PairingController::class, 'ahead'])->name('pairing.ahead');
-        Route::post('/pairing/rulings', [PairingController::class, 'rule'])->name('pairing.rule');
-        Route::post('/pairing/undo', [PairingController::class, 'undo'])->name('pairing.undo');
-        Route::post('/records/{record}/separate', [PublicationController::class, 'separate'])->name('records.separate');
-        Route::post('/records/{record}/rejoin', [PublicationController::class, 'rejoin'])->name('records.rejoin');
-    });
+        Route::middleware('can:deliver,review')->group(function (): void {
+            Route::post('/runs/{run}/fetch', [RunController::class, 'fetch'])->name('runs.fetch');
+            Route::post('/deliveries', [DeliveryController::class, 'store'])
+                ->middleware('throttle:upload')
+                ->name('deliveries.store');
+            Route::post('/deliveries/{delivery}/columns', [DeliveryController::class, 'columns'])->name(
+                'deliveries.columns',
+            );
+            Route::post('/deliveries/{delivery}/read', [DeliveryController::class, 'read'])->name('deliveries.read');
+            Route::put('/deliveries/{delivery}/kind', [DeliveryController::class, 'kind'])->name('deliveries.kind');
+            Route::post('/deliveries/{delivery}/withdraw', [DeliveryController::class, 'withdraw'])->name(
+                'deliveries.withdraw',
+            );
+            Route::post('/deliveries/{delivery}/rejections/{rejection}', [DeliveryController::class, 'mend'])->name(
+                'deliveries.mend',
+            );
+            Route::post('/deliveries/{delivery}/rejected', [DeliveryController::class, 'readAgain'])
+                ->middleware('throttle:dear')
+                ->name('deliveries.read-again');
+            Route::post('/deliveries/{delivery}/go-on', [DeliveryController::class, 'goOn'])->name('deliveries.go-on');
+            Route::get('/records/describe', [PublicationController::class, 'describe'])
+                ->middleware('throttle:dear')
+                ->name('library.describe');
+            Route::post('/records', [PublicationController::class, 'add'])->name('library.add');
+            Route::post('/publications/{publication}/values', [PublicationController::class, 'mend'])->name(
+                'publications.mend',
+            );
+            Route::post('/recipes', [RecipeController::class, 'store'])->name('recipes.store');
+            Route::delete('/recipes/{recipe}', [RecipeController::class, 'destroy'])->name('recipes.destroy');
+            Route::post('/recipes/{recipe}/export', [RecipeController::class, 'export'])
+                ->middleware(['throttle:dear', WritesDownTakingOut::class])
+                ->name('recipes.export');
+            Route::post('/matching', [MatchingController::class, 'start'])->name('matching.start');
+            Route::put('/matching/settings', [MatchingController::class, 'save'])->name('matching.settings');
+            Route::post('/matching/join', [MatchingController::class, 'join'])->name('matching.join');
+            Route::post('/matching/joins/{join}/undo', [MatchingController::class, 'undo'])->name('matching.undo');
+            Route::post('/matching/{matching}/undo', [MatchingController::class, 'undoAll'])->name('matching.undo-all');
+            Route::get('/pairing', [PairingController::class, 'show'])->name('pairing');
+            Route::get('/pairing/ahead', [PairingController::class, 'ahead'])->name('pairing.ahead');
+            Route::post('/pairing/rulings', [PairingController::class, 'rule'])->name('pairing.rule');
+            Route::post('/pairing/undo', [PairingController::class, 'undo'])->name('pairing.undo');
+            Route::post('/records/{record}/separate', [PublicationController::class, 'separate'])->name(
+                'records.separate',
+            );
+            Route::post('/records/{record}/rejoin', [PublicationController::class, 'rejoin'])->name('records.rejoin');
+        });
 
-    Route::middleware('can:deliver,review')->group(function (): void {
-        Route::post('/records/remove', [LibraryController::class, 'remove'])->name('library.remove');
-        Route::post('/records/restore', [LibraryController::class, 'restore'])->name('library.restore');
-    });
-    Route::post('/records/tags', [LibraryController::class, 'tag'])->can('tag', 'review')->name('library.tag');
+        Route::middleware('can:deliver,review')->group(function (): void {
+            Route::post('/records/remove', [LibraryController::class, 'remove'])->name('library.remove');
+            Route::post('/records/restore', [LibraryController::class, 'restore'])->name('library.restore');
+        });
+        Route::post('/records/tags', [LibraryController::class, 'tag'])
+            ->can('tag', 'review')
+            ->name('library.tag');
 
-    Route::middleware('can:obtain,review')->group(function (): void {
-        Route::get('/full-texts/retrievals', [RetrievalController::class, 'all'])->name('retrievals.all');
-        Route::post('/full-texts/retrievals', [RetrievalController::class, 'set'])->name('retrievals.set');
-        Route::post('/full-texts/locker', [RetrievalController::class, 'askLocker'])->middleware('throttle:dear')->name('retrievals.locker');
-        Route::post('/full-texts/files', [FullTextController::class, 'store'])->middleware('throttle:upload')->name('full-texts.store');
-        Route::post('/full-texts/files/{fullText}/assign', [FullTextController::class, 'assign'])->name('full-texts.assign');
-        Route::post('/full-texts/files/{fullText}/take-off', [FullTextController::class, 'takeOff'])->name('full-texts.take-off');
-        Route::post('/full-texts/files/{fullText}/take-out', [FullTextController::class, 'takeOut'])->name('full-texts.take-out');
-        Route::post('/full-texts/studies', [StudyController::class, 'link'])->name('studies.link');
-        Route::put('/full-texts/studies/{study}', [StudyController::class, 'rename'])->name('studies.rename');
-        Route::delete('/full-texts/reports/{publication}', [StudyController::class, 'takeOut'])->name('studies.take-out');
-    });
+        Route::middleware('can:obtain,review')->group(function (): void {
+            Route::get('/full-texts/retrievals', [RetrievalController::class, 'all'])->name('retrievals.all');
+            Route::post('/full-texts/retrievals', [RetrievalController::class, 'set'])->name('retrievals.set');
+            Route::post('/full-texts/locker', [RetrievalController::class, 'askLocker'])
+                ->middleware('throttle:dear')
+                ->name('retrievals.locker');
+            Route::post('/full-texts/files', [FullTextController::class, 'store'])
+                ->middleware('throttle:upload')
+                ->name('full-texts.store');
+            Route::post('/full-texts/files/{fullText}/assign', [FullTextController::class, 'assign'])->name(
+                'full-texts.assign',
+            );
+            Route::post('/full-texts/files/{fullText}/take-off', [FullTextController::class, 'takeOff'])->name(
+                'full-texts.take-off',
+            );
+            Route::post('/full-texts/files/{fullText}/take-out', [FullTextController::class, 'takeOut'])->name(
+                'full-texts.take-out',
+            );
+            Route::post('/full-texts/studies', [StudyController::class, 'link'])->name('studies.link');
+            Route::put('/full-texts/studies/{study}', [StudyController::class, 'rename'])->name('studies.rename');
+            Route::delete('/full-texts/reports/{publication}', [StudyController::class, 'takeOut'])->name(
+                'studies.take-out',
+            );
+        });
 
-    Route::middleware('can:screen,review')->group(function (): void {
-        Route::post('/screening/marked-words', [MarkListController::class, 'store'])->name('marks.store');
-        Route::put('/screening/marked-words/{markList}', [MarkListController::class, 'update'])->name('marks.update');
-        Route::delete('/screening/marked-words/{markList}', [MarkListController::class, 'destroy'])->name('marks.destroy');
-        Route::get('/screening/desk', [DeskController::class, 'show'])->middleware('throttle:query')->name('desk');
-        Route::get('/screening/mine', [DeskController::class, 'mine'])->name('mine');
-        Route::get('/screening/desk/ahead', [DeskController::class, 'ahead'])->middleware('throttle:query')->name('desk.ahead');
-        Route::get('/screening/desk/{item}', [DeskController::class, 'show'])->name('desk.show');
-        Route::get('/screening/items/{item}', [DeskController::class, 'item'])->name('desk.item');
-        Route::get('/screening/items/{item}/why', [DeskController::class, 'why'])->name('desk.why');
-        Route::post('/screening/items/{item}/tags', [DeskController::class, 'tag'])->name('desk.tag');
-        Route::post('/screening/items/{item}/talk', [DeskController::class, 'talk'])->name('desk.talk');
-        Route::post('/screening/items/{item}/decision', [DeskController::class, 'decide'])->name('desk.decide');
-        Route::delete('/screening/items/{item}/decision', [DeskController::class, 'takeBack'])->name('desk.take-back');
-        Route::post('/screening/disagreements/{item}/talk', [DisagreementController::class, 'talk'])->name('talk.store');
-        Route::post('/screening/disagreements', [DisagreementController::class, 'together'])->name('disagreements.together');
-        Route::post('/screening/disagreements/{item}/rethink', [DisagreementController::class, 'rethink'])->name('disagreements.rethink');
-        Route::post('/screening/disagreements/{item}/proposal', [DisagreementController::class, 'propose'])->name('disagreements.propose');
-    });
+        Route::middleware('can:screen,review')->group(function (): void {
+            Route::post('/screening/marked-words', [MarkListController::class, 'store'])->name('marks.store');
+            Route::put('/screening/marked-words/{markList}', [MarkListController::class, 'update'])->name(
+                'marks.update',
+            );
+            Route::delete('/screening/marked-words/{markList}', [MarkListController::class, 'destroy'])->name(
+                'marks.destroy',
+            );
+            Route::get('/screening/desk', [DeskController::class, 'show'])
+                ->middleware('throttle:query')
+                ->name('desk');
+            Route::get('/screening/mine', [DeskController::class, 'mine'])->name('mine');
+            Route::get('/screening/desk/ahead', [DeskController::class, 'ahead'])
+                ->middleware('throttle:query')
+                ->name('desk.ahead');
+            Route::get('/screening/desk/{item}', [DeskController::class, 'show'])->name('desk.show');
+            Route::get('/screening/items/{item}', [DeskController::class, 'item'])->name('desk.item');
+            Route::get('/screening/items/{item}/why', [DeskController::class, 'why'])->name('desk.why');
+            Route::post('/screening/items/{item}/tags', [DeskController::class, 'tag'])->name('desk.tag');
+            Route::post('/screening/items/{item}/talk', [DeskController::class, 'talk'])->name('desk.talk');
+            Route::post('/screening/items/{item}/decision', [DeskController::class, 'decide'])->name('desk.decide');
+            Route::delete('/screening/items/{item}/decision', [DeskController::class, 'takeBack'])->name(
+                'desk.take-back',
+            );
+            Route::post('/screening/disagreements/{item}/talk', [DisagreementController::class, 'talk'])->name(
+                'talk.store',
+            );
+            Route::post('/screening/disagreements', [DisagreementController::class, 'together'])->name(
+                'disagreements.together',
+            );
+            Route::post('/screening/disagreements/{item}/rethink', [DisagreementController::class, 'rethink'])->name(
+                'disagreements.rethink',
+            );
+            Route::post('/screening/disagreements/{item}/proposal', [DisagreementController::class, 'propose'])->name(
+                'disagreements.propose',
+            );
+        });
 
-    Route::post('/screening/disagreements/{item}/settlement', [DisagreementController::class, 'settle'])->can('screen', 'review')->name('disagreements.settle');
-    Route::put('/coding/{publication}/{code}', [CodingController::class, 'answer'])->can('code', 'review')->withoutScopedBindings()->name('coding.answer');
-});
+        Route::post('/screening/disagreements/{item}/settlement', [DisagreementController::class, 'settle'])
+            ->can('screen', 'review')
+            ->name('disagreements.settle');
+        Route::put('/coding/{publication}/{code}', [CodingController::class, 'answer'])
+            ->can('code', 'review')
+            ->withoutScopedBindings()
+            ->name('coding.answer');
+    });

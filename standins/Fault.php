@@ -6,7 +6,10 @@ namespace WaryHeron\Standins;
 
 use PDO;
 
-/** Bad days, ordered in advance: the next so many answers of a service are slow, fail, are rubbish, break off, or count other totals. */
+/**
+ * Bad days, ordered in advance: the next so many answers of a service are slow, fail, are rubbish, break off, or count
+ * other totals.
+ */
 final class Fault
 {
     public const KINDS = ['slow', 'fail', 'rubbish', 'cut', 'totals'];
@@ -17,13 +20,18 @@ final class Fault
     {
         self::prepare($database);
         $database->prepare('DELETE FROM faults WHERE service = ? AND kind = ?')->execute([$service, $kind]);
-        $times > 0 && $database->prepare('INSERT INTO faults (service, kind, times_left) VALUES (?, ?, ?)')->execute([$service, $kind, $times]);
+        $times > 0 &&
+            $database
+                ->prepare('INSERT INTO faults (service, kind, times_left) VALUES (?, ?, ?)')
+                ->execute([$service, $kind, $times]);
     }
 
     /** Whether this answer is to suffer so; it then counts as one of those ordered. */
     public static function strikes(PDO $database, string $service, string $kind): bool
     {
-        $one = $database->prepare('UPDATE faults SET times_left = times_left - 1 WHERE service = ? AND kind = ? AND times_left > 0');
+        $one = $database->prepare(
+            'UPDATE faults SET times_left = times_left - 1 WHERE service = ? AND kind = ? AND times_left > 0',
+        );
         $one->execute([$service, $kind]);
 
         return $one->rowCount() > 0;
@@ -53,7 +61,9 @@ final class Fault
     /** Makes the table, once for all answers. */
     public static function prepare(PDO $database): void
     {
-        $database->exec('SET client_min_messages = warning; CREATE TABLE IF NOT EXISTS faults (service text, kind text, times_left integer NOT NULL, PRIMARY KEY (service, kind))');
+        $database->exec(
+            'SET client_min_messages = warning; CREATE TABLE IF NOT EXISTS faults (service text, kind text, times_left integer NOT NULL, PRIMARY KEY (service, kind))',
+        );
     }
 
     private static function isOrdered(PDO $database, string $service): bool

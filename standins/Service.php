@@ -23,9 +23,9 @@ abstract class Service implements HeadingNumbers
     public static function named(string $key): self
     {
         return self::$made[$key] ??= match ($key) {
-            'alder' => new Alder\Alder,
-            'tern' => new Tern\Tern,
-            'fen' => new Fen\Fen,
+            'alder' => new Alder\Alder(),
+            'tern' => new Tern\Tern(),
+            'fen' => new Fen\Fen(),
             default => throw new \OutOfBoundsException("There is no service “{$key}”."),
         };
     }
@@ -79,14 +79,45 @@ abstract class Service implements HeadingNumbers
 
     public function layout(): TableLayout
     {
-        $limits = array_intersect_key(['year' => 'year', 'language' => 'language', 'type' => 'types[]', 'age' => 'ages[]', 'species' => 'species'], $this->dialect()->data['limits']);
+        $limits = array_intersect_key(
+            [
+                'year' => 'year',
+                'language' => 'language',
+                'type' => 'types[]',
+                'age' => 'ages[]',
+                'species' => 'species',
+            ],
+            $this->dialect()->data['limits'],
+        );
         $exact = array_intersect_key(['doi' => 'doi', 'id' => 'identifier'], $this->dialect()->data['fields']);
 
         $list = new ListedWords($this->table());
 
         return $this->thesaurusFile() === null
-            ? new TableLayout('words', 'journal_words', $exact, $limits, titleWords: 'title_words', authorWords: 'author_words', wordList: $list)
-            : new TableLayout('words', 'journal_words', $exact, $limits, $this, 'headings', 'headings_above', 'major', 'major_above', 'qualified', 'title_words', 'author_words', wordList: $list);
+            ? new TableLayout(
+                'words',
+                'journal_words',
+                $exact,
+                $limits,
+                titleWords: 'title_words',
+                authorWords: 'author_words',
+                wordList: $list,
+            )
+            : new TableLayout(
+                'words',
+                'journal_words',
+                $exact,
+                $limits,
+                $this,
+                'headings',
+                'headings_above',
+                'major',
+                'major_above',
+                'qualified',
+                'title_words',
+                'author_words',
+                wordList: $list,
+            );
     }
 
     /** The thesaurus is only read where a query names a heading. */

@@ -15,7 +15,12 @@ final class Store
             getenv('STANDINS_DSN') ?: throw new \RuntimeException('STANDINS_DSN names no database.'),
             getenv('STANDINS_USER') ?: null,
             getenv('STANDINS_PASSWORD') ?: null,
-            [PDO::ATTR_ERRMODE => PDO::ERRMODE_EXCEPTION, PDO::ATTR_DEFAULT_FETCH_MODE => PDO::FETCH_ASSOC, PDO::ATTR_EMULATE_PREPARES => false, PDO::ATTR_PERSISTENT => PHP_SAPI !== 'cli'],
+            [
+                PDO::ATTR_ERRMODE => PDO::ERRMODE_EXCEPTION,
+                PDO::ATTR_DEFAULT_FETCH_MODE => PDO::FETCH_ASSOC,
+                PDO::ATTR_EMULATE_PREPARES => false,
+                PDO::ATTR_PERSISTENT => PHP_SAPI !== 'cli',
+            ],
         );
     }
 }

@@ -17,14 +17,19 @@ final class ThesaurusTurtle
         }
         $text = fn (string $value): string => '"'.addcslashes($value, '"\\').'"@en';
         $base = "urn:x-wary-heron:{$service->key()}:";
-        $out = "@prefix skos: <http://www.w3.org/2004/02/skos/core#> .\n@prefix dcterms: <http://purl.org/dc/terms/> .\n@prefix t: <urn:x-wary-heron:thesaurus#> .\n\n"
-            ."<{$base}scheme> a skos:ConceptScheme ; dcterms:title {$text("{$service->title()} headings")} .\n";
+        $out =
+            "@prefix skos: <http://www.w3.org/2004/02/skos/core#> .\n@prefix dcterms: <http://purl.org/dc/terms/> .\n@prefix t: <urn:x-wary-heron:thesaurus#> .\n\n".
+            "<{$base}scheme> a skos:ConceptScheme ; dcterms:title {$text("{$service->title()} headings")} .\n";
         foreach ($thesaurus->labels as $number => $label) {
-            $facts = ["<{$base}{$number}> a skos:Concept", "skos:inScheme <{$base}scheme>", "skos:prefLabel {$text($label)}"];
+            $facts = [
+                "<{$base}{$number}> a skos:Concept",
+                "skos:inScheme <{$base}scheme>",
+                "skos:prefLabel {$text($label)}",
+            ];
             foreach ($thesaurus->alternatives[$number] ?? [] as $name) {
                 $facts[] = "skos:altLabel {$text($name)}";
             }
-            isset($thesaurus->notes[$number]) && $facts[] = "skos:scopeNote {$text($thesaurus->notes[$number])}";
+            isset($thesaurus->notes[$number]) && ($facts[] = "skos:scopeNote {$text($thesaurus->notes[$number])}");
             foreach ($thesaurus->above[$number] as $above) {
                 $facts[] = "skos:broader <{$base}{$above}>";
             }

@@ -2,7 +2,8 @@
 
 declare(strict_types=1);
 
-// Makes the stand-ins' records where they are missing or of another size: php standins/build.php [ALDER'S SIZE [ONLY THIS SERVICE]]
+// Makes the stand-ins' records where they are missing or of another size: php standins/build.php [ALDER'S SIZE [ONLY
+// THIS SERVICE]]
 
 use WaryHeron\Standins\Corpus\Table;
 use WaryHeron\Standins\Fault;

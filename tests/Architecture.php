@@ -2,16 +2,51 @@
 
 arch('the core knows neither framework nor application, and opens nothing itself')
     ->expect('WaryHeron\Core')
-    ->not->toUse(['Illuminate', 'App', 'WaryHeron\Standins', 'Carbon', 'PDO', 'fopen', 'file_get_contents', 'file_put_contents', 'curl_init', 'time', 'microtime', 'date', 'random_int', 'rand', 'mt_rand', 'uniqid', 'getenv', 'app', 'config', 'now'])
+    ->not->toUse([
+        'Illuminate',
+        'App',
+        'WaryHeron\Standins',
+        'Carbon',
+        'PDO',
+        'fopen',
+        'file_get_contents',
+        'file_put_contents',
+        'curl_init',
+        'time',
+        'microtime',
+        'date',
+        'random_int',
+        'rand',
+        'mt_rand',
+        'uniqid',
+        'getenv',
+        'app',
+        'config',
+        'now',
+    ])
     // the dialects it ships are files of its own
     ->ignoring('WaryHeron\Core\Search\Dialect\Dialects');
 
 arch('the core is strict about types')->expect('WaryHeron\Core')->toUseStrictTypes();
 
-arch('the core reads no globals')->expect(fn () => array_values(array_filter(
-    iterator_to_array(new RegexIterator(new RecursiveIteratorIterator(new RecursiveDirectoryIterator(__DIR__.'/../core')), '/\.php$/')),
-    fn (SplFileInfo $file): bool => preg_match('/\$_(GET|POST|SERVER|ENV|COOKIE|SESSION|REQUEST|FILES)\b|\bglobal \$|\$GLOBALS/', (string) file_get_contents($file->getPathname())) === 1,
-)))->toBe([]);
+arch('the core reads no globals')
+    ->expect(
+        fn () => array_values(
+            array_filter(
+                iterator_to_array(
+                    new RegexIterator(
+                        new RecursiveIteratorIterator(new RecursiveDirectoryIterator(__DIR__.'/../core')),
+                        '/\.php$/',
+                    ),
+                ),
+                fn (SplFileInfo $file): bool => preg_match(
+                    '/\$_(GET|POST|SERVER|ENV|COOKIE|SESSION|REQUEST|FILES)\b|\bglobal \$|\$GLOBALS/',
+                    (string) file_get_contents($file->getPathname()),
+                ) === 1,
+            ),
+        ),
+    )
+    ->toBe([]);
 
 arch('the application uses nothing of the stand-ins')->expect('App')->not->toUse('WaryHeron\Standins');
 
@@ -21,17 +56,27 @@ arch('the stand-ins write their answers by hand and know no framework')
 
 arch('controllers hold no rules and no SQL')
     ->expect('App\Http\Controllers')
-    ->not->toUse(['WaryHeron\Core\Screening\Ballot', 'WaryHeron\Core\Screening\StageRule', 'WaryHeron\Core\Matching', 'Illuminate\Database\Query\Builder'])
+    ->not->toUse([
+        'WaryHeron\Core\Screening\Ballot',
+        'WaryHeron\Core\Screening\StageRule',
+        'WaryHeron\Core\Matching',
+        'Illuminate\Database\Query\Builder',
+    ])
     ->ignoring('App\Http\Controllers\Controller');
 
 arch('read models change nothing')->expect('App\Queries')->not->toUse('App\Actions');
 
 arch('actions never see the request')->expect('App\Actions')->not->toUse('Illuminate\Http');
 
-arch('models hold relations and casts, not rules')->expect('App\Models')->not->toUse(['App\Actions', 'App\Queries', 'App\Http']);
+arch('models hold relations and casts, not rules')
+    ->expect('App\Models')
+    ->not->toUse(['App\Actions', 'App\Queries', 'App\Http']);
 
 test('views hold no queries', function () {
-    $views = new RegexIterator(new RecursiveIteratorIterator(new RecursiveDirectoryIterator(__DIR__.'/../resources/views')), '/\.blade\.php$/');
+    $views = new RegexIterator(
+        new RecursiveIteratorIterator(new RecursiveDirectoryIterator(__DIR__.'/../resources/views')),
+        '/\.blade\.php$/',
+    );
     foreach ($views as $view) {
         expect((string) file_get_contents($view->getPathname()))->not->toMatch('/DB::|::query\(|->where\(|style="/');
     }

@@ -9,13 +9,16 @@ uses(TestCase::class, RefreshDatabase::class)->in('Feature');
 // the journeys have no application of their own, but those that speak with other servers use its client
 uses(TestCase::class)->in('Browser/SruPeersTest.php');
 
-uses()->beforeEach(function (): void {
-    if (getenv('HERON_TEST_URL') === false || getenv('HERON_TEST_URL') === '') {
-        throw new RuntimeException('Browser tests need a running copy: use ./heron test --browser.');
-    }
-})->afterEach(function (): void {
-    if (! $this->status()->isSuccess() && ! $this->status()->isUnknown()) {
-        Browser::keepWhatIsShown($this->name());
-    }
-    Browser::closeAll();
-})->in('Browser');
+uses()
+    ->beforeEach(function (): void {
+        if (getenv('HERON_TEST_URL') === false || getenv('HERON_TEST_URL') === '') {
+            throw new RuntimeException('Browser tests need a running copy: use ./heron test --browser.');
+        }
+    })
+    ->afterEach(function (): void {
+        if (! $this->status()->isSuccess() && ! $this->status()->isUnknown()) {
+            Browser::keepWhatIsShown($this->name());
+        }
+        Browser::closeAll();
+    })
+    ->in('Browser');

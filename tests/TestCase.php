@@ -22,7 +22,9 @@ abstract class TestCase extends BaseTestCase
         }
     }
 
-    /** The tables belong to whoever runs the tests; what is tried is what the application's own role may do with them. */
+    /**
+     * The tables belong to whoever runs the tests; what is tried is what the application's own role may do with them.
+     */
     private function becomeTheApplication(): void
     {
         if (! self::$given) {

@@ -9,7 +9,8 @@ use Illuminate\Hashing\BcryptHasher;
 use Illuminate\Validation\Rules\Password;
 
 /**
- * Bcrypt of the whole password: it would hear 72 bytes and stop at a NUL, so what is longer or has one is digested first.
+ * Bcrypt of the whole password: it would hear 72 bytes and stop at a NUL, so what is longer or has one is digested
+ * first.
  */
 final class Passwords extends BcryptHasher
 {
@@ -18,7 +19,7 @@ final class Passwords extends BcryptHasher
     /** @return list<string|Password|ValidationRule> what a new password has to be */
     public static function rules(): array
     {
-        return ['string', 'confirmed', 'max:200', Password::min(12), new CommonPasswords];
+        return ['string', 'confirmed', 'max:200', Password::min(12), new CommonPasswords()];
     }
 
     /**
@@ -42,6 +43,8 @@ final class Passwords extends BcryptHasher
 
     private static function heard(#[\SensitiveParameter] string $value): string
     {
-        return strlen($value) > self::HEARD || str_contains($value, "\0") ? base64_encode(hash('sha384', $value, true)) : $value;
+        return strlen($value) > self::HEARD || str_contains($value, "\0")
+            ? base64_encode(hash('sha384', $value, true))
+            : $value;
     }
 }

@@ -36,11 +36,16 @@ enum Role: string
 
     public function may(Ability $ability): bool
     {
-        return $this === self::Lead || in_array($ability, match ($this) {
-            self::InformationSpecialist => [Ability::Search, Ability::Deliver, Ability::Tag, Ability::Obtain],
-            self::Reviewer => [Ability::Screen, Ability::Code, Ability::Search, Ability::Tag, Ability::Obtain],
-            self::Coder => [Ability::Code, Ability::Tag, Ability::Obtain],
-            default => [],
-        }, true);
+        return $this === self::Lead ||
+            in_array(
+                $ability,
+                match ($this) {
+                    self::InformationSpecialist => [Ability::Search, Ability::Deliver, Ability::Tag, Ability::Obtain],
+                    self::Reviewer => [Ability::Screen, Ability::Code, Ability::Search, Ability::Tag, Ability::Obtain],
+                    self::Coder => [Ability::Code, Ability::Tag, Ability::Obtain],
+                    default => [],
+                },
+                true,
+            );
     }
 }

@@ -7,7 +7,9 @@ namespace App\Access;
 use Illuminate\Http\Request;
 use Illuminate\Log\LogManager;
 
-/** Who came in, who was refused and what left the house: in a log of its own, without passwords, links or what was read. */
+/**
+ * Who came in, who was refused and what left the house: in a log of its own, without passwords, links or what was read.
+ */
 final readonly class SecurityLog
 {
     public function __construct(private LogManager $logs, private Request $request)

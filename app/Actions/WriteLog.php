@@ -10,12 +10,22 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 
-/** Adds to the Log. An entry about a blinded item names it, so that nobody but its author reads it before the item opens. */
+/**
+ * Adds to the Log. An entry about a blinded item names it, so that nobody but its author reads it before the item
+ * opens.
+ */
 final class WriteLog
 {
     /** @param  array<string, mixed>  $details */
-    public function __invoke(Review|string $review, ?User $user, string $action, string $summary, ?Model $subject = null, array $details = [], ?string $blindedItem = null): void
-    {
+    public function __invoke(
+        Review|string $review,
+        ?User $user,
+        string $action,
+        string $summary,
+        ?Model $subject = null,
+        array $details = [],
+        ?string $blindedItem = null,
+    ): void {
         $this->keep([self::entry($review, $user, $action, $summary, $subject, $details, $blindedItem)]);
     }
 
@@ -25,8 +35,15 @@ final class WriteLog
      * @param  array<string, mixed>  $details
      * @return array<string, mixed>
      */
-    public static function entry(Review|string $review, ?User $user, string $action, string $summary, ?Model $subject = null, array $details = [], ?string $blindedItem = null): array
-    {
+    public static function entry(
+        Review|string $review,
+        ?User $user,
+        string $action,
+        string $summary,
+        ?Model $subject = null,
+        array $details = [],
+        ?string $blindedItem = null,
+    ): array {
         return [
             'id' => strtolower((string) Str::ulid()),
             'review_id' => $review instanceof Review ? $review->id : $review,
@@ -59,7 +76,9 @@ final class WriteLog
         $same = self::entry($reviewId, $user, $action, $summary);
         $entries = [];
         foreach ($publications as $id) {
-            $entries[] = ['id' => strtolower((string) Str::ulid()), 'subject_type' => 'Publication', 'subject_id' => $id] + $same;
+            $entries[] =
+                ['id' => strtolower((string) Str::ulid()), 'subject_type' => 'Publication', 'subject_id' => $id] +
+                $same;
         }
         $this->keep($entries);
     }

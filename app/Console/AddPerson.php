@@ -24,7 +24,12 @@ final class AddPerson extends Command
         $email = mb_strtolower(trim($this->text('email')));
         $password = $this->option('password');
         $password = is_string($password) ? $password : null;
-        if (filter_var($email, FILTER_VALIDATE_EMAIL) === false || User::query()->whereRaw('lower(email) = ?', [$email])->exists()) {
+        if (
+            filter_var($email, FILTER_VALIDATE_EMAIL) === false ||
+            User::query()
+                ->whereRaw('lower(email) = ?', [$email])
+                ->exists()
+        ) {
             $this->error("“{$email}” is no address, or is taken.");
 
             return 2;
@@ -34,15 +39,23 @@ final class AddPerson extends Command
 
             return 2;
         }
-        $user = User::query()->create(['name' => $this->text('name'), 'email' => $email, 'password' => $password ?? Str::random(40)]);
+        $user = User::query()->create([
+            'name' => $this->text('name'),
+            'email' => $email,
+            'password' => $password ?? Str::random(40),
+        ]);
         if ($password === null) {
             $link = route('password.reset', ['token' => Password::createToken($user), 'email' => $email]);
             if (config('mail.default') === 'post-room' && config('heron.demo') !== true) {
                 $this->line("No mail is sent from this copy. Hand this link on, within an hour: {$link}");
             }
-            Mail::to($email)->send(new PlainLetter('Your account at Wary Heron', [
-                "Hello {$user->name},", 'An account was made for you. Choose a password within an hour:', $link,
-            ]));
+            Mail::to($email)->send(
+                new PlainLetter('Your account at Wary Heron', [
+                    "Hello {$user->name},",
+                    'An account was made for you. Choose a password within an hour:',
+                    $link,
+                ]),
+            );
         }
         $this->info("Added {$user->name}.");
 

@@ -12,7 +12,10 @@ use Illuminate\Console\Command;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Queue;
 
-/** Times the delivery of a large RIS file, and beside it COPY of the rows that came of it into like tables with like indexes. */
+/**
+ * Times the delivery of a large RIS file, and beside it COPY of the rows that came of it into like tables with like
+ * indexes.
+ */
 final class BenchDeliver extends Command
 {
     protected $signature = 'heron:bench-deliver {records=50000}';
@@ -22,7 +25,14 @@ final class BenchDeliver extends Command
     public function handle(LargeReview $large, StartDelivery $start): int
     {
         $records = (int) $this->argument('records');
-        $people = array_map(fn (string $name): User => User::query()->create(['name' => $name, 'email' => uniqid("{$name}-").'@heron.example', 'password' => 'a long password']), ['Lead', 'Reviewer']);
+        $people = array_map(
+            fn (string $name): User => User::query()->create([
+                'name' => $name,
+                'email' => uniqid("{$name}-").'@heron.example',
+                'password' => 'a long password',
+            ]),
+            ['Lead', 'Reviewer'],
+        );
         $review = $large->review($people[0], $people[1], 'Bench');
         $path = tempnam(sys_get_temp_dir(), 'bench');
         $large->writeFile($path, $records);
@@ -35,10 +45,24 @@ final class BenchDeliver extends Command
         $megabytes = filesize($path) / 1_048_576;
         unlink($path);
         $plain = $this->plainCopy($review->id);
-        $this->line(json_encode([
-            'what' => 'deliver', 'size' => $records, 'file_mib' => round($megabytes, 1), 'kept' => $delivery->kept, 'publications' => $delivery->new, 'seconds' => round($seconds, 2), 'records_per_second' => (int) round($records / $seconds),
-            'peak_mib' => $peak, 'plain' => 'COPY of the same rows into like tables', 'plain_seconds' => round($plain, 2), 'ratio' => round($seconds / $plain, 2),
-        ], JSON_THROW_ON_ERROR));
+        $this->line(
+            json_encode(
+                [
+                    'what' => 'deliver',
+                    'size' => $records,
+                    'file_mib' => round($megabytes, 1),
+                    'kept' => $delivery->kept,
+                    'publications' => $delivery->new,
+                    'seconds' => round($seconds, 2),
+                    'records_per_second' => (int) round($records / $seconds),
+                    'peak_mib' => $peak,
+                    'plain' => 'COPY of the same rows into like tables',
+                    'plain_seconds' => round($plain, 2),
+                    'ratio' => round($seconds / $plain, 2),
+                ],
+                JSON_THROW_ON_ERROR,
+            ),
+        );
 
         return self::SUCCESS;
     }
@@ -49,7 +73,13 @@ final class BenchDeliver extends Command
         $pdo = DB::connection()->getPdo();
         foreach (['publications', 'items', 'records'] as $table) {
             // some columns are the database's to give
-            $names = implode(', ', array_diff(DB::getSchemaBuilder()->getColumnListing($table), ['items' => ['position'], 'publications' => ['title_words', 'author_words']][$table] ?? []));
+            $names = implode(
+                ', ',
+                array_diff(
+                    DB::getSchemaBuilder()->getColumnListing($table),
+                    ['items' => ['position'], 'publications' => ['title_words', 'author_words']][$table] ?? [],
+                ),
+            );
             DB::statement("CREATE TABLE bench_rows AS SELECT {$names} FROM {$table} WHERE review_id = '{$review}'");
             $rows = $pdo->pgsqlCopyToArray('bench_rows') ?: [];
             DB::statement("CREATE TABLE bench_like (LIKE {$table} INCLUDING ALL)");

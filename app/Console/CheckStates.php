@@ -24,9 +24,14 @@ final class CheckStates extends Command
                 $this->line("{$stage->name}: {$items} are kept otherwise than computed: {$way}");
                 $wrong += $items;
             }
-            $counted = DB::table('items')->where('stage_id', $stage->id)->whereNotIn('state', ['folded', 'removed'])->count();
+            $counted = DB::table('items')
+                ->where('stage_id', $stage->id)
+                ->whereNotIn('state', ['folded', 'removed'])
+                ->count();
             if ($counted !== Tallies::of($stage->review, $stage)->all()) {
-                $this->line("{$stage->name}: the tallies say ".Tallies::of($stage->review, $stage)->all()." of {$counted}");
+                $this->line(
+                    "{$stage->name}: the tallies say ".Tallies::of($stage->review, $stage)->all()." of {$counted}",
+                );
                 $wrong++;
             }
         }

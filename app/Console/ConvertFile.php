@@ -35,8 +35,17 @@ final class ConvertFile extends PureCommand
         $folder = TemporaryFolder::make();
         try {
             $parts = Unpacking::of($file, basename($file), $folder);
-            $files = array_map(fn (array $part): ReferenceFile => new ReferenceFile($part['path'], $this->text('from') === '' ? ReferenceFile::formatOf($part['path']) : $this->text('from')), $parts);
-            $names = array_map(fn (array $part): string => count($parts) === 1 ? $file : "{$file}/{$part['name']}", $parts);
+            $files = array_map(
+                fn (array $part): ReferenceFile => new ReferenceFile(
+                    $part['path'],
+                    $this->text('from') === '' ? ReferenceFile::formatOf($part['path']) : $this->text('from'),
+                ),
+                $parts,
+            );
+            $names = array_map(
+                fn (array $part): string => count($parts) === 1 ? $file : "{$file}/{$part['name']}",
+                $parts,
+            );
             $this->write($this->records($files, $names), $to, $folder);
         } catch (UnusableFile|\InvalidArgumentException $unusable) {
             return $this->unusable("{$file}: {$unusable->getMessage()}");
@@ -52,7 +61,9 @@ final class ConvertFile extends PureCommand
     {
         if ($to === 'xlsx') {
             Spreadsheet::write("{$folder}/written.xlsx", $records);
-            $stream = fopen("{$folder}/written.xlsx", 'rb') ?: throw new \RuntimeException('The spreadsheet was not written.');
+            $stream =
+                fopen("{$folder}/written.xlsx", 'rb') ?:
+                throw new \RuntimeException('The spreadsheet was not written.');
             for (; ($piece = (string) fread($stream, 65536)) !== '';) {
                 $this->output->write($piece, false, OutputInterface::OUTPUT_RAW);
             }

@@ -45,11 +45,24 @@ final class MatchFiles extends PureCommand
             TemporaryFolder::remove($folder);
         }
         $result = (new Matcher(MatchSettings::preset($this->text('preset'))))->match(array_values($prints));
-        $this->output->write($this->clusters($this->option('with-likely') ? $result->groupsWithLikely() : $result->groups()), false, OutputInterface::OUTPUT_RAW);
+        $this->output->write(
+            $this->clusters($this->option('with-likely') ? $result->groupsWithLikely() : $result->groups()),
+            false,
+            OutputInterface::OUTPUT_RAW,
+        );
         if ($this->text('evidence') !== '' && ! $this->writeEvidence($result, $this->text('evidence'))) {
             return $this->unusable("{$this->text('evidence')} cannot be written.");
         }
-        $this->say(number_format(count($prints)).' records read; '.number_format(array_sum(array_map(count(...), $result->groups()))).' of them joined to '.number_format(count($result->groups())).' publications; '.number_format(count($result->recordsAsked())).' records for people to look at.');
+        $this->say(
+            number_format(count($prints)).
+                ' records read; '.
+                number_format(array_sum(array_map(count(...), $result->groups()))).
+                ' of them joined to '.
+                number_format(count($result->groups())).
+                ' publications; '.
+                number_format(count($result->recordsAsked())).
+                ' records for people to look at.',
+        );
 
         return $this->rejected > 0 ? self::FAILURE : self::SUCCESS;
     }
@@ -60,13 +73,15 @@ final class MatchFiles extends PureCommand
         if (! is_file($file) || ! is_readable($file)) {
             throw new UnusableFile("{$file} cannot be read.");
         }
-        $fingerprints = new Fingerprints;
+        $fingerprints = new Fingerprints();
         try {
             foreach (Unpacking::of($file, basename($file), $folder) as $part) {
                 $number = 0;
-                foreach ((new ReferenceFile($part['path'], ReferenceFile::formatOf($part['path'])))->records() as $one) {
+                foreach (
+                    (new ReferenceFile($part['path'], ReferenceFile::formatOf($part['path'])))->records() as $one
+                ) {
                     $number++;
-                    if (! $one instanceof Reference) {
+                    if (! ($one instanceof Reference)) {
                         $this->rejected++;
                         $this->say("{$file}:{$one->line}: {$one->message}");
 
@@ -102,15 +117,45 @@ final class MatchFiles extends PureCommand
             return false;
         }
         $fields = MatchField::cases();
-        fwrite($file, self::cells(['record_a', 'record_b', 'verdict', 'bits', ...array_merge(...array_map(fn (MatchField $field): array => ["{$field->value}_level", "{$field->value}_bits"], $fields)), 'against']));
+        fwrite(
+            $file,
+            self::cells([
+                'record_a',
+                'record_b',
+                'verdict',
+                'bits',
+                ...array_merge(
+                    ...array_map(
+                        fn (MatchField $field): array => ["{$field->value}_level", "{$field->value}_bits"],
+                        $fields,
+                    ),
+                ),
+                'against',
+            ]),
+        );
         foreach ($result->pairs as $pair) {
             $parts = $result->judge->parts($pair->comparison, $pair->rarity);
-            $cells = [$result->prints[$pair->a]->key, $result->prints[$pair->b]->key, $pair->verdict->value, number_format($pair->score, 2, '.', '')];
+            $cells = [
+                $result->prints[$pair->a]->key,
+                $result->prints[$pair->b]->key,
+                $pair->verdict->value,
+                number_format($pair->score, 2, '.', ''),
+            ];
             foreach ($fields as $field) {
                 $level = $pair->comparison->level($field);
-                array_push($cells, $level === 0 ? 'not compared' : $field->levels()[$level][0], isset($parts[$field->value]) ? number_format($parts[$field->value], 2, '.', '') : '');
+                array_push(
+                    $cells,
+                    $level === 0 ? 'not compared' : $field->levels()[$level][0],
+                    isset($parts[$field->value]) ? number_format($parts[$field->value], 2, '.', '') : '',
+                );
             }
-            $cells[] = implode(' ', array_map(fn (Conflict $conflict): string => $conflict->words(), Conflict::in($pair->comparison->conflicts())));
+            $cells[] = implode(
+                ' ',
+                array_map(
+                    fn (Conflict $conflict): string => $conflict->words(),
+                    Conflict::in($pair->comparison->conflicts()),
+                ),
+            );
             fwrite($file, self::cells($cells));
         }
         fclose($file);

@@ -10,7 +10,9 @@ use Symfony\Component\Console\Input\InputInterface;
 use Symfony\Component\Console\Output\ConsoleOutputInterface;
 use Symfony\Component\Console\Output\OutputInterface;
 
-/** A command that needs no database: results to standard output, messages to standard error, 2 where it cannot be used. */
+/**
+ * A command that needs no database: results to standard output, messages to standard error, 2 where it cannot be used.
+ */
 abstract class PureCommand extends Command
 {
     public const UNUSABLE = 2;

@@ -26,7 +26,9 @@ final class TranslateQuery extends PureCommand
     {
         $dialect = Dialects::named($this->text('to'));
         if ($dialect === null && $this->option('tree') !== true) {
-            return $this->unusable('Say what to print with --to='.implode(', --to=', Dialects::NAMES).' or --tree.');
+            return $this->unusable(
+                'Say what to print with --to='.implode(', --to=', Dialects::NAMES).' or --tree.',
+            );
         }
         $tree = match ($this->text('from')) {
             'heron' => $this->heron(),
@@ -42,7 +44,10 @@ final class TranslateQuery extends PureCommand
             return self::UNUSABLE;
         }
         if ($dialect === null) {
-            $this->output->writeln(json_encode(Tree::of($tree), JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR), OutputInterface::OUTPUT_RAW);
+            $this->output->writeln(
+                json_encode(Tree::of($tree), JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR),
+                OutputInterface::OUTPUT_RAW,
+            );
 
             return self::SUCCESS;
         }
@@ -79,7 +84,10 @@ final class TranslateQuery extends PureCommand
     private function ccl(): ?Node
     {
         try {
-            return CclParser::parse($this->text('text'), Dialects::named('ccl') ?? throw new \LogicException('It ships.'));
+            return CclParser::parse(
+                $this->text('text'),
+                Dialects::named('ccl') ?? throw new \LogicException('It ships.'),
+            );
         } catch (CclProblem $problem) {
             $this->say($problem->getMessage());
 

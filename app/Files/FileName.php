@@ -11,7 +11,9 @@ final class FileName
 
     public static function of(string $given, string $unnamed = 'unnamed file'): string
     {
-        $name = trim((string) preg_replace('/[\p{C}]+/u', '', basename(str_replace('\\', '/', mb_scrub($given, 'UTF-8')))));
+        $name = trim(
+            (string) preg_replace('/[\p{C}]+/u', '', basename(str_replace('\\', '/', mb_scrub($given, 'UTF-8')))),
+        );
 
         return $name === '' ? $unnamed : mb_substr($name, 0, self::MOST);
     }

@@ -39,12 +39,17 @@ final readonly class PdfText
 
     /**
      * @param  list<string>  $command
-     * @return array{string, string} what it said, and what it complained of; nothing said where it did not come to its end
+     * @return array{string, string} what it said, and what it complained of; nothing said where it did not come to its
+     *     end
      */
     private static function run(array $command): array
     {
         $limits = ['--as='.self::MEMORY, '--cpu='.self::SECONDS, '--fsize=0', '--core=0'];
-        $process = new Process(['prlimit', ...$limits, ...$command], env: ['LC_ALL' => 'C.UTF-8'], timeout: self::SECONDS);
+        $process = new Process(
+            ['prlimit', ...$limits, ...$command],
+            env: ['LC_ALL' => 'C.UTF-8'],
+            timeout: self::SECONDS,
+        );
         $said = '';
         try {
             // no more is kept of what it says than can be used

@@ -24,12 +24,14 @@ final class ReferenceFile
     public function __construct(
         public readonly string $path,
         public readonly string $format,
-        public readonly Reading $reading = new Reading,
+        public readonly Reading $reading = new Reading(),
         private readonly ?Columns $columns = null,
         private readonly ?string $delimiter = null,
     ) {
         if ($format !== 'xlsx' && ! isset(Formats::readers()[$format])) {
-            throw new \InvalidArgumentException("“{$format}” is not a format that is read. Known: ".implode(', ', array_keys(Formats::TITLES)).'.');
+            throw new \InvalidArgumentException(
+                "“{$format}” is not a format that is read. Known: ".implode(', ', array_keys(Formats::TITLES)).'.',
+            );
         }
     }
 
@@ -40,7 +42,9 @@ final class ReferenceFile
         $beginning = (string) fread($stream, 65536);
         fclose($stream);
 
-        return str_starts_with($beginning, "PK\x03\x04") && Workbook::is($path) ? 'xlsx' : Formats::recognise($beginning);
+        return str_starts_with($beginning, "PK\x03\x04") && Workbook::is($path)
+            ? 'xlsx'
+            : Formats::recognise($beginning);
     }
 
     /**
@@ -87,7 +91,9 @@ final class ReferenceFile
 
     private function reader(): ReferenceReader
     {
-        return $this->format === 'csv' ? new CsvReader($this->delimiter, $this->columns) : Formats::readers()[$this->format];
+        return $this->format === 'csv'
+            ? new CsvReader($this->delimiter, $this->columns)
+            : Formats::readers()[$this->format];
     }
 
     /** @return resource */

@@ -17,8 +17,11 @@ final class StoredFile
         $columns = $delivery->reading['columns'] ?? null;
 
         return new ReferenceFile(
-            $path, $delivery->format !== '' ? $delivery->format : ReferenceFile::formatOf($path), new Reading($delivery->reading['encoding'] ?? null),
-            $columns === null ? null : new Columns($columns), $delivery->reading['delimiter'] ?? null,
+            $path,
+            $delivery->format !== '' ? $delivery->format : ReferenceFile::formatOf($path),
+            new Reading($delivery->reading['encoding'] ?? null),
+            $columns === null ? null : new Columns($columns),
+            $delivery->reading['delimiter'] ?? null,
         );
     }
 }

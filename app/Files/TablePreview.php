@@ -22,8 +22,13 @@ final readonly class TablePreview
      * @param  list<list<string>>  $rows
      * @param  array<int, string>  $guess  field by column
      */
-    private function __construct(public array $headings, public array $rows, public array $guess, public string $delimiter, public string $encoding)
-    {
+    private function __construct(
+        public array $headings,
+        public array $rows,
+        public array $guess,
+        public string $delimiter,
+        public string $encoding,
+    ) {
     }
 
     /** @param  array{delimiter?: string, encoding?: string}  $asked */
@@ -31,13 +36,26 @@ final readonly class TablePreview
     {
         $stored = StoredFile::of($delivery);
         $reading = new Reading($asked['encoding'] ?? null);
-        $shown = (new ReferenceFile($stored->path, $delivery->format, $reading, delimiter: self::delimiter($asked['delimiter'] ?? '')))->preview(self::ROWS);
+        $shown = (new ReferenceFile(
+            $stored->path,
+            $delivery->format,
+            $reading,
+            delimiter: self::delimiter($asked['delimiter'] ?? ''),
+        ))->preview(self::ROWS);
         $headings = $shown[0] ?? [];
-        $delimiter = self::delimiter($asked['delimiter'] ?? '') ?? ($delivery->format === 'csv' ? self::guessed($stored->path) : ',');
+        $delimiter =
+            self::delimiter($asked['delimiter'] ?? '') ??
+            ($delivery->format === 'csv' ? self::guessed($stored->path) : ',');
 
         return new self(
-            $headings, array_map(fn (array $row): array => array_map(fn (string $cell): string => mb_strimwidth($cell, 0, 160, '…'), $row), array_slice($shown, 1)), Columns::guess($headings)->fields,
-            (string) array_search($delimiter, self::DELIMITERS, true), $asked['encoding'] ?? (in_array($reading->found, TextEncoding::KNOWN, true) ? $reading->found : 'UTF-8'),
+            $headings,
+            array_map(
+                fn (array $row): array => array_map(fn (string $cell): string => mb_strimwidth($cell, 0, 160, '…'), $row),
+                array_slice($shown, 1),
+            ),
+            Columns::guess($headings)->fields,
+            (string) array_search($delimiter, self::DELIMITERS, true),
+            $asked['encoding'] ?? (in_array($reading->found, TextEncoding::KNOWN, true) ? $reading->found : 'UTF-8'),
         );
     }
 
@@ -47,13 +65,25 @@ final readonly class TablePreview
         return (new Columns($this->guess))->overlooked($this->rows);
     }
 
-    /** @return array{headings: list<string>, rows: list<list<string>>, guess: array<int, string>, delimiter: string, encoding: string} */
+    /**
+     * @return array{headings: list<string>, rows: list<list<string>>, guess: array<int, string>, delimiter: string,
+     *     encoding: string}
+     */
     public function toArray(): array
     {
-        return ['headings' => $this->headings, 'rows' => $this->rows, 'guess' => $this->guess, 'delimiter' => $this->delimiter, 'encoding' => $this->encoding];
+        return [
+            'headings' => $this->headings,
+            'rows' => $this->rows,
+            'guess' => $this->guess,
+            'delimiter' => $this->delimiter,
+            'encoding' => $this->encoding,
+        ];
     }
 
-    /** @param  array{headings: list<string>, rows: list<list<string>>, guess: array<int, string>, delimiter: string, encoding: string}  $kept */
+    /**
+     * @param  array{headings: list<string>, rows: list<list<string>>, guess: array<int, string>, delimiter: string,
+     *     encoding: string}  $kept
+     */
     public static function fromArray(array $kept): self
     {
         return new self($kept['headings'], $kept['rows'], $kept['guess'], $kept['delimiter'], $kept['encoding']);
@@ -63,7 +93,8 @@ final readonly class TablePreview
     {
         $beginning = TextEncoding::beginning((string) file_get_contents($path, false, null, 0, 20_000));
 
-        return (new CsvReader)->delimiterOf((string) strtok($beginning, "\r\n")) ?? CsvReader::delimiterByShape($beginning) ?? ',';
+        return (new CsvReader())->delimiterOf((string) strtok($beginning, "\r\n")) ??
+            (CsvReader::delimiterByShape($beginning) ?? ',');
     }
 
     public static function delimiter(string $given): ?string

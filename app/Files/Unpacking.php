@@ -7,7 +7,10 @@ namespace App\Files;
 use WaryHeron\Core\Bibliography\Format\UnusableFile;
 use ZipArchive;
 
-/** What is inside a compressed file, unpacked into a folder within bounds of size, so that no small file can fill the disk. */
+/**
+ * What is inside a compressed file, unpacked into a folder within bounds of size, so that no small file can fill the
+ * disk.
+ */
 final class Unpacking
 {
     public const LARGEST = 2_147_483_648;
@@ -22,7 +25,8 @@ final class Unpacking
     private const CHUNK = 1_048_576;
 
     /**
-     * @return list<array{path: string, name: string}> the file itself where it is not compressed; else what was in it, in its order
+     * @return list<array{path: string, name: string}> the file itself where it is not compressed; else what was in it,
+     *     in its order
      *
      * @throws UnusableFile If it is damaged, nested, encrypted or too large; nothing is left behind.
      */
@@ -32,10 +36,14 @@ final class Unpacking
         $beginning = (string) fread($stream, 4);
         fclose($stream);
         if (str_starts_with($beginning, "\x1F\x8B")) {
-            return [['path' => self::gunzipped($path, $folder), 'name' => preg_replace('/\.gz$/i', '', $name) ?: $name]];
+            return [
+                ['path' => self::gunzipped($path, $folder), 'name' => preg_replace('/\.gz$/i', '', $name) ?: $name],
+            ];
         }
 
-        return str_starts_with($beginning, "PK\x03\x04") && ! Workbook::is($path) ? self::unzipped($path, $folder) : [['path' => $path, 'name' => $name]];
+        return str_starts_with($beginning, "PK\x03\x04") && ! Workbook::is($path)
+            ? self::unzipped($path, $folder)
+            : [['path' => $path, 'name' => $name]];
     }
 
     private static function gunzipped(string $path, string $folder): string
@@ -73,7 +81,7 @@ final class Unpacking
     /** @return list<array{path: string, name: string}> */
     private static function unzipped(string $path, string $folder): array
     {
-        $zip = new ZipArchive;
+        $zip = new ZipArchive();
         if ($zip->open($path, ZipArchive::RDONLY) !== true) {
             throw new UnusableFile('The zip file is damaged or cut off: it cannot be opened.');
         }
@@ -81,12 +89,22 @@ final class Unpacking
         $written = 0;
         try {
             if ($zip->numFiles > 10 * self::MOST_FILES) {
-                throw new UnusableFile('The zip file holds '.number_format($zip->numFiles).' entries; at most '.self::MOST_FILES.' files are unpacked.');
+                throw new UnusableFile(
+                    'The zip file holds '.
+                        number_format($zip->numFiles).
+                        ' entries; at most '.
+                        self::MOST_FILES.
+                        ' files are unpacked.',
+                );
             }
             for ($i = 0; $i < $zip->numFiles; $i++) {
                 $entry = $zip->statIndex($i) ?: [];
                 $name = basename((string) ($entry['name'] ?? ''));
-                if (str_ends_with((string) ($entry['name'] ?? ''), '/') || str_starts_with($name, '.') || str_contains((string) ($entry['name'] ?? ''), '__MACOSX')) {
+                if (
+                    str_ends_with((string) ($entry['name'] ?? ''), '/') ||
+                    str_starts_with($name, '.') ||
+                    str_contains((string) ($entry['name'] ?? ''), '__MACOSX')
+                ) {
                     continue;
                 }
                 if (count($parts) === self::MOST_FILES) {
@@ -94,11 +112,20 @@ final class Unpacking
                 }
                 $stream = ($entry['encryption_method'] ?? 0) !== 0 ? false : $zip->getStreamIndex($i);
                 if ($stream === false) {
-                    throw new UnusableFile("“{$name}” in the zip file cannot be unpacked: it is encrypted, or packed in a way that is not read.");
+                    throw new UnusableFile(
+                        "“{$name}” in the zip file cannot be unpacked: it is encrypted, or packed in a way that is not read.",
+                    );
                 }
                 $target = (string) tempnam($folder, 'zip-');
                 $parts[] = ['path' => $target, 'name' => mb_scrub($name, 'UTF-8')];
-                $written = self::copied($stream, $target, $written, (int) filesize($path), (int) ($entry['size'] ?? 0), $name);
+                $written = self::copied(
+                    $stream,
+                    $target,
+                    $written,
+                    (int) filesize($path),
+                    (int) ($entry['size'] ?? 0),
+                    $name,
+                );
             }
         } catch (UnusableFile $unusable) {
             array_map(unlink(...), array_column($parts, 'path'));
@@ -126,7 +153,13 @@ final class Unpacking
         fclose($to);
         fclose($stream);
         if ($written - $before !== $declared) {
-            throw new UnusableFile("“{$name}” in the zip file is damaged: it says ".number_format($declared).' bytes and has '.number_format($written - $before).'.');
+            throw new UnusableFile(
+                "“{$name}” in the zip file is damaged: it says ".
+                    number_format($declared).
+                    ' bytes and has '.
+                    number_format($written - $before).
+                    '.',
+            );
         }
 
         return $written;
@@ -135,8 +168,17 @@ final class Unpacking
     /** @internal also what a workbook may unpack to */
     public static function bound(int $written, int $packed): void
     {
-        if ($written > self::LARGEST || ($written > self::HARMLESS && $written > self::LARGEST_RATIO * max(1, $packed))) {
-            throw new UnusableFile('The file unpacks to more than '.number_format(intdiv(min($written, self::LARGEST), 1_048_576)).' MB from '.number_format(max(1, intdiv($packed, 1024))).' kB. It was refused; unpack it yourself if it is meant to be so large.');
+        if (
+            $written > self::LARGEST ||
+            ($written > self::HARMLESS && $written > self::LARGEST_RATIO * max(1, $packed))
+        ) {
+            throw new UnusableFile(
+                'The file unpacks to more than '.
+                    number_format(intdiv(min($written, self::LARGEST), 1_048_576)).
+                    ' MB from '.
+                    number_format(max(1, intdiv($packed, 1024))).
+                    ' kB. It was refused; unpack it yourself if it is meant to be so large.',
+            );
         }
     }
 }

@@ -14,7 +14,7 @@ final class Workbook
 {
     public static function is(string $path): bool
     {
-        $zip = new ZipArchive;
+        $zip = new ZipArchive();
         if ($zip->open($path, ZipArchive::RDONLY) !== true) {
             return false;
         }
@@ -62,7 +62,7 @@ final class Workbook
     /** What is said of the size in a zip file may be a lie, so it is unpacked once to nowhere. */
     private static function refuseHarmful(string $path): void
     {
-        $zip = new ZipArchive;
+        $zip = new ZipArchive();
         if ($zip->open($path, ZipArchive::RDONLY) !== true) {
             throw new UnusableFile('The XLSX file is damaged or cut off: it cannot be opened.');
         }

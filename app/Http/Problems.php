@@ -15,13 +15,19 @@ use Illuminate\Support\Facades\Auth;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\HttpKernel\Exception\HttpException;
 
-/** What is answered when something cannot be done: on the page it was asked on where that is possible, with what was typed. */
+/**
+ * What is answered when something cannot be done: on the page it was asked on where that is possible, with what was
+ * typed.
+ */
 final class Problems
 {
     /** What PostgreSQL calls a statement that it ended because of its time. */
     private const CANCELLED = '57014';
 
-    /** Text that it cannot keep or numbers beyond its own: nothing of ours sends these, so the address or form was made up. */
+    /**
+     * Text that it cannot keep or numbers beyond its own: nothing of ours sends these, so the address or form was made
+     * up.
+     */
     private const NOT_STORABLE = ['22021', '22003', '22P05', '22008', '22007', '22P02'];
 
     /** Never kept in a session, however a form ends. */
@@ -32,13 +38,17 @@ final class Problems
         $exceptions->dontReport(Refused::class);
         $exceptions->dontFlash(self::SECRET);
         $exceptions->map(QueryException::class, self::fromDatabase(...));
-        $exceptions->render(fn (Refused $refused, Request $request): Response => $request->expectsJson()
-            ? response()->json(['message' => $refused->getMessage(), 'context' => $refused->context], 409)
-            : self::asTyped($request)->with('problem', $refused->getMessage()));
+        $exceptions->render(
+            fn (Refused $refused, Request $request): Response => $request->expectsJson()
+                ? response()->json(['message' => $refused->getMessage(), 'context' => $refused->context], 409)
+                : self::asTyped($request)->with('problem', $refused->getMessage()),
+        );
         $exceptions->render(self::onItsPage(...));
         $exceptions->respond(function (Response $response, \Throwable $of, Request $request): Response {
             if (in_array($response->getStatusCode(), [403, 429], true)) {
-                app(SecurityLog::class)->write($response->getStatusCode() === 403 ? 'refused' : 'too many', ['method' => $request->method()]);
+                app(SecurityLog::class)->write($response->getStatusCode() === 403 ? 'refused' : 'too many', [
+                    'method' => $request->method(),
+                ]);
             }
 
             return $response;
@@ -48,8 +58,16 @@ final class Problems
     private static function fromDatabase(QueryException $failure): \Throwable
     {
         return match (true) {
-            $failure->getCode() === self::CANCELLED => new HttpException(503, 'This takes longer than a page may take. Ask for less at once: a narrower filter, or words with fewer endings.', $failure),
-            in_array($failure->getCode(), self::NOT_STORABLE, true) => new HttpException(400, 'Something in this address or form is no text or number that can be kept.', $failure),
+            $failure->getCode() === self::CANCELLED => new HttpException(
+                503,
+                'This takes longer than a page may take. Ask for less at once: a narrower filter, or words with fewer endings.',
+                $failure,
+            ),
+            in_array($failure->getCode(), self::NOT_STORABLE, true) => new HttpException(
+                400,
+                'Something in this address or form is no text or number that can be kept.',
+                $failure,
+            ),
             default => $failure,
         };
     }
@@ -62,9 +80,20 @@ final class Problems
         }
 
         return match (true) {
-            $problem->getStatusCode() === 419 && Auth::guest() => redirect()->route('sign-in')->with('notice', 'You had been signed out, so this was not done. Sign in, then go back: what you typed is still there.'),
-            $problem->getStatusCode() === 419 => self::asTyped($request)->with('problem', 'This page had been open for too long, so it was not done yet. What you typed is here: press again.'),
-            $problem instanceof ThrottleRequestsException => self::asTyped($request)->with('problem', self::wait($problem)),
+            $problem->getStatusCode() === 419 && Auth::guest() => redirect()
+                ->route('sign-in')
+                ->with(
+                    'notice',
+                    'You had been signed out, so this was not done. Sign in, then go back: what you typed is still there.',
+                ),
+            $problem->getStatusCode() === 419 => self::asTyped($request)->with(
+                'problem',
+                'This page had been open for too long, so it was not done yet. What you typed is here: press again.',
+            ),
+            $problem instanceof ThrottleRequestsException => self::asTyped($request)->with(
+                'problem',
+                self::wait($problem),
+            ),
             default => null,
         };
     }
@@ -78,6 +107,8 @@ final class Problems
     {
         $seconds = (int) ($problem->getHeaders()['Retry-After'] ?? 60);
 
-        return 'That was asked too often in a row. Try again '.($seconds <= 60 ? "in {$seconds} seconds." : 'in '.ceil($seconds / 60).' minutes.').' Nothing was lost.';
+        return 'That was asked too often in a row. Try again '.
+            ($seconds <= 60 ? "in {$seconds} seconds." : 'in '.ceil($seconds / 60).' minutes.').
+            ' Nothing was lost.';
     }
 }

@@ -23,8 +23,11 @@ final class AddThesaurus implements OfTask, ShouldQueue
 
     public int $timeout = 600;
 
-    public function __construct(private readonly string $taskId, private readonly string $stored, private readonly string $title)
-    {
+    public function __construct(
+        private readonly string $taskId,
+        private readonly string $stored,
+        private readonly string $title,
+    ) {
         $this->onQueue('long')->afterCommit();
     }
 
@@ -41,7 +44,13 @@ final class AddThesaurus implements OfTask, ShouldQueue
                 $task->load('user', 'review');
                 $scheme = $load->add($task->user, $task->review, $this->title, (string) Storage::get($this->stored));
                 $task->update(['url' => route('thesauri', [$task->review_id, 'scheme' => $scheme->id], false)]);
-                TaskRun::end($task->id, 'done', "Added “{$scheme->title}” with ".number_format($scheme->size).' headings.', $scheme->size, $scheme->size);
+                TaskRun::end(
+                    $task->id,
+                    'done',
+                    "Added “{$scheme->title}” with ".number_format($scheme->size).' headings.',
+                    $scheme->size,
+                    $scheme->size,
+                );
             }
         } catch (BadScheme $bad) {
             TaskRun::end($this->taskId, 'failed', "{$bad->getMessage()} Nothing was changed.");

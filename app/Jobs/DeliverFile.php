@@ -81,7 +81,12 @@ final class DeliverFile extends TaskSlice
     {
         $delivery = $takeIn->execute($delivery->id, $delivery->position, $batch);
         // how many records there will be is known from how far the file has been read
-        $this->progress($delivery, $file->read === null ? null : (int) round($delivery->position * max(1.0, (float) $delivery->file_size / max(1, $file->read))));
+        $this->progress(
+            $delivery,
+            $file->read === null
+                ? null
+                : (int) round($delivery->position * max(1.0, (float) $delivery->file_size / max(1, $file->read))),
+        );
         if ($file->reading->remarks() !== $delivery->remarks) {
             $delivery->update(['remarks' => mb_substr($file->reading->remarks(), 0, 250)]);
         }

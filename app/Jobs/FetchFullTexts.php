@@ -20,7 +20,10 @@ use Illuminate\Foundation\Bus\Dispatchable;
 use Illuminate\Queue\InteractsWithQueue;
 use WaryHeron\Core\FullText\RetrievalState;
 
-/** Asks the locker for one text after the other, some seconds at a time. Killed at any moment, those not yet answered are asked again. */
+/**
+ * Asks the locker for one text after the other, some seconds at a time. Killed at any moment, those not yet answered
+ * are asked again.
+ */
 final class FetchFullTexts implements OfTask, ShouldQueue
 {
     use Dispatchable, InteractsWithQueue, Queueable;
@@ -34,8 +37,11 @@ final class FetchFullTexts implements OfTask, ShouldQueue
     public int $backoff = 2;
 
     /** @param  list<string>  $publications */
-    public function __construct(public readonly string $taskId, public readonly array $publications, public readonly int $failures = 0)
-    {
+    public function __construct(
+        public readonly string $taskId,
+        public readonly array $publications,
+        public readonly int $failures = 0,
+    ) {
         $this->onQueue('sources');
     }
 
@@ -49,7 +55,11 @@ final class FetchFullTexts implements OfTask, ShouldQueue
         try {
             $task = TaskRun::begin($this->taskId, 'text '.Task::query()->whereKey($this->taskId)->value('done'));
         } catch (DiedTwice) {
-            $this->end(Task::query()->findOrFail($this->taskId), 'failed', DiedTwice::WHY.' Ask again for the rest later.');
+            $this->end(
+                Task::query()->findOrFail($this->taskId),
+                'failed',
+                DiedTwice::WHY.' Ask again for the rest later.',
+            );
 
             return;
         }
@@ -76,9 +86,15 @@ final class FetchFullTexts implements OfTask, ShouldQueue
                 if ($failed->mayPass && $this->failures < self::RETRIES) {
                     TaskRun::layDown($task->id);
                     $task->update(['message' => "{$failed->getMessage()} Trying again in a moment."]);
-                    dispatch(new self($this->taskId, $this->publications, $this->failures + 1))->delay(2 ** ($this->failures + 1));
+                    dispatch(new self($this->taskId, $this->publications, $this->failures + 1))->delay(
+                        2 ** ($this->failures + 1),
+                    );
                 } else {
-                    $this->end($task, 'failed', "{$failed->getMessage()} {$this->outcome($task)} Ask again for the rest later.");
+                    $this->end(
+                        $task,
+                        'failed',
+                        "{$failed->getMessage()} {$this->outcome($task)} Ask again for the rest later.",
+                    );
                 }
 
                 return;
@@ -99,11 +115,21 @@ final class FetchFullTexts implements OfTask, ShouldQueue
     /** @return iterable<Publication> those without an answer since this was begun */
     private function left(Task $task): iterable
     {
-        $answered = Retrieval::query()->where('review_id', $task->review_id)->whereIn('publication_id', $this->publications)->where('task_id', $task->id)->pluck('publication_id')->all();
+        $answered = Retrieval::query()
+            ->where('review_id', $task->review_id)
+            ->whereIn('publication_id', $this->publications)
+            ->where('task_id', $task->id)
+            ->pluck('publication_id')
+            ->all();
         $left = array_values(array_diff($this->publications, $answered));
         $task->update(['done' => count($answered)]);
         foreach (array_chunk($left, 200) as $part) {
-            yield from Publication::query()->with('review.stages')->whereKey($part)->whereNull('removed_at')->orderBy('id')->get();
+            yield from Publication::query()
+                ->with('review.stages')
+                ->whereKey($part)
+                ->whereNull('removed_at')
+                ->orderBy('id')
+                ->get();
         }
     }
 
@@ -116,7 +142,14 @@ final class FetchFullTexts implements OfTask, ShouldQueue
             $path = (string) tempnam(sys_get_temp_dir(), 'heron');
             try {
                 file_put_contents($path, $pdf);
-                $add->execute($task->user, $publication->review, $path, str_replace('/', '-', $publication->doi).'.pdf', $publication, 'locker');
+                $add->execute(
+                    $task->user,
+                    $publication->review,
+                    $path,
+                    str_replace('/', '-', $publication->doi).'.pdf',
+                    $publication,
+                    'locker',
+                );
             } catch (Refused $refused) {
                 $answer = $refused->getMessage();
             } finally {
@@ -129,16 +162,30 @@ final class FetchFullTexts implements OfTask, ShouldQueue
             $answer = $failed->getMessage();
         }
         $now = now();
-        $retrieval = Retrieval::query()->firstOrCreate(['review_id' => $publication->review_id, 'publication_id' => $publication->id], ['state' => RetrievalState::Sought, 'dated' => $now]);
-        $retrieval->update(['locker_answer' => mb_substr($answer, 0, 300), 'locker_asked_at' => $now, 'task_id' => $task->id]);
+        $retrieval = Retrieval::query()->firstOrCreate(
+            ['review_id' => $publication->review_id, 'publication_id' => $publication->id],
+            ['state' => RetrievalState::Sought, 'dated' => $now],
+        );
+        $retrieval->update([
+            'locker_answer' => mb_substr($answer, 0, 300),
+            'locker_asked_at' => $now,
+            'task_id' => $task->id,
+        ]);
     }
 
     private function outcome(Task $task): string
     {
-        $asked = Retrieval::query()->where('review_id', $task->review_id)->whereIn('publication_id', $this->publications)->where('task_id', $task->id);
+        $asked = Retrieval::query()
+            ->where('review_id', $task->review_id)
+            ->whereIn('publication_id', $this->publications)
+            ->where('task_id', $task->id);
         $came = (clone $asked)->where('locker_answer', '')->count();
 
-        return 'Copies that came: '.number_format($came).'. Without a copy there: '.number_format($asked->count() - $came).'.';
+        return 'Copies that came: '.
+            number_format($came).
+            '. Without a copy there: '.
+            number_format($asked->count() - $came).
+            '.';
     }
 
     /** @param  'done'|'failed'|'cancelled'  $state */

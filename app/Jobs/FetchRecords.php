@@ -47,7 +47,13 @@ final class FetchRecords extends TaskSlice
                 return;
             }
             $problem = match (true) {
-                $page->total !== $delivery->expected => 'The source now counts '.number_format($page->total).' records instead of '.number_format((int) $delivery->expected).'. '.number_format($delivery->kept).' fetched before are kept; count again and fetch anew.',
+                $page->total !== $delivery->expected => 'The source now counts '.
+                    number_format($page->total).
+                    ' records instead of '.
+                    number_format((int) $delivery->expected).
+                    '. '.
+                    number_format($delivery->kept).
+                    ' fetched before are kept; count again and fetch anew.',
                 $page->records === [] => "The source sent no records after number {$delivery->position}. What was fetched before is kept.",
                 default => null,
             };
@@ -61,7 +67,14 @@ final class FetchRecords extends TaskSlice
             $delivery = $takeIn->execute($delivery->id, $delivery->position, $wanted, count($read) - count($wanted));
             $this->progress($delivery, $delivery->expected);
         }
-        $this->end($delivery, 'done', $this->outcome($delivery).($delivery->passed_over > 0 ? ' Fetched before and passed over: '.number_format($delivery->passed_over).'.' : ''));
+        $this->end(
+            $delivery,
+            'done',
+            $this->outcome($delivery).
+                ($delivery->passed_over > 0
+                    ? ' Fetched before and passed over: '.number_format($delivery->passed_over).'.'
+                    : ''),
+        );
     }
 
     /**
@@ -72,21 +85,47 @@ final class FetchRecords extends TaskSlice
      */
     private function withoutKnown(Delivery $delivery, array $records): array
     {
-        $numbers = array_filter(array_map(fn (object $one): string => $one instanceof Reference ? $one->accession : '', $records), fn (string $number): bool => $number !== '');
-        $known = array_column(DB::select(<<<'SQL'
-            SELECT DISTINCT r.reference->>'accession' AS accession FROM records r JOIN deliveries d ON d.id = r.delivery_id
-            WHERE r.review_id = ? AND d.source_key = ? AND d.id <> ? AND r.reference->>'accession' IN (SELECT jsonb_array_elements_text(?::jsonb))
-            SQL, [$delivery->review_id, $delivery->source_key, $delivery->id, json_encode(array_values($numbers), JSON_THROW_ON_ERROR)]), 'accession');
+        $numbers = array_filter(
+            array_map(fn (object $one): string => $one instanceof Reference ? $one->accession : '', $records),
+            fn (string $number): bool => $number !== '',
+        );
+        $known = array_column(
+            DB::select(
+                <<<'SQL'
+                SELECT DISTINCT r.reference->>'accession' AS accession FROM records r JOIN deliveries d ON d.id = r.delivery_id
+                WHERE r.review_id = ? AND d.source_key = ? AND d.id <> ? AND r.reference->>'accession' IN (SELECT jsonb_array_elements_text(?::jsonb))
+                SQL
+                ,
+                [
+                    $delivery->review_id,
+                    $delivery->source_key,
+                    $delivery->id,
+                    json_encode(array_values($numbers), JSON_THROW_ON_ERROR),
+                ],
+            ),
+            'accession',
+        );
         $known = array_flip($known);
 
-        return array_values(array_filter($records, fn (object $one): bool => ! ($one instanceof Reference && isset($known[$one->accession]))));
+        return array_values(
+            array_filter(
+                $records,
+                fn (object $one): bool => ! ($one instanceof Reference && isset($known[$one->accession])),
+            ),
+        );
     }
 
     private function tryLater(Delivery $delivery, SourceFailed $failed): void
     {
         $failures = $this->failures + 1;
         if (! $failed->mayPass || $failures > self::RETRIES) {
-            $this->end($delivery, 'failed', "{$failed->getMessage()} ".number_format($delivery->kept).' records fetched before are kept; go on when the source answers again.');
+            $this->end(
+                $delivery,
+                'failed',
+                "{$failed->getMessage()} ".
+                    number_format($delivery->kept).
+                    ' records fetched before are kept; go on when the source answers again.',
+            );
 
             return;
         }

@@ -26,8 +26,12 @@ final class JoinCertain implements OfTask, ShouldQueue
 
     public int $timeout = 1800;
 
-    public function __construct(public readonly string $matchingId, public readonly string $userId, public readonly string $taskId, public readonly string $stroke)
-    {
+    public function __construct(
+        public readonly string $matchingId,
+        public readonly string $userId,
+        public readonly string $taskId,
+        public readonly string $stroke,
+    ) {
         $this->onQueue('long');
     }
 
@@ -54,20 +58,45 @@ final class JoinCertain implements OfTask, ShouldQueue
         $joined = $task->done;
         foreach ($groups as $i => $group) {
             if (! TaskRun::isWanted($task->id)) {
-                TaskRun::end($task->id, 'cancelled', 'Cancelled. '.number_format($joined).' groups had been joined and stay so; undo them on the page of joined publications.', $joined);
+                TaskRun::end(
+                    $task->id,
+                    'cancelled',
+                    'Cancelled. '.
+                        number_format($joined).
+                        ' groups had been joined and stay so; undo them on the page of joined publications.',
+                    $joined,
+                );
 
                 return;
             }
-            $joined += $join->execute(User::query()->find($this->userId), $matching->review_id, $group['publications'], $this->stroke, $matching->id) === null ? 0 : 1;
+            $joined +=
+                $join->execute(
+                    User::query()->find($this->userId),
+                    $matching->review_id,
+                    $group['publications'],
+                    $this->stroke,
+                    $matching->id,
+                ) === null
+                    ? 0
+                    : 1;
             if ($i % 25 === 24) {
                 $task->update(['done' => $joined]);
             }
         }
-        TaskRun::end($task->id, 'done', 'Joined '.number_format($joined).' groups. Look at some of them; they can be undone.', $joined);
+        TaskRun::end(
+            $task->id,
+            'done',
+            'Joined '.number_format($joined).' groups. Look at some of them; they can be undone.',
+            $joined,
+        );
     }
 
     public function failed(): void
     {
-        TaskRun::end($this->taskId, 'failed', 'Stopped by an error of ours. What was joined stays joined; go on by joining the rest.');
+        TaskRun::end(
+            $this->taskId,
+            'failed',
+            'Stopped by an error of ours. What was joined stays joined; go on by joining the rest.',
+        );
     }
 }

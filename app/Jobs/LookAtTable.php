@@ -10,7 +10,10 @@ use App\Files\TablePreview;
 use App\Tasks\TaskRun;
 use WaryHeron\Core\Bibliography\Format\UnusableFile;
 
-/** Reads the first rows of a delivered table, for somebody to say what its columns hold, unless that is known of its source. */
+/**
+ * Reads the first rows of a delivered table, for somebody to say what its columns hold, unless that is known of its
+ * source.
+ */
 final class LookAtTable extends TaskSlice
 {
     public function handle(): void
@@ -21,7 +24,15 @@ final class LookAtTable extends TaskSlice
         }
         try {
             $asked = array_intersect_key($delivery->reading, ['delimiter' => '', 'encoding' => '']);
-            $remembered = $asked === [] ? RememberedReading::of($delivery->review, $delivery->source_name, StoredFile::of($delivery)->path, $delivery->format) : null;
+            $remembered =
+                $asked === []
+                    ? RememberedReading::of(
+                        $delivery->review,
+                        $delivery->source_name,
+                        StoredFile::of($delivery)->path,
+                        $delivery->format,
+                    )
+                    : null;
             $preview = $remembered === null ? TablePreview::of($delivery, $asked) : null;
         } catch (UnusableFile $unusable) {
             $delivery->update(['file_hash' => null]);

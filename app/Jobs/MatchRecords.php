@@ -18,7 +18,10 @@ use Illuminate\Support\Facades\DB;
 use WaryHeron\Core\Matching\Matcher;
 use WaryHeron\Core\Matching\Pair;
 
-/** Compares all records of a review and keeps the pairs that weigh something. It joins nothing; done again, it finds the same. */
+/**
+ * Compares all records of a review and keeps the pairs that weigh something. It joins nothing; done again, it finds the
+ * same.
+ */
 final class MatchRecords implements OfTask, ShouldQueue
 {
     use Dispatchable, InteractsWithQueue, Queueable;
@@ -57,26 +60,57 @@ final class MatchRecords implements OfTask, ShouldQueue
         }
         $matching->update(['state' => 'running']);
         $input = MatchInput::of($matching->review);
-        $result = (new Matcher($matching->review->matchSettings(), floor: self::FLOOR))->match($input->prints, $input->same, $input->different);
+        $result = (new Matcher($matching->review->matchSettings(), floor: self::FLOOR))->match(
+            $input->prints,
+            $input->same,
+            $input->different,
+        );
         $judge = $result->judge;
         $kept = DB::transaction(function () use ($matching, $result, $judge, $input): bool {
             if (Matching::query()->lockForUpdate()->find($matching->id)?->state !== 'running') {
                 return false; // cancelled on the way
             }
-            DB::table('match_pairs')->where('review_id', $matching->review_id)->where('matching_id', $matching->id)->delete();
+            DB::table('match_pairs')
+                ->where('review_id', $matching->review_id)
+                ->where('matching_id', $matching->id)
+                ->delete();
             foreach (array_chunk($result->pairs, 2000) as $pairs) {
-                Copy::into('match_pairs', ['matching_id', 'review_id', 'record_a', 'record_b', 'code', 'score', 'rarity', 'verdict'], array_map(fn (Pair $pair): array => [
-                    $matching->id, $matching->review_id, $result->prints[$pair->a]->key, $result->prints[$pair->b]->key, $pair->comparison->code,
-                    sprintf('%.4F', $pair->score), $pair->rarity === null ? null : sprintf('%.4F', $pair->rarity), $judge->nature($pair->comparison, $pair->rarity !== null)->value,
-                ], $pairs));
+                Copy::into(
+                    'match_pairs',
+                    ['matching_id', 'review_id', 'record_a', 'record_b', 'code', 'score', 'rarity', 'verdict'],
+                    array_map(
+                        fn (Pair $pair): array => [
+                            $matching->id,
+                            $matching->review_id,
+                            $result->prints[$pair->a]->key,
+                            $result->prints[$pair->b]->key,
+                            $pair->comparison->code,
+                            sprintf('%.4F', $pair->score),
+                            $pair->rarity === null ? null : sprintf('%.4F', $pair->rarity),
+                            $judge->nature($pair->comparison, $pair->rarity !== null)->value,
+                        ],
+                        $pairs,
+                    ),
+                );
             }
-            $matching->update(['state' => 'done', 'records' => count($input->prints), 'weights' => ['chances' => $judge->weights->chances, 'prior' => $judge->weights->prior], 'finished_at' => now()]);
+            $matching->update([
+                'state' => 'done',
+                'records' => count($input->prints),
+                'weights' => ['chances' => $judge->weights->chances, 'prior' => $judge->weights->prior],
+                'finished_at' => now(),
+            ]);
 
             return true;
         });
         if ($kept) {
             $count = count($input->prints);
-            TaskRun::end((string) $matching->task_id, 'done', 'Compared '.number_format($count).' records. None of these has been joined yet.', $count, $count);
+            TaskRun::end(
+                (string) $matching->task_id,
+                'done',
+                'Compared '.number_format($count).' records. None of these has been joined yet.',
+                $count,
+                $count,
+            );
         }
     }
 

@@ -32,6 +32,9 @@ final class ReadFullText implements ShouldQueue
     /** It stays, to be assigned by hand. */
     public function failed(): void
     {
-        FullText::query()->whereKey($this->fullTextId)->where('state', 'reading')->update(['state' => 'damaged']);
+        FullText::query()
+            ->whereKey($this->fullTextId)
+            ->where('state', 'reading')
+            ->update(['state' => 'damaged']);
     }
 }

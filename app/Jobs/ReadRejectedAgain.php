@@ -15,7 +15,10 @@ use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Bus\Dispatchable;
 use Illuminate\Foundation\Queue\Queueable;
 
-/** Tries all rejected records of a delivery once more as they stand, in slices of some seconds: what is read today may not have been then. */
+/**
+ * Tries all rejected records of a delivery once more as they stand, in slices of some seconds: what is read today may
+ * not have been then.
+ */
 final class ReadRejectedAgain implements OfTask, ShouldQueue
 {
     use Dispatchable, Queueable;
@@ -24,8 +27,12 @@ final class ReadRejectedAgain implements OfTask, ShouldQueue
 
     public int $tries = 20;
 
-    public function __construct(private readonly string $taskId, private readonly string $deliveryId, private readonly int $after = -1, private readonly int $taken = 0)
-    {
+    public function __construct(
+        private readonly string $taskId,
+        private readonly string $deliveryId,
+        private readonly int $after = -1,
+        private readonly int $taken = 0,
+    ) {
         $this->onQueue('files')->afterCommit();
     }
 
@@ -50,7 +57,15 @@ final class ReadRejectedAgain implements OfTask, ShouldQueue
         $delivery = Delivery::query()->findOrFail($this->deliveryId);
         [$after, $taken, $deadline] = [$this->after, $this->taken, microtime(true) + self::SECONDS];
         /** @var Rejection $rejection */
-        foreach ($delivery->rejections()->whereNull('mended_at')->where('position', '>', $after)->orderBy('position')->with('delivery')->lazyById(200, 'position') as $rejection) {
+        foreach (
+            $delivery
+                ->rejections()
+                ->whereNull('mended_at')
+                ->where('position', '>', $after)
+                ->orderBy('position')
+                ->with('delivery')
+                ->lazyById(200, 'position') as $rejection
+        ) {
             $taken += $mend->asItStands($task->user, $rejection) ? 1 : 0;
             $after = $rejection->position;
             if (microtime(true) > $deadline) {
@@ -70,7 +85,12 @@ final class ReadRejectedAgain implements OfTask, ShouldQueue
 
     private function goOn(Task $task, int $after, int $taken): void
     {
-        $task->update(['done' => Rejection::query()->where('delivery_id', $this->deliveryId)->where('position', '<=', $after)->count()]);
+        $task->update([
+            'done' => Rejection::query()
+                ->where('delivery_id', $this->deliveryId)
+                ->where('position', '<=', $after)
+                ->count(),
+        ]);
         TaskRun::layDown($task->id);
         if (TaskRun::isWanted($task->id)) {
             self::dispatch($task->id, $this->deliveryId, $after, $taken);
@@ -81,6 +101,8 @@ final class ReadRejectedAgain implements OfTask, ShouldQueue
 
     private static function told(int $taken): string
     {
-        return $taken === 0 ? 'None of them can be read as it stands; mend them one by one.' : 'Taken in: '.number_format($taken).'.';
+        return $taken === 0
+            ? 'None of them can be read as it stands; mend them one by one.'
+            : 'Taken in: '.number_format($taken).'.';
     }
 }

@@ -31,11 +31,13 @@ final class SendResetLink implements ShouldBeEncrypted, ShouldQueue
             return;
         }
         $token = Password::createToken($user);
-        Mail::to($user->email)->send(new PlainLetter('A new password for Wary Heron', [
-            "Hello {$user->name},",
-            'Somebody, we hope you, asked for a new password. To choose one, open this address within an hour:',
-            route('password.reset', ['token' => $token, 'email' => $user->email]),
-            'If it was not you, leave this unanswered; your password stays as it is.',
-        ]));
+        Mail::to($user->email)->send(
+            new PlainLetter('A new password for Wary Heron', [
+                "Hello {$user->name},",
+                'Somebody, we hope you, asked for a new password. To choose one, open this address within an hour:',
+                route('password.reset', ['token' => $token, 'email' => $user->email]),
+                'If it was not you, leave this unanswered; your password stays as it is.',
+            ]),
+        );
     }
 }

@@ -16,7 +16,8 @@ use Illuminate\Foundation\Bus\Dispatchable;
 use Illuminate\Queue\InteractsWithQueue;
 
 /**
- * Long work on a delivery, done in slices: each takes some seconds and queues the next, so that a worker killed at any moment
+ * Long work on a delivery, done in slices: each takes some seconds and queues the next, so that a worker killed at any
+ * moment
  * costs one batch that is then done again.
  */
 abstract class TaskSlice implements OfTask, ShouldQueue
@@ -63,11 +64,18 @@ abstract class TaskSlice implements OfTask, ShouldQueue
     {
         $delivery = Delivery::query()->find($this->deliveryId);
         if ($delivery?->isUnderWay() === true) {
-            $this->end($delivery, 'failed', 'Stopped by an error of ours, which is written down for whoever runs this. '.$this->keptBefore($delivery));
+            $this->end(
+                $delivery,
+                'failed',
+                'Stopped by an error of ours, which is written down for whoever runs this. '.
+                    $this->keptBefore($delivery),
+            );
         }
     }
 
-    /** Takes the work in hand; null where nothing is to be done, since it is over, was cancelled, or died here twice. */
+    /**
+     * Takes the work in hand; null where nothing is to be done, since it is over, was cancelled, or died here twice.
+     */
     protected function begin(): ?Delivery
     {
         $delivery = Delivery::query()->with('task')->find($this->deliveryId);
@@ -80,7 +88,11 @@ abstract class TaskSlice implements OfTask, ShouldQueue
             }
         } catch (DiedTwice) {
             $after = number_format($delivery->position);
-            $this->end($delivery, 'failed', DiedTwice::WHY." It had come to record {$after}. ".$this->keptBefore($delivery));
+            $this->end(
+                $delivery,
+                'failed',
+                DiedTwice::WHY." It had come to record {$after}. ".$this->keptBefore($delivery),
+            );
 
             return null;
         }
@@ -126,22 +138,39 @@ abstract class TaskSlice implements OfTask, ShouldQueue
 
     protected function outcome(Delivery $delivery): string
     {
-        return 'New publications: '.number_format($delivery->new).'. Already here: '.number_format($delivery->already_here).'. Rejected: '.number_format($delivery->rejected).'.';
+        return 'New publications: '.
+            number_format($delivery->new).
+            '. Already here: '.
+            number_format($delivery->already_here).
+            '. Rejected: '.
+            number_format($delivery->rejected).
+            '.';
     }
 
     /** Said once, though the work itself may notice later than whoever cancelled it. */
     public function end(Delivery $delivery, string $state, string $message): void
     {
         $known = $delivery->state === $state;
-        $delivery->update(['state' => $state, 'failure' => $state === 'done' ? '' : $message, 'finished_at' => $state === 'done' ? now() : null]);
-        TaskRun::end((string) $delivery->task_id, match ($state) {
-            'done' => 'done',
-            'stopped' => 'cancelled',
-            default => 'failed',
-        }, $message, $delivery->position);
+        $delivery->update([
+            'state' => $state,
+            'failure' => $state === 'done' ? '' : $message,
+            'finished_at' => $state === 'done' ? now() : null,
+        ]);
+        TaskRun::end(
+            (string) $delivery->task_id,
+            match ($state) {
+                'done' => 'done',
+                'stopped' => 'cancelled',
+                default => 'failed',
+            },
+            $message,
+            $delivery->position,
+        );
         if ($known) {
             return;
         }
-        app(WriteLog::class)($delivery->review_id, null, "delivery.{$state}", "The delivery from {$delivery->source_name} ended: {$message}", $delivery, $delivery->only('kept', 'rejected', 'already_here', 'new'));
+        app(
+            WriteLog::class,
+        )($delivery->review_id, null, "delivery.{$state}", "The delivery from {$delivery->source_name} ended: {$message}", $delivery, $delivery->only('kept', 'rejected', 'already_here', 'new'));
     }
 }

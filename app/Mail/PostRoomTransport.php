@@ -23,7 +23,7 @@ final class PostRoomTransport extends AbstractTransport
     protected function doSend(SentMessage $message): void
     {
         $original = $message->getOriginalMessage();
-        if (! $original instanceof \Symfony\Component\Mime\Message) {
+        if (! ($original instanceof \Symfony\Component\Mime\Message)) {
             throw new \LogicException('The post room takes composed messages only.');
         }
         $email = MessageConverter::toEmail($original);

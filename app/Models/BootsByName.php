@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-/** Eloquent looks some four hundred inherited methods of each model through for attributes, on each request; ours have none, and their traits are found by name. */
+/**
+ * Eloquent looks some four hundred inherited methods of each model through for attributes, on each request; ours have
+ * none, and their traits are found by name.
+ */
 trait BootsByName
 {
     protected static function bootTraits(): void

@@ -25,6 +25,10 @@ final class Criterion extends Model
 
     protected function casts(): array
     {
-        return ['retired_at' => 'immutable_datetime', 'reworded_at' => 'immutable_datetime', 'older_left_at' => 'immutable_datetime'];
+        return [
+            'retired_at' => 'immutable_datetime',
+            'reworded_at' => 'immutable_datetime',
+            'older_left_at' => 'immutable_datetime',
+        ];
     }
 }

@@ -27,7 +27,8 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property string $format
  * @property string $remarks
  * @property array{columns?: array<int, string>, delimiter?: string, encoding?: string} $reading
- * @property ?array{headings: list<string>, rows: list<list<string>>, guess: array<int, string>, delimiter: string, encoding: string} $preview of a table
+ * @property ?array{headings: list<string>, rows: list<list<string>>, guess: array<int, string>, delimiter: string,
+ *     encoding: string} $preview of a table
  * @property ?Carbon $withdrawn_at
  * @property ?string $query_sent
  * @property ?string $task_id
@@ -95,7 +96,14 @@ final class Delivery extends Model
 
     protected function casts(): array
     {
-        return ['only_new' => 'boolean', 'reading' => 'array', 'preview' => 'array', 'withdrawn_at' => 'immutable_datetime', 'searched_on' => 'immutable_date', 'finished_at' => 'immutable_datetime'];
+        return [
+            'only_new' => 'boolean',
+            'reading' => 'array',
+            'preview' => 'array',
+            'withdrawn_at' => 'immutable_datetime',
+            'searched_on' => 'immutable_date',
+            'finished_at' => 'immutable_datetime',
+        ];
     }
 
     /** Whether its work waits for a worker or has one. */

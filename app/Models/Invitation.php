@@ -41,6 +41,11 @@ final class Invitation extends Model
 
     protected function casts(): array
     {
-        return ['role' => Role::class, 'expires_at' => 'immutable_datetime', 'accepted_at' => 'immutable_datetime', 'withdrawn_at' => 'immutable_datetime'];
+        return [
+            'role' => Role::class,
+            'expires_at' => 'immutable_datetime',
+            'accepted_at' => 'immutable_datetime',
+            'withdrawn_at' => 'immutable_datetime',
+        ];
     }
 }

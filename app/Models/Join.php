@@ -32,6 +32,12 @@ final class Join extends Model
 
     protected function casts(): array
     {
-        return ['records' => 'array', 'chosen' => 'array', 'folded' => 'boolean', 'study_taken' => 'boolean', 'undone_at' => 'immutable_datetime'];
+        return [
+            'records' => 'array',
+            'chosen' => 'array',
+            'folded' => 'boolean',
+            'study_taken' => 'boolean',
+            'undone_at' => 'immutable_datetime',
+        ];
     }
 }

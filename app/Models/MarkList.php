@@ -33,7 +33,12 @@ final class MarkList extends Model
     /** @return list<string> */
     public function lines(): array
     {
-        return array_values(array_filter(array_map(trim(...), preg_split('/\R/u', $this->words) ?: []), fn (string $line): bool => $line !== ''));
+        return array_values(
+            array_filter(
+                array_map(trim(...), preg_split('/\R/u', $this->words) ?: []),
+                fn (string $line): bool => $line !== '',
+            ),
+        );
     }
 
     /** @return list<Node> */

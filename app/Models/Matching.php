@@ -38,7 +38,10 @@ final class Matching extends Model
 
     public function judge(?MatchSettings $settings = null): Judge
     {
-        $weights = $this->weights === null ? Weights::starting() : new Weights($this->weights['chances'], $this->weights['prior']);
+        $weights =
+            $this->weights === null
+                ? Weights::starting()
+                : new Weights($this->weights['chances'], $this->weights['prior']);
 
         return new Judge($weights, $settings ?? new MatchSettings(...$this->settings));
     }

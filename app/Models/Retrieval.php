@@ -27,6 +27,10 @@ final class Retrieval extends Model
 
     protected function casts(): array
     {
-        return ['state' => RetrievalState::class, 'dated' => 'immutable_date', 'locker_asked_at' => 'immutable_datetime'];
+        return [
+            'state' => RetrievalState::class,
+            'dated' => 'immutable_date',
+            'locker_asked_at' => 'immutable_datetime',
+        ];
     }
 }

@@ -205,7 +205,7 @@ final class Review extends Model
 
     public function matchSettings(): MatchSettings
     {
-        return $this->match_settings === null ? new MatchSettings : new MatchSettings(...$this->match_settings);
+        return $this->match_settings === null ? new MatchSettings() : new MatchSettings(...$this->match_settings);
     }
 
     protected function casts(): array

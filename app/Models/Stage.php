@@ -40,7 +40,16 @@ final class Stage extends Model
     protected $table = 'stages';
 
     /** What each setting is called where it is changed. */
-    public const RULES = ['required_decisions', 'unsure_includes', 'reason_required', 'reasons_must_agree', 'settled_by', 'names_hidden', 'work', 'criteria'];
+    public const RULES = [
+        'required_decisions',
+        'unsure_includes',
+        'reason_required',
+        'reasons_must_agree',
+        'settled_by',
+        'names_hidden',
+        'work',
+        'criteria',
+    ];
 
     /** @return BelongsTo<Review, $this> */
     public function review(): BelongsTo
@@ -50,7 +59,12 @@ final class Stage extends Model
 
     public function rule(): StageRule
     {
-        return new StageRule($this->required_decisions, $this->unsure_includes, $this->reasons_must_agree, $this->closed_at !== null);
+        return new StageRule(
+            $this->required_decisions,
+            $this->unsure_includes,
+            $this->reasons_must_agree,
+            $this->closed_at !== null,
+        );
     }
 
     /** Whoever excludes in full text names the one main reason (PRISMA 2020, item 16b). */
@@ -65,19 +79,39 @@ final class Stage extends Model
         $all = $this->review->criteria()->whereNull('retired_at')->get();
         $places = $this->criteria === null ? null : array_flip($this->criteria);
 
-        return $places === null ? $all : $all->filter(fn (Criterion $c): bool => isset($places[$c->id]))->sortBy(fn (Criterion $c): int => $places[$c->id])->values();
+        return $places === null
+            ? $all
+            : $all
+                ->filter(fn (Criterion $c): bool => isset($places[$c->id]))
+                ->sortBy(fn (Criterion $c): int => $places[$c->id])
+                ->values();
     }
 
-    /** @return array<string, int> the place of every criterion that a decision may name, by its id: this stage's own first */
+    /**
+     * @return array<string, int> the place of every criterion that a decision may name, by its id: this stage's own
+     *     first
+     */
     public function places(): array
     {
         $protocol = $this->review->criteria()->pluck('id')->all();
 
-        return array_flip(array_values(array_unique([...($this->criteria ?? []), ...$protocol])));
+        return array_flip(array_values(array_unique([...$this->criteria ?? [], ...$protocol])));
     }
 
     protected function casts(): array
     {
-        return ['purpose' => StagePurpose::class, 'reading_order' => ReadingOrder::class, 'ranked' => 'boolean', 'after_titles' => 'boolean', 'settled_by' => Settler::class, 'criteria' => 'array', 'closed_at' => 'immutable_datetime', 'unsure_includes' => 'boolean', 'reason_required' => 'boolean', 'reasons_must_agree' => 'boolean', 'names_hidden' => 'boolean'];
+        return [
+            'purpose' => StagePurpose::class,
+            'reading_order' => ReadingOrder::class,
+            'ranked' => 'boolean',
+            'after_titles' => 'boolean',
+            'settled_by' => Settler::class,
+            'criteria' => 'array',
+            'closed_at' => 'immutable_datetime',
+            'unsure_includes' => 'boolean',
+            'reason_required' => 'boolean',
+            'reasons_must_agree' => 'boolean',
+            'names_hidden' => 'boolean',
+        ];
     }
 }

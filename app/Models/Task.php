@@ -47,6 +47,11 @@ final class Task extends Model
 
     protected function casts(): array
     {
-        return ['cancel_requested_at' => 'immutable_datetime', 'started_at' => 'immutable_datetime', 'finished_at' => 'immutable_datetime', 'seen_at' => 'immutable_datetime'];
+        return [
+            'cancel_requested_at' => 'immutable_datetime',
+            'started_at' => 'immutable_datetime',
+            'finished_at' => 'immutable_datetime',
+            'seen_at' => 'immutable_datetime',
+        ];
     }
 }

@@ -43,13 +43,18 @@ final class User extends Authenticatable
 
     public static function withAddress(string $email): ?self
     {
-        return self::query()->whereRaw('lower(email) = ?', [mb_strtolower($email)])->first();
+        return self::query()
+            ->whereRaw('lower(email) = ?', [mb_strtolower($email)])
+            ->first();
     }
 
     public function roleIn(Review $review): ?Role
     {
         if (! array_key_exists($review->id, $this->roles)) {
-            $this->roles[$review->id] = Membership::query()->where('review_id', $review->id)->where('user_id', $this->id)->first()?->role;
+            $this->roles[$review->id] = Membership::query()
+                ->where('review_id', $review->id)
+                ->where('user_id', $this->id)
+                ->first()?->role;
         }
 
         return $this->roles[$review->id];
@@ -63,8 +68,16 @@ final class User extends Authenticatable
     public function opens(string $reviewId): Review
     {
         /** @var Review $review */
-        $review = Review::query()->select(['reviews.*', 'memberships.role AS role_of_reader'])->where('reviews.id', $reviewId)
-            ->leftJoin('memberships', fn (JoinClause $mine) => $mine->on('memberships.review_id', '=', 'reviews.id')->where('memberships.user_id', $this->id))->firstOrFail();
+        $review = Review::query()
+            ->select(['reviews.*', 'memberships.role AS role_of_reader'])
+            ->where('reviews.id', $reviewId)
+            ->leftJoin(
+                'memberships',
+                fn (JoinClause $mine) => $mine
+                    ->on('memberships.review_id', '=', 'reviews.id')
+                    ->where('memberships.user_id', $this->id),
+            )
+            ->firstOrFail();
         $role = $review->getAttribute('role_of_reader');
         $this->roles[$review->id] = $role === null ? null : Role::from($role);
         $review->offsetUnset('role_of_reader');

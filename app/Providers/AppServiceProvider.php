@@ -45,9 +45,12 @@ final class AppServiceProvider extends ServiceProvider
     public function register(): void
     {
         if (PHP_SAPI === 'fpm-fcgi') {
-            // a new connection costs more than most pages; not in the configuration, which is cached from the command line
+            // a new connection costs more than most pages; not in the configuration, which is cached from the command
+            // line
             config([
-                'database.connections.pgsql.options' => config('database.connections.pgsql.options') + [\PDO::ATTR_PERSISTENT => true],
+                'database.connections.pgsql.options' => config('database.connections.pgsql.options') + [
+                    \PDO::ATTR_PERSISTENT => true,
+                ],
                 // a page that asks for more than this would hold a process that others wait for
                 'database.connections.pgsql.server_options' => ['statement_timeout' => self::PAGE_MILLISECONDS],
             ]);
@@ -64,16 +67,36 @@ final class AppServiceProvider extends ServiceProvider
         Event::listen([MigrationsEnded::class, NoPendingMigrations::class], fn () => Grants::give());
         Model::unguard();
         Model::shouldBeStrict($this->app->environment('production') === false);
-        Session::extend('database', fn (Application $app): SessionRows => new SessionRows($app->make('db')->connection(config('session.connection')), config('session.table'), config('session.lifetime'), $app));
-        Mail::extend('post-room', fn (): PostRoomTransport => new PostRoomTransport);
-        Route::bind('review', fn (string $id): Review => ($reader = Auth::user()) instanceof User && Str::isUlid($id) ? $reader->opens($id) : throw (new ModelNotFoundException)->setModel(Review::class, [$id]));
+        Session::extend(
+            'database',
+            fn (Application $app): SessionRows => new SessionRows(
+                $app->make('db')->connection(config('session.connection')),
+                config('session.table'),
+                config('session.lifetime'),
+                $app,
+            ),
+        );
+        Mail::extend('post-room', fn (): PostRoomTransport => new PostRoomTransport());
+        Route::bind(
+            'review',
+            fn (string $id): Review => ($reader = Auth::user()) instanceof User && Str::isUlid($id)
+                ? $reader->opens($id)
+                : throw (new ModelNotFoundException())->setModel(Review::class, [$id]),
+        );
         Gate::define('see-design', fn (?object $user): bool => app()->environment('production') === false);
         Queue::addConnector('database', fn (): FairConnector => new FairConnector($this->app->make('db')));
-        Queue::createPayloadUsing(fn (?string $connection, ?string $queue, array $payload): array => ($job = $payload['data']['command'] ?? null) instanceof OfTask ? ['task' => $job->taskId()] : []);
+        Queue::createPayloadUsing(
+            fn (?string $connection, ?string $queue, array $payload): array => ($job =
+                $payload['data']['command'] ?? null) instanceof OfTask
+                ? ['task' => $job->taskId()]
+                : [],
+        );
         $this->limits();
     }
 
-    /** By person, account or link: a whole department comes from one address, and none of it may lock the others out. */
+    /**
+     * By person, account or link: a whole department comes from one address, and none of it may lock the others out.
+     */
     private function limits(): void
     {
         $who = fn (Request $request): string => $request->user()?->getAuthIdentifier() ?? (string) $request->ip();
@@ -84,14 +107,21 @@ final class AppServiceProvider extends ServiceProvider
                 Limit::perMinutes(15, 40)->by($account($request)),
                 Limit::perMinute(300)->by((string) $request->ip()),
             ],
-            'reset-link' => fn (Request $request): array => [Limit::perMinutes(10, 3)->by($account($request)), Limit::perMinute(60)->by((string) $request->ip())],
-            'link' => fn (Request $request): Limit => Limit::perMinute(12)->by(hash('sha256', is_string($token = $request->route('token')) ? $token : Input::text($request, 'token'))),
+            'reset-link' => fn (Request $request): array => [
+                Limit::perMinutes(10, 3)->by($account($request)),
+                Limit::perMinute(60)->by((string) $request->ip()),
+            ],
+            'link' => fn (Request $request): Limit => Limit::perMinute(12)->by(
+                hash('sha256', is_string($token = $request->route('token')) ? $token : Input::text($request, 'token')),
+            ),
             'own-password' => fn (Request $request): Limit => Limit::perMinute(6)->by($who($request)),
             'invite' => fn (Request $request): Limit => Limit::perMinute(30)->by($who($request)),
             // what costs seconds, a database elsewhere or the worker: more than hands can ask for
             'typing' => fn (Request $request): Limit => Limit::perMinute(300)->by($who($request)),
             'dear' => fn (Request $request): Limit => Limit::perMinute(120)->by($who($request)),
-            'query' => fn (Request $request): Limit => Input::text($request, 'q') === '' ? Limit::none() : Limit::perMinute(120)->by($who($request)),
+            'query' => fn (Request $request): Limit => Input::text($request, 'q') === ''
+                ? Limit::none()
+                : Limit::perMinute(120)->by($who($request)),
             'upload' => fn (Request $request): Limit => Limit::perMinute(600)->by($who($request)),
         ];
         foreach ($limits as $name => $limit) {

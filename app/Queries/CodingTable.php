@@ -27,12 +27,19 @@ final readonly class CodingTable
     public static function of(Review $review): self
     {
         $codes = $review->codes()->whereNull('retired_at')->get();
-        $publications = DB::table('items')->join('publications', 'publications.id', '=', 'items.publication_id')
-            ->where('items.review_id', $review->id)->where('items.stage_id', $review->lastStage()->id)->where('items.state', ItemState::Included->value)
-            ->orderBy('publications.first_author')->orderBy('publications.year')->orderBy('publications.id')
+        $publications = DB::table('items')
+            ->join('publications', 'publications.id', '=', 'items.publication_id')
+            ->where('items.review_id', $review->id)
+            ->where('items.stage_id', $review->lastStage()->id)
+            ->where('items.state', ItemState::Included->value)
+            ->orderBy('publications.first_author')
+            ->orderBy('publications.year')
+            ->orderBy('publications.id')
             ->get(['publications.id', 'title', 'authors', 'first_author', 'year', 'journal', 'doi']);
         $answers = [];
-        foreach (Answer::query()->where('review_id', $review->id)->whereNull('superseded_at')->whereNotNull('value')->get() as $answer) {
+        foreach (
+            Answer::query()->where('review_id', $review->id)->whereNull('superseded_at')->whereNotNull('value')->get() as $answer
+        ) {
             $answers[$answer->publication_id][$answer->code_id] = $answer;
         }
 

@@ -22,7 +22,10 @@ final class Compiler
 
     public function translation(Review $review, string $source): Translation
     {
-        return $this->translations["{$review->id}/{$source}"] ??= new Translation($this->sources->dialect($source), Headings::ofSource($source, $review));
+        return $this->translations["{$review->id}/{$source}"] ??= new Translation(
+            $this->sources->dialect($source),
+            Headings::ofSource($source, $review),
+        );
     }
 
     public function compile(Review $review, string $source, Node $node): Compiled

@@ -16,8 +16,20 @@ final class GroupTitles
      */
     public static function of(Review $review, array $groups): array
     {
-        $rows = DB::table('publications')->where('review_id', $review->id)->whereIn('id', array_merge(...array_column($groups, 'publications')))->get(['id', 'title', 'authors', 'year', 'journal', 'place', 'doi'])->keyBy('id');
+        $rows = DB::table('publications')
+            ->where('review_id', $review->id)
+            ->whereIn('id', array_merge(...array_column($groups, 'publications')))
+            ->get(['id', 'title', 'authors', 'year', 'journal', 'place', 'doi'])
+            ->keyBy('id');
 
-        return array_map(fn (array $group): array => ['score' => $group['score'], 'publications' => array_values(array_filter(array_map(fn (string $id): ?\stdClass => $rows[$id] ?? null, $group['publications'])))], $groups);
+        return array_map(
+            fn (array $group): array => [
+                'score' => $group['score'],
+                'publications' => array_values(
+                    array_filter(array_map(fn (string $id): ?\stdClass => $rows[$id] ?? null, $group['publications'])),
+                ),
+            ],
+            $groups,
+        );
     }
 }

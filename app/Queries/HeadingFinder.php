@@ -23,7 +23,9 @@ use WaryHeron\Core\Search\Text\Words;
 use WaryHeron\Core\Vocabulary\Offer;
 use WaryHeron\Core\Vocabulary\Why;
 
-/** From a typed word to headings, with their reasons, their counts, and a warning where the word means several things. */
+/**
+ * From a typed word to headings, with their reasons, their counts, and a warning where the word means several things.
+ */
 final readonly class HeadingFinder
 {
     private const OFFERS = 12;
@@ -35,7 +37,10 @@ final readonly class HeadingFinder
     /** Headings of the sample that are counted. */
     private const TALLIED = 10;
 
-    /** A heading is told of where such a share of the records with the word carry it, so many times oftener than all records do. */
+    /**
+     * A heading is told of where such a share of the records with the word carry it, so many times oftener than all
+     * records do.
+     */
     private const CARRIED = 0.08;
 
     private const LIFT = 2.5;
@@ -46,7 +51,10 @@ final readonly class HeadingFinder
     {
     }
 
-    /** @return array{offers: list<array{label: string, reason: string, note: string, names: list<string>, own: ?int, exploded: ?int}>, caution: list<array{label: string, own: ?int}>, failure: string} */
+    /**
+     * @return array{offers: list<array{label: string, reason: string, note: string, names: list<string>, own: ?int,
+     *     exploded: ?int}>, caution: list<array{label: string, own: ?int}>, failure: string}
+     */
     public function find(Review $review, Headings $headings, string $typed): array
     {
         $offers = $headings->offers($typed);
@@ -56,7 +64,16 @@ final readonly class HeadingFinder
         $carried = [];
         if ($source !== null) {
             try {
-                $carried = $this->carried($review, $headings, $source, $typed, array_map(fn (Offer $offer): string => $offer->concept->label, array_slice($offers, 0, self::OFFERS)));
+                $carried = $this->carried(
+                    $review,
+                    $headings,
+                    $source,
+                    $typed,
+                    array_map(
+                        fn (Offer $offer): string => $offer->concept->label,
+                        array_slice($offers, 0, self::OFFERS),
+                    ),
+                );
             } catch (SourceFailed $failed) {
                 $failure = $failed->getMessage();
             }
@@ -65,23 +82,53 @@ final readonly class HeadingFinder
         $weak = array_filter($offers, fn (Offer $offer): bool => $offer->why->rank() > Why::Stem->rank());
         $rows = [];
         foreach (array_slice($strong, 0, self::OFFERS) as $offer) {
-            $rows[$offer->concept->label] = ['label' => $offer->concept->label, 'reason' => $offer->reason($typed), 'note' => $offer->concept->scopeNote, 'names' => $offer->concept->alternatives];
+            $rows[$offer->concept->label] = [
+                'label' => $offer->concept->label,
+                'reason' => $offer->reason($typed),
+                'note' => $offer->concept->scopeNote,
+                'names' => $offer->concept->alternatives,
+            ];
         }
         foreach ($carried as $label => $reason) {
             $concept = $headings->labelled($label);
             if ($concept !== null) {
-                $rows[$concept->label] ??= ['label' => $concept->label, 'reason' => $reason, 'note' => $concept->scopeNote, 'names' => $concept->alternatives];
-                $rows[$concept->label]['reason'] = $rows[$concept->label]['reason'] === $reason ? $reason : "{$rows[$concept->label]['reason']}; {$reason}";
+                $rows[$concept->label] ??= [
+                    'label' => $concept->label,
+                    'reason' => $reason,
+                    'note' => $concept->scopeNote,
+                    'names' => $concept->alternatives,
+                ];
+                $rows[$concept->label]['reason'] =
+                    $rows[$concept->label]['reason'] === $reason
+                        ? $reason
+                        : "{$rows[$concept->label]['reason']}; {$reason}";
             }
         }
         foreach (array_slice($weak, 0, max(0, self::OFFERS - count($rows))) as $offer) {
-            $rows[$offer->concept->label] ??= ['label' => $offer->concept->label, 'reason' => $offer->reason($typed), 'note' => $offer->concept->scopeNote, 'names' => $offer->concept->alternatives];
+            $rows[$offer->concept->label] ??= [
+                'label' => $offer->concept->label,
+                'reason' => $offer->reason($typed),
+                'note' => $offer->concept->scopeNote,
+                'names' => $offer->concept->alternatives,
+            ];
         }
-        $counts = $this->headingCounts($review, $source, [...array_keys($rows), ...array_map(fn (Offer $offer): string => $offer->concept->label, $caution)]);
+        $counts = $this->headingCounts($review, $source, [
+            ...array_keys($rows),
+            ...array_map(fn (Offer $offer): string => $offer->concept->label, $caution),
+        ]);
 
         return [
-            'offers' => array_map(fn (array $row): array => $row + ($counts[$row['label']] ?? ['own' => null, 'exploded' => null]), array_values($rows)),
-            'caution' => array_map(fn (Offer $offer): array => ['label' => $offer->concept->label, 'own' => $counts[$offer->concept->label]['own'] ?? null], $caution),
+            'offers' => array_map(
+                fn (array $row): array => $row + ($counts[$row['label']] ?? ['own' => null, 'exploded' => null]),
+                array_values($rows),
+            ),
+            'caution' => array_map(
+                fn (Offer $offer): array => [
+                    'label' => $offer->concept->label,
+                    'own' => $counts[$offer->concept->label]['own'] ?? null,
+                ],
+                $caution,
+            ),
             'failure' => $failure,
         ];
     }
@@ -99,7 +146,10 @@ final readonly class HeadingFinder
         }
         $texts = [];
         foreach (array_unique($labels) as $label) {
-            $texts[$label] = [$this->compiler->compile($review, $source, new Heading($label))->text, $this->compiler->compile($review, $source, new Heading($label, true))->text];
+            $texts[$label] = [
+                $this->compiler->compile($review, $source, new Heading($label))->text,
+                $this->compiler->compile($review, $source, new Heading($label, true))->text,
+            ];
         }
         try {
             $counts = $this->counts->of($source, array_merge(...array_values($texts)), self::SECONDS);
@@ -108,7 +158,10 @@ final readonly class HeadingFinder
         }
         $number = fn (string $text): ?int => is_int($counts[$text] ?? null) ? $counts[$text] : null;
 
-        return array_map(fn (array $both): array => ['own' => $number($both[0]), 'exploded' => $number($both[1])], $texts);
+        return array_map(
+            fn (array $both): array => ['own' => $number($both[0]), 'exploded' => $number($both[1])],
+            $texts,
+        );
     }
 
     /**
@@ -138,7 +191,9 @@ final readonly class HeadingFinder
         }
         arsort($tally);
         $often = array_slice(array_map(strval(...), array_keys($tally)), 0, self::TALLIED);
-        $labels = array_values(array_filter(array_unique([...$often, ...array_slice($offered, 0, 5)]), $headings->has(...)));
+        $labels = array_values(
+            array_filter(array_unique([...$often, ...array_slice($offered, 0, 5)]), $headings->has(...)),
+        );
         $texts = ['' => $compile(Limit::years(1000, 2999))];
         foreach ($labels as $label) {
             $texts["own/{$label}"] = $compile(new Heading($label));
@@ -158,8 +213,9 @@ final readonly class HeadingFinder
         arsort($weights);
         $reasons = [];
         foreach (array_keys(array_slice($weights, 0, self::MOST_CARRIED, true)) as $label) {
-            $percent = round(100 * (int) $of("both/{$label}") / $page->total);
-            $reasons[$label] = 'of '.number_format($page->total)." records with “{$typed}” in the title, {$percent} % carry it";
+            $percent = round((100 * (int) $of("both/{$label}")) / $page->total);
+            $reasons[$label] =
+                'of '.number_format($page->total)." records with “{$typed}” in the title, {$percent} % carry it";
         }
 
         return $reasons;

@@ -19,7 +19,8 @@ use WaryHeron\Core\Vocabulary\Offer;
 /**
  * One thesaurus as a review sees it: what its headings are, and which of them stand for headings of another one.
  *
- * @phpstan-type Row object{number: int, label: string, uri: string, alternatives: string, scope_note: string, definition: string, change_notes: string, qualifiers: string, broader: string, related: string, tops: string}
+ * @phpstan-type Row object{number: int, label: string, uri: string, alternatives: string, scope_note: string,
+ *     definition: string, change_notes: string, qualifiers: string, broader: string, related: string, tops: string}
  */
 final class Headings implements TargetHeadings
 {
@@ -47,7 +48,11 @@ final class Headings implements TargetHeadings
     public static function schemes(Review $review): \Illuminate\Database\Eloquent\Collection
     {
         /** @var \Illuminate\Database\Eloquent\Collection<int, Scheme> */
-        return Scheme::query()->where(fn ($query) => $query->whereNull('review_id')->orWhere('review_id', $review->id))->orderBy('added_at')->orderBy('title')->get();
+        return Scheme::query()
+            ->where(fn ($query) => $query->whereNull('review_id')->orWhere('review_id', $review->id))
+            ->orderBy('added_at')
+            ->orderBy('title')
+            ->get();
     }
 
     public function has(string $label): bool
@@ -57,7 +62,12 @@ final class Headings implements TargetHeadings
 
     public function confirmed(string $label): array
     {
-        $this->confirmed ??= DB::table('heading_mappings')->where('review_id', $this->review->id)->where('scheme_id', $this->scheme->id)->where('is_confirmed', true)->orderBy('ruled_at')->get(['label', 'stands_for'])
+        $this->confirmed ??= DB::table('heading_mappings')
+            ->where('review_id', $this->review->id)
+            ->where('scheme_id', $this->scheme->id)
+            ->where('is_confirmed', true)
+            ->orderBy('ruled_at')
+            ->get(['label', 'stands_for'])
             ->reduce(function (array $by, object $one): array {
                 $by[mb_strtolower($one->label)][] = $one->stands_for;
 
@@ -67,20 +77,34 @@ final class Headings implements TargetHeadings
         return array_values(array_filter($this->confirmed[mb_strtolower($label)] ?? [], $this->has(...)));
     }
 
-    /** Headings here that share a name with it, or of whose names it is part; those ruled out by a person are left out. */
+    /**
+     * Headings here that share a name with it, or of whose names it is part; those ruled out by a person are left out.
+     */
     public function candidates(string $label): array
     {
         $names = [ConceptScheme::folded($label)];
         foreach (self::schemes($this->review) as $other) {
             if ($other->id !== $this->scheme->id) {
                 $row = (new self($other, $this->review))->row($label);
-                $names = [...$names, ...($row === null ? [] : array_map(ConceptScheme::folded(...), json_decode($row->alternatives, true)))];
+                $names = [
+                    ...$names,
+                    ...$row === null
+                        ? []
+                        : array_map(ConceptScheme::folded(...), json_decode($row->alternatives, true)),
+                ];
             }
         }
         $names = array_values(array_unique($names));
-        $sharing = $this->table()->whereRaw('names && ?::text[]', [self::array($names)])
-            ->orderByRaw('array_position(?::text[], folded) NULLS LAST, label', [self::array($names)])->limit(6)->pluck('label')->all();
-        $offered = array_map(fn (Offer $offer): string => $offer->concept->label, array_slice($this->offers($label), 0, 4));
+        $sharing = $this->table()
+            ->whereRaw('names && ?::text[]', [self::array($names)])
+            ->orderByRaw('array_position(?::text[], folded) NULLS LAST, label', [self::array($names)])
+            ->limit(6)
+            ->pluck('label')
+            ->all();
+        $offered = array_map(
+            fn (Offer $offer): string => $offer->concept->label,
+            array_slice($this->offers($label), 0, 4),
+        );
 
         /** @var list<string> */
         return array_values(array_diff(array_unique([...$sharing, ...$offered]), $this->refused($label)));
@@ -90,8 +114,14 @@ final class Headings implements TargetHeadings
     public function refused(string $label): array
     {
         /** @var list<string> */
-        return DB::table('heading_mappings')->where('review_id', $this->review->id)->where('scheme_id', $this->scheme->id)
-            ->where('label', $label)->where('is_confirmed', false)->orderBy('stands_for')->pluck('stands_for')->all();
+        return DB::table('heading_mappings')
+            ->where('review_id', $this->review->id)
+            ->where('scheme_id', $this->scheme->id)
+            ->where('label', $label)
+            ->where('is_confirmed', false)
+            ->orderBy('stands_for')
+            ->pluck('stands_for')
+            ->all();
     }
 
     public function narrower(string $label): array
@@ -99,7 +129,12 @@ final class Headings implements TargetHeadings
         $row = $this->row($label);
 
         /** @var list<string> */
-        return $row === null ? [] : $this->below([$row->number])->orderBy('label')->pluck('label')->all();
+        return $row === null
+            ? []
+            : $this->below([$row->number])
+                ->orderBy('label')
+                ->pluck('label')
+                ->all();
     }
 
     public function broughtAlong(string $label, string $chosen): array
@@ -111,7 +146,10 @@ final class Headings implements TargetHeadings
         foreach (self::schemes($this->review) as $other) {
             $home = $other->id === $this->scheme->id ? null : new self($other, $this->review);
             foreach ($home?->branch($chosen) ?? [] as $row) {
-                $known = [...$known, ...array_map(ConceptScheme::folded(...), [$row->label, ...json_decode($row->alternatives, true)])];
+                $known = [
+                    ...$known,
+                    ...array_map(ConceptScheme::folded(...), [$row->label, ...json_decode($row->alternatives, true)]),
+                ];
             }
         }
         if ($known === []) {
@@ -121,7 +159,7 @@ final class Headings implements TargetHeadings
         $extra = [];
         foreach (array_slice($this->branch($label), 1) as $row) {
             $names = array_map(ConceptScheme::folded(...), [$row->label, ...json_decode($row->alternatives, true)]);
-            array_filter($names, fn (string $name): bool => isset($known[$name])) === [] && $extra[] = $row->label;
+            array_filter($names, fn (string $name): bool => isset($known[$name])) === [] && ($extra[] = $row->label);
         }
 
         return $extra;
@@ -134,8 +172,17 @@ final class Headings implements TargetHeadings
         if ($words === []) {
             return [];
         }
-        $query = implode(' & ', array_map(fn (string $word): string => "'".HeadingLookup::stem($word)."':*", $words));
-        $rows = $this->table()->whereRaw('words @@ ?::tsquery', [$query])->orderByRaw('words @@ ?::tsquery DESC, length(label)', [implode(' & ', array_map(fn (string $word): string => "'{$word}':A", $words))])->limit(self::CANDIDATES)->get();
+        $query = implode(
+            ' & ',
+            array_map(fn (string $word): string => "'".HeadingLookup::stem($word)."':*", $words),
+        );
+        $rows = $this->table()
+            ->whereRaw('words @@ ?::tsquery', [$query])
+            ->orderByRaw('words @@ ?::tsquery DESC, length(label)', [
+                implode(' & ', array_map(fn (string $word): string => "'{$word}':A", $words)),
+            ])
+            ->limit(self::CANDIDATES)
+            ->get();
 
         return HeadingLookup::rank($typed, $rows->map(self::concept(...))->all());
     }
@@ -148,7 +195,11 @@ final class Headings implements TargetHeadings
             return [];
         }
         $query = implode(' & ', array_map(fn (string $word): string => "'{$word}':*", $words));
-        $rows = $this->table()->whereRaw('words @@ ?::tsquery', [$query])->orderByRaw('length(label)')->limit(self::CANDIDATES)->get();
+        $rows = $this->table()
+            ->whereRaw('words @@ ?::tsquery', [$query])
+            ->orderByRaw('length(label)')
+            ->limit(self::CANDIDATES)
+            ->get();
 
         return HeadingLookup::completing($typed, $rows->map(self::concept(...))->all());
     }
@@ -181,11 +232,20 @@ final class Headings implements TargetHeadings
             return [];
         }
 
-        return [$row, ...array_values(DB::select(<<<'SQL'
-            WITH RECURSIVE branch(number) AS (
-                SELECT ?::integer UNION SELECT c.number FROM branch b JOIN scheme_concepts c ON c.scheme_id = ? AND c.broader @> ARRAY[b.number]
-            ) SELECT c.* FROM branch b JOIN scheme_concepts c ON c.scheme_id = ? AND c.number = b.number WHERE c.number <> ? ORDER BY c.label
-            SQL, [$row->number, $this->scheme->id, $this->scheme->id, $row->number]))];
+        return [
+            $row,
+            ...array_values(
+                DB::select(
+                    <<<'SQL'
+                    WITH RECURSIVE branch(number) AS (
+                        SELECT ?::integer UNION SELECT c.number FROM branch b JOIN scheme_concepts c ON c.scheme_id = ? AND c.broader @> ARRAY[b.number]
+                    ) SELECT c.* FROM branch b JOIN scheme_concepts c ON c.scheme_id = ? AND c.number = b.number WHERE c.number <> ? ORDER BY c.label
+                    SQL
+                    ,
+                    [$row->number, $this->scheme->id, $this->scheme->id, $row->number],
+                ),
+            ),
+        ];
     }
 
     /** @return list<list<string>> every way down to the heading, from a top */
@@ -195,13 +255,17 @@ final class Headings implements TargetHeadings
         if ($row === null) {
             return [];
         }
-        $paths = DB::select(<<<'SQL'
+        $paths = DB::select(
+            <<<'SQL'
             WITH RECURSIVE up(number, path) AS (
                 SELECT ?::integer, ARRAY[?::text]
                 UNION ALL SELECT p.number, p.label || up.path FROM up JOIN scheme_concepts c ON c.scheme_id = ? AND c.number = up.number CROSS JOIN LATERAL unnest(c.broader) AS b JOIN scheme_concepts p ON p.scheme_id = ? AND p.number = b
                 WHERE cardinality(up.path) < 30
             ) SELECT to_json(path) AS path FROM up JOIN scheme_concepts c ON c.scheme_id = ? AND c.number = up.number WHERE c.broader = '{}' ORDER BY up.path LIMIT 12
-            SQL, [$row->number, $row->label, $this->scheme->id, $this->scheme->id, $this->scheme->id]);
+            SQL
+            ,
+            [$row->number, $row->label, $this->scheme->id, $this->scheme->id, $this->scheme->id],
+        );
 
         /** @var list<list<string>> */
         return array_map(fn (\stdClass $one): array => json_decode($one->path, true), array_values($paths));
@@ -210,7 +274,12 @@ final class Headings implements TargetHeadings
     /** @return list<\stdClass> the tops, with whether anything is below them */
     public function tops(): array
     {
-        return array_values($this->withBelow($this->table()->where('broader', '{}'))->orderBy('label')->get()->all());
+        return array_values(
+            $this->withBelow($this->table()->where('broader', '{}'))
+                ->orderBy('label')
+                ->get()
+                ->all(),
+        );
     }
 
     /** @return list<\stdClass> those right below, with whether anything is below them */
@@ -218,7 +287,9 @@ final class Headings implements TargetHeadings
     {
         $row = $this->row($label);
 
-        return $row === null ? [] : array_values($this->withBelow($this->below([$row->number]))->orderBy('label')->get()->all());
+        return $row === null
+            ? []
+            : array_values($this->withBelow($this->below([$row->number]))->orderBy('label')->get()->all());
     }
 
     /** @return list<string> */
@@ -227,7 +298,9 @@ final class Headings implements TargetHeadings
         $row = $this->row($label);
 
         /** @var list<string> */
-        return $row === null ? [] : $this->table()->whereIn('number', self::numbers($row->related))->orderBy('label')->pluck('label')->all();
+        return $row === null
+            ? []
+            : $this->table()->whereIn('number', self::numbers($row->related))->orderBy('label')->pluck('label')->all();
     }
 
     /**
@@ -238,14 +311,21 @@ final class Headings implements TargetHeadings
      */
     public function placed(array $names): array
     {
-        $rows = $names === [] ? [] : DB::select(<<<'SQL'
-            WITH RECURSIVE hit AS (SELECT number, label, names FROM scheme_concepts WHERE scheme_id = ? AND names && ?::text[]),
-            up(number, above) AS (
-                SELECT number, number FROM hit
-                UNION SELECT up.number, b FROM up JOIN scheme_concepts c ON c.scheme_id = ? AND c.number = up.above CROSS JOIN LATERAL unnest(c.broader) AS b
-            ) SELECT hit.label, to_json(hit.names) AS names, json_agg(p.label) AS above FROM hit JOIN up ON up.number = hit.number
-            JOIN scheme_concepts p ON p.scheme_id = ? AND p.number = up.above GROUP BY hit.number, hit.label, hit.names ORDER BY hit.label
-            SQL, [$this->scheme->id, self::array($names), $this->scheme->id, $this->scheme->id]);
+        $rows =
+            $names === []
+                ? []
+                : DB::select(
+                    <<<'SQL'
+                    WITH RECURSIVE hit AS (SELECT number, label, names FROM scheme_concepts WHERE scheme_id = ? AND names && ?::text[]),
+                    up(number, above) AS (
+                        SELECT number, number FROM hit
+                        UNION SELECT up.number, b FROM up JOIN scheme_concepts c ON c.scheme_id = ? AND c.number = up.above CROSS JOIN LATERAL unnest(c.broader) AS b
+                    ) SELECT hit.label, to_json(hit.names) AS names, json_agg(p.label) AS above FROM hit JOIN up ON up.number = hit.number
+                    JOIN scheme_concepts p ON p.scheme_id = ? AND p.number = up.above GROUP BY hit.number, hit.label, hit.names ORDER BY hit.label
+                    SQL
+                    ,
+                    [$this->scheme->id, self::array($names), $this->scheme->id, $this->scheme->id],
+                );
         $placed = [];
         foreach ($rows as $row) {
             foreach (array_intersect(json_decode($row->names, true), $names) as $name) {
@@ -289,12 +369,26 @@ final class Headings implements TargetHeadings
 
     private function withBelow(Builder $query): Builder
     {
-        return $query->select('scheme_concepts.*')->selectRaw('EXISTS (SELECT 1 FROM scheme_concepts AS below WHERE below.scheme_id = scheme_concepts.scheme_id AND below.broader @> ARRAY[scheme_concepts.number]) AS has_narrower');
+        return $query
+            ->select('scheme_concepts.*')
+            ->selectRaw(
+                'EXISTS (SELECT 1 FROM scheme_concepts AS below WHERE below.scheme_id = scheme_concepts.scheme_id AND below.broader @> ARRAY[scheme_concepts.number]) AS has_narrower',
+            );
     }
 
     private static function concept(\stdClass $row): Concept
     {
-        return new Concept($row->uri, $row->label, json_decode($row->alternatives, true), $row->scope_note, $row->definition, json_decode($row->change_notes, true), [], [], json_decode($row->qualifiers, true));
+        return new Concept(
+            $row->uri,
+            $row->label,
+            json_decode($row->alternatives, true),
+            $row->scope_note,
+            $row->definition,
+            json_decode($row->change_notes, true),
+            [],
+            [],
+            json_decode($row->qualifiers, true),
+        );
     }
 
     /** @return list<int> of a PostgreSQL array */

@@ -17,12 +17,16 @@ final class KeptReference
     {
         $records = array_values($publication->records->all());
 
-        return $records === [] ? null : self::values($records)->with(array_column($publication->chosen, 'value', 'field'));
+        return $records === []
+            ? null
+            : self::values($records)->with(array_column($publication->chosen, 'value', 'field'));
     }
 
     /** @param  non-empty-list<Record>  $records */
     public static function values(array $records): KeptValues
     {
-        return KeptValues::of(array_map(fn (Record $record): Reference => Reference::fromArray($record->reference), $records));
+        return KeptValues::of(
+            array_map(fn (Record $record): Reference => Reference::fromArray($record->reference), $records),
+        );
     }
 }

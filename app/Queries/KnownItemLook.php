@@ -59,7 +59,9 @@ final readonly class KnownItemLook
         $counts = $this->counts->of($review, $source, $asked);
         $standings = [];
         foreach ($items as $item) {
-            $standings[$item->id] = isset($clauses[$item->id]) ? self::standing($concepts, $counts, $item->id) : ['indexed' => false, 'found' => false, 'lost' => [], 'byLimit' => false];
+            $standings[$item->id] = isset($clauses[$item->id])
+                ? self::standing($concepts, $counts, $item->id)
+                : ['indexed' => false, 'found' => false, 'lost' => [], 'byLimit' => false];
         }
 
         return $standings;
@@ -75,7 +77,11 @@ final readonly class KnownItemLook
     public function record(Review $review, KnownItem $item, string $source): ?Reference
     {
         $clause = $this->clause($review, $item, $source);
-        $record = $clause === null ? null : $this->sources->get($source)->page($this->compiler->compile($review, $source, $clause)->text, 1, 1)->records[0] ?? null;
+        $record =
+            $clause === null
+                ? null
+                : $this->sources->get($source)->page($this->compiler->compile($review, $source, $clause)->text, 1, 1)
+                        ->records[0] ?? null;
 
         return $record instanceof Reference ? $record : null;
     }
@@ -109,7 +115,9 @@ final readonly class KnownItemLook
             $words = array_map(fn (string $word): Word => new Word($word), array_slice(Words::of($item->title), 0, 25));
             $ways += array_filter([
                 "{$item->id}/doi" => $item->doi === '' || ! $hasDoi ? null : new Fielded([Field::Doi], new Word($item->doi)),
-                "{$item->id}/title" => count($words) < 3 || $item->title === $item->doi ? null : new Fielded([Field::Title], new Phrase($words)),
+                "{$item->id}/title" => count($words) < 3 || $item->title === $item->doi
+                        ? null
+                        : new Fielded([Field::Title], new Phrase($words)),
             ]);
         }
         $counts = $this->counts->of($review, $source, $ways);

@@ -13,7 +13,10 @@ use stdClass;
 use WaryHeron\Core\Screening\ItemState;
 use WaryHeron\Core\Screening\StagePurpose;
 
-/** A page of the review's publications. Pages go on from the last row seen, so that far pages cost no more than the first. */
+/**
+ * A page of the review's publications. Pages go on from the last row seen, so that far pages cost no more than the
+ * first.
+ */
 final readonly class Library
 {
     public const PER_PAGE = 50;
@@ -23,7 +26,13 @@ final readonly class Library
 
     private const COUNTS_LAST = 3600;
 
-    private const SORTS = ['added' => 'publications.id', 'title' => 'publications.sort_title', 'year' => 'coalesce(publications.year, 0)', 'author' => 'publications.first_author', 'records' => 'publications.records_count'];
+    private const SORTS = [
+        'added' => 'publications.id',
+        'title' => 'publications.sort_title',
+        'year' => 'coalesce(publications.year, 0)',
+        'author' => 'publications.first_author',
+        'records' => 'publications.records_count',
+    ];
 
     /**
      * @param  list<stdClass>  $rows
@@ -41,8 +50,13 @@ final readonly class Library
     ) {
     }
 
-    public static function page(Review $review, LibraryFilters $filters, string $sort, bool $descending, ?string $cursor): self
-    {
+    public static function page(
+        Review $review,
+        LibraryFilters $filters,
+        string $sort,
+        bool $descending,
+        ?string $cursor,
+    ): self {
         $sort = isset(self::SORTS[$sort]) ? $sort : 'added';
         $query = $filters->all();
         $tallies = Tallies::of($review);
@@ -51,8 +65,17 @@ final readonly class Library
         // a count holds until the review changes
         $state = $filters->steps === [] ? '' : ReviewState::of($review, $tallies);
         foreach ($filters->steps as $step) {
-            ($step['apply'])($query);
-            $steps[] = ['key' => $step['key'], 'words' => $step['words'], 'count' => (int) Cache::remember('library '.md5("{$state} {$query->toSql()} ".json_encode($query->getBindings(), JSON_THROW_ON_ERROR)), self::COUNTS_LAST, fn (): int => (clone $query)->count())];
+            $step['apply']($query);
+            $steps[] = [
+                'key' => $step['key'],
+                'words' => $step['words'],
+                'count' => (int) Cache::remember(
+                    'library '.
+                        md5("{$state} {$query->toSql()} ".json_encode($query->getBindings(), JSON_THROW_ON_ERROR)),
+                    self::COUNTS_LAST,
+                    fn (): int => (clone $query)->count(),
+                ),
+            ];
         }
         $at = self::decoded($cursor, $sort);
         $backwards = $at !== null && $at['back'];
@@ -60,10 +83,17 @@ final readonly class Library
         $dense = $left * self::DENSE > $total;
         $found = array_column($steps, 'count', 'key')['q'] ?? $total;
         if ($found * self::DENSE <= $total) {
-            // the query finds few: they are gathered by the indexes of words first, and not looked for in the order of the list
-            $query = DB::table('publications')->whereIn('publications.id', (clone $query)->select('publications.id')->offset(0));
+            // the query finds few: they are gathered by the indexes of words first, and not looked for in the order of
+            // the list
+            $query = DB::table('publications')->whereIn(
+                'publications.id',
+                (clone $query)->select('publications.id')->offset(0),
+            );
         }
-        $rows = self::inOrder($filters->query !== null && $dense, fn (): array => self::rows($review, $query, $sort, $descending !== $backwards, $at));
+        $rows = self::inOrder(
+            $filters->query !== null && $dense,
+            fn (): array => self::rows($review, $query, $sort, $descending !== $backwards, $at),
+        );
         $more = count($rows) > self::PER_PAGE;
         $rows = array_slice($rows, 0, self::PER_PAGE);
         $first = match (true) {
@@ -77,15 +107,20 @@ final readonly class Library
         $hasPrevious = $backwards ? $more : $at !== null;
 
         return new self(
-            $rows, $total, $steps, $rows === [] ? 0 : $first,
+            $rows,
+            $total,
+            $steps,
+            $rows === [] ? 0 : $first,
             $hasNext && $last !== null ? self::encoded($last, false, $first + count($rows)) : null,
             $hasPrevious && $rows !== [] ? self::encoded($rows[0], true, $first) : null,
-            $sort, $descending,
+            $sort,
+            $descending,
         );
     }
 
     /**
-     * Where a good part of all rows is left, reading on in the order of the list finds a page sooner than gathering all that match first,
+     * Where a good part of all rows is left, reading on in the order of the list finds a page sooner than gathering all
+     * that match first,
      * which the planner prefers as it does not know how the words are spread.
      *
      * @param  \Closure(): list<stdClass>  $rows
@@ -93,11 +128,13 @@ final readonly class Library
      */
     private static function inOrder(bool $dense, \Closure $rows): array
     {
-        return ! $dense ? $rows() : DB::transaction(function () use ($rows): array {
-            DB::statement('SET LOCAL enable_bitmapscan = off');
+        return ! $dense
+            ? $rows()
+            : DB::transaction(function () use ($rows): array {
+                DB::statement('SET LOCAL enable_bitmapscan = off');
 
-            return $rows();
-        });
+                return $rows();
+            });
     }
 
     /** How many the filters leave. */
@@ -114,12 +151,29 @@ final readonly class Library
     {
         $by = self::SORTS[$sort];
         $way = $descending ? 'desc' : 'asc';
-        $query = (clone $query)->select('publications.id', 'publications.review_id', 'title', 'authors', 'publications.year', 'journal', 'place', 'doi', 'records_count', 'publications.type', 'publications.language', 'publications.removed_for')
+        $query = (clone $query)
+            ->select(
+                'publications.id',
+                'publications.review_id',
+                'title',
+                'authors',
+                'publications.year',
+                'journal',
+                'place',
+                'doi',
+                'records_count',
+                'publications.type',
+                'publications.language',
+                'publications.removed_for',
+            )
             ->selectRaw("{$by} AS sorted_by, (publications.abstract = '') AS lacks_abstract");
         if ($at !== null) {
             $sort === 'added'
                 ? $query->where('publications.id', $descending ? '<' : '>', $at['id'])
-                : $query->whereRaw("({$by}, publications.id) ".($descending ? '<' : '>').' (?, ?)', [$at['value'], $at['id']]);
+                : $query->whereRaw("({$by}, publications.id) ".($descending ? '<' : '>').' (?, ?)', [
+                    $at['value'],
+                    $at['id'],
+                ]);
         }
         if ($sort !== 'added') {
             $query->orderByRaw("{$by} {$way}");
@@ -127,11 +181,25 @@ final readonly class Library
         $page = $query->orderBy('publications.id', $way)->limit(self::PER_PAGE + 1);
 
         // how far it has come is looked up for the page's rows only
-        $rows = array_values(DB::query()->fromSub($page, 'page')
-            ->leftJoinLateral(DB::table('items')->join('stages', 'stages.id', '=', 'items.stage_id')->whereColumn('items.review_id', 'page.review_id')->whereColumn('items.publication_id', 'page.id')
-                ->whereIn('stages.purpose', [StagePurpose::TitleAbstract->value, StagePurpose::FullText->value])->orderByDesc('stages.position')->limit(1)->select('items.state', 'items.settled'), 'standing')
-            ->orderByRaw('page.sorted_by '.$way)->orderBy('page.id', $way)
-            ->get(['page.*', 'standing.state', 'standing.settled'])->all());
+        $rows = array_values(
+            DB::query()
+                ->fromSub($page, 'page')
+                ->leftJoinLateral(
+                    DB::table('items')
+                        ->join('stages', 'stages.id', '=', 'items.stage_id')
+                        ->whereColumn('items.review_id', 'page.review_id')
+                        ->whereColumn('items.publication_id', 'page.id')
+                        ->whereIn('stages.purpose', [StagePurpose::TitleAbstract->value, StagePurpose::FullText->value])
+                        ->orderByDesc('stages.position')
+                        ->limit(1)
+                        ->select('items.state', 'items.settled'),
+                    'standing',
+                )
+                ->orderByRaw('page.sorted_by '.$way)
+                ->orderBy('page.id', $way)
+                ->get(['page.*', 'standing.state', 'standing.settled'])
+                ->all(),
+        );
         $tags = Tags::of($review, array_column($rows, 'id'));
         foreach ($rows as $row) {
             $row->tags = $tags[$row->id] ?? [];
@@ -142,7 +210,14 @@ final readonly class Library
 
     private static function encoded(stdClass $row, bool $back, int $first): string
     {
-        return rtrim(strtr(base64_encode(json_encode([$row->sorted_by, $row->id, $back, $first], JSON_THROW_ON_ERROR)), '+/', '-_'), '=');
+        return rtrim(
+            strtr(
+                base64_encode(json_encode([$row->sorted_by, $row->id, $back, $first], JSON_THROW_ON_ERROR)),
+                '+/',
+                '-_',
+            ),
+            '=',
+        );
     }
 
     /** @return ?array{value: string|int, id: string, back: bool, first: int} */
@@ -151,8 +226,15 @@ final readonly class Library
         $parts = $cursor === null ? null : json_decode((string) base64_decode(strtr($cursor, '-_', '+/')), true);
 
         // whatever was not written here is as if nothing had been said
-        return is_array($parts) && count($parts) === 4 && is_bool($parts[2] ?? null) && is_int($parts[3] ?? null) && $parts[3] > 0 && $parts[3] < 1_000_000_000
-            && is_string($parts[1]) && Str::isUlid($parts[1]) && self::isOf($sort, $parts[0])
+        return is_array($parts) &&
+            count($parts) === 4 &&
+            is_bool($parts[2] ?? null) &&
+            is_int($parts[3] ?? null) &&
+            $parts[3] > 0 &&
+            $parts[3] < 1_000_000_000 &&
+            is_string($parts[1]) &&
+            Str::isUlid($parts[1]) &&
+            self::isOf($sort, $parts[0])
             ? ['value' => $parts[0], 'id' => $parts[1], 'back' => $parts[2], 'first' => $parts[3]]
             : null;
     }

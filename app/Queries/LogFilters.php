@@ -20,8 +20,29 @@ final readonly class LogFilters
     public const AREAS = [
         'Question and team' => ['review', 'question', 'criterion', 'team'],
         'Searches' => ['strategy', 'translation', 'search', 'scheme', 'heading', 'known', 'dialect', 'run', 'finding'],
-        'Records' => ['delivery', 'record', 'rejection', 'publication', 'publications', 'matching', 'pairing', 'recipe'],
-        'Screening' => ['stage', 'share', 'share-out', 'decision', 'item', 'settlement', 'talk', 'mark-list', 'reading', 'check', 'calibration'],
+        'Records' => [
+            'delivery',
+            'record',
+            'rejection',
+            'publication',
+            'publications',
+            'matching',
+            'pairing',
+            'recipe',
+        ],
+        'Screening' => [
+            'stage',
+            'share',
+            'share-out',
+            'decision',
+            'item',
+            'settlement',
+            'talk',
+            'mark-list',
+            'reading',
+            'check',
+            'calibration',
+        ],
         'Full texts' => ['full-text', 'retrievals', 'locker', 'report', 'study'],
         'Coding' => ['code', 'answer'],
         'Report' => ['flow'],
@@ -39,8 +60,12 @@ final readonly class LogFilters
 
     public static function of(Review $review, User $viewer, Request $request): self
     {
-        $given = array_map(fn (string $key): string => Input::text($request, $key), array_combine($keys = ['who', 'about', 'words', 'from', 'to', 'by'], $keys));
-        $isDay = fn (string $day): bool => preg_match('/^\d{4}-\d{2}-\d{2}$/', $day) === 1 && checkdate((int) substr($day, 5, 2), (int) substr($day, 8), (int) substr($day, 0, 4));
+        $given = array_map(
+            fn (string $key): string => Input::text($request, $key),
+            array_combine($keys = ['who', 'about', 'words', 'from', 'to', 'by'], $keys),
+        );
+        $isDay = fn (string $day): bool => preg_match('/^\d{4}-\d{2}-\d{2}$/', $day) === 1 &&
+            checkdate((int) substr($day, 5, 2), (int) substr($day, 8), (int) substr($day, 0, 4));
         $given['from'] = $isDay($given['from']) ? $given['from'] : '';
         $given['to'] = $isDay($given['to']) ? $given['to'] : '';
         $given['about'] = isset(self::AREAS[$given['about']]) ? $given['about'] : '';
@@ -53,7 +78,10 @@ final readonly class LogFilters
     /** @return Builder<LogEntry> newest first */
     public function query(): Builder
     {
-        $query = LogEntry::query()->where('log_entries.review_id', $this->review->id)->with('user')->orderByDesc('log_entries.id');
+        $query = LogEntry::query()
+            ->where('log_entries.review_id', $this->review->id)
+            ->with('user')
+            ->orderByDesc('log_entries.id');
         Visibility::log($query->getQuery(), $this->viewer);
         if (isset($this->kept['who'])) {
             Visibility::namedInLog($query->where('log_entries.user_id', $this->kept['who'])->getQuery(), $this->viewer);
@@ -68,13 +96,20 @@ final readonly class LogFilters
             $query->where('log_entries.created_at', '>=', CarbonImmutable::parse($this->kept['from'])->startOfDay());
         }
         if (isset($this->kept['to'])) {
-            $query->where('log_entries.created_at', '<', CarbonImmutable::parse($this->kept['to'])->addDay()->startOfDay());
+            $query->where(
+                'log_entries.created_at',
+                '<',
+                CarbonImmutable::parse($this->kept['to'])->addDay()->startOfDay(),
+            );
         }
 
         return $query;
     }
 
-    /** @return list<array{label: string, n: int, kept: array<string, string>}> how many entries there are of each, with what narrows the Log down to them */
+    /**
+     * @return list<array{label: string, n: int, kept: array<string, string>}> how many entries there are of each, with
+     *     what narrows the Log down to them
+     */
     public function groups(): array
     {
         return match ($this->kept['by'] ?? '') {
@@ -90,22 +125,43 @@ final readonly class LogFilters
     {
         $days = $this->counted("to_char(log_entries.created_at, 'YYYY-MM-DD')", 'g DESC');
 
-        return array_map(fn (string $day, int $n): array => ['label' => CarbonImmutable::parse($day)->format('l, j F Y'), 'n' => $n, 'kept' => ['from' => $day, 'to' => $day]], array_keys($days), $days);
+        return array_map(
+            fn (string $day, int $n): array => [
+                'label' => CarbonImmutable::parse($day)->format('l, j F Y'),
+                'n' => $n,
+                'kept' => ['from' => $day, 'to' => $day],
+            ],
+            array_keys($days),
+            $days,
+        );
     }
 
-    /** @return list<array{label: string, n: int, kept: array<string, string>}> those whose name is hidden from the viewer are not told apart */
+    /**
+     * @return list<array{label: string, n: int, kept: array<string, string>}> those whose name is hidden from the
+     *     viewer are not told apart
+     */
     private function byPerson(): array
     {
         $all = array_sum($this->counted('1', 'g'));
-        $named = $this->counted("coalesce(log_entries.user_id, '')", 'n DESC', fn (Builder $query) => Visibility::namedInLog($query->getQuery(), $this->viewer));
+        $named = $this->counted(
+            "coalesce(log_entries.user_id, '')",
+            'n DESC',
+            fn (Builder $query) => Visibility::namedInLog($query->getQuery(), $this->viewer),
+        );
         $people = $this->people();
         $groups = [];
         foreach ($named as $id => $n) {
-            $groups[] = ['label' => $id === '' ? 'Wary Heron' : $people[$id] ?? 'somebody', 'n' => $n, 'kept' => isset($people[$id]) ? ['who' => (string) $id] : []];
+            $groups[] = [
+                'label' => $id === '' ? 'Wary Heron' : $people[$id] ?? 'somebody',
+                'n' => $n,
+                'kept' => isset($people[$id]) ? ['who' => (string) $id] : [],
+            ];
         }
         $hidden = $all - array_sum($named);
 
-        return $hidden > 0 ? [...$groups, ['label' => 'names hidden from you for now', 'n' => $hidden, 'kept' => []]] : $groups;
+        return $hidden > 0
+            ? [...$groups, ['label' => 'names hidden from you for now', 'n' => $hidden, 'kept' => []]]
+            : $groups;
     }
 
     /** @return list<array{label: string, n: int, kept: array<string, string>}> */
@@ -115,7 +171,7 @@ final readonly class LogFilters
         $groups = [];
         foreach (self::AREAS as $area => $its) {
             $n = array_sum(array_intersect_key($words, array_flip($its)));
-            $n > 0 && $groups[] = ['label' => $area, 'n' => $n, 'kept' => ['about' => $area]];
+            $n > 0 && ($groups[] = ['label' => $area, 'n' => $n, 'kept' => ['about' => $area]]);
         }
         $other = array_sum(array_diff_key($words, array_flip(array_merge(...array_values(self::AREAS)))));
 
@@ -133,12 +189,31 @@ final readonly class LogFilters
         $narrow === null ? null : $narrow($query);
 
         /** @var array<string, int> */
-        return $query->getQuery()->selectRaw("{$by} AS g, count(*) AS n")->groupBy('g')->orderByRaw($order)->limit(self::MOST_GROUPS)->pluck('n', 'g')->all();
+        return $query
+            ->getQuery()
+            ->selectRaw("{$by} AS g, count(*) AS n")
+            ->groupBy('g')
+            ->orderByRaw($order)
+            ->limit(self::MOST_GROUPS)
+            ->pluck('n', 'g')
+            ->all();
     }
 
     /** @return array<string, string> everybody who stands in this Log, by id */
     public function people(): array
     {
-        return DB::table('users')->whereIn('id', DB::table('log_entries')->where('review_id', $this->review->id)->whereNotNull('user_id')->whereNull('blinded_item_id')->select('user_id')->distinct())->orderBy('name')->pluck('name', 'id')->all();
+        return DB::table('users')
+            ->whereIn(
+                'id',
+                DB::table('log_entries')
+                    ->where('review_id', $this->review->id)
+                    ->whereNotNull('user_id')
+                    ->whereNull('blinded_item_id')
+                    ->select('user_id')
+                    ->distinct(),
+            )
+            ->orderBy('name')
+            ->pluck('name', 'id')
+            ->all();
     }
 }

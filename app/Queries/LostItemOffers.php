@@ -33,8 +33,12 @@ final readonly class LostItemOffers
     /** Candidates without a place whose records are looked at. */
     private const SAMPLED = 5;
 
-    public function __construct(private Compiler $compiler, private QueryCounts $counts, private KnownItemLook $look, private Sources $sources)
-    {
+    public function __construct(
+        private Compiler $compiler,
+        private QueryCounts $counts,
+        private KnownItemLook $look,
+        private Sources $sources,
+    ) {
     }
 
     /**
@@ -58,10 +62,24 @@ final readonly class LostItemOffers
         foreach (array_intersect(array_keys($concepts->queries), $lost) as $id) {
             $others = array_values(array_diff(array_map(strval(...), array_keys($concepts->queries)), [$id]));
             $together = self::together(array_map(fn (string $other): Node => $concepts->queries[$other], $others));
-            $own = $concepts->place([$id], $headings, fn (): array => $this->typical($review, $source, $concepts->queries[$id], $together));
+            $own = $concepts->place(
+                [$id],
+                $headings,
+                fn (): array => $this->typical($review, $source, $concepts->queries[$id], $together),
+            );
             $theirs = $concepts->place($others, $headings);
-            $candidates = LostItem::candidates($record->title, $record->abstract, $record->keywords, $own, $theirs, $placed);
-            $candidates = $headings === null ? $candidates : $this->inCompany($review, $source, $headings, $candidates, $own, $theirs, $together);
+            $candidates = LostItem::candidates(
+                $record->title,
+                $record->abstract,
+                $record->keywords,
+                $own,
+                $theirs,
+                $placed,
+            );
+            $candidates =
+                $headings === null
+                    ? $candidates
+                    : $this->inCompany($review, $source, $headings, $candidates, $own, $theirs, $together);
             $offers[$id] = $this->counted($review, $source, $candidates, $concepts->queries[$id], $together);
         }
 
@@ -81,14 +99,24 @@ final readonly class LostItemOffers
     /** @return list<string> headings that tell a concept's records from those of the others */
     private function typical(Review $review, string $source, Node $block, ?Node $together): array
     {
-        return $together === null ? [] : ConceptPlace::typical($this->carried($review, $source, $block), $this->carried($review, $source, new Operation(Operator::Not, [$together, $block])));
+        return $together === null
+            ? []
+            : ConceptPlace::typical(
+                $this->carried($review, $source, $block),
+                $this->carried($review, $source, new Operation(Operator::Not, [$together, $block])),
+            );
     }
 
     /** @return list<list<string>> headings of some records */
     private function carried(Review $review, string $source, Node $query): array
     {
-        $records = $this->sources->get($source)->page($this->compiler->compile($review, $source, $query)->text, 1, self::SAMPLE)->records;
-        $labels = fn (Reference $record): array => array_map(fn (string $keyword): string => trim((string) strtok($keyword, '/')), $record->keywords);
+        $records = $this->sources
+            ->get($source)
+            ->page($this->compiler->compile($review, $source, $query)->text, 1, self::SAMPLE)->records;
+        $labels = fn (Reference $record): array => array_map(
+            fn (string $keyword): string => trim((string) strtok($keyword, '/')),
+            $record->keywords,
+        );
 
         return array_map(fn (object $record): array => $record instanceof Reference ? $labels($record) : [], $records);
     }
@@ -99,17 +127,36 @@ final readonly class LostItemOffers
      * @param  list<Candidate>  $candidates
      * @return list<Candidate>
      */
-    private function inCompany(Review $review, string $source, Headings $headings, array $candidates, ConceptPlace $own, ConceptPlace $theirs, ?Node $together): array
-    {
-        $unplaced = array_filter($candidates, fn (Candidate $one): bool => in_array($one->ground, [Ground::PhraseOfTitle, Ground::WordOfTitle], true));
+    private function inCompany(
+        Review $review,
+        string $source,
+        Headings $headings,
+        array $candidates,
+        ConceptPlace $own,
+        ConceptPlace $theirs,
+        ?Node $together,
+    ): array {
+        $unplaced = array_filter(
+            $candidates,
+            fn (Candidate $one): bool => in_array($one->ground, [Ground::PhraseOfTitle, Ground::WordOfTitle], true),
+        );
         if ($unplaced === [] || $own->above === [] || $together === null) {
             return $candidates;
         }
         $usual = $this->carried($review, $source, $together);
         $kept = array_diff_key($candidates, $unplaced);
         foreach (array_slice($unplaced, 0, self::SAMPLED) as $candidate) {
-            $typical = ConceptPlace::typical($this->carried($review, $source, new Fielded([Field::Title], $candidate->node)), $usual);
-            if (LostItem::keepsCompanyWith(array_values($headings->placed(array_map(ConceptScheme::folded(...), $typical))), $own, $theirs)) {
+            $typical = ConceptPlace::typical(
+                $this->carried($review, $source, new Fielded([Field::Title], $candidate->node)),
+                $usual,
+            );
+            if (
+                LostItem::keepsCompanyWith(
+                    array_values($headings->placed(array_map(ConceptScheme::folded(...), $typical))),
+                    $own,
+                    $theirs,
+                )
+            ) {
                 $kept[] = $candidate;
             }
         }
@@ -120,9 +167,22 @@ final readonly class LostItemOffers
     /** @return list<string> folded */
     private static function names(Reference $record): array
     {
-        $labels = array_map(fn (string $keyword): string => ConceptScheme::folded((string) strtok($keyword, '/')), $record->keywords);
+        $labels = array_map(
+            fn (string $keyword): string => ConceptScheme::folded((string) strtok($keyword, '/')),
+            $record->keywords,
+        );
 
-        return array_slice(array_values(array_unique([...$labels, ...TitlePhrases::of($record->title), ...TitlePhrases::names("{$record->title}. {$record->abstract}")])), 0, self::NAMES);
+        return array_slice(
+            array_values(
+                array_unique([
+                    ...$labels,
+                    ...TitlePhrases::of($record->title),
+                    ...TitlePhrases::names("{$record->title}. {$record->abstract}"),
+                ]),
+            ),
+            0,
+            self::NAMES,
+        );
     }
 
     /**
@@ -131,18 +191,25 @@ final readonly class LostItemOffers
      */
     private function counted(Review $review, string $source, array $candidates, Node $block, ?Node $together): array
     {
-        $queries = $together === null ? [] : ['others' => $together, 'both' => new Operation(Operator::And, [$together, $block])];
+        $queries =
+            $together === null
+                ? []
+                : ['others' => $together, 'both' => new Operation(Operator::And, [$together, $block])];
         foreach ($candidates as $candidate) {
             $queries["own/{$candidate->text}"] = $candidate->node;
             $queries["shared/{$candidate->text}"] = new Operation(Operator::And, [$candidate->node, $block]);
-            $queries += $together === null ? [] : ["setting/{$candidate->text}" => new Operation(Operator::And, [$candidate->node, $together])];
+            $queries +=
+                $together === null
+                    ? []
+                    : ["setting/{$candidate->text}" => new Operation(Operator::And, [$candidate->node, $together])];
         }
         $counts = $this->counts->of($review, $source, $queries);
         $base = ($counts['both'] ?? 0) / max(1, $counts['others'] ?? 0);
         $by = [];
         foreach ($candidates as $candidate) {
             $by[$candidate->text] = [
-                'own' => $counts["own/{$candidate->text}"] ?? 0, 'shared' => $counts["shared/{$candidate->text}"] ?? 0,
+                'own' => $counts["own/{$candidate->text}"] ?? 0,
+                'shared' => $counts["shared/{$candidate->text}"] ?? 0,
                 'setting' => ($counts["setting/{$candidate->text}"] ?? 0) / max(1, $counts['others'] ?? 0),
             ];
         }
@@ -150,7 +217,14 @@ final readonly class LostItemOffers
         return array_map(function (array $offer): array {
             $more = $offer['own'] - $offer['shared'];
 
-            return ['text' => $offer['candidate']->text, 'why' => $offer['candidate']->ground->words().'; it would bring '.number_format($more).' more'.($more === 1 ? ' record' : ' records')];
+            return [
+                'text' => $offer['candidate']->text,
+                'why' => $offer['candidate']->ground->words().
+                    '; it would bring '.
+                    number_format($more).
+                    ' more'.
+                    ($more === 1 ? ' record' : ' records'),
+            ];
         }, LostItem::ranked($candidates, $by, $base));
     }
 }

@@ -19,7 +19,8 @@ final readonly class PairPicture
     public const HIGHEST = 40;
 
     /**
-     * @param  array<int, array{certain: int, ask: int, apart: int}>  $bins  pairs by whole bits; the outermost hold what is beyond
+     * @param  array<int, array{certain: int, ask: int, apart: int}>  $bins  pairs by whole bits; the outermost hold
+     *     what is beyond
      * @param  array<int, float>  $wrong  by bin: pairs expected to be joined wrongly, by the weights' own reckoning
      */
     private function __construct(public array $bins, public array $wrong, public int $records)
@@ -31,8 +32,20 @@ final readonly class PairPicture
         $certain = $ask = $apart = array_fill_keys(range(self::LOWEST, self::HIGHEST), 0);
         $wrong = array_fill_keys(range(self::LOWEST, self::HIGHEST), 0.0);
         $judge = $matching->judge($settings);
-        foreach (DB::table('match_pairs')->where('review_id', $matching->review_id)->where('matching_id', $matching->id)->select('code', 'rarity', 'verdict', 'score')->cursor() as $pair) {
-            $score = $settings->emphasis == $matching->settings['emphasis'] ? (float) $pair->score : $judge->score(new Comparison((int) $pair->code), $pair->rarity === null ? null : (float) $pair->rarity);
+        foreach (
+            DB::table('match_pairs')
+                ->where('review_id', $matching->review_id)
+                ->where('matching_id', $matching->id)
+                ->select('code', 'rarity', 'verdict', 'score')
+                ->cursor() as $pair
+        ) {
+            $score =
+                $settings->emphasis == $matching->settings['emphasis']
+                    ? (float) $pair->score
+                    : $judge->score(
+                        new Comparison((int) $pair->code),
+                        $pair->rarity === null ? null : (float) $pair->rarity,
+                    );
             $bin = max(self::LOWEST, min(self::HIGHEST, (int) floor($score)));
             $nature = Verdict::from($pair->verdict);
             if ($nature === Verdict::Certain) {

@@ -12,6 +12,8 @@ final class ReviewState
 {
     public static function of(Review $review, ?Tallies $tallies = null): string
     {
-        return ($tallies ?? Tallies::of($review))->all().' '.DB::table('log_entries')->where('review_id', $review->id)->max('id');
+        return ($tallies ?? Tallies::of($review))->all().
+            ' '.
+            DB::table('log_entries')->where('review_id', $review->id)->max('id');
     }
 }

@@ -17,7 +17,12 @@ final readonly class ReviewWords implements WordList
     public function matching(string $pattern, int $most): array
     {
         /** @var list<string> */
-        return DB::table('review_words')->where('review_id', $this->reviewId)->whereRaw('word ~ ?', [$pattern])->limit($most)->pluck('word')->all();
+        return DB::table('review_words')
+            ->where('review_id', $this->reviewId)
+            ->whereRaw('word ~ ?', [$pattern])
+            ->limit($most)
+            ->pluck('word')
+            ->all();
     }
 
     /** @return list<string> the words of a tsvector's text as IndexedText writes it */
@@ -31,7 +36,10 @@ final readonly class ReviewWords implements WordList
     {
         if ($words !== []) {
             sort($words); // in one order, so that two at once never wait for each other crosswise
-            DB::insert('INSERT INTO review_words (review_id, word) SELECT ?, unnest(?::text[]) ON CONFLICT DO NOTHING', [$reviewId, '{"'.implode('","', $words).'"}']);
+            DB::insert(
+                'INSERT INTO review_words (review_id, word) SELECT ?, unnest(?::text[]) ON CONFLICT DO NOTHING',
+                [$reviewId, '{"'.implode('","', $words).'"}'],
+            );
         }
     }
 }

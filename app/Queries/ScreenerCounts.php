@@ -18,10 +18,17 @@ final readonly class ScreenerCounts
 
     public static function of(User $user, Stage $stage, ?Tallies $tallies = null): self
     {
-        $mine = DB::table('decisions')->join('items', 'items.id', '=', 'decisions.item_id')
-            ->where('decisions.review_id', $stage->review_id)->where('decisions.stage_id', $stage->id)->where('decisions.user_id', $user->id)
-            ->whereNull('decisions.superseded_at')->whereNotNull('decisions.verdict')
-            ->selectRaw('count(*) AS done, count(*) FILTER (WHERE items.state = ?) AS unopened', [ItemState::Waiting->value])->first();
+        $mine = DB::table('decisions')
+            ->join('items', 'items.id', '=', 'decisions.item_id')
+            ->where('decisions.review_id', $stage->review_id)
+            ->where('decisions.stage_id', $stage->id)
+            ->where('decisions.user_id', $user->id)
+            ->whereNull('decisions.superseded_at')
+            ->whereNotNull('decisions.verdict')
+            ->selectRaw('count(*) AS done, count(*) FILTER (WHERE items.state = ?) AS unopened', [
+                ItemState::Waiting->value,
+            ])
+            ->first();
         $done = (int) ($mine->done ?? 0);
         if ($stage->work === 'shares') {
             return new self($done, Shares::leftFor($user, $stage));

@@ -14,15 +14,31 @@ use WaryHeron\Core\Matching\KeptValues;
 final class ShownValues
 {
     private const LABELS = [
-        'title' => 'Title', 'authors' => 'Authors', 'editors' => 'Editors', 'year' => 'Year', 'journal' => 'Journal', 'series' => 'Series', 'edition' => 'Edition',
-        'volume' => 'Volume', 'issue' => 'Issue', 'pages' => 'Pages', 'publisher' => 'Publisher', 'isbn' => 'ISBN', 'doi' => 'DOI', 'abstract' => 'Abstract',
-        'language' => 'Language', 'type' => 'Type',
+        'title' => 'Title',
+        'authors' => 'Authors',
+        'editors' => 'Editors',
+        'year' => 'Year',
+        'journal' => 'Journal',
+        'series' => 'Series',
+        'edition' => 'Edition',
+        'volume' => 'Volume',
+        'issue' => 'Issue',
+        'pages' => 'Pages',
+        'publisher' => 'Publisher',
+        'isbn' => 'ISBN',
+        'doi' => 'DOI',
+        'abstract' => 'Abstract',
+        'language' => 'Language',
+        'type' => 'Type',
     ];
 
     /** What only books, chapters, reports and theses have, and is shown where it is. */
     private const OF_BOOKS = ['editors', 'series', 'edition', 'publisher', 'isbn'];
 
-    /** @return list<array{field: string, label: string, rule: string, value: string, from: string, chosen: bool, others: list<array{value: string, source: string}>}> */
+    /**
+     * @return list<array{field: string, label: string, rule: string, value: string, from: string, chosen: bool,
+     *     others: list<array{value: string, source: string}>}>
+     */
     public static function of(Publication $publication): array
     {
         $records = array_values($publication->records()->with('delivery')->get()->all());
@@ -48,8 +64,17 @@ final class ShownValues
                 continue;
             }
             $rows[] = [
-                'field' => $field, 'label' => $label, 'rule' => count($references) > 1 ? KeptValues::RULES[$field] : '', 'value' => $value, 'chosen' => $chosen !== null, 'others' => array_values($others),
-                'from' => $chosen !== null ? "chosen by {$chosen['by']}, ".substr($chosen['at'], 0, 10) : ($value === '' ? '' : $sources[$kept->from[$field]]),
+                'field' => $field,
+                'label' => $label,
+                'rule' => count($references) > 1 ? KeptValues::RULES[$field] : '',
+                'value' => $value,
+                'chosen' => $chosen !== null,
+                'others' => array_values($others),
+                'from' => $chosen !== null
+                        ? "chosen by {$chosen['by']}, ".substr($chosen['at'], 0, 10)
+                        : ($value === ''
+                            ? ''
+                            : $sources[$kept->from[$field]]),
             ];
         }
 

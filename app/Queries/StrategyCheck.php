@@ -34,9 +34,11 @@ use WaryHeron\Core\Vocabulary\HeadingLookup;
 /**
  * What a careful colleague would say of a strategy, each with what it would change in counts.
  *
- * Source of the questions asked: McGowan et al., PRESS Peer Review of Electronic Search Strategies, J Clin Epidemiol 2016.
+ * Source of the questions asked: McGowan et al., PRESS Peer Review of Electronic Search Strategies, J Clin Epidemiol
+ * 2016.
  *
- * @phpstan-type Finding array{key: string, kind: string, text: string, line: ?string, effect: array<string, int>, apply: ?array{change: string, with: array<string, mixed>, label: string}}
+ * @phpstan-type Finding array{key: string, kind: string, text: string, line: ?string, effect: array<string, int>,
+ *     apply: ?array{change: string, with: array<string, mixed>, label: string}}
  */
 final class StrategyCheck
 {
@@ -48,11 +50,20 @@ final class StrategyCheck
     /** @var array<int, array{Node, Node}> what a finding would add, and to what */
     private array $gains = [];
 
-    public function __construct(private readonly Compiler $compiler, private readonly Counts $counts, private readonly Sources $sources, private readonly StrategyNumbers $numbers, private readonly KnownItemLook $known, private readonly KnownWords $words)
-    {
+    public function __construct(
+        private readonly Compiler $compiler,
+        private readonly Counts $counts,
+        private readonly Sources $sources,
+        private readonly StrategyNumbers $numbers,
+        private readonly KnownItemLook $known,
+        private readonly KnownWords $words,
+    ) {
     }
 
-    /** @return array{findings: list<Finding>, dismissed: \Illuminate\Database\Eloquent\Collection<int, DismissedFinding>, failure: string} */
+    /**
+     * @return array{findings: list<Finding>, dismissed: \Illuminate\Database\Eloquent\Collection<int,
+     *     DismissedFinding>, failure: string}
+     */
     public function of(Review $review, Strategy $strategy, Lines $lines): array
     {
         $this->findings = $this->gains = [];
@@ -75,7 +86,12 @@ final class StrategyCheck
         $dismissed = DismissedFinding::query()->where('strategy_id', $strategy->id)->with('dismisser')->get();
         $gone = array_flip($dismissed->pluck('finding')->all());
         // a suggestion that would bring nothing is none
-        $kept = array_filter($this->findings, fn (array $one, int $i): bool => ! isset($gone[$one['key']]) && ! (isset($this->gains[$i]) && array_sum($one['effect']) === 0), ARRAY_FILTER_USE_BOTH);
+        $kept = array_filter(
+            $this->findings,
+            fn (array $one, int $i): bool => ! isset($gone[$one['key']]) &&
+                ! (isset($this->gains[$i]) && array_sum($one['effect']) === 0),
+            ARRAY_FILTER_USE_BOTH,
+        );
 
         return ['findings' => array_values($kept), 'dismissed' => $dismissed, 'failure' => $failure];
     }
@@ -85,17 +101,52 @@ final class StrategyCheck
     {
         $texts = implode(' ', array_map(fn ($term): string => mb_strtolower($term->text), $block->terms));
         $whole = $this->blockNode($lines, $block);
-        $headings = array_values(array_filter(array_map(fn ($term): Node => $term->parsed()->root, $block->terms), fn (Node $node): bool => $node instanceof Heading));
-        $freeText = implode(' ', array_map(fn ($term): string => $term->parsed()->root instanceof Heading ? '' : $term->text, $block->terms));
+        $headings = array_values(
+            array_filter(
+                array_map(fn ($term): Node => $term->parsed()->root, $block->terms),
+                fn (Node $node): bool => $node instanceof Heading,
+            ),
+        );
+        $freeText = implode(
+            ' ',
+            array_map(fn ($term): string => $term->parsed()->root instanceof Heading ? '' : $term->text, $block->terms),
+        );
         foreach ($block->terms as $term) {
             $root = $term->parsed()->root;
-            $own = array_filter(array_map(fn (array $of): int|string|null => $of[$term->id]['own'] ?? null, $numbers), is_int(...));
-            $only = array_filter(array_map(fn (array $of): int|string|null => $of[$term->id]['only'] ?? null, $numbers), is_int(...));
+            $own = array_filter(
+                array_map(fn (array $of): int|string|null => $of[$term->id]['own'] ?? null, $numbers),
+                is_int(...),
+            );
+            $only = array_filter(
+                array_map(fn (array $of): int|string|null => $of[$term->id]['only'] ?? null, $numbers),
+                is_int(...),
+            );
             if ($own !== [] && array_sum($own) === 0) {
                 $meant = $this->meant($review, array_map(strval(...), array_keys($numbers)), $root);
-                $this->add("zero/{$term->text}", 'finds nothing', "{$this->quoted($term->text)} finds nothing anywhere.".($meant === null ? '' : " Is “{$meant}” meant?"), $term->id, $meant === null ? ['change' => 'remove-term', 'with' => ['line' => $term->id], 'label' => 'Take it off'] : ['change' => 'set-line', 'with' => ['line' => $term->id, 'text' => $meant], 'label' => "Write “{$meant}”"]);
+                $this->add(
+                    "zero/{$term->text}",
+                    'finds nothing',
+                    "{$this->quoted($term->text)} finds nothing anywhere.".
+                        ($meant === null ? '' : " Is “{$meant}” meant?"),
+                    $term->id,
+                    $meant === null
+                        ? ['change' => 'remove-term', 'with' => ['line' => $term->id], 'label' => 'Take it off']
+                        : [
+                            'change' => 'set-line',
+                            'with' => ['line' => $term->id, 'text' => $meant],
+                            'label' => "Write “{$meant}”",
+                        ],
+                );
             } elseif ($only !== [] && count($only) === count($own) && array_sum($only) === 0) {
-                $this->add("nothing/{$term->text}", 'adds nothing', "{$this->quoted($term->text)} adds nothing: the other terms of “{$block->name}” find all of its records.", $term->id, ['change' => 'remove-term', 'with' => ['line' => $term->id], 'label' => 'Take it off']);
+                $this->add(
+                    "nothing/{$term->text}",
+                    'adds nothing',
+                    "{$this->quoted(
+                        $term->text,
+                    )} adds nothing: the other terms of “{$block->name}” find all of its records.",
+                    $term->id,
+                    ['change' => 'remove-term', 'with' => ['line' => $term->id], 'label' => 'Take it off'],
+                );
             }
             if ($root instanceof Heading) {
                 $this->heading($review, $block, $root, $term->id, $freeText, $whole);
@@ -104,65 +155,188 @@ final class StrategyCheck
             }
             foreach ($this->wordsOf($root) as $word) {
                 foreach ($word->truncated ? [] : array_filter([Spelling::otherNumber($word->text)]) as $other) {
-                    $this->variant($block, $term->id, $root, $word, new Word($other), $texts, $whole, 'plural or singular missing', 'the other number');
+                    $this->variant(
+                        $block,
+                        $term->id,
+                        $root,
+                        $word,
+                        new Word($other),
+                        $texts,
+                        $whole,
+                        'plural or singular missing',
+                        'the other number',
+                    );
                 }
                 foreach (Spelling::transatlantic($word->text) as $other) {
-                    $this->variant($block, $term->id, $root, $word, new Word($other, $word->truncated), $texts, $whole, 'other spelling missing', 'the other English spelling');
+                    $this->variant(
+                        $block,
+                        $term->id,
+                        $root,
+                        $word,
+                        new Word($other, $word->truncated),
+                        $texts,
+                        $whole,
+                        'other spelling missing',
+                        'the other English spelling',
+                    );
                 }
                 if ($word->truncated && mb_strlen($word->text) <= 3 && ! str_contains($term->text, '"')) {
-                    $this->add("short/{$term->text}/{$word->text}", 'stem too short', "“{$word->text}*” has a very short stem and may bring words of other meaning. Look at what it finds, or write the endings out.", $term->id, null);
+                    $this->add(
+                        "short/{$term->text}/{$word->text}",
+                        'stem too short',
+                        "“{$word->text}*” has a very short stem and may bring words of other meaning. Look at what it finds, or write the endings out.",
+                        $term->id,
+                        null,
+                    );
                 }
                 $stem = HeadingLookup::stem(mb_strtolower($word->text));
                 if ($word->truncated && mb_strlen($stem) >= 4 && mb_strlen($stem) < mb_strlen($word->text)) {
-                    $this->variant($block, $term->id, $root, $word, new Word($stem, true), $texts, $whole, 'stem cuts an ending off', 'a shorter stem');
+                    $this->variant(
+                        $block,
+                        $term->id,
+                        $root,
+                        $word,
+                        new Word($stem, true),
+                        $texts,
+                        $whole,
+                        'stem cuts an ending off',
+                        'a shorter stem',
+                    );
                 }
             }
             $this->asHeading($review, $block, $root, $term->id, $headings, $whole);
         }
     }
 
-    private function heading(Review $review, Block $block, Heading $heading, string $line, string $freeText, ?Node $whole): void
-    {
+    private function heading(
+        Review $review,
+        Block $block,
+        Heading $heading,
+        string $line,
+        string $freeText,
+        ?Node $whole,
+    ): void {
         $label = array_map(HeadingLookup::stem(...), Words::of($heading->label));
         $typed = array_map(HeadingLookup::stem(...), Words::of($freeText));
-        $covered = array_filter($label, fn (string $stem): bool => array_filter($typed, fn (string $one): bool => str_starts_with($stem, $one) || str_starts_with($one, $stem)) !== []) === $label;
+        $covered =
+            array_filter(
+                $label,
+                fn (string $stem): bool => array_filter(
+                    $typed,
+                    fn (string $one): bool => str_starts_with($stem, $one) || str_starts_with($one, $stem),
+                ) !== [],
+            ) === $label;
         if (! $covered) {
             $words = array_map(fn (string $word): Word => new Word($word), Words::of($heading->label));
             $phrase = count($words) === 1 ? $words[0] : new Phrase($words ?: [new Word($heading->label)]);
             $text = count($words) === 1 ? $words[0]->text : '"'.implode(' ', Words::of($heading->label)).'"';
-            $this->gain("twin/{$heading->label}", 'heading without its words', "“{$heading->label}” is searched as a heading only; records that are not indexed yet may say {$text}.", $line, $phrase, $whole, ['change' => 'add-terms', 'with' => ['block' => $block->id, 'texts' => [$text]], 'label' => "Add {$text}"]);
+            $this->gain(
+                "twin/{$heading->label}",
+                'heading without its words',
+                "“{$heading->label}” is searched as a heading only; records that are not indexed yet may say {$text}.",
+                $line,
+                $phrase,
+                $whole,
+                [
+                    'change' => 'add-terms',
+                    'with' => ['block' => $block->id, 'texts' => [$text]],
+                    'label' => "Add {$text}",
+                ],
+            );
         }
         if (! $heading->narrower) {
             foreach (Headings::schemes($review) as $scheme) {
                 $narrower = (new Headings($scheme, $review))->narrower($heading->label);
                 if ($narrower !== []) {
                     $exploded = new Heading($heading->label, true, $heading->major, $heading->qualifiers);
-                    $this->gain("explode/{$heading->label}", 'narrower headings left out', "“{$heading->label}” has narrower headings (".implode(', ', array_slice($narrower, 0, 4)).(count($narrower) > 4 ? ' …' : '').') that are not included.', $line, $exploded, $whole, ['change' => 'set-line', 'with' => ['line' => $line, 'text' => Printer::print($exploded, Dialects::heron())->text], 'label' => 'Include them']);
+                    $this->gain(
+                        "explode/{$heading->label}",
+                        'narrower headings left out',
+                        "“{$heading->label}” has narrower headings (".
+                            implode(', ', array_slice($narrower, 0, 4)).
+                            (count($narrower) > 4 ? ' …' : '').
+                            ') that are not included.',
+                        $line,
+                        $exploded,
+                        $whole,
+                        [
+                            'change' => 'set-line',
+                            'with' => ['line' => $line, 'text' => Printer::print($exploded, Dialects::heron())->text],
+                            'label' => 'Include them',
+                        ],
+                    );
                     break;
                 }
             }
         }
         if ($heading->major || $heading->qualifiers !== []) {
             $plain = new Heading($heading->label, $heading->narrower);
-            $this->gain("narrowed/{$heading->label}", 'narrowed early', "“{$heading->label}” is narrowed to ".($heading->major ? 'major topics' : 'a qualifier').', which loses studies when done early.', $line, $plain, $whole, ['change' => 'set-line', 'with' => ['line' => $line, 'text' => "heading:\"{$heading->label}\"".($heading->narrower ? '/narrower' : '')], 'label' => 'Search all of it']);
+            $this->gain(
+                "narrowed/{$heading->label}",
+                'narrowed early',
+                "“{$heading->label}” is narrowed to ".
+                    ($heading->major ? 'major topics' : 'a qualifier').
+                    ', which loses studies when done early.',
+                $line,
+                $plain,
+                $whole,
+                [
+                    'change' => 'set-line',
+                    'with' => [
+                        'line' => $line,
+                        'text' => "heading:\"{$heading->label}\"".($heading->narrower ? '/narrower' : ''),
+                    ],
+                    'label' => 'Search all of it',
+                ],
+            );
         }
     }
 
     /** @param  list<Node>  $headings */
-    private function asHeading(Review $review, Block $block, Node $root, string $line, array $headings, ?Node $whole): void
-    {
+    private function asHeading(
+        Review $review,
+        Block $block,
+        Node $root,
+        string $line,
+        array $headings,
+        ?Node $whole,
+    ): void {
         $words = $this->wordsOf($root);
         if ($words === [] || $root instanceof Operation) {
             return;
         }
         $typed = implode(' ', array_map(fn (Word $word): string => $word->text, $words));
-        $used = array_map(fn (Node $node): string => $node instanceof Heading ? ConceptScheme::folded($node->label) : '', $headings);
+        $used = array_map(
+            fn (Node $node): string => $node instanceof Heading ? ConceptScheme::folded($node->label) : '',
+            $headings,
+        );
         foreach (Headings::schemes($review) as $scheme) {
             $thesaurus = new Headings($scheme, $review);
             $offer = $thesaurus->offers($typed)[0] ?? null;
-            if ($offer !== null && $offer->why->rank() <= 1 && ! in_array(ConceptScheme::folded($offer->concept->label), $used, true) && ! $this->isBelow($thesaurus, $offer->concept->label, $headings)) {
-                $text = "heading:\"{$offer->concept->label}\"".($thesaurus->narrower($offer->concept->label) === [] ? '' : '/narrower');
-                $this->gain("asheading/{$offer->concept->label}", 'words without their heading', "“{$typed}” ".($offer->why->rank() === 0 ? 'is' : 'is a name of')." the heading “{$offer->concept->label}” in {$scheme->title}, which “{$block->name}” does not have.", $line, Parser::parse($text)->root, $whole, ['change' => 'add-terms', 'with' => ['block' => $block->id, 'texts' => [$text]], 'label' => 'Add the heading']);
+            if (
+                $offer !== null &&
+                $offer->why->rank() <= 1 &&
+                ! in_array(ConceptScheme::folded($offer->concept->label), $used, true) &&
+                ! $this->isBelow($thesaurus, $offer->concept->label, $headings)
+            ) {
+                $text =
+                    "heading:\"{$offer->concept->label}\"".
+                    ($thesaurus->narrower($offer->concept->label) === [] ? '' : '/narrower');
+                $this->gain(
+                    "asheading/{$offer->concept->label}",
+                    'words without their heading',
+                    "“{$typed}” ".
+                        ($offer->why->rank() === 0 ? 'is' : 'is a name of').
+                        " the heading “{$offer->concept->label}” in {$scheme->title}, which “{$block->name}” does not have.",
+                    $line,
+                    Parser::parse($text)->root,
+                    $whole,
+                    [
+                        'change' => 'add-terms',
+                        'with' => ['block' => $block->id, 'texts' => [$text]],
+                        'label' => 'Add the heading',
+                    ],
+                );
             }
         }
     }
@@ -180,8 +354,17 @@ final class StrategyCheck
         return false;
     }
 
-    private function variant(Block $block, string $line, Node $root, Word $word, Word $other, string $texts, ?Node $whole, string $kind, string $what): void
-    {
+    private function variant(
+        Block $block,
+        string $line,
+        Node $root,
+        Word $word,
+        Word $other,
+        string $texts,
+        ?Node $whole,
+        string $kind,
+        string $what,
+    ): void {
         $shown = $other->text.($other->truncated ? '*' : '');
         foreach (Words::of($texts) as $typed) {
             if ($typed === mb_strtolower($other->text)) {
@@ -190,17 +373,34 @@ final class StrategyCheck
         }
         $replaced = $this->replaced($root, $word, $other);
         $text = Printer::print($replaced, Dialects::heron())->text;
-        $this->gain("variant/{$text}", $kind, "“{$word->text}".($word->truncated ? '*' : '')."” stands without {$what}, “{$shown}”.", $line, $replaced, $whole, ['change' => 'add-terms', 'with' => ['block' => $block->id, 'texts' => [$text]], 'label' => "Add {$text}"]);
+        $this->gain(
+            "variant/{$text}",
+            $kind,
+            "“{$word->text}".($word->truncated ? '*' : '')."” stands without {$what}, “{$shown}”.",
+            $line,
+            $replaced,
+            $whole,
+            ['change' => 'add-terms', 'with' => ['block' => $block->id, 'texts' => [$text]], 'label' => "Add {$text}"],
+        );
     }
 
     private function replaced(Node $node, Word $word, Word $other): Node
     {
         return match (true) {
             $node === $word => $other,
-            $node instanceof Phrase => new Phrase(array_map(fn (Word $one): Word => $one === $word ? $other : $one, $node->words)),
+            $node instanceof Phrase => new Phrase(
+                array_map(fn (Word $one): Word => $one === $word ? $other : $one, $node->words),
+            ),
             $node instanceof Fielded => new Fielded($node->fields, $this->replaced($node->inner, $word, $other)),
-            $node instanceof Near => new Near($this->replaced($node->left, $word, $other), $this->replaced($node->right, $word, $other), $node->distance),
-            $node instanceof Operation => new Operation($node->operator, array_map(fn (Node $one): Node => $this->replaced($one, $word, $other), $node->operands)),
+            $node instanceof Near => new Near(
+                $this->replaced($node->left, $word, $other),
+                $this->replaced($node->right, $word, $other),
+                $node->distance,
+            ),
+            $node instanceof Operation => new Operation(
+                $node->operator,
+                array_map(fn (Node $one): Node => $this->replaced($one, $word, $other), $node->operands),
+            ),
             default => $node,
         };
     }
@@ -244,11 +444,30 @@ final class StrategyCheck
                 continue;
             }
             if ($i + 1 !== $result && $lines->usersOf($i + 1) === []) {
-                $this->add("unused/{$line->text}", 'never used', 'Line #'.($i + 1)." (“{$line->text}”) is used by no other line and is not the result.", $line->id, ['change' => 'remove-line', 'with' => ['line' => $line->id], 'label' => 'Take it off']);
+                $this->add(
+                    "unused/{$line->text}",
+                    'never used',
+                    'Line #'.($i + 1)." (“{$line->text}”) is used by no other line and is not the result.",
+                    $line->id,
+                    ['change' => 'remove-line', 'with' => ['line' => $line->id], 'label' => 'Take it off'],
+                );
             }
             if (MixedOperators::in($line->text)) {
-                $this->add("mixed/{$line->text}", 'AND and OR mixed', 'Line #'.($i + 1).' has AND and OR side by side without brackets. It is read with AND first here; write brackets, so that everybody reads it alike.', $line->id,
-                    $line->parsed()->isComplete() ? ['change' => 'set-line', 'with' => ['line' => $line->id, 'text' => $this->bracketed($line->parsed()->root)], 'label' => 'Write the brackets'] : null);
+                $this->add(
+                    "mixed/{$line->text}",
+                    'AND and OR mixed',
+                    'Line #'.
+                        ($i + 1).
+                        ' has AND and OR side by side without brackets. It is read with AND first here; write brackets, so that everybody reads it alike.',
+                    $line->id,
+                    $line->parsed()->isComplete()
+                        ? [
+                            'change' => 'set-line',
+                            'with' => ['line' => $line->id, 'text' => $this->bracketed($line->parsed()->root)],
+                            'label' => 'Write the brackets',
+                        ]
+                        : null,
+                );
             }
         }
     }
@@ -257,11 +476,19 @@ final class StrategyCheck
     private function bracketed(Node $root): string
     {
         $print = fn (Node $node): string => Printer::print($node, Dialects::heron())->text;
-        if (! $root instanceof Operation) {
+        if (! ($root instanceof Operation)) {
             return $print($root);
         }
 
-        return implode(' '.strtoupper($root->operator->value).' ', array_map(fn (Node $operand): string => $operand instanceof Operation ? '('.$this->bracketed($operand).')' : $print($operand), $root->operands));
+        return implode(
+            ' '.strtoupper($root->operator->value).' ',
+            array_map(
+                fn (Node $operand): string => $operand instanceof Operation
+                    ? '('.$this->bracketed($operand).')'
+                    : $print($operand),
+                $root->operands,
+            ),
+        );
     }
 
     /** @param  list<string>  $sources */
@@ -270,7 +497,7 @@ final class StrategyCheck
         $items = $review->knownItems()->limit(60)->get();
         foreach ($lines->lines as $i => $line) {
             $root = $line->isBlank() ? null : $line->parsed()->root;
-            if (! $root instanceof Operation || $root->operator !== Operator::Not || $items->isEmpty()) {
+            if (! ($root instanceof Operation) || $root->operator !== Operator::Not || $items->isEmpty()) {
                 continue;
             }
             try {
@@ -278,15 +505,30 @@ final class StrategyCheck
             } catch (BadStrategy) {
                 continue;
             }
-            if (! $whole instanceof Operation || $whole->operator !== Operator::Not) {
+            if (! ($whole instanceof Operation) || $whole->operator !== Operator::Not) {
                 continue;
             }
             foreach ($items as $item) {
                 foreach ($sources as $source) {
                     $clause = $this->known->clause($review, $item, $source);
-                    $thrown = $clause === null ? 0 : $this->one($review, $source, new Operation(Operator::And, [$clause, $whole->operands[0]])) - $this->one($review, $source, new Operation(Operator::And, [$clause, $whole]));
+                    $thrown =
+                        $clause === null
+                            ? 0
+                            : $this->one(
+                                $review,
+                                $source,
+                                new Operation(Operator::And, [$clause, $whole->operands[0]]),
+                            ) - $this->one($review, $source, new Operation(Operator::And, [$clause, $whole]));
                     if ($thrown > 0) {
-                        $this->add("not/{$line->text}/{$item->id}", 'NOT loses a known item', 'The NOT in line #'.($i + 1)." throws out “{$item->title}”, which is known to be relevant.", $line->id, null);
+                        $this->add(
+                            "not/{$line->text}/{$item->id}",
+                            'NOT loses a known item',
+                            'The NOT in line #'.
+                                ($i + 1).
+                                " throws out “{$item->title}”, which is known to be relevant.",
+                            $line->id,
+                            null,
+                        );
                         break;
                     }
                 }
@@ -297,7 +539,9 @@ final class StrategyCheck
     private function one(Review $review, string $source, Node $query): int
     {
         $compiled = $this->compiler->compile($review, $source, $query);
-        $count = $compiled->isUsable() ? $this->counts->of($source, [$compiled->text], self::SECONDS)[$compiled->text] ?? 0 : 0;
+        $count = $compiled->isUsable()
+            ? $this->counts->of($source, [$compiled->text], self::SECONDS)[$compiled->text] ?? 0
+            : 0;
 
         return is_int($count) ? $count : 0;
     }
@@ -316,13 +560,27 @@ final class StrategyCheck
     {
         $key = mb_substr($key, 0, 400);
         if (! in_array($key, array_column($this->findings, 'key'), true)) {
-            $this->findings[] = ['key' => $key, 'kind' => $kind, 'text' => $text, 'line' => $line, 'effect' => [], 'apply' => $apply];
+            $this->findings[] = [
+                'key' => $key,
+                'kind' => $kind,
+                'text' => $text,
+                'line' => $line,
+                'effect' => [],
+                'apply' => $apply,
+            ];
         }
     }
 
     /** @param  array{change: string, with: array<string, mixed>, label: string}  $apply */
-    private function gain(string $key, string $kind, string $text, string $line, Node $more, ?Node $whole, array $apply): void
-    {
+    private function gain(
+        string $key,
+        string $kind,
+        string $text,
+        string $line,
+        Node $more,
+        ?Node $whole,
+        array $apply,
+    ): void {
         $before = count($this->findings);
         $this->add($key, $kind, $text, $line, $apply);
         if ($whole !== null && count($this->findings) > $before) {
@@ -337,7 +595,7 @@ final class StrategyCheck
             $texts = [];
             foreach ($this->gains as $i => [$more, $whole]) {
                 $compiled = $this->compiler->compile($review, $source, new Operation(Operator::Not, [$more, $whole]));
-                $compiled->isUsable() && $texts[$i] = $compiled->text;
+                $compiled->isUsable() && ($texts[$i] = $compiled->text);
             }
             $counts = $this->counts->of($source, array_values($texts), self::SECONDS);
             foreach ($texts as $i => $text) {

@@ -51,7 +51,8 @@ final readonly class StrategyConcepts
 
     /**
      * @param  list<string>  $ids  of blocks, taken together
-     * @param  ?\Closure(): list<string>  $typical  headings that records of theirs carry, asked for where no term has a place
+     * @param  ?\Closure(): list<string>  $typical  headings that records of theirs carry, asked for where no term has a
+     *     place
      */
     public function place(array $ids, ?Headings $headings, ?\Closure $typical = null): ConceptPlace
     {
@@ -73,7 +74,10 @@ final readonly class StrategyConcepts
         foreach (array_slice(array_unique($cut), 0, self::LOOKED_UP) as $text) {
             $offer = $headings->offers($text)[0] ?? null;
             if ($offer !== null && $offer->why->rank() <= Why::Stem->rank()) {
-                $placed = [...$placed, ...array_values($headings->placed([ConceptScheme::folded($offer->concept->label)]))];
+                $placed = [
+                    ...$placed,
+                    ...array_values($headings->placed([ConceptScheme::folded($offer->concept->label)])),
+                ];
             }
         }
         if ($placed === [] && $typical !== null) {
@@ -95,6 +99,7 @@ final readonly class StrategyConcepts
 
     private static function isCut(Node $term): bool
     {
-        return ($term instanceof Word && $term->truncated) || ($term instanceof Phrase && array_filter($term->words, fn (Word $word): bool => $word->truncated) !== []);
+        return ($term instanceof Word && $term->truncated) ||
+            ($term instanceof Phrase && array_filter($term->words, fn (Word $word): bool => $word->truncated) !== []);
     }
 }

@@ -22,11 +22,13 @@ final readonly class StrategyNumbers
     }
 
     /**
-     * Numbers by source and line: "own", and for a term of a concept "only". Those still to be counted are missing; call again.
+     * Numbers by source and line: "own", and for a term of a concept "only". Those still to be counted are missing;
+     * call again.
      *
      * @param  list<string>  $sources
      * @param  float  $seconds  how long to count before answering with what there is
-     * @return array{numbers: array<string, array<string, array<string, int|string|null>>>, failures: array<string, string>, done: bool}
+     * @return array{numbers: array<string, array<string, array<string, int|string|null>>>, failures: array<string,
+     *     string>, done: bool}
      */
     public function of(Review $review, Lines $lines, array $sources, float $seconds): array
     {
@@ -36,7 +38,11 @@ final readonly class StrategyNumbers
         foreach ($sources as $source) {
             $texts = array_map(fn (Node $node): string => $this->text($review, $source, $node), $queries);
             try {
-                $counts = $this->counts->of($source, array_values(array_filter($texts, fn (string $text): bool => $text !== '')), $seconds / count($sources));
+                $counts = $this->counts->of(
+                    $source,
+                    array_values(array_filter($texts, fn (string $text): bool => $text !== '')),
+                    $seconds / count($sources),
+                );
             } catch (SourceFailed $failed) {
                 $failures[$source] = $failed->getMessage();
 
@@ -72,9 +78,19 @@ final readonly class StrategyNumbers
         }
         foreach (Board::of($lines)->blocks as $block) {
             foreach ($block->terms as $term) {
-                $others = array_values(array_filter(array_map(fn ($other): ?Node => $other->id === $term->id ? null : ($queries["own:{$other->id}"] ?? null), $block->terms)));
+                $others = array_values(
+                    array_filter(
+                        array_map(
+                            fn ($other): ?Node => $other->id === $term->id ? null : $queries["own:{$other->id}"] ?? null,
+                            $block->terms,
+                        ),
+                    ),
+                );
                 if ($others !== [] && isset($queries["own:{$term->id}"])) {
-                    $queries["only:{$term->id}"] = new Operation(Operator::Not, [$queries["own:{$term->id}"], ...$others]);
+                    $queries["only:{$term->id}"] = new Operation(Operator::Not, [
+                        $queries["own:{$term->id}"],
+                        ...$others,
+                    ]);
                 }
             }
         }

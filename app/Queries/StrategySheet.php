@@ -42,15 +42,58 @@ final readonly class StrategySheet
             'canUndo' => $revision->after !== null,
             'canRedo' => $strategy->revisions()->where('after', $revision->number)->exists(),
             'result' => $lines->resultNumber(),
-            'sources' => array_map(fn (string $key): array => ['key' => $key, 'name' => $this->sources->names()[$key], 'short' => $this->sources->shortName($key)], $this->chosen($strategy)),
-            'lines' => array_map(fn (int $i, StrategyLine $line): array => $this->line($lines, $i + 1, $line), array_keys($lines->lines), $lines->lines),
-            'blocks' => array_map(fn (Block $block): array => [
-                'id' => $block->id, 'name' => $block->name, 'combined' => $block->isCombined,
-                'terms' => array_map(fn (StrategyLine $term): array => ['id' => $term->id, 'number' => $number($term->id), ...$this->term($term)], $block->terms),
-            ], $board->blocks),
-            'chain' => array_map(fn (StrategyLine $line): array => ['id' => $line->id, 'number' => $number($line->id)], $board->chain),
-            'limits' => array_map(fn (BoardLimit $limit): array => ['id' => $limit->id, 'text' => $limit->text, 'exclude' => $limit->isExclusion, 'number' => $number($limit->id), 'lacking' => $this->lacking($strategy, $limit)], $board->limits),
-            'rest' => array_map(fn (StrategyLine $line): array => ['id' => $line->id, 'number' => $number($line->id), 'text' => $line->text, 'note' => $line->note], $board->rest),
+            'sources' => array_map(
+                fn (string $key): array => [
+                    'key' => $key,
+                    'name' => $this->sources->names()[$key],
+                    'short' => $this->sources->shortName($key),
+                ],
+                $this->chosen($strategy),
+            ),
+            'lines' => array_map(
+                fn (int $i, StrategyLine $line): array => $this->line($lines, $i + 1, $line),
+                array_keys($lines->lines),
+                $lines->lines,
+            ),
+            'blocks' => array_map(
+                fn (Block $block): array => [
+                    'id' => $block->id,
+                    'name' => $block->name,
+                    'combined' => $block->isCombined,
+                    'terms' => array_map(
+                        fn (StrategyLine $term): array => [
+                            'id' => $term->id,
+                            'number' => $number($term->id),
+                            ...$this->term($term),
+                        ],
+                        $block->terms,
+                    ),
+                ],
+                $board->blocks,
+            ),
+            'chain' => array_map(
+                fn (StrategyLine $line): array => ['id' => $line->id, 'number' => $number($line->id)],
+                $board->chain,
+            ),
+            'limits' => array_map(
+                fn (BoardLimit $limit): array => [
+                    'id' => $limit->id,
+                    'text' => $limit->text,
+                    'exclude' => $limit->isExclusion,
+                    'number' => $number($limit->id),
+                    'lacking' => $this->lacking($strategy, $limit),
+                ],
+                $board->limits,
+            ),
+            'rest' => array_map(
+                fn (StrategyLine $line): array => [
+                    'id' => $line->id,
+                    'number' => $number($line->id),
+                    'text' => $line->text,
+                    'note' => $line->note,
+                ],
+                $board->rest,
+            ),
         ];
     }
 
@@ -74,22 +117,47 @@ final readonly class StrategySheet
             };
         }
 
-        return ['id' => $line->id, 'number' => $number, 'text' => $line->text, 'note' => $line->note, 'problem' => $problem, 'isResult' => $lines->resultNumber() === $number, 'isUsed' => $lines->usersOf($number) !== []];
+        return [
+            'id' => $line->id,
+            'number' => $number,
+            'text' => $line->text,
+            'note' => $line->note,
+            'problem' => $problem,
+            'isResult' => $lines->resultNumber() === $number,
+            'isUsed' => $lines->usersOf($number) !== [],
+        ];
     }
 
     /** @return array{text: string, shown: string, tags: list<string>, heading: string, problem: string} */
     private function term(StrategyLine $line): array
     {
         $parsed = $line->parsed();
-        $term = ['text' => $line->text, 'shown' => $line->text, 'tags' => [], 'heading' => '', 'problem' => $parsed->isComplete() ? '' : $parsed->problems[0]->message()];
+        $term = [
+            'text' => $line->text,
+            'shown' => $line->text,
+            'tags' => [],
+            'heading' => '',
+            'problem' => $parsed->isComplete() ? '' : $parsed->problems[0]->message(),
+        ];
         if ($parsed->root instanceof Heading) {
             $heading = $parsed->root;
-            $narrower = $heading->narrower ? ['+ narrower'.($heading->less === [] ? '' : ', less '.count($heading->less))] : [];
+            $narrower = $heading->narrower
+                ? ['+ narrower'.($heading->less === [] ? '' : ', less '.count($heading->less))]
+                : [];
 
-            return [...$term, 'shown' => $heading->label, 'heading' => $heading->label, 'tags' => [...$narrower, ...($heading->major ? ['major topic'] : []), ...$heading->qualifiers]];
+            return [
+                ...$term,
+                'shown' => $heading->label,
+                'heading' => $heading->label,
+                'tags' => [...$narrower, ...$heading->major ? ['major topic'] : [], ...$heading->qualifiers],
+            ];
         }
         if ($parsed->isComplete() && $parsed->root instanceof Fielded) {
-            return [...$term, 'shown' => Printer::print($parsed->root->inner, Dialects::heron())->text, 'tags' => [implode(', ', array_map(fn ($field): string => $field->value, $parsed->root->fields))]];
+            return [
+                ...$term,
+                'shown' => Printer::print($parsed->root->inner, Dialects::heron())->text,
+                'tags' => [implode(', ', array_map(fn ($field): string => $field->value, $parsed->root->fields))],
+            ];
         }
 
         return $term;
@@ -100,7 +168,18 @@ final readonly class StrategySheet
     {
         $kinds = self::kinds((new StrategyLine('', $limit->text))->parsed()->root);
 
-        return array_values(array_map($this->sources->shortName(...), array_filter($this->chosen($strategy), fn (string $key): bool => array_filter($kinds, fn (LimitKind $kind): bool => ! $this->sources->dialect($key)->has($kind)) !== [])));
+        return array_values(
+            array_map(
+                $this->sources->shortName(...),
+                array_filter(
+                    $this->chosen($strategy),
+                    fn (string $key): bool => array_filter(
+                        $kinds,
+                        fn (LimitKind $kind): bool => ! $this->sources->dialect($key)->has($kind),
+                    ) !== [],
+                ),
+            ),
+        );
     }
 
     /** @return list<LimitKind> */

@@ -13,7 +13,10 @@ use WaryHeron\Core\Search\Query\Parser;
 use WaryHeron\Core\Search\Strategy\StrategyImport;
 use WaryHeron\Core\Vocabulary\Offer;
 
-/** What is offered while a term is being typed: what it finds as it stands, and headings that go on from it, with their other names. */
+/**
+ * What is offered while a term is being typed: what it finds as it stands, and headings that go on from it, with their
+ * other names.
+ */
 final readonly class Suggestions
 {
     private const OFFERED = 5;
@@ -29,7 +32,8 @@ final readonly class Suggestions
 
     /**
      * @param  list<string>  $sources  in which the term is counted
-     * @return array{finds: list<array{source: string, count: int}>, offers: list<array{label: string, term: string, own: ?int, exploded: ?int, source: string, names: list<string>}>}
+     * @return array{finds: list<array{source: string, count: int}>, offers: list<array{label: string, term: string,
+     *     own: ?int, exploded: ?int, source: string, names: list<string>}>}
      */
     public function of(Review $review, string $typed, array $sources): array
     {
@@ -63,19 +67,29 @@ final readonly class Suggestions
         return $finds;
     }
 
-    /** @return list<array{label: string, term: string, own: ?int, exploded: ?int, source: string, names: list<string>}> */
+    /**
+     * @return list<array{label: string, term: string, own: ?int, exploded: ?int, source: string, names: list<string>}>
+     */
     private function offers(Review $review, string $typed): array
     {
         $offers = [];
-        foreach (Headings::schemes($review)->sortBy(fn (Scheme $scheme): int => $scheme->source === null ? 1 : 0)->take(2) as $scheme) {
+        foreach (
+            Headings::schemes($review)->sortBy(fn (Scheme $scheme): int => $scheme->source === null ? 1 : 0)->take(2) as $scheme
+        ) {
             $headings = new Headings($scheme, $review);
             $found = array_slice($headings->completing($typed), 0, self::OFFERED);
-            $counts = $this->finder->headingCounts($review, $scheme->source, array_map(fn (Offer $offer): string => $offer->concept->label, $found));
+            $counts = $this->finder->headingCounts(
+                $review,
+                $scheme->source,
+                array_map(fn (Offer $offer): string => $offer->concept->label, $found),
+            );
             foreach ($found as $offer) {
                 $label = $offer->concept->label;
                 $below = $headings->narrower($label) === [] ? '' : '/narrower';
                 $offers[$label] ??= [
-                    'label' => $label, 'term' => "heading:\"{$label}\"{$below}", ...($counts[$label] ?? ['own' => null, 'exploded' => null]),
+                    'label' => $label,
+                    'term' => "heading:\"{$label}\"{$below}",
+                    ...$counts[$label] ?? ['own' => null, 'exploded' => null],
                     'source' => $scheme->source === null ? $scheme->title : $this->sources->shortName($scheme->source),
                     'names' => array_slice($offer->concept->alternatives, 0, self::NAMES),
                 ];

@@ -17,7 +17,13 @@ final class Tags
     public static function of(Review $review, array $publications): array
     {
         $tags = [];
-        foreach (DB::table('publication_tags')->where('review_id', $review->id)->whereIn('publication_id', $publications)->orderBy('tag')->get(['publication_id', 'tag']) as $one) {
+        foreach (
+            DB::table('publication_tags')
+                ->where('review_id', $review->id)
+                ->whereIn('publication_id', $publications)
+                ->orderBy('tag')
+                ->get(['publication_id', 'tag']) as $one
+        ) {
             $tags[$one->publication_id][] = $one->tag;
         }
 

@@ -29,7 +29,12 @@ final readonly class Tallies
     {
         $byStage = $only === null ? array_fill_keys($review->stages->modelKeys(), []) : [$only => []];
         // each count is kept in parts, of which some are below nought
-        foreach (DB::table('tallies')->where('review_id', $review->id)->when($only !== null, fn ($of) => $of->where('stage_id', $only))->get(['stage_id', 'state', 'n']) as $part) {
+        foreach (
+            DB::table('tallies')
+                ->where('review_id', $review->id)
+                ->when($only !== null, fn ($of) => $of->where('stage_id', $only))
+                ->get(['stage_id', 'state', 'n']) as $part
+        ) {
             $byStage[$part->stage_id][$part->state] = ($byStage[$part->stage_id][$part->state] ?? 0) + $part->n;
         }
 
@@ -43,6 +48,8 @@ final readonly class Tallies
 
     public function all(): int
     {
-        return array_sum(array_diff_key($this->byState, [ItemState::Folded->value => 0, ItemState::Removed->value => 0]));
+        return array_sum(
+            array_diff_key($this->byState, [ItemState::Folded->value => 0, ItemState::Removed->value => 0]),
+        );
     }
 }

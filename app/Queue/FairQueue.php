@@ -25,7 +25,12 @@ final class FairQueue extends DatabaseQueue
         $task = json_decode($payload, true)['task'] ?? null;
         $review = $task === null ? null : $this->database->table('tasks')->where('id', $task)->value('review_id');
 
-        return [...parent::buildDatabaseRecord($queue, $payload, $availableAt, $attempts), 'task_id' => $task, 'review_id' => $review, 'turn' => $this->turn((string) $queue, $review)];
+        return [
+            ...parent::buildDatabaseRecord($queue, $payload, $availableAt, $attempts),
+            'task_id' => $task,
+            'review_id' => $review,
+            'turn' => $this->turn((string) $queue, $review),
+        ];
     }
 
     /** The round that is being served, or the one after the review's last place. */
@@ -53,11 +58,17 @@ final class FairQueue extends DatabaseQueue
     /** @param  ?string  $queue */
     protected function getNextAvailableJob($queue): ?DatabaseJobRecord
     {
-        $job = $this->database->table($this->table)->lock($this->getLockForPopping())->where('queue', $this->getQueue($queue))
+        $job = $this->database
+            ->table($this->table)
+            ->lock($this->getLockForPopping())
+            ->where('queue', $this->getQueue($queue))
             ->where(function ($either): void {
                 $this->isAvailable($either);
                 $this->isReservedButExpired($either);
-            })->orderBy('turn')->orderBy('id')->first();
+            })
+            ->orderBy('turn')
+            ->orderBy('id')
+            ->first();
 
         return $job === null ? null : new DatabaseJobRecord((object) $job);
     }

@@ -19,13 +19,18 @@ final readonly class Counts
     /** @throws SourceFailed */
     public function holdings(string $source): string
     {
-        return Cache::remember("holdings/{$source}", self::HOLDINGS_SECONDS, fn (): string => $this->sources->get($source)->holdings());
+        return Cache::remember(
+            "holdings/{$source}",
+            self::HOLDINGS_SECONDS,
+            fn (): string => $this->sources->get($source)->holdings(),
+        );
     }
 
     /**
      * @param  list<string>  $queries
      * @param  float  $seconds  how long to count those that are not known yet
-     * @return array<string, int|string> by query: the count, or why there is none; those that are missing wait for the next call
+     * @return array<string, int|string> by query: the count, or why there is none; those that are missing wait for the
+     *     next call
      *
      * @throws SourceFailed If the source does not answer at all.
      */
@@ -39,7 +44,11 @@ final readonly class Counts
         $byHash = array_combine(array_map(fn (string $query): string => hash('sha256', $query), $queries), $queries);
         $counts = [];
         foreach (array_chunk(array_map(strval(...), array_keys($byHash)), 5000) as $hashes) {
-            $known = DB::table('query_counts')->where('source', $source)->where('holdings', $holdings)->whereIn('query_hash', $hashes)->pluck('count', 'query_hash');
+            $known = DB::table('query_counts')
+                ->where('source', $source)
+                ->where('holdings', $holdings)
+                ->whereIn('query_hash', $hashes)
+                ->pluck('count', 'query_hash');
             foreach ($known as $hash => $count) {
                 $counts[$byHash[$hash]] = (int) $count;
             }
@@ -50,7 +59,13 @@ final readonly class Counts
             $query = (string) $query;
             $counts[$query] = $count instanceof SourceFailed ? $count->getMessage() : $count;
             if (is_int($count)) {
-                $new[] = ['source' => $source, 'holdings' => $holdings, 'query_hash' => hash('sha256', $query), 'count' => $count, 'counted_at' => now()];
+                $new[] = [
+                    'source' => $source,
+                    'holdings' => $holdings,
+                    'query_hash' => hash('sha256', $query),
+                    'count' => $count,
+                    'counted_at' => now(),
+                ];
             }
         }
         if ($new !== []) {

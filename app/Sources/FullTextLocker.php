@@ -27,8 +27,12 @@ final class FullTextLocker
     {
         $answer = $this->asked($doi, 'application/vnd.citationstyles.csl+json');
         try {
-            foreach ((new CslJsonReader)->read(TextStream::of(substr($answer, 0, ReferenceReader::LARGEST_RECORD))) as $one) {
-                return $one instanceof Reference ? $one : throw SourceFailed::unreadable('The full-text locker', rtrim(lcfirst($one->message), '.'));
+            foreach (
+                (new CslJsonReader())->read(TextStream::of(substr($answer, 0, ReferenceReader::LARGEST_RECORD))) as $one
+            ) {
+                return $one instanceof Reference
+                    ? $one
+                    : throw SourceFailed::unreadable('The full-text locker', rtrim(lcfirst($one->message), '.'));
             }
         } catch (UnusableFile) {
         }
@@ -54,24 +58,35 @@ final class FullTextLocker
     {
         $parts = explode('/', $doi);
         if (config('heron.locker') === null || array_intersect($parts, ['', '.', '..']) !== []) {
-            throw SourceFailed::noCopy(config('heron.locker') === null ? 'No full-text locker is set up here.' : 'This is no DOI.');
+            throw SourceFailed::noCopy(
+                config('heron.locker') === null ? 'No full-text locker is set up here.' : 'This is no DOI.',
+            );
         }
         try {
             // what another server sends is read no further than it is wanted, and its redirections lead nowhere
-            $answer = Http::timeout(30)->connectTimeout(4)->withOptions(['allow_redirects' => false, 'stream' => true])
-                ->withHeaders(['Accept' => $for])->get(config('heron.locker').'/'.implode('/', array_map(rawurlencode(...), $parts)));
+            $answer = Http::timeout(30)
+                ->connectTimeout(4)
+                ->withOptions(['allow_redirects' => false, 'stream' => true])
+                ->withHeaders(['Accept' => $for])
+                ->get(config('heron.locker').'/'.implode('/', array_map(rawurlencode(...), $parts)));
             $content = self::start($answer->toPsrResponse()->getBody());
         } catch (ConnectionException) {
             throw SourceFailed::unreachable('The full-text locker');
         }
         if ($answer->status() === 403 || $answer->status() === 404) {
-            throw SourceFailed::noCopy(mb_substr(trim(strip_tags(mb_scrub(substr($content, 0, 2000), 'UTF-8'))), 0, 200));
+            throw SourceFailed::noCopy(
+                mb_substr(trim(strip_tags(mb_scrub(substr($content, 0, 2000), 'UTF-8'))), 0, 200),
+            );
         }
         if ($answer->failed()) {
             throw SourceFailed::status('The full-text locker', $answer->status());
         }
         if ($answer->redirect() || strlen($content) > self::LARGEST) {
-            throw SourceFailed::noCopy($answer->redirect() ? 'it sends on to another place.' : 'what came is larger than '.intdiv(self::LARGEST, 1024 * 1024).' MB.');
+            throw SourceFailed::noCopy(
+                $answer->redirect()
+                    ? 'it sends on to another place.'
+                    : 'what came is larger than '.intdiv(self::LARGEST, 1024 * 1024).' MB.',
+            );
         }
 
         return $content;

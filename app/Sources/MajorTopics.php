@@ -14,8 +14,12 @@ final class MajorTopics
     /** @return list<string> */
     public static function of(Reference $record): array
     {
-        $document = new DOMDocument;
-        if (! str_starts_with($record->source, '<') || str_contains($record->source, '<!') || ! @$document->loadXML($record->source, LIBXML_NONET | LIBXML_NOERROR)) {
+        $document = new DOMDocument();
+        if (
+            ! str_starts_with($record->source, '<') ||
+            str_contains($record->source, '<!') ||
+            ! @$document->loadXML($record->source, LIBXML_NONET | LIBXML_NOERROR)
+        ) {
             return [];
         }
         $labels = [];

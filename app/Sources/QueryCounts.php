@@ -27,13 +27,18 @@ final readonly class QueryCounts
      */
     public function of(Review $review, string $source, array $queries): array
     {
-        $texts = array_filter(array_map(function (Node $query) use ($review, $source): string {
-            $compiled = $this->compiler->compile($review, $source, $query);
+        $texts = array_filter(
+            array_map(function (Node $query) use ($review, $source): string {
+                $compiled = $this->compiler->compile($review, $source, $query);
 
-            return $compiled->isUsable() ? $compiled->text : '';
-        }, $queries));
+                return $compiled->isUsable() ? $compiled->text : '';
+            }, $queries),
+        );
         $counts = $this->counts->of($source, array_values($texts), self::SECONDS);
 
-        return array_filter(array_map(fn (string $text): int|string|null => $counts[$text] ?? null, $texts), is_int(...));
+        return array_filter(
+            array_map(fn (string $text): int|string|null => $counts[$text] ?? null, $texts),
+            is_int(...),
+        );
     }
 }

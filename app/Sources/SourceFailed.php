@@ -34,6 +34,9 @@ final class SourceFailed extends \RuntimeException
 
     public static function refused(string $name, string $diagnostic, string $message, string $details): self
     {
-        return new self("{$name} refused the query: {$message}".($details === '' ? '' : " ({$details})").'.', $diagnostic === 'info:srw/diagnostic/1/2');
+        return new self(
+            "{$name} refused the query: {$message}".($details === '' ? '' : " ({$details})").'.',
+            $diagnostic === 'info:srw/diagnostic/1/2',
+        );
     }
 }

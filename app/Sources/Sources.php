@@ -12,14 +12,22 @@ final class Sources
 {
     public function get(string $key): Source
     {
-        $settings = config("heron.sources.{$key}") ?? throw new \OutOfBoundsException("No source “{$key}” is configured.");
+        $settings =
+            config("heron.sources.{$key}") ?? throw new \OutOfBoundsException("No source “{$key}” is configured.");
 
-        return new SruClient($settings['name'], $settings['url'], $settings['batch'], $settings['timeout'], $settings['asks']);
+        return new SruClient(
+            $settings['name'],
+            $settings['url'],
+            $settings['batch'],
+            $settings['timeout'],
+            $settings['asks'],
+        );
     }
 
     public function dialect(string $key): Dialect
     {
-        return Dialects::named((string) config("heron.sources.{$key}.dialect")) ?? throw new \LogicException("The source {$key} has no dialect.");
+        return Dialects::named((string) config("heron.sources.{$key}.dialect")) ??
+            throw new \LogicException("The source {$key} has no dialect.");
     }
 
     public function shortName(string $key): string

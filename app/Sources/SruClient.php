@@ -24,8 +24,13 @@ final readonly class SruClient implements Source
     private const TOGETHER = 4;
 
     /** @param  string  $asks  the query type: cql, or what the server calls its own language */
-    public function __construct(private string $name, private string $url, private int $batch, private int $timeout, private string $asks = 'cql')
-    {
+    public function __construct(
+        private string $name,
+        private string $url,
+        private int $batch,
+        private int $timeout,
+        private string $asks = 'cql',
+    ) {
     }
 
     public function batch(): int
@@ -40,20 +45,34 @@ final readonly class SruClient implements Source
 
     public function page(string $query, int $from, int $most, Order $order = Order::Newest): Page
     {
-        return $this->read($this->text(fn (): Response => Http::timeout($this->timeout)->connectTimeout(4)->asForm()->post($this->url, $this->asked($query, $from, $most) + ($order === Order::Newest ? [] : ['sortKeys' => $order->sortKey()]))));
+        return $this->read(
+            $this->text(
+                fn (): Response => Http::timeout($this->timeout)
+                    ->connectTimeout(4)
+                    ->asForm()
+                    ->post(
+                        $this->url,
+                        $this->asked($query, $from, $most) +
+                            ($order === Order::Newest ? [] : ['sortKeys' => $order->sortKey()]),
+                    ),
+            ),
+        );
     }
 
     public function countAll(array $queries, float $until): array
     {
         $counts = [];
-        Each::ofLimit($this->asking($queries, $until), self::TOGETHER,
-            function (mixed $answer, string $query) use (&$counts): void {
-                try {
-                    $counts[$query] = $this->read($this->text(fn (): Response => $answer instanceof Response ? $answer : throw $answer))->total;
-                } catch (SourceFailed $failed) {
-                    $counts[$query] = $failed;
-                }
-            })->wait();
+        Each::ofLimit($this->asking($queries, $until), self::TOGETHER, function (mixed $answer, string $query) use (
+            &$counts,
+        ): void {
+            try {
+                $counts[$query] = $this->read(
+                    $this->text(fn (): Response => $answer instanceof Response ? $answer : throw $answer),
+                )->total;
+            } catch (SourceFailed $failed) {
+                $counts[$query] = $failed;
+            }
+        })->wait();
 
         return $counts;
     }
@@ -72,28 +91,55 @@ final readonly class SruClient implements Source
             if (microtime(true) > $until) {
                 return;
             }
-            $answer = Http::setHandler($handler)->async()->timeout($this->timeout)->connectTimeout(4)->asForm()->post($this->url, $this->asked($query, 1, 0));
+            $answer = Http::setHandler($handler)
+                ->async()
+                ->timeout($this->timeout)
+                ->connectTimeout(4)
+                ->asForm()
+                ->post($this->url, $this->asked($query, 1, 0));
             yield $query => $answer instanceof LazyPromise ? $answer->buildPromise() : Create::promiseFor($answer);
         }
     }
 
     public function words(string $beginning, int $most): array
     {
-        $asked = ['scanClause' => 'cql.serverChoice = "'.str_replace(['\\', '"'], '', $beginning).'"', 'maximumTerms' => $most, 'responsePosition' => 1];
-        $asked = $this->asks === 'cql' ? ['version' => '1.2', 'operation' => 'scan', ...$asked] : ['version' => '2.0', ...$asked];
-        $xml = $this->text(fn (): Response => Http::timeout($this->timeout)->connectTimeout(4)->asForm()->post($this->url, $asked));
+        $asked = [
+            'scanClause' => 'cql.serverChoice = "'.str_replace(['\\', '"'], '', $beginning).'"',
+            'maximumTerms' => $most,
+            'responsePosition' => 1,
+        ];
+        $asked =
+            $this->asks === 'cql'
+                ? ['version' => '1.2', 'operation' => 'scan', ...$asked]
+                : ['version' => '2.0', ...$asked];
+        $xml = $this->text(
+            fn (): Response => Http::timeout($this->timeout)->connectTimeout(4)->asForm()->post($this->url, $asked),
+        );
         $words = [];
-        foreach ($this->path($xml)->query("/*[local-name()='scanResponse']/*[local-name()='terms']/*[local-name()='term']/*[local-name()='value']") ?: [] as $value) {
+        foreach (
+            $this->path($xml)->query(
+                "/*[local-name()='scanResponse']/*[local-name()='terms']/*[local-name()='term']/*[local-name()='value']",
+            ) ?:
+            [] as $value
+        ) {
             $words[] = $value instanceof DOMElement ? mb_strtolower(trim($value->textContent)) : '';
         }
 
-        return array_values(array_filter($words, fn (string $word): bool => str_starts_with($word, mb_strtolower($beginning))));
+        return array_values(
+            array_filter($words, fn (string $word): bool => str_starts_with($word, mb_strtolower($beginning))),
+        );
     }
 
     public function holdings(): string
     {
-        $xml = $this->text(fn (): Response => Http::timeout($this->timeout)->connectTimeout(4)->get($this->url, ['version' => '1.2', 'operation' => 'explain']));
-        $modified = trim((string) $this->path($xml)->evaluate("string(//*[local-name()='metaInfo']/*[local-name()='dateModified'])"));
+        $xml = $this->text(
+            fn (): Response => Http::timeout($this->timeout)
+                ->connectTimeout(4)
+                ->get($this->url, ['version' => '1.2', 'operation' => 'explain']),
+        );
+        $modified = trim(
+            (string) $this->path($xml)->evaluate("string(//*[local-name()='metaInfo']/*[local-name()='dateModified'])"),
+        );
 
         // a server that does not say is counted anew every day
         return $modified === '' ? now()->format('Y-m-d') : mb_substr($modified, 0, 60);
@@ -105,7 +151,9 @@ final readonly class SruClient implements Source
         // by POST, since long queries do not fit an address
         $asked = ['query' => $query, 'startRecord' => $from, 'maximumRecords' => $most, 'recordSchema' => 'mods'];
 
-        return $this->asks === 'cql' ? ['version' => '1.2', 'operation' => 'searchRetrieve', ...$asked] : ['version' => '2.0', 'queryType' => $this->asks, ...$asked];
+        return $this->asks === 'cql'
+            ? ['version' => '1.2', 'operation' => 'searchRetrieve', ...$asked]
+            : ['version' => '2.0', 'queryType' => $this->asks, ...$asked];
     }
 
     /** @param  callable(): Response  $request */
@@ -125,7 +173,7 @@ final readonly class SruClient implements Source
         if (preg_match('/<!DOCTYPE|<!ENTITY/i', $xml) === 1) {
             throw SourceFailed::unreadable($this->name, 'it declares entities');
         }
-        $document = new DOMDocument;
+        $document = new DOMDocument();
         $before = libxml_use_internal_errors(true);
         $loaded = $xml !== '' && $document->loadXML($xml, LIBXML_NONET | LIBXML_COMPACT | LIBXML_PARSEHUGE);
         libxml_clear_errors();
@@ -143,15 +191,22 @@ final readonly class SruClient implements Source
         $local = fn (string $path): string => trim((string) $xpath->evaluate("string({$path})"));
         $diagnostic = "//*[local-name()='diagnostics']/*[local-name()='diagnostic']";
         if ($local("{$diagnostic}/*[local-name()='uri']") !== '') {
-            throw SourceFailed::refused($this->name, $local("{$diagnostic}/*[local-name()='uri']"), $local("{$diagnostic}/*[local-name()='message']"), $local("{$diagnostic}/*[local-name()='details']"));
+            throw SourceFailed::refused(
+                $this->name,
+                $local("{$diagnostic}/*[local-name()='uri']"),
+                $local("{$diagnostic}/*[local-name()='message']"),
+                $local("{$diagnostic}/*[local-name()='details']"),
+            );
         }
         $total = $local("/*/*[local-name()='numberOfRecords']");
         if (preg_match('/^\d{1,9}$/', $total) !== 1) {
             throw SourceFailed::unreadable($this->name, 'it gives no number of records');
         }
         $records = [];
-        $reader = new ModsReader;
-        foreach ($xpath->query("/*/*[local-name()='records']/*[local-name()='record']/*[local-name()='recordData']") ?: [] as $data) {
+        $reader = new ModsReader();
+        foreach (
+            $xpath->query("/*/*[local-name()='records']/*[local-name()='record']/*[local-name()='recordData']") ?: [] as $data
+        ) {
             foreach ($data instanceof DOMElement ? $data->childNodes : [] as $mods) {
                 if ($mods instanceof DOMElement && $mods->localName === 'mods') {
                     $records[] = $reader->reference($mods);

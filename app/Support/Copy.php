@@ -10,7 +10,8 @@ use Illuminate\Support\Facades\DB;
 final class Copy
 {
     /**
-     * Rows are asked for as they are sent: while the server takes some in, the next are made. Whoever makes them must not use the
+     * Rows are asked for as they are sent: while the server takes some in, the next are made. Whoever makes them must
+     * not use the
      * database meanwhile.
      *
      * @param  list<string>  $columns
@@ -23,7 +24,9 @@ final class Copy
         }
         $address = RowStream::of(self::lines($rows));
         try {
-            $isDone = DB::connection()->getPdo()->pgsqlCopyFromFile($table, $address, "\t", '\\\\N', implode(',', $columns));
+            $isDone = DB::connection()
+                ->getPdo()
+                ->pgsqlCopyFromFile($table, $address, "\t", '\\\\N', implode(',', $columns));
         } finally {
             // what went wrong while a row was made is the reason, whatever the server says of the rest
             RowStream::closed($address);

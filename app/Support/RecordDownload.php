@@ -14,7 +14,8 @@ final class RecordDownload
 {
     /**
      * @param  iterable<Reference>  $references
-     * @param  list<list<string>>  $about  rows of a name and a text; in a spreadsheet a second sheet, else a text beside the file in a zip
+     * @param  list<list<string>>  $about  rows of a name and a text; in a spreadsheet a second sheet, else a text
+     *     beside the file in a zip
      */
     public static function make(string $name, string $format, iterable $references, array $about): BinaryFileResponse
     {
@@ -35,10 +36,13 @@ final class RecordDownload
                 return self::response($path, "{$name}.{$writer->extension()}", $writer->mediaType());
             }
             $zipped = "{$path}.zip";
-            $zip = new ZipArchive;
+            $zip = new ZipArchive();
             $zip->open($zipped, ZipArchive::CREATE | ZipArchive::OVERWRITE);
             $zip->addFile($path, "{$name}.{$writer->extension()}");
-            $zip->addFromString('strategy.txt', implode("\r\n", array_map(fn (array $row): string => implode('  ', $row), $about))."\r\n");
+            $zip->addFromString(
+                'strategy.txt',
+                implode("\r\n", array_map(fn (array $row): string => implode('  ', $row), $about))."\r\n",
+            );
             $zip->close();
             unlink($path);
 
@@ -51,6 +55,8 @@ final class RecordDownload
 
     private static function response(string $path, string $name, string $type): BinaryFileResponse
     {
-        return (new BinaryFileResponse($path, 200, ['Content-Type' => $type, 'X-Content-Type-Options' => 'nosniff']))->setContentDisposition('attachment', $name)->deleteFileAfterSend();
+        return (new BinaryFileResponse($path, 200, ['Content-Type' => $type, 'X-Content-Type-Options' => 'nosniff']))
+            ->setContentDisposition('attachment', $name)
+            ->deleteFileAfterSend();
     }
 }

@@ -22,9 +22,22 @@ final class ReferenceList
     /** @return array<string, string> names of the styles that this machine has, by file */
     public static function styles(): array
     {
-        $offered = ['apa' => 'APA', 'vancouver' => 'Vancouver', 'american-medical-association' => 'AMA', 'harvard-cite-them-right' => 'Harvard', 'ieee' => 'IEEE', 'chicago-author-date' => 'Chicago, author and date', 'nature' => 'Nature', 'council-of-science-editors' => 'CSE'];
+        $offered = [
+            'apa' => 'APA',
+            'vancouver' => 'Vancouver',
+            'american-medical-association' => 'AMA',
+            'harvard-cite-them-right' => 'Harvard',
+            'ieee' => 'IEEE',
+            'chicago-author-date' => 'Chicago, author and date',
+            'nature' => 'Nature',
+            'council-of-science-editors' => 'CSE',
+        ];
 
-        return array_filter($offered, fn (string $style): bool => is_file(self::FOLDER."/{$style}.csl"), ARRAY_FILTER_USE_KEY);
+        return array_filter(
+            $offered,
+            fn (string $style): bool => is_file(self::FOLDER."/{$style}.csl"),
+            ARRAY_FILTER_USE_KEY,
+        );
     }
 
     /**
@@ -35,8 +48,21 @@ final class ReferenceList
     {
         $folder = TemporaryFolder::make();
         try {
-            file_put_contents("{$folder}/references.json", implode('', [...(new CslJsonWriter)->write($references)]));
-            $made = Process::timeout(self::SECONDS)->input("---\nnocite: '@*'\n---\n")->run([...TextDownload::LIMITS, 'pandoc', ...($to === 'docx' ? [] : ['--sandbox']), '--from=markdown', "--to={$to}", '--citeproc', "--bibliography={$folder}/references.json", '--csl='.self::FOLDER."/{$style}.csl", '--wrap=none', '--output=-']);
+            file_put_contents("{$folder}/references.json", implode('', [...(new CslJsonWriter())->write($references)]));
+            $made = Process::timeout(self::SECONDS)
+                ->input("---\nnocite: '@*'\n---\n")
+                ->run([
+                    ...TextDownload::LIMITS,
+                    'pandoc',
+                    ...$to === 'docx' ? [] : ['--sandbox'],
+                    '--from=markdown',
+                    "--to={$to}",
+                    '--citeproc',
+                    "--bibliography={$folder}/references.json",
+                    '--csl='.self::FOLDER."/{$style}.csl",
+                    '--wrap=none',
+                    '--output=-',
+                ]);
             if ($made->failed()) {
                 throw new \RuntimeException("pandoc failed: {$made->errorOutput()}");
             }

@@ -29,7 +29,7 @@ final class RowStream
     public static function of(\Generator $lines): string
     {
         in_array(self::SCHEME, stream_get_wrappers(), true) || stream_wrapper_register(self::SCHEME, self::class);
-        self::$lines[$address = self::SCHEME.'://'.bin2hex(random_bytes(8))] = $lines;
+        self::$lines[($address = self::SCHEME.'://'.bin2hex(random_bytes(8)))] = $lines;
 
         return $address;
     }
@@ -54,7 +54,11 @@ final class RowStream
     public function stream_read(int $count): string
     {
         try {
-            for ($lines = self::$lines[$this->address]; strlen($this->ready) < $count && $lines->valid(); $lines->next()) {
+            for (
+                $lines = self::$lines[$this->address];
+                strlen($this->ready) < $count && $lines->valid();
+                $lines->next()
+            ) {
                 $this->ready .= $lines->current();
             }
         } catch (\Throwable $problem) {
@@ -70,7 +74,8 @@ final class RowStream
 
     public function stream_eof(): bool
     {
-        return $this->ready === '' && (isset(self::$problems[$this->address]) || ! self::$lines[$this->address]->valid());
+        return $this->ready === '' &&
+            (isset(self::$problems[$this->address]) || ! self::$lines[$this->address]->valid());
     }
 
     public function stream_set_option(int $option, int $first, int $second): bool

@@ -6,7 +6,10 @@ namespace App\Support;
 
 use Illuminate\Session\DatabaseSessionHandler;
 
-/** Sessions in the database, written when they have changed or are a minute old: a row written for each decision is one of its dearer parts. */
+/**
+ * Sessions in the database, written when they have changed or are a minute old: a row written for each decision is one
+ * of its dearer parts.
+ */
 final class SessionRows extends DatabaseSessionHandler
 {
     private const SECONDS = 60;
@@ -20,13 +23,15 @@ final class SessionRows extends DatabaseSessionHandler
         $session = (object) $this->getQuery()->find($sessionId);
         $this->writtenAt = (int) ($session->last_activity ?? 0);
         $this->exists = isset($session->payload);
-        $this->read = $this->exists && ! $this->expired($session) ? (string) base64_decode((string) $session->payload) : null;
+        $this->read =
+            $this->exists && ! $this->expired($session) ? (string) base64_decode((string) $session->payload) : null;
 
         return $this->read ?? '';
     }
 
     public function write($sessionId, $data): bool
     {
-        return $this->read === $data && $this->currentTime() - $this->writtenAt < self::SECONDS || parent::write($sessionId, $data);
+        return ($this->read === $data && $this->currentTime() - $this->writtenAt < self::SECONDS) ||
+            parent::write($sessionId, $data);
     }
 }

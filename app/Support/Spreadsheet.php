@@ -21,12 +21,16 @@ final class Spreadsheet
      */
     public static function write(string $path, iterable $references, array $about = []): void
     {
-        self::rows($path, (function () use ($references): \Generator {
-            yield CsvWriter::COLUMNS;
-            foreach ($references as $reference) {
-                yield CsvWriter::cells($reference);
-            }
-        })(), $about);
+        self::rows(
+            $path,
+            (function () use ($references): \Generator {
+                yield CsvWriter::COLUMNS;
+                foreach ($references as $reference) {
+                    yield CsvWriter::cells($reference);
+                }
+            })(),
+            $about,
+        );
     }
 
     /**
@@ -53,9 +57,16 @@ final class Spreadsheet
     private static function cell(string|int|\DateTimeImmutable|null $value): Cell
     {
         if ($value instanceof \DateTimeImmutable) {
-            return WriterEntityFactory::createCell(\DateTime::createFromImmutable($value), (new StyleBuilder)->setFormat('yyyy-mm-dd')->build());
+            return WriterEntityFactory::createCell(
+                \DateTime::createFromImmutable($value),
+                (new StyleBuilder())->setFormat('yyyy-mm-dd')->build(),
+            );
         }
-        $cell = WriterEntityFactory::createCell(is_string($value) ? (preg_replace('/[\x00-\x08\x0B\x0C\x0E-\x1F]/', '', mb_substr($value, 0, 32_000)) ?? '') : $value);
+        $cell = WriterEntityFactory::createCell(
+            is_string($value)
+                ? preg_replace('/[\x00-\x08\x0B\x0C\x0E-\x1F]/', '', mb_substr($value, 0, 32_000)) ?? ''
+                : $value,
+        );
         if (is_string($value)) {
             $cell->setType(Cell::TYPE_STRING);
         }

@@ -15,9 +15,14 @@ final class Store
     public static function refuseBeyond(Review $review, int $bytes, string $name): void
     {
         $gigabytes = (float) config('heron.review_gigabytes');
-        $has = (int) DB::scalar('SELECT (SELECT coalesce(sum(file_size), 0) FROM deliveries WHERE review_id = ?) + (SELECT coalesce(sum(bytes), 0) FROM full_texts WHERE review_id = ? AND taken_out_at IS NULL)', [$review->id, $review->id]);
+        $has = (int) DB::scalar(
+            'SELECT (SELECT coalesce(sum(file_size), 0) FROM deliveries WHERE review_id = ?) + (SELECT coalesce(sum(bytes), 0) FROM full_texts WHERE review_id = ? AND taken_out_at IS NULL)',
+            [$review->id, $review->id],
+        );
         if ($has + $bytes > $gigabytes * 1024 ** 3) {
-            throw new Refused("The files of this review would come to more than {$gigabytes} GB with “{$name}”. Nothing was kept of it; whoever runs this copy can allow more.");
+            throw new Refused(
+                "The files of this review would come to more than {$gigabytes} GB with “{$name}”. Nothing was kept of it; whoever runs this copy can allow more.",
+            );
         }
     }
 }

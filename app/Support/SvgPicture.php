@@ -13,7 +13,11 @@ final class SvgPicture
 
     public static function of(string $svg, string $format): string
     {
-        $process = new Process(['rsvg-convert', '--format', $format, ...($format === 'png' ? ['--zoom', '2'] : [])], input: $svg, timeout: self::SECONDS);
+        $process = new Process(
+            ['rsvg-convert', '--format', $format, ...$format === 'png' ? ['--zoom', '2'] : []],
+            input: $svg,
+            timeout: self::SECONDS,
+        );
 
         return $process->mustRun()->getOutput();
     }

@@ -21,12 +21,24 @@ final class TableDownload
             $file = fopen($path, 'wb') ?: throw new \RuntimeException("Cannot write {$path}.");
             fwrite($file, CsvLine::BEGINNING);
             foreach ($rows as $row) {
-                fwrite($file, CsvLine::of(array_map(fn (string|int|\DateTimeImmutable|null $cell): string|int|null => $cell instanceof \DateTimeImmutable ? $cell->format('Y-m-d') : $cell, $row)));
+                fwrite(
+                    $file,
+                    CsvLine::of(
+                        array_map(
+                            fn (string|int|\DateTimeImmutable|null $cell): string|int|null => $cell instanceof \DateTimeImmutable
+                                ? $cell->format('Y-m-d')
+                                : $cell,
+                            $row,
+                        ),
+                    ),
+                );
             }
             fclose($file);
         }
         $type = $format === 'xlsx' ? Spreadsheet::MEDIA_TYPE : 'text/csv; charset=utf-8';
 
-        return (new BinaryFileResponse($path, 200, ['Content-Type' => $type, 'X-Content-Type-Options' => 'nosniff']))->setContentDisposition('attachment', Str::slug(Str::limit($name, 80, '')).".{$format}")->deleteFileAfterSend();
+        return (new BinaryFileResponse($path, 200, ['Content-Type' => $type, 'X-Content-Type-Options' => 'nosniff']))
+            ->setContentDisposition('attachment', Str::slug(Str::limit($name, 80, '')).".{$format}")
+            ->deleteFileAfterSend();
     }
 }

@@ -6,7 +6,9 @@ namespace App\Tasks;
 
 use App\Models\Task;
 
-/** The life of a task: taken in hand, laid down, ended. Whoever is killed while it is in hand has died at that place. */
+/**
+ * The life of a task: taken in hand, laid down, ended. Whoever is killed while it is in hand has died at that place.
+ */
 final class TaskRun
 {
     public const UNDER_WAY = ['queued', 'running'];
@@ -33,9 +35,14 @@ final class TaskRun
             default => 1,
         };
         if ($deaths >= self::DEATHS) {
-            throw new DiedTwice;
+            throw new DiedTwice();
         }
-        $task->update(['state' => 'running', 'started_at' => $task->started_at ?? now(), 'in_hand' => $place, 'deaths' => $deaths]);
+        $task->update([
+            'state' => 'running',
+            'started_at' => $task->started_at ?? now(),
+            'in_hand' => $place,
+            'deaths' => $deaths,
+        ]);
 
         return $task;
     }
@@ -43,13 +50,19 @@ final class TaskRun
     /** Until the next slice. */
     public static function layDown(string $id): void
     {
-        Task::query()->whereKey($id)->update(['in_hand' => null, 'deaths' => 0]);
+        Task::query()
+            ->whereKey($id)
+            ->update(['in_hand' => null, 'deaths' => 0]);
     }
 
     /** Whether it is still wanted; asked between two steps. */
     public static function isWanted(string $id): bool
     {
-        return Task::query()->whereKey($id)->whereIn('state', self::UNDER_WAY)->whereNull('cancel_requested_at')->exists();
+        return Task::query()
+            ->whereKey($id)
+            ->whereIn('state', self::UNDER_WAY)
+            ->whereNull('cancel_requested_at')
+            ->exists();
     }
 
     /** After an error of ours, unless it is over already. */
@@ -63,9 +76,15 @@ final class TaskRun
     /** @param  'done'|'failed'|'cancelled'  $state */
     public static function end(string $id, string $state, string $message, ?int $done = null, ?int $total = null): void
     {
-        Task::query()->whereKey($id)->update([
-            'state' => $state, 'message' => $message, 'finished_at' => now(), 'in_hand' => null, 'deaths' => 0,
-            ...array_filter(['done' => $done, 'total' => $total], fn (?int $n): bool => $n !== null),
-        ]);
+        Task::query()
+            ->whereKey($id)
+            ->update([
+                'state' => $state,
+                'message' => $message,
+                'finished_at' => now(),
+                'in_hand' => null,
+                'deaths' => 0,
+                ...array_filter(['done' => $done, 'total' => $total], fn (?int $n): bool => $n !== null),
+            ]);
     }
 }

@@ -17,7 +17,10 @@ final class Doi
 
         $doi = rtrim($match[0], '.,;:');
         // a closing bracket belongs to it only where it closes one
-        while (preg_match('/[)\]}]$/', $doi, $last) === 1 && substr_count($doi, $last[0]) > substr_count($doi, [')' => '(', ']' => '[', '}' => '{'][$last[0]])) {
+        while (
+            preg_match('/[)\]}]$/', $doi, $last) === 1 &&
+            substr_count($doi, $last[0]) > substr_count($doi, [')' => '(', ']' => '[', '}' => '{'][$last[0]])
+        ) {
             $doi = rtrim(substr($doi, 0, -1), '.,;:');
         }
 

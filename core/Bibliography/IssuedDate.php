@@ -5,23 +5,41 @@ declare(strict_types=1);
 namespace WaryHeron\Core\Bibliography;
 
 /**
- * A date of publication as sources write it: "2004", "2004-04-25", "2004/04/25//", "2004 Apr 25", "25 April 2004", ranges
- * ("1988/1994", "2004 Mar-Apr"), seasons, approximate and uncertain dates ("1723~", "2009?"), and years before the common era ("-0044").
+ * A date of publication as sources write it: "2004", "2004-04-25", "2004/04/25//", "2004 Apr 25", "25 April 2004",
+ * ranges
+ * ("1988/1994", "2004 Mar-Apr"), seasons, approximate and uncertain dates ("1723~", "2009?"), and years before the
+ * common era ("-0044").
  *
  * Source: ISO 8601-2:2019 (extended date and time), levels 0 and 1, and the habits of RIS and of indexes.
  */
 final readonly class IssuedDate
 {
     private const MONTHS = [
-        'jan' => 1, 'feb' => 2, 'mar' => 3, 'apr' => 4, 'may' => 5, 'jun' => 6, 'jul' => 7, 'aug' => 8, 'sep' => 9, 'oct' => 10, 'nov' => 11, 'dec' => 12,
-        'spr' => 21, 'sum' => 22, 'aut' => 23, 'fal' => 23, 'win' => 24,
+        'jan' => 1,
+        'feb' => 2,
+        'mar' => 3,
+        'apr' => 4,
+        'may' => 5,
+        'jun' => 6,
+        'jul' => 7,
+        'aug' => 8,
+        'sep' => 9,
+        'oct' => 10,
+        'nov' => 11,
+        'dec' => 12,
+        'spr' => 21,
+        'sum' => 22,
+        'aut' => 23,
+        'fal' => 23,
+        'win' => 24,
     ];
 
     /** A year, and month or season (21 to 24) and day as far as given; the time of day says nothing here. */
     private const NUMERIC = '~^(-?\d{4})(?:[-/](\d{1,2})(?:[-/](\d{1,2})(?:T\S+)?)?)?/*$~';
 
     /**
-     * @param  list<list<int>>  $parts  one date, or the two ends of a range: year, and month (21 to 24 are seasons) and day as far as known.
+     * @param  list<list<int>>  $parts  one date, or the two ends of a range: year, and month (21 to 24 are seasons) and
+     *     day as far as known.
      *                                  A year before the common era is negative, with no year nought: -45 is 45 BCE.
      */
     private function __construct(public array $parts, public bool $approximate)
@@ -56,7 +74,10 @@ final readonly class IssuedDate
         $dates = array_map(function (array $date): string {
             $year = $date[0] < 0 ? sprintf('-%04d', -$date[0] - 1) : sprintf('%04d', $date[0]);
 
-            return implode('-', [$year, ...array_map(fn (int $part): string => sprintf('%02d', $part), array_slice($date, 1))]);
+            return implode('-', [
+                $year,
+                ...array_map(fn (int $part): string => sprintf('%02d', $part), array_slice($date, 1)),
+            ]);
         }, array_filter($parts, fn (array $date): bool => ($date[0] ?? 0) !== 0));
 
         return implode('/', $dates).($approximate && $dates !== [] ? '~' : '');
@@ -66,11 +87,17 @@ final readonly class IssuedDate
     private static function range(string $text): ?array
     {
         // "2004/04" is a month, so that both ends of a range by years have four digits
-        if (preg_match('~^(-?\d{4}(?:-\d\d){0,2}(?:T[^/]+)?)/(-?\d{4}(?:-\d\d){0,2}(?:T[^/]+)?|\.\.)?$~', $text, $ends) === 1) {
+        if (
+            preg_match(
+                '~^(-?\d{4}(?:-\d\d){0,2}(?:T[^/]+)?)/(-?\d{4}(?:-\d\d){0,2}(?:T[^/]+)?|\.\.)?$~',
+                $text,
+                $ends,
+            ) === 1
+        ) {
             $from = self::single($ends[1]);
             $to = self::single($ends[2] ?? '');
 
-            return $from === null ? null : [...$from, ...($to ?? [])];
+            return $from === null ? null : [...$from, ...$to ?? []];
         }
         if (preg_match('/^(\d{4})\s+([A-Za-z]{3})[a-z]*\s*[-–\/]\s*([A-Za-z]{3})[a-z]*$/u', $text, $months) === 1) {
             $ends = [self::MONTHS[strtolower($months[2])] ?? null, self::MONTHS[strtolower($months[3])] ?? null];
@@ -87,14 +114,19 @@ final readonly class IssuedDate
         if (preg_match(self::NUMERIC, $text, $found) === 1) {
             $year = (int) $found[1];
 
-            return self::valid(str_starts_with($found[1], '-') || $year === 0 ? $year - 1 : $year, (int) ($found[2] ?? 0), (int) ($found[3] ?? 0));
+            return self::valid(
+                str_starts_with($found[1], '-') || $year === 0 ? $year - 1 : $year,
+                (int) ($found[2] ?? 0),
+                (int) ($found[3] ?? 0),
+            );
         }
         $written = [
             '/^(?<year>\d{4})[\s,]+(?<month>[A-Za-z]{3})[a-z]*\.?(?:[\s,]+(?<day>\d{1,2}))?$/',
             '/^(?:(?<day>\d{1,2})\.?\s+)?(?<month>[A-Za-z]{3})[a-z]*\.?\s+(?<year>\d{4})$/',
         ];
         foreach ($written as $pattern) {
-            $month = preg_match($pattern, $text, $found) === 1 ? self::MONTHS[strtolower($found['month'])] ?? null : null;
+            $month =
+                preg_match($pattern, $text, $found) === 1 ? self::MONTHS[strtolower($found['month'])] ?? null : null;
             if ($month !== null) {
                 return self::valid((int) $found['year'], $month, (int) ($found['day'] ?? 0));
             }

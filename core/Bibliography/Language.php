@@ -5,13 +5,29 @@ declare(strict_types=1);
 namespace WaryHeron\Core\Bibliography;
 
 /**
- * Languages by one name each, however a source writes them: codes of ISO 639-1, 639-2 (both kinds) and BCP 47, English names and the
+ * Languages by one name each, however a source writes them: codes of ISO 639-1, 639-2 (both kinds) and BCP 47, English
+ * names and the
  * languages' own. What is none of these stays as it is.
  */
 final class Language
 {
     /** Words that sources write for a language and neither codes nor its names cover. */
-    private const ALSO = ['unknown language' => '', 'undetermined' => '', 'castilian' => 'Spanish', 'flemish' => 'Dutch', 'farsi' => 'Persian', 'mandarin' => 'Chinese', 'ukenglish' => 'English', 'usenglish' => 'English', 'british' => 'English', 'american' => 'English', 'ngerman' => 'German', 'brazil' => 'Portuguese', 'norwegian bokmål' => 'Norwegian', 'norwegian nynorsk' => 'Norwegian'];
+    private const ALSO = [
+        'unknown language' => '',
+        'undetermined' => '',
+        'castilian' => 'Spanish',
+        'flemish' => 'Dutch',
+        'farsi' => 'Persian',
+        'mandarin' => 'Chinese',
+        'ukenglish' => 'English',
+        'usenglish' => 'English',
+        'british' => 'English',
+        'american' => 'English',
+        'ngerman' => 'German',
+        'brazil' => 'Portuguese',
+        'norwegian bokmål' => 'Norwegian',
+        'norwegian nynorsk' => 'Norwegian',
+    ];
 
     /** @var array<string, string>|null English name by each name, in lower case */
     private static ?array $names = null;
@@ -21,7 +37,12 @@ final class Language
     {
         $parts = preg_split('/\s*(?:[;,\/|]|\band\b|\+)\s*/iu', trim($written), -1, PREG_SPLIT_NO_EMPTY) ?: [];
 
-        return implode('; ', array_values(array_unique(array_filter(array_map(self::one(...), $parts), fn (string $one): bool => $one !== ''))));
+        return implode(
+            '; ',
+            array_values(
+                array_unique(array_filter(array_map(self::one(...), $parts), fn (string $one): bool => $one !== '')),
+            ),
+        );
     }
 
     private static function one(string $written): string
@@ -35,7 +56,16 @@ final class Language
         }
         if ($found === null) {
             // "fr French language", "Text in English"
-            $named = array_values(array_unique(array_filter(array_map(fn (string $word): ?string => strlen($word) > 3 ? self::$names[$word] ?? null : null, preg_split('/[^\p{L}]+/u', $lower) ?: []))));
+            $named = array_values(
+                array_unique(
+                    array_filter(
+                        array_map(
+                            fn (string $word): ?string => strlen($word) > 3 ? self::$names[$word] ?? null : null,
+                            preg_split('/[^\p{L}]+/u', $lower) ?: [],
+                        ),
+                    ),
+                ),
+            );
             $found = count($named) === 1 ? $named[0] : null;
         }
 
@@ -55,7 +85,10 @@ final class Language
                 }
                 $name = self::ALSO[mb_strtolower($name)] ?? $name;
                 $own = mb_strtolower((string) \Locale::getDisplayLanguage($code, $code));
-                $names += [mb_strtolower($name) => $name, mb_strtolower((string) \Locale::getDisplayLanguage($code, $code)) => $name];
+                $names += [
+                    mb_strtolower($name) => $name,
+                    mb_strtolower((string) \Locale::getDisplayLanguage($code, $code)) => $name,
+                ];
             }
         }
 

@@ -5,14 +5,62 @@ declare(strict_types=1);
 namespace WaryHeron\Core\Bibliography;
 
 /**
- * Titles and abstracts without the marks of HTML, JATS and MathML that suppliers leave in them: letters set low or high become Unicode's
+ * Titles and abstracts without the marks of HTML, JATS and MathML that suppliers leave in them: letters set low or high
+ * become Unicode's
  * own where it has them, headings end in a colon, paragraphs in an empty line. "p < 0.05" is no mark and stays.
  */
 final class Markup
 {
-    private const LOW = ['0' => '₀', '1' => '₁', '2' => '₂', '3' => '₃', '4' => '₄', '5' => '₅', '6' => '₆', '7' => '₇', '8' => '₈', '9' => '₉', '+' => '₊', '-' => '₋', '−' => '₋', '=' => '₌', '(' => '₍', ')' => '₎', 'a' => 'ₐ', 'e' => 'ₑ', 'h' => 'ₕ', 'i' => 'ᵢ', 'k' => 'ₖ', 'm' => 'ₘ', 'n' => 'ₙ', 'o' => 'ₒ', 'p' => 'ₚ', 't' => 'ₜ', 'x' => 'ₓ'];
+    private const LOW = [
+        '0' => '₀',
+        '1' => '₁',
+        '2' => '₂',
+        '3' => '₃',
+        '4' => '₄',
+        '5' => '₅',
+        '6' => '₆',
+        '7' => '₇',
+        '8' => '₈',
+        '9' => '₉',
+        '+' => '₊',
+        '-' => '₋',
+        '−' => '₋',
+        '=' => '₌',
+        '(' => '₍',
+        ')' => '₎',
+        'a' => 'ₐ',
+        'e' => 'ₑ',
+        'h' => 'ₕ',
+        'i' => 'ᵢ',
+        'k' => 'ₖ',
+        'm' => 'ₘ',
+        'n' => 'ₙ',
+        'o' => 'ₒ',
+        'p' => 'ₚ',
+        't' => 'ₜ',
+        'x' => 'ₓ',
+    ];
 
-    private const HIGH = ['0' => '⁰', '1' => '¹', '2' => '²', '3' => '³', '4' => '⁴', '5' => '⁵', '6' => '⁶', '7' => '⁷', '8' => '⁸', '9' => '⁹', '+' => '⁺', '-' => '⁻', '−' => '⁻', '=' => '⁼', '(' => '⁽', ')' => '⁾', 'i' => 'ⁱ', 'n' => 'ⁿ'];
+    private const HIGH = [
+        '0' => '⁰',
+        '1' => '¹',
+        '2' => '²',
+        '3' => '³',
+        '4' => '⁴',
+        '5' => '⁵',
+        '6' => '⁶',
+        '7' => '⁷',
+        '8' => '⁸',
+        '9' => '⁹',
+        '+' => '⁺',
+        '-' => '⁻',
+        '−' => '⁻',
+        '=' => '⁼',
+        '(' => '⁽',
+        ')' => '⁾',
+        'i' => 'ⁱ',
+        'n' => 'ⁿ',
+    ];
 
     /** Elements that go and leave what is in them. */
     private const INLINE = 'a|abbr|b|bold|big|em|font|i|ins|italic|named-content|inline-formula|inline-graphic|monospace|overline|roman|sans-serif|sc|small|span|strike|strong|styled-content|sub|sup|tt|u|underline|xref|ext-link|m(?:ath|row|i|n|o|text|sup|sub|subsup|frac|sqrt|style|space|fenced|over|under|table|tr|td|stack|box|able)|semantics|annotation|tex-math|disp-formula|alternatives';
@@ -31,25 +79,39 @@ final class Markup
         $text = html_entity_decode($text, ENT_QUOTES | ENT_HTML5, 'UTF-8');
         $text = str_contains($text, '<') ? self::withoutElements($text) : $text;
 
-        return trim((string) preg_replace(['/&amp;/', '/[^\S\n]+/u', '/ ?\n ?/', '/\n{3,}/'], ['&', ' ', "\n", "\n\n"], $text));
+        return trim(
+            (string) preg_replace(['/&amp;/', '/[^\S\n]+/u', '/ ?\n ?/', '/\n{3,}/'], ['&', ' ', "\n", "\n\n"], $text),
+        );
     }
 
     /** Elements that stand as entities, where an end of one does as well. */
     private static function written(string $text): string
     {
-        return preg_match('/&lt;\/[a-z][\w:.-]*\s*&gt;/i', $text) === 1 ? (string) preg_replace('/&lt;(\/?[a-z][\w:.-]*(?:\s[^<>&]*)?\/?)&gt;/i', '<$1>', $text) : $text;
+        return preg_match('/&lt;\/[a-z][\w:.-]*\s*&gt;/i', $text) === 1
+            ? (string) preg_replace('/&lt;(\/?[a-z][\w:.-]*(?:\s[^<>&]*)?\/?)&gt;/i', '<$1>', $text)
+            : $text;
     }
 
     private static function withoutElements(string $text): string
     {
         $name = fn (string $names): string => "(?:[a-z][\\w.-]*:)?(?:{$names})(?:\\s[^<>]*+)?\\/?";
-        foreach (['<!--' => '-->', '<script' => '</script>', '<style' => '</style>', '<annotation' => '</annotation>'] as $open => $close) {
+        foreach (
+            ['<!--' => '-->', '<script' => '</script>', '<style' => '</style>', '<annotation' => '</annotation>'] as $open => $close
+        ) {
             $text = self::without($text, $open, $close);
         }
         $text = str_replace(['<![CDATA[', ']]>'], '', $text);
-        $text = (string) preg_replace_callback('/<(sub|sup)(?:\s[^<>]*)?>([^<>]{1,12})<\/\1\s*>/iu', fn (array $set): string => self::set($set[2], strtolower($set[1]) === 'sub' ? self::LOW : self::HIGH), $text);
+        $text = (string) preg_replace_callback(
+            '/<(sub|sup)(?:\s[^<>]*)?>([^<>]{1,12})<\/\1\s*>/iu',
+            fn (array $set): string => self::set($set[2], strtolower($set[1]) === 'sub' ? self::LOW : self::HIGH),
+            $text,
+        );
         // a heading within an abstract, ended as the labels of abstracts are
-        $text = (string) preg_replace('/<((?:[a-z][\w.-]*:)?(?:title|h[1-6]|label))(?:\s[^<>]*)?>\s*([^<>]{1,80}?)\s*[:.]?\s*<\/\1\s*>/iu', "\n\n$2: ", $text);
+        $text = (string) preg_replace(
+            '/<((?:[a-z][\w.-]*:)?(?:title|h[1-6]|label))(?:\s[^<>]*)?>\s*([^<>]{1,80}?)\s*[:.]?\s*<\/\1\s*>/iu',
+            "\n\n$2: ",
+            $text,
+        );
         $text = (string) preg_replace('/\s*<\/?'.$name('br|li|list-item|tr|td|th').'>\s*/i', "\n", $text);
         $text = (string) preg_replace("/:\\s*<{$name('p')}>\\s*/i", ': ', $text);
         $text = (string) preg_replace('/\s*<\/?'.$name(self::BLOCK).'>\s*/i', "\n\n", $text);
@@ -61,7 +123,11 @@ final class Markup
     private static function without(string $text, string $open, string $close): string
     {
         $kept = '';
-        for ($at = 0; ($from = stripos($text, $open, $at)) !== false && ($to = stripos($text, $close, $from)) !== false; $at = $to + strlen($close)) {
+        for (
+            $at = 0;
+            ($from = stripos($text, $open, $at)) !== false && ($to = stripos($text, $close, $from)) !== false;
+            $at = $to + strlen($close)
+        ) {
             $kept .= substr($text, $at, $from - $at);
         }
 

@@ -39,7 +39,10 @@ final readonly class Name
 
     public function inverts(): string
     {
-        return implode(', ', array_filter([$this->family, $this->given, $this->suffix], fn (string $part): bool => $part !== ''));
+        return implode(
+            ', ',
+            array_filter([$this->family, $this->given, $this->suffix], fn (string $part): bool => $part !== ''),
+        );
     }
 
     /** "Okafor IN": family name and initials; two or three capitals in one are initials already. */

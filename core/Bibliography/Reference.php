@@ -11,11 +11,13 @@ final readonly class Reference
      * @param  list<Name>  $authors
      * @param  list<string>  $keywords
      * @param  list<string>  $urls
-     * @param  list<array{string, string}>  $extra  the source's fields that have no place here: its tag and value, in its order
+     * @param  list<array{string, string}>  $extra  the source's fields that have no place here: its tag and value, in
+     *     its order
      * @param  string  $source  the record's text as delivered
      * @param  int  $line  where that text starts in its file, from 1; 0 where there is no file
      * @param  list<Name>  $editors
-     * @param  string  $partTitle  of the part of a work in volumes: this one's own, or that of the volume a chapter stands in
+     * @param  string  $partTitle  of the part of a work in volumes: this one's own, or that of the volume a chapter
+     *     stands in
      */
     public function __construct(
         public PublicationType $type,
@@ -53,7 +55,15 @@ final readonly class Reference
     /** Whether anything says which work this is; a key, a type or a number of its own does not. */
     public function isIdentified(): bool
     {
-        $texts = [$this->title, $this->doi, $this->abstract, $this->journal, $this->accession, $this->isbn, $this->partTitle];
+        $texts = [
+            $this->title,
+            $this->doi,
+            $this->abstract,
+            $this->journal,
+            $this->accession,
+            $this->isbn,
+            $this->partTitle,
+        ];
 
         return implode('', $texts) !== '' || [...$this->authors, ...$this->editors, ...$this->urls] !== [];
     }
@@ -66,7 +76,13 @@ final readonly class Reference
         }
         $people = $this->authors !== [] ? $this->authors : $this->editors;
         $by = ($people[0] ?? null)?->short() ?? '';
-        $told = array_filter([count($people) > 1 ? "{$by} and others" : $by, (string) $this->year, $this->journal, $this->place(), $this->doi]);
+        $told = array_filter([
+            count($people) > 1 ? "{$by} and others" : $by,
+            (string) $this->year,
+            $this->journal,
+            $this->place(),
+            $this->doi,
+        ]);
 
         return '['.rtrim('Untitled: '.implode(', ', $told), ': ').']';
     }
@@ -74,13 +90,17 @@ final readonly class Reference
     /** The title, and that of the part where the work itself is one of several volumes. */
     public function fullTitle(): string
     {
-        return $this->partTitle === '' || $this->isWithin() ? $this->title : trim("{$this->title}. {$this->partTitle}", '. ');
+        return $this->partTitle === '' || $this->isWithin()
+            ? $this->title
+            : trim("{$this->title}. {$this->partTitle}", '. ');
     }
 
     /** What it appeared in, or came out of: journal or book with its volume, series, school or institution. */
     public function appearedIn(): string
     {
-        $issued = in_array($this->type, [PublicationType::Thesis, PublicationType::Report], true) ? $this->publisher : '';
+        $issued = in_array($this->type, [PublicationType::Thesis, PublicationType::Report], true)
+            ? $this->publisher
+            : '';
         $within = $this->containerTitle();
 
         return $within !== '' ? $within : ($this->series !== '' ? $this->series : $issued);
@@ -89,7 +109,9 @@ final readonly class Reference
     /** Journal or book, with the title of the volume where that has one. */
     public function containerTitle(): string
     {
-        return $this->isWithin() && $this->partTitle !== '' ? trim("{$this->journal}. {$this->partTitle}", '. ') : $this->journal;
+        return $this->isWithin() && $this->partTitle !== ''
+            ? trim("{$this->journal}. {$this->partTitle}", '. ')
+            : $this->journal;
     }
 
     /** Whether it is printed within another work, whose volume the part title then names. */
@@ -100,7 +122,9 @@ final readonly class Reference
 
     public function pages(): string
     {
-        return $this->lastPage === '' || $this->lastPage === $this->firstPage ? $this->firstPage : "{$this->firstPage}–{$this->lastPage}";
+        return $this->lastPage === '' || $this->lastPage === $this->firstPage
+            ? $this->firstPage
+            : "{$this->firstPage}–{$this->lastPage}";
     }
 
     /** "2017 · 12(3):201–209", as far as known. */

@@ -13,7 +13,8 @@ final readonly class Code
     }
 
     /**
-     * What a person gave, as the value to keep: a string, a number, a list of options, or a date as 2026-11-23; null where
+     * What a person gave, as the value to keep: a string, a number, a list of options, or a date as 2026-11-23; null
+     * where
      * nothing was given.
      *
      * @return string|int|float|list<string>|null
@@ -33,12 +34,14 @@ final readonly class Code
         }
         $text = trim((string) $given);
 
-        return $text === '' ? null : match ($this->type) {
-            CodeType::Choice => $this->choices([$text])[0] ?? null,
-            CodeType::Number => $this->number($text),
-            CodeType::Date => $this->date($text),
-            CodeType::Text => $text,
-        };
+        return $text === ''
+            ? null
+            : match ($this->type) {
+                CodeType::Choice => $this->choices([$text])[0] ?? null,
+                CodeType::Number => $this->number($text),
+                CodeType::Date => $this->date($text),
+                CodeType::Text => $text,
+            };
     }
 
     /**
@@ -57,7 +60,9 @@ final readonly class Code
             default => $value,
         };
 
-        return $shown !== '' && $this->unit !== '' && $this->type === CodeType::Number ? "{$shown} {$this->unit}" : $shown;
+        return $shown !== '' && $this->unit !== '' && $this->type === CodeType::Number
+            ? "{$shown} {$this->unit}"
+            : $shown;
     }
 
     /**
@@ -90,7 +95,10 @@ final readonly class Code
 
     private function date(string $text): string
     {
-        if (preg_match('/^(\d{4})-(\d{2})-(\d{2})$/', $text, $part) !== 1 || ! checkdate((int) $part[2], (int) $part[3], (int) $part[1])) {
+        if (
+            preg_match('/^(\d{4})-(\d{2})-(\d{2})$/', $text, $part) !== 1 ||
+            ! checkdate((int) $part[2], (int) $part[3], (int) $part[1])
+        ) {
             throw InvalidAnswer::notADate($text);
         }
 

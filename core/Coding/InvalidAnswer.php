@@ -14,7 +14,11 @@ final class InvalidAnswer extends \DomainException
 
     public static function notANumber(string $given): self
     {
-        return new self('“'.mb_strimwidth($given, 0, 60, '…').'” is not a number. Write it as 1250 or 12.5; the unit stands beside the box.');
+        return new self(
+            '“'.
+                mb_strimwidth($given, 0, 60, '…').
+                '” is not a number. Write it as 1250 or 12.5; the unit stands beside the box.',
+        );
     }
 
     public static function notADate(string $given): self

@@ -5,7 +5,8 @@ declare(strict_types=1);
 namespace WaryHeron\Core\Flow;
 
 /**
- * The flow diagram of Page et al. 2021 (PRISMA 2020), for new and for updated reviews: what databases and registers brought,
+ * The flow diagram of Page et al. 2021 (PRISMA 2020), for new and for updated reviews: what databases and registers
+ * brought,
  * what other methods did, and what a version before included.
  */
 final readonly class Diagram
@@ -33,14 +34,33 @@ final readonly class Diagram
      * @param  ?array{studies: int, reports: int}  $previous  of the version that is updated
      * @param  array<string, string>  $captions  wording of people's own by the key of a line
      */
-    public static function of(Flow $databases, ?Flow $others, array $sources, array $reasons, array $included, ?array $previous = null, array $captions = []): self
-    {
+    public static function of(
+        Flow $databases,
+        ?Flow $others,
+        array $sources,
+        array $reasons,
+        array $included,
+        ?array $previous = null,
+        array $captions = [],
+    ): self {
         $arms = [];
         if ($previous !== null) {
-            $arms[self::PREVIOUS] = [new FlowRow(new FlowBox('Identification', [
-                new FlowLine('previous-studies', 'Studies included in the previous version of the review', $previous['studies']),
-                new FlowLine('previous-reports', 'Reports of studies included in the previous version', $previous['reports']),
-            ]))];
+            $arms[self::PREVIOUS] = [
+                new FlowRow(
+                    new FlowBox('Identification', [
+                        new FlowLine(
+                            'previous-studies',
+                            'Studies included in the previous version of the review',
+                            $previous['studies'],
+                        ),
+                        new FlowLine(
+                            'previous-reports',
+                            'Reports of studies included in the previous version',
+                            $previous['reports'],
+                        ),
+                    ]),
+                ),
+            ];
         }
         $arms[self::DATABASES] = self::searched($databases, $sources, $reasons);
         if ($others !== null) {
@@ -48,7 +68,10 @@ final readonly class Diagram
         }
         $with = fn (FlowRow $row): FlowRow => $row->captioned($captions);
 
-        return new self(array_map(fn (array $rows): array => array_map($with, $rows), $arms), self::included($databases, $included, $previous)->captioned($captions));
+        return new self(
+            array_map(fn (array $rows): array => array_map($with, $rows), $arms),
+            self::included($databases, $included, $previous)->captioned($captions),
+        );
     }
 
     /**
@@ -61,18 +84,42 @@ final readonly class Diagram
         $facts = $flow->facts;
         $rows = [
             new FlowRow(
-                new FlowBox('Identification', [new FlowLine('identified', 'Records identified', $facts->recordsDelivered), ...self::named($sources, true)]),
                 new FlowBox('Identification', [
-                    new FlowLine('removed', 'Records removed before screening', $flow->duplicatesRemoved() + $facts->removed),
-                    new FlowLine('duplicates-machine', 'Duplicate records found by machine', $flow->duplicatesByMachine(), true),
-                    new FlowLine('duplicates-people', 'Duplicate records found by people', $facts->joinedByPeople, true),
+                    new FlowLine('identified', 'Records identified', $facts->recordsDelivered),
+                    ...self::named($sources, true),
+                ]),
+                new FlowBox('Identification', [
+                    new FlowLine(
+                        'removed',
+                        'Records removed before screening',
+                        $flow->duplicatesRemoved() + $facts->removed,
+                    ),
+                    new FlowLine(
+                        'duplicates-machine',
+                        'Duplicate records found by machine',
+                        $flow->duplicatesByMachine(),
+                        true,
+                    ),
+                    new FlowLine(
+                        'duplicates-people',
+                        'Duplicate records found by people',
+                        $facts->joinedByPeople,
+                        true,
+                    ),
                     new FlowLine('automation', 'Records marked as ineligible by automation tools', 0, true),
                     new FlowLine('removed-otherwise', 'Records removed for other reasons', $facts->removed, true),
                 ]),
             ),
             new FlowRow(
-                new FlowBox('Screening', [new FlowLine('screened', 'Records screened', $flow->decided())], self::waiting('pending', 'Not decided yet', $flow->pending())),
-                new FlowBox('Screening', [new FlowLine('excluded', 'Records excluded', $facts->excluded), ...($facts->fullTexts === null ? self::reasons('excluded', $facts->excludedByReason, $reasons) : [])]),
+                new FlowBox(
+                    'Screening',
+                    [new FlowLine('screened', 'Records screened', $flow->decided())],
+                    self::waiting('pending', 'Not decided yet', $flow->pending()),
+                ),
+                new FlowBox('Screening', [
+                    new FlowLine('excluded', 'Records excluded', $facts->excluded),
+                    ...$facts->fullTexts === null ? self::reasons('excluded', $facts->excludedByReason, $reasons) : [],
+                ]),
             ),
         ];
 
@@ -89,7 +136,10 @@ final readonly class Diagram
         $facts = $flow->facts;
         $rows = [
             new FlowRow(
-                new FlowBox('Identification', [new FlowLine('other-identified', 'Records identified', $facts->recordsDelivered), ...self::named($sources, false)]),
+                new FlowBox('Identification', [
+                    new FlowLine('other-identified', 'Records identified', $facts->recordsDelivered),
+                    ...self::named($sources, false),
+                ]),
                 new FlowBox('Identification', [
                     new FlowLine('other-removed', 'Records removed', $flow->duplicatesRemoved() + $facts->removed),
                     new FlowLine('other-duplicates', 'Duplicate records', $flow->duplicatesRemoved(), true),
@@ -97,8 +147,17 @@ final readonly class Diagram
                 ]),
             ),
             new FlowRow(
-                new FlowBox('Screening', [new FlowLine('other-screened', 'Records screened', $flow->decided())], self::waiting('other-pending', 'Not decided yet', $flow->pending())),
-                new FlowBox('Screening', [new FlowLine('other-excluded', 'Records excluded', $facts->excluded), ...($facts->fullTexts === null ? self::reasons('other-excluded', $facts->excludedByReason, $reasons) : [])]),
+                new FlowBox(
+                    'Screening',
+                    [new FlowLine('other-screened', 'Records screened', $flow->decided())],
+                    self::waiting('other-pending', 'Not decided yet', $flow->pending()),
+                ),
+                new FlowBox('Screening', [
+                    new FlowLine('other-excluded', 'Records excluded', $facts->excluded),
+                    ...$facts->fullTexts === null
+                        ? self::reasons('other-excluded', $facts->excludedByReason, $reasons)
+                        : [],
+                ]),
             ),
         ];
 
@@ -119,17 +178,32 @@ final readonly class Diagram
         return [
             new FlowRow(
                 new FlowBox('Screening', [new FlowLine("{$arm}sought", 'Reports sought for retrieval', $full->sought)]),
-                new FlowBox('Screening', [new FlowLine("{$arm}not-retrieved", 'Reports not retrieved', $full->notRetrieved()), ...array_map(
-                    fn (string $why, int $n): FlowLine => new FlowLine("{$arm}not-retrieved:{$why}", $why, $n, true),
-                    array_map(strval(...), array_keys($full->notRetrieved)), $full->notRetrieved,
-                )]),
+                new FlowBox('Screening', [
+                    new FlowLine("{$arm}not-retrieved", 'Reports not retrieved', $full->notRetrieved()),
+                    ...array_map(
+                        fn (string $why, int $n): FlowLine => new FlowLine("{$arm}not-retrieved:{$why}", $why, $n, true),
+                        array_map(strval(...), array_keys($full->notRetrieved)),
+                        $full->notRetrieved,
+                    ),
+                ]),
             ),
             new FlowRow(
-                new FlowBox('Screening', [new FlowLine("{$arm}assessed", 'Reports assessed for eligibility', $full->assessed())], [
-                    ...self::waiting("{$arm}awaited", 'Not at hand yet', $full->awaited),
-                    ...self::waiting("{$arm}full-pending", 'Not decided yet', $full->waiting + $full->disagreements),
+                new FlowBox(
+                    'Screening',
+                    [new FlowLine("{$arm}assessed", 'Reports assessed for eligibility', $full->assessed())],
+                    [
+                        ...self::waiting("{$arm}awaited", 'Not at hand yet', $full->awaited),
+                        ...self::waiting(
+                            "{$arm}full-pending",
+                            'Not decided yet',
+                            $full->waiting + $full->disagreements,
+                        ),
+                    ],
+                ),
+                new FlowBox('Screening', [
+                    new FlowLine("{$arm}full-excluded", 'Reports excluded', $full->excluded),
+                    ...self::reasons("{$arm}full-excluded", $full->excludedByReason, $reasons),
                 ]),
-                new FlowBox('Screening', [new FlowLine("{$arm}full-excluded", 'Reports excluded', $full->excluded), ...self::reasons("{$arm}full-excluded", $full->excludedByReason, $reasons)]),
             ),
         ];
     }
@@ -146,12 +220,26 @@ final readonly class Diagram
         $new = $previous === null ? '' : 'new ';
 
         return new FlowBox('Included', [
-            new FlowLine('studies', $previous === null ? 'Studies included in review' : 'New studies included in review', $included['studies']),
+            new FlowLine(
+                'studies',
+                $previous === null ? 'Studies included in review' : 'New studies included in review',
+                $included['studies'],
+            ),
             new FlowLine('reports', "Reports of {$new}included studies", $included['reports']),
-            ...($previous === null ? [] : [
-                new FlowLine('all-studies', 'Total studies included in review', $previous['studies'] + $included['studies']),
-                new FlowLine('all-reports', 'Reports of total included studies', $previous['reports'] + $included['reports']),
-            ]),
+            ...$previous === null
+                ? []
+                : [
+                    new FlowLine(
+                        'all-studies',
+                        'Total studies included in review',
+                        $previous['studies'] + $included['studies'],
+                    ),
+                    new FlowLine(
+                        'all-reports',
+                        'Reports of total included studies',
+                        $previous['reports'] + $included['reports'],
+                    ),
+                ],
         ]);
     }
 
@@ -170,7 +258,12 @@ final readonly class Diagram
                 continue;
             }
             foreach ($of as $one) {
-                $lines[] = new FlowLine("source:{$kind->value}:{$one['name']}", "{$kind->label()}: {$one['name']}", $one['n'], true);
+                $lines[] = new FlowLine(
+                    "source:{$kind->value}:{$one['name']}",
+                    "{$kind->label()}: {$one['name']}",
+                    $one['n'],
+                    true,
+                );
             }
         }
 
@@ -184,7 +277,12 @@ final readonly class Diagram
      */
     private static function reasons(string $key, array $byReason, array $reasons): array
     {
-        $line = fn (string $reason, int $n): FlowLine => new FlowLine("{$key}:{$reason}", $reasons[$reason] ?? 'No reason given', $n, true);
+        $line = fn (string $reason, int $n): FlowLine => new FlowLine(
+            "{$key}:{$reason}",
+            $reasons[$reason] ?? 'No reason given',
+            $n,
+            true,
+        );
 
         return array_map($line, array_map(strval(...), array_keys($byReason)), $byReason);
     }
@@ -225,7 +323,10 @@ final readonly class Diagram
         foreach ($this->arms as $rows) {
             foreach (array_merge(...array_map(fn (FlowRow $row): array => $row->boxes(), $rows)) as $box) {
                 $parts = array_filter($box->lines, fn (FlowLine $line): bool => $line->isPart);
-                if ($parts !== [] && array_sum(array_map(fn (FlowLine $line): int => (int) $line->n, $parts)) !== $box->lines[0]->n) {
+                if (
+                    $parts !== [] &&
+                    array_sum(array_map(fn (FlowLine $line): int => (int) $line->n, $parts)) !== $box->lines[0]->n
+                ) {
                     $found[] = "The parts of “{$box->lines[0]->words()}” do not sum to it.";
                 }
             }

@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace WaryHeron\Core\Flow;
 
-/** Draws a flow diagram as SVG: arms side by side under heading bars, phases at the left, each line a link where one is given. */
+/**
+ * Draws a flow diagram as SVG: arms side by side under heading bars, phases at the left, each line a link where one is
+ * given.
+ */
 final class DiagramSvg
 {
     private const LINE = 17;
@@ -36,7 +39,9 @@ final class DiagramSvg
     private function drawn(string $title): string
     {
         $columns = $this->columns();
-        $width = max(0, ...array_values(array_map(fn (array $column): int => $column['x'] + $column['width'], $columns))) + 20;
+        $width =
+            max(0, ...array_values(array_map(fn (array $column): int => $column['x'] + $column['width'], $columns))) +
+            20;
         $rows = max(array_map(count(...), $this->diagram->arms));
         $y = self::TOP;
         $phases = $bottoms = [];
@@ -63,10 +68,16 @@ final class DiagramSvg
         $this->bars($columns, $phases);
 
         return sprintf(
-            '<?xml version="1.0" encoding="UTF-8"?>'."\n".'<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 %1$d %2$d" width="%1$d" height="%2$d" role="img" '
-            .'font-family="Liberation Sans, Arial, sans-serif" font-size="13" fill="#12222c"><title>%3$s</title><rect width="100%%" height="100%%" fill="#ffffff"/>'
-            .'<text x="20" y="28" font-size="16" font-weight="bold">%3$s</text>%4$s</svg>'."\n",
-            $width, $y, self::escaped($title), $this->body,
+            '<?xml version="1.0" encoding="UTF-8"?>'.
+                "\n".
+                '<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 %1$d %2$d" width="%1$d" height="%2$d" role="img" '.
+                'font-family="Liberation Sans, Arial, sans-serif" font-size="13" fill="#12222c"><title>%3$s</title><rect width="100%%" height="100%%" fill="#ffffff"/>'.
+                '<text x="20" y="28" font-size="16" font-weight="bold">%3$s</text>%4$s</svg>'.
+                "\n",
+            $width,
+            $y,
+            self::escaped($title),
+            $this->body,
         );
     }
 
@@ -76,7 +87,9 @@ final class DiagramSvg
         $columns = [];
         $x = 62;
         foreach ($this->diagram->arms as $arm => $rows) {
-            $width = max(array_map(fn (FlowRow $row): int => count($row->boxes()), $rows)) * (self::BOX + self::GAP) - self::GAP;
+            $width =
+                max(array_map(fn (FlowRow $row): int => count($row->boxes()), $rows)) * (self::BOX + self::GAP) -
+                self::GAP;
             $columns[$arm] = ['x' => $x, 'width' => $width];
             $x += $width + self::GAP;
         }
@@ -119,7 +132,10 @@ final class DiagramSvg
             $this->line([[$x + self::BOX, $middle], [$x + self::BOX + self::GAP, $middle]]);
         }
         if (! $isLast) {
-            $this->line([[$x + 24, $bottom], [$x + 24, $y + $this->heightOfRow($at) + self::GAP + $this->pendingOfRow($at + 1)]]);
+            $this->line([
+                [$x + 24, $bottom],
+                [$x + 24, $y + $this->heightOfRow($at) + self::GAP + $this->pendingOfRow($at + 1)],
+            ]);
         }
     }
 
@@ -130,7 +146,13 @@ final class DiagramSvg
             return;
         }
         $height = count($box->pending) * self::LINE + 8;
-        $this->body .= sprintf('<rect x="%d" y="%d" width="%d" height="%d" fill="none" stroke="#12222c" stroke-dasharray="4 3"/>', $x + 44, $y, self::BOX - 44, $height);
+        $this->body .= sprintf(
+            '<rect x="%d" y="%d" width="%d" height="%d" fill="none" stroke="#12222c" stroke-dasharray="4 3"/>',
+            $x + 44,
+            $y,
+            self::BOX - 44,
+            $height,
+        );
         foreach ($box->pending as $i => $line) {
             $this->words($line, $line->words(), $x + 52, $y + 16 + $i * self::LINE, false);
         }
@@ -138,11 +160,23 @@ final class DiagramSvg
 
     private function box(FlowBox $box, int $x, int $y): void
     {
-        $this->body .= sprintf('<rect x="%d" y="%d" width="%d" height="%d" fill="#ffffff" stroke="#12222c" stroke-width="1.2"/>', $x, $y, self::BOX, self::heightOf($box));
+        $this->body .= sprintf(
+            '<rect x="%d" y="%d" width="%d" height="%d" fill="#ffffff" stroke="#12222c" stroke-width="1.2"/>',
+            $x,
+            $y,
+            self::BOX,
+            self::heightOf($box),
+        );
         $at = 0;
         foreach ($box->lines as $i => $line) {
             foreach (self::wrapped($line) as $part) {
-                $this->words($line, $part, $x + self::PADDING + ($line->isPart ? 10 : 0), $y + self::PADDING + 12 + $at * self::LINE, $i === 0);
+                $this->words(
+                    $line,
+                    $part,
+                    $x + self::PADDING + ($line->isPart ? 10 : 0),
+                    $y + self::PADDING + 12 + $at * self::LINE,
+                    $i === 0,
+                );
                 $at++;
             }
         }
@@ -150,7 +184,13 @@ final class DiagramSvg
 
     private function words(FlowLine $line, string $words, int $x, int $y, bool $bold): void
     {
-        $text = sprintf('<text x="%d" y="%d"%s>%s</text>', $x, $y, $bold ? ' font-weight="bold"' : '', self::escaped($words));
+        $text = sprintf(
+            '<text x="%d" y="%d"%s>%s</text>',
+            $x,
+            $y,
+            $bold ? ' font-weight="bold"' : '',
+            self::escaped($words),
+        );
         $link = $this->links[$line->key] ?? '';
         $this->body .= $link === '' ? $text : sprintf('<a href="%s">%s</a>', self::escaped($link), $text);
     }
@@ -179,15 +219,34 @@ final class DiagramSvg
     {
         foreach ($columns as $arm => $column) {
             $lines = explode("\n", wordwrap($arm, (int) floor($column['width'] / 7.4), "\n"));
-            $this->body .= sprintf('<rect x="%d" y="44" width="%d" height="34" rx="4" fill="#d5e4ec" stroke="#12222c" stroke-width="1.2"/>', $column['x'], $column['width']);
+            $this->body .= sprintf(
+                '<rect x="%d" y="44" width="%d" height="34" rx="4" fill="#d5e4ec" stroke="#12222c" stroke-width="1.2"/>',
+                $column['x'],
+                $column['width'],
+            );
             foreach ($lines as $i => $words) {
-                $this->body .= sprintf('<text x="%d" y="%d" text-anchor="middle" font-weight="bold">%s</text>', $column['x'] + intdiv($column['width'], 2), (count($lines) === 1 ? 66 : 58) + $i * 15, self::escaped($words));
+                $this->body .= sprintf(
+                    '<text x="%d" y="%d" text-anchor="middle" font-weight="bold">%s</text>',
+                    $column['x'] + intdiv($column['width'], 2),
+                    (count($lines) === 1 ? 66 : 58) + $i * 15,
+                    self::escaped($words),
+                );
             }
         }
         foreach ($phases as $phase => [$from, $to]) {
             $short = $to - $from < 90 ? ' font-size="11"' : '';
-            $this->body .= sprintf('<rect x="20" y="%d" width="28" height="%d" fill="#d5e4ec" stroke="#12222c" stroke-width="1.2"/>', $from, $to - $from)
-                .sprintf('<text transform="translate(39 %d) rotate(-90)" text-anchor="middle" font-weight="bold"%s>%s</text>', intdiv($from + $to, 2), $short, self::escaped($phase));
+            $this->body .=
+                sprintf(
+                    '<rect x="20" y="%d" width="28" height="%d" fill="#d5e4ec" stroke="#12222c" stroke-width="1.2"/>',
+                    $from,
+                    $to - $from,
+                ).
+                sprintf(
+                    '<text transform="translate(39 %d) rotate(-90)" text-anchor="middle" font-weight="bold"%s>%s</text>',
+                    intdiv($from + $to, 2),
+                    $short,
+                    self::escaped($phase),
+                );
         }
     }
 
@@ -206,7 +265,8 @@ final class DiagramSvg
 
     private static function heightOf(FlowBox $box): int
     {
-        return array_sum(array_map(fn (FlowLine $line): int => count(self::wrapped($line)), $box->lines)) * self::LINE + 2 * self::PADDING;
+        return array_sum(array_map(fn (FlowLine $line): int => count(self::wrapped($line)), $box->lines)) * self::LINE +
+            2 * self::PADDING;
     }
 
     /** @return list<string> */
@@ -217,7 +277,10 @@ final class DiagramSvg
         $held = strtr($line->words(), ['(n = ' => "(n\x1F=\x1F"]);
         preg_match_all("/\\G *(.{1,{$fits}}(?= |$)|.{{$fits}}|.+$)/u", $held, $found);
 
-        return array_map(fn (string $part): string => strtr($part, ["\x1F" => ' ']), $found[1] === [] ? [$held] : $found[1]);
+        return array_map(
+            fn (string $part): string => strtr($part, ["\x1F" => ' ']),
+            $found[1] === [] ? [$held] : $found[1],
+        );
     }
 
     private static function escaped(string $text): string

@@ -63,25 +63,45 @@ final readonly class Flow
             $found[] = "Of {$this->toScreen()} publications, {$this->decided()} are decided and {$this->pending()} pending.";
         }
         if (array_sum($this->facts->excludedByReason) !== $this->facts->excluded) {
-            $found[] = "{$this->facts->excluded} are excluded, but the reasons add up to ".array_sum($this->facts->excludedByReason).'.';
+            $found[] =
+                "{$this->facts->excluded} are excluded, but the reasons add up to ".
+                array_sum($this->facts->excludedByReason).
+                '.';
         }
-        if ($this->facts->recordsBySource !== [] && array_sum($this->facts->recordsBySource) !== $this->facts->recordsDelivered) {
-            $found[] = "{$this->facts->recordsDelivered} records were delivered, but the sources add up to ".array_sum($this->facts->recordsBySource).'.';
+        if (
+            $this->facts->recordsBySource !== [] &&
+            array_sum($this->facts->recordsBySource) !== $this->facts->recordsDelivered
+        ) {
+            $found[] =
+                "{$this->facts->recordsDelivered} records were delivered, but the sources add up to ".
+                array_sum($this->facts->recordsBySource).
+                '.';
         }
         $full = $this->facts->fullTexts;
         if ($full !== null && $full->assessed() + $full->pending() + $full->notRetrieved() !== $full->sought) {
             $found[] = "Of {$full->sought} reports sought, {$full->notRetrieved()} were not retrieved, {$full->assessed()} are decided and {$full->pending()} pending.";
         }
-        if ($full !== null && ($full->studies() > $full->included || ($full->studies() === 0) !== ($full->included === 0))) {
+        if (
+            $full !== null &&
+            ($full->studies() > $full->included || ($full->studies() === 0) !== ($full->included === 0))
+        ) {
             $found[] = "{$full->included} included reports cannot tell of {$full->studies()} studies.";
         }
         if ($full !== null && $full->sought !== $this->facts->included) {
             $found[] = "{$this->facts->included} are included by title and abstract, but {$full->sought} went on to the full texts.";
         }
         if ($full !== null && array_sum($full->excludedByReason) !== $full->excluded) {
-            $found[] = "{$full->excluded} reports are excluded, but the reasons add up to ".array_sum($full->excludedByReason).'.';
+            $found[] =
+                "{$full->excluded} reports are excluded, but the reasons add up to ".
+                array_sum($full->excludedByReason).
+                '.';
         }
-        if ($this->duplicatesRemoved() < 0 || $this->duplicatesByMachine() < 0 || $this->notYetCoded() < 0 || $this->toScreen() < 0) {
+        if (
+            $this->duplicatesRemoved() < 0 ||
+            $this->duplicatesByMachine() < 0 ||
+            $this->notYetCoded() < 0 ||
+            $this->toScreen() < 0
+        ) {
             $found[] = 'A later step holds more than the one before it.';
         }
 

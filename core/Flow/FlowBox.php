@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace WaryHeron\Core\Flow;
 
-/** A box of the flow diagram. What is still to be decided stands outside of it, so that the parts of every box sum to its number. */
+/**
+ * A box of the flow diagram. What is still to be decided stands outside of it, so that the parts of every box sum to
+ * its number.
+ */
 final readonly class FlowBox
 {
     /**

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace WaryHeron\Core\Flow;
 
-/** What the database counts; everything else in the flow follows from it. All are numbers of records or publications. */
+/**
+ * What the database counts; everything else in the flow follows from it. All are numbers of records or publications.
+ */
 final readonly class FlowFacts
 {
     /**

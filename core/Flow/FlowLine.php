@@ -12,8 +12,12 @@ final readonly class FlowLine
      * @param  ?int  $n  null where it heads the lines below it
      * @param  bool  $isPart  whether it tells a part of the number above
      */
-    public function __construct(public string $key, public string $label, public ?int $n, public bool $isPart = false)
-    {
+    public function __construct(
+        public string $key,
+        public string $label,
+        public ?int $n,
+        public bool $isPart = false,
+    ) {
     }
 
     public function captioned(string $caption): self

@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace WaryHeron\Core\Flow;
 
-/** What the database counts of the texts sought after title and abstract; all are numbers of reports, but for the studies. */
+/**
+ * What the database counts of the texts sought after title and abstract; all are numbers of reports, but for the
+ * studies.
+ */
 final readonly class FullTexts
 {
     /**

@@ -7,7 +7,8 @@ namespace WaryHeron\Core\Flow;
 /**
  * The Waterline's shape: how wide the stream is at each stage.
  *
- * Width grows with the square root of the count, so that 12 studies out of 2,000 records are still seen and 1,400 out of 1,900
+ * Width grows with the square root of the count, so that 12 studies out of 2,000 records are still seen and 1,400 out
+ * of 1,900
  * are seen to be fewer; a stage with nothing in it has the least width.
  */
 final readonly class Stream
@@ -18,7 +19,8 @@ final readonly class Stream
     }
 
     /**
-     * @param  list<?int>  $counts  what is left at each stage; null where the stage has no count of its own and takes the one before
+     * @param  list<?int>  $counts  what is left at each stage; null where the stage has no count of its own and takes
+     *     the one before
      */
     public static function through(array $counts, float $width, float $deepest = 28.0, float $shallowest = 2.0): self
     {
@@ -32,14 +34,20 @@ final readonly class Stream
             $reaches[] = [
                 'x' => round($i * $step, 2),
                 'width' => round($step, 2),
-                'height' => round($last <= 0 ? $shallowest : $shallowest + ($deepest - $shallowest) * ($last / $most) ** 0.5, 2),
+                'height' => round(
+                    $last <= 0 ? $shallowest : $shallowest + ($deepest - $shallowest) * ($last / $most) ** 0.5,
+                    2,
+                ),
             ];
         }
 
         return new self($reaches, $deepest);
     }
 
-    /** The outline as SVG path data, from the top edge down to the bed and back, each step eased over a fifth of a reach. */
+    /**
+     * The outline as SVG path data, from the top edge down to the bed and back, each step eased over a fifth of a
+     * reach.
+     */
     public function outline(): string
     {
         $end = $this->reaches[count($this->reaches) - 1];
@@ -47,7 +55,16 @@ final readonly class Stream
         for ($i = count($this->reaches) - 1; $i > 0; $i--) {
             $x = $this->reaches[$i]['x'];
             $ease = $this->reaches[$i]['width'] / 10;
-            $path .= sprintf('H%.2fC%.2f %.2f %.2f %.2f %.2f %.2f', $x + $ease, $x, $this->reaches[$i]['height'], $x, $this->reaches[$i - 1]['height'], $x - $ease, $this->reaches[$i - 1]['height']);
+            $path .= sprintf(
+                'H%.2fC%.2f %.2f %.2f %.2f %.2f %.2f',
+                $x + $ease,
+                $x,
+                $this->reaches[$i]['height'],
+                $x,
+                $this->reaches[$i - 1]['height'],
+                $x - $ease,
+                $this->reaches[$i - 1]['height'],
+            );
         }
 
         return $path.'H0Z';

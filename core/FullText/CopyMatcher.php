@@ -10,7 +10,8 @@ use WaryHeron\Core\Search\Text\Words;
 /**
  * Tells which publication a PDF is a copy of, by the DOI and the title that stand on its first pages.
  *
- * A DOI further on may be that of a cited work, and so may a title; so only the first page's DOIs count, and a title only
+ * A DOI further on may be that of a cited work, and so may a title; so only the first page's DOIs count, and a title
+ * only
  * near its top. Where DOI and title speak for different publications, nothing is decided.
  */
 final readonly class CopyMatcher
@@ -36,28 +37,66 @@ final readonly class CopyMatcher
     {
         $pages = explode("\f", $text, 3);
         $dois = self::dois($pages[0]);
-        $byDoi = array_keys(array_filter($this->publications, fn (array $one): bool => $one['doi'] !== '' && in_array($one['doi'], $dois, true)));
+        $byDoi = array_keys(
+            array_filter(
+                $this->publications,
+                fn (array $one): bool => $one['doi'] !== '' && in_array($one['doi'], $dois, true),
+            ),
+        );
         $byTitle = $this->titled($pages[0]."\n".($pages[1] ?? ''));
         $certain = match (true) {
             count($byDoi) === 1 && ($byTitle === [] || in_array($byDoi[0], $byTitle, true)) => [$byDoi[0], 'doi'],
-            count($byDoi) > 1 && count($both = array_values(array_intersect($byDoi, $byTitle))) === 1 => [$both[0], 'doi'],
-            $byDoi === [] && count($byTitle) === 1 && ! $this->bearsAnother($byTitle[0], $dois) => [$byTitle[0], 'title'],
+            count($byDoi) > 1 && count($both = array_values(array_intersect($byDoi, $byTitle))) === 1 => [
+                $both[0],
+                'doi',
+            ],
+            $byDoi === [] && count($byTitle) === 1 && ! $this->bearsAnother($byTitle[0], $dois) => [
+                $byTitle[0],
+                'title',
+            ],
             default => null,
         };
         if ($certain !== null) {
             $id = (string) $certain[0];
 
-            return new CopyMatch($id, $certain[1], [new CopyOffer($id, 'firm', $certain[1] === 'doi' ? "The DOI {$this->publications[$id]['doi']} stands on the first page." : 'Its title stands at the top of the text.')]);
+            return new CopyMatch($id, $certain[1], [
+                new CopyOffer(
+                    $id,
+                    'firm',
+                    $certain[1] === 'doi'
+                        ? "The DOI {$this->publications[$id]['doi']} stands on the first page."
+                        : 'Its title stands at the top of the text.',
+                ),
+            ]);
         }
         $offers = [];
         foreach ($byDoi as $id) {
-            $offers[$id] = new CopyOffer((string) $id, 'fair', 'Its DOI stands on the first page, but so does '.($byTitle === [] ? 'another one that is sought.' : 'the title of another one.'));
+            $offers[$id] = new CopyOffer(
+                (string) $id,
+                'fair',
+                'Its DOI stands on the first page, but so does '.
+                    ($byTitle === [] ? 'another one that is sought.' : 'the title of another one.'),
+            );
         }
         foreach ($byTitle as $id) {
-            $offers[$id] ??= new CopyOffer((string) $id, 'fair', $byDoi === [] && count($byTitle) === 1 ? "Its title stands at the top, but the DOI there is {$dois[0]}." : 'Its title stands at the top, and so does another one.');
+            $offers[$id] ??= new CopyOffer(
+                (string) $id,
+                'fair',
+                $byDoi === [] && count($byTitle) === 1
+                    ? "Its title stands at the top, but the DOI there is {$dois[0]}."
+                    : 'Its title stands at the top, and so does another one.',
+            );
         }
 
-        return new CopyMatch(null, '', array_slice([...array_values($offers), ...$this->alike($pages[0], array_map(strval(...), array_keys($offers)))], 0, self::MOST_OFFERS));
+        return new CopyMatch(
+            null,
+            '',
+            array_slice(
+                [...array_values($offers), ...$this->alike($pages[0], array_map(strval(...), array_keys($offers)))],
+                0,
+                self::MOST_OFFERS,
+            ),
+        );
     }
 
     /** @return list<string> DOIs in a text, also those that a line's end cuts after a slash, dot or hyphen */
@@ -74,12 +113,20 @@ final readonly class CopyMatcher
         return array_values(array_unique(array_filter($found)));
     }
 
-    /** @return list<string> publications whose whole title begins near the top; of titles within one another the longest */
+    /**
+     * @return list<string> publications whose whole title begins near the top; of titles within one another the longest
+     */
     private function titled(string $text): array
     {
         // a hyphen at a line's end may belong to the word or only to the line
-        $variants = array_map(fn (string $joined): string => ' '.implode(' ', Words::of($joined)).' ', [$text, (string) preg_replace('/-\s*\n\s*/u', '', $text)]);
-        $tops = array_map(fn (string $words): int => strlen(implode(' ', array_slice(explode(' ', $words), 0, self::TOP + 1))) + 1, $variants);
+        $variants = array_map(fn (string $joined): string => ' '.implode(' ', Words::of($joined)).' ', [
+            $text,
+            (string) preg_replace('/-\s*\n\s*/u', '', $text),
+        ]);
+        $tops = array_map(
+            fn (string $words): int => strlen(implode(' ', array_slice(explode(' ', $words), 0, self::TOP + 1))) + 1,
+            $variants,
+        );
         $found = [];
         foreach ($this->publications as $id => $one) {
             $title = Words::of($one['title']);
@@ -95,7 +142,18 @@ final readonly class CopyMatcher
             }
         }
 
-        return array_map(strval(...), array_keys(array_filter($found, fn (string $title): bool => array_filter($found, fn (string $other): bool => $other !== $title && str_contains($other, $title)) === [])));
+        return array_map(
+            strval(...),
+            array_keys(
+                array_filter(
+                    $found,
+                    fn (string $title): bool => array_filter(
+                        $found,
+                        fn (string $other): bool => $other !== $title && str_contains($other, $title),
+                    ) === [],
+                ),
+            ),
+        );
     }
 
     /** @param  list<string>  $dois */
@@ -123,6 +181,14 @@ final readonly class CopyMatcher
         }
         arsort($shares);
 
-        return array_map(fn (string|int $id, array $share): CopyOffer => new CopyOffer((string) $id, 'check', "{$share[1]} of the {$share[2]} words of its title stand at the top of the text."), array_keys($shares), $shares);
+        return array_map(
+            fn (string|int $id, array $share): CopyOffer => new CopyOffer(
+                (string) $id,
+                'check',
+                "{$share[1]} of the {$share[2]} words of its title stand at the top of the text.",
+            ),
+            array_keys($shares),
+            $shares,
+        );
     }
 }

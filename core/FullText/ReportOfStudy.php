@@ -8,7 +8,12 @@ namespace WaryHeron\Core\FullText;
 final readonly class ReportOfStudy
 {
     /** @param  list<string>  $authors  "Family, Given" or "Family GI" */
-    public function __construct(public string $id, public string $title, public array $authors, public int $year, public string $abstract)
-    {
+    public function __construct(
+        public string $id,
+        public string $title,
+        public array $authors,
+        public int $year,
+        public string $abstract,
+    ) {
     }
 }

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace WaryHeron\Core\FullText;
 
-/** How far the getting of a report's text has come (PRISMA 2020: reports sought for retrieval, reports not retrieved). */
+/**
+ * How far the getting of a report's text has come (PRISMA 2020: reports sought for retrieval, reports not retrieved).
+ */
 enum RetrievalState: string
 {
     case Sought = 'sought';

@@ -9,8 +9,10 @@ use WaryHeron\Core\Search\Text\Words;
 /**
  * Leads to reports that may tell of one study, with what speaks for it. People link them; nothing is linked by itself.
  *
- * What is looked at follows the Cochrane Handbook's list for linking reports (trial registration numbers, author names, numbers of
- * participants, place and time): a shared registration number is firm; several shared authors with either a shared number of
+ * What is looked at follows the Cochrane Handbook's list for linking reports (trial registration numbers, author names,
+ * numbers of
+ * participants, place and time): a shared registration number is firm; several shared authors with either a shared
+ * number of
  * people or most words of the title are fair; shared authors and half of the title's words are to be checked.
  */
 final class SameStudy
@@ -29,7 +31,8 @@ final class SameStudy
 
     /**
      * @param  list<ReportOfStudy>  $reports
-     * @return list<array{reports: array{string, string}, confidence: 'firm'|'fair'|'check', because: list<string>}> firm ones first
+     * @return list<array{reports: array{string, string}, confidence: 'firm'|'fair'|'check', because: list<string>}>
+     *     firm ones first
      */
     public static function leads(array $reports): array
     {
@@ -41,7 +44,13 @@ final class SameStudy
             }
         }
         $order = ['firm' => 0, 'fair' => 1, 'check' => 2];
-        usort($leads, fn (array $a, array $b): int => [$order[$a['confidence']], $a['reports']] <=> [$order[$b['confidence']], $b['reports']]);
+        usort(
+            $leads,
+            fn (array $a, array $b): int => [$order[$a['confidence']], $a['reports']] <=> [
+                $order[$b['confidence']],
+                $b['reports'],
+            ],
+        );
 
         return $leads;
     }
@@ -105,12 +114,18 @@ final class SameStudy
     /** @return list<string> family name and first initial, since given names are cut short here and there */
     private static function names(ReportOfStudy $report): array
     {
-        return array_values(array_unique(array_map(function (string $author): string {
-            // "Family, Given" or "Family GI"
-            preg_match('/^(.+?)(?:,\s*|\s+(?=[\p{Lu}.\- ]{1,6}$))(.*)$/u', trim($author), $parts);
+        return array_values(
+            array_unique(
+                array_map(function (string $author): string {
+                    // "Family, Given" or "Family GI"
+                    preg_match('/^(.+?)(?:,\s*|\s+(?=[\p{Lu}.\- ]{1,6}$))(.*)$/u', trim($author), $parts);
 
-            return implode(' ', Words::of($parts[1] ?? $author)).' '.mb_substr(implode('', Words::of($parts[2] ?? '')), 0, 1);
-        }, $report->authors)));
+                    return implode(' ', Words::of($parts[1] ?? $author)).
+                        ' '.
+                        mb_substr(implode('', Words::of($parts[2] ?? '')), 0, 1);
+                }, $report->authors),
+            ),
+        );
     }
 
     /** @return list<string> */

@@ -5,7 +5,8 @@ declare(strict_types=1);
 namespace WaryHeron\Core\Matching;
 
 /**
- * Finds the pairs worth comparing without comparing all: records share a block where they share a key. Large blocks, such as all editorials,
+ * Finds the pairs worth comparing without comparing all: records share a block where they share a key. Large blocks,
+ * such as all editorials,
  * are parted by year and author.
  */
 final class Blocking
@@ -15,7 +16,16 @@ final class Blocking
 
     private const NEIGHBOURS = 12;
 
-    private const PASSES = ['doi', 'titleStart', 'titleEnd', 'titleMiddle', 'place', 'authorPage', 'volumePage', 'authorYear'];
+    private const PASSES = [
+        'doi',
+        'titleStart',
+        'titleEnd',
+        'titleMiddle',
+        'place',
+        'authorPage',
+        'volumePage',
+        'authorYear',
+    ];
 
     /**
      * @param  list<Fingerprint>  $prints  sorted by key, so that the order of input does not matter
@@ -66,7 +76,12 @@ final class Blocking
 
             return;
         }
-        foreach ([fn (Fingerprint $p): string => substr(str_replace(' ', '', $p->title->text), 0, 60)." {$p->volume}", fn (Fingerprint $p): string => ($p->authors[0][1] ?? '')." {$p->year}"] as $finer) {
+        foreach (
+            [
+                fn (Fingerprint $p): string => substr(str_replace(' ', '', $p->title->text), 0, 60)." {$p->volume}",
+                fn (Fingerprint $p): string => ($p->authors[0][1] ?? '')." {$p->year}",
+            ] as $finer
+        ) {
             $parts = [];
             foreach ($members as $at) {
                 $parts[$finer($prints[$at])][] = $at;
@@ -75,7 +90,10 @@ final class Blocking
                 if (count($part) <= self::LARGEST) {
                     yield from self::all($part);
                 } else {
-                    usort($part, fn (int $a, int $b): int => self::order($prints[$a]) <=> self::order($prints[$b]) ?: $a <=> $b);
+                    usort(
+                        $part,
+                        fn (int $a, int $b): int => self::order($prints[$a]) <=> self::order($prints[$b]) ?: $a <=> $b,
+                    );
                     foreach ($part as $place => $at) {
                         foreach (array_slice($part, $place + 1, self::NEIGHBOURS) as $other) {
                             yield $at < $other ? [$at, $other] : [$other, $at];
@@ -114,7 +132,10 @@ final class Blocking
     /** @return list<string> */
     private static function titleStart(Fingerprint $p): array
     {
-        $starts = array_map(fn (string $title): string => substr(str_replace(' ', '', $title), 0, 24), [$p->title->text, ...$p->otherTitles]);
+        $starts = array_map(fn (string $title): string => substr(str_replace(' ', '', $title), 0, 24), [
+            $p->title->text,
+            ...$p->otherTitles,
+        ]);
 
         return array_values(array_unique(array_filter($starts, fn (string $start): bool => $start !== '')));
     }
@@ -134,7 +155,9 @@ final class Blocking
      */
     private static function titleMiddle(Fingerprint $p): array
     {
-        $words = array_values(array_filter(explode(' ', $p->title->text), fn (string $word): bool => strlen($word) >= 4));
+        $words = array_values(
+            array_filter(explode(' ', $p->title->text), fn (string $word): bool => strlen($word) >= 4),
+        );
         if (count($words) < 4) {
             return [];
         }
@@ -146,7 +169,9 @@ final class Blocking
     /** @return list<string> */
     private static function place(Fingerprint $p): array
     {
-        return $p->volume === '' || $p->pages->first === null || $p->journals === [] ? [] : ["{$p->journals[0][0]} {$p->volume} {$p->pages->first}"];
+        return $p->volume === '' || $p->pages->first === null || $p->journals === []
+            ? []
+            : ["{$p->journals[0][0]} {$p->volume} {$p->pages->first}"];
     }
 
     /** @return list<string> */

@@ -53,7 +53,7 @@ final class Clusters
 
     public function together(int $a, int $b): bool
     {
-        return isset($this->groupOf[$a]) && ($this->groupOf[$a] === ($this->groupOf[$b] ?? null));
+        return isset($this->groupOf[$a]) && $this->groupOf[$a] === ($this->groupOf[$b] ?? null);
     }
 
     /** @return list<int> the group of a record, itself included */

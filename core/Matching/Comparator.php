@@ -7,14 +7,46 @@ namespace WaryHeron\Core\Matching;
 /** Compares two fingerprints field by field, in grades. */
 final class Comparator
 {
-    private const SMALL = ['the' => 1, 'and' => 1, 'for' => 1, 'with' => 1, 'from' => 1, 'its' => 1, 'der' => 1, 'des' => 1, 'les' => 1, 'las' => 1, 'los' => 1, 'del' => 1, 'und' => 1, 'sur' => 1, 'une' => 1, 'among' => 1, 'into' => 1];
+    private const SMALL = [
+        'the' => 1,
+        'and' => 1,
+        'for' => 1,
+        'with' => 1,
+        'from' => 1,
+        'its' => 1,
+        'der' => 1,
+        'des' => 1,
+        'les' => 1,
+        'las' => 1,
+        'los' => 1,
+        'del' => 1,
+        'und' => 1,
+        'sur' => 1,
+        'une' => 1,
+        'among' => 1,
+        'into' => 1,
+    ];
 
     private const MOST_SLIPS = 4;
 
     /** Beginnings that stand against each other; an empty one is the bare word. */
     private const OPPOSITES = [
-        ['hypo', 'hyper'], ['in', 'de', 'un', 'ir', 'im', 'dis', 'non', 'a', 'an', 're', ''], ['intra', 'inter', 'extra'], ['pre', 'post', 'peri'], ['ab', 'ad'], ['micro', 'macro'],
-        ['under', 'over'], ['mono', 'bi', 'uni', 'tri', 'di'], ['anti', 'pro'], ['endo', 'exo'], ['af', 'ef'], ['sub', 'super'], ['', 'wo', 'fe'], ['', 'dia'], ['ex', 'im', 'in'], ['as', 'des'],
+        ['hypo', 'hyper'],
+        ['in', 'de', 'un', 'ir', 'im', 'dis', 'non', 'a', 'an', 're', ''],
+        ['intra', 'inter', 'extra'],
+        ['pre', 'post', 'peri'],
+        ['ab', 'ad'],
+        ['micro', 'macro'],
+        ['under', 'over'],
+        ['mono', 'bi', 'uni', 'tri', 'di'],
+        ['anti', 'pro'],
+        ['endo', 'exo'],
+        ['af', 'ef'],
+        ['sub', 'super'],
+        ['', 'wo', 'fe'],
+        ['', 'dia'],
+        ['ex', 'im', 'in'],
+        ['as', 'des'],
     ];
 
     /** @var array<string, int> */
@@ -24,7 +56,13 @@ final class Comparator
     {
         $conflicts = 0;
         $sameDoi = $a->doi !== '' && $a->doi === $b->doi;
-        if (! $sameDoi && $a->year !== null && $b->year !== null && abs($a->year - $b->year) > 1 && $a->title->text !== $b->title->text) {
+        if (
+            ! $sameDoi &&
+            $a->year !== null &&
+            $b->year !== null &&
+            abs($a->year - $b->year) > 1 &&
+            $a->title->text !== $b->title->text
+        ) {
             return Comparison::of([7], 0); // years apart they are never joined; an equal title is still worth knowing
         }
         $title = $this->title($a, $b);
@@ -47,13 +85,20 @@ final class Comparator
         $conflicts |= $this->kinds($a, $b);
         $conflicts |= $this->marks($a->title, $b->title);
 
-        return Comparison::of([$title, $authors, $year, $journal, $volume, $issue, $pages, $doi, $abstract], $conflicts);
+        return Comparison::of(
+            [$title, $authors, $year, $journal, $volume, $issue, $pages, $doi, $abstract],
+            $conflicts,
+        );
     }
 
     private function kinds(Fingerprint $a, Fingerprint $b): int
     {
         // a correction and a retraction are told apart by few sources
-        $notice = fn (Fingerprint $one): string => in_array($one->title->kind, ['correction', 'retraction'], true) ? 'notice' : ($one->title->kind === '' && $one->genre === 'notice' ? 'notice' : $one->title->kind);
+        $notice = fn (Fingerprint $one): string => in_array($one->title->kind, ['correction', 'retraction'], true)
+            ? 'notice'
+            : ($one->title->kind === '' && $one->genre === 'notice'
+                ? 'notice'
+                : $one->title->kind);
         $conflict = $notice($a) === $notice($b) ? 0 : Conflict::Kind->value;
         if ($conflict === 0 && $a->genre !== $b->genre) {
             $conflict = $a->genre === '' || $b->genre === '' ? 0 : Conflict::Genre->value;
@@ -67,7 +112,9 @@ final class Comparator
         if ($a->marks === $b->marks && $a->years === $b->years) {
             return 0;
         }
-        $contradict = ($a->marks !== '' && $b->marks !== '' && $a->marks !== $b->marks) || ($a->years !== '' && $b->years !== '' && $a->years !== $b->years);
+        $contradict =
+            ($a->marks !== '' && $b->marks !== '' && $a->marks !== $b->marks) ||
+            ($a->years !== '' && $b->years !== '' && $a->years !== $b->years);
 
         return $contradict ? Conflict::Part->value : Conflict::Mark->value;
     }
@@ -184,7 +231,10 @@ final class Comparator
         return [$a, $b];
     }
 
-    /** The same but for typing: one edit in a word of four letters or more, two in one of eight; numbers must be the same. */
+    /**
+     * The same but for typing: one edit in a word of four letters or more, two in one of eight; numbers must be the
+     * same.
+     */
     private function near(string $a, string $b): bool
     {
         $lengths = [strlen($a), strlen($b)];
@@ -193,7 +243,10 @@ final class Comparator
             return false;
         }
         $edits = levenshtein($a, $b);
-        if ($edits > 2 || ($edits === 2 && $length < 8 && ! ($lengths[0] === $lengths[1] && count_chars($a, 3) === count_chars($b, 3)))) {
+        if (
+            $edits > 2 ||
+            ($edits === 2 && $length < 8 && ! ($lengths[0] === $lengths[1] && count_chars($a, 3) === count_chars($b, 3)))
+        ) {
             return false;
         }
 
@@ -206,7 +259,13 @@ final class Comparator
         foreach (self::OPPOSITES as $beginnings) {
             foreach ($beginnings as $one) {
                 foreach ($beginnings as $other) {
-                    if ($one !== $other && str_starts_with($a, $one) && str_starts_with($b, $other) && substr($a, strlen($one)) === substr($b, strlen($other)) && strlen($a) - strlen($one) >= 2) {
+                    if (
+                        $one !== $other &&
+                        str_starts_with($a, $one) &&
+                        str_starts_with($b, $other) &&
+                        substr($a, strlen($one)) === substr($b, strlen($other)) &&
+                        strlen($a) - strlen($one) >= 2
+                    ) {
                         return true;
                     }
                 }
@@ -224,7 +283,12 @@ final class Comparator
      */
     private function telling(array $words): array
     {
-        return array_values(array_filter($words, fn (string $word): bool => (strlen($word) >= 3 && ! isset(self::SMALL[$word])) || ctype_digit($word)));
+        return array_values(
+            array_filter(
+                $words,
+                fn (string $word): bool => (strlen($word) >= 3 && ! isset(self::SMALL[$word])) || ctype_digit($word),
+            ),
+        );
     }
 
     /**
@@ -253,17 +317,26 @@ final class Comparator
     /** Short titles, such as headings of a journal, in which a slip is a large part. */
     private function slipped(string $a, string $b): bool
     {
-        return strlen($a) < 24 && strlen($b) < 24 && preg_match('/\d/', $a.$b) !== 1 && JaroWinkler::similarity($a, $b) >= 0.93;
+        return strlen($a) < 24 &&
+            strlen($b) < 24 &&
+            preg_match('/\d/', $a.$b) !== 1 &&
+            JaroWinkler::similarity($a, $b) >= 0.93;
     }
 
     private function close(string $a, string $b, float $share): bool
     {
         $most = (int) floor(max(strlen($a), strlen($b)) * $share);
-        if ($most === 0 || abs(strlen($a) - strlen($b)) > $most || preg_replace('/\D+/', ' ', $a) !== preg_replace('/\D+/', ' ', $b)) {
+        if (
+            $most === 0 ||
+            abs(strlen($a) - strlen($b)) > $most ||
+            preg_replace('/\D+/', ' ', $a) !== preg_replace('/\D+/', ' ', $b)
+        ) {
             return $a === $b;
         }
 
-        return strlen($a) <= 250 && strlen($b) <= 250 ? levenshtein($a, $b) <= $most : substr($a, 0, 200) === substr($b, 0, 200);
+        return strlen($a) <= 250 && strlen($b) <= 250
+            ? levenshtein($a, $b) <= $most
+            : substr($a, 0, 200) === substr($b, 0, 200);
     }
 
     private function authors(Fingerprint $a, Fingerprint $b): int
@@ -316,7 +389,14 @@ final class Comparator
             if ($other === null) {
                 break;
             }
-            if ($name[2] === '' || $other[2] === '' || $name[0] === '' || $other[0] === '' || $name[2][0] !== $other[0][0] || $other[2][0] !== $name[0][0]) {
+            if (
+                $name[2] === '' ||
+                $other[2] === '' ||
+                $name[0] === '' ||
+                $other[0] === '' ||
+                $name[2][0] !== $other[0][0] ||
+                $other[2][0] !== $name[0][0]
+            ) {
                 return false;
             }
         }
@@ -341,7 +421,8 @@ final class Comparator
             }
         }
 
-        return (strlen($b[1]) >= 4 && str_ends_with($a[0], $b[1])) || (strlen($a[1]) >= 4 && str_ends_with($b[0], $a[1]));
+        return (strlen($b[1]) >= 4 && str_ends_with($a[0], $b[1])) ||
+            (strlen($a[1]) >= 4 && str_ends_with($b[0], $a[1]));
     }
 
     /**
@@ -360,7 +441,8 @@ final class Comparator
         $best = 0;
         foreach ($a->journals as $one) {
             foreach ($b->journals as $other) {
-                $level = $one === $other ? 1 : ($this->journals["{$one}|{$other}"] ??= $this->journalNames($one, $other));
+                $level =
+                    $one === $other ? 1 : ($this->journals["{$one}|{$other}"] ??= $this->journalNames($one, $other));
                 $best = $best === 0 ? $level : min($best, $level);
             }
         }
@@ -381,8 +463,14 @@ final class Comparator
         if ($i === $length) {
             return count($wordsA) === count($wordsB) ? 1 : 2;
         }
-        $initials = fn (array $words): string => implode('', array_map(fn (string $word): string => $word[0] ?? '', $words));
-        if ((count($wordsA) === 1 && strlen($a) >= 3 && str_starts_with($initials($wordsB), $a)) || (count($wordsB) === 1 && strlen($b) >= 3 && str_starts_with($initials($wordsA), $b))) {
+        $initials = fn (array $words): string => implode(
+            '',
+            array_map(fn (string $word): string => $word[0] ?? '', $words),
+        );
+        if (
+            (count($wordsA) === 1 && strlen($a) >= 3 && str_starts_with($initials($wordsB), $a)) ||
+            (count($wordsB) === 1 && strlen($b) >= 3 && str_starts_with($initials($wordsA), $b))
+        ) {
             return 2;
         }
 
@@ -402,7 +490,13 @@ final class Comparator
         if (strlen($short) >= 4 && levenshtein($short, $long) <= 1) {
             return true;
         }
-        if ($short === '' || $short[0] !== $long[0] || strlen($short) < 3 || strlen($long) - strlen($short) < 2 || $short[-1] !== $long[-1]) {
+        if (
+            $short === '' ||
+            $short[0] !== $long[0] ||
+            strlen($short) < 3 ||
+            strlen($long) - strlen($short) < 2 ||
+            $short[-1] !== $long[-1]
+        ) {
             return false;
         }
         for ($i = 0, $j = 0; $j < strlen($long) && $i < strlen($short); $j++) {
@@ -422,10 +516,16 @@ final class Comparator
         if ($a->volume === $b->volume) {
             return [1, $issue];
         }
-        if (($a->volume === $b->issue && ($b->volume === $a->issue || $a->issue === '')) || ($b->volume === $a->issue && $b->issue === '')) {
+        if (
+            ($a->volume === $b->issue && ($b->volume === $a->issue || $a->issue === '')) ||
+            ($b->volume === $a->issue && $b->issue === '')
+        ) {
             return [2, 0];
         }
-        $near = strlen($a->volume) === strlen($b->volume) && strlen($a->volume) > 1 && (levenshtein($a->volume, $b->volume) === 1 || strrev($a->volume) === $b->volume);
+        $near =
+            strlen($a->volume) === strlen($b->volume) &&
+            strlen($a->volume) > 1 &&
+            (levenshtein($a->volume, $b->volume) === 1 || strrev($a->volume) === $b->volume);
 
         return [$near ? 3 : 4, $issue];
     }
@@ -452,7 +552,12 @@ final class Comparator
         $ones = (string) $a->first;
         $others = (string) $b->first;
 
-        return strlen($ones) === strlen($others) && strlen($ones) >= 3 && count_chars($ones, 1) === count_chars($others, 1) && levenshtein($ones, $others) <= 2 ? 2 : 3;
+        return strlen($ones) === strlen($others) &&
+            strlen($ones) >= 3 &&
+            count_chars($ones, 1) === count_chars($others, 1) &&
+            levenshtein($ones, $others) <= 2
+            ? 2
+            : 3;
     }
 
     private function doi(Fingerprint $a, Fingerprint $b): int
@@ -467,7 +572,10 @@ final class Comparator
             return 0;
         }
         [$short, $long] = strlen($a->doi) <= strlen($b->doi) ? [$a->doi, $b->doi] : [$b->doi, $a->doi];
-        $cut = strlen($short) >= 12 && str_starts_with($long, $short) && preg_match('/^[.\/-]?(?:s|suppl|v|t|fig)\d*/', substr($long, strlen($short))) !== 1;
+        $cut =
+            strlen($short) >= 12 &&
+            str_starts_with($long, $short) &&
+            preg_match('/^[.\/-]?(?:s|suppl|v|t|fig)\d*/', substr($long, strlen($short))) !== 1;
 
         return $cut || (strlen($short) >= 14 && levenshtein($short, $long) <= 1) ? 2 : 3;
     }

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace WaryHeron\Core\Matching;
 
-/** How two records agree: a level for each field, and what speaks against them. Held as one number, for there are many. */
+/**
+ * How two records agree: a level for each field, and what speaks against them. Held as one number, for there are many.
+ */
 final readonly class Comparison
 {
     private const BITS = 3;
@@ -58,8 +60,12 @@ final readonly class Comparison
         }
         $doi = $this->level(MatchField::Doi);
 
-        return $doi === 3
-            || ($doi !== 1 && ($this->has(Conflict::Pages) || $this->has(Conflict::Words) || $this->has(Conflict::Year) || ($this->level(MatchField::Volume) === 4 && $this->level(MatchField::Pages) !== 1)));
+        return $doi === 3 ||
+            ($doi !== 1 &&
+                ($this->has(Conflict::Pages) ||
+                    $this->has(Conflict::Words) ||
+                    $this->has(Conflict::Year) ||
+                    ($this->level(MatchField::Volume) === 4 && $this->level(MatchField::Pages) !== 1)));
     }
 
     /** The same with this field not compared. */

@@ -56,7 +56,10 @@ final class Difference
         $lengths = array_fill(0, $m + 1, array_fill(0, $n + 1, 0));
         for ($i = $m - 1; $i >= 0; $i--) {
             for ($j = $n - 1; $j >= 0; $j--) {
-                $lengths[$i][$j] = $ka[$i] === $kb[$j] ? $lengths[$i + 1][$j + 1] + 1 : max($lengths[$i + 1][$j], $lengths[$i][$j + 1]);
+                $lengths[$i][$j] =
+                    $ka[$i] === $kb[$j]
+                        ? $lengths[$i + 1][$j + 1] + 1
+                        : max($lengths[$i + 1][$j], $lengths[$i][$j + 1]);
             }
         }
         $pairs = [];
@@ -89,8 +92,18 @@ final class Difference
         }
         $least = min(count($mine), count($its));
         for ($start = 0; $start < $least && $mine[$start] === $its[$start]; $start++);
-        for ($end = 0; $end < $least - $start && $mine[count($mine) - 1 - $end] === $its[count($its) - 1 - $end]; $end++);
-        foreach ([[array_slice($mine, 0, $start), false], [array_slice($mine, $start, count($mine) - $start - $end), true], [array_slice($mine, count($mine) - $end, $end), false]] as [$letters, $differs]) {
+        for (
+            $end = 0;
+            $end < $least - $start && $mine[count($mine) - 1 - $end] === $its[count($its) - 1 - $end];
+            $end++
+        );
+        foreach (
+            [
+                [array_slice($mine, 0, $start), false],
+                [array_slice($mine, $start, count($mine) - $start - $end), true],
+                [array_slice($mine, count($mine) - $end, $end), false],
+            ] as [$letters, $differs]
+        ) {
             if ($letters !== []) {
                 $pieces[] = [implode('', $letters), $differs];
             }

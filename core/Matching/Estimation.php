@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace WaryHeron\Core\Matching;
 
 /**
- * Learns the weights from the compared pairs themselves, without being told which are of one publication: expectation and maximisation
- * over the patterns of agreement (Dempster, Laird & Rubin 1977; for record linkage Winkler 1988). The starting values count as so many pairs
+ * Learns the weights from the compared pairs themselves, without being told which are of one publication: expectation
+ * and maximisation
+ * over the patterns of agreement (Dempster, Laird & Rubin 1977; for record linkage Winkler 1988). The starting values
+ * count as so many pairs
  * seen before, so that a small review does not unlearn what holds in general.
  */
 final class Estimation
@@ -54,7 +56,7 @@ final class Estimation
                         $u *= $chances[$place][$level][1];
                     }
                 }
-                $same = $m / ($m + $u) * $counts[$i];
+                $same = ($m / ($m + $u)) * $counts[$i];
                 $matched += $same;
                 $all += $counts[$i];
                 foreach ($pattern as $place => $level) {
@@ -80,6 +82,9 @@ final class Estimation
             }
         }
 
-        return new Weights(array_combine(array_map(fn (MatchField $field): string => $field->value, $fields), $chances), log($share / (1 - $share), 2));
+        return new Weights(
+            array_combine(array_map(fn (MatchField $field): string => $field->value, $fields), $chances),
+            log($share / (1 - $share), 2),
+        );
     }
 }

@@ -23,7 +23,10 @@ final readonly class ExactKeys
     {
         $title = implode(' ', Words::of($reference->fullTitle()));
         $author = implode('', Words::of($reference->authors[0]->family ?? ''));
-        $work = $title === '' || $author === '' || $reference->year === null ? null : md5("{$title}|{$reference->year}|{$author}");
+        $work =
+            $title === '' || $author === '' || $reference->year === null
+                ? null
+                : md5("{$title}|{$reference->year}|{$author}");
 
         return new self(Doi::normalised($reference->doi), $work);
     }

@@ -10,7 +10,8 @@ final readonly class Fingerprint
     /**
      * @param  string  $key  what the record is called outside; unique
      * @param  list<string>  $otherTitles  the title in the original language and the like, as TitleText writes it
-     * @param  list<array{string, string, string}>  $authors  of the first eight: family name, its last word, initials; folded
+     * @param  list<array{string, string, string}>  $authors  of the first eight: family name, its last word, initials;
+     *     folded
      * @param  int  $authorCount  as listed
      * @param  bool  $cutShort  the list says that it goes on
      * @param  list<string>  $journals  names of the journal, folded, without small words

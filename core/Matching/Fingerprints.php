@@ -16,13 +16,74 @@ final class Fingerprints
     private const AUTHORS = 8;
 
     /** Words that journals' abbreviations leave out. */
-    private const SMALL = ['of' => 1, 'the' => 1, 'and' => 1, 'in' => 1, 'for' => 1, 'on' => 1, 'de' => 1, 'des' => 1, 'du' => 1, 'la' => 1, 'le' => 1, 'les' => 1, 'et' => 1, 'y' => 1, 'e' => 1, 'der' => 1, 'die' => 1, 'und' => 1, 'fur' => 1, 'del' => 1, 'el' => 1, 'da' => 1, 'do' => 1, 'di' => 1, 'to' => 1, 'an' => 1, 'with' => 1];
+    private const SMALL = [
+        'of' => 1,
+        'the' => 1,
+        'and' => 1,
+        'in' => 1,
+        'for' => 1,
+        'on' => 1,
+        'de' => 1,
+        'des' => 1,
+        'du' => 1,
+        'la' => 1,
+        'le' => 1,
+        'les' => 1,
+        'et' => 1,
+        'y' => 1,
+        'e' => 1,
+        'der' => 1,
+        'die' => 1,
+        'und' => 1,
+        'fur' => 1,
+        'del' => 1,
+        'el' => 1,
+        'da' => 1,
+        'do' => 1,
+        'di' => 1,
+        'to' => 1,
+        'an' => 1,
+        'with' => 1,
+    ];
 
     /** Fields that name other works: what is a comment on what, where an erratum is. */
-    private const RELATED = ['CIN', 'CON', 'EIN', 'EFR', 'RIN', 'ROF', 'UIN', 'UOF', 'DDIN', 'DRIN', 'SPIN', 'ORI', 'RPI', 'RPF', 'CRI', 'CRF', 'crossref', 'related'];
+    private const RELATED = [
+        'CIN',
+        'CON',
+        'EIN',
+        'EFR',
+        'RIN',
+        'ROF',
+        'UIN',
+        'UOF',
+        'DDIN',
+        'DRIN',
+        'SPIN',
+        'ORI',
+        'RPI',
+        'RPF',
+        'CRI',
+        'CRF',
+        'crossref',
+        'related',
+    ];
 
     /** Fields that hold the title in another language. */
-    private const OTHER_TITLES = ['TT', 'OP', 'T0', 'ST', 'original title', 'original_title', 'originaltitle', 'translated title', 'translatedtitle', 'title_original', 'vernacular title', 'titleaddon', 'origtitle'];
+    private const OTHER_TITLES = [
+        'TT',
+        'OP',
+        'T0',
+        'ST',
+        'original title',
+        'original_title',
+        'originaltitle',
+        'translated title',
+        'translatedtitle',
+        'title_original',
+        'vernacular title',
+        'titleaddon',
+        'origtitle',
+    ];
 
     /** @var array<string, string> */
     private array $journals = [];
@@ -31,7 +92,15 @@ final class Fingerprints
     {
         $title = TitleText::of($reference->fullTitle());
         $people = $reference->authors !== [] ? $reference->authors : $reference->editors;
-        $names = array_values(array_filter($people, fn (Name $name): bool => preg_match('/^\s*(?:et\.? al|and others|others|\.{3}|anon)/iu', $name->family) !== 1));
+        $names = array_values(
+            array_filter(
+                $people,
+                fn (Name $name): bool => preg_match(
+                    '/^\s*(?:et\.? al|and others|others|\.{3}|anon)/iu',
+                    $name->family,
+                ) !== 1,
+            ),
+        );
         [$doi, $elsewhere] = $this->doi($reference);
 
         return new Fingerprint(
@@ -42,7 +111,14 @@ final class Fingerprints
             count($names),
             count($names) < count($people),
             $reference->year,
-            array_values(array_unique(array_filter([$this->journal($reference->journal), $this->journal($reference->journalShort)], fn (string $name): bool => $name !== ''))),
+            array_values(
+                array_unique(
+                    array_filter(
+                        [$this->journal($reference->journal), $this->journal($reference->journalShort)],
+                        fn (string $name): bool => $name !== '',
+                    ),
+                ),
+            ),
             self::volume($reference->volume),
             self::volume($reference->issue),
             PageSpan::of($reference->firstPage, $reference->lastPage),
@@ -57,7 +133,15 @@ final class Fingerprints
     private static function volume(string $text): string
     {
         $text = strtolower($text);
-        $text = (string) preg_replace(['/\b(?:volume|vol|no|number|issue|nr|iss|heft|bd|band)\b\.?/', '/\bs(?:uppl(?:ement)?)?\.?\s*(?=\d|[a-z]\b|$)/', '/[^a-z0-9]+/'], ['', 's', '-'], $text);
+        $text = (string) preg_replace(
+            [
+                '/\b(?:volume|vol|no|number|issue|nr|iss|heft|bd|band)\b\.?/',
+                '/\bs(?:uppl(?:ement)?)?\.?\s*(?=\d|[a-z]\b|$)/',
+                '/[^a-z0-9]+/',
+            ],
+            ['', 's', '-'],
+            $text,
+        );
 
         return ltrim(trim($text, '-'), '0');
     }
@@ -70,7 +154,10 @@ final class Fingerprints
         if ($given === '' && preg_match('/^(\S.*?) ((?:\p{Lu}\.? ?){1,4})$/u', $family, $cut) === 1) {
             [$family, $given] = [$cut[1], $cut[2]];
         }
-        $words = preg_split('/[\s\-‐–]+/u', self::transliterated(Words::fold(str_replace(["'", '’', '`', '.'], '', $family)))) ?: [''];
+        $words = preg_split(
+            '/[\s\-‐–]+/u',
+            self::transliterated(Words::fold(str_replace(["'", '’', '`', '.'], '', $family))),
+        ) ?: [''];
         preg_match_all('/(?<![\p{L}])\p{L}/u', Words::fold($given), $initials);
         if ($given !== '' && preg_match('/^\p{Lu}{2,4}$/u', $given) === 1) {
             $initials[0] = str_split(Words::fold($given));
@@ -146,7 +233,9 @@ final class Fingerprints
     private function sentences(string $abstract): array
     {
         $hashes = [];
-        foreach ($abstract === '' ? [] : (preg_split('/[.;:!?]\s/', strtolower(substr($abstract, 0, 6000))) ?: []) as $sentence) {
+        foreach (
+            $abstract === '' ? [] : (preg_split('/[.;:!?]\s/', strtolower(substr($abstract, 0, 6000))) ?: []) as $sentence
+        ) {
             $bare = (string) preg_replace('/[^a-z0-9]+/', '', $sentence);
             if (strlen($bare) >= 20) {
                 $hashes[] = crc32($bare);
@@ -158,7 +247,22 @@ final class Fingerprints
 
     private function genre(Reference $reference): string
     {
-        $said = strtolower(implode(' ', array_column(array_filter($reference->extra, fn (array $field): bool => in_array($field[0], ['TY', 'M3', 'PT', 'document type', 'genre', 'type', 'entrytype', 'note'], true)), 1)));
+        $said = strtolower(
+            implode(
+                ' ',
+                array_column(
+                    array_filter(
+                        $reference->extra,
+                        fn (array $field): bool => in_array(
+                            $field[0],
+                            ['TY', 'M3', 'PT', 'document type', 'genre', 'type', 'entrytype', 'note'],
+                            true,
+                        ),
+                    ),
+                    1,
+                ),
+            ),
+        );
 
         return match (true) {
             preg_match('/\b(?:erratum|correction|corrigendum|retraction)\b/', $said) === 1 => 'notice',

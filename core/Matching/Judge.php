@@ -5,7 +5,8 @@ declare(strict_types=1);
 namespace WaryHeron\Core\Matching;
 
 /**
- * Says of a comparison what it weighs and what follows. The weight alone never joins two records against a conflict: what contradicts is
+ * Says of a comparison what it weighs and what follows. The weight alone never joins two records against a conflict:
+ * what contradicts is
  * asked about where the place of publication is the same all the same, and left apart otherwise.
  */
 final class Judge
@@ -19,7 +20,10 @@ final class Judge
     {
         $this->table = $weights->table();
         foreach (MatchField::cases() as $place => $field) {
-            $this->table[$place] = array_map(fn (float $bits): float => $bits * $settings->emphasis($field), $this->table[$place]);
+            $this->table[$place] = array_map(
+                fn (float $bits): float => $bits * $settings->emphasis($field),
+                $this->table[$place],
+            );
         }
         $this->prior = $weights->prior;
     }
@@ -27,7 +31,8 @@ final class Judge
     /**
      * Bits for one publication, the odds before any comparison included.
      *
-     * @param  ?float  $rarity  of a title that several publications bear: log2 of how many records there are to one that bears it; agreeing on it
+     * @param  ?float  $rarity  of a title that several publications bear: log2 of how many records there are to one
+     *     that bears it; agreeing on it
      *                          weighs no more (Winkler's weights by frequency, 1989)
      */
     public function score(Comparison $comparison, ?float $rarity = null): float
@@ -52,7 +57,10 @@ final class Judge
             }
         }
         if ($rarity !== null && isset($parts[MatchField::Title->value])) {
-            $parts[MatchField::Title->value] = min($parts[MatchField::Title->value], $rarity * $this->settings->emphasis(MatchField::Title));
+            $parts[MatchField::Title->value] = min(
+                $parts[MatchField::Title->value],
+                $rarity * $this->settings->emphasis(MatchField::Title),
+            );
         }
 
         return $parts;
@@ -86,13 +94,24 @@ final class Judge
         $volume = in_array($level(MatchField::Volume), [1, 2], true);
         $journal = in_array($level(MatchField::Journal), [1, 2], true);
         $samePlace = $page && $volume && $level(MatchField::Journal) !== 3;
-        $like = $title !== 0 && $title <= 4 && (! $recurrent || $level(MatchField::Authors) <= 2 || ($doi && ($page || $volume)));
+        $like =
+            $title !== 0 &&
+            $title <= 4 &&
+            (! $recurrent || $level(MatchField::Authors) <= 2 || ($doi && ($page || $volume)));
 
         if ($comparison->has(Conflict::Kind) || $comparison->has(Conflict::Part)) {
-            return ($doi || $samePlace) && ! $comparison->has(Conflict::Pages) && ! $comparison->has(Conflict::Doi) && $like && ! $comparison->has(Conflict::Part) ? Verdict::Doubtful : Verdict::Apart;
+            return ($doi || $samePlace) &&
+                ! $comparison->has(Conflict::Pages) &&
+                ! $comparison->has(Conflict::Doi) &&
+                $like &&
+                ! $comparison->has(Conflict::Part)
+                ? Verdict::Doubtful
+                : Verdict::Apart;
         }
         if ($comparison->has(Conflict::Words)) {
-            return ($doi && ! $comparison->has(Conflict::Pages)) || ($samePlace && ! $comparison->has(Conflict::Doi)) ? Verdict::Doubtful : Verdict::Apart;
+            return ($doi && ! $comparison->has(Conflict::Pages)) || ($samePlace && ! $comparison->has(Conflict::Doi))
+                ? Verdict::Doubtful
+                : Verdict::Apart;
         }
         // one number alone against all the rest is looked at
         $apart = self::hasOneSlip($comparison, $recurrent) ? Verdict::Doubtful : Verdict::Apart;
@@ -102,7 +121,11 @@ final class Judge
         if ($comparison->has(Conflict::Pages) || $comparison->has(Conflict::Year)) {
             return $doi && $like && ! $recurrent ? Verdict::Likely : $apart;
         }
-        if ($comparison->has(Conflict::Volume) && ! $doi && ! ($page && $like && $level(MatchField::Volume) === 3 && $level(MatchField::Year) <= 1)) {
+        if (
+            $comparison->has(Conflict::Volume) &&
+            ! $doi &&
+            ! ($page && $like && $level(MatchField::Volume) === 3 && $level(MatchField::Year) <= 1)
+        ) {
             return $apart;
         }
         $confirmed = $doi || $samePlace || ($page && $journal && $like);
@@ -110,7 +133,13 @@ final class Judge
             return Verdict::Apart;
         }
         if ($recurrent && ! $confirmed) {
-            $sameIssue = $volume && $level(MatchField::Issue) === 1 && $level(MatchField::Journal) === 1 && $level(MatchField::Authors) === 1 && $level(MatchField::Year) === 1 && $title <= 2;
+            $sameIssue =
+                $volume &&
+                $level(MatchField::Issue) === 1 &&
+                $level(MatchField::Journal) === 1 &&
+                $level(MatchField::Authors) === 1 &&
+                $level(MatchField::Year) === 1 &&
+                $title <= 2;
 
             return $sameIssue ? Verdict::Certain : Verdict::Apart;
         }
@@ -129,23 +158,33 @@ final class Judge
     }
 
     /**
-     * Whether one number alone stands against all the rest: a second DOI, a page or a volume mistyped. People have to see it; it is as
+     * Whether one number alone stands against all the rest: a second DOI, a page or a volume mistyped. People have to
+     * see it; it is as
      * often two papers of one series.
      */
     private static function hasOneSlip(Comparison $comparison, bool $recurrent): bool
     {
         $level = $comparison->level(...);
         $conflicts = Conflict::in($comparison->conflicts());
-        if ($recurrent || count($conflicts) !== 1 || $level(MatchField::Title) !== 1 || $level(MatchField::Authors) !== 1 || $level(MatchField::Journal) === 3 || $level(MatchField::Issue) === 2) {
+        if (
+            $recurrent ||
+            count($conflicts) !== 1 ||
+            $level(MatchField::Title) !== 1 ||
+            $level(MatchField::Authors) !== 1 ||
+            $level(MatchField::Journal) === 3 ||
+            $level(MatchField::Issue) === 2
+        ) {
             return false;
         }
         $samePage = in_array($level(MatchField::Pages), [1, 2], true);
         $sameVolume = $level(MatchField::Volume) === 1;
 
         return match ($conflicts[0]) {
-            Conflict::Doi => $level(MatchField::Year) === 1 && ($samePage || ($sameVolume && $level(MatchField::Issue) === 1)),
+            Conflict::Doi => $level(MatchField::Year) === 1 &&
+                ($samePage || ($sameVolume && $level(MatchField::Issue) === 1)),
             Conflict::Pages => $level(MatchField::Year) === 1 && $sameVolume,
-            Conflict::Volume => $level(MatchField::Year) <= 2 && ($samePage || ($level(MatchField::Volume) === 3 && $level(MatchField::Issue) === 1)),
+            Conflict::Volume => $level(MatchField::Year) <= 2 &&
+                ($samePage || ($level(MatchField::Volume) === 3 && $level(MatchField::Issue) === 1)),
             default => false,
         };
     }

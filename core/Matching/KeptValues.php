@@ -9,17 +9,32 @@ use WaryHeron\Core\Bibliography\PublicationType;
 use WaryHeron\Core\Bibliography\Reference;
 
 /**
- * What a publication shows of its records, field by field, and from which record each value is: the longest abstract, a DOI over none,
- * full names over initials and more names over fewer, a title not in capitals and with its subtitle, the journal's full name.
+ * What a publication shows of its records, field by field, and from which record each value is: the longest abstract, a
+ * DOI over none,
+ * full names over initials and more names over fewer, a title not in capitals and with its subtitle, the journal's full
+ * name.
  */
 final readonly class KeptValues
 {
     /** In words, for people. */
     public const RULES = [
-        'title' => 'not in capitals, the longest', 'authors' => 'full names over initials, the longer list', 'year' => 'the most frequent', 'journal' => 'the longest name',
-        'volume' => 'the most frequent', 'issue' => 'the most frequent', 'pages' => 'first and last over first alone', 'doi' => 'any over none, the most frequent', 'abstract' => 'the longest',
-        'keywords' => 'of all records', 'type' => 'the most telling', 'language' => 'the first given',
-        'editors' => 'the longest list', 'series' => 'the first given', 'edition' => 'the first given', 'publisher' => 'the first given', 'isbn' => 'the first given',
+        'title' => 'not in capitals, the longest',
+        'authors' => 'full names over initials, the longer list',
+        'year' => 'the most frequent',
+        'journal' => 'the longest name',
+        'volume' => 'the most frequent',
+        'issue' => 'the most frequent',
+        'pages' => 'first and last over first alone',
+        'doi' => 'any over none, the most frequent',
+        'abstract' => 'the longest',
+        'keywords' => 'of all records',
+        'type' => 'the most telling',
+        'language' => 'the first given',
+        'editors' => 'the longest list',
+        'series' => 'the first given',
+        'edition' => 'the first given',
+        'publisher' => 'the first given',
+        'isbn' => 'the first given',
     ];
 
     /**
@@ -37,16 +52,52 @@ final readonly class KeptValues
         }
         $longest = fn (Reference $r, string $field): int => mb_strlen($r->{$field});
         $from = [
-            'title' => self::best($references, fn (Reference $r): array => [$r->title !== '', mb_strtoupper($r->title) !== $r->title, mb_strtolower($r->title) !== $r->title, preg_match('/^\[.*\]\.?$/u', $r->title) !== 1, mb_strlen(rtrim($r->title, '. ')), str_ends_with($r->title, '.') ? 0 : 1]),
-            'authors' => self::best($references, fn (Reference $r): array => [count(self::people($r)), array_sum(array_map(fn (Name $name): int => preg_match('/\p{Ll}{2}/u', $name->given) === 1 ? 1 : 0, $r->authors)), array_sum(array_map(fn (Name $name): int => mb_strlen($name->given), $r->authors))]),
+            'title' => self::best(
+                $references,
+                fn (Reference $r): array => [
+                    $r->title !== '',
+                    mb_strtoupper($r->title) !== $r->title,
+                    mb_strtolower($r->title) !== $r->title,
+                    preg_match('/^\[.*\]\.?$/u', $r->title) !== 1,
+                    mb_strlen(rtrim($r->title, '. ')),
+                    str_ends_with($r->title, '.') ? 0 : 1,
+                ],
+            ),
+            'authors' => self::best(
+                $references,
+                fn (Reference $r): array => [
+                    count(self::people($r)),
+                    array_sum(
+                        array_map(
+                            fn (Name $name): int => preg_match('/\p{Ll}{2}/u', $name->given) === 1 ? 1 : 0,
+                            $r->authors,
+                        ),
+                    ),
+                    array_sum(array_map(fn (Name $name): int => mb_strlen($name->given), $r->authors)),
+                ],
+            ),
             'year' => self::frequent($references, fn (Reference $r): string => (string) $r->year),
-            'journal' => self::best($references, fn (Reference $r): array => [$r->journal !== '', mb_strtoupper($r->journal) !== $r->journal, mb_strtolower($r->journal) !== $r->journal, $longest($r, 'journal')]),
+            'journal' => self::best(
+                $references,
+                fn (Reference $r): array => [
+                    $r->journal !== '',
+                    mb_strtoupper($r->journal) !== $r->journal,
+                    mb_strtolower($r->journal) !== $r->journal,
+                    $longest($r, 'journal'),
+                ],
+            ),
             'volume' => self::frequent($references, fn (Reference $r): string => $r->volume),
             'issue' => self::frequent($references, fn (Reference $r): string => $r->issue),
-            'pages' => self::best($references, fn (Reference $r): array => [$r->firstPage !== '', $r->lastPage !== '', strlen($r->lastPage)]),
+            'pages' => self::best(
+                $references,
+                fn (Reference $r): array => [$r->firstPage !== '', $r->lastPage !== '', strlen($r->lastPage)],
+            ),
             'doi' => self::frequent($references, fn (Reference $r): string => $r->doi),
             'abstract' => self::best($references, fn (Reference $r): array => [$longest($r, 'abstract')]),
-            'type' => self::best($references, fn (Reference $r): array => [$r->type !== PublicationType::Other, $r->type !== PublicationType::Article]),
+            'type' => self::best(
+                $references,
+                fn (Reference $r): array => [$r->type !== PublicationType::Other, $r->type !== PublicationType::Article],
+            ),
             'language' => self::best($references, fn (Reference $r): array => [$r->language !== '']),
             'editors' => self::best($references, fn (Reference $r): array => [count($r->editors)]),
         ];
@@ -61,17 +112,39 @@ final readonly class KeptValues
         }
         $of = fn (string $field): Reference => $references[$from[$field]];
 
-        return new self(new Reference(
-            type: $of('type')->type, title: $of('title')->title, authors: $of('authors')->authors, year: $of('year')->year, date: $of('year')->date,
-            journal: $of('journal')->journal, journalShort: self::any($references, 'journalShort'), volume: $of('volume')->volume, issue: $of('issue')->issue,
-            firstPage: $of('pages')->firstPage, lastPage: $of('pages')->lastPage, doi: $of('doi')->doi,
-            urls: array_values(array_unique(array_merge(...array_map(fn (Reference $r): array => $r->urls, $references)))),
-            abstract: $of('abstract')->abstract, keywords: array_values($keywords), language: $of('language')->language,
-            publisher: $of('publisher')->publisher, place: self::any($references, 'place'), issn: self::any($references, 'issn'),
-            accession: self::any($references, 'accession'), id: self::any($references, 'id'),
-            editors: $of('editors')->editors, series: $of('series')->series, edition: $of('edition')->edition, isbn: $of('isbn')->isbn,
-            partTitle: $of('title')->partTitle,
-        ), $from);
+        return new self(
+            new Reference(
+                type: $of('type')->type,
+                title: $of('title')->title,
+                authors: $of('authors')->authors,
+                year: $of('year')->year,
+                date: $of('year')->date,
+                journal: $of('journal')->journal,
+                journalShort: self::any($references, 'journalShort'),
+                volume: $of('volume')->volume,
+                issue: $of('issue')->issue,
+                firstPage: $of('pages')->firstPage,
+                lastPage: $of('pages')->lastPage,
+                doi: $of('doi')->doi,
+                urls: array_values(
+                    array_unique(array_merge(...array_map(fn (Reference $r): array => $r->urls, $references))),
+                ),
+                abstract: $of('abstract')->abstract,
+                keywords: array_values($keywords),
+                language: $of('language')->language,
+                publisher: $of('publisher')->publisher,
+                place: self::any($references, 'place'),
+                issn: self::any($references, 'issn'),
+                accession: self::any($references, 'accession'),
+                id: self::any($references, 'id'),
+                editors: $of('editors')->editors,
+                series: $of('series')->series,
+                edition: $of('edition')->edition,
+                isbn: $of('isbn')->isbn,
+                partTitle: $of('title')->partTitle,
+            ),
+            $from,
+        );
     }
 
     /**
@@ -84,14 +157,18 @@ final readonly class KeptValues
         $changes = [];
         foreach ($values as $field => $value) {
             match ($field) {
-                'authors', 'editors' => $changes[$field] = array_map(Name::inverted(...), self::list($value)),
-                'year' => $changes['year'] = $value === '' ? null : (int) $value,
-                'type' => $changes['type'] = PublicationType::from($value),
-                'keywords' => $changes['keywords'] = self::list($value),
-                'pages' => [$changes['firstPage'], $changes['lastPage']] = \WaryHeron\Core\Bibliography\Pages::split($value),
-                default => $changes[$field] = $value,
+                'authors', 'editors' => ($changes[$field] = array_map(Name::inverted(...), self::list($value))),
+                'year' => ($changes['year'] = $value === '' ? null : (int) $value),
+                'type' => ($changes['type'] = PublicationType::from($value)),
+                'keywords' => ($changes['keywords'] = self::list($value)),
+                'pages' => ([$changes['firstPage'], $changes['lastPage']] = \WaryHeron\Core\Bibliography\Pages::split(
+                    $value,
+                )),
+                default => ($changes[$field] = $value),
             };
-            $held = ['title' => $this->reference->fullTitle(), 'journal' => $this->reference->containerTitle()][$field] ?? null;
+            $held =
+                ['title' => $this->reference->fullTitle(), 'journal' => $this->reference->containerTitle()][$field] ??
+                null;
             if ($held !== null && $held !== $this->reference->{$field}) {
                 $changes['partTitle'] = ''; // what was chosen holds it already
             }
@@ -103,13 +180,17 @@ final readonly class KeptValues
     /** @return list<string> */
     private static function list(string $text): array
     {
-        return array_values(array_filter(array_map(trim(...), explode(';', $text)), fn (string $one): bool => $one !== ''));
+        return array_values(
+            array_filter(array_map(trim(...), explode(';', $text)), fn (string $one): bool => $one !== ''),
+        );
     }
 
     /** @return list<Name> */
     private static function people(Reference $reference): array
     {
-        return array_values(array_filter($reference->authors, fn (Name $name): bool => preg_match('/^et\.? al/i', $name->family) !== 1));
+        return array_values(
+            array_filter($reference->authors, fn (Name $name): bool => preg_match('/^et\.? al/i', $name->family) !== 1),
+        );
     }
 
     /**
@@ -134,7 +215,9 @@ final readonly class KeptValues
      */
     private static function frequent(array $references, \Closure $value): int
     {
-        $counts = array_count_values(array_filter(array_map($value, $references), fn (string $one): bool => $one !== ''));
+        $counts = array_count_values(
+            array_filter(array_map($value, $references), fn (string $one): bool => $one !== ''),
+        );
         if ($counts === []) {
             return 0;
         }

@@ -58,7 +58,12 @@ final readonly class MatchResult
     {
         foreach ($clusters->groupOf($pair->a) as $i) {
             foreach ($clusters->groupOf($pair->b) as $j) {
-                if (($i !== $pair->a || $j !== $pair->b) && ($this->contradict)($i, $j) && ! $this->likely($i, $j) && ! $this->onlyTheirDois($i, $j)) {
+                if (
+                    ($i !== $pair->a || $j !== $pair->b) &&
+                    ($this->contradict)($i, $j) &&
+                    ! $this->likely($i, $j) &&
+                    ! $this->onlyTheirDois($i, $j)
+                ) {
                     return false;
                 }
             }
@@ -69,7 +74,7 @@ final readonly class MatchResult
 
     private function onlyTheirDois(int $a, int $b): bool
     {
-        return (new Comparator)->compare($this->prints[$a], $this->prints[$b])->conflicts() === Conflict::Doi->value;
+        return (new Comparator())->compare($this->prints[$a], $this->prints[$b])->conflicts() === Conflict::Doi->value;
     }
 
     private function likely(int $a, int $b): bool
@@ -89,6 +94,9 @@ final readonly class MatchResult
      */
     private function keys(array $groups): array
     {
-        return array_map(fn (array $group): array => array_map(fn (int $at): string => $this->prints[$at]->key, $group), $groups);
+        return array_map(
+            fn (array $group): array => array_map(fn (int $at): string => $this->prints[$at]->key, $group),
+            $groups,
+        );
     }
 }

@@ -17,7 +17,9 @@ final readonly class MatchSettings
     public function __construct(public float $certain = 10.0, public float $ask = 5.0, public array $emphasis = [])
     {
         if ($certain < $ask) {
-            throw new \InvalidArgumentException('What is joined without asking must be more certain than what people are asked about.');
+            throw new \InvalidArgumentException(
+                'What is joined without asking must be more certain than what people are asked about.',
+            );
         }
         foreach ($emphasis as $field => $factor) {
             if (MatchField::tryFrom($field) === null || $factor < 0 || $factor > 3) {

@@ -13,9 +13,12 @@ final class Matcher
     private readonly Comparator $comparator;
 
     /** @param  ?float  $floor  bits from which pairs are told, if fewer than those people are asked about */
-    public function __construct(private readonly MatchSettings $settings = new MatchSettings, private readonly ?Weights $weights = null, private readonly ?float $floor = null)
-    {
-        $this->comparator = new Comparator;
+    public function __construct(
+        private readonly MatchSettings $settings = new MatchSettings(),
+        private readonly ?Weights $weights = null,
+        private readonly ?float $floor = null,
+    ) {
+        $this->comparator = new Comparator();
     }
 
     /**
@@ -32,7 +35,11 @@ final class Matcher
         $shared = [];
         foreach (Blocking::pairs($prints) as [$a, $b]) {
             $comparison = $this->comparator->compare($prints[$a], $prints[$b]);
-            if ($comparison->level(MatchField::Doi) === 1 && $comparison->level(MatchField::Title) === 7 && ($comparison->level(MatchField::Authors) >= 3 || $comparison->has(Conflict::Pages))) {
+            if (
+                $comparison->level(MatchField::Doi) === 1 &&
+                $comparison->level(MatchField::Title) === 7 &&
+                ($comparison->level(MatchField::Authors) >= 3 || $comparison->has(Conflict::Pages))
+            ) {
                 $shared[$prints[$a]->doi] = true;
             }
             if ($comparison->level(MatchField::Title) <= 4 && $comparison->level(MatchField::Title) > 0) {
@@ -43,7 +50,12 @@ final class Matcher
                 }
             } else {
                 $patterns[$comparison->pattern()] = ($patterns[$comparison->pattern()] ?? 0) + 1;
-                if ($comparison->level(MatchField::Doi) === 1 || $comparison->level(MatchField::Pages) === 1 || $comparison->level(MatchField::Title) === 5 || $comparison->level(MatchField::Title) === 6) {
+                if (
+                    $comparison->level(MatchField::Doi) === 1 ||
+                    $comparison->level(MatchField::Pages) === 1 ||
+                    $comparison->level(MatchField::Title) === 5 ||
+                    $comparison->level(MatchField::Title) === 6
+                ) {
                     $compared[] = [$a, $b, $comparison->code];
                 }
             }
@@ -77,7 +89,14 @@ final class Matcher
             $rare = is_finite($rare) ? $rare : null;
             $score = $judge->score($comparison, $rare);
             if ($score >= min($this->floor ?? INF, $this->settings->ask)) {
-                $pairs[] = new Pair($a, $b, $comparison, $score, $judge->verdict($comparison, $score, $rare !== null), $rare);
+                $pairs[] = new Pair(
+                    $a,
+                    $b,
+                    $comparison,
+                    $score,
+                    $judge->verdict($comparison, $score, $rare !== null),
+                    $rare,
+                );
             }
         }
         usort($pairs, fn (Pair $x, Pair $y): int => $y->score <=> $x->score ?: $x->a <=> $y->a ?: $x->b <=> $y->b);
@@ -112,7 +131,12 @@ final class Matcher
         foreach ([Conflict::Doi, Conflict::Pages, Conflict::Volume] as $conflict) {
             $apart += $comparison->has($conflict) ? 1 : 0;
         }
-        $apart += $comparison->level(MatchField::Journal) === 3 || $comparison->level(MatchField::Year) === 3 || $comparison->level(MatchField::Issue) === 2 ? 1 : 0;
+        $apart +=
+            $comparison->level(MatchField::Journal) === 3 ||
+            $comparison->level(MatchField::Year) === 3 ||
+            $comparison->level(MatchField::Issue) === 2
+                ? 1
+                : 0;
 
         return $apart >= 2;
     }
@@ -135,7 +159,8 @@ final class Matcher
                 $ruled[min($places[$a], $places[$b])][max($places[$a], $places[$b])] = true;
             }
         }
-        $contradict = fn (int $a, int $b): bool => isset($ruled[min($a, $b)][max($a, $b)]) || $this->comparator->compare($prints[$a], $prints[$b])->contradicts();
+        $contradict = fn (int $a, int $b): bool => isset($ruled[min($a, $b)][max($a, $b)]) ||
+            $this->comparator->compare($prints[$a], $prints[$b])->contradicts();
         $clusters = new Clusters($contradict);
         foreach ($same as [$a, $b]) {
             if (isset($places[$a], $places[$b])) {

@@ -7,8 +7,12 @@ namespace WaryHeron\Core\Matching;
 /** First and last page as numbers, however they are shortened, or the number of an article that has no pages. */
 final readonly class PageSpan
 {
-    private function __construct(public string $letters, public ?int $first, public ?int $last, public bool $isArticleNumber)
-    {
+    private function __construct(
+        public string $letters,
+        public ?int $first,
+        public ?int $last,
+        public bool $isArticleNumber,
+    ) {
     }
 
     /** @param  string  $first  may hold the whole range */
@@ -19,7 +23,11 @@ final readonly class PageSpan
         }
         $text = strtolower($last === '' ? $first : "{$first}-{$last}");
         // "429629 (12 pp.)", "art. no. 540016", "pp. 131–44"
-        $text = (string) preg_replace(['/\([^)]*\)/', '/\b(?:art(?:icle)?|no|id|number|pp?|pages?)\b\.?:?/', '/[\x{2010}-\x{2015}\x{2212}]/u'], ['', '', '-'], $text);
+        $text = (string) preg_replace(
+            ['/\([^)]*\)/', '/\b(?:art(?:icle)?|no|id|number|pp?|pages?)\b\.?:?/', '/[\x{2010}-\x{2015}\x{2212}]/u'],
+            ['', '', '-'],
+            $text,
+        );
         if (preg_match('/([a-z]{0,4})\.?(\d{1,9})[a-z]?\s*(?:-+\s*([a-z]{0,4})(\d{1,9}))?/', $text, $found) !== 1) {
             return new self('', null, null, false);
         }

@@ -8,7 +8,13 @@ namespace WaryHeron\Core\Matching;
 final readonly class Pair
 {
     /** @param  ?float  $rarity  of a title that several publications bear, as Judge::score takes it */
-    public function __construct(public int $a, public int $b, public Comparison $comparison, public float $score, public Verdict $verdict, public ?float $rarity = null)
-    {
+    public function __construct(
+        public int $a,
+        public int $b,
+        public Comparison $comparison,
+        public float $score,
+        public Verdict $verdict,
+        public ?float $rarity = null,
+    ) {
     }
 }

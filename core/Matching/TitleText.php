@@ -8,21 +8,77 @@ use WaryHeron\Core\Bibliography\Format\Bibtex\Latex;
 use WaryHeron\Core\Search\Text\Words;
 
 /**
- * A title as matching compares it: without markup, case, accents, punctuation and spelling habits; what says that it is not the thing
+ * A title as matching compares it: without markup, case, accents, punctuation and spelling habits; what says that it is
+ * not the thing
  * itself but a notice, a reply, a part or an update of it is taken out and kept apart.
  */
 final readonly class TitleText
 {
     private const GREEK = [
-        'α' => ' alpha ', 'β' => ' beta ', 'γ' => ' gamma ', 'δ' => ' delta ', 'ε' => ' epsilon ', 'ζ' => ' zeta ', 'η' => ' eta ', 'θ' => ' theta ', 'ι' => ' iota ', 'κ' => ' kappa ', 'λ' => ' lambda ',
-        'μ' => ' mu ', 'µ' => ' mu ', 'ν' => ' nu ', 'ξ' => ' xi ', 'ο' => ' omicron ', 'π' => ' pi ', 'ρ' => ' rho ', 'σ' => ' sigma ', 'ς' => ' sigma ', 'τ' => ' tau ', 'υ' => ' upsilon ', 'φ' => ' phi ',
-        'χ' => ' chi ', 'ψ' => ' psi ', 'ω' => ' omega ', '&' => ' and ', '’' => '', "'" => '', '`' => '', 'ʼ' => '', '‘' => '',
+        'α' => ' alpha ',
+        'β' => ' beta ',
+        'γ' => ' gamma ',
+        'δ' => ' delta ',
+        'ε' => ' epsilon ',
+        'ζ' => ' zeta ',
+        'η' => ' eta ',
+        'θ' => ' theta ',
+        'ι' => ' iota ',
+        'κ' => ' kappa ',
+        'λ' => ' lambda ',
+        'μ' => ' mu ',
+        'µ' => ' mu ',
+        'ν' => ' nu ',
+        'ξ' => ' xi ',
+        'ο' => ' omicron ',
+        'π' => ' pi ',
+        'ρ' => ' rho ',
+        'σ' => ' sigma ',
+        'ς' => ' sigma ',
+        'τ' => ' tau ',
+        'υ' => ' upsilon ',
+        'φ' => ' phi ',
+        'χ' => ' chi ',
+        'ψ' => ' psi ',
+        'ω' => ' omega ',
+        '&' => ' and ',
+        '’' => '',
+        "'" => '',
+        '`' => '',
+        'ʼ' => '',
+        '‘' => '',
     ];
 
     private const NUMBERS = [
-        'one' => '1', 'two' => '2', 'three' => '3', 'four' => '4', 'five' => '5', 'six' => '6', 'seven' => '7', 'eight' => '8', 'nine' => '9', 'ten' => '10', 'eleven' => '11', 'twelve' => '12',
-        'fifteen' => '15', 'twenty' => '20', 'thirty' => '30', 'forty' => '40', 'fifty' => '50', 'sixty' => '60', 'hundred' => '100',
-        'first' => '1st', 'second' => '2nd', 'third' => '3rd', 'fourth' => '4th', 'fifth' => '5th', 'sixth' => '6th', 'seventh' => '7th', 'eighth' => '8th', 'ninth' => '9th', 'tenth' => '10th',
+        'one' => '1',
+        'two' => '2',
+        'three' => '3',
+        'four' => '4',
+        'five' => '5',
+        'six' => '6',
+        'seven' => '7',
+        'eight' => '8',
+        'nine' => '9',
+        'ten' => '10',
+        'eleven' => '11',
+        'twelve' => '12',
+        'fifteen' => '15',
+        'twenty' => '20',
+        'thirty' => '30',
+        'forty' => '40',
+        'fifty' => '50',
+        'sixty' => '60',
+        'hundred' => '100',
+        'first' => '1st',
+        'second' => '2nd',
+        'third' => '3rd',
+        'fourth' => '4th',
+        'fifth' => '5th',
+        'sixth' => '6th',
+        'seventh' => '7th',
+        'eighth' => '8th',
+        'ninth' => '9th',
+        'tenth' => '10th',
     ];
 
     /** What a title is about itself, by the words it starts or ends with; the words are taken off. */
@@ -38,7 +94,20 @@ final readonly class TitleText
 
     private const PART = '/\b(?:part|paper|chapter|section|phase|wave|instal?lment|no|number)\.? ?(\d{1,2}|[ivx]{1,4}|[a-h])\b|\b(\d{1,2}(?:st|nd|rd|th)|final|interim|preliminary|initial) (?:annual |progress |interim )?(?:report|results?|findings|part|paper|survey|communication|wave|follow ?up|edition|update|phase|instal?lment)\b|\breport (\d{1,2}|[ivx]{1,4})\b/u';
 
-    private const ROMAN = ['i' => '1', 'ii' => '2', 'iii' => '3', 'iv' => '4', 'v' => '5', 'vi' => '6', 'vii' => '7', 'viii' => '8', 'ix' => '9', 'x' => '10', 'xi' => '11', 'xii' => '12'];
+    private const ROMAN = [
+        'i' => '1',
+        'ii' => '2',
+        'iii' => '3',
+        'iv' => '4',
+        'v' => '5',
+        'vi' => '6',
+        'vii' => '7',
+        'viii' => '8',
+        'ix' => '9',
+        'x' => '10',
+        'xi' => '11',
+        'xii' => '12',
+    ];
 
     /**
      * @param  string  $text  the words, one blank between
@@ -47,8 +116,13 @@ final readonly class TitleText
      * @param  string  $years  years named in the title, in one line
      * @param  bool  $bracketed  given in brackets, as indexes mark a translation
      */
-    private function __construct(public string $text, public string $kind, public string $marks, public string $years, public bool $bracketed)
-    {
+    private function __construct(
+        public string $text,
+        public string $kind,
+        public string $marks,
+        public string $years,
+        public bool $bracketed,
+    ) {
     }
 
     public static function of(string $title): self
@@ -56,7 +130,11 @@ final readonly class TitleText
         $title = self::plain($title);
         $bracketed = preg_match('/^\[.*\]\W*$/us', $title) === 1;
         // the original under a notice of its retraction is still the original
-        $title = (string) preg_replace('/^(?:retracted(?: article)?|withdrawn)\s*[:.\-–—]\s*/u', '', trim($title, $bracketed ? " \t\n[]." : " \t\n."));
+        $title = (string) preg_replace(
+            '/^(?:retracted(?: article)?|withdrawn)\s*[:.\-–—]\s*/u',
+            '',
+            trim($title, $bracketed ? " \t\n[]." : " \t\n."),
+        );
         $kind = '';
         foreach (self::KINDS as $name => $pattern) {
             $bare = (string) preg_replace($pattern, '', $title, -1, $count);
@@ -65,7 +143,11 @@ final readonly class TitleText
                 $title = trim($bare) === '' ? $title : $bare;
                 if ($name === 'correction' || $name === 'retraction') {
                     // where the thing was: "[J. Lamps 64 (2023) 510-526]", "(vol 18, pg 1047, 2005)"
-                    $title = (string) preg_replace(['/\s*\[[^\[\]]*\d{4}[^\[\]]*\]\W*$/u', '/\s*\([^()]*\d{4}[^()]*\)\W*$/u'], '', $title);
+                    $title = (string) preg_replace(
+                        ['/\s*\[[^\[\]]*\d{4}[^\[\]]*\]\W*$/u', '/\s*\([^()]*\d{4}[^()]*\)\W*$/u'],
+                        '',
+                        $title,
+                    );
                 }
             }
         }
@@ -74,7 +156,9 @@ final readonly class TitleText
         if (preg_match_all(self::PART, $text, $parts, PREG_SET_ORDER) > 0) {
             foreach ($parts as $part) {
                 $number = (string) end($part);
-                $marks[] = 'part '.(self::ROMAN[$number] ?? (preg_replace('/^(\d+)(?:st|nd|rd|th)$/', '$1', $number) ?? $number));
+                $marks[] =
+                    'part '.
+                    (self::ROMAN[$number] ?? (preg_replace('/^(\d+)(?:st|nd|rd|th)$/', '$1', $number) ?? $number));
             }
         } elseif (preg_match('/ (ii|iii|iv|vi{0,3}|ix)$/', $text, $last) === 1) {
             $marks[] = 'part '.self::ROMAN[$last[1]];
@@ -96,14 +180,24 @@ final readonly class TitleText
     private static function plain(string $title): string
     {
         if (str_contains($title, '&') || str_contains($title, '<')) {
-            $title = html_entity_decode(html_entity_decode($title, ENT_QUOTES | ENT_HTML5, 'UTF-8'), ENT_QUOTES | ENT_HTML5, 'UTF-8');
+            $title = html_entity_decode(
+                html_entity_decode($title, ENT_QUOTES | ENT_HTML5, 'UTF-8'),
+                ENT_QUOTES | ENT_HTML5,
+                'UTF-8',
+            );
             $title = (string) preg_replace('~</?[a-zA-Z][^<>]{0,40}>~', '', $title);
         }
         if (strpbrk($title, '\\${') !== false) {
             $title = Latex::decoded($title);
         }
 
-        return trim((string) preg_replace('/\s+/u', ' ', strtr(Words::fold($title), ['’' => "'", '‘' => "'", 'ʼ' => "'", '`' => "'"])));
+        return trim(
+            (string) preg_replace(
+                '/\s+/u',
+                ' ',
+                strtr(Words::fold($title), ['’' => "'", '‘' => "'", 'ʼ' => "'", '`' => "'"]),
+            ),
+        );
     }
 
     private static function words(string $plain): string
@@ -120,7 +214,11 @@ final readonly class TitleText
     /** One spelling for what British, American and older habits write in several. */
     private static function spelling(string $word): string
     {
-        $word = str_replace(['ae', 'oe', 'our', 'isation', 'ising', 'ised', 'ise', 'yse', 'ysing', 'mme', 'll', 'ogue', 'ph', 'gement'], ['e', 'e', 'or', 'ization', 'izing', 'ized', 'ize', 'yze', 'yzing', 'm', 'l', 'og', 'f', 'gment'], $word);
+        $word = str_replace(
+            ['ae', 'oe', 'our', 'isation', 'ising', 'ised', 'ise', 'yse', 'ysing', 'mme', 'll', 'ogue', 'ph', 'gement'],
+            ['e', 'e', 'or', 'ization', 'izing', 'ized', 'ize', 'yze', 'yzing', 'm', 'l', 'og', 'f', 'gment'],
+            $word,
+        );
 
         return (string) preg_replace(['/(?<=g)e(?=ing$)/', '/tre(s?)$/'], ['', 'ter$1'], $word);
     }

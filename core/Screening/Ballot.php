@@ -9,18 +9,28 @@ final readonly class Ballot
 {
     /**
      * @param  array<string, Decision>  $decisions by person
-     * @param  list<Decision>  $alsoSaid  what the same people decided on a record that was found later to be the same publication
+     * @param  list<Decision>  $alsoSaid  what the same people decided on a record that was found later to be the same
+     *     publication
      */
-    private function __construct(private StageRule $rule, private array $decisions, private ?Decision $settlement, private array $alsoSaid = [])
-    {
+    private function __construct(
+        private StageRule $rule,
+        private array $decisions,
+        private ?Decision $settlement,
+        private array $alsoSaid = [],
+    ) {
     }
 
     /**
      * @param  iterable<Decision>  $decisions
-     * @param  list<Decision>  $alsoSaid  what the same people decided on a record that was found later to be the same publication
+     * @param  list<Decision>  $alsoSaid  what the same people decided on a record that was found later to be the same
+     *     publication
      */
-    public static function of(StageRule $rule, iterable $decisions, ?Decision $settlement = null, array $alsoSaid = []): self
-    {
+    public static function of(
+        StageRule $rule,
+        iterable $decisions,
+        ?Decision $settlement = null,
+        array $alsoSaid = [],
+    ): self {
         $byPerson = [];
         foreach ($decisions as $decision) {
             if (isset($byPerson[$decision->person])) {
@@ -64,7 +74,8 @@ final readonly class Ballot
     /**
      * The ballot after somebody who decided has changed their mind in the discussion.
      *
-     * @throws BallotClosed If the item has not opened, is settled or no longer in disagreement, or the person has no decision on it.
+     * @throws BallotClosed If the item has not opened, is settled or no longer in disagreement, or the person has no
+     *     decision on it.
      */
     public function rethought(Decision $decision): self
     {
@@ -78,7 +89,9 @@ final readonly class Ballot
             throw BallotClosed::noDecisionToChange();
         }
         // what the same person said of a record that turned out to be this one is answered by this
-        $others = array_values(array_filter($this->alsoSaid, fn (Decision $one): bool => $one->person !== $decision->person));
+        $others = array_values(
+            array_filter($this->alsoSaid, fn (Decision $one): bool => $one->person !== $decision->person),
+        );
 
         return new self($this->rule, [...$this->decisions, $decision->person => $decision], null, $others);
     }
@@ -123,14 +136,21 @@ final readonly class Ballot
         if (! $this->hasAll()) {
             return new Outcome(ItemState::Disagreement, kind: DisagreementKind::Incomplete);
         }
-        $verdicts = array_unique(array_map($this->counted(...), [...array_values($this->decisions), ...$this->alsoSaid]), SORT_REGULAR);
+        $verdicts = array_unique(
+            array_map($this->counted(...), [...array_values($this->decisions), ...$this->alsoSaid]),
+            SORT_REGULAR,
+        );
         if (in_array(Verdict::Unsure, $verdicts, true)) {
             return new Outcome(ItemState::Disagreement, kind: DisagreementKind::Unsure);
         }
         if (count($verdicts) > 1) {
             return new Outcome(ItemState::Disagreement, kind: DisagreementKind::IncludeExclude);
         }
-        if ($this->rule->reasonsMustAgree && ! in_array(Verdict::Include, $verdicts, true) && count($this->reasons()) > 1) {
+        if (
+            $this->rule->reasonsMustAgree &&
+            ! in_array(Verdict::Include, $verdicts, true) &&
+            count($this->reasons()) > 1
+        ) {
             return new Outcome(ItemState::Disagreement, kind: DisagreementKind::Reason);
         }
 
@@ -141,7 +161,9 @@ final readonly class Ballot
 
     private function counted(Decision $decision): Verdict
     {
-        return $decision->verdict === Verdict::Unsure && $this->rule->unsureCountsAsInclude ? Verdict::Include : $decision->verdict;
+        return $decision->verdict === Verdict::Unsure && $this->rule->unsureCountsAsInclude
+            ? Verdict::Include
+            : $decision->verdict;
     }
 
     /** Where the people's reasons differ, the first in the protocol's order is the reason reported. */

@@ -9,7 +9,9 @@ final class BallotClosed extends \DomainException
 {
     public static function hasOpened(): self
     {
-        return new self('All decisions on this item are in and it has opened. What stands now is changed by settling it.');
+        return new self(
+            'All decisions on this item are in and it has opened. What stands now is changed by settling it.',
+        );
     }
 
     public static function nothingToUndo(): self
@@ -24,7 +26,9 @@ final class BallotClosed extends \DomainException
 
     public static function notInDisagreement(): self
     {
-        return new self('This item is not in disagreement, so nothing is left to change one’s mind about. It can be settled otherwise.');
+        return new self(
+            'This item is not in disagreement, so nothing is left to change one’s mind about. It can be settled otherwise.',
+        );
     }
 
     public static function noDecisionToChange(): self

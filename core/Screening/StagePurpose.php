@@ -4,10 +4,15 @@ declare(strict_types=1);
 
 namespace WaryHeron\Core\Screening;
 
-/** What a stage of screening is for. The first three are the line from records to studies (PRISMA 2020); the others stand beside it. */
+/**
+ * What a stage of screening is for. The first three are the line from records to studies (PRISMA 2020); the others
+ * stand beside it.
+ */
 enum StagePurpose: string
 {
-    /** Before title and abstract, by the titles alone: a publication comes to the abstracts once it is included here. */
+    /**
+     * Before title and abstract, by the titles alone: a publication comes to the abstracts once it is included here.
+     */
     case Titles = 'titles';
     case TitleAbstract = 'title-abstract';
     case FullText = 'full-text';

@@ -32,7 +32,9 @@ final readonly class ConceptScheme
         foreach ($concepts as $uri => $concept) {
             $folded = self::folded($concept->label);
             if (isset($labels[$folded])) {
-                throw new BadScheme("The preferred label “{$concept->label}” is given to two concepts, {$labels[$folded]} and {$uri}.");
+                throw new BadScheme(
+                    "The preferred label “{$concept->label}” is given to two concepts, {$labels[$folded]} and {$uri}.",
+                );
             }
             $labels[$folded] = $uri;
             foreach ($concept->broader as $above) {
@@ -89,7 +91,7 @@ final readonly class ConceptScheme
             $uri = array_pop($open);
             if (! isset($found[$uri])) {
                 $found[$uri] = $this->concepts[$uri];
-                array_push($open, ...($this->narrower[$uri] ?? []));
+                array_push($open, ...$this->narrower[$uri] ?? []);
             }
         }
 
@@ -116,7 +118,10 @@ final readonly class ConceptScheme
         return $paths === [] ? [[$concept]] : $paths;
     }
 
-    /** Takes concepts without an open one above away until none is left (Kahn 1962); what stays is in a circle or below one. */
+    /**
+     * Takes concepts without an open one above away until none is left (Kahn 1962); what stays is in a circle or below
+     * one.
+     */
     private function refuseCircles(): void
     {
         $above = array_map(fn (Concept $concept): int => count($concept->broader), $this->concepts);
@@ -132,7 +137,14 @@ final readonly class ConceptScheme
             }
         }
         if ($left > 0) {
-            $caught = array_slice(array_map(fn (string $uri): string => "“{$this->concepts[$uri]->label}”", array_keys(array_filter($above))), 0, 3);
+            $caught = array_slice(
+                array_map(
+                    fn (string $uri): string => "“{$this->concepts[$uri]->label}”",
+                    array_keys(array_filter($above)),
+                ),
+                0,
+                3,
+            );
             throw new BadScheme('Broader headings go round in a circle, at or above '.implode(', ', $caught).'.');
         }
     }

@@ -23,13 +23,21 @@ final class HeadingLookup
                 $offers[] = $offer;
             }
         }
-        usort($offers, fn (Offer $a, Offer $b): int => [$a->why->rank(), mb_strlen($a->name), $a->concept->label] <=> [$b->why->rank(), mb_strlen($b->name), $b->concept->label]);
+        usort(
+            $offers,
+            fn (Offer $a, Offer $b): int => [$a->why->rank(), mb_strlen($a->name), $a->concept->label] <=> [
+                $b->why->rank(),
+                mb_strlen($b->name),
+                $b->concept->label,
+            ],
+        );
 
         return $offers;
     }
 
     /**
-     * Headings whose names go on from what is typed: every word but the last is a word of the name, and the last begins one.
+     * Headings whose names go on from what is typed: every word but the last is a word of the name, and the last begins
+     * one.
      *
      * @param  iterable<Concept>  $concepts
      * @return list<Offer> names that begin so first, preferred before other names, then shorter ones
@@ -41,9 +49,19 @@ final class HeadingLookup
         foreach ($words === [] ? [] : $concepts as $concept) {
             foreach ([$concept->label, ...$concept->alternatives] as $at => $name) {
                 if (self::goesOn($words, $own = Words::of($name))) {
-                    $why = $at === 0 ? ($own === $words ? Why::IsPreferred : Why::InPreferred) : ($own === $words ? Why::IsAlternative : Why::InAlternative);
+                    $why =
+                        $at === 0
+                            ? ($own === $words
+                                ? Why::IsPreferred
+                                : Why::InPreferred)
+                            : ($own === $words
+                                ? Why::IsAlternative
+                                : Why::InAlternative);
                     $begins = str_starts_with(implode(' ', $own), implode(' ', $words)) ? 0 : 1;
-                    $ranked[] = [[$begins, $at === 0 ? 0 : 1, mb_strlen($name), $concept->label], new Offer($concept, $why, $name)];
+                    $ranked[] = [
+                        [$begins, $at === 0 ? 0 : 1, mb_strlen($name), $concept->label],
+                        new Offer($concept, $why, $name),
+                    ];
                     break;
                 }
             }
@@ -61,7 +79,8 @@ final class HeadingLookup
     {
         $last = array_pop($words) ?? '';
 
-        return array_diff($words, $name) === [] && array_filter($name, fn (string $one): bool => str_starts_with($one, $last)) !== [];
+        return array_diff($words, $name) === [] &&
+            array_filter($name, fn (string $one): bool => str_starts_with($one, $last)) !== [];
     }
 
     /**
@@ -73,12 +92,17 @@ final class HeadingLookup
      */
     public static function ambiguous(array $offers, callable $tops): array
     {
-        $named = array_values(array_filter($offers, fn (Offer $offer): bool => $offer->why->rank() <= Why::InPreferred->rank()));
+        $named = array_values(
+            array_filter($offers, fn (Offer $offer): bool => $offer->why->rank() <= Why::InPreferred->rank()),
+        );
         if (count($named) < 2) {
             return [];
         }
         $first = $tops($named[0]->concept);
-        $other = array_filter(array_slice($named, 1), fn (Offer $offer): bool => array_intersect($tops($offer->concept), $first) === []);
+        $other = array_filter(
+            array_slice($named, 1),
+            fn (Offer $offer): bool => array_intersect($tops($offer->concept), $first) === [],
+        );
 
         return $other === [] ? [] : [$named[0], ...array_slice(array_values($other), 0, 3)];
     }
@@ -103,7 +127,11 @@ final class HeadingLookup
             array_diff($words, $preferred) === [] => new Offer($concept, Why::InPreferred, $concept->label),
             $within !== null => new Offer($concept, Why::InAlternative, $within),
             ($name = self::sharingStems($words, $concept)) !== null => new Offer($concept, Why::Stem, $name),
-            array_diff($words, Words::of("{$concept->scopeNote} {$concept->definition}")) === [] => new Offer($concept, Why::InNote, $concept->label),
+            array_diff($words, Words::of("{$concept->scopeNote} {$concept->definition}")) === [] => new Offer(
+                $concept,
+                Why::InNote,
+                $concept->label,
+            ),
             default => null,
         };
     }

@@ -17,7 +17,9 @@ enum SkosFormat: string
         $head = ltrim($head, "\xEF\xBB\xBF \t\r\n");
 
         return match (true) {
-            str_starts_with($head, '<?xml'), preg_match('/^<(\w+:)?RDF\b/', $head) === 1, str_starts_with($head, '<!DOCTYPE') => self::RdfXml,
+            str_starts_with($head, '<?xml'),
+            preg_match('/^<(\w+:)?RDF\b/', $head) === 1,
+            str_starts_with($head, '<!DOCTYPE') => self::RdfXml,
             str_starts_with($head, '{'), str_starts_with($head, '[') => self::JsonLd,
             preg_match('/^(?:#[^\n]*\n\s*)*(?:@prefix|@base|PREFIX|BASE|<[^>\s]*>|[\w-]*:)/i', $head) === 1 => self::Turtle,
             default => null,

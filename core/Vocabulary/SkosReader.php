@@ -9,7 +9,8 @@ use EasyRdf\Graph;
 /**
  * Reads a SKOS concept scheme from Turtle, RDF/XML or JSON-LD.
  *
- * Labels and notes are taken in English where there are several languages. Which qualifiers a heading may take is read from
+ * Labels and notes are taken in English where there are several languages. Which qualifiers a heading may take is read
+ * from
  * the property QUALIFIER, since SKOS has none for it. Addresses outside the file are not followed.
  */
 final class SkosReader
@@ -30,7 +31,9 @@ final class SkosReader
         if (strlen($text) > self::LARGEST) {
             throw new BadScheme('The file is larger than '.intdiv(self::LARGEST, 1024 * 1024).' MB.');
         }
-        $format = SkosFormat::of(substr($text, 0, 4096)) ?? throw new BadScheme('This is neither Turtle, RDF/XML nor JSON-LD.');
+        $format =
+            SkosFormat::of(substr($text, 0, 4096)) ??
+            throw new BadScheme('This is neither Turtle, RDF/XML nor JSON-LD.');
         if (! mb_check_encoding($text, 'UTF-8')) {
             throw new BadScheme('The file is not in UTF-8.');
         }
@@ -43,7 +46,9 @@ final class SkosReader
     private static function refuseOutsideHelp(string $text, SkosFormat $format): void
     {
         if ($format === SkosFormat::RdfXml && preg_match('/<!(?:DOCTYPE|ENTITY)/i', $text) === 1) {
-            throw new BadScheme('The file declares a document type or entities. Save it again without them, with the addresses written out.');
+            throw new BadScheme(
+                'The file declares a document type or entities. Save it again without them, with the addresses written out.',
+            );
         }
         if ($format !== SkosFormat::JsonLd) {
             return;
@@ -54,7 +59,9 @@ final class SkosReader
         }
         array_walk_recursive($data, function (mixed $value, string|int $key): void {
             if ($key === '@import' || ($key === '@context' && is_string($value))) {
-                throw new BadScheme("The file leaves its context to {$value}. Write the context out in the file; nothing is fetched from elsewhere.");
+                throw new BadScheme(
+                    "The file leaves its context to {$value}. Write the context out in the file; nothing is fetched from elsewhere.",
+                );
             }
         });
         self::refuseListedContexts($data);
@@ -69,7 +76,9 @@ final class SkosReader
             }
             foreach ($key === '@context' && array_is_list($value) ? $value : [] as $one) {
                 if (is_string($one)) {
-                    throw new BadScheme("The file leaves its context to {$one}. Write the context out in the file; nothing is fetched from elsewhere.");
+                    throw new BadScheme(
+                        "The file leaves its context to {$one}. Write the context out in the file; nothing is fetched from elsewhere.",
+                    );
                 }
             }
             self::refuseListedContexts($value);
@@ -86,7 +95,7 @@ final class SkosReader
             if ($format === SkosFormat::JsonLd) {
                 require_once '/usr/share/php/ML/JsonLD/autoload.php';
             }
-            $graph = new Graph;
+            $graph = new Graph();
             foreach ($format === SkosFormat::RdfXml ? self::pieces($text) : [$text] as $piece) {
                 $graph->parse($piece, $format->value, 'urn:x-wary-heron:scheme');
             }
@@ -94,11 +103,17 @@ final class SkosReader
             return $graph->toRdfPhp();
         } catch (\Throwable $failure) {
             $why = trim((string) preg_replace('/\s+/', ' ', mb_scrub($failure->getMessage())));
-            throw new BadScheme('The '.match ($format) {
-                SkosFormat::Turtle => 'Turtle',
-                SkosFormat::RdfXml => 'RDF/XML',
-                SkosFormat::JsonLd => 'JSON-LD',
-            }.' cannot be read: '.rtrim(mb_strimwidth($why, 0, 200, '…'), '.').'.');
+            throw new BadScheme(
+                'The '.
+                    match ($format) {
+                        SkosFormat::Turtle => 'Turtle',
+                        SkosFormat::RdfXml => 'RDF/XML',
+                        SkosFormat::JsonLd => 'JSON-LD',
+                    }.
+                    ' cannot be read: '.
+                    rtrim(mb_strimwidth($why, 0, 200, '…'), '.').
+                    '.',
+            );
         } finally {
             error_reporting($reporting);
         }
@@ -116,7 +131,7 @@ final class SkosReader
         }
 
         return (function () use ($xml): \Generator {
-            $reader = new \XMLReader;
+            $reader = new \XMLReader();
             $before = libxml_use_internal_errors(true);
             try {
                 $reader->XML($xml, null, LIBXML_NONET | LIBXML_PARSEHUGE);
@@ -164,13 +179,20 @@ final class SkosReader
     /** @param  array<string, array<string, list<array{type: string, value: string, lang?: string}>>>  $graph */
     private static function scheme(array $graph): ConceptScheme
     {
-        $isA = fn (array $facts, string $type): bool => in_array(self::SKOS.$type, array_column($facts[self::TYPE] ?? [], 'value'), true);
+        $isA = fn (array $facts, string $type): bool => in_array(
+            self::SKOS.$type,
+            array_column($facts[self::TYPE] ?? [], 'value'),
+            true,
+        );
         $concepts = $above = $qualifierNames = [];
         $schemeUri = $title = '';
         foreach ($graph as $uri => $facts) {
             if ($isA($facts, 'ConceptScheme')) {
                 $schemeUri = $uri;
-                $title = self::one($facts, 'http://purl.org/dc/terms/title') ?: self::one($facts, 'http://purl.org/dc/elements/1.1/title') ?: self::one($facts, self::SKOS.'prefLabel');
+                $title =
+                    self::one($facts, 'http://purl.org/dc/terms/title') ?:
+                    self::one($facts, 'http://purl.org/dc/elements/1.1/title') ?:
+                    self::one($facts, self::SKOS.'prefLabel');
             } elseif ($isA($facts, 'Concept')) {
                 $concepts[$uri] = $facts;
             }
@@ -183,7 +205,11 @@ final class SkosReader
                 $above[$narrower['value']][$uri] = true;
             }
             foreach ($facts[self::QUALIFIER] ?? [] as $qualifier) {
-                $qualifierNames[$qualifier['value']] ??= $qualifier['type'] === 'literal' ? $qualifier['value'] : (self::one($graph[$qualifier['value']] ?? [], self::SKOS.'prefLabel') ?: throw new BadScheme("The qualifier {$qualifier['value']} has no preferred label."));
+                $qualifierNames[$qualifier['value']] ??=
+                    $qualifier['type'] === 'literal'
+                        ? $qualifier['value']
+                        : (self::one($graph[$qualifier['value']] ?? [], self::SKOS.'prefLabel') ?:
+                        throw new BadScheme("The qualifier {$qualifier['value']} has no preferred label."));
             }
         }
         $made = [];
@@ -192,7 +218,9 @@ final class SkosReader
             if ($label === '') {
                 throw new BadScheme("The concept {$uri} has no preferred label (skos:prefLabel).");
             }
-            $here = fn (array $uris): array => array_values(array_filter($uris, fn (string $other): bool => isset($concepts[$other]) && $other !== $uri));
+            $here = fn (array $uris): array => array_values(
+                array_filter($uris, fn (string $other): bool => isset($concepts[$other]) && $other !== $uri),
+            );
             $made[$uri] = new Concept(
                 $uri,
                 $label,
@@ -221,9 +249,22 @@ final class SkosReader
      */
     private static function all(array $facts, string $property): array
     {
-        $literals = array_filter($facts[$property] ?? [], fn (array $value): bool => $value['type'] === 'literal' && trim($value['value']) !== '');
-        $english = array_filter($literals, fn (array $value): bool => str_starts_with(strtolower($value['lang'] ?? 'en'), 'en'));
+        $literals = array_filter(
+            $facts[$property] ?? [],
+            fn (array $value): bool => $value['type'] === 'literal' && trim($value['value']) !== '',
+        );
+        $english = array_filter(
+            $literals,
+            fn (array $value): bool => str_starts_with(strtolower($value['lang'] ?? 'en'), 'en'),
+        );
 
-        return array_values(array_unique(array_map(fn (array $value): string => trim((string) preg_replace('/\s+/u', ' ', $value['value'])), $english ?: $literals)));
+        return array_values(
+            array_unique(
+                array_map(
+                    fn (array $value): string => trim((string) preg_replace('/\s+/u', ' ', $value['value'])),
+                    $english ?: $literals,
+                ),
+            ),
+        );
     }
 }

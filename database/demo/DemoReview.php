@@ -83,15 +83,72 @@ final class DemoReview
     ];
 
     private const MARKED = [
-        ['A comparison', 'for', 2, ['randomis*', 'randomly', 'controlled', 'crossover', 'versus', '"compared with"', 'sham', 'placebo', '"usual practice"']],
-        ['Not primary research', 'against', 4, ['protocol', '"systematic review"', '"scoping review"', '"meta-analysis"', '"will randomise"', 'editorial', '"this article"']],
-        ['Not people at work', 'against', 0, ['mice', 'rat', 'rats', 'hens', 'broiler*', 'seedling*', 'newborn*', 'infant*', 'schoolchildren']],
+        [
+            'A comparison',
+            'for',
+            2,
+            [
+                'randomis*',
+                'randomly',
+                'controlled',
+                'crossover',
+                'versus',
+                '"compared with"',
+                'sham',
+                'placebo',
+                '"usual practice"',
+            ],
+        ],
+        [
+            'Not primary research',
+            'against',
+            4,
+            [
+                'protocol',
+                '"systematic review"',
+                '"scoping review"',
+                '"meta-analysis"',
+                '"will randomise"',
+                'editorial',
+                '"this article"',
+            ],
+        ],
+        [
+            'Not people at work',
+            'against',
+            0,
+            ['mice', 'rat', 'rats', 'hens', 'broiler*', 'seedling*', 'newborn*', 'infant*', 'schoolchildren'],
+        ],
     ];
 
     private const STRATEGY = [
-        'Population: health staff on night shifts' => ['heading:"Shift work schedule"/narrower/less:"Offshore rosters"', 'heading:"Rota systems"/narrower', 'title,abstract:(night* NEAR/3 (shift* OR work* OR staff OR nurs* OR dut*))', '"graveyard shift"', 'rota*'],
-        'Intervention: bright or enriched light' => ['heading:"Light exposure"/narrower', 'heading:"Light boxes"', 'heading:"Light visors"', 'title,abstract:((bright OR blue* OR dynamic) NEAR/3 light*)', 'lux', '"light box*"', 'visor*'],
-        'Outcome: alertness or errors' => ['heading:"Alert state"/narrower', 'heading:"Clinical errors"/narrower', 'alert*', 'sleepi*', 'vigilan*', 'error*', '"near misses"', 'reaction time*', 'alertnes'],
+        'Population: health staff on night shifts' => [
+            'heading:"Shift work schedule"/narrower/less:"Offshore rosters"',
+            'heading:"Rota systems"/narrower',
+            'title,abstract:(night* NEAR/3 (shift* OR work* OR staff OR nurs* OR dut*))',
+            '"graveyard shift"',
+            'rota*',
+        ],
+        'Intervention: bright or enriched light' => [
+            'heading:"Light exposure"/narrower',
+            'heading:"Light boxes"',
+            'heading:"Light visors"',
+            'title,abstract:((bright OR blue* OR dynamic) NEAR/3 light*)',
+            'lux',
+            '"light box*"',
+            'visor*',
+        ],
+        'Outcome: alertness or errors' => [
+            'heading:"Alert state"/narrower',
+            'heading:"Clinical errors"/narrower',
+            'alert*',
+            'sleepi*',
+            'vigilan*',
+            'error*',
+            '"near misses"',
+            'reaction time*',
+            'alertnes',
+        ],
     ];
 
     /** Found by reading, before the search; two of them the strategy is still to catch. */
@@ -103,11 +160,37 @@ final class DemoReview
 
     private const CHECKED = 60;
 
-    private const RUN_HERE = [DeliverFile::class, FetchRecords::class, MatchRecords::class, JoinCertain::class, RankItems::class, FetchFullTexts::class];
+    private const RUN_HERE = [
+        DeliverFile::class,
+        FetchRecords::class,
+        MatchRecords::class,
+        JoinCertain::class,
+        RankItems::class,
+        FetchFullTexts::class,
+    ];
 
     private const CODEBOOK = [
-        ['Design', 'As carried out, not as announced.', CodeType::Choice, ['parallel-group trial', 'crossover trial', 'cluster trial', 'before-after study', 'cohort or survey', 'other'], ''],
-        ['People', 'Everybody the results speak of.', CodeType::Choices, ['nurses', 'doctors', 'ambulance staff', 'pharmacy or laboratory', 'mixed or other'], ''],
+        [
+            'Design',
+            'As carried out, not as announced.',
+            CodeType::Choice,
+            [
+                'parallel-group trial',
+                'crossover trial',
+                'cluster trial',
+                'before-after study',
+                'cohort or survey',
+                'other',
+            ],
+            '',
+        ],
+        [
+            'People',
+            'Everybody the results speak of.',
+            CodeType::Choices,
+            ['nurses', 'doctors', 'ambulance staff', 'pharmacy or laboratory', 'mixed or other'],
+            '',
+        ],
         ['People analysed', 'The number in the analysis, both groups together.', CodeType::Number, [], 'persons'],
         ['Light level', 'At eye height, as reported; leave open if not given.', CodeType::Number, [], 'lux'],
         ['Main outcome', 'In the words of the report.', CodeType::Text, [], ''],
@@ -163,13 +246,20 @@ final class DemoReview
             $this->settleSome($start->addDays(20));
             $this->readInFull($start->addDays(21));
             $this->at($start->addDays(21)->setTime(17, 0));
-            $this->followUps->find($this->review, $this->people['mirela'], [$this->people['karin'], $this->people['tunde']]);
+            $this->followUps->find($this->review, $this->people['mirela'], [
+                $this->people['karin'],
+                $this->people['tunde'],
+            ]);
             $this->code($start->addDays(22));
             $this->at($start->addDays(23)->setTime(15, 0));
             $this->deliverLate();
             $this->match(joins: false);
             $this->at($start->addDays(23)->setTime(16, 0));
-            $this->create->execute($this->people['ines'], 'Handover checklists at shift change', 'Do structured checklists at shift change reduce what is forgotten?');
+            $this->create->execute(
+                $this->people['ines'],
+                'Handover checklists at shift change',
+                'Do structured checklists at shift change reduce what is forgotten?',
+            );
             Task::query()->update(['seen_at' => now()]);
         } finally {
             CarbonImmutable::setTestNow();
@@ -184,27 +274,47 @@ final class DemoReview
     private function people(): void
     {
         foreach (self::PEOPLE as $key => [$name, $email]) {
-            $this->people[$key] = User::query()->create(['name' => $name, 'email' => $email, 'password' => self::PASSWORD]);
+            $this->people[$key] = User::query()->create([
+                'name' => $name,
+                'email' => $email,
+                'password' => self::PASSWORD,
+            ]);
         }
         $this->review = $this->create->execute($this->people['ines'], 'Bright light on night shifts', '');
         foreach (self::PEOPLE as $key => [, , $role]) {
-            Membership::query()->firstOrCreate(['review_id' => $this->review->id, 'user_id' => $this->people[$key]->id], ['role' => $role]);
+            Membership::query()->firstOrCreate(
+                ['review_id' => $this->review->id, 'user_id' => $this->people[$key]->id],
+                ['role' => $role],
+            );
         }
     }
 
     private function plan(): void
     {
         $ines = $this->people['ines'];
-        $this->question->execute($ines, $this->review, $this->review->title, 'Does bright-light exposure during night shifts improve alertness and reduce errors among hospital staff?', [
-            'population' => 'Hospital and other health-care staff who work at night', 'intervention' => 'Bright or blue-enriched light during or right before the shift',
-            'comparison' => '', 'outcome' => 'Alertness, sleepiness, performance; errors and near misses',
-        ]);
+        $this->question->execute(
+            $ines,
+            $this->review,
+            $this->review->title,
+            'Does bright-light exposure during night shifts improve alertness and reduce errors among hospital staff?',
+            [
+                'population' => 'Hospital and other health-care staff who work at night',
+                'intervention' => 'Bright or blue-enriched light during or right before the shift',
+                'comparison' => '',
+                'outcome' => 'Alertness, sleepiness, performance; errors and near misses',
+            ],
+        );
         foreach (self::CRITERIA as [$question, $reason]) {
             $this->criteria->add($ines, $this->review, $question, $reason);
         }
         $criteria = $this->review->criteria()->get();
         foreach (self::MARKED as [$name, $stance, $criterion, $words]) {
-            $this->marks->save($ines, $this->review, ['name' => $name, 'stance' => $stance, 'criterion_id' => $criteria[$criterion]->id, 'words' => implode("\n", $words)]);
+            $this->marks->save($ines, $this->review, [
+                'name' => $name,
+                'stance' => $stance,
+                'criterion_id' => $criteria[$criterion]->id,
+                'words' => implode("\n", $words),
+            ]);
         }
         foreach (self::CODEBOOK as [$label, $guidance, $type, $options, $unit]) {
             $this->codebook->add($ines, $this->review, compact('label', 'guidance', 'type', 'options', 'unit'));
@@ -215,25 +325,60 @@ final class DemoReview
     {
         $mirela = $this->people['mirela'];
         app(Kernel::class)->call('heron:thesauri');
-        $strategy = $this->strategies->create($mirela, $this->review, 'Light on night shifts', ['alder', 'tern', 'fen']);
-        $blocks = array_map(fn (string $name, array $terms): array => ['name' => $name, 'terms' => $terms], array_keys(self::STRATEGY), self::STRATEGY);
+        $strategy = $this->strategies->create($mirela, $this->review, 'Light on night shifts', [
+            'alder',
+            'tern',
+            'fen',
+        ]);
+        $blocks = array_map(
+            fn (string $name, array $terms): array => ['name' => $name, 'terms' => $terms],
+            array_keys(self::STRATEGY),
+            self::STRATEGY,
+        );
         $this->change($strategy, 'fill', ['blocks' => $blocks]);
         $this->change($strategy, 'add-limit', ['text' => 'year:2014-2025']);
-        foreach (['Light visors' => 'Light interventions', 'Light exposure' => 'Light interventions', 'Clinical errors' => 'Mistakes in work', 'Alert state' => 'Wakefulness at work'] as $label => $there) {
+        foreach (
+            [
+                'Light visors' => 'Light interventions',
+                'Light exposure' => 'Light interventions',
+                'Clinical errors' => 'Mistakes in work',
+                'Alert state' => 'Wakefulness at work',
+            ] as $label => $there
+        ) {
             $scheme = Scheme::query()->where('source', 'tern')->firstOrFail();
             $this->rule->execute($mirela, $this->review, $label, $scheme, $there, true);
         }
         Queue::fake(self::RUN_HERE); // the slices are run here, one after the other
         foreach ($strategy->sources as $source) {
-            TaskSlice::runHere($this->start->ofRun($mirela, $this->run->execute($mirela, $strategy->refresh(), $source)));
+            TaskSlice::runHere(
+                $this->start->ofRun($mirela, $this->run->execute($mirela, $strategy->refresh(), $source)),
+            );
         }
         $this->at($start->addDays(4)->setTime(11, 15));
-        TaskSlice::runHere($this->start->ofFile($mirela, $this->review, __DIR__.'/tern-abstracts.ris', 'tern-abstracts.ris', 'Tern Abstracts, an earlier export', $start->addDays(4), 'From before the strategy was written; one record came without a title.'));
+        TaskSlice::runHere(
+            $this->start->ofFile(
+                $mirela,
+                $this->review,
+                __DIR__.'/tern-abstracts.ris',
+                'tern-abstracts.ris',
+                'Tern Abstracts, an earlier export',
+                $start->addDays(4),
+                'From before the strategy was written; one record came without a title.',
+            ),
+        );
         $this->at($start->addDays(4)->setTime(14, 20));
         $this->match(joins: true);
         $this->at($start->addDays(5)->setTime(9, 40));
-        $errors = $this->strategies->create($mirela, $this->review, 'Errors at night, to see what it would add', ['alder', 'tern']);
-        $this->change($errors, 'fill', ['blocks' => [['name' => 'Errors', 'terms' => ['error*', '"near misses"', 'heading:"Clinical errors"/narrower']], ['name' => 'Night', 'terms' => ['night*', 'heading:"Night work"']]]]);
+        $errors = $this->strategies->create($mirela, $this->review, 'Errors at night, to see what it would add', [
+            'alder',
+            'tern',
+        ]);
+        $this->change($errors, 'fill', [
+            'blocks' => [
+                ['name' => 'Errors', 'terms' => ['error*', '"near misses"', 'heading:"Clinical errors"/narrower']],
+                ['name' => 'Night', 'terms' => ['night*', 'heading:"Night work"']],
+            ],
+        ]);
         $this->knowItems($mirela);
     }
 
@@ -243,7 +388,14 @@ final class DemoReview
         app(Dispatcher::class)->dispatchNow(new MatchRecords($matching->id));
         if ($joins) {
             $task = $this->joining->execute($this->people['mirela'], $this->review, $matching->refresh());
-            app(Dispatcher::class)->dispatchNow(new JoinCertain($matching->id, $this->people['mirela']->id, $task->id, strtolower((string) Str::ulid())));
+            app(Dispatcher::class)->dispatchNow(
+                new JoinCertain(
+                    $matching->id,
+                    $this->people['mirela']->id,
+                    $task->id,
+                    strtolower((string) Str::ulid()),
+                ),
+            );
         }
     }
 
@@ -251,8 +403,19 @@ final class DemoReview
     private function deliverLate(): void
     {
         $path = (string) tempnam(sys_get_temp_dir(), 'heron');
-        file_put_contents($path, implode('', [...(new CsvWriter)->write(LateCollection::of($this->review))]));
-        TaskSlice::runHere($this->start->ofFile($this->people['mirela'], $this->review, $path, 'night-light-collection.csv', 'Ward library collection', CarbonImmutable::now()->startOfDay(), 'Kept by hand over the years by a colleague of the night ward.', reading: []));
+        file_put_contents($path, implode('', [...(new CsvWriter())->write(LateCollection::of($this->review))]));
+        TaskSlice::runHere(
+            $this->start->ofFile(
+                $this->people['mirela'],
+                $this->review,
+                $path,
+                'night-light-collection.csv',
+                'Ward library collection',
+                CarbonImmutable::now()->startOfDay(),
+                'Kept by hand over the years by a colleague of the night ward.',
+                reading: [],
+            ),
+        );
         unlink($path);
     }
 
@@ -265,23 +428,80 @@ final class DemoReview
     /** Some that the strategy finds, and two that speak of light and nights in words that it does not have. */
     private function knowItems(User $by): void
     {
-        $found = Publication::query()->where('review_id', $this->review->id)->where('doi', '<>', '')->where('title', 'ilike', '%light%')->where('title', 'ilike', '%night%')->orderBy('doi')->limit(self::KNOWN_ITEMS - 2)->get();
-        $lost = array_filter([...$this->sources->get('alder')->page('dc.title = light* and (dc.title = midwives or dc.title = nurses) not (dc.title = night* or dc.description = lux)', 1, 40)->records], fn (object $one): bool => $one instanceof Reference && $one->doi !== '' && ! Publication::query()->where('review_id', $this->review->id)->where('doi', $one->doi)->exists());
-        $this->known->add($by, $this->review, implode("\n", [...$found->map(fn (Publication $one): string => "{$one->title} {$one->doi}")->all(), ...array_map(fn (Reference $one): string => "{$one->title} {$one->doi}", array_slice(array_values($lost), 0, 2))]));
+        $found = Publication::query()
+            ->where('review_id', $this->review->id)
+            ->where('doi', '<>', '')
+            ->where('title', 'ilike', '%light%')
+            ->where('title', 'ilike', '%night%')
+            ->orderBy('doi')
+            ->limit(self::KNOWN_ITEMS - 2)
+            ->get();
+        $lost = array_filter(
+            [
+                ...$this->sources
+                    ->get('alder')
+                    ->page(
+                        'dc.title = light* and (dc.title = midwives or dc.title = nurses) not (dc.title = night* or dc.description = lux)',
+                        1,
+                        40,
+                    )->records,
+            ],
+            fn (object $one): bool => $one instanceof Reference &&
+                $one->doi !== '' &&
+                ! Publication::query()->where('review_id', $this->review->id)->where('doi', $one->doi)->exists(),
+        );
+        $this->known->add(
+            $by,
+            $this->review,
+            implode("\n", [
+                ...$found->map(fn (Publication $one): string => "{$one->title} {$one->doi}")->all(),
+                ...array_map(
+                    fn (Reference $one): string => "{$one->title} {$one->doi}",
+                    array_slice(array_values($lost), 0, 2),
+                ),
+            ]),
+        );
     }
 
     /** Before the main round three people judge the same few, and see where they read the criteria differently. */
     private function calibrate(CarbonImmutable $on): void
     {
-        $people = array_fill_keys(array_map(fn (string $who): string => $this->people[$who]->id, ['ines', 'karin', 'tunde']), null);
-        $terms = ['pool' => 'free', 'sample' => self::CALIBRATION, 'percent' => null, 'decisions' => 2, 'quotas' => $people, 'mode' => 'everyone', 'seed' => 2026];
-        $made = $this->share->execute($this->people['ines'], $this->review->firstStage(), LibraryFilters::from(new Request, $this->review, $this->people['ines']), $terms, 'Calibration set', self::CALIBRATION);
+        $people = array_fill_keys(
+            array_map(fn (string $who): string => $this->people[$who]->id, ['ines', 'karin', 'tunde']),
+            null,
+        );
+        $terms = [
+            'pool' => 'free',
+            'sample' => self::CALIBRATION,
+            'percent' => null,
+            'decisions' => 2,
+            'quotas' => $people,
+            'mode' => 'everyone',
+            'seed' => 2026,
+        ];
+        $made = $this->share->execute(
+            $this->people['ines'],
+            $this->review->firstStage(),
+            LibraryFilters::from(new Request(), $this->review, $this->people['ines']),
+            $terms,
+            'Calibration set',
+            self::CALIBRATION,
+        );
         $criteria = Criterion::query()->where('review_id', $this->review->id)->orderBy('position')->get();
         foreach (['ines', 'karin', 'tunde'] as $who) {
-            foreach (Item::query()->where('stage_id', $made->stage_id)->with('publication')->orderBy('position')->get() as $i => $item) {
+            foreach (
+                Item::query()->where('stage_id', $made->stage_id)->with('publication')->orderBy('position')->get() as $i => $item
+            ) {
                 $this->at($on->setTime(14, 0)->addMinutes($i * 2));
                 [$verdict, $failed, $note] = Judgement::of($item->publication, $who);
-                $this->decide->execute($this->people[$who], $item, $verdict, $failed === null ? null : $criteria[$failed], $note, answers: Judgement::answers($criteria, $verdict, $failed));
+                $this->decide->execute(
+                    $this->people[$who],
+                    $item,
+                    $verdict,
+                    $failed === null ? null : $criteria[$failed],
+                    $note,
+                    answers: Judgement::answers($criteria, $verdict, $failed),
+                );
             }
         }
         $this->review->unsetRelation('stages');
@@ -291,13 +511,29 @@ final class DemoReview
     private function screen(CarbonImmutable $from): void
     {
         $criteria = Criterion::query()->where('review_id', $this->review->id)->orderBy('position')->get();
-        $items = Item::query()->where('stage_id', $this->review->firstStage()->id)->with('publication')->orderBy('position')->get();
+        $items = Item::query()
+            ->where('stage_id', $this->review->firstStage()->id)
+            ->with('publication')
+            ->orderBy('position')
+            ->get();
         $shares = ['karin' => (int) ($items->count() * 0.62), 'tunde' => (int) ($items->count() * 0.5)];
         foreach ($shares as $who => $share) {
             foreach ($items->take($share)->values() as $i => $item) {
-                $this->at($from->addDays(intdiv($i * 13, max(1, $share)))->setTime(9, 0)->addSeconds(($i % 60) * 95));
+                $this->at(
+                    $from
+                        ->addDays(intdiv($i * 13, max(1, $share)))
+                        ->setTime(9, 0)
+                        ->addSeconds(($i % 60) * 95),
+                );
                 [$verdict, $failed, $note] = Judgement::of($item->publication, $who);
-                $this->decide->execute($this->people[$who], $item, $verdict, $failed === null ? null : $criteria[$failed], $note, answers: $who === 'karin' ? Judgement::answers($criteria, $verdict, $failed) : []);
+                $this->decide->execute(
+                    $this->people[$who],
+                    $item,
+                    $verdict,
+                    $failed === null ? null : $criteria[$failed],
+                    $note,
+                    answers: $who === 'karin' ? Judgement::answers($criteria, $verdict, $failed) : [],
+                );
             }
         }
     }
@@ -309,68 +545,135 @@ final class DemoReview
         $stage = $this->review->firstStage();
         $this->at($on->setTime(17, 30));
         $check = $this->order->drawCheck($this->people['ines'], $stage, self::CHECKED, 1902);
-        foreach (Item::query()->whereIn('id', $check->items)->with('publication')->orderBy('position')->get() as $i => $item) {
+        foreach (
+            Item::query()->whereIn('id', $check->items)->with('publication')->orderBy('position')->get() as $i => $item
+        ) {
             [$verdict, $failed, $note] = Judgement::of($item->publication, 'karin');
             // where one would be unsure, the two talked first
             [$verdict, $failed] = $verdict === Verdict::Unsure ? [Verdict::Include, null] : [$verdict, $failed];
             foreach (['karin', 'tunde'] as $who) {
                 $this->at($on->setTime(18, 0)->addMinutes($i));
                 if ($item->refresh()->state === ItemState::Waiting) {
-                    $this->decide->execute($this->people[$who], $item, $verdict, $failed === null ? null : $criteria[$failed], $note);
+                    $this->decide->execute(
+                        $this->people[$who],
+                        $item,
+                        $verdict,
+                        $failed === null ? null : $criteria[$failed],
+                        $note,
+                    );
                 }
             }
         }
         $this->at($on->setTime(20, 0));
         $this->order->execute($this->people['ines'], $stage, ReadingOrder::Likely, 10);
-        app(Dispatcher::class)->dispatchNow(new RankItems($stage->id, $this->review->tasks()->where('kind', 'ranking')->latest('id')->value('id')));
+        app(Dispatcher::class)->dispatchNow(
+            new RankItems($stage->id, $this->review->tasks()->where('kind', 'ranking')->latest('id')->value('id')),
+        );
         $this->review->unsetRelation('stages');
     }
 
     private function settleSome(CarbonImmutable $from): void
     {
         $criteria = Criterion::query()->where('review_id', $this->review->id)->orderBy('position')->get();
-        $open = Item::query()->where('stage_id', $this->review->firstStage()->id)->where('state', ItemState::Disagreement)->orderBy('position')->get();
-        $says = [['karin', 'The abstract does not say when the lamps were on. I would rather read it.'], ['tunde', 'Agreed that it is unclear, but the comparison is missing as well.'], ['ines', 'Please look at the methods again: the wards are compared with themselves.']];
+        $open = Item::query()
+            ->where('stage_id', $this->review->firstStage()->id)
+            ->where('state', ItemState::Disagreement)
+            ->orderBy('position')
+            ->get();
+        $says = [
+            ['karin', 'The abstract does not say when the lamps were on. I would rather read it.'],
+            ['tunde', 'Agreed that it is unclear, but the comparison is missing as well.'],
+            ['ines', 'Please look at the methods again: the wards are compared with themselves.'],
+        ];
         foreach ($open->take(6) as $i => $item) {
             $this->at($from->setTime(14, 0)->addMinutes($i * 7));
-            foreach (array_slice($says, 0, 1 + $i % 3) as [$who, $words]) {
+            foreach (array_slice($says, 0, 1 + ($i % 3)) as [$who, $words]) {
                 $this->talk->execute($this->people[$who], $item, $words);
             }
         }
         foreach ($open->slice(6, 5) as $i => $item) {
-            $this->at($from->addDay()->setTime(10, 0)->addMinutes($i * 5));
+            $this->at(
+                $from
+                    ->addDay()
+                    ->setTime(10, 0)
+                    ->addMinutes($i * 5),
+            );
             $i % 2 === 0
                 ? $this->settle->alone($this->people['ines'], $item, Verdict::Include, null, 'To be read in full.')
-                : array_map(fn (string $who): bool => $this->settle->propose($this->people[$who], $item, Verdict::Exclude, $criteria[2], ''), ['karin', 'tunde']);
+                : array_map(
+                    fn (string $who): bool => $this->settle->propose(
+                        $this->people[$who],
+                        $item,
+                        Verdict::Exclude,
+                        $criteria[2],
+                        '',
+                    ),
+                    ['karin', 'tunde'],
+                );
         }
         $next = $open->slice(11, 1)->first();
         if ($next !== null) {
-            $this->settle->propose($this->people['karin'], $next, Verdict::Include, null, 'The sample fits; the rest is for the full text.');
+            $this->settle->propose(
+                $this->people['karin'],
+                $next,
+                Verdict::Include,
+                null,
+                'The sample fits; the rest is for the full text.',
+            );
         }
     }
 
-    /** The locker is asked for some forty texts and has a copy of fewer than half; those are read, and the others chased. */
+    /**
+     * The locker is asked for some forty texts and has a copy of fewer than half; those are read, and the others
+     * chased.
+     */
     private function readInFull(CarbonImmutable $from): void
     {
         $this->review->unsetRelation('stages');
         $full = $this->review->lastStage();
         $this->at($from->setTime(9, 10));
-        $included = Publication::query()->where('review_id', $this->review->id)->where('doi', '<>', '')->where('abstract', '<>', '')
-            ->whereHas('items', fn ($item) => $item->where('stage_id', $full->id)->where('state', ItemState::Awaited))->orderBy('id')->get();
-        [$telling, $others] = $included->partition(fn (Publication $one): bool => count(ReadOff::of($one)) === count(self::CODEBOOK));
+        $included = Publication::query()
+            ->where('review_id', $this->review->id)
+            ->where('doi', '<>', '')
+            ->where('abstract', '<>', '')
+            ->whereHas('items', fn ($item) => $item->where('stage_id', $full->id)->where('state', ItemState::Awaited))
+            ->orderBy('id')
+            ->get();
+        [$telling, $others] = $included->partition(
+            fn (Publication $one): bool => count(ReadOff::of($one)) === count(self::CODEBOOK),
+        );
         $wanted = array_values($telling->concat($others)->take(self::FULL_TEXTS)->pluck('id')->all());
         $task = $this->locker->execute($this->people['mirela'], $this->review, $wanted);
         while (in_array($task->refresh()->state, ['queued', 'running'], true)) {
             app(Dispatcher::class)->dispatchNow(new FetchFullTexts($task->id, $wanted));
         }
-        $refused = array_values(DB::table('retrievals')->where('review_id', $this->review->id)->where('state', RetrievalState::Sought)->orderBy('id')->pluck('publication_id')->all());
+        $refused = array_values(
+            DB::table('retrievals')
+                ->where('review_id', $this->review->id)
+                ->where('state', RetrievalState::Sought)
+                ->orderBy('id')
+                ->pluck('publication_id')
+                ->all(),
+        );
         $this->at($from->setTime(11, 30));
-        foreach ([[array_slice($refused, 0, 6), RetrievalState::Requested, 'from the author'], [array_slice($refused, 6, 3), RetrievalState::Requested, 'through the library'], [array_slice($refused, 9, 2), RetrievalState::NotRetrievable, 'no copy in any library'], [array_slice($refused, 11, 1), RetrievalState::NotRetrievable, 'author did not answer'], [array_slice($refused, 12, 1), RetrievalState::Obtained, 'a printed copy']] as [$some, $state, $reason]) {
+        foreach (
+            [
+                [array_slice($refused, 0, 6), RetrievalState::Requested, 'from the author'],
+                [array_slice($refused, 6, 3), RetrievalState::Requested, 'through the library'],
+                [array_slice($refused, 9, 2), RetrievalState::NotRetrievable, 'no copy in any library'],
+                [array_slice($refused, 11, 1), RetrievalState::NotRetrievable, 'author did not answer'],
+                [array_slice($refused, 12, 1), RetrievalState::Obtained, 'a printed copy'],
+            ] as [$some, $state, $reason]
+        ) {
             $this->retrieval->execute($this->people['mirela'], $this->review, $some, $state, $reason, now());
         }
         $this->bringAnother();
         $criteria = Criterion::query()->where('review_id', $this->review->id)->orderBy('position')->get();
-        $here = Item::query()->where('stage_id', $full->id)->where('state', ItemState::Waiting)->orderBy('position')->get();
+        $here = Item::query()
+            ->where('stage_id', $full->id)
+            ->where('state', ItemState::Waiting)
+            ->orderBy('position')
+            ->get();
         foreach ($here as $i => $item) {
             $left = $here->count() - $i;
             foreach (['karin', 'tunde'] as $who) {
@@ -380,10 +683,20 @@ final class DemoReview
                 }
                 $this->at($from->setTime(13, 0)->addMinutes($i * 9 + ($who === 'tunde' ? 4 : 0)));
                 [$verdict, $failed, $note] = match (true) {
-                    $left === 3 && $who === 'karin', $left === 4 => [Verdict::Exclude, 2, 'The wards are compared with themselves only in the abstract.'],
+                    $left === 3 && $who === 'karin', $left === 4 => [
+                        Verdict::Exclude,
+                        2,
+                        'The wards are compared with themselves only in the abstract.',
+                    ],
                     default => [Verdict::Include, null, ''],
                 };
-                $this->decide->execute($this->people[$who], $item, $verdict, $failed === null ? null : $criteria[$failed], $note);
+                $this->decide->execute(
+                    $this->people[$who],
+                    $item,
+                    $verdict,
+                    $failed === null ? null : $criteria[$failed],
+                    $note,
+                );
             }
         }
         $this->review->unsetRelation('stages');
@@ -392,7 +705,15 @@ final class DemoReview
     /** A PDF that was brought with others, of a publication that is not sought. */
     private function bringAnother(): void
     {
-        foreach (Publication::query()->where('review_id', $this->review->id)->where('doi', '<>', '')->whereHas('item', fn ($item) => $item->where('state', ItemState::Excluded))->orderBy('id')->limit(20)->get() as $excluded) {
+        foreach (
+            Publication::query()
+                ->where('review_id', $this->review->id)
+                ->where('doi', '<>', '')
+                ->whereHas('item', fn ($item) => $item->where('state', ItemState::Excluded))
+                ->orderBy('id')
+                ->limit(20)
+                ->get() as $excluded
+        ) {
             try {
                 $pdf = $this->copies->pdf($excluded->doi);
             } catch (SourceFailed) {
@@ -411,14 +732,32 @@ final class DemoReview
     private function code(CarbonImmutable $from): void
     {
         $codes = $this->review->codes()->get()->keyBy('label');
-        $included = Publication::query()->where('review_id', $this->review->id)->where('abstract', '<>', '')
-            ->whereHas('items', fn ($item) => $item->where('stage_id', $this->review->lastStage()->id)->where('state', ItemState::Included))->orderBy('id')->get();
-        [$telling, $others] = $included->partition(fn (Publication $one): bool => count(ReadOff::of($one)) === count(self::CODEBOOK));
+        $included = Publication::query()
+            ->where('review_id', $this->review->id)
+            ->where('abstract', '<>', '')
+            ->whereHas(
+                'items',
+                fn ($item) => $item
+                    ->where('stage_id', $this->review->lastStage()->id)
+                    ->where('state', ItemState::Included),
+            )
+            ->orderBy('id')
+            ->get();
+        [$telling, $others] = $included->partition(
+            fn (Publication $one): bool => count(ReadOff::of($one)) === count(self::CODEBOOK),
+        );
         foreach ($telling->take(9)->concat($others)->take(12)->values() as $i => $publication) {
             $this->at($from->setTime(9, 0)->addMinutes($i * 22));
             $coder = $this->people[$i % 2 === 0 ? 'karin' : 'tunde'];
             foreach (ReadOff::of($publication) as $label => [$value, $quote]) {
-                $this->answer->execute($coder, $publication, $codes[$label], $value, $quote, $quote === '' ? '' : 'abstract');
+                $this->answer->execute(
+                    $coder,
+                    $publication,
+                    $codes[$label],
+                    $value,
+                    $quote,
+                    $quote === '' ? '' : 'abstract',
+                );
             }
         }
     }

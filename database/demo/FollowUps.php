@@ -22,7 +22,10 @@ use WaryHeron\Core\FullText\RetrievalState;
 use WaryHeron\Core\Screening\ItemState;
 use WaryHeron\Core\Screening\Verdict;
 
-/** Two more reports of a trial that is included, found in reference lists: one is linked with it, of the other it is still to be said. */
+/**
+ * Two more reports of a trial that is included, found in reference lists: one is linked with it, of the other it is
+ * still to be said.
+ */
 final readonly class FollowUps
 {
     public function __construct(
@@ -38,12 +41,45 @@ final readonly class FollowUps
     {
         [$trial, $people] = $this->trial($review);
         $path = (string) tempnam(sys_get_temp_dir(), 'heron');
-        file_put_contents($path, implode('', [...(new RisWriter)->write([$this->afterAYear($trial, $people), $this->firstResults($trial, $people)])]));
-        TaskSlice::runHere($this->start->ofFile($searcher, $review, $path, 'reference-lists.ris', 'Reference lists of included reports', CarbonImmutable::now()->startOfDay(), 'Read for further reports of the same studies.', sourceKind: 'citation'));
+        file_put_contents(
+            $path,
+            implode('', [
+                ...(new RisWriter())->write([$this->afterAYear($trial, $people), $this->firstResults($trial, $people)]),
+            ]),
+        );
+        TaskSlice::runHere(
+            $this->start->ofFile(
+                $searcher,
+                $review,
+                $path,
+                'reference-lists.ris',
+                'Reference lists of included reports',
+                CarbonImmutable::now()->startOfDay(),
+                'Read for further reports of the same studies.',
+                sourceKind: 'citation',
+            ),
+        );
         unlink($path);
-        $found = Publication::query()->where('review_id', $review->id)->whereHas('records', fn ($record) => $record->whereHas('delivery', fn ($delivery) => $delivery->where('file_name', 'reference-lists.ris')))->orderBy('id')->get();
+        $found = Publication::query()
+            ->where('review_id', $review->id)
+            ->whereHas(
+                'records',
+                fn ($record) => $record->whereHas(
+                    'delivery',
+                    fn ($delivery) => $delivery->where('file_name', 'reference-lists.ris'),
+                ),
+            )
+            ->orderBy('id')
+            ->get();
         $this->include($review, $readers, $found->modelKeys(), $review->firstStage()->id);
-        $this->retrieval->execute($searcher, $review, array_values($found->modelKeys()), RetrievalState::Obtained, 'a printed copy', now());
+        $this->retrieval->execute(
+            $searcher,
+            $review,
+            array_values($found->modelKeys()),
+            RetrievalState::Obtained,
+            'a printed copy',
+            now(),
+        );
         $this->include($review, $readers, $found->modelKeys(), $review->lastStage()->id);
         $this->link->execute($readers[0], $review, [$trial->id, $found->firstOrFail()->id]);
     }
@@ -51,10 +87,23 @@ final readonly class FollowUps
     /** @return array{Publication, string} a trial that is included, and how many of whom it had */
     private function trial(Review $review): array
     {
-        $included = Publication::query()->where('review_id', $review->id)->where('title', 'ilike', '%trial%')
-            ->whereHas('items', fn ($item) => $item->where('stage_id', $review->lastStage()->id)->where('state', ItemState::Included))->orderBy('id')->get();
+        $included = Publication::query()
+            ->where('review_id', $review->id)
+            ->where('title', 'ilike', '%trial%')
+            ->whereHas(
+                'items',
+                fn ($item) => $item->where('stage_id', $review->lastStage()->id)->where('state', ItemState::Included),
+            )
+            ->orderBy('id')
+            ->get();
         foreach ($included as $one) {
-            if (preg_match('/\b(\d{2,3} (?:\p{L}+ ){0,4}?(?:staff|nurses|pharmacists|crews|doctors|residents|midwives))\b/u', $one->abstract, $told) === 1) {
+            if (
+                preg_match(
+                    '/\b(\d{2,3} (?:\p{L}+ ){0,4}?(?:staff|nurses|pharmacists|crews|doctors|residents|midwives))\b/u',
+                    $one->abstract,
+                    $told,
+                ) === 1
+            ) {
                 return [$one, $told[1]];
             }
         }
@@ -63,12 +112,34 @@ final readonly class FollowUps
 
     private function afterAYear(Publication $trial, string $people): Reference
     {
-        return new Reference(PublicationType::Article, 'Twelve months later: '.$this->topic($trial), $this->names($trial, 3), $trial->year + 1, (string) ($trial->year + 1), 'Letters on Night Duty', volume: '7', firstPage: '41', lastPage: '46', abstract: "The {$people} of our randomised trial of light at work were asked again after twelve months. Alertness on night shifts was rated at the hours of the first round and compared between the groups. What had been gained was still there in half of the units.", id: 'R-1');
+        return new Reference(
+            PublicationType::Article,
+            'Twelve months later: '.$this->topic($trial),
+            $this->names($trial, 3),
+            $trial->year + 1,
+            (string) ($trial->year + 1),
+            'Letters on Night Duty',
+            volume: '7',
+            firstPage: '41',
+            lastPage: '46',
+            abstract: "The {$people} of our randomised trial of light at work were asked again after twelve months. Alertness on night shifts was rated at the hours of the first round and compared between the groups. What had been gained was still there in half of the units.",
+            id: 'R-1',
+        );
     }
 
     private function firstResults(Publication $trial, string $people): Reference
     {
-        return new Reference(PublicationType::Conference, 'First results: '.$this->topic($trial), $this->names($trial, 2), $trial->year - 1, (string) ($trial->year - 1), 'Meeting of the Tarvik Society for Night Work', firstPage: '12', abstract: "We report on the {$people} who were randomised to brighter light or to usual light on night shifts. Alertness was rated each hour and compared between the groups; errors are counted until spring.", id: 'R-2');
+        return new Reference(
+            PublicationType::Conference,
+            'First results: '.$this->topic($trial),
+            $this->names($trial, 2),
+            $trial->year - 1,
+            (string) ($trial->year - 1),
+            'Meeting of the Tarvik Society for Night Work',
+            firstPage: '12',
+            abstract: "We report on the {$people} who were randomised to brighter light or to usual light on night shifts. Alertness was rated each hour and compared between the groups; errors are counted until spring.",
+            id: 'R-2',
+        );
     }
 
     /** Its title up to the colon, to go on a sentence. */
@@ -89,7 +160,14 @@ final readonly class FollowUps
      */
     private function include(Review $review, array $readers, array $publications, string $stageId): void
     {
-        foreach (Item::query()->where('review_id', $review->id)->where('stage_id', $stageId)->whereIn('publication_id', $publications)->orderBy('position')->get() as $item) {
+        foreach (
+            Item::query()
+                ->where('review_id', $review->id)
+                ->where('stage_id', $stageId)
+                ->whereIn('publication_id', $publications)
+                ->orderBy('position')
+                ->get() as $item
+        ) {
             foreach ($readers as $reader) {
                 $this->decide->execute($reader, $item, Verdict::Include, null, '');
             }

@@ -18,10 +18,16 @@ final class Judgement
         $draw = hexdec(substr(md5("{$publication->title}/{$who}"), 0, 4)) / 65535;
         $has = fn (string $pattern): bool => preg_match($pattern, $text) === 1;
         $failed = match (true) {
-            ! $has('/nurs|hospital staff|physician|resident|ambulance|pharmacist|midwi|doctor|laborator|theatre teams|health care/') => 0,
+            ! $has(
+                '/nurs|hospital staff|physician|resident|ambulance|pharmacist|midwi|doctor|laborator|theatre teams|health care/',
+            ) => 0,
             ! $has('/light|lux|visor|illumin/') || $has('/newborn|infants|chicken|seedling/') => 1,
-            $has('/systematic review|umbrella review|scoping review|meta-analysis|what is known about|evidence so far|we searched|records were screened|this article|studies of .* were sought|protocol|will randomise|editorial|comment/') => 4,
-            $has('/interview|focus group|questionnaire|cross-sectional|survey|cohort|hazard ratio|register-based|prevalence|predictors|gave information at baseline/') => 2,
+            $has(
+                '/systematic review|umbrella review|scoping review|meta-analysis|what is known about|evidence so far|we searched|records were screened|this article|studies of .* were sought|protocol|will randomise|editorial|comment/',
+            ) => 4,
+            $has(
+                '/interview|focus group|questionnaire|cross-sectional|survey|cohort|hazard ratio|register-based|prevalence|predictors|gave information at baseline/',
+            ) => 2,
             ! $has('/alert|sleepi|reaction|vigilan|lapses|memory|error|near miss|drowsy|fatigue/') => 3,
             default => null,
         };
@@ -47,14 +53,18 @@ final class Judgement
      * @param  \Illuminate\Database\Eloquent\Collection<int, Criterion>  $criteria
      * @return array<string, string>
      */
-    public static function answers(\Illuminate\Database\Eloquent\Collection $criteria, Verdict $verdict, ?int $failed): array
-    {
+    public static function answers(
+        \Illuminate\Database\Eloquent\Collection $criteria,
+        Verdict $verdict,
+        ?int $failed,
+    ): array {
         $answers = [];
         foreach ($criteria as $i => $criterion) {
             if ($failed !== null && $i > $failed) {
                 break;
             }
-            $answers[$criterion->id] = $i === $failed ? 'no' : ($verdict === Verdict::Unsure && $i === 1 ? 'unclear' : 'yes');
+            $answers[$criterion->id] =
+                $i === $failed ? 'no' : ($verdict === Verdict::Unsure && $i === 1 ? 'unclear' : 'yes');
         }
 
         return $answers;

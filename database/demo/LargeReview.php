@@ -23,8 +23,10 @@ final class LargeReview
 
     public function __construct(private readonly CreateReview $create)
     {
-        $stream = fopen(__DIR__.'/tern-abstracts.ris', 'rb') ?: throw new \RuntimeException('The demo’s export is missing.');
-        foreach ((new RisReader)->read($stream) as $one) {
+        $stream =
+            fopen(__DIR__.'/tern-abstracts.ris', 'rb') ?:
+            throw new \RuntimeException('The demo’s export is missing.');
+        foreach ((new RisReader())->read($stream) as $one) {
             if ($one instanceof Reference) {
                 $this->seed[] = $one;
             }
@@ -42,7 +44,7 @@ final class LargeReview
     public function writeFile(string $path, int $records): void
     {
         $file = fopen($path, 'wb') ?: throw new \RuntimeException("{$path} cannot be written.");
-        foreach ((new RisWriter)->write($this->references($records)) as $piece) {
+        foreach ((new RisWriter())->write($this->references($records)) as $piece) {
             fwrite($file, $piece);
         }
         fclose($file);
@@ -58,7 +60,14 @@ final class LargeReview
             [$a, $b, $c] = [$pick(), $pick(), $pick()];
             if ($last !== null && $number % 7 === 0) {
                 // one in seven is another source's record of the publication before
-                yield new Reference(...[...get_object_vars($last), 'title' => mb_strtoupper($last->title), 'lastPage' => '', 'accession' => (string) $number]);
+                yield new Reference(
+                    ...[
+                        ...get_object_vars($last),
+                        'title' => mb_strtoupper($last->title),
+                        'lastPage' => '',
+                        'accession' => (string) $number,
+                    ],
+                );
 
                 continue;
             }

@@ -2,7 +2,8 @@
 
 declare(strict_types=1);
 
-// Converts made-up RIS records to CSL-JSON, and with Debian's bibutils to its XML beside it. Usage: converting.php [SIZE]
+// Converts made-up RIS records to CSL-JSON, and with Debian's bibutils to its XML beside it. Usage: converting.php
+// [SIZE]
 
 use WaryHeron\Core\Bibliography\Format\Ris\RisWriter;
 
@@ -12,7 +13,7 @@ require __DIR__.'/SyntheticSources.php';
 $size = max(100, (int) ($argv[1] ?? 100000));
 $path = (string) tempnam(sys_get_temp_dir(), 'bench');
 $file = fopen($path, 'wb');
-foreach ((new RisWriter)->write((new SyntheticSources(3))->records($size)) as $piece) {
+foreach ((new RisWriter())->write((new SyntheticSources(3))->records($size)) as $piece) {
     fwrite($file, $piece);
 }
 fclose($file);
@@ -20,7 +21,12 @@ fclose($file);
 /** @return array{float, float} seconds and peak MiB of a command whose output is thrown away */
 $timed = function (array $command): array {
     $began = microtime(true);
-    exec('/usr/bin/env bash -c '.escapeshellarg(implode(' ', array_map(escapeshellarg(...), $command)).' 2>/dev/null >/dev/null'), $lines, $code);
+    exec(
+        '/usr/bin/env bash -c '.
+            escapeshellarg(implode(' ', array_map(escapeshellarg(...), $command)).' 2>/dev/null >/dev/null'),
+        $lines,
+        $code,
+    );
     if ($code !== 0) {
         fwrite(STDERR, "{$command[0]} ended with {$code}\n");
         exit(1);
@@ -29,7 +35,25 @@ $timed = function (array $command): array {
     return [microtime(true) - $began, getrusage(1)['ru_maxrss'] / 1024];
 };
 // ours first: the peak of children is that of the largest so far
-[$seconds, $peak] = $timed([PHP_BINARY, '-d', 'pcov.enabled=0', __DIR__.'/../../artisan', 'heron:convert', $path, '--to=csl-json']);
+[$seconds, $peak] = $timed([
+    PHP_BINARY,
+    '-d',
+    'pcov.enabled=0',
+    __DIR__.'/../../artisan',
+    'heron:convert',
+    $path,
+    '--to=csl-json',
+]);
 [$plain] = $timed(['ris2xml', $path]);
-echo json_encode(['what' => 'convert RIS to CSL-JSON', 'size' => $size, 'file_mib' => round(filesize($path) / 1_048_576, 1), 'seconds' => round($seconds, 2), 'peak_mib' => round($peak, 1), 'plain' => 'bibutils ris2xml, to its XML', 'plain_seconds' => round($plain, 2), 'ratio' => round($seconds / $plain, 2)]), "\n";
+echo json_encode([
+    'what' => 'convert RIS to CSL-JSON',
+    'size' => $size,
+    'file_mib' => round(filesize($path) / 1_048_576, 1),
+    'seconds' => round($seconds, 2),
+    'peak_mib' => round($peak, 1),
+    'plain' => 'bibutils ris2xml, to its XML',
+    'plain_seconds' => round($plain, 2),
+    'ratio' => round($seconds / $plain, 2),
+]),
+"\n";
 unlink($path);

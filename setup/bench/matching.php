@@ -2,7 +2,8 @@
 
 declare(strict_types=1);
 
-// Deduplicates made-up records of several sources at two sizes, and joins them by exact keys beside it. Usage: matching.php [SIZE]
+// Deduplicates made-up records of several sources at two sizes, and joins them by exact keys beside it. Usage:
+// matching.php [SIZE]
 
 use WaryHeron\Core\Matching\Clusters;
 use WaryHeron\Core\Matching\ExactKeys;
@@ -19,7 +20,9 @@ function score(array $groups, array $work): array
     $made = $right = 0;
     foreach ($groups as $group) {
         $made += $pairs(count($group));
-        $right += array_sum(array_map($pairs, array_count_values(array_map(fn (string $key): string => $work[$key], $group))));
+        $right += array_sum(
+            array_map($pairs, array_count_values(array_map(fn (string $key): string => $work[$key], $group))),
+        );
     }
     $wanted = array_sum(array_map($pairs, array_count_values($work)));
 
@@ -29,7 +32,7 @@ function score(array $groups, array $work): array
 /** One size in a process of its own, so that its memory is its own. */
 function measure(int $size): array
 {
-    $fingerprints = new Fingerprints;
+    $fingerprints = new Fingerprints();
     $prints = $work = [];
     $exactly = new Clusters(fn (int $a, int $b): bool => false);
     $holders = [];
@@ -50,10 +53,13 @@ function measure(int $size): array
         $exact += microtime(true) - $began;
     }
     $ids = array_keys($work);
-    $exactGroups = array_map(fn (array $group): array => array_map(fn (int $at): string => $ids[$at], $group), array_values(array_filter($exactly->groups(), fn (array $group): bool => count($group) > 1)));
+    $exactGroups = array_map(
+        fn (array $group): array => array_map(fn (int $at): string => $ids[$at], $group),
+        array_values(array_filter($exactly->groups(), fn (array $group): bool => count($group) > 1)),
+    );
     unset($holders, $exactly);
     $began = microtime(true);
-    $result = (new Matcher)->match($prints);
+    $result = (new Matcher())->match($prints);
     $matching += microtime(true) - $began;
     $asked = [];
     foreach ($result->asked as $pair) {
@@ -62,21 +68,50 @@ function measure(int $size): array
     preg_match('/VmHWM:\s+(\d+) kB/', (string) file_get_contents('/proc/self/status'), $peak);
 
     return [
-        'what' => 'match', 'size' => $size, 'seconds' => round($matching, 2), 'peak_mib' => round($peak[1] / 1024, 1), 'publications' => count(array_unique($work)), 'weighed_pairs' => count($result->pairs),
-        'certain' => score($result->groups(), $work), 'with_likely' => score($result->groupsWithLikely(), $work), 'asked_percent' => round(100 * count($asked) / $size, 2),
-        'plain' => 'the same DOI, or the same title, year and first author', 'plain_seconds' => round($exact, 2), 'plain_pairs' => score($exactGroups, $work),
+        'what' => 'match',
+        'size' => $size,
+        'seconds' => round($matching, 2),
+        'peak_mib' => round($peak[1] / 1024, 1),
+        'publications' => count(array_unique($work)),
+        'weighed_pairs' => count($result->pairs),
+        'certain' => score($result->groups(), $work),
+        'with_likely' => score($result->groupsWithLikely(), $work),
+        'asked_percent' => round((100 * count($asked)) / $size, 2),
+        'plain' => 'the same DOI, or the same title, year and first author',
+        'plain_seconds' => round($exact, 2),
+        'plain_pairs' => score($exactGroups, $work),
     ];
 }
 
 if (($argv[2] ?? '') === 'alone') {
     echo json_encode(measure((int) $argv[1]), JSON_THROW_ON_ERROR);
-    exit;
+    exit();
 }
 $size = max(1000, (int) ($argv[1] ?? 100000));
 $seconds = [];
 foreach ([intdiv($size, 2), $size] as $one) {
-    $line = (string) shell_exec(implode(' ', array_map(escapeshellarg(...), [PHP_BINARY, '-d', 'pcov.enabled=0', '-d', 'memory_limit=2G', '-d', 'zend.enable_gc=0', __FILE__, (string) $one, 'alone'])));
+    $line = (string) shell_exec(
+        implode(
+            ' ',
+            array_map(escapeshellarg(...), [
+                PHP_BINARY,
+                '-d',
+                'pcov.enabled=0',
+                '-d',
+                'memory_limit=2G',
+                '-d',
+                'zend.enable_gc=0',
+                __FILE__,
+                (string) $one,
+                'alone',
+            ]),
+        ),
+    );
     $measured = json_decode($line, true, flags: JSON_THROW_ON_ERROR);
     $seconds[] = $measured['seconds'];
-    echo json_encode($measured + (count($seconds) === 2 ? ['growth' => round($seconds[1] / $seconds[0], 2)] : []), JSON_THROW_ON_ERROR), "\n";
+    echo json_encode(
+        $measured + (count($seconds) === 2 ? ['growth' => round($seconds[1] / $seconds[0], 2)] : []),
+        JSON_THROW_ON_ERROR,
+    ),
+    "\n";
 }

@@ -16,17 +16,27 @@ $size = (int) ($argv[1] ?? 100000);
 $judged = min($size, (int) ($argv[2] ?? 5000));
 
 $seeds = [];
-foreach ((new RisReader)->read(fopen(__DIR__.'/../../database/demo/tern-abstracts.ris', 'rb')) as $one) {
-    $one instanceof Reference && $one->abstract !== '' && $seeds[] = "{$one->title} {$one->abstract}";
+foreach ((new RisReader())->read(fopen(__DIR__.'/../../database/demo/tern-abstracts.ris', 'rb')) as $one) {
+    $one instanceof Reference && $one->abstract !== '' && ($seeds[] = "{$one->title} {$one->abstract}");
 }
 $text = function (int $i) use ($seeds): string {
-    [$a, $b] = [$seeds[$i * 7919 % count($seeds)], $seeds[$i * 104729 % count($seeds)]];
+    [$a, $b] = [$seeds[($i * 7919) % count($seeds)], $seeds[($i * 104729) % count($seeds)]];
 
     return mb_substr($a, 0, 800).' '.mb_substr($b, -600);
 };
-$relevant = fn (string $text): bool => str_contains(substr($text, 0, 400), 'sleep') && preg_match('/randomi/i', $text) === 1;
+$relevant = fn (string $text): bool => str_contains(substr($text, 0, 400), 'sleep') &&
+    preg_match('/randomi/i', $text) === 1;
 $tell = function (string $what, int $size, float $began): void {
-    echo json_encode(['what' => $what, 'size' => $size, 'seconds' => round(microtime(true) - $began, 2), 'peak_mib' => round(memory_get_peak_usage() / 1048576, 1)], JSON_THROW_ON_ERROR), "\n";
+    echo json_encode(
+        [
+            'what' => $what,
+            'size' => $size,
+            'seconds' => round(microtime(true) - $began, 2),
+            'peak_mib' => round(memory_get_peak_usage() / 1048576, 1),
+        ],
+        JSON_THROW_ON_ERROR,
+    ),
+    "\n";
 };
 
 $texts = array_map($text, range(0, $judged - 1));

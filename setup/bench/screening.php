@@ -1,6 +1,7 @@
 <?php
 
-// Many people deciding at once: each sends a decision a second, as the Reading Desk does, and sends it again with the same key where no answer came.
+// Many people deciding at once: each sends a decision a second, as the Reading Desk does, and sends it again with the
+// same key where no answer came.
 // php setup/bench/screening.php BASE REVIEW PEOPLE SECONDS DATABASE_DSN [bare]
 
 [, $base, $review, $people, $seconds, $dsn] = $argv;
@@ -9,7 +10,13 @@ const HURRY = 12;
 $token = fn (string $html): string => preg_match('/name="csrf-token" content="(\w+)"/', $html, $m) === 1 ? $m[1] : '';
 $handle = function (string $jar) {
     $curl = curl_init();
-    curl_setopt_array($curl, [CURLOPT_RETURNTRANSFER => true, CURLOPT_COOKIEFILE => $jar, CURLOPT_COOKIEJAR => $jar, CURLOPT_TIMEOUT => 30, CURLOPT_ENCODING => '']);
+    curl_setopt_array($curl, [
+        CURLOPT_RETURNTRANSFER => true,
+        CURLOPT_COOKIEFILE => $jar,
+        CURLOPT_COOKIEJAR => $jar,
+        CURLOPT_TIMEOUT => 30,
+        CURLOPT_ENCODING => '',
+    ]);
 
     return $curl;
 };
@@ -19,18 +26,41 @@ is_dir($folder) || mkdir($folder);
 for ($i = 1; $i <= $people; $i++) {
     $curl = $handle("{$folder}/{$i}");
     $ask = function (string $path, ?array $form = null) use ($curl, $base): string {
-        curl_setopt_array($curl, [CURLOPT_URL => $base.$path, CURLOPT_HTTPGET => $form === null, CURLOPT_HTTPHEADER => []] + ($form === null ? [] : [CURLOPT_POST => true, CURLOPT_POSTFIELDS => http_build_query($form)]));
+        curl_setopt_array(
+            $curl,
+            [CURLOPT_URL => $base.$path, CURLOPT_HTTPGET => $form === null, CURLOPT_HTTPHEADER => []] +
+                ($form === null ? [] : [CURLOPT_POST => true, CURLOPT_POSTFIELDS => http_build_query($form)]),
+        );
 
         return (string) curl_exec($curl);
     };
     $desk = $ask("/reviews/{$review}/screening/desk");
     if (! str_contains($desk, 'desk-data')) {
-        $ask('/sign-in', ['_token' => $token($ask('/sign-in')), 'email' => "screener{$i}@heron.example", 'password' => 'a long password']);
+        $ask('/sign-in', [
+            '_token' => $token($ask('/sign-in')),
+            'email' => "screener{$i}@heron.example",
+            'password' => 'a long password',
+        ]);
         $desk = $ask("/reviews/{$review}/screening/desk");
     }
     preg_match('~id="desk-data">(.*?)</script>~s', $desk, $data) === 1 || exit("Screener {$i} sees no Reading Desk.\n");
     $given = json_decode($data[1], true);
-    $screeners[$i] = ['curl' => $curl, 'csrf' => $token($desk), 'items' => $given['items'], 'low' => $given['low'], 'many' => $given['many'], 'pause' => $given['pause'] / 1000, 'soon' => 0.0, 'address' => $given['address'], 'filling' => false, 'exhausted' => false, 'sent' => null, 'next' => 0.0, 'key' => null, 'tries' => 0];
+    $screeners[$i] = [
+        'curl' => $curl,
+        'csrf' => $token($desk),
+        'items' => $given['items'],
+        'low' => $given['low'],
+        'many' => $given['many'],
+        'pause' => $given['pause'] / 1000,
+        'soon' => 0.0,
+        'address' => $given['address'],
+        'filling' => false,
+        'exhausted' => false,
+        'sent' => null,
+        'next' => 0.0,
+        'key' => null,
+        'tries' => 0,
+    ];
 }
 getenv('LOAD_MARK') && touch(getenv('LOAD_MARK'));
 $multi = curl_multi_init();
@@ -44,22 +74,49 @@ do {
     $now = microtime(true);
     $open = $now < $began + $seconds;
     foreach ($screeners as $i => &$one) {
-        if ($one['sent'] !== null || $now < $one['next'] || (! $open && $one['key'] === null) || (! $bare && $one['items'] === [])) {
+        if (
+            $one['sent'] !== null ||
+            $now < $one['next'] ||
+            (! $open && $one['key'] === null) ||
+            (! $bare && $one['items'] === [])
+        ) {
             continue;
         }
         if ($bare) {
             curl_setopt_array($one['curl'], [CURLOPT_URL => "{$base}/account", CURLOPT_HTTPGET => true]);
-        } elseif ($one['key'] === null && ! $one['exhausted'] && count($one['items']) - 1 < $one['low'] && ($now >= $one['soon'] || count($one['items']) - 1 < HURRY)) {
+        } elseif (
+            $one['key'] === null &&
+            ! $one['exhausted'] &&
+            count($one['items']) - 1 < $one['low'] &&
+            ($now >= $one['soon'] || count($one['items']) - 1 < HURRY)
+        ) {
             // as the page does, which keeps an hour's work at hand and hurries only when little is left
             $one['filling'] = true;
-            curl_setopt_array($one['curl'], [CURLOPT_URL => "{$base}/reviews/{$review}/screening/desk/ahead?after=".(end($one['items'])['position'] ?? 0)."&many={$one['many']}&{$one['address']}", CURLOPT_HTTPGET => true, CURLOPT_HTTPHEADER => ['Accept: application/json']]);
+            curl_setopt_array($one['curl'], [
+                CURLOPT_URL => "{$base}/reviews/{$review}/screening/desk/ahead?after=".
+                    (end($one['items'])['position'] ?? 0).
+                    "&many={$one['many']}&{$one['address']}",
+                CURLOPT_HTTPGET => true,
+                CURLOPT_HTTPHEADER => ['Accept: application/json'],
+            ]);
         } else {
             $one['key'] ??= bin2hex(random_bytes(16));
             $item = $one['items'][0];
             curl_setopt_array($one['curl'], [
-                CURLOPT_URL => "{$base}/reviews/{$review}/screening/items/{$item['id']}/decision", CURLOPT_POST => true,
-                CURLOPT_HTTPHEADER => ['Content-Type: application/json', 'Accept: application/json', "X-CSRF-TOKEN: {$one['csrf']}"],
-                CURLOPT_POSTFIELDS => json_encode(['verdict' => crc32($item['id'].$i) % 3 === 0 ? 'unsure' : 'include', 'note' => '', 'key' => $one['key'], 'seen' => $item['mine']['id'], 'answers' => (object) []]),
+                CURLOPT_URL => "{$base}/reviews/{$review}/screening/items/{$item['id']}/decision",
+                CURLOPT_POST => true,
+                CURLOPT_HTTPHEADER => [
+                    'Content-Type: application/json',
+                    'Accept: application/json',
+                    "X-CSRF-TOKEN: {$one['csrf']}",
+                ],
+                CURLOPT_POSTFIELDS => json_encode([
+                    'verdict' => crc32($item['id'].$i) % 3 === 0 ? 'unsure' : 'include',
+                    'note' => '',
+                    'key' => $one['key'],
+                    'seen' => $item['mine']['id'],
+                    'answers' => (object) [],
+                ]),
             ]);
         }
         $one['sent'] = $now;
@@ -77,8 +134,12 @@ do {
         curl_multi_remove_handle($multi, $done['handle']);
         if ($status === 200 && $one['filling']) {
             $fills[] = $took;
-            $one['soon'] = microtime(true) + (json_decode($body, true)['pause'] ?? 0) / 1000 * (0.5 + lcg_value());
-            $come = array_udiff(json_decode($body, true)['items'] ?? [], $one['items'], fn (array $a, array $b): int => $a['id'] <=> $b['id']);
+            $one['soon'] = microtime(true) + ((json_decode($body, true)['pause'] ?? 0) / 1000) * (0.5 + lcg_value());
+            $come = array_udiff(
+                json_decode($body, true)['items'] ?? [],
+                $one['items'],
+                fn (array $a, array $b): int => $a['id'] <=> $b['id'],
+            );
             $one['exhausted'] = $come === [];
             array_push($one['items'], ...array_values($come));
             $one['filling'] = false;
@@ -108,10 +169,31 @@ $elapsed = microtime(true) - $began;
 sort($times);
 sort($fills);
 $at = fn (float $share): float => round($times[(int) min(count($times) - 1, floor($share * count($times)))] ?? 0, 1);
-$result = ['what' => $bare ? 'bare signed-in page under the same load' : 'decisions', 'people' => $people, 'seconds' => round($elapsed, 1), 'answered' => count($times), 'per_second' => round(count($times) / $elapsed, 1), 'p50_ms' => $at(0.5), 'p95_ms' => $at(0.95), 'p99_ms' => $at(0.99), 'worst_ms' => $at(1), 'fills' => count($fills), 'fills_p95_ms' => round($fills[(int) floor(0.95 * max(0, count($fills) - 1))] ?? 0, 1), 'sent_again' => count($failed), 'refused' => count($refused)];
+$result = [
+    'what' => $bare ? 'bare signed-in page under the same load' : 'decisions',
+    'people' => $people,
+    'seconds' => round($elapsed, 1),
+    'answered' => count($times),
+    'per_second' => round(count($times) / $elapsed, 1),
+    'p50_ms' => $at(0.5),
+    'p95_ms' => $at(0.95),
+    'p99_ms' => $at(0.99),
+    'worst_ms' => $at(1),
+    'fills' => count($fills),
+    'fills_p95_ms' => round($fills[(int) floor(0.95 * max(0, count($fills) - 1))] ?? 0, 1),
+    'sent_again' => count($failed),
+    'refused' => count($refused),
+];
 if (! $bare) {
-    $kept = (new PDO($dsn))->query('SELECT client_key, count(*) FROM decisions WHERE client_key IS NOT NULL GROUP BY 1')->fetchAll(PDO::FETCH_KEY_PAIR);
-    $result += ['lost' => count(array_diff($acknowledged, array_keys($kept))), 'double' => count(array_filter($kept, fn ($n): bool => $n > 1)) + count($acknowledged) - count(array_unique($acknowledged))];
+    $kept = (new PDO($dsn))
+        ->query('SELECT client_key, count(*) FROM decisions WHERE client_key IS NOT NULL GROUP BY 1')
+        ->fetchAll(PDO::FETCH_KEY_PAIR);
+    $result += [
+        'lost' => count(array_diff($acknowledged, array_keys($kept))),
+        'double' => count(array_filter($kept, fn ($n): bool => $n > 1)) +
+            count($acknowledged) -
+            count(array_unique($acknowledged)),
+    ];
 }
 echo json_encode($result), "\n";
 foreach (array_slice(array_count_values($refused), 0, 5) as $what => $n) {

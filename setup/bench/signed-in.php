@@ -5,9 +5,19 @@
 
 [$base, $review, $rounds] = [$argv[1], $argv[2], (int) $argv[3]];
 $curl = curl_init();
-curl_setopt_array($curl, [CURLOPT_RETURNTRANSFER => true, CURLOPT_COOKIEFILE => '', CURLOPT_FOLLOWLOCATION => false, CURLOPT_ENCODING => '']);
+curl_setopt_array($curl, [
+    CURLOPT_RETURNTRANSFER => true,
+    CURLOPT_COOKIEFILE => '',
+    CURLOPT_FOLLOWLOCATION => false,
+    CURLOPT_ENCODING => '',
+]);
 $ask = function (string $method, string $path, ?string $body = null, array $headers = []) use ($curl, $base): array {
-    curl_setopt_array($curl, [CURLOPT_URL => str_starts_with($path, 'http') ? $path : $base.$path, CURLOPT_CUSTOMREQUEST => $method, CURLOPT_POSTFIELDS => $body ?? '', CURLOPT_HTTPHEADER => $headers]);
+    curl_setopt_array($curl, [
+        CURLOPT_URL => str_starts_with($path, 'http') ? $path : $base.$path,
+        CURLOPT_CUSTOMREQUEST => $method,
+        CURLOPT_POSTFIELDS => $body ?? '',
+        CURLOPT_HTTPHEADER => $headers,
+    ]);
     do {
         $answer = (string) curl_exec($curl);
         $status = curl_getinfo($curl, CURLINFO_RESPONSE_CODE);
@@ -22,6 +32,14 @@ $ask = function (string $method, string $path, ?string $body = null, array $head
 };
 $token = fn (string $html): string => preg_match('/name="csrf-token" content="(\w+)"/', $html, $m) === 1 ? $m[1] : '';
 [$html] = $ask('GET', '/sign-in');
-$ask('POST', '/sign-in', http_build_query(['_token' => $token($html), 'email' => getenv('BENCH_EMAIL') ?: 'reviewer@heron.example', 'password' => 'a long password']));
+$ask(
+    'POST',
+    '/sign-in',
+    http_build_query([
+        '_token' => $token($html),
+        'email' => getenv('BENCH_EMAIL') ?: 'reviewer@heron.example',
+        'password' => 'a long password',
+    ]),
+);
 [$html] = $ask('GET', "/reviews/{$review}/screening/desk");
 $csrf = $token($html);

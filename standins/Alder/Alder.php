@@ -18,7 +18,14 @@ final class Alder extends Service
         'Disorders' => ['causes', 'frequency', 'prevention', 'treatment', 'costs', 'measurement'],
         'Signs and symptoms' => ['causes', 'frequency', 'prevention', 'treatment', 'measurement'],
         'Treatment methods' => ['adverse effects', 'costs', 'effects on people', 'organisation', 'standards', 'timing'],
-        'Working conditions' => ['adverse effects', 'costs', 'effects on people', 'organisation', 'standards', 'views of staff'],
+        'Working conditions' => [
+            'adverse effects',
+            'costs',
+            'effects on people',
+            'organisation',
+            'standards',
+            'views of staff',
+        ],
         'Light' => ['adverse effects', 'effects on people', 'measurement', 'standards', 'timing'],
         'Body functions' => ['effects on people', 'measurement', 'timing'],
         'Mental functions' => ['effects on people', 'measurement', 'timing'],
@@ -56,8 +63,20 @@ final class Alder extends Service
     public function indexes(): array
     {
         return [
-            'cql.serverChoice' => 'Title, abstract and headings', 'dc.title' => 'Title', 'dc.description' => 'Abstract', 'dc.subject' => 'Heading words', 'dc.creator' => 'Author', 'alder.source' => 'Journal',
-            'alder.doi' => 'DOI', 'rec.identifier' => 'Record number', 'alder.heading' => 'Heading', 'dc.date' => 'Year', 'dc.language' => 'Language', 'dc.type' => 'Publication type', 'alder.age' => 'Age group', 'alder.species' => 'Humans or animals',
+            'cql.serverChoice' => 'Title, abstract and headings',
+            'dc.title' => 'Title',
+            'dc.description' => 'Abstract',
+            'dc.subject' => 'Heading words',
+            'dc.creator' => 'Author',
+            'alder.source' => 'Journal',
+            'alder.doi' => 'DOI',
+            'rec.identifier' => 'Record number',
+            'alder.heading' => 'Heading',
+            'dc.date' => 'Year',
+            'dc.language' => 'Language',
+            'dc.type' => 'Publication type',
+            'alder.age' => 'Age group',
+            'alder.species' => 'Humans or animals',
         ];
     }
 
@@ -73,7 +92,7 @@ final class Alder extends Service
 
     public function holdings(int $alder): iterable
     {
-        $writer = new StudyWriter;
+        $writer = new StudyWriter();
         for ($number = 1; $number <= $alder; $number++) {
             yield $writer->study($number);
         }
@@ -93,12 +112,25 @@ final class Alder extends Service
             }
         }
         $named = array_map(fn (int $number): string => $thesaurus->labels[$number], $thesaurus->closure($headings));
-        $ages = array_keys(array_filter(['newborn infants' => in_array('Newborn infants', $named, true), 'children' => in_array('Children', $named, true), 'adults' => in_array('Adults', $named, true), 'aged 65 and over' => in_array('Older people', $named, true)]));
+        $ages = array_keys(
+            array_filter([
+                'newborn infants' => in_array('Newborn infants', $named, true),
+                'children' => in_array('Children', $named, true),
+                'adults' => in_array('Adults', $named, true),
+                'aged 65 and over' => in_array('Older people', $named, true),
+            ]),
+        );
 
         return [
-            ...get_object_vars($study), 'identifier' => sprintf('%04d-%04d', intdiv($study->number, 10000) + 91, $study->number % 10000),
-            'headings' => $headings, 'major' => $major, 'qualifiers' => $qualifiers, 'ages' => $ages,
-            'species' => array_intersect(['Farm animals', 'Laboratory animals', 'Plants'], $named) === [] ? 'humans' : 'not humans',
+            ...get_object_vars($study),
+            'identifier' => sprintf('%04d-%04d', intdiv($study->number, 10000) + 91, $study->number % 10000),
+            'headings' => $headings,
+            'major' => $major,
+            'qualifiers' => $qualifiers,
+            'ages' => $ages,
+            'species' => array_intersect(['Farm animals', 'Laboratory animals', 'Plants'], $named) === []
+                    ? 'humans'
+                    : 'not humans',
         ];
     }
 
@@ -108,7 +140,7 @@ final class Alder extends Service
         $thesaurus = $this->thesaurus() ?? throw new \LogicException('Alder has headings.');
         $allowed = [];
         foreach ($thesaurus->tops($number) as $top) {
-            array_push($allowed, ...(self::QUALIFIERS[$thesaurus->labels[$top]] ?? []));
+            array_push($allowed, ...self::QUALIFIERS[$thesaurus->labels[$top]] ?? []);
         }
 
         return array_values(array_unique($allowed));

@@ -57,7 +57,7 @@ final readonly class Chance
      */
     public function weighted(array $of): mixed
     {
-        $left = $this->random->getInt(0, 999_999) / 1_000_000 * array_sum(array_column($of, 1));
+        $left = ($this->random->getInt(0, 999_999) / 1_000_000) * array_sum(array_column($of, 1));
         foreach ($of as [$value, $weight]) {
             if (($left -= $weight) < 0) {
                 return $value;

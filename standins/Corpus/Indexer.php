@@ -7,7 +7,8 @@ namespace WaryHeron\Standins\Corpus;
 use WaryHeron\Core\Search\Text\Words;
 
 /**
- * Gives a study its headings, as one database's indexers would: those of its subject, and those whose names stand in its text.
+ * Gives a study its headings, as one database's indexers would: those of its subject, and those whose names stand in
+ * its text.
  * The most specific headings are given, never what is above them; some records are not indexed yet.
  */
 final readonly class Indexer
@@ -40,10 +41,10 @@ final readonly class Indexer
         $major = $this->of($study->central);
         $given = [...$major, ...$this->of($study->ideas)];
         foreach ($this->within($study->title) as $number) {
-            $chance->is(0.85) && $given[] = $number;
+            $chance->is(0.85) && ($given[] = $number);
         }
         foreach ($this->within($study->abstract) as $number) {
-            $chance->is(0.3) && $given[] = $number;
+            $chance->is(0.3) && ($given[] = $number);
         }
         $given = $this->mostSpecific(array_values(array_unique($given)));
         $given = array_slice($given, 0, 14);

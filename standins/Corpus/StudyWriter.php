@@ -36,13 +36,35 @@ final class StudyWriter
         $year = min(2025, max(1985, (int) round(2025 - abs($chance->normal(0, 13)))));
         $design = $this->design($chance, $topic, $year);
         $story = new Story($chance, $topic, $design, $this->names['places']);
-        $journal = $chance->is(0.05) && in_array($design, ['trial', 'crossover', 'before-after', 'survey'], true) && $topic['group'] === 'work'
-            ? $this->journals[40]
-            : $chance->one(array_values(array_filter($this->journals, fn (array $j): bool => in_array($topic['group'], $j[4], true) && $j[3] <= $year)) ?: [$this->journals[25]]);
+        $journal =
+            $chance->is(0.05) &&
+            in_array($design, ['trial', 'crossover', 'before-after', 'survey'], true) &&
+            $topic['group'] === 'work'
+                ? $this->journals[40]
+                : $chance->one(
+                    array_values(
+                        array_filter(
+                            $this->journals,
+                            fn (array $j): bool => in_array($topic['group'], $j[4], true) && $j[3] <= $year,
+                        ),
+                    ) ?: [$this->journals[25]],
+                );
         $first = $chance->int(1, 1800);
-        $last = $first + (in_array($design, ['letter', 'editorial', 'conference'], true) ? $chance->int(0, 2) : $chance->int(4, 16));
-        $language = $chance->weighted([['english', 88], ['german', 3.2], ['french', 2.5], ['spanish', 2.2], ['portuguese', 1.4], ['japanese', 1.5], ['polish', 1.2]]);
-        $noAbstract = in_array($design, ['letter', 'editorial'], true) ? $chance->is(0.9) : $chance->is($year < 1992 ? 0.3 : 0.03);
+        $last =
+            $first +
+            (in_array($design, ['letter', 'editorial', 'conference'], true) ? $chance->int(0, 2) : $chance->int(4, 16));
+        $language = $chance->weighted([
+            ['english', 88],
+            ['german', 3.2],
+            ['french', 2.5],
+            ['spanish', 2.2],
+            ['portuguese', 1.4],
+            ['japanese', 1.5],
+            ['polish', 1.2],
+        ]);
+        $noAbstract = in_array($design, ['letter', 'editorial'], true)
+            ? $chance->is(0.9)
+            : $chance->is($year < 1992 ? 0.3 : 0.03);
 
         return new Study(
             $number,
@@ -56,7 +78,16 @@ final class StudyWriter
             $chance->is(0.9) ? (string) $chance->int(1, 12) : '',
             $design === 'conference' ? 'S'.$chance->int(1, 240) : (string) $first,
             $design === 'conference' || $last === $first ? '' : (string) $last,
-            $chance->is($year < 1998 ? 0.35 : 0.93) ? sprintf('10.7%04d/%s.%d.%s%04d', 1000 + crc32($journal[2]) % 8000, strtolower(preg_replace('/[^A-Z]/', '', $journal[0]) ?? ''), $year, $chance->one(['', '0', 'x']), $number % 10000) : '',
+            $chance->is($year < 1998 ? 0.35 : 0.93)
+                ? sprintf(
+                    '10.7%04d/%s.%d.%s%04d',
+                    1000 + (crc32($journal[2]) % 8000),
+                    strtolower(preg_replace('/[^A-Z]/', '', $journal[0]) ?? ''),
+                    $year,
+                    $chance->one(['', '0', 'x']),
+                    $number % 10000,
+                )
+                : '',
             $language,
             $this->types($design),
             ...$this->headings($chance, $story),
@@ -69,9 +100,20 @@ final class StudyWriter
         $lab = $topic['key'] === 'clock-lab' || $topic['group'] === 'farm';
 
         return $chance->weighted([
-            ['trial', $lab ? 18 : 15], ['crossover', $lab ? 20 : 8], ['cluster', $lab ? 0 : 4], ['before-after', $lab ? 2 : 9], ['cohort', $lab ? 1 : 12],
-            ['survey', $lab ? 0 : 16], ['interviews', $lab ? 0 : 8], ['systematic', $year > 1995 ? 5 : 1], ['narrative', 6], ['protocol', $year > 2004 && ! $lab ? 4 : 0],
-            ['case', $lab ? 0 : 3], ['letter', 2.5], ['editorial', 2.5], ['conference', 6],
+            ['trial', $lab ? 18 : 15],
+            ['crossover', $lab ? 20 : 8],
+            ['cluster', $lab ? 0 : 4],
+            ['before-after', $lab ? 2 : 9],
+            ['cohort', $lab ? 1 : 12],
+            ['survey', $lab ? 0 : 16],
+            ['interviews', $lab ? 0 : 8],
+            ['systematic', $year > 1995 ? 5 : 1],
+            ['narrative', 6],
+            ['protocol', $year > 2004 && ! $lab ? 4 : 0],
+            ['case', $lab ? 0 : 3],
+            ['letter', 2.5],
+            ['editorial', 2.5],
+            ['conference', 6],
         ]);
     }
 
@@ -86,7 +128,10 @@ final class StudyWriter
         $authors = [];
         for ($i = 0; $i < $count; $i++) {
             $given = $chance->one($this->names['given']);
-            $authors[] = [$chance->one($this->names['family']), $given.($chance->is(0.3) ? ' '.chr($chance->int(65, 90)).'.' : '')];
+            $authors[] = [
+                $chance->one($this->names['family']),
+                $given.($chance->is(0.3) ? ' '.chr($chance->int(65, 90)).'.' : ''),
+            ];
         }
 
         return $authors;

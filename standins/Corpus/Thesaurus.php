@@ -40,7 +40,8 @@ final class Thesaurus
 
                 continue;
             }
-            preg_match('/^( *)([^;|]+?)(?: ; ([^|]+?))?(?: \| (.+))?$/', $line, $part, PREG_UNMATCHED_AS_NULL) === 1 || throw new \LogicException("{$file}: {$line}");
+            preg_match('/^( *)([^;|]+?)(?: ; ([^|]+?))?(?: \| (.+))?$/', $line, $part, PREG_UNMATCHED_AS_NULL) === 1 ||
+                throw new \LogicException("{$file}: {$line}");
             $depth = intdiv(strlen((string) $part[1]), 2);
             $label = (string) $part[2];
             $number = $this->numbers[mb_strtolower($label)] ??= count($this->numbers) + 1;
@@ -67,7 +68,10 @@ final class Thesaurus
 
     private function relate(string $one, string $other): void
     {
-        $numbers = [$this->numberOf($one) ?? throw new \LogicException("No heading {$one}"), $this->numberOf($other) ?? throw new \LogicException("No heading {$other}")];
+        $numbers = [
+            $this->numberOf($one) ?? throw new \LogicException("No heading {$one}"),
+            $this->numberOf($other) ?? throw new \LogicException("No heading {$other}"),
+        ];
         $this->related[$numbers[0]][] = $numbers[1];
         $this->related[$numbers[1]][] = $numbers[0];
     }

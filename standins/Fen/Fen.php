@@ -49,12 +49,12 @@ final class Fen extends Service
 
     public function sizeBeside(int $alder): int
     {
-        return (int) round($alder * 1.5 / 14);
+        return (int) round(($alder * 1.5) / 14);
     }
 
     public function holdings(int $alder): iterable
     {
-        $writer = new StudyWriter;
+        $writer = new StudyWriter();
         $size = $this->sizeBeside($alder);
         for ($number = 1, $taken = 0; $taken < $size; $number++) {
             $study = $writer->study($number);
@@ -69,7 +69,16 @@ final class Fen extends Service
     public function entry(Study $study, int $position): array
     {
         $chance = new Chance("fen/entry/{$study->number}");
-        $sentences = preg_split('/(?<=[.!?])\s+(?=\p{Lu})/u', (string) preg_replace('/\b(?:Background|Objectives?|Methods?|Design|Results?|Findings|Conclusions?)[^:.]{0,30}: /u', '', $study->abstract)) ?: [];
+        $sentences =
+            preg_split(
+                '/(?<=[.!?])\s+(?=\p{Lu})/u',
+                (string) preg_replace(
+                    '/\b(?:Background|Objectives?|Methods?|Design|Results?|Findings|Conclusions?)[^:.]{0,30}: /u',
+                    '',
+                    $study->abstract,
+                ),
+            ) ?:
+            [];
         $identifier = sprintf('FEN-%05d', 20_000 + $position * 3);
 
         return [
@@ -79,8 +88,18 @@ final class Fen extends Service
             'abstract' => implode(' ', array_slice($sentences, 0, 3)),
             'authors' => array_slice($study->authors, 0, 1),
             'year' => max(2000, $study->year - $chance->int(1, 3)),
-            'journal' => ['Fen Register', 'Fen Register', ''], 'volume' => '', 'issue' => '', 'firstPage' => '', 'lastPage' => '', 'doi' => '',
-            'types' => ['Trial registration'], 'headings' => [], 'major' => [], 'qualifiers' => [], 'ages' => [], 'species' => '',
+            'journal' => ['Fen Register', 'Fen Register', ''],
+            'volume' => '',
+            'issue' => '',
+            'firstPage' => '',
+            'lastPage' => '',
+            'doi' => '',
+            'types' => ['Trial registration'],
+            'headings' => [],
+            'major' => [],
+            'qualifiers' => [],
+            'ages' => [],
+            'species' => '',
         ];
     }
 }

@@ -21,11 +21,15 @@ final readonly class Locker
     {
         $doi = mb_strtolower(trim($doi));
         foreach (['alder', 'tern'] as $service) {
-            $found = $this->database->prepare("SELECT body FROM {$service}.records JOIN {$service}.records_text USING (number) WHERE doi = ? LIMIT 1");
+            $found = $this->database->prepare(
+                "SELECT body FROM {$service}.records JOIN {$service}.records_text USING (number) WHERE doi = ? LIMIT 1",
+            );
             $found->execute([$doi]);
             $body = $found->fetchColumn();
             if (is_string($body)) {
-                return str_contains($accepts, self::DESCRIPTION) ? $this->descriptionOf(json_decode($body, true), $doi) : $this->copyOf(json_decode($body, true), $doi);
+                return str_contains($accepts, self::DESCRIPTION)
+                    ? $this->descriptionOf(json_decode($body, true), $doi)
+                    : $this->copyOf(json_decode($body, true), $doi);
             }
         }
 
@@ -40,10 +44,26 @@ final readonly class Locker
      */
     private function descriptionOf(array $entry, string $doi): array
     {
-        return [200, self::DESCRIPTION, json_encode([
-            'DOI' => $doi, 'type' => 'article-journal', 'title' => $entry['title'], 'container-title' => $entry['journal'][0], 'volume' => (string) $entry['volume'], 'issued' => ['date-parts' => [[(int) $entry['year']]]],
-            'author' => array_map(fn (array $author): array => ['family' => $author[0], 'given' => $author[1]], $entry['authors']), 'abstract' => $entry['abstract'],
-        ], JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR)];
+        return [
+            200,
+            self::DESCRIPTION,
+            json_encode(
+                [
+                    'DOI' => $doi,
+                    'type' => 'article-journal',
+                    'title' => $entry['title'],
+                    'container-title' => $entry['journal'][0],
+                    'volume' => (string) $entry['volume'],
+                    'issued' => ['date-parts' => [[(int) $entry['year']]]],
+                    'author' => array_map(
+                        fn (array $author): array => ['family' => $author[0], 'given' => $author[1]],
+                        $entry['authors'],
+                    ),
+                    'abstract' => $entry['abstract'],
+                ],
+                JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR,
+            ),
+        ];
     }
 
     /**

@@ -17,13 +17,16 @@ final class PlainPdf
         $lines = [];
         foreach ($paragraphs as [$size, $text]) {
             $text = (string) iconv('UTF-8', 'Windows-1252//TRANSLIT//IGNORE', $text);
-            foreach (explode("\n", wordwrap($text, (int) (self::WIDTH * 11 / $size), "\n", true)) as $line) {
+            foreach (explode("\n", wordwrap($text, (int) ((self::WIDTH * 11) / $size), "\n", true)) as $line) {
                 $lines[] = [$size, addcslashes($line, '()\\')];
             }
             $lines[] = [$size, ''];
         }
         $pages = array_chunk($lines, self::LINES_A_PAGE);
-        $objects = [1 => '<< /Type /Catalog /Pages 2 0 R >>', 3 => '<< /Type /Font /Subtype /Type1 /BaseFont /Helvetica /Encoding /WinAnsiEncoding >>'];
+        $objects = [
+            1 => '<< /Type /Catalog /Pages 2 0 R >>',
+            3 => '<< /Type /Font /Subtype /Type1 /BaseFont /Helvetica /Encoding /WinAnsiEncoding >>',
+        ];
         $kids = [];
         foreach ($pages as $i => $page) {
             [$at, $content] = [4 + 2 * $i, "BT 56 790 Td\n"];
@@ -32,7 +35,10 @@ final class PlainPdf
             }
             $content .= 'ET';
             $kids[] = "{$at} 0 R";
-            $objects[$at] = '<< /Type /Page /Parent 2 0 R /MediaBox [0 0 595 842] /Resources << /Font << /F1 3 0 R >> >> /Contents '.($at + 1).' 0 R >>';
+            $objects[$at] =
+                '<< /Type /Page /Parent 2 0 R /MediaBox [0 0 595 842] /Resources << /Font << /F1 3 0 R >> >> /Contents '.
+                ($at + 1).
+                ' 0 R >>';
             $objects[$at + 1] = '<< /Length '.strlen($content)." >>\nstream\n{$content}\nendstream";
         }
         $objects[2] = '<< /Type /Pages /Kids ['.implode(' ', $kids).'] /Count '.count($pages).' >>';

@@ -41,11 +41,13 @@ final readonly class SruServer
         if (! in_array($version, ['1.1', '1.2', '2.0'], true)) {
             return $reply->diagnostic(5, '2.0', 'Unsupported version');
         }
-        $operation = $parameters['operation'] ?? match (true) {
-            isset($parameters['query']) => 'searchRetrieve',
-            isset($parameters['scanClause']) => 'scan',
-            default => 'explain',
-        };
+        $operation =
+            $parameters['operation'] ??
+            match (true) {
+                isset($parameters['query']) => 'searchRetrieve',
+                isset($parameters['scanClause']) => 'scan',
+                default => 'explain',
+            };
 
         return match ($operation) {
             'explain' => $reply->explain(self::DEFAULT_RECORDS, $this->modified()),
@@ -63,13 +65,29 @@ final readonly class SruServer
     private function scan(SruReply $reply, array $parameters): string
     {
         $most = $this->number($parameters['maximumTerms'] ?? (string) self::DEFAULT_TERMS, 0);
-        if (preg_match('/^\s*(?:cql\.serverChoice\s*(?:=|exact)\s*)?"?([^"\s=]+)"?\s*$/u', $parameters['scanClause'] ?? '', $clause) !== 1) {
-            return $reply->diagnostic(isset($parameters['scanClause']) ? 16 : 7, 'scanClause', isset($parameters['scanClause']) ? 'Unsupported index' : 'Mandatory parameter not supplied');
+        if (
+            preg_match(
+                '/^\s*(?:cql\.serverChoice\s*(?:=|exact)\s*)?"?([^"\s=]+)"?\s*$/u',
+                $parameters['scanClause'] ?? '',
+                $clause,
+            ) !== 1
+        ) {
+            return $reply->diagnostic(
+                isset($parameters['scanClause']) ? 16 : 7,
+                'scanClause',
+                isset($parameters['scanClause']) ? 'Unsupported index' : 'Mandatory parameter not supplied',
+            );
         }
         if ($most === null || ($parameters['responsePosition'] ?? '1') !== '1') {
-            return $reply->diagnostic(6, $most === null ? 'maximumTerms' : 'responsePosition', 'Unsupported parameter value');
+            return $reply->diagnostic(
+                6,
+                $most === null ? 'maximumTerms' : 'responsePosition',
+                'Unsupported parameter value',
+            );
         }
-        $words = $this->database->prepare("SELECT word FROM {$this->service->table()}_list WHERE word >= ? ORDER BY word LIMIT ?");
+        $words = $this->database->prepare(
+            "SELECT word FROM {$this->service->table()}_list WHERE word >= ? ORDER BY word LIMIT ?",
+        );
         $words->execute([mb_strtolower($clause[1]), min($most, self::MOST_TERMS)]);
 
         return $reply->terms(array_values(array_map(strval(...), $words->fetchAll(PDO::FETCH_COLUMN))));
@@ -81,13 +99,33 @@ final readonly class SruServer
         $start = $this->number($parameters['startRecord'] ?? '1');
         $most = $this->number($parameters['maximumRecords'] ?? (string) self::DEFAULT_RECORDS, 0);
         $refusal = match (true) {
-            ! isset($parameters['query']) || trim($parameters['query']) === '' => [7, 'query', 'Mandatory parameter not supplied'],
+            ! isset($parameters['query']) || trim($parameters['query']) === '' => [
+                7,
+                'query',
+                'Mandatory parameter not supplied',
+            ],
             $start === null => [6, 'startRecord', 'Unsupported parameter value'],
             $most === null => [6, 'maximumRecords', 'Unsupported parameter value'],
-            ! in_array($parameters['recordSchema'] ?? 'mods', ['mods', 'mods-v3.7', self::SCHEMA], true) => [66, $parameters['recordSchema'] ?? '', 'Unknown schema for retrieval'],
-            ($parameters['recordPacking'] ?? 'xml') !== 'xml' || ($parameters['recordXMLEscaping'] ?? 'xml') !== 'xml' => [71, $parameters['recordPacking'] ?? $parameters['recordXMLEscaping'] ?? '', 'Unsupported record packing'],
-            isset($parameters['sortKeys']) && $this->sortKey($parameters['sortKeys']) === null => [80, $parameters['sortKeys'], 'Sort not supported'],
-            ! in_array($parameters['queryType'] ?? 'cql', $this->service->dialectName() === 'ccl' ? ['cql', 'ccl'] : ['cql'], true) => [6, 'queryType', 'Unsupported parameter value'],
+            ! in_array($parameters['recordSchema'] ?? 'mods', ['mods', 'mods-v3.7', self::SCHEMA], true) => [
+                66,
+                $parameters['recordSchema'] ?? '',
+                'Unknown schema for retrieval',
+            ],
+            ($parameters['recordPacking'] ?? 'xml') !== 'xml' || ($parameters['recordXMLEscaping'] ?? 'xml') !== 'xml' => [
+                71,
+                $parameters['recordPacking'] ?? ($parameters['recordXMLEscaping'] ?? ''),
+                'Unsupported record packing',
+            ],
+            isset($parameters['sortKeys']) && $this->sortKey($parameters['sortKeys']) === null => [
+                80,
+                $parameters['sortKeys'],
+                'Sort not supported',
+            ],
+            ! in_array(
+                $parameters['queryType'] ?? 'cql',
+                $this->service->dialectName() === 'ccl' ? ['cql', 'ccl'] : ['cql'],
+                true,
+            ) => [6, 'queryType', 'Unsupported parameter value'],
             default => null,
         };
         if ($refusal !== null) {
@@ -101,13 +139,21 @@ final readonly class SruServer
                 $order = (string) $this->sortKey($parameters['sortKeys']);
                 $words = PostgresPrinter::anyWord($query);
                 if ($order === 'relevance') {
-                    [$order, $ranked] = $words === null ? ['year DESC, number', []] : ['ts_rank(words, ?::tsquery) DESC, year DESC, number', [$words]];
+                    [$order, $ranked] =
+                        $words === null
+                            ? ['year DESC, number', []]
+                            : ['ts_rank(words, ?::tsquery) DESC, year DESC, number', [$words]];
                 }
             }
-            $where = $condition->text.(Fault::strikes($this->database, $this->service->key(), 'totals') ? ' AND number % 10 <> 0' : '');
-            // With less memory a bitmap of many rows forgets which ones, and all rows of their pages are looked at; and many rare words
+            $where =
+                $condition->text.
+                (Fault::strikes($this->database, $this->service->key(), 'totals') ? ' AND number % 10 <> 0' : '');
+            // With less memory a bitmap of many rows forgets which ones, and all rows of their pages are looked at; and
+            // many rare words
             // together look so common to the planner that it reads the whole table, word by word.
-            $this->database->exec('SET statement_timeout = '.self::TIMEOUT_MS."; SET work_mem = '64MB'; SET enable_seqscan = off");
+            $this->database->exec(
+                'SET statement_timeout = '.self::TIMEOUT_MS."; SET work_mem = '64MB'; SET enable_seqscan = off",
+            );
             $count = $this->database->prepare("SELECT count(*) FROM {$this->service->table()} WHERE {$where}");
             $count->execute($condition->bindings);
             $total = (int) $count->fetchColumn();
@@ -116,14 +162,28 @@ final readonly class SruServer
             }
             $rows = [];
             if ($most > 0 && $total > 0) {
-                $page = $this->database->prepare("SELECT body FROM (SELECT number, row_number() OVER (ORDER BY {$order}) AS place FROM {$this->service->table()} WHERE {$where} ORDER BY place LIMIT ? OFFSET ?) AS page JOIN {$this->service->table()}_text USING (number) ORDER BY place");
-                $page->execute([...$ranked, ...$condition->bindings, min($most, $this->service->ceiling()), $start - 1]);
-                $rows = array_map(fn (string $body): array => json_decode($body, true), array_values($page->fetchAll(PDO::FETCH_COLUMN)));
+                $page = $this->database->prepare(
+                    "SELECT body FROM (SELECT number, row_number() OVER (ORDER BY {$order}) AS place FROM {$this->service->table()} WHERE {$where} ORDER BY place LIMIT ? OFFSET ?) AS page JOIN {$this->service->table()}_text USING (number) ORDER BY place",
+                );
+                $page->execute([
+                    ...$ranked,
+                    ...$condition->bindings,
+                    min($most, $this->service->ceiling()),
+                    $start - 1,
+                ]);
+                $rows = array_map(
+                    fn (string $body): array => json_decode($body, true),
+                    array_values($page->fetchAll(PDO::FETCH_COLUMN)),
+                );
             }
 
             return $reply->records($total, (int) $start, $rows);
         } catch (CqlProblem $problem) {
-            return $reply->diagnostic($problem->diagnostic, $problem->detail.($problem->detail === '' ? '' : ' ')."(column {$problem->column})", CqlProblem::MEANINGS[$problem->diagnostic] ?? 'Query refused');
+            return $reply->diagnostic(
+                $problem->diagnostic,
+                $problem->detail.($problem->detail === '' ? '' : ' ')."(column {$problem->column})",
+                CqlProblem::MEANINGS[$problem->diagnostic] ?? 'Query refused',
+            );
         } catch (CclProblem $problem) {
             return $reply->diagnostic(10, "{$problem->what} (column {$problem->column})", 'Query syntax error');
         } catch (CannotAnswer $cannot) {

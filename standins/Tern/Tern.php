@@ -10,12 +10,26 @@ use WaryHeron\Standins\Corpus\Study;
 use WaryHeron\Standins\Corpus\StudyWriter;
 use WaryHeron\Standins\Service;
 
-/** Tern Abstracts: occupational health and social science, of which somewhat less than half is in Alder too, told otherwise. */
+/**
+ * Tern Abstracts: occupational health and social science, of which somewhat less than half is in Alder too, told
+ * otherwise.
+ */
 final class Tern extends Service
 {
     private const SHARED = 0.45;
 
-    private const NOT_ITS_FIELD = ['poultry-light', 'plant-light', 'newborn-light', 'clock-lab', 'wounds', 'oral', 'kidney', 'feeding', 'asthma', 'hip'];
+    private const NOT_ITS_FIELD = [
+        'poultry-light',
+        'plant-light',
+        'newborn-light',
+        'clock-lab',
+        'wounds',
+        'oral',
+        'kidney',
+        'feeding',
+        'asthma',
+        'hip',
+    ];
 
     private ?Indexer $indexer = null;
 
@@ -47,8 +61,18 @@ final class Tern extends Service
     public function indexes(): array
     {
         return [
-            'cql.serverChoice' => 'Title, abstract and headings', 'TI' => 'Title', 'AB' => 'Abstract', 'KW' => 'Heading words', 'AU' => 'Author', 'SO' => 'Journal', 'DO' => 'DOI', 'AN' => 'Record number', 'SH' => 'Heading',
-            'PY' => 'Year', 'LA' => 'Language', 'DT' => 'Document type',
+            'cql.serverChoice' => 'Title, abstract and headings',
+            'TI' => 'Title',
+            'AB' => 'Abstract',
+            'KW' => 'Heading words',
+            'AU' => 'Author',
+            'SO' => 'Journal',
+            'DO' => 'DOI',
+            'AN' => 'Record number',
+            'SH' => 'Heading',
+            'PY' => 'Year',
+            'LA' => 'Language',
+            'DT' => 'Document type',
         ];
     }
 
@@ -59,12 +83,12 @@ final class Tern extends Service
 
     public function sizeBeside(int $alder): int
     {
-        return (int) round($alder * 9 / 14);
+        return (int) round(($alder * 9) / 14);
     }
 
     public function holdings(int $alder): iterable
     {
-        $writer = new StudyWriter;
+        $writer = new StudyWriter();
         $size = $this->sizeBeside($alder);
         $shared = (int) round($size * self::SHARED);
         $taken = 0;
@@ -94,7 +118,10 @@ final class Tern extends Service
         $this->indexer ??= new Indexer($thesaurus, 'tern', 0.11);
         [$headings] = $this->indexer->headings($study);
         $chance = new Chance("tern/entry/{$study->number}");
-        $initials = fn (array $author): array => [$author[0], implode(' ', array_map(fn (string $name): string => mb_substr($name, 0, 1).'.', explode(' ', $author[1])))];
+        $initials = fn (array $author): array => [
+            $author[0],
+            implode(' ', array_map(fn (string $name): string => mb_substr($name, 0, 1).'.', explode(' ', $author[1]))),
+        ];
         $year = $study->year + ($chance->is(0.03) ? 1 : 0);
 
         return [
@@ -108,11 +135,27 @@ final class Tern extends Service
             },
             'authors' => array_map($initials, $chance->is(0.1) ? array_slice($study->authors, 0, 3) : $study->authors),
             'year' => $year,
-            'journal' => $chance->is(0.3) ? [$study->journal[1], $study->journal[1], $study->journal[2]] : $study->journal,
-            'doi' => $study->doi !== '' && $chance->is(0.72) ? ($chance->is(0.2) ? mb_strtoupper($study->doi) : $study->doi) : '',
+            'journal' => $chance->is(0.3)
+                ? [$study->journal[1], $study->journal[1], $study->journal[2]]
+                : $study->journal,
+            'doi' => $study->doi !== '' && $chance->is(0.72)
+                    ? ($chance->is(0.2)
+                        ? mb_strtoupper($study->doi)
+                        : $study->doi)
+                    : '',
             'abstract' => $chance->is(0.04) ? '' : $study->abstract,
-            'types' => [in_array('Conference abstract', $study->types, true) ? 'Conference paper' : (in_array('Editorial', $study->types, true) || in_array('Letter', $study->types, true) ? 'Comment' : 'Article')],
-            'headings' => $headings, 'major' => [], 'qualifiers' => [], 'ages' => [], 'species' => '',
+            'types' => [
+                in_array('Conference abstract', $study->types, true)
+                    ? 'Conference paper'
+                    : (in_array('Editorial', $study->types, true) || in_array('Letter', $study->types, true)
+                        ? 'Comment'
+                        : 'Article'),
+            ],
+            'headings' => $headings,
+            'major' => [],
+            'qualifiers' => [],
+            'ages' => [],
+            'species' => '',
         ];
     }
 }

@@ -11,7 +11,7 @@ use WaryHeron\Standins\Corpus\StudyWriter;
 
 require __DIR__.'/../../vendor/autoload.php';
 
-$writer = new StudyWriter;
+$writer = new StudyWriter();
 $chance = new Chance('tern');
 $line = function (string $tag, string $value): void {
     if ($value !== '') {
@@ -20,9 +20,16 @@ $line = function (string $tag, string $value): void {
 };
 $write = function (Study $study, int $number) use ($chance, $line): void {
     $line('TY', in_array('Conference abstract', $study->types, true) ? 'CONF' : 'JOUR');
-    $line('T1', $chance->is(0.12) ? mb_strtoupper($study->title) : ($chance->is(0.2) ? "{$study->title}." : $study->title));
+    $line(
+        'T1',
+        $chance->is(0.12) ? mb_strtoupper($study->title) : ($chance->is(0.2) ? "{$study->title}." : $study->title),
+    );
     foreach ($study->authors as [$family, $given]) {
-        $line('A1', "{$family}, ".implode('', array_map(fn (string $name): string => mb_substr($name, 0, 1).'.', explode(' ', $given))));
+        $line(
+            'A1',
+            "{$family}, ".
+                implode('', array_map(fn (string $name): string => mb_substr($name, 0, 1).'.', explode(' ', $given))),
+        );
     }
     $line('Y1', "{$study->year}///");
     $line('JF', $study->journal[0]);
@@ -47,7 +54,10 @@ $written = 0;
 for ($number = 1; $number <= 9000 && $written < 240; $number++) {
     $study = $writer->study($number);
     $text = mb_strtolower("{$study->title} {$study->abstract}");
-    $onTopic = in_array($study->topic, ['night-light', 'naps-caffeine', 'shift-health'], true) && str_contains($text, 'night') && str_contains($text, 'light');
+    $onTopic =
+        in_array($study->topic, ['night-light', 'naps-caffeine', 'shift-health'], true) &&
+        str_contains($text, 'night') &&
+        str_contains($text, 'light');
     // about half of what Alder has up to its 5,000th record, and some that it lacks
     $indexed = $number <= 5000 ? $chance->is(0.3) : $chance->is(0.45);
     if ($onTopic && $study->year >= 1994 && $indexed) {

@@ -15,7 +15,7 @@ require __DIR__.'/../../vendor/autoload.php';
 if ($key === 'up') {
     header('Content-Type: text/plain');
     echo 'ready';
-    exit;
+    exit();
 }
 $service = in_array($key, Service::keys(), true) ? Service::named($key) : null;
 $parameters = array_filter(array_merge($_GET, $_POST), is_string(...));
@@ -27,7 +27,10 @@ if ($service !== null && $what === '') {
     header('Content-Type: text/turtle; charset=utf-8');
     echo $turtle;
 } elseif ($key === 'locker' && $what !== '') {
-    [$status, $type, $content] = (new Locker(Store::connect()))->answer(rawurldecode($what), $_SERVER['HTTP_ACCEPT'] ?? '');
+    [$status, $type, $content] = (new Locker(Store::connect()))->answer(
+        rawurldecode($what),
+        $_SERVER['HTTP_ACCEPT'] ?? '',
+    );
     http_response_code($status);
     header("Content-Type: {$type}");
     echo $content;

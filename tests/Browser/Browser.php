@@ -34,14 +34,32 @@ final class Browser
         self::startChromeDriver();
         $downloads = sys_get_temp_dir().'/heron-downloads-'.bin2hex(random_bytes(4));
         mkdir($downloads);
-        $options = new ChromeOptions;
-        $options->addArguments(['--headless=new', '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync', "--user-data-dir={$downloads}-profile"]);
+        $options = new ChromeOptions();
+        $options->addArguments([
+            '--headless=new',
+            '--no-sandbox',
+            '--disable-gpu',
+            '--disable-quic',
+            '--no-first-run',
+            '--disable-background-networking',
+            '--disable-component-update',
+            '--disable-sync',
+            "--user-data-dir={$downloads}-profile",
+        ]);
         $options->setExperimentalOption('prefs', ['download.default_directory' => $downloads]);
         $wanted = DesiredCapabilities::chrome();
         $wanted->setCapability(ChromeOptions::CAPABILITY, $options);
         $wanted->setCapability('goog:loggingPrefs', ['browser' => 'ALL']);
-        $browser = new self(RemoteWebDriver::create('http://127.0.0.1:'.self::$port, $wanted, 30_000, 60_000), $downloads);
-        $browser->tools('Emulation.setDeviceMetricsOverride', ['width' => 1280, 'height' => 800, 'deviceScaleFactor' => 1, 'mobile' => false]);
+        $browser = new self(
+            RemoteWebDriver::create('http://127.0.0.1:'.self::$port, $wanted, 30_000, 60_000),
+            $downloads,
+        );
+        $browser->tools('Emulation.setDeviceMetricsOverride', [
+            'width' => 1280,
+            'height' => 800,
+            'deviceScaleFactor' => 1,
+            'mobile' => false,
+        ]);
 
         return self::$open[] = $browser;
     }
@@ -62,7 +80,10 @@ final class Browser
         foreach (self::$open as $i => $browser) {
             $name = $folder.'/'.preg_replace('/\W+/', '-', $test)."-{$i}";
             $browser->driver->takeScreenshot("{$name}.png");
-            file_put_contents("{$name}.html", $browser->driver->getCurrentURL()."\n".$browser->driver->getPageSource());
+            file_put_contents(
+                "{$name}.html",
+                $browser->driver->getCurrentURL()."\n".$browser->driver->getPageSource(),
+            );
         }
     }
 
@@ -81,7 +102,11 @@ final class Browser
 
     public function signIn(string $email, string $password): self
     {
-        return $this->visit('/sign-in')->fill('E-mail address', $email)->fill('Password', $password)->press('Sign in')->sees('What waits for me');
+        return $this->visit('/sign-in')
+            ->fill('E-mail address', $email)
+            ->fill('Password', $password)
+            ->press('Sign in')
+            ->sees('What waits for me');
     }
 
     public function fill(string $label, string $text): self
@@ -110,7 +135,7 @@ final class Browser
     public function attach(string $label, string ...$paths): self
     {
         $field = $this->labelled($label);
-        $field->setFileDetector(new LocalFileDetector);
+        $field->setFileDetector(new LocalFileDetector());
         $field->sendKeys(implode("\n", $paths));
 
         return $this;
@@ -119,11 +144,17 @@ final class Browser
     /** A button or link by its words. */
     public function press(string $words): self
     {
-        $named = fn (string $test): string => implode(' | ', array_map(fn (string $tag): string => "//{$tag}[{$test}]", ['button', 'a', 'summary']));
+        $named = fn (string $test): string => implode(
+            ' | ',
+            array_map(fn (string $tag): string => "//{$tag}[{$test}]", ['button', 'a', 'summary']),
+        );
         for ($tries = 3; ; $tries--) {
             try {
                 // the very words before words that merely contain them
-                $exactly = array_filter($this->driver->findElements(WebDriverBy::xpath($named("normalize-space()=\"{$words}\""))), fn (RemoteWebElement $e): bool => $e->isDisplayed());
+                $exactly = array_filter(
+                    $this->driver->findElements(WebDriverBy::xpath($named("normalize-space()=\"{$words}\""))),
+                    fn (RemoteWebElement $e): bool => $e->isDisplayed(),
+                );
                 $found = reset($exactly) ?: $this->one($named("contains(normalize-space(),\"{$words}\")"));
                 $this->driver->executeScript('arguments[0].scrollIntoView({block: "center"})', [$found]);
                 $found->click();
@@ -181,7 +212,9 @@ final class Browser
 
     public function heading(): string
     {
-        return (string) $this->driver->executeScript('return [...document.querySelectorAll("article h1, h1")].find(h => h.offsetParent)?.innerText ?? ""');
+        return (string) $this->driver->executeScript(
+            'return [...document.querySelectorAll("article h1, h1")].find(h => h.offsetParent)?.innerText ?? ""',
+        );
     }
 
     public function download(string $words): string
@@ -201,7 +234,12 @@ final class Browser
     public function online(bool $online): self
     {
         $this->tools('Network.enable');
-        $this->tools('Network.emulateNetworkConditions', ['offline' => ! $online, 'latency' => 0, 'downloadThroughput' => -1, 'uploadThroughput' => -1]);
+        $this->tools('Network.emulateNetworkConditions', [
+            'offline' => ! $online,
+            'latency' => 0,
+            'downloadThroughput' => -1,
+            'uploadThroughput' => -1,
+        ]);
 
         return $this;
     }
@@ -211,7 +249,10 @@ final class Browser
     {
         $this->driver->executeScript((string) file_get_contents(__DIR__.'/../../node_modules/axe-core/axe.min.js'));
 
-        return $this->driver->executeAsyncScript('const done = arguments[arguments.length - 1]; axe.run({resultTypes: ["violations"], ...(arguments[0] ? {runOnly: [arguments[0]]} : {})}).then(r => done(r.violations.filter(v => ["serious", "critical"].includes(v.impact)).map(v => v.id + ": " + v.nodes.map(n => n.html.slice(0, 120)).slice(0, 3).join(" | "))))', [$rule]);
+        return $this->driver->executeAsyncScript(
+            'const done = arguments[arguments.length - 1]; axe.run({resultTypes: ["violations"], ...(arguments[0] ? {runOnly: [arguments[0]]} : {})}).then(r => done(r.violations.filter(v => ["serious", "critical"].includes(v.impact)).map(v => v.id + ": " + v.nodes.map(n => n.html.slice(0, 120)).slice(0, 3).join(" | "))))',
+            [$rule],
+        );
     }
 
     /** @return list<string> controls that cannot be pressed where they are seen, menus opened one by one */
@@ -224,13 +265,23 @@ final class Browser
 
     public function isTooWide(): bool
     {
-        return $this->driver->executeScript('return document.documentElement.scrollWidth > document.documentElement.clientWidth');
+        return $this->driver->executeScript(
+            'return document.documentElement.scrollWidth > document.documentElement.clientWidth',
+        );
     }
 
     /** @return list<string> errors that the browser wrote down, refused styles and scripts among them */
     public function complaints(): array
     {
-        return array_values(array_map(fn (array $entry): string => $entry['message'], array_filter($this->driver->manage()->getLog('browser'), fn (array $entry): bool => $entry['level'] === 'SEVERE')));
+        return array_values(
+            array_map(
+                fn (array $entry): string => $entry['message'],
+                array_filter(
+                    $this->driver->manage()->getLog('browser'),
+                    fn (array $entry): bool => $entry['level'] === 'SEVERE',
+                ),
+            ),
+        );
     }
 
     public function until(callable $holds, string $otherwise): self
@@ -247,19 +298,25 @@ final class Browser
             }
             usleep(60_000);
         } while (microtime(true) < $end);
-        throw new \PHPUnit\Framework\AssertionFailedError("{$otherwise}. At {$this->driver->getCurrentURL()}:\n".mb_substr($this->text(), 0, 1500));
+        throw new \PHPUnit\Framework\AssertionFailedError(
+            "{$otherwise}. At {$this->driver->getCurrentURL()}:\n".mb_substr($this->text(), 0, 1500),
+        );
     }
 
     private function labelled(string $label): RemoteWebElement
     {
-        $named = $this->one("//label[starts-with(normalize-space(),\"{$label}\")] | //*[self::input or self::textarea or self::select][@aria-label=\"{$label}\"]");
+        $named = $this->one(
+            "//label[starts-with(normalize-space(),\"{$label}\")] | //*[self::input or self::textarea or self::select][@aria-label=\"{$label}\"]",
+        );
 
         if ($named->getTagName() !== 'label') {
             return $named;
         }
         $for = (string) $named->getAttribute('for');
 
-        return $for === '' ? $named->findElement(WebDriverBy::xpath('.//*[self::input or self::textarea or self::select]')) : $this->one("//*[@id='{$for}']");
+        return $for === ''
+            ? $named->findElement(WebDriverBy::xpath('.//*[self::input or self::textarea or self::select]'))
+            : $this->one("//*[@id='{$for}']");
     }
 
     public function one(string $xpath): RemoteWebElement
@@ -289,7 +346,11 @@ final class Browser
         while (self::answers(self::$port)) {
             self::$port++;
         }
-        self::$chromeDriver = proc_open(['/usr/bin/chromedriver', '--port='.self::$port, '--log-level=SEVERE'], [1 => ['file', '/dev/null', 'w'], 2 => ['file', '/dev/null', 'w']], $pipes);
+        self::$chromeDriver = proc_open(
+            ['/usr/bin/chromedriver', '--port='.self::$port, '--log-level=SEVERE'],
+            [1 => ['file', '/dev/null', 'w'], 2 => ['file', '/dev/null', 'w']],
+            $pipes,
+        );
         register_shutdown_function(function (): void {
             self::closeAll(); // killing ChromeDriver alone would leave its browsers running
             proc_terminate(self::$chromeDriver);

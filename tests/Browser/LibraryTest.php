@@ -11,14 +11,22 @@ function library(): Browser
 {
     $id = Server::rows("SELECT id FROM reviews WHERE title LIKE 'Bright%'")[0]['id'];
 
-    return Browser::open()->signIn('ines.okafor@heron.example', 'night-shift-demo')->visit("/reviews/{$id}/records");
+    return Browser::open()
+        ->signIn('ines.okafor@heron.example', 'night-shift-demo')
+        ->visit("/reviews/{$id}/records");
 }
 
 it('removes nothing before something is ticked, a reason is given and the number is said yes to', function () {
     $ines = library();
-    $removed = fn (): int => (int) Server::rows('SELECT count(*) AS n FROM publications WHERE removed_at IS NOT NULL')[0]['n'];
+    $removed = fn (): int => (int) Server::rows(
+        'SELECT count(*) AS n FROM publications WHERE removed_at IS NOT NULL',
+    )[0]['n'];
     $before = $removed();
-    $ines->press('Remove')->fill('Reason, for the flow diagram', 'Erratum')->press('Remove the ticked…')->sees('Nothing is ticked, so nothing was done');
+    $ines
+        ->press('Remove')
+        ->fill('Reason, for the flow diagram', 'Erratum')
+        ->press('Remove the ticked…')
+        ->sees('Nothing is ticked, so nothing was done');
     $boxes = fn (): array => $ines->driver->findElements(WebDriverBy::cssSelector('tbody input[name="ids[]"]'));
     [$first, $second] = array_map(fn ($box): string => $box->getAttribute('value'), array_slice($boxes(), 0, 2));
     $boxes()[0]->click();
@@ -27,8 +35,23 @@ it('removes nothing before something is ticked, a reason is given and the number
     $ines->press('Remove');
     $reason = fn () => $ines->driver->findElement(WebDriverBy::cssSelector('.menu[open] input[name="reason"]'));
     $reason()->clear();
-    $ines->press('Remove the ticked…')->until(fn (): bool => $ines->driver->findElements(WebDriverBy::cssSelector('.menu[open] .field-error')) !== [], 'The missing reason is not said');
-    expect(array_values(array_map(fn ($box): string => $box->getAttribute('value'), array_filter($boxes(), fn ($box): bool => $box->isSelected()))))->toBe([$first, $second])->and($removed())->toBe($before);
+    $ines
+        ->press('Remove the ticked…')
+        ->until(
+            fn (): bool => $ines->driver->findElements(WebDriverBy::cssSelector('.menu[open] .field-error')) !== [],
+            'The missing reason is not said',
+        );
+    expect(
+        array_values(
+            array_map(
+                fn ($box): string => $box->getAttribute('value'),
+                array_filter($boxes(), fn ($box): bool => $box->isSelected()),
+            ),
+        ),
+    )
+        ->toBe([$first, $second])
+        ->and($removed())
+        ->toBe($before);
     $reason()->sendKeys('Erratum');
     $ines->press('Remove the ticked…')->sees('Take 2 publications out of the review, as “Erratum”?');
     expect($removed())->toBe($before);
@@ -37,16 +60,27 @@ it('removes nothing before something is ticked, a reason is given and the number
     $boxes()[0]->click();
     $ines->press('Remove');
     $reason()->sendKeys('Erratum');
-    $ines->press('Remove the ticked…')->sees('Take 1 publication out of the review')->press('Yes, take 1 publication out')->until(fn (): bool => $removed() === $before + 1, 'It was not removed');
+    $ines
+        ->press('Remove the ticked…')
+        ->sees('Take 1 publication out of the review')
+        ->press('Yes, take 1 publication out')
+        ->until(fn (): bool => $removed() === $before + 1, 'It was not removed');
     // and back again, asked in the same way
     $ines->visit($ines->path().'?removed=1');
     $boxes()[0]->click();
-    $ines->press('Bring the ticked back…')->sees('Bring 1 publication back into the review?')->press('Yes, bring 1 publication back')->until(fn (): bool => $removed() === $before, 'It did not come back');
+    $ines
+        ->press('Bring the ticked back…')
+        ->sees('Bring 1 publication back into the review?')
+        ->press('Yes, bring 1 publication back')
+        ->until(fn (): bool => $removed() === $before, 'It did not come back');
 });
 
 it('opens one menu at a time, and gives the focus back when Escape closes it', function () {
     $ines = library();
-    $open = fn (): array => array_map(fn ($menu): string => trim($menu->getText()), $ines->driver->findElements(WebDriverBy::cssSelector('.menu[open] > summary')));
+    $open = fn (): array => array_map(
+        fn ($menu): string => trim($menu->getText()),
+        $ines->driver->findElements(WebDriverBy::cssSelector('.menu[open] > summary')),
+    );
     $ines->press('Remove')->press('Recipes');
     expect($open())->toBe(['Recipes']);
     $ines->keys(WebDriverKeys::ESCAPE)->until(fn (): bool => $open() === [], 'Escape does not close it');
@@ -65,7 +99,10 @@ it('folds the work that is over into one line, and dismisses all of it at a pres
     $ines = library()->sees('and 5 more that are over');
     expect($ines->text())->toContain('Delivery 6')->not->toContain('Delivery 1');
     $ines->press('and 5 more that are over')->sees('Delivery 1')->press('Dismiss all 6')->seesNot('Delivery 6');
-    $ines->until(fn (): bool => (int) Server::rows('SELECT count(*) AS n FROM tasks WHERE seen_at IS NULL')[0]['n'] === 0, 'They are not dismissed');
+    $ines->until(
+        fn (): bool => (int) Server::rows('SELECT count(*) AS n FROM tasks WHERE seen_at IS NULL')[0]['n'] === 0,
+        'They are not dismissed',
+    );
     $ines->visit($ines->path());
     expect($ines->text())->not->toContain('Delivery 6');
 });
@@ -76,5 +113,11 @@ it('runs as a role that can take nothing away from what is only added to', funct
     foreach (['TRUNCATE log_entries', 'DELETE FROM decisions', 'ALTER ROLE heron_app SUPERUSER'] as $sql) {
         expect(fn () => $app->exec($sql))->toThrow(PDOException::class, '42501');
     }
-    expect(fn () => new PDO('pgsql:host=127.0.0.1;port='.getenv('DB_PORT').';dbname=heron_browser', 'heron_app', 'a guess'))->toThrow(PDOException::class, 'password authentication failed');
+    expect(
+        fn () => new PDO(
+            'pgsql:host=127.0.0.1;port='.getenv('DB_PORT').';dbname=heron_browser',
+            'heron_app',
+            'a guess',
+        ),
+    )->toThrow(PDOException::class, 'password authentication failed');
 });

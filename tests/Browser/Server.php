@@ -66,7 +66,11 @@ final class Server
     public static function linkTo(string $email): string
     {
         $id = self::rows("SELECT id FROM letters WHERE recipient = '{$email}' ORDER BY id DESC LIMIT 1")[0]['id'];
-        preg_match('~/invitations/\w+~', (string) file_get_contents(getenv('HERON_TEST_URL')."/post-room/{$id}"), $link);
+        preg_match(
+            '~/invitations/\w+~',
+            (string) file_get_contents(getenv('HERON_TEST_URL')."/post-room/{$id}"),
+            $link,
+        );
 
         return $link[0];
     }
@@ -84,7 +88,11 @@ final class Server
 
     private static function asOwner(string ...$arguments): void
     {
-        self::console($arguments, ['DB_USERNAME' => 'heron_owner', 'DB_PASSWORD' => getenv('DB_PASSWORD'), 'APP_CONFIG_CACHE' => dirname(__DIR__, 2).'/var/test/cache/none.php']);
+        self::console($arguments, [
+            'DB_USERNAME' => 'heron_owner',
+            'DB_PASSWORD' => getenv('DB_PASSWORD'),
+            'APP_CONFIG_CACHE' => dirname(__DIR__, 2).'/var/test/cache/none.php',
+        ]);
     }
 
     /**
@@ -97,9 +105,31 @@ final class Server
     {
         $root = dirname(__DIR__, 2);
         $command = 'ROOT="$1"; . "$ROOT/setup/users.sh"; shift; as_web "$@"';
-        $environment = ['PATH' => getenv('PATH'), 'HERON_INSTANCE_DIR' => "{$root}/var/test", 'APP_CONFIG_CACHE' => "{$root}/var/test/cache/config.php", 'HOME' => '/tmp'];
+        $environment = [
+            'PATH' => getenv('PATH'),
+            'HERON_INSTANCE_DIR' => "{$root}/var/test",
+            'APP_CONFIG_CACHE' => "{$root}/var/test/cache/config.php",
+            'HOME' => '/tmp',
+        ];
         $environment = [...$environment, ...$other];
-        $process = proc_open(['bash', '-c', $command, 'bash', $root, PHP_BINARY, '-d', 'pcov.enabled=0', "{$root}/artisan", ...$arguments], [1 => ['pipe', 'w'], 2 => ['redirect', 1]], $pipes, $root, $environment);
+        $process = proc_open(
+            [
+                'bash',
+                '-c',
+                $command,
+                'bash',
+                $root,
+                PHP_BINARY,
+                '-d',
+                'pcov.enabled=0',
+                "{$root}/artisan",
+                ...$arguments,
+            ],
+            [1 => ['pipe', 'w'], 2 => ['redirect', 1]],
+            $pipes,
+            $root,
+            $environment,
+        );
         $said = stream_get_contents($pipes[1]);
         if (proc_close($process) !== 0) {
             throw new \RuntimeException('artisan '.implode(' ', $arguments)." failed:\n{$said}");

@@ -9,7 +9,10 @@ beforeEach(fn () => Server::demo());
 
 function atTheDesk(string $who): Browser
 {
-    $browser = Browser::open()->signIn("{$who}@heron.example", 'night-shift-demo')->press('to screen')->sees('not judged by me');
+    $browser = Browser::open()
+        ->signIn("{$who}@heron.example", 'night-shift-demo')
+        ->press('to screen')
+        ->sees('not judged by me');
 
     return withAnItem($browser);
 }
@@ -17,15 +20,25 @@ function atTheDesk(string $who): Browser
 /** The address names the item as soon as the page listens to keys, and none while the next ones are on their way. */
 function withAnItem(Browser $browser): Browser
 {
-    return $browser->until(fn (): bool => preg_match('~/desk/\w{26}$~', $browser->path()) === 1, 'The desk shows no item');
+    return $browser->until(
+        fn (): bool => preg_match('~/desk/\w{26}$~', $browser->path()) === 1,
+        'The desk shows no item',
+    );
 }
 
 it('shows no item twice on a line of two and a half seconds, and keeps every judgement', function () {
     $tunde = atTheDesk('tunde.adeyinka');
-    $count = fn (): int => (int) Server::rows("SELECT count(*) AS n FROM decisions d JOIN users u ON u.id = d.user_id WHERE u.email LIKE 'tunde%' AND superseded_at IS NULL AND verdict IS NOT NULL")[0]['n'];
+    $count = fn (): int => (int) Server::rows(
+        "SELECT count(*) AS n FROM decisions d JOIN users u ON u.id = d.user_id WHERE u.email LIKE 'tunde%' AND superseded_at IS NULL AND verdict IS NOT NULL",
+    )[0]['n'];
     $before = $count();
     $tunde->tools('Network.enable');
-    $tunde->tools('Network.emulateNetworkConditions', ['offline' => false, 'latency' => 2500, 'downloadThroughput' => -1, 'uploadThroughput' => -1]);
+    $tunde->tools('Network.emulateNetworkConditions', [
+        'offline' => false,
+        'latency' => 2500,
+        'downloadThroughput' => -1,
+        'uploadThroughput' => -1,
+    ]);
     $seen = [];
     for ($i = 0; $i < 30; $i++) {
         $place = withAnItem($tunde)->path();
@@ -40,7 +53,12 @@ it('shows no item twice on a line of two and a half seconds, and keeps every jud
 it('has a hundred at hand without a connection, and then says that more are left', function () {
     $karin = atTheDesk('karin.sollander');
     foreach ([1, 2, 3] as $times) {
-        $karin->until(fn (): bool => $karin->driver->executeScript('return performance.getEntriesByType("resource").filter((one) => one.name.includes("/ahead") && one.responseEnd > 0).length') >= $times, 'Not enough is fetched ahead');
+        $karin->until(
+            fn (): bool => $karin->driver->executeScript(
+                'return performance.getEntriesByType("resource").filter((one) => one.name.includes("/ahead") && one.responseEnd > 0).length',
+            ) >= $times,
+            'Not enough is fetched ahead',
+        );
     }
     usleep(500_000);
     $karin->online(false);
@@ -53,7 +71,9 @@ it('has a hundred at hand without a connection, and then says that more are left
         $karin->keys('g');
     }
     $karin->sees('No more can be fetched until the connection is back')->seesNot('Nothing is left for you to judge');
-    $karin->online(true)->until(fn (): bool => ! str_contains($karin->text(), 'No more can be fetched'), 'It does not go on by itself');
+    $karin
+        ->online(true)
+        ->until(fn (): bool => ! str_contains($karin->text(), 'No more can be fetched'), 'It does not go on by itself');
 });
 
 it('keeps what was begun on an item over going on, coming back and a reload', function () {

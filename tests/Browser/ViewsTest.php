@@ -12,14 +12,68 @@ it('shows every main view without a complaint, to axe and to the browser, light 
     $publication = Server::rows('SELECT publication_id AS id FROM answers ORDER BY id LIMIT 1')[0]['id'];
     $full = Server::rows("SELECT id FROM stages WHERE purpose = 'full-text' ORDER BY id LIMIT 1")[0]['id'];
     $person = Server::rows("SELECT id FROM users WHERE email LIKE 'karin%'")[0]['id'];
-    $paths = ['/', '/account', '/notices', '/reviews/new', '/post-room', '/design', ...array_map(fn (string $path): string => "/reviews/{$id}/{$path}", [
-        'question', 'team', 'log', 'searches', 'searches/new', ...array_map(fn (string $view): string => "searches/{$strategy}{$view}", ['', '/lines', '/translation', '/known-items', '/check', '/versions?from=1&to=2', '/runs', '/results']), "runs/{$run}", 'thesauri?heading=Night%20work', 'dialects?open=ccl', 'searches/report', 'records', 'records?q=light*&state=excluded', 'deliveries', "deliveries/{$delivery}", 'matching', 'matching/certain', 'matching/joined', 'pairing', "publications/{$publication}",
-        'screening', 'screening/stages', 'screening/share-outs', "screening/share-outs?sample=40&seed=7&people[]={$person}", 'screening/desk', 'screening/desk?layout=list', 'screening/disagreements', 'screening/agreement', 'screening/order', 'screening/marked-words', 'full-texts', 'full-texts/unassigned', 'full-texts/studies', "screening/desk?stage={$full}", 'coding', 'codebook', "coding/{$publication}", 'report',
-    ])];
+    $paths = [
+        '/',
+        '/account',
+        '/notices',
+        '/reviews/new',
+        '/post-room',
+        '/design',
+        ...array_map(fn (string $path): string => "/reviews/{$id}/{$path}", [
+            'question',
+            'team',
+            'log',
+            'searches',
+            'searches/new',
+            ...array_map(fn (string $view): string => "searches/{$strategy}{$view}", [
+                '',
+                '/lines',
+                '/translation',
+                '/known-items',
+                '/check',
+                '/versions?from=1&to=2',
+                '/runs',
+                '/results',
+            ]),
+            "runs/{$run}",
+            'thesauri?heading=Night%20work',
+            'dialects?open=ccl',
+            'searches/report',
+            'records',
+            'records?q=light*&state=excluded',
+            'deliveries',
+            "deliveries/{$delivery}",
+            'matching',
+            'matching/certain',
+            'matching/joined',
+            'pairing',
+            "publications/{$publication}",
+            'screening',
+            'screening/stages',
+            'screening/share-outs',
+            "screening/share-outs?sample=40&seed=7&people[]={$person}",
+            'screening/desk',
+            'screening/desk?layout=list',
+            'screening/disagreements',
+            'screening/agreement',
+            'screening/order',
+            'screening/marked-words',
+            'full-texts',
+            'full-texts/unassigned',
+            'full-texts/studies',
+            "screening/desk?stage={$full}",
+            'coding',
+            'codebook',
+            "coding/{$publication}",
+            'report',
+        ]),
+    ];
     $ines = Browser::open()->signIn('ines.okafor@heron.example', 'night-shift-demo');
     $found = [];
     foreach (['light', 'dark'] as $theme) {
-        $ines->tools('Emulation.setEmulatedMedia', ['features' => [['name' => 'prefers-color-scheme', 'value' => $theme]]]);
+        $ines->tools('Emulation.setEmulatedMedia', [
+            'features' => [['name' => 'prefers-color-scheme', 'value' => $theme]],
+        ]);
         foreach ($paths as $path) {
             $ines->visit($path);
             usleep(250_000);
@@ -35,11 +89,22 @@ it('shows every main view without a complaint, to axe and to the browser, light 
         }
     }
     // on a phone nothing is wider than the window, and everything can be pressed
-    $ines->tools('Emulation.setDeviceMetricsOverride', ['width' => 390, 'height' => 844, 'deviceScaleFactor' => 1, 'mobile' => true]);
+    $ines->tools('Emulation.setDeviceMetricsOverride', [
+        'width' => 390,
+        'height' => 844,
+        'deviceScaleFactor' => 1,
+        'mobile' => true,
+    ]);
     foreach ($paths as $path) {
         $ines->visit($path);
         usleep(200_000);
-        array_push($found, ...array_map(fn (string $complaint): string => "390 px {$path}: {$complaint}", [...($ines->isTooWide() ? ['wider than the window'] : []), ...$ines->covered()]));
+        array_push(
+            $found,
+            ...array_map(fn (string $complaint): string => "390 px {$path}: {$complaint}", [
+                ...$ines->isTooWide() ? ['wider than the window'] : [],
+                ...$ines->covered(),
+            ]),
+        );
     }
     expect($found)->toBe([]);
 });
@@ -47,8 +112,14 @@ it('shows every main view without a complaint, to axe and to the browser, light 
 it('notices a control that something lies on', function () {
     Server::demo();
     $id = Server::rows("SELECT id FROM reviews WHERE title LIKE 'Bright%'")[0]['id'];
-    $ines = Browser::open()->signIn('ines.okafor@heron.example', 'night-shift-demo')->visit("/reviews/{$id}/records");
+    $ines = Browser::open()
+        ->signIn('ines.okafor@heron.example', 'night-shift-demo')
+        ->visit("/reviews/{$id}/records");
     expect($ines->covered())->toBe([]);
-    $ines->driver->executeScript('const sheet = new CSSStyleSheet(); sheet.replaceSync(".menu-sheet > * { position: absolute; top: 0 }"); document.adoptedStyleSheets = [sheet]');
-    expect(implode("\n", $ines->covered()))->toContain('in the menu “Remove”: input “reason” is covered')->toContain('“RIS” is covered');
+    $ines->driver->executeScript(
+        'const sheet = new CSSStyleSheet(); sheet.replaceSync(".menu-sheet > * { position: absolute; top: 0 }"); document.adoptedStyleSheets = [sheet]',
+    );
+    expect(implode("\n", $ines->covered()))
+        ->toContain('in the menu “Remove”: input “reason” is covered')
+        ->toContain('“RIS” is covered');
 });

@@ -10,13 +10,22 @@ use WaryHeron\Core\Screening\Ranking\RecallEstimate;
 use WaryHeron\Core\Screening\Ranking\RelevanceModel;
 use WaryHeron\Core\Screening\Ranking\RoundMarks;
 
-it('fits where the slope of what it minimises is nought, in whatever order it goes', function (int $seed, int $n, float $share) {
+it('fits where the slope of what it minimises is nought, in whatever order it goes', function (
+    int $seed,
+    int $n,
+    float $share,
+) {
     $random = new Randomizer(new Mt19937($seed));
     $draw = fn (): float => $random->getInt(0, 1_000_000) / 1_000_000;
     $vectors = $relevant = [];
     for ($i = 0; $i < $n; $i++) {
         $relevant[] = $i < 2 ? $i === 0 : $draw() < $share;
-        $vectors[] = array_filter(array_map(fn (int $place): float => $draw() < 0.3 ? $draw() + ($place === 0 && end($relevant) ? 0.5 : 0) : 0.0, range(0, 11)));
+        $vectors[] = array_filter(
+            array_map(
+                fn (int $place): float => $draw() < 0.3 ? $draw() + ($place === 0 && end($relevant) ? 0.5 : 0) : 0.0,
+                range(0, 11),
+            ),
+        );
     }
     ['weights' => $w, 'constant' => $c] = LogisticRegression::fit($vectors, $relevant, new Randomizer(new Mt19937(1)));
     $positive = count(array_filter($relevant));
@@ -27,7 +36,7 @@ it('fits where the slope of what it minimises is nought, in whatever order it go
         foreach ($x as $place => $value) {
             $dot += $w[$place] * $value;
         }
-        $pull = $n / (2 * ($relevant[$i] ? $positive : $n - $positive)) * $y / (1 + exp($y * $dot));
+        $pull = (($n / (2 * ($relevant[$i] ? $positive : $n - $positive))) * $y) / (1 + exp($y * $dot));
         foreach ($x as $place => $value) {
             $slope[$place] -= $pull * $value;
         }
@@ -44,22 +53,51 @@ it('learns from what was judged, says by which words, and the same each time', f
     $texts = $included = [];
     foreach (range(1, 40) as $i) {
         $included[] = $yes = $i % 4 === 0;
-        $texts[] = ($yes ? 'bright lamps for nurses on nights' : 'hens in barns and their eggs').' number '.['one', 'two', 'three'][$i % 3];
+        $texts[] =
+            ($yes ? 'bright lamps for nurses on nights' : 'hens in barns and their eggs').
+            ' number '.
+            ['one', 'two', 'three'][$i % 3];
     }
     $model = RelevanceModel::learn($texts, $included, 7);
-    expect($model->score('Bright lamps at NIGHTS'))->toBeGreaterThan(0.75)->and($model->score('eggs of hens'))->toBeLessThan(0.25)->and($model->score('lamps and hens'))->toBeGreaterThan(0.25)->toBeLessThan(0.75);
-    expect(array_column($model->words(8)['for'], 'word'))->toContain('lamps')->not->toContain('hens')->and(array_column($model->words(8)['against'], 'word'))->toContain('hens');
-    expect($model->judged('lamps of an unknown kind 2024')['words'])->toHaveCount(1)->and($model->judged('lamps')['words'][0]['word'])->toBe('lamps');
-    expect(RelevanceModel::fromArray(json_decode(json_encode($model->toArray()), true))->judged('lamps and eggs'))->toBe($model->judged('lamps and eggs'));
+    expect($model->score('Bright lamps at NIGHTS'))
+        ->toBeGreaterThan(0.75)
+        ->and($model->score('eggs of hens'))
+        ->toBeLessThan(0.25)
+        ->and($model->score('lamps and hens'))
+        ->toBeGreaterThan(0.25)
+        ->toBeLessThan(0.75);
+    expect(array_column($model->words(8)['for'], 'word'))
+        ->toContain('lamps')
+        ->not->toContain('hens')
+        ->and(array_column($model->words(8)['against'], 'word'))
+        ->toContain('hens');
+    expect($model->judged('lamps of an unknown kind 2024')['words'])
+        ->toHaveCount(1)
+        ->and($model->judged('lamps')['words'][0]['word'])
+        ->toBe('lamps');
+    expect(
+        RelevanceModel::fromArray(json_decode(json_encode($model->toArray()), true))->judged('lamps and eggs'),
+    )->toBe($model->judged('lamps and eggs'));
     expect(RelevanceModel::learn($texts, $included, 7)->score('lamps and eggs'))->toBe($model->score('lamps and eggs'));
-    expect(RelevanceModel::tried($texts, $included, 7)?->averagePrecision())->toBe(1.0)->and(RelevanceModel::tried(['a b', 'c d'], [true, false], 1))->toBeNull();
+    expect(RelevanceModel::tried($texts, $included, 7)?->averagePrecision())
+        ->toBe(1.0)
+        ->and(RelevanceModel::tried(['a b', 'c d'], [true, false], 1))
+        ->toBeNull();
     expect(fn () => RelevanceModel::learn(['lamps', 'hens'], [false, false], 1))->toThrow(NothingToLearn::class);
 });
 
-it('measures how early an order brings what is relevant', function (string $order, ?int $k95, ?float $wss, ?float $recallAt2, ?float $precision) {
+it('measures how early an order brings what is relevant', function (
+    string $order,
+    ?int $k95,
+    ?float $wss,
+    ?float $recallAt2,
+    ?float $precision,
+) {
     $quality = RankingQuality::of(array_map(fn (string $one): bool => $one === 'x', str_split($order)));
     expect($quality->k95())->toBe($k95);
-    foreach ([[$quality->wss95(), $wss], [$quality->recallAt(2), $recallAt2], [$quality->averagePrecision(), $precision]] as [$is, $should]) {
+    foreach (
+        [[$quality->wss95(), $wss], [$quality->recallAt(2), $recallAt2], [$quality->averagePrecision(), $precision]] as [$is, $should]
+    ) {
         $should === null ? expect($is)->toBeNull() : expect($is)->toEqualWithDelta($should, 1e-12);
     }
 })->with([
@@ -67,22 +105,36 @@ it('measures how early an order brings what is relevant', function (string $orde
     'first' => ['x...', 1, 0.75 - 0.05, 1.0, 1.0],
     'last' => ['...x', 4, -0.05, 0.0, 0.25],
     'mixed' => ['x.x.', 3, 0.25 - 0.05, 0.5, (1 + 2 / 3) / 2],
-    'nineteen of twenty are enough' => [str_repeat('x', 19).str_repeat('.', 20).'x', 19, 21 / 40 - 0.05, 2 / 20, (19 + 20 / 40) / 20],
+    'nineteen of twenty are enough' => [
+        str_repeat('x', 19).str_repeat('.', 20).'x',
+        19,
+        21 / 40 - 0.05,
+        2 / 20,
+        (19 + 20 / 40) / 20,
+    ],
     'of twenty-one it takes twenty' => [str_repeat('x', 20).'..x', 20, 3 / 23 - 0.05, 2 / 21, (20 + 21 / 23) / 21],
 ]);
 
-it('arranges all that is left, once each, with its share of random picks', function (ReadingOrder $order, int $percent) {
+it('arranges all that is left, once each, with its share of random picks', function (
+    ReadingOrder $order,
+    int $percent,
+) {
     $scores = [];
     foreach (range(1, 200) as $i) {
-        $scores["i{$i}"] = ($i * 37 % 200) / 200;
+        $scores["i{$i}"] = (($i * 37) % 200) / 200;
     }
     $arranged = $order->arrange($scores, $percent, 5);
     $ids = array_column($arranged, 0);
     expect(count(array_unique($ids)))->toBe(200)->and($arranged)->toBe($order->arrange($scores, $percent, 5));
     $picked = array_filter($arranged, fn (array $one): bool => $one[1]);
-    expect(count($picked))->toBe($order === ReadingOrder::Random ? 200 : ($order === ReadingOrder::Delivery ? 0 : intdiv(200 * $percent, 100)));
+    expect(count($picked))->toBe(
+        $order === ReadingOrder::Random ? 200 : ($order === ReadingOrder::Delivery ? 0 : intdiv(200 * $percent, 100)),
+    );
     if ($order->learns()) {
-        $keys = array_map(fn (array $one): float => $order === ReadingOrder::Likely ? -$scores[$one[0]] : abs($scores[$one[0]] - 0.5), array_values(array_filter($arranged, fn (array $one): bool => ! $one[1])));
+        $keys = array_map(
+            fn (array $one): float => $order === ReadingOrder::Likely ? -$scores[$one[0]] : abs($scores[$one[0]] - 0.5),
+            array_values(array_filter($arranged, fn (array $one): bool => ! $one[1])),
+        );
         $sorted = $keys;
         sort($sorted);
         expect($keys)->toBe($sorted);
@@ -93,7 +145,7 @@ it('bounds what is left as trying every number would', function (int $all, int $
     $choose = function (int $n, int $k): float {
         $c = 1.0;
         for ($i = 1; $i <= $k; $i++) {
-            $c = $c * ($n - $k + $i) / $i;
+            $c = ($c * ($n - $k + $i)) / $i;
         }
 
         return $k < 0 || $k > $n ? 0.0 : $c;
@@ -102,7 +154,7 @@ it('bounds what is left as trying every number would', function (int $all, int $
     for ($relevant = $hits; $relevant <= $all - ($drawn - $hits); $relevant++) {
         $p = 0.0;
         for ($x = 0; $x <= $hits; $x++) {
-            $p += $choose($relevant, $x) * $choose($all - $relevant, $drawn - $x) / $choose($all, $drawn);
+            $p += ($choose($relevant, $x) * $choose($all - $relevant, $drawn - $x)) / $choose($all, $drawn);
         }
         expect(RecallEstimate::atMost($hits, $all, $relevant, $drawn))->toEqualWithDelta($p, 1e-9);
         if ($p > 0.05) {
@@ -116,7 +168,14 @@ it('says how much has been found, and at least how much', function () {
     // nothing in 59 of very many: at most 5% of them, the rule of three
     expect(RecallEstimate::bound(100000, 59, 0, 0.05) / 100000)->toEqualWithDelta(0.0495, 0.0005);
     $estimate = RecallEstimate::of(unread: 1000, drawn: 100, hits: 2, before: 180, since: 2);
-    expect($estimate->expected)->toBe(20.0)->and($estimate->recall)->toEqualWithDelta(182 / 200, 1e-12)->and($estimate->atLeast)->toEqualWithDelta(182 / (180 + $estimate->most), 1e-12)->and($estimate->atLeast)->toBeLessThan($estimate->recall);
+    expect($estimate->expected)
+        ->toBe(20.0)
+        ->and($estimate->recall)
+        ->toEqualWithDelta(182 / 200, 1e-12)
+        ->and($estimate->atLeast)
+        ->toEqualWithDelta(182 / (180 + $estimate->most), 1e-12)
+        ->and($estimate->atLeast)
+        ->toBeLessThan($estimate->recall);
     // all of them read: nothing is left to be unsure of
     $all = RecallEstimate::of(50, 50, 4, 10, 4);
     expect([$all->most, $all->recall, $all->atLeast])->toBe([4, 1.0, 1.0]);
@@ -138,4 +197,13 @@ it('covers the truth as often as it says', function () {
 
 it('marks an axis with round numbers', function (int $most, array $marks) {
     expect(RoundMarks::upTo($most))->toBe($marks);
-})->with([[0, []], [1, [1]], [4, [1, 2, 3, 4]], [7, [2, 4, 6]], [46, [10, 20, 30, 40]], [304, [100, 200, 300]], [1693, [500, 1000, 1500]], [100_286, [50_000, 100_000]]]);
+})->with([
+    [0, []],
+    [1, [1]],
+    [4, [1, 2, 3, 4]],
+    [7, [2, 4, 6]],
+    [46, [10, 20, 30, 40]],
+    [304, [100, 200, 300]],
+    [1693, [500, 1000, 1500]],
+    [100_286, [50_000, 100_000]],
+]);

@@ -8,33 +8,65 @@ use WaryHeron\Core\Screening\Settler;
 use WaryHeron\Core\Screening\StageRule;
 use WaryHeron\Core\Screening\Verdict;
 
-function ballot(string $verdicts, ?Decision $settlement = null, int $required = 2, bool $unsureIncludes = false, bool $reasonsMustAgree = false, bool $closed = false): Ballot
-{
+function ballot(
+    string $verdicts,
+    ?Decision $settlement = null,
+    int $required = 2,
+    bool $unsureIncludes = false,
+    bool $reasonsMustAgree = false,
+    bool $closed = false,
+): Ballot {
     $decisions = [];
     foreach (array_values(array_filter(explode(' ', $verdicts))) as $i => $letter) {
-        $decisions[] = new Decision("p{$i}", ['I' => Verdict::Include, 'E' => Verdict::Exclude, 'U' => Verdict::Unsure][$letter[0]], $letter[0] === 'E' ? (int) substr($letter, 1) : null);
+        $decisions[] = new Decision(
+            "p{$i}",
+            ['I' => Verdict::Include, 'E' => Verdict::Exclude, 'U' => Verdict::Unsure][$letter[0]],
+            $letter[0] === 'E' ? (int) substr($letter, 1) : null,
+        );
     }
 
     return Ballot::of(new StageRule($required, $unsureIncludes, $reasonsMustAgree, $closed), $decisions, $settlement);
 }
 
-it('opens an item by its decisions and nothing else', function (string $verdicts, string $expected, int $required = 2, bool $unsureIncludes = false) {
+it('opens an item by its decisions and nothing else', function (
+    string $verdicts,
+    string $expected,
+    int $required = 2,
+    bool $unsureIncludes = false,
+) {
     $outcome = ballot($verdicts, null, $required, $unsureIncludes)->outcome();
     expect(trim("{$outcome->state->value} {$outcome->kind?->value} {$outcome->criterion}"))->toBe($expected);
 })->with([
-    ['', 'waiting'], ['I', 'waiting'], ['E1', 'waiting'], ['U', 'waiting'],
-    ['I I', 'included'], ['E1 E1', 'excluded  1'], ['E3 E1', 'excluded  1'],
-    ['I E1', 'disagreement include-exclude'], ['E1 I', 'disagreement include-exclude'],
-    ['I U', 'disagreement unsure'], ['U U', 'disagreement unsure'], ['E1 U', 'disagreement unsure'],
-    ['I', 'included', 1], ['E2', 'excluded  2', 1], ['U', 'disagreement unsure', 1],
-    ['I I', 'waiting', 3], ['I I I', 'included', 3], ['I I E1', 'disagreement include-exclude', 3],
-    ['I U', 'included', 2, true], ['U U', 'included', 2, true], ['E1 U', 'disagreement include-exclude', 2, true],
+    ['', 'waiting'],
+    ['I', 'waiting'],
+    ['E1', 'waiting'],
+    ['U', 'waiting'],
+    ['I I', 'included'],
+    ['E1 E1', 'excluded  1'],
+    ['E3 E1', 'excluded  1'],
+    ['I E1', 'disagreement include-exclude'],
+    ['E1 I', 'disagreement include-exclude'],
+    ['I U', 'disagreement unsure'],
+    ['U U', 'disagreement unsure'],
+    ['E1 U', 'disagreement unsure'],
+    ['I', 'included', 1],
+    ['E2', 'excluded  2', 1],
+    ['U', 'disagreement unsure', 1],
+    ['I I', 'waiting', 3],
+    ['I I I', 'included', 3],
+    ['I I E1', 'disagreement include-exclude', 3],
+    ['I U', 'included', 2, true],
+    ['U U', 'included', 2, true],
+    ['E1 U', 'disagreement include-exclude', 2, true],
 ]);
 
 it('lets nobody change a decision after opening', function () {
-    expect(fn () => ballot('I E1')->with(new Decision('p0', Verdict::Exclude, 1)))->toThrow(BallotClosed::class)
-        ->and(fn () => ballot('I I')->without('p0'))->toThrow(BallotClosed::class)
-        ->and(fn () => ballot('I I')->with(new Decision('p9', Verdict::Include)))->toThrow(BallotClosed::class);
+    expect(fn () => ballot('I E1')->with(new Decision('p0', Verdict::Exclude, 1)))
+        ->toThrow(BallotClosed::class)
+        ->and(fn () => ballot('I I')->without('p0'))
+        ->toThrow(BallotClosed::class)
+        ->and(fn () => ballot('I I')->with(new Decision('p9', Verdict::Include)))
+        ->toThrow(BallotClosed::class);
 });
 
 it('lets people change their mind before', function () {
@@ -47,10 +79,17 @@ it('lets people change their mind before', function () {
 
 it('is settled only when open, and only with a final verdict', function () {
     $settled = ballot('I E1')->settledBy(new Decision('lead', Verdict::Exclude, 2))->outcome();
-    expect($settled->state)->toBe(ItemState::Excluded)->and($settled->settled)->toBeTrue()->and($settled->criterion)->toBe(2);
+    expect($settled->state)
+        ->toBe(ItemState::Excluded)
+        ->and($settled->settled)
+        ->toBeTrue()
+        ->and($settled->criterion)
+        ->toBe(2);
     expect(ballot('U U', new Decision('lead', Verdict::Include))->outcome()->state)->toBe(ItemState::Included);
-    expect(fn () => ballot('I')->settledBy(new Decision('lead', Verdict::Include)))->toThrow(BallotClosed::class)
-        ->and(fn () => ballot('I E1')->settledBy(new Decision('lead', Verdict::Unsure)))->toThrow(BallotClosed::class);
+    expect(fn () => ballot('I')->settledBy(new Decision('lead', Verdict::Include)))
+        ->toThrow(BallotClosed::class)
+        ->and(fn () => ballot('I E1')->settledBy(new Decision('lead', Verdict::Unsure)))
+        ->toThrow(BallotClosed::class);
 });
 
 it('counts the order of decisions for nothing', function () {
@@ -61,16 +100,26 @@ it('counts the order of decisions for nothing', function () {
     }
 });
 
-it('hears what the same people said of a record that turned out to be the same publication', function (string $earlier, ItemState $state) {
+it('hears what the same people said of a record that turned out to be the same publication', function (
+    string $earlier,
+    ItemState $state,
+) {
     $say = fn (string $person, string $verdict): Decision => new Decision($person, Verdict::from($verdict), null);
-    $ballot = Ballot::of(new StageRule(2), [$say('anna', 'include'), $say('ben', 'include')], null, [$say('anna', $earlier)]);
+    $ballot = Ballot::of(new StageRule(2), [$say('anna', 'include'), $say('ben', 'include')], null, [
+        $say('anna', $earlier),
+    ]);
     expect($ballot->outcome()->state)->toBe($state);
     expect($ballot->settledBy($say('lead', 'exclude'))->outcome()->state)->toBe(ItemState::Excluded);
 })->with([['include', ItemState::Included], ['exclude', ItemState::Disagreement], ['unsure', ItemState::Disagreement]]);
 
 /** What the rules say, told the slow way: the state of an item from the letters of its decisions. */
-function expectedState(array $letters, int $required, bool $unsureIncludes, bool $reasonsMustAgree, bool $closed): string
-{
+function expectedState(
+    array $letters,
+    int $required,
+    bool $unsureIncludes,
+    bool $reasonsMustAgree,
+    bool $closed,
+): string {
     if (count($letters) < $required) {
         return $closed ? 'disagreement incomplete' : 'waiting';
     }
@@ -105,14 +154,35 @@ it('says for every combination of decisions and rules where the item stands', fu
             foreach ([false, true] as $unsureIncludes) {
                 foreach ([false, true] as $reasonsMustAgree) {
                     foreach ([false, true] as $closed) {
-                        $outcome = ballot(implode(' ', $letters), null, $required, $unsureIncludes, $reasonsMustAgree, $closed)->outcome();
+                        $outcome = ballot(
+                            implode(' ', $letters),
+                            null,
+                            $required,
+                            $unsureIncludes,
+                            $reasonsMustAgree,
+                            $closed,
+                        )->outcome();
                         $state = trim("{$outcome->state->value} {$outcome->kind?->value}");
-                        expect($state)->toBe(expectedState($letters, $required, $unsureIncludes, $reasonsMustAgree, $closed), implode(' ', $letters)." of {$required}");
+                        expect($state)->toBe(
+                            expectedState($letters, $required, $unsureIncludes, $reasonsMustAgree, $closed),
+                            implode(' ', $letters)." of {$required}",
+                        );
                         expect($outcome->criterion !== null)->toBe($state === 'excluded');
                         $seen[$state] = true;
                         // a settlement ends whatever is open, and nothing that is not
-                        $settled = fn () => ballot(implode(' ', $letters), null, $required, $unsureIncludes, $reasonsMustAgree, $closed)->settledBy(new Decision('lead', Verdict::Include))->outcome()->state;
-                        $state === 'waiting' ? expect($settled)->toThrow(BallotClosed::class) : expect($settled())->toBe(ItemState::Included);
+                        $settled = fn () => ballot(
+                            implode(' ', $letters),
+                            null,
+                            $required,
+                            $unsureIncludes,
+                            $reasonsMustAgree,
+                            $closed,
+                        )
+                            ->settledBy(new Decision('lead', Verdict::Include))
+                            ->outcome()->state;
+                        $state === 'waiting'
+                            ? expect($settled)->toThrow(BallotClosed::class)
+                            : expect($settled())->toBe(ItemState::Included);
                     }
                 }
             }
@@ -122,17 +192,32 @@ it('says for every combination of decisions and rules where the item stands', fu
 });
 
 it('lets those who decided change their mind while they disagree, and nobody else', function () {
-    expect(ballot('I E1')->rethought(new Decision('p1', Verdict::Include))->outcome()->state)->toBe(ItemState::Included)
-        ->and(ballot('I U')->rethought(new Decision('p1', Verdict::Exclude, 0))->outcome()->state)->toBe(ItemState::Disagreement);
+    expect(ballot('I E1')->rethought(new Decision('p1', Verdict::Include))->outcome()->state)
+        ->toBe(ItemState::Included)
+        ->and(ballot('I U')->rethought(new Decision('p1', Verdict::Exclude, 0))->outcome()->state)
+        ->toBe(ItemState::Disagreement);
     foreach (['I' => 'p0', 'I I' => 'p0', 'I E1' => 'p7'] as $verdicts => $who) {
-        expect(fn () => ballot($verdicts)->rethought(new Decision($who, Verdict::Exclude, 0)))->toThrow(BallotClosed::class);
+        expect(fn () => ballot($verdicts)->rethought(new Decision($who, Verdict::Exclude, 0)))->toThrow(
+            BallotClosed::class,
+        );
     }
 });
 
 it('says who may settle', function (Settler $settler, bool $agreement, array $alone) {
-    expect($settler->byAgreement())->toBe($agreement)
-        ->and([$settler->alone(true, true), $settler->alone(true, false), $settler->alone(false, true), $settler->alone(false, false)])->toBe($alone);
-})->with([[Settler::Pair, true, [true, true, false, false]], [Settler::Third, true, [true, true, false, true]], [Settler::Adjudicator, false, [true, true, false, false]]]);
+    expect($settler->byAgreement())
+        ->toBe($agreement)
+        ->and([
+            $settler->alone(true, true),
+            $settler->alone(true, false),
+            $settler->alone(false, true),
+            $settler->alone(false, false),
+        ])
+        ->toBe($alone);
+})->with([
+    [Settler::Pair, true, [true, true, false, false]],
+    [Settler::Third, true, [true, true, false, true]],
+    [Settler::Adjudicator, false, [true, true, false, false]],
+]);
 
 it('stands behind its title as that stands', function (?ItemState $title, ItemState $decided, ItemState $stands) {
     expect($decided->behind($title))->toBe($stands);

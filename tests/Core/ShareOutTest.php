@@ -22,7 +22,13 @@ it('shares evenly, by hand, and the rest evenly', function (int $items, int $dec
     [3, 3, ['a' => null, 'b' => null, 'c' => null], ['a' => 3, 'b' => 3, 'c' => 3]],
 ]);
 
-it('says why quotas cannot be met and offers the nearest', function (int $items, int $decisions, array $given, string $why, ?array $nearest) {
+it('says why quotas cannot be met and offers the nearest', function (
+    int $items,
+    int $decisions,
+    array $given,
+    string $why,
+    ?array $nearest,
+) {
     try {
         Quotas::of($items, $decisions, $given);
         expect(false)->toBeTrue('It should not be possible.');
@@ -63,51 +69,102 @@ it('gives every item different people, meets every quota and is the same for a s
 
 it('lets every two people meet as often as their quotas let expect', function () {
     foreach ([[60, 4, 2], [100, 5, 2], [61, 3, 2], [200, 6, 3], [500, 8, 2]] as [$items, $people, $decisions]) {
-        $quotas = Quotas::of($items, $decisions, array_fill_keys(array_map(fn (int $i): string => chr(96 + $i), range(1, $people)), null));
+        $quotas = Quotas::of(
+            $items,
+            $decisions,
+            array_fill_keys(array_map(fn (int $i): string => chr(96 + $i), range(1, $people)), null),
+        );
         foreach ([1, 2, 3] as $seed) {
             $pairs = ShareOut::plan(items($items), $quotas, $seed)->perPair();
-            expect(count($pairs))->toBe($people * ($people - 1) / 2)->and(max($pairs) - min($pairs))->toBeLessThanOrEqual(3);
+            expect(count($pairs))
+                ->toBe(($people * ($people - 1)) / 2)
+                ->and(max($pairs) - min($pairs))
+                ->toBeLessThanOrEqual(3);
         }
     }
     // one who does twice as much meets each of the others twice as often as they meet each other, or nearly
-    $pairs = ShareOut::plan(items(300), Quotas::of(300, 2, ['a' => 240, 'b' => 120, 'c' => 120, 'd' => 120]), 9)->perPair();
-    expect(max($pairs['a b'], $pairs['a c'], $pairs['a d']) - min($pairs['a b'], $pairs['a c'], $pairs['a d']))->toBeLessThanOrEqual(2)
-        ->and(max($pairs['b c'], $pairs['b d'], $pairs['c d']) - min($pairs['b c'], $pairs['b d'], $pairs['c d']))->toBeLessThanOrEqual(2);
+    $pairs = ShareOut::plan(
+        items(300),
+        Quotas::of(300, 2, ['a' => 240, 'b' => 120, 'c' => 120, 'd' => 120]),
+        9,
+    )->perPair();
+    expect(max($pairs['a b'], $pairs['a c'], $pairs['a d']) - min($pairs['a b'], $pairs['a c'], $pairs['a d']))
+        ->toBeLessThanOrEqual(2)
+        ->and(max($pairs['b c'], $pairs['b d'], $pairs['c d']) - min($pairs['b c'], $pairs['b d'], $pairs['c d']))
+        ->toBeLessThanOrEqual(2);
 });
 
 it('gives nobody an item again', function () {
-    $taken = array_fill_keys(array_slice(items(40), 0, 15), ['a']) + array_fill_keys(array_slice(items(40), 15, 10), ['b', 'c']);
-    $plan = ShareOut::plan(items(40), Quotas::of(40, 2, ['a' => null, 'b' => null, 'c' => null, 'd' => null]), 4, $taken);
+    $taken =
+        array_fill_keys(array_slice(items(40), 0, 15), ['a']) +
+        array_fill_keys(array_slice(items(40), 15, 10), ['b', 'c']);
+    $plan = ShareOut::plan(
+        items(40),
+        Quotas::of(40, 2, ['a' => null, 'b' => null, 'c' => null, 'd' => null]),
+        4,
+        $taken,
+    );
     foreach ($plan->people as $item => $team) {
         expect(array_intersect($team, $taken[$item] ?? []))->toBe([])->and(count(array_unique($team)))->toBe(2);
     }
     expect($plan->perPerson())->toBe(['a' => 20, 'b' => 20, 'c' => 20, 'd' => 20]);
-    expect(fn () => ShareOut::plan(items(4), Quotas::of(4, 2, ['a' => null, 'b' => null]), 1, ['i2' => ['b']]))->toThrow(CannotShare::class, '1 items have been judged');
+    expect(fn () => ShareOut::plan(items(4), Quotas::of(4, 2, ['a' => null, 'b' => null]), 1, ['i2' => ['b']]))->toThrow(
+        CannotShare::class,
+        '1 items have been judged',
+    );
 });
 
 it('draws a sample that can be drawn again', function () {
     $sample = ShareOut::sample(items(500), 50, 77);
-    expect(count(array_unique($sample)))->toBe(50)->and(ShareOut::sample(items(500), 50, 77))->toBe($sample)->and(ShareOut::sample(items(500), 50, 78))->not->toBe($sample)
-        ->and(array_slice(ShareOut::sample(items(500), 80, 77), 0, 50))->toBe($sample);
-    expect(ShareOut::inGroups(items(9), [['a', 'b'], ['c', 'd']], 3)->perPair())->toBe(['a b' => 5, 'c d' => 4])->and((new Plan([]))->perPerson())->toBe([]);
+    expect(count(array_unique($sample)))
+        ->toBe(50)
+        ->and(ShareOut::sample(items(500), 50, 77))
+        ->toBe($sample)
+        ->and(ShareOut::sample(items(500), 50, 78))
+        ->not->toBe($sample)
+        ->and(array_slice(ShareOut::sample(items(500), 80, 77), 0, 50))
+        ->toBe($sample);
+    expect(ShareOut::inGroups(items(9), [['a', 'b'], ['c', 'd']], 3)->perPair())
+        ->toBe(['a b' => 5, 'c d' => 4])
+        ->and((new Plan([]))->perPerson())
+        ->toBe([]);
 });
 
 it('hands items on as evenly as who may have which allows', function () {
     $plan = ShareOut::handOn(items(9), ['a', 'b', 'c'], array_fill_keys(array_slice(items(9), 0, 3), ['a', 'b']));
-    expect($plan->perPerson())->toBe(['a' => 3, 'b' => 3, 'c' => 3])->and($plan->people['i1'])->toBe(['c']);
+    expect($plan->perPerson())
+        ->toBe(['a' => 3, 'b' => 3, 'c' => 3])
+        ->and($plan->people['i1'])
+        ->toBe(['c']);
     expect(fn () => ShareOut::handOn(items(2), ['a'], ['i2' => ['a']]))->toThrow(CannotShare::class, '1 of 2 items');
 });
 
-it('gives whoever has a weight so many times the share of the others, and nobody more than they may have', function (int $items, array $weights, array $most, array $expected) {
+it('gives whoever has a weight so many times the share of the others, and nobody more than they may have', function (
+    int $items,
+    array $weights,
+    array $most,
+    array $expected,
+) {
     expect(Quotas::of($items, 2, ['a' => null, 'b' => null, 'c' => null], $weights, $most)->byPerson)->toBe($expected);
 })->with([
-    'even' => [12, [], [], ['a' => 8, 'b' => 8, 'c' => 8]], 'twice' => [12, ['a' => 2.0], [], ['a' => 12, 'b' => 6, 'c' => 6]], 'half' => [10, ['c' => 0.5], [], ['a' => 8, 'b' => 8, 'c' => 4]],
-    'one may have none' => [12, [], ['c' => 0], ['a' => 12, 'b' => 12, 'c' => 0]], 'one may have some' => [12, [], ['a' => 4], ['a' => 4, 'b' => 10, 'c' => 10]],
+    'even' => [12, [], [], ['a' => 8, 'b' => 8, 'c' => 8]],
+    'twice' => [12, ['a' => 2.0], [], ['a' => 12, 'b' => 6, 'c' => 6]],
+    'half' => [10, ['c' => 0.5], [], ['a' => 8, 'b' => 8, 'c' => 4]],
+    'one may have none' => [12, [], ['c' => 0], ['a' => 12, 'b' => 12, 'c' => 0]],
+    'one may have some' => [12, [], ['a' => 4], ['a' => 4, 'b' => 10, 'c' => 10]],
 ]);
 
 it('knows whose paper it is', function (string $person, string $authors, bool $theirs) {
     expect(WaryHeron\Core\Screening\ShareOut\OwnPapers::isBy($person, $authors))->toBe($theirs);
 })->with([
-    ['Ines Okafor', 'Haas M; Okafor IN', true], ['Ines Okafor', 'Okafor B', false], ['Ines Okafor', 'Okafor', false], ['Dr. Ines N. Okafor', 'Okafor IN', true],
-    ['Öna van de Laar', 'van de Laar Ö', true], ['Öna van de Laar', 'Laar O', false], ['Heron', 'Heron H', false], ['Mirela Haas', 'Haas-Ott M', false], ['Élan Özkaya', 'Ozkaya E', true], ['Ben Strand', '', false],
+    ['Ines Okafor', 'Haas M; Okafor IN', true],
+    ['Ines Okafor', 'Okafor B', false],
+    ['Ines Okafor', 'Okafor', false],
+    ['Dr. Ines N. Okafor', 'Okafor IN', true],
+    ['Öna van de Laar', 'van de Laar Ö', true],
+    ['Öna van de Laar', 'Laar O', false],
+    ['Heron', 'Heron H', false],
+    ['Mirela Haas', 'Haas-Ott M', false],
+    ['Élan Özkaya', 'Ozkaya E', true],
+    ['Ben Strand', '', false],
 ]);

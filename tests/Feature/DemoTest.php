@@ -20,24 +20,45 @@ it('has something real to do on every screen, and is the same each time', functi
         $review = Review::query()->where('title', 'Bright light on night shifts')->sole();
         $tallies = Tallies::of($review);
 
-        return [$review, array_map(fn (ItemState $s): int => $tallies->in($s), ItemState::cases()), DB::table('decisions')->where('review_id', $review->id)->count(), DB::table('answers')->where('review_id', $review->id)->count()];
+        return [
+            $review,
+            array_map(fn (ItemState $s): int => $tallies->in($s), ItemState::cases()),
+            DB::table('decisions')->where('review_id', $review->id)->count(),
+            DB::table('answers')->where('review_id', $review->id)->count(),
+        ];
     };
     $first = $picture();
     $review = array_shift($first);
     expect(Delivery::query()->where('review_id', $review->id)->where('state', 'done')->count())->toBe(6);
     $matching = $review->matchings()->latest('id')->first();
-    expect(count(CertainGroups::of($matching)))->toBeGreaterThan(3)->and(count(PairingQueue::of($matching, $review->memberships()->first()->user)->groups))->toBeGreaterThan(3);
+    expect(count(CertainGroups::of($matching)))
+        ->toBeGreaterThan(3)
+        ->and(count(PairingQueue::of($matching, $review->memberships()->first()->user)->groups))
+        ->toBeGreaterThan(3);
     expect(Delivery::query()->where('review_id', $review->id)->sum('already_here'))->toBeGreaterThan(20);
     expect(Tallies::of($review)->in(ItemState::Disagreement))->toBeGreaterThanOrEqual(10);
-    expect(DB::table('answers')->where('review_id', $review->id)->distinct()->count('publication_id'))->toBeGreaterThanOrEqual(8);
-    expect(DB::table('talk_messages')->count())->toBeGreaterThan(5)->and(DB::table('settlements')->count())->toBe(5);
+    expect(
+        DB::table('answers')->where('review_id', $review->id)->distinct()->count('publication_id'),
+    )->toBeGreaterThanOrEqual(8);
+    expect(DB::table('talk_messages')->count())
+        ->toBeGreaterThan(5)
+        ->and(DB::table('settlements')->count())
+        ->toBe(5);
     expect(FlowQuery::of($review)->contradictions())->toBe([]);
     expect(Review::query()->where('title', 'like', 'Handover%')->sole()->publications()->count())->toBe(0);
     expect(DB::table('log_entries')->where('created_at', '>', now())->count())->toBe(0);
 
     foreach (User::query()->get() as $user) {
         $water = Waterline::of($review, $user);
-        expect(array_column($water->stages, 'key'))->toBe(['question', 'searches', 'records', 'screening', 'full-texts', 'coding', 'report']);
+        expect(array_column($water->stages, 'key'))->toBe([
+            'question',
+            'searches',
+            'records',
+            'screening',
+            'full-texts',
+            'coding',
+            'report',
+        ]);
         $this->actingAs($user)->get('/')->assertOk();
     }
     DB::statement("UPDATE users SET email = id || '@old.example'");

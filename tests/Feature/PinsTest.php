@@ -4,13 +4,18 @@ use Composer\InstalledVersions;
 
 /** pins/ stands in for a lock file: what one machine installs is what the next one installs. */
 $pins = function (string $folder): array {
-    return array_diff_key(json_decode(file_get_contents(base_path("{$folder}/composer.json")), true)['require'], ['php' => 1]);
+    return array_diff_key(json_decode(file_get_contents(base_path("{$folder}/composer.json")), true)['require'], [
+        'php' => 1,
+    ]);
 };
 
 it('names every installed package with its one version', function () use ($pins) {
     $named = json_decode(file_get_contents(base_path('composer.json')), true);
     $exact = $pins('pins') + $pins('pins/dev') + $named['require'] + $named['require-dev'];
-    $installed = array_filter(InstalledVersions::getInstalledPackages(), fn (string $name): bool => ! str_starts_with($name, 'wary-heron/'));
+    $installed = array_filter(
+        InstalledVersions::getInstalledPackages(),
+        fn (string $name): bool => ! str_starts_with($name, 'wary-heron/'),
+    );
     $left = [];
     foreach (array_unique($installed) as $name) {
         $version = InstalledVersions::getPrettyVersion($name);

@@ -8,18 +8,40 @@ use Tests\Feature\World;
 use WaryHeron\Core\Coding\CodeType;
 
 /** Routes whose whole right is being a guest, being signed in, or holding the link. */
-const WITHOUT_POLICY = ['sign-in', 'sign-out', 'password.forgotten', 'password.reset', 'password.update', 'invitations.show', 'invitations.accept', 'home', 'account', 'account.change', 'account.notices', 'sessions.end', 'notices', 'notices.read', 'tasks', 'tasks.seen'];
+const WITHOUT_POLICY = [
+    'sign-in',
+    'sign-out',
+    'password.forgotten',
+    'password.reset',
+    'password.update',
+    'invitations.show',
+    'invitations.accept',
+    'home',
+    'account',
+    'account.change',
+    'account.notices',
+    'sessions.end',
+    'notices',
+    'notices.read',
+    'tasks',
+    'tasks.seen',
+];
 
 function heronRoutes(): array
 {
-    return array_filter(iterator_to_array(Route::getRoutes()), fn (RoutingRoute $route): bool => ! in_array($route->uri(), ['up', 'storage/{path}'], true));
+    return array_filter(
+        iterator_to_array(Route::getRoutes()),
+        fn (RoutingRoute $route): bool => ! in_array($route->uri(), ['up', 'storage/{path}'], true),
+    );
 }
 
 it('asks a policy on every route', function () {
     $open = [];
     foreach (heronRoutes() as $route) {
         $asks = array_filter($route->gatherMiddleware(), fn ($m): bool => is_string($m) && str_starts_with($m, 'can:'));
-        $knownOpen = in_array($route->getName(), WITHOUT_POLICY, true) || ($route->getName() === null && in_array($route->uri(), ['sign-in', 'forgot-password'], true));
+        $knownOpen =
+            in_array($route->getName(), WITHOUT_POLICY, true) ||
+            ($route->getName() === null && in_array($route->uri(), ['sign-in', 'forgot-password'], true));
         if ($asks === [] && ! $knownOpen) {
             $open[] = implode('|', $route->methods()).' '.$route->uri();
         }
@@ -29,23 +51,73 @@ it('asks a policy on every route', function () {
 });
 
 it('hides everything in a review from outsiders, and sends guests to sign in', function () {
-    $world = (new World)->withCriteria();
+    $world = (new World())->withCriteria();
     $delivery = $world->deliver([['TI' => 'One'], ['TI' => 'Two']]);
-    $code = CodebookItem::query()->create(['review_id' => $world->review->id, 'position' => 1, 'label' => 'Design', 'type' => CodeType::Text]);
-    $strategy = app(App\Actions\Searches\ChangeStrategy::class)->create($world->people['lead'], $world->review, 'Lamps', ['alder'], ['Lamps']);
+    $code = CodebookItem::query()->create([
+        'review_id' => $world->review->id,
+        'position' => 1,
+        'label' => 'Design',
+        'type' => CodeType::Text,
+    ]);
+    $strategy = app(App\Actions\Searches\ChangeStrategy::class)->create(
+        $world->people['lead'],
+        $world->review,
+        'Lamps',
+        ['alder'],
+        ['Lamps'],
+    );
     $version = app(App\Actions\Searches\ChangeStrategy::class)->freeze($world->people['lead'], $strategy);
-    $run = $strategy->runs()->create(['review_id' => $world->review->id, 'version' => $version->number, 'source' => 'alder', 'source_title' => 'Alder Index', 'dialect' => 'CQL', 'query_sent' => 'lamp', 'lines' => [], 'total' => 0, 'ran_by' => $world->people['lead']->id, 'ran_at' => now()]);
-    $known = $world->review->knownItems()->create(['title' => 'Lamps', 'added_by' => $world->people['lead']->id, 'added_at' => now()]);
+    $run = $strategy
+        ->runs()
+        ->create([
+            'review_id' => $world->review->id,
+            'version' => $version->number,
+            'source' => 'alder',
+            'source_title' => 'Alder Index',
+            'dialect' => 'CQL',
+            'query_sent' => 'lamp',
+            'lines' => [],
+            'total' => 0,
+            'ran_by' => $world->people['lead']->id,
+            'ran_at' => now(),
+        ]);
+    $known = $world->review
+        ->knownItems()
+        ->create(['title' => 'Lamps', 'added_by' => $world->people['lead']->id, 'added_at' => now()]);
     $task = $world->review->tasks()->first();
     $ids = [
-        'review' => $world->review->id, 'delivery' => $delivery->id, 'publication' => $world->publication('One')->id, 'item' => $world->item()->id, 'record' => $world->review->records()->first()->id,
-        'criterion' => $world->review->criteria()->first()->id, 'membership' => $world->review->memberships()->first()->id, 'code' => $code->id, 'strategy' => $strategy->id, 'run' => $run->id, 'task' => $task->id, 'format' => 'ris', 'invitation' => 'none',
-        'rejection' => 'none', 'matching' => 'none', 'join' => 'none', 'recipe' => 'none', 'stage' => $world->review->firstStage()->id, 'shareOut' => 'none', 'fullText' => 'none', 'study' => 'none', 'markList' => 'none', 'source' => 'alder',
+        'review' => $world->review->id,
+        'delivery' => $delivery->id,
+        'publication' => $world->publication('One')->id,
+        'item' => $world->item()->id,
+        'record' => $world->review->records()->first()->id,
+        'criterion' => $world->review->criteria()->first()->id,
+        'membership' => $world->review->memberships()->first()->id,
+        'code' => $code->id,
+        'strategy' => $strategy->id,
+        'run' => $run->id,
+        'task' => $task->id,
+        'format' => 'ris',
+        'invitation' => 'none',
+        'rejection' => 'none',
+        'matching' => 'none',
+        'join' => 'none',
+        'recipe' => 'none',
+        'stage' => $world->review->firstStage()->id,
+        'shareOut' => 'none',
+        'fullText' => 'none',
+        'study' => 'none',
+        'markList' => 'none',
+        'source' => 'alder',
     ];
     $tried = 0;
     foreach (heronRoutes() as $route) {
         $ids['item'] = str_contains($route->uri(), 'known-items') ? $known->id : $world->item()->id;
-        $ids['format'] = str_contains($route->uri(), 'exports') ? 'ris' : (str_contains($route->uri(), 'report') || str_contains($route->uri(), 'translation') ? 'txt' : 'ris');
+        $ids['format'] = str_contains($route->uri(), 'exports')
+            ? 'ris'
+            : (str_contains($route->uri(), 'report') || str_contains($route->uri(), 'translation')
+                ? 'txt'
+                : 'ris');
         if (! str_starts_with($route->uri(), 'reviews/{review}') && ! str_starts_with($route->uri(), 'tasks/{task}')) {
             continue;
         }
@@ -61,24 +133,52 @@ it('hides everything in a review from outsiders, and sends guests to sign in', f
 });
 
 it('does not reach from one review into another', function () {
-    $world = (new World)->withCriteria();
+    $world = (new World())->withCriteria();
     $world->deliver([['TI' => 'One']]);
     $other = app(App\Actions\Team\CreateReview::class)->execute($world->people['lead'], 'Another', '');
     $this->actingAs($world->people['lead']);
-    foreach (["publications/{$world->publication('One')->id}", "screening/desk/{$world->item()->id}", "deliveries/{$world->review->deliveries()->first()->id}", "coding/{$world->publication('One')->id}"] as $path) {
+    foreach (
+        [
+            "publications/{$world->publication('One')->id}",
+            "screening/desk/{$world->item()->id}",
+            "deliveries/{$world->review->deliveries()->first()->id}",
+            "coding/{$world->publication('One')->id}",
+        ] as $path
+    ) {
         $this->get("/reviews/{$other->id}/{$path}")->assertNotFound();
     }
-    $strategy = app(App\Actions\Searches\ChangeStrategy::class)->create($world->people['lead'], $world->review, 'Lamps', ['alder'], ['Lamps']);
-    $known = $world->review->knownItems()->create(['title' => 'Lamps', 'added_by' => $world->people['lead']->id, 'added_at' => now()]);
-    $theirs = app(App\Actions\Searches\ChangeStrategy::class)->create($world->people['lead'], $other, 'Lamps', ['alder'], ['Lamps']);
+    $strategy = app(App\Actions\Searches\ChangeStrategy::class)->create(
+        $world->people['lead'],
+        $world->review,
+        'Lamps',
+        ['alder'],
+        ['Lamps'],
+    );
+    $known = $world->review
+        ->knownItems()
+        ->create(['title' => 'Lamps', 'added_by' => $world->people['lead']->id, 'added_at' => now()]);
+    $theirs = app(App\Actions\Searches\ChangeStrategy::class)->create(
+        $world->people['lead'],
+        $other,
+        'Lamps',
+        ['alder'],
+        ['Lamps'],
+    );
     $this->get("/reviews/{$other->id}/searches/{$strategy->id}")->assertNotFound();
     $this->delete("/reviews/{$other->id}/searches/{$theirs->id}/known-items/{$known->id}")->assertNotFound();
-    $code = CodebookItem::query()->create(['review_id' => $other->id, 'position' => 1, 'label' => 'Design', 'type' => CodeType::Text]);
-    $this->putJson("/reviews/{$other->id}/coding/{$world->publication('One')->id}/{$code->id}", ['value' => 'x'])->assertNotFound();
+    $code = CodebookItem::query()->create([
+        'review_id' => $other->id,
+        'position' => 1,
+        'label' => 'Design',
+        'type' => CodeType::Text,
+    ]);
+    $this->putJson("/reviews/{$other->id}/coding/{$world->publication('One')->id}/{$code->id}", [
+        'value' => 'x',
+    ])->assertNotFound();
 });
 
 it('lets each role do what it is for and no more', function (string $who, array $may) {
-    $world = (new World)->withCriteria();
+    $world = (new World())->withCriteria();
     $world->deliver([['TI' => 'One']]);
     $review = "/reviews/{$world->review->id}";
     $tries = [
@@ -87,16 +187,31 @@ it('lets each role do what it is for and no more', function (string $who, array 
         'deliver' => fn () => $this->post("{$review}/deliveries", []),
         'screen' => fn () => $this->get("{$review}/screening/desk"),
         'settle' => fn () => $this->post("{$review}/screening/disagreements/{$world->item()->id}/settlement", []),
-        'code' => fn () => $this->putJson("{$review}/coding/{$world->publication('One')->id}/".CodebookItem::query()->create(['review_id' => $world->review->id, 'position' => 1, 'label' => 'D', 'type' => CodeType::Text])->id, ['value' => 'x']),
+        'code' => fn () => $this->putJson(
+            "{$review}/coding/{$world->publication('One')->id}/".
+                CodebookItem::query()->create([
+                    'review_id' => $world->review->id,
+                    'position' => 1,
+                    'label' => 'D',
+                    'type' => CodeType::Text,
+                ])->id,
+            ['value' => 'x'],
+        ),
     ];
     $this->actingAs($world->people[$who]);
     foreach ($tries as $ability => $try) {
         $status = $try()->getStatusCode();
-        in_array($ability, $may, true) ? expect($status)->not->toBe(403, $ability) : expect($status)->toBe(403, $ability);
+        in_array($ability, $may, true)
+            ? expect($status)->not->toBe(403, $ability)
+            : expect($status)->toBe(403, $ability);
     }
     $this->get("{$review}/records")->assertOk();
 })->with([
-    ['lead', ['manage', 'search', 'deliver', 'screen', 'settle', 'code']], ['specialist', ['search', 'deliver']], ['anna', ['search', 'screen', 'settle', 'code']], ['coder', ['code']], ['observer', []],
+    ['lead', ['manage', 'search', 'deliver', 'screen', 'settle', 'code']],
+    ['specialist', ['search', 'deliver']],
+    ['anna', ['search', 'screen', 'settle', 'code']],
+    ['coder', ['code']],
+    ['observer', []],
 ]);
 
 it('sends strict headers and guarded cookies', function () {
@@ -114,8 +229,10 @@ it('shows the post room to everybody in a demo and elsewhere one’s own mail on
     $this->get('/post-room')->assertOk()->assertSee('For Anna');
     config(['heron.demo' => false]);
     $this->get('/post-room')->assertForbidden();
-    $world = new World;
+    $world = new World();
     $this->actingAs($world->people['ben'])->get('/post-room')->assertOk()->assertDontSee('For Anna');
     $this->get("/post-room/{$letter->id}")->assertForbidden();
-    $this->actingAs($world->people['anna'])->get("/post-room/{$letter->id}")->assertOk();
+    $this->actingAs($world->people['anna'])
+        ->get("/post-room/{$letter->id}")
+        ->assertOk();
 });

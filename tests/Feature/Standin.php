@@ -27,15 +27,20 @@ final class Standin
             }
             [$key, $what] = explode('/', trim((string) parse_url($request->url(), PHP_URL_PATH), '/'), 2) + ['', ''];
             if ($key === 'locker') {
-                [$status, , $content] = (new Locker(Store::connect()))->answer(rawurldecode($what), $request->header('Accept')[0] ?? '');
+                [$status, , $content] = (new Locker(Store::connect()))->answer(
+                    rawurldecode($what),
+                    $request->header('Accept')[0] ?? '',
+                );
 
                 return Http::response($content, $status);
             }
             parse_str((string) parse_url($request->url(), PHP_URL_QUERY), $query);
 
-            return Http::response($what === 'thesaurus.ttl'
-                ? ThesaurusTurtle::of(Service::named($key))
-                : self::ask($key, array_map(strval(...), $request->method() === 'GET' ? $query : $request->data())));
+            return Http::response(
+                $what === 'thesaurus.ttl'
+                    ? ThesaurusTurtle::of(Service::named($key))
+                    : self::ask($key, array_map(strval(...), $request->method() === 'GET' ? $query : $request->data())),
+            );
         });
     }
 

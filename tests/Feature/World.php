@@ -25,15 +25,37 @@ final class World
 
     public function __construct(bool $inFull = false)
     {
-        foreach (['lead' => 'Ines Okafor', 'specialist' => 'Mirela Haas', 'anna' => 'Anna Kolbe', 'ben' => 'Ben Strand', 'coder' => 'Cleo Varga', 'observer' => 'Olu Amadi', 'outsider' => 'Otto Fremd'] as $key => $name) {
-            $this->people[$key] = User::query()->create(['name' => $name, 'email' => "{$key}@heron.example", 'password' => 'a long password']);
+        foreach (
+            [
+                'lead' => 'Ines Okafor',
+                'specialist' => 'Mirela Haas',
+                'anna' => 'Anna Kolbe',
+                'ben' => 'Ben Strand',
+                'coder' => 'Cleo Varga',
+                'observer' => 'Olu Amadi',
+                'outsider' => 'Otto Fremd',
+            ] as $key => $name
+        ) {
+            $this->people[$key] = User::query()->create([
+                'name' => $name,
+                'email' => "{$key}@heron.example",
+                'password' => 'a long password',
+            ]);
         }
         $this->review = app(CreateReview::class)->execute($this->people['lead'], 'Lamps at night', 'Do lamps help?');
         if (! $inFull) {
             app(ChangeStage::class)->remove($this->people['lead'], $this->review->lastStage());
             $this->review->unsetRelation('stages');
         }
-        foreach (['specialist' => Role::InformationSpecialist, 'anna' => Role::Reviewer, 'ben' => Role::Reviewer, 'coder' => Role::Coder, 'observer' => Role::Observer] as $key => $role) {
+        foreach (
+            [
+                'specialist' => Role::InformationSpecialist,
+                'anna' => Role::Reviewer,
+                'ben' => Role::Reviewer,
+                'coder' => Role::Coder,
+                'observer' => Role::Observer,
+            ] as $key => $role
+        ) {
             $this->review->memberships()->create(['user_id' => $this->people[$key]->id, 'role' => $role]);
         }
     }
@@ -64,7 +86,9 @@ final class World
         $path = tempnam(sys_get_temp_dir(), 'ris');
         file_put_contents($path, $text);
 
-        return app(StartDelivery::class)->ofFile($this->people['specialist'], $this->review, $path, 'export.ris', $source, now(), '')->refresh();
+        return app(StartDelivery::class)
+            ->ofFile($this->people['specialist'], $this->review, $path, 'export.ris', $source, now(), '')
+            ->refresh();
     }
 
     /** @param  list<array<string, string>>  $records */
@@ -74,8 +98,21 @@ final class World
         foreach ($records as $i => $fields) {
             $text .= "TY  - JOUR\n";
             // each title has its place in the journal, so that the same title is the same publication
-            $page = crc32(strtolower(rtrim($fields['TI'] ?? "Study {$i}", '.'))) % 900 + 1;
-            foreach (array_filter([...['TI' => "Study {$i}", 'AU' => 'Sorlie, T', 'PY' => '2020', 'AB' => 'A bright lamp.', 'JF' => 'Nocturnal Medicine', 'VL' => '12', 'SP' => (string) $page], ...$fields]) as $tag => $value) {
+            $page = (crc32(strtolower(rtrim($fields['TI'] ?? "Study {$i}", '.'))) % 900) + 1;
+            foreach (
+                array_filter([
+                    ...[
+                        'TI' => "Study {$i}",
+                        'AU' => 'Sorlie, T',
+                        'PY' => '2020',
+                        'AB' => 'A bright lamp.',
+                        'JF' => 'Nocturnal Medicine',
+                        'VL' => '12',
+                        'SP' => (string) $page,
+                    ],
+                    ...$fields,
+                ]) as $tag => $value
+            ) {
                 $text .= "{$tag}  - {$value}\n";
             }
             $text .= "ER  - \n";

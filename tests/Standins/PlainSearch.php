@@ -23,17 +23,34 @@ final class PlainSearch
 
     public function __construct(int $size)
     {
-        $writer = new StudyWriter;
+        $writer = new StudyWriter();
         $alder = Service::named('alder');
         for ($number = 1; $number <= $size; $number++) {
             $study = $writer->study($number);
-            $this->records[] = ['title' => Words::of($study->title), 'abstract' => Words::of($study->abstract), 'keyword' => Words::of(implode(' ', array_map(fn (int $heading): string => $alder->thesaurus()->labels[$heading], $alder->entry($study, $number)['headings'])))];
+            $this->records[] = [
+                'title' => Words::of($study->title),
+                'abstract' => Words::of($study->abstract),
+                'keyword' => Words::of(
+                    implode(
+                        ' ',
+                        array_map(
+                            fn (int $heading): string => $alder->thesaurus()->labels[$heading],
+                            $alder->entry($study, $number)['headings'],
+                        ),
+                    ),
+                ),
+            ];
         }
     }
 
     public function count(Node $query): int
     {
-        return count(array_filter($this->records, fn (array $record): bool => $this->matches($query, $record, ['title', 'abstract', 'keyword'])));
+        return count(
+            array_filter(
+                $this->records,
+                fn (array $record): bool => $this->matches($query, $record, ['title', 'abstract', 'keyword']),
+            ),
+        );
     }
 
     private function matches(Node $node, array $record, array $fields): bool
@@ -65,8 +82,14 @@ final class PlainSearch
         return match (true) {
             $node instanceof Word => $this->run([$node], $words),
             $node instanceof Phrase => $this->run($node->words, $words),
-            $node instanceof Operation => array_merge(...array_map(fn (Node $n): array => $this->places($n, $words), $node->operands)),
-            $node instanceof Near => $this->near($this->places($node->left, $words), $this->places($node->right, $words), $node->distance),
+            $node instanceof Operation => array_merge(
+                ...array_map(fn (Node $n): array => $this->places($n, $words), $node->operands),
+            ),
+            $node instanceof Near => $this->near(
+                $this->places($node->left, $words),
+                $this->places($node->right, $words),
+                $node->distance,
+            ),
         };
     }
 
@@ -120,7 +143,9 @@ final class PlainSearch
             '*' => self::standsFor($rest, $word) || ($word !== '' && self::standsFor($masked, $after)),
             '?' => $word !== '' && self::standsFor($rest, $after),
             '~' => self::standsFor($rest, $word) || ($word !== '' && self::standsFor($rest, $after)),
-            default => $word !== '' && mb_substr($masked, 0, 1) === mb_substr($word, 0, 1) && self::standsFor($rest, $after),
+            default => $word !== '' &&
+                mb_substr($masked, 0, 1) === mb_substr($word, 0, 1) &&
+                self::standsFor($rest, $after),
         };
     }
 }

@@ -29,28 +29,66 @@ final readonly class SaveAnswer
      * @throws Refused If the publication is not included, or somebody has answered meanwhile.
      * @throws \WaryHeron\Core\Coding\InvalidAnswer
      */
-    public function execute(User $by, Publication $publication, CodebookItem $code, mixed $given, string $quote, string $place, ?string $seen = null): ?Answer
-    {
+    public function execute(
+        User $by,
+        Publication $publication,
+        CodebookItem $code,
+        mixed $given,
+        string $quote,
+        string $place,
+        ?string $seen = null,
+    ): ?Answer {
         $value = (new Code($code->type, $code->options, $code->unit))->read($given);
 
         return DB::transaction(function () use ($by, $publication, $code, $value, $quote, $place, $seen): ?Answer {
-            $included = Item::query()->where('review_id', $publication->review_id)->where('publication_id', $publication->id)->where('stage_id', Review::query()->findOrFail($publication->review_id)->lastStage()->id)->lockForUpdate()->first();
+            $included = Item::query()
+                ->where('review_id', $publication->review_id)
+                ->where('publication_id', $publication->id)
+                ->where('stage_id', Review::query()->findOrFail($publication->review_id)->lastStage()->id)
+                ->lockForUpdate()
+                ->first();
             if ($included?->state !== ItemState::Included) {
                 throw new Refused('This publication is not included, so it is not coded. The answers it has are kept.');
             }
-            $current = Answer::query()->where('review_id', $publication->review_id)->where('publication_id', $publication->id)->where('code_id', $code->id)->whereNull('superseded_at')->with('user')->first();
+            $current = Answer::query()
+                ->where('review_id', $publication->review_id)
+                ->where('publication_id', $publication->id)
+                ->where('code_id', $code->id)
+                ->whereNull('superseded_at')
+                ->with('user')
+                ->first();
             if ($seen !== null && $seen !== ($current->id ?? '')) {
-                throw new Refused("{$current?->user->name} answered “{$code->label}” meanwhile. That answer is shown now; save again if yours should replace it.");
+                throw new Refused(
+                    "{$current?->user->name} answered “{$code->label}” meanwhile. That answer is shown now; save again if yours should replace it.",
+                );
             }
-            if ($current !== null && $current->value === $value && $current->quote === $quote && $current->place === $place || ($current === null && $value === null && $quote === '')) {
+            if (
+                ($current !== null &&
+                    $current->value === $value &&
+                    $current->quote === $quote &&
+                    $current->place === $place) ||
+                ($current === null && $value === null && $quote === '')
+            ) {
                 return $current;
             }
             $current?->update(['superseded_at' => now()]);
             $answer = Answer::query()->create([
-                'review_id' => $publication->review_id, 'publication_id' => $publication->id, 'code_id' => $code->id, 'user_id' => $by->id,
-                'value' => $value, 'quote' => $quote, 'place' => $place,
+                'review_id' => $publication->review_id,
+                'publication_id' => $publication->id,
+                'code_id' => $code->id,
+                'user_id' => $by->id,
+                'value' => $value,
+                'quote' => $quote,
+                'place' => $place,
             ]);
-            ($this->log)($publication->review_id, $by, 'answer.saved', "Coded “{$code->label}” of “{$publication->title}”", $answer, ['value' => $value]);
+            ($this->log)(
+                $publication->review_id,
+                $by,
+                'answer.saved',
+                "Coded “{$code->label}” of “{$publication->title}”",
+                $answer,
+                ['value' => $value],
+            );
 
             return $answer;
         });

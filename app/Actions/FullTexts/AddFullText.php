@@ -17,7 +17,9 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
 use WaryHeron\Core\FullText\RetrievalState;
 
-/** Takes a PDF in; its text is read in the background, and what it is a copy of found out there where nobody says so. */
+/**
+ * Takes a PDF in; its text is read in the background, and what it is a copy of found out there where nobody says so.
+ */
 final readonly class AddFullText
 {
     public const LARGEST = 100 * 1024 * 1024;
@@ -32,8 +34,14 @@ final readonly class AddFullText
      *
      * @throws Refused If it is no PDF, is here already, or is more than the review may keep.
      */
-    public function execute(User $by, Review $review, string $path, string $name, ?Publication $of = null, string $origin = 'person'): FullText
-    {
+    public function execute(
+        User $by,
+        Review $review,
+        string $path,
+        string $name,
+        ?Publication $of = null,
+        string $origin = 'person',
+    ): FullText {
         $name = FileName::of($name, 'unnamed.pdf');
         $bytes = (int) filesize($path);
         if (! str_contains((string) file_get_contents($path, length: 1024), '%PDF-')) {
@@ -53,12 +61,29 @@ final readonly class AddFullText
             DB::select('SELECT pg_advisory_xact_lock(hashtext(?))', ["full texts of {$review->id}"]);
             $this->refuseTwice($review, $hash, $name, $of);
             $made = FullText::query()->create([
-                'review_id' => $review->id, 'publication_id' => $of?->id, 'hash' => $hash, 'name' => $name, 'bytes' => $bytes, 'origin' => $origin, 'state' => 'reading',
-                'matched_by' => $of === null ? '' : ($origin === 'locker' ? 'doi' : 'person'), 'user_id' => $by->id,
+                'review_id' => $review->id,
+                'publication_id' => $of?->id,
+                'hash' => $hash,
+                'name' => $name,
+                'bytes' => $bytes,
+                'origin' => $origin,
+                'state' => 'reading',
+                'matched_by' => $of === null ? '' : ($origin === 'locker' ? 'doi' : 'person'),
+                'user_id' => $by->id,
             ]);
-            ($this->log)($review, $by, 'full-text.added', "Brought the PDF “{$name}”", $made, ['hash' => $hash, 'matched_by' => $made->matched_by]);
+            ($this->log)($review, $by, 'full-text.added', "Brought the PDF “{$name}”", $made, [
+                'hash' => $hash,
+                'matched_by' => $made->matched_by,
+            ]);
             if ($of !== null) {
-                $this->retrieval->execute($by, $review, [$of->id], RetrievalState::Obtained, $origin === 'locker' ? 'from the full-text locker' : '', now());
+                $this->retrieval->execute(
+                    $by,
+                    $review,
+                    [$of->id],
+                    RetrievalState::Obtained,
+                    $origin === 'locker' ? 'from the full-text locker' : '',
+                    now(),
+                );
             }
             ReadFullText::dispatch($made->id);
 
@@ -68,10 +93,25 @@ final readonly class AddFullText
 
     private function refuseTwice(Review $review, string $hash, string $name, ?Publication $of): void
     {
-        $there = FullText::query()->with('publication')->where('review_id', $review->id)->where('hash', $hash)->whereNull('taken_out_at')->get();
-        $same = $of === null ? $there->first() : $there->first(fn (FullText $one): bool => $one->publication_id === null || $one->publication_id === $of->id);
+        $there = FullText::query()
+            ->with('publication')
+            ->where('review_id', $review->id)
+            ->where('hash', $hash)
+            ->whereNull('taken_out_at')
+            ->get();
+        $same =
+            $of === null
+                ? $there->first()
+                : $there->first(
+                    fn (FullText $one): bool => $one->publication_id === null || $one->publication_id === $of->id,
+                );
         if ($same !== null) {
-            throw new Refused("“{$name}” is here already, ".($same->publication === null ? 'waiting to be assigned.' : "as a copy of “{$same->publication->title}”."));
+            throw new Refused(
+                "“{$name}” is here already, ".
+                    ($same->publication === null
+                        ? 'waiting to be assigned.'
+                        : "as a copy of “{$same->publication->title}”."),
+            );
         }
     }
 }

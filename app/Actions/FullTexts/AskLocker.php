@@ -29,16 +29,42 @@ final readonly class AskLocker
     {
         return DB::transaction(function () use ($by, $review, $publications): Task {
             Review::query()->whereKey($review->id)->lockForUpdate()->first();
-            if ($review->tasks()->where('kind', 'locker')->whereIn('state', ['queued', 'running'])->exists()) {
+            if (
+                $review
+                    ->tasks()
+                    ->where('kind', 'locker')
+                    ->whereIn('state', ['queued', 'running'])
+                    ->exists()
+            ) {
                 throw new Refused('The locker is being asked already.');
             }
-            $wanted = Retrievals::sought($review)->where('publications.doi', '<>', '')->whereRaw("coalesce(retrievals.state, 'sought') IN ('sought', 'requested')")
-                ->when($publications !== null, fn ($query) => $query->whereIn('publications.id', $publications))->pluck('publications.id')->all();
+            $wanted = Retrievals::sought($review)
+                ->where('publications.doi', '<>', '')
+                ->whereRaw("coalesce(retrievals.state, 'sought') IN ('sought', 'requested')")
+                ->when($publications !== null, fn ($query) => $query->whereIn('publications.id', $publications))
+                ->pluck('publications.id')
+                ->all();
             if ($wanted === []) {
                 throw new Refused('None of these has a DOI and is still sought.');
             }
-            $task = $review->tasks()->create(['user_id' => $by->id, 'kind' => 'locker', 'title' => 'Asking the full-text locker for '.(count($wanted) === 1 ? 'a copy' : number_format(count($wanted)).' copies'), 'state' => 'queued', 'total' => count($wanted), 'url' => route('full-texts', $review, false)]);
-            ($this->log)($review, $by, 'locker.asked', 'Asked the full-text locker for '.number_format(count($wanted)).' texts', $task);
+            $task = $review
+                ->tasks()
+                ->create([
+                    'user_id' => $by->id,
+                    'kind' => 'locker',
+                    'title' => 'Asking the full-text locker for '.
+                        (count($wanted) === 1 ? 'a copy' : number_format(count($wanted)).' copies'),
+                    'state' => 'queued',
+                    'total' => count($wanted),
+                    'url' => route('full-texts', $review, false),
+                ]);
+            ($this->log)(
+                $review,
+                $by,
+                'locker.asked',
+                'Asked the full-text locker for '.number_format(count($wanted)).' texts',
+                $task,
+            );
             dispatch(new FetchFullTexts($task->id, array_values($wanted)));
 
             return $task;

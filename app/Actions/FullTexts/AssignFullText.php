@@ -29,12 +29,29 @@ final readonly class AssignFullText
                 throw new Refused('Somebody has assigned this file in the meantime.');
             }
             $file->update(['publication_id' => $publication->id, 'matched_by' => 'person']);
-            ($this->log)($file->review_id, $by, 'full-text.assigned', "Said that “{$file->name}” is a copy of “{$publication->title}”", $publication, ['file' => $file->id]);
-            $this->retrieval->execute($by, $publication->review, [$publication->id], RetrievalState::Obtained, '', now());
+            ($this->log)(
+                $file->review_id,
+                $by,
+                'full-text.assigned',
+                "Said that “{$file->name}” is a copy of “{$publication->title}”",
+                $publication,
+                ['file' => $file->id],
+            );
+            $this->retrieval->execute(
+                $by,
+                $publication->review,
+                [$publication->id],
+                RetrievalState::Obtained,
+                '',
+                now(),
+            );
         });
     }
 
-    /** The file waits to be assigned again, and the text is sought again unless another copy is here or it has been judged. */
+    /**
+     * The file waits to be assigned again, and the text is sought again unless another copy is here or it has been
+     * judged.
+     */
     public function takeOff(User $by, FullText $file): void
     {
         DB::transaction(function () use ($by, $file): void {
@@ -44,10 +61,32 @@ final readonly class AssignFullText
                 return;
             }
             $file->update(['publication_id' => null, 'matched_by' => '', 'offers' => []]);
-            ($this->log)($file->review_id, $by, 'full-text.taken-off', "Said that “{$file->name}” is not a copy of “{$publication->title}”", $publication, ['file' => $file->id]);
-            $judged = Item::query()->where('review_id', $file->review_id)->where('publication_id', $publication->id)->where('stage_id', Retrievals::stage($publication->review)->id ?? '')->whereNotNull('opened_at')->exists();
-            if (! $judged && (Retrievals::copies($publication->review, [$publication->id])[$publication->id] ?? []) === []) {
-                $this->retrieval->execute($by, $publication->review, [$publication->id], RetrievalState::Sought, '', now());
+            ($this->log)(
+                $file->review_id,
+                $by,
+                'full-text.taken-off',
+                "Said that “{$file->name}” is not a copy of “{$publication->title}”",
+                $publication,
+                ['file' => $file->id],
+            );
+            $judged = Item::query()
+                ->where('review_id', $file->review_id)
+                ->where('publication_id', $publication->id)
+                ->where('stage_id', Retrievals::stage($publication->review)->id ?? '')
+                ->whereNotNull('opened_at')
+                ->exists();
+            if (
+                ! $judged &&
+                (Retrievals::copies($publication->review, [$publication->id])[$publication->id] ?? []) === []
+            ) {
+                $this->retrieval->execute(
+                    $by,
+                    $publication->review,
+                    [$publication->id],
+                    RetrievalState::Sought,
+                    '',
+                    now(),
+                );
             }
         });
     }
@@ -67,6 +106,10 @@ final readonly class AssignFullText
 
     private function locked(FullText $file): FullText
     {
-        return FullText::query()->with('publication.review')->lockForUpdate()->whereNull('taken_out_at')->find($file->id) ?? throw new Refused('This file was removed.');
+        return FullText::query()
+            ->with('publication.review')
+            ->lockForUpdate()
+            ->whereNull('taken_out_at')
+            ->find($file->id) ?? throw new Refused('This file was removed.');
     }
 }

@@ -28,19 +28,42 @@ final readonly class LinkReports
     {
         return DB::transaction(function () use ($by, $review, $publicationIds, $name): Study {
             DB::select('SELECT pg_advisory_xact_lock(hashtext(?))', ["studies of {$review->id}"]);
-            $reports = Publication::query()->where('review_id', $review->id)->whereIn('id', $publicationIds)->whereNull('merged_into')->orderBy('year')->orderBy('id')->get();
+            $reports = Publication::query()
+                ->where('review_id', $review->id)
+                ->whereIn('id', $publicationIds)
+                ->whereNull('merged_into')
+                ->orderBy('year')
+                ->orderBy('id')
+                ->get();
             if ($reports->count() < 2) {
                 throw new Refused('Choose two reports or more of one study.');
             }
             $first = $reports->firstOrFail();
             $joined = array_values($reports->pluck('study_id')->filter()->unique()->all());
-            $study = $joined === [] ? null : Study::query()->where('review_id', $review->id)->whereKey($joined[0])->first();
+            $study =
+                $joined === [] ? null : Study::query()->where('review_id', $review->id)->whereKey($joined[0])->first();
             $name = mb_substr($name !== '' ? $name : $first->called(), 0, 200);
             $study ??= Study::query()->create(['review_id' => $review->id, 'name' => $name, 'created_by' => $by->id]);
-            Publication::query()->where('review_id', $review->id)->where(fn ($any) => $any->whereIn('id', $reports->pluck('id'))->orWhereIn('study_id', $joined))->update(['study_id' => $study->id]);
+            Publication::query()
+                ->where('review_id', $review->id)
+                ->where(fn ($any) => $any->whereIn('id', $reports->pluck('id'))->orWhereIn('study_id', $joined))
+                ->update(['study_id' => $study->id]);
             Study::query()->where('review_id', $review->id)->whereIn('id', $joined)->whereKeyNot($study->id)->delete();
-            $this->log->each($review->id, $by, 'report.linked', "Linked as a report of the study “{$study->name}”", $reports->pluck('id'));
-            ($this->log)($review, $by, 'study.linked', 'Linked '.number_format($reports->count())." reports of the study “{$study->name}”", $study, ['reports' => $reports->pluck('id')->all()]);
+            $this->log->each(
+                $review->id,
+                $by,
+                'report.linked',
+                "Linked as a report of the study “{$study->name}”",
+                $reports->pluck('id'),
+            );
+            ($this->log)(
+                $review,
+                $by,
+                'study.linked',
+                'Linked '.number_format($reports->count())." reports of the study “{$study->name}”",
+                $study,
+                ['reports' => $reports->pluck('id')->all()],
+            );
 
             return $study;
         });
@@ -70,7 +93,13 @@ final readonly class LinkReports
                 $study->publications()->update(['study_id' => null]);
                 $study->delete();
             }
-            ($this->log)($report->review_id, $by, 'report.unlinked', "Unlinked from the study “{$study->name}”: “{$report->title}”", $report);
+            ($this->log)(
+                $report->review_id,
+                $by,
+                'report.unlinked',
+                "Unlinked from the study “{$study->name}”: “{$report->title}”",
+                $report,
+            );
         });
     }
 }

@@ -17,7 +17,10 @@ use WaryHeron\Core\FullText\CopyMatcher;
 use WaryHeron\Core\FullText\CopyOffer;
 use WaryHeron\Core\FullText\RetrievalState;
 
-/** Reads a PDF's text and, where nobody said so, finds out what it is a copy of. Never in a request: PDFs come from anywhere. */
+/**
+ * Reads a PDF's text and, where nobody said so, finds out what it is a copy of. Never in a request: PDFs come from
+ * anywhere.
+ */
 final readonly class ReadPdf
 {
     public function __construct(private SetRetrieval $retrieval, private WriteLog $log)
@@ -42,12 +45,27 @@ final readonly class ReadPdf
                 return; // somebody has said meanwhile what it is
             }
             $file->update([
-                'publication_id' => $match->publication, 'matched_by' => $match->by,
+                'publication_id' => $match->publication,
+                'matched_by' => $match->by,
                 'offers' => array_map(fn (CopyOffer $one): array => get_object_vars($one), $match->offers),
             ]);
             if ($match->publication !== null) {
-                ($this->log)($file->review_id, null, 'full-text.matched', "Found by its {$match->by} what “{$file->name}” is a copy of", $file, ['publication' => $match->publication]);
-                $this->retrieval->execute($file->user, $file->review, [$match->publication], RetrievalState::Obtained, '', now());
+                ($this->log)(
+                    $file->review_id,
+                    null,
+                    'full-text.matched',
+                    "Found by its {$match->by} what “{$file->name}” is a copy of",
+                    $file,
+                    ['publication' => $match->publication],
+                );
+                $this->retrieval->execute(
+                    $file->user,
+                    $file->review,
+                    [$match->publication],
+                    RetrievalState::Obtained,
+                    '',
+                    now(),
+                );
             }
         });
     }
@@ -60,13 +78,23 @@ final readonly class ReadPdf
         }
         // a publication of the review whose text is not sought is offered, not taken
         $offered = array_map(fn (CopyOffer $one): string => $one->publication, $match->offers);
-        $others = Publication::query()->where('review_id', $review->id)->whereIn('doi', $dois)->whereNull('merged_into')->whereNotIn('id', $offered)->limit(2)->pluck('id')->all();
+        $others = Publication::query()
+            ->where('review_id', $review->id)
+            ->whereIn('doi', $dois)
+            ->whereNull('merged_into')
+            ->whereNotIn('id', $offered)
+            ->limit(2)
+            ->pluck('id')
+            ->all();
         if ($others === []) {
             return $match;
         }
         $because = 'Its DOI stands on the first page, but its text is not sought.';
         $sure = array_filter($match->offers, fn (CopyOffer $one): bool => $one->confidence !== 'check');
 
-        return new CopyMatch(null, '', [...array_values(array_map(fn (string $id): CopyOffer => new CopyOffer($id, 'check', $because), $others)), ...array_values($sure)]);
+        return new CopyMatch(null, '', [
+            ...array_values(array_map(fn (string $id): CopyOffer => new CopyOffer($id, 'check', $because), $others)),
+            ...array_values($sure),
+        ]);
     }
 }

@@ -21,7 +21,13 @@ final readonly class ChangeCriteria
     {
         return DB::transaction(function () use ($by, $review, $question, $reason): Criterion {
             Review::query()->whereKey($review->id)->lockForUpdate()->first();
-            $criterion = $review->criteria()->create(['position' => 1 + (int) $review->criteria()->max('position'), 'question' => $question, 'reason' => $reason]);
+            $criterion = $review
+                ->criteria()
+                ->create([
+                    'position' => 1 + (int) $review->criteria()->max('position'),
+                    'question' => $question,
+                    'reason' => $reason,
+                ]);
             ($this->log)($review, $by, 'criterion.added', "Added the criterion “{$question}”", $criterion);
 
             return $criterion;
@@ -37,10 +43,24 @@ final readonly class ChangeCriteria
                 return;
             }
             DB::table('criterion_wordings')->insert([
-                'review_id' => $review->id, 'id' => strtolower((string) Str::ulid()), 'criterion_id' => $criterion->id, 'version' => $criterion->version, ...$before, 'until' => now(), 'user_id' => $by->id,
+                'review_id' => $review->id,
+                'id' => strtolower((string) Str::ulid()),
+                'criterion_id' => $criterion->id,
+                'version' => $criterion->version,
+                ...$before,
+                'until' => now(),
+                'user_id' => $by->id,
             ]);
-            $criterion->update(['question' => $question, 'reason' => $reason, 'version' => $criterion->version + 1, 'reworded_at' => now()]);
-            ($this->log)($review, $by, 'criterion.reworded', "Reworded the criterion “{$question}”", $criterion, ['before' => $before, 'version' => $criterion->version]);
+            $criterion->update([
+                'question' => $question,
+                'reason' => $reason,
+                'version' => $criterion->version + 1,
+                'reworded_at' => now(),
+            ]);
+            ($this->log)($review, $by, 'criterion.reworded', "Reworded the criterion “{$question}”", $criterion, [
+                'before' => $before,
+                'version' => $criterion->version,
+            ]);
         });
     }
 
@@ -49,7 +69,13 @@ final readonly class ChangeCriteria
     {
         DB::transaction(function () use ($by, $review, $criterion): void {
             $criterion->update(['older_left_at' => now()]);
-            ($this->log)($review, $by, 'criterion.older-left', "Left standing what was decided by the older wording of “{$criterion->question}”", $criterion);
+            ($this->log)(
+                $review,
+                $by,
+                'criterion.older-left',
+                "Left standing what was decided by the older wording of “{$criterion->question}”",
+                $criterion,
+            );
         });
     }
 
@@ -65,8 +91,17 @@ final readonly class ChangeCriteria
             }
             array_splice($ids, $at, 1);
             array_splice($ids, $to, 0, [$criterion->id]);
-            DB::update('UPDATE criteria SET position = o.position FROM unnest(?::text[]) WITH ORDINALITY AS o (id, position) WHERE criteria.id = o.id AND review_id = ?', ['{'.implode(',', $ids).'}', $review->id]);
-            ($this->log)($review, $by, 'criterion.moved', "Moved the criterion “{$criterion->question}” to place ".($to + 1), $criterion);
+            DB::update(
+                'UPDATE criteria SET position = o.position FROM unnest(?::text[]) WITH ORDINALITY AS o (id, position) WHERE criteria.id = o.id AND review_id = ?',
+                ['{'.implode(',', $ids).'}', $review->id],
+            );
+            ($this->log)(
+                $review,
+                $by,
+                'criterion.moved',
+                "Moved the criterion “{$criterion->question}” to place ".($to + 1),
+                $criterion,
+            );
         });
     }
 
@@ -75,7 +110,13 @@ final readonly class ChangeCriteria
     {
         DB::transaction(function () use ($by, $review, $criterion): void {
             $criterion->update(['retired_at' => now()]);
-            ($this->log)($review, $by, 'criterion.retired', "Retired the criterion “{$criterion->question}”", $criterion);
+            ($this->log)(
+                $review,
+                $by,
+                'criterion.retired',
+                "Retired the criterion “{$criterion->question}”",
+                $criterion,
+            );
         });
     }
 }

@@ -20,12 +20,19 @@ final readonly class ChangeQuestion
     public function execute(User $by, Review $review, string $title, string $question, array $concepts): void
     {
         DB::transaction(function () use ($by, $review, $title, $question, $concepts): void {
-            $before = ['title' => $review->title, 'question' => $review->question, 'concepts' => $review->concepts()->pluck('text', 'kind')->all()];
+            $before = [
+                'title' => $review->title,
+                'question' => $review->question,
+                'concepts' => $review->concepts()->pluck('text', 'kind')->all(),
+            ];
             $review->update(['title' => $title, 'question' => $question]);
             foreach ($concepts as $kind => $text) {
                 Concept::query()->updateOrCreate(['review_id' => $review->id, 'kind' => $kind], ['text' => $text]);
             }
-            ($this->log)($review, $by, 'question.changed', 'Changed the question or its concepts', $review, ['before' => $before, 'after' => compact('title', 'question', 'concepts')]);
+            ($this->log)($review, $by, 'question.changed', 'Changed the question or its concepts', $review, [
+                'before' => $before,
+                'after' => compact('title', 'question', 'concepts'),
+            ]);
         });
     }
 }

@@ -9,7 +9,10 @@ use App\Models\Review;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
 
-/** Words the lines of the flow diagram, and says what an earlier version of the review included. Its numbers are never typed. */
+/**
+ * Words the lines of the flow diagram, and says what an earlier version of the review included. Its numbers are never
+ * typed.
+ */
 final readonly class WordFlow
 {
     public function __construct(private WriteLog $log)
@@ -24,12 +27,25 @@ final readonly class WordFlow
     {
         DB::transaction(function () use ($by, $review, $captions, $previous): void {
             $review = Review::query()->lockForUpdate()->findOrFail($review->id);
-            $before = ['captions' => $review->flow_captions, 'previous' => [$review->previous_studies, $review->previous_reports]];
+            $before = [
+                'captions' => $review->flow_captions,
+                'previous' => [$review->previous_studies, $review->previous_reports],
+            ];
             $review->update([
-                'flow_captions' => array_filter([...$review->flow_captions, ...$captions], fn (string $caption): bool => $caption !== ''),
-                'previous_studies' => $previous['studies'] ?? null, 'previous_reports' => $previous['reports'] ?? null,
+                'flow_captions' => array_filter(
+                    [...$review->flow_captions, ...$captions],
+                    fn (string $caption): bool => $caption !== '',
+                ),
+                'previous_studies' => $previous['studies'] ?? null,
+                'previous_reports' => $previous['reports'] ?? null,
             ]);
-            ($this->log)($review, $by, 'flow.worded', 'Changed what the flow diagram says', $review, ['before' => $before, 'after' => ['captions' => $review->flow_captions, 'previous' => [$review->previous_studies, $review->previous_reports]]]);
+            ($this->log)($review, $by, 'flow.worded', 'Changed what the flow diagram says', $review, [
+                'before' => $before,
+                'after' => [
+                    'captions' => $review->flow_captions,
+                    'previous' => [$review->previous_studies, $review->previous_reports],
+                ],
+            ]);
         });
     }
 }

@@ -13,7 +13,10 @@ use App\Models\User;
 use App\Tasks\TaskRun;
 use Illuminate\Support\Facades\DB;
 
-/** Ends background work at once. A worker that has it in hand notices after the step it is at; what that step kept is kept. */
+/**
+ * Ends background work at once. A worker that has it in hand notices after the step it is at; what that step kept is
+ * kept.
+ */
 final readonly class CancelTask
 {
     public function __construct(private WriteLog $log)
@@ -23,7 +26,11 @@ final readonly class CancelTask
     public function execute(User $by, Task $task): void
     {
         DB::transaction(function () use ($by, $task): void {
-            $asked = Task::query()->whereKey($task->id)->whereIn('state', TaskRun::UNDER_WAY)->whereNull('cancel_requested_at')->update(['cancel_requested_at' => now()]);
+            $asked = Task::query()
+                ->whereKey($task->id)
+                ->whereIn('state', TaskRun::UNDER_WAY)
+                ->whereNull('cancel_requested_at')
+                ->update(['cancel_requested_at' => now()]);
             if ($asked === 0) {
                 return;
             }
@@ -35,7 +42,10 @@ final readonly class CancelTask
 
                 return;
             }
-            Matching::query()->where('task_id', $task->id)->whereIn('state', TaskRun::UNDER_WAY)->update(['state' => 'failed', 'failure' => 'Cancelled. Nothing was changed.']);
+            Matching::query()
+                ->where('task_id', $task->id)
+                ->whereIn('state', TaskRun::UNDER_WAY)
+                ->update(['state' => 'failed', 'failure' => 'Cancelled. Nothing was changed.']);
             TaskRun::end($task->id, 'cancelled', 'Cancelled. What was done before stays.');
         });
     }

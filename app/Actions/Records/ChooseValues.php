@@ -9,10 +9,25 @@ use App\Models\Publication;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
 
-/** Shows other values of a publication than its records give by the rules. The records stay; who chose what and when is kept. */
+/**
+ * Shows other values of a publication than its records give by the rules. The records stay; who chose what and when is
+ * kept.
+ */
 final readonly class ChooseValues
 {
-    public const FIELDS = ['title', 'authors', 'year', 'journal', 'volume', 'issue', 'pages', 'doi', 'abstract', 'language', 'type'];
+    public const FIELDS = [
+        'title',
+        'authors',
+        'year',
+        'journal',
+        'volume',
+        'issue',
+        'pages',
+        'doi',
+        'abstract',
+        'language',
+        'type',
+    ];
 
     public function __construct(private PublicationFromRecords $values, private WriteLog $log)
     {
@@ -28,12 +43,24 @@ final readonly class ChooseValues
                 if ($value === null) {
                     unset($chosen[$field]);
                 } else {
-                    $chosen[$field] = ['field' => $field, 'value' => $value, 'by' => $by->name, 'at' => now()->toIso8601String()];
+                    $chosen[$field] = [
+                        'field' => $field,
+                        'value' => $value,
+                        'by' => $by->name,
+                        'at' => now()->toIso8601String(),
+                    ];
                 }
             }
             $publication->update(['chosen' => $chosen]);
             $this->values->refresh($publication);
-            ($this->log)($publication->review_id, $by, 'publication.mended', "Mended “{$publication->title}”", $publication, $values);
+            ($this->log)(
+                $publication->review_id,
+                $by,
+                'publication.mended',
+                "Mended “{$publication->title}”",
+                $publication,
+                $values,
+            );
         });
     }
 }

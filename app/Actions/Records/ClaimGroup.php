@@ -15,10 +15,14 @@ final class ClaimGroup
     /** @param  list<string>  $publications */
     public function execute(User $by, string $reviewId, array $publications): void
     {
-        DB::insert(<<<'SQL'
+        DB::insert(
+            <<<'SQL'
             INSERT INTO claims (review_id, record_id, user_id, until)
             SELECT review_id, min(id), ?, ? FROM records WHERE review_id = ? AND publication_id = ANY (?::bpchar[]) GROUP BY review_id, publication_id
             ON CONFLICT (review_id, record_id) DO UPDATE SET user_id = EXCLUDED.user_id, until = EXCLUDED.until WHERE claims.until < now() OR claims.user_id = EXCLUDED.user_id
-            SQL, [$by->id, now()->addMinutes(self::MINUTES), $reviewId, '{'.implode(',', $publications).'}']);
+            SQL
+            ,
+            [$by->id, now()->addMinutes(self::MINUTES), $reviewId, '{'.implode(',', $publications).'}'],
+        );
     }
 }

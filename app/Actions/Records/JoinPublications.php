@@ -18,7 +18,8 @@ use Illuminate\Support\Facades\DB;
 use WaryHeron\Core\Screening\ItemState;
 
 /**
- * Makes one publication of several, and takes that back. What people did on one that goes stays under it and counts for the one that is
+ * Makes one publication of several, and takes that back. What people did on one that goes stays under it and counts for
+ * the one that is
  * kept; where their decisions differ, a disagreement comes of it.
  */
 final readonly class JoinPublications
@@ -32,16 +33,37 @@ final readonly class JoinPublications
      * @param  string  $stroke  what is undone together
      * @return ?string the publication that is kept; null where there was nothing to join
      */
-    public function execute(?User $by, string $reviewId, array $publicationIds, string $stroke, ?string $matchingId = null): ?string
-    {
+    public function execute(
+        ?User $by,
+        string $reviewId,
+        array $publicationIds,
+        string $stroke,
+        ?string $matchingId = null,
+    ): ?string {
         return DB::transaction(function () use ($by, $reviewId, $publicationIds, $stroke, $matchingId): ?string {
             DB::select('SELECT pg_advisory_xact_lock(hashtext(?))', ["records of {$reviewId}"]);
-            $publications = Publication::query()->where('review_id', $reviewId)->whereIn('id', $publicationIds)->whereNull('merged_into')->whereNull('removed_at')->orderBy('id')->lockForUpdate()->get();
+            $publications = Publication::query()
+                ->where('review_id', $reviewId)
+                ->whereIn('id', $publicationIds)
+                ->whereNull('merged_into')
+                ->whereNull('removed_at')
+                ->orderBy('id')
+                ->lockForUpdate()
+                ->get();
             if ($publications->count() < 2) {
                 return null;
             }
             $work = $this->work($reviewId, array_values($publications->pluck('id')->all()));
-            $kept = $publications->sortByDesc(fn (Publication $p): array => [$work[$p->id] ?? 0, $p->records_count, $p->id === $publications->first()?->id ? 1 : 0])->first() ?? throw new \LogicException('Two or more publications have a best.');
+            $kept =
+                $publications
+                    ->sortByDesc(
+                        fn (Publication $p): array => [
+                            $work[$p->id] ?? 0,
+                            $p->records_count,
+                            $p->id === $publications->first()?->id ? 1 : 0,
+                        ],
+                    )
+                    ->first() ?? throw new \LogicException('Two or more publications have a best.');
             foreach ($publications as $gone) {
                 if ($gone->id !== $kept->id) {
                     $this->take($by, $gone, $kept, ($work[$gone->id] ?? 0) > 0, $stroke, $matchingId);
@@ -63,8 +85,19 @@ final readonly class JoinPublications
             if ($join->undone_at !== null) {
                 return;
             }
-            $kept = Publication::query()->where('review_id', $join->review_id)->whereNull('merged_into')->find($join->kept) ?? throw new Refused('The publication these records went into has itself gone into another. Undo that first.');
-            $records = Record::query()->where('review_id', $join->review_id)->whereIn('id', $join->records)->where('publication_id', $kept->id)->get();
+            $kept =
+                Publication::query()
+                    ->where('review_id', $join->review_id)
+                    ->whereNull('merged_into')
+                    ->find($join->kept) ??
+                throw new Refused(
+                    'The publication these records went into has itself gone into another. Undo that first.',
+                );
+            $records = Record::query()
+                ->where('review_id', $join->review_id)
+                ->whereIn('id', $join->records)
+                ->where('publication_id', $kept->id)
+                ->get();
             if ($records->isEmpty() || $records->count() === $kept->records()->count()) {
                 throw new Refused('These records have been moved since; there is nothing left to undo.');
             }
@@ -79,18 +112,31 @@ final readonly class JoinPublications
                 $back = new Publication([...$values, 'review_id' => $join->review_id, 'chosen' => $join->chosen]);
                 $back->id = $join->gone;
                 $back->save();
-                Item::query()->create(['review_id' => $join->review_id, 'publication_id' => $back->id, 'stage_id' => $back->review->firstStage()->id]);
+                Item::query()->create([
+                    'review_id' => $join->review_id,
+                    'publication_id' => $back->id,
+                    'stage_id' => $back->review->firstStage()->id,
+                ]);
             }
             $this->giveStudyBack($join, $back, $kept);
-            Record::query()->whereIn('id', $records->pluck('id'))->update(['publication_id' => $back->id]);
-            Item::query()->where('review_id', $join->review_id)->where('publication_id', $back->id)->where('state', ItemState::Folded->value)->update(['folded_at' => null, 'state' => ItemState::Waiting->value, 'opened_at' => null]);
+            Record::query()
+                ->whereIn('id', $records->pluck('id'))
+                ->update(['publication_id' => $back->id]);
+            Item::query()
+                ->where('review_id', $join->review_id)
+                ->where('publication_id', $back->id)
+                ->where('state', ItemState::Folded->value)
+                ->update(['folded_at' => null, 'state' => ItemState::Waiting->value, 'opened_at' => null]);
             $join->update(['undone_at' => now(), 'undone_by' => $by->id]);
             $this->values->refresh($back);
             $this->values->refresh($kept);
             $this->count($back->id);
             $this->count($kept->id);
             TitlesFirst::arrive($back->review, [$back->id, $kept->id]);
-            ($this->log)($join->review_id, $by, 'publication.split', "Taken apart again: “{$back->title}”", $back, ['from' => $kept->id, 'records' => $join->records]);
+            ($this->log)($join->review_id, $by, 'publication.split', "Taken apart again: “{$back->title}”", $back, [
+                'from' => $kept->id,
+                'records' => $join->records,
+            ]);
         });
     }
 
@@ -104,28 +150,66 @@ final readonly class JoinPublications
         }
     }
 
-    private function take(?User $by, Publication $gone, Publication $kept, bool $hasWork, string $stroke, ?string $matchingId): void
-    {
-        $records = Record::query()->where('review_id', $gone->review_id)->where('publication_id', $gone->id)->orderBy('id')->pluck('id')->all();
+    private function take(
+        ?User $by,
+        Publication $gone,
+        Publication $kept,
+        bool $hasWork,
+        string $stroke,
+        ?string $matchingId,
+    ): void {
+        $records = Record::query()
+            ->where('review_id', $gone->review_id)
+            ->where('publication_id', $gone->id)
+            ->orderBy('id')
+            ->pluck('id')
+            ->all();
         $takesStudy = $gone->study_id !== null && $kept->study_id === null;
         Join::query()->create([
-            'review_id' => $gone->review_id, 'matching_id' => $matchingId, 'user_id' => $by?->id, 'stroke' => $stroke, 'kept' => $kept->id, 'gone' => $gone->id, 'records' => $records, 'folded' => $hasWork, 'chosen' => $gone->chosen,
-            'study_id' => $gone->study_id, 'study_taken' => $takesStudy,
+            'review_id' => $gone->review_id,
+            'matching_id' => $matchingId,
+            'user_id' => $by?->id,
+            'stroke' => $stroke,
+            'kept' => $kept->id,
+            'gone' => $gone->id,
+            'records' => $records,
+            'folded' => $hasWork,
+            'chosen' => $gone->chosen,
+            'study_id' => $gone->study_id,
+            'study_taken' => $takesStudy,
         ]);
         if ($takesStudy) {
             $kept->update(['study_id' => $gone->study_id]);
         }
-        Record::query()->whereIn('id', $records)->update(['publication_id' => $kept->id]);
+        Record::query()
+            ->whereIn('id', $records)
+            ->update(['publication_id' => $kept->id]);
         if ($hasWork) {
-            Item::query()->where('review_id', $gone->review_id)->where('publication_id', $gone->id)->update(['state' => ItemState::Folded->value, 'folded_at' => now()]);
-            Publication::query()->where('review_id', $gone->review_id)->where('merged_into', $gone->id)->update(['merged_into' => $kept->id]);
+            Item::query()
+                ->where('review_id', $gone->review_id)
+                ->where('publication_id', $gone->id)
+                ->update(['state' => ItemState::Folded->value, 'folded_at' => now()]);
+            Publication::query()
+                ->where('review_id', $gone->review_id)
+                ->where('merged_into', $gone->id)
+                ->update(['merged_into' => $kept->id]);
             $gone->update(['merged_into' => $kept->id]);
         } else {
-            DB::table('publication_tags')->where('review_id', $gone->review_id)->where('publication_id', $gone->id)->delete();
+            DB::table('publication_tags')
+                ->where('review_id', $gone->review_id)
+                ->where('publication_id', $gone->id)
+                ->delete();
             Item::query()->where('review_id', $gone->review_id)->where('publication_id', $gone->id)->delete();
             $gone->delete();
         }
-        ($this->log)($gone->review_id, $by, 'publication.joined', "Found to be one publication: “{$kept->title}”", $kept, ['gone' => $gone->id, 'records' => $records, 'decided' => $hasWork]);
+        ($this->log)(
+            $gone->review_id,
+            $by,
+            'publication.joined',
+            "Found to be one publication: “{$kept->title}”",
+            $kept,
+            ['gone' => $gone->id, 'records' => $records, 'decided' => $hasWork],
+        );
     }
 
     /**
@@ -134,7 +218,8 @@ final readonly class JoinPublications
      */
     private function work(string $reviewId, array $ids): array
     {
-        $rows = DB::select(<<<'SQL'
+        $rows = DB::select(
+            <<<'SQL'
             SELECT publication_id, sum(n)::int AS n FROM (
                 SELECT items.publication_id, count(*) AS n FROM items JOIN decisions ON decisions.review_id = items.review_id AND decisions.item_id = items.id WHERE items.review_id = ? AND items.publication_id = ANY (?::bpchar[]) GROUP BY 1
                 UNION ALL SELECT items.publication_id, count(*) FROM items JOIN talk_messages ON talk_messages.review_id = items.review_id AND talk_messages.item_id = items.id WHERE items.review_id = ? AND items.publication_id = ANY (?::bpchar[]) GROUP BY 1
@@ -142,7 +227,10 @@ final readonly class JoinPublications
                 UNION ALL SELECT publication_id, count(*) FROM publication_tags WHERE review_id = ? AND publication_id = ANY (?::bpchar[]) GROUP BY 1
                 UNION ALL SELECT publication_id, count(*) FROM retrievals WHERE review_id = ? AND publication_id = ANY (?::bpchar[]) GROUP BY 1
             ) AS work GROUP BY 1
-            SQL, array_merge(...array_fill(0, 5, [$reviewId, '{'.implode(',', $ids).'}'])));
+            SQL
+            ,
+            array_merge(...array_fill(0, 5, [$reviewId, '{'.implode(',', $ids).'}'])),
+        );
 
         return array_column($rows, 'n', 'publication_id');
     }
@@ -150,15 +238,25 @@ final readonly class JoinPublications
     /** Computes the item's state anew from everybody's decisions. */
     private function count(string $publicationId): void
     {
-        foreach (Item::query()->where('publication_id', $publicationId)->where('state', '<>', ItemState::Folded->value)->orderBy('position')->get() as $item) {
+        foreach (
+            Item::query()
+                ->where('publication_id', $publicationId)
+                ->where('state', '<>', ItemState::Folded->value)
+                ->orderBy('position')
+                ->get() as $item
+        ) {
             $ballot = ItemBallot::ifThere($item);
             if ($ballot === null) {
                 continue;
             }
             $ballot->keep($ballot->ballot);
             // decisions on what was folded in are read when this item is
-            Item::query()->where('review_id', $item->review_id)->where('stage_id', $item->stage_id)->where('state', ItemState::Folded->value)
-                ->whereIn('publication_id', Publication::query()->where('merged_into', $publicationId)->select('id'))->update(['opened_at' => $ballot->item->opened_at]);
+            Item::query()
+                ->where('review_id', $item->review_id)
+                ->where('stage_id', $item->stage_id)
+                ->where('state', ItemState::Folded->value)
+                ->whereIn('publication_id', Publication::query()->where('merged_into', $publicationId)->select('id'))
+                ->update(['opened_at' => $ballot->item->opened_at]);
         }
     }
 }

@@ -16,7 +16,8 @@ use WaryHeron\Core\Matching\Verdict;
 use WaryHeron\Core\Matching\Weights;
 
 /**
- * The publications that the records of a batch belong to beyond doubt: they share a DOI or title, year and first author, the place of
+ * The publications that the records of a batch belong to beyond doubt: they share a DOI or title, year and first
+ * author, the place of
  * publication confirms it, and no record of the publication speaks against it. Everything else is left to matching.
  */
 final class KnownPublications
@@ -33,27 +34,46 @@ final class KnownPublications
 
     private function __construct()
     {
-        $this->comparator = new Comparator;
-        $this->judge = new Judge(Weights::starting(), new MatchSettings);
+        $this->comparator = new Comparator();
+        $this->judge = new Judge(Weights::starting(), new MatchSettings());
     }
 
     /** @param  array<ExactKeys>  $keys */
     public static function forKeys(string $reviewId, array $keys, Fingerprints $fingerprints): self
     {
-        $known = new self;
+        $known = new self();
         $dois = array_values(array_unique(array_filter(array_map(fn (ExactKeys $k): ?string => $k->doi, $keys))));
         $works = array_values(array_unique(array_filter(array_map(fn (ExactKeys $k): ?string => $k->work, $keys))));
-        // in two steps and with arrays: joined in one, a planner without statistics reads the whole table for every batch
-        $ids = array_column(DB::select(<<<'SQL'
-            SELECT publication_id FROM records WHERE review_id = ? AND separated_at IS NULL AND publication_id IS NOT NULL AND doi_key = ANY (?::text[])
-            UNION SELECT publication_id FROM records WHERE review_id = ? AND separated_at IS NULL AND publication_id IS NOT NULL AND work_key = ANY (?::text[])
-            SQL, [$reviewId, self::array($dois), $reviewId, self::array($works)]), 'publication_id');
-        $rows = $ids === [] ? [] : DB::select(<<<'SQL'
-            SELECT id, publication_id, doi_key, work_key, reference, separated_at FROM records
-            WHERE review_id = ? AND publication_id = ANY (?::bpchar[]) ORDER BY publication_id, id
-            SQL, [$reviewId, self::array($ids)]);
+        // in two steps and with arrays: joined in one, a planner without statistics reads the whole table for every
+        // batch
+        $ids = array_column(
+            DB::select(
+                <<<'SQL'
+                SELECT publication_id FROM records WHERE review_id = ? AND separated_at IS NULL AND publication_id IS NOT NULL AND doi_key = ANY (?::text[])
+                UNION SELECT publication_id FROM records WHERE review_id = ? AND separated_at IS NULL AND publication_id IS NOT NULL AND work_key = ANY (?::text[])
+                SQL
+                ,
+                [$reviewId, self::array($dois), $reviewId, self::array($works)],
+            ),
+            'publication_id',
+        );
+        $rows =
+            $ids === []
+                ? []
+                : DB::select(
+                    <<<'SQL'
+                    SELECT id, publication_id, doi_key, work_key, reference, separated_at FROM records
+                    WHERE review_id = ? AND publication_id = ANY (?::bpchar[]) ORDER BY publication_id, id
+                    SQL
+                    ,
+                    [$reviewId, self::array($ids)],
+                );
         foreach ($rows as $row) {
-            $known->note($row->separated_at === null ? [$row->doi_key, $row->work_key] : [], $fingerprints->of(Reference::fromArray(json_decode($row->reference, true)), $row->id), $row->publication_id);
+            $known->note(
+                $row->separated_at === null ? [$row->doi_key, $row->work_key] : [],
+                $fingerprints->of(Reference::fromArray(json_decode($row->reference, true)), $row->id),
+                $row->publication_id,
+            );
         }
 
         return $known;
@@ -80,7 +100,9 @@ final class KnownPublications
     /** @param  list<string>  $values */
     private static function array(array $values): string
     {
-        return '{'.implode(',', array_map(fn (string $value): string => '"'.addcslashes($value, '"\\').'"', $values)).'}';
+        return '{'.
+            implode(',', array_map(fn (string $value): string => '"'.addcslashes($value, '"\\').'"', $values)).
+            '}';
     }
 
     /** @param  list<Fingerprint>  $others */
@@ -93,7 +115,9 @@ final class KnownPublications
                 return false;
             }
             // any title may come again, as far as is known yet
-            $certain = $certain || $this->judge->verdict($comparison, $this->judge->score($comparison), true) === Verdict::Certain;
+            $certain =
+                $certain ||
+                $this->judge->verdict($comparison, $this->judge->score($comparison), true) === Verdict::Certain;
         }
 
         return $certain;

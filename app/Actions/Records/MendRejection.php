@@ -33,7 +33,14 @@ final readonly class MendRejection
         $reference = $this->read($rejection, $text);
         DB::transaction(function () use ($by, $rejection, $reference): void {
             $this->take($by, $rejection, $reference);
-            ($this->log)($rejection->review_id, $by, 'rejection.mended', "Mended a rejected record: “{$reference->suppliedTitle()}”", $rejection, ['delivery' => $rejection->delivery_id, 'line' => $rejection->line]);
+            ($this->log)(
+                $rejection->review_id,
+                $by,
+                'rejection.mended',
+                "Mended a rejected record: “{$reference->suppliedTitle()}”",
+                $rejection,
+                ['delivery' => $rejection->delivery_id, 'line' => $rejection->line],
+            );
         });
     }
 
@@ -52,7 +59,12 @@ final readonly class MendRejection
 
     public function logAll(User $by, Delivery $delivery, int $taken): void
     {
-        $words = 'Read the rejected records from '.$delivery->source_name.' again and took '.number_format($taken).' in';
+        $words =
+            'Read the rejected records from '.
+            $delivery->source_name.
+            ' again and took '.
+            number_format($taken).
+            ' in';
         ($this->log)($delivery->review_id, $by, 'rejection.read-again', $words, $delivery, ['taken' => $taken]);
     }
 
@@ -61,8 +73,13 @@ final readonly class MendRejection
     {
         DB::transaction(function () use ($by, $delivery): void {
             $task = Task::query()->create([
-                'review_id' => $delivery->review_id, 'user_id' => $by->id, 'kind' => 'rejected', 'title' => "Reading the rejected records from {$delivery->source_name} again", 'state' => 'queued',
-                'total' => $delivery->rejections()->whereNull('mended_at')->count(), 'url' => route('deliveries.show', [$delivery->review_id, $delivery], false),
+                'review_id' => $delivery->review_id,
+                'user_id' => $by->id,
+                'kind' => 'rejected',
+                'title' => "Reading the rejected records from {$delivery->source_name} again",
+                'state' => 'queued',
+                'total' => $delivery->rejections()->whereNull('mended_at')->count(),
+                'url' => route('deliveries.show', [$delivery->review_id, $delivery], false),
             ]);
             ReadRejectedAgain::dispatch($task->id, $delivery->id);
         });
@@ -100,8 +117,12 @@ final readonly class MendRejection
             }
         }
         $one = $read[0] ?? null;
-        if (count($read) !== 1 || ! $one instanceof Reference) {
-            throw new Refused('This is '.(count($read) === 0 ? 'no record' : number_format(count($read)).' records').'; it has to be one.');
+        if (count($read) !== 1 || ! ($one instanceof Reference)) {
+            throw new Refused(
+                'This is '.
+                    (count($read) === 0 ? 'no record' : number_format(count($read)).' records').
+                    '; it has to be one.',
+            );
         }
 
         return $one;

@@ -25,7 +25,9 @@ final class PublicationFromRecords
      */
     public function values(array $records, array $chosen = []): array
     {
-        return self::of(KeptReference::values($records)->with(array_column($chosen, 'value', 'field'))) + ['records_count' => count($records)];
+        return self::of(KeptReference::values($records)->with(array_column($chosen, 'value', 'field'))) + [
+            'records_count' => count($records),
+        ];
     }
 
     public function refresh(Publication $publication): void
@@ -64,7 +66,13 @@ final class PublicationFromRecords
             Field::Title->value => $reference->fullTitle(),
             Field::Abstract->value => $reference->abstract,
             Field::Keyword->value => implode(' ', $reference->keywords),
-            Field::Author->value => implode(' ', array_map(fn (Name $n): string => "{$n->family} {$n->given}", [...$reference->authors, ...$reference->editors])),
+            Field::Author->value => implode(
+                ' ',
+                array_map(fn (Name $n): string => "{$n->family} {$n->given}", [
+                    ...$reference->authors,
+                    ...$reference->editors,
+                ]),
+            ),
         ]);
     }
 }

@@ -23,7 +23,8 @@ final readonly class RuleOnGroup
     }
 
     /**
-     * @param  list<list<string>>  $parts  publications: each part is one publication, different parts are different ones
+     * @param  list<list<string>>  $parts  publications: each part is one publication, different parts are different
+     *     ones
      * @return string the stroke, by which it is undone
      *
      * @throws Refused If one of them is no longer there.
@@ -32,18 +33,36 @@ final readonly class RuleOnGroup
     {
         return DB::transaction(function () use ($by, $review, $parts): string {
             $records = $this->records($review, array_merge(...$parts));
-            $of = fn (array $publications): array => array_merge(...array_map(fn (string $id): array => $records[$id], $publications));
+            $of = fn (array $publications): array => array_merge(
+                ...array_map(fn (string $id): array => $records[$id], $publications),
+            );
             $stroke = strtolower((string) Str::ulid());
             $this->rulings->execute($by, $review->id, array_map($of, $parts), 'different', $stroke);
             foreach ($parts as $part) {
                 foreach (array_slice($part, 1) as $publication) {
-                    $this->rulings->keep($by, $review->id, $records[$part[0]][0], $records[$publication][0], 'same', $stroke);
+                    $this->rulings->keep(
+                        $by,
+                        $review->id,
+                        $records[$part[0]][0],
+                        $records[$publication][0],
+                        'same',
+                        $stroke,
+                    );
                 }
                 if (count($part) > 1) {
                     $this->join->execute($by, $review->id, $part, $stroke);
                 }
             }
-            ($this->log)($review, $by, 'pairing.ruled', count($parts) === 1 ? 'Ruled '.count($parts[0]).' publications to be one' : 'Ruled publications to be different', null, ['stroke' => $stroke, 'parts' => $parts]);
+            ($this->log)(
+                $review,
+                $by,
+                'pairing.ruled',
+                count($parts) === 1
+                    ? 'Ruled '.count($parts[0]).' publications to be one'
+                    : 'Ruled publications to be different',
+                null,
+                ['stroke' => $stroke, 'parts' => $parts],
+            );
 
             return $stroke;
         });
@@ -55,7 +74,12 @@ final readonly class RuleOnGroup
         return DB::transaction(function () use ($by, $review, $publications): string {
             $records = $this->records($review, $publications);
 
-            return $this->rulings->execute($by, $review->id, array_map(fn (string $id): array => $records[$id], $publications), 'later');
+            return $this->rulings->execute(
+                $by,
+                $review->id,
+                array_map(fn (string $id): array => $records[$id], $publications),
+                'later',
+            );
         });
     }
 
@@ -63,11 +87,22 @@ final readonly class RuleOnGroup
     public function undo(User $by, Review $review, string $stroke): void
     {
         DB::transaction(function () use ($by, $review, $stroke): void {
-            $rulings = Ruling::query()->where('review_id', $review->id)->where('stroke', $stroke)->where('user_id', $by->id)->whereNull('superseded_at');
+            $rulings = Ruling::query()
+                ->where('review_id', $review->id)
+                ->where('stroke', $stroke)
+                ->where('user_id', $by->id)
+                ->whereNull('superseded_at');
             if (! (clone $rulings)->exists()) {
                 throw new Refused('There is nothing of yours left to undo there.');
             }
-            foreach (Join::query()->where('review_id', $review->id)->where('stroke', $stroke)->whereNull('undone_at')->orderByDesc('id')->get() as $join) {
+            foreach (
+                Join::query()
+                    ->where('review_id', $review->id)
+                    ->where('stroke', $stroke)
+                    ->whereNull('undone_at')
+                    ->orderByDesc('id')
+                    ->get() as $join
+            ) {
                 $this->join->undo($by, $join);
             }
             $rulings->update(['superseded_at' => now()]);
@@ -82,12 +117,28 @@ final readonly class RuleOnGroup
     private function records(Review $review, array $publications): array
     {
         DB::select('SELECT pg_advisory_xact_lock(hashtext(?))', ["records of {$review->id}"]);
-        $there = Publication::query()->where('review_id', $review->id)->whereIn('id', $publications)->whereNull('merged_into')->whereNull('removed_at')->count();
+        $there = Publication::query()
+            ->where('review_id', $review->id)
+            ->whereIn('id', $publications)
+            ->whereNull('merged_into')
+            ->whereNull('removed_at')
+            ->count();
         $records = [];
-        foreach (Record::query()->where('review_id', $review->id)->whereIn('publication_id', $publications)->orderBy('id')->get(['id', 'publication_id']) as $record) {
+        foreach (
+            Record::query()
+                ->where('review_id', $review->id)
+                ->whereIn('publication_id', $publications)
+                ->orderBy('id')
+                ->get(['id', 'publication_id']) as $record
+        ) {
             $records[(string) $record->publication_id][] = $record->id;
         }
-        if ($there !== count($publications) || count($records) !== count($publications) || count($publications) !== count(array_unique($publications)) || count($publications) < 2) {
+        if (
+            $there !== count($publications) ||
+            count($records) !== count($publications) ||
+            count($publications) !== count(array_unique($publications)) ||
+            count($publications) < 2
+        ) {
             throw new Refused('Somebody has ruled on this group meanwhile. What stands now is shown.');
         }
 

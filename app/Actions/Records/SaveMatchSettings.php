@@ -21,7 +21,14 @@ final readonly class SaveMatchSettings
     {
         $again = $settings->emphasis != $review->matchSettings()->emphasis;
         $review->update(['match_settings' => $settings->toArray()]);
-        ($this->log)($review, $by, 'matching.settings', "Set matching: joined alone from {$settings->certain} bits, asked from {$settings->ask}", $review, $settings->toArray());
+        ($this->log)(
+            $review,
+            $by,
+            'matching.settings',
+            "Set matching: joined alone from {$settings->certain} bits, asked from {$settings->ask}",
+            $review,
+            $settings->toArray(),
+        );
         if ($again && $review->matchings()->exists()) {
             $this->start->execute($by, $review);
         }

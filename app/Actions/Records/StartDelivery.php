@@ -33,11 +33,22 @@ final readonly class StartDelivery
      *
      * @param  ?array{columns?: array<int, string>, delimiter?: string, encoding?: string}  $reading
      *
-     * @throws Refused If this very file was delivered before; the context names that delivery. Or if it is more than the review may keep.
+     * @throws Refused If this very file was delivered before; the context names that delivery. Or if it is more than
+     *     the review may keep.
      * @throws UnusableFile If it is of no known format.
      */
-    public function ofFile(User $by, Review $review, string $path, string $fileName, string $source, CarbonInterface $searchedOn, string $notes, string $platform = '', ?array $reading = null, string $sourceKind = 'database'): Delivery
-    {
+    public function ofFile(
+        User $by,
+        Review $review,
+        string $path,
+        string $fileName,
+        string $source,
+        CarbonInterface $searchedOn,
+        string $notes,
+        string $platform = '',
+        ?array $reading = null,
+        string $sourceKind = 'database',
+    ): Delivery {
         $hash = hash_file('sha256', $path) ?: throw new \RuntimeException("Cannot read {$path}.");
         $this->refuseTwice($review, $hash);
         Store::refuseBeyond($review, (int) filesize($path), $fileName);
@@ -50,11 +61,40 @@ final readonly class StartDelivery
             fclose($stream);
         }
         try {
-            return DB::transaction(function () use ($by, $review, $path, $fileName, $source, $searchedOn, $notes, $hash, $platform, $format, $reading, $isTable, $sourceKind): Delivery {
-                return $this->start($by, $review, [
-                    'kind' => 'file', 'source_name' => $source, 'searched_on' => $searchedOn, 'notes' => $notes,
-                    'file_name' => $fileName, 'file_hash' => $hash, 'file_size' => (int) filesize($path), 'source_kind' => $sourceKind, 'platform' => $platform, 'format' => $format, 'reading' => $reading ?? [],
-                ], "Reading {$fileName}", $isTable && $reading === null ? 'looking' : 'queued');
+            return DB::transaction(function () use (
+                $by,
+                $review,
+                $path,
+                $fileName,
+                $source,
+                $searchedOn,
+                $notes,
+                $hash,
+                $platform,
+                $format,
+                $reading,
+                $isTable,
+                $sourceKind,
+            ): Delivery {
+                return $this->start(
+                    $by,
+                    $review,
+                    [
+                        'kind' => 'file',
+                        'source_name' => $source,
+                        'searched_on' => $searchedOn,
+                        'notes' => $notes,
+                        'file_name' => $fileName,
+                        'file_hash' => $hash,
+                        'file_size' => (int) filesize($path),
+                        'source_kind' => $sourceKind,
+                        'platform' => $platform,
+                        'format' => $format,
+                        'reading' => $reading ?? [],
+                    ],
+                    "Reading {$fileName}",
+                    $isTable && $reading === null ? 'looking' : 'queued',
+                );
             });
         } catch (UniqueConstraintViolationException) {
             $this->refuseTwice($review, $hash);
@@ -68,15 +108,40 @@ final readonly class StartDelivery
         return DB::transaction(function () use ($by, $run, $onlyNew): Delivery {
             // runs are only added to, so they are locked by name and not by row
             DB::select('SELECT pg_advisory_xact_lock(hashtext(?))', ["fetch of {$run->id}"]);
-            $earlier = $run->deliveries()->whereIn('state', [...Delivery::UNDER_WAY, 'done', 'stopped', 'failed'])->first();
+            $earlier = $run
+                ->deliveries()
+                ->whereIn('state', [...Delivery::UNDER_WAY, 'done', 'stopped', 'failed'])
+                ->first();
             if ($earlier !== null) {
-                throw new Refused($earlier->isUnderWay() ? 'These records are being fetched already.' : ($earlier->state === 'done' ? 'The records of this run have been fetched.' : 'This fetch was begun before; go on with it from where it stopped.'), ['delivery' => $earlier->id]);
+                throw new Refused(
+                    $earlier->isUnderWay()
+                        ? 'These records are being fetched already.'
+                        : ($earlier->state === 'done'
+                            ? 'The records of this run have been fetched.'
+                            : 'This fetch was begun before; go on with it from where it stopped.'),
+                    ['delivery' => $earlier->id],
+                );
             }
 
-            return $this->start($by, $run->review, [
-                'kind' => 'fetch', 'source_name' => $run->source_title, 'source_key' => $run->source, 'source_kind' => config("heron.sources.{$run->source}.kind", 'database'), 'searched_on' => $run->ran_at, 'run_id' => $run->id, 'only_new' => $onlyNew,
-                'query_sent' => $run->query_sent, 'expected' => $run->total,
-            ], 'Fetching '.($onlyNew ? 'what is new of ' : '').number_format($run->total)." records from {$run->source_title}");
+            return $this->start(
+                $by,
+                $run->review,
+                [
+                    'kind' => 'fetch',
+                    'source_name' => $run->source_title,
+                    'source_key' => $run->source,
+                    'source_kind' => config("heron.sources.{$run->source}.kind", 'database'),
+                    'searched_on' => $run->ran_at,
+                    'run_id' => $run->id,
+                    'only_new' => $onlyNew,
+                    'query_sent' => $run->query_sent,
+                    'expected' => $run->total,
+                ],
+                'Fetching '.
+                    ($onlyNew ? 'what is new of ' : '').
+                    number_format($run->total).
+                    " records from {$run->source_title}",
+            );
         });
     }
 
@@ -94,7 +159,14 @@ final readonly class StartDelivery
             }
             $delivery->update(['reading' => $reading]);
             RememberedReading::keep($delivery, $reading);
-            ($this->log)($delivery->review_id, $by, 'delivery.columns', "Said what the columns of {$delivery->file_name} hold", $delivery, $reading);
+            ($this->log)(
+                $delivery->review_id,
+                $by,
+                'delivery.columns',
+                "Said what the columns of {$delivery->file_name} hold",
+                $delivery,
+                $reading,
+            );
             $this->queue($delivery);
         });
     }
@@ -124,7 +196,13 @@ final readonly class StartDelivery
             if (! in_array($delivery->state, ['stopped', 'failed'], true)) {
                 throw new Refused('This delivery is not stopped.');
             }
-            ($this->log)($delivery->review_id, $by, 'delivery.resumed', "Went on with the delivery from {$delivery->source_name}", $delivery);
+            ($this->log)(
+                $delivery->review_id,
+                $by,
+                'delivery.resumed',
+                "Went on with the delivery from {$delivery->source_name}",
+                $delivery,
+            );
             $this->queue($delivery);
         });
     }
@@ -133,17 +211,44 @@ final readonly class StartDelivery
     private function queue(Delivery $delivery, string $state = 'queued'): void
     {
         $delivery->update(['state' => $state, 'failure' => '']);
-        Task::query()->whereKey($delivery->task_id)->update(['state' => 'queued', 'cancel_requested_at' => null, 'finished_at' => null, 'seen_at' => null, 'message' => '', 'in_hand' => null, 'deaths' => 0]);
+        Task::query()
+            ->whereKey($delivery->task_id)
+            ->update([
+                'state' => 'queued',
+                'cancel_requested_at' => null,
+                'finished_at' => null,
+                'seen_at' => null,
+                'message' => '',
+                'in_hand' => null,
+                'deaths' => 0,
+            ]);
         dispatch(TaskSlice::for($delivery));
     }
 
     /** @param  array<string, mixed>  $values */
     private function start(User $by, Review $review, array $values, string $title, string $state = 'queued'): Delivery
     {
-        $task = $review->tasks()->create(['user_id' => $by->id, 'kind' => 'delivery', 'title' => $title, 'state' => 'queued', 'total' => $values['expected'] ?? null]);
-        $delivery = $review->deliveries()->create([...$values, 'state' => $state, 'task_id' => $task->id, 'created_by' => $by->id]);
+        $task = $review
+            ->tasks()
+            ->create([
+                'user_id' => $by->id,
+                'kind' => 'delivery',
+                'title' => $title,
+                'state' => 'queued',
+                'total' => $values['expected'] ?? null,
+            ]);
+        $delivery = $review
+            ->deliveries()
+            ->create([...$values, 'state' => $state, 'task_id' => $task->id, 'created_by' => $by->id]);
         $task->update(['url' => route('deliveries.show', [$review, $delivery], false)]);
-        ($this->log)($review, $by, 'delivery.started', "Began a delivery from {$values['source_name']}", $delivery, array_filter($values, is_scalar(...)));
+        ($this->log)(
+            $review,
+            $by,
+            'delivery.started',
+            "Began a delivery from {$values['source_name']}",
+            $delivery,
+            array_filter($values, is_scalar(...)),
+        );
         dispatch(TaskSlice::for($delivery));
 
         return $delivery;
@@ -153,7 +258,12 @@ final readonly class StartDelivery
     {
         $earlier = $review->deliveries()->where('file_hash', $hash)->whereNull('withdrawn_at')->first();
         if ($earlier !== null) {
-            throw new Refused("This file was delivered on {$earlier->created_at->format('j M Y')} as “{$earlier->file_name}” from {$earlier->source_name}. Nothing was added.", ['delivery' => $earlier->id]);
+            throw new Refused(
+                "This file was delivered on {$earlier->created_at->format(
+                    'j M Y',
+                )} as “{$earlier->file_name}” from {$earlier->source_name}. Nothing was added.",
+                ['delivery' => $earlier->id],
+            );
         }
     }
 }

@@ -25,10 +25,24 @@ final readonly class StartJoining
     {
         return DB::transaction(function () use ($by, $review, $matching): Task {
             Review::query()->whereKey($review->id)->lockForUpdate()->first();
-            if ($review->tasks()->where('kind', 'joining')->whereIn('state', ['queued', 'running'])->exists()) {
+            if (
+                $review
+                    ->tasks()
+                    ->where('kind', 'joining')
+                    ->whereIn('state', ['queued', 'running'])
+                    ->exists()
+            ) {
                 throw new Refused('They are being joined already.');
             }
-            $task = $review->tasks()->create(['user_id' => $by->id, 'kind' => 'joining', 'title' => 'Joining what is certain', 'state' => 'queued', 'url' => route('matching.joined', $review, false)]);
+            $task = $review
+                ->tasks()
+                ->create([
+                    'user_id' => $by->id,
+                    'kind' => 'joining',
+                    'title' => 'Joining what is certain',
+                    'state' => 'queued',
+                    'url' => route('matching.joined', $review, false),
+                ]);
             ($this->log)($review, $by, 'matching.joined', 'Had the certain ones joined', $matching);
             dispatch(new JoinCertain($matching->id, $by->id, $task->id, strtolower((string) Str::ulid())));
 

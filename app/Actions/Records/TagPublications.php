@@ -28,10 +28,34 @@ final readonly class TagPublications
             $changed = 0;
             foreach ($ids->chunk(5000) as $part) {
                 $changed += $on
-                    ? DB::table('publication_tags')->insertOrIgnore($part->map(fn (string $id): array => ['review_id' => $review->id, 'publication_id' => $id, 'tag' => $tag, 'user_id' => $by->id, 'created_at' => now()])->values()->all())
-                    : DB::table('publication_tags')->where('review_id', $review->id)->where('tag', $tag)->whereIn('publication_id', $part)->delete();
+                    ? DB::table('publication_tags')->insertOrIgnore(
+                        $part
+                            ->map(
+                                fn (string $id): array => [
+                                    'review_id' => $review->id,
+                                    'publication_id' => $id,
+                                    'tag' => $tag,
+                                    'user_id' => $by->id,
+                                    'created_at' => now(),
+                                ],
+                            )
+                            ->values()
+                            ->all(),
+                    )
+                    : DB::table('publication_tags')
+                        ->where('review_id', $review->id)
+                        ->where('tag', $tag)
+                        ->whereIn('publication_id', $part)
+                        ->delete();
             }
-            ($this->log)($review, $by, $on ? 'publications.tagged' : 'publications.untagged', ($on ? "Tagged {$changed} publications" : "Took a tag off {$changed} publications").": {$tag}", null, ['tag' => $tag, 'publications' => $changed]);
+            ($this->log)(
+                $review,
+                $by,
+                $on ? 'publications.tagged' : 'publications.untagged',
+                ($on ? "Tagged {$changed} publications" : "Took a tag off {$changed} publications").": {$tag}",
+                null,
+                ['tag' => $tag, 'publications' => $changed],
+            );
 
             return $changed;
         });

@@ -20,15 +20,41 @@ use WaryHeron\Core\Matching\Fingerprints;
 use WaryHeron\Core\Matching\KeptValues;
 
 /**
- * Takes a batch of a delivery in, whole or not at all: records are kept, what is here beyond doubt joins its publication, what could not
+ * Takes a batch of a delivery in, whole or not at all: records are kept, what is here beyond doubt joins its
+ * publication, what could not
  * be read is noted. The delivery's position moves in the same transaction, so that a batch is never taken in twice.
  */
 final class TakeInRecords
 {
-    private const RECORD = ['id', 'review_id', 'delivery_id', 'publication_id', 'position', 'line', 'doi_key', 'work_key', 'reference', 'source', 'created_at'];
+    private const RECORD = [
+        'id',
+        'review_id',
+        'delivery_id',
+        'publication_id',
+        'position',
+        'line',
+        'doi_key',
+        'work_key',
+        'reference',
+        'source',
+        'created_at',
+    ];
 
     /** What a publication shows, by column. */
-    private const VALUES = ['title', 'authors', 'first_author', 'year', 'journal', 'place', 'doi', 'abstract', 'type', 'language', 'sort_title', 'words'];
+    private const VALUES = [
+        'title',
+        'authors',
+        'first_author',
+        'year',
+        'journal',
+        'place',
+        'doi',
+        'abstract',
+        'type',
+        'language',
+        'sort_title',
+        'words',
+    ];
 
     private const PUBLICATION = ['id', 'review_id', 'records_count', 'created_at', 'updated_at', ...self::VALUES];
 
@@ -66,11 +92,13 @@ final class TakeInRecords
                 $placed[$delivery->position + $i + 1] = $one;
             }
             $changes = $this->takeIn($delivery, $placed);
-            $delivery->update([
-                'position' => $delivery->position + count($batch) + $passedOver,
-                'passed_over' => $delivery->passed_over + $passedOver,
-                'rejected' => $delivery->rejected + count($batch) - $changes['kept'],
-            ] + $this->added($delivery, $changes));
+            $delivery->update(
+                [
+                    'position' => $delivery->position + count($batch) + $passedOver,
+                    'passed_over' => $delivery->passed_over + $passedOver,
+                    'rejected' => $delivery->rejected + count($batch) - $changes['kept'],
+                ] + $this->added($delivery, $changes),
+            );
 
             return $delivery;
         });
@@ -82,7 +110,10 @@ final class TakeInRecords
         DB::transaction(function () use ($deliveryId, $position, $reference): void {
             $delivery = Delivery::query()->lockForUpdate()->findOrFail($deliveryId);
             DB::select('SELECT pg_advisory_xact_lock(hashtext(?))', ["records of {$delivery->review_id}"]);
-            $delivery->update(['rejected' => $delivery->rejected - 1] + $this->added($delivery, $this->takeIn($delivery, [$position => $reference])));
+            $delivery->update(
+                ['rejected' => $delivery->rejected - 1] +
+                    $this->added($delivery, $this->takeIn($delivery, [$position => $reference])),
+            );
         });
     }
 
@@ -92,7 +123,11 @@ final class TakeInRecords
      */
     private function added(Delivery $delivery, array $changes): array
     {
-        return ['kept' => $delivery->kept + $changes['kept'], 'already_here' => $delivery->already_here + $changes['already_here'], 'new' => $delivery->new + $changes['new']];
+        return [
+            'kept' => $delivery->kept + $changes['kept'],
+            'already_here' => $delivery->already_here + $changes['already_here'],
+            'new' => $delivery->new + $changes['new'],
+        ];
     }
 
     /**
@@ -104,21 +139,33 @@ final class TakeInRecords
         $batch = array_map(fn (object $one): object => $one instanceof Reference ? $one->withoutMarkup() : $one, $batch);
         $references = array_filter($batch, fn (object $one): bool => $one instanceof Reference);
         $keys = array_map(ExactKeys::of(...), $references);
-        $fingerprints = new Fingerprints;
-        $prints = array_map(fn (Reference $reference, int $i): Fingerprint => $fingerprints->of($reference, (string) $i), $references, array_keys($references));
+        $fingerprints = new Fingerprints();
+        $prints = array_map(
+            fn (Reference $reference, int $i): Fingerprint => $fingerprints->of($reference, (string) $i),
+            $references,
+            array_keys($references),
+        );
         $prints = array_combine(array_keys($references), $prints);
         $known = KnownPublications::forKeys($delivery->review_id, $keys, $fingerprints);
         $records = $publications = $rejections = $joined = [];
         $here = 0;
         foreach ($batch as $position => $one) {
             if ($one instanceof UnreadableRecord) {
-                $rejections[] = [strtolower((string) Str::ulid()), $delivery->review_id, $delivery->id, $position, $one->line, $one->message, mb_scrub($one->text, 'UTF-8')];
+                $rejections[] = [
+                    strtolower((string) Str::ulid()),
+                    $delivery->review_id,
+                    $delivery->id,
+                    $position,
+                    $one->line,
+                    $one->message,
+                    mb_scrub($one->text, 'UTF-8'),
+                ];
 
                 continue;
             }
             $id = $known->find($keys[$position], $prints[$position]);
             if ($id === null) {
-                $publications[$id = strtolower((string) Str::ulid())] = [$one];
+                $publications[($id = strtolower((string) Str::ulid()))] = [$one];
             } elseif (isset($publications[$id])) {
                 $publications[$id][] = $one;
                 $here++;
@@ -135,7 +182,11 @@ final class TakeInRecords
         Copy::into('items', self::ITEM, self::items($delivery->review->firstStage(), $arrived));
         Copy::into('records', self::RECORD, self::records($delivery, $records, $references, $keys));
         TitlesFirst::arrive($delivery->review, $arrived);
-        Copy::into('rejections', ['id', 'review_id', 'delivery_id', 'position', 'line', 'message', 'text'], $rejections);
+        Copy::into(
+            'rejections',
+            ['id', 'review_id', 'delivery_id', 'position', 'line', 'message', 'text'],
+            $rejections,
+        );
         ReviewWords::add($delivery->review_id, $words);
         $this->refresh($delivery->review_id, array_map(strval(...), array_keys($joined)));
 
@@ -143,7 +194,8 @@ final class TakeInRecords
     }
 
     /**
-     * @param  array<string, non-empty-list<Reference>>  $publications  what brought each: what came twice in this batch is written once, as the best of both
+     * @param  array<string, non-empty-list<Reference>>  $publications  what brought each: what came twice in this batch
+     *     is written once, as the best of both
      * @param  list<string>  $words  filled with those that this delivery has not brought before
      * @return \Generator<int, list<string|int|null>>
      */
@@ -151,9 +203,18 @@ final class TakeInRecords
     {
         $now = now()->toIso8601String();
         foreach ($publications as $id => $references) {
-            $values = PublicationFromRecords::of(count($references) === 1 ? $references[0] : KeptValues::of($references)->with([]));
+            $values = PublicationFromRecords::of(
+                count($references) === 1 ? $references[0] : KeptValues::of($references)->with([]),
+            );
             $this->list($delivery->review_id, (string) $values['words'], $words);
-            yield [(string) $id, $delivery->review_id, count($references), $now, $now, ...array_map(fn (string $column): string|int|null => $values[$column], self::VALUES)];
+            yield [
+                (string) $id,
+                $delivery->review_id,
+                count($references),
+                $now,
+                $now,
+                ...array_map(fn (string $column): string|int|null => $values[$column], self::VALUES),
+            ];
         }
     }
 
@@ -180,10 +241,22 @@ final class TakeInRecords
         $now = now()->toIso8601String();
         foreach ($records as $position => $publication) {
             $one = $references[$position];
-            $told = json_encode($one->toArray(), JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_INVALID_UTF8_SUBSTITUTE | JSON_THROW_ON_ERROR);
+            $told = json_encode(
+                $one->toArray(),
+                JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_INVALID_UTF8_SUBSTITUTE | JSON_THROW_ON_ERROR,
+            );
             yield [
-                strtolower((string) Str::ulid()), $delivery->review_id, $delivery->id, (string) $publication, $position, $one->line,
-                $keys[$position]->doi, $keys[$position]->work, $told, mb_scrub($one->source, 'UTF-8'), $now,
+                strtolower((string) Str::ulid()),
+                $delivery->review_id,
+                $delivery->id,
+                (string) $publication,
+                $position,
+                $one->line,
+                $keys[$position]->doi,
+                $keys[$position]->work,
+                $told,
+                mb_scrub($one->source, 'UTF-8'),
+                $now,
             ];
         }
     }
@@ -217,21 +290,33 @@ final class TakeInRecords
             return;
         }
         $changes = [];
-        foreach (Publication::query()->where('review_id', $reviewId)->whereIn('id', $publicationIds)->with('records')->get() as $publication) {
+        foreach (
+            Publication::query()->where('review_id', $reviewId)->whereIn('id', $publicationIds)->with('records')->get() as $publication
+        ) {
             /** @var non-empty-list<\App\Models\Record> $records */
             $records = $publication->records->all();
-            $changes[] = ['id' => $publication->id, ...$this->values->values($records, array_values($publication->chosen))];
+            $changes[] = [
+                'id' => $publication->id,
+                ...$this->values->values($records, array_values($publication->chosen)),
+            ];
         }
         $words = [];
         foreach ($changes as $change) {
             $this->list($reviewId, (string) ($change['words'] ?? ''), $words);
         }
         ReviewWords::add($reviewId, $words);
-        DB::update(<<<'SQL'
+        DB::update(
+            <<<'SQL'
             UPDATE publications p SET title = c.title, authors = c.authors, first_author = c.first_author, year = c.year, journal = c.journal, place = c.place, doi = c.doi, abstract = c.abstract,
                 type = c.type, language = c.language, sort_title = c.sort_title, words = c.words::tsvector, records_count = c.records_count, updated_at = now()
             FROM jsonb_to_recordset(?::jsonb) AS c (id text, title text, authors text, first_author text, year smallint, journal text, place text, doi text, abstract text, type text, language text, sort_title text, words text, records_count integer)
             WHERE p.review_id = ? AND p.id = c.id
-            SQL, [json_encode($changes, JSON_UNESCAPED_UNICODE | JSON_INVALID_UTF8_SUBSTITUTE | JSON_THROW_ON_ERROR), $reviewId]);
+            SQL
+            ,
+            [
+                json_encode($changes, JSON_UNESCAPED_UNICODE | JSON_INVALID_UTF8_SUBSTITUTE | JSON_THROW_ON_ERROR),
+                $reviewId,
+            ],
+        );
     }
 }

@@ -22,7 +22,14 @@ final readonly class TellSourceKind
         DB::transaction(function () use ($by, $delivery, $kind): void {
             $before = $delivery->source_kind;
             $delivery->update(['source_kind' => $kind->value]);
-            ($this->log)($delivery->review_id, $by, 'delivery.kind', "Counts {$delivery->source_name} as ".$kind->one(), $delivery, ['before' => $before, 'after' => $kind->value]);
+            ($this->log)(
+                $delivery->review_id,
+                $by,
+                'delivery.kind',
+                "Counts {$delivery->source_name} as ".$kind->one(),
+                $delivery,
+                ['before' => $before, 'after' => $kind->value],
+            );
         });
     }
 }

@@ -20,7 +20,14 @@ final readonly class UndoJoins
     public function execute(User $by, Matching $matching): int
     {
         $undone = 0;
-        foreach (Join::query()->where('review_id', $matching->review_id)->where('matching_id', $matching->id)->whereNull('undone_at')->orderByDesc('id')->get() as $join) {
+        foreach (
+            Join::query()
+                ->where('review_id', $matching->review_id)
+                ->where('matching_id', $matching->id)
+                ->whereNull('undone_at')
+                ->orderByDesc('id')
+                ->get() as $join
+        ) {
             try {
                 $this->join->undo($by, $join);
                 $undone++;

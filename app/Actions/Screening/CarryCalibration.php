@@ -15,7 +15,8 @@ use WaryHeron\Core\Screening\ItemState;
 use WaryHeron\Core\Screening\StagePurpose;
 
 /**
- * Takes what a calibration set ended with into the stage that it prepared: the decisions of the same people and what was settled, on
+ * Takes what a calibration set ended with into the stage that it prepared: the decisions of the same people and what
+ * was settled, on
  * publications of which nobody has judged anything there. Nobody judges them twice.
  */
 final readonly class CarryCalibration
@@ -29,7 +30,9 @@ final readonly class CarryCalibration
     /** How many publications could be carried now. */
     public static function count(Stage $calibration): int
     {
-        return $calibration->purpose === StagePurpose::Calibration ? self::ready($calibration, $calibration->review->firstStage())->count() : 0;
+        return $calibration->purpose === StagePurpose::Calibration
+            ? self::ready($calibration, $calibration->review->firstStage())->count()
+            : 0;
     }
 
     /** @return int how many publications were carried */
@@ -41,14 +44,28 @@ final readonly class CarryCalibration
             }
             $stage = $this->stages->alone($calibration->review->firstStage());
             /** @var array<string, string> $items at the stage, by the item of the calibration */
-            $items = self::ready($calibration, $stage)->select(['here.id AS here', 'there.id AS there'])->pluck('there', 'here')->all();
+            $items = self::ready($calibration, $stage)
+                ->select(['here.id AS here', 'there.id AS there'])
+                ->pluck('there', 'here')
+                ->all();
             if ($items === []) {
-                throw new Refused('Nothing is left to carry: what has ended here was judged at the stage already, or nothing has ended yet.');
+                throw new Refused(
+                    'Nothing is left to carry: what has ended here was judged at the stage already, or nothing has ended yet.',
+                );
             }
             $this->copied('decisions', $calibration, $stage, $items, ['answers']);
             $this->copied('settlements', $calibration, $stage, $items, ['how']);
             $this->stages->recount($stage);
-            ($this->log)($stage->review_id, $by, 'calibration.carried', 'Took '.number_format(count($items))." publications of “{$calibration->name}” into “{$stage->name}”, as they ended", $calibration, ['items' => count($items)]);
+            ($this->log)(
+                $stage->review_id,
+                $by,
+                'calibration.carried',
+                'Took '.
+                    number_format(count($items)).
+                    " publications of “{$calibration->name}” into “{$stage->name}”, as they ended",
+                $calibration,
+                ['items' => count($items)],
+            );
 
             return count($items);
         });
@@ -56,11 +73,27 @@ final readonly class CarryCalibration
 
     private static function ready(Stage $calibration, Stage $stage): Builder
     {
-        return DB::table('items AS here')->join('items AS there', fn ($join) => $join->on('there.review_id', '=', 'here.review_id')->on('there.publication_id', '=', 'here.publication_id'))
-            ->where('here.review_id', $stage->review_id)->where('here.stage_id', $calibration->id)->whereIn('here.state', [ItemState::Included->value, ItemState::Excluded->value])
-            ->where('there.stage_id', $stage->id)->where('there.state', ItemState::Waiting->value)
-            ->whereNotExists(fn (Builder $judged) => $judged->selectRaw('1')->from('decisions')->whereColumn('decisions.review_id', 'there.review_id')->whereColumn('decisions.item_id', 'there.id')
-                ->whereNull('decisions.superseded_at')->whereNotNull('decisions.verdict'));
+        return DB::table('items AS here')
+            ->join(
+                'items AS there',
+                fn ($join) => $join
+                    ->on('there.review_id', '=', 'here.review_id')
+                    ->on('there.publication_id', '=', 'here.publication_id'),
+            )
+            ->where('here.review_id', $stage->review_id)
+            ->where('here.stage_id', $calibration->id)
+            ->whereIn('here.state', [ItemState::Included->value, ItemState::Excluded->value])
+            ->where('there.stage_id', $stage->id)
+            ->where('there.state', ItemState::Waiting->value)
+            ->whereNotExists(
+                fn (Builder $judged) => $judged
+                    ->selectRaw('1')
+                    ->from('decisions')
+                    ->whereColumn('decisions.review_id', 'there.review_id')
+                    ->whereColumn('decisions.item_id', 'there.id')
+                    ->whereNull('decisions.superseded_at')
+                    ->whereNotNull('decisions.verdict'),
+            );
     }
 
     /**
@@ -70,10 +103,22 @@ final readonly class CarryCalibration
     private function copied(string $table, Stage $from, Stage $to, array $items, array $more): void
     {
         $rows = [];
-        $standing = DB::table($table)->where('review_id', $from->review_id)->where('stage_id', $from->id)->whereIn('item_id', array_keys($items))->whereNull('superseded_at')->whereNotNull('verdict')->get();
+        $standing = DB::table($table)
+            ->where('review_id', $from->review_id)
+            ->where('stage_id', $from->id)
+            ->whereIn('item_id', array_keys($items))
+            ->whereNull('superseded_at')
+            ->whereNotNull('verdict')
+            ->get();
         foreach ($standing as $one) {
-            $rows[] = ['id' => strtolower((string) Str::ulid()), 'review_id' => $to->review_id, 'stage_id' => $to->id, 'item_id' => $items[$one->item_id], 'created_at' => now()]
-                + array_intersect_key((array) $one, array_flip([...self::COPIED, ...$more]));
+            $rows[] =
+                [
+                    'id' => strtolower((string) Str::ulid()),
+                    'review_id' => $to->review_id,
+                    'stage_id' => $to->id,
+                    'item_id' => $items[$one->item_id],
+                    'created_at' => now(),
+                ] + array_intersect_key((array) $one, array_flip([...self::COPIED, ...$more]));
         }
         foreach (array_chunk($rows, 1000) as $part) {
             DB::table($table)->insert($part);

@@ -36,7 +36,11 @@ final readonly class ChangeMarkLists
         foreach ($checked->lines() as $i => $line) {
             $query = Parser::parse($line);
             if (! $query->isComplete()) {
-                throw new Refused('Line '.($i + 1)." (“{$line}”) cannot be read: {$query->problems[0]->message()} Nothing was changed.");
+                throw new Refused(
+                    'Line '.
+                        ($i + 1).
+                        " (“{$line}”) cannot be read: {$query->problems[0]->message()} Nothing was changed.",
+                );
             }
         }
 
@@ -44,7 +48,14 @@ final readonly class ChangeMarkLists
             $list ??= new MarkList(['review_id' => $review->id, 'user_id' => $by->id]);
             $is = $list->exists ? 'changed' : 'added';
             $list->fill($values)->save();
-            ($this->log)($review, $by, "mark-list.{$is}", ucfirst($is)." the marked words “{$list->name}”", $list, $values);
+            ($this->log)(
+                $review,
+                $by,
+                "mark-list.{$is}",
+                ucfirst($is)." the marked words “{$list->name}”",
+                $list,
+                $values,
+            );
 
             return $list;
         });
@@ -53,7 +64,14 @@ final readonly class ChangeMarkLists
     public function remove(User $by, MarkList $list): void
     {
         DB::transaction(function () use ($by, $list): void {
-            ($this->log)($list->review_id, $by, 'mark-list.removed', "Removed the marked words “{$list->name}”", $list, ['words' => $list->words]);
+            ($this->log)(
+                $list->review_id,
+                $by,
+                'mark-list.removed',
+                "Removed the marked words “{$list->name}”",
+                $list,
+                ['words' => $list->words],
+            );
             $list->delete();
         });
     }

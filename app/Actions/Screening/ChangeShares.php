@@ -35,12 +35,18 @@ final readonly class ChangeShares
      */
     public function handOnPlan(Stage $stage, User $from, array $to): array
     {
-        $undone = Shares::unjudged($stage)->where('assignments.user_id', $from->id)->orderBy('assignments.position')
-            ->get(['assignments.item_id', 'assignments.share_out_id', 'assignments.position', 'assignments.waiting'])->keyBy('item_id')->all();
+        $undone = Shares::unjudged($stage)
+            ->where('assignments.user_id', $from->id)
+            ->orderBy('assignments.position')
+            ->get(['assignments.item_id', 'assignments.share_out_id', 'assignments.position', 'assignments.waiting'])
+            ->keyBy('item_id')
+            ->all();
         $items = array_map(strval(...), array_keys($undone));
         $to = array_values(array_diff($to, [$from->id]));
         if ($items === [] || $to === []) {
-            throw new Refused($items === [] ? "{$from->name} has nothing left to judge here." : 'Choose at least one other person.');
+            throw new Refused(
+                $items === [] ? "{$from->name} has nothing left to judge here." : 'Choose at least one other person.',
+            );
         }
         try {
             return [Core::handOn($items, $to, $this->taken($stage, $items, $to)), $undone];
@@ -63,11 +69,43 @@ final readonly class ChangeShares
             $items = array_map(strval(...), array_keys($undone));
             Shares::unjudged($stage)->where('assignments.user_id', $from->id)->delete();
             foreach (array_chunk($items, 2000) as $part) {
-                DB::table('assignments')->insert(array_map(fn (string $item): array => ['review_id' => $stage->review_id, 'stage_id' => $stage->id, 'item_id' => $item, 'user_id' => $plan->people[$item][0], 'share_out_id' => $undone[$item]->share_out_id, 'position' => $undone[$item]->position, 'waiting' => $undone[$item]->waiting], $part));
+                DB::table('assignments')->insert(
+                    array_map(
+                        fn (string $item): array => [
+                            'review_id' => $stage->review_id,
+                            'stage_id' => $stage->id,
+                            'item_id' => $item,
+                            'user_id' => $plan->people[$item][0],
+                            'share_out_id' => $undone[$item]->share_out_id,
+                            'position' => $undone[$item]->position,
+                            'waiting' => $undone[$item]->waiting,
+                        ],
+                        $part,
+                    ),
+                );
             }
-            ($this->log)($stage->review_id, $by, 'share.handed-on', 'Handed on '.number_format(count($items))." items of {$from->name}’s that were not judged", $stage, ['from' => $from->id, 'per_person' => $plan->perPerson()]);
-            ($this->tell)(array_map(strval(...), array_keys($plan->perPerson())), NoticeKind::ShareReady, $stage->review, "Your share at “{$stage->name}” has grown", route('desk', [$stage->review_id, 'stage' => $stage->id], false));
-            ($this->tell)(array_values(array_diff([$from->id], [$by->id])), NoticeKind::ShareReady, $stage->review, "{$by->name} handed on what you had not judged at “{$stage->name}”", route('share-outs', [$stage->review_id, 'stage' => $stage->id], false));
+            ($this->log)(
+                $stage->review_id,
+                $by,
+                'share.handed-on',
+                'Handed on '.number_format(count($items))." items of {$from->name}’s that were not judged",
+                $stage,
+                ['from' => $from->id, 'per_person' => $plan->perPerson()],
+            );
+            ($this->tell)(
+                array_map(strval(...), array_keys($plan->perPerson())),
+                NoticeKind::ShareReady,
+                $stage->review,
+                "Your share at “{$stage->name}” has grown",
+                route('desk', [$stage->review_id, 'stage' => $stage->id], false),
+            );
+            ($this->tell)(
+                array_values(array_diff([$from->id], [$by->id])),
+                NoticeKind::ShareReady,
+                $stage->review,
+                "{$by->name} handed on what you had not judged at “{$stage->name}”",
+                route('share-outs', [$stage->review_id, 'stage' => $stage->id], false),
+            );
 
             return count($items);
         });
@@ -81,8 +119,21 @@ final readonly class ChangeShares
             $people = array_map(strval(...), array_keys(Shares::ofShareOut($shareOut)));
             $gone = Shares::unjudged($shareOut->stage)->where('assignments.share_out_id', $shareOut->id)->delete();
             $shareOut->update(['withdrawn_at' => now()]);
-            ($this->log)($shareOut->review_id, $by, 'share-out.withdrawn', "Withdrew the share-out “{$shareOut->name}”; what was judged stays", $shareOut, ['taken_back' => $gone]);
-            ($this->tell)(array_values(array_diff($people, [$by->id])), NoticeKind::ShareReady, $shareOut->stage->review, "What you had not judged of “{$shareOut->name}” was taken back", route('share-outs', [$shareOut->review_id, 'stage' => $shareOut->stage_id], false));
+            ($this->log)(
+                $shareOut->review_id,
+                $by,
+                'share-out.withdrawn',
+                "Withdrew the share-out “{$shareOut->name}”; what was judged stays",
+                $shareOut,
+                ['taken_back' => $gone],
+            );
+            ($this->tell)(
+                array_values(array_diff($people, [$by->id])),
+                NoticeKind::ShareReady,
+                $shareOut->stage->review,
+                "What you had not judged of “{$shareOut->name}” was taken back",
+                route('share-outs', [$shareOut->review_id, 'stage' => $shareOut->stage_id], false),
+            );
 
             return $gone;
         });
@@ -97,11 +148,20 @@ final readonly class ChangeShares
     {
         $taken = [];
         $in = '{'.implode(',', $items).'}';
-        foreach (DB::select('SELECT item_id, user_id FROM assignments WHERE review_id = ? AND item_id = ANY (?::bpchar[]) UNION SELECT item_id, user_id FROM decisions WHERE review_id = ? AND item_id = ANY (?::bpchar[]) AND superseded_at IS NULL AND verdict IS NOT NULL', [$stage->review_id, $in, $stage->review_id, $in]) as $row) {
+        foreach (
+            DB::select(
+                'SELECT item_id, user_id FROM assignments WHERE review_id = ? AND item_id = ANY (?::bpchar[]) UNION SELECT item_id, user_id FROM decisions WHERE review_id = ? AND item_id = ANY (?::bpchar[]) AND superseded_at IS NULL AND verdict IS NOT NULL',
+                [$stage->review_id, $in, $stage->review_id, $in],
+            ) as $row
+        ) {
             $taken[$row->item_id][] = $row->user_id;
         }
 
-        $publications = DB::table('items')->where('review_id', $stage->review_id)->whereIn('id', $items)->pluck('publication_id', 'id')->all();
+        $publications = DB::table('items')
+            ->where('review_id', $stage->review_id)
+            ->whereIn('id', $items)
+            ->pluck('publication_id', 'id')
+            ->all();
         $own = ShareOutDraft::own($stage, $to, array_values($publications));
         foreach ($publications as $item => $publication) {
             $taken[$item] = [...$taken[$item] ?? [], ...$own[$publication] ?? []];

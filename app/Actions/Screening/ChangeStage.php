@@ -33,11 +33,20 @@ final readonly class ChangeStage
             if ($purpose->isOnTheLine() && $review->stages()->where('purpose', $purpose)->exists()) {
                 throw new Refused('This review has such a stage already. Change its rules instead.');
             }
-            $position = $purpose === StagePurpose::Titles ? $this->room($review) : 1 + (int) $review->stages()->max('position');
-            $stage = $review->stages()->create(['position' => $position, 'name' => $name, 'purpose' => $purpose, ...$rules])->refresh();
-            ($this->log)($review, $by, 'stage.added', "Added the stage “{$name}”", $stage, ['purpose' => $purpose->value, ...$rules]);
+            $position =
+                $purpose === StagePurpose::Titles ? $this->room($review) : 1 + (int) $review->stages()->max('position');
+            $stage = $review
+                ->stages()
+                ->create(['position' => $position, 'name' => $name, 'purpose' => $purpose, ...$rules])
+                ->refresh();
+            ($this->log)($review, $by, 'stage.added', "Added the stage “{$name}”", $stage, [
+                'purpose' => $purpose->value,
+                ...$rules,
+            ]);
             $review->unsetRelation('stages');
-            $purpose === StagePurpose::Titles ? TitlesFirst::begin($this->alone($review->firstStage()), $stage) : NextStage::follow($review->firstStage(), null);
+            $purpose === StagePurpose::Titles
+                ? TitlesFirst::begin($this->alone($review->firstStage()), $stage)
+                : NextStage::follow($review->firstStage(), null);
 
             return $stage;
         });
@@ -71,9 +80,23 @@ final readonly class ChangeStage
             $stage = $this->alone($stage);
             $before = $stage->only(array_keys($rules));
             // who judges what, and who settles, makes no item stand otherwise
-            $effect = array_diff(array_keys($rules), ['name', 'work', 'settled_by', 'names_hidden', 'reason_required', 'target']) === [] ? [] : null;
-            $effect === null ? $effect = $this->apply($stage, $rules) : $stage->update($rules);
-            ($this->log)($stage->review_id, $by, 'stage.changed', "Changed the rules of “{$stage->name}”", $stage, ['before' => $before, 'after' => $rules, 'items' => $effect]);
+            $effect =
+                array_diff(array_keys($rules), [
+                    'name',
+                    'work',
+                    'settled_by',
+                    'names_hidden',
+                    'reason_required',
+                    'target',
+                ]) === []
+                    ? []
+                    : null;
+            $effect === null ? ($effect = $this->apply($stage, $rules)) : $stage->update($rules);
+            ($this->log)($stage->review_id, $by, 'stage.changed', "Changed the rules of “{$stage->name}”", $stage, [
+                'before' => $before,
+                'after' => $rules,
+                'items' => $effect,
+            ]);
         });
     }
 
@@ -86,7 +109,14 @@ final readonly class ChangeStage
                 throw new Refused('This stage has been closed.');
             }
             $effect = $this->apply($stage, ['closed_at' => now(), 'closed_by' => $by->id]);
-            ($this->log)($stage->review_id, $by, 'stage.closed', "Closed the stage “{$stage->name}”, which opened what was left", $stage, ['items' => $effect]);
+            ($this->log)(
+                $stage->review_id,
+                $by,
+                'stage.closed',
+                "Closed the stage “{$stage->name}”, which opened what was left",
+                $stage,
+                ['items' => $effect],
+            );
         });
     }
 
@@ -95,7 +125,10 @@ final readonly class ChangeStage
     {
         DB::transaction(function () use ($by, $stage): void {
             $stage = $this->alone($stage);
-            $judged = fn (string $table): bool => DB::table($table)->where('review_id', $stage->review_id)->where('stage_id', $stage->id)->exists();
+            $judged = fn (string $table): bool => DB::table($table)
+                ->where('review_id', $stage->review_id)
+                ->where('stage_id', $stage->id)
+                ->exists();
             if ($stage->purpose === StagePurpose::TitleAbstract || $judged('decisions') || $judged('settlements')) {
                 throw new Refused('A stage at which people have judged stays, and so does the first.');
             }
@@ -105,7 +138,13 @@ final readonly class ChangeStage
             if ($stage->purpose === StagePurpose::Titles) {
                 TitlesFirst::end($this->alone($stage->review->firstStage()));
             }
-            ($this->log)($stage->review_id, $by, 'stage.removed', "Removed the stage “{$stage->name}”, at which nobody had judged", $stage);
+            ($this->log)(
+                $stage->review_id,
+                $by,
+                'stage.removed',
+                "Removed the stage “{$stage->name}”, at which nobody had judged",
+                $stage,
+            );
             $stage->delete();
         });
     }
@@ -142,25 +181,43 @@ final readonly class ChangeStage
     {
         $changes = iterator_to_array($this->changes($stage, $this->changed($stage, $rules)));
         $stage->update($rules);
-        foreach (array_chunk(array_map(fn (string $id, array $change): array => ['id' => $id, ...$change[1]], array_keys($changes), $changes), self::PART) as $part) {
-            DB::update(<<<'SQL'
+        foreach (
+            array_chunk(
+                array_map(
+                    fn (string $id, array $change): array => ['id' => $id, ...$change[1]],
+                    array_keys($changes),
+                    $changes,
+                ),
+                self::PART,
+            ) as $part
+        ) {
+            DB::update(
+                <<<'SQL'
                 UPDATE items SET state = c.state, kind = c.kind, settled = c.settled, criterion_id = c.criterion_id, opened_at = CASE WHEN c.open THEN coalesce(items.opened_at, now()) END, updated_at = now()
                 FROM jsonb_to_recordset(?::jsonb) AS c (id text, state text, kind text, settled boolean, criterion_id text, open boolean) WHERE items.review_id = ? AND items.id = c.id
-                SQL, [json_encode($part, JSON_THROW_ON_ERROR), $stage->review_id]);
+                SQL
+                ,
+                [json_encode($part, JSON_THROW_ON_ERROR), $stage->review_id],
+            );
         }
         // decisions on what was found to be another publication are read when that one is
-        DB::update(<<<'SQL'
+        DB::update(
+            <<<'SQL'
             UPDATE items folded SET opened_at = kept.opened_at FROM publications, items kept
             WHERE folded.review_id = ? AND folded.stage_id = ? AND folded.state = ? AND publications.id = folded.publication_id
                 AND kept.publication_id = publications.merged_into AND kept.stage_id = folded.stage_id AND folded.opened_at IS DISTINCT FROM kept.opened_at
-            SQL, [$stage->review_id, $stage->id, ItemState::Folded->value]);
+            SQL
+            ,
+            [$stage->review_id, $stage->id, ItemState::Folded->value],
+        );
         NextStage::follow($stage, null);
 
         return $this->counted($changes);
     }
 
     /**
-     * @param  iterable<string, array{string, array{state: string, kind: ?string, settled: bool, criterion_id: ?string, open: bool}}>  $changes
+     * @param  iterable<string, array{string, array{state: string, kind: ?string, settled: bool, criterion_id: ?string,
+     *     open: bool}}>  $changes
      * @return array<string, int> number of items by "before → after", only where the state changes
      */
     private function counted(iterable $changes): array
@@ -177,21 +234,43 @@ final readonly class ChangeStage
         return $effect;
     }
 
-    /** @return \Generator<string, array{string, array{state: string, kind: ?string, settled: bool, criterion_id: ?string, open: bool}}> the items that another rule changes: what each was and what it becomes */
+    /**
+     * @return \Generator<string, array{string, array{state: string, kind: ?string, settled: bool,
+     *     criterion_id: ?string, open: bool}}> the items that another rule changes: what each was and what it becomes
+     */
     private function changes(Stage $stage, Stage $changed): \Generator
     {
         $criteria = array_flip($changed->places());
         $after = '';
         do {
-            $items = DB::table('items')->where('review_id', $stage->review_id)->where('stage_id', $stage->id)->whereNotIn('state', [ItemState::Folded->value, ItemState::Removed->value, ItemState::Awaited->value])
+            $items = DB::table('items')
+                ->where('review_id', $stage->review_id)
+                ->where('stage_id', $stage->id)
+                ->whereNotIn('state', [ItemState::Folded->value, ItemState::Removed->value, ItemState::Awaited->value])
                 ->when($stage->after_titles, fn (Builder $some): Builder => TitlesFirst::withoutExcluded($some))
-                ->where('id', '>', $after)->orderBy('id')->limit(self::PART)->get(['id', 'state', 'kind', 'settled', 'criterion_id'])->all();
+                ->where('id', '>', $after)
+                ->orderBy('id')
+                ->limit(self::PART)
+                ->get(['id', 'state', 'kind', 'settled', 'criterion_id'])
+                ->all();
             $ballots = Ballots::of($changed, array_column($items, 'id'));
             foreach ($items as $item) {
                 /** @var stdClass $item */
                 $outcome = $ballots[$item->id]->outcome();
-                $now = ['state' => $outcome->state->value, 'kind' => $outcome->kind?->value, 'settled' => $outcome->settled, 'criterion_id' => $outcome->criterion === null ? null : $criteria[$outcome->criterion]];
-                if ($now !== ['state' => $item->state, 'kind' => $item->kind, 'settled' => $item->settled, 'criterion_id' => $item->criterion_id]) {
+                $now = [
+                    'state' => $outcome->state->value,
+                    'kind' => $outcome->kind?->value,
+                    'settled' => $outcome->settled,
+                    'criterion_id' => $outcome->criterion === null ? null : $criteria[$outcome->criterion],
+                ];
+                if (
+                    $now !== [
+                        'state' => $item->state,
+                        'kind' => $item->kind,
+                        'settled' => $item->settled,
+                        'criterion_id' => $item->criterion_id,
+                    ]
+                ) {
                     yield $item->id => [$item->state, [...$now, 'open' => $outcome->state->isOpen()]];
                 }
                 $after = $item->id;

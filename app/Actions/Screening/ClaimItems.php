@@ -19,16 +19,35 @@ final class ClaimItems
         if ($stage->work !== 'queue' || $stage->closed_at !== null) {
             return;
         }
-        $mine = DB::table('item_claims')->where('item_claims.review_id', $stage->review_id)->where('item_claims.stage_id', $stage->id)->where('item_claims.user_id', $by->id);
+        $mine = DB::table('item_claims')
+            ->where('item_claims.review_id', $stage->review_id)
+            ->where('item_claims.stage_id', $stage->id)
+            ->where('item_claims.user_id', $by->id);
         (clone $mine)->where('until', '>', now())->update(['until' => now()->addMinutes(self::MINUTES)]);
-        $have = (clone $mine)->where('until', '>', now())->join('items', 'items.id', '=', 'item_claims.item_id')->where('items.state', 'waiting')
-            ->whereNotExists(fn ($d) => $d->selectRaw('1')->from('decisions')->whereColumn('decisions.review_id', 'items.review_id')->whereColumn('decisions.item_id', 'items.id')->where('decisions.user_id', $by->id)->whereNull('decisions.superseded_at')->whereNotNull('decisions.verdict'))->count();
+        $have = (clone $mine)
+            ->where('until', '>', now())
+            ->join('items', 'items.id', '=', 'item_claims.item_id')
+            ->where('items.state', 'waiting')
+            ->whereNotExists(
+                fn ($d) => $d
+                    ->selectRaw('1')
+                    ->from('decisions')
+                    ->whereColumn('decisions.review_id', 'items.review_id')
+                    ->whereColumn('decisions.item_id', 'items.id')
+                    ->where('decisions.user_id', $by->id)
+                    ->whereNull('decisions.superseded_at')
+                    ->whereNotNull('decisions.verdict'),
+            )
+            ->count();
         if ($have >= $want) {
             return;
         }
         // where what is left is in an order, that order
-        [$ranks, $first] = $stage->ranked ? ['LEFT JOIN item_ranks r ON r.review_id = i.review_id AND r.item_id = i.id', 'r.rank NULLS LAST,'] : ['', ''];
-        DB::insert(<<<SQL
+        [$ranks, $first] = $stage->ranked
+            ? ['LEFT JOIN item_ranks r ON r.review_id = i.review_id AND r.item_id = i.id', 'r.rank NULLS LAST,']
+            : ['', ''];
+        DB::insert(
+            <<<SQL
             INSERT INTO item_claims (review_id, stage_id, item_id, user_id, until)
             SELECT i.review_id, i.stage_id, i.id, ?, ? FROM items i {$ranks}
             WHERE i.review_id = ? AND i.stage_id = ? AND i.state = 'waiting'
@@ -39,6 +58,21 @@ final class ClaimItems
                         AND NOT EXISTS (SELECT 1 FROM decisions d WHERE d.review_id = c.review_id AND d.item_id = c.item_id AND d.user_id = c.user_id AND d.superseded_at IS NULL AND d.verdict IS NOT NULL)) < ?
             ORDER BY {$first} i.position LIMIT ? FOR UPDATE OF i SKIP LOCKED
             ON CONFLICT (review_id, item_id, user_id) DO UPDATE SET until = EXCLUDED.until
-            SQL, [$by->id, now()->addMinutes(self::MINUTES), $stage->review_id, $stage->id, $by->id, $by->id, now(), $by->id, now(), $stage->required_decisions, $want - $have]);
+            SQL
+            ,
+            [
+                $by->id,
+                now()->addMinutes(self::MINUTES),
+                $stage->review_id,
+                $stage->id,
+                $by->id,
+                $by->id,
+                now(),
+                $by->id,
+                now(),
+                $stage->required_decisions,
+                $want - $have,
+            ],
+        );
     }
 }

@@ -27,7 +27,27 @@ final class ItemBallot
     /** What is needed of the publication; its abstract is not. */
     private const PUBLICATION = ['id', 'review_id', 'title', 'removed_at', 'removed_for', 'merged_into'];
 
-    private const STAGE = ['id', 'review_id', 'position', 'name', 'purpose', 'required_decisions', 'unsure_includes', 'reason_required', 'reasons_must_agree', 'settled_by', 'names_hidden', 'work', 'criteria', 'closed_at', 'closed_by', 'reading_order', 'random_percent', 'ranked', 'after_titles'];
+    private const STAGE = [
+        'id',
+        'review_id',
+        'position',
+        'name',
+        'purpose',
+        'required_decisions',
+        'unsure_includes',
+        'reason_required',
+        'reasons_must_agree',
+        'settled_by',
+        'names_hidden',
+        'work',
+        'criteria',
+        'closed_at',
+        'closed_by',
+        'reading_order',
+        'random_percent',
+        'ranked',
+        'after_titles',
+    ];
 
     /** @var array<string, int> place in the stage's order by criterion, looked up when an exclusion is about */
     private array $places;
@@ -36,8 +56,14 @@ final class ItemBallot
      * @param  ?stdClass  $mine  the decision of the person at hand that stands, a taken back one too
      * @param  ?string  $before  the decision that came with the same key before
      */
-    private function __construct(public readonly Item $item, public readonly Stage $stage, public readonly Ballot $ballot, public readonly ?stdClass $mine, public readonly ?string $before, public readonly bool $isShared)
-    {
+    private function __construct(
+        public readonly Item $item,
+        public readonly Stage $stage,
+        public readonly Ballot $ballot,
+        public readonly ?stdClass $mine,
+        public readonly ?string $before,
+        public readonly bool $isShared,
+    ) {
     }
 
     /**
@@ -67,25 +93,47 @@ final class ItemBallot
         }
         [$said, $mine, $before, $isShared] = Ballots::around($locked, $by?->id, $clientKey);
 
-        return new self($locked, $locked->stage, Ballots::of($locked->stage, [$locked->id], $said)[$locked->id], $mine, $before, $isShared);
+        return new self(
+            $locked,
+            $locked->stage,
+            Ballots::of($locked->stage, [$locked->id], $said)[$locked->id],
+            $mine,
+            $before,
+            $isShared,
+        );
     }
 
     /** The item, locked, with its publication and stage, in one query: it is read for each decision. */
     private static function read(string $id): ?Item
     {
         $with = ['publication' => [Publication::class, self::PUBLICATION], 'stage' => [Stage::class, self::STAGE]];
-        $query = DB::table('items')->join('publications', 'publications.id', '=', 'items.publication_id')->join('stages', 'stages.id', '=', 'items.stage_id')->select('items.*');
+        $query = DB::table('items')
+            ->join('publications', 'publications.id', '=', 'items.publication_id')
+            ->join('stages', 'stages.id', '=', 'items.stage_id')
+            ->select('items.*');
         foreach ($with as $relation => [, $columns]) {
-            $query->addSelect(array_map(fn (string $column): string => "{$relation}s.{$column} AS {$relation}_of_{$column}", $columns));
+            $query->addSelect(
+                array_map(fn (string $column): string => "{$relation}s.{$column} AS {$relation}_of_{$column}", $columns),
+            );
         }
         $row = $query->where('items.id', $id)->lock('for update of items')->first();
         if ($row === null) {
             return null;
         }
         $values = (array) $row;
-        $item = (new Item)->newFromBuilder(array_filter($values, fn (string $column): bool => ! str_contains($column, '_of_'), ARRAY_FILTER_USE_KEY));
+        $item = (new Item())->newFromBuilder(
+            array_filter($values, fn (string $column): bool => ! str_contains($column, '_of_'), ARRAY_FILTER_USE_KEY),
+        );
         foreach ($with as $relation => [$model, $columns]) {
-            $item->setRelation($relation, (new $model)->newFromBuilder(array_combine($columns, array_map(fn (string $column): mixed => $values["{$relation}_of_{$column}"], $columns))));
+            $item->setRelation(
+                $relation,
+                (new $model())->newFromBuilder(
+                    array_combine(
+                        $columns,
+                        array_map(fn (string $column): mixed => $values["{$relation}_of_{$column}"], $columns),
+                    ),
+                ),
+            );
         }
 
         return $item;
@@ -98,7 +146,12 @@ final class ItemBallot
      */
     public static function recount(array $itemIds): void
     {
-        foreach (Item::query()->whereIn('id', $itemIds)->orderBy('position')->get(['id', 'stage_id']) as $item) {
+        foreach (
+            Item::query()
+                ->whereIn('id', $itemIds)
+                ->orderBy('position')
+                ->get(['id', 'stage_id']) as $item
+        ) {
             $ballot = self::ifThere($item);
             $ballot?->keep($ballot->ballot);
         }
@@ -108,13 +161,19 @@ final class ItemBallot
     public function mustTakePart(): void
     {
         match ($this->item->state) {
-            ItemState::Removed => throw new Refused($this->item->publication->removed_at === null
-                ? 'This publication is no longer judged here: it was not included at the stage before, or its text is not retrievable. Decisions made before are kept.'
-                : "This publication was removed from the review ({$this->item->publication->removed_for}). Decisions made before are kept."),
-            ItemState::Awaited => throw new Refused($this->stage->after_titles
-                ? 'This is judged by its title first. It comes here once its title is included.'
-                : 'The text of this is not at hand yet. Bring its PDF under Full texts, or mark it there as obtained.'),
-            ItemState::Folded => throw new Refused('This was found to be the same publication as another. What was decided on it counts there.'),
+            ItemState::Removed => throw new Refused(
+                $this->item->publication->removed_at === null
+                    ? 'This publication is no longer judged here: it was not included at the stage before, or its text is not retrievable. Decisions made before are kept.'
+                    : "This publication was removed from the review ({$this->item->publication->removed_for}). Decisions made before are kept.",
+            ),
+            ItemState::Awaited => throw new Refused(
+                $this->stage->after_titles
+                    ? 'This is judged by its title first. It comes here once its title is included.'
+                    : 'The text of this is not at hand yet. Bring its PDF under Full texts, or mark it there as obtained.',
+            ),
+            ItemState::Folded => throw new Refused(
+                'This was found to be the same publication as another. What was decided on it counts there.',
+            ),
             default => null,
         };
         if ($this->item->state === ItemState::Excluded && ! $this->ballot->isComplete()) {
@@ -133,7 +192,8 @@ final class ItemBallot
         $was = $this->item->state;
         $title = $this->stage->after_titles ? TitlesFirst::standingOf($this->item) : null;
         $state = $this->standing($outcome->state, $title?->state);
-        $failed = $outcome->criterion === null ? null : (array_search($outcome->criterion, $this->places(), true) ?: null);
+        $failed =
+            $outcome->criterion === null ? null : (array_search($outcome->criterion, $this->places(), true) ?: null);
         $this->item->update([
             'state' => $state,
             'kind' => $outcome->kind?->value,

@@ -29,18 +29,48 @@ final readonly class OrderReading
     {
         DB::transaction(function () use ($by, $stage, $order, $randomPercent): void {
             $stage = Stage::query()->with('review')->lockForUpdate()->findOrFail($stage->id);
-            if ($stage->review->tasks()->where('kind', 'ranking')->whereIn('state', ['queued', 'running'])->exists()) {
+            if (
+                $stage->review
+                    ->tasks()
+                    ->where('kind', 'ranking')
+                    ->whereIn('state', ['queued', 'running'])
+                    ->exists()
+            ) {
                 throw new Refused('What is left is being put in order already.');
             }
             $stage->update(['reading_order' => $order, 'random_percent' => $randomPercent]);
-            ($this->log)($stage->review_id, $by, 'reading.ordered', "What is left at “{$stage->name}” is read {$order->label()}".($order->learns() ? ", {$randomPercent}% of it drawn at random" : ''), $stage);
+            ($this->log)(
+                $stage->review_id,
+                $by,
+                'reading.ordered',
+                "What is left at “{$stage->name}” is read {$order->label()}".
+                    ($order->learns() ? ", {$randomPercent}% of it drawn at random" : ''),
+                $stage,
+            );
             if ($order === ReadingOrder::Delivery) {
-                DB::table('item_ranks')->where('review_id', $stage->review_id)->where('stage_id', $stage->id)->where('rank', '>=', Ranking::RANKED)->delete();
-                $stage->update(['ranked' => DB::table('item_ranks')->where('review_id', $stage->review_id)->where('stage_id', $stage->id)->exists()]);
+                DB::table('item_ranks')
+                    ->where('review_id', $stage->review_id)
+                    ->where('stage_id', $stage->id)
+                    ->where('rank', '>=', Ranking::RANKED)
+                    ->delete();
+                $stage->update([
+                    'ranked' => DB::table('item_ranks')
+                        ->where('review_id', $stage->review_id)
+                        ->where('stage_id', $stage->id)
+                        ->exists(),
+                ]);
 
                 return;
             }
-            $task = $stage->review->tasks()->create(['user_id' => $by->id, 'kind' => 'ranking', 'title' => "Putting what is left at “{$stage->name}” in order", 'state' => 'queued', 'url' => route('reading-order', [$stage->review_id, 'stage' => $stage->id], false)]);
+            $task = $stage->review
+                ->tasks()
+                ->create([
+                    'user_id' => $by->id,
+                    'kind' => 'ranking',
+                    'title' => "Putting what is left at “{$stage->name}” in order",
+                    'state' => 'queued',
+                    'url' => route('reading-order', [$stage->review_id, 'stage' => $stage->id], false),
+                ]);
             dispatch(new RankItems($stage->id, $task->id));
         });
     }
@@ -61,11 +91,44 @@ final readonly class OrderReading
                 throw new Refused('Nothing is left unread at this stage.');
             }
             $drawn = array_slice((new Randomizer(new Mt19937($seed)))->shuffleArray($unread), 0, $size);
-            $check = CheckSample::query()->create(['review_id' => $stage->review_id, 'stage_id' => $stage->id, 'unread' => count($unread), 'found_before' => (clone $items)->where('state', ItemState::Included->value)->count(), 'seed' => $seed, 'items' => $drawn, 'created_by' => $by->id]);
+            $check = CheckSample::query()->create([
+                'review_id' => $stage->review_id,
+                'stage_id' => $stage->id,
+                'unread' => count($unread),
+                'found_before' => (clone $items)->where('state', ItemState::Included->value)->count(),
+                'seed' => $seed,
+                'items' => $drawn,
+                'created_by' => $by->id,
+            ]);
             // read before everything else
-            DB::table('item_ranks')->upsert(array_map(fn (int $i, string $id): array => ['review_id' => $stage->review_id, 'stage_id' => $stage->id, 'item_id' => $id, 'rank' => $i + 1, 'drawn' => true], array_keys($drawn), $drawn), ['review_id', 'item_id'], ['rank', 'drawn']);
+            DB::table('item_ranks')->upsert(
+                array_map(
+                    fn (int $i, string $id): array => [
+                        'review_id' => $stage->review_id,
+                        'stage_id' => $stage->id,
+                        'item_id' => $id,
+                        'rank' => $i + 1,
+                        'drawn' => true,
+                    ],
+                    array_keys($drawn),
+                    $drawn,
+                ),
+                ['review_id', 'item_id'],
+                ['rank', 'drawn'],
+            );
             $stage->update(['ranked' => true]);
-            ($this->log)($stage->review_id, $by, 'check.drawn', 'Drew '.number_format(count($drawn)).' of '.number_format(count($unread))." unread publications at “{$stage->name}” to check how much has been found", $check, ['seed' => $seed]);
+            ($this->log)(
+                $stage->review_id,
+                $by,
+                'check.drawn',
+                'Drew '.
+                    number_format(count($drawn)).
+                    ' of '.
+                    number_format(count($unread)).
+                    " unread publications at “{$stage->name}” to check how much has been found",
+                $check,
+                ['seed' => $seed],
+            );
 
             return $check;
         });

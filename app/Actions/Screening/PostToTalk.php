@@ -31,12 +31,33 @@ final readonly class PostToTalk
             if (! $item->state->isOpen()) {
                 throw new Refused('Talk begins when the item opens. Until then, keep your thoughts in your own note.');
             }
-            $message = TalkMessage::query()->create(['review_id' => $item->review_id, 'item_id' => $item->id, 'user_id' => $by->id, 'body' => $body]);
-            ($this->log)($item->review_id, $by, 'talk.posted', "Wrote in Talk on “{$item->publication->title}”", $message, [], $item->id);
+            $message = TalkMessage::query()->create([
+                'review_id' => $item->review_id,
+                'item_id' => $item->id,
+                'user_id' => $by->id,
+                'body' => $body,
+            ]);
+            ($this->log)(
+                $item->review_id,
+                $by,
+                'talk.posted',
+                "Wrote in Talk on “{$item->publication->title}”",
+                $message,
+                [],
+                $item->id,
+            );
             // whoever is not to see who said what is not told who calls either
-            [$nameless, $others] = $this->mentioned($by, $item, $body)->partition(fn (User $one): bool => Visibility::hidesNames($item, $one));
+            [$nameless, $others] = $this->mentioned($by, $item, $body)->partition(
+                fn (User $one): bool => Visibility::hidesNames($item, $one),
+            );
             foreach ([[$nameless, Visibility::NAMELESS], [$others, $by->name]] as [$people, $name]) {
-                ($this->tell)(array_values($people->pluck('id')->all()), NoticeKind::Mentioned, $item->review, "{$name} mentions you on “{$item->publication->title}”", route('disagreements.show', [$item->review_id, $item], false).'#talk');
+                ($this->tell)(
+                    array_values($people->pluck('id')->all()),
+                    NoticeKind::Mentioned,
+                    $item->review,
+                    "{$name} mentions you on “{$item->publication->title}”",
+                    route('disagreements.show', [$item->review_id, $item], false).'#talk',
+                );
             }
 
             return $message;
@@ -46,10 +67,20 @@ final readonly class PostToTalk
     /** @return Collection<int, User> those whose name, or first name where only one bears it, follows an @ */
     private function mentioned(User $by, Item $item, string $body): Collection
     {
-        $people = $item->review->memberships()->with('user')->get()->map(fn (Membership $m): User => $m->user)->reject(fn (User $one): bool => $one->id === $by->id);
+        $people = $item->review
+            ->memberships()
+            ->with('user')
+            ->get()
+            ->map(fn (Membership $m): User => $m->user)
+            ->reject(fn (User $one): bool => $one->id === $by->id);
         $first = $people->countBy(fn (User $one): string => Str::before($one->name, ' '));
 
-        return $people->filter(fn (User $one): bool => str_contains($body, "@{$one->name}")
-            || ($first[Str::before($one->name, ' ')] === 1 && preg_match('/@'.preg_quote(Str::before($one->name, ' '), '/').'\b/u', $body) === 1))->values();
+        return $people
+            ->filter(
+                fn (User $one): bool => str_contains($body, "@{$one->name}") ||
+                    ($first[Str::before($one->name, ' ')] === 1 &&
+                        preg_match('/@'.preg_quote(Str::before($one->name, ' '), '/').'\b/u', $body) === 1),
+            )
+            ->values();
     }
 }

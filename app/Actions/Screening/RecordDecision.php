@@ -45,9 +45,26 @@ final readonly class RecordDecision
      *
      * @throws Refused If the item has opened, or my decision is another one than the page showed.
      */
-    public function execute(User $by, Item $item, Verdict $verdict, ?Criterion $criterion, string $note, ?string $seen = null, ?string $clientKey = null, array $answers = []): Decision
-    {
-        return DB::transaction(function () use ($by, $item, $verdict, $criterion, $note, $seen, $clientKey, $answers): Decision {
+    public function execute(
+        User $by,
+        Item $item,
+        Verdict $verdict,
+        ?Criterion $criterion,
+        string $note,
+        ?string $seen = null,
+        ?string $clientKey = null,
+        array $answers = [],
+    ): Decision {
+        return DB::transaction(function () use (
+            $by,
+            $item,
+            $verdict,
+            $criterion,
+            $note,
+            $seen,
+            $clientKey,
+            $answers,
+        ): Decision {
             $ballot = ItemBallot::locked($item, $by, $clientKey);
             if ($ballot->before !== null) {
                 return Decision::query()->findOrFail($ballot->before)->setRelation('item', $ballot->item);
@@ -55,11 +72,24 @@ final readonly class RecordDecision
             $ballot->mustTakePart();
             $this->mustBeTheirs($ballot);
             $this->mustBeSeen($ballot->mine, $seen);
-            $closed = $this->tried(fn () => $ballot->ballot->with($ballot->decision($by->id, $verdict, $criterion?->id)));
+            $closed = $this->tried(
+                fn () => $ballot->ballot->with($ballot->decision($by->id, $verdict, $criterion?->id)),
+            );
 
-            return $this->replace($by, $ballot, $closed, [
-                'verdict' => $verdict, 'criterion_id' => $criterion?->id, 'note' => $note, 'client_key' => $clientKey, 'answers' => (object) $answers,
-            ], 'decision.recorded', 'Decided on');
+            return $this->replace(
+                $by,
+                $ballot,
+                $closed,
+                [
+                    'verdict' => $verdict,
+                    'criterion_id' => $criterion?->id,
+                    'note' => $note,
+                    'client_key' => $clientKey,
+                    'answers' => (object) $answers,
+                ],
+                'decision.recorded',
+                'Decided on',
+            );
         });
     }
 
@@ -69,9 +99,18 @@ final readonly class RecordDecision
         return DB::transaction(function () use ($by, $item, $verdict, $criterion, $note): Decision {
             $ballot = ItemBallot::locked($item, $by);
             $ballot->mustTakePart();
-            $after = $this->tried(fn () => $ballot->ballot->rethought($ballot->decision($by->id, $verdict, $criterion?->id)));
+            $after = $this->tried(
+                fn () => $ballot->ballot->rethought($ballot->decision($by->id, $verdict, $criterion?->id)),
+            );
 
-            return $this->replace($by, $ballot, $after, ['verdict' => $verdict, 'criterion_id' => $criterion?->id, 'note' => $note], 'decision.rethought', 'Changed their mind about');
+            return $this->replace(
+                $by,
+                $ballot,
+                $after,
+                ['verdict' => $verdict, 'criterion_id' => $criterion?->id, 'note' => $note],
+                'decision.rethought',
+                'Changed their mind about',
+            );
         });
     }
 
@@ -83,24 +122,62 @@ final readonly class RecordDecision
             $ballot->mustTakePart();
             $without = $this->tried(fn () => $ballot->ballot->without($by->id));
 
-            return $this->replace($by, $ballot, $without, ['verdict' => null, 'criterion_id' => null, 'note' => ''], 'decision.taken-back', 'Took back the decision on');
+            return $this->replace(
+                $by,
+                $ballot,
+                $without,
+                ['verdict' => null, 'criterion_id' => null, 'note' => ''],
+                'decision.taken-back',
+                'Took back the decision on',
+            );
         });
     }
 
     /** @param  array<string, mixed>  $values */
-    private function replace(User $by, ItemBallot $ballot, \WaryHeron\Core\Screening\Ballot $after, array $values, string $action, string $says): Decision
-    {
+    private function replace(
+        User $by,
+        ItemBallot $ballot,
+        \WaryHeron\Core\Screening\Ballot $after,
+        array $values,
+        string $action,
+        string $says,
+    ): Decision {
         $item = $ballot->item;
         if ($ballot->mine !== null) {
-            Decision::query()->whereKey($ballot->mine->id)->update(['superseded_at' => now()]);
+            Decision::query()
+                ->whereKey($ballot->mine->id)
+                ->update(['superseded_at' => now()]);
         }
-        $decision = Decision::query()->create($values + ['review_id' => $item->review_id, 'item_id' => $item->id, 'stage_id' => $item->stage_id, 'user_id' => $by->id]);
+        $decision = Decision::query()->create(
+            $values + [
+                'review_id' => $item->review_id,
+                'item_id' => $item->id,
+                'stage_id' => $item->stage_id,
+                'user_id' => $by->id,
+            ],
+        );
         $wasOpen = $item->state->isOpen();
         $opened = $ballot->keep($after)->state->isOpen() && ! $wasOpen;
         $title = $item->publication->title;
-        $entries = [WriteLog::entry($item->review_id, $by, $action, "{$says} “{$title}”", $decision, array_filter(['verdict' => $decision->verdict?->value, 'criterion' => $decision->criterion_id]), $item->id)];
+        $entries = [
+            WriteLog::entry(
+                $item->review_id,
+                $by,
+                $action,
+                "{$says} “{$title}”",
+                $decision,
+                array_filter(['verdict' => $decision->verdict?->value, 'criterion' => $decision->criterion_id]),
+                $item->id,
+            ),
+        ];
         if ($opened) {
-            $entries[] = WriteLog::entry($item->review_id, null, 'item.opened', "All decisions are in on “{$title}”", $item);
+            $entries[] = WriteLog::entry(
+                $item->review_id,
+                null,
+                'item.opened',
+                "All decisions are in on “{$title}”",
+                $item,
+            );
         }
         $this->log->keep($entries);
         $decision->setRelation('item', $item);
@@ -115,7 +192,13 @@ final readonly class RecordDecision
     {
         $stage = $ballot->stage;
         if ($ballot->item->state === ItemState::Disagreement) {
-            ($this->tell)($after->people(), NoticeKind::Disagreement, $stage->review, "Disagreements wait at “{$stage->name}”", route('disagreements', [$stage->review_id, 'stage' => $stage->id], false));
+            ($this->tell)(
+                $after->people(),
+                NoticeKind::Disagreement,
+                $stage->review,
+                "Disagreements wait at “{$stage->name}”",
+                route('disagreements', [$stage->review_id, 'stage' => $stage->id], false),
+            );
         }
         $tallies = $this->tallies($stage);
         if ($stage->reading_order->learns()) {
@@ -123,11 +206,20 @@ final readonly class RecordDecision
         }
         if ($tallies->in(ItemState::Waiting) === 0) {
             $leads = $stage->review->memberships()->where('role', Role::Lead)->pluck('user_id')->all();
-            ($this->tell)(array_values($leads), NoticeKind::StageDone, $stage->review, "All decisions are in at “{$stage->name}”", route('screening', [$stage->review_id, 'stage' => $stage->id], false));
+            ($this->tell)(
+                array_values($leads),
+                NoticeKind::StageDone,
+                $stage->review,
+                "All decisions are in at “{$stage->name}”",
+                route('screening', [$stage->review_id, 'stage' => $stage->id], false),
+            );
         }
     }
 
-    /** Of the last few, somebody else may just be closing one that is not kept yet: then one after the other, so that whoever is last knows it. */
+    /**
+     * Of the last few, somebody else may just be closing one that is not kept yet: then one after the other, so that
+     * whoever is last knows it.
+     */
     private function tallies(Stage $stage): Tallies
     {
         $tallies = Tallies::of($stage->review, $stage);
@@ -143,8 +235,15 @@ final readonly class RecordDecision
     /** The order follows what has opened, in steps: each costs a look at everything that is left. */
     private function learnAnew(Stage $stage, int $open): void
     {
-        $before = (int) Ranking::query()->where('review_id', $stage->review_id)->where('stage_id', $stage->id)->orderByDesc('id')->value('judged');
-        if ($open >= $before + max(self::LEARN_AFTER, intdiv($before, 10)) && Cache::add("ranking {$stage->id} {$before}", true, self::LEARNING_SECONDS)) {
+        $before = (int) Ranking::query()
+            ->where('review_id', $stage->review_id)
+            ->where('stage_id', $stage->id)
+            ->orderByDesc('id')
+            ->value('judged');
+        if (
+            $open >= $before + max(self::LEARN_AFTER, intdiv($before, 10)) &&
+            Cache::add("ranking {$stage->id} {$before}", true, self::LEARNING_SECONDS)
+        ) {
             dispatch(new RankItems($stage->id));
         }
     }
@@ -161,7 +260,9 @@ final readonly class RecordDecision
         $standing = $mine?->verdict === null ? '' : $mine->id;
         if ($seen !== null && $seen !== $standing) {
             $what = $mine?->verdict === null ? 'taken back' : "changed to {$mine->verdict}";
-            throw new Refused("Your decision on this item was {$what} in another window. What stands there is shown now; decide again if you want to change it.");
+            throw new Refused(
+                "Your decision on this item was {$what} in another window. What stands there is shown now; decide again if you want to change it.",
+            );
         }
     }
 

@@ -34,9 +34,20 @@ final readonly class SettleItem
             $ballot = ItemBallot::locked($item);
             $adjudicates = $by->roleIn($ballot->stage->review)?->may(Ability::Settle) === true;
             if (! $ballot->stage->settled_by->alone($adjudicates, in_array($by->id, $ballot->ballot->people(), true))) {
-                throw new Refused($ballot->stage->settled_by === Settler::Third ? 'You decided on this item, so a third person settles it, or those who decided by agreement.' : 'At this stage the review lead settles what those who decided cannot agree on.');
+                throw new Refused(
+                    $ballot->stage->settled_by === Settler::Third
+                        ? 'You decided on this item, so a third person settles it, or those who decided by agreement.'
+                        : 'At this stage the review lead settles what those who decided cannot agree on.',
+                );
             }
-            $this->settle($by, $ballot, $verdict, $criterion?->id, $note, $adjudicates ? HowSettled::Lead : HowSettled::Third);
+            $this->settle(
+                $by,
+                $ballot,
+                $verdict,
+                $criterion?->id,
+                $note,
+                $adjudicates ? HowSettled::Lead : HowSettled::Third,
+            );
         });
     }
 
@@ -53,7 +64,9 @@ final readonly class SettleItem
                 throw new Refused('At this stage the review lead settles disagreements. Say in Talk what you think.');
             }
             if (! in_array($by->id, $ballot->ballot->people(), true)) {
-                throw new Refused('Only those who decided on this item can settle it by agreement. The lead can settle it alone.');
+                throw new Refused(
+                    'Only those who decided on this item can settle it by agreement. The lead can settle it alone.',
+                );
             }
             if (! $ballot->ballot->isComplete()) {
                 throw new Refused(BallotClosed::stillBlinded()->getMessage());
@@ -61,21 +74,48 @@ final readonly class SettleItem
             if ($ballot->item->settled) {
                 throw new Refused('This item has been settled meanwhile.');
             }
-            $current = fn () => Proposal::query()->where('review_id', $item->review_id)->where('item_id', $item->id)->whereNull('superseded_at');
-            $current()->where('user_id', $by->id)->update(['superseded_at' => now()]);
+            $current = fn () => Proposal::query()
+                ->where('review_id', $item->review_id)
+                ->where('item_id', $item->id)
+                ->whereNull('superseded_at');
+            $current()
+                ->where('user_id', $by->id)
+                ->update(['superseded_at' => now()]);
             $proposal = Proposal::query()->create([
-                'review_id' => $item->review_id, 'item_id' => $item->id, 'stage_id' => $item->stage_id, 'user_id' => $by->id,
-                'verdict' => $verdict, 'criterion_id' => $criterion?->id, 'note' => $note,
+                'review_id' => $item->review_id,
+                'item_id' => $item->id,
+                'stage_id' => $item->stage_id,
+                'user_id' => $by->id,
+                'verdict' => $verdict,
+                'criterion_id' => $criterion?->id,
+                'note' => $note,
             ]);
-            ($this->log)($item->review_id, $by, 'settlement.proposed', "Proposed to {$verdict->value} “{$ballot->item->publication->title}”", $proposal, [], $item->id);
+            ($this->log)(
+                $item->review_id,
+                $by,
+                'settlement.proposed',
+                "Proposed to {$verdict->value} “{$ballot->item->publication->title}”",
+                $proposal,
+                [],
+                $item->id,
+            );
             $proposals = $current()->whereIn('user_id', $ballot->ballot->people())->get();
-            $agreed = $proposals->count() === count($ballot->ballot->people())
-                && $proposals->every(fn (Proposal $p): bool => $p->verdict === $verdict && $p->criterion_id === $criterion?->id);
+            $agreed =
+                $proposals->count() === count($ballot->ballot->people()) &&
+                $proposals->every(
+                    fn (Proposal $p): bool => $p->verdict === $verdict && $p->criterion_id === $criterion?->id,
+                );
             if ($agreed) {
                 $this->settle($by, $ballot, $verdict, $criterion?->id, $note, HowSettled::Agreement);
             } else {
                 $others = array_values(array_diff($ballot->ballot->people(), [$by->id]));
-                ($this->tell)($others, NoticeKind::Proposal, $ballot->stage->review, "{$by->name} proposes how to settle “{$ballot->item->publication->title}”", route('disagreements.show', [$item->review_id, $item], false));
+                ($this->tell)(
+                    $others,
+                    NoticeKind::Proposal,
+                    $ballot->stage->review,
+                    "{$by->name} proposes how to settle “{$ballot->item->publication->title}”",
+                    route('disagreements.show', [$item->review_id, $item], false),
+                );
             }
 
             return $agreed;
@@ -88,8 +128,14 @@ final readonly class SettleItem
      * @param  list<Item>  $items
      * @return array{settled: int, proposed: int, refused: list<string>}
      */
-    public function together(User $by, array $items, Verdict $verdict, ?Criterion $criterion, string $note, bool $alone): array
-    {
+    public function together(
+        User $by,
+        array $items,
+        Verdict $verdict,
+        ?Criterion $criterion,
+        string $note,
+        bool $alone,
+    ): array {
         $result = ['settled' => 0, 'proposed' => 0, 'refused' => []];
         foreach ($items as $item) {
             try {
@@ -115,15 +161,32 @@ final readonly class SettleItem
     {
         $result = ['settled' => 0, 'proposed' => 0, 'refused' => []];
         foreach ($proposals as $proposal) {
-            $one = $this->together($by, [$proposal->item], $proposal->verdict, $proposal->criterion, $proposal->note, false);
-            $result = ['settled' => $result['settled'] + $one['settled'], 'proposed' => $result['proposed'] + $one['proposed'], 'refused' => [...$result['refused'], ...$one['refused']]];
+            $one = $this->together(
+                $by,
+                [$proposal->item],
+                $proposal->verdict,
+                $proposal->criterion,
+                $proposal->note,
+                false,
+            );
+            $result = [
+                'settled' => $result['settled'] + $one['settled'],
+                'proposed' => $result['proposed'] + $one['proposed'],
+                'refused' => [...$result['refused'], ...$one['refused']],
+            ];
         }
 
         return $result;
     }
 
-    private function settle(User $by, ItemBallot $ballot, Verdict $verdict, ?string $criterionId, string $note, HowSettled $how): void
-    {
+    private function settle(
+        User $by,
+        ItemBallot $ballot,
+        Verdict $verdict,
+        ?string $criterionId,
+        string $note,
+        HowSettled $how,
+    ): void {
         $item = $ballot->item;
         $ballot->mustTakePart();
         try {
@@ -131,13 +194,30 @@ final readonly class SettleItem
         } catch (BallotClosed $closed) {
             throw new Refused($closed->getMessage());
         }
-        Settlement::query()->where('review_id', $item->review_id)->where('item_id', $item->id)->whereNull('superseded_at')->update(['superseded_at' => now()]);
+        Settlement::query()
+            ->where('review_id', $item->review_id)
+            ->where('item_id', $item->id)
+            ->whereNull('superseded_at')
+            ->update(['superseded_at' => now()]);
         $settlement = Settlement::query()->create([
-            'review_id' => $item->review_id, 'item_id' => $item->id, 'stage_id' => $item->stage_id, 'user_id' => $by->id,
-            'verdict' => $verdict, 'criterion_id' => $criterionId, 'note' => $note, 'how' => $how,
+            'review_id' => $item->review_id,
+            'item_id' => $item->id,
+            'stage_id' => $item->stage_id,
+            'user_id' => $by->id,
+            'verdict' => $verdict,
+            'criterion_id' => $criterionId,
+            'note' => $note,
+            'how' => $how,
         ]);
         $ballot->keep($settled);
         $words = $how === HowSettled::Agreement ? 'Settled by agreement' : 'Settled alone';
-        ($this->log)($item->review_id, $by, 'item.settled', "{$words}: {$verdict->value} “{$item->publication->title}”", $settlement, array_filter(['verdict' => $verdict->value, 'criterion' => $criterionId]));
+        ($this->log)(
+            $item->review_id,
+            $by,
+            'item.settled',
+            "{$words}: {$verdict->value} “{$item->publication->title}”",
+            $settlement,
+            array_filter(['verdict' => $verdict->value, 'criterion' => $criterionId]),
+        );
     }
 }

@@ -14,26 +14,46 @@ use WaryHeron\Core\Screening\ItemState;
 use WaryHeron\Core\Screening\StagePurpose;
 
 /**
- * Lets publications come to title and abstract by their titles. Every publication has its item there from the beginning, so that
+ * Lets publications come to title and abstract by their titles. Every publication has its item there from the
+ * beginning, so that
  * the figures of screening are those of one stage: it waits while its title is judged, and is excluded with its title.
  */
 final class TitlesFirst
 {
     private const PART = 2000;
 
-    /** @return ?Item the item at which the title of the same publication is judged, by state and criterion; null where that was never asked */
+    /**
+     * @return ?Item the item at which the title of the same publication is judged, by state and criterion; null where
+     *     that was never asked
+     */
     public static function standingOf(Item $item): ?Item
     {
-        return Item::query()->where('review_id', $item->review_id)->where('publication_id', $item->publication_id)
-            ->whereIn('stage_id', Stage::query()->where('review_id', $item->review_id)->where('purpose', StagePurpose::Titles)->select('id'))->first(['id', 'state', 'criterion_id']);
+        return Item::query()
+            ->where('review_id', $item->review_id)
+            ->where('publication_id', $item->publication_id)
+            ->whereIn(
+                'stage_id',
+                Stage::query()
+                    ->where('review_id', $item->review_id)
+                    ->where('purpose', StagePurpose::Titles)
+                    ->select('id'),
+            )
+            ->first(['id', 'state', 'criterion_id']);
     }
 
     /** Leaves out, of items at title and abstract, those that their titles excluded. */
     public static function withoutExcluded(Builder $items): Builder
     {
-        return $items->whereNotExists(fn (Builder $title) => $title->selectRaw('1')->from('items AS by_title')->join('stages', 'stages.id', '=', 'by_title.stage_id')
-            ->whereColumn('by_title.review_id', 'items.review_id')->whereColumn('by_title.publication_id', 'items.publication_id')
-            ->where('stages.purpose', StagePurpose::Titles->value)->where('by_title.state', ItemState::Excluded->value));
+        return $items->whereNotExists(
+            fn (Builder $title) => $title
+                ->selectRaw('1')
+                ->from('items AS by_title')
+                ->join('stages', 'stages.id', '=', 'by_title.stage_id')
+                ->whereColumn('by_title.review_id', 'items.review_id')
+                ->whereColumn('by_title.publication_id', 'items.publication_id')
+                ->where('stages.purpose', StagePurpose::Titles->value)
+                ->where('by_title.state', ItemState::Excluded->value),
+        );
     }
 
     /** Asks about the title of all that nobody has judged by its abstract yet. */
@@ -48,8 +68,14 @@ final class TitlesFirst
     public static function end(Stage $abstracts): void
     {
         $abstracts->update(['after_titles' => false]);
-        $awaited = fn (): Builder => DB::table('items')->where('items.review_id', $abstracts->review_id)->where('stage_id', $abstracts->id)->where('state', ItemState::Awaited->value);
-        $plain = $abstracts->closed_at === null ? $awaited()->whereNotExists(self::judged(...))->whereNotExists(self::joined(...)) : null;
+        $awaited = fn (): Builder => DB::table('items')
+            ->where('items.review_id', $abstracts->review_id)
+            ->where('stage_id', $abstracts->id)
+            ->where('state', ItemState::Awaited->value);
+        $plain =
+            $abstracts->closed_at === null
+                ? $awaited()->whereNotExists(self::judged(...))->whereNotExists(self::joined(...))
+                : null;
         $plain?->update(['state' => ItemState::Waiting->value]);
         ItemBallot::recount(array_values($awaited()->pluck('id')->all()));
     }
@@ -75,44 +101,91 @@ final class TitlesFirst
      */
     public static function follow(Stage $titles, ?array $publicationIds): void
     {
-        $abstracts = Stage::query()->where('review_id', $titles->review_id)->where('purpose', StagePurpose::TitleAbstract)->firstOrFail();
+        $abstracts = Stage::query()
+            ->where('review_id', $titles->review_id)
+            ->where('purpose', StagePurpose::TitleAbstract)
+            ->firstOrFail();
         $apart = [ItemState::Folded->value, ItemState::Removed->value];
-        $there = fn () => DB::table('items')->join('items AS title', fn ($on) => $on->on('title.review_id', '=', 'items.review_id')->on('title.publication_id', '=', 'items.publication_id'))
-            ->where('items.review_id', $titles->review_id)->where('items.stage_id', $abstracts->id)->where('title.stage_id', $titles->id)
-            ->whereNotIn('items.state', $apart)->whereNotIn('title.state', $apart)
-            ->when($publicationIds !== null, fn (Builder $some) => $some->whereIn('items.publication_id', $publicationIds));
+        $there = fn () => DB::table('items')
+            ->join(
+                'items AS title',
+                fn ($on) => $on
+                    ->on('title.review_id', '=', 'items.review_id')
+                    ->on('title.publication_id', '=', 'items.publication_id'),
+            )
+            ->where('items.review_id', $titles->review_id)
+            ->where('items.stage_id', $abstracts->id)
+            ->where('title.stage_id', $titles->id)
+            ->whereNotIn('items.state', $apart)
+            ->whereNotIn('title.state', $apart)
+            ->when(
+                $publicationIds !== null,
+                fn (Builder $some) => $some->whereIn('items.publication_id', $publicationIds),
+            );
         // nobody decides on them meanwhile
         $there()->orderBy('items.id')->lock('for update of items')->pluck('items.id');
         if ($abstracts->closed_at === null) {
             self::setPlain($there()->whereNotExists(self::judged(...))->whereNotExists(self::joined(...)));
         }
-        $left = $there()->where(fn (Builder $any) => $any->whereRaw($abstracts->closed_at === null ? 'false' : 'true')->orWhereExists(self::judged(...))->orWhereExists(self::joined(...)));
+        $left = $there()->where(
+            fn (Builder $any) => $any
+                ->whereRaw($abstracts->closed_at === null ? 'false' : 'true')
+                ->orWhereExists(self::judged(...))
+                ->orWhereExists(self::joined(...)),
+        );
         ItemBallot::recount(array_values($left->orderBy('items.position')->pluck('items.id')->all()));
     }
 
     /** What nobody has decided on stands as its title does. */
     private static function setPlain(Builder $plain): void
     {
-        $plain->selectRaw(<<<'SQL'
+        $plain->selectRaw(
+            <<<'SQL'
             items.review_id, items.id, CASE title.state WHEN 'excluded' THEN 'excluded' WHEN 'included' THEN 'waiting' ELSE 'awaited' END AS state,
             CASE title.state WHEN 'excluded' THEN title.criterion_id END AS criterion_id
-            SQL);
-        DB::update(<<<SQL
+            SQL
+            ,
+        );
+        DB::update(
+            <<<SQL
             UPDATE items SET state = plain.state, criterion_id = plain.criterion_id, updated_at = now() FROM ({$plain->toSql()}) AS plain
             WHERE items.review_id = plain.review_id AND items.id = plain.id AND (items.state, items.criterion_id) IS DISTINCT FROM (plain.state, plain.criterion_id)
-            SQL, $plain->getBindings());
+            SQL
+            ,
+            $plain->getBindings(),
+        );
     }
 
     /** @param  ?list<string>  $publicationIds */
     private static function ask(Stage $abstracts, Stage $titles, ?array $publicationIds): void
     {
-        $new = DB::table('items')->where('items.review_id', $titles->review_id)->where('items.stage_id', $abstracts->id)->where('items.state', ItemState::Waiting->value)
-            ->when($publicationIds !== null, fn (Builder $some) => $some->whereIn('items.publication_id', $publicationIds))
+        $new = DB::table('items')
+            ->where('items.review_id', $titles->review_id)
+            ->where('items.stage_id', $abstracts->id)
+            ->where('items.state', ItemState::Waiting->value)
+            ->when(
+                $publicationIds !== null,
+                fn (Builder $some) => $some->whereIn('items.publication_id', $publicationIds),
+            )
             ->whereNotExists(self::judged(...))
-            ->whereNotExists(fn (Builder $asked) => $asked->selectRaw('1')->from('items AS title')->whereColumn('title.review_id', 'items.review_id')
-                ->whereColumn('title.publication_id', 'items.publication_id')->where('title.stage_id', $titles->id))
-            ->orderBy('items.position')->pluck('items.publication_id');
-        $row = fn (string $id): array => ['id' => strtolower((string) Str::ulid()), 'review_id' => $titles->review_id, 'publication_id' => $id, 'stage_id' => $titles->id, 'created_at' => now(), 'updated_at' => now()];
+            ->whereNotExists(
+                fn (Builder $asked) => $asked
+                    ->selectRaw('1')
+                    ->from('items AS title')
+                    ->whereColumn('title.review_id', 'items.review_id')
+                    ->whereColumn('title.publication_id', 'items.publication_id')
+                    ->where('title.stage_id', $titles->id),
+            )
+            ->orderBy('items.position')
+            ->pluck('items.publication_id');
+        $row = fn (string $id): array => [
+            'id' => strtolower((string) Str::ulid()),
+            'review_id' => $titles->review_id,
+            'publication_id' => $id,
+            'stage_id' => $titles->id,
+            'created_at' => now(),
+            'updated_at' => now(),
+        ];
         foreach ($new->chunk(self::PART) as $part) {
             DB::table('items')->insert(array_values($part->map($row)->all()));
         }
@@ -120,11 +193,19 @@ final class TitlesFirst
 
     private static function judged(Builder $query): void
     {
-        $query->selectRaw('1')->from('decisions')->whereColumn('decisions.review_id', 'items.review_id')->whereColumn('decisions.item_id', 'items.id');
+        $query
+            ->selectRaw('1')
+            ->from('decisions')
+            ->whereColumn('decisions.review_id', 'items.review_id')
+            ->whereColumn('decisions.item_id', 'items.id');
     }
 
     private static function joined(Builder $query): void
     {
-        $query->selectRaw('1')->from('publications AS gone')->whereColumn('gone.review_id', 'items.review_id')->whereColumn('gone.merged_into', 'items.publication_id');
+        $query
+            ->selectRaw('1')
+            ->from('publications AS gone')
+            ->whereColumn('gone.review_id', 'items.review_id')
+            ->whereColumn('gone.merged_into', 'items.publication_id');
     }
 }

@@ -29,12 +29,22 @@ final readonly class ChangeStrategy
      * @param  list<string>  $sources
      * @param  list<string>  $blocks  names of concepts to start with
      */
-    public function create(User $by, Review $review, string $name, array $sources, array $blocks = [], ?Lines $content = null): Strategy
-    {
+    public function create(
+        User $by,
+        Review $review,
+        string $name,
+        array $sources,
+        array $blocks = [],
+        ?Lines $content = null,
+    ): Strategy {
         return DB::transaction(function () use ($by, $review, $name, $sources, $blocks, $content): Strategy {
             $name = $this->toldApart($review, $name);
-            $strategy = $review->strategies()->create(['name' => $name, 'sources' => $sources, 'head' => 1, 'created_by' => $by->id]);
-            $content ??= new Lines(array_map(fn (string $block): StrategyLine => new StrategyLine($this->newId(), '', $block), $blocks));
+            $strategy = $review
+                ->strategies()
+                ->create(['name' => $name, 'sources' => $sources, 'head' => 1, 'created_by' => $by->id]);
+            $content ??= new Lines(
+                array_map(fn (string $block): StrategyLine => new StrategyLine($this->newId(), '', $block), $blocks),
+            );
             $this->add($by, $strategy, 1, null, $content, 'Began the strategy');
             ($this->log)($review, $by, 'strategy.began', "Began the strategy “{$name}”", $strategy);
 
@@ -58,7 +68,13 @@ final readonly class ChangeStrategy
     {
         DB::transaction(function () use ($by, $strategy, $away): void {
             $strategy->update(['archived_at' => $away ? now() : null]);
-            ($this->log)($strategy->review_id, $by, $away ? 'strategy.archived' : 'strategy.brought-back', ($away ? 'Put the strategy away: ' : 'Brought the strategy back: ')."“{$strategy->name}”", $strategy);
+            ($this->log)(
+                $strategy->review_id,
+                $by,
+                $away ? 'strategy.archived' : 'strategy.brought-back',
+                ($away ? 'Put the strategy away: ' : 'Brought the strategy back: ')."“{$strategy->name}”",
+                $strategy,
+            );
         });
     }
 
@@ -68,7 +84,14 @@ final readonly class ChangeStrategy
         DB::transaction(function () use ($by, $strategy, $name, $sources): void {
             $before = $strategy->only('name', 'sources');
             $strategy->update(['name' => $name, 'sources' => $sources]);
-            ($this->log)($strategy->review_id, $by, 'strategy.settings', "Changed the name or the databases of the strategy “{$name}”", $strategy, ['before' => $before, 'after' => ['name' => $name, 'sources' => $sources]]);
+            ($this->log)(
+                $strategy->review_id,
+                $by,
+                'strategy.settings',
+                "Changed the name or the databases of the strategy “{$name}”",
+                $strategy,
+                ['before' => $before, 'after' => ['name' => $name, 'sources' => $sources]],
+            );
         });
     }
 
@@ -83,7 +106,12 @@ final readonly class ChangeStrategy
     {
         return DB::transaction(function () use ($by, $strategy, $base, $change, $with): StrategyRevision {
             $strategy = $this->locked($strategy, $base);
-            [$content, $words] = StrategyChange::apply($this->revision($strategy, $base)->strategy(), $change, $with, $this->newId(...));
+            [$content, $words] = StrategyChange::apply(
+                $this->revision($strategy, $base)->strategy(),
+                $change,
+                $with,
+                $this->newId(...),
+            );
             $number = 1 + (int) $strategy->revisions()->max('number');
             $revision = $this->add($by, $strategy, $number, $base, $content, $words);
             $strategy->update(['head' => $number]);
@@ -107,7 +135,9 @@ final readonly class ChangeStrategy
     {
         return DB::transaction(function () use ($strategy, $base): StrategyRevision {
             $strategy = $this->locked($strategy, $base);
-            $next = $strategy->revisions()->where('after', $base)->max('number') ?? throw new Refused('There is nothing to redo.');
+            $next =
+                $strategy->revisions()->where('after', $base)->max('number') ??
+                throw new Refused('There is nothing to redo.');
             $strategy->update(['head' => $next]);
 
             return $this->revision($strategy, (int) $next);
@@ -120,9 +150,23 @@ final readonly class ChangeStrategy
         return DB::transaction(function () use ($by, $strategy, $base, $revision): StrategyRevision {
             $strategy = $this->locked($strategy, $base);
             $number = 1 + (int) $strategy->revisions()->max('number');
-            $new = $this->add($by, $strategy, $number, $base, $this->revision($strategy, $revision)->strategy(), "Went back to revision {$revision}");
+            $new = $this->add(
+                $by,
+                $strategy,
+                $number,
+                $base,
+                $this->revision($strategy, $revision)->strategy(),
+                "Went back to revision {$revision}",
+            );
             $strategy->update(['head' => $number]);
-            ($this->log)($strategy->review_id, $by, 'strategy.back', "Went back to an earlier state of the strategy “{$strategy->name}”", $strategy, ['revision' => $revision]);
+            ($this->log)(
+                $strategy->review_id,
+                $by,
+                'strategy.back',
+                "Went back to an earlier state of the strategy “{$strategy->name}”",
+                $strategy,
+                ['revision' => $revision],
+            );
 
             return $new;
         });
@@ -137,8 +181,24 @@ final readonly class ChangeStrategy
             if ($version !== null) {
                 return $version;
             }
-            $version = $strategy->versions()->create(['review_id' => $strategy->review_id, 'number' => 1 + (int) $strategy->versions()->max('number'), 'revision' => $strategy->head, 'note' => $note, 'frozen_by' => $by->id, 'frozen_at' => now()]);
-            ($this->log)($strategy->review_id, $by, 'strategy.frozen', "Kept version {$version->number} of the strategy “{$strategy->name}”", $strategy, ['version' => $version->number, 'revision' => $version->revision]);
+            $version = $strategy
+                ->versions()
+                ->create([
+                    'review_id' => $strategy->review_id,
+                    'number' => 1 + (int) $strategy->versions()->max('number'),
+                    'revision' => $strategy->head,
+                    'note' => $note,
+                    'frozen_by' => $by->id,
+                    'frozen_at' => now(),
+                ]);
+            ($this->log)(
+                $strategy->review_id,
+                $by,
+                'strategy.frozen',
+                "Kept version {$version->number} of the strategy “{$strategy->name}”",
+                $strategy,
+                ['version' => $version->number, 'revision' => $version->revision],
+            );
 
             return $version;
         });
@@ -149,7 +209,10 @@ final readonly class ChangeStrategy
         $strategy = Strategy::query()->lockForUpdate()->findOrFail($strategy->id);
         if ($strategy->head !== $base) {
             $last = $this->revision($strategy, $strategy->head);
-            throw new Refused("{$last->maker->name} has changed this strategy meanwhile ({$last->change}). It is shown now as it stands; your change was not made. Make it again if it is still wanted.", ['head' => $strategy->head]);
+            throw new Refused(
+                "{$last->maker->name} has changed this strategy meanwhile ({$last->change}). It is shown now as it stands; your change was not made. Make it again if it is still wanted.",
+                ['head' => $strategy->head],
+            );
         }
 
         return $strategy;
@@ -160,9 +223,25 @@ final readonly class ChangeStrategy
         return $strategy->revisions()->where('number', $number)->firstOrFail();
     }
 
-    private function add(User $by, Strategy $strategy, int $number, ?int $after, Lines $content, string $change): StrategyRevision
-    {
-        return $strategy->revisions()->create(['review_id' => $strategy->review_id, 'number' => $number, 'after' => $after, 'content' => $content->toArray(), 'change' => mb_strimwidth($change, 0, 250, '…'), 'made_by' => $by->id, 'made_at' => now()]);
+    private function add(
+        User $by,
+        Strategy $strategy,
+        int $number,
+        ?int $after,
+        Lines $content,
+        string $change,
+    ): StrategyRevision {
+        return $strategy
+            ->revisions()
+            ->create([
+                'review_id' => $strategy->review_id,
+                'number' => $number,
+                'after' => $after,
+                'content' => $content->toArray(),
+                'change' => mb_strimwidth($change, 0, 250, '…'),
+                'made_by' => $by->id,
+                'made_at' => now(),
+            ]);
     }
 
     private function newId(): string

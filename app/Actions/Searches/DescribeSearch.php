@@ -27,7 +27,10 @@ final readonly class DescribeSearch
                 return;
             }
             $review->update(['search_notes' => $after]);
-            ($this->log)($review, $by, 'search.described', 'Said more of how was searched', $review, ['before' => $before, 'after' => $after]);
+            ($this->log)($review, $by, 'search.described', 'Said more of how was searched', $review, [
+                'before' => $before,
+                'after' => $after,
+            ]);
         });
     }
 }

@@ -33,11 +33,23 @@ final readonly class KeepKnownItems
             $titles = array_flip($known->map(fn (KnownItem $item): string => mb_strtolower($item->title))->all());
             $added = 0;
             foreach ($this->read($pasted) as [$title, $doi, $year]) {
-                if (($doi !== '' && isset($dois[$doi])) || ($title !== '' && isset($titles[mb_strtolower($title)])) || count($known) + $added >= self::MOST) {
+                if (
+                    ($doi !== '' && isset($dois[$doi])) ||
+                    ($title !== '' && isset($titles[mb_strtolower($title)])) ||
+                    count($known) + $added >= self::MOST
+                ) {
                     continue;
                 }
-                $review->knownItems()->create(['title' => mb_substr($title, 0, 2000), 'doi' => mb_substr($doi, 0, 250), 'year' => $year, 'added_by' => $by->id, 'added_at' => now()]);
-                $doi === '' || $dois[$doi] = true;
+                $review
+                    ->knownItems()
+                    ->create([
+                        'title' => mb_substr($title, 0, 2000),
+                        'doi' => mb_substr($doi, 0, 250),
+                        'year' => $year,
+                        'added_by' => $by->id,
+                        'added_at' => now(),
+                    ]);
+                $doi === '' || ($dois[$doi] = true);
                 $titles[mb_strtolower($title)] = true;
                 $added++;
             }
@@ -49,7 +61,9 @@ final readonly class KeepKnownItems
         });
     }
 
-    /** The title that a database has for what was given by its DOI alone; no act of a person, so the Log is not told. */
+    /**
+     * The title that a database has for what was given by its DOI alone; no act of a person, so the Log is not told.
+     */
     public function title(KnownItem $item, string $title): void
     {
         if ($item->title === $item->doi && $title !== '' && $title !== $item->doi) {
@@ -61,7 +75,14 @@ final readonly class KeepKnownItems
     {
         DB::transaction(function () use ($by, $item): void {
             $item->delete();
-            ($this->log)($item->review_id, $by, 'known.removed', "Took “{$item->title}” off the known items", $item, $item->only('title', 'doi', 'year'));
+            ($this->log)(
+                $item->review_id,
+                $by,
+                'known.removed',
+                "Took “{$item->title}” off the known items",
+                $item,
+                $item->only('title', 'doi', 'year'),
+            );
         });
     }
 
@@ -83,7 +104,10 @@ final readonly class KeepKnownItems
         }
         foreach (preg_split('/\R/u', mb_scrub($pasted)) ?: [] as $line) {
             $line = trim($line);
-            $doi = preg_match('~10\.\d{4,9}/\S+~', $line, $match) === 1 ? Doi::normalised(rtrim($match[0], '.,;')) ?? '' : '';
+            $doi =
+                preg_match('~10\.\d{4,9}/\S+~', $line, $match) === 1
+                    ? Doi::normalised(rtrim($match[0], '.,;')) ?? ''
+                    : '';
             $title = trim((string) preg_replace('~(?:https?://\S*|doi:?\s*)?10\.\d{4,9}/\S+~i', '', $line), " \t.,;");
             if ($doi !== '' || mb_strlen($title) > 10) {
                 yield [$title !== '' ? $title : $doi, $doi, null];

@@ -22,7 +22,23 @@ use WaryHeron\Core\Vocabulary\SkosReader;
 /** Takes a thesaurus in, or leaves everything as it was. */
 final readonly class LoadScheme
 {
-    private const COLUMNS = ['scheme_id', 'number', 'uri', 'label', 'folded', 'alternatives', 'scope_note', 'definition', 'change_notes', 'qualifiers', 'broader', 'related', 'tops', 'names', 'words'];
+    private const COLUMNS = [
+        'scheme_id',
+        'number',
+        'uri',
+        'label',
+        'folded',
+        'alternatives',
+        'scope_note',
+        'definition',
+        'change_notes',
+        'qualifiers',
+        'broader',
+        'related',
+        'tops',
+        'names',
+        'words',
+    ];
 
     public function __construct(private WriteLog $log)
     {
@@ -38,9 +54,23 @@ final readonly class LoadScheme
         $read = SkosReader::read($skos);
 
         return DB::transaction(function () use ($by, $review, $title, $skos, $read): Scheme {
-            $scheme = $review->schemes()->create(['title' => $title !== '' ? $title : ($read->title ?: 'Thesaurus'), 'size' => count($read->concepts), 'content_hash' => hash('sha256', $skos), 'added_by' => $by->id, 'added_at' => now()]);
+            $scheme = $review
+                ->schemes()
+                ->create([
+                    'title' => $title !== '' ? $title : ($read->title ?: 'Thesaurus'),
+                    'size' => count($read->concepts),
+                    'content_hash' => hash('sha256', $skos),
+                    'added_by' => $by->id,
+                    'added_at' => now(),
+                ]);
             $this->fill($scheme, $read);
-            ($this->log)($review, $by, 'scheme.added', "Added the thesaurus “{$scheme->title}” with ".number_format($scheme->size).' headings', $scheme);
+            ($this->log)(
+                $review,
+                $by,
+                'scheme.added',
+                "Added the thesaurus “{$scheme->title}” with ".number_format($scheme->size).' headings',
+                $scheme,
+            );
 
             return $scheme;
         });
@@ -55,7 +85,15 @@ final readonly class LoadScheme
         is_resource($file) && fclose($file);
 
         return DB::transaction(function () use ($by, $review, $title, $stored, $name): Task {
-            $task = $review->tasks()->create(['user_id' => $by->id, 'kind' => 'thesaurus', 'title' => "Reading the thesaurus {$name}", 'state' => 'queued', 'url' => route('thesauri', $review, false)]);
+            $task = $review
+                ->tasks()
+                ->create([
+                    'user_id' => $by->id,
+                    'kind' => 'thesaurus',
+                    'title' => "Reading the thesaurus {$name}",
+                    'state' => 'queued',
+                    'url' => route('thesauri', $review, false),
+                ]);
             ($this->log)($review, $by, 'scheme.brought', "Brought the thesaurus file {$name}", $task);
             AddThesaurus::dispatch($task->id, $stored, $title);
 
@@ -78,7 +116,10 @@ final readonly class LoadScheme
         $read = SkosReader::read($skos);
 
         return DB::transaction(function () use ($source, $title, $hash, $read): Scheme {
-            $scheme = Scheme::query()->updateOrCreate(['source' => $source], ['title' => $title, 'size' => count($read->concepts), 'content_hash' => $hash, 'added_at' => now()]);
+            $scheme = Scheme::query()->updateOrCreate(
+                ['source' => $source],
+                ['title' => $title, 'size' => count($read->concepts), 'content_hash' => $hash, 'added_at' => now()],
+            );
             DB::table('scheme_concepts')->where('scheme_id', $scheme->id)->delete();
             $this->fill($scheme, $read);
 
@@ -94,12 +135,29 @@ final readonly class LoadScheme
         $tops = $read->topsOfEach();
         $rows = [];
         foreach ($read->concepts as $concept) {
-            $names = array_values(array_unique(array_map(ConceptScheme::folded(...), [$concept->label, ...$concept->alternatives])));
+            $names = array_values(
+                array_unique(array_map(ConceptScheme::folded(...), [$concept->label, ...$concept->alternatives])),
+            );
             $rows[] = [
-                $scheme->id, $numbers[$concept->uri] + 1, $concept->uri, $concept->label, ConceptScheme::folded($concept->label), self::json($concept->alternatives), $concept->scopeNote, $concept->definition,
-                self::json($concept->changeNotes), self::json($concept->qualifiers), $array($of($concept->broader)), $array($of($concept->related)), $array($of($tops[$concept->uri])),
+                $scheme->id,
+                $numbers[$concept->uri] + 1,
+                $concept->uri,
+                $concept->label,
+                ConceptScheme::folded($concept->label),
+                self::json($concept->alternatives),
+                $concept->scopeNote,
+                $concept->definition,
+                self::json($concept->changeNotes),
+                self::json($concept->qualifiers),
+                $array($of($concept->broader)),
+                $array($of($concept->related)),
+                $array($of($tops[$concept->uri])),
                 '{'.implode(',', array_map(fn (string $name): string => "\"{$name}\"", $names)).'}',
-                IndexedText::tsvector(['title' => $concept->label, 'abstract' => implode(' ', $concept->alternatives), 'keyword' => "{$concept->scopeNote} {$concept->definition}"]),
+                IndexedText::tsvector([
+                    'title' => $concept->label,
+                    'abstract' => implode(' ', $concept->alternatives),
+                    'keyword' => "{$concept->scopeNote} {$concept->definition}",
+                ]),
             ];
             if (count($rows) === 1000) {
                 Copy::into('scheme_concepts', self::COLUMNS, $rows);

@@ -17,14 +17,34 @@ final readonly class MarkTranslation
     {
     }
 
-    public function execute(User $by, Strategy $strategy, string $line, string $database, string $text, bool $isRight): void
-    {
+    public function execute(
+        User $by,
+        Strategy $strategy,
+        string $line,
+        string $database,
+        string $text,
+        bool $isRight,
+    ): void {
         DB::transaction(function () use ($by, $strategy, $line, $database, $text, $isRight): void {
             $key = ['strategy_id' => $strategy->id, 'line_id' => $line, 'database' => $database];
             $isRight
-                ? TranslationMark::query()->updateOrCreate($key, ['review_id' => $strategy->review_id, 'text_hash' => hash('sha256', $text), 'marked_by' => $by->id, 'marked_at' => now()])
+                ? TranslationMark::query()->updateOrCreate($key, [
+                    'review_id' => $strategy->review_id,
+                    'text_hash' => hash('sha256', $text),
+                    'marked_by' => $by->id,
+                    'marked_at' => now(),
+                ])
                 : TranslationMark::query()->where($key)->delete();
-            ($this->log)($strategy->review_id, $by, 'translation.marked', $isRight ? "Found a line right as {$database} is asked it" : "Took back that a line is right in {$database}", $strategy, ['line' => $line, 'database' => $database, 'text' => $text]);
+            ($this->log)(
+                $strategy->review_id,
+                $by,
+                'translation.marked',
+                $isRight
+                    ? "Found a line right as {$database} is asked it"
+                    : "Took back that a line is right in {$database}",
+                $strategy,
+                ['line' => $line, 'database' => $database, 'text' => $text],
+            );
         });
     }
 }

@@ -22,22 +22,47 @@ final readonly class RuleOnHeading
     public function forget(User $by, Review $review, string $label, Scheme $scheme, string $standsFor): void
     {
         DB::transaction(function () use ($by, $review, $label, $scheme, $standsFor): void {
-            $mapping = HeadingMapping::query()->where('review_id', $review->id)->where('label', $label)->where('scheme_id', $scheme->id)->where('stands_for', $standsFor)->first();
+            $mapping = HeadingMapping::query()
+                ->where('review_id', $review->id)
+                ->where('label', $label)
+                ->where('scheme_id', $scheme->id)
+                ->where('stands_for', $standsFor)
+                ->first();
             if ($mapping !== null) {
                 $mapping->delete();
-                ($this->log)($review, $by, 'heading.ruled', "Opened again whether “{$label}” is “{$standsFor}” in {$scheme->title}", $review);
+                ($this->log)(
+                    $review,
+                    $by,
+                    'heading.ruled',
+                    "Opened again whether “{$label}” is “{$standsFor}” in {$scheme->title}",
+                    $review,
+                );
             }
         });
     }
 
-    public function execute(User $by, Review $review, string $label, Scheme $scheme, string $standsFor, bool $isConfirmed): void
-    {
+    public function execute(
+        User $by,
+        Review $review,
+        string $label,
+        Scheme $scheme,
+        string $standsFor,
+        bool $isConfirmed,
+    ): void {
         DB::transaction(function () use ($by, $review, $label, $scheme, $standsFor, $isConfirmed): void {
             $mapping = HeadingMapping::query()->updateOrCreate(
                 ['review_id' => $review->id, 'label' => $label, 'scheme_id' => $scheme->id, 'stands_for' => $standsFor],
                 ['is_confirmed' => $isConfirmed, 'ruled_by' => $by->id, 'ruled_at' => now()],
             );
-            ($this->log)($review, $by, 'heading.ruled', $isConfirmed ? "Confirmed that “{$label}” is “{$standsFor}” in {$scheme->title}" : "Said that “{$label}” is not “{$standsFor}” in {$scheme->title}", $mapping);
+            ($this->log)(
+                $review,
+                $by,
+                'heading.ruled',
+                $isConfirmed
+                    ? "Confirmed that “{$label}” is “{$standsFor}” in {$scheme->title}"
+                    : "Said that “{$label}” is not “{$standsFor}” in {$scheme->title}",
+                $mapping,
+            );
         });
     }
 }

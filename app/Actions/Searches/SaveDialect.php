@@ -28,12 +28,19 @@ final readonly class SaveDialect
     {
         $dialect = Dialect::fromJson($file);
         if (in_array($dialect->name(), Dialects::NAMES, true)) {
-            throw new BadDialect(["“{$dialect->name()}” is the name of a dialect that ships. Give “name” another value."]);
+            throw new BadDialect([
+                "“{$dialect->name()}” is the name of a dialect that ships. Give “name” another value.",
+            ]);
         }
 
         return DB::transaction(function () use ($by, $review, $file, $dialect): string {
-            $own = TeamDialect::query()->updateOrCreate(['review_id' => $review->id, 'name' => $dialect->name()], ['file' => $file, 'changed_by' => $by->id]);
-            ($this->log)($review, $by, 'dialect.saved', "Saved the dialect “{$dialect->title()}”", $own, ['file' => $file]);
+            $own = TeamDialect::query()->updateOrCreate(
+                ['review_id' => $review->id, 'name' => $dialect->name()],
+                ['file' => $file, 'changed_by' => $by->id],
+            );
+            ($this->log)($review, $by, 'dialect.saved', "Saved the dialect “{$dialect->title()}”", $own, [
+                'file' => $file,
+            ]);
 
             return $dialect->name();
         });

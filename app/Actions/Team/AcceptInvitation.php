@@ -22,13 +22,22 @@ final readonly class AcceptInvitation
         DB::transaction(function () use ($user, $invitation): void {
             $invitation = Invitation::query()->lockForUpdate()->with('review')->findOrFail($invitation->id);
             if (strcasecmp($user->email, $invitation->email) !== 0) {
-                throw new Refused("This invitation was sent to {$invitation->email}. Sign in with that address to accept it.");
+                throw new Refused(
+                    "This invitation was sent to {$invitation->email}. Sign in with that address to accept it.",
+                );
             }
-            if ($invitation->accepted_at !== null || $invitation->withdrawn_at !== null || $invitation->expires_at->isPast()) {
+            if (
+                $invitation->accepted_at !== null ||
+                $invitation->withdrawn_at !== null ||
+                $invitation->expires_at->isPast()
+            ) {
                 throw new Refused('This invitation can no longer be used. Ask the review lead for a new one.');
             }
             $invitation->update(['accepted_at' => now()]);
-            Membership::query()->firstOrCreate(['review_id' => $invitation->review_id, 'user_id' => $user->id], ['role' => $invitation->role]);
+            Membership::query()->firstOrCreate(
+                ['review_id' => $invitation->review_id, 'user_id' => $user->id],
+                ['role' => $invitation->role],
+            );
             ($this->log)($invitation->review, $user, 'team.joined', "Joined as {$invitation->role->label()}", $user);
         });
     }

@@ -19,19 +19,36 @@ final class CheckController extends Controller
     {
         $revision = $strategy->shown();
 
-        return view('searches.check', ['review' => $review, 'strategy' => $strategy, 'revision' => $revision->number, 'sources' => $sources, ...$check->of($review, $strategy, $revision->strategy())]);
+        return view('searches.check', [
+            'review' => $review,
+            'strategy' => $strategy,
+            'revision' => $revision->number,
+            'sources' => $sources,
+            ...$check->of($review, $strategy, $revision->strategy()),
+        ]);
     }
 
-    public function dismiss(Request $request, Review $review, Strategy $strategy, DismissFinding $dismiss): RedirectResponse
-    {
-        $given = $request->validate(['finding' => ['required', 'string', 'max:400'], 'reason' => ['required', 'string', 'max:1000']]);
+    public function dismiss(
+        Request $request,
+        Review $review,
+        Strategy $strategy,
+        DismissFinding $dismiss,
+    ): RedirectResponse {
+        $given = $request->validate([
+            'finding' => ['required', 'string', 'max:400'],
+            'reason' => ['required', 'string', 'max:1000'],
+        ]);
         $dismiss->execute($this->me($request), $strategy, $given['finding'], $given['reason']);
 
         return redirect()->route('strategies.check', [$review, $strategy]);
     }
 
-    public function bringBack(Request $request, Review $review, Strategy $strategy, DismissFinding $dismiss): RedirectResponse
-    {
+    public function bringBack(
+        Request $request,
+        Review $review,
+        Strategy $strategy,
+        DismissFinding $dismiss,
+    ): RedirectResponse {
         $given = $request->validate(['finding' => ['required', 'string', 'max:400']]);
         $dismiss->takeBack($this->me($request), $strategy, $given['finding']);
 

@@ -28,7 +28,10 @@ use WaryHeron\Core\Screening\Verdict;
 
 final class DeskController extends Controller
 {
-    /** Items ahead of the one at hand: more than ten, to go on with while a connection is lost; a list shows more of them at once. */
+    /**
+     * Items ahead of the one at hand: more than ten, to go on with while a connection is lost; a list shows more of
+     * them at once.
+     */
     private const AHEAD = 16;
 
     /** So many are at hand, in all that is not a common queue: a good hour's work, should the line be lost. */
@@ -60,21 +63,53 @@ final class DeskController extends Controller
         $current = $item === null ? null : $desk->item($item->id);
         $ahead = $desk->ahead((int) ($current['position'] ?? 0), $most);
         if ($ahead === [] && $current !== null) {
-            $ahead = array_values(array_filter($desk->ahead(0, $most), fn (array $one): bool => $one['id'] !== $current['id']));
+            $ahead = array_values(
+                array_filter($desk->ahead(0, $most), fn (array $one): bool => $one['id'] !== $current['id']),
+            );
         }
         $items = $current === null ? $ahead : [$current, ...$ahead];
         $kept = array_filter($request->only(self::FILTERS), is_string(...));
         $address = ['stage' => $stage->id, ...$kept];
 
         return view('screening.desk', [
-            'review' => $review, 'stage' => $stage, 'criteria' => $criteria = $desk->criteria(), 'empty' => $items === [], 'counts' => $counts = $desk->counts(), 'listed' => $listed,
-            'steps' => $desk->steps(), 'kept' => $kept, 'problem' => $filters->problem, 'choices' => LibraryChoices::of($review), 'deliveries' => $review->deliveries()->whereNull('withdrawn_at')->orderBy('id')->get(['id', 'source_name', 'file_name']), 'inFull' => $inFull = $stage->purpose === StagePurpose::FullText,
+            'review' => $review,
+            'stage' => $stage,
+            'criteria' => ($criteria = $desk->criteria()),
+            'empty' => $items === [],
+            'counts' => ($counts = $desk->counts()),
+            'listed' => $listed,
+            'steps' => $desk->steps(),
+            'kept' => $kept,
+            'problem' => $filters->problem,
+            'choices' => LibraryChoices::of($review),
+            'deliveries' => $review
+                ->deliveries()
+                ->whereNull('withdrawn_at')
+                ->orderBy('id')
+                ->get(['id', 'source_name', 'file_name']),
+            'inFull' => ($inFull = $stage->purpose === StagePurpose::FullText),
             'desk' => [
-                'items' => $items, 'behind' => $desk->behind(), 'counts' => $counts, 'criteria' => $criteria, 'listed' => $listed, 'inFull' => $inFull,
+                'items' => $items,
+                'behind' => $desk->behind(),
+                'counts' => $counts,
+                'criteria' => $criteria,
+                'listed' => $listed,
+                'inFull' => $inFull,
                 // people who sat down together do not all ask for more in the same second
-                'low' => $stage->work === 'queue' ? 2 : self::AT_HAND + crc32($me->id) % self::MANY, 'many' => self::MANY, 'pause' => self::FIRST_PAUSE,
-                'marks' => $desk->marks(), 'marksKey' => "heron-marks-{$review->id}",
-                'urls' => ['tag' => route('desk.tag', [$review, 'ITEM'], false), 'talk' => route('desk.talk', [$review, 'ITEM'], false), 'desk' => route('desk', $review, false), 'item' => route('desk.item', [$review, 'ITEM'], false), 'decide' => route('desk.decide', [$review, 'ITEM'], false), 'why' => $stage->ranked ? route('desk.why', [$review, 'ITEM'], false) : '', 'ahead' => route('desk.ahead', $review, false)],
+                'low' => $stage->work === 'queue' ? 2 : self::AT_HAND + (crc32($me->id) % self::MANY),
+                'many' => self::MANY,
+                'pause' => self::FIRST_PAUSE,
+                'marks' => $desk->marks(),
+                'marksKey' => "heron-marks-{$review->id}",
+                'urls' => [
+                    'tag' => route('desk.tag', [$review, 'ITEM'], false),
+                    'talk' => route('desk.talk', [$review, 'ITEM'], false),
+                    'desk' => route('desk', $review, false),
+                    'item' => route('desk.item', [$review, 'ITEM'], false),
+                    'decide' => route('desk.decide', [$review, 'ITEM'], false),
+                    'why' => $stage->ranked ? route('desk.why', [$review, 'ITEM'], false) : '',
+                    'ahead' => route('desk.ahead', $review, false),
+                ],
                 'address' => http_build_query($address + ($listed ? ['layout' => 'list'] : [])),
                 'queue' => "heron-desk-{$review->id}-{$me->id}",
             ],
@@ -84,11 +119,16 @@ final class DeskController extends Controller
     public function ahead(Request $request, Review $review, ClaimItems $claim): JsonResponse
     {
         $stage = $this->stage($request, $review);
-        $most = $stage->work === 'queue' ? self::CLAIMED : min(self::MANY, max(1, $request->integer('many', self::AHEAD)));
+        $most =
+            $stage->work === 'queue' ? self::CLAIMED : min(self::MANY, max(1, $request->integer('many', self::AHEAD)));
         $claim->execute($this->me($request), $stage, $most);
         $desk = $this->desk($request, $stage);
 
-        return response()->json(['items' => $desk->ahead($request->integer('after'), $most), 'counts' => $desk->counts(), 'pause' => $this->pause($request)]);
+        return response()->json([
+            'items' => $desk->ahead($request->integer('after'), $most),
+            'counts' => $desk->counts(),
+            'pause' => $this->pause($request),
+        ]);
     }
 
     /** What I decided last, by how I decided. */
@@ -98,7 +138,13 @@ final class DeskController extends Controller
         $verdict = Verdict::tryFrom(Input::text($request, 'verdict'));
         $mine = new MyDecisions($this->me($request), $stage);
 
-        return view('screening.mine', ['review' => $review, 'stage' => $stage, 'verdict' => $verdict === null ? '' : $verdict->value, 'counts' => $mine->counts(), 'decisions' => $mine->last($verdict)]);
+        return view('screening.mine', [
+            'review' => $review,
+            'stage' => $stage,
+            'verdict' => $verdict === null ? '' : $verdict->value,
+            'counts' => $mine->counts(),
+            'decisions' => $mine->last($verdict),
+        ]);
     }
 
     public function item(Request $request, Review $review, Item $item): JsonResponse
@@ -114,22 +160,44 @@ final class DeskController extends Controller
     /** Tags are the team's, not a decision: they are seen by everybody at once. */
     public function tag(Request $request, Review $review, Item $item, TagPublications $tag): JsonResponse
     {
-        $given = $request->validate(['tag' => ['required', 'string', 'max:60', 'regex:/\S/'], 'on' => ['required', 'boolean']]);
-        $tag->execute($this->me($request), $review, DB::table('publications')->where('review_id', $review->id)->where('id', $item->publication_id), trim($given['tag']), $request->boolean('on'));
+        $given = $request->validate([
+            'tag' => ['required', 'string', 'max:60', 'regex:/\S/'],
+            'on' => ['required', 'boolean'],
+        ]);
+        $tag->execute(
+            $this->me($request),
+            $review,
+            DB::table('publications')->where('review_id', $review->id)->where('id', $item->publication_id),
+            trim($given['tag']),
+            $request->boolean('on'),
+        );
 
         return response()->json(['tags' => Tags::of($review, [$item->publication_id])[$item->publication_id] ?? []]);
     }
 
     public function talk(Request $request, Review $review, Item $item, PostToTalk $post): JsonResponse
     {
-        $post->execute($this->me($request), $item->setRelation('review', $review), trim($request->validate(['body' => ['required', 'string', 'max:4000', 'regex:/\S/']])['body']));
+        $post->execute(
+            $this->me($request),
+            $item->setRelation('review', $review),
+            trim($request->validate(['body' => ['required', 'string', 'max:4000', 'regex:/\S/']])['body']),
+        );
 
         return response()->json(['talk' => (new Desk($review->stageOf($item), $this->me($request)))->talkOf($item)]);
     }
 
     public function decide(VerdictRequest $request, Review $review, Item $item, RecordDecision $record): JsonResponse
     {
-        $decision = $record->execute($this->me($request), $item->setRelation('review', $review), $request->verdict(), $request->criterion(), $request->note(), $request->has('seen') ? $request->string('seen')->value() : null, $request->input('key'), $request->answers());
+        $decision = $record->execute(
+            $this->me($request),
+            $item->setRelation('review', $review),
+            $request->verdict(),
+            $request->criterion(),
+            $request->note(),
+            $request->has('seen') ? $request->string('seen')->value() : null,
+            $request->input('key'),
+            $request->answers(),
+        );
 
         return response()->json(['item' => Desk::standing($decision)]);
     }
@@ -139,7 +207,10 @@ final class DeskController extends Controller
         return response()->json(['item' => Desk::standing($record->takeBack($this->me($request), $item))]);
     }
 
-    /** Milliseconds until a page should ask for more of what it does not need yet: ten times what this took, so that decisions go first when many ask. */
+    /**
+     * Milliseconds until a page should ask for more of what it does not need yet: ten times what this took, so that
+     * decisions go first when many ask.
+     */
     private function pause(Request $request): int
     {
         $began = (float) ($request->server('REQUEST_BEGAN') ?? $request->server('REQUEST_TIME_FLOAT'));
@@ -168,6 +239,8 @@ final class DeskController extends Controller
 
     protected function stage(Request $request, Review $review): Stage
     {
-        return Input::text($request, 'stage') !== '' ? parent::stage($request, $review) : Desk::stageFor($review, $this->me($request));
+        return Input::text($request, 'stage') !== ''
+            ? parent::stage($request, $review)
+            : Desk::stageFor($review, $this->me($request));
     }
 }

@@ -24,15 +24,26 @@ final class DialectController extends Controller
     {
         $own = TeamDialect::query()->where('review_id', $review->id)->orderBy('name')->get();
         $name = Input::text($request, 'open');
-        $file = $own->firstWhere('name', $name)->file ?? (in_array($name, Dialects::NAMES, true) ? Dialects::fileOf($name) : null);
+        $file =
+            $own->firstWhere('name', $name)->file ??
+            (in_array($name, Dialects::NAMES, true) ? Dialects::fileOf($name) : null);
 
-        return view('searches.dialects', ['review' => $review, 'own' => $own, 'name' => $name, 'file' => $file, 'strategies' => $review->strategies()->whereNull('archived_at')->orderByDesc('created_at')->get()]);
+        return view('searches.dialects', [
+            'review' => $review,
+            'own' => $own,
+            'name' => $name,
+            'file' => $file,
+            'strategies' => $review->strategies()->whereNull('archived_at')->orderByDesc('created_at')->get(),
+        ]);
     }
 
     /** The file as it is being written, tried on a strategy. */
     public function try(Request $request, Review $review): JsonResponse
     {
-        $given = $request->validate(['file' => ['required', 'string', 'max:64000'], 'strategy' => ['nullable', 'string']]);
+        $given = $request->validate([
+            'file' => ['required', 'string', 'max:64000'],
+            'strategy' => ['nullable', 'string'],
+        ]);
         try {
             $dialect = Dialect::fromJson($given['file']);
         } catch (BadDialect $bad) {
@@ -41,9 +52,22 @@ final class DialectController extends Controller
         $strategy = isset($given['strategy']) ? $review->strategies()->whereKey($given['strategy'])->first() : null;
         $lines = $strategy === null ? null : $strategy->shown()->strategy();
 
-        return response()->json(['problems' => [], 'lines' => $lines === null ? [] : array_map(fn (int $i, TranslatedLine $line): array => [
-            'number' => $i + 1, 'ours' => $line->line->text, 'text' => $line->text, 'notes' => array_map(fn ($note): string => $note->message(), $line->notes), 'problem' => $line->problem,
-        ], array_keys($lines->lines), (new Translation($dialect, null))->lines($lines))]);
+        return response()->json([
+            'problems' => [],
+            'lines' => $lines === null
+                    ? []
+                    : array_map(
+                        fn (int $i, TranslatedLine $line): array => [
+                            'number' => $i + 1,
+                            'ours' => $line->line->text,
+                            'text' => $line->text,
+                            'notes' => array_map(fn ($note): string => $note->message(), $line->notes),
+                            'problem' => $line->problem,
+                        ],
+                        array_keys($lines->lines),
+                        (new Translation($dialect, null))->lines($lines),
+                    ),
+        ]);
     }
 
     public function store(Request $request, Review $review, SaveDialect $save): RedirectResponse
@@ -52,9 +76,13 @@ final class DialectController extends Controller
         try {
             $name = $save->execute($this->me($request), $review, $given['file']);
         } catch (BadDialect $bad) {
-            return back()->withInput()->with('problem', "{$bad->getMessage()} Nothing was saved.");
+            return back()
+                ->withInput()
+                ->with('problem', "{$bad->getMessage()} Nothing was saved.");
         }
 
-        return redirect()->route('dialects', [$review, 'open' => $name])->with('notice', "“{$name}” is saved, and stands in every translation table.");
+        return redirect()
+            ->route('dialects', [$review, 'open' => $name])
+            ->with('notice', "“{$name}” is saved, and stands in every translation table.");
     }
 }

@@ -22,12 +22,21 @@ final class ExportController extends Controller
     {
         $writer = Formats::writers()[$format] ?? abort(404);
 
-        return $this->file($review, "included.{$writer->extension()}", $writer->mediaType(), fn (): iterable => $writer->write(LibraryReferences::included($review)));
+        return $this->file(
+            $review,
+            "included.{$writer->extension()}",
+            $writer->mediaType(),
+            fn (): iterable => $writer->write(LibraryReferences::included($review)),
+        );
     }
 
     public function decisions(Request $request, Review $review, string $format): BinaryFileResponse
     {
-        return TableDownload::make("{$review->title} decisions", $format, DecisionRows::of($review, $this->me($request)));
+        return TableDownload::make(
+            "{$review->title} decisions",
+            $format,
+            DecisionRows::of($review, $this->me($request)),
+        );
     }
 
     public function coding(Review $review): StreamedResponse
@@ -36,15 +45,28 @@ final class ExportController extends Controller
             $table = CodingTable::of($review);
             $heads = ['id', 'title', 'authors', 'year', 'doi'];
             foreach ($table->codes as $code) {
-                array_push($heads, $code->unit === '' ? $code->label : "{$code->label} ({$code->unit})", "{$code->label}: evidence");
+                array_push(
+                    $heads,
+                    $code->unit === '' ? $code->label : "{$code->label} ({$code->unit})",
+                    "{$code->label}: evidence",
+                );
             }
             yield CsvLine::BEGINNING.CsvLine::of($heads);
             foreach ($table->publications as $publication) {
-                $cells = [$publication->id, $publication->title, $publication->authors, $publication->year, $publication->doi];
+                $cells = [
+                    $publication->id,
+                    $publication->title,
+                    $publication->authors,
+                    $publication->year,
+                    $publication->doi,
+                ];
                 foreach ($table->codes as $code) {
                     $answer = $table->answers[$publication->id][$code->id] ?? null;
                     $cells[] = is_array($answer?->value) ? implode('; ', $answer->value) : $answer?->value;
-                    $cells[] = $answer === null ? '' : trim($answer->quote.($answer->place === '' ? '' : " [{$answer->place}]"));
+                    $cells[] =
+                        $answer === null
+                            ? ''
+                            : trim($answer->quote.($answer->place === '' ? '' : " [{$answer->place}]"));
                 }
                 yield CsvLine::of($cells);
             }
@@ -56,10 +78,14 @@ final class ExportController extends Controller
     {
         $name = Str::limit(Str::slug($review->title), 40, '').'-'.$name;
 
-        return response()->streamDownload(function () use ($pieces): void {
-            foreach ($pieces() as $piece) {
-                echo $piece;
-            }
-        }, $name, ['Content-Type' => $type]);
+        return response()->streamDownload(
+            function () use ($pieces): void {
+                foreach ($pieces() as $piece) {
+                    echo $piece;
+                }
+            },
+            $name,
+            ['Content-Type' => $type],
+        );
     }
 }

@@ -21,9 +21,29 @@ final class FindController extends Controller
         if ($last === null || mb_strlen($words[$last]) < 2) {
             return response()->json(['found' => []]);
         }
-        $query = implode(' & ', array_map(fn (string $word, int $i): string => "'{$word}':".($i === $last ? '*' : '').'AD', $words, array_keys($words)));
-        $found = Publication::query()->where('review_id', $review->id)->whereNull('merged_into')->whereRaw('words @@ ?::tsquery', [$query])->limit(8)->get(['id', 'title', 'authors', 'year']);
+        $query = implode(
+            ' & ',
+            array_map(
+                fn (string $word, int $i): string => "'{$word}':".($i === $last ? '*' : '').'AD',
+                $words,
+                array_keys($words),
+            ),
+        );
+        $found = Publication::query()
+            ->where('review_id', $review->id)
+            ->whereNull('merged_into')
+            ->whereRaw('words @@ ?::tsquery', [$query])
+            ->limit(8)
+            ->get(['id', 'title', 'authors', 'year']);
 
-        return response()->json(['found' => $found->map(fn (Publication $one): array => ['title' => $one->title, 'about' => $one->called(), 'url' => route('publications.show', [$review, $one->id], false)])]);
+        return response()->json([
+            'found' => $found->map(
+                fn (Publication $one): array => [
+                    'title' => $one->title,
+                    'about' => $one->called(),
+                    'url' => route('publications.show', [$review, $one->id], false),
+                ],
+            ),
+        ]);
     }
 }

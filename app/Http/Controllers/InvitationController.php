@@ -23,11 +23,21 @@ final class InvitationController extends Controller
     {
         $invitation = $this->find($token);
 
-        return view('people.invitation', ['invitation' => $invitation, 'token' => $token, 'known' => $this->holder($invitation) !== null, 'user' => $request->user(), 'theirs' => $request->user() !== null && strcasecmp($request->user()->email, $invitation->email) === 0]);
+        return view('people.invitation', [
+            'invitation' => $invitation,
+            'token' => $token,
+            'known' => $this->holder($invitation) !== null,
+            'user' => $request->user(),
+            'theirs' => $request->user() !== null && strcasecmp($request->user()->email, $invitation->email) === 0,
+        ]);
     }
 
-    public function accept(Request $request, string $token, AcceptInvitation $accept, SecurityLog $security): RedirectResponse
-    {
+    public function accept(
+        Request $request,
+        string $token,
+        AcceptInvitation $accept,
+        SecurityLog $security,
+    ): RedirectResponse {
         $invitation = $this->find($token);
         $user = $request->user();
         if ($user === null && $this->holder($invitation) !== null) {
@@ -51,14 +61,24 @@ final class InvitationController extends Controller
 
     private function register(Request $request, Invitation $invitation): User
     {
-        $given = $request->validate(['name' => ['required', 'string', 'max:120'], 'password' => ['required', ...Passwords::rules()]]);
+        $given = $request->validate([
+            'name' => ['required', 'string', 'max:120'],
+            'password' => ['required', ...Passwords::rules()],
+        ]);
 
-        return User::query()->create(['name' => $given['name'], 'email' => $invitation->email, 'password' => $given['password']]);
+        return User::query()->create([
+            'name' => $given['name'],
+            'email' => $invitation->email,
+            'password' => $given['password'],
+        ]);
     }
 
     private function find(string $token): Invitation
     {
-        return Invitation::query()->where('token_hash', hash('sha256', $token))->with('review', 'inviter')->firstOrFail();
+        return Invitation::query()
+            ->where('token_hash', hash('sha256', $token))
+            ->with('review', 'inviter')
+            ->firstOrFail();
     }
 
     private function holder(Invitation $invitation): ?User

@@ -21,8 +21,14 @@ final class KnownItemController extends Controller
 {
     private const PER_PAGE = 15;
 
-    public function show(Request $request, Review $review, Strategy $strategy, KnownItemLook $look, KeepKnownItems $keep, Sources $sources): View
-    {
+    public function show(
+        Request $request,
+        Review $review,
+        Strategy $strategy,
+        KnownItemLook $look,
+        KeepKnownItems $keep,
+        Sources $sources,
+    ): View {
         $items = $review->knownItems()->orderBy('title')->paginate(self::PER_PAGE);
         $revision = $strategy->shown();
         $lines = $revision->strategy();
@@ -38,12 +44,28 @@ final class KnownItemController extends Controller
             }
         }
 
-        return view('searches.known', ['review' => $review, 'strategy' => $strategy, 'revision' => $revision->number, 'items' => $items, 'found' => $found, 'sources' => $sources, 'keys' => $keys, 'failure' => $failure]);
+        return view('searches.known', [
+            'review' => $review,
+            'strategy' => $strategy,
+            'revision' => $revision->number,
+            'items' => $items,
+            'found' => $found,
+            'sources' => $sources,
+            'keys' => $keys,
+            'failure' => $failure,
+        ]);
     }
 
     /** What would have caught an item that concepts lose, as a part of the page. */
-    public function offers(Review $review, Strategy $strategy, KnownItem $item, string $source, KnownItemLook $look, LostItemOffers $offers, Sources $sources): JsonResponse
-    {
+    public function offers(
+        Review $review,
+        Strategy $strategy,
+        KnownItem $item,
+        string $source,
+        KnownItemLook $look,
+        LostItemOffers $offers,
+        Sources $sources,
+    ): JsonResponse {
         abort_unless($item->review_id === $review->id && $sources->has($source), 404);
         $lines = $strategy->shown()->strategy();
         $failure = '';
@@ -54,15 +76,28 @@ final class KnownItemController extends Controller
             [$lost, $found, $failure] = [[], [], $failed->getMessage()];
         }
 
-        return response()->json(['html' => view('searches.known-offers', ['review' => $review, 'lost' => $lost, 'offers' => $found, 'failure' => $failure])->render()]);
+        return response()->json([
+            'html' => view('searches.known-offers', [
+                'review' => $review,
+                'lost' => $lost,
+                'offers' => $found,
+                'failure' => $failure,
+            ])->render(),
+        ]);
     }
 
     /**
      * @param  iterable<KnownItem>  $items
      * @param  array<string, array{indexed: bool}>  $standings
      */
-    private function nameThoseGivenByDoi(Review $review, iterable $items, array $standings, string $source, KnownItemLook $look, KeepKnownItems $keep): void
-    {
+    private function nameThoseGivenByDoi(
+        Review $review,
+        iterable $items,
+        array $standings,
+        string $source,
+        KnownItemLook $look,
+        KeepKnownItems $keep,
+    ): void {
         foreach ($items as $item) {
             if ($item->title === $item->doi && $standings[$item->id]['indexed']) {
                 $keep->title($item, $look->record($review, $item, $source)->title ?? '');
@@ -75,11 +110,23 @@ final class KnownItemController extends Controller
         $given = $request->validate(['items' => ['required', 'string', 'max:500000']]);
         $kept = $keep->add($this->me($request), $review, $given['items']);
 
-        return redirect()->route('strategies.known', [$review, $strategy])->with($kept === 0 ? 'problem' : 'notice', $kept === 0 ? 'Nothing new in this text: no DOI, no title and no RIS record that is not known already.' : number_format($kept).($kept === 1 ? ' known item' : ' known items').' added.');
+        return redirect()
+            ->route('strategies.known', [$review, $strategy])
+            ->with(
+                $kept === 0 ? 'problem' : 'notice',
+                $kept === 0
+                    ? 'Nothing new in this text: no DOI, no title and no RIS record that is not known already.'
+                    : number_format($kept).($kept === 1 ? ' known item' : ' known items').' added.',
+            );
     }
 
-    public function destroy(Request $request, Review $review, Strategy $strategy, KnownItem $item, KeepKnownItems $keep): RedirectResponse
-    {
+    public function destroy(
+        Request $request,
+        Review $review,
+        Strategy $strategy,
+        KnownItem $item,
+        KeepKnownItems $keep,
+    ): RedirectResponse {
         abort_unless($item->review_id === $review->id, 404);
         $keep->remove($this->me($request), $item);
 

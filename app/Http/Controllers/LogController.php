@@ -27,14 +27,24 @@ final class LogController extends Controller
         $entries = $filters->query()->cursorPaginate(self::ON_A_PAGE)->appends($filters->kept);
         Visibility::withoutNames($entries->items(), $this->me($request));
 
-        return view('report.log', ['review' => $review, 'entries' => $entries, 'kept' => $filters->kept, 'groups' => $filters->groups(), 'people' => $filters->people()]);
+        return view('report.log', [
+            'review' => $review,
+            'entries' => $entries,
+            'kept' => $filters->kept,
+            'groups' => $filters->groups(),
+            'people' => $filters->people(),
+        ]);
     }
 
     public function export(Request $request, Review $review, string $format): BinaryFileResponse
     {
         $me = $this->me($request);
 
-        return TableDownload::make("{$review->title} log", $format, self::rows(LogFilters::of($review, $me, $request), $me));
+        return TableDownload::make(
+            "{$review->title} log",
+            $format,
+            self::rows(LogFilters::of($review, $me, $request), $me),
+        );
     }
 
     /** @return iterable<list<string>> */
@@ -46,7 +56,12 @@ final class LogController extends Controller
             $some = $entries->all();
             Visibility::withoutNames($some, $me);
             foreach ($some as $entry) {
-                yield [$entry->created_at->toIso8601String(), $entry->user->name ?? 'Wary Heron', $entry->action, $entry->summary];
+                yield [
+                    $entry->created_at->toIso8601String(),
+                    $entry->user->name ?? 'Wary Heron',
+                    $entry->action,
+                    $entry->summary,
+                ];
             }
         }
     }
@@ -55,7 +70,7 @@ final class LogController extends Controller
     private function forgetForeignCursor(Request $request): void
     {
         $cursor = json_decode((string) base64_decode(strtr(Input::text($request, 'cursor'), '-_', '+/'), true), true);
-        $at = is_array($cursor) ? $cursor['log_entries.id'] ?? $cursor['id'] ?? null : null;
+        $at = is_array($cursor) ? $cursor['log_entries.id'] ?? ($cursor['id'] ?? null) : null;
         if (! is_string($at) || ! Str::isUlid($at) || ! isset($cursor['_pointsToNextItems'])) {
             $request->query->remove('cursor');
         }

@@ -25,7 +25,13 @@ final class NoticeController extends Controller
     {
         $id = Input::text($request, 'notice');
         $unread = $this->me($request)->unreadNotifications();
-        $one = $id === '' ? null : $this->me($request)->notifications()->where('id', preg_match('/^[0-9a-f-]{36}$/', $id) === 1 ? $id : null)->first();
+        $one =
+            $id === ''
+                ? null
+                : $this->me($request)
+                    ->notifications()
+                    ->where('id', preg_match('/^[0-9a-f-]{36}$/', $id) === 1 ? $id : null)
+                    ->first();
         $id === '' ? $unread->update(['read_at' => now()]) : $one?->markAsRead();
 
         return redirect()->to($one === null ? route('notices') : (string) $one->getAttribute('data')['url']);

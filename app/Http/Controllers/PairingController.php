@@ -23,7 +23,11 @@ final class PairingController extends Controller
         $matching = $review->latestMatching();
         $key = Input::text($request, 'group');
 
-        return view('records.pairing', ['review' => $review, 'matching' => $matching, ...$this->group($request, $matching, $key === '' ? null : $key, '', $claim)]);
+        return view('records.pairing', [
+            'review' => $review,
+            'matching' => $matching,
+            ...$this->group($request, $matching, $key === '' ? null : $key, '', $claim),
+        ]);
     }
 
     /** The next group as a piece of page, to have it there when this one is ruled on. */
@@ -31,22 +35,42 @@ final class PairingController extends Controller
     {
         $key = Input::text($request, 'group');
 
-        return view('records.pairing-group', ['review' => $review, ...$this->group($request, $review->latestMatching(), $key === '' ? null : $key, Input::text($request, 'skip'), $claim)]);
+        return view('records.pairing-group', [
+            'review' => $review,
+            ...$this->group(
+                $request,
+                $review->latestMatching(),
+                $key === '' ? null : $key,
+                Input::text($request, 'skip'),
+                $claim,
+            ),
+        ]);
     }
 
     public function rule(Request $request, Review $review, RuleOnGroup $rule): JsonResponse
     {
-        $given = $request->validate(['parts' => ['required', 'array', 'min:1', 'max:30'], 'parts.*' => ['array', 'min:1', 'max:60'], 'parts.*.*' => ['string', 'size:26'], 'later' => ['boolean']]);
+        $given = $request->validate([
+            'parts' => ['required', 'array', 'min:1', 'max:30'],
+            'parts.*' => ['array', 'min:1', 'max:60'],
+            'parts.*.*' => ['string', 'size:26'],
+            'later' => ['boolean'],
+        ]);
         /** @var list<list<string>> $parts */
         $parts = array_map(array_values(...), array_values($given['parts']));
         try {
-            $stroke = ($given['later'] ?? false) ? $rule->later($this->me($request), $review, array_merge(...$parts)) : $rule->execute($this->me($request), $review, $parts);
+            $stroke =
+                $given['later'] ?? false
+                    ? $rule->later($this->me($request), $review, array_merge(...$parts))
+                    : $rule->execute($this->me($request), $review, $parts);
         } catch (Refused $refused) {
             return response()->json(['message' => $refused->getMessage()], 409);
         }
         $matching = $review->latestMatching();
 
-        return response()->json(['stroke' => $stroke, 'left' => $matching === null ? 0 : count(PairingQueue::of($matching, $this->me($request))->groups)]);
+        return response()->json([
+            'stroke' => $stroke,
+            'left' => $matching === null ? 0 : count(PairingQueue::of($matching, $this->me($request))->groups),
+        ]);
     }
 
     public function undo(Request $request, Review $review, RuleOnGroup $rule): JsonResponse
@@ -59,7 +83,10 @@ final class PairingController extends Controller
 
         $matching = $review->latestMatching();
 
-        return response()->json(['undone' => true, 'left' => $matching === null ? 0 : count(PairingQueue::of($matching, $this->me($request))->groups)]);
+        return response()->json([
+            'undone' => true,
+            'left' => $matching === null ? 0 : count(PairingQueue::of($matching, $this->me($request))->groups),
+        ]);
     }
 
     /** @return array{group: ?PairingGroup, left: int, claimed: int, later: int} */
@@ -74,6 +101,11 @@ final class PairingController extends Controller
             $claim->execute($this->me($request), $matching->review_id, $picked['publications']);
         }
 
-        return ['group' => $picked === null ? null : PairingGroup::of($matching, $picked), 'left' => count($queue->groups), 'claimed' => $queue->claimed, 'later' => count(array_filter($queue->groups, fn (array $group): bool => $group['later']))];
+        return [
+            'group' => $picked === null ? null : PairingGroup::of($matching, $picked),
+            'left' => count($queue->groups),
+            'claimed' => $queue->claimed,
+            'later' => count(array_filter($queue->groups, fn (array $group): bool => $group['later'])),
+        ];
     }
 }

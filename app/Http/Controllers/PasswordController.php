@@ -38,7 +38,9 @@ final class PasswordController extends Controller
         $this->security->write('new password asked for', ['address' => hash('sha256', mb_strtolower($given['email']))]);
 
         // the same words whether or not the address is known
-        return redirect()->route('sign-in')->with('notice', 'If that address is known here, a letter with a link is on its way.');
+        return redirect()
+            ->route('sign-in')
+            ->with('notice', 'If that address is known here, a letter with a link is on its way.');
     }
 
     public function edit(Request $request, string $token): View
@@ -49,7 +51,9 @@ final class PasswordController extends Controller
     public function update(Request $request): RedirectResponse
     {
         $given = $request->validate([
-            'token' => ['required', 'string', 'max:255'], 'email' => ['required', 'string', 'email', 'max:255'], 'password' => ['required', ...Passwords::rules()],
+            'token' => ['required', 'string', 'max:255'],
+            'email' => ['required', 'string', 'email', 'max:255'],
+            'password' => ['required', ...Passwords::rules()],
         ]);
         $status = Password::broker()->reset($given, fn (User $user, string $password) => $this->give($user, $password));
         if ($status !== Password::PASSWORD_RESET) {
@@ -65,7 +69,10 @@ final class PasswordController extends Controller
 
         return view('people.account', [
             'user' => $me,
-            'sessions' => DB::table('sessions')->where('user_id', $me->id)->orderByDesc('last_activity')->get(['id', 'ip_address', 'user_agent', 'last_activity']),
+            'sessions' => DB::table('sessions')
+                ->where('user_id', $me->id)
+                ->orderByDesc('last_activity')
+                ->get(['id', 'ip_address', 'user_agent', 'last_activity']),
             'here' => $request->session()->getId(),
         ]);
     }

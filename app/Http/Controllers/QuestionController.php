@@ -17,7 +17,12 @@ use Illuminate\Http\Request;
 
 final class QuestionController extends Controller
 {
-    public const CONCEPTS = ['population' => 'Population', 'intervention' => 'Intervention', 'comparison' => 'Comparison', 'outcome' => 'Outcome'];
+    public const CONCEPTS = [
+        'population' => 'Population',
+        'intervention' => 'Intervention',
+        'comparison' => 'Comparison',
+        'outcome' => 'Outcome',
+    ];
 
     public function show(Review $review): View
     {
@@ -26,15 +31,18 @@ final class QuestionController extends Controller
             'concepts' => $review->concepts()->pluck('text', 'kind')->all(),
             'criteria' => $review->criteria()->whereNull('retired_at')->get(),
             'retired' => $review->criteria()->whereNotNull('retired_at')->get(),
-            'older' => OlderWording::counts($review), 'wordings' => OlderWording::wordings($review),
+            'older' => OlderWording::counts($review),
+            'wordings' => OlderWording::wordings($review),
         ]);
     }
 
     public function update(Request $request, Review $review, ChangeQuestion $change): RedirectResponse
     {
         $given = $request->validate([
-            'title' => ['required', 'string', 'max:200'], 'question' => ['nullable', 'string', 'max:2000'],
-            'concepts' => ['array:'.implode(',', array_keys(self::CONCEPTS))], 'concepts.*' => ['nullable', 'string', 'max:1000'],
+            'title' => ['required', 'string', 'max:200'],
+            'question' => ['nullable', 'string', 'max:2000'],
+            'concepts' => ['array:'.implode(',', array_keys(self::CONCEPTS))],
+            'concepts.*' => ['nullable', 'string', 'max:1000'],
         ]);
         $concepts = array_map(fn (?string $text): string => $text ?? '', $given['concepts'] ?? []);
         $change->execute($this->me($request), $review, $given['title'], $given['question'] ?? '', $concepts);
@@ -47,7 +55,9 @@ final class QuestionController extends Controller
         $given = $this->criterion($request);
         $change->add($this->me($request), $review, $given['question'], $given['reason']);
 
-        return redirect()->to(route('question', $review).'#criteria')->with('notice', 'The criterion is added.');
+        return redirect()
+            ->to(route('question', $review).'#criteria')
+            ->with('notice', 'The criterion is added.');
     }
 
     /** What was decided by an older wording of a criterion. */
@@ -55,18 +65,41 @@ final class QuestionController extends Controller
     {
         abort_if($criterion->reworded_at === null, 404);
 
-        return view('question.older', ['review' => $review, 'criterion' => $criterion, 'count' => OlderWording::decisions($criterion)->count(), 'items' => OlderWording::items($criterion), 'wordings' => OlderWording::wordings($review)[$criterion->id] ?? []]);
+        return view('question.older', [
+            'review' => $review,
+            'criterion' => $criterion,
+            'count' => OlderWording::decisions($criterion)->count(),
+            'items' => OlderWording::items($criterion),
+            'wordings' => OlderWording::wordings($review)[$criterion->id] ?? [],
+        ]);
     }
 
-    public function sendRound(Request $request, Review $review, Criterion $criterion, SendRoundAgain $send): RedirectResponse
-    {
+    public function sendRound(
+        Request $request,
+        Review $review,
+        Criterion $criterion,
+        SendRoundAgain $send,
+    ): RedirectResponse {
         $sent = $criterion->reworded_at === null ? 0 : $send->execute($this->me($request), $review, $criterion);
 
-        return redirect()->to(route('question', $review).'#criteria')->with('notice', $sent === 0 ? 'No decision rests on an older wording any more.' : number_format($sent).($sent === 1 ? ' decision is' : ' decisions are').' to be made again. What was decided before is kept in the history.');
+        return redirect()
+            ->to(route('question', $review).'#criteria')
+            ->with(
+                'notice',
+                $sent === 0
+                    ? 'No decision rests on an older wording any more.'
+                    : number_format($sent).
+                        ($sent === 1 ? ' decision is' : ' decisions are').
+                        ' to be made again. What was decided before is kept in the history.',
+            );
     }
 
-    public function changeCriterion(Request $request, Review $review, Criterion $criterion, ChangeCriteria $change): RedirectResponse
-    {
+    public function changeCriterion(
+        Request $request,
+        Review $review,
+        Criterion $criterion,
+        ChangeCriteria $change,
+    ): RedirectResponse {
         $me = $this->me($request);
         match (Input::text($request, 'do')) {
             'up' => $change->move($me, $review, $criterion, -1),
@@ -83,6 +116,9 @@ final class QuestionController extends Controller
     private function criterion(Request $request): array
     {
         /** @var array{question: string, reason: string} */
-        return $request->validate(['question' => ['required', 'string', 'max:400'], 'reason' => ['required', 'string', 'max:120']], attributes: ['question' => 'criterion']);
+        return $request->validate(
+            ['question' => ['required', 'string', 'max:400'], 'reason' => ['required', 'string', 'max:120']],
+            attributes: ['question' => 'criterion'],
+        );
     }
 }

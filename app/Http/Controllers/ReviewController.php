@@ -19,9 +19,15 @@ final class ReviewController extends Controller
 
     public function store(Request $request, CreateReview $create): RedirectResponse
     {
-        $given = $request->validate(['title' => ['required', 'string', 'max:200'], 'question' => ['nullable', 'string', 'max:2000']]);
+        $given = $request->validate([
+            'title' => ['required', 'string', 'max:200'],
+            'question' => ['nullable', 'string', 'max:2000'],
+        ]);
 
-        return redirect()->route('question', $create->execute($this->me($request), $given['title'], $given['question'] ?? ''));
+        return redirect()->route(
+            'question',
+            $create->execute($this->me($request), $given['title'], $given['question'] ?? ''),
+        );
     }
 
     public function show(Review $review): RedirectResponse

@@ -44,14 +44,32 @@ final class RunController extends Controller
     public function index(Review $review, Strategy $strategy): View
     {
         return view('searches.runs', [
-            'review' => $review, 'strategy' => $strategy, 'sources' => $this->sources, 'runs' => $strategy->runs()->with('runner', 'deliveries')->orderByDesc('ran_at')->get(),
-            'fetchedBefore' => $review->deliveries()->whereNotNull('source_key')->where('kept', '>', 0)->distinct()->pluck('source_key')->all(),
+            'review' => $review,
+            'strategy' => $strategy,
+            'sources' => $this->sources,
+            'runs' => $strategy->runs()->with('runner', 'deliveries')->orderByDesc('ran_at')->get(),
+            'fetchedBefore' => $review
+                ->deliveries()
+                ->whereNotNull('source_key')
+                ->where('kept', '>', 0)
+                ->distinct()
+                ->pluck('source_key')
+                ->all(),
         ]);
     }
 
-    public function store(Request $request, Review $review, Strategy $strategy, RunStrategy $run, StartDelivery $start): RedirectResponse
-    {
-        $given = $request->validate(['sources' => ['required', 'array'], 'sources.*' => ['in:'.implode(',', $strategy->sources)], 'fetch' => ['in:nothing,all,new']]);
+    public function store(
+        Request $request,
+        Review $review,
+        Strategy $strategy,
+        RunStrategy $run,
+        StartDelivery $start,
+    ): RedirectResponse {
+        $given = $request->validate([
+            'sources' => ['required', 'array'],
+            'sources.*' => ['in:'.implode(',', $strategy->sources)],
+            'fetch' => ['in:nothing,all,new'],
+        ]);
         $me = $this->me($request);
         $problems = [];
         foreach (array_unique($given['sources']) as $source) {
@@ -61,11 +79,17 @@ final class RunController extends Controller
                     $start->ofRun($me, $made, $given['fetch'] === 'new');
                 }
             } catch (SourceFailed|Refused $failure) {
-                $problems[] = ['text' => $failure->getMessage(), 'url' => route('strategies.show', [$review, $strategy]), 'link' => 'To the board'];
+                $problems[] = [
+                    'text' => $failure->getMessage(),
+                    'url' => route('strategies.show', [$review, $strategy]),
+                    'link' => 'To the board',
+                ];
             }
         }
 
-        return redirect()->route('strategies.runs', [$review, $strategy])->with('problems', $problems);
+        return redirect()
+            ->route('strategies.runs', [$review, $strategy])
+            ->with('problems', $problems);
     }
 
     public function show(Review $review, Run $run): View
@@ -79,33 +103,70 @@ final class RunController extends Controller
             return back()->with('problem', 'This run found no records, so there is nothing to fetch.');
         }
 
-        return redirect()->route('deliveries.show', [$review, $start->ofRun($this->me($request), $run, $request->boolean('new'))]);
+        return redirect()->route('deliveries.show', [
+            $review,
+            $start->ofRun($this->me($request), $run, $request->boolean('new')),
+        ]);
     }
 
     /** The records of one line in one database, a page at a time; nothing is fetched into the review. */
     public function results(Request $request, Review $review, Strategy $strategy, Compiler $compiler): View
     {
-        $given = $request->validate(['source' => ['nullable', 'string'], 'line' => ['nullable', 'integer', 'min:1'], 'page' => ['nullable', 'integer', 'min:1', 'max:100000'], 'query' => ['nullable', 'string', 'max:2000'], 'order' => ['nullable', 'in:newest,oldest,relevance']]);
-        $source = in_array($given['source'] ?? '', $strategy->sources, true) ? $given['source'] : ($strategy->sources[0] ?? abort(404));
+        $given = $request->validate([
+            'source' => ['nullable', 'string'],
+            'line' => ['nullable', 'integer', 'min:1'],
+            'page' => ['nullable', 'integer', 'min:1', 'max:100000'],
+            'query' => ['nullable', 'string', 'max:2000'],
+            'order' => ['nullable', 'in:newest,oldest,relevance'],
+        ]);
+        $source = in_array($given['source'] ?? '', $strategy->sources, true)
+            ? $given['source']
+            : $strategy->sources[0] ?? abort(404);
         $revision = $strategy->shown();
         $lines = $revision->strategy();
-        $line = (int) ($given['line'] ?? $lines->resultNumber() ?? 1);
+        $line = (int) ($given['line'] ?? ($lines->resultNumber() ?? 1));
         $number = (int) ($given['page'] ?? 1);
         $page = $highlighter = null;
         $failure = '';
         try {
-            $query = isset($given['query']) ? (new StrategyLine('', $given['query']))->written() : $lines->writtenOut($line);
+            $query = isset($given['query'])
+                ? (new StrategyLine('', $given['query']))->written()
+                : $lines->writtenOut($line);
             $compiled = $compiler->compile($review, $source, $query);
             $highlighter = new Highlighter($query);
-            $page = $compiled->isUsable() ? $this->sources->get($source)->page($compiled->text, 1 + ($number - 1) * self::PER_PAGE, self::PER_PAGE, Order::from($given['order'] ?? 'newest')) : null;
+            $page = $compiled->isUsable()
+                ? $this->sources
+                    ->get($source)
+                    ->page(
+                        $compiled->text,
+                        1 + ($number - 1) * self::PER_PAGE,
+                        self::PER_PAGE,
+                        Order::from($given['order'] ?? 'newest'),
+                    )
+                : null;
             $failure = $compiled->isUsable() ? '' : 'This line cannot be asked in this database.';
         } catch (SourceFailed|BadStrategy $problem) {
             $failure = $problem->getMessage();
         }
 
         return view('searches.results', [
-            'review' => $review, 'strategy' => $strategy, 'sources' => $this->sources, 'source' => $source, 'line' => $line, 'lineText' => $given['query'] ?? $lines->line($line)->text ?? '', 'query' => $given['query'] ?? null, 'order' => $given['order'] ?? 'newest', 'revision' => $revision->number, 'blocks' => Board::of($lines)->blocks, 'page' => $page, 'failure' => $failure,
-            'number' => $number, 'pages' => $page === null ? 0 : (int) ceil($page->total / self::PER_PAGE), 'perPage' => self::PER_PAGE, 'highlighter' => $highlighter, 'most' => self::MOST_DOWNLOADED,
+            'review' => $review,
+            'strategy' => $strategy,
+            'sources' => $this->sources,
+            'source' => $source,
+            'line' => $line,
+            'lineText' => $given['query'] ?? ($lines->line($line)->text ?? ''),
+            'query' => $given['query'] ?? null,
+            'order' => $given['order'] ?? 'newest',
+            'revision' => $revision->number,
+            'blocks' => Board::of($lines)->blocks,
+            'page' => $page,
+            'failure' => $failure,
+            'number' => $number,
+            'pages' => $page === null ? 0 : (int) ceil($page->total / self::PER_PAGE),
+            'perPage' => self::PER_PAGE,
+            'highlighter' => $highlighter,
+            'most' => self::MOST_DOWNLOADED,
         ]);
     }
 
@@ -119,44 +180,102 @@ final class RunController extends Controller
             return back()->with('problem', $failed->getMessage());
         }
 
-        return new Response($pdf, 200, ['Content-Type' => 'application/pdf', 'Content-Disposition' => 'attachment; filename="'.Str::slug(str_replace(['/', '.'], '-', $given['doi'])).'.pdf"', 'X-Content-Type-Options' => 'nosniff']);
+        return new Response($pdf, 200, [
+            'Content-Type' => 'application/pdf',
+            'Content-Disposition' => 'attachment; filename="'.Str::slug(str_replace(['/', '.'], '-', $given['doi'])).'.pdf"',
+            'X-Content-Type-Options' => 'nosniff',
+        ]);
     }
 
-    /** A range of a line's records as a file, or with the strategy beside it as a zip, for those who go on elsewhere. */
-    public function download(Request $request, Review $review, Strategy $strategy, Compiler $compiler): BinaryFileResponse|RedirectResponse
-    {
-        $given = $request->validate([
-            'source' => ['required', 'in:'.implode(',', $strategy->sources)], 'line' => ['required', 'integer', 'min:1'],
-            'from' => ['required_without:batch', 'nullable', 'integer', 'min:1', 'max:100000000'], 'to' => ['required_without:batch', 'nullable', 'integer', 'gte:from', 'max:100000000'],
-            'batch' => ['nullable', 'integer', 'min:1', 'max:100000000'], 'format' => ['required', 'in:xlsx,'.implode(',', array_keys(Formats::writers()))], 'fields' => ['required', 'in:citation,abstract,complete'], 'strategy' => ['boolean'],
-            'picked' => ['nullable', 'string', 'regex:/^\d{1,7}(?:,\d{1,7}){0,1999}$/'], 'order' => ['nullable', 'in:newest,oldest,relevance'],
-        ], ['to.gte' => 'The range ends before it begins.']);
+    /**
+     * A range of a line's records as a file, or with the strategy beside it as a zip, for those who go on elsewhere.
+     */
+    public function download(
+        Request $request,
+        Review $review,
+        Strategy $strategy,
+        Compiler $compiler,
+    ): BinaryFileResponse|RedirectResponse {
+        $given = $request->validate(
+            [
+                'source' => ['required', 'in:'.implode(',', $strategy->sources)],
+                'line' => ['required', 'integer', 'min:1'],
+                'from' => ['required_without:batch', 'nullable', 'integer', 'min:1', 'max:100000000'],
+                'to' => ['required_without:batch', 'nullable', 'integer', 'gte:from', 'max:100000000'],
+                'batch' => ['nullable', 'integer', 'min:1', 'max:100000000'],
+                'format' => ['required', 'in:xlsx,'.implode(',', array_keys(Formats::writers()))],
+                'fields' => ['required', 'in:citation,abstract,complete'],
+                'strategy' => ['boolean'],
+                'picked' => ['nullable', 'string', 'regex:/^\d{1,7}(?:,\d{1,7}){0,1999}$/'],
+                'order' => ['nullable', 'in:newest,oldest,relevance'],
+            ],
+            ['to.gte' => 'The range ends before it begins.'],
+        );
         $lines = $strategy->shown()->strategy();
         $text = $compiler->compile($review, $given['source'], $lines->writtenOut((int) $given['line']))->text;
         $from = (int) ($given['batch'] ?? $given['from']);
         $to = min(isset($given['batch']) ? PHP_INT_MAX : (int) $given['to'], $from + self::MOST_DOWNLOADED - 1);
         try {
             $total = $this->sources->get($given['source'])->count($text);
-            $wanted = isset($given['picked']) && ! isset($given['batch']) ? array_map(intval(...), explode(',', $given['picked'])) : ($from > $total ? [] : range($from, min($to, $total)));
+            $wanted =
+                isset($given['picked']) && ! isset($given['batch'])
+                    ? array_map(intval(...), explode(',', $given['picked']))
+                    : ($from > $total
+                        ? []
+                        : range($from, min($to, $total)));
             $places = array_values(array_filter($wanted, fn (int $place): bool => $place >= 1 && $place <= $total));
             if ($places === []) {
-                return back()->withInput()->with('problem', 'The list ends with record '.number_format($total).', so there is nothing from '.number_format($from).' on.');
+                return back()
+                    ->withInput()
+                    ->with(
+                        'problem',
+                        'The list ends with record '.
+                            number_format($total).
+                            ', so there is nothing from '.
+                            number_format($from).
+                            ' on.',
+                    );
             }
-            $references = $this->at($given['source'], $text, $places, Order::from($given['order'] ?? 'newest'), $given['fields']);
-            $name = isset($given['picked']) && ! isset($given['batch']) ? "{$given['source']}-picked" : "{$given['source']}-{$from}-".end($places);
+            $references = $this->at(
+                $given['source'],
+                $text,
+                $places,
+                Order::from($given['order'] ?? 'newest'),
+                $given['fields'],
+            );
+            $name =
+                isset($given['picked']) && ! isset($given['batch'])
+                    ? "{$given['source']}-picked"
+                    : "{$given['source']}-{$from}-".end($places);
 
-            return RecordDownload::make($name, $given['format'], $references, $request->boolean('strategy') ? $this->about($strategy, $lines, $given['source'], $text) : []);
+            return RecordDownload::make(
+                $name,
+                $given['format'],
+                $references,
+                $request->boolean('strategy') ? $this->about($strategy, $lines, $given['source'], $text) : [],
+            );
         } catch (SourceFailed $failed) {
-            return back()->withInput()->with('problem', "{$failed->getMessage()} Nothing was downloaded; try again in a moment.");
+            return back()
+                ->withInput()
+                ->with('problem', "{$failed->getMessage()} Nothing was downloaded; try again in a moment.");
         }
     }
 
-    /** @return list<array{string, string}> what stands beside the records: which strategy, where, when, and line by line */
+    /**
+     * @return list<array{string, string}> what stands beside the records: which strategy, where, when, and line by line
+     */
     private function about(Strategy $strategy, Lines $lines, string $source, string $text): array
     {
         return [
-            ['Strategy', $strategy->name], ['Database', $this->sources->names()[$source]], ['Date', now()->format('j M Y')], ['Sent as', $text],
-            ...array_map(fn (int $i, StrategyLine $line): array => ['#'.($i + 1), trim("{$line->text}  {$line->note}")], array_keys($lines->lines), $lines->lines),
+            ['Strategy', $strategy->name],
+            ['Database', $this->sources->names()[$source]],
+            ['Date', now()->format('j M Y')],
+            ['Sent as', $text],
+            ...array_map(
+                fn (int $i, StrategyLine $line): array => ['#'.($i + 1), trim("{$line->text}  {$line->note}")],
+                array_keys($lines->lines),
+                $lines->lines,
+            ),
         ];
     }
 
@@ -191,6 +310,13 @@ final class RunController extends Controller
 
     private function fields(Reference $record, string $which): Reference
     {
-        return $which === 'complete' ? $record : Reference::fromArray(array_diff_key($record->toArray(), array_flip([...($which === 'citation' ? ['abstract'] : []), 'keywords', 'extra'])));
+        return $which === 'complete'
+            ? $record
+            : Reference::fromArray(
+                array_diff_key(
+                    $record->toArray(),
+                    array_flip([...$which === 'citation' ? ['abstract'] : [], 'keywords', 'extra']),
+                ),
+            );
     }
 }

@@ -27,8 +27,16 @@ final class ScreeningController extends Controller
         $tallies = Tallies::ofStages($review);
 
         return view('screening.show', [
-            'review' => $review, 'stage' => $stage, 'tallies' => $tallies[$stage->id], 'waiting' => Waiting::for($me, $review, $tallies),
-            'progress' => Progress::of($stage, $tallies[$stage->id]), 'answers' => CriterionCounts::of($stage, $me), 'criteria' => $stage->criteriaInUse(), 'unshared' => $stage->work === 'shares' ? Shares::unshared($stage) : 0, 'mine' => ScreenerCounts::of($me, $stage, $tallies[$stage->id]), 'reasons' => FlowQuery::reasons($review, $stage),
+            'review' => $review,
+            'stage' => $stage,
+            'tallies' => $tallies[$stage->id],
+            'waiting' => Waiting::for($me, $review, $tallies),
+            'progress' => Progress::of($stage, $tallies[$stage->id]),
+            'answers' => CriterionCounts::of($stage, $me),
+            'criteria' => $stage->criteriaInUse(),
+            'unshared' => $stage->work === 'shares' ? Shares::unshared($stage) : 0,
+            'mine' => ScreenerCounts::of($me, $stage, $tallies[$stage->id]),
+            'reasons' => FlowQuery::reasons($review, $stage),
         ]);
     }
 
@@ -38,6 +46,13 @@ final class ScreeningController extends Controller
         $criteria = $stage->criteriaInUse();
         $criterion = $criteria->firstWhere('id', Input::text($request, 'criterion'));
 
-        return view('screening.agreement', ['review' => $review, 'stage' => $stage, 'criteria' => $criteria, 'criterion' => $criterion, 'agreement' => Agreement::of($stage, $criterion, $this->me($request)), 'toCarry' => CarryCalibration::count($stage)]);
+        return view('screening.agreement', [
+            'review' => $review,
+            'stage' => $stage,
+            'criteria' => $criteria,
+            'criterion' => $criterion,
+            'agreement' => Agreement::of($stage, $criterion, $this->me($request)),
+            'toCarry' => CarryCalibration::count($stage),
+        ]);
     }
 }

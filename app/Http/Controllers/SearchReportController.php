@@ -23,7 +23,11 @@ final class SearchReportController extends Controller
     public function update(Request $request, Review $review, DescribeSearch $describe): RedirectResponse
     {
         $given = $request->validate(array_map(fn (): array => ['nullable', 'string', 'max:4000'], SearchReport::TYPED));
-        $describe->execute($this->me($request), $review, array_map(fn (?string $note): string => trim((string) $note), $given));
+        $describe->execute(
+            $this->me($request),
+            $review,
+            array_map(fn (?string $note): string => trim((string) $note), $given),
+        );
 
         return redirect()->route('searches.report', $review)->with('notice', 'The report says so from now on.');
     }

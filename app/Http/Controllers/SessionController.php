@@ -33,13 +33,21 @@ final class SessionController extends Controller
 
     public function store(Request $request): RedirectResponse
     {
-        $given = $request->validate(['email' => ['required', 'string', 'email', 'max:255'], 'password' => ['required', 'string', 'max:200']]);
+        $given = $request->validate([
+            'email' => ['required', 'string', 'email', 'max:255'],
+            'password' => ['required', 'string', 'max:200'],
+        ]);
         $user = User::withAddress($given['email']);
         // as much work for an address that nobody has, so that the time does not tell who has an account
-        $right = Hash::check($given['password'], $user === null ? self::$nobodys ??= Hash::make(Str::random(40)) : $user->password);
+        $right = Hash::check(
+            $given['password'],
+            $user === null ? (self::$nobodys ??= Hash::make(Str::random(40))) : $user->password,
+        );
         if ($user === null || ! $right) {
             $this->security->write('sign-in failed', ['address' => hash('sha256', mb_strtolower($given['email']))]);
-            throw ValidationException::withMessages(['email' => 'No person with this address and password is known here.']);
+            throw ValidationException::withMessages([
+                'email' => 'No person with this address and password is known here.',
+            ]);
         }
         if (Hash::needsRehash($user->password)) {
             $user->update(['password' => $given['password']]);
@@ -62,7 +70,10 @@ final class SessionController extends Controller
         // from an invitation that is for somebody else back to it
         $then = Input::text($request, 'then');
 
-        return (preg_match('/^\w{48}$/', $then) === 1 ? redirect()->route('invitations.show', $then) : redirect()->route('sign-in'))->with('notice', 'You are signed out.');
+        return (preg_match('/^\w{48}$/', $then) === 1
+            ? redirect()->route('invitations.show', $then)
+            : redirect()->route('sign-in')
+        )->with('notice', 'You are signed out.');
     }
 
     /** Ends one of one's other sessions, or all of them. */
@@ -70,10 +81,20 @@ final class SessionController extends Controller
     {
         $which = $request->validate(['session' => ['nullable', 'string', 'size:64']])['session'] ?? null;
         $here = $request->session()->getId();
-        $others = DB::table('sessions')->where('user_id', $this->me($request)->id)->where('id', '<>', $here)->pluck('id');
-        $ended = DB::table('sessions')->whereIn('id', $which === null ? $others : $others->filter(fn (string $id): bool => hash('sha256', $id) === $which))->delete();
+        $others = DB::table('sessions')
+            ->where('user_id', $this->me($request)->id)
+            ->where('id', '<>', $here)
+            ->pluck('id');
+        $ended = DB::table('sessions')
+            ->whereIn(
+                'id',
+                $which === null ? $others : $others->filter(fn (string $id): bool => hash('sha256', $id) === $which),
+            )
+            ->delete();
         $this->security->write('sessions ended', ['count' => $ended]);
 
-        return redirect()->to(route('account').'#sessions')->with('notice', $ended === 1 ? 'That sign-in has ended.' : "{$ended} sign-ins have ended.");
+        return redirect()
+            ->to(route('account').'#sessions')
+            ->with('notice', $ended === 1 ? 'That sign-in has ended.' : "{$ended} sign-ins have ended.");
     }
 }

@@ -29,19 +29,38 @@ final class TaskController extends Controller
         // asked behind the page: a notice meant for the next page must not be lost to this answer
         Session::reflash();
         $review = Input::text($request, 'review');
-        $mine = fn () => Task::query()->with('review:id,title')->where('user_id', $this->me($request)->id)->whereNull('seen_at')
-            ->when($review !== '', fn ($of) => $of->where('review_id', $review))->orderByDesc('id');
+        $mine = fn () => Task::query()
+            ->with('review:id,title')
+            ->where('user_id', $this->me($request)->id)
+            ->whereNull('seen_at')
+            ->when($review !== '', fn ($of) => $of->where('review_id', $review))
+            ->orderByDesc('id');
         $live = $mine()->whereIn('state', TaskRun::UNDER_WAY)->limit(self::LIVE)->get();
-        $over = $mine()->whereNotIn('state', TaskRun::UNDER_WAY)->where('updated_at', '>', now()->subHours(self::HOURS))->limit(self::OVER)->get();
+        $over = $mine()
+            ->whereNotIn('state', TaskRun::UNDER_WAY)
+            ->where('updated_at', '>', now()->subHours(self::HOURS))
+            ->limit(self::OVER)
+            ->get();
 
         /** @var list<Task> $tasks */
         $tasks = [...$live, ...$over];
 
-        return response()->json(['tasks' => array_map(fn (Task $task): array => [
-            'id' => $task->id, 'title' => $task->title, 'state' => $task->state, 'done' => $task->done, 'total' => $task->total,
-            'message' => $task->state === 'queued' && $task->message === '' ? Waits::words($task) : $task->message,
-            'url' => $task->url, 'left' => $this->secondsLeft($task), 'review' => $review === '' ? $task->review->title : '',
-        ], $tasks)]);
+        return response()->json([
+            'tasks' => array_map(
+                fn (Task $task): array => [
+                    'id' => $task->id,
+                    'title' => $task->title,
+                    'state' => $task->state,
+                    'done' => $task->done,
+                    'total' => $task->total,
+                    'message' => $task->state === 'queued' && $task->message === '' ? Waits::words($task) : $task->message,
+                    'url' => $task->url,
+                    'left' => $this->secondsLeft($task),
+                    'review' => $review === '' ? $task->review->title : '',
+                ],
+                $tasks,
+            ),
+        ]);
     }
 
     public function cancel(Request $request, Task $task, CancelTask $cancel): JsonResponse
@@ -55,7 +74,11 @@ final class TaskController extends Controller
     public function seen(Request $request): JsonResponse
     {
         $given = $request->validate(['tasks' => ['required', 'array', 'max:200'], 'tasks.*' => ['string', 'size:26']]);
-        Task::query()->whereIn('id', $given['tasks'])->where('user_id', $this->me($request)->id)->whereNotIn('state', TaskRun::UNDER_WAY)->update(['seen_at' => now()]);
+        Task::query()
+            ->whereIn('id', $given['tasks'])
+            ->where('user_id', $this->me($request)->id)
+            ->whereNotIn('state', TaskRun::UNDER_WAY)
+            ->update(['seen_at' => now()]);
 
         return response()->json(['seen' => true]);
     }
@@ -66,6 +89,6 @@ final class TaskController extends Controller
             return null;
         }
 
-        return (int) ceil($task->started_at->diffInSeconds(now()) / $task->done * max(0, $task->total - $task->done));
+        return (int) ceil(($task->started_at->diffInSeconds(now()) / $task->done) * max(0, $task->total - $task->done));
     }
 }

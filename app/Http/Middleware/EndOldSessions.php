@@ -9,7 +9,9 @@ use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
 use Symfony\Component\HttpFoundation\Response;
 
-/** However busy, a session ends some weeks after it began: whoever holds a stolen cookie holds it no longer than that. */
+/**
+ * However busy, a session ends some weeks after it began: whoever holds a stolen cookie holds it no longer than that.
+ */
 final class EndOldSessions
 {
     public const KEY = 'signed_in_at';
@@ -28,7 +30,9 @@ final class EndOldSessions
                 $request->session()->regenerateToken();
                 abort_if($request->expectsJson(), 401, 'Your sign-in has ended after thirty days.');
 
-                return redirect()->guest(route('sign-in'))->with('notice', 'Your sign-in has ended after thirty days. Sign in again; nothing is lost.');
+                return redirect()
+                    ->guest(route('sign-in'))
+                    ->with('notice', 'Your sign-in has ended after thirty days. Sign in again; nothing is lost.');
             }
         }
 

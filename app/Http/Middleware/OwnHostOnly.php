@@ -9,7 +9,9 @@ use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\HttpKernel\Exception\BadRequestHttpException;
 
-/** Answers under the configured name alone: links are made from that, and a page elsewhere cannot pretend to be here. */
+/**
+ * Answers under the configured name alone: links are made from that, and a page elsewhere cannot pretend to be here.
+ */
 final class OwnHostOnly
 {
     public function handle(Request $request, Closure $next): Response

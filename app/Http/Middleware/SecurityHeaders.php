@@ -10,8 +10,9 @@ use Symfony\Component\HttpFoundation\Response;
 
 final class SecurityHeaders
 {
-    private const CONTENT = "default-src 'none'; script-src 'self'; style-src 'self'; img-src 'self' data:; font-src 'self'; "
-        ."connect-src 'self'; worker-src 'self'; form-action 'self'; frame-ancestors 'none'; base-uri 'none'";
+    private const CONTENT =
+        "default-src 'none'; script-src 'self'; style-src 'self'; img-src 'self' data:; font-src 'self'; ".
+        "connect-src 'self'; worker-src 'self'; form-action 'self'; frame-ancestors 'none'; base-uri 'none'";
 
     public function handle(Request $request, Closure $next): Response
     {

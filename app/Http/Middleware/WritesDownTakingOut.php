@@ -20,7 +20,17 @@ final readonly class WritesDownTakingOut
     {
         $response = $next($request);
         if ($response->isSuccessful()) {
-            $this->log->write('taken out', array_map(fn (mixed $part): string => is_object($part) && method_exists($part, 'getKey') ? (string) $part->getKey() : (is_scalar($part) ? (string) $part : ''), $request->route()?->parameters() ?? []));
+            $this->log->write(
+                'taken out',
+                array_map(
+                    fn (mixed $part): string => is_object($part) && method_exists($part, 'getKey')
+                        ? (string) $part->getKey()
+                        : (is_scalar($part)
+                            ? (string) $part
+                            : ''),
+                    $request->route()?->parameters() ?? [],
+                ),
+            );
         }
 
         return $response;

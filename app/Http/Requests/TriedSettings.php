@@ -15,10 +15,16 @@ final class TriedSettings
     public static function of(Request $request, Review $review): MatchSettings
     {
         $kept = $review->matchSettings();
-        $given = $request->validate([
-            'preset' => ['nullable', 'in:'.implode(',', array_keys(MatchSettings::PRESETS))], 'certain' => ['nullable', 'numeric', 'between:-2,60'], 'ask' => ['nullable', 'numeric', 'between:-2,60', 'lte:certain'],
-            'emphasis' => ['nullable', 'array'], 'emphasis.*' => ['numeric', 'in:0,0.5,1,1.5,2'],
-        ], ['ask.lte' => 'What is joined without asking must be more certain than what people are asked about.']);
+        $given = $request->validate(
+            [
+                'preset' => ['nullable', 'in:'.implode(',', array_keys(MatchSettings::PRESETS))],
+                'certain' => ['nullable', 'numeric', 'between:-2,60'],
+                'ask' => ['nullable', 'numeric', 'between:-2,60', 'lte:certain'],
+                'emphasis' => ['nullable', 'array'],
+                'emphasis.*' => ['numeric', 'in:0,0.5,1,1.5,2'],
+            ],
+            ['ask.lte' => 'What is joined without asking must be more certain than what people are asked about.'],
+        );
         if (isset($given['preset'])) {
             return MatchSettings::preset($given['preset']);
         }
@@ -30,6 +36,10 @@ final class TriedSettings
             }
         }
 
-        return new MatchSettings((float) ($given['certain'] ?? $kept->certain), (float) ($given['ask'] ?? $kept->ask), $emphasis);
+        return new MatchSettings(
+            (float) ($given['certain'] ?? $kept->certain),
+            (float) ($given['ask'] ?? $kept->ask),
+            $emphasis,
+        );
     }
 }

@@ -26,7 +26,7 @@ final class VerdictRequest extends FormRequest
 
     protected function prepareForValidation(): void
     {
-        $this->inUse = new Collection;
+        $this->inUse = new Collection();
     }
 
     /** @return array<string, mixed> */
@@ -40,7 +40,11 @@ final class VerdictRequest extends FormRequest
 
         return [
             'verdict' => ['required', Rule::enum(Verdict::class)],
-            'criterion' => [Rule::requiredIf($excludes && $stage?->requiresReason($criteria !== [])), 'nullable', Rule::in($criteria)],
+            'criterion' => [
+                Rule::requiredIf($excludes && $stage?->requiresReason($criteria !== [])),
+                'nullable',
+                Rule::in($criteria),
+            ],
             'note' => ['nullable', 'string', 'max:4000'],
             'answers' => ['nullable', 'array:'.implode(',', $criteria)],
             'answers.*' => ['in:yes,no,unclear'],
@@ -52,7 +56,10 @@ final class VerdictRequest extends FormRequest
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['criterion.required' => 'An exclusion needs its reason: choose the criterion that fails.', 'criterion.in' => 'That criterion is not in use at this stage.'];
+        return [
+            'criterion.required' => 'An exclusion needs its reason: choose the criterion that fails.',
+            'criterion.in' => 'That criterion is not in use at this stage.',
+        ];
     }
 
     public function verdict(): Verdict
@@ -82,7 +89,9 @@ final class VerdictRequest extends FormRequest
     {
         $review = $this->route('review');
 
-        return $review instanceof Review ? $review->stageOf($this->item()) : throw new \LogicException('A verdict belongs to a review.');
+        return $review instanceof Review
+            ? $review->stageOf($this->item())
+            : throw new \LogicException('A verdict belongs to a review.');
     }
 
     private function item(): Item

@@ -39,8 +39,11 @@ final class Page extends Component
         if ($this->user !== null) {
             $this->waterline = $review === null ? null : Waterline::of($review, $this->user);
             $this->notices = $this->user->unreadNotifications()->count();
-            $this->tasksRunning = DB::table('tasks')->where('user_id', $this->user->id)->whereNull('seen_at')
-                ->when($review !== null, fn ($of) => $of->where('review_id', $review?->id))->exists();
+            $this->tasksRunning = DB::table('tasks')
+                ->where('user_id', $this->user->id)
+                ->whereNull('seen_at')
+                ->when($review !== null, fn ($of) => $of->where('review_id', $review?->id))
+                ->exists();
         }
     }
 
@@ -55,23 +58,64 @@ final class Page extends Component
     {
         $places = match ($this->stage) {
             'question' => ['question' => 'Question and criteria', 'team' => 'Team', 'log' => 'The Log'],
-            'searches' => ['searches' => 'Strategies', 'thesauri' => 'Thesauri', 'dialects' => 'Dialects', 'searches.report' => 'Search report'],
-            'records' => ['library' => 'Library', 'deliveries' => 'Deliveries', 'matching' => 'Matching', 'pairing' => 'Pairing Desk', 'matching.joined' => 'Joined'],
-            'screening' => ['screening' => 'Overview', 'desk' => 'Reading Desk', 'disagreements' => 'Disagreements', 'agreement' => 'Agreement', 'reading-order' => 'Order and recall', 'stages' => 'Stages', 'share-outs' => 'Share-out', 'marks' => 'Marked words'],
-            'full-texts' => ['full-texts' => 'Texts sought', 'full-texts.unassigned' => 'PDFs to assign', 'full-texts.read' => 'Read in full', 'studies' => 'Studies'],
+            'searches' => [
+                'searches' => 'Strategies',
+                'thesauri' => 'Thesauri',
+                'dialects' => 'Dialects',
+                'searches.report' => 'Search report',
+            ],
+            'records' => [
+                'library' => 'Library',
+                'deliveries' => 'Deliveries',
+                'matching' => 'Matching',
+                'pairing' => 'Pairing Desk',
+                'matching.joined' => 'Joined',
+            ],
+            'screening' => [
+                'screening' => 'Overview',
+                'desk' => 'Reading Desk',
+                'disagreements' => 'Disagreements',
+                'agreement' => 'Agreement',
+                'reading-order' => 'Order and recall',
+                'stages' => 'Stages',
+                'share-outs' => 'Share-out',
+                'marks' => 'Marked words',
+            ],
+            'full-texts' => [
+                'full-texts' => 'Texts sought',
+                'full-texts.unassigned' => 'PDFs to assign',
+                'full-texts.read' => 'Read in full',
+                'studies' => 'Studies',
+            ],
             'coding' => ['coding' => 'Coding table', 'codebook' => 'Codebook'],
             default => [],
         };
 
         $places = array_filter($places, fn (string $name): bool => $this->leadsOn($name), ARRAY_FILTER_USE_KEY);
 
-        return array_map(fn (string $name, string $label): array => ['name' => $name, 'label' => $label, 'url' => $name === 'full-texts.read' ? route('desk', [$this->review, 'stage' => $this->review === null ? '' : Retrievals::stage($this->review)?->id]) : route($name, $this->review)], array_keys($places), $places);
+        return array_map(
+            fn (string $name, string $label): array => [
+                'name' => $name,
+                'label' => $label,
+                'url' => $name === 'full-texts.read'
+                        ? route('desk', [
+                            $this->review,
+                            'stage' => $this->review === null ? '' : Retrievals::stage($this->review)?->id,
+                        ])
+                        : route($name, $this->review),
+            ],
+            array_keys($places),
+            $places,
+        );
     }
 
     /** Whether this person may open a place: what would only refuse is not offered. */
     private function leadsOn(string $name): bool
     {
-        $ability = ['pairing' => 'deliver', 'desk' => 'screen', 'full-texts.read' => 'screen', 'searches.create' => 'search'][$name] ?? 'view';
+        $ability =
+            ['pairing' => 'deliver', 'desk' => 'screen', 'full-texts.read' => 'screen', 'searches.create' => 'search'][
+                $name
+            ] ?? 'view';
 
         return $this->review === null || Gate::allows($ability, $this->review);
     }
@@ -79,23 +123,63 @@ final class Page extends Component
     /** @return list<array{title: string, about: string, url: string}> what Ctrl-K knows by name */
     public function screens(): array
     {
-        $general = ['All reviews' => route('home'), 'Start a review' => route('reviews.create'), 'Your account' => route('account'), 'Post room' => route('post-room')];
-        $inReview = $this->review === null ? [] : [
-            'Question and criteria' => route('question', $this->review), 'Team: invite people' => route('team', $this->review), 'Searches: strategies and runs' => route('searches', $this->review),
-            'New strategy' => route('searches.create', $this->review), 'Thesauri: headings' => route('thesauri', $this->review), 'Dialects' => route('dialects', $this->review), 'Search report' => route('searches.report', $this->review), 'Library' => route('library', $this->review), 'Deliveries: upload a file' => route('deliveries', $this->review), 'Matching: find duplicates' => route('matching', $this->review), 'Pairing Desk: judge suspected duplicates' => route('pairing', $this->review), 'Joined publications' => route('matching.joined', $this->review),
-            'Screening overview' => route('screening', $this->review), 'Reading Desk: screen the next item' => route('desk', $this->review), 'Disagreements' => route('disagreements', $this->review), 'Agreement between reviewers' => route('agreement', $this->review), 'Reading order, progress curve and recall so far' => route('reading-order', $this->review), 'Marked words: lists for and against' => route('marks', $this->review), 'Stages and their rules' => route('stages', $this->review), 'Share-out: who judges what' => route('share-outs', $this->review),
-            'Full texts sought: bring PDFs, ask the locker' => route('full-texts', $this->review), 'PDFs to assign' => route('full-texts.unassigned', $this->review), 'Studies and their reports' => route('studies', $this->review),
-            'Coding table' => route('coding', $this->review), 'Codebook' => route('codebook', $this->review), 'Report and flow' => route('report', $this->review),
-            'Exports: included publications and coding table' => route('report', $this->review).'#exports', 'The Log' => route('log', $this->review),
+        $general = [
+            'All reviews' => route('home'),
+            'Start a review' => route('reviews.create'),
+            'Your account' => route('account'),
+            'Post room' => route('post-room'),
         ];
-        foreach (['New strategy' => 'searches.create', 'Pairing Desk: judge suspected duplicates' => 'pairing', 'Reading Desk: screen the next item' => 'desk'] as $title => $name) {
+        $inReview =
+            $this->review === null
+                ? []
+                : [
+                    'Question and criteria' => route('question', $this->review),
+                    'Team: invite people' => route('team', $this->review),
+                    'Searches: strategies and runs' => route('searches', $this->review),
+                    'New strategy' => route('searches.create', $this->review),
+                    'Thesauri: headings' => route('thesauri', $this->review),
+                    'Dialects' => route('dialects', $this->review),
+                    'Search report' => route('searches.report', $this->review),
+                    'Library' => route('library', $this->review),
+                    'Deliveries: upload a file' => route('deliveries', $this->review),
+                    'Matching: find duplicates' => route('matching', $this->review),
+                    'Pairing Desk: judge suspected duplicates' => route('pairing', $this->review),
+                    'Joined publications' => route('matching.joined', $this->review),
+                    'Screening overview' => route('screening', $this->review),
+                    'Reading Desk: screen the next item' => route('desk', $this->review),
+                    'Disagreements' => route('disagreements', $this->review),
+                    'Agreement between reviewers' => route('agreement', $this->review),
+                    'Reading order, progress curve and recall so far' => route('reading-order', $this->review),
+                    'Marked words: lists for and against' => route('marks', $this->review),
+                    'Stages and their rules' => route('stages', $this->review),
+                    'Share-out: who judges what' => route('share-outs', $this->review),
+                    'Full texts sought: bring PDFs, ask the locker' => route('full-texts', $this->review),
+                    'PDFs to assign' => route('full-texts.unassigned', $this->review),
+                    'Studies and their reports' => route('studies', $this->review),
+                    'Coding table' => route('coding', $this->review),
+                    'Codebook' => route('codebook', $this->review),
+                    'Report and flow' => route('report', $this->review),
+                    'Exports: included publications and coding table' => route('report', $this->review).'#exports',
+                    'The Log' => route('log', $this->review),
+                ];
+        foreach (
+            [
+                'New strategy' => 'searches.create',
+                'Pairing Desk: judge suspected duplicates' => 'pairing',
+                'Reading Desk: screen the next item' => 'desk',
+            ] as $title => $name
+        ) {
             if (! $this->leadsOn($name)) {
                 unset($inReview[$title]);
             }
         }
         $all = [...$inReview, ...$general];
 
-        return array_map(fn (string $title, string $url): array => ['title' => $title, 'about' => 'screen', 'url' => $url], array_keys($all), $all);
+        return array_map(
+            fn (string $title, string $url): array => ['title' => $title, 'about' => 'screen', 'url' => $url],
+            array_keys($all),
+            $all,
+        );
     }
 
     public function render(): View

@@ -17,24 +17,51 @@ use WaryHeron\Core\Bibliography\Format\Nbib\NbibWriter;
 use WaryHeron\Core\Bibliography\Format\Ris\RisReader;
 use WaryHeron\Core\Bibliography\Format\Ris\RisWriter;
 
-/** The formats of text that are read and written, by name. XLSX, which is no text, is a table of rows for TableReader. */
+/**
+ * The formats of text that are read and written, by name. XLSX, which is no text, is a table of rows for TableReader.
+ */
 final class Formats
 {
     /** The format as people call it. */
-    public const TITLES = ['ris' => 'RIS', 'nbib' => 'NBIB (tagged text)', 'bibtex' => 'BibTeX', 'csl-json' => 'CSL-JSON', 'mods' => 'MODS', 'csv' => 'CSV', 'xlsx' => 'XLSX'];
+    public const TITLES = [
+        'ris' => 'RIS',
+        'nbib' => 'NBIB (tagged text)',
+        'bibtex' => 'BibTeX',
+        'csl-json' => 'CSL-JSON',
+        'mods' => 'MODS',
+        'csv' => 'CSV',
+        'xlsx' => 'XLSX',
+    ];
 
     private const BINARY = "/[\x01-\x08\x0E-\x1A\x1C-\x1F]/";
 
-    /** @return array<string, ReferenceReader&RecognisesItself> in the order in which they are asked whether a text is theirs */
+    /**
+     * @return array<string, ReferenceReader&RecognisesItself> in the order in which they are asked whether a text is
+     *     theirs
+     */
     public static function readers(): array
     {
-        return ['mods' => new ModsFileReader, 'csl-json' => new CslJsonReader, 'ris' => new RisReader, 'bibtex' => new BibtexReader, 'nbib' => new NbibReader, 'csv' => new CsvReader];
+        return [
+            'mods' => new ModsFileReader(),
+            'csl-json' => new CslJsonReader(),
+            'ris' => new RisReader(),
+            'bibtex' => new BibtexReader(),
+            'nbib' => new NbibReader(),
+            'csv' => new CsvReader(),
+        ];
     }
 
     /** @return array<string, ReferenceWriter> */
     public static function writers(): array
     {
-        return ['ris' => new RisWriter, 'nbib' => new NbibWriter, 'bibtex' => new BibtexWriter, 'csl-json' => new CslJsonWriter, 'mods' => new ModsWriter, 'csv' => new CsvWriter];
+        return [
+            'ris' => new RisWriter(),
+            'nbib' => new NbibWriter(),
+            'bibtex' => new BibtexWriter(),
+            'csl-json' => new CslJsonWriter(),
+            'mods' => new ModsWriter(),
+            'csv' => new CsvWriter(),
+        ];
     }
 
     /**

@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace WaryHeron\Core\Bibliography\Format;
 
-/** The lines of a text file one at a time, in UTF-8, whatever its encoding and line ends; a line beyond the limit comes in pieces with one number. */
+/**
+ * The lines of a text file one at a time, in UTF-8, whatever its encoding and line ends; a line beyond the limit comes
+ * in pieces with one number.
+ */
 final class Lines
 {
     public const LONGEST = 1_048_576;
@@ -15,7 +18,7 @@ final class Lines
      * @param  resource  $stream
      * @return \Generator<int, string> by line number from 1; the pieces of a very long line have the same
      */
-    public static function of($stream, Reading $reading = new Reading): \Generator
+    public static function of($stream, Reading $reading = new Reading()): \Generator
     {
         $buffer = '';
         $number = 0;
@@ -40,12 +43,17 @@ final class Lines
         }
     }
 
-    /** Where a long line may be cut: behind a blank, else behind a plain letter, so that no sign of several bytes or escape is parted. */
+    /**
+     * Where a long line may be cut: behind a blank, else behind a plain letter, so that no sign of several bytes or
+     * escape is parted.
+     */
     private static function cut(string $line): int
     {
         $blank = strrpos($line, ' ', -min(strlen($line), self::CHUNK));
         if ($blank === false) {
-            return preg_match('/^.*[A-Za-z0-9,;]/s', substr($line, -1024), $plain) === 1 ? max(1, strlen($line) - min(1024, strlen($line)) + strlen($plain[0])) : strlen($line);
+            return preg_match('/^.*[A-Za-z0-9,;]/s', substr($line, -1024), $plain) === 1
+                ? max(1, strlen($line) - min(1024, strlen($line)) + strlen($plain[0]))
+                : strlen($line);
         }
 
         return $blank + 1;
@@ -58,7 +66,12 @@ final class Lines
     private static function chunks($stream, Reading $reading): \Generator
     {
         $chunk = (string) fread($stream, self::CHUNK);
-        $wide = $reading->encoding === null ? TextEncoding::wide($chunk) : (str_starts_with($reading->encoding, 'UTF-16') ? $reading->encoding : null);
+        $wide =
+            $reading->encoding === null
+                ? TextEncoding::wide($chunk)
+                : (str_starts_with($reading->encoding, 'UTF-16')
+                    ? $reading->encoding
+                    : null);
         if ($wide === null) {
             $chunk = str_starts_with($chunk, "\xEF\xBB\xBF") ? substr($chunk, 3) : $chunk;
             for (; $chunk !== ''; $chunk = (string) fread($stream, self::CHUNK)) {

@@ -26,7 +26,10 @@ final class Reading
             $remarks[] = "The text was read as {$this->found}.";
         }
         if ($this->mended > 0) {
-            $remarks[] = 'Letters that had been encoded twice were mended in '.number_format($this->mended).($this->mended === 1 ? ' line.' : ' lines.');
+            $remarks[] =
+                'Letters that had been encoded twice were mended in '.
+                number_format($this->mended).
+                ($this->mended === 1 ? ' line.' : ' lines.');
         }
 
         return implode(' ', $remarks);

@@ -13,9 +13,10 @@ interface ReferenceReader
 
     /**
      * @param  resource  $stream
-     * @return iterable<Reference|UnreadableRecord> In file order, read no further than asked; a bad record does not end the file.
+     * @return iterable<Reference|UnreadableRecord> In file order, read no further than asked; a bad record does not end
+     *     the file.
      *
      * @throws UnusableFile If the text is not of this format at all.
      */
-    public function read($stream, Reading $reading = new Reading): iterable;
+    public function read($stream, Reading $reading = new Reading()): iterable;
 }

@@ -11,13 +11,38 @@ final class TextEncoding
 
     /** The places of Windows-1252 that are not those of ISO 8859-1, by code point. */
     private const WINDOWS = [
-        0x20AC => 0x80, 0x201A => 0x82, 0x0192 => 0x83, 0x201E => 0x84, 0x2026 => 0x85, 0x2020 => 0x86, 0x2021 => 0x87, 0x02C6 => 0x88, 0x2030 => 0x89,
-        0x0160 => 0x8A, 0x2039 => 0x8B, 0x0152 => 0x8C, 0x017D => 0x8E, 0x2018 => 0x91, 0x2019 => 0x92, 0x201C => 0x93, 0x201D => 0x94, 0x2022 => 0x95,
-        0x2013 => 0x96, 0x2014 => 0x97, 0x02DC => 0x98, 0x2122 => 0x99, 0x0161 => 0x9A, 0x203A => 0x9B, 0x0153 => 0x9C, 0x017E => 0x9E, 0x0178 => 0x9F,
+        0x20AC => 0x80,
+        0x201A => 0x82,
+        0x0192 => 0x83,
+        0x201E => 0x84,
+        0x2026 => 0x85,
+        0x2020 => 0x86,
+        0x2021 => 0x87,
+        0x02C6 => 0x88,
+        0x2030 => 0x89,
+        0x0160 => 0x8A,
+        0x2039 => 0x8B,
+        0x0152 => 0x8C,
+        0x017D => 0x8E,
+        0x2018 => 0x91,
+        0x2019 => 0x92,
+        0x201C => 0x93,
+        0x201D => 0x94,
+        0x2022 => 0x95,
+        0x2013 => 0x96,
+        0x2014 => 0x97,
+        0x02DC => 0x98,
+        0x2122 => 0x99,
+        0x0161 => 0x9A,
+        0x203A => 0x9B,
+        0x0153 => 0x9C,
+        0x017E => 0x9E,
+        0x0178 => 0x9F,
     ];
 
     /**
-     * UTF-16LE or UTF-16BE where the beginning shows it, by its mark or by where its zero bytes are; null for anything else.
+     * UTF-16LE or UTF-16BE where the beginning shows it, by its mark or by where its zero bytes are; null for anything
+     * else.
      */
     public static function wide(string $beginning): ?string
     {
@@ -48,7 +73,10 @@ final class TextEncoding
     public static function beginning(string $bytes): string
     {
         $wide = self::wide($bytes);
-        $text = $wide === null ? $bytes : (string) mb_convert_encoding(substr($bytes, 0, strlen($bytes) & ~1), 'UTF-8', $wide);
+        $text =
+            $wide === null
+                ? $bytes
+                : (string) mb_convert_encoding(substr($bytes, 0, strlen($bytes) & ~1), 'UTF-8', $wide);
 
         return (string) preg_replace('/^\xEF\xBB\xBF/', '', $text);
     }
@@ -59,10 +87,15 @@ final class TextEncoding
         if (str_contains($line, "\x0E") && preg_match('/\x0E[\x21-\x7E]+(?:\x0F|$)/', $line) === 1) {
             $reading->found = 'ISO-2022-KR';
 
-            return mb_convert_encoding(str_starts_with($line, "\x1B\$)C") ? $line : "\x1B\$)C".$line, 'UTF-8', 'ISO-2022-KR');
+            return mb_convert_encoding(
+                str_starts_with($line, "\x1B\$)C") ? $line : "\x1B\$)C".$line,
+                'UTF-8',
+                'ISO-2022-KR',
+            );
         }
         if (str_contains($line, "\x1B") && preg_match('/\x1B(?:\$[@B]|\$\([@BD]|\([BJI])/', $line) === 1) {
-            // in its two-byte letters every ASCII sign may stand, brackets and quotes as well; each line begins and ends in ASCII
+            // in its two-byte letters every ASCII sign may stand, brackets and quotes as well; each line begins and
+            // ends in ASCII
             $reading->found = 'ISO-2022-JP';
 
             return mb_convert_encoding($line, 'UTF-8', 'ISO-2022-JP-MS');
@@ -87,7 +120,8 @@ final class TextEncoding
     }
 
     /**
-     * Undoes UTF-8 that was read as Windows-1252 and written as UTF-8 again, where that is certain: every letter outside ASCII must be part
+     * Undoes UTF-8 that was read as Windows-1252 and written as UTF-8 again, where that is certain: every letter
+     * outside ASCII must be part
      * of a sequence that was UTF-8, so that a line with one rightly written letter is left as it is.
      */
     public static function mended(string $text): string

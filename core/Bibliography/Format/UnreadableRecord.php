@@ -19,11 +19,17 @@ final readonly class UnreadableRecord
     }
 
     /** The reference itself where anything says which work it is, with a title or without. */
-    public static function unlessIdentified(Reference $reference, string $remedy = 'Add a title, or leave the record out.'): Reference|self
-    {
+    public static function unlessIdentified(
+        Reference $reference,
+        string $remedy = 'Add a title, or leave the record out.',
+    ): Reference|self {
         return $reference->isIdentified()
             ? $reference
-            : new self($reference->line, "The record has no title, nor an author, DOI, journal or abstract to tell it by. {$remedy}", $reference->source);
+            : new self(
+                $reference->line,
+                "The record has no title, nor an author, DOI, journal or abstract to tell it by. {$remedy}",
+                $reference->source,
+            );
     }
 
     public static function strayText(int $line, string $text, string $start): self
@@ -33,7 +39,13 @@ final readonly class UnreadableRecord
 
     public static function tooLarge(int $line, string $text): self
     {
-        return new self($line, 'The record is larger than '.number_format(ReferenceReader::LARGEST_RECORD / 1024).' kB and was passed over.', $text);
+        return new self(
+            $line,
+            'The record is larger than '.
+                number_format(ReferenceReader::LARGEST_RECORD / 1024).
+                ' kB and was passed over.',
+            $text,
+        );
     }
 
     public static function broken(int $line, string $what, string $text): self

@@ -9,7 +9,9 @@ final class UnusableFile extends \RuntimeException
 {
     public static function unknownFormat(): self
     {
-        return new self('This is not a file of a known format. RIS, tagged text (NBIB), BibTeX, CSL-JSON, MODS, CSV and XLSX are read.');
+        return new self(
+            'This is not a file of a known format. RIS, tagged text (NBIB), BibTeX, CSL-JSON, MODS, CSV and XLSX are read.',
+        );
     }
 
     public static function isEmpty(): self
@@ -24,11 +26,15 @@ final class UnusableFile extends \RuntimeException
 
     public static function declaresEntities(): self
     {
-        return new self('The XML declares a document type or entities of its own. Such files are not read: they can name other files, or grow without bound.');
+        return new self(
+            'The XML declares a document type or entities of its own. Such files are not read: they can name other files, or grow without bound.',
+        );
     }
 
     public static function withoutTitleColumn(): self
     {
-        return new self('No column of this table holds titles. Say which column is the title, and the file can be read.');
+        return new self(
+            'No column of this table holds titles. Say which column is the title, and the file can be read.',
+        );
     }
 }

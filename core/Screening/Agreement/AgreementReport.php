@@ -7,7 +7,8 @@ namespace WaryHeron\Core\Screening\Agreement;
 /**
  * Agreement of any number of raters, per pair and overall. What is not defined is null.
  *
- * Sources: Fleiss 1971, Gwet 2008, Krippendorff 2004 with Hayes and Krippendorff 2007 (nominal, missing ratings allowed).
+ * Sources: Fleiss 1971, Gwet 2008, Krippendorff 2004 with Hayes and Krippendorff 2007 (nominal, missing ratings
+ * allowed).
  */
 final class AgreementReport
 {
@@ -18,7 +19,8 @@ final class AgreementReport
         $pairs = [];
         foreach ($raters as $i => $first) {
             foreach (array_slice($raters, $i + 1) as $second) {
-                $pairs[] = ['raters' => [$first, $second]] + (new TwoRaters($ratings->table($first, $second)))->toArray();
+                $pairs[] =
+                    ['raters' => [$first, $second]] + (new TwoRaters($ratings->table($first, $second)))->toArray();
             }
         }
         $complete = count($raters) < 2 ? [] : $ratings->counts(count($raters));
@@ -30,7 +32,9 @@ final class AgreementReport
             'two_raters' => count($raters) === 2 ? array_diff_key($pairs[0], ['raters' => true]) : null,
             'complete_records' => count($complete),
             'fleiss' => $fleiss,
-            'gwet_ac1' => $fleiss['p_observed'] === null ? ['pe' => null, 'ac1' => null] : self::gwet($fleiss['p_observed'], self::shares($complete)),
+            'gwet_ac1' => $fleiss['p_observed'] === null
+                    ? ['pe' => null, 'ac1' => null]
+                    : self::gwet($fleiss['p_observed'], self::shares($complete)),
             'krippendorff' => self::krippendorff($ratings->counts(2)),
             'pairs' => $pairs,
         ];
@@ -56,15 +60,29 @@ final class AgreementReport
      */
     private static function fleiss(array $counts, int $raters): array
     {
-        $result = ['n' => count($counts), 'raters' => $raters, 'p_observed' => null, 'p_expected' => null, 'kappa' => null];
+        $result = [
+            'n' => count($counts),
+            'raters' => $raters,
+            'p_observed' => null,
+            'p_expected' => null,
+            'kappa' => null,
+        ];
         if ($counts === [] || $raters < 2) {
             return $result;
         }
-        $agreement = array_map(fn (array $row): float => (array_sum(array_map(fn (int $n): int => $n * $n, $row)) - $raters) / ($raters * ($raters - 1)), $counts);
+        $agreement = array_map(
+            fn (array $row): float => (array_sum(array_map(fn (int $n): int => $n * $n, $row)) - $raters) /
+                ($raters * ($raters - 1)),
+            $counts,
+        );
         $observed = array_sum($agreement) / count($agreement);
         $expected = array_sum(array_map(fn (float $p): float => $p * $p, self::shares($counts)));
 
-        return ['p_observed' => $observed, 'p_expected' => $expected, 'kappa' => 1 - $expected < 1e-15 ? null : ($observed - $expected) / (1 - $expected)] + $result;
+        return [
+            'p_observed' => $observed,
+            'p_expected' => $expected,
+            'kappa' => 1 - $expected < 1e-15 ? null : ($observed - $expected) / (1 - $expected),
+        ] + $result;
     }
 
     /**
@@ -74,7 +92,13 @@ final class AgreementReport
     private static function krippendorff(array $counts): array
     {
         $n = array_sum(array_map(array_sum(...), $counts));
-        $result = ['units' => count($counts), 'pairable' => $n, 'd_observed' => null, 'd_expected' => null, 'alpha' => null];
+        $result = [
+            'units' => count($counts),
+            'pairable' => $n,
+            'd_observed' => null,
+            'd_expected' => null,
+            'alpha' => null,
+        ];
         if ($n === 0) {
             return $result;
         }
@@ -91,7 +115,11 @@ final class AgreementReport
         }
         $expected = 1 - $same / ($n * ($n - 1.0));
 
-        return ['d_observed' => $observed, 'd_expected' => $expected, 'alpha' => abs($expected) < 1e-15 ? null : 1 - $observed / $expected] + $result;
+        return [
+            'd_observed' => $observed,
+            'd_expected' => $expected,
+            'alpha' => abs($expected) < 1e-15 ? null : 1 - $observed / $expected,
+        ] + $result;
     }
 
     /**
@@ -102,6 +130,9 @@ final class AgreementReport
     {
         $all = array_sum(array_map(array_sum(...), $counts));
 
-        return array_map(fn (int $k): float => array_sum(array_column($counts, $k)) / $all, array_keys($counts[0] ?? []));
+        return array_map(
+            fn (int $k): float => array_sum(array_column($counts, $k)) / $all,
+            array_keys($counts[0] ?? []),
+        );
     }
 }

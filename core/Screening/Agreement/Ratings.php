@@ -34,7 +34,9 @@ final readonly class Ratings
         $byItem = [];
         foreach ($rows as [$item, $rater, $category]) {
             if (! isset($index[$category])) {
-                throw new \DomainException("“{$category}” is not one of the categories: ".implode(', ', $categories).'.');
+                throw new \DomainException(
+                    "“{$category}” is not one of the categories: ".implode(', ', $categories).'.',
+                );
             }
             if (isset($byItem[$item][$rater])) {
                 throw new \DomainException("{$rater} has judged {$item} already.");
@@ -48,7 +50,9 @@ final readonly class Ratings
         return new self($categories, $raters, $byItem);
     }
 
-    /** @return list<list<int>> how often each pair of categories was given: rows the first rater's, columns the second's */
+    /**
+     * @return list<list<int>> how often each pair of categories was given: rows the first rater's, columns the second's
+     */
     public function table(string $first, string $second): array
     {
         $k = count($this->categories);

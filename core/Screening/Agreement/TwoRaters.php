@@ -7,7 +7,8 @@ namespace WaryHeron\Core\Screening\Agreement;
 /**
  * Agreement of two raters from their square table of counts. What is not defined is null.
  *
- * Sources: Cohen 1960 and 1968 (kappa, weighted kappa), Fleiss, Cohen and Everitt 1969 (standard error), Byrt, Bishop and Carlin 1993
+ * Sources: Cohen 1960 and 1968 (kappa, weighted kappa), Fleiss, Cohen and Everitt 1969 (standard error), Byrt, Bishop
+ * and Carlin 1993
  * (PABAK, prevalence and bias), Gwet 2008 (AC1). Doubles throughout; nothing is rounded.
  *
  * @phpstan-type Kappa array{po: ?float, pe: ?float, kappa: ?float, se: ?float, ci_low: ?float, ci_high: ?float}
@@ -33,14 +34,20 @@ final readonly class TwoRaters
         $this->n = array_sum(array_map(array_sum(...), $table));
         $share = fn (int $count): float => $this->n === 0 ? 0.0 : $count / $this->n;
         $this->rows = array_map(fn (array $row): float => $share(array_sum($row)), $table);
-        $this->columns = array_map(fn (int $j): float => $share(array_sum(array_column($table, $j))), array_keys($table));
+        $this->columns = array_map(
+            fn (int $j): float => $share(array_sum(array_column($table, $j))),
+            array_keys($table),
+        );
     }
 
     /** @return array<string, mixed> */
     public function toArray(): array
     {
         $plain = $this->kappa(fn (int $i, int $j): float => $i === $j ? 1.0 : 0.0);
-        $linear = $this->k < 2 ? self::undefined() : $this->kappa(fn (int $i, int $j): float => 1 - abs($i - $j) / ($this->k - 1));
+        $linear =
+            $this->k < 2
+                ? self::undefined()
+                : $this->kappa(fn (int $i, int $j): float => 1 - abs($i - $j) / ($this->k - 1));
         $two = $this->n > 0 && $this->k === 2;
 
         return [
@@ -69,7 +76,7 @@ final readonly class TwoRaters
         for ($i = 0; $i < $this->k; $i++) {
             for ($j = 0; $j < $this->k; $j++) {
                 $w = $weight($i, $j);
-                $po += $w * (float) $this->table[$i][$j] / $this->n;
+                $po += ($w * (float) $this->table[$i][$j]) / $this->n;
                 $pe += $w * $this->rows[$i] * $this->columns[$j];
                 $r[$i] += $w * $this->columns[$j];
                 $c[$j] += $w * $this->rows[$i];
@@ -82,13 +89,22 @@ final readonly class TwoRaters
         $sum = 0.0;
         for ($i = 0; $i < $this->k; $i++) {
             for ($j = 0; $j < $this->k; $j++) {
-                $sum += $this->table[$i][$j] / $this->n * ($weight($i, $j) * (1 - $pe) - ($r[$i] + $c[$j]) * (1 - $po)) ** 2;
+                $sum +=
+                    ($this->table[$i][$j] / $this->n) *
+                    ($weight($i, $j) * (1 - $pe) - ($r[$i] + $c[$j]) * (1 - $po)) ** 2;
             }
         }
         $variance = ($sum - ($po * $pe - 2 * $pe + $po) ** 2) / ($this->n * (1 - $pe) ** 4);
         $error = $variance < 1e-14 ? 0.0 : sqrt($variance);
 
-        return ['po' => $po, 'pe' => $pe, 'kappa' => $kappa, 'se' => $error, 'ci_low' => $kappa - self::Z * $error, 'ci_high' => $kappa + self::Z * $error];
+        return [
+            'po' => $po,
+            'pe' => $pe,
+            'kappa' => $kappa,
+            'se' => $error,
+            'ci_low' => $kappa - self::Z * $error,
+            'ci_high' => $kappa + self::Z * $error,
+        ];
     }
 
     /** @return array{pe: ?float, ac1: ?float} */

@@ -8,7 +8,11 @@ namespace WaryHeron\Core\Screening\Lead;
 final readonly class TextLead
 {
     /** @param  'firm'|'fair'|'check'  $confidence */
-    public function __construct(public string $about, public string $sentence, public string $confidence, public string $because)
-    {
+    public function __construct(
+        public string $about,
+        public string $sentence,
+        public string $confidence,
+        public string $because,
+    ) {
     }
 }

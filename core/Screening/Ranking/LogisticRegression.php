@@ -7,10 +7,13 @@ namespace WaryHeron\Core\Screening\Ranking;
 use Random\Randomizer;
 
 /**
- * Logistic regression with an L2 penalty, fitted by dual coordinate descent (Yu, Huang & Lin 2011, Machine Learning 85, algorithm 5).
+ * Logistic regression with an L2 penalty, fitted by dual coordinate descent (Yu, Huang & Lin 2011, Machine Learning 85,
+ * algorithm 5).
  *
- * Minimises ½·|w|² + Σ Cᵢ·log(1 + exp(−yᵢ·w·xᵢ)) with y = ±1; the constant is a feature of value 1 and penalised alike. The rarer class
- * weighs as much as the other: Cᵢ = C·n / (2·n of its class). The chance handed in orders the passes; the optimum does not depend on it.
+ * Minimises ½·|w|² + Σ Cᵢ·log(1 + exp(−yᵢ·w·xᵢ)) with y = ±1; the constant is a feature of value 1 and penalised alike.
+ * The rarer class
+ * weighs as much as the other: Cᵢ = C·n / (2·n of its class). The chance handed in orders the passes; the optimum does
+ * not depend on it.
  */
 final class LogisticRegression
 {
@@ -30,14 +33,18 @@ final class LogisticRegression
      *
      * @throws NothingToLearn If only one class is there.
      */
-    public static function fit(array $vectors, array $relevant, Randomizer $chance, float $strength = self::STRENGTH): array
-    {
+    public static function fit(
+        array $vectors,
+        array $relevant,
+        Randomizer $chance,
+        float $strength = self::STRENGTH,
+    ): array {
         $n = count($vectors);
         $positive = count(array_filter($relevant));
         if ($positive === 0 || $positive === $n) {
             throw new NothingToLearn('There is nothing to tell apart: what was judged is all of one kind.');
         }
-        $bounds = [$strength * $n / (2 * ($n - $positive)), $strength * $n / (2 * $positive)];
+        $bounds = [($strength * $n) / (2 * ($n - $positive)), ($strength * $n) / (2 * $positive)];
         $weights = [];
         $constant = 0.0;
         [$alpha, $rest, $squares] = [[], [], []];
@@ -63,7 +70,8 @@ final class LogisticRegression
                     $dot += $weights[$place] * $x;
                 }
                 $bound = $bounds[$relevant[$i] ? 1 : 0];
-                // the smaller of the two variables that add up to the bound is solved for, which keeps the logarithms exact
+                // the smaller of the two variables that add up to the bound is solved for, which keeps the logarithms
+                // exact
                 $swapped = 0.5 * $squares[$i] * ($rest[$i] - $alpha[$i]) + $y * $dot < 0;
                 $old = $swapped ? $rest[$i] : $alpha[$i];
                 $new = self::solved($squares[$i], ($swapped ? -1 : 1) * $y * $dot, $old, $bound);
@@ -85,7 +93,10 @@ final class LogisticRegression
         return ['weights' => $weights, 'constant' => $constant];
     }
 
-    /** The minimum of z·log z + (c−z)·log(c−z) + ½·a·(z−old)² + b·(z−old) for 0 < z < c, by Newton steps that stay inside. */
+    /**
+     * The minimum of z·log z + (c−z)·log(c−z) + ½·a·(z−old)² + b·(z−old) for 0 < z < c, by Newton steps that stay
+     * inside.
+     */
     private static function solved(float $a, float $b, float $old, float $c): float
     {
         $z = $c - $old < 0.5 * $c ? 0.1 * $old : $old;

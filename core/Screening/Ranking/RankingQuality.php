@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace WaryHeron\Core\Screening\Ranking;
 
-/** How early an order brings what is relevant (WSS@95: Cohen, Hersh, Peterson & Yen 2006). All null where nothing is relevant. */
+/**
+ * How early an order brings what is relevant (WSS@95: Cohen, Hersh, Peterson & Yen 2006). All null where nothing is
+ * relevant.
+ */
 final readonly class RankingQuality
 {
     /** @param  list<int>  $ranks  of the relevant ones, from 1, ascending */
@@ -40,7 +43,9 @@ final readonly class RankingQuality
 
     public function recallAt(int $k): ?float
     {
-        return $this->ranks === [] ? null : count(array_filter($this->ranks, fn (int $rank): bool => $rank <= $k)) / count($this->ranks);
+        return $this->ranks === []
+            ? null
+            : count(array_filter($this->ranks, fn (int $rank): bool => $rank <= $k)) / count($this->ranks);
     }
 
     public function averagePrecision(): ?float

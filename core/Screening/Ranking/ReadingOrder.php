@@ -7,7 +7,9 @@ namespace WaryHeron\Core\Screening\Ranking;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
 
-/** In which order what is left is read. A share of random picks keeps the model from seeing only what it likes already. */
+/**
+ * In which order what is left is read. A share of random picks keeps the model from seeing only what it likes already.
+ */
 enum ReadingOrder: string
 {
     case Delivery = 'delivery';
@@ -46,7 +48,10 @@ enum ReadingOrder: string
         if ($this === self::Random) {
             return array_map(fn (string $one): array => [$one, true], $drawn);
         }
-        $keys = $this === self::Likely ? array_map(fn (float $p): float => -$p, $scores) : array_map(fn (float $p): float => abs($p - 0.5), $scores);
+        $keys =
+            $this === self::Likely
+                ? array_map(fn (float $p): float => -$p, $scores)
+                : array_map(fn (float $p): float => abs($p - 0.5), $scores);
         asort($keys); // stable: of equal ones the earlier delivered is first
         $ranked = array_map(strval(...), array_keys($keys));
         $order = [];

@@ -7,9 +7,12 @@ namespace WaryHeron\Core\Screening\Ranking;
 /**
  * How much of what is relevant has been found, from a random check sample of what was unread.
  *
- * Of N unread items n were drawn without replacement and read, and x of them were relevant. The largest number K of relevant ones among
- * the N under which x or fewer are drawn with a probability above 1 − confidence is a one-sided exact bound, by inversion of the hypergeometric
- * distribution (Buonaccorsi 1987; for screening: Callaghan & Müller-Hansen 2020). It is an estimate from chance, never a promise.
+ * Of N unread items n were drawn without replacement and read, and x of them were relevant. The largest number K of
+ * relevant ones among
+ * the N under which x or fewer are drawn with a probability above 1 − confidence is a one-sided exact bound, by
+ * inversion of the hypergeometric
+ * distribution (Buonaccorsi 1987; for screening: Callaghan & Müller-Hansen 2020). It is an estimate from chance, never
+ * a promise.
  */
 final readonly class RecallEstimate
 {
@@ -35,15 +38,25 @@ final readonly class RecallEstimate
      * @param  int  $before  relevant ones found before the sample was drawn
      * @param  int  $since  relevant ones found since among the N, those of the sample included
      */
-    public static function of(int $unread, int $drawn, int $hits, int $before, int $since, float $confidence = 0.95): self
-    {
+    public static function of(
+        int $unread,
+        int $drawn,
+        int $hits,
+        int $before,
+        int $since,
+        float $confidence = 0.95,
+    ): self {
         if ($drawn < 1 || $drawn > $unread || $hits > $drawn || $hits < 0 || $since < $hits) {
-            throw new \DomainException('A sample holds between one and all of the unread items, and no more relevant ones than were found.');
+            throw new \DomainException(
+                'A sample holds between one and all of the unread items, and no more relevant ones than were found.',
+            );
         }
         $most = self::bound($unread, $drawn, $hits, 1 - $confidence);
-        $expected = $unread * $hits / $drawn;
+        $expected = ($unread * $hits) / $drawn;
         $found = $before + $since;
-        $recall = fn (float $among): float => $found + max(0.0, $among - $since) > 0 ? $found / ($found + max(0.0, $among - $since)) : 1.0;
+        $recall = fn (float $among): float => $found + max(0.0, $among - $since) > 0
+            ? $found / ($found + max(0.0, $among - $since))
+            : 1.0;
 
         return new self($confidence, $expected, max($most, $since), $recall($expected), $recall($most));
     }
@@ -77,7 +90,10 @@ final readonly class RecallEstimate
         if ($first > $x) {
             return 0.0;
         }
-        $log = self::logChoose($relevant, $first) + self::logChoose($all - $relevant, $drawn - $first) - self::logChoose($all, $drawn);
+        $log =
+            self::logChoose($relevant, $first) +
+            self::logChoose($all - $relevant, $drawn - $first) -
+            self::logChoose($all, $drawn);
         $term = exp($log);
         // far out, the first terms are too small to be told from nothing; they then start from their logarithm anew
         $sum = $term;
@@ -107,6 +123,11 @@ final readonly class RecallEstimate
         }
         $x = $n + 1.0;
 
-        return ($x - 0.5) * log($x) - $x + 0.5 * log(2 * M_PI) + 1 / (12 * $x) - 1 / (360 * $x ** 3) + 1 / (1260 * $x ** 5);
+        return ($x - 0.5) * log($x) -
+            $x +
+            0.5 * log(2 * M_PI) +
+            1 / (12 * $x) -
+            1 / (360 * $x ** 3) +
+            1 / (1260 * $x ** 5);
     }
 }

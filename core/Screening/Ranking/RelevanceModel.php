@@ -7,7 +7,10 @@ namespace WaryHeron\Core\Screening\Ranking;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
 
-/** How likely a text is to be included, learned from texts that have been judged. It orders what is read; it decides nothing. */
+/**
+ * How likely a text is to be included, learned from texts that have been judged. It orders what is read; it decides
+ * nothing.
+ */
 final readonly class RelevanceModel
 {
     private const FOLDS = 5;
@@ -16,8 +19,12 @@ final readonly class RelevanceModel
      * @param  array<int, float>  $weights
      * @param  list<string>  $words
      */
-    private function __construct(private TextVectors $vectors, private array $weights, private float $constant, private array $words)
-    {
+    private function __construct(
+        private TextVectors $vectors,
+        private array $weights,
+        private float $constant,
+        private array $words,
+    ) {
     }
 
     /** What is learned from and scored of a publication: a title tells more than any sentence, so it counts twice. */
@@ -35,12 +42,19 @@ final readonly class RelevanceModel
     public static function learn(array $texts, array $included, int $seed): self
     {
         $vectors = TextVectors::learn($texts);
-        $fit = LogisticRegression::fit(array_map($vectors->of(...), $texts), $included, new Randomizer(new Mt19937($seed)));
+        $fit = LogisticRegression::fit(
+            array_map($vectors->of(...), $texts),
+            $included,
+            new Randomizer(new Mt19937($seed)),
+        );
 
         return new self($vectors, $fit['weights'], $fit['constant'], $vectors->words());
     }
 
-    /** Between 0 and 1; 0.5 is where the model cannot tell. Classes weigh alike in it, so it is no share of what will be included. */
+    /**
+     * Between 0 and 1; 0.5 is where the model cannot tell. Classes weigh alike in it, so it is no share of what will be
+     * included.
+     */
     public function score(string $text): float
     {
         $sum = $this->constant;
@@ -51,10 +65,17 @@ final readonly class RelevanceModel
         return 1 / (1 + exp(-$sum));
     }
 
-    /** @return array{words: list<string>, rarity: list<float>, weights: list<float>, constant: float} what was learned, to be kept */
+    /**
+     * @return array{words: list<string>, rarity: list<float>, weights: list<float>, constant: float} what was learned,
+     *     to be kept
+     */
     public function toArray(): array
     {
-        return [...$this->vectors->toArray(), 'weights' => array_map(fn (int $place): float => $this->weights[$place] ?? 0.0, array_keys($this->words)), 'constant' => $this->constant];
+        return [
+            ...$this->vectors->toArray(),
+            'weights' => array_map(fn (int $place): float => $this->weights[$place] ?? 0.0, array_keys($this->words)),
+            'constant' => $this->constant,
+        ];
     }
 
     /** @param  array{words: list<string>, rarity: list<float>, weights: list<float>, constant: float}  $kept */
@@ -78,19 +99,38 @@ final readonly class RelevanceModel
         uasort($parts, fn (float $a, float $b): int => abs($b) <=> abs($a));
         $top = array_slice($parts, 0, $most, true);
 
-        return ['score' => 1 / (1 + exp(-$sum)), 'words' => array_map(fn (int $place, float $weight): array => ['word' => $this->words[$place], 'weight' => round($weight, 3)], array_keys($top), $top)];
+        return [
+            'score' => 1 / (1 + exp(-$sum)),
+            'words' => array_map(
+                fn (int $place, float $weight): array => ['word' => $this->words[$place], 'weight' => round($weight, 3)],
+                array_keys($top),
+                $top,
+            ),
+        ];
     }
 
-    /** @return array{for: list<array{word: string, weight: float}>, against: list<array{word: string, weight: float}>} the words that weigh most */
+    /**
+     * @return array{for: list<array{word: string, weight: float}>, against: list<array{word: string, weight: float}>}
+     *     the words that weigh most
+     */
     public function words(int $most = 15): array
     {
         $weights = $this->weights;
         arsort($weights);
-        $told = fn (array $some): array => array_map(fn (int $place, float $weight): array => ['word' => $this->words[$place], 'weight' => round($weight, 3)], array_keys($some), $some);
+        $told = fn (array $some): array => array_map(
+            fn (int $place, float $weight): array => ['word' => $this->words[$place], 'weight' => round($weight, 3)],
+            array_keys($some),
+            $some,
+        );
 
         return [
             'for' => $told(array_filter(array_slice($weights, 0, $most, true), fn (float $w): bool => $w > 0)),
-            'against' => $told(array_filter(array_reverse(array_slice($weights, -$most, null, true), true), fn (float $w): bool => $w < 0)),
+            'against' => $told(
+                array_filter(
+                    array_reverse(array_slice($weights, -$most, null, true), true),
+                    fn (float $w): bool => $w < 0,
+                ),
+            ),
         ];
     }
 
@@ -116,7 +156,11 @@ final readonly class RelevanceModel
         $scores = [];
         for ($left = 0; $left < self::FOLDS; $left++) {
             $learned = array_values(array_filter(array_keys($texts), fn (int $i): bool => $fold[$i] !== $left));
-            $model = self::learn(array_map(fn (int $i): string => $texts[$i], $learned), array_map(fn (int $i): bool => $included[$i], $learned), $seed);
+            $model = self::learn(
+                array_map(fn (int $i): string => $texts[$i], $learned),
+                array_map(fn (int $i): bool => $included[$i], $learned),
+                $seed,
+            );
             foreach ($texts as $i => $text) {
                 if ($fold[$i] === $left) {
                     $scores[$i] = $model->score($text);

@@ -10,7 +10,8 @@ use WaryHeron\Core\Search\Text\Words;
 final class OwnPapers
 {
     /**
-     * By family name and first initial, as indexes shorten names; a namesake with the same initial is taken for the person, which costs
+     * By family name and first initial, as indexes shorten names; a namesake with the same initial is taken for the
+     * person, which costs
      * no more than that somebody else judges.
      *
      * @param  string  $person  as they call themselves, "Ines N. Okafor"
@@ -36,7 +37,12 @@ final class OwnPapers
     /** @return ?array{string, string} family name, folded, and first initial; null where only one name is known */
     public static function names(string $person): ?array
     {
-        $words = array_values(array_filter(Words::of((string) preg_replace('/\b(?:Dr|Prof|Mr|Ms|Mrs|PhD|MD|MSc)\b\.?/u', '', $person)), fn (string $word): bool => $word !== ''));
+        $words = array_values(
+            array_filter(
+                Words::of((string) preg_replace('/\b(?:Dr|Prof|Mr|Ms|Mrs|PhD|MD|MSc)\b\.?/u', '', $person)),
+                fn (string $word): bool => $word !== '',
+            ),
+        );
         if (count($words) < 2) {
             return null;
         }

@@ -18,7 +18,10 @@ final readonly class Plan
         return self::counted(array_merge(...array_values($this->people) ?: [[]]));
     }
 
-    /** @return array<string, int> items by pair of people, as "a b" with the smaller first; the pairs for which agreement can be computed */
+    /**
+     * @return array<string, int> items by pair of people, as "a b" with the smaller first; the pairs for which
+     *     agreement can be computed
+     */
     public function perPair(): array
     {
         $pairs = [];

@@ -8,11 +8,14 @@ use Random\Engine\Xoshiro256StarStar;
 use Random\Randomizer;
 
 /**
- * Divides items among people: each item gets the required number of different people, quotas are met exactly, and every two people meet
+ * Divides items among people: each item gets the required number of different people, quotas are met exactly, and every
+ * two people meet
  * on as many items as their quotas let expect. The same seed and items give the same plan.
  *
- * One item after the other takes whoever has most of their quota left in proportion, then the partners they have met least often for what
- * is to be expected. Whoever still needs all items that are left is taken first; as no quota is above the number of items, this never
+ * One item after the other takes whoever has most of their quota left in proportion, then the partners they have met
+ * least often for what
+ * is to be expected. Whoever still needs all items that are left is taken first; as no quota is above the number of
+ * items, this never
  * runs into a dead end.
  */
 final class ShareOut
@@ -30,14 +33,17 @@ final class ShareOut
 
     /**
      * @param  list<string>  $items  in an order that can be had again
-     * @param  array<string, list<string>>  $taken  people who have to do with an item already, by item; they are not given it again
+     * @param  array<string, list<string>>  $taken  people who have to do with an item already, by item; they are not
+     *     given it again
      *
      * @throws CannotShare If an item cannot get enough people.
      */
     public static function plan(array $items, Quotas $quotas, int $seed, array $taken = []): Plan
     {
         $random = new Randomizer(new Xoshiro256StarStar($seed));
-        $people = $random->shuffleArray(array_map(strval(...), array_keys(array_filter($quotas->byPerson, fn (int $n): bool => $n > 0))));
+        $people = $random->shuffleArray(
+            array_map(strval(...), array_keys(array_filter($quotas->byPerson, fn (int $n): bool => $n > 0))),
+        );
         $places = array_flip($people);
         $quota = array_map(fn (string $person): int => $quotas->byPerson[$person], $people);
         $left = $quota;
@@ -50,7 +56,9 @@ final class ShareOut
         $all = count($items);
         $slack = 0;
         foreach ($order as $done => $item) {
-            $barred = isset($taken[$item]) ? array_fill_keys(array_intersect_key($places, array_flip($taken[$item])), true) : [];
+            $barred = isset($taken[$item])
+                ? array_fill_keys(array_intersect_key($places, array_flip($taken[$item])), true)
+                : [];
             $needed = [];
             // nobody can need every item before the items have become so few, and each step brings that nearer by one
             if ($slack-- <= 0) {
@@ -59,10 +67,17 @@ final class ShareOut
             }
             $team = self::team($quotas->decisions, $needed, $quota, $left, $share, $met, $barred);
             if (count($team) < $quotas->decisions) {
-                $stuck = count(array_filter($items, fn (string $one): bool => count($people) - count($taken[$one] ?? []) < $quotas->decisions));
-                throw new CannotShare($stuck > 0
-                    ? "{$stuck} items have been judged by, or given to, so many of these people that not enough others are left. Choose more people, or leave those items out."
-                    : 'The quotas cannot be met exactly, since some items have people already. Share evenly, or choose more people.');
+                $stuck = count(
+                    array_filter(
+                        $items,
+                        fn (string $one): bool => count($people) - count($taken[$one] ?? []) < $quotas->decisions,
+                    ),
+                );
+                throw new CannotShare(
+                    $stuck > 0
+                        ? "{$stuck} items have been judged by, or given to, so many of these people that not enough others are left. Choose more people, or leave those items out."
+                        : 'The quotas cannot be met exactly, since some items have people already. Share evenly, or choose more people.',
+                );
             }
             foreach ($team as $a) {
                 $left[$a]--;
@@ -98,7 +113,11 @@ final class ShareOut
         }
         $stuck = count(array_filter($may, fn (array $who): bool => $who === []));
         if ($stuck > 0) {
-            throw new CannotShare("{$stuck} of ".count($items).' items have been judged by, or given to, everybody chosen. Choose more people.');
+            throw new CannotShare(
+                "{$stuck} of ".
+                    count($items).
+                    ' items have been judged by, or given to, everybody chosen. Choose more people.',
+            );
         }
         uasort($may, fn (array $a, array $b): int => count($a) <=> count($b));
         $load = array_fill_keys($people, 0);
@@ -129,7 +148,8 @@ final class ShareOut
     }
 
     /**
-     * Those who need every item that is left come first; then whoever has most of their quota to go, and then whoever has met those chosen least.
+     * Those who need every item that is left come first; then whoever has most of their quota to go, and then whoever
+     * has met those chosen least.
      *
      * @param  list<int>  $needed  who needs every item that is left
      * @param  list<int>  $quota
@@ -139,8 +159,15 @@ final class ShareOut
      * @param  array<int, true>  $barred
      * @return list<int>
      */
-    private static function team(int $size, array $needed, array $quota, array $left, array $share, array $met, array $barred): array
-    {
+    private static function team(
+        int $size,
+        array $needed,
+        array $quota,
+        array $left,
+        array $share,
+        array $met,
+        array $barred,
+    ): array {
         $team = [];
         foreach ($needed as $person) {
             if (! isset($barred[$person]) && count($team) < $size) {
@@ -154,7 +181,7 @@ final class ShareOut
             $most = 0.0;
             foreach ($share as $person => $to) {
                 // nothing has been met yet, so that only what is left of the quota counts
-                if ($team === [] && $to <= $most || $left[$person] <= 0 || isset($out[$person])) {
+                if (($team === [] && $to <= $most) || $left[$person] <= 0 || isset($out[$person])) {
                     continue;
                 }
                 $meetings = 0.0;

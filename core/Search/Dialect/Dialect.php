@@ -14,10 +14,14 @@ use WaryHeron\Core\Search\Query\LimitKind;
  *   name: string, title: string,
  *   boolean: array{and: string, or: string, not: string, reading: 'left-to-right'|'not-and-or'},
  *   fields: array<string, string>, fieldForm: string, fieldScope: 'term'|'group', fieldJoin: string|null,
- *   quote: array{string, string}|null, masking: array{one?: string|null, any?: string|null, maybe?: string|null}|null, plainWord: string, escape: string|null, escaped: string|null, truncation: array{sign: string, minimumStem: int}|null,
+ *   quote: array{string, string}|null, masking: array{one?: string|null, any?: string|null, maybe?: string|null}|null,
+ *   plainWord: string, escape: string|null, escaped: string|null, truncation: array{sign: string,
+ *   minimumStem: int}|null,
  *   proximity: array{form: string, furthest: int, binds: 'as-boolean'|'tightest'}|null,
- *   heading: array{form: string, narrower?: string|null, less?: string|null, major?: string|null, qualifier?: string|null}|null,
- *   limits: array<string, mixed>, lines: array{one: string, any?: string|null, all?: string|null, range?: string|null, command?: string|null}|null,
+ *   heading: array{form: string, narrower?: string|null, less?: string|null, major?: string|null,
+ *   qualifier?: string|null}|null,
+ *   limits: array<string, mixed>, lines: array{one: string, any?: string|null, all?: string|null, range?: string|null,
+ *   command?: string|null}|null,
  *   longest: int|null, reader: 'heron'|'cql'|'ccl'|null
  * }
  */

@@ -11,14 +11,35 @@ use WaryHeron\Core\Search\Query\LimitKind;
 final class DialectFile
 {
     /**
-     * Reserved words, one sort of signs, and another repeated: such a pattern looks at each sign once, so that one from a stranger
+     * Reserved words, one sort of signs, and another repeated: such a pattern looks at each sign once, so that one from
+     * a stranger
      * cannot run for ever. Nested or alternating repetitions could.
      */
     private const LINEAR = '~^/\^(?:\(\?!\(\?:[\p{L}\p{N}\-]+(?:\\\\d\+)?(?:\|[\p{L}\p{N}\-]+(?:\\\\d\+)?)*\)\$\))?(?:(?:\[(?:[^\]\\\\]|\\\\.)+\]|\\\\[wSd]|\\\\p\{\w+\}))?(?:\[(?:[^\]\\\\]|\\\\.)+\]|\\\\[wSd]|\\\\p\{\w+\})[+*]?\$/[iu]*$~u';
 
     private const LARGEST = 64_000;
 
-    private const KEYS = ['name', 'title', 'boolean', 'fields', 'fieldForm', 'fieldScope', 'fieldJoin', 'plainWord', 'escape', 'escaped', 'truncation', 'masking', 'quote', 'proximity', 'heading', 'limits', 'lines', 'longest', 'reader'];
+    private const KEYS = [
+        'name',
+        'title',
+        'boolean',
+        'fields',
+        'fieldForm',
+        'fieldScope',
+        'fieldJoin',
+        'plainWord',
+        'escape',
+        'escaped',
+        'truncation',
+        'masking',
+        'quote',
+        'proximity',
+        'heading',
+        'limits',
+        'lines',
+        'longest',
+        'reader',
+    ];
 
     private const OPTIONAL = ['fieldJoin', 'masking', 'quote', 'escaped', 'longest', 'reader'];
 
@@ -42,7 +63,11 @@ final class DialectFile
         }
         $data = json_decode($json, true, 12);
         if (! is_array($data) || array_is_list($data)) {
-            throw new BadDialect(['It is not valid JSON: '.(json_last_error() === JSON_ERROR_NONE ? 'an object in { } was expected' : json_last_error_msg()).'.']);
+            throw new BadDialect([
+                'It is not valid JSON: '.
+                (json_last_error() === JSON_ERROR_NONE ? 'an object in { } was expected' : json_last_error_msg()).
+                '.',
+            ]);
         }
         $file = new self($data);
         $file->check();
@@ -64,39 +89,54 @@ final class DialectFile
         if ($this->problems !== []) {
             return;
         }
-        $this->pattern('name', $this->data['name'], '/^[a-z][a-z0-9-]{1,30}$/', 'a short name of small letters, digits and hyphens');
+        $this->pattern(
+            'name',
+            $this->data['name'],
+            '/^[a-z][a-z0-9-]{1,30}$/',
+            'a short name of small letters, digits and hyphens',
+        );
         $this->text('title', $this->data['title']);
         $this->forms('boolean', $this->data['boolean'], ['and' => [], 'or' => [], 'not' => [], 'reading' => []]);
         $this->oneOf('boolean.reading', $this->data['boolean']['reading'] ?? null, ['left-to-right', 'not-and-or']);
         $this->fields();
         $this->plainWord();
         $this->oneOf('fieldScope', $this->data['fieldScope'], ['term', 'group']);
-        $this->form('fieldForm', $this->data['fieldForm'], ['{text}', ($this->data['fieldScope'] === 'group' ? '{fields}' : '{field}')]);
+        $this->form('fieldForm', $this->data['fieldForm'], [
+            '{text}',
+            $this->data['fieldScope'] === 'group' ? '{fields}' : '{field}',
+        ]);
         foreach (['escape', 'escaped', 'fieldJoin'] as $key) {
             $this->optionalText($key, $this->data[$key] ?? null);
         }
         $this->truncation();
         $this->masking();
         $this->quote();
-        if ($this->forms('proximity', $this->data['proximity'], ['form' => ['{left}', '{right}'], 'binds' => []], true)) {
+        if (
+            $this->forms('proximity', $this->data['proximity'], ['form' => ['{left}', '{right}'], 'binds' => []], true)
+        ) {
             $this->oneOf('proximity.binds', $this->data['proximity']['binds'], ['as-boolean', 'tightest']);
             $this->wholeNumber('proximity.furthest', $this->data['proximity']['furthest'] ?? null);
         }
         if ($this->forms('heading', $this->data['heading'], ['form' => ['{label}']], true)) {
-            foreach (['narrower' => '', 'less' => '{label}', 'major' => '', 'qualifier' => '{qualifier}'] as $key => $mark) {
+            foreach (
+                ['narrower' => '', 'less' => '{label}', 'major' => '', 'qualifier' => '{qualifier}'] as $key => $mark
+            ) {
                 $value = $this->data['heading'][$key] ?? null;
                 $value === null || $this->form("heading.{$key}", $value, $mark === '' ? [] : [$mark]);
             }
         }
         $this->limits();
         if ($this->forms('lines', $this->data['lines'], ['one' => ['{line}']], true)) {
-            foreach (['any' => '{lines}', 'all' => '{lines}', 'range' => '{from}', 'command' => '{text}'] as $key => $mark) {
+            foreach (
+                ['any' => '{lines}', 'all' => '{lines}', 'range' => '{from}', 'command' => '{text}'] as $key => $mark
+            ) {
                 $value = $this->data['lines'][$key] ?? null;
                 $value === null || $this->form("lines.{$key}", $value, [$mark]);
             }
         }
         ($this->data['longest'] ?? null) === null || $this->wholeNumber('longest', $this->data['longest']);
-        ($this->data['reader'] ?? null) === null || $this->oneOf('reader', $this->data['reader'], ['heron', 'cql', 'ccl']);
+        ($this->data['reader'] ?? null) === null ||
+            $this->oneOf('reader', $this->data['reader'], ['heron', 'cql', 'ccl']);
     }
 
     private function fields(): void
@@ -108,7 +148,10 @@ final class DialectFile
         }
         foreach ($this->data['fields'] as $field => $notation) {
             if (Field::tryFrom((string) $field) === null) {
-                $this->problems[] = "“fields.{$field}” is not a field; fields are ".implode(', ', array_column(Field::cases(), 'value')).'.';
+                $this->problems[] =
+                    "“fields.{$field}” is not a field; fields are ".
+                    implode(', ', array_column(Field::cases(), 'value')).
+                    '.';
             }
             $this->text("fields.{$field}", $notation);
         }
@@ -117,9 +160,14 @@ final class DialectFile
     private function plainWord(): void
     {
         $pattern = $this->data['plainWord'];
-        if (! is_string($pattern) || preg_match(self::LINEAR, $pattern) !== 1 || @preg_match($pattern, 'word') === false) {
-            $this->problems[] = '“plainWord” is a pattern for words that need no quotation marks: words that it is not, if there are such, then one or two sorts of signs, the last as often as you like, '
-                .'as in "/^(?!(?:and|or)$)[a-z][a-z0-9-]*$/iu" or "/^\\\\w+$/u".';
+        if (
+            ! is_string($pattern) ||
+            preg_match(self::LINEAR, $pattern) !== 1 ||
+            @preg_match($pattern, 'word') === false
+        ) {
+            $this->problems[] =
+                '“plainWord” is a pattern for words that need no quotation marks: words that it is not, if there are such, then one or two sorts of signs, the last as often as you like, '.
+                'as in "/^(?!(?:and|or)$)[a-z][a-z0-9-]*$/iu" or "/^\\\\w+$/u".';
         }
     }
 
@@ -139,7 +187,8 @@ final class DialectFile
             return;
         }
         if (! is_array($masking) || array_diff(array_keys($masking), ['one', 'any', 'maybe']) !== []) {
-            $this->problems[] = '“masking” says the signs for letters within a word: one, any number, and maybe one (“one”, “any”, “maybe”), each a sign or null.';
+            $this->problems[] =
+                '“masking” says the signs for letters within a word: one, any number, and maybe one (“one”, “any”, “maybe”), each a sign or null.';
 
             return;
         }
@@ -158,7 +207,10 @@ final class DialectFile
     {
         $quote = $this->data['quote'] ?? null;
         $isSign = fn (mixed $sign): bool => is_string($sign) && preg_match('/^[^\p{L}\p{N}\s()*?\\\\]$/u', $sign) === 1;
-        if ($quote !== null && (! is_array($quote) || count($quote) !== 2 || ! $isSign($quote[0] ?? null) || ! $isSign($quote[1] ?? null))) {
+        if (
+            $quote !== null &&
+            (! is_array($quote) || count($quote) !== 2 || ! $isSign($quote[0] ?? null) || ! $isSign($quote[1] ?? null))
+        ) {
             $this->problems[] = '“quote” is the opening and the closing quotation mark, as in ["“", "”"].';
         }
     }
@@ -172,9 +224,17 @@ final class DialectFile
         }
         foreach ($this->data['limits'] as $kind => $form) {
             if (LimitKind::tryFrom((string) $kind) === null) {
-                $this->problems[] = "“limits.{$kind}” is not a limit; limits are ".implode(', ', array_column(LimitKind::cases(), 'value')).'.';
+                $this->problems[] =
+                    "“limits.{$kind}” is not a limit; limits are ".
+                    implode(', ', array_column(LimitKind::cases(), 'value')).
+                    '.';
             } elseif ($kind === LimitKind::Year->value) {
-                $this->forms('limits.year', $form, ['one' => ['{from}'], 'between' => ['{from}', '{to}'], 'from' => ['{from}'], 'to' => ['{to}']]);
+                $this->forms('limits.year', $form, [
+                    'one' => ['{from}'],
+                    'between' => ['{from}', '{to}'],
+                    'from' => ['{from}'],
+                    'to' => ['{to}'],
+                ]);
             } else {
                 $this->form("limits.{$kind}", $form, ['{value}']);
             }
@@ -188,7 +248,8 @@ final class DialectFile
             return false;
         }
         if (! is_array($value)) {
-            $this->problems[] = "“{$key}” has the keys ".implode(', ', array_keys($forms)).($orNull ? ', or is null.' : '.');
+            $this->problems[] =
+                "“{$key}” has the keys ".implode(', ', array_keys($forms)).($orNull ? ', or is null.' : '.');
 
             return false;
         }

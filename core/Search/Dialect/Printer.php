@@ -43,13 +43,23 @@ final class Printer
         $text = $printer->node($node, self::LOOSEST);
         $longest = $dialect->data['longest'];
         if ($longest !== null && mb_strlen($text) > $longest) {
-            $printer->notes[] = TranslationNote::lost('The whole query', 'it is '.number_format(mb_strlen($text)).' characters long, and this database takes '.number_format($longest).' at most; run it in parts');
+            $printer->notes[] = TranslationNote::lost(
+                'The whole query',
+                'it is '.
+                    number_format(mb_strlen($text)).
+                    ' characters long, and this database takes '.
+                    number_format($longest).
+                    ' at most; run it in parts',
+            );
         }
 
         return new Compiled($text, $printer->notes);
     }
 
-    /** Every group inside another is bracketed, whatever the dialect's own precedence: what is copied elsewhere finds the same there. */
+    /**
+     * Every group inside another is bracketed, whatever the dialect's own precedence: what is copied elsewhere finds
+     * the same there.
+     */
     private function node(Node $node, int $around): string
     {
         [$text, $binds] = match (true) {
@@ -94,7 +104,10 @@ final class Printer
         foreach ($node->operands as $i => $operand) {
             $isUnknown = $operand instanceof Limit && ! $this->dialect->has($operand->kind);
             if ($isUnknown && $node->operator !== Operator::Or && ($node->operator === Operator::And || $i > 0)) {
-                $this->notes[] = TranslationNote::changed($this->inOurWords($operand), 'this database has no such limit; it is left off, which finds more');
+                $this->notes[] = TranslationNote::changed(
+                    $this->inOurWords($operand),
+                    'this database has no such limit; it is left off, which finds more',
+                );
             } else {
                 $kept[] = $operand;
             }
@@ -105,11 +118,13 @@ final class Printer
 
     private function binds(Operator $operator): int
     {
-        return $this->dialect->readsLeftToRight() ? 1 : match ($operator) {
-            Operator::Or => 1,
-            Operator::And => 2,
-            Operator::Not => 3,
-        };
+        return $this->dialect->readsLeftToRight()
+            ? 1
+            : match ($operator) {
+                Operator::Or => 1,
+                Operator::And => 2,
+                Operator::Not => 3,
+            };
     }
 
     /** @return array{string, int} */
@@ -117,7 +132,10 @@ final class Printer
     {
         $proximity = $this->dialect->data['proximity'];
         if ($proximity === null) {
-            $this->notes[] = TranslationNote::changed($this->inOurWords($node), 'no distance in this dialect; searched as AND, which finds more');
+            $this->notes[] = TranslationNote::changed(
+                $this->inOurWords($node),
+                'no distance in this dialect; searched as AND, which finds more',
+            );
 
             return $this->operation(new Operation(Operator::And, [$node->left, $node->right]));
         }
@@ -126,7 +144,10 @@ final class Printer
         }
         $distance = $node->distance;
         if ($distance > $proximity['furthest']) {
-            $this->notes[] = TranslationNote::changed($this->inOurWords($node), "the distance goes to {$proximity['furthest']} at most here, which finds less");
+            $this->notes[] = TranslationNote::changed(
+                $this->inOurWords($node),
+                "the distance goes to {$proximity['furthest']} at most here, which finds less",
+            );
             $distance = $proximity['furthest'];
         }
         $binds = $proximity['binds'] === 'as-boolean' ? 1 : 4;
@@ -186,13 +207,22 @@ final class Printer
         foreach ($this->fields as $field) {
             $name = $this->dialect->field($field);
             if ($name === null) {
-                $this->notes[] = TranslationNote::changed("{$field->value}:{$text}", 'no such field here; searched in the default fields, which finds more');
+                $this->notes[] = TranslationNote::changed(
+                    "{$field->value}:{$text}",
+                    'no such field here; searched in the default fields, which finds more',
+                );
             }
-            $clauses[] = $name === null ? $text : strtr($this->dialect->data['fieldForm'], ['{field}' => $name, '{text}' => $text]);
+            $clauses[] =
+                $name === null
+                    ? $text
+                    : strtr($this->dialect->data['fieldForm'], ['{field}' => $name, '{text}' => $text]);
         }
         $clauses = array_values(array_unique($clauses));
 
-        return [implode(" {$this->dialect->data['boolean']['or']} ", $clauses), count($clauses) > 1 ? $this->binds(Operator::Or) : self::ATOM];
+        return [
+            implode(" {$this->dialect->data['boolean']['or']} ", $clauses),
+            count($clauses) > 1 ? $this->binds(Operator::Or) : self::ATOM,
+        ];
     }
 
     /** @return array{string, int} */
@@ -235,12 +265,18 @@ final class Printer
         }
         $truncation = $this->dialect->data['truncation'];
         if ($truncation === null) {
-            $this->notes[] = TranslationNote::changed("{$word->text}*", 'no truncation here; searched as the bare word, which finds less; write the endings out');
+            $this->notes[] = TranslationNote::changed(
+                "{$word->text}*",
+                'no truncation here; searched as the bare word, which finds less; write the endings out',
+            );
 
             return '';
         }
         if (mb_strlen($word->text) < $truncation['minimumStem']) {
-            $this->notes[] = TranslationNote::changed("{$word->text}*", "at least {$truncation['minimumStem']} letters are needed before the sign here; searched as the bare word, which finds less; write the endings out");
+            $this->notes[] = TranslationNote::changed(
+                "{$word->text}*",
+                "at least {$truncation['minimumStem']} letters are needed before the sign here; searched as the bare word, which finds less; write the endings out",
+            );
 
             return '';
         }
@@ -248,7 +284,10 @@ final class Printer
         return $truncation['sign'];
     }
 
-    /** Letters with the signs that stand for letters here; what has no sign is said by a wider one, by the ending, or not at all. */
+    /**
+     * Letters with the signs that stand for letters here; what has no sign is said by a wider one, by the ending, or
+     * not at all.
+     */
     private function withMasks(Word $word): string
     {
         $signs = $this->dialect->data['masking'] ?? [];
@@ -259,14 +298,20 @@ final class Printer
         if (array_filter($used, fn (string $mask): bool => $own[$mask] === null) !== []) {
             return $this->cutAtMask($word, $shown);
         }
-        foreach ([Mask::ONE => ['one', 'one letter'], Mask::MAYBE => ['maybe', 'one letter or none']] as $mask => [$key, $words]) {
+        foreach (
+            [Mask::ONE => ['one', 'one letter'], Mask::MAYBE => ['maybe', 'one letter or none']] as $mask => [$key, $words]
+        ) {
             if (in_array($mask, $used, true) && ($signs[$key] ?? null) === null) {
-                $this->notes[] = TranslationNote::changed($shown, "no sign for {$words} here; searched with the sign for any number of letters, which finds more");
+                $this->notes[] = TranslationNote::changed(
+                    $shown,
+                    "no sign for {$words} here; searched with the sign for any number of letters, which finds more",
+                );
             }
         }
         $pieces = preg_split('/([*?~])/', $word->text, -1, PREG_SPLIT_DELIM_CAPTURE) ?: [];
 
-        return implode('', array_map(fn (string $piece): string => $own[$piece] ?? $this->escaped($piece), $pieces)).$this->ending($word);
+        return implode('', array_map(fn (string $piece): string => $own[$piece] ?? $this->escaped($piece), $pieces)).
+            $this->ending($word);
     }
 
     private function cutAtMask(Word $word, string $shown): string
@@ -274,11 +319,17 @@ final class Printer
         $beginning = Mask::beginning($word->text);
         $truncation = $this->dialect->data['truncation'];
         if ($truncation !== null && mb_strlen($beginning) >= $truncation['minimumStem']) {
-            $this->notes[] = TranslationNote::changed($shown, "no sign for letters within a word here; searched as “{$beginning}{$truncation['sign']}”, which finds more");
+            $this->notes[] = TranslationNote::changed(
+                $shown,
+                "no sign for letters within a word here; searched as “{$beginning}{$truncation['sign']}”, which finds more",
+            );
 
             return $this->escaped($beginning).$truncation['sign'];
         }
-        $this->notes[] = TranslationNote::lost($shown, 'no sign for letters within a word here, and too few letters before it; write the spellings out');
+        $this->notes[] = TranslationNote::lost(
+            $shown,
+            'no sign for letters within a word here, and too few letters before it; write the spellings out',
+        );
 
         return $this->escaped(str_replace(str_split(Mask::SIGNS), '', $word->text));
     }
@@ -287,7 +338,9 @@ final class Printer
     {
         $escape = $this->dialect->data['escape'];
 
-        return $escape === null ? str_replace(['"', ...$this->marks()], '', $text) : addcslashes($text, $this->dialect->data['escaped'] ?? '');
+        return $escape === null
+            ? str_replace(['"', ...$this->marks()], '', $text)
+            : addcslashes($text, $this->dialect->data['escaped'] ?? '');
     }
 
     private function quoted(string $text): string
@@ -305,48 +358,78 @@ final class Printer
 
     private function value(string $value): string
     {
-        return preg_match($this->dialect->data['plainWord'], $value) === 1 ? $this->escaped($value) : $this->quoted($this->escaped($value));
+        return preg_match($this->dialect->data['plainWord'], $value) === 1
+            ? $this->escaped($value)
+            : $this->quoted($this->escaped($value));
     }
 
     private function heading(Heading $node): string
     {
         $forms = $this->dialect->data['heading'];
         if ($forms === null) {
-            $this->notes[] = TranslationNote::changed($this->inOurWords($node), 'no headings here; searched as a phrase');
+            $this->notes[] = TranslationNote::changed(
+                $this->inOurWords($node),
+                'no headings here; searched as a phrase',
+            );
 
-            return $this->node(new Phrase(array_map(fn (string $w): Word => new Word($w), array_values(array_filter(explode(' ', $node->label))) ?: [$node->label])), self::ATOM);
+            return $this->node(
+                new Phrase(
+                    array_map(
+                        fn (string $w): Word => new Word($w),
+                        array_values(array_filter(explode(' ', $node->label))) ?: [$node->label],
+                    ),
+                ),
+                self::ATOM,
+            );
         }
         $modifiers = '';
         foreach (['narrower' => $node->narrower, 'major' => $node->major] as $name => $wanted) {
             if ($wanted && ($forms[$name] ?? null) === null) {
-                $this->notes[] = TranslationNote::changed($this->inOurWords($node), $name === 'narrower' ? 'narrower headings are not included here, which finds less; add them by name' : 'major topics are not marked here; searched in all topics, which finds more');
+                $this->notes[] = TranslationNote::changed(
+                    $this->inOurWords($node),
+                    $name === 'narrower'
+                        ? 'narrower headings are not included here, which finds less; add them by name'
+                        : 'major topics are not marked here; searched in all topics, which finds more',
+                );
             } elseif ($wanted) {
                 $modifiers .= $forms[$name];
             }
         }
         foreach ($node->less as $branch) {
             if (($forms['less'] ?? null) === null) {
-                $this->notes[] = TranslationNote::changed($this->inOurWords($node), "the branch “{$branch}” cannot be left out here, which finds more");
+                $this->notes[] = TranslationNote::changed(
+                    $this->inOurWords($node),
+                    "the branch “{$branch}” cannot be left out here, which finds more",
+                );
             } else {
                 $modifiers .= strtr($forms['less'], ['{label}' => $this->quoted($this->escaped($branch))]);
             }
         }
         foreach ($node->qualifiers as $qualifier) {
             if (($forms['qualifier'] ?? null) === null) {
-                $this->notes[] = TranslationNote::changed($this->inOurWords($node), 'no qualifiers here; left out, which finds more');
+                $this->notes[] = TranslationNote::changed(
+                    $this->inOurWords($node),
+                    'no qualifiers here; left out, which finds more',
+                );
             } else {
                 $modifiers .= strtr($forms['qualifier'], ['{qualifier}' => $this->quoted($this->escaped($qualifier))]);
             }
         }
 
-        return strtr($forms['form'], ['{modifiers}' => $modifiers, '{label}' => $this->quoted($this->escaped($node->label))]);
+        return strtr($forms['form'], [
+            '{modifiers}' => $modifiers,
+            '{label}' => $this->quoted($this->escaped($node->label)),
+        ]);
     }
 
     private function limit(Limit $node): string
     {
         $form = $this->dialect->data['limits'][$node->kind->value] ?? null;
         if ($form === null) {
-            $this->notes[] = TranslationNote::lost($this->inOurWords($node), 'this database has no such limit; take it off here');
+            $this->notes[] = TranslationNote::lost(
+                $this->inOurWords($node),
+                'this database has no such limit; take it off here',
+            );
 
             return '';
         }
@@ -368,7 +451,10 @@ final class Printer
     {
         $forms = $this->dialect->data['lines'];
         if ($forms === null) {
-            $this->notes[] = TranslationNote::lost($this->inOurWords($node), 'this dialect has no line numbers; the lines have to be written out');
+            $this->notes[] = TranslationNote::lost(
+                $this->inOurWords($node),
+                'this dialect has no line numbers; the lines have to be written out',
+            );
 
             return ['', self::ATOM];
         }
@@ -377,16 +463,28 @@ final class Printer
         }
         $list = $forms[$node->join === Operator::Or ? 'any' : 'all'] ?? null;
         if ($list === null) {
-            $numbers = array_map(fn (int $line): string => strtr($forms['one'], ['{line}' => (string) $line]), $node->lines());
+            $numbers = array_map(
+                fn (int $line): string => strtr($forms['one'], ['{line}' => (string) $line]),
+                $node->lines(),
+            );
 
-            return [implode(" {$this->dialect->data['boolean'][$node->join->value]} ", $numbers), count($numbers) === 1 ? self::ATOM : $this->binds($node->join)];
+            return [
+                implode(" {$this->dialect->data['boolean'][$node->join->value]} ", $numbers),
+                count($numbers) === 1 ? self::ATOM : $this->binds($node->join),
+            ];
         }
         $ranges = [];
         foreach ($node->ranges as [$from, $to]) {
             $range = $forms['range'] ?? null;
-            $ranges = [...$ranges, ...($from === $to || $range === null
-                ? array_map(fn (int $line): string => strtr($forms['one'], ['{line}' => (string) $line]), range($from, $to))
-                : [strtr($range, ['{from}' => (string) $from, '{to}' => (string) $to])])];
+            $ranges = [
+                ...$ranges,
+                ...$from === $to || $range === null
+                    ? array_map(
+                        fn (int $line): string => strtr($forms['one'], ['{line}' => (string) $line]),
+                        range($from, $to),
+                    )
+                    : [strtr($range, ['{from}' => (string) $from, '{to}' => (string) $to])],
+            ];
         }
 
         return [strtr($list, ['{lines}' => implode(',', $ranges)]), self::ATOM];

@@ -16,8 +16,13 @@ final readonly class Candidate
      * @param  int  $nearness  how many headings above it are above the concept's terms too
      * @param  string  $heading  that bears its name; empty where no thesaurus has it
      */
-    private function __construct(public Node $node, public string $text, public Ground $ground, public int $nearness, public string $heading)
-    {
+    private function __construct(
+        public Node $node,
+        public string $text,
+        public Ground $ground,
+        public int $nearness,
+        public string $heading,
+    ) {
     }
 
     public static function heading(string $label, Ground $ground, int $nearness): self
@@ -29,7 +34,10 @@ final readonly class Candidate
     public static function words(string $words, Ground $ground, int $nearness = 0, string $heading = ''): self
     {
         $each = explode(' ', $words);
-        $node = count($each) === 1 ? new Word($words) : new Phrase(array_map(fn (string $one): Word => new Word($one), $each));
+        $node =
+            count($each) === 1
+                ? new Word($words)
+                : new Phrase(array_map(fn (string $one): Word => new Word($one), $each));
 
         return new self($node, count($each) === 1 ? $words : "\"{$words}\"", $ground, $nearness, $heading);
     }

@@ -29,7 +29,10 @@ final readonly class ConceptPlace
      */
     public static function of(array $texts, array $placed): self
     {
-        $words = array_filter(Words::of(implode(' ', $texts)), fn (string $word): bool => ! TitlePhrases::isCommon($word));
+        $words = array_filter(
+            Words::of(implode(' ', $texts)),
+            fn (string $word): bool => ! TitlePhrases::isCommon($word),
+        );
 
         return new self(
             array_fill_keys(array_map(HeadingLookup::stem(...), $words), true),
@@ -38,7 +41,8 @@ final readonly class ConceptPlace
     }
 
     /**
-     * Headings that records of a concept carry much oftener than records of the others: what it is about, though no term names it.
+     * Headings that records of a concept carry much oftener than records of the others: what it is about, though no
+     * term names it.
      *
      * @param  list<list<string>>  $within  headings of some records of the concept
      * @param  list<list<string>>  $outside  of some of the others
@@ -58,7 +62,17 @@ final readonly class ConceptPlace
         }
         arsort($gains);
 
-        return array_map(strval(...), array_keys(array_slice(array_filter($gains, fn (float $gain): bool => $gain >= self::TYPICAL), 0, self::MOST_TYPICAL, true)));
+        return array_map(
+            strval(...),
+            array_keys(
+                array_slice(
+                    array_filter($gains, fn (float $gain): bool => $gain >= self::TYPICAL),
+                    0,
+                    self::MOST_TYPICAL,
+                    true,
+                ),
+            ),
+        );
     }
 
     /** Whether any word of the text is one of its terms', endings aside. */

@@ -7,7 +7,8 @@ namespace WaryHeron\Core\Search\Offers;
 use WaryHeron\Core\Search\Text\Words;
 
 /**
- * Terms of a record that a concept of a search lost, by which that concept would catch it. What the other concepts say is left out; what
+ * Terms of a record that a concept of a search lost, by which that concept would catch it. What the other concepts say
+ * is left out; what
  * the thesaurus has in the concept's own branch comes first; then what of the title no concept says; words alone last.
  */
 final class LostItem
@@ -25,18 +26,41 @@ final class LostItem
 
     /**
      * @param  list<string>  $headings  that the record carries
-     * @param  array<string, Placed>  $placed  by folded name: what of the record's headings and of names() the thesaurus has
+     * @param  array<string, Placed>  $placed  by folded name: what of the record's headings and of names() the
+     *     thesaurus has
      * @return list<Candidate> the likeliest first
      */
-    public static function candidates(string $title, string $abstract, array $headings, ConceptPlace $own, ConceptPlace $others, array $placed): array
-    {
-        $found = [...self::byHeadings($headings, $own, $others, $placed), ...self::byNames($title, $abstract, $own, $others, $placed), ...self::byTitle($title, $own, $others, $placed)];
-        usort($found, fn (Candidate $a, Candidate $b): int => [$a->ground->value, -$a->nearness] <=> [$b->ground->value, -$b->nearness]);
+    public static function candidates(
+        string $title,
+        string $abstract,
+        array $headings,
+        ConceptPlace $own,
+        ConceptPlace $others,
+        array $placed,
+    ): array {
+        $found = [
+            ...self::byHeadings($headings, $own, $others, $placed),
+            ...self::byNames($title, $abstract, $own, $others, $placed),
+            ...self::byTitle($title, $own, $others, $placed),
+        ];
+        usort(
+            $found,
+            fn (Candidate $a, Candidate $b): int => [$a->ground->value, -$a->nearness] <=> [
+                $b->ground->value,
+                -$b->nearness,
+            ],
+        );
         // one that only shares the top of a branch says little beside one that is nearer
         $best = max([0, ...array_map(fn (Candidate $one): int => $one->nearness, $found)]);
         $kept = [];
         foreach ($found as $one) {
-            $isWithin = $one->ground === Ground::WordOfTitle && array_filter($found, fn (Candidate $other): bool => $other !== $one && in_array($one->text, Words::of($other->text), true)) !== [];
+            $isWithin =
+                $one->ground === Ground::WordOfTitle &&
+                array_filter(
+                    $found,
+                    fn (Candidate $other): bool => $other !== $one &&
+                        in_array($one->text, Words::of($other->text), true),
+                ) !== [];
             if (! $isWithin && ($one->nearness > 1 || $best < 2 || $one->nearness === 0)) {
                 $kept[$one->text] ??= $one;
             }
@@ -47,28 +71,60 @@ final class LostItem
 
     /**
      * @param  list<Candidate>  $candidates
-     * @param  array<string, array{own: int, shared: int, setting: float}>  $counts  by text: records with it, those of them in the concept
-     *                                                                               already, and the share of the other concepts' records that have it
+     * @param  array<string, array{own: int, shared: int, setting: float}>  $counts  by text: records with it, those of
+     *     them in the concept
+     *                                                                               already, and the share of the other
+     *                                                                               concepts' records that have it
      * @param  float  $base  share of records of the other concepts that are in this concept
      * @return list<array{candidate: Candidate, own: int, shared: int, weight: float}>
      */
     public static function ranked(array $candidates, array $counts, float $base): array
     {
         $offers = [];
-        $settings = array_map(fn (Candidate $one): string => ($counts[$one->text]['setting'] ?? 0.0) > self::SETTING ? $one->heading : '', $candidates);
+        $settings = array_map(
+            fn (Candidate $one): string => ($counts[$one->text]['setting'] ?? 0.0) > self::SETTING ? $one->heading : '',
+            $candidates,
+        );
         foreach ($candidates as $candidate) {
-            ['own' => $own, 'shared' => $shared, 'setting' => $setting] = $counts[$candidate->text] ?? ['own' => 0, 'shared' => 0, 'setting' => 0.0];
+            ['own' => $own, 'shared' => $shared, 'setting' => $setting] = $counts[$candidate->text] ?? [
+                'own' => 0,
+                'shared' => 0,
+                'setting' => 0.0,
+            ];
             $isPlaced = $candidate->ground->value <= Ground::NameInBranch->value;
             // what stands in no branch has to keep company with the concept more than chance brings
             $keepsCompany = $own >= 3 && self::logLikelihood($shared, $own, $base) > 0;
-            $isSetting = $setting > self::SETTING || ($candidate->heading !== '' && in_array($candidate->heading, $settings, true));
-            if ($own < 1 || $isSetting || (! $isPlaced && $candidate->ground !== Ground::PhraseOfTitle && ! $keepsCompany)) {
+            $isSetting =
+                $setting > self::SETTING ||
+                ($candidate->heading !== '' && in_array($candidate->heading, $settings, true));
+            if (
+                $own < 1 ||
+                $isSetting ||
+                (! $isPlaced && $candidate->ground !== Ground::PhraseOfTitle && ! $keepsCompany)
+            ) {
                 continue;
             }
-            $offers[] = ['candidate' => $candidate, 'own' => $own, 'shared' => $shared, 'weight' => self::logLikelihood($shared, $own, $base)];
+            $offers[] = [
+                'candidate' => $candidate,
+                'own' => $own,
+                'shared' => $shared,
+                'weight' => self::logLikelihood($shared, $own, $base),
+            ];
         }
-        usort($offers, fn (array $a, array $b): int => [$a['candidate']->ground->value, -$a['candidate']->nearness, -$a['weight']] <=> [$b['candidate']->ground->value, -$b['candidate']->nearness, -$b['weight']]);
-        $strong = count(array_filter($offers, fn (array $offer): bool => $offer['candidate']->ground->value <= Ground::PhraseOfTitle->value));
+        usort(
+            $offers,
+            fn (array $a, array $b): int => [
+                $a['candidate']->ground->value,
+                -$a['candidate']->nearness,
+                -$a['weight'],
+            ] <=> [$b['candidate']->ground->value, -$b['candidate']->nearness, -$b['weight']],
+        );
+        $strong = count(
+            array_filter(
+                $offers,
+                fn (array $offer): bool => $offer['candidate']->ground->value <= Ground::PhraseOfTitle->value,
+            ),
+        );
         if ($strong >= self::ENOUGH) {
             $offers = array_slice($offers, 0, $strong);
         }
@@ -89,7 +145,10 @@ final class LostItem
         return $own->above === [] || $near > $far;
     }
 
-    /** Signed log-likelihood ratio of seeing the share where the base is expected (Dunning 1993, one binomial against a known rate). */
+    /**
+     * Signed log-likelihood ratio of seeing the share where the base is expected (Dunning 1993, one binomial against a
+     * known rate).
+     */
     public static function logLikelihood(int $shared, int $own, float $base): float
     {
         if ($own <= 0) {
@@ -97,7 +156,9 @@ final class LostItem
         }
         $base = min(0.999, max(0.001, $base));
         $share = $shared / $own;
-        $part = fn (float $count, float $rate, float $expected): float => $count <= 0 ? 0.0 : $count * log($rate / $expected);
+        $part = fn (float $count, float $rate, float $expected): float => $count <= 0
+            ? 0.0
+            : $count * log($rate / $expected);
         $ratio = 2 * ($part($shared, $share, $base) + $part($own - $shared, 1 - $share, 1 - $base));
 
         return $share >= $base ? $ratio : -$ratio;
@@ -132,8 +193,13 @@ final class LostItem
      * @param  array<string, Placed>  $placed
      * @return list<Candidate>
      */
-    private static function byNames(string $title, string $abstract, ConceptPlace $own, ConceptPlace $others, array $placed): array
-    {
+    private static function byNames(
+        string $title,
+        string $abstract,
+        ConceptPlace $own,
+        ConceptPlace $others,
+        array $placed,
+    ): array {
         $found = [];
         foreach (TitlePhrases::names("{$title}. {$abstract}") as $name) {
             $place = $placed[$name] ?? null;
@@ -143,7 +209,16 @@ final class LostItem
         }
 
         // of a name within a longer one the longer is meant
-        return array_values(array_filter($found, fn (Candidate $one): bool => array_filter(array_keys($found), fn (string $longer): bool => $longer !== trim($one->text, '"') && str_contains(" {$longer} ", ' '.trim($one->text, '"').' ')) === []));
+        return array_values(
+            array_filter(
+                $found,
+                fn (Candidate $one): bool => array_filter(
+                    array_keys($found),
+                    fn (string $longer): bool => $longer !== trim($one->text, '"') &&
+                        str_contains(" {$longer} ", ' '.trim($one->text, '"').' '),
+                ) === [],
+            ),
+        );
     }
 
     /**
@@ -155,8 +230,15 @@ final class LostItem
         $found = [];
         foreach (TitlePhrases::of($title) as $phrase) {
             $place = $placed[$phrase] ?? null;
-            $isElsewhere = $place !== null && ($own->nearness($place) < $others->nearness($place) || ($own->above !== [] && $own->nearness($place) === 0));
-            if ($others->says($phrase) || $isElsewhere || isset($place) && $own->nearness($place) > $others->nearness($place)) {
+            $isElsewhere =
+                $place !== null &&
+                ($own->nearness($place) < $others->nearness($place) ||
+                    ($own->above !== [] && $own->nearness($place) === 0));
+            if (
+                $others->says($phrase) ||
+                $isElsewhere ||
+                (isset($place) && $own->nearness($place) > $others->nearness($place))
+            ) {
                 continue;
             }
             $words = explode(' ', $phrase);

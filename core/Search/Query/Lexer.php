@@ -26,7 +26,10 @@ final class Lexer
         $tokens = [];
         $column = 1;
         $offset = 0;
-        while ($offset < strlen($text) && preg_match(self::PATTERN, $text, $match, PREG_UNMATCHED_AS_NULL, $offset) === 1) {
+        while (
+            $offset < strlen($text) &&
+            preg_match(self::PATTERN, $text, $match, PREG_UNMATCHED_AS_NULL, $offset) === 1
+        ) {
             $length = mb_strlen($match[0]);
             $offset += strlen($match[0]);
             [$kind, $value] = self::classify($match);

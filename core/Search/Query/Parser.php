@@ -57,7 +57,13 @@ final class Parser
         if (strlen($text) > self::LONGEST) {
             $limit = number_format(self::LONGEST);
 
-            return new ParsedQuery($text, new Missing, [new Problem(ProblemKind::TooLong, new Span(1, 1), "the query is longer than {$limit} bytes. Split it into lines and combine them.")]);
+            return new ParsedQuery($text, new Missing(), [
+                new Problem(
+                    ProblemKind::TooLong,
+                    new Span(1, 1),
+                    "the query is longer than {$limit} bytes. Split it into lines and combine them.",
+                ),
+            ]);
         }
 
         return (new self($text))->query();
@@ -66,9 +72,13 @@ final class Parser
     private function query(): ParsedQuery
     {
         if ($this->peek()->kind === TokenKind::End) {
-            $this->problem(ProblemKind::Empty, $this->peek()->span, 'type a word, a phrase in quotation marks, or a heading.');
+            $this->problem(
+                ProblemKind::Empty,
+                $this->peek()->span,
+                'type a word, a phrase in quotation marks, or a heading.',
+            );
 
-            return new ParsedQuery($this->text, new Missing, $this->problems);
+            return new ParsedQuery($this->text, new Missing(), $this->problems);
         }
         $root = $this->operation(Operator::Or);
         while ($this->peek()->kind !== TokenKind::End) {
@@ -109,7 +119,11 @@ final class Parser
         if ($operator !== Operator::And || ! $this->startsOperand($token)) {
             return false;
         }
-        $this->problem(ProblemKind::MissingOperator, $token->span, 'an operator is missing before this. Put AND, OR or NOT between, or quotation marks around the words for a phrase.');
+        $this->problem(
+            ProblemKind::MissingOperator,
+            $token->span,
+            'an operator is missing before this. Put AND, OR or NOT between, or quotation marks around the words for a phrase.',
+        );
 
         return true;
     }
@@ -117,8 +131,15 @@ final class Parser
     private function startsOperand(Token $token): bool
     {
         return match ($token->kind) {
-            TokenKind::Open, TokenKind::Quoted, TokenKind::UnclosedQuoted, TokenKind::Word, TokenKind::Line,
-            TokenKind::Comma, TokenKind::Colon, TokenKind::Slash, TokenKind::Sign => true,
+            TokenKind::Open,
+            TokenKind::Quoted,
+            TokenKind::UnclosedQuoted,
+            TokenKind::Word,
+            TokenKind::Line,
+            TokenKind::Comma,
+            TokenKind::Colon,
+            TokenKind::Slash,
+            TokenKind::Sign => true,
             default => false,
         };
     }
@@ -131,13 +152,21 @@ final class Parser
             $token = $this->next();
             $distance = (int) $token->text;
             if ($distance < 1 || $distance > Near::FURTHEST) {
-                $this->problem(ProblemKind::BadDistance, $token->span, 'the distance after NEAR/ goes from 1 (side by side) to '.Near::FURTHEST.'.');
+                $this->problem(
+                    ProblemKind::BadDistance,
+                    $token->span,
+                    'the distance after NEAR/ goes from 1 (side by side) to '.Near::FURTHEST.'.',
+                );
                 $distance = min(max($distance, 1), Near::FURTHEST);
             }
             $right = $this->operand();
             foreach ([$left, $right] as $side) {
                 if (! $this->canBeNear($side)) {
-                    $this->problem(ProblemKind::BadNear, new Span($start, $this->lastEnd()), 'NEAR takes words, phrases and groups of them joined by OR.');
+                    $this->problem(
+                        ProblemKind::BadNear,
+                        new Span($start, $this->lastEnd()),
+                        'NEAR takes words, phrases and groups of them joined by OR.',
+                    );
                 }
             }
             $left = new Near($left, $right, $distance);
@@ -150,7 +179,8 @@ final class Parser
     {
         return match (true) {
             $node instanceof Word, $node instanceof Phrase, $node instanceof Near, $node instanceof Missing => true,
-            $node instanceof Operation => $node->operator === Operator::Or && array_filter($node->operands, fn (Node $n): bool => ! $this->canBeNear($n)) === [],
+            $node instanceof Operation => $node->operator === Operator::Or &&
+                array_filter($node->operands, fn (Node $n): bool => ! $this->canBeNear($n)) === [],
             default => false,
         };
     }
@@ -175,29 +205,42 @@ final class Parser
         $what = match ($token->kind) {
             TokenKind::End => 'the query ends here',
             TokenKind::Close => 'the bracket closes here',
-            default => strtoupper($token->kind === TokenKind::Near ? 'NEAR/'.$token->text : $token->text).' stands here',
+            default => strtoupper($token->kind === TokenKind::Near ? 'NEAR/'.$token->text : $token->text).
+                ' stands here',
         };
-        $this->problem(ProblemKind::MissingOperand, $token->span, "{$what}, where a word, a phrase, a heading or a line was expected.");
+        $this->problem(
+            ProblemKind::MissingOperand,
+            $token->span,
+            "{$what}, where a word, a phrase, a heading or a line was expected.",
+        );
 
-        return new Missing;
+        return new Missing();
     }
 
     private function unexpected(Token $token): Node
     {
-        $this->problem(ProblemKind::UnexpectedSign, $token->span, "“{$token->text}” has no meaning here. To search for it, put it in quotation marks with the words around it.");
+        $this->problem(
+            ProblemKind::UnexpectedSign,
+            $token->span,
+            "“{$token->text}” has no meaning here. To search for it, put it in quotation marks with the words around it.",
+        );
 
-        return $this->startsOperand($this->peek()) ? $this->operand() : new Missing;
+        return $this->startsOperand($this->peek()) ? $this->operand() : new Missing();
     }
 
     private function group(): Node
     {
         $open = $this->next();
         if (++$this->depth > self::DEEPEST) {
-            $this->problem(ProblemKind::TooDeep, $open->span, 'brackets are nested deeper than '.self::DEEPEST.'. Put the inner part on a line of its own.');
+            $this->problem(
+                ProblemKind::TooDeep,
+                $open->span,
+                'brackets are nested deeper than '.self::DEEPEST.'. Put the inner part on a line of its own.',
+            );
             $this->at = count($this->tokens) - 1;
             $this->depth--;
 
-            return new Missing;
+            return new Missing();
         }
         $inner = $this->operation(Operator::Or);
         $this->depth--;
@@ -214,7 +257,7 @@ final class Parser
     {
         $this->problem(ProblemKind::UnclosedQuote, $token->span, 'this quotation mark is never closed.');
 
-        return new Missing;
+        return new Missing();
     }
 
     private function phrase(Token $token): Node
@@ -227,9 +270,10 @@ final class Parser
         }
         $words = array_values(array_filter($words, fn (Node $node): bool => $node instanceof Word));
         if ($words === []) {
-            $this->has(ProblemKind::ShortStem) || $this->problem(ProblemKind::NoWord, $token->span, 'there is no word between these quotation marks.');
+            $this->has(ProblemKind::ShortStem) ||
+                $this->problem(ProblemKind::NoWord, $token->span, 'there is no word between these quotation marks.');
 
-            return new Missing;
+            return new Missing();
         }
 
         return new Phrase($words);
@@ -242,15 +286,17 @@ final class Parser
         $isMasked = Mask::isIn($stem);
         $least = $isMasked ? Mask::LETTERS : ($truncated ? self::SHORTEST_STEM : 0);
         if (Mask::letters($stem) < $least && ($truncated || Mask::letters($stem) > 0)) {
-            $signs = $isMasked ? 'beside '.implode(' ', array_unique(str_split((string) preg_replace('/[^*?~]+/u', '', $typed)))) : 'before the *';
+            $signs = $isMasked
+                ? 'beside '.implode(' ', array_unique(str_split((string) preg_replace('/[^*?~]+/u', '', $typed))))
+                : 'before the *';
             $this->problem(ProblemKind::ShortStem, $span, "at least {$least} letters are needed {$signs}.");
 
-            return new Missing;
+            return new Missing();
         }
         if (Words::of($stem) === []) {
             $this->problem(ProblemKind::NoWord, $span, "“{$typed}” has no letter or digit to search for.");
 
-            return new Missing;
+            return new Missing();
         }
 
         return new Word($stem, $truncated);
@@ -260,7 +306,11 @@ final class Parser
     {
         $first = $this->next();
         $name = strtolower($first->text);
-        if (in_array($name, ['any', 'all'], true) && $this->peek()->kind === TokenKind::Open && $this->peek(1)->kind === TokenKind::Line) {
+        if (
+            in_array($name, ['any', 'all'], true) &&
+            $this->peek()->kind === TokenKind::Open &&
+            $this->peek(1)->kind === TokenKind::Line
+        ) {
             return $this->lines($first, $name === 'any' ? Operator::Or : Operator::And);
         }
         if (in_array($this->peek()->kind, [TokenKind::Colon, TokenKind::Comma], true) && $first->touchesNext) {
@@ -278,7 +328,11 @@ final class Parser
             $names[] = $this->next();
         }
         if ($this->peek()->kind !== TokenKind::Colon) {
-            $this->problem(ProblemKind::UnexpectedSign, $this->peek()->span, 'a comma joins field names before a colon, as in title,abstract:light. Elsewhere use OR.');
+            $this->problem(
+                ProblemKind::UnexpectedSign,
+                $this->peek()->span,
+                'a comma joins field names before a colon, as in title,abstract:light. Elsewhere use OR.',
+            );
 
             return $this->word($first->text, $first->span);
         }
@@ -286,7 +340,11 @@ final class Parser
         $name = strtolower($first->text);
         if (count($names) === 1 && ($name === 'heading' || LimitKind::tryFrom($name) !== null)) {
             if ($this->insideField) {
-                $this->problem(ProblemKind::Misplaced, $first->span, 'a heading or a limit cannot stand inside a field. Move it out of the brackets and join it with AND.');
+                $this->problem(
+                    ProblemKind::Misplaced,
+                    $first->span,
+                    'a heading or a limit cannot stand inside a field. Move it out of the brackets and join it with AND.',
+                );
             }
 
             return $name === 'heading' ? $this->heading() : $this->limit(LimitKind::from($name), $first);
@@ -297,7 +355,11 @@ final class Parser
             $field = Field::tryFrom(strtolower($token->text));
             if ($field === null) {
                 $known = implode(', ', array_map(fn (Field $f): string => $f->value, Field::cases()));
-                $this->problem(ProblemKind::UnknownField, $token->span, "“{$token->text}” is not a field. Fields are {$known}; limits are year, language, type, age, species; headings are heading:\"…\".");
+                $this->problem(
+                    ProblemKind::UnknownField,
+                    $token->span,
+                    "“{$token->text}” is not a field. Fields are {$known}; limits are year, language, type, age, species; headings are heading:\"…\".",
+                );
             } elseif (! in_array($field, $fields, true)) {
                 $fields[] = $field;
             }
@@ -307,7 +369,7 @@ final class Parser
         $inner = $this->operand();
         $this->insideField = $outer;
 
-        return $fields === [] ? new Missing : new Fielded($fields, $inner);
+        return $fields === [] ? new Missing() : new Fielded($fields, $inner);
     }
 
     private function heading(): Node
@@ -334,15 +396,23 @@ final class Parser
                     $less[] = $branch;
                 }
             } else {
-                $this->problem(ProblemKind::UnknownModifier, $token->span, 'a heading takes /narrower, /less:"branch", /major and /q:"qualifier".');
+                $this->problem(
+                    ProblemKind::UnknownModifier,
+                    $token->span,
+                    'a heading takes /narrower, /less:"branch", /major and /q:"qualifier".',
+                );
             }
         }
 
         if ($less !== [] && ! $narrower) {
-            $this->problem(ProblemKind::Misplaced, new Span($this->lastEnd(), $this->lastEnd()), '/less leaves a branch out of the narrower headings, so it needs /narrower.');
+            $this->problem(
+                ProblemKind::Misplaced,
+                new Span($this->lastEnd(), $this->lastEnd()),
+                '/less leaves a branch out of the narrower headings, so it needs /narrower.',
+            );
         }
 
-        return $label === null ? new Missing : new Heading($label, $narrower, $major, $qualifiers, $less);
+        return $label === null ? new Missing() : new Heading($label, $narrower, $major, $qualifiers, $less);
     }
 
     private function takeColon(): bool
@@ -376,23 +446,34 @@ final class Parser
     private function limit(LimitKind $kind, Token $name): Node
     {
         $token = $this->peek();
-        $value = $this->value($kind === LimitKind::Year ? 'a year or a range, as in year:2005-2024,' : "a value, as in {$kind->value}:english,");
+        $value = $this->value(
+            $kind === LimitKind::Year
+                ? 'a year or a range, as in year:2005-2024,'
+                : "a value, as in {$kind->value}:english,",
+        );
         if ($value === null) {
-            return new Missing;
+            return new Missing();
         }
         if ($kind !== LimitKind::Year) {
             return Limit::to($kind, $value);
         }
-        if (preg_match('/^(?:(\d{4})|(\d{4})?-(\d{4})?)$/', $value, $m, PREG_UNMATCHED_AS_NULL) === 1 && $value !== '-') {
+        if (
+            preg_match('/^(?:(\d{4})|(\d{4})?-(\d{4})?)$/', $value, $m, PREG_UNMATCHED_AS_NULL) === 1 &&
+            $value !== '-'
+        ) {
             $from = isset($m[1]) ? (int) $m[1] : (isset($m[2]) ? (int) $m[2] : null);
             $to = isset($m[1]) ? (int) $m[1] : (isset($m[3]) ? (int) $m[3] : null);
             if ($from === null || $to === null || $from <= $to) {
                 return Limit::years($from, $to);
             }
         }
-        $this->problem(ProblemKind::BadYear, new Span($name->span->start, $token->span->end), 'years are written year:2010, year:2005-2024, year:2005- or year:-2024, the earlier one first.');
+        $this->problem(
+            ProblemKind::BadYear,
+            new Span($name->span->start, $token->span->end),
+            'years are written year:2010, year:2005-2024, year:2005- or year:-2024, the earlier one first.',
+        );
 
-        return new Missing;
+        return new Missing();
     }
 
     private function line(Token $token): Node
@@ -411,7 +492,11 @@ final class Parser
                 break;
             }
             $range = [(int) $from->text, (int) $from->text];
-            if ($this->peek()->kind === TokenKind::Word && $this->peek()->text === '-' && $this->peek(1)->kind === TokenKind::Line) {
+            if (
+                $this->peek()->kind === TokenKind::Word &&
+                $this->peek()->text === '-' &&
+                $this->peek(1)->kind === TokenKind::Line
+            ) {
                 $this->at++;
                 $range[1] = (int) $this->next()->text;
             }
@@ -425,7 +510,7 @@ final class Parser
             $this->problem(ProblemKind::UnclosedBracket, $name->span, 'this list of lines is never closed.');
         }
 
-        return $ranges === [] ? new Missing : $this->checkedLines($ranges, $join, $name->span);
+        return $ranges === [] ? new Missing() : $this->checkedLines($ranges, $join, $name->span);
     }
 
     /** @param  non-empty-list<array{int, int}>  $ranges */
@@ -435,7 +520,7 @@ final class Parser
             if ($from < 1 || $to < $from || $to > 9999) {
                 $this->problem(ProblemKind::BadLine, $span, 'lines are numbered from #1, and a range goes upwards.');
 
-                return new Missing;
+                return new Missing();
             }
         }
 

@@ -19,6 +19,11 @@ final readonly class Problem
     /** @return array{kind: string, start: int, end: int, message: string} */
     public function toArray(): array
     {
-        return ['kind' => $this->kind->value, 'start' => $this->span->start, 'end' => $this->span->end, 'message' => $this->message()];
+        return [
+            'kind' => $this->kind->value,
+            'start' => $this->span->start,
+            'end' => $this->span->end,
+            'message' => $this->message(),
+        ];
     }
 }

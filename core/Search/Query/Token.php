@@ -7,7 +7,11 @@ namespace WaryHeron\Core\Search\Query;
 /** @internal */
 final readonly class Token
 {
-    public function __construct(public TokenKind $kind, public string $text, public Span $span, public bool $touchesNext)
-    {
+    public function __construct(
+        public TokenKind $kind,
+        public string $text,
+        public Span $span,
+        public bool $touchesNext,
+    ) {
     }
 }

@@ -24,10 +24,25 @@ final class Tree
         return match (true) {
             $node instanceof Word => ['word' => $node->text] + ($node->truncated ? ['truncated' => true] : []),
             $node instanceof Phrase => ['phrase' => array_map(self::of(...), $node->words)],
-            $node instanceof Near => ['near' => [self::of($node->left), self::of($node->right)], 'distance' => $node->distance],
-            $node instanceof Fielded => ['fields' => array_map(fn (Field $f): string => $f->value, $node->fields), 'in' => self::of($node->inner)],
-            $node instanceof Heading => ['heading' => $node->label] + array_filter(['narrower' => $node->narrower, 'major' => $node->major, 'qualifiers' => $node->qualifiers, 'less' => $node->less]),
-            $node instanceof Limit => ['limit' => $node->kind->value] + ($node->kind === LimitKind::Year ? ['from' => $node->from, 'to' => $node->to] : ['value' => $node->value]),
+            $node instanceof Near => [
+                'near' => [self::of($node->left), self::of($node->right)],
+                'distance' => $node->distance,
+            ],
+            $node instanceof Fielded => [
+                'fields' => array_map(fn (Field $f): string => $f->value, $node->fields),
+                'in' => self::of($node->inner),
+            ],
+            $node instanceof Heading => ['heading' => $node->label] +
+                array_filter([
+                    'narrower' => $node->narrower,
+                    'major' => $node->major,
+                    'qualifiers' => $node->qualifiers,
+                    'less' => $node->less,
+                ]),
+            $node instanceof Limit => ['limit' => $node->kind->value] +
+                ($node->kind === LimitKind::Year
+                    ? ['from' => $node->from, 'to' => $node->to]
+                    : ['value' => $node->value]),
             $node instanceof LineReference => ['lines' => $node->ranges, 'join' => $node->join?->value],
             $node instanceof Operation => [$node->operator->value => array_map(self::of(...), $node->operands)],
             $node instanceof Missing => ['missing' => true],

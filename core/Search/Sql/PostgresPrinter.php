@@ -54,7 +54,10 @@ final readonly class PostgresPrinter
                 $one instanceof Phrase => array_map($collect, $one->words),
                 $one instanceof Near => array_map($collect, [$one->left, $one->right]),
                 $one instanceof Fielded => $collect($one->inner),
-                $one instanceof Operation => array_map($collect, $one->operator === Operator::Not ? array_slice($one->operands, 0, 1) : $one->operands),
+                $one instanceof Operation => array_map(
+                    $collect,
+                    $one->operator === Operator::Not ? array_slice($one->operands, 0, 1) : $one->operands,
+                ),
                 default => null,
             };
         };
@@ -86,10 +89,19 @@ final readonly class PostgresPrinter
         if ($weights === 'D' && $this->table->authorsAlone !== null && ($query = $this->tsquery($node, '')) !== null) {
             return new SqlCondition("{$this->table->authorsAlone} @@ ?::tsquery", [$query]);
         }
-        if ($weights === 'ABC' && $this->table->authorWords !== null && ($query = $this->withoutWeights($node)) !== null) {
+        if (
+            $weights === 'ABC' &&
+            $this->table->authorWords !== null &&
+            ($query = $this->withoutWeights($node)) !== null
+        ) {
             return new SqlCondition("{$this->table->words} @@ ?::tsquery", [$query]);
         }
-        if ($weights === 'ABC' && $this->table->authorsAlone !== null && self::isOnlyAdded($node) && ($cheap = $this->besideAuthors($node)) !== null) {
+        if (
+            $weights === 'ABC' &&
+            $this->table->authorsAlone !== null &&
+            self::isOnlyAdded($node) &&
+            ($cheap = $this->besideAuthors($node)) !== null
+        ) {
             return $cheap;
         }
         if ($weights !== null && ($query = $this->tsquery($node, $weights)) !== null) {
@@ -107,7 +119,8 @@ final readonly class PostgresPrinter
     }
 
     /**
-     * Alternatives sorted by what they cost: headings, then words of a column together, then phrases together, which have to be
+     * Alternatives sorted by what they cost: headings, then words of a column together, then phrases together, which
+     * have to be
      * looked up row by row. The first that holds spares the others.
      *
      * @param  non-empty-list<Field>  $fields
@@ -134,13 +147,21 @@ final readonly class PostgresPrinter
         }
         $parts = [];
         foreach ($headings as $column => $numbers) {
-            $parts[] = count($numbers) === 1 ? new SqlCondition("{$column} @> ARRAY[?]::integer[]", $numbers) : new SqlCondition("{$column} && ARRAY[".implode(', ', array_fill(0, count($numbers), '?')).']::integer[]', $numbers);
+            $parts[] =
+                count($numbers) === 1
+                    ? new SqlCondition("{$column} @> ARRAY[?]::integer[]", $numbers)
+                    : new SqlCondition(
+                        "{$column} && ARRAY[".implode(', ', array_fill(0, count($numbers), '?')).']::integer[]',
+                        $numbers,
+                    );
         }
         foreach ([$words, $phrases] as $group) {
             foreach ($group as $column => $queries) {
                 // an index scan takes the square of its alternatives
                 foreach (array_chunk($queries, self::TOGETHER) as $some) {
-                    $parts[] = new SqlCondition("{$column} @@ ?::tsquery", [count($some) === 1 ? $some[0] : '('.implode(' | ', $some).')']);
+                    $parts[] = new SqlCondition("{$column} @@ ?::tsquery", [
+                        count($some) === 1 ? $some[0] : '('.implode(' | ', $some).')',
+                    ]);
                 }
             }
         }
@@ -156,7 +177,12 @@ final readonly class PostgresPrinter
     {
         $all = [];
         foreach ($node->operands as $operand) {
-            array_push($all, ...($operand instanceof Operation && $operand->operator === Operator::Or ? self::alternatives($operand) : [$operand]));
+            array_push(
+                $all,
+                ...$operand instanceof Operation && $operand->operator === Operator::Or
+                    ? self::alternatives($operand)
+                    : [$operand],
+            );
         }
 
         /** @var non-empty-list<Node> */
@@ -171,7 +197,10 @@ final readonly class PostgresPrinter
         return match ($node->operator) {
             Operator::And => SqlCondition::joined('AND', $parts),
             Operator::Or => SqlCondition::joined('OR', $parts),
-            Operator::Not => SqlCondition::joined('AND', [$parts[0], ...array_map(fn (SqlCondition $p): SqlCondition => $p->negated(), array_slice($parts, 1))]),
+            Operator::Not => SqlCondition::joined('AND', [
+                $parts[0],
+                ...array_map(fn (SqlCondition $p): SqlCondition => $p->negated(), array_slice($parts, 1)),
+            ]),
         };
     }
 
@@ -209,15 +238,32 @@ final readonly class PostgresPrinter
     {
         $related = $this->table->related[$field->value] ?? null;
         if ($related !== null && $field !== Field::Decision) {
-            return $related('@@ ?::tsquery', [$this->tsquery($node, '') ?? throw CannotAnswer::because("The field “{$field->value}” is searched by words, phrases and combinations of them.")]);
+            return $related('@@ ?::tsquery', [
+                $this->tsquery($node, '') ??
+                throw CannotAnswer::because(
+                    "The field “{$field->value}” is searched by words, phrases and combinations of them.",
+                ),
+            ]);
         }
-        $column = $related !== null ? '' : $this->table->exact[$field->value] ?? throw CannotAnswer::because("There is no field “{$field->value}” here.");
+        $column =
+            $related !== null
+                ? ''
+                : $this->table->exact[$field->value] ??
+                    throw CannotAnswer::because("There is no field “{$field->value}” here.");
         $values = [];
-        foreach ($node instanceof Operation && $node->operator === Operator::Or ? $node->operands : [$node] as $operand) {
+        foreach (
+            $node instanceof Operation && $node->operator === Operator::Or ? $node->operands : [$node] as $operand
+        ) {
             $values[] = match (true) {
-                $operand instanceof Word && ! $operand->truncated && ! $operand->isMasked() => mb_strtolower($operand->text),
-                $operand instanceof Phrase => mb_strtolower(implode(' ', array_map(fn (Word $w): string => $w->text, $operand->words))),
-                default => throw CannotAnswer::because("The field “{$field->value}” is compared whole: give it a value, or several joined by OR."),
+                $operand instanceof Word && ! $operand->truncated && ! $operand->isMasked() => mb_strtolower(
+                    $operand->text,
+                ),
+                $operand instanceof Phrase => mb_strtolower(
+                    implode(' ', array_map(fn (Word $w): string => $w->text, $operand->words)),
+                ),
+                default => throw CannotAnswer::because(
+                    "The field “{$field->value}” is compared whole: give it a value, or several joined by OR.",
+                ),
             };
         }
 
@@ -242,10 +288,22 @@ final readonly class PostgresPrinter
             throw CannotAnswer::because("The thesaurus has no heading “{$node->label}”.");
         }
         if ($node->qualifiers !== []) {
-            $pairs = array_map(fn (string $qualifier): string => $number.($node->narrower ? '+' : '').($node->major ? '!' : '').'/'.mb_strtolower($qualifier), $node->qualifiers);
+            $pairs = array_map(
+                fn (string $qualifier): string => $number.
+                    ($node->narrower ? '+' : '').
+                    ($node->major ? '!' : '').
+                    '/'.
+                    mb_strtolower($qualifier),
+                $node->qualifiers,
+            );
 
             // several qualifiers on one heading: any of them
-            return new SqlCondition("{$this->table->qualifiedColumn} && ARRAY[".implode(', ', array_fill(0, count($pairs), '?')).']::text[]', $pairs);
+            return new SqlCondition(
+                "{$this->table->qualifiedColumn} && ARRAY[".
+                    implode(', ', array_fill(0, count($pairs), '?')).
+                    ']::text[]',
+                $pairs,
+            );
         }
         $column = match (true) {
             $node->major && $node->narrower => $this->table->majorClosureColumn,
@@ -259,7 +317,9 @@ final readonly class PostgresPrinter
 
     private function limit(Limit $node): SqlCondition
     {
-        $column = $this->table->limits[$node->kind->value] ?? throw CannotAnswer::because("There is no limit “{$node->kind->value}” here.");
+        $column =
+            $this->table->limits[$node->kind->value] ??
+            throw CannotAnswer::because("There is no limit “{$node->kind->value}” here.");
         if ($node->kind !== LimitKind::Year) {
             $value = mb_strtolower((string) $node->value);
 
@@ -315,7 +375,7 @@ final readonly class PostgresPrinter
 
             return $own === null || $weights === '' ? null : $this->tsquery($node->inner, $own);
         }
-        if (! $node instanceof Operation) {
+        if (! ($node instanceof Operation)) {
             return null;
         }
         $parts = [];
@@ -330,7 +390,10 @@ final readonly class PostgresPrinter
         return '('.implode($node->operator === Operator::Or ? ' | ' : ' & ', $parts).')';
     }
 
-    /** Where the words are all in default fields: asking for no weights spares looking at every row that the index finds. */
+    /**
+     * Where the words are all in default fields: asking for no weights spares looking at every row that the index
+     * finds.
+     */
     private function withoutWeights(Node $node): ?string
     {
         $query = $this->tsquery($node, 'ABC');
@@ -339,7 +402,8 @@ final readonly class PostgresPrinter
     }
 
     /**
-     * Where the authors' words are in the same column: to ask for weights reads all the words of every row that the index finds. Of most rows it
+     * Where the authors' words are in the same column: to ask for weights reads all the words of every row that the
+     * index finds. Of most rows it
      * is enough that none of the words is an author's, which their own short column tells.
      */
     private function besideAuthors(Node $node): ?SqlCondition
@@ -347,7 +411,13 @@ final readonly class PostgresPrinter
         $exact = $this->tsquery($node, 'ABC');
         $all = $this->withoutWeights($node);
         $any = self::anyWord($node);
-        if ($exact === null || $all === null || $any === null || str_contains($exact, '<') || substr_count($any, ' | ') > self::FEW) {
+        if (
+            $exact === null ||
+            $all === null ||
+            $any === null ||
+            str_contains($exact, '<') ||
+            substr_count($any, ' | ') > self::FEW
+        ) {
             return null;
         }
 
@@ -362,7 +432,8 @@ final readonly class PostgresPrinter
     {
         return match (true) {
             $node instanceof Word => ! $node->isMasked(),
-            $node instanceof Operation => $node->operator !== Operator::Not && array_filter($node->operands, fn (Node $one): bool => ! self::isOnlyAdded($one)) === [],
+            $node instanceof Operation => $node->operator !== Operator::Not &&
+                array_filter($node->operands, fn (Node $one): bool => ! self::isOnlyAdded($one)) === [],
             default => false,
         };
     }
@@ -381,7 +452,10 @@ final readonly class PostgresPrinter
                     continue;
                 }
                 // longer words are not in the index, and PostgreSQL refuses them in a query
-                $lexemes[] = self::lexeme(mb_strcut($part, 0, IndexedText::LONGEST_WORD + 1), ($mayGoOn ? '*' : '').$weights);
+                $lexemes[] = self::lexeme(
+                    mb_strcut($part, 0, IndexedText::LONGEST_WORD + 1),
+                    ($mayGoOn ? '*' : '').$weights,
+                );
             }
         }
 
@@ -396,10 +470,14 @@ final readonly class PostgresPrinter
     /** What a masked word stands for in this index, any of it. */
     private function written(string $masked, string $weights): string
     {
-        $list = $this->table->wordList ?? throw CannotAnswer::because('Signs for letters within a word are not understood here.');
+        $list =
+            $this->table->wordList ??
+            throw CannotAnswer::because('Signs for letters within a word are not understood here.');
         $words = $list->matching(Mask::pattern($masked), self::WRITTEN_OUT + 1);
         if (count($words) > self::WRITTEN_OUT) {
-            throw CannotAnswer::because("“{$masked}” stands for more than ".self::WRITTEN_OUT.' words here. Write more of its letters.');
+            throw CannotAnswer::because(
+                "“{$masked}” stands for more than ".self::WRITTEN_OUT.' words here. Write more of its letters.',
+            );
         }
         sort($words);
         // a sign that is no word, where there is none: it finds nothing
@@ -415,7 +493,11 @@ final readonly class PostgresPrinter
         foreach ($word->isMasked() ? Mask::words($word->text) : Words::of($word->text) as $part) {
             $known = Mask::beginning($part);
             if ($known !== '') {
-                $lexemes[] = "'".mb_strcut($known, 0, IndexedText::LONGEST_WORD)."'".($word->truncated || $known !== $part ? ':*' : '');
+                $lexemes[] =
+                    "'".
+                    mb_strcut($known, 0, IndexedText::LONGEST_WORD).
+                    "'".
+                    ($word->truncated || $known !== $part ? ':*' : '');
             }
         }
 
@@ -431,7 +513,9 @@ final readonly class PostgresPrinter
         }
         // each further NEAR around this one multiplies it
         if ((strlen($left) + strlen($right)) * 2 * $node->distance > self::LONGEST_NEAR) {
-            throw CannotAnswer::because('NEAR within NEAR, or between groups as large as these, is too much to search. Use smaller groups or distances, or AND.');
+            throw CannotAnswer::because(
+                'NEAR within NEAR, or between groups as large as these, is too much to search. Use smaller groups or distances, or AND.',
+            );
         }
         $ways = [];
         for ($distance = 1; $distance <= $node->distance; $distance++) {

@@ -12,8 +12,12 @@ final readonly class Block
      * @param  list<StrategyLine>  $terms
      * @param  bool  $isCombined  whether it is ANDed with the others
      */
-    public function __construct(public string $id, public string $name, public array $terms, public bool $isCombined = true)
-    {
+    public function __construct(
+        public string $id,
+        public string $name,
+        public array $terms,
+        public bool $isCombined = true,
+    ) {
     }
 
     /** @param  list<StrategyLine>  $terms */

@@ -13,7 +13,8 @@ use WaryHeron\Core\Search\Query\Node\Operation;
 use WaryHeron\Core\Search\Query\Operator;
 
 /**
- * A strategy seen as concept blocks that are ANDed one after another, then limits. What cannot be seen so is kept in $rest.
+ * A strategy seen as concept blocks that are ANDed one after another, then limits. What cannot be seen so is kept in
+ * $rest.
  *
  * Board::of($s)->strategy() has the same meaning as $s, and Board::of of that is the same board.
  */
@@ -25,8 +26,13 @@ final readonly class Board
      * @param  list<BoardLimit>  $limits
      * @param  list<StrategyLine>  $rest  numbered as in the strategy that the board was made of
      */
-    private function __construct(private Strategy $from, public array $blocks, public array $chain, public array $limits, public array $rest)
-    {
+    private function __construct(
+        private Strategy $from,
+        public array $blocks,
+        public array $chain,
+        public array $limits,
+        public array $rest,
+    ) {
     }
 
     public static function of(Strategy $strategy): self
@@ -39,23 +45,32 @@ final readonly class Board
         $chain = $limits = [];
         // one concept alone needs no AND: the only one with terms, or the one that was made the result
         $result = $strategy->resultNumber();
-        $alone = count($blockAt) === 1 ? array_key_first($blockAt) : ($result !== null && isset($blockAt[$result]) && $result < max(array_keys($blockAt)) ? $result : null);
+        $alone =
+            count($blockAt) === 1
+                ? array_key_first($blockAt)
+                : ($result !== null && isset($blockAt[$result]) && $result < max(array_keys($blockAt))
+                    ? $result
+                    : null);
         $head = $alone;
         $covered = $alone === null ? [] : [$alone => true];
         foreach ($strategy->lines as $i => $line) {
             $number = $i + 1;
             $root = $shapes[$number];
-            if (isset($taken[$number]) || ! $root instanceof Node) {
+            if (isset($taken[$number]) || ! ($root instanceof Node)) {
                 continue;
             }
             $joined = $limits === [] ? self::anded($root) : null;
             if ($joined !== null && self::continues($joined, $head, $covered, $blockAt)) {
                 foreach ($joined as $one) {
-                    isset($blockAt[$one]) && $covered[$one] = true;
+                    isset($blockAt[$one]) && ($covered[$one] = true);
                 }
                 $chain[] = $line;
                 [$head, $taken[$number]] = [$number, true];
-            } elseif ($head !== null && ($limit = self::limit($root, $head, $line)) !== null && ! self::isUsedElsewhere($strategy, $head, $number)) {
+            } elseif (
+                $head !== null &&
+                ($limit = self::limit($root, $head, $line)) !== null &&
+                ! self::isUsedElsewhere($strategy, $head, $number)
+            ) {
                 $limits[] = $limit;
                 [$head, $taken[$number]] = [$number, true];
             }
@@ -67,7 +82,7 @@ final readonly class Board
         }
         $rest = [];
         foreach ($strategy->lines as $i => $line) {
-            isset($taken[$i + 1]) || $rest[] = $line;
+            isset($taken[$i + 1]) || ($rest[] = $line);
         }
 
         return new self($strategy, array_values($blocks), $chain, $limits, $rest);
@@ -75,7 +90,8 @@ final readonly class Board
 
     /**
      * @param  array<int, Node|false|null>  $shapes
-     * @return array{array<int, Block>, array<int, true>, array<int, true>} blocks and block lines by number, and the lines that they use up
+     * @return array{array<int, Block>, array<int, true>, array<int, true>} blocks and block lines by number, and the
+     *     lines that they use up
      */
     private static function blocks(Strategy $strategy, array $shapes): array
     {
@@ -91,7 +107,13 @@ final readonly class Board
             $terms = $shapes[$number] instanceof Node ? self::ored($shapes[$number]) : null;
             foreach ($terms ?? [] as $term) {
                 $own = $strategy->line($term);
-                if ($own === null || isset($taken[$term]) || $own->isBlank() || $own->refersTo() !== [] || $strategy->usersOf($term) !== [$number]) {
+                if (
+                    $own === null ||
+                    isset($taken[$term]) ||
+                    $own->isBlank() ||
+                    $own->refersTo() !== [] ||
+                    $strategy->usersOf($term) !== [$number]
+                ) {
                     $terms = null;
                     break;
                 }
@@ -99,7 +121,11 @@ final readonly class Board
             if ($terms === null) {
                 continue;
             }
-            $blocks[$number] = new Block($line->id, $line->note, array_map(fn (int $term): StrategyLine => $strategy->lines[$term - 1], $terms));
+            $blocks[$number] = new Block(
+                $line->id,
+                $line->note,
+                array_map(fn (int $term): StrategyLine => $strategy->lines[$term - 1], $terms),
+            );
             $blockAt[$number] = $taken[$number] = true;
             $taken += array_fill_keys($terms, true);
         }
@@ -135,7 +161,7 @@ final readonly class Board
     {
         $numbers = [];
         foreach ($operands as $operand) {
-            if (! $operand instanceof LineReference || count($operand->lines()) !== 1) {
+            if (! ($operand instanceof LineReference) || count($operand->lines()) !== 1) {
                 return null;
             }
             $numbers[] = $operand->lines()[0];
@@ -168,20 +194,28 @@ final readonly class Board
 
     private static function limit(Node $root, int $head, StrategyLine $line): ?BoardLimit
     {
-        if (! $root instanceof Operation || count($root->operands) !== 2 || $root->operator === Operator::Or) {
+        if (! ($root instanceof Operation) || count($root->operands) !== 2 || $root->operator === Operator::Or) {
             return null;
         }
         [$first, $second] = $root->operands;
-        if (! $first instanceof LineReference || $first->lines() !== [$head] || ! self::isLimit($second)) {
+        if (! ($first instanceof LineReference) || $first->lines() !== [$head] || ! self::isLimit($second)) {
             return null;
         }
 
-        return new BoardLimit($line->id, Printer::print($second, Dialects::heron())->text, $root->operator === Operator::Not, $line->note);
+        return new BoardLimit(
+            $line->id,
+            Printer::print($second, Dialects::heron())->text,
+            $root->operator === Operator::Not,
+            $line->note,
+        );
     }
 
     private static function isLimit(Node $node): bool
     {
-        return $node instanceof Limit || ($node instanceof Operation && $node->operator === Operator::Or && array_filter($node->operands, fn (Node $one): bool => ! $one instanceof Limit) === []);
+        return $node instanceof Limit ||
+            ($node instanceof Operation &&
+                $node->operator === Operator::Or &&
+                array_filter($node->operands, fn (Node $one): bool => ! ($one instanceof Limit)) === []);
     }
 
     /** A limit on something that another line starts from as well would change that line's meaning when moved. */
@@ -213,7 +247,10 @@ final readonly class Board
         return new self($this->from, $this->blocks, $this->chain, $limits, $this->rest);
     }
 
-    /** The strategy in the board's order: each block's terms and the line that joins them, the blocks combined, limits, the rest. */
+    /**
+     * The strategy in the board's order: each block's terms and the line that joins them, the blocks combined, limits,
+     * the rest.
+     */
     public function strategy(): Strategy
     {
         $lines = [];
@@ -239,14 +276,22 @@ final readonly class Board
         $head = $combined[0] ?? null;
         foreach (array_slice($combined, 1) as $i => $at) {
             $old = $this->chain[$i] ?? null;
-            $line = new StrategyLine($old === null ? $this->freshId("c{$at}", $lines) : $old->id, "#{$head} AND #{$at}", $old === null ? '' : $old->note);
+            $line = new StrategyLine(
+                $old === null ? $this->freshId("c{$at}", $lines) : $old->id,
+                "#{$head} AND #{$at}",
+                $old === null ? '' : $old->note,
+            );
             $head = $add($line);
             $final[] = $line->id;
         }
         foreach ($this->limits as $limit) {
             if ($head !== null) {
                 $text = str_contains($limit->text, ' OR ') ? "({$limit->text})" : $limit->text;
-                $line = new StrategyLine($limit->id, "#{$head} ".($limit->isExclusion ? 'NOT' : 'AND')." {$text}", $limit->note);
+                $line = new StrategyLine(
+                    $limit->id,
+                    "#{$head} ".($limit->isExclusion ? 'NOT' : 'AND')." {$text}",
+                    $limit->note,
+                );
                 $head = $add($line);
                 $final[] = $line->id;
             }
@@ -260,7 +305,9 @@ final readonly class Board
             foreach ($line->refersTo() as $number) {
                 $was = $this->from->line($number);
                 if ($was !== null && $arranged->numberOf($was->id) === null) {
-                    throw new BadStrategy('Line #'.$this->from->numberOf($line->id)." uses line #{$number}. Change that line first.");
+                    throw new BadStrategy(
+                        'Line #'.$this->from->numberOf($line->id)." uses line #{$number}. Change that line first.",
+                    );
                 }
             }
         }

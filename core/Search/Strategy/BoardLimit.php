@@ -8,7 +8,11 @@ namespace WaryHeron\Core\Search\Strategy;
 final readonly class BoardLimit
 {
     /** @param  string  $text  such as year:2005-2024 */
-    public function __construct(public string $id, public string $text, public bool $isExclusion, public string $note = '')
-    {
+    public function __construct(
+        public string $id,
+        public string $text,
+        public bool $isExclusion,
+        public string $note = '',
+    ) {
     }
 }

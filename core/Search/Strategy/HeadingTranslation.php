@@ -15,7 +15,8 @@ use WaryHeron\Core\Search\Query\Node\Operation;
 use WaryHeron\Core\Search\Query\Operator;
 
 /**
- * Says a query's headings in another thesaurus: the same label, else what a person confirmed, else not at all and with a note.
+ * Says a query's headings in another thesaurus: the same label, else what a person confirmed, else not at all and with
+ * a note.
  * Branches left out of the narrower headings are written out, since hardly a database can say that.
  */
 final class HeadingTranslation
@@ -50,13 +51,16 @@ final class HeadingTranslation
         $kept = [];
         foreach ($node->operands as $i => $operand) {
             $said = $this->node($operand);
-            if ($said === null && ($node->operator === Operator::And || ($node->operator === Operator::Not && $i === 0))) {
+            if (
+                $said === null &&
+                ($node->operator === Operator::And || ($node->operator === Operator::Not && $i === 0))
+            ) {
                 return null;
             }
-            $said === null || $kept[] = $said;
+            $said === null || ($kept[] = $said);
         }
 
-        return count($kept) < 2 ? ($kept[0] ?? null) : new Operation($node->operator, $kept);
+        return count($kept) < 2 ? $kept[0] ?? null : new Operation($node->operator, $kept);
     }
 
     private function heading(Heading $node): ?Node
@@ -64,21 +68,47 @@ final class HeadingTranslation
         $labels = $this->target->has($node->label) ? [$node->label] : $this->target->confirmed($node->label);
         $about = Printer::print($node, Dialects::heron())->text;
         if ($labels === []) {
-            $candidates = array_map(fn (string $one): string => "“{$one}”", array_slice($this->target->candidates($node->label), 0, 4));
-            $this->notes[] = TranslationNote::changed($about, 'not a heading of this thesaurus, so it is left out here, which finds less; '.($candidates === [] ? 'no candidate is known' : 'candidates: '.implode(', ', $candidates)));
+            $candidates = array_map(
+                fn (string $one): string => "“{$one}”",
+                array_slice($this->target->candidates($node->label), 0, 4),
+            );
+            $this->notes[] = TranslationNote::changed(
+                $about,
+                'not a heading of this thesaurus, so it is left out here, which finds less; '.
+                    ($candidates === [] ? 'no candidate is known' : 'candidates: '.implode(', ', $candidates)),
+            );
 
             return null;
         }
         $said = [];
         foreach ($labels as $label) {
-            $said[] = $this->withoutBranches(new Heading($label, $node->narrower, $node->major, $node->qualifiers, $this->branchesHere($node, $about)));
+            $said[] = $this->withoutBranches(
+                new Heading(
+                    $label,
+                    $node->narrower,
+                    $node->major,
+                    $node->qualifiers,
+                    $this->branchesHere($node, $about),
+                ),
+            );
             $extra = $node->narrower ? $this->target->broughtAlong($label, $node->label) : [];
             if ($extra !== []) {
-                $this->notes[] = TranslationNote::changed($about, 'its narrower headings here bring '.implode(', ', array_slice($extra, 0, 6)).(count($extra) > 6 ? ' and '.(count($extra) - 6).' more' : '').', which it has not where it was chosen');
+                $this->notes[] = TranslationNote::changed(
+                    $about,
+                    'its narrower headings here bring '.
+                        implode(', ', array_slice($extra, 0, 6)).
+                        (count($extra) > 6 ? ' and '.(count($extra) - 6).' more' : '').
+                        ', which it has not where it was chosen',
+                );
             }
         }
         if ($labels !== [$node->label]) {
-            $this->notes[] = TranslationNote::changed($about, 'is '.implode(' or ', array_map(fn (string $one): string => "“{$one}”", $labels)).' here, as confirmed');
+            $this->notes[] = TranslationNote::changed(
+                $about,
+                'is '.
+                    implode(' or ', array_map(fn (string $one): string => "“{$one}”", $labels)).
+                    ' here, as confirmed',
+            );
         }
 
         return count($said) === 1 ? $said[0] : new Operation(Operator::Or, $said);
@@ -91,7 +121,10 @@ final class HeadingTranslation
         foreach ($node->less as $branch) {
             $labels = $this->target->has($branch) ? [$branch] : $this->target->confirmed($branch);
             if ($labels === []) {
-                $this->notes[] = TranslationNote::changed($about, "the branch “{$branch}” is not a heading here and is not left out, which finds more");
+                $this->notes[] = TranslationNote::changed(
+                    $about,
+                    "the branch “{$branch}” is not a heading here and is not left out, which finds more",
+                );
             }
             array_push($here, ...$labels);
         }
@@ -109,7 +142,7 @@ final class HeadingTranslation
         $seen = [];
         $this->branches($node, $node->label, array_map(mb_strtolower(...), $node->less), $seen, $parts);
 
-        return count($parts) < 2 ? ($parts[0] ?? $node) : new Operation(Operator::Or, $parts);
+        return count($parts) < 2 ? $parts[0] ?? $node : new Operation(Operator::Or, $parts);
     }
 
     /**

@@ -54,10 +54,16 @@ final class LineNumbers
     /** @param  callable(list<int>): string  $replace */
     private static function each(string $text, callable $replace): string
     {
-        return (string) preg_replace_callback(self::PATTERN, fn (array $match): string => match (true) {
-            ($match['one'] ?? '') !== '' => $replace([(int) $match['one']]),
-            ($match['to'] ?? '') !== '' && (int) $match['from'] <= (int) $match['to'] => $replace(range((int) $match['from'], (int) $match['to'])),
-            default => $match[0],
-        }, $text);
+        return (string) preg_replace_callback(
+            self::PATTERN,
+            fn (array $match): string => match (true) {
+                ($match['one'] ?? '') !== '' => $replace([(int) $match['one']]),
+                ($match['to'] ?? '') !== '' && (int) $match['from'] <= (int) $match['to'] => $replace(
+                    range((int) $match['from'], (int) $match['to']),
+                ),
+                default => $match[0],
+            },
+            $text,
+        );
     }
 }

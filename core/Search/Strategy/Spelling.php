@@ -9,10 +9,45 @@ final class Spelling
 {
     /** British and American letters that stand for each other, each tried both ways. */
     private const PAIRS = [
-        ['isation', 'ization'], ['ising', 'izing'], ['ised', 'ized'], ['ise', 'ize'], ['yse', 'yze'], ['ysing', 'yzing'], ['our', 'or'], ['aemia', 'emia'], ['haem', 'hem'], ['paed', 'ped'], ['oestr', 'estr'], ['oedema', 'edema'],
-        ['anaesth', 'anesth'], ['orthopaed', 'orthoped'], ['gynaec', 'gynec'], ['diarrhoea', 'diarrhea'], ['foet', 'fet'], ['faec', 'fec'], ['leuk', 'leuc'], ['sulph', 'sulf'], ['tumour', 'tumor'], ['ageing', 'aging'],
-        ['programme', 'program'], ['centre', 'center'], ['fibre', 'fiber'], ['litre', 'liter'], ['metre', 'meter'], ['apnoea', 'apnea'], ['behaviour', 'behavior'], ['colour', 'color'], ['labour', 'labor'],
-        ['grey', 'gray'], ['judgement', 'judgment'], ['travelling', 'traveling'], ['labelled', 'labeled'], ['enrol', 'enroll'], ['practise', 'practice'], ['licence', 'license'], ['shift work', 'shiftwork'],
+        ['isation', 'ization'],
+        ['ising', 'izing'],
+        ['ised', 'ized'],
+        ['ise', 'ize'],
+        ['yse', 'yze'],
+        ['ysing', 'yzing'],
+        ['our', 'or'],
+        ['aemia', 'emia'],
+        ['haem', 'hem'],
+        ['paed', 'ped'],
+        ['oestr', 'estr'],
+        ['oedema', 'edema'],
+        ['anaesth', 'anesth'],
+        ['orthopaed', 'orthoped'],
+        ['gynaec', 'gynec'],
+        ['diarrhoea', 'diarrhea'],
+        ['foet', 'fet'],
+        ['faec', 'fec'],
+        ['leuk', 'leuc'],
+        ['sulph', 'sulf'],
+        ['tumour', 'tumor'],
+        ['ageing', 'aging'],
+        ['programme', 'program'],
+        ['centre', 'center'],
+        ['fibre', 'fiber'],
+        ['litre', 'liter'],
+        ['metre', 'meter'],
+        ['apnoea', 'apnea'],
+        ['behaviour', 'behavior'],
+        ['colour', 'color'],
+        ['labour', 'labor'],
+        ['grey', 'gray'],
+        ['judgement', 'judgment'],
+        ['travelling', 'traveling'],
+        ['labelled', 'labeled'],
+        ['enrol', 'enroll'],
+        ['practise', 'practice'],
+        ['licence', 'license'],
+        ['shift work', 'shiftwork'],
     ];
 
     /** Endings after which -or is no spelling of -our: doctor, monitor, for. */
@@ -27,11 +62,17 @@ final class Spelling
             if (($british === 'our' || $american === 'or') && preg_match(self::OUR, $word) !== 1) {
                 continue;
             }
-            if (in_array($british, ['ise', 'ised', 'ising', 'enrol', 'practise'], true) && preg_match('/(?:exerc|adv|superv|ra|prom|w|no|rev|prec|surpr|disgu|comprom)is/', $word) === 1) {
+            if (
+                in_array($british, ['ise', 'ised', 'ising', 'enrol', 'practise'], true) &&
+                preg_match('/(?:exerc|adv|superv|ra|prom|w|no|rev|prec|surpr|disgu|comprom)is/', $word) === 1
+            ) {
                 continue;
             }
             foreach ([[$british, $american], [$american, $british]] as [$from, $to]) {
-                $other = str_contains($word, $from) && ! ($from === $american && str_contains($word, $british)) ? str_replace($from, $to, $word) : $word;
+                $other =
+                    str_contains($word, $from) && ! ($from === $american && str_contains($word, $british))
+                        ? str_replace($from, $to, $word)
+                        : $word;
                 if ($other !== $word) {
                     $found[] = $other;
                 }
@@ -47,7 +88,8 @@ final class Spelling
         $word = mb_strtolower($word);
 
         return match (true) {
-            preg_match('/^\p{L}{3,}$/u', $word) !== 1, preg_match('/(?:ss|us|is|ness|ing|ly|ed)$/', $word) === 1 => null,
+            preg_match('/^\p{L}{3,}$/u', $word) !== 1,
+            preg_match('/(?:ss|us|is|ness|ing|ly|ed)$/', $word) === 1 => null,
             preg_match('/[^aeiou]ies$/', $word) === 1 => substr($word, 0, -3).'y',
             preg_match('/(?:ch|sh|x|ss)es$/', $word) === 1 => substr($word, 0, -2),
             str_ends_with($word, 's') => substr($word, 0, -1),
@@ -58,7 +100,8 @@ final class Spelling
     }
 
     /**
-     * The known word that a mistyped one is likeliest meant for: at most two letters away, or one in short words. Null where
+     * The known word that a mistyped one is likeliest meant for: at most two letters away, or one in short words. Null
+     * where
      * there is none, or the word is known.
      *
      * @param  iterable<string>  $known
@@ -71,7 +114,11 @@ final class Spelling
         foreach ($known as $one) {
             // two letters changed places: one slip, however it is counted
             $isSwapped = strlen($one) === strlen($word) && count_chars($one, 1) === count_chars($word, 1);
-            $distance = $isSwapped ? min(1, levenshtein($word, $one)) : (abs(strlen($one) - strlen($word)) < $least && strlen($one) < 200 ? levenshtein($word, $one) : $least);
+            $distance = $isSwapped
+                ? min(1, levenshtein($word, $one))
+                : (abs(strlen($one) - strlen($word)) < $least && strlen($one) < 200
+                    ? levenshtein($word, $one)
+                    : $least);
             if ($distance === 0) {
                 return null;
             }

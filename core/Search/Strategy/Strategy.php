@@ -32,7 +32,11 @@ final readonly class Strategy
     {
         $lines = [];
         foreach ($data['lines'] ?? [] as $i => $line) {
-            $lines[] = new StrategyLine((string) ($line['id'] ?? "l{$i}"), (string) ($line['text'] ?? ''), (string) ($line['note'] ?? ''));
+            $lines[] = new StrategyLine(
+                (string) ($line['id'] ?? "l{$i}"),
+                (string) ($line['text'] ?? ''),
+                (string) ($line['note'] ?? ''),
+            );
         }
 
         return new self($lines, $data['result'] ?? null);
@@ -41,7 +45,13 @@ final readonly class Strategy
     /** @return array{lines: list<array{id: string, text: string, note: string}>, result: string|null} */
     public function toArray(): array
     {
-        return ['lines' => array_map(fn (StrategyLine $line): array => ['id' => $line->id, 'text' => $line->text, 'note' => $line->note], $this->lines), 'result' => $this->resultId];
+        return [
+            'lines' => array_map(
+                fn (StrategyLine $line): array => ['id' => $line->id, 'text' => $line->text, 'note' => $line->note],
+                $this->lines,
+            ),
+            'result' => $this->resultId,
+        ];
     }
 
     public function numberOf(string $id): ?int
@@ -124,9 +134,16 @@ final readonly class Strategy
 
         return match (true) {
             $node instanceof LineReference => self::joined($node, $lines, $parts),
-            $node instanceof Operation => new Operation($node->operator, array_map(fn (Node $one): Node => self::replaced($one, $lines, $parts), $node->operands)),
+            $node instanceof Operation => new Operation(
+                $node->operator,
+                array_map(fn (Node $one): Node => self::replaced($one, $lines, $parts), $node->operands),
+            ),
             $node instanceof Fielded => new Fielded($node->fields, self::replaced($node->inner, $lines, $parts)),
-            $node instanceof Near => new Near(self::replaced($node->left, $lines, $parts), self::replaced($node->right, $lines, $parts), $node->distance),
+            $node instanceof Near => new Near(
+                self::replaced($node->left, $lines, $parts),
+                self::replaced($node->right, $lines, $parts),
+                $node->distance,
+            ),
             default => $node,
         };
     }
@@ -138,23 +155,31 @@ final readonly class Strategy
         foreach ($node->lines() as $number) {
             $one = $lines[$number];
             $parts += self::size($one);
-            $operands = [...$operands, ...($one instanceof Operation && $one->operator === $node->join && $node->join !== Operator::Not ? $one->operands : [$one])];
+            $operands = [
+                ...$operands,
+                ...$one instanceof Operation && $one->operator === $node->join && $node->join !== Operator::Not
+                    ? $one->operands
+                    : [$one],
+            ];
         }
         if ($parts > self::MOST_PARTS) {
             throw new BadStrategy('Written out, this line is too large. Refer to each line once.');
         }
 
-        return count($operands) < 2 || $node->join === null ? ($operands[0] ?? throw new \LogicException('A reference names a line.')) : new Operation($node->join, $operands);
+        return count($operands) < 2 || $node->join === null
+            ? $operands[0] ?? throw new \LogicException('A reference names a line.')
+            : new Operation($node->join, $operands);
     }
 
     private static function size(Node $node): int
     {
-        return 1 + match (true) {
-            $node instanceof Operation => array_sum(array_map(self::size(...), $node->operands)),
-            $node instanceof Fielded => self::size($node->inner),
-            $node instanceof Near => self::size($node->left) + self::size($node->right),
-            default => 0,
-        };
+        return 1 +
+            match (true) {
+                $node instanceof Operation => array_sum(array_map(self::size(...), $node->operands)),
+                $node instanceof Fielded => self::size($node->inner),
+                $node instanceof Near => self::size($node->left) + self::size($node->right),
+                default => 0,
+            };
     }
 
     /** @return list<int> numbers of the lines that refer to this one */
@@ -205,7 +230,13 @@ final readonly class Strategy
     {
         $users = $this->usersOf($number);
         if ($users !== []) {
-            throw new BadStrategy("Line #{$number} is used by ".implode(', ', array_map(fn (int $n): string => "#{$n}", $users)).'. Change '.(count($users) === 1 ? 'that line' : 'those lines').' first.');
+            throw new BadStrategy(
+                "Line #{$number} is used by ".
+                    implode(', ', array_map(fn (int $n): string => "#{$n}", $users)).
+                    '. Change '.
+                    (count($users) === 1 ? 'that line' : 'those lines').
+                    ' first.',
+            );
         }
         $lines = $this->lines;
         array_splice($lines, $number - 1, 1);
@@ -237,8 +268,15 @@ final readonly class Strategy
         foreach ($lines as $i => $line) {
             $new[$line->id] = $i + 1;
         }
-        $renumber = fn (int $number): int => isset($this->lines[$number - 1]) ? ($new[$this->lines[$number - 1]->id] ?? $number) : $number;
-        $lines = array_map(fn (StrategyLine $line): StrategyLine => in_array($line->id, $final, true) ? $line : $line->with(LineNumbers::changed($line->text, $renumber)), $lines);
+        $renumber = fn (int $number): int => isset($this->lines[$number - 1])
+            ? $new[$this->lines[$number - 1]->id] ?? $number
+            : $number;
+        $lines = array_map(
+            fn (StrategyLine $line): StrategyLine => in_array($line->id, $final, true)
+                ? $line
+                : $line->with(LineNumbers::changed($line->text, $renumber)),
+            $lines,
+        );
         if (count($lines) > self::MOST_LINES) {
             throw new BadStrategy('A strategy has at most '.self::MOST_LINES.' lines.');
         }
@@ -255,7 +293,9 @@ final readonly class Strategy
             }
             foreach ($line->refersTo() as $other) {
                 if ($other > $i) {
-                    throw new BadStrategy('Line #'.($i + 1)." would refer to #{$other}, which does not stand above it.");
+                    throw new BadStrategy(
+                        'Line #'.($i + 1)." would refer to #{$other}, which does not stand above it.",
+                    );
                 }
                 if ($other < 1) {
                     throw new BadStrategy('Lines are numbered from #1.');

@@ -6,7 +6,9 @@ namespace WaryHeron\Core\Search\Strategy;
 
 use WaryHeron\Core\Search\Query\Parser;
 
-/** What people do to a strategy, on the board or among its lines, each by name. Every change gives a whole new strategy. */
+/**
+ * What people do to a strategy, on the board or among its lines, each by name. Every change gives a whole new strategy.
+ */
 final readonly class StrategyChange
 {
     /** @param  \Closure(): string  $newId */
@@ -26,25 +28,76 @@ final readonly class StrategyChange
         $self = new self($strategy, $newId);
 
         return match ($change) {
-            'add-block' => [$self->addBlock(self::text($with, 'name')), 'Added the concept “'.self::text($with, 'name').'”'],
-            'rename-block' => [$self->renameBlock(self::text($with, 'block'), self::text($with, 'name')), 'Renamed a concept to “'.self::text($with, 'name').'”'],
-            'move-block' => [$self->moveBlock(self::text($with, 'block'), self::number($with, 'to')), 'Moved a concept'],
+            'add-block' => [
+                $self->addBlock(self::text($with, 'name')),
+                'Added the concept “'.self::text($with, 'name').'”',
+            ],
+            'rename-block' => [
+                $self->renameBlock(self::text($with, 'block'), self::text($with, 'name')),
+                'Renamed a concept to “'.self::text($with, 'name').'”',
+            ],
+            'move-block' => [
+                $self->moveBlock(self::text($with, 'block'), self::number($with, 'to')),
+                'Moved a concept',
+            ],
             'remove-block' => [$self->removeBlock(self::text($with, 'block')), 'Took a concept off'],
-            'combine-block' => [$self->combineBlock(self::text($with, 'block'), (bool) ($with['on'] ?? false)), ($with['on'] ?? false) ? 'Combined a concept with the others' : 'Left a concept out of the combination'],
-            'add-terms' => [$self->addTerms(self::text($with, 'block'), self::texts($with, 'texts')), 'Added '.self::several(self::texts($with, 'texts'))],
-            'move-term' => [$self->moveTerm(self::text($with, 'line'), self::text($with, 'block'), self::number($with, 'to')), 'Moved a term'],
+            'combine-block' => [
+                $self->combineBlock(self::text($with, 'block'), (bool) ($with['on'] ?? false)),
+                $with['on'] ?? false ? 'Combined a concept with the others' : 'Left a concept out of the combination',
+            ],
+            'add-terms' => [
+                $self->addTerms(self::text($with, 'block'), self::texts($with, 'texts')),
+                'Added '.self::several(self::texts($with, 'texts')),
+            ],
+            'move-term' => [
+                $self->moveTerm(self::text($with, 'line'), self::text($with, 'block'), self::number($with, 'to')),
+                'Moved a term',
+            ],
             'remove-term' => [$self->removeTerm(self::text($with, 'line')), 'Took off '.$self->named($with)],
-            'add-limit' => [$self->addLimit(self::text($with, 'text'), (bool) ($with['exclude'] ?? false)), 'Limited to '.(($with['exclude'] ?? false) ? 'all but ' : '').self::text($with, 'text')],
+            'add-limit' => [
+                $self->addLimit(self::text($with, 'text'), (bool) ($with['exclude'] ?? false)),
+                'Limited to '.($with['exclude'] ?? false ? 'all but ' : '').self::text($with, 'text'),
+            ],
             'remove-limit' => [$self->removeLimit(self::text($with, 'line')), 'Took a limit off'],
-            'set-line' => [$strategy->withText($self->at($with), self::text($with, 'text', true), isset($with['note']) ? mb_substr(self::text($with, 'note', true), 0, StrategyLine::LONGEST_NOTE) : null), 'Changed line #'.$self->at($with)],
-            'add-line' => [$strategy->withLineAt(self::number($with, 'to'), new StrategyLine($newId(), self::text($with, 'text', true), self::text($with, 'note', true))), 'Added a line'],
+            'set-line' => [
+                $strategy->withText(
+                    $self->at($with),
+                    self::text($with, 'text', true),
+                    isset($with['note'])
+                        ? mb_substr(self::text($with, 'note', true), 0, StrategyLine::LONGEST_NOTE)
+                        : null,
+                ),
+                'Changed line #'.$self->at($with),
+            ],
+            'add-line' => [
+                $strategy->withLineAt(
+                    self::number($with, 'to'),
+                    new StrategyLine($newId(), self::text($with, 'text', true), self::text($with, 'note', true)),
+                ),
+                'Added a line',
+            ],
             'remove-line' => [$strategy->without($self->at($with)), 'Took off line #'.$self->at($with)],
-            'move-line' => [$strategy->moved($self->at($with), self::number($with, 'to')), 'Moved line #'.$self->at($with).' to #'.self::number($with, 'to')],
-            'duplicate-line' => [$strategy->withDuplicate($self->at($with), $newId()), 'Copied line #'.$self->at($with)],
-            'combine-lines' => [$self->combineLines(self::texts($with, 'lines'), self::text($with, 'how')), 'Combined lines with '.strtoupper(self::text($with, 'how'))],
-            'set-result' => [$strategy->withResult($strategy->line($self->at($with))?->id), 'Made line #'.$self->at($with).' the result'],
+            'move-line' => [
+                $strategy->moved($self->at($with), self::number($with, 'to')),
+                'Moved line #'.$self->at($with).' to #'.self::number($with, 'to'),
+            ],
+            'duplicate-line' => [
+                $strategy->withDuplicate($self->at($with), $newId()),
+                'Copied line #'.$self->at($with),
+            ],
+            'combine-lines' => [
+                $self->combineLines(self::texts($with, 'lines'), self::text($with, 'how')),
+                'Combined lines with '.strtoupper(self::text($with, 'how')),
+            ],
+            'set-result' => [
+                $strategy->withResult($strategy->line($self->at($with))?->id),
+                'Made line #'.$self->at($with).' the result',
+            ],
             'fill' => [$self->fill(is_array($with['blocks'] ?? null) ? $with['blocks'] : []), 'Filled the board'],
-            'append' => [$self->append(self::texts($with, 'texts')), 'Brought '.count(self::texts($with, 'texts')).' lines in'],
+            'append' => [
+                $self->append(self::texts($with, 'texts')),
+                'Brought '.count(self::texts($with, 'texts')).' lines in',
+            ],
             default => throw new BadStrategy("“{$change}” is no change that can be made to a strategy."),
         };
     }
@@ -78,12 +131,17 @@ final readonly class StrategyChange
         $board = Board::of($this->strategy);
         $this->block($board, $id);
 
-        return $board->withBlocks(array_values(array_filter($board->blocks, fn (Block $one): bool => $one->id !== $id)))->strategy();
+        return $board
+            ->withBlocks(array_values(array_filter($board->blocks, fn (Block $one): bool => $one->id !== $id)))
+            ->strategy();
     }
 
     private function combineBlock(string $id, bool $on): Strategy
     {
-        return $this->changeBlock($id, fn (Block $block): Block => new Block($block->id, $block->name, $block->terms, $on));
+        return $this->changeBlock(
+            $id,
+            fn (Block $block): Block => new Block($block->id, $block->name, $block->terms, $on),
+        );
     }
 
     /** @param  list<string>  $texts */
@@ -103,7 +161,11 @@ final readonly class StrategyChange
                 }
             }
 
-            return $new === [] ? throw new BadStrategy('This concept has '.(count($texts) === 1 ? 'this term' : 'all of these terms').' already.') : $block->withTerms([...$block->terms, ...$new]);
+            return $new === []
+                ? throw new BadStrategy(
+                    'This concept has '.(count($texts) === 1 ? 'this term' : 'all of these terms').' already.',
+                )
+                : $block->withTerms([...$block->terms, ...$new]);
         });
     }
 
@@ -113,7 +175,9 @@ final readonly class StrategyChange
         $moved = null;
         $blocks = array_map(function (Block $block) use ($line, &$moved): Block {
             $rest = array_values(array_filter($block->terms, fn (StrategyLine $term): bool => $term->id !== $line));
-            $moved ??= array_values(array_filter($block->terms, fn (StrategyLine $term): bool => $term->id === $line))[0] ?? null;
+            $moved ??=
+                array_values(array_filter($block->terms, fn (StrategyLine $term): bool => $term->id === $line))[0] ??
+                null;
 
             return $block->withTerms($rest);
         }, $board->blocks);
@@ -137,7 +201,16 @@ final readonly class StrategyChange
     {
         $board = Board::of($this->strategy);
 
-        return $board->withBlocks(array_map(fn (Block $block): Block => $block->withTerms(array_values(array_filter($block->terms, fn (StrategyLine $term): bool => $term->id !== $line))), $board->blocks))->strategy();
+        return $board
+            ->withBlocks(
+                array_map(
+                    fn (Block $block): Block => $block->withTerms(
+                        array_values(array_filter($block->terms, fn (StrategyLine $term): bool => $term->id !== $line)),
+                    ),
+                    $board->blocks,
+                ),
+            )
+            ->strategy();
     }
 
     private function addLimit(string $text, bool $isExclusion): Strategy
@@ -148,34 +221,49 @@ final readonly class StrategyChange
         }
         $board = Board::of($this->strategy);
 
-        return $board->withLimits([...$board->limits, new BoardLimit(($this->newId)(), $text, $isExclusion)])->strategy();
+        return $board
+            ->withLimits([...$board->limits, new BoardLimit(($this->newId)(), $text, $isExclusion)])
+            ->strategy();
     }
 
     private function removeLimit(string $line): Strategy
     {
         $board = Board::of($this->strategy);
 
-        return $board->withLimits(array_values(array_filter($board->limits, fn (BoardLimit $limit): bool => $limit->id !== $line)))->strategy();
+        return $board
+            ->withLimits(
+                array_values(array_filter($board->limits, fn (BoardLimit $limit): bool => $limit->id !== $line)),
+            )
+            ->strategy();
     }
 
     /** @param  list<string>  $ids */
     private function combineLines(array $ids, string $how): Strategy
     {
-        $numbers = array_map(fn (string $id): int => $this->strategy->numberOf($id) ?? throw new BadStrategy('One of these lines is gone.'), $ids);
+        $numbers = array_map(
+            fn (string $id): int => $this->strategy->numberOf($id) ??
+                throw new BadStrategy('One of these lines is gone.'),
+            $ids,
+        );
         if (count($numbers) < 2) {
             throw new BadStrategy('Choose at least two lines to combine.');
         }
         $how === 'not' || sort($numbers);
         $text = match ($how) {
             'or' => 'any('.LineNumbers::ranges($numbers).')',
-            'and' => count($numbers) === 2 ? "#{$numbers[0]} AND #{$numbers[1]}" : 'all('.LineNumbers::ranges($numbers).')',
+            'and' => count($numbers) === 2
+                ? "#{$numbers[0]} AND #{$numbers[1]}"
+                : 'all('.LineNumbers::ranges($numbers).')',
             'not' => implode(' NOT ', array_map(fn (int $number): string => "#{$number}", $numbers)),
             default => throw new BadStrategy('Lines are combined with OR, AND or NOT.'),
         };
 
         // what is fetched is changed by whoever says so, and not by the way
         $fetched = $this->strategy->resultNumber();
-        $combined = $this->strategy->withLineAt(count($this->strategy->lines) + 1, new StrategyLine(($this->newId)(), $text));
+        $combined = $this->strategy->withLineAt(
+            count($this->strategy->lines) + 1,
+            new StrategyLine(($this->newId)(), $text),
+        );
 
         return $fetched === null ? $combined : $combined->withResult($this->strategy->lines[$fetched - 1]->id);
     }
@@ -187,11 +275,30 @@ final readonly class StrategyChange
         $all = $board->blocks;
         foreach ($blocks as $given) {
             $name = is_array($given) ? trim((string) ($given['name'] ?? '')) : '';
-            $terms = is_array($given) && is_array($given['terms'] ?? null) ? array_merge([], ...array_map(fn (mixed $term): array => is_string($term) ? StrategyImport::synonyms($term) : [], array_values($given['terms']))) : [];
+            $terms =
+                is_array($given) && is_array($given['terms'] ?? null)
+                    ? array_merge(
+                        [],
+                        ...array_map(
+                            fn (mixed $term): array => is_string($term) ? StrategyImport::synonyms($term) : [],
+                            array_values($given['terms']),
+                        ),
+                    )
+                    : [];
             if ($terms !== [] || $name !== '') {
-                $lines = array_map(fn (string $term): StrategyLine => new StrategyLine(($this->newId)(), $term), array_values(array_unique($terms)));
-                $empty = array_key_first(array_filter($all, fn (Block $block): bool => $block->terms === [] && ($block->name === $name || $name === '')));
-                $empty === null ? $all[] = new Block(($this->newId)(), $name, $lines) : $all[$empty] = $all[$empty]->withTerms($lines);
+                $lines = array_map(
+                    fn (string $term): StrategyLine => new StrategyLine(($this->newId)(), $term),
+                    array_values(array_unique($terms)),
+                );
+                $empty = array_key_first(
+                    array_filter(
+                        $all,
+                        fn (Block $block): bool => $block->terms === [] && ($block->name === $name || $name === ''),
+                    ),
+                );
+                $empty === null
+                    ? ($all[] = new Block(($this->newId)(), $name, $lines))
+                    : ($all[$empty] = $all[$empty]->withTerms($lines));
             }
         }
 
@@ -202,7 +309,13 @@ final readonly class StrategyChange
     private function append(array $texts): Strategy
     {
         $shift = count($this->strategy->lines);
-        $lines = array_map(fn (string $text): StrategyLine => new StrategyLine(($this->newId)(), LineNumbers::changed($text, fn (int $number): int => $number + $shift)), $texts);
+        $lines = array_map(
+            fn (string $text): StrategyLine => new StrategyLine(
+                ($this->newId)(),
+                LineNumbers::changed($text, fn (int $number): int => $number + $shift),
+            ),
+            $texts,
+        );
         $strategy = new Strategy([...$this->strategy->lines, ...$lines]);
 
         return $strategy->rearranged($strategy->lines);
@@ -214,7 +327,11 @@ final readonly class StrategyChange
         $board = Board::of($this->strategy);
         $this->block($board, $id);
 
-        return $board->withBlocks(array_map(fn (Block $block): Block => $block->id === $id ? $change($block) : $block, $board->blocks))->strategy();
+        return $board
+            ->withBlocks(
+                array_map(fn (Block $block): Block => $block->id === $id ? $change($block) : $block, $board->blocks),
+            )
+            ->strategy();
     }
 
     private function block(Board $board, string $id): Block
@@ -250,7 +367,11 @@ final readonly class StrategyChange
             throw new BadStrategy("There is no {$key}.");
         }
         if (strlen($text) > Parser::LONGEST) {
-            throw new BadStrategy('This is longer than '.number_format(Parser::LONGEST).' bytes. Split it into lines and combine them.');
+            throw new BadStrategy(
+                'This is longer than '.
+                    number_format(Parser::LONGEST).
+                    ' bytes. Split it into lines and combine them.',
+            );
         }
 
         return trim($text);
@@ -259,7 +380,9 @@ final readonly class StrategyChange
     /** @param  array<string, mixed>  $with */
     private static function number(array $with, string $key): int
     {
-        return is_numeric($with[$key] ?? null) ? max(1, (int) $with[$key]) : throw new BadStrategy("There is no {$key}.");
+        return is_numeric($with[$key] ?? null)
+            ? max(1, (int) $with[$key])
+            : throw new BadStrategy("There is no {$key}.");
     }
 
     /**
@@ -268,7 +391,12 @@ final readonly class StrategyChange
      */
     private static function texts(array $with, string $key): array
     {
-        $texts = array_values(array_filter(is_array($with[$key] ?? null) ? $with[$key] : [], fn (mixed $one): bool => is_string($one) && trim($one) !== ''));
+        $texts = array_values(
+            array_filter(
+                is_array($with[$key] ?? null) ? $with[$key] : [],
+                fn (mixed $one): bool => is_string($one) && trim($one) !== '',
+            ),
+        );
 
         return $texts === [] ? throw new BadStrategy("There are no {$key}.") : $texts;
     }

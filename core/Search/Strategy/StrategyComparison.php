@@ -8,9 +8,11 @@ namespace WaryHeron\Core\Search\Strategy;
 final class StrategyComparison
 {
     /**
-     * Lines are the same by their id, however they are numbered; a text that differs only in its line numbers has not changed.
+     * Lines are the same by their id, however they are numbered; a text that differs only in its line numbers has not
+     * changed.
      *
-     * @return list<array{how: 'same'|'changed'|'added'|'removed', before: ?StrategyLine, after: ?StrategyLine}> in the order of the later one, with what was removed where it stood
+     * @return list<array{how: 'same'|'changed'|'added'|'removed', before: ?StrategyLine, after: ?StrategyLine}> in the
+     *     order of the later one, with what was removed where it stood
      */
     public static function of(Strategy $before, Strategy $after): array
     {
@@ -26,12 +28,16 @@ final class StrategyComparison
             $at = max($at, $number ?? 0);
             $rows[] = match (true) {
                 $old === null => ['how' => 'added', 'before' => null, 'after' => $line],
-                self::byId($before, $old) === self::byId($after, $line) && $old->note === $line->note => ['how' => 'same', 'before' => $old, 'after' => $line],
+                self::byId($before, $old) === self::byId($after, $line) && $old->note === $line->note => [
+                    'how' => 'same',
+                    'before' => $old,
+                    'after' => $line,
+                ],
                 default => ['how' => 'changed', 'before' => $old, 'after' => $line],
             };
         }
         foreach (array_slice($before->lines, $at) as $line) {
-            in_array($line->id, $kept, true) || $rows[] = ['how' => 'removed', 'before' => $line, 'after' => null];
+            in_array($line->id, $kept, true) || ($rows[] = ['how' => 'removed', 'before' => $line, 'after' => null]);
         }
 
         return $rows;
@@ -40,6 +46,10 @@ final class StrategyComparison
     /** The text with the ids of the lines in place of their numbers. */
     private static function byId(Strategy $strategy, StrategyLine $line): string
     {
-        return (string) preg_replace_callback('/#(\d+)/', fn (array $match): string => '#'.($strategy->line((int) $match[1])->id ?? $match[1]), LineNumbers::changed($line->text, fn (int $number): int => $number));
+        return (string) preg_replace_callback(
+            '/#(\d+)/',
+            fn (array $match): string => '#'.($strategy->line((int) $match[1])->id ?? $match[1]),
+            LineNumbers::changed($line->text, fn (int $number): int => $number),
+        );
     }
 }

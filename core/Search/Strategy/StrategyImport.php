@@ -30,12 +30,17 @@ final class StrategyImport
             if (trim($typed) === '') {
                 continue;
             }
-            [$query, $note] = preg_match('~^(.*?)\s+//\s*(.*)$~u', $typed, $part) === 1 ? [$part[1], $part[2]] : [$typed, ''];
+            [$query, $note] =
+                preg_match('~^(.*?)\s+//\s*(.*)$~u', $typed, $part) === 1 ? [$part[1], $part[2]] : [$typed, ''];
             $query = trim((string) preg_replace('/^\s*(?:#|S)?\d{1,3}(?:[.:)]|\s)\s*(?=\S)/u', '', $query, 1));
             if (++$number > Strategy::MOST_LINES) {
                 throw new BadStrategy('A strategy has at most '.Strategy::MOST_LINES.' lines.');
             }
-            $lines[] = new StrategyLine("l{$number}", self::inOurs($query, $dialect, $at + 1), mb_substr($note, 0, StrategyLine::LONGEST_NOTE));
+            $lines[] = new StrategyLine(
+                "l{$number}",
+                self::inOurs($query, $dialect, $at + 1),
+                mb_substr($note, 0, StrategyLine::LONGEST_NOTE),
+            );
         }
 
         return $lines === [] ? throw new BadStrategy('There is no line in this text.') : new Strategy($lines);
@@ -46,7 +51,10 @@ final class StrategyImport
         try {
             return match ($dialect) {
                 'cql' => Printer::print(CqlParser::parse($query, Dialects::cql()), Dialects::heron())->text,
-                'ccl' => Printer::print(CclParser::parse($query, Dialects::named('ccl') ?? throw new \LogicException('It ships.')), Dialects::heron())->text,
+                'ccl' => Printer::print(
+                    CclParser::parse($query, Dialects::named('ccl') ?? throw new \LogicException('It ships.')),
+                    Dialects::heron(),
+                )->text,
                 default => self::whole($query),
             };
         } catch (CqlProblem|CclProblem|BadStrategy $problem) {
@@ -71,12 +79,16 @@ final class StrategyImport
     {
         $terms = [];
         // an OR within brackets belongs to the term
-        foreach (preg_split('/\n/', (string) preg_replace('/[\r\n;]+|\s+OR\s+(?![^(]*\))/u', "\n", $typed)) ?: [] as $term) {
+        foreach (
+            preg_split('/\n/', (string) preg_replace('/[\r\n;]+|\s+OR\s+(?![^(]*\))/u', "\n", $typed)) ?: [] as $term
+        ) {
             $term = trim($term, " \t,");
             if ($term === '') {
                 continue;
             }
-            $isPlain = preg_match('/^[\p{L}\p{N}*?~\'’\- ]+$/u', $term) === 1 && preg_match('/\b(?:AND|OR|NOT)\b|NEAR\//', $term) !== 1;
+            $isPlain =
+                preg_match('/^[\p{L}\p{N}*?~\'’\- ]+$/u', $term) === 1 &&
+                preg_match('/\b(?:AND|OR|NOT)\b|NEAR\//', $term) !== 1;
             $terms[] = $isPlain && str_contains($term, ' ') ? "\"{$term}\"" : $term;
         }
 

@@ -13,12 +13,19 @@ final readonly class TranslatedLine
      * @param  ?int  $number  its number there, where lines are numbered; null where nothing of it is left
      * @param  list<TranslationNote>  $notes
      */
-    public function __construct(public StrategyLine $line, public ?int $number, public string $text, public array $notes, public string $problem = '')
-    {
+    public function __construct(
+        public StrategyLine $line,
+        public ?int $number,
+        public string $text,
+        public array $notes,
+        public string $problem = '',
+    ) {
     }
 
     public function isUsable(): bool
     {
-        return $this->text !== '' && $this->problem === '' && array_filter($this->notes, fn (TranslationNote $note): bool => $note->lost) === [];
+        return $this->text !== '' &&
+            $this->problem === '' &&
+            array_filter($this->notes, fn (TranslationNote $note): bool => $note->lost) === [];
     }
 }

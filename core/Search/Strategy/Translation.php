@@ -27,7 +27,10 @@ final readonly class Translation
     {
         [$said, $notes] = $this->said($node);
         if ($said === null) {
-            return new Compiled('', [...$notes, TranslationNote::lost('This line', 'nothing of it can be searched here')]);
+            return new Compiled('', [
+                ...$notes,
+                TranslationNote::lost('This line', 'nothing of it can be searched here'),
+            ]);
         }
         $compiled = Printer::print($said, $this->dialect);
 
@@ -64,7 +67,12 @@ final readonly class Translation
         $whole = $this->query($writtenOut);
         if ($this->dialect->data['lines'] === null || $whole->text === '') {
             // what a line takes from others is noted at those
-            return new TranslatedLine($line, null, $whole->text, $line->refersTo() === [] || $whole->text === '' ? $whole->notes : $this->ownNotes($line));
+            return new TranslatedLine(
+                $line,
+                null,
+                $whole->text,
+                $line->refersTo() === [] || $whole->text === '' ? $whole->notes : $this->ownNotes($line),
+            );
         }
         $root = self::renumbered($line->parsed()->root, $numbers);
         [$said, $notes] = $root === null ? [null, []] : $this->said($root);
@@ -81,7 +89,7 @@ final readonly class Translation
     private function ownNotes(StrategyLine $line): array
     {
         [$said, $notes] = $this->said($line->parsed()->root);
-        $all = [...$notes, ...($said === null ? [] : Printer::print($said, $this->dialect)->notes)];
+        $all = [...$notes, ...$said === null ? [] : Printer::print($said, $this->dialect)->notes];
 
         return array_values(array_filter($all, fn (TranslationNote $note): bool => ! $note->lost));
     }
@@ -104,26 +112,34 @@ final readonly class Translation
     private static function renumbered(Node $node, array $numbers): ?Node
     {
         if ($node instanceof LineReference) {
-            $known = array_values(array_filter(array_map(fn (int $line): ?int => $numbers[$line] ?? null, $node->lines()), is_int(...)));
+            $known = array_values(
+                array_filter(array_map(fn (int $line): ?int => $numbers[$line] ?? null, $node->lines()), is_int(...)),
+            );
             if ($known === [] || ($node->join === Operator::And && count($known) < count($node->lines()))) {
                 return null;
             }
 
-            return new LineReference(array_map(fn (int $line): array => [$line, $line], $known), count($known) === 1 ? null : $node->join);
+            return new LineReference(
+                array_map(fn (int $line): array => [$line, $line], $known),
+                count($known) === 1 ? null : $node->join,
+            );
         }
-        if (! $node instanceof Operation) {
+        if (! ($node instanceof Operation)) {
             return $node;
         }
         $kept = [];
         foreach ($node->operands as $i => $operand) {
             $one = self::renumbered($operand, $numbers);
-            if ($one === null && ($node->operator === Operator::And || ($node->operator === Operator::Not && $i === 0))) {
+            if (
+                $one === null &&
+                ($node->operator === Operator::And || ($node->operator === Operator::Not && $i === 0))
+            ) {
                 return null;
             }
-            $one === null || $kept[] = $one;
+            $one === null || ($kept[] = $one);
         }
 
-        return count($kept) < 2 ? ($kept[0] ?? null) : new Operation($node->operator, $kept);
+        return count($kept) < 2 ? $kept[0] ?? null : new Operation($node->operator, $kept);
     }
 
     /** @return list<Heading> every heading in the query */

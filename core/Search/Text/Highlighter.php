@@ -12,10 +12,16 @@ use WaryHeron\Core\Search\Query\Node\Phrase;
 use WaryHeron\Core\Search\Query\Node\Word;
 use WaryHeron\Core\Search\Query\Operator;
 
-/** Finds in a text the words and phrases that queries look for, and of which query each is; what a NOT takes away is not marked. */
+/**
+ * Finds in a text the words and phrases that queries look for, and of which query each is; what a NOT takes away is not
+ * marked.
+ */
 final class Highlighter
 {
-    /** @var array<string, list<array{string, list<array{string, bool}>}>> by the first letter, or nothing where that may be any: the query's key and a run of words, each with whether any ending may follow */
+    /**
+     * @var array<string, list<array{string, list<array{string, bool}>}>> by the first letter, or nothing where that may
+     *     be any: the query's key and a run of words, each with whether any ending may follow
+     */
     private array $runs = [];
 
     private string $key = '';
@@ -28,7 +34,7 @@ final class Highlighter
     /** @param  array<string, list<Node>>  $lists  queries by the key under which their words are told apart */
     public static function ofLists(array $lists): self
     {
-        $highlighter = new self;
+        $highlighter = new self();
         foreach ($lists as $key => $queries) {
             $highlighter->key = (string) $key;
             array_map($highlighter->collect(...), $queries);
@@ -61,12 +67,17 @@ final class Highlighter
 
             return;
         }
-        array_map($this->collect(...), match (true) {
-            $node instanceof Near => [$node->left, $node->right],
-            $node instanceof Fielded => [$node->inner],
-            $node instanceof Operation => $node->operator === Operator::Not ? [$node->operands[0]] : $node->operands,
-            default => [],
-        });
+        array_map(
+            $this->collect(...),
+            match (true) {
+                $node instanceof Near => [$node->left, $node->right],
+                $node instanceof Fielded => [$node->inner],
+                $node instanceof Operation => $node->operator === Operator::Not
+                    ? [$node->operands[0]]
+                    : $node->operands,
+                default => [],
+            },
+        );
     }
 
     /** @param  list<Word>  $typed */

@@ -30,7 +30,10 @@ final class IndexedText
     /** @param  array<string, string>  $texts by Field value */
     public static function tsvector(array $texts): string
     {
-        /** @var array<string|int, string> $lexemes each written as it goes along: building lists of places first takes a quarter longer */
+        /**
+         * @var array<string|int, string> $lexemes each written as it goes along: building lists of places first takes a
+         *     quarter longer
+         */
         $lexemes = [];
         $position = 0;
         foreach (self::WEIGHTS as $weight => $field) {
@@ -40,7 +43,10 @@ final class IndexedText
                     if (strlen($word) <= self::LONGEST_WORD) {
                         $lexemes[$word] = "'{$word}':{$position}{$weight}";
                     }
-                } elseif (strlen($lexemes[$word]) < self::MOST_PLACES || substr_count($lexemes[$word], ',') < self::MOST_PLACES - 1) {
+                } elseif (
+                    strlen($lexemes[$word]) < self::MOST_PLACES ||
+                    substr_count($lexemes[$word], ',') < self::MOST_PLACES - 1
+                ) {
                     $lexemes[$word] .= ",{$position}{$weight}";
                 }
             }

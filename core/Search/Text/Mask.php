@@ -5,7 +5,8 @@ declare(strict_types=1);
 namespace WaryHeron\Core\Search\Text;
 
 /**
- * Signs within a word that stand for letters: * for any number of them, ? for just one, ~ for one or none. They are the signs of our own
+ * Signs within a word that stand for letters: * for any number of them, ? for just one, ~ for one or none. They are the
+ * signs of our own
  * language; each dialect has its own.
  */
 final class Mask
@@ -29,7 +30,9 @@ final class Mask
     /** @return list<string> words of the text with their masks, folded as Words folds them */
     public static function words(string $text): array
     {
-        return preg_match_all('/[\p{L}\p{N}*?~]*[\p{L}\p{N}][\p{L}\p{N}*?~]*/u', Words::fold($text), $found) > 0 ? $found[0] : [];
+        return preg_match_all('/[\p{L}\p{N}*?~]*[\p{L}\p{N}][\p{L}\p{N}*?~]*/u', Words::fold($text), $found) > 0
+            ? $found[0]
+            : [];
     }
 
     public static function letters(string $text): int
@@ -40,7 +43,13 @@ final class Mask
     /** A pattern without delimiters for whole words, in PCRE and in PostgreSQL alike. */
     public static function pattern(string $word): string
     {
-        return '^'.strtr((string) preg_replace('/\*+/', '*', $word), [self::ANY => '.*', self::ONE => '.', self::MAYBE => '.?']).'$';
+        return '^'.
+            strtr((string) preg_replace('/\*+/', '*', $word), [
+                self::ANY => '.*',
+                self::ONE => '.',
+                self::MAYBE => '.?',
+            ]).
+            '$';
     }
 
     /** The letters before the first mask. */

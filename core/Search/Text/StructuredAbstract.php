@@ -17,7 +17,10 @@ final class StructuredAbstract
             return [];
         }
         if (preg_match_all(self::LABEL, $abstract, $found, PREG_OFFSET_CAPTURE) < 2) {
-            return array_map(fn (string $text): array => ['label' => '', 'text' => $text], preg_split('/\s*\n\s*\n\s*/u', $abstract) ?: [$abstract]);
+            return array_map(
+                fn (string $text): array => ['label' => '', 'text' => $text],
+                preg_split('/\s*\n\s*\n\s*/u', $abstract) ?: [$abstract],
+            );
         }
         $parts = [];
         $before = trim(substr($abstract, 0, $found[0][0][1]));
@@ -28,7 +31,10 @@ final class StructuredAbstract
             $start = $offset + strlen($whole);
             $end = $found[0][$i + 1][1] ?? strlen($abstract);
             $label = $found[1][$i][0];
-            $parts[] = ['label' => mb_strtoupper($label) === $label ? mb_convert_case($label, MB_CASE_TITLE) : $label, 'text' => trim(substr($abstract, $start, $end - $start))];
+            $parts[] = [
+                'label' => mb_strtoupper($label) === $label ? mb_convert_case($label, MB_CASE_TITLE) : $label,
+                'text' => trim(substr($abstract, $start, $end - $start)),
+            ];
         }
 
         return $parts;

@@ -43,7 +43,17 @@ final class Words
             return strtolower($text);
         }
         $text = mb_strtolower(mb_scrub($text, 'UTF-8'));
-        $text = strtr($text, ['ß' => 'ss', 'æ' => 'ae', 'œ' => 'oe', 'ø' => 'o', 'đ' => 'd', 'ł' => 'l', 'ð' => 'd', 'þ' => 'th', 'ı' => 'i']);
+        $text = strtr($text, [
+            'ß' => 'ss',
+            'æ' => 'ae',
+            'œ' => 'oe',
+            'ø' => 'o',
+            'đ' => 'd',
+            'ł' => 'l',
+            'ð' => 'd',
+            'þ' => 'th',
+            'ı' => 'i',
+        ]);
         $decomposed = \Normalizer::normalize($text, \Normalizer::FORM_KD);
 
         return (string) preg_replace('/\p{Mn}+/u', '', $decomposed === false ? $text : $decomposed);

@@ -14,37 +14,80 @@ function bibtex(string $text): array
     fwrite($stream, $text);
     rewind($stream);
 
-    return iterator_to_array((new BibtexReader)->read($stream), false);
+    return iterator_to_array((new BibtexReader())->read($stream), false);
 }
 
 it('reads what is written otherwise than the book says', function (string $text, array $titles) {
     $read = bibtex($text);
-    expect(array_map(fn (Reference|UnreadableRecord $one): string => $one instanceof Reference ? $one->title : "refused: {$one->message}", $read))->toBe($titles);
+    expect(
+        array_map(
+            fn (Reference|UnreadableRecord $one): string => $one instanceof Reference
+                ? $one->title
+                : "refused: {$one->message}",
+            $read,
+        ),
+    )->toBe($titles);
 })->with([
     'no key' => ['@article{title = {Lamps}, year = 2004}', ['Lamps']],
     'an empty key' => ['@article{, title = {Lamps}}', ['Lamps']],
     'no comma behind the key' => ["@article{kolbe2004\n title = {Lamps}}", ['Lamps']],
     'blanks and brackets in the key' => ['@article{Kolbe (2004) a, title = {Lamps}}', ['Lamps']],
     'no commas between fields' => ["@article{a,\n title = {Lamps}\n year = 2004\n volume = {3}}", ['Lamps']],
-    'field names that begin with a digit or a line' => ['@article{a, _note = {x}, 2nd = {y}, title = {Lamps}}', ['Lamps']],
-    'comments between fields' => ["@article{a, % the key\n % a bracket } in a comment\n title = {Lamps}, % and behind\n year = 2004 }\n@article{b, title = {Visors}}", ['Lamps', 'Visors']],
+    'field names that begin with a digit or a line' => [
+        '@article{a, _note = {x}, 2nd = {y}, title = {Lamps}}',
+        ['Lamps'],
+    ],
+    'comments between fields' => [
+        "@article{a, % the key\n % a bracket } in a comment\n title = {Lamps}, % and behind\n year = 2004 }\n@article{b, title = {Visors}}",
+        ['Lamps', 'Visors'],
+    ],
     'a percent sign within a value' => ["@article{a, title = {Lamps}, abstract = {Of them\n% half\nslept}}", ['Lamps']],
-    'all on one line' => ['@article{a, title = {Lamps}}@article{b, title = {Visors}} , @book{c, title={Naps}}', ['Lamps', 'Visors', 'Naps']],
-    'in parentheses' => ["@article(a, title = {Lamps :) (bright)}, year = 2004)\n@article(b, title = \"Visors (blue)\")\n@string(x = {y}) @article{c, title = {Naps}}", ['Lamps :) (bright)', 'Visors (blue)', 'Naps']],
+    'all on one line' => [
+        '@article{a, title = {Lamps}}@article{b, title = {Visors}} , @book{c, title={Naps}}',
+        ['Lamps', 'Visors', 'Naps'],
+    ],
+    'in parentheses' => [
+        "@article(a, title = {Lamps :) (bright)}, year = 2004)\n@article(b, title = \"Visors (blue)\")\n@string(x = {y}) @article{c, title = {Naps}}",
+        ['Lamps :) (bright)', 'Visors (blue)', 'Naps'],
+    ],
     'a string that nobody defined' => ['@article{a, journal = lampj, title = {Lamps}}', ['Lamps']],
     'words without brackets' => ['@article{a, pages = 12 -- 15, month = 3 May, title = {Lamps}}', ['Lamps']],
-    'a mail address between entries' => ["anna@heron.example wrote\n@article{a, title = {Lamps}}\nask anna@heron{b", ['Lamps']],
-    'one cut off at the end' => ["@article{a, title = {Lamps}}\n@article{b, title = {Vis", ['Lamps', 'refused: The value of “title” does not end.']],
+    'a mail address between entries' => [
+        "anna@heron.example wrote\n@article{a, title = {Lamps}}\nask anna@heron{b",
+        ['Lamps'],
+    ],
+    'one cut off at the end' => [
+        "@article{a, title = {Lamps}}\n@article{b, title = {Vis",
+        ['Lamps', 'refused: The value of “title” does not end.'],
+    ],
 ]);
 
 it('keeps the rest of an entry that has neither key nor commas', function () {
-    [$one] = bibtex('@article{title = {Lamps} author = {Kolbe, Anna and Strand, Ben} year = 2004 journal = lampj # { of } # "Nights" pages = 12 -- 15}');
-    expect($one->id)->toBe('')->and($one->year)->toBe(2004)->and($one->journal)->toBe('lampj of Nights')->and($one->pages())->toBe('12–15')->and($one->authors)->toEqual([new Name('Kolbe', 'Anna'), new Name('Strand', 'Ben')]);
+    [$one] = bibtex(
+        '@article{title = {Lamps} author = {Kolbe, Anna and Strand, Ben} year = 2004 journal = lampj # { of } # "Nights" pages = 12 -- 15}',
+    );
+    expect($one->id)
+        ->toBe('')
+        ->and($one->year)
+        ->toBe(2004)
+        ->and($one->journal)
+        ->toBe('lampj of Nights')
+        ->and($one->pages())
+        ->toBe('12–15')
+        ->and($one->authors)
+        ->toEqual([new Name('Kolbe', 'Anna'), new Name('Strand', 'Ben')]);
 });
 
 it('reads names that say their parts', function () {
-    [$one] = bibtex('@book{a, title = {Lamps}, author = {family=Berg, given=Anna, prefix=von den and given={Ben, the Elder}, family=Strand, suffix=Jr and {Ward Nine} and others}}');
-    expect($one->authors)->toEqual([new Name('von den Berg', 'Anna'), new Name('Strand', 'Ben, the Elder', 'Jr'), new Name('Ward Nine'), new Name('et al.')]);
+    [$one] = bibtex(
+        '@book{a, title = {Lamps}, author = {family=Berg, given=Anna, prefix=von den and given={Ben, the Elder}, family=Strand, suffix=Jr and {Ward Nine} and others}}',
+    );
+    expect($one->authors)->toEqual([
+        new Name('von den Berg', 'Anna'),
+        new Name('Strand', 'Ben, the Elder', 'Jr'),
+        new Name('Ward Nine'),
+        new Name('et al.'),
+    ]);
 });
 
 it('takes over from volumes, works in volumes and shared data what an entry lacks', function () {
@@ -54,8 +97,10 @@ it('takes over from volumes, works in volumes and shared data what an entry lack
         @mvcollection{w, title = {All of it}, volumes = 3}');
     // an entry waits for the one that it refers to, and that one for its own
     expect([$chapter->title, $volume->title, $work->title])->toBe(['All of it', 'All of it', 'Lamps']);
-    expect([$work->journal, $work->partTitle, $work->containerTitle()])->toBe(['All of it', 'Nights: A reader', 'All of it. Nights: A reader'])
-        ->and([$work->publisher, $work->year, $work->pages()])->toBe(['Heron House', 2004, '3–9']);
+    expect([$work->journal, $work->partTitle, $work->containerTitle()])
+        ->toBe(['All of it', 'Nights: A reader', 'All of it. Nights: A reader'])
+        ->and([$work->publisher, $work->year, $work->pages()])
+        ->toBe(['Heron House', 2004, '3–9']);
     expect([$volume->fullTitle(), $volume->publisher])->toBe(['All of it. Nights: A reader', 'Heron House']);
     expect($work)->not->toBeNull()->and(bibtex('@xdata{x, title = {No record}}'))->toBe([]);
 });
@@ -65,9 +110,24 @@ it('reads what is written carelessly but plainly', function (string $text, array
     expect(array_map(fn ($one): string => "{$one->title}|{$one->volume}|{$one->year}", $read))->toBe($expected);
 })->with([
     'fields without a value' => ['@article{a, title = {Lamps}, volume = , number =, year = 2004}', ['Lamps||2004']],
-    'quotation marks within quotation marks' => ['@article{a, title = "The "bright" lamp", volume = "4", year = 2004}', ['The "bright" lamp|4|2004']],
-    'no comma behind a quotation mark' => ["@article{a, title = \"Lamps\"\n volume = \"4\"\n year = 2004}", ['Lamps|4|2004']],
-    'names of fields of any kind' => ['@article{a, title = {Lamps}, own*field = {x}, année = {y}, 1st = {z}, year = 2004}', ['Lamps||2004']],
-    'types of entries of any kind' => ["@misc-2{a, title = {Lamps}, year = 2004}\n@my_report{b, title = {Visors}}", ['Lamps||2004', 'Visors||']],
-    'the last bracket missing' => ["@article{a, title = {Lamps}, year = 2004\n\n@article{b, title = {Visors}, year = 2005", ['Lamps||2004', 'Visors||2005']],
+    'quotation marks within quotation marks' => [
+        '@article{a, title = "The "bright" lamp", volume = "4", year = 2004}',
+        ['The "bright" lamp|4|2004'],
+    ],
+    'no comma behind a quotation mark' => [
+        "@article{a, title = \"Lamps\"\n volume = \"4\"\n year = 2004}",
+        ['Lamps|4|2004'],
+    ],
+    'names of fields of any kind' => [
+        '@article{a, title = {Lamps}, own*field = {x}, année = {y}, 1st = {z}, year = 2004}',
+        ['Lamps||2004'],
+    ],
+    'types of entries of any kind' => [
+        "@misc-2{a, title = {Lamps}, year = 2004}\n@my_report{b, title = {Visors}}",
+        ['Lamps||2004', 'Visors||'],
+    ],
+    'the last bracket missing' => [
+        "@article{a, title = {Lamps}, year = 2004\n\n@article{b, title = {Visors}, year = 2005",
+        ['Lamps||2004', 'Visors||2005'],
+    ],
 ]);

@@ -34,7 +34,10 @@ it('compiles', function (string $query, string $dialect, string $expected) {
 })->with('cases');
 
 it('names what is wrong by column and kind', function (string $query, string $expected) {
-    $found = array_map(fn (Problem $p): string => "{$p->span->start}-{$p->span->end} {$p->kind->value}", Parser::parse($query)->problems);
+    $found = array_map(
+        fn (Problem $p): string => "{$p->span->start}-{$p->span->end} {$p->kind->value}",
+        Parser::parse($query)->problems,
+    );
     expect(implode('; ', $found))->toBe($expected);
 })->with(function () {
     foreach (explode("\n\n", trim((string) file_get_contents(__DIR__.'/mistakes.txt'))) as $case) {
@@ -43,7 +46,7 @@ it('names what is wrong by column and kind', function (string $query, string $ex
 });
 
 it('prints every tree back to text that gives the same tree', function () {
-    $random = new RandomQuery(new Randomizer(new Mt19937($seed = 20261123)));
+    $random = new RandomQuery(new Randomizer(new Mt19937(($seed = 20261123))));
     for ($i = 0; $i < 1500; $i++) {
         $tree = $random->tree(4);
         $heron = Printer::print($tree, Dialects::heron())->text;
@@ -53,7 +56,7 @@ it('prints every tree back to text that gives the same tree', function () {
 });
 
 it('prints to CQL and back, where the tree needs no field on a group', function () {
-    $random = new RandomQuery(new Randomizer(new Mt19937($seed = 7)), fields: false);
+    $random = new RandomQuery(new Randomizer(new Mt19937(($seed = 7))), fields: false);
     for ($i = 0; $i < 1500; $i++) {
         $tree = $random->tree(4);
         $cql = Printer::print($tree, Dialects::cql())->text;
@@ -89,10 +92,30 @@ it('refuses CQL with the standard’s number and the column', function (string $
         expect([$problem->diagnostic, $problem->column])->toBe([$diagnostic, $column]);
     }
 })->with([
-    ['lamp and', 10, 9], ['and lamp', 10, 1], ['(lamp', 13, 1], ['lamp)', 13, 5], ['"lamp', 14, 1], ['foo.bar = lamp', 16, 1],
-    ['dc.title <> lamp', 19, 10], ['dc.title < lamp', 22, 10], ['dc.title =/stem lamp', 20, 12], ['""', 27, 1], ['l*p', 29, 1], ['?', 29, 1],
-    ['l*', 29, 1], ['^lamp', 31, 1], ['dc.date = long', 36, 11], ['a prox/unit=sentence b', 42, 8], ['a prox/distance>3 b', 40, 8], ['a prox/distance<=90 b', 41, 3],
-    ['a prox/ordered b', 43, 8], ['a and/foo b', 46, 6], ['dc.title = a prox dc.description = b', 48, 14], ['lamp sortBy dc.date', 80, 13], ['lamp lux', 10, 9], ['lamp lux more', 16, 1],
+    ['lamp and', 10, 9],
+    ['and lamp', 10, 1],
+    ['(lamp', 13, 1],
+    ['lamp)', 13, 5],
+    ['"lamp', 14, 1],
+    ['foo.bar = lamp', 16, 1],
+    ['dc.title <> lamp', 19, 10],
+    ['dc.title < lamp', 22, 10],
+    ['dc.title =/stem lamp', 20, 12],
+    ['""', 27, 1],
+    ['l*p', 29, 1],
+    ['?', 29, 1],
+    ['l*', 29, 1],
+    ['^lamp', 31, 1],
+    ['dc.date = long', 36, 11],
+    ['a prox/unit=sentence b', 42, 8],
+    ['a prox/distance>3 b', 40, 8],
+    ['a prox/distance<=90 b', 41, 3],
+    ['a prox/ordered b', 43, 8],
+    ['a and/foo b', 46, 6],
+    ['dc.title = a prox dc.description = b', 48, 14],
+    ['lamp sortBy dc.date', 80, 13],
+    ['lamp lux', 10, 9],
+    ['lamp lux more', 16, 1],
 ]);
 
 it('answers hostile text with problems, not with its stack', function (string $text) {
@@ -100,8 +123,12 @@ it('answers hostile text with problems, not with its stack', function (string $t
     expect(count($parsed->problems))->toBeGreaterThan(0)->toBeLessThanOrEqual(50);
     expect(fn () => CqlParser::parse($text, Dialects::cql()))->toThrow(CqlProblem::class);
 })->with([
-    'open brackets' => str_repeat('(', 99_000), 'closing brackets' => str_repeat(')', 99_000), 'quotation marks' => str_repeat('"', 99_001),
-    'too long' => str_repeat('lamp OR ', 20_000), 'no letters' => '????', 'broken bytes' => "\xff\xfe\"\xc3",
+    'open brackets' => str_repeat('(', 99_000),
+    'closing brackets' => str_repeat(')', 99_000),
+    'quotation marks' => str_repeat('"', 99_001),
+    'too long' => str_repeat('lamp OR ', 20_000),
+    'no letters' => '????',
+    'broken bytes' => "\xff\xfe\"\xc3",
 ]);
 
 it('reads five thousand terms', function () {

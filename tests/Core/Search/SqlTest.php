@@ -15,7 +15,17 @@ function condition(string $query): array
             return strtolower($label) === 'night work' ? 3 : null;
         }
     };
-    $table = new TableLayout('words', 'journal_words', ['doi' => 'doi'], ['year' => 'year', 'language' => 'lower(language)', 'type' => 'types[]'], $headings, 'headings', 'above', 'major', 'major_above');
+    $table = new TableLayout(
+        'words',
+        'journal_words',
+        ['doi' => 'doi'],
+        ['year' => 'year', 'language' => 'lower(language)', 'type' => 'types[]'],
+        $headings,
+        'headings',
+        'above',
+        'major',
+        'major_above',
+    );
     $condition = (new PostgresPrinter($table))->condition(Parser::parse($query)->root);
 
     return [$condition->text, $condition->bindings];
@@ -34,13 +44,21 @@ it('puts free text into one tsquery, so that one index scan answers it', functio
     ['a NEAR/1 b', "(('a':ABC <1> 'b':ABC) | ('b':ABC <1> 'a':ABC))"],
 ]);
 
-it('looks for titles in their own column, alone, in a union and in an exclusion', function (string $query, string $text, array $bindings) {
+it('looks for titles in their own column, alone, in a union and in an exclusion', function (
+    string $query,
+    string $text,
+    array $bindings,
+) {
     $table = new TableLayout('words', 'journal_words', [], [], titleWords: 'title_words', authorWords: 'author_words');
     $condition = (new PostgresPrinter($table))->condition(Parser::parse($query)->root);
     expect([$condition->text, $condition->bindings])->toBe([$text, $bindings]);
 })->with([
     ['title:lamp*', 'title_words @@ ?::tsquery', ["'lamp':*"]],
-    ['title:(lamp OR "night shift")', '(title_words @@ ?::tsquery OR title_words @@ ?::tsquery)', ["'lamp'", "('night' <-> 'shift')"]],
+    [
+        'title:(lamp OR "night shift")',
+        '(title_words @@ ?::tsquery OR title_words @@ ?::tsquery)',
+        ["'lamp'", "('night' <-> 'shift')"],
+    ],
     ['ward OR title:lamp', '(words @@ ?::tsquery OR title_words @@ ?::tsquery)', ["'ward'", "'lamp'"]],
     ['ward NOT title:lamp', 'words @@ ?::tsquery', ["('ward' & !'lamp':A)"]],
     ['title,abstract:lamp', 'words @@ ?::tsquery', ["'lamp':AB"]],
@@ -50,7 +68,11 @@ it('joins other columns around it, values always as bindings', function (string 
     expect(condition($query))->toBe([$text, $bindings]);
 })->with([
     ['lamp AND year:2005-2010', '(words @@ ?::tsquery AND (year >= ? AND year <= ?))', ["'lamp':ABC", 2005, 2010]],
-    ['lamp NOT type:"Case Report"', '(words @@ ?::tsquery AND NOT (types @> ARRAY[?]::text[]))', ["'lamp':ABC", 'case report']],
+    [
+        'lamp NOT type:"Case Report"',
+        '(words @@ ?::tsquery AND NOT (types @> ARRAY[?]::text[]))',
+        ["'lamp':ABC", 'case report'],
+    ],
     ['language:English OR doi:"10.71111/X"', '(lower(language) = ? OR doi IN (?))', ['english', '10.71111/x']],
     ['heading:"Night work"', 'headings @> ARRAY[?]::integer[]', [3]],
     ['heading:"NIGHT WORK"/narrower/major', 'major_above @> ARRAY[?]::integer[]', [3]],
@@ -62,5 +84,10 @@ it('joins other columns around it, values always as bindings', function (string 
 it('says what a table cannot answer', function (string $query, string $why) {
     expect(fn () => condition($query))->toThrow(CannotAnswer::class, $why);
 })->with([
-    ['#1 AND lamp', 'Line references'], ['heading:"No such"', 'no heading'], ['heading:"Night work"/q:x', 'Qualifiers'], ['id:7', 'no field'], ['doi:10*', 'compared whole'], ['age:young', 'no limit'],
+    ['#1 AND lamp', 'Line references'],
+    ['heading:"No such"', 'no heading'],
+    ['heading:"Night work"/q:x', 'Qualifiers'],
+    ['id:7', 'no field'],
+    ['doi:10*', 'compared whole'],
+    ['age:young', 'no limit'],
 ]);

@@ -13,13 +13,16 @@ it('cuts words alike whatever their case and accents', function (string $text, a
     ['Mélatonine à l’hôpital', ['melatonine', 'a', 'l', 'hopital']],
     ['Straße Kjærgaard Özkaya', ['strasse', 'kjaergaard', 'ozkaya']],
     ["e\u{301}tude 1,500 lux", ['etude', '1', '500', 'lux']],
-    ['', []], ['–…', []],
+    ['', []],
+    ['–…', []],
 ]);
 
 it('marks what the query looks for and changes no letter', function (string $query, string $text, array $marked) {
     $segments = (new Highlighter(Parser::parse($query)->root))->segments($text);
     expect(implode('', array_column($segments, 'text')))->toBe($text);
-    expect(array_values(array_column(array_filter($segments, fn (array $s): bool => $s['marked']), 'text')))->toBe($marked);
+    expect(array_values(array_column(array_filter($segments, fn (array $s): bool => $s['marked']), 'text')))->toBe(
+        $marked,
+    );
 })->with([
     ['light*', 'Bright lights, lighting.', ['lights', 'lighting']],
     ['"night shift*"', 'A night at a night shift.', ['night shift']],
@@ -35,19 +38,34 @@ it('keeps fields further apart than any distance', function () {
 });
 
 it('cuts structured abstracts at their labels only', function () {
-    $parts = StructuredAbstract::parts('BACKGROUND: Nights are long. Materials and methods: Lamps. Time of onset: 23 h. Results: None.');
+    $parts = StructuredAbstract::parts(
+        'BACKGROUND: Nights are long. Materials and methods: Lamps. Time of onset: 23 h. Results: None.',
+    );
     expect(array_column($parts, 'label'))->toBe(['Background', 'Materials and methods', 'Results']);
     expect($parts[1]['text'])->toBe('Lamps. Time of onset: 23 h.');
-    expect(StructuredAbstract::parts('Of note: one colon only.'))->toBe([['label' => '', 'text' => 'Of note: one colon only.']]);
+    expect(StructuredAbstract::parts('Of note: one colon only.'))->toBe([
+        ['label' => '', 'text' => 'Of note: one colon only.'],
+    ]);
 });
 
 it('tells of which list each marked part is, also where lists overlap', function () {
-    $lists = Highlighter::ofLists(['night' => [Parser::parse('night*')->root], 'shift' => [Parser::parse('"night shift"')->root, Parser::parse('shift')->root], 'nothing' => [Parser::parse('ether')->root]]);
+    $lists = Highlighter::ofLists([
+        'night' => [Parser::parse('night*')->root],
+        'shift' => [Parser::parse('"night shift"')->root, Parser::parse('shift')->root],
+        'nothing' => [Parser::parse('ether')->root],
+    ]);
     $segments = $lists->segments('One Night shift; a nightly shift.');
     expect(implode('', array_column($segments, 'text')))->toBe('One Night shift; a nightly shift.');
-    expect(array_map(fn (array $one): string => "{$one['text']}:".implode('+', $one['lists']), array_values(array_filter($segments, fn (array $one): bool => $one['marked']))))->toBe(['Night:night+shift', ' shift:shift', 'nightly:night', 'shift:shift']);
+    expect(
+        array_map(
+            fn (array $one): string => "{$one['text']}:".implode('+', $one['lists']),
+            array_values(array_filter($segments, fn (array $one): bool => $one['marked'])),
+        ),
+    )->toBe(['Night:night+shift', ' shift:shift', 'nightly:night', 'shift:shift']);
     // every letter stays, whatever overlaps
-    $many = Highlighter::ofLists(array_map(fn (string $query): array => [Parser::parse($query)->root], ['"a b c"', '"b c d"', 'c*', 'é*']));
+    $many = Highlighter::ofLists(
+        array_map(fn (string $query): array => [Parser::parse($query)->root], ['"a b c"', '"b c d"', 'c*', 'é*']),
+    );
     foreach (['a b c d', 'A-b C é d a b', 'ééé b c d c', ''] as $text) {
         expect(implode('', array_column($many->segments($text), 'text')))->toBe($text);
     }

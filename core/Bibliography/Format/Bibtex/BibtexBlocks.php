@@ -7,8 +7,10 @@ namespace WaryHeron\Core\Bibliography\Format\Bibtex;
 use WaryHeron\Core\Bibliography\Format\ReferenceReader;
 
 /**
- * @internal Cuts a BibTeX file into its blocks, @ to closing bracket. A block begins where an at sign begins a line or follows the end of
- * another; it ends where its braces or parentheses close, or, unclosed, before the next line that begins one. All else is comment.
+ * @internal Cuts a BibTeX file into its blocks, @ to closing bracket. A block begins where an at sign begins a line or
+ *     follows the end of
+ * another; it ends where its braces or parentheses close, or, unclosed, before the next line that begins one. All else
+ * is comment.
  */
 final class BibtexBlocks
 {
@@ -36,7 +38,10 @@ final class BibtexBlocks
                 $this->text = null;
             }
             for ($at = 0; $at !== null && $at < strlen($line);) {
-                $at = $this->text === null ? $this->opened($line, $at, $number) : $this->continued($line, $at, $isNew ? "\n" : '');
+                $at =
+                    $this->text === null
+                        ? $this->opened($line, $at, $number)
+                        : $this->continued($line, $at, $isNew ? "\n" : '');
                 if ($at !== null && $this->text !== null && $this->depth < 0) {
                     yield $this->start => $this->text;
                     $this->text = null;
@@ -51,7 +56,10 @@ final class BibtexBlocks
     /** Where to go on in the line, or null where no block begins in the rest of it. */
     private function opened(string $line, int $at, int $number): ?int
     {
-        if (preg_match('/\G[\s,]*(@\s*'.BibtexEntry::TYPE.'\s*([{(]))/', $line, $head, PREG_OFFSET_CAPTURE, $at) !== 1) {
+        if (
+            preg_match('/\G[\s,]*(@\s*'.BibtexEntry::TYPE.'\s*([{(]))/', $line, $head, PREG_OFFSET_CAPTURE, $at) !==
+            1
+        ) {
             return null;
         }
         [$this->text, $this->start, $this->depth, $this->quoted] = ['', $number, 0, false];
@@ -60,25 +68,38 @@ final class BibtexBlocks
         return $this->continued($line, $head[1][1], '', strlen($head[1][0]));
     }
 
-    /** Takes over what of the line belongs to the block, in which the first so many bytes are known; the depth is then -1 where it ended. */
+    /**
+     * Takes over what of the line belongs to the block, in which the first so many bytes are known; the depth is then
+     * -1 where it ended.
+     */
     private function continued(string $line, int $at, string $between, int $known = 0): ?int
     {
         $from = $at;
         $at += $known;
         // a comment between fields may hold any bracket
-        $isComment = $known === 0 && $this->depth === 0 && ! $this->quoted && $between !== '' && preg_match('/^\s*%/', $line) === 1;
+        $isComment =
+            $known === 0 &&
+            $this->depth === 0 &&
+            ! $this->quoted &&
+            $between !== '' &&
+            preg_match('/^\s*%/', $line) === 1;
         for ($length = $isComment ? 0 : strlen($line); $at < $length; $at++) {
             $at += strcspn($line, '\\{}")', $at);
             switch ($line[$at] ?? '') {
-                case '\\': $at++;
+                case '\\':
+                    $at++;
                     break;
-                case '{': $this->depth++;
+                case '{':
+                    $this->depth++;
                     break;
-                case '"': $this->quoted = $this->depth === 0 && $this->round ? ! $this->quoted : $this->quoted;
+                case '"':
+                    $this->quoted = $this->depth === 0 && $this->round ? ! $this->quoted : $this->quoted;
                     break;
-                case '}': $this->depth -= $this->round && $this->depth === 0 ? 0 : 1;
+                case '}':
+                    $this->depth -= $this->round && $this->depth === 0 ? 0 : 1;
                     break;
-                case ')': $this->depth -= $this->round && $this->depth === 0 && ! $this->quoted ? 1 : 0;
+                case ')':
+                    $this->depth -= $this->round && $this->depth === 0 && ! $this->quoted ? 1 : 0;
                     break;
             }
             if ($this->depth < 0) {

@@ -58,18 +58,29 @@ final class BibtexEntry
             $fields[$field] ??= $value;
             $bytes += strlen($value);
             if ($bytes > self::LARGEST) {
-                throw new \InvalidArgumentException('The entry has more than '.number_format(self::LARGEST).' bytes when its strings are put together.');
+                throw new \InvalidArgumentException(
+                    'The entry has more than '.
+                        number_format(self::LARGEST).
+                        ' bytes when its strings are put together.',
+                );
             }
         }
         $left = trim((string) preg_replace('/%[^\n]*/', '', substr($text, $at, max(0, $end - $at))), ", \t\r\n");
         if ($left !== '') {
-            throw new \InvalidArgumentException('The entry cannot be read at “'.mb_strimwidth($left, 0, 40, '…').'”: a field reads like name = {value}.');
+            throw new \InvalidArgumentException(
+                'The entry cannot be read at “'.
+                    mb_strimwidth($left, 0, 40, '…').
+                    '”: a field reads like name = {value}.',
+            );
         }
 
         return new self(strtolower($head[1]), $key, $fields, $text, $line);
     }
 
-    /** Takes over from the work it belongs to what it lacks: that one's title is what a chapter stands in, or the main title of a volume. */
+    /**
+     * Takes over from the work it belongs to what it lacks: that one's title is what a chapter stands in, or the main
+     * title of a volume.
+     */
     public function inherit(self $parent): void
     {
         $goes = match (true) {
@@ -106,7 +117,8 @@ final class BibtexEntry
      *
      * @param  array<string, string>  $strings
      *
-     * @throws \InvalidArgumentException Also if it is larger than a value may be: strings of strings double with each line.
+     * @throws \InvalidArgumentException Also if it is larger than a value may be: strings of strings double with each
+     *     line.
      */
     public static function value(string $text, int &$at, array $strings, string $field): string
     {
@@ -114,7 +126,9 @@ final class BibtexEntry
         $pieces = 0;
         do {
             if (++$pieces > self::MOST_PIECES) {
-                throw new \InvalidArgumentException("The value of “{$field}” is put together from more than ".self::MOST_PIECES.' pieces.');
+                throw new \InvalidArgumentException(
+                    "The value of “{$field}” is put together from more than ".self::MOST_PIECES.' pieces.',
+                );
             }
             $at += strspn($text, " \t\r\n", $at);
             $sign = $text[$at] ?? '';
@@ -125,14 +139,20 @@ final class BibtexEntry
                 }
                 $value .= substr($text, $at + 1, $end - $at - 1);
                 $at = $end + 1;
-            } elseif (preg_match('/\G[^\s,{}()"#=]++(?:[ \t]++[^\s,{}()"#=]++(?!\s*=))*+/', $text, $word, 0, $at) === 1) {
+            } elseif (
+                preg_match('/\G[^\s,{}()"#=]++(?:[ \t]++[^\s,{}()"#=]++(?!\s*=))*+/', $text, $word, 0, $at) === 1
+            ) {
                 $value .= $strings[strtolower($word[0])] ?? $word[0];
                 $at += strlen($word[0]);
             } elseif ($pieces > 1 || preg_match('/\G[,})]/', $text, $none, 0, $at) !== 1) {
                 throw new \InvalidArgumentException("“{$field}” has no value.");
             }
             if (strlen($value) > self::LARGEST_VALUE) {
-                throw new \InvalidArgumentException("The value of “{$field}” has more than ".number_format(self::LARGEST_VALUE).' bytes when its strings are put together.');
+                throw new \InvalidArgumentException(
+                    "The value of “{$field}” has more than ".
+                        number_format(self::LARGEST_VALUE).
+                        ' bytes when its strings are put together.',
+                );
             }
             $at += strspn($text, " \t\r\n", $at);
             $more = ($text[$at] ?? '') === '#';
@@ -150,18 +170,22 @@ final class BibtexEntry
         for ($at = $from + 1, $length = strlen($text); $at < $length; $at++) {
             $at += strcspn($text, '\\{}"', $at);
             switch ($text[$at] ?? '') {
-                case '\\': $at++;
+                case '\\':
+                    $at++;
                     break;
-                case '{': $depth++;
+                case '{':
+                    $depth++;
                     break;
-                case '}': $depth--;
+                case '}':
+                    $depth--;
                     if ($depth === 0 && ! $quoted) {
                         return $at;
                     }
                     break;
-                case '"': if ($quoted && $depth === 0 && preg_match(self::AFTER_QUOTE, $text, $none, 0, $at + 1) === 1) {
-                    return $at;
-                }
+                case '"':
+                    if ($quoted && $depth === 0 && preg_match(self::AFTER_QUOTE, $text, $none, 0, $at + 1) === 1) {
+                        return $at;
+                    }
             }
         }
 

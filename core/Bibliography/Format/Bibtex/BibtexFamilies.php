@@ -11,12 +11,37 @@ final class BibtexFamilies
     private const HANDED_DOWN = 2_000;
 
     /** What others take over from by crossref. */
-    private const PARENTS = ['proceedings', 'book', 'collection', 'periodical', 'reference', 'mvbook', 'mvcollection', 'mvproceedings', 'mvreference'];
+    private const PARENTS = [
+        'proceedings',
+        'book',
+        'collection',
+        'periodical',
+        'reference',
+        'mvbook',
+        'mvcollection',
+        'mvproceedings',
+        'mvreference',
+    ];
 
     /** What is a parent's own: its text, its addresses, what files say about themselves. */
     private const NOT_INHERITED = [
-        'abstract', 'doi', 'url', 'pages', 'pagetotal', 'keywords', 'file', 'note', 'annote', 'annotation', 'ids', 'options', 'label', 'shorthand',
-        'crossref', 'xdata', 'entrysubtype',
+        'abstract',
+        'doi',
+        'url',
+        'pages',
+        'pagetotal',
+        'keywords',
+        'file',
+        'note',
+        'annote',
+        'annotation',
+        'ids',
+        'options',
+        'label',
+        'shorthand',
+        'crossref',
+        'xdata',
+        'entrysubtype',
     ];
 
     /** @var array<string, BibtexEntry> by key in lower case, with what they hand down */

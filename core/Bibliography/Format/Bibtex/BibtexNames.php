@@ -6,7 +6,10 @@ namespace WaryHeron\Core\Bibliography\Format\Bibtex;
 
 use WaryHeron\Core\Bibliography\Name;
 
-/** Lists of names as BibTeX writes them: "First von Last", "von Last, First" and "von Last, Jr, First", joined by "and"; bodies in braces. */
+/**
+ * Lists of names as BibTeX writes them: "First von Last", "von Last, First" and "von Last, Jr, First", joined by "and";
+ * bodies in braces.
+ */
 final class BibtexNames
 {
     /** @return list<Name> */
@@ -28,22 +31,33 @@ final class BibtexNames
     /** @return list<string> the parts of a list that are no names, as plain text; what stands in braces is one */
     public static function list(string $text, string $separator = '/\G\s+and\s+/i'): array
     {
-        return array_values(array_filter(array_map(self::plain(...), self::split($text, $separator)), fn (string $one): bool => $one !== ''));
+        return array_values(
+            array_filter(
+                array_map(self::plain(...), self::split($text, $separator)),
+                fn (string $one): bool => $one !== '',
+            ),
+        );
     }
 
     /** @param  list<Name>  $names */
     public static function written(array $names): string
     {
-        return implode(' and ', array_map(function (Name $name): string {
-            $family = Latex::encoded($name->family);
-            if ($name->given === '' && $name->suffix === '') {
-                return $name->family === 'et al.' ? 'others' : "{{$family}}";
-            }
-            $protected = fn (string $part): string => preg_match('/,|\sand\s/i', $part) === 1 ? "{{$part}}" : $part;
-            $parts = $name->suffix === '' ? [$family, Latex::encoded($name->given)] : [$family, Latex::encoded($name->suffix), Latex::encoded($name->given)];
+        return implode(
+            ' and ',
+            array_map(function (Name $name): string {
+                $family = Latex::encoded($name->family);
+                if ($name->given === '' && $name->suffix === '') {
+                    return $name->family === 'et al.' ? 'others' : "{{$family}}";
+                }
+                $protected = fn (string $part): string => preg_match('/,|\sand\s/i', $part) === 1 ? "{{$part}}" : $part;
+                $parts =
+                    $name->suffix === ''
+                        ? [$family, Latex::encoded($name->given)]
+                        : [$family, Latex::encoded($name->suffix), Latex::encoded($name->given)];
 
-            return implode(', ', array_map($protected, $parts));
-        }, $names));
+                return implode(', ', array_map($protected, $parts));
+            }, $names),
+        );
     }
 
     private static function name(string $text): Name
@@ -91,7 +105,11 @@ final class BibtexNames
             $said[strtolower($name)] ??= trim($value, '"');
         }
 
-        return new Name(trim(($said['prefix'] ?? '').' '.($said['family'] ?? '')), $said['given'] ?? '', $said['suffix'] ?? '');
+        return new Name(
+            trim(($said['prefix'] ?? '').' '.($said['family'] ?? '')),
+            $said['given'] ?? '',
+            $said['suffix'] ?? '',
+        );
     }
 
     private static function plain(string $latex): string
@@ -115,7 +133,11 @@ final class BibtexNames
                 continue;
             }
             $depth += $sign === '{' ? 1 : ($sign === '}' ? -1 : 0);
-            if ($depth <= 0 && ($sign === ',' || $sign === '~' || ctype_space($sign)) && preg_match($separator, $text, $found, 0, $at) === 1) {
+            if (
+                $depth <= 0 &&
+                ($sign === ',' || $sign === '~' || ctype_space($sign)) &&
+                preg_match($separator, $text, $found, 0, $at) === 1
+            ) {
                 $parts[] = '';
                 $at += strlen($found[0]) - 1;
 

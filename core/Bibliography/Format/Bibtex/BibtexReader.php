@@ -12,14 +12,25 @@ use WaryHeron\Core\Bibliography\Format\UnreadableRecord;
 use WaryHeron\Core\Bibliography\Format\UnusableFile;
 
 /**
- * Reads BibTeX entry by entry, LaTeX turned into plain text. One that refers to another by crossref or xdata takes over what it lacks,
+ * Reads BibTeX entry by entry, LaTeX turned into plain text. One that refers to another by crossref or xdata takes over
+ * what it lacks,
  * wherever that stands.
  */
 final class BibtexReader implements RecognisesItself, ReferenceReader
 {
     private const MONTHS = [
-        'jan' => 'Jan', 'feb' => 'Feb', 'mar' => 'Mar', 'apr' => 'Apr', 'may' => 'May', 'jun' => 'Jun',
-        'jul' => 'Jul', 'aug' => 'Aug', 'sep' => 'Sep', 'oct' => 'Oct', 'nov' => 'Nov', 'dec' => 'Dec',
+        'jan' => 'Jan',
+        'feb' => 'Feb',
+        'mar' => 'Mar',
+        'apr' => 'Apr',
+        'may' => 'May',
+        'jun' => 'Jun',
+        'jul' => 'Jul',
+        'aug' => 'Aug',
+        'sep' => 'Sep',
+        'oct' => 'Oct',
+        'nov' => 'Nov',
+        'dec' => 'Dec',
     ];
 
     /** So many bytes all strings may have together. */
@@ -30,13 +41,13 @@ final class BibtexReader implements RecognisesItself, ReferenceReader
         return preg_match('/(?:^|[\r\n])\s*@\s*[A-Za-z]{3,20}\s*[{(]/', $beginning) === 1;
     }
 
-    public function read($stream, Reading $reading = new Reading): iterable
+    public function read($stream, Reading $reading = new Reading()): iterable
     {
         $strings = self::MONTHS;
         $held = 0;
-        $families = new BibtexFamilies;
+        $families = new BibtexFamilies();
         $anything = false;
-        foreach ((new BibtexBlocks)->of(Lines::of($stream, $reading)) as $line => $text) {
+        foreach ((new BibtexBlocks())->of(Lines::of($stream, $reading)) as $line => $text) {
             $anything = true;
             $kind = preg_match('/^@\s*('.BibtexEntry::TYPE.')/', $text, $found) === 1 ? strtolower($found[1]) : '';
             if ($kind === 'comment' || $kind === 'preamble') {
@@ -52,7 +63,11 @@ final class BibtexReader implements RecognisesItself, ReferenceReader
                     [$name, $value] = $this->string($text, $strings);
                     $held += strlen($value);
                     if ($held > self::MOST_STRINGS) {
-                        throw new \InvalidArgumentException('All strings together have more than '.number_format(self::MOST_STRINGS).' bytes; this one is not kept.');
+                        throw new \InvalidArgumentException(
+                            'All strings together have more than '.
+                                number_format(self::MOST_STRINGS).
+                                ' bytes; this one is not kept.',
+                        );
                     }
                     $strings[$name] = $value;
 

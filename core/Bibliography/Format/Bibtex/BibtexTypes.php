@@ -10,25 +10,54 @@ use WaryHeron\Core\Bibliography\PublicationType;
 final class BibtexTypes
 {
     /** Entries for works that stand within another one, besides articles. */
-    private const WITHIN = ['inbook', 'incollection', 'inproceedings', 'conference', 'inreference', 'bookinbook', 'suppbook', 'suppcollection'];
+    private const WITHIN = [
+        'inbook',
+        'incollection',
+        'inproceedings',
+        'conference',
+        'inreference',
+        'bookinbook',
+        'suppbook',
+        'suppcollection',
+    ];
 
     private const TYPES = [
-        'article' => PublicationType::Article, 'suppperiodical' => PublicationType::Article, 'periodical' => PublicationType::Article,
-        'review' => PublicationType::Article, 'inproceedings' => PublicationType::Conference, 'conference' => PublicationType::Conference,
-        'incollection' => PublicationType::Chapter, 'inbook' => PublicationType::Chapter, 'inreference' => PublicationType::Chapter,
-        'bookinbook' => PublicationType::Chapter, 'suppbook' => PublicationType::Chapter, 'suppcollection' => PublicationType::Chapter,
-        'book' => PublicationType::Book, 'proceedings' => PublicationType::Book, 'collection' => PublicationType::Book,
-        'reference' => PublicationType::Book, 'booklet' => PublicationType::Book, 'manual' => PublicationType::Book,
-        'mvbook' => PublicationType::Book, 'mvcollection' => PublicationType::Book, 'mvproceedings' => PublicationType::Book,
-        'mvreference' => PublicationType::Book, 'phdthesis' => PublicationType::Thesis, 'mastersthesis' => PublicationType::Thesis,
-        'thesis' => PublicationType::Thesis, 'techreport' => PublicationType::Report, 'report' => PublicationType::Report,
-        'unpublished' => PublicationType::Preprint, 'dataset' => PublicationType::RegisterEntry,
+        'article' => PublicationType::Article,
+        'suppperiodical' => PublicationType::Article,
+        'periodical' => PublicationType::Article,
+        'review' => PublicationType::Article,
+        'inproceedings' => PublicationType::Conference,
+        'conference' => PublicationType::Conference,
+        'incollection' => PublicationType::Chapter,
+        'inbook' => PublicationType::Chapter,
+        'inreference' => PublicationType::Chapter,
+        'bookinbook' => PublicationType::Chapter,
+        'suppbook' => PublicationType::Chapter,
+        'suppcollection' => PublicationType::Chapter,
+        'book' => PublicationType::Book,
+        'proceedings' => PublicationType::Book,
+        'collection' => PublicationType::Book,
+        'reference' => PublicationType::Book,
+        'booklet' => PublicationType::Book,
+        'manual' => PublicationType::Book,
+        'mvbook' => PublicationType::Book,
+        'mvcollection' => PublicationType::Book,
+        'mvproceedings' => PublicationType::Book,
+        'mvreference' => PublicationType::Book,
+        'phdthesis' => PublicationType::Thesis,
+        'mastersthesis' => PublicationType::Thesis,
+        'thesis' => PublicationType::Thesis,
+        'techreport' => PublicationType::Report,
+        'report' => PublicationType::Report,
+        'unpublished' => PublicationType::Preprint,
+        'dataset' => PublicationType::RegisterEntry,
     ];
 
     /** @param  string  $said  what the entry's type field says */
     public static function type(string $entry, string $said): PublicationType
     {
-        return ($entry === 'misc' ? PublicationType::tryFrom($said) : null) ?? self::TYPES[$entry] ?? PublicationType::Other;
+        return ($entry === 'misc' ? PublicationType::tryFrom($said) : null) ??
+            (self::TYPES[$entry] ?? PublicationType::Other);
     }
 
     public static function isOurs(string $said): bool

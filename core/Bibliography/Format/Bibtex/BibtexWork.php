@@ -13,7 +13,8 @@ use WaryHeron\Core\Bibliography\Reference;
 use WaryHeron\Core\Bibliography\Year;
 
 /**
- * @internal What an entry of BibTeX or BibLaTeX says of a work, field by field; what is taken is used up, the rest is left over.
+ * @internal What an entry of BibTeX or BibLaTeX says of a work, field by field; what is taken is used up, the rest is
+ *     left over.
  *
  * Source: the fields and entry types of BibTeX 0.99d and of the BibLaTeX 3 data model.
  */
@@ -22,7 +23,10 @@ final class BibtexWork
     /** Who brought a work out, where several say so in this order. */
     private const ISSUERS = ['school', 'institution', 'organization', 'howpublished', 'publisher'];
 
-    /** Fields that only BibLaTeX has: "and" then separates the parts of any list, which in BibTeX may be part of a firm's name. */
+    /**
+     * Fields that only BibLaTeX has: "and" then separates the parts of any list, which in BibTeX may be part of a
+     * firm's name.
+     */
     private const OF_BIBLATEX = ['date', 'location', 'journaltitle', 'maintitle', 'subtitle', 'langid'];
 
     /** @var array<string, string> as plain text */
@@ -35,15 +39,26 @@ final class BibtexWork
         $plain = fn (string $value): string => trim((string) preg_replace('/\s+/u', ' ', Latex::decoded($value)));
         $this->isBiblatex = array_intersect_key($entry->fields, array_flip(self::OF_BIBLATEX)) !== [];
         // in a date the tilde means about, not a blank
-        foreach (array_intersect_key($entry->fields, array_flip(['date', 'year', 'urldate', 'eventdate', 'origdate'])) as $name => $value) {
+        foreach (
+            array_intersect_key($entry->fields, array_flip(['date', 'year', 'urldate', 'eventdate', 'origdate'])) as $name => $value
+        ) {
             $entry->fields[$name] = (string) preg_replace('/(?<!\\\\)~/', '\\textasciitilde{}', $value);
         }
-        $this->fields = array_map($plain, array_diff_key($entry->fields, array_flip(['author', 'editor', 'crossref', 'xdata', 'address', 'location', ...self::ISSUERS])));
+        $this->fields = array_map(
+            $plain,
+            array_diff_key(
+                $entry->fields,
+                array_flip(['author', 'editor', 'crossref', 'xdata', 'address', 'location', ...self::ISSUERS]),
+            ),
+        );
     }
 
     public static function reference(BibtexEntry $entry): Reference|UnreadableRecord
     {
-        return UnreadableRecord::unlessIdentified((new self($entry))->read(), 'Add a title field, or leave the entry out.');
+        return UnreadableRecord::unlessIdentified(
+            (new self($entry))->read(),
+            'Add a title field, or leave the entry out.',
+        );
     }
 
     private function read(): Reference
@@ -55,14 +70,24 @@ final class BibtexWork
         [$title, $journal, $partTitle] = $this->titles();
         [$year, $date] = $this->date();
         [$firstPage, $lastPage] = Pages::split($this->take('pages', 'eid'));
-        $volume = implode('.', array_filter([$this->take('volume'), $this->take('part')], fn (string $one): bool => $one !== ''));
+        $volume = implode(
+            '.',
+            array_filter([$this->take('volume'), $this->take('part')], fn (string $one): bool => $one !== ''),
+        );
         $doi = $this->take('doi');
         $id = $this->take('id');
         $values = [
-            'journalShort' => $this->take('shortjournal'), 'issue' => $this->take('number', 'issue'), 'abstract' => $this->take('abstract'),
-            'language' => $this->take('language', 'langid'), 'publisher' => $this->listed(self::ISSUERS), 'place' => $this->listed(['address', 'location']),
-            'issn' => $this->take('issn'), 'isbn' => $this->take('isbn'), 'accession' => $this->take('accession'),
-            'series' => $this->take('series'), 'edition' => $this->take('edition'),
+            'journalShort' => $this->take('shortjournal'),
+            'issue' => $this->take('number', 'issue'),
+            'abstract' => $this->take('abstract'),
+            'language' => $this->take('language', 'langid'),
+            'publisher' => $this->listed(self::ISSUERS),
+            'place' => $this->listed(['address', 'location']),
+            'issn' => $this->take('issn'),
+            'isbn' => $this->take('isbn'),
+            'accession' => $this->take('accession'),
+            'series' => $this->take('series'),
+            'edition' => $this->take('edition'),
             'urls' => preg_split('/\s+/', $this->take('url'), -1, PREG_SPLIT_NO_EMPTY) ?: [],
             'keywords' => Keywords::split($this->take('keywords', 'keyword')),
         ];
@@ -82,13 +107,18 @@ final class BibtexWork
             lastPage: $lastPage,
             doi: Doi::normalised($doi) ?? $doi,
             id: $id !== '' ? $id : $this->entry->key,
-            extra: $this->leftOver($this->entry->type === BibtexTypes::entry($type) ? [] : [['entrytype', $this->entry->type]]),
+            extra: $this->leftOver(
+                $this->entry->type === BibtexTypes::entry($type) ? [] : [['entrytype', $this->entry->type]],
+            ),
             source: $this->entry->source,
             line: $this->entry->line,
         );
     }
 
-    /** @return array{string, string, string} title, what it stands in, and the title of the part where that is in several volumes */
+    /**
+     * @return array{string, string, string} title, what it stands in, and the title of the part where that is in
+     *     several volumes
+     */
     private function titles(): array
     {
         $main = $this->titled('main');
@@ -127,7 +157,7 @@ final class BibtexWork
         $year = $this->fields['year'] ?? '';
         $date = $this->take('date');
         if ($date !== '') {
-            $known = IssuedDate::read($date)?->year() ?? Year::of($date) ?? Year::of($year);
+            $known = IssuedDate::read($date)?->year() ?? (Year::of($date) ?? Year::of($year));
             if ($year === (string) $known) {
                 unset($this->fields['year']);
             }
@@ -137,7 +167,9 @@ final class BibtexWork
         unset($this->fields['year']);
         $parts = array_filter([$year, $this->take('month'), $this->take('day')], fn (string $one): bool => $one !== '');
         $numbers = count($parts) > 1 && preg_match('/^\d{4}( \d{1,2}){1,2}$/', implode(' ', $parts)) === 1;
-        $date = $numbers ? implode('-', array_map(fn (string $one): string => str_pad($one, 2, '0', STR_PAD_LEFT), $parts)) : implode(' ', $parts);
+        $date = $numbers
+            ? implode('-', array_map(fn (string $one): string => str_pad($one, 2, '0', STR_PAD_LEFT), $parts))
+            : implode(' ', $parts);
 
         return [IssuedDate::read($year)?->year() ?? Year::of($year), $date];
     }
@@ -152,7 +184,10 @@ final class BibtexWork
         $found = [];
         foreach ($fields as $field) {
             $text = $this->entry->fields[$field] ?? '';
-            $found = [...$found, ...($this->isBiblatex ? BibtexNames::list($text) : BibtexNames::list($text, '/\G(?!)/'))];
+            $found = [
+                ...$found,
+                ...$this->isBiblatex ? BibtexNames::list($text) : BibtexNames::list($text, '/\G(?!)/'),
+            ];
         }
 
         return implode('; ', array_unique($found));

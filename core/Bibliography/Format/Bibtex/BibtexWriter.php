@@ -66,7 +66,10 @@ final class BibtexWriter implements ReferenceWriter
         $titles = [$reference->title, $isWithin ? '' : $reference->partTitle];
         // in an entry for a work in volumes the main title has a field of its own, and the title is the volume's
         [$main, $title] = $titles[1] === '' ? ['', $titles[0]] : $titles;
-        $within = $isWithin && $reference->partTitle !== '' ? [$reference->journal, $reference->partTitle] : ['', $reference->journal];
+        $within =
+            $isWithin && $reference->partTitle !== ''
+                ? [$reference->journal, $reference->partTitle]
+                : ['', $reference->journal];
         $type = $reference->type;
 
         return [
@@ -81,7 +84,8 @@ final class BibtexWriter implements ReferenceWriter
             'number' => $this->escaped($reference->issue),
             'series' => $this->escaped($reference->series),
             'edition' => $this->escaped($reference->edition),
-            'pages' => $this->escaped($reference->firstPage).($reference->lastPage === '' ? '' : "--{$this->escaped($reference->lastPage)}"),
+            'pages' => $this->escaped($reference->firstPage).
+                ($reference->lastPage === '' ? '' : "--{$this->escaped($reference->lastPage)}"),
             'doi' => $this->escaped($reference->doi),
             'url' => $this->escaped(implode(' ', $reference->urls)),
             'issn' => $this->escaped($reference->issn),
@@ -106,12 +110,19 @@ final class BibtexWriter implements ReferenceWriter
 
     private function key(Reference $reference): string
     {
-        $own = preg_replace('/[^A-Za-z0-9:._\/-]+/', '', $reference->id !== '' ? $reference->id : $reference->accession) ?? '';
+        $own =
+            preg_replace('/[^A-Za-z0-9:._\/-]+/', '', $reference->id !== '' ? $reference->id : $reference->accession) ??
+            '';
         if ($own !== '') {
             return $own;
         }
-        $word = array_values(array_filter(Words::of($reference->title), fn (string $one): bool => strlen($one) > 3))[0] ?? '';
-        $key = (Words::of(isset($reference->authors[0]) ? $reference->authors[0]->family : '')[0] ?? 'anon').$reference->year.$word;
+        $word =
+            array_values(array_filter(Words::of($reference->title), fn (string $one): bool => strlen($one) > 3))[0] ??
+            '';
+        $key =
+            (Words::of(isset($reference->authors[0]) ? $reference->authors[0]->family : '')[0] ?? 'anon').
+            $reference->year.
+            $word;
 
         return preg_replace('/[^A-Za-z0-9]+/', '', $key) ?: 'entry';
     }

@@ -24,13 +24,45 @@ final class CslJsonReader implements RecognisesItself, ReferenceReader
     private const DEPTH = 12;
 
     /** Variables of an item whose value is an object. */
-    private const DATES = ['issued', 'accessed', 'submitted', 'available-date', 'event-date', 'original-date', 'custom'];
+    private const DATES = [
+        'issued',
+        'accessed',
+        'submitted',
+        'available-date',
+        'event-date',
+        'original-date',
+        'custom',
+    ];
 
     /** Variables of an item whose value is a list of objects. */
     private const NAMES = [
-        'author', 'editor', 'translator', 'chair', 'collection-editor', 'compiler', 'composer', 'container-author', 'contributor', 'curator', 'director',
-        'editorial-director', 'editor-translator', 'executive-producer', 'guest', 'host', 'illustrator', 'interviewer', 'narrator', 'organizer',
-        'original-author', 'performer', 'producer', 'recipient', 'reviewed-author', 'script-writer', 'series-creator',
+        'author',
+        'editor',
+        'translator',
+        'chair',
+        'collection-editor',
+        'compiler',
+        'composer',
+        'container-author',
+        'contributor',
+        'curator',
+        'director',
+        'editorial-director',
+        'editor-translator',
+        'executive-producer',
+        'guest',
+        'host',
+        'illustrator',
+        'interviewer',
+        'narrator',
+        'organizer',
+        'original-author',
+        'performer',
+        'producer',
+        'recipient',
+        'reviewed-author',
+        'script-writer',
+        'series-creator',
     ];
 
     public function recognises(string $beginning): bool
@@ -38,7 +70,7 @@ final class CslJsonReader implements RecognisesItself, ReferenceReader
         return preg_match('/^\s*(?:\[\s*(?:\{|\])|\{\s*")/', $beginning) === 1;
     }
 
-    public function read($stream, Reading $reading = new Reading): iterable
+    public function read($stream, Reading $reading = new Reading()): iterable
     {
         $anything = false;
         foreach ($this->objects($stream, $reading) as $line => [$text, $ended]) {
@@ -53,7 +85,13 @@ final class CslJsonReader implements RecognisesItself, ReferenceReader
             }
             $item = json_decode($text, true, self::DEPTH, JSON_INVALID_UTF8_SUBSTITUTE | JSON_BIGINT_AS_STRING);
             if (! is_array($item)) {
-                yield UnreadableRecord::broken($line, $ended ? 'This item is not valid JSON: '.lcfirst(json_last_error_msg()).'.' : 'The file ends within this item.', $text);
+                yield UnreadableRecord::broken(
+                    $line,
+                    $ended
+                        ? 'This item is not valid JSON: '.lcfirst(json_last_error_msg()).'.'
+                        : 'The file ends within this item.',
+                    $text,
+                );
 
                 continue;
             }
@@ -68,7 +106,8 @@ final class CslJsonReader implements RecognisesItself, ReferenceReader
      * The outermost objects that are items, told apart by counting brackets outside strings.
      *
      * @param  resource  $stream
-     * @return \Generator<int, array{string, bool}> text and whether it ended, by the line it starts in; '' for an empty list
+     * @return \Generator<int, array{string, bool}> text and whether it ended, by the line it starts in; '' for an empty
+     *     list
      */
     private function objects($stream, Reading $reading): \Generator
     {
@@ -121,8 +160,8 @@ final class CslJsonReader implements RecognisesItself, ReferenceReader
     /** Whether an object that begins so holds items under names of its own, as a list or each under its key. */
     private static function wraps(string $beginning): bool
     {
-        return preg_match('/^\{\s*"([^"\\\\]*)"\s*:\s*(\[?)\s*$/', $beginning, $key) === 1
-            && ! in_array($key[1], $key[2] === '[' ? self::NAMES : self::DATES, true);
+        return preg_match('/^\{\s*"([^"\\\\]*)"\s*:\s*(\[?)\s*$/', $beginning, $key) === 1 &&
+            ! in_array($key[1], $key[2] === '[' ? self::NAMES : self::DATES, true);
     }
 
     /** @param  array<mixed>  $item */
@@ -147,7 +186,12 @@ final class CslJsonReader implements RecognisesItself, ReferenceReader
         $people = function (string $role) use (&$item): array {
             $names = is_string($item[$role] ?? null) ? explode(';', $item[$role]) : $item[$role] ?? [];
             unset($item[$role]);
-            $read = array_map(fn (mixed $name): Name => is_array($name) ? $this->name($name) : Name::inverted(is_scalar($name) ? (string) $name : ''), is_array($names) ? array_values($names) : []);
+            $read = array_map(
+                fn (mixed $name): Name => is_array($name)
+                    ? $this->name($name)
+                    : Name::inverted(is_scalar($name) ? (string) $name : ''),
+                is_array($names) ? array_values($names) : [],
+            );
 
             return array_values(array_filter($read, fn (Name $name): bool => $name->family !== ''));
         };
@@ -155,15 +199,37 @@ final class CslJsonReader implements RecognisesItself, ReferenceReader
         $known = CslTypes::type($type);
         [$firstPage, $lastPage] = Pages::split($take('page', 'page-first'));
         $doi = $take('DOI');
-        $urls = array_values(array_filter([$take('URL'), ...(is_array($custom['urls'] ?? null) ? array_filter($custom['urls'], is_string(...)) : [])], fn (string $url): bool => $url !== ''));
+        $urls = array_values(
+            array_filter(
+                [
+                    $take('URL'),
+                    ...is_array($custom['urls'] ?? null) ? array_filter($custom['urls'], is_string(...)) : [],
+                ],
+                fn (string $url): bool => $url !== '',
+            ),
+        );
         $said = fn (string $name): string => is_string($custom[$name] ?? null) ? $custom[$name] : '';
         $values = [
-            'id' => $take('id'), 'journal' => $take('container-title'), 'journalShort' => $take('container-title-short', 'journalAbbreviation'), 'volume' => $take('volume'), 'issue' => $take('issue', 'collection-number', 'number'),
-            'abstract' => $take('abstract'), 'language' => $take('language'), 'publisher' => $take('publisher'), 'place' => $take('publisher-place'), 'issn' => $take('ISSN'), 'isbn' => $take('ISBN'),
-            'series' => $take('collection-title'), 'edition' => $take('edition'), 'partTitle' => $take('volume-title'),
+            'id' => $take('id'),
+            'journal' => $take('container-title'),
+            'journalShort' => $take('container-title-short', 'journalAbbreviation'),
+            'volume' => $take('volume'),
+            'issue' => $take('issue', 'collection-number', 'number'),
+            'abstract' => $take('abstract'),
+            'language' => $take('language'),
+            'publisher' => $take('publisher'),
+            'place' => $take('publisher-place'),
+            'issn' => $take('ISSN'),
+            'isbn' => $take('ISBN'),
+            'series' => $take('collection-title'),
+            'edition' => $take('edition'),
+            'partTitle' => $take('volume-title'),
         ];
         $keywords = Keywords::split($take('keyword'));
-        $extra = $type === CslTypes::written($known) || CslTypes::isSaid($type, $custom['fields'] ?? []) ? [] : [['type', $type]];
+        $extra =
+            $type === CslTypes::written($known) || CslTypes::isSaid($type, $custom['fields'] ?? [])
+                ? []
+                : [['type', $type]];
         $kept = [];
         foreach (is_array($custom['fields'] ?? null) ? $custom['fields'] : [] as $field) {
             if (is_array($field) && is_string($field[0] ?? null) && is_string($field[1] ?? null)) {
@@ -179,28 +245,36 @@ final class CslJsonReader implements RecognisesItself, ReferenceReader
         [$authors, $editors] = [$people('author'), $people('editor')];
         foreach ($item as $name => $value) {
             if ($value !== '' && $value !== [] && $value !== null) {
-                $extra[] = [(string) $name, is_string($value) ? $value : json_encode($value, JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR)];
+                $extra[] = [
+                    (string) $name,
+                    is_string($value)
+                        ? $value
+                        : json_encode($value, JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR),
+                ];
             }
         }
 
-        return UnreadableRecord::unlessIdentified(new Reference(
-            ...$values,
-            type: $known,
-            title: $title,
-            authors: $authors,
-            editors: $editors,
-            year: $year,
-            date: $said('date') !== '' ? $said('date') : $date,
-            firstPage: $firstPage,
-            lastPage: $lastPage,
-            doi: Doi::normalised($doi) ?? $doi,
-            urls: $urls,
-            keywords: $keywords,
-            accession: $said('accession'),
-            extra: $extra,
-            source: $source,
-            line: $line,
-        ), 'Give the item a "title", or leave it out.');
+        return UnreadableRecord::unlessIdentified(
+            new Reference(
+                ...$values,
+                type: $known,
+                title: $title,
+                authors: $authors,
+                editors: $editors,
+                year: $year,
+                date: $said('date') !== '' ? $said('date') : $date,
+                firstPage: $firstPage,
+                lastPage: $lastPage,
+                doi: Doi::normalised($doi) ?? $doi,
+                urls: $urls,
+                keywords: $keywords,
+                accession: $said('accession'),
+                extra: $extra,
+                source: $source,
+                line: $line,
+            ),
+            'Give the item a "title", or leave it out.',
+        );
     }
 
     /**
@@ -212,17 +286,31 @@ final class CslJsonReader implements RecognisesItself, ReferenceReader
         $parts = [];
         $dates = is_array($issued['date-parts'] ?? null) ? $issued['date-parts'] : [];
         foreach (array_slice(is_scalar($dates[0] ?? null) ? [$dates] : $dates, 0, 2) as $part) {
-            $parts[] = array_map(intval(...), array_slice(array_values(array_filter(is_array($part) ? $part : [], is_scalar(...))), 0, 3));
+            $parts[] = array_map(
+                intval(...),
+                array_slice(array_values(array_filter(is_array($part) ? $part : [], is_scalar(...))), 0, 3),
+            );
         }
-        $parts = array_values(array_filter(array_map(fn (array $part): array => array_values(array_filter($part)), $parts)));
+        $parts = array_values(
+            array_filter(array_map(fn (array $part): array => array_values(array_filter($part)), $parts)),
+        );
         if ($parts !== []) {
-            if (is_scalar($issued['season'] ?? null) && count($parts[0]) === 1 && (int) $issued['season'] >= 1 && (int) $issued['season'] <= 4) {
+            if (
+                is_scalar($issued['season'] ?? null) &&
+                count($parts[0]) === 1 &&
+                (int) $issued['season'] >= 1 &&
+                (int) $issued['season'] <= 4
+            ) {
                 $parts[0][] = 20 + (int) $issued['season'];
             }
 
             return [IssuedDate::written($parts, ($issued['circa'] ?? false) !== false), $parts[0][0]];
         }
-        $text = is_scalar($issued['raw'] ?? null) ? (string) $issued['raw'] : (is_scalar($issued['literal'] ?? null) ? (string) $issued['literal'] : '');
+        $text = is_scalar($issued['raw'] ?? null)
+            ? (string) $issued['raw']
+            : (is_scalar($issued['literal'] ?? null)
+                ? (string) $issued['literal']
+                : '');
 
         return [$text, IssuedDate::read($text)?->year() ?? Year::of($text)];
     }
@@ -232,9 +320,27 @@ final class CslJsonReader implements RecognisesItself, ReferenceReader
     {
         $part = fn (string $key): string => is_scalar($name[$key] ?? null) ? trim((string) $name[$key]) : '';
         if ($part('family') === '') {
-            return new Name(implode('', array_slice(array_filter([$part('literal'), $part('name'), $part('given')], fn (string $one): bool => $one !== ''), 0, 1)));
+            return new Name(
+                implode(
+                    '',
+                    array_slice(
+                        array_filter(
+                            [$part('literal'), $part('name'), $part('given')],
+                            fn (string $one): bool => $one !== '',
+                        ),
+                        0,
+                        1,
+                    ),
+                ),
+            );
         }
-        $family = implode(' ', array_filter([$part('dropping-particle'), $part('non-dropping-particle'), $part('family')], fn (string $one): bool => $one !== ''));
+        $family = implode(
+            ' ',
+            array_filter(
+                [$part('dropping-particle'), $part('non-dropping-particle'), $part('family')],
+                fn (string $one): bool => $one !== '',
+            ),
+        );
 
         return new Name($family, $part('given'), $part('suffix'));
     }

@@ -13,7 +13,8 @@ use WaryHeron\Core\Bibliography\Reference;
 /** Writes CSL-JSON 1.0.2, one record a line; what CSL has no variable for goes into its "custom" object. */
 final class CslJsonWriter implements ReferenceWriter
 {
-    private const ENCODED = JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_INVALID_UTF8_SUBSTITUTE | JSON_THROW_ON_ERROR;
+    private const ENCODED =
+        JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_INVALID_UTF8_SUBSTITUTE | JSON_THROW_ON_ERROR;
 
     public function write(iterable $references): iterable
     {
@@ -54,40 +55,48 @@ final class CslJsonWriter implements ReferenceWriter
             default => [],
         };
         $approximate = $issued?->parts === $parts && $issued->approximate;
-        $custom = array_filter([
-            'urls' => array_slice($reference->urls, 1),
-            'date' => $reference->date === IssuedDate::written($parts, $approximate) ? '' : $reference->date,
-            'accession' => $reference->accession,
-            'fields' => $fields,
-        ], fn (mixed $value): bool => $value !== '' && $value !== []);
+        $custom = array_filter(
+            [
+                'urls' => array_slice($reference->urls, 1),
+                'date' => $reference->date === IssuedDate::written($parts, $approximate) ? '' : $reference->date,
+                'accession' => $reference->accession,
+                'fields' => $fields,
+            ],
+            fn (mixed $value): bool => $value !== '' && $value !== [],
+        );
 
-        return array_filter([
-            'id' => $reference->id !== '' ? $reference->id : "record-{$number}",
-            'type' => $type,
-            'title' => $reference->title,
-            'author' => array_map(CslVariables::name(...), $reference->authors),
-            'editor' => array_map(CslVariables::name(...), $reference->editors),
-            'issued' => $parts === [] ? null : ['date-parts' => $parts, ...($approximate ? ['circa' => true] : [])],
-            'volume-title' => $reference->partTitle,
-            'collection-title' => $reference->series,
-            'edition' => $reference->edition,
-            'ISBN' => $reference->isbn,
-            'container-title' => $reference->journal,
-            'container-title-short' => $reference->journalShort,
-            'volume' => $reference->volume,
-            $this->numbered($reference) => $reference->issue,
-            'page' => $reference->lastPage === '' ? $reference->firstPage : "{$reference->firstPage}-{$reference->lastPage}",
-            'DOI' => $reference->doi,
-            'URL' => $reference->urls[0] ?? '',
-            'abstract' => $reference->abstract,
-            'keyword' => Keywords::joined($reference->keywords),
-            'language' => $reference->language,
-            'publisher' => $reference->publisher,
-            'publisher-place' => $reference->place,
-            'ISSN' => $reference->issn,
-            ...CslVariables::derived($fields),
-            'custom' => $custom,
-        ], fn (mixed $value): bool => $value !== '' && $value !== [] && $value !== null);
+        return array_filter(
+            [
+                'id' => $reference->id !== '' ? $reference->id : "record-{$number}",
+                'type' => $type,
+                'title' => $reference->title,
+                'author' => array_map(CslVariables::name(...), $reference->authors),
+                'editor' => array_map(CslVariables::name(...), $reference->editors),
+                'issued' => $parts === [] ? null : ['date-parts' => $parts, ...$approximate ? ['circa' => true] : []],
+                'volume-title' => $reference->partTitle,
+                'collection-title' => $reference->series,
+                'edition' => $reference->edition,
+                'ISBN' => $reference->isbn,
+                'container-title' => $reference->journal,
+                'container-title-short' => $reference->journalShort,
+                'volume' => $reference->volume,
+                $this->numbered($reference) => $reference->issue,
+                'page' => $reference->lastPage === ''
+                        ? $reference->firstPage
+                        : "{$reference->firstPage}-{$reference->lastPage}",
+                'DOI' => $reference->doi,
+                'URL' => $reference->urls[0] ?? '',
+                'abstract' => $reference->abstract,
+                'keyword' => Keywords::joined($reference->keywords),
+                'language' => $reference->language,
+                'publisher' => $reference->publisher,
+                'publisher-place' => $reference->place,
+                'ISSN' => $reference->issn,
+                ...CslVariables::derived($fields),
+                'custom' => $custom,
+            ],
+            fn (mixed $value): bool => $value !== '' && $value !== [] && $value !== null,
+        );
     }
 
     /** What the number is one of: issues of a journal, volumes of a series, reports or patents. */

@@ -11,38 +11,108 @@ final class CslTypes
 {
     /** The first of each of our types is the one it is written as. */
     private const TYPES = [
-        'article-journal' => PublicationType::Article, 'article-magazine' => PublicationType::Article, 'article-newspaper' => PublicationType::Article,
-        'review' => PublicationType::Article, 'periodical' => PublicationType::Article,
-        'article' => PublicationType::Preprint, 'manuscript' => PublicationType::Preprint,
-        'paper-conference' => PublicationType::Conference, 'speech' => PublicationType::Conference,
-        'chapter' => PublicationType::Chapter, 'entry' => PublicationType::Chapter, 'entry-encyclopedia' => PublicationType::Chapter,
-        'entry-dictionary' => PublicationType::Chapter, 'book' => PublicationType::Book, 'pamphlet' => PublicationType::Book,
-        'collection' => PublicationType::Book, 'thesis' => PublicationType::Thesis, 'report' => PublicationType::Report,
+        'article-journal' => PublicationType::Article,
+        'article-magazine' => PublicationType::Article,
+        'article-newspaper' => PublicationType::Article,
+        'review' => PublicationType::Article,
+        'periodical' => PublicationType::Article,
+        'article' => PublicationType::Preprint,
+        'manuscript' => PublicationType::Preprint,
+        'paper-conference' => PublicationType::Conference,
+        'speech' => PublicationType::Conference,
+        'chapter' => PublicationType::Chapter,
+        'entry' => PublicationType::Chapter,
+        'entry-encyclopedia' => PublicationType::Chapter,
+        'entry-dictionary' => PublicationType::Chapter,
+        'book' => PublicationType::Book,
+        'pamphlet' => PublicationType::Book,
+        'collection' => PublicationType::Book,
+        'thesis' => PublicationType::Thesis,
+        'report' => PublicationType::Report,
         'dataset' => PublicationType::RegisterEntry,
     ];
 
     private const OTHERS = [
-        'bill', 'broadcast', 'classic', 'document', 'event', 'figure', 'graphic', 'hearing', 'interview', 'legal_case', 'legislation', 'map',
-        'motion_picture', 'musical_score', 'patent', 'performance', 'personal_communication', 'post', 'post-weblog', 'regulation', 'review-book',
-        'software', 'song', 'standard', 'treaty', 'webpage',
+        'bill',
+        'broadcast',
+        'classic',
+        'document',
+        'event',
+        'figure',
+        'graphic',
+        'hearing',
+        'interview',
+        'legal_case',
+        'legislation',
+        'map',
+        'motion_picture',
+        'musical_score',
+        'patent',
+        'performance',
+        'personal_communication',
+        'post',
+        'post-weblog',
+        'regulation',
+        'review-book',
+        'software',
+        'song',
+        'standard',
+        'treaty',
+        'webpage',
     ];
 
     /** What other formats say more exactly than our types do: entry types of BibTeX and BibLaTeX, codes of RIS. */
     private const SAID = [
         'entrytype' => [
-            'booklet' => 'pamphlet', 'manual' => 'book', 'unpublished' => 'manuscript', 'inreference' => 'entry-encyclopedia', 'review' => 'review',
-            'online' => 'webpage', 'electronic' => 'webpage', 'www' => 'webpage', 'patent' => 'patent', 'letter' => 'personal_communication',
-            'software' => 'software', 'movie' => 'motion_picture', 'video' => 'motion_picture', 'audio' => 'song', 'music' => 'song',
-            'artwork' => 'graphic', 'image' => 'graphic', 'performance' => 'performance', 'jurisdiction' => 'legal_case',
-            'legislation' => 'legislation', 'legal' => 'legislation', 'standard' => 'standard',
+            'booklet' => 'pamphlet',
+            'manual' => 'book',
+            'unpublished' => 'manuscript',
+            'inreference' => 'entry-encyclopedia',
+            'review' => 'review',
+            'online' => 'webpage',
+            'electronic' => 'webpage',
+            'www' => 'webpage',
+            'patent' => 'patent',
+            'letter' => 'personal_communication',
+            'software' => 'software',
+            'movie' => 'motion_picture',
+            'video' => 'motion_picture',
+            'audio' => 'song',
+            'music' => 'song',
+            'artwork' => 'graphic',
+            'image' => 'graphic',
+            'performance' => 'performance',
+            'jurisdiction' => 'legal_case',
+            'legislation' => 'legislation',
+            'legal' => 'legislation',
+            'standard' => 'standard',
         ],
         'entrysubtype' => ['magazine' => 'article-magazine', 'newspaper' => 'article-newspaper'],
         'TY' => [
-            'MGZN' => 'article-magazine', 'NEWS' => 'article-newspaper', 'ELEC' => 'webpage', 'BLOG' => 'post-weblog', 'PAT' => 'patent',
-            'PAMP' => 'pamphlet', 'ENCYC' => 'entry-encyclopedia', 'DICT' => 'entry-dictionary', 'MANSCPT' => 'manuscript', 'COMP' => 'software',
-            'PCOMM' => 'personal_communication', 'VIDEO' => 'motion_picture', 'MPCT' => 'motion_picture', 'SOUND' => 'song', 'MUSIC' => 'song',
-            'ART' => 'graphic', 'FIGURE' => 'figure', 'MAP' => 'map', 'CASE' => 'legal_case', 'STAT' => 'legislation', 'BILL' => 'bill',
-            'HEAR' => 'hearing', 'STAND' => 'standard', 'SLIDE' => 'speech',
+            'MGZN' => 'article-magazine',
+            'NEWS' => 'article-newspaper',
+            'ELEC' => 'webpage',
+            'BLOG' => 'post-weblog',
+            'PAT' => 'patent',
+            'PAMP' => 'pamphlet',
+            'ENCYC' => 'entry-encyclopedia',
+            'DICT' => 'entry-dictionary',
+            'MANSCPT' => 'manuscript',
+            'COMP' => 'software',
+            'PCOMM' => 'personal_communication',
+            'VIDEO' => 'motion_picture',
+            'MPCT' => 'motion_picture',
+            'SOUND' => 'song',
+            'MUSIC' => 'song',
+            'ART' => 'graphic',
+            'FIGURE' => 'figure',
+            'MAP' => 'map',
+            'CASE' => 'legal_case',
+            'STAT' => 'legislation',
+            'BILL' => 'bill',
+            'HEAR' => 'hearing',
+            'STAND' => 'standard',
+            'SLIDE' => 'speech',
         ],
     ];
 
@@ -66,7 +136,12 @@ final class CslTypes
     public static function isSaid(string $type, mixed $fields): bool
     {
         foreach (is_array($fields) ? $fields : [] as $field) {
-            if (is_array($field) && is_string($field[0] ?? null) && is_string($field[1] ?? null) && self::said($field[0], $field[1]) === $type) {
+            if (
+                is_array($field) &&
+                is_string($field[0] ?? null) &&
+                is_string($field[1] ?? null) &&
+                self::said($field[0], $field[1]) === $type
+            ) {
                 return true;
             }
         }

@@ -12,8 +12,15 @@ use WaryHeron\Core\Bibliography\Name;
 final class CslVariables
 {
     private const TEXT = [
-        'note' => 'note', 'version' => 'version', 'pagetotal' => 'number-of-pages', 'volumes' => 'number-of-volumes', 'chapter' => 'chapter-number',
-        'eventtitle' => 'event-title', 'venue' => 'event-place', 'origtitle' => 'original-title', 'type' => 'genre',
+        'note' => 'note',
+        'version' => 'version',
+        'pagetotal' => 'number-of-pages',
+        'volumes' => 'number-of-volumes',
+        'chapter' => 'chapter-number',
+        'eventtitle' => 'event-title',
+        'venue' => 'event-place',
+        'origtitle' => 'original-title',
+        'type' => 'genre',
     ];
 
     private const PEOPLE = ['bookauthor' => 'container-author', 'translator' => 'translator'];
@@ -22,8 +29,12 @@ final class CslVariables
 
     /** Kinds of theses and reports, which styles print in words. */
     private const GENRES = [
-        'phdthesis' => 'PhD thesis', 'mastersthesis' => 'Master’s thesis', 'mathesis' => 'Master’s thesis', 'candthesis' => 'Candidate thesis',
-        'techreport' => 'technical report', 'resreport' => 'research report',
+        'phdthesis' => 'PhD thesis',
+        'mastersthesis' => 'Master’s thesis',
+        'mathesis' => 'Master’s thesis',
+        'candthesis' => 'Candidate thesis',
+        'techreport' => 'technical report',
+        'resreport' => 'research report',
     ];
 
     /**
@@ -55,8 +66,16 @@ final class CslVariables
         if ($name->given === '' && $name->suffix === '') {
             return ['literal' => $name->family];
         }
-        $particle = preg_match('/^((?:\p{Ll}[\p{Ll}\'’]*\s+)+)(\p{Lu}.*)$/u', $name->family, $found) === 1 ? rtrim($found[1]) : '';
-        $parts = ['family' => $particle === '' ? $name->family : $found[2], 'given' => $name->given, 'non-dropping-particle' => $particle, 'suffix' => $name->suffix];
+        $particle =
+            preg_match('/^((?:\p{Ll}[\p{Ll}\'’]*\s+)+)(\p{Lu}.*)$/u', $name->family, $found) === 1
+                ? rtrim($found[1])
+                : '';
+        $parts = [
+            'family' => $particle === '' ? $name->family : $found[2],
+            'given' => $name->given,
+            'non-dropping-particle' => $particle,
+            'suffix' => $name->suffix,
+        ];
 
         return array_filter($parts, fn (string $part): bool => $part !== '');
     }

@@ -21,25 +21,45 @@ final class CsvReader implements RecognisesItself, ReferenceReader
     private const LONGEST_ROW = 4_194_304;
 
     /** @param  ?Columns  $columns  null to guess from the headings */
-    public function __construct(private readonly ?string $delimiter = null, private readonly ?Columns $columns = null)
-    {
+    public function __construct(
+        private readonly ?string $delimiter = null,
+        private readonly ?Columns $columns = null,
+    ) {
     }
 
     public function recognises(string $beginning): bool
     {
         $head = strtok(ltrim((string) preg_replace('/^\s*sep=.\R/', '', $beginning)), "\r\n");
 
-        return $head !== false && strlen($head) < 20_000 && ($this->delimiterOf($head) !== null || self::delimiterByShape($beginning) !== null);
+        return $head !== false &&
+            strlen($head) < 20_000 &&
+            ($this->delimiterOf($head) !== null || self::delimiterByShape($beginning) !== null);
     }
 
     /** The delimiter that parts the first lines into the same number of cells, three or more; null where none does. */
     public static function delimiterByShape(string $beginning): ?string
     {
-        $lines = array_slice(array_values(array_filter(preg_split('/\R/', $beginning) ?: [], fn (string $line): bool => trim($line) !== '')), 0, 6);
+        $lines = array_slice(
+            array_values(
+                array_filter(preg_split('/\R/', $beginning) ?: [], fn (string $line): bool => trim($line) !== ''),
+            ),
+            0,
+            6,
+        );
         foreach (count($lines) < 2 ? [] : self::DELIMITERS as $delimiter) {
-            $counts = array_unique(array_map(fn (string $line): int => count(str_getcsv($line, $delimiter, '"', '')), $lines));
-            $headings = array_map(fn (?string $cell): string => trim((string) $cell), str_getcsv($lines[0], $delimiter, '"', ''));
-            if (count($counts) === 1 && $counts[0] >= 3 && ! in_array('', $headings, true) && max(array_map(mb_strlen(...), $headings)) <= 60) {
+            $counts = array_unique(
+                array_map(fn (string $line): int => count(str_getcsv($line, $delimiter, '"', '')), $lines),
+            );
+            $headings = array_map(
+                fn (?string $cell): string => trim((string) $cell),
+                str_getcsv($lines[0], $delimiter, '"', ''),
+            );
+            if (
+                count($counts) === 1 &&
+                $counts[0] >= 3 &&
+                ! in_array('', $headings, true) &&
+                max(array_map(mb_strlen(...), $headings)) <= 60
+            ) {
                 return $delimiter;
             }
         }
@@ -47,7 +67,7 @@ final class CsvReader implements RecognisesItself, ReferenceReader
         return null;
     }
 
-    public function read($stream, Reading $reading = new Reading): iterable
+    public function read($stream, Reading $reading = new Reading()): iterable
     {
         $unclosed = [];
         foreach ((new TableReader($this->columns))->references($this->rows($stream, $reading, $unclosed)) as $one) {
@@ -64,7 +84,7 @@ final class CsvReader implements RecognisesItself, ReferenceReader
      * @param  resource  $stream
      * @return list<list<string>>
      */
-    public function preview($stream, int $rows, Reading $reading = new Reading): array
+    public function preview($stream, int $rows, Reading $reading = new Reading()): array
     {
         $shown = [];
         $unclosed = [];
@@ -86,7 +106,9 @@ final class CsvReader implements RecognisesItself, ReferenceReader
         $best = null;
         $most = 0;
         foreach ($this->delimiter === null ? self::DELIMITERS : [$this->delimiter] as $delimiter) {
-            $columns = Columns::guess(array_map(fn (?string $cell): string => trim((string) $cell), str_getcsv($heading, $delimiter, '"', '')));
+            $columns = Columns::guess(
+                array_map(fn (?string $cell): string => trim((string) $cell), str_getcsv($heading, $delimiter, '"', '')),
+            );
             $count = count($columns->fields);
             if ($columns->hold('title') && $count > $most && ($count > 1 || $this->delimiter !== null)) {
                 [$best, $most] = [$delimiter, $count];
@@ -127,7 +149,11 @@ final class CsvReader implements RecognisesItself, ReferenceReader
             if (! $open) {
                 yield $start => $this->cells($row, $delimiter);
             } elseif (strlen($row) > self::LONGEST_ROW) {
-                $unclosed[] = UnreadableRecord::broken($start, 'A quotation mark that opens in this row is never closed. The row, and what stood in its place, was passed over.', $row);
+                $unclosed[] = UnreadableRecord::broken(
+                    $start,
+                    'A quotation mark that opens in this row is never closed. The row, and what stood in its place, was passed over.',
+                    $row,
+                );
                 [$row, $open] = ['', false];
             }
         }
@@ -137,7 +163,8 @@ final class CsvReader implements RecognisesItself, ReferenceReader
     }
 
     /**
-     * What comes after a row whose quote is not closed before the end of the file is read line by line, so that it costs that row alone.
+     * What comes after a row whose quote is not closed before the end of the file is read line by line, so that it
+     * costs that row alone.
      *
      * @param  list<UnreadableRecord>  $unclosed
      * @return \Generator<int, list<string>>
@@ -145,12 +172,20 @@ final class CsvReader implements RecognisesItself, ReferenceReader
     private function afterUnclosed(string $text, int $start, string $delimiter, array &$unclosed): \Generator
     {
         $lines = explode("\n", $text);
-        $unclosed[] = UnreadableRecord::broken($start, 'A quotation mark that opens in this row is never closed.', $lines[0]);
+        $unclosed[] = UnreadableRecord::broken(
+            $start,
+            'A quotation mark that opens in this row is never closed.',
+            $lines[0],
+        );
         foreach (array_slice($lines, 1, preserve_keys: true) as $at => $line) {
             if (substr_count($line, '"') % 2 === 0) {
                 yield $start + $at => $this->cells($line, $delimiter);
             } elseif (trim($line) !== '') {
-                $unclosed[] = UnreadableRecord::broken($start + $at, 'A quotation mark in this row has no other.', $line);
+                $unclosed[] = UnreadableRecord::broken(
+                    $start + $at,
+                    'A quotation mark in this row has no other.',
+                    $line,
+                );
             }
         }
     }

@@ -13,8 +13,32 @@ use WaryHeron\Core\Bibliography\Reference;
 final class CsvWriter implements ReferenceWriter
 {
     public const COLUMNS = [
-        'id', 'type', 'title', 'authors', 'year', 'journal', 'volume', 'issue', 'pages', 'doi', 'abstract', 'keywords', 'language', 'url', 'accession',
-        'date', 'journal_short', 'publisher', 'place', 'issn', 'editors', 'series', 'edition', 'isbn', 'part_title', 'other_fields',
+        'id',
+        'type',
+        'title',
+        'authors',
+        'year',
+        'journal',
+        'volume',
+        'issue',
+        'pages',
+        'doi',
+        'abstract',
+        'keywords',
+        'language',
+        'url',
+        'accession',
+        'date',
+        'journal_short',
+        'publisher',
+        'place',
+        'issn',
+        'editors',
+        'series',
+        'edition',
+        'isbn',
+        'part_title',
+        'other_fields',
     ];
 
     public function write(iterable $references): iterable
@@ -57,7 +81,15 @@ final class CsvWriter implements ReferenceWriter
             $reference->edition,
             $reference->isbn,
             $reference->partTitle,
-            $extra === [] ? '' : json_encode($extra, JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_INVALID_UTF8_SUBSTITUTE | JSON_THROW_ON_ERROR),
+            $extra === []
+                ? ''
+                : json_encode(
+                    $extra,
+                    JSON_UNESCAPED_UNICODE |
+                        JSON_UNESCAPED_SLASHES |
+                        JSON_INVALID_UTF8_SUBSTITUTE |
+                        JSON_THROW_ON_ERROR,
+                ),
         ];
     }
 

@@ -14,17 +14,19 @@ use WaryHeron\Core\Bibliography\Format\UnusableFile;
 use WaryHeron\Core\Bibliography\Reference;
 
 /**
- * Reads the mods elements of a file one at a time, each parsed by itself, so that one that is not well formed costs no other. A document
+ * Reads the mods elements of a file one at a time, each parsed by itself, so that one that is not well formed costs no
+ * other. A document
  * type or entities of its own are refused.
  */
 final class ModsFileReader implements RecognisesItself, ReferenceReader
 {
     public function recognises(string $beginning): bool
     {
-        return preg_match('/<(?:[\w.-]+:)?mods(?:Collection)?[\s>]/', $beginning) === 1 && preg_match('/^\s*</', $beginning) === 1;
+        return preg_match('/<(?:[\w.-]+:)?mods(?:Collection)?[\s>]/', $beginning) === 1 &&
+            preg_match('/^\s*</', $beginning) === 1;
     }
 
-    public function read($stream, Reading $reading = new Reading): iterable
+    public function read($stream, Reading $reading = new Reading()): iterable
     {
         $text = null;
         $start = 0;
@@ -46,7 +48,11 @@ final class ModsFileReader implements RecognisesItself, ReferenceReader
                     $this->refuseDeclarations($before);
                     if (! $anything) {
                         // the names that the elements around it declare are needed to read it by itself
-                        preg_match_all('/\sxmlns(?::[\w.-]+)?\s*=\s*(?:"[^"<]*"|\'[^\'<]*\')/', $head.$before, $declared);
+                        preg_match_all(
+                            '/\sxmlns(?::[\w.-]+)?\s*=\s*(?:"[^"<]*"|\'[^\'<]*\')/',
+                            $head.$before,
+                            $declared,
+                        );
                         $names = implode('', array_unique($declared[0]));
                     }
                     $anything = true;
@@ -72,10 +78,17 @@ final class ModsFileReader implements RecognisesItself, ReferenceReader
         }
     }
 
-    /** Files of before MODS 3 name another namespace, and some name none; the elements that we read are called the same in all. */
+    /**
+     * Files of before MODS 3 name another namespace, and some name none; the elements that we read are called the same
+     * in all.
+     */
     private static function inOneNamespace(string $names, string $text): string
     {
-        $ours = fn (string $xml): string => (string) preg_replace('~(\sxmlns(?::[\w.-]+)?\s*=\s*["\'])https?://www\.loc\.gov/mods(?:/v\d+)?/?(["\'])~', '${1}'.ModsReader::NAMESPACE.'$2', $xml);
+        $ours = fn (string $xml): string => (string) preg_replace(
+            '~(\sxmlns(?::[\w.-]+)?\s*=\s*["\'])https?://www\.loc\.gov/mods(?:/v\d+)?/?(["\'])~',
+            '${1}'.ModsReader::NAMESPACE.'$2',
+            $xml,
+        );
         $default = preg_match('/\sxmlns\s*=/', $names) === 1 ? '' : ' xmlns="'.ModsReader::NAMESPACE.'"';
 
         return "<records{$default}{$ours($names)}>{$ours($text)}</records>";
@@ -93,7 +106,7 @@ final class ModsFileReader implements RecognisesItself, ReferenceReader
         if (strlen($text) > self::LARGEST_RECORD) {
             return UnreadableRecord::tooLarge($line, $text);
         }
-        $document = new DOMDocument;
+        $document = new DOMDocument();
         $before = libxml_use_internal_errors(true);
         $read = $document->loadXML(self::inOneNamespace($names, $text), LIBXML_NONET | LIBXML_COMPACT);
         $wrong = libxml_get_last_error();
@@ -103,13 +116,23 @@ final class ModsFileReader implements RecognisesItself, ReferenceReader
         if ($mods === null) {
             $where = $wrong === false ? $line : $line + max(0, $wrong->line - 1);
 
-            return UnreadableRecord::broken($line, 'The XML of this record is not well formed, at line '.number_format($where).': '.lcfirst(trim($wrong === false ? 'it cannot be read' : $wrong->message)).'.', $text);
+            return UnreadableRecord::broken(
+                $line,
+                'The XML of this record is not well formed, at line '.
+                    number_format($where).
+                    ': '.
+                    lcfirst(trim($wrong === false ? 'it cannot be read' : $wrong->message)).
+                    '.',
+                $text,
+            );
         }
         if ($mods->namespaceURI !== ModsReader::NAMESPACE) {
             return UnreadableRecord::broken($line, 'This mods element is not in the namespace of MODS 3.', $text);
         }
-        $reference = (new ModsReader)->reference($mods);
+        $reference = (new ModsReader())->reference($mods);
 
-        return $reference instanceof UnreadableRecord ? UnreadableRecord::broken($line, $reference->message, $text) : $reference->at($text, $line);
+        return $reference instanceof UnreadableRecord
+            ? UnreadableRecord::broken($line, $reference->message, $text)
+            : $reference->at($text, $line);
     }
 }

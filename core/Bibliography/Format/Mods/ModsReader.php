@@ -20,16 +20,26 @@ final class ModsReader
 
     public function reference(DOMElement $mods): Reference|UnreadableRecord
     {
-        $xpath = new DOMXPath($mods->ownerDocument ?? throw new \LogicException('A mods element belongs to a document.'));
+        $xpath = new DOMXPath(
+            $mods->ownerDocument ?? throw new \LogicException('A mods element belongs to a document.'),
+        );
         $xpath->registerNamespace('m', self::NAMESPACE);
-        $one = fn (string $path): string => trim((string) preg_replace('/\s+/u', ' ', (string) $xpath->evaluate("string({$path})", $mods)));
+        $one = fn (string $path): string => trim(
+            (string) preg_replace('/\s+/u', ' ', (string) $xpath->evaluate("string({$path})", $mods)),
+        );
         $source = (string) $mods->ownerDocument->saveXML($mods);
-        $title = implode(': ', array_filter([$one('m:titleInfo[not(@type)]/m:title'), $one('m:titleInfo[not(@type)]/m:subTitle')]));
+        $title = implode(
+            ': ',
+            array_filter([$one('m:titleInfo[not(@type)]/m:title'), $one('m:titleInfo[not(@type)]/m:subTitle')]),
+        );
         $date = $one('(m:originInfo/m:dateIssued|m:relatedItem[@type="host"]/m:part/m:date)[1]');
         $host = 'm:relatedItem[@type="host"]';
         $extra = [];
         $isEditor = "m:role/m:roleTerm[starts-with(translate(., 'EDIT', 'edit'), 'edit') or .='edt']";
-        $genres = array_map(fn (DOMElement $genre): string => trim($genre->textContent), $this->all($xpath, 'm:genre', $mods));
+        $genres = array_map(
+            fn (DOMElement $genre): string => trim($genre->textContent),
+            $this->all($xpath, 'm:genre', $mods),
+        );
         $type = $this->type(array_map(strtolower(...), $genres));
         foreach ($genres === [ModsWriter::genre($type)] ? [] : $genres as $genre) {
             $extra[] = ['genre', $genre];
@@ -44,36 +54,44 @@ final class ModsReader
         $record = $one('m:recordInfo/m:recordIdentifier');
         $local = $one('m:identifier[@type="local"]');
 
-        return UnreadableRecord::unlessIdentified(new Reference(
-            type: $type,
-            title: $title,
-            authors: $this->people($xpath, $mods, "m:name[not({$isEditor})]"),
-            editors: $this->people($xpath, $mods, "m:name[{$isEditor}]|{$host}/m:name[{$isEditor}]"),
-            year: IssuedDate::read($date)?->year() ?? (preg_match('/\d{4}/', $date, $year) === 1 ? (int) $year[0] : null),
-            date: $date,
-            journal: $one("{$host}/m:titleInfo[not(@type)]/m:title"),
-            journalShort: $one("{$host}/m:titleInfo[@type='abbreviated']/m:title"),
-            volume: $one("{$host}/m:part/m:detail[@type='volume']/m:number"),
-            issue: $one("{$host}/m:part/m:detail[@type='issue']/m:number"),
-            firstPage: $one("{$host}/m:part/m:extent[@unit='pages']/m:start"),
-            lastPage: $one("{$host}/m:part/m:extent[@unit='pages']/m:end"),
-            doi: Doi::normalised($one('m:identifier[@type="doi"]')) ?? '',
-            urls: array_map(fn (DOMElement $url): string => trim($url->textContent), $this->all($xpath, 'm:location/m:url', $mods)),
-            abstract: trim((string) $xpath->evaluate('string(m:abstract)', $mods)),
-            keywords: array_map($this->subject(...), $this->all($xpath, 'm:subject[m:topic]', $mods)),
-            language: $one('m:language/m:languageTerm'),
-            publisher: $one('m:originInfo/m:publisher'),
-            place: $one('m:originInfo/m:place/m:placeTerm'),
-            issn: $one("{$host}/m:identifier[@type='issn']"),
-            isbn: $one("(m:identifier[@type='isbn']|{$host}/m:identifier[@type='isbn'])[1]"),
-            series: $one("(m:relatedItem[@type='series']|{$host}/m:relatedItem[@type='series'])[1]/m:titleInfo/m:title"),
-            edition: $one("(m:originInfo/m:edition|{$host}/m:originInfo/m:edition)[1]"),
-            partTitle: $one("(m:titleInfo[not(@type)]/m:partName|{$host}/m:titleInfo[not(@type)]/m:partName)[1]"),
-            accession: $record,
-            id: $local !== '' ? $local : $record,
-            extra: $extra,
-            source: $source,
-        ));
+        return UnreadableRecord::unlessIdentified(
+            new Reference(
+                type: $type,
+                title: $title,
+                authors: $this->people($xpath, $mods, "m:name[not({$isEditor})]"),
+                editors: $this->people($xpath, $mods, "m:name[{$isEditor}]|{$host}/m:name[{$isEditor}]"),
+                year: IssuedDate::read($date)?->year() ??
+                    (preg_match('/\d{4}/', $date, $year) === 1 ? (int) $year[0] : null),
+                date: $date,
+                journal: $one("{$host}/m:titleInfo[not(@type)]/m:title"),
+                journalShort: $one("{$host}/m:titleInfo[@type='abbreviated']/m:title"),
+                volume: $one("{$host}/m:part/m:detail[@type='volume']/m:number"),
+                issue: $one("{$host}/m:part/m:detail[@type='issue']/m:number"),
+                firstPage: $one("{$host}/m:part/m:extent[@unit='pages']/m:start"),
+                lastPage: $one("{$host}/m:part/m:extent[@unit='pages']/m:end"),
+                doi: Doi::normalised($one('m:identifier[@type="doi"]')) ?? '',
+                urls: array_map(
+                    fn (DOMElement $url): string => trim($url->textContent),
+                    $this->all($xpath, 'm:location/m:url', $mods),
+                ),
+                abstract: trim((string) $xpath->evaluate('string(m:abstract)', $mods)),
+                keywords: array_map($this->subject(...), $this->all($xpath, 'm:subject[m:topic]', $mods)),
+                language: $one('m:language/m:languageTerm'),
+                publisher: $one('m:originInfo/m:publisher'),
+                place: $one('m:originInfo/m:place/m:placeTerm'),
+                issn: $one("{$host}/m:identifier[@type='issn']"),
+                isbn: $one("(m:identifier[@type='isbn']|{$host}/m:identifier[@type='isbn'])[1]"),
+                series: $one(
+                    "(m:relatedItem[@type='series']|{$host}/m:relatedItem[@type='series'])[1]/m:titleInfo/m:title",
+                ),
+                edition: $one("(m:originInfo/m:edition|{$host}/m:originInfo/m:edition)[1]"),
+                partTitle: $one("(m:titleInfo[not(@type)]/m:partName|{$host}/m:titleInfo[not(@type)]/m:partName)[1]"),
+                accession: $record,
+                id: $local !== '' ? $local : $record,
+                extra: $extra,
+                source: $source,
+            ),
+        );
     }
 
     /** @return list<DOMElement> */
@@ -97,7 +115,9 @@ final class ModsReader
 
     private function name(DOMXPath $xpath, DOMElement $name): Name
     {
-        $part = fn (string $type): string => trim((string) $xpath->evaluate("string(m:namePart[@type='{$type}'])", $name));
+        $part = fn (string $type): string => trim(
+            (string) $xpath->evaluate("string(m:namePart[@type='{$type}'])", $name),
+        );
 
         if ($name->getAttribute('type') === 'corporate') {
             return new Name(trim((string) $xpath->evaluate('string(m:namePart)', $name)));

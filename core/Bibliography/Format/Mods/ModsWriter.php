@@ -18,7 +18,12 @@ final class ModsWriter implements ReferenceWriter
 
     public function write(iterable $references): iterable
     {
-        yield '<?xml version="1.0" encoding="UTF-8"?>'."\n".'<modsCollection xmlns="'.ModsReader::NAMESPACE.'">'."\n";
+        yield '<?xml version="1.0" encoding="UTF-8"?>'.
+            "\n".
+            '<modsCollection xmlns="'.
+            ModsReader::NAMESPACE.
+            '">'.
+            "\n";
         foreach ($references as $reference) {
             yield $this->record($reference);
         }
@@ -37,12 +42,16 @@ final class ModsWriter implements ReferenceWriter
 
     private function record(Reference $reference): string
     {
-        $xml = new XMLWriter;
+        $xml = new XMLWriter();
         $xml->openMemory();
         $xml->setIndent(true);
         $xml->startElement('mods');
         $xml->writeAttribute('version', '3.7');
-        $this->titled($xml, $reference->title, $reference->containerTitle() === $reference->journal ? $reference->partTitle : '');
+        $this->titled(
+            $xml,
+            $reference->title,
+            $reference->containerTitle() === $reference->journal ? $reference->partTitle : '',
+        );
         foreach ($reference->authors as $name) {
             $this->name($xml, $name);
         }
@@ -69,7 +78,7 @@ final class ModsWriter implements ReferenceWriter
             match ($tag) {
                 'genre' => null,
                 'note' => $this->element($xml, 'note', $value),
-                default => $left[] = [$tag, $value],
+                default => ($left[] = [$tag, $value]),
             };
         }
         foreach ($reference->keywords as $keyword) {
@@ -84,7 +93,9 @@ final class ModsWriter implements ReferenceWriter
         }
         $this->element($xml, 'identifier', $reference->isbn, ['type' => 'isbn']);
         $this->element($xml, 'identifier', $reference->doi, ['type' => 'doi']);
-        $this->element($xml, 'identifier', $reference->id === $reference->accession ? '' : $reference->id, ['type' => 'local']);
+        $this->element($xml, 'identifier', $reference->id === $reference->accession ? '' : $reference->id, [
+            'type' => 'local',
+        ]);
         foreach ($reference->urls as $url) {
             $this->nested($xml, ['location', 'url'], $url);
         }
@@ -114,13 +125,24 @@ final class ModsWriter implements ReferenceWriter
 
     private function host(XMLWriter $xml, Reference $reference): void
     {
-        $told = [$reference->containerTitle(), $reference->journalShort, $reference->volume, $reference->issue, $reference->firstPage, $reference->issn];
+        $told = [
+            $reference->containerTitle(),
+            $reference->journalShort,
+            $reference->volume,
+            $reference->issue,
+            $reference->firstPage,
+            $reference->issn,
+        ];
         if (implode('', $told) === '') {
             return;
         }
         $xml->startElement('relatedItem');
         $xml->writeAttribute('type', 'host');
-        $this->titled($xml, $reference->journal, $reference->containerTitle() === $reference->journal ? '' : $reference->partTitle);
+        $this->titled(
+            $xml,
+            $reference->journal,
+            $reference->containerTitle() === $reference->journal ? '' : $reference->partTitle,
+        );
         if ($reference->journalShort !== '') {
             $xml->startElement('titleInfo');
             $xml->writeAttribute('type', 'abbreviated');
@@ -195,7 +217,13 @@ final class ModsWriter implements ReferenceWriter
             $xml->writeAttribute($key, $value);
         }
         // signs that no XML may hold, whatever wrote them
-        $xml->text((string) preg_replace('/[^\x{9}\x{A}\x{D}\x{20}-\x{D7FF}\x{E000}-\x{FFFD}\x{10000}-\x{10FFFF}]/u', '', mb_scrub($text, 'UTF-8')));
+        $xml->text(
+            (string) preg_replace(
+                '/[^\x{9}\x{A}\x{D}\x{20}-\x{D7FF}\x{E000}-\x{FFFD}\x{10000}-\x{10FFFF}]/u',
+                '',
+                mb_scrub($text, 'UTF-8'),
+            ),
+        );
         $xml->endElement();
     }
 }

@@ -10,8 +10,15 @@ use WaryHeron\Core\Bibliography\PublicationType;
 final class NbibKinds
 {
     private const KINDS = [
-        'Journal Article' => PublicationType::Article, 'Conference Abstract' => PublicationType::Conference, 'Book Chapter' => PublicationType::Chapter, 'Book' => PublicationType::Book,
-        'Thesis' => PublicationType::Thesis, 'Technical Report' => PublicationType::Report, 'Preprint' => PublicationType::Preprint, 'Register Entry' => PublicationType::RegisterEntry, 'Other' => PublicationType::Other,
+        'Journal Article' => PublicationType::Article,
+        'Conference Abstract' => PublicationType::Conference,
+        'Book Chapter' => PublicationType::Chapter,
+        'Book' => PublicationType::Book,
+        'Thesis' => PublicationType::Thesis,
+        'Technical Report' => PublicationType::Report,
+        'Preprint' => PublicationType::Preprint,
+        'Register Entry' => PublicationType::RegisterEntry,
+        'Other' => PublicationType::Other,
     ];
 
     public static function type(string $kind): ?PublicationType
@@ -24,7 +31,9 @@ final class NbibKinds
         }
 
         return match (true) {
-            str_contains($kind, 'congress'), str_contains($kind, 'conference'), str_contains($kind, 'meeting abstract') => PublicationType::Conference,
+            str_contains($kind, 'congress'),
+            str_contains($kind, 'conference'),
+            str_contains($kind, 'meeting abstract') => PublicationType::Conference,
             str_contains($kind, 'dissertation') => PublicationType::Thesis,
             str_contains($kind, 'article') => PublicationType::Article,
             default => null,

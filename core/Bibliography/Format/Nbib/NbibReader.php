@@ -19,7 +19,10 @@ use WaryHeron\Core\Bibliography\PublicationType;
 use WaryHeron\Core\Bibliography\Reference;
 use WaryHeron\Core\Bibliography\Year;
 
-/** Reads tagged text: a tag of four places, a hyphen, the value; indented lines go on. A record starts at PMID, or after an empty line. */
+/**
+ * Reads tagged text: a tag of four places, a hyphen, the value; indented lines go on. A record starts at PMID, or after
+ * an empty line.
+ */
 final class NbibReader implements RecognisesItself, ReferenceReader
 {
     private const TAG = '/^([A-Z][A-Z0-9]{1,3}) {0,2}- ?(.*)$/s';
@@ -29,11 +32,11 @@ final class NbibReader implements RecognisesItself, ReferenceReader
 
     public function recognises(string $beginning): bool
     {
-        return preg_match('/(?:^|[\r\n])PMID ?- /', $beginning) === 1
-            || (preg_match('/(?:^|[\r\n])TI {0,2}- /', $beginning) === 1 && preg_match(self::ANOTHER, $beginning) === 1);
+        return preg_match('/(?:^|[\r\n])PMID ?- /', $beginning) === 1 ||
+            (preg_match('/(?:^|[\r\n])TI {0,2}- /', $beginning) === 1 && preg_match(self::ANOTHER, $beginning) === 1);
     }
 
-    public function read($stream, Reading $reading = new Reading): iterable
+    public function read($stream, Reading $reading = new Reading()): iterable
     {
         $record = null;
         $stray = null;
@@ -104,36 +107,39 @@ final class NbibReader implements RecognisesItself, ReferenceReader
         $journal = $record->take(['JT']);
         $short = $record->take(['TA']) ?? '';
 
-        return UnreadableRecord::unlessIdentified(new Reference(
-            type: $type,
-            title: $title,
-            authors: $this->people($record, ['FAU', 'AU', 'CN']),
-            year: Year::of($date) ?? IssuedDate::read($date)?->year(),
-            date: $date,
-            journal: $journal ?? ($book !== '' ? $book : $short),
-            journalShort: $journal === null && $book === '' ? '' : $short,
-            volume: $record->take(['VI']) ?? '',
-            issue: $record->take(['IP']) ?? '',
-            firstPage: $firstPage,
-            lastPage: $lastPage,
-            doi: $this->doi($record),
-            urls: $record->takeAll(['URL', 'UR']),
-            abstract: $record->take(['AB']) ?? '',
-            keywords: array_column($keywords, 1),
-            language: $record->take(['LA']) ?? '',
-            publisher: $record->take(['PB']) ?? '',
-            place: $record->take(['PL']) ?? '',
-            issn: $issn,
-            isbn: (string) preg_replace('/ \(.+\)$/', '', $record->take(['ISBN']) ?? ''),
-            editors: $this->people($record, ['FED', 'ED', 'CED']),
-            series: $record->take(['CTI']) ?? '',
-            edition: $record->take(['EN']) ?? '',
-            accession: $record->take(['AN']) ?? '',
-            id: $record->take(['PMID']) ?? '',
-            extra: [...$extra, ...array_map(fn (string $kind): array => ['PT', $kind], $kinds), ...$record->rest()],
-            source: $record->source,
-            line: $record->line,
-        ), 'Add a TI line, or leave it out.');
+        return UnreadableRecord::unlessIdentified(
+            new Reference(
+                type: $type,
+                title: $title,
+                authors: $this->people($record, ['FAU', 'AU', 'CN']),
+                year: Year::of($date) ?? IssuedDate::read($date)?->year(),
+                date: $date,
+                journal: $journal ?? ($book !== '' ? $book : $short),
+                journalShort: $journal === null && $book === '' ? '' : $short,
+                volume: $record->take(['VI']) ?? '',
+                issue: $record->take(['IP']) ?? '',
+                firstPage: $firstPage,
+                lastPage: $lastPage,
+                doi: $this->doi($record),
+                urls: $record->takeAll(['URL', 'UR']),
+                abstract: $record->take(['AB']) ?? '',
+                keywords: array_column($keywords, 1),
+                language: $record->take(['LA']) ?? '',
+                publisher: $record->take(['PB']) ?? '',
+                place: $record->take(['PL']) ?? '',
+                issn: $issn,
+                isbn: (string) preg_replace('/ \(.+\)$/', '', $record->take(['ISBN']) ?? ''),
+                editors: $this->people($record, ['FED', 'ED', 'CED']),
+                series: $record->take(['CTI']) ?? '',
+                edition: $record->take(['EN']) ?? '',
+                accession: $record->take(['AN']) ?? '',
+                id: $record->take(['PMID']) ?? '',
+                extra: [...$extra, ...array_map(fn (string $kind): array => ['PT', $kind], $kinds), ...$record->rest()],
+                source: $record->source,
+                line: $record->line,
+            ),
+            'Add a TI line, or leave it out.',
+        );
     }
 
     /**
@@ -165,7 +171,10 @@ final class NbibReader implements RecognisesItself, ReferenceReader
     {
         $found = '';
         foreach ($record->takeFields(['LID', 'AID', 'DO']) as [$tag, $value]) {
-            $doi = $tag === 'DO' || str_ends_with(strtolower($value), '[doi]') ? Doi::normalised((string) preg_replace('/\s*\[doi\]$/i', '', $value)) : null;
+            $doi =
+                $tag === 'DO' || str_ends_with(strtolower($value), '[doi]')
+                    ? Doi::normalised((string) preg_replace('/\s*\[doi\]$/i', '', $value))
+                    : null;
             if ($doi !== null && ($found === '' || $found === $doi)) {
                 $found = $doi;
             } else {

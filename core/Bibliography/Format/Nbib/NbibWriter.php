@@ -8,13 +8,34 @@ use WaryHeron\Core\Bibliography\Format\ReferenceWriter;
 use WaryHeron\Core\Bibliography\Name;
 use WaryHeron\Core\Bibliography\Reference;
 
-/** Writes tagged text: a tag of four places, a hyphen, the value; long values go on in lines that begin with six blanks. */
+/**
+ * Writes tagged text: a tag of four places, a hyphen, the value; long values go on in lines that begin with six blanks.
+ */
 final class NbibWriter implements ReferenceWriter
 {
     private const WIDTH = 88;
 
-    /** Tags that a reader takes for one of our fields however often they come; another format's field must not come under them. */
-    private const REPEATED = ['PMID', 'FAU', 'AU', 'CN', 'OT', 'MH', 'URL', 'UR', 'FED', 'ED', 'CED', 'ISBN', 'CTI', 'EN', 'BTI'];
+    /**
+     * Tags that a reader takes for one of our fields however often they come; another format's field must not come
+     * under them.
+     */
+    private const REPEATED = [
+        'PMID',
+        'FAU',
+        'AU',
+        'CN',
+        'OT',
+        'MH',
+        'URL',
+        'UR',
+        'FED',
+        'ED',
+        'CED',
+        'ISBN',
+        'CTI',
+        'EN',
+        'BTI',
+    ];
 
     public function write(iterable $references): iterable
     {
@@ -46,13 +67,16 @@ final class NbibWriter implements ReferenceWriter
             ['IP', $reference->issue],
             ['DP', $reference->date !== '' ? $reference->date : (string) $reference->year],
             ['TI', $reference->fullTitle()],
-            ['PG', $reference->lastPage === '' ? $reference->firstPage : "{$reference->firstPage}-{$reference->lastPage}"],
+            [
+                'PG',
+                $reference->lastPage === '' ? $reference->firstPage : "{$reference->firstPage}-{$reference->lastPage}",
+            ],
             ['LID', $reference->doi === '' ? '' : "{$reference->doi} [doi]"],
             ['AB', $reference->abstract],
             ...array_merge(...array_map($this->author(...), $reference->authors) ?: [[]]),
             ...array_merge(...array_map($this->editor(...), $reference->editors) ?: [[]]),
             ['LA', $reference->language],
-            ...($kinds === [] ? [['PT', NbibKinds::kind($reference->type)]] : []),
+            ...$kinds === [] ? [['PT', NbibKinds::kind($reference->type)]] : [],
             ['PB', $reference->publisher],
             ['PL', $reference->place],
             ['TA', $reference->journalShort],
@@ -61,10 +85,17 @@ final class NbibWriter implements ReferenceWriter
             ['EN', $reference->edition],
             ['AN', $reference->accession],
             ...array_map(fn (string $url): array => ['URL', $url], $reference->urls),
-            ...array_map(fn (string $word): array => [in_array($word, $headings, true) ? 'MH' : 'OT', $word], $reference->keywords),
+            ...array_map(
+                fn (string $word): array => [in_array($word, $headings, true) ? 'MH' : 'OT', $word],
+                $reference->keywords,
+            ),
         ];
         foreach ($reference->extra as [$tag, $value]) {
-            if (preg_match('/^[A-Z][A-Z0-9]{1,3}$/', $tag) === 1 && ! in_array($tag, self::REPEATED, true) && ! in_array([$tag, ''], $lines, true)) {
+            if (
+                preg_match('/^[A-Z][A-Z0-9]{1,3}$/', $tag) === 1 &&
+                ! in_array($tag, self::REPEATED, true) &&
+                ! in_array([$tag, ''], $lines, true)
+            ) {
                 $lines[] = [$tag, $value];
             }
         }

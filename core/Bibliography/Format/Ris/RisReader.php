@@ -21,7 +21,8 @@ use WaryHeron\Core\Bibliography\StandardNumber;
 use WaryHeron\Core\Bibliography\Year;
 
 /**
- * Reads RIS record by record. A line without a tag continues the one before. A record ends at ER, at the next TY, or with the file; tags
+ * Reads RIS record by record. A line without a tag continues the one before. A record ends at ER, at the next TY, or
+ * with the file; tags
  * that stand before their TY belong to it.
  */
 final class RisReader implements RecognisesItself, ReferenceReader
@@ -34,7 +35,7 @@ final class RisReader implements RecognisesItself, ReferenceReader
         return preg_match('/(?:^|[\r\n])TY {1,2}-(?: ?[A-Z]{2,6})?\s/', $beginning."\n") === 1;
     }
 
-    public function read($stream, Reading $reading = new Reading): iterable
+    public function read($stream, Reading $reading = new Reading()): iterable
     {
         $record = null;
         $stray = null;
@@ -111,18 +112,21 @@ final class RisReader implements RecognisesItself, ReferenceReader
         // the code itself is kept where it says more than our type does
         $extra = $type === '' || $type === RisTags::code($known) ? [] : [['TY', $type]];
 
-        return UnreadableRecord::unlessIdentified(new Reference(
-            ...$values,
-            type: $known,
-            authors: array_map(Name::inverted(...), $record->takeAll(RisTags::AUTHORS)),
-            editors: array_map(Name::inverted(...), $record->takeAll(RisTags::EDITORS)),
-            year: $year,
-            urls: $record->takeAll(RisTags::URLS),
-            keywords: $record->takeAll(RisTags::KEYWORDS),
-            extra: [...$extra, ...$numbers, ...$this->unlessYear($record->rest(), $year)],
-            source: $record->source,
-            line: $record->line,
-        ), 'Add a TI line, or leave it out.');
+        return UnreadableRecord::unlessIdentified(
+            new Reference(
+                ...$values,
+                type: $known,
+                authors: array_map(Name::inverted(...), $record->takeAll(RisTags::AUTHORS)),
+                editors: array_map(Name::inverted(...), $record->takeAll(RisTags::EDITORS)),
+                year: $year,
+                urls: $record->takeAll(RisTags::URLS),
+                keywords: $record->takeAll(RisTags::KEYWORDS),
+                extra: [...$extra, ...$numbers, ...$this->unlessYear($record->rest(), $year)],
+                source: $record->source,
+                line: $record->line,
+            ),
+            'Add a TI line, or leave it out.',
+        );
     }
 
     /**
@@ -133,6 +137,12 @@ final class RisReader implements RecognisesItself, ReferenceReader
      */
     private function unlessYear(array $fields, ?int $year): array
     {
-        return array_values(array_filter($fields, fn (array $field): bool => ! in_array($field[0], RisTags::YEARS, true) || rtrim($field[1], '/') !== (string) $year));
+        return array_values(
+            array_filter(
+                $fields,
+                fn (array $field): bool => ! in_array($field[0], RisTags::YEARS, true) ||
+                    rtrim($field[1], '/') !== (string) $year,
+            ),
+        );
     }
 }

@@ -47,18 +47,36 @@ final class RisTags
     public const URLS = ['UR'];
 
     private const TYPES = [
-        'JOUR' => PublicationType::Article, 'JFULL' => PublicationType::Article, 'MGZN' => PublicationType::Article,
-        'NEWS' => PublicationType::Article, 'INPR' => PublicationType::Article, 'EJOUR' => PublicationType::Article,
-        'ABST' => PublicationType::Conference, 'CONF' => PublicationType::Conference, 'CPAPER' => PublicationType::Conference,
-        'CHAP' => PublicationType::Chapter, 'ECHAP' => PublicationType::Chapter,
-        'BOOK' => PublicationType::Book, 'EBOOK' => PublicationType::Book, 'EDBOOK' => PublicationType::Book,
-        'THES' => PublicationType::Thesis, 'RPRT' => PublicationType::Report, 'UNPB' => PublicationType::Preprint,
+        'JOUR' => PublicationType::Article,
+        'JFULL' => PublicationType::Article,
+        'MGZN' => PublicationType::Article,
+        'NEWS' => PublicationType::Article,
+        'INPR' => PublicationType::Article,
+        'EJOUR' => PublicationType::Article,
+        'ABST' => PublicationType::Conference,
+        'CONF' => PublicationType::Conference,
+        'CPAPER' => PublicationType::Conference,
+        'CHAP' => PublicationType::Chapter,
+        'ECHAP' => PublicationType::Chapter,
+        'BOOK' => PublicationType::Book,
+        'EBOOK' => PublicationType::Book,
+        'EDBOOK' => PublicationType::Book,
+        'THES' => PublicationType::Thesis,
+        'RPRT' => PublicationType::Report,
+        'UNPB' => PublicationType::Preprint,
         'DATA' => PublicationType::RegisterEntry,
     ];
 
     private const WRITTEN = [
-        'article' => 'JOUR', 'conference' => 'CPAPER', 'chapter' => 'CHAP', 'book' => 'BOOK', 'thesis' => 'THES',
-        'report' => 'RPRT', 'preprint' => 'UNPB', 'register-entry' => 'DATA', 'other' => 'GEN',
+        'article' => 'JOUR',
+        'conference' => 'CPAPER',
+        'chapter' => 'CHAP',
+        'book' => 'BOOK',
+        'thesis' => 'THES',
+        'report' => 'RPRT',
+        'preprint' => 'UNPB',
+        'register-entry' => 'DATA',
+        'other' => 'GEN',
     ];
 
     public static function type(string $code): PublicationType

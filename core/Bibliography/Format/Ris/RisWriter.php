@@ -35,7 +35,11 @@ final class RisWriter implements ReferenceWriter
         foreach ($reference->extra as [$tag, $value]) {
             if ($tag === 'TY') {
                 $type = $value;
-            } elseif (preg_match('/^[A-Z][A-Z0-9]$/', $tag) === 1 && $tag !== 'ER' && ! $this->wouldBeTaken($tag, $reference)) {
+            } elseif (
+                preg_match('/^[A-Z][A-Z0-9]$/', $tag) === 1 &&
+                $tag !== 'ER' &&
+                ! $this->wouldBeTaken($tag, $reference)
+            ) {
                 $rest[] = [$tag, $value];
             }
         }

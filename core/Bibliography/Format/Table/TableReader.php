@@ -67,7 +67,11 @@ final class TableReader
             return UnreadableRecord::tooLarge($line, $source);
         }
         if (trim(implode('', array_slice($cells, count($headings)))) !== '') {
-            return UnreadableRecord::broken($line, 'The row has '.count($cells).' cells, the heading row '.count($headings).'.', $source);
+            return UnreadableRecord::broken(
+                $line,
+                'The row has '.count($cells).' cells, the heading row '.count($headings).'.',
+                $source,
+            );
         }
         $values = [];
         $extra = [];
@@ -85,44 +89,50 @@ final class TableReader
         }
         $value = fn (string $field): string => $values[$field] ?? '';
         $date = $value('date') !== '' ? $value('date') : $value('year');
-        [$firstPage, $lastPage] = $value('firstPage') !== '' ? [$value('firstPage'), $value('lastPage')] : Pages::split($value('pages'));
+        [$firstPage, $lastPage] =
+            $value('firstPage') !== '' ? [$value('firstPage'), $value('lastPage')] : Pages::split($value('pages'));
         $type = $this->type($value('type'));
 
-        return UnreadableRecord::unlessIdentified(new Reference(
-            type: $type,
-            title: $value('title'),
-            authors: $this->authors($value('authors')),
-            year: Year::of($value('year')) ?? Year::of($date) ?? IssuedDate::read($date)?->year(),
-            date: $date,
-            journal: $value('journal'),
-            journalShort: $value('journalShort'),
-            volume: $value('volume'),
-            issue: $value('issue'),
-            firstPage: $firstPage,
-            lastPage: $lastPage,
-            doi: Doi::normalised($value('doi')) ?? $value('doi'),
-            urls: preg_split('/[\s;]+(?=\w+:\/\/)|\s+/', $value('url'), -1, PREG_SPLIT_NO_EMPTY) ?: [],
-            abstract: $value('abstract'),
-            keywords: Keywords::split($value('keywords')),
-            language: $value('language'),
-            publisher: $value('publisher'),
-            place: $value('place'),
-            issn: StandardNumber::isIsbn($value('issn')) ? '' : $value('issn'),
-            isbn: StandardNumber::isIsbn($value('issn')) && $value('isbn') === '' ? $value('issn') : $value('isbn'),
-            editors: $this->authors($value('editors')),
-            series: $value('series'),
-            edition: $value('edition'),
-            partTitle: $value('partTitle'),
-            accession: $value('accession'),
-            id: $value('id'),
-            extra: [
-                ...($value('type') === '' || $value('type') === $type->value ? [] : [['document type', $value('type')]]),
-                ...$extra,
-                ...$this->fields($value('fields')),
-            ],
-            source: $source,
-            line: $line,
-        ), 'Fill in its title cell, or leave it out.');
+        return UnreadableRecord::unlessIdentified(
+            new Reference(
+                type: $type,
+                title: $value('title'),
+                authors: $this->authors($value('authors')),
+                year: Year::of($value('year')) ?? (Year::of($date) ?? IssuedDate::read($date)?->year()),
+                date: $date,
+                journal: $value('journal'),
+                journalShort: $value('journalShort'),
+                volume: $value('volume'),
+                issue: $value('issue'),
+                firstPage: $firstPage,
+                lastPage: $lastPage,
+                doi: Doi::normalised($value('doi')) ?? $value('doi'),
+                urls: preg_split('/[\s;]+(?=\w+:\/\/)|\s+/', $value('url'), -1, PREG_SPLIT_NO_EMPTY) ?: [],
+                abstract: $value('abstract'),
+                keywords: Keywords::split($value('keywords')),
+                language: $value('language'),
+                publisher: $value('publisher'),
+                place: $value('place'),
+                issn: StandardNumber::isIsbn($value('issn')) ? '' : $value('issn'),
+                isbn: StandardNumber::isIsbn($value('issn')) && $value('isbn') === '' ? $value('issn') : $value('isbn'),
+                editors: $this->authors($value('editors')),
+                series: $value('series'),
+                edition: $value('edition'),
+                partTitle: $value('partTitle'),
+                accession: $value('accession'),
+                id: $value('id'),
+                extra: [
+                    ...$value('type') === '' || $value('type') === $type->value
+                        ? []
+                        : [['document type', $value('type')]],
+                    ...$extra,
+                    ...$this->fields($value('fields')),
+                ],
+                source: $source,
+                line: $line,
+            ),
+            'Fill in its title cell, or leave it out.',
+        );
     }
 
     /** The apostrophe that keeps a spreadsheet from running a text is no part of it. */
@@ -142,25 +152,36 @@ final class TableReader
             $parts = explode(',', $text);
         }
 
-        return array_values(array_map(Name::indexed(...), array_filter(array_map(trim(...), $parts), fn (string $part): bool => $part !== '')));
+        return array_values(
+            array_map(
+                Name::indexed(...),
+                array_filter(array_map(trim(...), $parts), fn (string $part): bool => $part !== ''),
+            ),
+        );
     }
 
     private function type(string $text): PublicationType
     {
         $plain = strtolower($text);
 
-        return PublicationType::tryFrom($plain) ?? match (true) {
-            $plain === '', str_contains($plain, 'article') => PublicationType::Article,
-            str_contains($plain, 'conference'), str_contains($plain, 'meeting'), str_contains($plain, 'proceeding') => PublicationType::Conference,
-            str_contains($plain, 'chapter') => PublicationType::Chapter,
-            str_contains($plain, 'thesis'), str_contains($plain, 'dissertation') => PublicationType::Thesis,
-            str_contains($plain, 'preprint') => PublicationType::Preprint,
-            str_contains($plain, 'register'), str_contains($plain, 'registry') => PublicationType::RegisterEntry,
-            str_contains($plain, 'report') => PublicationType::Report,
-            str_contains($plain, 'book') => PublicationType::Book,
-            str_contains($plain, 'journal'), str_contains($plain, 'review'), str_contains($plain, 'editorial'), str_contains($plain, 'letter') => PublicationType::Article,
-            default => PublicationType::Other,
-        };
+        return PublicationType::tryFrom($plain) ??
+            match (true) {
+                $plain === '', str_contains($plain, 'article') => PublicationType::Article,
+                str_contains($plain, 'conference'),
+                str_contains($plain, 'meeting'),
+                str_contains($plain, 'proceeding') => PublicationType::Conference,
+                str_contains($plain, 'chapter') => PublicationType::Chapter,
+                str_contains($plain, 'thesis'), str_contains($plain, 'dissertation') => PublicationType::Thesis,
+                str_contains($plain, 'preprint') => PublicationType::Preprint,
+                str_contains($plain, 'register'), str_contains($plain, 'registry') => PublicationType::RegisterEntry,
+                str_contains($plain, 'report') => PublicationType::Report,
+                str_contains($plain, 'book') => PublicationType::Book,
+                str_contains($plain, 'journal'),
+                str_contains($plain, 'review'),
+                str_contains($plain, 'editorial'),
+                str_contains($plain, 'letter') => PublicationType::Article,
+                default => PublicationType::Other,
+            };
     }
 
     /** @return list<array{string, string}> what CsvWriter puts into its last column */
@@ -171,6 +192,14 @@ final class TableReader
             return [['other_fields', $json]];
         }
 
-        return array_values(array_filter($fields, fn (mixed $field): bool => is_array($field) && count($field) === 2 && is_string($field[0] ?? null) && is_string($field[1] ?? null)));
+        return array_values(
+            array_filter(
+                $fields,
+                fn (mixed $field): bool => is_array($field) &&
+                    count($field) === 2 &&
+                    is_string($field[0] ?? null) &&
+                    is_string($field[1] ?? null),
+            ),
+        );
     }
 }

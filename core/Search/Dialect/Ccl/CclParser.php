@@ -23,7 +23,8 @@ use WaryHeron\Core\Search\Text\Words;
 /**
  * Reads the FIND command of a command language in the style of ISO 8777 into the same tree as our own language.
  *
- * AND, OR and NOT are of equal strength and read from the left; %n (in either order, at most n apart) binds tightest; S1 is
+ * AND, OR and NOT are of equal strength and read from the left; %n (in either order, at most n apart) binds tightest;
+ * S1 is
  * an earlier set. The notation of fields, headings, limits and truncation is that of the dialect's file.
  */
 final class CclParser
@@ -62,7 +63,12 @@ final class CclParser
         $node = $parser->query();
         $token = $parser->peek();
         if ($token['kind'] !== 'end') {
-            throw new CclProblem($token['kind'] === ')' ? 'this closing bracket has no opening one.' : "AND, OR or NOT was expected before “{$token['text']}”.", $token['column']);
+            throw new CclProblem(
+                $token['kind'] === ')'
+                    ? 'this closing bracket has no opening one.'
+                    : "AND, OR or NOT was expected before “{$token['text']}”.",
+                $token['column'],
+            );
         }
 
         return $node;
@@ -73,7 +79,15 @@ final class CclParser
         $offset = 0;
         $column = 1;
         while ($offset < strlen($text)) {
-            if (preg_match('~\G(?:(\s+)|"([^"]*)"|%(\d*)|([()=,])|([^\s()=,%"]+))~u', $text, $match, PREG_UNMATCHED_AS_NULL, $offset) !== 1) {
+            if (
+                preg_match(
+                    '~\G(?:(\s+)|"([^"]*)"|%(\d*)|([()=,])|([^\s()=,%"]+))~u',
+                    $text,
+                    $match,
+                    PREG_UNMATCHED_AS_NULL,
+                    $offset,
+                ) !== 1
+            ) {
                 throw new CclProblem('this quotation mark is never closed.', $column);
             }
             if (isset($match[2])) {
@@ -98,9 +112,10 @@ final class CclParser
         while (($operator = $this->operator()) !== null) {
             $this->at++;
             $right = $this->near();
-            $left = $open === $operator && $left instanceof Operation
-                ? new Operation($operator, [...$left->operands, $right])
-                : new Operation($operator, [$left, $right]);
+            $left =
+                $open === $operator && $left instanceof Operation
+                    ? new Operation($operator, [...$left->operands, $right])
+                    : new Operation($operator, [$left, $right]);
             $open = $operator;
         }
 
@@ -138,7 +153,8 @@ final class CclParser
     {
         return match (true) {
             $node instanceof Word, $node instanceof Phrase, $node instanceof Near => true,
-            $node instanceof Operation => $node->operator === Operator::Or && array_filter($node->operands, fn (Node $n): bool => ! self::canBeNear($n)) === [],
+            $node instanceof Operation => $node->operator === Operator::Or &&
+                array_filter($node->operands, fn (Node $n): bool => ! self::canBeNear($n)) === [],
             default => false,
         };
     }
@@ -153,7 +169,12 @@ final class CclParser
             return $this->phrase($token);
         }
         if ($token['kind'] !== 'word' || Operator::tryFrom(strtolower($token['text'])) !== null) {
-            throw new CclProblem($token['kind'] === 'end' ? 'the command ends where a term was expected.' : "a term was expected, not “{$token['text']}”.", $token['column']);
+            throw new CclProblem(
+                $token['kind'] === 'end'
+                    ? 'the command ends where a term was expected.'
+                    : "a term was expected, not “{$token['text']}”.",
+                $token['column'],
+            );
         }
         if (preg_match('/^S(\d{1,4})$/i', $token['text'], $set) === 1 && (int) $set[1] > 0) {
             return new LineReference([[(int) $set[1], (int) $set[1]]]);
@@ -198,8 +219,15 @@ final class CclParser
         }
         $fields = [];
         foreach ($names as $name) {
-            $field = $this->dialect->fieldNamed($name['text']) ?? throw new CclProblem("“{$name['text']}” is no field here; fields are ".implode(', ', $this->dialect->data['fields']).'.', $name['column']);
-            in_array($field, $fields, true) || $fields[] = $field;
+            $field =
+                $this->dialect->fieldNamed($name['text']) ??
+                throw new CclProblem(
+                    "“{$name['text']}” is no field here; fields are ".
+                        implode(', ', $this->dialect->data['fields']).
+                        '.',
+                    $name['column'],
+                );
+            in_array($field, $fields, true) || ($fields[] = $field);
         }
         [$outer, $this->insideField] = [$this->insideField, true];
         $inner = $this->operand();
@@ -241,10 +269,15 @@ final class CclParser
             if ($kind !== LimitKind::Year->value) {
                 return Limit::to(LimitKind::from((string) $kind), $value);
             }
-            if (preg_match('/^(?:(\d{4})|(\d{4})?-(\d{4})?)$/', $value, $years, PREG_UNMATCHED_AS_NULL) !== 1 || $value === '-') {
+            if (
+                preg_match('/^(?:(\d{4})|(\d{4})?-(\d{4})?)$/', $value, $years, PREG_UNMATCHED_AS_NULL) !== 1 ||
+                $value === '-'
+            ) {
                 throw new CclProblem('years are written 2010, 2005-2024, 2005- or -2024.', $column);
             }
-            [$from, $to] = isset($years[1]) ? [(int) $years[1], (int) $years[1]] : [isset($years[2]) ? (int) $years[2] : null, isset($years[3]) ? (int) $years[3] : null];
+            [$from, $to] = isset($years[1])
+                ? [(int) $years[1], (int) $years[1]]
+                : [isset($years[2]) ? (int) $years[2] : null, isset($years[3]) ? (int) $years[3] : null];
             if ($from !== null && $to !== null && $from > $to) {
                 throw new CclProblem('the earlier year comes first.', $column);
             }
@@ -284,12 +317,15 @@ final class CclParser
             }
         }
 
-        return $words === [] ? throw new CclProblem('there is no word between these quotation marks.', $token['column']) : new Phrase($words);
+        return $words === []
+            ? throw new CclProblem('there is no word between these quotation marks.', $token['column'])
+            : new Phrase($words);
     }
 
     private function word(string $typed, int $column): Word
     {
-        $stem = $this->mask !== '' && str_ends_with($typed, $this->mask) ? substr($typed, 0, -strlen($this->mask)) : $typed;
+        $stem =
+            $this->mask !== '' && str_ends_with($typed, $this->mask) ? substr($typed, 0, -strlen($this->mask)) : $typed;
         $isCut = $stem !== $typed;
         $stem = $this->withOurMasks($stem, $column);
         $letters = mb_strlen(implode('', Words::of($stem)));
@@ -318,7 +354,10 @@ final class CclParser
         }
         $word = strtr($word, $ours);
         if (Mask::isIn($word) && Mask::letters($word) < Mask::LETTERS) {
-            throw new CclProblem('at least '.Mask::LETTERS.' letters are needed beside signs that stand for letters.', $column);
+            throw new CclProblem(
+                'at least '.Mask::LETTERS.' letters are needed beside signs that stand for letters.',
+                $column,
+            );
         }
 
         return $word;
@@ -326,7 +365,9 @@ final class CclParser
 
     private function isWord(string $word): bool
     {
-        return $this->peek()['kind'] === 'word' && strtolower($this->peek()['text']) === $word && ! in_array($this->peek(1)['kind'], ['=', ',', 'end'], true);
+        return $this->peek()['kind'] === 'word' &&
+            strtolower($this->peek()['text']) === $word &&
+            ! in_array($this->peek(1)['kind'], ['=', ',', 'end'], true);
     }
 
     /** @return array{kind: string, text: string, column: int} */

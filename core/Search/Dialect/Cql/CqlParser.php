@@ -22,8 +22,10 @@ use WaryHeron\Core\Search\Text\Words;
 /**
  * Reads CQL 1.2 (the query language of SRU) into the same tree as our own language.
  *
- * All Boolean operators, prox among them, are of equal strength and read from the left. Indexes are those of the dialect's
- * file plus cql.serverChoice and cql.anywhere. Source: CQL grammar as published with SRU 1.2 (OASIS searchRetrieve part 5).
+ * All Boolean operators, prox among them, are of equal strength and read from the left. Indexes are those of the
+ * dialect's
+ * file plus cql.serverChoice and cql.anywhere. Source: CQL grammar as published with SRU 1.2 (OASIS searchRetrieve part
+ * 5).
  */
 final class CqlParser
 {
@@ -39,8 +41,10 @@ final class CqlParser
 
     /** Addresses of context sets, and the prefix they have in our files; none where the address names it. */
     private const CONTEXT_SETS = [
-        '~^info:srw/(?:cql-context-set|context-sets)/1/cql-v1\.[12]$~' => 'cql', '~^info:srw/(?:cql-context-set|context-sets)/1/dc-v1\.1$~' => 'dc',
-        '~^info:srw/(?:cql-context-set|context-sets)/2/rec-1\.[01]$~' => 'rec', '~^urn:x-wary-heron:([a-z]+)$~' => '',
+        '~^info:srw/(?:cql-context-set|context-sets)/1/cql-v1\.[12]$~' => 'cql',
+        '~^info:srw/(?:cql-context-set|context-sets)/1/dc-v1\.1$~' => 'dc',
+        '~^info:srw/(?:cql-context-set|context-sets)/2/rec-1\.[01]$~' => 'rec',
+        '~^urn:x-wary-heron:([a-z]+)$~' => '',
     ];
 
     private int $at = 0;
@@ -157,9 +161,10 @@ final class CqlParser
             }
             $operator = Operator::from($keyword);
             $right = $this->clause();
-            $left = $open === $operator && $left instanceof Operation
-                ? new Operation($operator, [...$left->operands, $right])
-                : new Operation($operator, [$left, $right]);
+            $left =
+                $open === $operator && $left instanceof Operation
+                    ? new Operation($operator, [...$left->operands, $right])
+                    : new Operation($operator, [$left, $right]);
             $open = $operator;
         }
         if ($this->depth > 0) {
@@ -228,11 +233,18 @@ final class CqlParser
             return $node;
         }
         if (! $token->isTerm() || $token->keyword() !== null) {
-            throw new CqlProblem(10, $token->kind === 'end' ? 'the query ends where a term was expected' : "a term was expected, not “{$token->text}”", $token->column);
+            throw new CqlProblem(
+                10,
+                $token->kind === 'end'
+                    ? 'the query ends where a term was expected'
+                    : "a term was expected, not “{$token->text}”",
+                $token->column,
+            );
         }
         $relation = $this->peek();
         $named = $relation->kind === 'word' && $relation->keyword() === null;
-        $compares = $relation->kind === 'symbol' && in_array($relation->text, ['=', '==', '<', '>', '<=', '>=', '<>'], true);
+        $compares =
+            $relation->kind === 'symbol' && in_array($relation->text, ['=', '==', '<', '>', '<=', '>=', '<>'], true);
         if (! $named && ! $compares) {
             return $this->text($token, '=');
         }
@@ -257,11 +269,19 @@ final class CqlParser
                 throw new CqlProblem(10, 'a modifier was expected after the /', $name->column);
             }
             $comparison = $value = '';
-            if (in_array($this->peek()->text, ['=', '<', '>', '<=', '>=', '<>'], true) && $this->peek()->kind === 'symbol') {
+            if (
+                in_array($this->peek()->text, ['=', '<', '>', '<=', '>=', '<>'], true) &&
+                $this->peek()->kind === 'symbol'
+            ) {
                 $comparison = $this->next()->text;
                 $value = $this->next()->text;
             }
-            $modifiers[] = ['name' => strtolower($name->text), 'comparison' => $comparison, 'value' => $value, 'column' => $name->column];
+            $modifiers[] = [
+                'name' => strtolower($name->text),
+                'comparison' => $comparison,
+                'value' => $value,
+                'column' => $name->column,
+            ];
         }
 
         return $modifiers;
@@ -288,13 +308,21 @@ final class CqlParser
                 return $this->limit(LimitKind::from($kind), $how, $relation, $term);
             }
         }
-        $everywhere = in_array($name, ['cql.serverchoice', 'cql.anywhere', 'cql.any', 'serverchoice', 'anywhere'], true);
-        $field = $everywhere ? null : ($this->dialect->fieldNamed($name) ?? $this->bareField($name));
+        $everywhere = in_array(
+            $name,
+            ['cql.serverchoice', 'cql.anywhere', 'cql.any', 'serverchoice', 'anywhere'],
+            true,
+        );
+        $field = $everywhere ? null : $this->dialect->fieldNamed($name) ?? $this->bareField($name);
         if (! $everywhere && $field === null) {
             throw new CqlProblem(16, $index->text, $index->column);
         }
         if (! in_array($how, ['=', '==', 'adj', 'exact', 'any', 'all', 'scr'], true)) {
-            throw new CqlProblem(in_array($how, ['<', '>', '<=', '>=', 'within'], true) ? 22 : 19, $relation->text, $relation->column);
+            throw new CqlProblem(
+                in_array($how, ['<', '>', '<=', '>=', 'within'], true) ? 22 : 19,
+                $relation->text,
+                $relation->column,
+            );
         }
         $text = $this->text($term, $how);
 
@@ -322,11 +350,15 @@ final class CqlParser
         $narrower = $major = false;
         $qualifiers = [];
         foreach ($modifiers as $modifier) {
-            $name = str_contains($modifier['name'], '.') ? substr((string) strstr($modifier['name'], '.'), 1) : $modifier['name'];
+            $name = str_contains($modifier['name'], '.')
+                ? substr((string) strstr($modifier['name'], '.'), 1)
+                : $modifier['name'];
             match (true) {
-                $name === 'narrower' => $narrower = true,
-                $name === 'major' => $major = true,
-                $name === 'qualifier' && $modifier['value'] !== '' => $qualifiers[] = stripslashes($modifier['value']),
+                $name === 'narrower' => ($narrower = true),
+                $name === 'major' => ($major = true),
+                $name === 'qualifier' && $modifier['value'] !== '' => ($qualifiers[] = stripslashes(
+                    $modifier['value'],
+                )),
                 default => throw new CqlProblem(20, $modifier['name'], $modifier['column']),
             };
         }
@@ -409,7 +441,10 @@ final class CqlParser
         return $length === 0 ? null : new Word($text, $truncated);
     }
 
-    /** CQL has * for any number of letters and ? for one, as we have; which of them a database understands its dialect says. */
+    /**
+     * CQL has * for any number of letters and ? for one, as we have; which of them a database understands its dialect
+     * says.
+     */
     private function mask(string $sign, int $column): string
     {
         if (($this->dialect->data['masking'][$sign === '*' ? 'any' : 'one'] ?? null) === null) {
@@ -436,9 +471,12 @@ final class CqlParser
                     $modifier['value'] === 'word' || throw new CqlProblem(42, $modifier['value'], $modifier['column']);
                     break;
                 case 'distance':
-                    in_array($modifier['comparison'], ['<=', '<', '='], true) || throw new CqlProblem(40, $modifier['comparison'], $modifier['column']);
+                    in_array($modifier['comparison'], ['<=', '<', '='], true) ||
+                        throw new CqlProblem(40, $modifier['comparison'], $modifier['column']);
                     $distance = (int) $modifier['value'] - ($modifier['comparison'] === '<' ? 1 : 0);
-                    $modifier['comparison'] !== '=' || $distance === 1 || throw new CqlProblem(40, '=', $modifier['column']);
+                    $modifier['comparison'] !== '=' ||
+                        $distance === 1 ||
+                        throw new CqlProblem(40, '=', $modifier['column']);
                     break;
                 case 'unordered':
                     break;

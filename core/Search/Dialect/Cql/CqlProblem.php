@@ -4,12 +4,22 @@ declare(strict_types=1);
 
 namespace WaryHeron\Core\Search\Dialect\Cql;
 
-/** Why a CQL text was refused: the SRU diagnostic's number, its detail, and the column (from 1) where reading stopped. */
+/**
+ * Why a CQL text was refused: the SRU diagnostic's number, its detail, and the column (from 1) where reading stopped.
+ */
 final class CqlProblem extends \RuntimeException
 {
-    public function __construct(public readonly int $diagnostic, public readonly string $detail, public readonly int $column)
-    {
-        parent::__construct("Column {$column}: ".(self::MEANINGS[$diagnostic] ?? 'query refused').($detail === '' ? '' : ": {$detail}").'.');
+    public function __construct(
+        public readonly int $diagnostic,
+        public readonly string $detail,
+        public readonly int $column,
+    ) {
+        parent::__construct(
+            "Column {$column}: ".
+                (self::MEANINGS[$diagnostic] ?? 'query refused').
+                ($detail === '' ? '' : ": {$detail}").
+                '.',
+        );
     }
 
     public const MEANINGS = [

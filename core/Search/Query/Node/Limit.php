@@ -9,12 +9,8 @@ use WaryHeron\Core\Search\Query\LimitKind;
 /** A restriction on what a record is rather than what it says. Years have two ends, either of which may be open. */
 final readonly class Limit implements Node
 {
-    private function __construct(
-        public LimitKind $kind,
-        public ?string $value,
-        public ?int $from,
-        public ?int $to,
-    ) {
+    private function __construct(public LimitKind $kind, public ?string $value, public ?int $from, public ?int $to)
+    {
     }
 
     public static function years(?int $from, ?int $to): self
