@@ -2,25 +2,46 @@
 <x-page title="Coding" :review="$review" stage="coding" place="coding">
     <div class="desk">
         <section class="sheet">
-            <header class="sheet-head"><h1>Coding table</h1> <span>{{ number_format($table->publications->count()) }} included publications, {{ $table->codes->count() }} items in the codebook</span>
-                <span class="end"><a class="button" href="{{ route('exports.coding', $review) }}">Download as CSV</a></span></header>
+            <header class="sheet-head">
+                <h1>Coding table</h1> <span>{{ number_format($table->publications->count()) }} included publications,
+                    {{ $table->codes->count() }} items in the codebook</span>
+                <span class="end"><a class="button" href="{{ route('exports.coding', $review) }}">Download as CSV</a></span>
+            </header>
             @if ($table->publications->isEmpty())
                 <x-empty title="Nothing is included yet">Publications come here when screening includes them.</x-empty>
             @elseif ($table->codes->isEmpty())
-                <x-empty title="The codebook is empty">Say first what is to be found out about each study: <a href="{{ route('codebook', $review) }}">the codebook</a>.</x-empty>
+                <x-empty title="The codebook is empty">Say first what is to be found out about each study: <a
+                        href="{{ route('codebook', $review) }}">the codebook</a>.</x-empty>
             @else
                 <div class="overflow-x-auto" tabindex="0" role="region" aria-label="Coding table">
                     <table class="table">
-                        <thead><tr><th class="min-w-72">Publication</th><th class="number">Coded</th>@foreach ($table->codes as $code) <th class="min-w-32 {{ $code->type->value === 'number' ? 'number' : '' }}">{{ $code->label }}{{ $code->unit !== '' ? ", {$code->unit}" : '' }}</th> @endforeach</tr></thead>
+                        <thead>
+                            <tr>
+                                <th class="min-w-72">Publication</th>
+                                <th class="number">Coded</th>
+                                @foreach ($table->codes as $code)
+                                    <th class="min-w-32 {{ $code->type->value === 'number' ? 'number' : '' }}">
+                                        {{ $code->label }}{{ $code->unit !== '' ? ", {$code->unit}" : '' }}</th>
+                                @endforeach
+                            </tr>
+                        </thead>
                         <tbody>
                             @foreach ($table->publications as $publication)
                                 <tr>
-                                    <td><a class="title-link" href="{{ route('coding.show', [$review, $publication->id]) }}">{{ Str::before($publication->authors, ';') }} {{ $publication->year }}</a><br><span class="small quiet">{{ Str::limit($publication->title, 90) }}</span></td>
+                                    <td><a class="title-link"
+                                            href="{{ route('coding.show', [$review, $publication->id]) }}">{{ Str::before($publication->authors, ';') }}
+                                            {{ $publication->year }}</a><br><span
+                                            class="small quiet">{{ Str::limit($publication->title, 90) }}</span></td>
                                     <td class="number">{{ $table->answered($publication->id) }} of {{ $table->codes->count() }}</td>
                                     @foreach ($table->codes as $code)
                                         @php($answer = $table->answers[$publication->id][$code->id] ?? null)
-                                        <td class="{{ $code->type->value === 'number' ? 'number' : '' }}" @if ($answer && $answer->quote !== '') title="“{{ $answer->quote }}” {{ $answer->place }}" @endif>
-                                            @if ($answer) {{ (new Code($code->type, $code->options))->show($answer->value) }} @else <span class="quiet">–</span> @endif
+                                        <td class="{{ $code->type->value === 'number' ? 'number' : '' }}"
+                                            @if ($answer && $answer->quote !== '') title="“{{ $answer->quote }}” {{ $answer->place }}" @endif>
+                                            @if ($answer)
+                                                {{ (new Code($code->type, $code->options))->show($answer->value) }}
+                                            @else
+                                                <span class="quiet">–</span>
+                                            @endif
                                         </td>
                                     @endforeach
                                 </tr>

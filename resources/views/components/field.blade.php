@@ -13,8 +13,10 @@
     @if ($slot->isNotEmpty())
         {{ $slot }}
     @else
-        <input id="{{ $id }}" name="{{ $name }}" type="{{ $type }}" @if ($type !== 'password') value="{{ old($key, $value) }}" @endif
-            {{ $attributes->class('input') }} @if ($help !== '') aria-describedby="{{ $id }}-help" @endif @if ($wrong) aria-invalid="true" aria-errormessage="{{ $id }}-error" @endif>
+        <input id="{{ $id }}" name="{{ $name }}" type="{{ $type }}"
+            @if ($type !== 'password') value="{{ old($key, $value) }}" @endif {{ $attributes->class('input') }}
+            @if ($help !== '') aria-describedby="{{ $id }}-help" @endif
+            @if ($wrong) aria-invalid="true" aria-errormessage="{{ $id }}-error" @endif>
     @endif
     @error($key)
         <p class="field-error" id="{{ $id }}-error" role="alert">{{ $message }}</p>

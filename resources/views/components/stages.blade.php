@@ -3,7 +3,8 @@
 @if ($review->stages->count() > 1)
     <nav class="section row small tabs" aria-label="Stage">
         @foreach ($review->stages as $one)
-            <a href="{{ route($to, [$review, 'stage' => $one->id]) }}" @if ($one->id === $stage->id) aria-current="page" @endif>{{ $one->name }}</a>
+            <a href="{{ route($to, [$review, 'stage' => $one->id]) }}"
+                @if ($one->id === $stage->id) aria-current="page" @endif>{{ $one->name }}</a>
         @endforeach
     </nav>
 @endif

@@ -1,6 +1,7 @@
 {{-- Work in the background, seen live: a row for what goes on, one line for all that is over. --}}
 @props(['running' => false, 'review' => ''])
-<section class="no-print" x-data="tasks" data-running="{{ $running ? 1 : 0 }}" data-review="{{ $review }}" aria-label="Work in the background">
+<section class="no-print" x-data="tasks" data-running="{{ $running ? 1 : 0 }}" data-review="{{ $review }}"
+    aria-label="Work in the background">
     <template x-for="task in live" x-bind:key="task.id">
         <div class="task">
             <a x-bind:href="task.url" x-text="task.name"></a>
@@ -15,11 +16,13 @@
         <span x-text="latest.words"></span>
         <span class="quiet" x-text="latest.message"></span>
         <span class="task-end">
-            <button type="button" class="button button-plain" x-show="hasMore" x-on:click="unfold" x-bind:aria-expanded="unfolded" x-text="moreWords"></button>
+            <button type="button" class="button button-plain" x-show="hasMore" x-on:click="unfold" x-bind:aria-expanded="unfolded"
+                x-text="moreWords"></button>
             <button type="button" class="button button-plain" x-on:click="seen" x-text="awayWords"></button>
         </span>
     </div>
     <template x-for="task in shownBelow" x-bind:key="task.id">
-        <div class="task task-below"><a x-bind:href="task.url" x-text="task.name"></a> <span x-text="task.words"></span> <span class="quiet" x-text="task.message"></span></div>
+        <div class="task task-below"><a x-bind:href="task.url" x-text="task.name"></a> <span x-text="task.words"></span> <span
+                class="quiet" x-text="task.message"></span></div>
     </template>
 </section>

@@ -16,18 +16,25 @@
         @endforeach
     </ol>
     @if ($waterline->next !== [])
-        <p class="next-steps">Next: @foreach ($waterline->next as $step){{ $loop->first ? '' : ($loop->last ? ', then ' : ', ') }}<a href="{{ $step['url'] }}">{{ $step['words'] }}</a>@endforeach</p>
+        <p class="next-steps">Next:
+            @foreach ($waterline->next as $step){{ $loop->first ? '' : ($loop->last ? ', then ' : ', ') }}<a
+                href="{{ $step['url'] }}">{{ $step['words'] }}</a>@endforeach
+        </p>
     @endif
     @if ($flows)
-    <svg class="waterline-stream" viewBox="0 0 {{ \App\Queries\Waterline::WIDTH }} 30" preserveAspectRatio="none" aria-hidden="true"><path d="{{ $waterline->stream->outline() }}"/></svg>
-    <div class="waterline-outflows">
-        @foreach ($waterline->stages as $stage)
-            <span>
-                @if ($stage['outflow'])
-                    <a href="{{ $stage['outflow']['url'] }}"><svg viewBox="0 0 14 12" aria-hidden="true"><path d="M1 0q0 9 12 9"/></svg>{{ $stage['outflow']['text'] }}</a>
-                @endif
-            </span>
-        @endforeach
-    </div>
+        <svg class="waterline-stream" viewBox="0 0 {{ \App\Queries\Waterline::WIDTH }} 30" preserveAspectRatio="none" aria-hidden="true">
+            <path d="{{ $waterline->stream->outline() }}" />
+        </svg>
+        <div class="waterline-outflows">
+            @foreach ($waterline->stages as $stage)
+                <span>
+                    @if ($stage['outflow'])
+                        <a href="{{ $stage['outflow']['url'] }}"><svg viewBox="0 0 14 12" aria-hidden="true">
+                                <path d="M1 0q0 9 12 9" />
+                            </svg>{{ $stage['outflow']['text'] }}</a>
+                    @endif
+                </span>
+            @endforeach
+        </div>
     @endif
 </nav>

@@ -1,1 +1,3 @@
-<x-problem-page title="Too many at once"><p>{{ \App\Http\Problems::wait($exception) }}</p></x-problem-page>
+<x-problem-page title="Too many at once">
+    <p>{{ \App\Http\Problems::wait($exception) }}</p>
+</x-problem-page>

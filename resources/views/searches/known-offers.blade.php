@@ -1,8 +1,23 @@
-@if ($failure !== '') <p class="small says-warn">{{ $failure }}</p> @endif
+@if ($failure !== '')
+    <p class="small says-warn">
+        {{ $failure }}</p>
+@endif
 @foreach ($lost as $block)
     <p class="small">“{{ $block['name'] ?: 'A concept' }}” loses it.</p>
-    @if (($offers[$block['id']] ?? []) === []) <p class="small quiet">Nothing in its title, abstract or headings is of this concept.</p>
+    @if (($offers[$block['id']] ?? []) === [])
+        <p class="small quiet">Nothing in its title, abstract or headings is of this concept.</p>
     @else
-        <ul class="small">@foreach ($offers[$block['id']] as $one) <li class="mb-1">@can('search', $review) <button type="button" class="tag tag-button" x-on:click="addTerm({{ Js::from($block['id']) }}, {{ Js::from($one['text']) }})">Add {{ $one['text'] }}</button> @else <span class="tag">{{ $one['text'] }}</span> @endcan <span class="quiet">{{ $one['why'] }}</span></li> @endforeach</ul>
+        <ul class="small">
+            @foreach ($offers[$block['id']] as $one)
+                <li class="mb-1">
+                    @can('search', $review)
+                        <button type="button" class="tag tag-button"
+                            x-on:click="addTerm({{ Js::from($block['id']) }}, {{ Js::from($one['text']) }})">Add {{ $one['text'] }}</button>
+                    @else
+                        <span class="tag">{{ $one['text'] }}</span>
+                    @endcan <span class="quiet">{{ $one['why'] }}</span>
+                </li>
+            @endforeach
+        </ul>
     @endif
 @endforeach
