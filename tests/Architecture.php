@@ -81,3 +81,31 @@ test('views hold no queries', function () {
         expect((string) file_get_contents($view->getPathname()))->not->toMatch('/DB::|::query\(|->where\(|style="/');
     }
 });
+
+test('lines can be read at once', function (string $room, string $ending, int $width, float $percent) {
+    $lines = $long = 0;
+    foreach (linesOf($room, $ending) as $line) {
+        $lines++;
+        $long += mb_strlen($line) > $width ? 1 : 0;
+    }
+    expect(100 * $long / $lines)->toBeLessThanOrEqual($percent);
+})->with([
+    // patterns, lists of words, sentences that people read and SQL remain
+    'the core' => ['core', '.php', 120, 1.0],
+    'the application' => ['app', '.php', 120, 1.0],
+    'the stand-ins' => ['standins', '.php', 120, 2.0],
+    'the tests' => ['tests', '.php', 140, 1.0],
+    'the views' => ['resources/views', '.blade.php', 160, 1.0],
+    'the scripts of pages' => ['resources/js', '.js', 120, 2.0],
+]);
+
+/** @return Generator<int, string> */
+function linesOf(string $room, string $ending): Generator
+{
+    $files = new RecursiveIteratorIterator(new RecursiveDirectoryIterator(dirname(__DIR__)."/{$room}"));
+    foreach ($files as $file) {
+        if (str_ends_with($file->getFilename(), $ending)) {
+            yield from explode("\n", (string) file_get_contents($file->getPathname()));
+        }
+    }
+}

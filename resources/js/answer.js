@@ -18,7 +18,11 @@ export default () => ({
         const boxes = inputs.filter((input) => input.type === 'checkbox' || input.type === 'radio');
         const ticked = boxes.filter((box) => box.checked).map((box) => box.value);
         const value = boxes.length === 0 ? inputs[0].value : this.$root.dataset.several ? ticked : (ticked[0] ?? '');
-        return { value, quote: this.$root.querySelector('[data-quote]').value, place: this.$root.querySelector('[data-place]').value };
+        return {
+            value,
+            quote: this.$root.querySelector('[data-quote]').value,
+            place: this.$root.querySelector('[data-place]').value,
+        };
     },
     get changed() {
         return JSON.stringify(this.given()) !== this.last;

@@ -21,7 +21,28 @@ import theme from './theme';
 import thesaurus from './thesaurus';
 import thresholds from './thresholds';
 
-for (const [name, component] of Object.entries({ answer, copying, deliveryForm, dialectFile, findingActions, keys, later, pairing, palette, picking, readingDesk, strategyBoard, strategyLines, suggest, tasks, termForm, textsSought, theme, thesaurus, thresholds })) {
+for (const [name, component] of Object.entries({
+    answer,
+    copying,
+    deliveryForm,
+    dialectFile,
+    findingActions,
+    keys,
+    later,
+    pairing,
+    palette,
+    picking,
+    readingDesk,
+    strategyBoard,
+    strategyLines,
+    suggest,
+    tasks,
+    termForm,
+    textsSought,
+    theme,
+    thesaurus,
+    thresholds,
+})) {
     Alpine.data(name, component);
 }
 Alpine.start();

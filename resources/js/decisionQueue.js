@@ -42,7 +42,9 @@ export class DecisionQueue {
                 if (failure.mayPass) {
                     this.failures++;
                     this.handlers.changed(this.all.length, true);
-                    await new Promise((resolve) => setTimeout(resolve, WAITS[Math.min(this.failures - 1, WAITS.length - 1)]));
+                    await new Promise((resolve) =>
+                        setTimeout(resolve, WAITS[Math.min(this.failures - 1, WAITS.length - 1)]),
+                    );
                 } else if (failure.status === 401 || failure.status === 419) {
                     this.failures++;
                     this.handlers.refused(entry, failure);

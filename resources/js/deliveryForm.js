@@ -3,7 +3,15 @@ export default () => ({
     over: false,
     names: [],
     chosen() {
-        this.names = [...this.$refs.files.files].map((file, i) => ({ name: file.name, size: `${(file.size / 1048576).toFixed(1)} MB`, at: i, source: `sources[${i}]`, kind: `kinds[${i}]`, sourceWords: `Source of ${file.name}`, kindWords: `Kind of source of ${file.name}` }));
+        this.names = [...this.$refs.files.files].map((file, i) => ({
+            name: file.name,
+            size: `${(file.size / 1048576).toFixed(1)} MB`,
+            at: i,
+            source: `sources[${i}]`,
+            kind: `kinds[${i}]`,
+            sourceWords: `Source of ${file.name}`,
+            kindWords: `Kind of source of ${file.name}`,
+        }));
     },
     enter() {
         this.over = true;

@@ -2,7 +2,12 @@ import { ask } from './server';
 
 // selects words that may be spread over marked and plain parts
 function select(within, words) {
-    const walk = document.createTreeWalker(within, NodeFilter.SHOW_TEXT, { acceptNode: (node) => (node.parentElement.closest('article')?.offsetParent && node.parentElement.offsetParent ? NodeFilter.FILTER_ACCEPT : NodeFilter.FILTER_REJECT) });
+    const walk = document.createTreeWalker(within, NodeFilter.SHOW_TEXT, {
+        acceptNode: (node) =>
+            node.parentElement.closest('article')?.offsetParent && node.parentElement.offsetParent
+                ? NodeFilter.FILTER_ACCEPT
+                : NodeFilter.FILTER_REJECT,
+    });
     const nodes = [];
     let all = '';
     while (walk.nextNode()) {
@@ -55,10 +60,27 @@ export default () => ({
     async askWhy() {
         const id = this.item.id;
         const { why } = await ask('GET', this.urls.why.replace('ITEM', id)).catch(() => ({}));
-        const words = (why?.words ?? []).map(({ word, weight }) => `${word} ${weight > 0 ? '+' : '−'}${Math.abs(weight).toFixed(2)}`).join(', ');
-        const how = why?.check ? 'It was drawn at random for the check sample.' : why?.drawn ? 'It was drawn at random.' : '';
+        const words = (why?.words ?? [])
+            .map(({ word, weight }) => `${word} ${weight > 0 ? '+' : '−'}${Math.abs(weight).toFixed(2)}`)
+            .join(', ');
+        const how = why?.check
+            ? 'It was drawn at random for the check sample.'
+            : why?.drawn
+              ? 'It was drawn at random.'
+              : '';
         this.whyOf = id;
-        this.why = why ? [how, why.score === null ? '' : `Learned from ${why.judged} opened publications, its score is ${why.score.toFixed(2)} of 1.`, words ? `What weighs most: ${words}.` : '', 'It decides nothing.'].filter(Boolean).join(' ') : 'It came since the order was made, and is read in order of delivery.';
+        this.why = why
+            ? [
+                  how,
+                  why.score === null
+                      ? ''
+                      : `Learned from ${why.judged} opened publications, its score is ${why.score.toFixed(2)} of 1.`,
+                  words ? `What weighs most: ${words}.` : '',
+                  'It decides nothing.',
+              ]
+                  .filter(Boolean)
+                  .join(' ')
+            : 'It came since the order was made, and is read in order of delivery.';
     },
     // the sentence that a lead points at is selected where it stands
     pointAt(sentence) {
@@ -67,10 +89,12 @@ export default () => ({
     },
     async tag(name, on) {
         const item = this.item;
-        const { tags } = await ask('POST', this.urls.tag.replace('ITEM', item.id), { tag: name, on }).catch((failure) => {
-            this.said = failure.message;
-            return {};
-        });
+        const { tags } = await ask('POST', this.urls.tag.replace('ITEM', item.id), { tag: name, on }).catch(
+            (failure) => {
+                this.said = failure.message;
+                return {};
+            },
+        );
         if (tags) item.tags = tags;
     },
     addTag() {
@@ -84,10 +108,12 @@ export default () => ({
     async sayInTalk() {
         const item = this.item;
         if (!this.newTalk.trim()) return;
-        const { talk } = await ask('POST', this.urls.talk.replace('ITEM', item.id), { body: this.newTalk }).catch((failure) => {
-            this.said = failure.message;
-            return {};
-        });
+        const { talk } = await ask('POST', this.urls.talk.replace('ITEM', item.id), { body: this.newTalk }).catch(
+            (failure) => {
+                this.said = failure.message;
+                return {};
+            },
+        );
         if (talk) {
             item.talk = talk;
             this.newTalk = '';

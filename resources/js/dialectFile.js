@@ -45,7 +45,10 @@ export default () => ({
     async look() {
         const number = ++this.asked;
         try {
-            const answer = await ask('POST', this.root.dataset.url, { file: this.$refs.file.value, strategy: this.$refs.strategy?.value || null });
+            const answer = await ask('POST', this.root.dataset.url, {
+                file: this.$refs.file.value,
+                strategy: this.$refs.strategy?.value || null,
+            });
             if (number !== this.asked) return;
             this.problems = answer.problems;
             if (answer.problems.length === 0) this.lines = answer.lines;

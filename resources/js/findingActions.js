@@ -10,7 +10,11 @@ export default () => ({
     },
     async apply(change, values) {
         try {
-            await ask('POST', this.page.dataset.url, { revision: Number(this.page.dataset.revision), change, with: values });
+            await ask('POST', this.page.dataset.url, {
+                revision: Number(this.page.dataset.revision),
+                change,
+                with: values,
+            });
             window.location.reload();
         } catch (failure) {
             this.problem = failure.message;
@@ -18,7 +22,11 @@ export default () => ({
     },
     // the words that the reader has marked, as a phrase
     addMarked() {
-        const marked = window.getSelection().toString().replace(/["“”\s]+/g, ' ').trim();
+        const marked = window
+            .getSelection()
+            .toString()
+            .replace(/["“”\s]+/g, ' ')
+            .trim();
         if (marked === '' || marked.length > 200) {
             this.problem = 'Mark some words of a record first, then press again.';
             return;

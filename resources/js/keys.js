@@ -5,7 +5,8 @@ const areOff = () => localStorage.getItem(OFF) === '1';
 
 // also where single keys are switched off: whoever speaks to the machine, or whose hand trembles, sets off none of them
 export const isTyping = (event) =>
-    event.target.closest('input:not([type="checkbox"]), textarea, select, [contenteditable]') !== null || (areOff() && event.key.length === 1 && !event.ctrlKey && !event.metaKey && !event.altKey);
+    event.target.closest('input:not([type="checkbox"]), textarea, select, [contenteditable]') !== null ||
+    (areOff() && event.key.length === 1 && !event.ctrlKey && !event.metaKey && !event.altKey);
 
 export default () => ({
     open: false,
@@ -24,7 +25,10 @@ export default () => ({
         });
     },
     show() {
-        this.own = [...document.querySelectorAll('[data-key]')].map((at) => ({ key: at.dataset.key, does: at.dataset.does }));
+        this.own = [...document.querySelectorAll('[data-key]')].map((at) => ({
+            key: at.dataset.key,
+            does: at.dataset.does,
+        }));
         this.before = document.activeElement;
         this.open = true;
         this.$nextTick(() => this.$refs.close.focus());

@@ -8,10 +8,12 @@ const waiting = [];
 const next = () => {
     while (running < TOGETHER && waiting.length > 0) {
         running += 1;
-        waiting.shift()().finally(() => {
-            running -= 1;
-            next();
-        });
+        waiting
+            .shift()()
+            .finally(() => {
+                running -= 1;
+                next();
+            });
     }
 };
 

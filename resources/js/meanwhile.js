@@ -1,6 +1,8 @@
 // Whether a change that met another person's still means what it meant, so that it can be sent again by itself.
 const ofBlock = (sheet, id) => sheet.blocks.find((block) => block.id === id);
-const ofLine = (sheet, id) => sheet.blocks.flatMap((block) => block.terms).find((term) => term.id === id) ?? sheet.limits.find((limit) => limit.id === id);
+const ofLine = (sheet, id) =>
+    sheet.blocks.flatMap((block) => block.terms).find((term) => term.id === id) ??
+    sheet.limits.find((limit) => limit.id === id);
 const same = (one, other) => one !== undefined && JSON.stringify(one) === JSON.stringify(other);
 
 // what a concept is, without what stands in it

@@ -129,8 +129,11 @@ export default () => ({
         if (!this.hasGroup) return;
         // an answer that was overtaken by a ruling or an undo would show a group that is no longer there
         const asked = ++this.asked;
-        this.get(`skip=${this.key}`).then((html) => {
-            if (asked === this.asked) this.ahead = html;
-        }, () => {});
+        this.get(`skip=${this.key}`).then(
+            (html) => {
+                if (asked === this.asked) this.ahead = html;
+            },
+            () => {},
+        );
     },
 });

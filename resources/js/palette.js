@@ -37,8 +37,14 @@ export default () => ({
     },
     get entries() {
         const wanted = this.text.toLowerCase().split(/\s+/).filter(Boolean);
-        const screens = this.screens.filter((screen) => wanted.every((word) => screen.title.toLowerCase().includes(word)));
-        return [...screens, ...this.found].map((entry, i) => ({ ...entry, id: `palette-${i}`, selected: i === this.at ? 'true' : 'false' }));
+        const screens = this.screens.filter((screen) =>
+            wanted.every((word) => screen.title.toLowerCase().includes(word)),
+        );
+        return [...screens, ...this.found].map((entry, i) => ({
+            ...entry,
+            id: `palette-${i}`,
+            selected: i === this.at ? 'true' : 'false',
+        }));
     },
     get active() {
         return this.entries.length ? `palette-${this.at}` : '';

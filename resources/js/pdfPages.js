@@ -5,7 +5,10 @@ let library = null;
 // a good part of a megabyte, so it comes only where a PDF is read
 async function pdfjs() {
     if (library) return library;
-    const [loaded, worker] = await Promise.all([import('pdfjs-dist/build/pdf.min.mjs'), import('pdfjs-dist/build/pdf.worker.min.mjs?url')]);
+    const [loaded, worker] = await Promise.all([
+        import('pdfjs-dist/build/pdf.min.mjs'),
+        import('pdfjs-dist/build/pdf.worker.min.mjs?url'),
+    ]);
     loaded.GlobalWorkerOptions.workerSrc = worker.default;
     library = loaded;
     return library;
@@ -15,14 +18,26 @@ export async function openPdf(url, container, { width, told, marked }) {
     const { getDocument, TextLayer } = await pdfjs();
     const parts = '/build/pdf';
     // files come from anywhere: no script of theirs runs, and nothing in them is asked of other servers
-    const task = getDocument({ url, isEvalSupported: false, enableXfa: false, useWasm: false, cMapUrl: `${parts}/cmaps/`, cMapPacked: true, standardFontDataUrl: `${parts}/standard_fonts/`, wasmUrl: `${parts}/wasm/` });
+    const task = getDocument({
+        url,
+        isEvalSupported: false,
+        enableXfa: false,
+        useWasm: false,
+        cMapUrl: `${parts}/cmaps/`,
+        cMapPacked: true,
+        standardFontDataUrl: `${parts}/standard_fonts/`,
+        wasmUrl: `${parts}/wasm/`,
+    });
     const pdf = await task.promise;
     container.replaceChildren();
     const first = await pdf.getPage(1);
     const natural = first.getViewport({ scale: 1 });
     const scale = Math.min(3, Math.max(0.5, width / natural.width));
     const seen = new IntersectionObserver(
-        (entries) => entries.filter((entry) => entry.isIntersecting && !entry.target.dataset.drawn).forEach((entry) => draw(entry.target).catch(() => told('A page of this PDF cannot be drawn.'))),
+        (entries) =>
+            entries
+                .filter((entry) => entry.isIntersecting && !entry.target.dataset.drawn)
+                .forEach((entry) => draw(entry.target).catch(() => told('A page of this PDF cannot be drawn.'))),
         { root: container.parentElement, rootMargin: '600px' },
     );
     const draw = async (sheet) => {
@@ -40,7 +55,12 @@ export async function openPdf(url, container, { width, told, marked }) {
         sheet.style.setProperty('--total-scale-factor', String(viewport.scale));
         sheet.style.setProperty('--scale-factor', String(viewport.scale));
         sheet.replaceChildren(canvas, layer);
-        await page.render({ canvas, canvasContext: canvas.getContext('2d'), viewport, transform: dense === 1 ? null : [dense, 0, 0, dense, 0, 0] }).promise;
+        await page.render({
+            canvas,
+            canvasContext: canvas.getContext('2d'),
+            viewport,
+            transform: dense === 1 ? null : [dense, 0, 0, dense, 0, 0],
+        }).promise;
         await new TextLayer({ textContentSource: page.streamTextContent(), container: layer, viewport }).render();
         marked?.(layer);
     };

@@ -10,7 +10,9 @@ export default () => ({
         return this.picked.includes(place);
     },
     pick(place) {
-        this.picked = this.has(place) ? this.picked.filter((one) => one !== place) : [...this.picked, place].sort((a, b) => a - b);
+        this.picked = this.has(place)
+            ? this.picked.filter((one) => one !== place)
+            : [...this.picked, place].sort((a, b) => a - b);
         sessionStorage.setItem(this.key, JSON.stringify(this.picked));
     },
     clear() {

@@ -18,7 +18,12 @@ export class Failure extends Error {
 export async function ask(method, url, body) {
     return answered(url, {
         method,
-        headers: { Accept: 'application/json', 'Content-Type': 'application/json', 'X-CSRF-TOKEN': token(), 'X-Requested-With': 'XMLHttpRequest' },
+        headers: {
+            Accept: 'application/json',
+            'Content-Type': 'application/json',
+            'X-CSRF-TOKEN': token(),
+            'X-Requested-With': 'XMLHttpRequest',
+        },
         body: body === undefined ? undefined : JSON.stringify(body),
         // what was decided arrives although the page is left; browsers bound the size of such requests
         keepalive: method !== 'GET' && JSON.stringify(body ?? '').length < 50000,
@@ -29,7 +34,11 @@ export async function ask(method, url, body) {
 export async function upload(url, fields) {
     const body = new FormData();
     Object.entries(fields).forEach(([name, value]) => value && body.append(name, value));
-    return answered(url, { method: 'POST', headers: { Accept: 'application/json', 'X-CSRF-TOKEN': token(), 'X-Requested-With': 'XMLHttpRequest' }, body });
+    return answered(url, {
+        method: 'POST',
+        headers: { Accept: 'application/json', 'X-CSRF-TOKEN': token(), 'X-Requested-With': 'XMLHttpRequest' },
+        body,
+    });
 }
 
 async function answered(url, request) {

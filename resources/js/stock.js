@@ -6,7 +6,8 @@ export function fresh(arrived, here, judged) {
 }
 
 // how many are left to judge after the one at hand
-export const ahead = (items, at, judged) => items.slice(at + 1).filter((one) => !one.mine.verdict && !one.open && !judged.has(one.id)).length;
+export const ahead = (items, at, judged) =>
+    items.slice(at + 1).filter((one) => !one.mine.verdict && !one.open && !judged.has(one.id)).length;
 
 // What was typed and not yet sent, kept on this machine by item until it is: a note, and answers to the criteria.
 export class Drafts {

@@ -5,7 +5,8 @@ import { newNumbers } from './strategyNumbers';
 import { judged } from './yields';
 
 // The board of concept blocks. Every change is sent at once and answered with the strategy as it then stands; numbers follow by themselves.
-const figure = (value) => (value === undefined ? '…' : value === null ? '–' : typeof value === 'number' ? value.toLocaleString('en-GB') : '!');
+const figure = (value) =>
+    value === undefined ? '…' : value === null ? '–' : typeof value === 'number' ? value.toLocaleString('en-GB') : '!';
 const why = (value) => (value === null ? 'cannot be said in this database' : typeof value === 'string' ? value : '');
 
 export default () => ({
@@ -25,7 +26,8 @@ export default () => ({
         // this.$root is another element where a component within this one calls
         this.boardRoot = this.$root;
         this.sheet = data('sheet');
-        this.canChange = this.boardRoot.querySelector('.board-add') !== null || this.boardRoot.querySelector('.sheet-foot') !== null;
+        this.canChange =
+            this.boardRoot.querySelector('.board-add') !== null || this.boardRoot.querySelector('.sheet-foot') !== null;
         this.counter = newNumbers(this.boardRoot.dataset.numbers, (answer) => {
             this.numbers = answer.numbers;
             this.counting = !answer.done;
@@ -58,9 +60,22 @@ export default () => ({
                 cells: this.sheet.sources.map((source) => {
                     const own = block.terms.length === 0 ? null : this.of(source, block.id, 'own');
                     const broken = own === undefined && block.terms.some((term) => term.problem);
-                    return { key: source.key, own: broken ? '!' : figure(own), why: broken ? 'A term of this concept cannot be read: mend it or take it off, and the concept is counted.' : why(own) };
+                    return {
+                        key: source.key,
+                        own: broken ? '!' : figure(own),
+                        why: broken
+                            ? 'A term of this concept cannot be read: mend it or take it off, and the concept is counted.'
+                            : why(own),
+                    };
                 }),
-                terms: block.terms.map((term) => ({ ...term, ...this.judged(term, block), numbers: this.pair(term, block), bar: this.bar(first, term, whole, block), isEdited: this.editing === term.id, removeWords: `Take ${term.shown} off` })),
+                terms: block.terms.map((term) => ({
+                    ...term,
+                    ...this.judged(term, block),
+                    numbers: this.pair(term, block),
+                    bar: this.bar(first, term, whole, block),
+                    isEdited: this.editing === term.id,
+                    removeWords: `Take ${term.shown} off`,
+                })),
             };
         });
     },
@@ -78,7 +93,13 @@ export default () => ({
                     map: own === null && term.heading ? `${this.boardRoot.dataset.translation}#${term.id}` : '',
                     mapWords: `${term.heading} is no heading of ${source.short}: map it`,
                 },
-                { key: `${source.key}-only`, text: own === null ? '–' : figure(only), why: why(only), cls: `only${own > 0 && only === 0 ? ' zero' : ''}`, map: '' },
+                {
+                    key: `${source.key}-only`,
+                    text: own === null ? '–' : figure(only),
+                    why: why(only),
+                    cls: `only${own > 0 && only === 0 ? ' zero' : ''}`,
+                    map: '',
+                },
             ];
         });
     },
@@ -100,21 +121,49 @@ export default () => ({
     },
     get sums() {
         const first = this.sheet.sources[0];
-        const combined = this.sheet.blocks.map((block, i) => [block, i + 1]).filter(([block]) => block.combined && block.terms.length > 0);
-        const rows = this.sheet.chain.map((line, i) => ({ id: line.id, words: combined.slice(0, i + 2).map(([, at]) => at).join(' AND '), lacks: '', isLimit: false }));
+        const combined = this.sheet.blocks
+            .map((block, i) => [block, i + 1])
+            .filter(([block]) => block.combined && block.terms.length > 0);
+        const rows = this.sheet.chain.map((line, i) => ({
+            id: line.id,
+            words: combined
+                .slice(0, i + 2)
+                .map(([, at]) => at)
+                .join(' AND '),
+            lacks: '',
+            isLimit: false,
+        }));
         for (const limit of this.sheet.limits) {
-            const lacks = limit.lacking.length > 0 ? `${limit.lacking.join(' and ')} ${limit.lacking.length > 1 ? 'have' : 'has'} no such limit` : '';
-            rows.push({ id: limit.id, words: `${limit.exclude ? 'All but' : 'Limit:'} ${limit.text}`, lacks, isLimit: true });
+            const lacks =
+                limit.lacking.length > 0
+                    ? `${limit.lacking.join(' and ')} ${limit.lacking.length > 1 ? 'have' : 'has'} no such limit`
+                    : '';
+            rows.push({
+                id: limit.id,
+                words: `${limit.exclude ? 'All but' : 'Limit:'} ${limit.text}`,
+                lacks,
+                isLimit: true,
+            });
         }
         const most = first ? Math.max(1, ...this.sheet.blocks.map((block) => this.of(first, block.id, 'own') || 0)) : 1;
         return rows.map((row) => ({
             ...row,
-            cells: this.sheet.sources.map((source) => ({ key: source.key, own: figure(this.of(source, row.id, 'own')), why: why(this.of(source, row.id, 'own')) })),
+            cells: this.sheet.sources.map((source) => ({
+                key: source.key,
+                own: figure(this.of(source, row.id, 'own')),
+                why: why(this.of(source, row.id, 'own')),
+            })),
             bar: first ? (100 * (this.of(first, row.id, 'own') || 0)) / most : 0,
         }));
     },
     get rest() {
-        return this.sheet.rest.map((line) => ({ ...line, cells: this.sheet.sources.map((source) => ({ key: source.key, own: line.text === '' ? '' : figure(this.of(source, line.id, 'own')) })) }));
+        return this.sheet.rest.map((line) => ({
+            ...line,
+            cells: this.sheet.sources.map((source) => ({
+                key: source.key,
+                own: line.text === '' ? '' : figure(this.of(source, line.id, 'own')),
+            })),
+        }));
     },
     get shareOf() {
         return this.sheet.sources.length > 0 ? `share in ${this.sheet.sources[0].short}` : '';
@@ -147,12 +196,16 @@ export default () => ({
         this.problem = '';
         const before = this.sheet;
         try {
-            this.show(await ask('POST', this.boardRoot.dataset.url, { revision: before.revision, change, with: values }));
+            this.show(
+                await ask('POST', this.boardRoot.dataset.url, { revision: before.revision, change, with: values }),
+            );
             return true;
         } catch (failure) {
             this.problem = failure.message;
             if (failure.body?.sheet) this.show(failure.body.sheet);
-            return again && failure.body?.sheet && stillMeans(change, values, before, this.sheet) ? await this.sendAgain(change, values) : false;
+            return again && failure.body?.sheet && stillMeans(change, values, before, this.sheet)
+                ? await this.sendAgain(change, values)
+                : false;
         } finally {
             this.busy--;
         }
@@ -172,11 +225,15 @@ export default () => ({
     },
     async addTyped(block, event) {
         const input = event.target;
-        if (input.value.trim() !== '' && (await this.send('add-terms', { block: block.id, texts: [input.value] }))) input.value = '';
+        if (input.value.trim() !== '' && (await this.send('add-terms', { block: block.id, texts: [input.value] })))
+            input.value = '';
     },
     pasted(block, event) {
         const text = event.clipboardData.getData('text');
-        const lines = text.split(/[\r\n;]+/).map((line) => line.trim()).filter((line) => line !== '');
+        const lines = text
+            .split(/[\r\n;]+/)
+            .map((line) => line.trim())
+            .filter((line) => line !== '');
         if (lines.length > 1) {
             event.preventDefault();
             this.send('add-terms', { block: block.id, texts: lines });
@@ -204,11 +261,16 @@ export default () => ({
         }
     },
     async rename(block, event) {
-        if (event.target.value.trim() !== '' && (await this.send('rename-block', { block: block.id, name: event.target.value }))) this.editing = '';
+        if (
+            event.target.value.trim() !== '' &&
+            (await this.send('rename-block', { block: block.id, name: event.target.value }))
+        )
+            this.editing = '';
     },
     async rewrite(term, event) {
         const text = event.target.value.trim();
-        if (text === '' || text === term.text || (await this.send('set-line', { line: term.id, text }))) this.stopEditing(term.id);
+        if (text === '' || text === term.text || (await this.send('set-line', { line: term.id, text })))
+            this.stopEditing(term.id);
     },
     stopEditing(id) {
         this.editing = '';
@@ -226,13 +288,15 @@ export default () => ({
     async removeBlock(block) {
         const all = this.sheet.blocks;
         const next = all[all.findIndex((one) => one.id === block.id) + 1] ?? all.at(-2);
-        if (await this.send('remove-block', { block: block.id })) this.focusOn(next ? `[data-block="${next.id}"] .board-add [data-term-field]` : '[data-key="N"]');
+        if (await this.send('remove-block', { block: block.id }))
+            this.focusOn(next ? `[data-block="${next.id}"] .board-add [data-term-field]` : '[data-key="N"]');
     },
     async removeTerm(term) {
         const block = this.sheet.blocks.find((one) => one.terms.some((other) => other.id === term.id));
         const at = block.terms.findIndex((one) => one.id === term.id);
         const next = block.terms[at + 1] ?? block.terms[at - 1];
-        if (await this.send('remove-term', { line: term.id })) this.focusOn(next ? `[data-term="${next.id}"]` : `[data-block="${block.id}"] .board-add [data-term-field]`);
+        if (await this.send('remove-term', { line: term.id }))
+            this.focusOn(next ? `[data-term="${next.id}"]` : `[data-block="${block.id}"] .board-add [data-term-field]`);
     },
     async removeLimit(row) {
         if (await this.send('remove-limit', { line: row.id })) this.focusOn('[aria-label="The board"]');
@@ -243,7 +307,10 @@ export default () => ({
     },
     openTerm(term) {
         if (term.heading) {
-            this.$dispatch('find-heading', { label: term.heading, block: this.sheet.blocks.find((one) => one.terms.some((other) => other.id === term.id)).id });
+            this.$dispatch('find-heading', {
+                label: term.heading,
+                block: this.sheet.blocks.find((one) => one.terms.some((other) => other.id === term.id)).id,
+            });
         } else if (this.canChange) {
             this.edit(term.id);
         }
@@ -311,7 +378,13 @@ export default () => ({
             event.preventDefault();
             event.shiftKey ? this.redo() : this.undo();
         } else if (!isTyping(event) && !event.ctrlKey && !event.metaKey && !event.altKey) {
-            const does = { n: () => this.boardRoot.querySelector('[data-edit="new-block"]') && this.addBlock(), z: () => this.sheet.canUndo && this.undo(), y: () => this.sheet.canRedo && this.redo(), t: () => document.getElementById('words')?.focus(), b: () => this.toBoard() }[event.key];
+            const does = {
+                n: () => this.boardRoot.querySelector('[data-edit="new-block"]') && this.addBlock(),
+                z: () => this.sheet.canUndo && this.undo(),
+                y: () => this.sheet.canRedo && this.redo(),
+                t: () => document.getElementById('words')?.focus(),
+                b: () => this.toBoard(),
+            }[event.key];
             if (does && this.canChange) {
                 event.preventDefault();
                 does();

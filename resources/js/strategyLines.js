@@ -6,7 +6,18 @@ export default () => {
     const own = {
         chosen: [],
         get lines() {
-            const figure = (value, line) => (line.text.trim() === '' ? '' : value === undefined ? (line.problem ? '' : '…') : value === null ? '–' : typeof value === 'number' ? value.toLocaleString('en-GB') : '!');
+            const figure = (value, line) =>
+                line.text.trim() === ''
+                    ? ''
+                    : value === undefined
+                      ? line.problem
+                          ? ''
+                          : '…'
+                      : value === null
+                        ? '–'
+                        : typeof value === 'number'
+                          ? value.toLocaleString('en-GB')
+                          : '!';
             return this.sheet.lines.map((line) => ({
                 ...line,
                 bad: line.problem ? 'true' : 'false',
@@ -17,7 +28,12 @@ export default () => {
                 menuWords: `Change line ${line.number}`,
                 cells: this.sheet.sources.map((source) => {
                     const value = this.of(source, line.id, 'own');
-                    return { key: source.key, own: figure(value, line), why: typeof value === 'string' ? value : value === null ? 'cannot be said in this database' : '' };
+                    return {
+                        key: source.key,
+                        own: figure(value, line),
+                        why:
+                            typeof value === 'string' ? value : value === null ? 'cannot be said in this database' : '',
+                    };
                 }),
             }));
         },
@@ -50,11 +66,16 @@ export default () => {
             this.send('set-result', { line: line.id });
         },
         async remove(line) {
-            if (await this.send('remove-line', { line: line.id })) this.chosen = this.chosen.filter((id) => id !== line.id);
+            if (await this.send('remove-line', { line: line.id }))
+                this.chosen = this.chosen.filter((id) => id !== line.id);
         },
         async addLine() {
             const input = this.$refs.fresh;
-            if (input.value.trim() !== '' && (await this.send('add-line', { to: this.sheet.lines.length + 1, text: input.value }))) input.value = '';
+            if (
+                input.value.trim() !== '' &&
+                (await this.send('add-line', { to: this.sheet.lines.length + 1, text: input.value }))
+            )
+                input.value = '';
         },
         async combine(how) {
             const fetched = this.sheet.lines.find((line) => line.isResult)?.number;

@@ -5,7 +5,8 @@ const PAUSE = 300;
 const number = (value) => value.toLocaleString('en-GB');
 const carried = (offer) => {
     if (offer.own === null) return '';
-    const narrower = offer.exploded !== null && offer.exploded !== offer.own ? `, ${number(offer.exploded)} with narrower` : '';
+    const narrower =
+        offer.exploded !== null && offer.exploded !== offer.own ? `, ${number(offer.exploded)} with narrower` : '';
     return `${number(offer.own)} in ${offer.source}${narrower}`;
 };
 const quoted = (name) => (/[^\p{L}\p{N}]/u.test(name) ? `"${name.replace(/"/g, '')}"` : name);
@@ -23,7 +24,11 @@ export default () => ({
     },
     // the piece that is being written: of several synonyms the last
     current(field) {
-        return field.value.slice(0, field.selectionStart).split(/\n|\bOR\b/).pop().trim();
+        return field.value
+            .slice(0, field.selectionStart)
+            .split(/\n|\bOR\b/)
+            .pop()
+            .trim();
     },
     suggest(event) {
         clearTimeout(this.timer);
@@ -37,13 +42,23 @@ export default () => ({
             this.away();
             return;
         }
-        const sources = this.sources().map((source) => `&sources[]=${encodeURIComponent(source)}`).join('');
+        const sources = this.sources()
+            .map((source) => `&sources[]=${encodeURIComponent(source)}`)
+            .join('');
         try {
-            const found = await ask('GET', `${this.place.dataset.suggest}?words=${encodeURIComponent(words)}${sources}`);
+            const found = await ask(
+                'GET',
+                `${this.place.dataset.suggest}?words=${encodeURIComponent(words)}${sources}`,
+            );
             if (mine !== this.asked || document.activeElement !== field) return;
             this.typedWords = words;
             this.finds = found.finds.map((one) => `${number(one.count)} in ${one.source}`).join(', ');
-            this.offers = found.offers.map((offer) => ({ ...offer, taken: false, countWords: carried(offer), names: offer.names.map((text) => ({ text, term: quoted(text), taken: false })) }));
+            this.offers = found.offers.map((offer) => ({
+                ...offer,
+                taken: false,
+                countWords: carried(offer),
+                names: offer.names.map((text) => ({ text, term: quoted(text), taken: false })),
+            }));
             this.shown = this.finds !== '' || this.offers.length > 0;
         } catch {
             this.away(); // the typed term can be added all the same
@@ -57,7 +72,10 @@ export default () => ({
         return this.offers.length > 0;
     },
     get taken() {
-        return this.offers.flatMap((offer) => [...(offer.taken ? [offer.term] : []), ...offer.names.filter((name) => name.taken).map((name) => name.term)]);
+        return this.offers.flatMap((offer) => [
+            ...(offer.taken ? [offer.term] : []),
+            ...offer.names.filter((name) => name.taken).map((name) => name.term),
+        ]);
     },
     get nothingTaken() {
         return this.taken.length === 0;
@@ -84,7 +102,9 @@ export default () => ({
         }
     },
     step(event, by) {
-        const all = [...this.place.querySelectorAll('.suggestions input, .suggestions button')].filter((one) => !one.disabled && one.offsetParent !== null);
+        const all = [...this.place.querySelectorAll('.suggestions input, .suggestions button')].filter(
+            (one) => !one.disabled && one.offsetParent !== null,
+        );
         event.preventDefault();
         const next = all[all.indexOf(event.target) + by];
         (next ?? this.place.querySelector('[data-term-field]')).focus();
@@ -106,7 +126,16 @@ export default () => ({
         } else {
             const before = field.value.slice(0, field.selectionStart);
             const kept = before.slice(0, before.length - this.current(field).length);
-            field.value = [...kept.split(/\n|\bOR\b/).map((one) => one.trim()).filter((one) => one !== ''), this.current(field), ...terms].filter((one) => one !== '').join('\n');
+            field.value = [
+                ...kept
+                    .split(/\n|\bOR\b/)
+                    .map((one) => one.trim())
+                    .filter((one) => one !== ''),
+                this.current(field),
+                ...terms,
+            ]
+                .filter((one) => one !== '')
+                .join('\n');
             field.rows = Math.min(10, Math.max(field.rows, terms.length + 2));
         }
         this.back();

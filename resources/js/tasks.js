@@ -6,14 +6,29 @@ const SLOW = 20000;
 // what went well has been read by then, and goes by itself
 const READ = 25000;
 
-const inWords = (seconds) => (seconds < 60 ? `about ${Math.max(1, seconds)} s left` : `about ${Math.ceil(seconds / 60)} min left`);
+const inWords = (seconds) =>
+    seconds < 60 ? `about ${Math.max(1, seconds)} s left` : `about ${Math.ceil(seconds / 60)} min left`;
 
 const isLive = (task) => ['queued', 'running'].includes(task.state);
 
 export function shown(task) {
-    const count = task.total === null ? task.done.toLocaleString('en-GB') : `${task.done.toLocaleString('en-GB')} of ${task.total.toLocaleString('en-GB')}`;
-    const words = { queued: 'Waiting to begin', running: task.left === null ? count : `${count} · ${inWords(task.left)}`, done: 'Done', failed: 'Stopped', cancelled: 'Cancelled' }[task.state];
-    return { ...task, words, name: task.review ? `${task.title} · ${task.review}` : task.title, whole: task.total === null ? 1 : Math.max(1, task.total) };
+    const count =
+        task.total === null
+            ? task.done.toLocaleString('en-GB')
+            : `${task.done.toLocaleString('en-GB')} of ${task.total.toLocaleString('en-GB')}`;
+    const words = {
+        queued: 'Waiting to begin',
+        running: task.left === null ? count : `${count} · ${inWords(task.left)}`,
+        done: 'Done',
+        failed: 'Stopped',
+        cancelled: 'Cancelled',
+    }[task.state];
+    return {
+        ...task,
+        words,
+        name: task.review ? `${task.title} · ${task.review}` : task.title,
+        whole: task.total === null ? 1 : Math.max(1, task.total),
+    };
 }
 
 export default () => ({
@@ -39,7 +54,9 @@ export default () => ({
         this.over = tasks.filter((task) => !isLive(task)).map(shown);
         this.running = this.live.length > 0;
         if (wasRunning && !this.running && document.querySelector('[data-reload-when-done]')) window.location.reload();
-        this.leaving ??= this.over.some((task) => task.state !== 'failed') ? setTimeout(() => this.goByThemselves(), READ) : null;
+        this.leaving ??= this.over.some((task) => task.state !== 'failed')
+            ? setTimeout(() => this.goByThemselves(), READ)
+            : null;
     },
     // never behind a window that nobody looks at, and never what failed
     goByThemselves() {
@@ -57,7 +74,9 @@ export default () => ({
         return this.over.length > 1;
     },
     get moreWords() {
-        return this.unfolded ? 'Fold' : `and ${this.over.length - 1} more that ${this.over.length === 2 ? 'is' : 'are'} over`;
+        return this.unfolded
+            ? 'Fold'
+            : `and ${this.over.length - 1} more that ${this.over.length === 2 ? 'is' : 'are'} over`;
     },
     get awayWords() {
         return this.over.length > 1 ? `Dismiss all ${this.over.length}` : 'Dismiss';

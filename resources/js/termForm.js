@@ -2,9 +2,14 @@
 const isSaid = (word) => /[\p{L}\p{N}]/u.test(word);
 
 export function written({ words, how, distance, fields, endings }) {
-    const each = words.replace(/["“”„(),:/#]/g, ' ').split(/\s+/).filter(isSaid);
+    const each = words
+        .replace(/["“”„(),:/#]/g, ' ')
+        .split(/\s+/)
+        .filter(isSaid);
     if (each.length === 0) return '';
-    const ended = endings ? each.map((word) => (word.endsWith('*') || word.replace(/[^\p{L}\p{N}]/gu, '').length < 2 ? word : `${word}*`)) : each;
+    const ended = endings
+        ? each.map((word) => (word.endsWith('*') || word.replace(/[^\p{L}\p{N}]/gu, '').length < 2 ? word : `${word}*`))
+        : each;
     const text = {
         phrase: () => (ended.length === 1 ? ended[0] : `"${ended.join(' ')}"`),
         near: () => ended.join(` NEAR/${distance} `),

@@ -29,7 +29,14 @@ export default () => ({
     others: [],
     init() {
         const given = data('texts-data');
-        Object.assign(this, { rows: given.rows, counts: given.counts, may: given.may, urls: given.urls, today: given.today, unassigned: given.unassigned });
+        Object.assign(this, {
+            rows: given.rows,
+            counts: given.counts,
+            may: given.may,
+            urls: given.urls,
+            today: given.today,
+            unassigned: given.unassigned,
+        });
         this.at = given.rows.some((row) => row.id === given.at) ? given.at : (given.rows[0]?.id ?? '');
         window.addEventListener('keydown', (event) => this.pressed(event));
         this.$nextTick(() => this.show());
@@ -71,7 +78,10 @@ export default () => ({
         return this.row?.locker ?? '';
     },
     get copies() {
-        return (this.row?.copies ?? []).map((copy) => ({ ...copy, words: `${copy.pages ? `${copy.pages} ${copy.pages === 1 ? 'page' : 'pages'}, ` : ''}${copy.about}` }));
+        return (this.row?.copies ?? []).map((copy) => ({
+            ...copy,
+            words: `${copy.pages ? `${copy.pages} ${copy.pages === 1 ? 'page' : 'pages'}, ` : ''}${copy.about}`,
+        }));
     },
     get noCopies() {
         return this.copies.length === 0;
@@ -90,7 +100,14 @@ export default () => ({
         return this.allTicked && this.ticked.length === this.rows.length;
     },
     get reasonLabel() {
-        return { requested: 'Requested from whom, or how', obtained: 'Where it is kept', 'not-retrievable': 'Why it cannot be retrieved', sought: 'Why it is sought again' }[this.asking] ?? '';
+        return (
+            {
+                requested: 'Requested from whom, or how',
+                obtained: 'Where it is kept',
+                'not-retrievable': 'Why it cannot be retrieved',
+                sought: 'Why it is sought again',
+            }[this.asking] ?? ''
+        );
     },
     get cannotUndo() {
         return this.undone.length === 0;
@@ -109,7 +126,19 @@ export default () => ({
             meta: row.meta,
             stateWords: row.stateWords,
             shade: `texts-${row.state}`,
-            about: [row.reason, row.state === 'sought' ? row.locker : '', row.copies.length ? `${row.copies.length} PDF${row.copies.length > 1 ? 's' : ''} here` : '', row.study ? `study ${row.study}` : '', row.judged === 'none' ? '' : { included: 'included in full', excluded: 'excluded in full', disagreement: 'in disagreement' }[row.judged]].filter(Boolean).join(' · '),
+            about: [
+                row.reason,
+                row.state === 'sought' ? row.locker : '',
+                row.copies.length ? `${row.copies.length} PDF${row.copies.length > 1 ? 's' : ''} here` : '',
+                row.study ? `study ${row.study}` : '',
+                row.judged === 'none'
+                    ? ''
+                    : { included: 'included in full', excluded: 'excluded in full', disagreement: 'in disagreement' }[
+                          row.judged
+                      ],
+            ]
+                .filter(Boolean)
+                .join(' · '),
             ticked: this.ticked.includes(row.id),
             tickWords: `Tick: ${row.title}`,
             current: row.id === this.at ? 'true' : 'false',
@@ -155,8 +184,22 @@ export default () => ({
         if (event.key === 'Escape' && this.asking) return this.forget();
         if (isTyping(event) || event.ctrlKey || event.metaKey || event.altKey || event.repeat) return;
         if (event.key === ' ' && event.target.closest('button, a, summary, input')) return;
-        const act = { ' ': () => this.tick(this.at), arrowdown: () => this.step(1), arrowup: () => this.step(-1), j: () => this.step(1), k: () => this.step(-1) };
-        if (this.may) Object.assign(act, { r: () => this.ask('requested'), o: () => this.ask('obtained'), x: () => this.ask('not-retrievable'), s: () => this.ask('sought'), z: () => this.undo(), u: () => this.$refs.own?.click() });
+        const act = {
+            ' ': () => this.tick(this.at),
+            arrowdown: () => this.step(1),
+            arrowup: () => this.step(-1),
+            j: () => this.step(1),
+            k: () => this.step(-1),
+        };
+        if (this.may)
+            Object.assign(act, {
+                r: () => this.ask('requested'),
+                o: () => this.ask('obtained'),
+                x: () => this.ask('not-retrievable'),
+                s: () => this.ask('sought'),
+                z: () => this.undo(),
+                u: () => this.$refs.own?.click(),
+            });
         const does = act[event.key.toLowerCase()];
         if (does && this.hasRow) {
             event.preventDefault();
@@ -244,7 +287,12 @@ export default () => ({
     },
     // one after the other, each with its own answer, so that one bad file holds up none
     async bring(files, publication = '') {
-        const waiting = files.map((file) => ({ id: `${file.name} ${Math.random()}`, name: file.name, words: 'waits', file }));
+        const waiting = files.map((file) => ({
+            id: `${file.name} ${Math.random()}`,
+            name: file.name,
+            words: 'waits',
+            file,
+        }));
         this.files = [...waiting, ...this.files];
         for (const { id, file } of waiting) {
             this.tell(id, 'is being read');

@@ -2,7 +2,12 @@ import { ask } from './server';
 
 // Headings for a word, with reasons, counts and cautions; and one heading with what is around it.
 const count = (value) => (value === null || value === undefined ? '' : value.toLocaleString('en-GB'));
-const countWords = (one) => (one.own === null || one.own === undefined ? '' : one.exploded !== one.own && one.exploded !== null ? `${count(one.own)} · ${count(one.exploded)} with narrower` : count(one.own));
+const countWords = (one) =>
+    one.own === null || one.own === undefined
+        ? ''
+        : one.exploded !== one.own && one.exploded !== null
+          ? `${count(one.own)} · ${count(one.exploded)} with narrower`
+          : count(one.own);
 
 export default () => ({
     words: '',
@@ -49,11 +54,17 @@ export default () => ({
         const number = ++this.asked;
         this.looking = true;
         try {
-            const found = await ask('GET', `${this.panel.dataset.find}?scheme=${this.$refs.scheme.value}&words=${encodeURIComponent(words)}`);
+            const found = await ask(
+                'GET',
+                `${this.panel.dataset.find}?scheme=${this.$refs.scheme.value}&words=${encodeURIComponent(words)}`,
+            );
             if (number !== this.asked) return;
             this.heading = null;
             this.offers = found.offers.map((offer) => ({ ...offer, countWords: countWords(offer) }));
-            this.caution = found.caution.map((one) => ({ ...one, words: one.own === null ? '' : `${count(one.own)} records` }));
+            this.caution = found.caution.map((one) => ({
+                ...one,
+                words: one.own === null ? '' : `${count(one.own)} records`,
+            }));
             this.failure = found.failure;
             this.searched = true;
         } catch (failure) {
@@ -67,13 +78,25 @@ export default () => ({
         this.looking = true;
         this.failure = '';
         try {
-            const found = await ask('GET', `${this.panel.dataset.heading}?scheme=${this.$refs.scheme.value}&label=${encodeURIComponent(label)}`);
+            const found = await ask(
+                'GET',
+                `${this.panel.dataset.heading}?scheme=${this.$refs.scheme.value}&label=${encodeURIComponent(label)}`,
+            );
             if (number !== this.asked) return;
             this.heading = {
                 ...found,
-                countWords: [count(found.counts.own) && `${count(found.counts.own)} records carry it`, found.below > 0 && count(found.counts.exploded) && `${count(found.counts.exploded)} with its ${found.below} narrower ${found.below === 1 ? 'heading' : 'headings'}`].filter(Boolean).join(', '),
+                countWords: [
+                    count(found.counts.own) && `${count(found.counts.own)} records carry it`,
+                    found.below > 0 &&
+                        count(found.counts.exploded) &&
+                        `${count(found.counts.exploded)} with its ${found.below} narrower ${found.below === 1 ? 'heading' : 'headings'}`,
+                ]
+                    .filter(Boolean)
+                    .join(', '),
                 noNote: !found.note && !found.definition,
-                paths: found.paths.map((path) => ({ words: path.join(' › ') })).filter((path) => path.words.includes('›')),
+                paths: found.paths
+                    .map((path) => ({ words: path.join(' › ') }))
+                    .filter((path) => path.words.includes('›')),
                 children: found.children.map((child) => ({ ...child, taken: true, countWords: countWords(child) })),
                 hasChildren: found.children.length > 0,
                 hasQualifiers: found.qualifiers.length > 0,
@@ -112,9 +135,16 @@ export default () => ({
         return `heading:${quoted(this.heading.label)}${this.explode ? '/narrower' : ''}${left.map((child) => `/less:${quoted(child.label)}`).join('')}${this.major ? '/major' : ''}${this.qualifier ? `/q:${quoted(this.qualifier)}` : ''}`;
     },
     async add() {
-        const texts = [this.query, ...this.heading.names.filter((name) => name.taken).map((name) => (name.text.includes(' ') ? `"${name.text}"` : name.text))];
+        const texts = [
+            this.query,
+            ...this.heading.names
+                .filter((name) => name.taken)
+                .map((name) => (name.text.includes(' ') ? `"${name.text}"` : name.text)),
+        ];
         const block = this.sheet.blocks.find((one) => one.id === this.target);
-        const done = block ? await this.send('add-terms', { block: block.id, texts }) : await this.send('fill', { blocks: [{ name: this.heading.label, terms: texts }] });
+        const done = block
+            ? await this.send('add-terms', { block: block.id, texts })
+            : await this.send('fill', { blocks: [{ name: this.heading.label, terms: texts }] });
         if (!done) return;
         const words = document.getElementById('words');
         words.focus();

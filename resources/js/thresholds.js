@@ -57,7 +57,10 @@ export default () => ({
         for (const bar of this.$root.querySelectorAll('rect[data-bits]')) {
             bar.setAttribute('class', `bar-${this.fate(bar.dataset.nature, Number(bar.dataset.bits))}`);
         }
-        for (const [line, at] of [[this.$refs.askLine, this.ask], [this.$refs.certainLine, this.certain]]) {
+        for (const [line, at] of [
+            [this.$refs.askLine, this.ask],
+            [this.$refs.certainLine, this.certain],
+        ]) {
             const x = 10 + (at - lowest) * step - 1;
             line.setAttribute('x1', x);
             line.setAttribute('x2', x);

@@ -22,7 +22,9 @@
             </header>
             <table class="table">
                 <tbody>
-                    @foreach (['sheet' => 'sheets', 'shade' => 'quiet ground', 'mist' => 'page', 'rule' => 'rules', 'ink' => 'text', 'teal' => 'what can be acted on', 'teal-soft' => 'chosen', 'beak' => 'waits for you, and nothing else', 'stream' => 'the Waterline'] as $token => $use)
+                    @foreach (['sheet' => 'sheets', 'shade' => 'quiet ground', 'mist' => 'page', 'rule' => 'rules',
+                        'ink' => 'text', 'teal' => 'what can be acted on', 'teal-soft' => 'chosen',
+                        'beak' => 'waits for you, and nothing else', 'stream' => 'the Waterline'] as $token => $use)
                         <tr>
                             <td><svg class="swatch swatch-{{ $token }}" viewBox="0 0 40 18" aria-hidden="true">
                                     <rect width="40" height="18" />

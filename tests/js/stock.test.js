@@ -6,7 +6,10 @@ const item = (id, verdict = null, open = false) => ({ id, open, mine: { verdict 
 
 test('nothing that is here, was judged, or waits to be sent comes again', () => {
     const here = [item('a'), item('b', 'include')];
-    assert.deepEqual(fresh([item('a'), item('c'), item('d'), item('c')], here, new Set(['d'])).map((one) => one.id), ['c']);
+    assert.deepEqual(
+        fresh([item('a'), item('c'), item('d'), item('c')], here, new Set(['d'])).map((one) => one.id),
+        ['c'],
+    );
     assert.deepEqual(fresh([], here, new Set()), []);
 });
 
@@ -19,7 +22,10 @@ test('what is left counts what can still be judged, after the one at hand', () =
 
 test('drafts are kept by item, and the oldest go first', () => {
     const kept = new Map();
-    const drafts = new Drafts('d', { getItem: (key) => kept.get(key) ?? null, setItem: (key, value) => kept.set(key, value) });
+    const drafts = new Drafts('d', {
+        getItem: (key) => kept.get(key) ?? null,
+        setItem: (key, value) => kept.set(key, value),
+    });
     drafts.keep('a', { note: 'dose?' });
     drafts.keep('b', { note: 'staff?' });
     assert.deepEqual(drafts.of('a'), { note: 'dose?' });
@@ -33,7 +39,10 @@ test('drafts are kept by item, and the oldest go first', () => {
 
 test('a draft that is typed on stays among the newest', () => {
     const kept = new Map();
-    const drafts = new Drafts('d', { getItem: (key) => kept.get(key) ?? null, setItem: (key, value) => kept.set(key, value) });
+    const drafts = new Drafts('d', {
+        getItem: (key) => kept.get(key) ?? null,
+        setItem: (key, value) => kept.set(key, value),
+    });
     drafts.keep('first', { note: 'x' });
     for (let i = 0; i < 299; i++) drafts.keep(`i${i}`, { note: '' });
     drafts.keep('first', { note: 'xy' });
@@ -43,7 +52,8 @@ test('a draft that is typed on stays among the newest', () => {
 
 test('a sitting is undone one after the other, as deep as it went', () => {
     const kept = new Map();
-    const sitting = () => new Sitting('s', { getItem: (key) => kept.get(key) ?? null, setItem: (key, value) => kept.set(key, value) });
+    const sitting = () =>
+        new Sitting('s', { getItem: (key) => kept.get(key) ?? null, setItem: (key, value) => kept.set(key, value) });
     ['a', 'b', 'c', 'a'].forEach((item) => sitting().add(item));
     const undone = [];
     while (sitting().last) {

@@ -3,5 +3,13 @@ import { test } from 'node:test';
 import { likely } from '../../resources/js/thresholds.js';
 
 test('bits are told as a chance beside', () => {
-    assert.deepStrictEqual([-2, 0, 3, 6, 7, 10, 40].map(likely), ['20 %', '50 %', '89 %', '98 %', '99.2 %', 'above 99.9 %', 'above 99.9 %']);
+    assert.deepStrictEqual([-2, 0, 3, 6, 7, 10, 40].map(likely), [
+        '20 %',
+        '50 %',
+        '89 %',
+        '98 %',
+        '99.2 %',
+        'above 99.9 %',
+        'above 99.9 %',
+    ]);
 });

@@ -7,7 +7,16 @@ const says = (pairs, wholes, terms = 3) => judged(pairs, wholes, terms).says;
 test('a missing total is not nothing: no other term floods because one cannot be read', () => {
     assert.equal(says([[100, 90]], [undefined]), '');
     assert.equal(says([[100, 90]], [100]), 'floods');
-    assert.equal(says([[100, 90], [50, 1]], [100, undefined]), '');
+    assert.equal(
+        says(
+            [
+                [100, 90],
+                [50, 1],
+            ],
+            [100, undefined],
+        ),
+        '',
+    );
 });
 
 test('a term is judged by what it finds and by what only it finds', () => {

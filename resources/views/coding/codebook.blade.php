@@ -8,7 +8,10 @@
             @forelse ($codes as $code)
                 <div class="section">
                     <p><strong>{{ $loop->iteration }}. {{ $code->label }}</strong> <span
-                            class="quiet">{{ ['choice' => 'one of several', 'choices' => 'any of several', 'number' => 'number', 'text' => 'text', 'date' => 'date'][$code->type->value] }}{{ $code->unit !== '' ? " in {$code->unit}" : '' }}</span>
+                            class="quiet">{{ ['choice' => 'one of several', 'choices' => 'any of several',
+                                'number' => 'number', 'text' => 'text',
+                                'date' => 'date'][$code->type->value] }}{{ $code->unit !== '' ? " in {$code->unit}"
+                                : '' }}</span>
                     </p>
                     @if ($code->guidance !== '')
                         <p class="small">{{ $code->guidance }}</p>

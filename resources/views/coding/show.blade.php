@@ -51,7 +51,9 @@
                             <div class="choices">
                                 @foreach ($code->options as $option)
                                     <label><input type="{{ $code->type->value === 'choice' ? 'radio' : 'checkbox' }}"
-                                            name="code-{{ $code->id }}" value="{{ $option }}" data-value @checked($code->type->value === 'choice' ? $answer?->value === $option : in_array($option, (array) ($answer->value ?? []), true))>
+                                            name="code-{{ $code->id }}" value="{{ $option }}" data-value @checked($code->type->value === 'choice'
+                                                ? $answer?->value === $option : in_array($option,
+                                                (array) ($answer->value ?? []), true))>
                                         {{ $option }}</label>
                                 @endforeach
                             </div>

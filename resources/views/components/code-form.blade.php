@@ -8,7 +8,8 @@
                 name="label" value="{{ $code->label ?? old('label') }}" maxlength="120" required></div>
         <div class="field"><label for="type-{{ $id }}">Answer</label><select class="input" id="type-{{ $id }}"
                 name="type">
-                @foreach (['choice' => 'one of several', 'choices' => 'any of several', 'number' => 'number', 'text' => 'text', 'date' => 'date'] as $value => $label)
+                @foreach (['choice' => 'one of several', 'choices' => 'any of several', 'number' => 'number',
+                    'text' => 'text', 'date' => 'date'] as $value => $label)
                     <option value="{{ $value }}" @selected(($code?->type->value ?? old('type')) === $value)>{{ $label }}</option>
                 @endforeach
             </select></div>

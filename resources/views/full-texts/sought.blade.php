@@ -39,7 +39,11 @@
                 @if ($kept !== [])
                     <p class="filter-words small"><strong>{{ number_format(array_sum($counts)) }}</strong> in all →
                         <strong>{{ number_format($total) }}</strong>
-                        {{ implode(', ', array_filter([isset($kept['state']) ? RetrievalState::tryFrom($kept['state'])?->label() : '', \App\Queries\Retrievals::NARROW[$kept['only'] ?? ''] ?? '', isset($kept['words']) ? "matching “{$kept['words']}”" : '', isset($kept['reason']) ? "for the reason “{$kept['reason']}”" : ''])) }}
+                        {{ implode(', ', array_filter([isset($kept['state'])
+                            ? RetrievalState::tryFrom($kept['state'])?->label() : '',
+                            \App\Queries\Retrievals::NARROW[$kept['only'] ?? ''] ?? '', isset($kept['words'])
+                            ? "matching “{$kept['words']}”" : '', isset($kept['reason'])
+                            ? "for the reason “{$kept['reason']}”" : ''])) }}
                         · <a href="{{ route('full-texts', $review) }}">show all</a></p>
                 @endif
                 @can('obtain', $review) @if ($total > 0)
@@ -47,7 +51,9 @@
                             Tick all {{ number_format(min($total, \App\Queries\Retrievals::PER_PAGE)) }} shown</label>
                         @if ($total > \App\Queries\Retrievals::PER_PAGE)
                             <button type="button" class="button-plain" x-show="mayTickOthers" x-on:click="tickOthers">Tick
-                                {{ $total > \App\Queries\Retrievals::AT_ONCE ? 'the first ' . number_format(\App\Queries\Retrievals::AT_ONCE) : 'all ' . number_format($total) }}
+                                {{ $total > \App\Queries\Retrievals::AT_ONCE ? 'the first '
+                                    . number_format(\App\Queries\Retrievals::AT_ONCE) : 'all '
+                                    . number_format($total) }}
                                 of the list</button>
                         @endif <span class="quiet" x-text="tickedWords" role="status"></span>
                     </p>
@@ -55,7 +61,9 @@
                 <div class="sheet-scroll" tabindex="0" aria-label="Texts sought">
                     @if ($total === 0)
                         <x-empty
-                            title="{{ $kept === [] ? 'No text is sought yet' : 'None of them' }}">{{ $kept === [] ? 'What is included by title and abstract comes here.' : 'No text matches what the list was narrowed down to.' }}</x-empty>
+                            title="{{ $kept === [] ? 'No text is sought yet' : 'None of them' }}">{{ $kept === []
+                                ? 'What is included by title and abstract comes here.'
+                                : 'No text matches what the list was narrowed down to.' }}</x-empty>
                     @endif
                     <ol class="texts">
                         <template x-for="row in shown" x-bind:key="row.id">
@@ -169,6 +177,8 @@
                 @endcan
             </section>
         </div>
-        <script type="application/json" id="texts-data">{!! json_encode([...$list, 'counts' => $counts, 'unassigned' => $unassigned], JSON_HEX_TAG | JSON_HEX_AMP | JSON_HEX_APOS | JSON_HEX_QUOT | JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR) !!}</script>
+        <script type="application/json" id="texts-data">{!! json_encode([...$list, 'counts' => $counts,
+            'unassigned' => $unassigned],
+            JSON_HEX_TAG | JSON_HEX_AMP | JSON_HEX_APOS | JSON_HEX_QUOT | JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR) !!}</script>
     @endif
 </x-page>

@@ -14,7 +14,9 @@
                     <div>
                         <h2><a href="{{ route('full-texts.file', [$review, $file]) }}">{{ $file->name }}</a></h2>
                         <p class="small quiet">
-                            {{ $file->pages === null ? ($file->state === 'reading' ? 'being read' : 'no pages that can be read') : ($file->pages === 1 ? '1 page' : "{$file->pages} pages") }}
+                            {{ $file->pages === null ? ($file->state === 'reading' ? 'being read'
+                                : 'no pages that can be read') : ($file->pages === 1 ? '1 page'
+                                : "{$file->pages} pages") }}
                             · {{ number_format($file->bytes / 1024) }} KB · {{ $file->user->name }},
                             {{ $file->created_at->format('j M Y') }}</p>
                         @if (trim($file->text) !== '')

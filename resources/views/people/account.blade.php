@@ -62,7 +62,8 @@
                         <tr>
                             <td>{{ Str::limit($session->user_agent ?: 'not told', 70) }}</td>
                             <td>{{ $session->ip_address }}</td>
-                            <td>{{ $session->id === $here ? 'here, now' : \Carbon\CarbonImmutable::createFromTimestampUTC($session->last_activity)->format('j M Y, H:i') }}
+                            <td>{{ $session->id === $here ? 'here, now'
+                                : \Carbon\CarbonImmutable::createFromTimestampUTC($session->last_activity)->format('j M Y, H:i') }}
                             </td>
                             <td>
                                 @if ($session->id !== $here)

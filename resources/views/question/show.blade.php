@@ -25,13 +25,15 @@
                         <div>
                             <x-field name="title" label="Short title" :value="$review->title" maxlength="200" required />
                             <x-field name="question" label="Question">
-                                <textarea class="input serif" id="question" name="question" rows="2" maxlength="2000">{{ old('question', $review->question) }}</textarea>
+                                <textarea class="input serif" id="question" name="question" rows="2" maxlength="2000">{{ old('question',
+                                    $review->question) }}</textarea>
                             </x-field>
                             <div class="grid gap-x-4 md:grid-cols-2">
                                 @foreach (QuestionController::CONCEPTS as $kind => $label)
                                     <x-field :name="'concepts[' . $kind . ']'" :label="$label">
                                         <textarea class="input" id="concepts-{{ $kind }}" name="concepts[{{ $kind }}]" rows="2" maxlength="1000"
-                                            @if ($kind === 'comparison') placeholder="May stay open" @endif>{{ old("concepts.{$kind}", $concepts[$kind] ?? '') }}</textarea>
+                                            @if ($kind === 'comparison') placeholder="May stay open" @endif>{{ old("concepts.{$kind}",
+                                                $concepts[$kind] ?? '') }}</textarea>
                                     </x-field>
                                 @endforeach
                             </div>

@@ -51,12 +51,24 @@
                                                 for="column-{{ $i }}">{{ $heading === '' ? 'column ' . ($i + 1) : $heading }}
                                                 @isset($overlooked[$i])
                                                     <span class="says-warn">looks like
-                                                        {{ ['doi' => 'DOIs', 'authors' => 'authors', 'year' => 'years', 'abstract' => 'abstracts'][$overlooked[$i]] }}</span>
+                                                        {{ ['doi' => 'DOIs', 'authors' => 'authors', 'year' => 'years',
+                                                            'abstract' => 'abstracts'][$overlooked[$i]] }}</span>
                                                 @endisset
                                             </label>
                                             <select class="input" id="column-{{ $i }}" name="columns[{{ $i }}]">
                                                 <option value="">keep beside</option>
-                                                @foreach (['title' => 'title', 'authors' => 'authors', 'year' => 'year', 'date' => 'date', 'journal' => 'journal', 'journalShort' => 'journal, short', 'volume' => 'volume', 'issue' => 'issue', 'pages' => 'pages', 'firstPage' => 'first page', 'lastPage' => 'last page', 'doi' => 'DOI', 'abstract' => 'abstract', 'keywords' => 'keywords', 'language' => 'language', 'type' => 'type', 'url' => 'link', 'publisher' => 'publisher', 'place' => 'place', 'issn' => 'ISSN', 'editors' => 'editors', 'series' => 'series', 'edition' => 'edition', 'isbn' => 'ISBN', 'partTitle' => 'title of the part', 'accession' => 'accession number', 'id' => 'record id', 'fields' => 'other fields'] as $field => $label)
+                                                @foreach (['title' => 'title', 'authors' => 'authors', 'year' => 'year',
+                                                    'date' => 'date', 'journal' => 'journal',
+                                                    'journalShort' => 'journal, short', 'volume' => 'volume',
+                                                    'issue' => 'issue', 'pages' => 'pages', 'firstPage' => 'first page',
+                                                    'lastPage' => 'last page', 'doi' => 'DOI', 'abstract' => 'abstract',
+                                                    'keywords' => 'keywords', 'language' => 'language',
+                                                    'type' => 'type', 'url' => 'link', 'publisher' => 'publisher',
+                                                    'place' => 'place', 'issn' => 'ISSN', 'editors' => 'editors',
+                                                    'series' => 'series', 'edition' => 'edition', 'isbn' => 'ISBN',
+                                                    'partTitle' => 'title of the part',
+                                                    'accession' => 'accession number', 'id' => 'record id',
+                                                    'fields' => 'other fields'] as $field => $label)
                                                     <option value="{{ $field }}" @selected(($preview->guess[$i] ?? '') === $field)>{{ $label }}
                                                     </option>
                                                 @endforeach

@@ -134,7 +134,9 @@
                                     <label class="visually-hidden" for="text-{{ $rejection->id }}">Text of the record at line
                                         {{ $rejection->line }}</label>
                                     <textarea class="input input-mono mt-1" id="text-{{ $rejection->id }}" name="text"
-                                        rows="{{ min(12, 2 + substr_count($rejection->text, "\n")) }}" spellcheck="false">{{ $errors->has("mend.{$rejection->id}") ? old('text') : $rejection->text }}</textarea>
+                                        rows="{{ min(12, 2 + substr_count($rejection->text,
+                                            "\n")) }}" spellcheck="false">{{ $errors->has("mend.{$rejection->id}")
+                                            ? old('text') : $rejection->text }}</textarea>
                                     <button class="button mt-1">Read it again</button>
                                 </form>
                             @else
@@ -216,7 +218,10 @@
                     <div class="section"><x-menu label="Withdraw this delivery…" class="button button-plain">
                             <form method="post" action="{{ route('deliveries.withdraw', [$review, $delivery]) }}">@csrf
                                 <p class="small">
-                                    {{ $sheet->worked === 0 ? 'Nobody has decided on anything of it. All its records leave the review; what came from elsewhere too stays.' : 'People have decided on ' . number_format($sheet->worked) . ' of its publications. These stay, with their records; all others leave the review.' }}
+                                    {{ $sheet->worked === 0
+                                        ? 'Nobody has decided on anything of it. All its records leave the review; what came from elsewhere too stays.'
+                                        : 'People have decided on ' . number_format($sheet->worked)
+                                        . ' of its publications. These stay, with their records; all others leave the review.' }}
                                     The records are kept, marked as withdrawn.</p>
                                 <button
                                     class="button mt-1">{{ $sheet->worked === 0 ? 'Withdraw all of it' : 'Withdraw what is undecided' }}</button>

@@ -53,7 +53,8 @@
                                     {{ $row->other }}{{ $row->folded ? ' · with people’s decisions, which are kept' : '' }}</td>
                                 <td class="number">{{ $row->records_count }}</td>
                                 <td class="small quiet whitespace-nowrap">
-                                    {{ $row->matching_id ? 'by machine' : "by {$row->name}" }}<br>{{ \Carbon\CarbonImmutable::parse($row->created_at)->format('j M Y') }}
+                                    {{ $row->matching_id ? 'by machine'
+                                        : "by {$row->name}" }}<br>{{ \Carbon\CarbonImmutable::parse($row->created_at)->format('j M Y') }}
                                 </td>
                                 <td>
                                     @can('deliver', $review)

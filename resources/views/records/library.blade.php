@@ -26,7 +26,9 @@
                 </div>
                 <div class="field"><label for="state">Where it stands</label>
                     <select class="input" id="state" name="state">
-                        @foreach (['' => 'anywhere', 'waiting' => 'not open yet', 'disagreement' => 'in disagreement', 'included' => 'included', 'excluded' => 'excluded', 'pending' => 'without a final decision'] as $value => $label)
+                        @foreach (['' => 'anywhere', 'waiting' => 'not open yet', 'disagreement' => 'in disagreement',
+                            'included' => 'included', 'excluded' => 'excluded', 'pending' => 'without a final decision']
+                            as $value => $label)
                             <option value="{{ $value }}" @selected(($kept['state'] ?? '') === $value)>{{ $label }}</option>
                         @endforeach
                     </select>
@@ -92,7 +94,8 @@
                     <summary class="cursor-pointer">Columns</summary>
                     <input type="hidden" name="columns[]" value="">
                     <div class="choices">
-                        @foreach (['author' => 'first author', 'year' => 'year', 'records' => 'records', 'doi' => 'DOI', 'type' => 'type', 'language' => 'language', 'tags' => 'tags'] as $column => $label)
+                        @foreach (['author' => 'first author', 'year' => 'year', 'records' => 'records', 'doi' => 'DOI',
+                            'type' => 'type', 'language' => 'language', 'tags' => 'tags'] as $column => $label)
                             <label><input type="checkbox" name="columns[]" value="{{ $column }}" @checked(in_array($column, $columns, true))>
                                 {{ $label }}</label>
                         @endforeach
@@ -189,7 +192,9 @@
                     </x-menu>
                     <x-menu label="Add one by hand" class="button" :open="session('described') || $errors->hasAny(['title', 'why', 'doi', 'year'])">
                         <form method="post" action="{{ route('library.add', $review) }}">@csrf
-                            @foreach (['title' => 'Title', 'authors' => 'Authors: Family, Given; …', 'year' => 'Year', 'journal' => 'Journal', 'doi' => 'DOI', 'why' => 'How it was found'] as $field => $label)
+                            @foreach (['title' => 'Title', 'authors' => 'Authors: Family, Given; …', 'year' => 'Year',
+                                'journal' => 'Journal', 'doi' => 'DOI', 'why' => 'How it was found']
+                                as $field => $label)
                                 <label class="block">{{ $label }} <input class="input" name="{{ $field }}"
                                         value="{{ old($field) }}" @required(in_array($field, ['title', 'why'], true))></label> @error($field)
                                     <p class="field-error">{{ $message }}</p>
@@ -267,7 +272,9 @@
                                 </td>
                                 <td><a class="title-link" href="{{ route('publications.show', [$review, $row->id]) }}"><x-highlighted
                                             :text="$row->title" :by="$highlighter" /></a><br><span
-                                        class="small quiet">{{ implode(' · ', array_filter([trim("{$row->journal} {$row->place}"), $row->lacks_abstract ? 'no abstract' : '', $row->removed_for])) }}</span>
+                                        class="small quiet">{{ implode(' · ',
+                                            array_filter([trim("{$row->journal} {$row->place}"), $row->lacks_abstract
+                                            ? 'no abstract' : '', $row->removed_for])) }}</span>
                                     @if (!in_array('tags', $columns, true))
                                         @foreach ($row->tags as $one)
                                             <a class="tag" href="{{ $link(['tag' => $one]) }}">{{ $one }}</a>
@@ -309,7 +316,10 @@
                         <a href="{{ $link([]) }}">To the beginning</a>
                     @endif
                     <a class="ml-auto"
-                        href="{{ $library->sort === 'added' ? $link(['desc' => $library->descending ? null : 1]) : $link(['sort' => null, 'desc' => null]) }}">{{ $library->sort === 'added' ? ($library->descending ? 'First delivered first' : 'Last delivered first') : 'In order of delivery' }}</a>
+                        href="{{ $library->sort === 'added' ? $link(['desc' => $library->descending ? null : 1])
+                            : $link(['sort' => null, 'desc' => null]) }}">{{ $library->sort === 'added'
+                            ? ($library->descending ? 'First delivered first' : 'Last delivered first')
+                            : 'In order of delivery' }}</a>
                 </footer>
             @endif
         </section>

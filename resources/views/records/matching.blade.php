@@ -63,7 +63,8 @@
                                             data-nature="{{ $nature }}" x="{{ round($x, 1) }}" y="{{ round($top, 1) }}"
                                             width="{{ round($step - 2, 1) }}" height="{{ max(1, $h) }}">
                                             <title>{{ $bits }} to {{ $bits + 1 }} bits: {{ number_format($bin[$nature]) }}
-                                                {{ $nature === 'certain' ? 'without contradiction' : ($nature === 'ask' ? 'with a doubt' : 'that contradict each other') }}
+                                                {{ $nature === 'certain' ? 'without contradiction' : ($nature === 'ask'
+                                                    ? 'with a doubt' : 'that contradict each other') }}
                                             </title>
                                         </rect>
                                     @endif
@@ -118,7 +119,8 @@
                                 <div class="emphasis mt-2">
                                     @foreach (\WaryHeron\Core\Matching\MatchField::cases() as $field)
                                         <label>{{ ucfirst($field->value) }} <select class="input" name="emphasis[{{ $field->value }}]">
-                                                @foreach (['0' => 'not at all', '0.5' => 'half', '1' => 'as learned', '1.5' => 'more', '2' => 'twice'] as $factor => $words)
+                                                @foreach (['0' => 'not at all', '0.5' => 'half', '1' => 'as learned',
+                                                    '1.5' => 'more', '2' => 'twice'] as $factor => $words)
                                                     <option value="{{ $factor }}" @selected($settings->emphasis($field) === (float) $factor)>{{ $words }}
                                                     </option>
                                                 @endforeach
@@ -167,7 +169,9 @@
                     <h2>Start from</h2>
                 </header>
                 <form class="sheet-body" method="get" action="{{ route('matching', $review) }}">
-                    @foreach (['cautious' => 'Little is joined alone; more for people', 'balanced' => 'What a careful librarian would join', 'keen' => 'More is joined alone'] as $preset => $words)
+                    @foreach (['cautious' => 'Little is joined alone; more for people',
+                        'balanced' => 'What a careful librarian would join', 'keen' => 'More is joined alone']
+                        as $preset => $words)
                         <p class="mb-2"><button class="button" name="preset"
                                 value="{{ $preset }}">{{ ucfirst($preset) }}</button> <span
                                 class="small quiet">{{ $words }}</span></p>

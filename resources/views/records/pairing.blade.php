@@ -6,7 +6,8 @@
             <header class="sheet-head">
                 <h1>Pairing Desk</h1> <span><strong x-text="left">{{ number_format($left) }}</strong>
                     {{ $left === 1 ? 'group' : 'groups' }} to
-                    judge{{ $later > 0 ? ', ' . number_format($later) . ' of them put off' : '' }}{{ $claimed > 0 ? '; ' . number_format($claimed) . ' open with others' : '' }}</span>
+                    judge{{ $later > 0 ? ', ' . number_format($later) . ' of them put off' : '' }}{{ $claimed > 0 ? '; '
+                        . number_format($claimed) . ' open with others' : '' }}</span>
                 <span class="ml-auto quiet small" data-key="1 … 9" data-does="Move that publication to another part, to split a group"
                     x-text="partWords"></span>
             </header>

@@ -5,7 +5,9 @@
                 <article class="reading">
                     <h1>{{ $publication->title }}</h1>
                     <p class="meta">
-                        {{ implode(' · ', array_filter([$publication->authors, $publication->journal, $publication->year, $publication->place, $publication->doi === '' ? '' : "doi {$publication->doi}"])) }}
+                        {{ implode(' · ', array_filter([$publication->authors, $publication->journal,
+                            $publication->year, $publication->place, $publication->doi === '' ? ''
+                            : "doi {$publication->doi}"])) }}
                     </p>
                     <x-abstract :parts="$abstract" />
                 </article>
@@ -33,7 +35,9 @@
                                             @endforeach
                                             <form method="post" action="{{ route('publications.mend', [$review, $publication]) }}">@csrf
                                                 <input type="hidden" name="field" value="{{ $one['field'] }}">
-                                                <textarea class="input" name="value" rows="{{ $one['field'] === 'abstract' ? 6 : 2 }}" aria-label="{{ $one['label'] }}">{{ $one['value'] }}</textarea>
+                                                <textarea class="input" name="value" rows="{{ $one['field'] === 'abstract'
+                                                    ? 6
+                                                    : 2 }}" aria-label="{{ $one['label'] }}">{{ $one['value'] }}</textarea>
                                                 <div class="row"><button class="button">Show this</button>
                                                     @if ($one['chosen'])
                                                         <button class="button" name="back" value="1">Let the rules decide</button>
@@ -59,7 +63,9 @@
                         <p><a
                                 href="{{ route('deliveries.show', [$review, $record->delivery]) }}">{{ $record->delivery->source_name }}</a>,
                             record
-                            {{ number_format($record->position) }}{{ $record->delivery->file_name ? " of {$record->delivery->file_name}, line " . number_format($record->line) : '' }}{{ $reference->accession !== '' ? " · {$reference->accession}" : '' }}
+                            {{ number_format($record->position) }}{{ $record->delivery->file_name
+                                ? " of {$record->delivery->file_name}, line " . number_format($record->line)
+                                : '' }}{{ $reference->accession !== '' ? " · {$reference->accession}" : '' }}
                         </p>
                         <p class="serif">{{ $reference->title }}</p>
                         <p class="small quiet">{{ implode(', ', array_map(fn($n) => $n->short(), $reference->authors)) }} ·
@@ -100,7 +106,12 @@
                 <div class="section">
                     <h3>{{ $item->stage->name }}</h3>
                     <p><x-mark :verdict="$item->state->value" label="" />
-                        {{ ['waiting' => 'Not open yet', 'awaited' => $item->stage->after_titles ? 'Its title has not been included yet' : 'Its text is not at hand yet', 'disagreement' => 'In disagreement', 'included' => 'Included', 'excluded' => 'Excluded', 'removed' => 'No longer judged', 'folded' => 'Found to be another publication'][$item->state->value] }}{{ $item->settled ? ', settled' : '' }}
+                        {{ ['waiting' => 'Not open yet', 'awaited' => $item->stage->after_titles
+                            ? 'Its title has not been included yet' : 'Its text is not at hand yet',
+                            'disagreement' => 'In disagreement', 'included' => 'Included', 'excluded' => 'Excluded',
+                            'removed' => 'No longer judged',
+                            'folded' => 'Found to be another publication'][$item->state->value] }}{{ $item->settled
+                            ? ', settled' : '' }}
                     </p>
                     @if ($item->criterion)
                         <p class="small quiet">{{ $item->criterion->reason }}</p>
@@ -136,7 +147,9 @@
                     <div class="section">
                         <h3>Its text</h3>
                         <p><a
-                                href="{{ route('full-texts', [$review, 'words' => $publication->doi !== '' ? $publication->doi : $publication->title]) }}">{{ ucfirst($retrieval['stateWords']) }}</a>
+                                href="{{ route('full-texts', [$review, 'words' => $publication->doi !== ''
+                                    ? $publication->doi
+                                    : $publication->title]) }}">{{ ucfirst($retrieval['stateWords']) }}</a>
                             <span
                                 class="small quiet">{{ implode(', ', array_filter([$retrieval['reason'], $retrieval['datedWords']])) }}</span>
                         </p>

@@ -66,7 +66,8 @@
                                         {{ $group['label'] }}
                                     @else
                                         <a
-                                            href="{{ route('log', [$review, ...array_diff_key($kept, ['by' => 1]), ...$group['kept']]) }}">{{ $group['label'] }}</a>
+                                            href="{{ route('log', [$review, ...array_diff_key($kept, ['by' => 1]),
+                                                ...$group['kept']]) }}">{{ $group['label'] }}</a>
                                     @endif
                                 </th>
                                 <td class="number">{{ number_format($group['n']) }}</td>

@@ -16,7 +16,9 @@
                             @foreach ($sources as $source)
                                 @if ($source->kept > 0)
                                     <li>{{ number_format($source->kept) }} <a
-                                            href="{{ route('library', [$review, 'delivery' => $source->id]) }}">{{ $source->source_name }}{{ $source->file_name ? ": {$source->file_name}" : '' }}</a>
+                                            href="{{ route('library', [$review,
+                                                'delivery' => $source->id]) }}">{{ $source->source_name }}{{ $source->file_name
+                                                ? ": {$source->file_name}" : '' }}</a>
                                     </li>
                                 @endif
                             @endforeach
@@ -58,7 +60,9 @@
                     @php($first = $review->firstStage()->id)
                     @php($down = '<svg class="flow-down" viewBox="0 0 14 26" aria-hidden="true"><path d="M7 0v24M2 18l5 6 5-6"/></svg><span></span>')
                     <div class="flow-box"><strong>{{ number_format($facts->included) }}</strong> <a
-                            href="{{ route('library', [$review, 'state' => 'included', 'stage' => $first]) }}">{{ $facts->fullTexts ? 'reports sought for retrieval' : 'included' }}</a>
+                            href="{{ route('library', [$review, 'state' => 'included',
+                                'stage' => $first]) }}">{{ $facts->fullTexts ? 'reports sought for retrieval'
+                                : 'included' }}</a>
                     </div>
                     <div class="flow-box"><strong>{{ number_format($flow->pending()) }}</strong> <a
                             href="{{ route('library', [$review, 'state' => 'pending', 'stage' => $first]) }}">without a final decision

@@ -41,7 +41,8 @@
                         <tbody>
                             @foreach ($pairs as $pair)
                                 <tr>
-                                    <td>{{ $agreement->nameless ? 'two reviewers' : implode(' and ', array_map(fn($id) => $agreement->names[$id], $pair['raters'])) }}
+                                    <td>{{ $agreement->nameless ? 'two reviewers' : implode(' and ',
+                                        array_map(fn($id) => $agreement->names[$id], $pair['raters'])) }}
                                     </td>
                                     <td class="number">{{ number_format($pair['n']) }}</td>
                                     <td class="number">{{ $number($pair['percent_agreement'] * 100, 1) }} %</td>
@@ -100,7 +101,8 @@
                                         <td class="number {{ $i === $j ? 'font-bold' : '' }}">
                                             @if ($criterion === null && $n > 0)
                                                 <a
-                                                    href="{{ route('library', [$review, 'stage' => $stage->id, 'judged' => "{$pair['raters'][0]}:{$agreement->categories[$i]},{$pair['raters'][1]}:{$agreement->categories[$j]}"]) }}">{{ number_format($n) }}</a>@else{{ number_format($n) }}
+                                                    href="{{ route('library', [$review, 'stage' => $stage->id,
+                                                        'judged' => "{$pair['raters'][0]}:{$agreement->categories[$i]},{$pair['raters'][1]}:{$agreement->categories[$j]}"]) }}">{{ number_format($n) }}</a>@else{{ number_format($n) }}
                                             @endif
                                         </td>
                                     @endforeach
@@ -124,7 +126,9 @@
                                 {{ $alpha === null ? 'Not measured yet' : ($alpha >= (float) $stage->target ? 'Reached' : 'Not reached') }}:
                                 α is <strong>{{ $number($alpha) }}</strong>, wanted is
                                 <strong>{{ $number((float) $stage->target) }}</strong>.
-                                {{ $alpha !== null && $alpha < (float) $stage->target ? 'Settle what differs, reword the criteria it differs on, and draw another set.' : '' }}
+                                {{ $alpha !== null && $alpha < (float) $stage->target
+                                    ? 'Settle what differs, reword the criteria it differs on, and draw another set.'
+                                    : '' }}
                             </p>
                         @else
                             <p class="small quiet">No agreement to reach was set.</p>
@@ -167,7 +171,9 @@
                     <div class="section">
                         <h3>Over time</h3>
                         <svg class="agreement-weeks" viewBox="0 0 260 90" role="img"
-                            aria-label="Agreement by the week in which items opened: @foreach ($agreement->weeks as $week){{ $week['week']->format('j M') }} {{ $week['agreement'] === null ? 'not defined' : round($week['agreement'] * 100) . ' %' }}; @endforeach">
+                            aria-label="Agreement by the week in which items opened: @foreach ($agreement->weeks
+                                as $week){{ $week['week']->format('j M') }} {{ $week['agreement'] === null
+                                ? 'not defined' : round($week['agreement'] * 100) . ' %' }}; @endforeach">
                             <line class="threshold" x1="10" x2="250" y1="10" y2="10" />
                             <line class="threshold" x1="10" x2="250" y1="40" y2="40" />
                             <line class="threshold" x1="10" x2="250" y1="70" y2="70" />
@@ -206,7 +212,8 @@
                     </div>
                 @endif
                 <p class="section small quiet">
-                    {{ $criterion === null ? 'Three categories: include, exclude, unsure.' : 'Three categories: yes, no, unclear; decisions without an answer are left out.' }}
+                    {{ $criterion === null ? 'Three categories: include, exclude, unsure.'
+                        : 'Three categories: yes, no, unclear; decisions without an answer are left out.' }}
                     What counts is what was said before an item opened. κ corrects for chance and falls when one verdict is rare; PABAK and
                     AC1 do so less.</p>
             </section>

@@ -1,5 +1,6 @@
 @php($byTitle = $stage->purpose === \WaryHeron\Core\Screening\StagePurpose::Titles)
-@php($link = fn(array $change): string => route('desk', [$review, ...array_filter(['stage' => $stage->id, ...$kept, 'layout' => $listed ? 'list' : null, ...$change], fn($v) => $v !== null && $v !== '')]))
+@php($link = fn(array $change): string => route('desk', [$review, ...array_filter(['stage' => $stage->id, ...$kept,
+    'layout' => $listed ? 'list' : null, ...$change], fn($v) => $v !== null && $v !== '')]))
 <x-page title="Reading Desk" :review="$review" :stage="$inFull ? 'full-texts' : 'screening'" :place="$inFull ? 'full-texts.read' : 'desk'">
     <div class="desk desk-three desk-fixed" x-data="readingDesk">
         <section class="sheet">
@@ -33,7 +34,9 @@
                     @if ($problem !== '')
                         <p class="field-error" role="alert">{{ $problem }}</p>
                     @endif
-                    @foreach (['source' => ['Source', $choices->sources], 'type' => ['Type', $choices->types], 'language' => ['Language', $choices->languages], 'tag' => ['Tag', $choices->tags]] as $field => [$label, $values])
+                    @foreach (['source' => ['Source', $choices->sources], 'type' => ['Type', $choices->types],
+                        'language' => ['Language', $choices->languages], 'tag' => ['Tag', $choices->tags]]
+                        as $field => [$label, $values])
                         @if (count($values) > ($field === 'tag' ? 0 : 1))
                             <label class="block mt-1">{{ $label }} <select class="input" name="{{ $field }}">
                                     <option value="">any</option>
@@ -136,7 +139,9 @@
                                         x-show="!part.marked" x-text="part.text"></span></span></template></p>
                     </template>
                     <p class="quiet" x-show="noAbstract">
-                        {{ $byTitle ? 'Here the title alone is judged. Where it leaves you in doubt, choose unsure: the abstract is read at the next stage.' : 'No abstract was delivered. Judge by the title, or choose unsure.' }}
+                        {{ $byTitle
+                            ? 'Here the title alone is judged. Where it leaves you in doubt, choose unsure: the abstract is read at the next stage.'
+                            : 'No abstract was delivered. Judge by the title, or choose unsure.' }}
                     </p>
                 </article>
                 <p class="section quiet" x-show="waiting" x-cloak role="status">The next items are on their way.</p>
@@ -287,5 +292,6 @@
             </div>
         </section>
     </div>
-    <script type="application/json" id="desk-data">{!! json_encode($desk, JSON_HEX_TAG | JSON_HEX_AMP | JSON_HEX_APOS | JSON_HEX_QUOT | JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR) !!}</script>
+    <script type="application/json" id="desk-data">{!! json_encode($desk,
+        JSON_HEX_TAG | JSON_HEX_AMP | JSON_HEX_APOS | JSON_HEX_QUOT | JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR) !!}</script>
 </x-page>

@@ -26,7 +26,8 @@
                         <ul class="mt-1">
                             @foreach ($groups as $group)
                                 <li class="mb-1"><a
-                                        href="{{ route('disagreements', [$review, 'stage' => $stage->id, 'kind' => $group['kind'], 'pair' => $nameless ? null : $group['pair']]) }}"
+                                        href="{{ route('disagreements', [$review, 'stage' => $stage->id,
+                                            'kind' => $group['kind'], 'pair' => $nameless ? null : $group['pair']]) }}"
                                         @if ($kind === $group['kind'] && $pair === $group['pair']) aria-current="true" @endif>{{ number_format($group['n']) }}
                                         {{ DisagreementKind::tryFrom($group['kind'])?->words() }}</a>
                                     @unless ($nameless)
@@ -57,7 +58,9 @@
                                 @if ($one->id === $item->id) aria-current="true" @endif>
                                 <x-mark verdict="disagreement" label="" /><span><span
                                         class="spine-title">{{ $one->title }}</span><span
-                                        class="small quiet">{{ \WaryHeron\Core\Screening\DisagreementKind::tryFrom((string) $one->kind)?->words() }}{{ $one->talk > 0 ? " · {$one->talk} in Talk" : '' }}{{ $one->mine ? ' · yours' : '' }}</span></span></a>
+                                        class="small quiet">{{ \WaryHeron\Core\Screening\DisagreementKind::tryFrom((string) $one->kind)?->words() }}{{ $one->talk > 0
+                                            ? " · {$one->talk} in Talk" : '' }}{{ $one->mine ? ' · yours'
+                                            : '' }}</span></span></a>
                         </li>
                     @endforeach
                 </ul>
@@ -114,7 +117,9 @@
                     @if ($item->settled && $settlement)
                         <div class="sheet-foot"><x-mark :verdict="$settlement->verdict->value" label="" /> Settled
                             {{ $settlement->how->words($settlement->user->name) }}:
-                            {{ $settlement->verdict->value }}{{ $settlement->criterion ? " ({$settlement->criterion->reason})" : '' }}{{ $settlement->note !== '' ? ". {$settlement->note}" : '' }}
+                            {{ $settlement->verdict->value }}{{ $settlement->criterion
+                                ? " ({$settlement->criterion->reason})" : '' }}{{ $settlement->note !== ''
+                                ? ". {$settlement->note}" : '' }}
                         </div>
                     @endif
                 </section>
@@ -138,21 +143,26 @@
                                 <h3>{{ $item->settled ? 'Settle it otherwise' : 'Settle it' }}</h3>
                                 @foreach ($proposals as $proposal)
                                     <p class="asking small mb-2">{{ $called($proposal->user_id, $proposal->user->name) }} proposes to
-                                        {{ $proposal->verdict->value }}{{ $proposal->criterion ? ": {$proposal->criterion->reason}" : '' }}.{{ $proposal->note !== '' ? " {$proposal->note}" : '' }}
+                                        {{ $proposal->verdict->value }}{{ $proposal->criterion
+                                            ? ": {$proposal->criterion->reason}" : '' }}.{{ $proposal->note !== ''
+                                            ? " {$proposal->note}" : '' }}
                                     </p>
                                 @endforeach
                                 @php($stands = $proposals->last())
                                 <div class="choices" role="radiogroup" aria-label="Final verdict">
-                                    <label><input type="radio" name="verdict" value="include" @checked(old('verdict', $stands?->verdict->value) === 'include') required> <x-mark
+                                    <label><input type="radio" name="verdict" value="include" @checked(old('verdict',
+                                        $stands?->verdict->value) === 'include') required> <x-mark
                                             verdict="include" label="" /> Include</label>
-                                    <label><input type="radio" name="verdict" value="exclude" @checked(old('verdict', $stands?->verdict->value) === 'exclude')> <x-mark
+                                    <label><input type="radio" name="verdict" value="exclude" @checked(old('verdict',
+                                        $stands?->verdict->value) === 'exclude')> <x-mark
                                             verdict="exclude" label="" /> Exclude</label>
                                 </div>
                                 <label class="field-label mt-2" for="criterion">Reason, for an exclusion</label>
                                 <select class="input mb-2" id="criterion" name="criterion">
                                     <option value="">none</option>
                                     @foreach ($criteria as $criterion)
-                                        <option value="{{ $criterion['id'] }}" @selected(old('criterion', $stands?->criterion_id) === $criterion['id'])>{{ $criterion['reason'] }}
+                                        <option value="{{ $criterion['id'] }}" @selected(old('criterion',
+                                            $stands?->criterion_id) === $criterion['id'])>{{ $criterion['reason'] }}
                                         </option>
                                     @endforeach
                                 </select>
@@ -169,7 +179,8 @@
                                     @endif
                                 @else
                                     <button
-                                        class="button button-go">{{ $proposals->contains(fn($p) => $p->user_id !== auth()->id()) ? 'Agree, or propose otherwise' : 'Propose' }}</button>
+                                        class="button button-go">{{ $proposals->contains(fn($p) => $p->user_id !== auth()->id())
+                                            ? 'Agree, or propose otherwise' : 'Propose' }}</button>
                                     <p class="field-help">Settled as soon as both propose the same.</p>
                                 @endif
                             </form>

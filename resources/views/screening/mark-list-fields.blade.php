@@ -4,14 +4,16 @@
     placeholder="Not people" required>
 <fieldset class="mt-2">
     <legend class="field-label">These words speak</legend>
-    <div class="choices"><label><input type="radio" name="stance" value="for" @checked(($list->stance ?? old('stance', 'for')) === 'for')> for</label><label><input
+    <div class="choices"><label><input type="radio" name="stance" value="for" @checked(($list->stance ?? old('stance',
+        'for')) === 'for')> for</label><label><input
                 type="radio" name="stance" value="against" @checked(($list->stance ?? old('stance')) === 'against')> against</label></div>
 </fieldset>
 <label class="field-label mt-2" for="criterion-{{ $id }}">What</label><select class="input" id="criterion-{{ $id }}"
     name="criterion">
     <option value="">including, on the whole</option>
     @foreach ($criteria as $criterion)
-        <option value="{{ $criterion->id }}" @selected(($list->criterion_id ?? old('criterion')) === $criterion->id)>{{ Str::limit($criterion->question, 70) }}</option>
+        <option value="{{ $criterion->id }}" @selected(($list->criterion_id
+            ?? old('criterion')) === $criterion->id)>{{ Str::limit($criterion->question, 70) }}</option>
     @endforeach
 </select>
 <label class="field-label mt-2" for="words-{{ $id }}">Words, one or one phrase a line</label>

@@ -44,7 +44,8 @@
                 <header class="sheet-head">
                     <h2>Add a list</h2>
                 </header>
-                <form class="sheet-body" method="post" action="{{ route('marks.store', $review) }}">@csrf @include('screening.mark-list-fields', ['list' => null])<button
+                <form class="sheet-body" method="post" action="{{ route('marks.store',
+                    $review) }}">@csrf @include('screening.mark-list-fields', ['list' => null])<button
                         class="button button-go mt-2">Add the list</button></form>
             </section>
         @endcan

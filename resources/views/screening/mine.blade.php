@@ -1,4 +1,6 @@
-<x-page title="My decisions" :review="$review" :stage="$stage->purpose === \WaryHeron\Core\Screening\StagePurpose::FullText ? 'full-texts' : 'screening'" :place="$stage->purpose === \WaryHeron\Core\Screening\StagePurpose::FullText ? 'full-texts.read' : 'desk'">
+<x-page title="My decisions" :review="$review" :stage="$stage->purpose === \WaryHeron\Core\Screening\StagePurpose::FullText
+    ? 'full-texts' : 'screening'" :place="$stage->purpose === \WaryHeron\Core\Screening\StagePurpose::FullText
+    ? 'full-texts.read' : 'desk'">
     <div class="desk">
         <section class="sheet">
             <header class="sheet-head">

@@ -141,7 +141,8 @@
                 <div class="section">
                     <h3>Made {{ $ranking->created_at->format('j M Y, H:i') }}</h3>
                     <p class="small">{{ number_format($ranking->ranked) }}
-                        publications{{ $ranking->judged > 0 ? ', learned from ' . number_format($ranking->judged) . ' that have opened, ' . number_format($ranking->included) . ' of them included' : '' }}.
+                        publications{{ $ranking->judged > 0 ? ', learned from ' . number_format($ranking->judged)
+                            . ' that have opened, ' . number_format($ranking->included) . ' of them included' : '' }}.
                         Decisions that have not opened are not used.
                         {{ $ranking->reading_order->learns() ? 'It is made anew as more open.' : '' }}</p>
                     @if ($ranking->quality)

@@ -23,9 +23,12 @@
                             <p class="field-error" role="alert">{{ $draft->problem }}</p>
                             @if ($draft->nearest)
                                 <p class="small">The nearest that can be met:
-                                    {{ implode(', ', array_map(fn($id, $n) => ($names[$id] ?? '?') . ' ' . number_format($n), array_keys($draft->nearest), $draft->nearest)) }}.
+                                    {{ implode(', ', array_map(fn($id, $n) => ($names[$id] ?? '?') . ' '
+                                        . number_format($n), array_keys($draft->nearest), $draft->nearest)) }}.
                                     <a
-                                        href="{{ route('share-outs', [$review, 'stage' => $stage->id, ...$kept, 'seed' => $terms['seed'], 'people' => array_keys($terms['quotas']), 'quota' => $draft->nearest]) }}#preview">Take
+                                        href="{{ route('share-outs', [$review, 'stage' => $stage->id, ...$kept,
+                                            'seed' => $terms['seed'], 'people' => array_keys($terms['quotas']),
+                                            'quota' => $draft->nearest]) }}#preview">Take
                                         these</a></p>
                             @endif
                         @else
@@ -81,7 +84,8 @@
                                 <p class="small asking mt-2">From then on, only what is in one’s share is judged at this stage.</p>
                             @endif
                             <form class="mt-2" method="post" action="{{ route('share-outs.store', $review) }}">@csrf
-                                @foreach ([...$kept, 'stage' => $stage->id, 'seed' => $terms['seed'], 'expected' => count($draft->publications)] as $key => $value)
+                                @foreach ([...$kept, 'stage' => $stage->id, 'seed' => $terms['seed'],
+                                    'expected' => count($draft->publications)] as $key => $value)
                                     <input type="hidden" name="{{ $key }}" value="{{ $value }}">
                                 @endforeach
                                 @foreach ($terms['quotas'] as $id => $quota)
@@ -90,7 +94,8 @@
                                         value="{{ $quota ?? (isset($terms['weights'][$id]) ? "{$terms['weights'][$id]}×" : '') }}">
                                 @endforeach
                                 <label class="block">Name <input class="input" name="name" maxlength="120" required
-                                        value="{{ old('name', $terms['mode'] === 'everyone' ? 'Calibration set' : 'Share-out ' . (count($shareOuts) + 1)) }}"></label>
+                                        value="{{ old('name', $terms['mode'] === 'everyone' ? 'Calibration set'
+                                            : 'Share-out ' . (count($shareOuts) + 1)) }}"></label>
                                 <button class="button button-go mt-2">Share out {{ number_format(count($draft->publications)) }}</button>
                             </form>
                         @endif
@@ -110,10 +115,13 @@
                             <p>{{ number_format(array_sum($asking['people'])) }}
                                 {{ array_sum($asking['people']) === 1 ? 'judgement' : 'judgements' }} not yet made
                                 {{ $asking['back'] ? 'would be taken from' : 'would go to' }}:
-                                {{ implode(', ', array_map(fn($id, $n) => ($names[$id] ?? '?') . ' ' . number_format($n), array_keys($asking['people']), $asking['people'])) ?: 'nobody' }}.
+                                {{ implode(', ', array_map(fn($id, $n) => ($names[$id] ?? '?') . ' '
+                                    . number_format($n), array_keys($asking['people']), $asking['people']))
+                                    ?: 'nobody' }}.
                                 What was decided stays, and whoever it concerns is told.</p>
                             <form class="mt-2 row" method="post"
-                                action="{{ $asking['back'] ? route('share-outs.withdraw', [$review, $asking['back']]) : route('share-outs.hand-on', [$review, $stage]) }}">
+                                action="{{ $asking['back'] ? route('share-outs.withdraw', [$review, $asking['back']])
+                                    : route('share-outs.hand-on', [$review, $stage]) }}">
                                 @csrf
                                 @if ($asking['hand']) <input type="hidden" name="from"
                                         value="{{ $asking['hand']->id }}">
@@ -132,7 +140,9 @@
             <section class="sheet">
                 <header class="sheet-head">
                     <h1>Share-out</h1> <span>who judges what at “{{ $stage->name }}”;
-                        {{ ['anything' => 'so far everybody judges anything', 'shares' => number_format($unshared) . ($unshared === 1 ? ' publication waits' : ' publications wait') . ' in nobody’s share', 'queue' => 'all pull from one common queue'][$stage->work] }}</span>
+                        {{ ['anything' => 'so far everybody judges anything', 'shares' => number_format($unshared)
+                            . ($unshared === 1 ? ' publication waits' : ' publications wait') . ' in nobody’s share',
+                            'queue' => 'all pull from one common queue'][$stage->work] }}</span>
                 </header>
                 <x-stages :review="$review" :stage="$stage" to="share-outs" />
                 @if ($lackingOne > 0 && !$stage->closed_at)
@@ -148,9 +158,13 @@
                     <div class="section">
                         <p><strong>{{ $one->name }}</strong> <span class="small quiet">{{ $one->created_at->format('j M Y') }} by
                                 {{ $one->creator->name }} · {{ number_format($one->items) }}
-                                publications{{ $one->items < $one->terms['pool_size'] ? ' drawn from ' . number_format($one->terms['pool_size']) : '' }}{{ $one->terms['filters'] === [] ? '' : ', ' . implode(', ', $one->terms['filters']) }}
+                                publications{{ $one->items < $one->terms['pool_size'] ? ' drawn from '
+                                    . number_format($one->terms['pool_size']) : '' }}{{ $one->terms['filters'] === []
+                                    ? '' : ', ' . implode(', ', $one->terms['filters']) }}
                                 ·
-                                {{ $one->terms['mode'] === 'everyone' ? 'everybody judges each' : $one->terms['decisions'] . ($one->terms['decisions'] === 1 ? ' decision' : ' decisions') . ' on each' }}
+                                {{ $one->terms['mode'] === 'everyone' ? 'everybody judges each'
+                                    : $one->terms['decisions'] . ($one->terms['decisions'] === 1 ? ' decision'
+                                    : ' decisions') . ' on each' }}
                                 · seed
                                 {{ $one->seed }}{{ $one->withdrawn_at ? ' · withdrawn ' . $one->withdrawn_at->format('j M Y') : '' }}</span>
                         </p>
@@ -186,7 +200,9 @@
                     </div>
                 @empty
                     <x-empty
-                        title="Nothing is shared out here">{{ $stage->work === 'shares' ? 'Only what is in somebody’s share is judged at this stage.' : 'Everybody may judge anything. A share-out gives each person a portion of their own, and draws samples.' }}</x-empty>
+                        title="Nothing is shared out here">{{ $stage->work === 'shares'
+                            ? 'Only what is in somebody’s share is judged at this stage.'
+                            : 'Everybody may judge anything. A share-out gives each person a portion of their own, and draws samples.' }}</x-empty>
                 @endforelse
             </section>
             @if ($mayChange && $progress !== [])
@@ -286,7 +302,10 @@
                     <fieldset class="field">
                         <legend class="field-label">How</legend>
                         <div class="choices">
-                            @foreach (['mixed' => 'pairs mixed, so that everybody works with everybody', 'groups' => 'fixed groups in the order below, each with a list of its own', 'everyone' => 'a calibration set: everybody judges each, at a stage of its own'] as $key => $words)
+                            @foreach (['mixed' => 'pairs mixed, so that everybody works with everybody',
+                                'groups' => 'fixed groups in the order below, each with a list of its own',
+                                'everyone' => 'a calibration set: everybody judges each, at a stage of its own']
+                                as $key => $words)
                                 <label><input type="radio" name="mode" value="{{ $key }}" @checked($terms['mode'] === $key)>
                                     {{ $words }}</label>
                             @endforeach
@@ -299,7 +318,8 @@
                         <legend class="field-label">Whom, and how many each</legend>
                         @foreach ($people as $person)
                             <div class="line-up"><label class="grow"><input type="checkbox" name="people[]"
-                                        value="{{ $person->id }}" @checked($asked === [] || in_array($person->id, $asked, true))> {{ $person->name }}</label> <input
+                                        value="{{ $person->id }}" @checked($asked === [] || in_array($person->id,
+                                            $asked, true))> {{ $person->name }}</label> <input
                                     class="input number" name="quota[{{ $person->id }}]" inputmode="numeric" size="6"
                                     aria-label="Quota of {{ $person->name }}" placeholder="rest"
                                     value="{{ $typed["quota.{$person->id}"] }}"></div>

@@ -5,7 +5,8 @@
             <section class="sheet">
                 <header class="sheet-head">
                     <h1>{{ $stage->name }}</h1>
-                    <span>{{ $stage->required_decisions === 1 ? 'one decision' : ['', '', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine'][$stage->required_decisions] . ' decisions' }}
+                    <span>{{ $stage->required_decisions === 1 ? 'one decision' : ['', '', 'two', 'three', 'four',
+                        'five', 'six', 'seven', 'eight', 'nine'][$stage->required_decisions] . ' decisions' }}
                         on each publication, blinded until all are
                         in{{ $stage->closed_at ? '; closed ' . $stage->closed_at->format('j M Y') : '' }}</span>
                 </header>
@@ -28,10 +29,19 @@
                             </tr>
                         </thead>
                         <tbody>
-                            @foreach ([...$stage->purpose->value === 'full-text' ? ['awaited' => [ItemState::Awaited, 'Text not at hand yet']] : [], ...$stage->after_titles ? ['awaited' => [ItemState::Awaited, 'Title not included yet']] : [], 'waiting' => [ItemState::Waiting, 'Not open yet: decisions missing'], 'disagreement' => [ItemState::Disagreement, 'In disagreement'], 'included' => [ItemState::Included, 'Included'], 'excluded' => [ItemState::Excluded, 'Excluded']] as $key => [$state, $words])
+                            @foreach ([...$stage->purpose->value === 'full-text' ? ['awaited' => [ItemState::Awaited,
+                                'Text not at hand yet']] : [], ...$stage->after_titles
+                                ? ['awaited' => [ItemState::Awaited, 'Title not included yet']] : [],
+                                'waiting' => [ItemState::Waiting, 'Not open yet: decisions missing'],
+                                'disagreement' => [ItemState::Disagreement, 'In disagreement'],
+                                'included' => [ItemState::Included, 'Included'], 'excluded' => [ItemState::Excluded,
+                                'Excluded']] as $key => [$state, $words])
                                 <tr>
                                     <td><x-mark :verdict="$key" label="" /> <a
-                                            href="{{ $key === 'disagreement' ? route('disagreements', [$review, 'stage' => $stage->id]) : route('library', [$review, 'state' => $key, 'stage' => $review->stages->count() > 1 ? $stage->id : null]) }}">{{ $words }}</a>
+                                            href="{{ $key === 'disagreement' ? route('disagreements', [$review,
+                                                'stage' => $stage->id]) : route('library', [$review, 'state' => $key,
+                                                'stage' => $review->stages->count() > 1 ? $stage->id
+                                                : null]) }}">{{ $words }}</a>
                                     </td>
                                     <td class="number">{{ number_format($tallies->in($state)) }}</td>
                                     <td class="bar-cell"><x-share :part="$tallies->in($state)" :whole="$tallies->all()" /></td>
@@ -112,7 +122,9 @@
                                     @foreach (['yes', 'no', 'unclear'] as $answer)
                                         <td class="number">@php($n = $answers[$criterion->id][$answer] ?? 0) @if ($n > 0)
                                                 <a
-                                                    href="{{ route('library', [$review, 'answer' => "{$criterion->id}:{$answer}", 'stage' => $stage->id]) }}">{{ number_format($n) }}</a>
+                                                    href="{{ route('library', [$review,
+                                                        'answer' => "{$criterion->id}:{$answer}",
+                                                        'stage' => $stage->id]) }}">{{ number_format($n) }}</a>
                                             @else
                                                 0
                                             @endif
@@ -136,7 +148,9 @@
                                     <td>
                                         @if ($reason->id !== '')
                                             <a
-                                                href="{{ route('library', [$review, 'reason' => $reason->id, 'stage' => $review->stages->count() > 1 ? $stage->id : null]) }}">{{ $reason->reason }}</a>
+                                                href="{{ route('library', [$review, 'reason' => $reason->id,
+                                                    'stage' => $review->stages->count() > 1 ? $stage->id
+                                                    : null]) }}">{{ $reason->reason }}</a>
                                         @else
                                             {{ $reason->reason }}
                                         @endif

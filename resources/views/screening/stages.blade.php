@@ -25,13 +25,20 @@
                 <section class="sheet" id="stage-{{ $stage->id }}">
                     <header class="sheet-head">
                         <h2>{{ $stage->name }}</h2> <span>{{ number_format($tallies[$stage->id]->all()) }} publications ·
-                            {{ $stage->closed_at ? 'closed on ' . $stage->closed_at->format('j M Y') : ($tallies[$stage->id]->in(ItemState::Waiting) === 0 && $tallies[$stage->id]->all() > 0 ? 'all open' : number_format($tallies[$stage->id]->in(ItemState::Waiting)) . ' not open') }}</span>
+                            {{ $stage->closed_at ? 'closed on ' . $stage->closed_at->format('j M Y')
+                                : ($tallies[$stage->id]->in(ItemState::Waiting) === 0 && $tallies[$stage->id]->all() > 0
+                                ? 'all open' : number_format($tallies[$stage->id]->in(ItemState::Waiting))
+                                . ' not open') }}</span>
                     </header>
                     <p class="section">
-                        {{ $stage->required_decisions === 1 ? 'One person judges' : ['', '', 'Two', 'Three', 'Four', 'Five', 'Six', 'Seven', 'Eight', 'Nine'][$stage->required_decisions] . ' people judge' }}
+                        {{ $stage->required_decisions === 1 ? 'One person judges' : ['', '', 'Two', 'Three', 'Four',
+                            'Five', 'Six', 'Seven', 'Eight', 'Nine'][$stage->required_decisions] . ' people judge' }}
                         each publication, blinded until all their decisions are in; {{ $work[$stage->work] }}. Unsure
                         {{ $stage->unsure_includes ? 'counts as include' : 'is a disagreement' }}. An exclusion
-                        {{ $stage->requiresReason() ? 'needs its reason' : 'may go without a reason' }}{{ $stage->reasons_must_agree ? ', and two different reasons are a disagreement' : '; of different reasons the first in order is reported' }}.
+                        {{ $stage->requiresReason() ? 'needs its reason'
+                            : 'may go without a reason' }}{{ $stage->reasons_must_agree
+                            ? ', and two different reasons are a disagreement'
+                            : '; of different reasons the first in order is reported' }}.
                         Settled by
                         {{ $settlers[$stage->settled_by->value] }}{{ $stage->names_hidden ? ', who does not see the names' : '' }}.</p>
                     @if ($mayChange)
@@ -54,17 +61,23 @@
                                         </select>
                                     </label>
                                     <label class="grow">Settled by <select class="input" name="settled_by">
-                                            @foreach (['pair' => 'those who decided', 'third' => 'a third reviewer', 'adjudicator' => 'the lead alone'] as $key => $words)
-                                                <option value="{{ $key }}" @selected(($tried ? old('settled_by') : $stage->settled_by->value) === $key)>{{ $words }}
+                                            @foreach (['pair' => 'those who decided', 'third' => 'a third reviewer',
+                                                'adjudicator' => 'the lead alone'] as $key => $words)
+                                                <option value="{{ $key }}" @selected(($tried ? old('settled_by')
+                                                    : $stage->settled_by->value) === $key)>{{ $words }}
                                                 </option>
                                             @endforeach
                                         </select>
                                     </label>
                                 </div>
                                 <div class="choices mt-2">
-                                    @foreach (['unsure_includes' => 'unsure counts as include', 'reason_required' => 'an exclusion needs a reason', 'reasons_must_agree' => 'different reasons are a disagreement', 'names_hidden' => 'the adjudicator does not see names'] as $flag => $words)
+                                    @foreach (['unsure_includes' => 'unsure counts as include',
+                                        'reason_required' => 'an exclusion needs a reason',
+                                        'reasons_must_agree' => 'different reasons are a disagreement',
+                                        'names_hidden' => 'the adjudicator does not see names'] as $flag => $words)
                                         <label><input type="checkbox" name="{{ $flag }}" value="1"
-                                                @checked($value($flag)) @disabled($flag === 'reason_required' && $stage->purpose->value === 'full-text')> {{ $words }}</label>
+                                                @checked($value($flag)) @disabled($flag === 'reason_required'
+                                                    && $stage->purpose->value === 'full-text')> {{ $words }}</label>
                                     @endforeach
                                 </div>
                                 @if ($criteria->isNotEmpty())
@@ -74,7 +87,9 @@
                                         @foreach ($criteria as $i => $criterion)
                                             <label class="line-up"><input class="input number place" name="criteria[{{ $criterion->id }}]"
                                                     inputmode="numeric"
-                                                    value="{{ $tried ? old("criteria.{$criterion->id}") : ($places === null ? $i + 1 : (isset($places[$criterion->id]) ? $places[$criterion->id] + 1 : '')) }}">
+                                                    value="{{ $tried ? old("criteria.{$criterion->id}")
+                                                        : ($places === null ? $i + 1 : (isset($places[$criterion->id])
+                                                        ? $places[$criterion->id] + 1 : '')) }}">
                                                 <span>{{ $criterion->question }}</span></label>
                                         @endforeach
                                     </fieldset>

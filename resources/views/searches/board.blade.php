@@ -228,7 +228,8 @@
                         the people, what is done, what is measured. Each gets the headings and words that stand for it; the board joins them
                         with OR, and the concepts with AND.</x-empty></div>
                 @foreach ($help as $one)
-                    <p class="section small help-line" x-show="lacksTerm({{ Js::from($one['block']) }})">{{ $one['text'] }} @foreach ($one['headings'] as $heading)
+                    <p class="section small help-line" x-show="lacksTerm({{ Js::from($one['block']) }})">{{ $one['text'] }} @foreach ($one['headings']
+                        as $heading)
                             <button type="button" class="tag tag-button"
                                 x-on:click="$dispatch('find-heading', {{ Js::from(['label' => $heading, 'block' => $one['to']]) }})">{{ $heading }}</button>
                         @endforeach
@@ -247,7 +248,9 @@
                                         x-on:click="limitYears">Limit</button></span></label>
                             <label>What <span class="row"><select class="input" x-ref="limit" aria-label="Limit to">
                                         <option value="language:english">English</option>
-                                        @foreach (['randomised trial', 'observational study', 'qualitative study', 'systematic review', 'review', 'conference abstract', 'letter', 'editorial', 'case report', 'trial protocol'] as $type)
+                                        @foreach (['randomised trial', 'observational study', 'qualitative study',
+                                            'systematic review', 'review', 'conference abstract', 'letter', 'editorial',
+                                            'case report', 'trial protocol'] as $type)
                                             <option value='type:"{{ $type }}"'>{{ $type }}</option>
                                         @endforeach
                                         @foreach (['newborn infants', 'children', 'adults', 'aged 65 and over'] as $age)

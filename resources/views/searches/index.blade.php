@@ -44,7 +44,9 @@
                                 <td>
                                     @forelse ($last as $run)
                                         <a
-                                            href="{{ route('runs.show', [$review, $run]) }}">{{ $sources->has($run->source) ? $sources->shortName($run->source) : $run->source_title }}</a>
+                                            href="{{ route('runs.show', [$review,
+                                                $run]) }}">{{ $sources->has($run->source)
+                                                ? $sources->shortName($run->source) : $run->source_title }}</a>
                                     {{ $run->ran_at->format('j M Y') }}<br> @empty <span class="quiet">not run yet</span>
                                     @endforelse
                                 </td>

@@ -7,7 +7,8 @@
             <p class="unsent" x-show="problem" x-cloak x-text="problem" role="alert"></p>
             <p class="filter-words small">{{ $query === null ? "Line #{$line}" : 'Records like one' }} in @foreach ($strategy->sources as $key)
                     @if ($sources->has($key))
-                        <a href="{{ route('strategies.results', [$review, $strategy, 'source' => $key, 'line' => $line, 'query' => $query, 'order' => $order]) }}"
+                        <a href="{{ route('strategies.results', [$review, $strategy, 'source' => $key, 'line' => $line,
+                            'query' => $query, 'order' => $order]) }}"
                             @if ($key === $source) aria-current="true" @endif>{{ $sources->shortName($key) }}</a>
                     @endif
                 @endforeach: <code>{{ Str::limit($lineText, 120) }}</code>
@@ -28,7 +29,8 @@
                 <header class="sheet-head">
                     <h2>{{ number_format($page->total) }} {{ $page->total === 1 ? 'record' : 'records' }}</h2> <span>
                         @foreach (['newest' => 'newest first', 'oldest' => 'oldest first', 'relevance' => 'most of the words first'] as $key => $words)
-                            <a href="{{ route('strategies.results', [$review, $strategy, 'source' => $source, 'line' => $line, 'query' => $query, 'order' => $key]) }}"
+                            <a href="{{ route('strategies.results', [$review, $strategy, 'source' => $source,
+                                'line' => $line, 'query' => $query, 'order' => $key]) }}"
                                 @if ($key === $order) aria-current="true" @endif>{{ $words }}</a>{{ $loop->last ? ';' : ',' }}
                         @endforeach {{ number_format(1 + ($number - 1) * $perPage) }} to
                         {{ number_format(min($page->total, $number * $perPage)) }}
@@ -43,11 +45,13 @@
                                     aria-label="Pick record {{ $place }}"> <x-highlighted :text="$record->title" :by="$highlighter" />
                             </h3>
                             <p class="small quiet">
-                                {{ implode(', ', array_map(fn($name) => $name->short(), array_slice($record->authors, 0, 6))) }}{{ count($record->authors) > 6 ? ' and others' : '' }}
+                                {{ implode(', ', array_map(fn($name) => $name->short(), array_slice($record->authors, 0,
+                                    6))) }}{{ count($record->authors) > 6 ? ' and others' : '' }}
                                 · {{ $record->journal }} · {{ $record->year }} · {{ $record->place() }} · {{ $record->accession }}</p>
                             @if ($record->abstract !== '')
                                 <details class="mt-1">
-                                    <summary class="small cursor-pointer"><x-highlighted :text="Str::limit($record->abstract, 260)" :by="$highlighter" /></summary>
+                                    <summary class="small cursor-pointer"><x-highlighted :text="Str::limit($record->abstract,
+                                        260)" :by="$highlighter" /></summary>
                                     <p class="serif mt-1"><x-highlighted :text="$record->abstract" :by="$highlighter" /></p>
                                 </details>
                             @else
@@ -71,7 +75,10 @@
                             <div class="row small items-baseline">
                                 @if (count($labels) > 1)
                                     <a
-                                        href="{{ route('strategies.results', [$review, $strategy, 'source' => $source, 'query' => implode(' AND ', array_map(fn(string $one): string => "heading:\"{$one}\"", array_slice($major ?: $labels, 0, 2)))]) }}">Records
+                                        href="{{ route('strategies.results', [$review, $strategy, 'source' => $source,
+                                            'query' => implode(' AND ',
+                                            array_map(fn(string $one): string => "heading:\"{$one}\"",
+                                            array_slice($major ?: $labels, 0, 2)))]) }}">Records
                                         with the same main headings</a>
                                 @endif
                                 @if ($record->doi !== '')
@@ -92,11 +99,15 @@
                 <footer class="sheet-foot">
                     @if ($number > 1)
                         <a class="button"
-                            href="{{ route('strategies.results', [$review, $strategy, 'source' => $source, 'line' => $line, 'query' => $query, 'order' => $order, 'page' => $number - 1]) }}">Previous</a>
+                            href="{{ route('strategies.results', [$review, $strategy, 'source' => $source,
+                                'line' => $line, 'query' => $query, 'order' => $order,
+                                'page' => $number - 1]) }}">Previous</a>
                     @endif
                     @if ($number < $pages)
                         <a class="button"
-                            href="{{ route('strategies.results', [$review, $strategy, 'source' => $source, 'line' => $line, 'query' => $query, 'order' => $order, 'page' => $number + 1]) }}">Next</a>
+                            href="{{ route('strategies.results', [$review, $strategy, 'source' => $source,
+                                'line' => $line, 'query' => $query, 'order' => $order,
+                                'page' => $number + 1]) }}">Next</a>
                     @endif
                     <span class="quiet small">page {{ number_format($number) }} of {{ number_format($pages) }}</span>
                 </footer>

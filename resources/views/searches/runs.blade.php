@@ -85,7 +85,8 @@
                         </fieldset>
                         @php $same = $strategy->versions->firstWhere('revision', $strategy->head); @endphp
                         <button
-                            class="button button-go">{{ $same ? "Run version {$same->number} again" : 'Run version ' . (1 + (int) $strategy->versions->max('number')) }}</button>
+                            class="button button-go">{{ $same ? "Run version {$same->number} again" : 'Run version '
+                                . (1 + (int) $strategy->versions->max('number')) }}</button>
                         <p class="field-help mt-2">
                             {{ $same ? 'Nothing has changed since this version.' : 'The strategy as it stands becomes this version.' }}</p>
                     </form>

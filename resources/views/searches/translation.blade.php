@@ -62,7 +62,8 @@
                                                         <span class="small quiet">“{{ $mapping['label'] }}” here:</span>
                                                         @foreach ($mapping['confirmed'] as $one)
                                                             <span class="tag">{{ $one }}</span> <x-rule-button :standing="$one"
-                                                                to="open" label="take back" :aria="'Take back that “' . $mapping['label'] . '” is “' . $one . '”'" />
+                                                                to="open" label="take back" :aria="'Take back that “'
+                                                                    . $mapping['label'] . '” is “' . $one . '”'" />
                                                         @endforeach
                                                         @foreach ($mapping['candidates'] as $one)
                                                             <x-rule-button :standing="$one" to="1" :label="'It is “' . $one . '”'" /><x-rule-button
@@ -86,7 +87,9 @@
                                                             value="{{ $cell['text'] }}"><input type="hidden" name="on"
                                                             value="{{ $cell['marked'] === '' ? 1 : 0 }}">
                                                         <button
-                                                            class="button-plain small">{{ $cell['marked'] === '' ? 'Confirm' : "Confirmed by {$cell['marked']}" }}</button>
+                                                            class="button-plain small">{{ $cell['marked'] === ''
+                                                                ? 'Confirm'
+                                                                : "Confirmed by {$cell['marked']}" }}</button>
                                                         <button type="button" class="button-plain small" x-on:click="line($el)">Copy</button>
                                                     </form>
                                                 @endif

@@ -12,7 +12,8 @@
     @endif
     <input type="hidden" name="reason" value="{{ $asking['reason'] }}">
     <p id="asking-words">
-        <strong>{{ $asking['what'] === 'remove' ? "Take {$words} out of the review, as “{$asking['reason']}”?" : "Bring {$words} back into the review?" }}</strong>
+        <strong>{{ $asking['what'] === 'remove' ? "Take {$words} out of the review, as “{$asking['reason']}”?"
+            : "Bring {$words} back into the review?" }}</strong>
     </p>
     <div class="row mt-2">
         <button class="button button-go" name="sure" value="1"
