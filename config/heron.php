@@ -8,8 +8,7 @@ return [
     'demo' => (bool) env('HERON_DEMO', false),
 
     // The databases that can be searched from here. "asks" is the query type that the server is sent; "thesaurus" is
-    // where it
-    // publishes its headings as SKOS, if it has any.
+    // where it publishes its headings as SKOS, if it has any.
     'sources' => is_string($named)
         ? json_decode((string) file_get_contents($named), true, 16, JSON_THROW_ON_ERROR)
         : ($standins === null

@@ -16,9 +16,8 @@ use Illuminate\Foundation\Bus\Dispatchable;
 use Illuminate\Queue\InteractsWithQueue;
 
 /**
- * Long work on a delivery, done in slices: each takes some seconds and queues the next, so that a worker killed at any
- * moment
- * costs one batch that is then done again.
+ * Long work on a delivery, done in slices: each takes some seconds and queues the next, so that a worker killed at
+ * any moment costs one batch that is then done again.
  */
 abstract class TaskSlice implements OfTask, ShouldQueue
 {

@@ -119,9 +119,8 @@ final readonly class Library
     }
 
     /**
-     * Where a good part of all rows is left, reading on in the order of the list finds a page sooner than gathering all
-     * that match first,
-     * which the planner prefers as it does not know how the words are spread.
+     * Where a good part of all rows is left, reading on in the order of the list finds a page sooner than gathering
+     * all that match first, which the planner prefers as it does not know how the words are spread.
      *
      * @param  \Closure(): list<stdClass>  $rows
      * @return list<stdClass>

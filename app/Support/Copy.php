@@ -11,8 +11,7 @@ final class Copy
 {
     /**
      * Rows are asked for as they are sent: while the server takes some in, the next are made. Whoever makes them must
-     * not use the
-     * database meanwhile.
+     * not use the database meanwhile.
      *
      * @param  list<string>  $columns
      * @param  iterable<list<string|int|bool|null>>  $rows

@@ -6,9 +6,8 @@ namespace WaryHeron\Core\Bibliography;
 
 /**
  * A date of publication as sources write it: "2004", "2004-04-25", "2004/04/25//", "2004 Apr 25", "25 April 2004",
- * ranges
- * ("1988/1994", "2004 Mar-Apr"), seasons, approximate and uncertain dates ("1723~", "2009?"), and years before the
- * common era ("-0044").
+ * ranges ("1988/1994", "2004 Mar-Apr"), seasons, approximate and uncertain dates ("1723~", "2009?"), and years before
+ * the common era ("-0044").
  *
  * Source: ISO 8601-2:2019 (extended date and time), levels 0 and 1, and the habits of RIS and of indexes.
  */

@@ -5,9 +5,8 @@ declare(strict_types=1);
 namespace WaryHeron\Core\Bibliography;
 
 /**
- * Languages by one name each, however a source writes them: codes of ISO 639-1, 639-2 (both kinds) and BCP 47, English
- * names and the
- * languages' own. What is none of these stays as it is.
+ * Languages by one name each, however a source writes them: codes of ISO 639-1, 639-2 (both kinds) and BCP 47,
+ * English names and the languages' own. What is none of these stays as it is.
  */
 final class Language
 {

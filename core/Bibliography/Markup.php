@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace WaryHeron\Core\Bibliography;
 
 /**
- * Titles and abstracts without the marks of HTML, JATS and MathML that suppliers leave in them: letters set low or high
- * become Unicode's
- * own where it has them, headings end in a colon, paragraphs in an empty line. "p < 0.05" is no mark and stays.
+ * Titles and abstracts without the marks of HTML, JATS and MathML that suppliers leave in them: letters set low or
+ * high become Unicode's own where it has them, headings end in a colon, paragraphs in an empty line. "p < 0.05" is no
+ * mark and stays.
  */
 final class Markup
 {

@@ -14,8 +14,7 @@ final readonly class Code
 
     /**
      * What a person gave, as the value to keep: a string, a number, a list of options, or a date as 2026-11-23; null
-     * where
-     * nothing was given.
+     * where nothing was given.
      *
      * @return string|int|float|list<string>|null
      *

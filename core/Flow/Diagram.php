@@ -6,8 +6,7 @@ namespace WaryHeron\Core\Flow;
 
 /**
  * The flow diagram of Page et al. 2021 (PRISMA 2020), for new and for updated reviews: what databases and registers
- * brought,
- * what other methods did, and what a version before included.
+ * brought, what other methods did, and what a version before included.
  */
 final readonly class Diagram
 {

@@ -8,8 +8,7 @@ namespace WaryHeron\Core\Flow;
  * The Waterline's shape: how wide the stream is at each stage.
  *
  * Width grows with the square root of the count, so that 12 studies out of 2,000 records are still seen and 1,400 out
- * of 1,900
- * are seen to be fewer; a stage with nothing in it has the least width.
+ * of 1,900 are seen to be fewer; a stage with nothing in it has the least width.
  */
 final readonly class Stream
 {

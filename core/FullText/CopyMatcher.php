@@ -11,8 +11,7 @@ use WaryHeron\Core\Search\Text\Words;
  * Tells which publication a PDF is a copy of, by the DOI and the title that stand on its first pages.
  *
  * A DOI further on may be that of a cited work, and so may a title; so only the first page's DOIs count, and a title
- * only
- * near its top. Where DOI and title speak for different publications, nothing is decided.
+ * only near its top. Where DOI and title speak for different publications, nothing is decided.
  */
 final readonly class CopyMatcher
 {

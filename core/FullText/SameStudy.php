@@ -9,11 +9,10 @@ use WaryHeron\Core\Search\Text\Words;
 /**
  * Leads to reports that may tell of one study, with what speaks for it. People link them; nothing is linked by itself.
  *
- * What is looked at follows the Cochrane Handbook's list for linking reports (trial registration numbers, author names,
- * numbers of
- * participants, place and time): a shared registration number is firm; several shared authors with either a shared
- * number of
- * people or most words of the title are fair; shared authors and half of the title's words are to be checked.
+ * What is looked at follows the Cochrane Handbook's list for linking reports (trial registration numbers, author
+ * names, numbers of participants, place and time): a shared registration number is firm; several shared authors with
+ * either a shared number of people or most words of the title are fair; shared authors and half of the title's words
+ * are to be checked.
  */
 final class SameStudy
 {

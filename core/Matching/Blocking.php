@@ -6,8 +6,7 @@ namespace WaryHeron\Core\Matching;
 
 /**
  * Finds the pairs worth comparing without comparing all: records share a block where they share a key. Large blocks,
- * such as all editorials,
- * are parted by year and author.
+ * such as all editorials, are parted by year and author.
  */
 final class Blocking
 {

@@ -6,10 +6,9 @@ namespace WaryHeron\Core\Matching;
 
 /**
  * Learns the weights from the compared pairs themselves, without being told which are of one publication: expectation
- * and maximisation
- * over the patterns of agreement (Dempster, Laird & Rubin 1977; for record linkage Winkler 1988). The starting values
- * count as so many pairs
- * seen before, so that a small review does not unlearn what holds in general.
+ * and maximisation over the patterns of agreement (Dempster, Laird & Rubin 1977; for record linkage Winkler 1988).
+ * The starting values count as so many pairs seen before, so that a small review does not unlearn what holds in
+ * general.
  */
 final class Estimation
 {

@@ -6,8 +6,7 @@ namespace WaryHeron\Core\Matching;
 
 /**
  * Says of a comparison what it weighs and what follows. The weight alone never joins two records against a conflict:
- * what contradicts is
- * asked about where the place of publication is the same all the same, and left apart otherwise.
+ * what contradicts is asked about where the place of publication is the same all the same, and left apart otherwise.
  */
 final class Judge
 {
@@ -159,8 +158,7 @@ final class Judge
 
     /**
      * Whether one number alone stands against all the rest: a second DOI, a page or a volume mistyped. People have to
-     * see it; it is as
-     * often two papers of one series.
+     * see it; it is as often two papers of one series.
      */
     private static function hasOneSlip(Comparison $comparison, bool $recurrent): bool
     {

@@ -9,10 +9,9 @@ use WaryHeron\Core\Bibliography\PublicationType;
 use WaryHeron\Core\Bibliography\Reference;
 
 /**
- * What a publication shows of its records, field by field, and from which record each value is: the longest abstract, a
- * DOI over none,
- * full names over initials and more names over fewer, a title not in capitals and with its subtitle, the journal's full
- * name.
+ * What a publication shows of its records, field by field, and from which record each value is: the longest abstract,
+ * a DOI over none, full names over initials and more names over fewer, a title not in capitals and with its subtitle,
+ * the journal's full name.
  */
 final readonly class KeptValues
 {

@@ -19,8 +19,8 @@ enum MatchField: string
 
     /**
      * The levels of agreement, best first, each with how likely it is among records of one publication and of two
-     * (starting values, before
-     * the review's own pairs are heard). What cannot be compared has no level: it is 0 and weighs nothing.
+     * (starting values, before the review's own pairs are heard). What cannot be compared has no level: it is 0 and
+     * weighs nothing.
      *
      * @return non-empty-array<int, array{string, float, float}> by level from 1: words for people, m, u
      */

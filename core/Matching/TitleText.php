@@ -8,9 +8,8 @@ use WaryHeron\Core\Bibliography\Format\Bibtex\Latex;
 use WaryHeron\Core\Search\Text\Words;
 
 /**
- * A title as matching compares it: without markup, case, accents, punctuation and spelling habits; what says that it is
- * not the thing
- * itself but a notice, a reply, a part or an update of it is taken out and kept apart.
+ * A title as matching compares it: without markup, case, accents, punctuation and spelling habits; what says that it
+ * is not the thing itself but a notice, a reply, a part or an update of it is taken out and kept apart.
  */
 final readonly class TitleText
 {

@@ -6,8 +6,7 @@ namespace WaryHeron\Core\Matching;
 
 /**
  * What each level of agreement weighs, in bits: log2 of how much likelier it is among records of one publication than
- * of two
- * (Fellegi & Sunter 1969, J Am Stat Assoc 64:1183).
+ * of two (Fellegi & Sunter 1969, J Am Stat Assoc 64:1183).
  */
 final readonly class Weights
 {

@@ -9,9 +9,8 @@ use EasyRdf\Graph;
 /**
  * Reads a SKOS concept scheme from Turtle, RDF/XML or JSON-LD.
  *
- * Labels and notes are taken in English where there are several languages. Which qualifiers a heading may take is read
- * from
- * the property QUALIFIER, since SKOS has none for it. Addresses outside the file are not followed.
+ * Labels and notes are taken in English where there are several languages. Which qualifiers a heading may take is
+ * read from the property QUALIFIER, since SKOS has none for it. Addresses outside the file are not followed.
  */
 final class SkosReader
 {

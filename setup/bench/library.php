@@ -1,7 +1,7 @@
 <?php
 
-// Times the library under every filter and sort, first pages and pages further in.
-// php setup/bench/library.php BASE REVIEW ROUNDS
+// Times the library under every filter and sort, first pages and pages further in. php setup/bench/library.php BASE
+// REVIEW ROUNDS
 
 require __DIR__.'/signed-in.php';
 

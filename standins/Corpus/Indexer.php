@@ -8,8 +8,7 @@ use WaryHeron\Core\Search\Text\Words;
 
 /**
  * Gives a study its headings, as one database's indexers would: those of its subject, and those whose names stand in
- * its text.
- * The most specific headings are given, never what is above them; some records are not indexed yet.
+ * its text. The most specific headings are given, never what is above them; some records are not indexed yet.
  */
 final readonly class Indexer
 {

@@ -148,9 +148,9 @@ final readonly class SruServer
             $where =
                 $condition->text.
                 (Fault::strikes($this->database, $this->service->key(), 'totals') ? ' AND number % 10 <> 0' : '');
-            // With less memory a bitmap of many rows forgets which ones, and all rows of their pages are looked at; and
-            // many rare words
-            // together look so common to the planner that it reads the whole table, word by word.
+            // With less memory a bitmap of many rows forgets which ones, and all rows of their pages are looked at;
+            // and many rare words together look so common to the planner that it reads the whole table, word by
+            // word.
             $this->database->exec(
                 'SET statement_timeout = '.self::TIMEOUT_MS."; SET work_mem = '64MB'; SET enable_seqscan = off",
             );

@@ -18,9 +18,8 @@ use Illuminate\Support\Facades\DB;
 use WaryHeron\Core\Screening\ItemState;
 
 /**
- * Makes one publication of several, and takes that back. What people did on one that goes stays under it and counts for
- * the one that is
- * kept; where their decisions differ, a disagreement comes of it.
+ * Makes one publication of several, and takes that back. What people did on one that goes stays under it and counts
+ * for the one that is kept; where their decisions differ, a disagreement comes of it.
  */
 final readonly class JoinPublications
 {

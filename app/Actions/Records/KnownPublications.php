@@ -17,8 +17,8 @@ use WaryHeron\Core\Matching\Weights;
 
 /**
  * The publications that the records of a batch belong to beyond doubt: they share a DOI or title, year and first
- * author, the place of
- * publication confirms it, and no record of the publication speaks against it. Everything else is left to matching.
+ * author, the place of publication confirms it, and no record of the publication speaks against it. Everything else
+ * is left to matching.
  */
 final class KnownPublications
 {

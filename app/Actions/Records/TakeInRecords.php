@@ -21,8 +21,8 @@ use WaryHeron\Core\Matching\KeptValues;
 
 /**
  * Takes a batch of a delivery in, whole or not at all: records are kept, what is here beyond doubt joins its
- * publication, what could not
- * be read is noted. The delivery's position moves in the same transaction, so that a batch is never taken in twice.
+ * publication, what could not be read is noted. The delivery's position moves in the same transaction, so that a
+ * batch is never taken in twice.
  */
 final class TakeInRecords
 {

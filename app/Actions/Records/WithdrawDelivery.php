@@ -12,9 +12,8 @@ use App\Models\User;
 use Illuminate\Support\Facades\DB;
 
 /**
- * Takes a delivery back: its records no longer count, and publications that came with it alone leave the review, unless
- * somebody has
- * decided on them. The records themselves are kept, marked as withdrawn.
+ * Takes a delivery back: its records no longer count, and publications that came with it alone leave the review,
+ * unless somebody has decided on them. The records themselves are kept, marked as withdrawn.
  */
 final readonly class WithdrawDelivery
 {

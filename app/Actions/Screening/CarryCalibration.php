@@ -16,8 +16,7 @@ use WaryHeron\Core\Screening\StagePurpose;
 
 /**
  * Takes what a calibration set ended with into the stage that it prepared: the decisions of the same people and what
- * was settled, on
- * publications of which nobody has judged anything there. Nobody judges them twice.
+ * was settled, on publications of which nobody has judged anything there. Nobody judges them twice.
  */
 final readonly class CarryCalibration
 {

@@ -17,8 +17,7 @@ use Illuminate\Support\Str;
 
 /**
  * Lets decisions that rest on the older wording of a criterion be made once more. They are kept as history; whoever
- * made them is asked
- * again, and their items stand as the decisions that are left make them stand.
+ * made them is asked again, and their items stand as the decisions that are left make them stand.
  */
 final readonly class SendRoundAgain
 {

@@ -15,8 +15,8 @@ use WaryHeron\Core\Screening\StagePurpose;
 
 /**
  * Lets publications come to title and abstract by their titles. Every publication has its item there from the
- * beginning, so that
- * the figures of screening are those of one stage: it waits while its title is judged, and is excluded with its title.
+ * beginning, so that the figures of screening are those of one stage: it waits while its title is judged, and is
+ * excluded with its title.
  */
 final class TitlesFirst
 {

@@ -121,8 +121,8 @@ final class TextEncoding
 
     /**
      * Undoes UTF-8 that was read as Windows-1252 and written as UTF-8 again, where that is certain: every letter
-     * outside ASCII must be part
-     * of a sequence that was UTF-8, so that a line with one rightly written letter is left as it is.
+     * outside ASCII must be part of a sequence that was UTF-8, so that a line with one rightly written letter is left
+     * as it is.
      */
     public static function mended(string $text): string
     {

@@ -7,11 +7,9 @@ namespace WaryHeron\Core\Screening\Agreement;
 /**
  * An interval for a coefficient between -1 and 1 that stays between them, for people to read.
  *
- * The usual one, estimate ± z·SE, runs past 1 when agreement is high and items are few. Here the estimate is put on the
- * scale
- * of its inverse hyperbolic tangent, where the standard error is SE / (1 - estimate²) by the delta method, and the ends
- * are
- * brought back (Fisher 1921, for a correlation; the same transformation for any such coefficient).
+ * The usual one, estimate ± z·SE, runs past 1 when agreement is high and items are few. Here the estimate is put on
+ * the scale of its inverse hyperbolic tangent, where the standard error is SE / (1 - estimate²) by the delta method,
+ * and the ends are brought back (Fisher 1921, for a correlation; the same transformation for any such coefficient).
  */
 final class BoundedInterval
 {

@@ -8,8 +8,7 @@ namespace WaryHeron\Core\Screening\Agreement;
  * Agreement of two raters from their square table of counts. What is not defined is null.
  *
  * Sources: Cohen 1960 and 1968 (kappa, weighted kappa), Fleiss, Cohen and Everitt 1969 (standard error), Byrt, Bishop
- * and Carlin 1993
- * (PABAK, prevalence and bias), Gwet 2008 (AC1). Doubles throughout; nothing is rounded.
+ * and Carlin 1993 (PABAK, prevalence and bias), Gwet 2008 (AC1). Doubles throughout; nothing is rounded.
  *
  * @phpstan-type Kappa array{po: ?float, pe: ?float, kappa: ?float, se: ?float, ci_low: ?float, ci_high: ?float}
  */

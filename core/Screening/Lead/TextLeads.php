@@ -9,10 +9,9 @@ use WaryHeron\Core\Search\Text\StructuredAbstract;
 /**
  * Finds the sentences of a title and abstract that state the design, the number of people and the setting.
  *
- * Each kind has patterns from the plain to the doubtful; the first that matches anywhere wins, and its place tells the
- * confidence.
- * What is announced, quoted from others or counted of something else than people is a reason for doubt, so it comes
- * after.
+ * Each kind has patterns from the plain to the doubtful; the first that matches anywhere wins, and its place tells
+ * the confidence. What is announced, quoted from others or counted of something else than people is a reason for
+ * doubt, so it comes after.
  */
 final class TextLeads
 {

@@ -10,10 +10,9 @@ use Random\Randomizer;
  * Logistic regression with an L2 penalty, fitted by dual coordinate descent (Yu, Huang & Lin 2011, Machine Learning 85,
  * algorithm 5).
  *
- * Minimises ½·|w|² + Σ Cᵢ·log(1 + exp(−yᵢ·w·xᵢ)) with y = ±1; the constant is a feature of value 1 and penalised alike.
- * The rarer class
- * weighs as much as the other: Cᵢ = C·n / (2·n of its class). The chance handed in orders the passes; the optimum does
- * not depend on it.
+ * Minimises ½·|w|² + Σ Cᵢ·log(1 + exp(−yᵢ·w·xᵢ)) with y = ±1; the constant is a feature of value 1 and penalised
+ * alike. The rarer class weighs as much as the other: Cᵢ = C·n / (2·n of its class). The chance handed in orders the
+ * passes; the optimum does not depend on it.
  */
 final class LogisticRegression
 {

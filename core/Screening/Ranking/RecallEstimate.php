@@ -8,11 +8,9 @@ namespace WaryHeron\Core\Screening\Ranking;
  * How much of what is relevant has been found, from a random check sample of what was unread.
  *
  * Of N unread items n were drawn without replacement and read, and x of them were relevant. The largest number K of
- * relevant ones among
- * the N under which x or fewer are drawn with a probability above 1 − confidence is a one-sided exact bound, by
- * inversion of the hypergeometric
- * distribution (Buonaccorsi 1987; for screening: Callaghan & Müller-Hansen 2020). It is an estimate from chance, never
- * a promise.
+ * relevant ones among the N under which x or fewer are drawn with a probability above 1 − confidence is a one-sided
+ * exact bound, by inversion of the hypergeometric distribution (Buonaccorsi 1987; for screening: Callaghan &
+ * Müller-Hansen 2020). It is an estimate from chance, never a promise.
  */
 final readonly class RecallEstimate
 {

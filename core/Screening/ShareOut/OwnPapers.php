@@ -11,8 +11,7 @@ final class OwnPapers
 {
     /**
      * By family name and first initial, as indexes shorten names; a namesake with the same initial is taken for the
-     * person, which costs
-     * no more than that somebody else judges.
+     * person, which costs no more than that somebody else judges.
      *
      * @param  string  $person  as they call themselves, "Ines N. Okafor"
      * @param  string  $authors  short names by semicolons, "Okafor IN; Haas M"

@@ -17,8 +17,7 @@ final readonly class Quotas
 
     /**
      * What is given by hand stands; people without a number share the rest by their weights, evenly where they have
-     * none, the first of
-     * them getting what does not divide.
+     * none, the first of them getting what does not divide.
      *
      * @param  array<string, ?int>  $given  by person
      * @param  array<string, float>  $weights  above nought, by person; 1 where there is none

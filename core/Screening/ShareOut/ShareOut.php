@@ -8,15 +8,12 @@ use Random\Engine\Xoshiro256StarStar;
 use Random\Randomizer;
 
 /**
- * Divides items among people: each item gets the required number of different people, quotas are met exactly, and every
- * two people meet
- * on as many items as their quotas let expect. The same seed and items give the same plan.
+ * Divides items among people: each item gets the required number of different people, quotas are met exactly, and
+ * every two people meet on as many items as their quotas let expect. The same seed and items give the same plan.
  *
  * One item after the other takes whoever has most of their quota left in proportion, then the partners they have met
- * least often for what
- * is to be expected. Whoever still needs all items that are left is taken first; as no quota is above the number of
- * items, this never
- * runs into a dead end.
+ * least often for what is to be expected. Whoever still needs all items that are left is taken first; as no quota is
+ * above the number of items, this never runs into a dead end.
  */
 final class ShareOut
 {

@@ -11,9 +11,8 @@ use WaryHeron\Core\Search\Query\LimitKind;
 final class DialectFile
 {
     /**
-     * Reserved words, one sort of signs, and another repeated: such a pattern looks at each sign once, so that one from
-     * a stranger
-     * cannot run for ever. Nested or alternating repetitions could.
+     * Reserved words, one sort of signs, and another repeated: such a pattern looks at each sign once, so that one
+     * from a stranger cannot run for ever. Nested or alternating repetitions could.
      */
     private const LINEAR = '~^/\^(?:\(\?!\(\?:[\p{L}\p{N}\-]+(?:\\\\d\+)?(?:\|[\p{L}\p{N}\-]+(?:\\\\d\+)?)*\)\$\))?(?:(?:\[(?:[^\]\\\\]|\\\\.)+\]|\\\\[wSd]|\\\\p\{\w+\}))?(?:\[(?:[^\]\\\\]|\\\\.)+\]|\\\\[wSd]|\\\\p\{\w+\})[+*]?\$/[iu]*$~u';
 

@@ -7,9 +7,9 @@ namespace WaryHeron\Core\Search\Offers;
 use WaryHeron\Core\Search\Text\Words;
 
 /**
- * Terms of a record that a concept of a search lost, by which that concept would catch it. What the other concepts say
- * is left out; what
- * the thesaurus has in the concept's own branch comes first; then what of the title no concept says; words alone last.
+ * Terms of a record that a concept of a search lost, by which that concept would catch it. What the other concepts
+ * say is left out; what the thesaurus has in the concept's own branch comes first; then what of the title no concept
+ * says; words alone last.
  */
 final class LostItem
 {

@@ -120,8 +120,7 @@ final readonly class PostgresPrinter
 
     /**
      * Alternatives sorted by what they cost: headings, then words of a column together, then phrases together, which
-     * have to be
-     * looked up row by row. The first that holds spares the others.
+     * have to be looked up row by row. The first that holds spares the others.
      *
      * @param  non-empty-list<Field>  $fields
      */
@@ -403,8 +402,8 @@ final readonly class PostgresPrinter
 
     /**
      * Where the authors' words are in the same column: to ask for weights reads all the words of every row that the
-     * index finds. Of most rows it
-     * is enough that none of the words is an author's, which their own short column tells.
+     * index finds. Of most rows it is enough that none of the words is an author's, which their own short column
+     * tells.
      */
     private function besideAuthors(Node $node): ?SqlCondition
     {

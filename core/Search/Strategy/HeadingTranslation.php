@@ -15,9 +15,8 @@ use WaryHeron\Core\Search\Query\Node\Operation;
 use WaryHeron\Core\Search\Query\Operator;
 
 /**
- * Says a query's headings in another thesaurus: the same label, else what a person confirmed, else not at all and with
- * a note.
- * Branches left out of the narrower headings are written out, since hardly a database can say that.
+ * Says a query's headings in another thesaurus: the same label, else what a person confirmed, else not at all and
+ * with a note. Branches left out of the narrower headings are written out, since hardly a database can say that.
  */
 final class HeadingTranslation
 {

@@ -100,9 +100,8 @@ final class Spelling
     }
 
     /**
-     * The known word that a mistyped one is likeliest meant for: at most two letters away, or one in short words. Null
-     * where
-     * there is none, or the word is known.
+     * The known word that a mistyped one is likeliest meant for: at most two letters away, or one in short words.
+     * Null where there is none, or the word is known.
      *
      * @param  iterable<string>  $known
      */

@@ -5,9 +5,8 @@ declare(strict_types=1);
 namespace WaryHeron\Core\Search\Text;
 
 /**
- * Signs within a word that stand for letters: * for any number of them, ? for just one, ~ for one or none. They are the
- * signs of our own
- * language; each dialect has its own.
+ * Signs within a word that stand for letters: * for any number of them, ? for just one, ~ for one or none. They are
+ * the signs of our own language; each dialect has its own.
  */
 final class Mask
 {

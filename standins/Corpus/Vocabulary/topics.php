@@ -3,9 +3,8 @@
 /*
  * What studies are about. Each topic: its share of the corpus, the group that decides the journals, who is studied
  * (phrase, headings), what is done to them (phrase, noun for later mentions, headings), against what, and what is
- * measured.
- * Outcomes: [name, how it was measured, unit, usual mean, usual spread, headings, good direction] or, with a rate,
- * events.
+ * measured. Outcomes: [name, how it was measured, unit, usual mean, usual spread, headings, good direction] or, with
+ * a rate, events.
  */
 $workers = [
     ['night-shift nurses', ['Nursing staff', 'Night work']],

@@ -12,9 +12,8 @@ use WaryHeron\Core\Bibliography\Format\UnreadableRecord;
 use WaryHeron\Core\Bibliography\Format\UnusableFile;
 
 /**
- * Reads BibTeX entry by entry, LaTeX turned into plain text. One that refers to another by crossref or xdata takes over
- * what it lacks,
- * wherever that stands.
+ * Reads BibTeX entry by entry, LaTeX turned into plain text. One that refers to another by crossref or xdata takes
+ * over what it lacks, wherever that stands.
  */
 final class BibtexReader implements RecognisesItself, ReferenceReader
 {

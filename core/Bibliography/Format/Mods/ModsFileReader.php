@@ -14,9 +14,8 @@ use WaryHeron\Core\Bibliography\Format\UnusableFile;
 use WaryHeron\Core\Bibliography\Reference;
 
 /**
- * Reads the mods elements of a file one at a time, each parsed by itself, so that one that is not well formed costs no
- * other. A document
- * type or entities of its own are refused.
+ * Reads the mods elements of a file one at a time, each parsed by itself, so that one that is not well formed costs
+ * no other. A document type or entities of its own are refused.
  */
 final class ModsFileReader implements RecognisesItself, ReferenceReader
 {

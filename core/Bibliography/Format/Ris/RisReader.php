@@ -22,8 +22,7 @@ use WaryHeron\Core\Bibliography\Year;
 
 /**
  * Reads RIS record by record. A line without a tag continues the one before. A record ends at ER, at the next TY, or
- * with the file; tags
- * that stand before their TY belong to it.
+ * with the file; tags that stand before their TY belong to it.
  */
 final class RisReader implements RecognisesItself, ReferenceReader
 {

@@ -24,8 +24,7 @@ use WaryHeron\Core\Search\Text\Words;
  * Reads the FIND command of a command language in the style of ISO 8777 into the same tree as our own language.
  *
  * AND, OR and NOT are of equal strength and read from the left; %n (in either order, at most n apart) binds tightest;
- * S1 is
- * an earlier set. The notation of fields, headings, limits and truncation is that of the dialect's file.
+ * S1 is an earlier set. The notation of fields, headings, limits and truncation is that of the dialect's file.
  */
 final class CclParser
 {

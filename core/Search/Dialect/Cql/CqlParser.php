@@ -23,9 +23,8 @@ use WaryHeron\Core\Search\Text\Words;
  * Reads CQL 1.2 (the query language of SRU) into the same tree as our own language.
  *
  * All Boolean operators, prox among them, are of equal strength and read from the left. Indexes are those of the
- * dialect's
- * file plus cql.serverChoice and cql.anywhere. Source: CQL grammar as published with SRU 1.2 (OASIS searchRetrieve part
- * 5).
+ * dialect's file plus cql.serverChoice and cql.anywhere. Source: CQL grammar as published with SRU 1.2 (OASIS
+ * searchRetrieve part 5).
  */
 final class CqlParser
 {
