@@ -11,10 +11,22 @@ composer_install() {
         composer install --no-interaction --no-progress --quiet
 }
 
+# The list of classes by file is made once; a class that moved or went needs it made again.
+need_class_list() {
+    local now
+    now="$(find app core standins database tests -name '*.php' 2>/dev/null | LC_ALL=C sort | sha256sum | cut -c1-32)"
+    if is_stamped classes "$now"; then return 0; fi
+    quietly "listing the classes" env COMPOSER_ALLOW_SUPERUSER=1 HERON_INSTANCE_DIR= composer dump-autoload --quiet
+    stamp classes "$now"
+}
+
 need_composer() {
     local now
     now="$(stamp_of composer.json shims/composer.json pins/composer.json pins/dev/composer.json)"
-    if [ -f vendor/autoload.php ] && [ -f vendor/bin/pest ] && is_stamped composer "$now"; then return 0; fi
+    if [ -f vendor/autoload.php ] && [ -f vendor/bin/pest ] && is_stamped composer "$now"; then
+        need_class_list
+        return 0
+    fi
     step "Installing the PHP packages"
     # the spreadsheet library's last release that installs here says PHP 8.1, and runs on 8.2
     rm -f bootstrap/cache/packages.php bootstrap/cache/services.php
@@ -30,6 +42,7 @@ need_composer() {
     php -d pcov.enabled=0 artisan --version >/dev/null # writes the list of services while this user may
     chmod a+r bootstrap/cache/*.php
     stamp composer "$now"
+    need_class_list
 }
 
 need_node_packages() {

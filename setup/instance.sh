@@ -99,6 +99,7 @@ refresh_caches() {
         rm -f "$DIR"/cache/*.php "$DIR"/storage/framework/views/*.php
         quietly "migrating the database" owner_artisan migrate --force
         quietly "caching configuration, routes and views" artisan optimize
+        quietly "forgetting figures that the code of before had kept" artisan cache:clear
         mv "$DIR/cache/made.new" "$DIR/cache/made"
     fi
 }

@@ -7,6 +7,7 @@ use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Foundation\Testing\TestCase as BaseTestCase;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
+use Tests\Feature\ReadResponse;
 
 abstract class TestCase extends BaseTestCase
 {
@@ -35,5 +36,12 @@ abstract class TestCase extends BaseTestCase
         if (DB::scalar('SELECT EXISTS (SELECT FROM pg_roles WHERE rolname = ?)', [$role])) {
             DB::statement("SET LOCAL ROLE {$role}");
         }
+    }
+
+    protected function createTestResponse($response, $request)
+    {
+        $made = parent::createTestResponse($response, $request);
+
+        return ReadResponse::fromBaseResponse($made->baseResponse, $request)->withExceptions($made->exceptions);
     }
 }

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Console;
 
 use App\Access\CommonPasswords;
-use App\Mail\PlainLetter;
 use App\Models\User;
+use App\Notices\PlainLetter;
 use Illuminate\Console\Command;
 use Illuminate\Support\Facades\Mail;
 use Illuminate\Support\Facades\Password;

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Console;
 
-use App\Actions\Records\StartDelivery;
-use App\Jobs\TaskSlice;
+use App\Actions\Deliveries\StartDelivery;
+use App\Jobs\Deliveries\DeliverySlice;
 use App\Models\User;
 use Database\Demo\LargeReview;
 use Illuminate\Console\Command;
@@ -39,7 +39,7 @@ final class BenchDeliver extends Command
         Queue::fake();
         $delivery = $start->ofFile($people[0], $review, $path, 'bench.ris', 'Bench', now(), '');
         $began = microtime(true);
-        TaskSlice::runHere($delivery);
+        DeliverySlice::runHere($delivery);
         $seconds = microtime(true) - $began;
         $peak = $this->peakMiB();
         $megabytes = filesize($path) / 1_048_576;

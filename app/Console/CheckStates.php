@@ -6,7 +6,7 @@ namespace App\Console;
 
 use App\Actions\Screening\ChangeStage;
 use App\Models\Stage;
-use App\Queries\Tallies;
+use App\Queries\Shared\Tallies;
 use Illuminate\Console\Command;
 use Illuminate\Support\Facades\DB;
 

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Console;
 
-use App\Files\ReferenceFile;
+use App\Files\In\ReferenceFile;
+use App\Files\In\Unpacking;
+use App\Files\Out\Spreadsheet;
 use App\Files\TemporaryFolder;
-use App\Files\Unpacking;
-use App\Support\Spreadsheet;
 use Symfony\Component\Console\Output\OutputInterface;
 use WaryHeron\Core\Bibliography\Format\Formats;
 use WaryHeron\Core\Bibliography\Format\UnusableFile;

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Console;
 
-use App\Actions\Records\StartDelivery;
-use App\Jobs\TaskSlice;
+use App\Actions\Deliveries\StartDelivery;
+use App\Jobs\Deliveries\DeliverySlice;
 use App\Models\User;
 use Database\Demo\LargeReview;
 use Illuminate\Console\Command;
@@ -32,7 +32,7 @@ final class MakeLargeReview extends Command
         $large->writeFile($path, (int) $this->argument('records'));
         Queue::fake();
         $delivery = $start->ofFile($lead, $review, $path, 'large.ris', 'Load', now(), '');
-        TaskSlice::runHere($delivery);
+        DeliverySlice::runHere($delivery);
         unlink($path);
         DB::statement('VACUUM ANALYZE');
         $this->line($review->id);

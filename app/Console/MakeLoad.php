@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace App\Console;
 
 use App\Access\Role;
-use App\Actions\Records\StartDelivery;
+use App\Actions\Deliveries\StartDelivery;
 use App\Actions\Screening\MakeShareOut;
-use App\Jobs\TaskSlice;
+use App\Jobs\Deliveries\DeliverySlice;
 use App\Models\Review;
 use App\Models\User;
-use App\Queries\LibraryFilters;
+use App\Queries\Library\LibraryFilters;
 use Database\Demo\LargeReview;
 use Illuminate\Console\Command;
 use Illuminate\Http\Request;
@@ -46,7 +46,7 @@ final class MakeLoad extends Command
         $path = (string) tempnam(sys_get_temp_dir(), 'load');
         $large->writeFile($path, self::DELIVERED);
         Queue::fake();
-        TaskSlice::runHere($start->ofFile($people[0], $review, $path, 'load.ris', 'Load', now(), ''));
+        DeliverySlice::runHere($start->ofFile($people[0], $review, $path, 'load.ris', 'Load', now(), ''));
         unlink($path);
         $this->multiply($review, $wanted);
         DB::statement('ANALYZE');

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Console;
 
-use App\Files\ReferenceFile;
+use App\Files\In\ReferenceFile;
+use App\Files\In\Unpacking;
 use App\Files\TemporaryFolder;
-use App\Files\Unpacking;
 use Symfony\Component\Console\Output\OutputInterface;
 use WaryHeron\Core\Bibliography\Format\Csv\CsvLine;
 use WaryHeron\Core\Bibliography\Format\UnusableFile;

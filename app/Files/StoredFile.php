@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Files;
 
+use App\Files\In\ReferenceFile;
 use App\Models\Delivery;
 use WaryHeron\Core\Bibliography\Format\Reading;
 use WaryHeron\Core\Bibliography\Format\Table\Columns;

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Notices;
 
-use App\Mail\PlainLetter;
 use App\Models\User;
 use Illuminate\Bus\Queueable;
 use Illuminate\Contracts\Queue\ShouldQueue;

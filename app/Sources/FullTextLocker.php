@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Sources;
 
-use App\Support\TextStream;
+use App\Files\In\TextStream;
 use Illuminate\Http\Client\ConnectionException;
 use Illuminate\Support\Facades\Http;
 use Psr\Http\Message\StreamInterface;

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Sources;
 
 use App\Models\Review;
-use App\Queries\Compiler;
+use App\Queries\Searches\Compiler;
 use WaryHeron\Core\Search\Query\Node\Node;
 
 /** Counts of queries of ours, each compiled for the source. */

@@ -7,14 +7,14 @@ namespace Database\Demo;
 use App\Access\Role;
 use App\Actions\Coding\ChangeCodebook;
 use App\Actions\Coding\SaveAnswer;
+use App\Actions\Deliveries\StartDelivery;
 use App\Actions\FullTexts\AddFullText;
 use App\Actions\FullTexts\AskLocker;
 use App\Actions\FullTexts\SetRetrieval;
+use App\Actions\Matching\StartJoining;
+use App\Actions\Matching\StartMatching;
 use App\Actions\Question\ChangeCriteria;
 use App\Actions\Question\ChangeQuestion;
-use App\Actions\Records\StartDelivery;
-use App\Actions\Records\StartJoining;
-use App\Actions\Records\StartMatching;
 use App\Actions\Screening\ChangeMarkLists;
 use App\Actions\Screening\MakeShareOut;
 use App\Actions\Screening\OrderReading;
@@ -26,13 +26,13 @@ use App\Actions\Searches\KeepKnownItems;
 use App\Actions\Searches\RuleOnHeading;
 use App\Actions\Searches\RunStrategy;
 use App\Actions\Team\CreateReview;
-use App\Jobs\DeliverFile;
-use App\Jobs\FetchFullTexts;
-use App\Jobs\FetchRecords;
-use App\Jobs\JoinCertain;
-use App\Jobs\MatchRecords;
-use App\Jobs\RankItems;
-use App\Jobs\TaskSlice;
+use App\Jobs\Deliveries\DeliverFile;
+use App\Jobs\Deliveries\DeliverySlice;
+use App\Jobs\FullTexts\FetchFullTexts;
+use App\Jobs\Matching\JoinCertain;
+use App\Jobs\Matching\MatchRecords;
+use App\Jobs\Screening\RankItems;
+use App\Jobs\Searches\FetchRecords;
 use App\Models\Criterion;
 use App\Models\Item;
 use App\Models\Membership;
@@ -42,7 +42,7 @@ use App\Models\Scheme;
 use App\Models\Strategy;
 use App\Models\Task;
 use App\Models\User;
-use App\Queries\LibraryFilters;
+use App\Queries\Library\LibraryFilters;
 use App\Sources\FullTextLocker;
 use App\Sources\SourceFailed;
 use App\Sources\Sources;
@@ -350,12 +350,12 @@ final class DemoReview
         }
         Queue::fake(self::RUN_HERE); // the slices are run here, one after the other
         foreach ($strategy->sources as $source) {
-            TaskSlice::runHere(
+            DeliverySlice::runHere(
                 $this->start->ofRun($mirela, $this->run->execute($mirela, $strategy->refresh(), $source)),
             );
         }
         $this->at($start->addDays(4)->setTime(11, 15));
-        TaskSlice::runHere(
+        DeliverySlice::runHere(
             $this->start->ofFile(
                 $mirela,
                 $this->review,
@@ -404,7 +404,7 @@ final class DemoReview
     {
         $path = (string) tempnam(sys_get_temp_dir(), 'heron');
         file_put_contents($path, implode('', [...(new CsvWriter())->write(LateCollection::of($this->review))]));
-        TaskSlice::runHere(
+        DeliverySlice::runHere(
             $this->start->ofFile(
                 $this->people['mirela'],
                 $this->review,

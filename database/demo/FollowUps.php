@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Database\Demo;
 
+use App\Actions\Deliveries\StartDelivery;
 use App\Actions\FullTexts\LinkReports;
 use App\Actions\FullTexts\SetRetrieval;
-use App\Actions\Records\StartDelivery;
 use App\Actions\Screening\RecordDecision;
-use App\Jobs\TaskSlice;
+use App\Jobs\Deliveries\DeliverySlice;
 use App\Models\Item;
 use App\Models\Publication;
 use App\Models\Review;
@@ -47,7 +47,7 @@ final readonly class FollowUps
                 ...(new RisWriter())->write([$this->afterAYear($trial, $people), $this->firstResults($trial, $people)]),
             ]),
         );
-        TaskSlice::runHere(
+        DeliverySlice::runHere(
             $this->start->ofFile(
                 $searcher,
                 $review,

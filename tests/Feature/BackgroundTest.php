@@ -1,14 +1,14 @@
 <?php
 
-use App\Actions\Records\StartDelivery;
+use App\Actions\Deliveries\StartDelivery;
 use App\Actions\Team\CreateReview;
-use App\Jobs\DeliverFile;
-use App\Jobs\SendResetLink;
+use App\Jobs\Deliveries\DeliverFile;
+use App\Jobs\Team\SendResetLink;
 use App\Models\Delivery;
 use App\Models\Matching;
 use App\Models\Review;
 use App\Models\Task;
-use App\Queue\Waits;
+use App\Tasks\Waits;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Queue;
 use Tests\Feature\World;
@@ -160,7 +160,7 @@ it('cancels a comparison that is under way, which then keeps nothing', function 
     $this->actingAs($world->people['lead'])->post("/reviews/{$world->review->id}/matching");
     $matching = Matching::query()->sole();
     $this->postJson("/tasks/{$matching->task_id}/cancel")->assertOk();
-    app()->call([new App\Jobs\MatchRecords($matching->id), 'handle']);
+    app()->call([new App\Jobs\Matching\MatchRecords($matching->id), 'handle']);
     expect($matching->refresh()->state)
         ->toBe('failed')
         ->and($matching->failure)
@@ -205,4 +205,28 @@ it('shows this review’s work, newest first, and what is over no longer than a 
         ->toHaveCount(17)
         ->and($titles('')[0])
         ->toBe('Runs');
+});
+
+it('finds what waited over an upgrade under the names that jobs have now', function () {
+    waiting();
+    $world = new World();
+    deliveryTo($world->review, 'Lamps');
+    SendResetLink::dispatch('anna@heron.example');
+    $commands = fn (): array => DB::table('jobs')
+        ->orderBy('id')
+        ->pluck('payload')
+        ->map(fn (string $payload): array => json_decode($payload, true)['data'])
+        ->all();
+    $now = $commands();
+    $upgrade = require database_path('migrations/2026_11_27_000030_jobs_by_area.php');
+    $upgrade->down();
+    [$file, $link] = $commands();
+    expect($file['commandName'])->toBe('App\Jobs\DeliverFile')
+        ->and($file['command'])->toContain('O:20:"App\Jobs\DeliverFile"')->toContain("s:24:\"\0App\\Jobs\\TaskSlice\0task\"")
+        ->and($link['commandName'])->toBe('App\Jobs\SendResetLink');
+    $upgrade->up();
+    expect($commands()[0])->toBe($now[0])
+        ->and(decrypt($commands()[1]['command']))->toBe(decrypt($now[1]['command']))
+        ->and(unserialize($commands()[0]['command']))->toBeInstanceOf(DeliverFile::class)
+        ->and(unserialize($commands()[0]['command'])->taskId())->not->toBeNull();
 });

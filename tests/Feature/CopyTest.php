@@ -1,6 +1,6 @@
 <?php
 
-use App\Support\Copy;
+use App\Database\Copy;
 use Illuminate\Support\Facades\DB;
 
 beforeEach(fn () => DB::statement('CREATE TEMPORARY TABLE copied (n integer, word text) ON COMMIT DROP'));

@@ -1,7 +1,7 @@
 <?php
 
-use App\Actions\Records\TakeInRecords;
-use App\Jobs\DeliverFile;
+use App\Actions\Deliveries\TakeInRecords;
+use App\Jobs\Deliveries\DeliverFile;
 use App\Models\Delivery;
 use App\Models\Item;
 use App\Models\Record;

@@ -3,11 +3,11 @@
 use App\Models\Delivery;
 use App\Models\Review;
 use App\Models\User;
-use App\Queries\CertainGroups;
-use App\Queries\FlowQuery;
-use App\Queries\PairingQueue;
-use App\Queries\Tallies;
-use App\Queries\Waterline;
+use App\Queries\Matching\CertainGroups;
+use App\Queries\Matching\PairingQueue;
+use App\Queries\Report\FlowQuery;
+use App\Queries\Shared\Tallies;
+use App\Queries\Shared\Waterline;
 use Database\Demo\DemoReview;
 use Illuminate\Support\Facades\DB;
 use Tests\Feature\Standin;

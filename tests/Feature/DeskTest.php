@@ -1,13 +1,13 @@
 <?php
 
-use App\Jobs\RankItems;
+use App\Jobs\Screening\RankItems;
 use App\Models\CheckSample;
 use App\Models\Item;
 use App\Models\Ranking;
 use App\Models\Stage;
 use App\Models\Task;
-use App\Queries\Desk;
-use App\Queries\ReadingProgress;
+use App\Queries\Screening\Desk;
+use App\Queries\Screening\ReadingProgress;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Queue;
 use Tests\Feature\World;

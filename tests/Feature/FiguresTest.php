@@ -1,10 +1,10 @@
 <?php
 
-use App\Actions\Records\JoinPublications;
-use App\Actions\Records\RemovePublications;
-use App\Actions\Records\WithdrawDelivery;
-use App\Queries\FlowQuery;
-use App\Queries\SearchReport;
+use App\Actions\Deliveries\WithdrawDelivery;
+use App\Actions\Library\RemovePublications;
+use App\Actions\Matching\JoinPublications;
+use App\Queries\Report\FlowQuery;
+use App\Queries\Searches\SearchReport;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Tests\Feature\World;

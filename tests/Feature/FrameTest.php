@@ -1,7 +1,7 @@
 <?php
 
+use App\Database\SessionRows;
 use App\Models\Task;
-use App\Support\SessionRows;
 use Illuminate\Support\Facades\Blade;
 use Illuminate\Support\Facades\DB;
 use Tests\Feature\World;

@@ -3,18 +3,18 @@
 use App\Actions\FullTexts\AskLocker;
 use App\Actions\FullTexts\LinkReports;
 use App\Actions\FullTexts\SetRetrieval;
-use App\Actions\Records\JoinPublications;
-use App\Actions\Refused;
-use App\Jobs\FetchFullTexts;
+use App\Actions\Matching\JoinPublications;
+use App\Actions\Shared\Refused;
+use App\Jobs\FullTexts\FetchFullTexts;
 use App\Models\CodebookItem;
 use App\Models\FullText;
 use App\Models\Item;
 use App\Models\Join;
 use App\Models\Publication;
 use App\Models\Retrieval;
-use App\Queries\FlowQuery;
-use App\Queries\Retrievals;
-use App\Queries\Studies;
+use App\Queries\FullTexts\Retrievals;
+use App\Queries\FullTexts\Studies;
+use App\Queries\Report\FlowQuery;
 use Illuminate\Http\Client\Request;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\Http;
@@ -502,7 +502,7 @@ it('shares out texts before they come, and hands them on with the rest', functio
             ...terms($world, ['anna', 'ben'], ['expected' => 4]),
         ])
         ->assertSessionHasNoErrors();
-    expect(App\Queries\Shares::left($stage->fresh()))->toBe([
+    expect(App\Queries\Screening\Shares::left($stage->fresh()))->toBe([
         $world->people['anna']->id => 1,
         $world->people['ben']->id => 1,
     ]);
@@ -514,13 +514,13 @@ it('shares out texts before they come, and hands them on with the rest', functio
         '',
         now(),
     );
-    expect(App\Queries\Shares::leftFor($world->people['anna'], $stage->fresh()))->toBe(2);
+    expect(App\Queries\Screening\Shares::leftFor($world->people['anna'], $stage->fresh()))->toBe(2);
     $this->post("/reviews/{$world->review->id}/screening/stages/{$stage->id}/hand-on", [
         'from' => $world->people['ben']->id,
         'to' => [$world->people['lead']->id],
     ])->assertSessionHas('notice', fn (string $said): bool => str_contains($said, '4'));
-    expect(App\Queries\Shares::leftFor($world->people['lead'], $stage->fresh()))
+    expect(App\Queries\Screening\Shares::leftFor($world->people['lead'], $stage->fresh()))
         ->toBe(2)
-        ->and(App\Queries\Shares::leftFor($world->people['ben'], $stage->fresh()))
+        ->and(App\Queries\Screening\Shares::leftFor($world->people['ben'], $stage->fresh()))
         ->toBe(0);
 });

@@ -1,11 +1,11 @@
 <?php
 
-use App\Actions\Records\ExportByRecipe;
-use App\Actions\Refused;
+use App\Actions\Library\ExportByRecipe;
 use App\Actions\Screening\PostToTalk;
-use App\Files\ReferenceFile;
-use App\Queries\MatchInput;
-use App\Queries\Tallies;
+use App\Actions\Shared\Refused;
+use App\Files\In\ReferenceFile;
+use App\Queries\Matching\MatchInput;
+use App\Queries\Shared\Tallies;
 use Illuminate\Support\Facades\Http;
 use Tests\Feature\Standin;
 use Tests\Feature\World;
@@ -329,7 +329,7 @@ it('fills the form with what the locker knows of a DOI', function () {
     $page = $this->get("/reviews/{$world->review->id}/records")
         ->assertSee($doi)
         ->assertSee('by Ben');
-    expect($page->getContent())
+    expect($page->markup())
         ->toMatch('/name="title" value="[^"]{10,}"/')
         ->and($world->review->publications()->count())
         ->toBe(0);

@@ -1,7 +1,7 @@
 <?php
 
 use App\Models\LogEntry;
-use App\Queries\LogFilters;
+use App\Queries\Report\LogFilters;
 use Tests\Feature\World;
 
 it('narrows the Log down by who, about what, words and days, and keeps that from page to page', function () {

@@ -1,12 +1,12 @@
 <?php
 
-use App\Actions\Records\JoinPublications;
-use App\Actions\Records\StartDelivery;
-use App\Actions\Records\StartJoining;
-use App\Actions\Records\StartMatching;
-use App\Actions\Records\WithdrawDelivery;
-use App\Jobs\JoinCertain;
-use App\Jobs\MatchRecords;
+use App\Actions\Deliveries\StartDelivery;
+use App\Actions\Deliveries\WithdrawDelivery;
+use App\Actions\Matching\JoinPublications;
+use App\Actions\Matching\StartJoining;
+use App\Actions\Matching\StartMatching;
+use App\Jobs\Matching\JoinCertain;
+use App\Jobs\Matching\MatchRecords;
 use App\Models\Item;
 use App\Models\Join;
 use App\Models\Matching;
@@ -14,10 +14,10 @@ use App\Models\Publication;
 use App\Models\Record;
 use App\Models\Ruling;
 use App\Models\Task;
-use App\Queries\CertainGroups;
-use App\Queries\FlowQuery;
-use App\Queries\PairingQueue;
-use App\Queries\Tallies;
+use App\Queries\Matching\CertainGroups;
+use App\Queries\Matching\PairingQueue;
+use App\Queries\Report\FlowQuery;
+use App\Queries\Shared\Tallies;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Queue;
@@ -327,7 +327,7 @@ it('comes to the same end however often its workers are killed', function (int $
         $kill = PHP_INT_MAX;
     };
     $run(
-        fn () => app()->call([new App\Jobs\DeliverFile($delivery->id), 'handle']),
+        fn () => app()->call([new App\Jobs\Deliveries\DeliverFile($delivery->id), 'handle']),
         fn (): string => $delivery->refresh()->state,
         fn () => app(StartDelivery::class)->goOn($world->people['specialist'], $delivery),
     );

@@ -2,8 +2,8 @@
 
 use App\Models\Decision;
 use App\Models\Item;
-use App\Queries\FlowQuery;
-use App\Queries\Tallies;
+use App\Queries\Report\FlowQuery;
+use App\Queries\Shared\Tallies;
 use Illuminate\Database\QueryException;
 use Illuminate\Support\Facades\DB;
 use Tests\Feature\World;
@@ -345,7 +345,7 @@ it('lets a person change their mind in the discussion and keeps what they said b
         ->toBe(3);
     $rethink('anna', ['verdict' => 'unsure'])->assertSessionHas('problem');
     // agreement is of what was said before the item opened
-    $tables = App\Queries\Agreement::of($world->review->firstStage())->tables;
+    $tables = App\Queries\Screening\Agreement::of($world->review->firstStage())->tables;
     expect(array_sum(array_merge(...array_values($tables)[0])))
         ->toBe(1)
         ->and(array_values($tables)[0][0][0])
@@ -401,8 +401,8 @@ it('leaves it to the one whom the stage names to settle, with names or without',
             ->getPathname(),
     );
     expect(substr_count($csv, 'A reviewer'))->toBe(2);
-    $log = $this->get("/reviews/{$world->review->id}/log")->getContent();
-    expect(preg_match_all('~<td>A reviewer</td><td>Decided on~', $log))->toBe(2);
+    $log = $this->get("/reviews/{$world->review->id}/log")->markup();
+    expect(preg_match_all('~<td>A reviewer</td> <td>Decided on~', $log))->toBe(2);
     $this->actingAs($world->people['anna'])
         ->postJson("/reviews/{$world->review->id}/screening/items/{$world->item(1)->id}/talk", [
             'body' => 'Whose wards?',
@@ -431,7 +431,7 @@ it('counts answers to the criteria and opens what is behind them, for those who 
     $send('anna', 1, ['verdict' => 'include', 'answers' => [$staff => 'yes', $light => 'unclear']])->assertOk();
     $send('anna', 2, ['verdict' => 'include', 'answers' => ['elsewhere' => 'yes']])->assertUnprocessable();
     $send('anna', 2, ['verdict' => 'include', 'answers' => [$staff => 'perhaps']])->assertUnprocessable();
-    $counts = fn (string $who): array => App\Queries\CriterionCounts::of(
+    $counts = fn (string $who): array => App\Queries\Screening\CriterionCounts::of(
         $world->review->firstStage(),
         $world->people[$who],
     );

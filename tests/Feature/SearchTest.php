@@ -1,6 +1,6 @@
 <?php
 
-use App\Actions\Records\StartDelivery;
+use App\Actions\Deliveries\StartDelivery;
 use App\Actions\Searches\ChangeStrategy;
 use App\Actions\Searches\RunStrategy;
 use App\Models\Record;

@@ -2,7 +2,7 @@
 
 use App\Access\CommonPasswords;
 use App\Access\Passwords;
-use App\Jobs\SendResetLink;
+use App\Jobs\Team\SendResetLink;
 use App\Models\Letter;
 use Illuminate\Database\QueryException;
 use Illuminate\Support\Facades\DB;

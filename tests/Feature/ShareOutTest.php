@@ -1,13 +1,13 @@
 <?php
 
 use App\Actions\FullTexts\SetRetrieval;
-use App\Actions\Refused;
 use App\Actions\Screening\ChangeStage;
+use App\Actions\Shared\Refused;
 use App\Models\LogEntry;
 use App\Models\ShareOut;
-use App\Queries\Desk;
-use App\Queries\LibraryReferences;
-use App\Queries\Shares;
+use App\Queries\Library\LibraryReferences;
+use App\Queries\Screening\Desk;
+use App\Queries\Screening\Shares;
 use Illuminate\Support\Facades\DB;
 use Tests\Feature\World;
 use WaryHeron\Core\FullText\RetrievalState;

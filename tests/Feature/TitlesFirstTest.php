@@ -1,14 +1,14 @@
 <?php
 
-use App\Actions\Records\JoinPublications;
-use App\Actions\Records\RemovePublications;
+use App\Actions\Library\RemovePublications;
+use App\Actions\Matching\JoinPublications;
 use App\Actions\Screening\ChangeStage;
 use App\Models\Item;
 use App\Models\Join;
 use App\Models\Publication;
 use App\Models\Stage;
-use App\Queries\FlowQuery;
-use App\Queries\Tallies;
+use App\Queries\Report\FlowQuery;
+use App\Queries\Shared\Tallies;
 use Illuminate\Support\Facades\DB;
 use Tests\Feature\World;
 use WaryHeron\Core\Screening\ItemState;

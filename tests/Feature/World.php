@@ -3,8 +3,8 @@
 namespace Tests\Feature;
 
 use App\Access\Role;
+use App\Actions\Deliveries\StartDelivery;
 use App\Actions\Question\ChangeCriteria;
-use App\Actions\Records\StartDelivery;
 use App\Actions\Screening\ChangeStage;
 use App\Actions\Screening\RecordDecision;
 use App\Actions\Team\CreateReview;

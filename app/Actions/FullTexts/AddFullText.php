@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace App\Actions\FullTexts;
 
-use App\Actions\Refused;
-use App\Actions\WriteLog;
-use App\Files\FileName;
-use App\Jobs\ReadFullText;
+use App\Actions\Shared\Refused;
+use App\Actions\Shared\WriteLog;
+use App\Files\In\FileName;
+use App\Files\Store;
+use App\Jobs\FullTexts\ReadFullText;
 use App\Models\FullText;
 use App\Models\Publication;
 use App\Models\Review;
 use App\Models\User;
-use App\Support\Store;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
 use WaryHeron\Core\FullText\RetrievalState;

@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace App\Actions\FullTexts;
 
-use App\Actions\Refused;
-use App\Actions\WriteLog;
-use App\Jobs\FetchFullTexts;
+use App\Actions\Shared\Refused;
+use App\Actions\Shared\WriteLog;
+use App\Jobs\FullTexts\FetchFullTexts;
 use App\Models\Review;
 use App\Models\Task;
 use App\Models\User;
-use App\Queries\Retrievals;
+use App\Queries\FullTexts\Retrievals;
 use Illuminate\Support\Facades\DB;
 
 /** Has the full-text locker asked for copies, in the background. */

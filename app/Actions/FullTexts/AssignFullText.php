@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace App\Actions\FullTexts;
 
-use App\Actions\Refused;
-use App\Actions\WriteLog;
+use App\Actions\Shared\Refused;
+use App\Actions\Shared\WriteLog;
 use App\Models\FullText;
 use App\Models\Item;
 use App\Models\Publication;
 use App\Models\User;
-use App\Queries\Retrievals;
+use App\Queries\FullTexts\Retrievals;
 use Illuminate\Support\Facades\DB;
 use WaryHeron\Core\FullText\RetrievalState;
 

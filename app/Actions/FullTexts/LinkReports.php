@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Actions\FullTexts;
 
-use App\Actions\Refused;
-use App\Actions\WriteLog;
+use App\Actions\Shared\Refused;
+use App\Actions\Shared\WriteLog;
 use App\Models\Publication;
 use App\Models\Review;
 use App\Models\Study;

@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace App\Actions\FullTexts;
 
-use App\Actions\WriteLog;
-use App\Files\PdfText;
+use App\Actions\Shared\WriteLog;
+use App\Files\In\PdfText;
 use App\Files\StoredCopy;
 use App\Models\FullText;
 use App\Models\Publication;
 use App\Models\Review;
-use App\Queries\Retrievals;
+use App\Queries\FullTexts\Retrievals;
 use Illuminate\Support\Facades\DB;
 use WaryHeron\Core\FullText\CopyMatch;
 use WaryHeron\Core\FullText\CopyMatcher;

@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace App\Actions\FullTexts;
 
-use App\Actions\Refused;
 use App\Actions\Screening\ItemBallot;
-use App\Actions\WriteLog;
+use App\Actions\Shared\Refused;
+use App\Actions\Shared\WriteLog;
 use App\Models\Item;
 use App\Models\Retrieval;
 use App\Models\Review;
 use App\Models\User;
-use App\Queries\Retrievals;
+use App\Queries\FullTexts\Retrievals;
 use Carbon\CarbonInterface;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Question;
 
-use App\Actions\WriteLog;
+use App\Actions\Shared\WriteLog;
 use App\Models\Review;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;

@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace App\Actions\Screening;
 
-use App\Actions\Refused;
-use App\Actions\TellPeople;
-use App\Actions\WriteLog;
+use App\Actions\Shared\Refused;
+use App\Actions\Shared\TellPeople;
+use App\Actions\Shared\WriteLog;
 use App\Models\ShareOut;
 use App\Models\Stage;
 use App\Models\User;
 use App\Notices\NoticeKind;
-use App\Queries\ShareOutDraft;
-use App\Queries\Shares;
+use App\Queries\Screening\ShareOutDraft;
+use App\Queries\Screening\Shares;
 use Illuminate\Support\Facades\DB;
 use WaryHeron\Core\Screening\ShareOut\CannotShare;
 use WaryHeron\Core\Screening\ShareOut\Plan;

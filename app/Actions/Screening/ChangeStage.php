@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace App\Actions\Screening;
 
-use App\Actions\Refused;
-use App\Actions\WriteLog;
+use App\Actions\Shared\Refused;
+use App\Actions\Shared\WriteLog;
 use App\Models\Review;
 use App\Models\Stage;
 use App\Models\User;
-use App\Queries\Ballots;
+use App\Queries\Screening\Ballots;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 use stdClass;

@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace App\Actions\Screening;
 
-use App\Actions\Refused;
+use App\Actions\Shared\Refused;
 use App\Models\Item;
 use App\Models\Publication;
 use App\Models\Stage;
 use App\Models\User;
-use App\Queries\Ballots;
-use App\Queries\Retrievals;
+use App\Queries\FullTexts\Retrievals;
+use App\Queries\Screening\Ballots;
 use Illuminate\Support\Facades\DB;
 use stdClass;
 use WaryHeron\Core\FullText\RetrievalState;

@@ -4,17 +4,17 @@ declare(strict_types=1);
 
 namespace App\Actions\Screening;
 
-use App\Actions\Refused;
-use App\Actions\TellPeople;
-use App\Actions\WriteLog;
+use App\Actions\Shared\Refused;
+use App\Actions\Shared\TellPeople;
+use App\Actions\Shared\WriteLog;
+use App\Database\Copy;
 use App\Models\Review;
 use App\Models\ShareOut;
 use App\Models\Stage;
 use App\Models\User;
 use App\Notices\NoticeKind;
-use App\Queries\LibraryFilters;
-use App\Queries\ShareOutDraft;
-use App\Support\Copy;
+use App\Queries\Library\LibraryFilters;
+use App\Queries\Screening\ShareOutDraft;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use WaryHeron\Core\Screening\ItemState;

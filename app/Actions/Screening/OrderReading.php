@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace App\Actions\Screening;
 
-use App\Actions\Refused;
-use App\Actions\WriteLog;
-use App\Jobs\RankItems;
+use App\Actions\Shared\Refused;
+use App\Actions\Shared\WriteLog;
+use App\Jobs\Screening\RankItems;
 use App\Models\CheckSample;
 use App\Models\Ranking;
 use App\Models\Stage;
 use App\Models\User;
-use App\Queries\ReadingProgress;
+use App\Queries\Screening\ReadingProgress;
 use Illuminate\Support\Facades\DB;
 use Random\Engine\Mt19937;
 use Random\Randomizer;

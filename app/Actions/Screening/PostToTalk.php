@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace App\Actions\Screening;
 
-use App\Actions\Refused;
-use App\Actions\TellPeople;
-use App\Actions\WriteLog;
+use App\Actions\Shared\Refused;
+use App\Actions\Shared\TellPeople;
+use App\Actions\Shared\WriteLog;
 use App\Models\Item;
 use App\Models\Membership;
 use App\Models\TalkMessage;
 use App\Models\User;
 use App\Notices\NoticeKind;
-use App\Queries\Visibility;
+use App\Queries\Shared\Visibility;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;

@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace App\Actions\Screening;
 
-use App\Actions\TellPeople;
-use App\Actions\WriteLog;
+use App\Actions\Shared\TellPeople;
+use App\Actions\Shared\WriteLog;
 use App\Models\Criterion;
 use App\Models\Review;
 use App\Models\Stage;
 use App\Models\User;
 use App\Notices\NoticeKind;
-use App\Queries\OlderWording;
+use App\Queries\Question\OlderWording;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 

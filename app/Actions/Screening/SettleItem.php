@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace App\Actions\Screening;
 
 use App\Access\Ability;
-use App\Actions\Refused;
-use App\Actions\TellPeople;
-use App\Actions\WriteLog;
+use App\Actions\Shared\Refused;
+use App\Actions\Shared\TellPeople;
+use App\Actions\Shared\WriteLog;
 use App\Models\Criterion;
 use App\Models\Item;
 use App\Models\Proposal;

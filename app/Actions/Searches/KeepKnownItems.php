@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Actions\Searches;
 
-use App\Actions\WriteLog;
+use App\Actions\Shared\WriteLog;
+use App\Files\In\TextStream;
 use App\Models\KnownItem;
 use App\Models\Review;
 use App\Models\User;
-use App\Support\TextStream;
 use Illuminate\Support\Facades\DB;
 use WaryHeron\Core\Bibliography\Doi;
 use WaryHeron\Core\Bibliography\Format\Formats;

@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace App\Actions\Searches;
 
-use App\Actions\WriteLog;
-use App\Jobs\AddThesaurus;
+use App\Actions\Shared\WriteLog;
+use App\Database\Copy;
+use App\Jobs\Searches\AddThesaurus;
 use App\Models\Review;
 use App\Models\Scheme;
 use App\Models\Task;
 use App\Models\User;
-use App\Support\Copy;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
 use Illuminate\Support\Str;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Searches;
 
-use App\Actions\WriteLog;
+use App\Actions\Shared\WriteLog;
 use App\Models\Strategy;
 use App\Models\TranslationMark;
 use App\Models\User;

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace App\Actions\Searches;
 
-use App\Actions\Refused;
-use App\Actions\WriteLog;
+use App\Actions\Shared\Refused;
+use App\Actions\Shared\WriteLog;
 use App\Models\Run;
 use App\Models\Strategy;
 use App\Models\User;
-use App\Queries\Compiler;
+use App\Queries\Searches\Compiler;
 use App\Sources\Counts;
 use App\Sources\SourceFailed;
 use App\Sources\Sources;

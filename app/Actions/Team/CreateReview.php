@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Actions\Team;
 
 use App\Access\Role;
-use App\Actions\WriteLog;
+use App\Actions\Shared\WriteLog;
 use App\Models\Review;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;

@@ -5,13 +5,13 @@ declare(strict_types=1);
 namespace App\Actions\Team;
 
 use App\Access\Role;
-use App\Actions\Refused;
-use App\Actions\WriteLog;
-use App\Mail\PlainLetter;
+use App\Actions\Shared\Refused;
+use App\Actions\Shared\WriteLog;
 use App\Models\Invitation;
 use App\Models\Membership;
 use App\Models\Review;
 use App\Models\User;
+use App\Notices\PlainLetter;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Mail;
 use Illuminate\Support\Str;

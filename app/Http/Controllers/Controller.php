@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\Input;
 use App\Models\Review;
 use App\Models\Stage;
 use App\Models\User;
-use App\Support\Input;
 use Illuminate\Http\Request;
 
 abstract class Controller

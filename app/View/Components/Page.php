@@ -6,8 +6,8 @@ namespace App\View\Components;
 
 use App\Models\Review;
 use App\Models\User;
-use App\Queries\Retrievals;
-use App\Queries\Waterline;
+use App\Queries\FullTexts\Retrievals;
+use App\Queries\Shared\Waterline;
 use Illuminate\Contracts\View\View;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;

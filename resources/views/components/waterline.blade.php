@@ -22,7 +22,7 @@
         </p>
     @endif
     @if ($flows)
-        <svg class="waterline-stream" viewBox="0 0 {{ \App\Queries\Waterline::WIDTH }} 30" preserveAspectRatio="none" aria-hidden="true">
+        <svg class="waterline-stream" viewBox="0 0 {{ \App\Queries\Shared\Waterline::WIDTH }} 30" preserveAspectRatio="none" aria-hidden="true">
             <path d="{{ $waterline->stream->outline() }}" />
         </svg>
         <div class="waterline-outflows">

@@ -27,7 +27,7 @@
                             <label class="visually-hidden" for="only">Only those</label><select class="input" name="only"
                                 id="only">
                                 <option value="">all of them</option>
-                                @foreach (\App\Queries\Retrievals::NARROW as $key => $words)
+                                @foreach (\App\Queries\FullTexts\Retrievals::NARROW as $key => $words)
                                     <option value="{{ $key }}" @selected(($kept['only'] ?? '') === $key)>{{ $words }}</option>
                                 @endforeach
                             </select>
@@ -41,18 +41,18 @@
                         <strong>{{ number_format($total) }}</strong>
                         {{ implode(', ', array_filter([isset($kept['state'])
                             ? RetrievalState::tryFrom($kept['state'])?->label() : '',
-                            \App\Queries\Retrievals::NARROW[$kept['only'] ?? ''] ?? '', isset($kept['words'])
+                            \App\Queries\FullTexts\Retrievals::NARROW[$kept['only'] ?? ''] ?? '', isset($kept['words'])
                             ? "matching “{$kept['words']}”" : '', isset($kept['reason'])
                             ? "for the reason “{$kept['reason']}”" : ''])) }}
                         · <a href="{{ route('full-texts', $review) }}">show all</a></p>
                 @endif
                 @can('obtain', $review) @if ($total > 0)
                     <p class="section small texts-all"><label><input type="checkbox" x-bind:checked="allTicked" x-on:change="tickAll">
-                            Tick all {{ number_format(min($total, \App\Queries\Retrievals::PER_PAGE)) }} shown</label>
-                        @if ($total > \App\Queries\Retrievals::PER_PAGE)
+                            Tick all {{ number_format(min($total, \App\Queries\FullTexts\Retrievals::PER_PAGE)) }} shown</label>
+                        @if ($total > \App\Queries\FullTexts\Retrievals::PER_PAGE)
                             <button type="button" class="button-plain" x-show="mayTickOthers" x-on:click="tickOthers">Tick
-                                {{ $total > \App\Queries\Retrievals::AT_ONCE ? 'the first '
-                                    . number_format(\App\Queries\Retrievals::AT_ONCE) : 'all '
+                                {{ $total > \App\Queries\FullTexts\Retrievals::AT_ONCE ? 'the first '
+                                    . number_format(\App\Queries\FullTexts\Retrievals::AT_ONCE) : 'all '
                                     . number_format($total) }}
                                 of the list</button>
                         @endif <span class="quiet" x-text="tickedWords" role="status"></span>

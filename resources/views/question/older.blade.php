@@ -46,8 +46,8 @@
                         @endforeach
                     </tbody>
                 </table>
-                @if (count($items) === \App\Queries\OlderWording::LISTED)
-                    <p class="section small quiet">The first {{ \App\Queries\OlderWording::LISTED }}.</p>
+                @if (count($items) === \App\Queries\Question\OlderWording::LISTED)
+                    <p class="section small quiet">The first {{ \App\Queries\Question\OlderWording::LISTED }}.</p>
                 @endif
             @endif
         </section>

@@ -1,4 +1,4 @@
-@use('App\Http\Controllers\QuestionController')
+@use('App\Http\Controllers\Question\QuestionController')
 <x-page title="Question" :review="$review" stage="question" place="question">
     @php($mayChange = Gate::allows('manage', $review))
     <div class="desk desk-side">

@@ -1,4 +1,4 @@
-@use('App\Queries\LogFilters')
+@use('App\Queries\Report\LogFilters')
 <x-page title="The Log" :review="$review" stage="question" place="log">
     <div class="desk desk-spine">
         <section class="sheet">

@@ -47,8 +47,8 @@
                         @endforeach
                     </tbody>
                 </table>
-                @if (count($decisions) === \App\Queries\MyDecisions::MOST)
-                    <p class="section small quiet">The last {{ \App\Queries\MyDecisions::MOST }}. All of them are in the library: filter by
+                @if (count($decisions) === \App\Queries\Screening\MyDecisions::MOST)
+                    <p class="section small quiet">The last {{ \App\Queries\Screening\MyDecisions::MOST }}. All of them are in the library: filter by
                         “my decision”.</p>
                 @endif
             @endif

@@ -1,7 +1,7 @@
 @use('WaryHeron\Core\Screening\ItemState')
 @use('WaryHeron\Core\Screening\Ranking\ReadingOrder')
 @use('WaryHeron\Core\Screening\Ranking\RecallEstimate')
-@use('App\Queries\ReadingProgress')
+@use('App\Queries\Screening\ReadingProgress')
 @php
     $percent = fn(?float $of): string => $of === null ? '–' : number_format(100 * $of, $of >= 0.995 || $of === 0.0 ? 0 : 1) . '%';
     $waiting = $tallies->in(ItemState::Waiting);
@@ -167,8 +167,8 @@
                     @endforeach
                 @endif
             @elseif ($stage->reading_order->learns())
-                <p class="section small quiet">The order is still to be made. It needs at least {{ \App\Jobs\RankItems::LEAST }} included
-                    and {{ \App\Jobs\RankItems::LEAST }} excluded publications that have opened.</p>
+                <p class="section small quiet">The order is still to be made. It needs at least {{ \App\Jobs\Screening\RankItems::LEAST }} included
+                    and {{ \App\Jobs\Screening\RankItems::LEAST }} excluded publications that have opened.</p>
             @endif
             <p class="section small quiet">The order says what is read first. It decides nothing, and nobody sees a score before asking for
                 it.</p>

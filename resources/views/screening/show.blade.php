@@ -55,7 +55,7 @@
                 <section class="sheet">
                     <header class="sheet-head">
                         <h2>Who is how far</h2> <span>what others decided is not shown here; the pace is that of the last
-                            {{ \App\Queries\Progress::DAYS }} days</span>
+                            {{ \App\Queries\Screening\Progress::DAYS }} days</span>
                     </header>
                     <table class="table bars">
                         <thead>
@@ -63,7 +63,7 @@
                                 <th>Person</th>
                                 <th class="number">Today</th>
                                 <th class="number">A day</th>
-                                <th>Last {{ \App\Queries\Progress::DAYS }} days</th>
+                                <th>Last {{ \App\Queries\Screening\Progress::DAYS }} days</th>
                                 <th class="number">Done</th>
                                 <th class="number">Left</th>
                                 <th class="number">Done by</th>

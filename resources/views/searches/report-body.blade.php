@@ -52,7 +52,7 @@ Nothing is said yet.</p>'
         </p>
     @endif
     @foreach (['browsing', 'citations', 'contacts', 'other'] as $key)
-        <h2>{{ \App\Queries\SearchReport::TYPED[$key][1] }} (item {{ \App\Queries\SearchReport::TYPED[$key][0] }})</h2>
+        <h2>{{ \App\Queries\Searches\SearchReport::TYPED[$key][1] }} (item {{ \App\Queries\Searches\SearchReport::TYPED[$key][0] }})</h2>
         {!! $typed($key) !!}
     @endforeach
     <h2>Limits (item 9)</h2>

@@ -17,7 +17,7 @@ UPDATES (item 12)
 - {!! $run->source_title !!}, again on {{ $run->ran_at->format('j M Y') }}: {{ number_format($run->total) }} found, {{ number_format($report->keptOf($run)) }} new here.
 @endforeach
 @endif
-@foreach (\App\Queries\SearchReport::TYPED as $key => [$item, $name])
+@foreach (\App\Queries\Searches\SearchReport::TYPED as $key => [$item, $name])
 
 {!! mb_strtoupper($name) !!} (item {{ $item }})
 {!! ($report->notes[$key] ?? '') === '' ? 'Nothing is said yet.' : $report->notes[$key] !!}

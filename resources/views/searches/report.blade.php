@@ -1,4 +1,4 @@
-@use('App\Queries\SearchReport')
+@use('App\Queries\Searches\SearchReport')
 <x-page title="Search report" :review="$review" stage="searches" place="searches.report">
     <div class="desk desk-side">
         <section class="sheet report">

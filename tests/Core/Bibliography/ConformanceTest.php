@@ -1,6 +1,6 @@
 <?php
 
-use App\Files\ReferenceFile;
+use App\Files\In\ReferenceFile;
 use WaryHeron\Core\Bibliography\Format\Formats;
 use WaryHeron\Core\Bibliography\Format\Reading;
 use WaryHeron\Core\Bibliography\Format\UnreadableRecord;

@@ -1,6 +1,6 @@
 <?php
 
-use App\Files\ReferenceFile;
+use App\Files\In\ReferenceFile;
 use WaryHeron\Core\Bibliography\Name;
 use WaryHeron\Core\Bibliography\PublicationType;
 use WaryHeron\Core\Bibliography\Reference;

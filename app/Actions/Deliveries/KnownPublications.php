@@ -1,0 +1,136 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Deliveries;
+
+use Illuminate\Support\Facades\DB;
+use WaryHeron\Core\Bibliography\Reference;
+use WaryHeron\Core\Matching\Comparator;
+use WaryHeron\Core\Matching\ExactKeys;
+use WaryHeron\Core\Matching\Fingerprint;
+use WaryHeron\Core\Matching\Fingerprints;
+use WaryHeron\Core\Matching\Judge;
+use WaryHeron\Core\Matching\MatchSettings;
+use WaryHeron\Core\Matching\Verdict;
+use WaryHeron\Core\Matching\Weights;
+
+/**
+ * The publications that the records of a batch belong to beyond doubt: they share a DOI or title, year and first
+ * author, the place of publication confirms it, and no record of the publication speaks against it. Everything else
+ * is left to matching.
+ */
+final class KnownPublications
+{
+    /** @var array<string, list<string>> publications by key */
+    private array $byKey = [];
+
+    /** @var array<string, list<Fingerprint>> */
+    private array $prints = [];
+
+    private readonly Comparator $comparator;
+
+    private readonly Judge $judge;
+
+    private function __construct()
+    {
+        $this->comparator = new Comparator();
+        $this->judge = new Judge(Weights::starting(), new MatchSettings());
+    }
+
+    /** @param  array<ExactKeys>  $keys */
+    public static function forKeys(string $reviewId, array $keys, Fingerprints $fingerprints): self
+    {
+        $known = new self();
+        $dois = array_values(array_unique(array_filter(array_map(fn (ExactKeys $k): ?string => $k->doi, $keys))));
+        $works = array_values(array_unique(array_filter(array_map(fn (ExactKeys $k): ?string => $k->work, $keys))));
+        // in two steps and with arrays: joined in one, a planner without statistics reads the whole table for every
+        // batch
+        $ids = array_column(
+            DB::select(
+                <<<'SQL'
+                SELECT publication_id FROM records WHERE review_id = ? AND separated_at IS NULL AND publication_id IS NOT NULL AND doi_key = ANY (?::text[])
+                UNION SELECT publication_id FROM records WHERE review_id = ? AND separated_at IS NULL AND publication_id IS NOT NULL AND work_key = ANY (?::text[])
+                SQL
+                ,
+                [$reviewId, self::array($dois), $reviewId, self::array($works)],
+            ),
+            'publication_id',
+        );
+        $rows =
+            $ids === []
+                ? []
+                : DB::select(
+                    <<<'SQL'
+                    SELECT id, publication_id, doi_key, work_key, reference, separated_at FROM records
+                    WHERE review_id = ? AND publication_id = ANY (?::bpchar[]) ORDER BY publication_id, id
+                    SQL
+                    ,
+                    [$reviewId, self::array($ids)],
+                );
+        foreach ($rows as $row) {
+            $known->note(
+                $row->separated_at === null ? [$row->doi_key, $row->work_key] : [],
+                $fingerprints->of(Reference::fromArray(json_decode($row->reference, true)), $row->id),
+                $row->publication_id,
+            );
+        }
+
+        return $known;
+    }
+
+    public function find(ExactKeys $keys, Fingerprint $print): ?string
+    {
+        foreach ([$keys->doi, $keys->work] as $key) {
+            foreach ($key === null ? [] : $this->byKey[$key] ?? [] as $candidate) {
+                if ($this->belongs($print, $this->prints[$candidate])) {
+                    return $candidate;
+                }
+            }
+        }
+
+        return null;
+    }
+
+    public function add(ExactKeys $keys, Fingerprint $print, string $publication): void
+    {
+        $this->note([$keys->doi, $keys->work], $print, $publication);
+    }
+
+    /** @param  list<string>  $values */
+    private static function array(array $values): string
+    {
+        return '{'.
+            implode(',', array_map(fn (string $value): string => '"'.addcslashes($value, '"\\').'"', $values)).
+            '}';
+    }
+
+    /** @param  list<Fingerprint>  $others */
+    private function belongs(Fingerprint $print, array $others): bool
+    {
+        $certain = false;
+        foreach ($others as $other) {
+            $comparison = $this->comparator->compare($print, $other);
+            if ($comparison->contradicts()) {
+                return false;
+            }
+            // any title may come again, as far as is known yet
+            $certain =
+                $certain ||
+                $this->judge->verdict($comparison, $this->judge->score($comparison), true) === Verdict::Certain;
+        }
+
+        return $certain;
+    }
+
+    /** @param  list<?string>  $keys */
+    private function note(array $keys, Fingerprint $print, string $publication): void
+    {
+        foreach (array_filter($keys, fn (?string $key): bool => $key !== null) as $key) {
+            if (! in_array($publication, $this->byKey[$key] ?? [], true)) {
+                $this->byKey[$key][] = $publication;
+            }
+        }
+        $this->prints[$publication][] = $print;
+    }
+}

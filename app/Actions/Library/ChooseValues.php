@@ -1,0 +1,66 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Library;
+
+use App\Actions\Shared\WriteLog;
+use App\Models\Publication;
+use App\Models\User;
+use Illuminate\Support\Facades\DB;
+
+/**
+ * Shows other values of a publication than its records give by the rules. The records stay; who chose what and when is
+ * kept.
+ */
+final readonly class ChooseValues
+{
+    public const FIELDS = [
+        'title',
+        'authors',
+        'year',
+        'journal',
+        'volume',
+        'issue',
+        'pages',
+        'doi',
+        'abstract',
+        'language',
+        'type',
+    ];
+
+    public function __construct(private PublicationFromRecords $values, private WriteLog $log)
+    {
+    }
+
+    /** @param  array<string, ?string>  $values  by field; null lets the rules decide again */
+    public function execute(User $by, Publication $publication, array $values): void
+    {
+        DB::transaction(function () use ($by, $publication, $values): void {
+            $publication = Publication::query()->lockForUpdate()->findOrFail($publication->id);
+            $chosen = $publication->chosen;
+            foreach ($values as $field => $value) {
+                if ($value === null) {
+                    unset($chosen[$field]);
+                } else {
+                    $chosen[$field] = [
+                        'field' => $field,
+                        'value' => $value,
+                        'by' => $by->name,
+                        'at' => now()->toIso8601String(),
+                    ];
+                }
+            }
+            $publication->update(['chosen' => $chosen]);
+            $this->values->refresh($publication);
+            ($this->log)(
+                $publication->review_id,
+                $by,
+                'publication.mended',
+                "Mended “{$publication->title}”",
+                $publication,
+                $values,
+            );
+        });
+    }
+}

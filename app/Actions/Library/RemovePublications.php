@@ -1,0 +1,125 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Library;
+
+use App\Actions\Screening\ItemBallot;
+use App\Actions\Screening\TitlesFirst;
+use App\Actions\Shared\WriteLog;
+use App\Models\Item;
+use App\Models\Review;
+use App\Models\User;
+use Illuminate\Database\Query\Builder;
+use Illuminate\Support\Collection;
+use Illuminate\Support\Facades\DB;
+use WaryHeron\Core\Screening\ItemState;
+use WaryHeron\Core\Screening\StagePurpose;
+
+/**
+ * Takes publications out of the review for a reason other than being a duplicate, and brings them back. All that was
+ * said of them is kept.
+ */
+final readonly class RemovePublications
+{
+    private const PART = 2000;
+
+    public function __construct(private WriteLog $log)
+    {
+    }
+
+    /**
+     * @param  Builder  $publications  a query on publications of this review
+     * @return int how many were taken out
+     */
+    public function execute(User $by, Review $review, Builder $publications, string $reason): int
+    {
+        return DB::transaction(function () use ($by, $review, $publications, $reason): int {
+            $ids = $this->locked($review, (clone $publications)->whereNull('publications.removed_at'));
+            foreach ($ids->chunk(self::PART) as $part) {
+                DB::table('publications')
+                    ->whereIn('id', $part)
+                    ->update(['removed_at' => now(), 'removed_for' => $reason]);
+                Item::query()
+                    ->where('review_id', $review->id)
+                    ->whereIn('publication_id', $part)
+                    ->where('state', '<>', ItemState::Folded->value)
+                    ->update(['state' => ItemState::Removed]);
+                $this->log->each($review->id, $by, 'publication.removed', "Removed from the review: {$reason}", $part);
+            }
+            ($this->log)(
+                $review,
+                $by,
+                'publications.removed',
+                "Removed {$ids->count()} publications from the review: {$reason}",
+                null,
+                ['reason' => $reason, 'publications' => $ids->count()],
+            );
+
+            return $ids->count();
+        });
+    }
+
+    /**
+     * @param  Builder  $publications  a query on publications of this review
+     * @return int how many were brought back
+     */
+    public function undo(User $by, Review $review, Builder $publications): int
+    {
+        return DB::transaction(function () use ($by, $review, $publications): int {
+            $ids = $this->locked($review, (clone $publications)->whereNotNull('publications.removed_at'));
+            $judgedApart = $review->stages()->where('purpose', '<>', StagePurpose::FullText)->pluck('id');
+            foreach ($ids->chunk(self::PART) as $part) {
+                DB::table('publications')
+                    ->whereIn('id', $part)
+                    ->update(['removed_at' => null, 'removed_for' => '']);
+                $items = fn () => Item::query()
+                    ->where('review_id', $review->id)
+                    ->whereIn('publication_id', $part)
+                    ->where('state', ItemState::Removed->value)
+                    // full texts follow what is included before
+                    ->whereIn('stage_id', $judgedApart);
+                // those that nobody has judged wait again; the others are counted anew
+                $items()
+                    ->whereNotExists(
+                        fn ($d) => $d
+                            ->selectRaw('1')
+                            ->from('decisions')
+                            ->whereColumn('decisions.review_id', 'items.review_id')
+                            ->whereColumn('decisions.item_id', 'items.id'),
+                    )
+                    ->whereNotExists(
+                        fn ($f) => $f
+                            ->selectRaw('1')
+                            ->from('publications AS folded')
+                            ->whereColumn('folded.review_id', 'items.review_id')
+                            ->whereColumn('folded.merged_into', 'items.publication_id'),
+                    )
+                    ->whereIn('stage_id', $review->stages()->whereNull('closed_at')->select('id'))
+                    ->update(['state' => ItemState::Waiting, 'opened_at' => null]);
+                ItemBallot::recount(array_values($items()->pluck('id')->all()));
+                TitlesFirst::arrive($review, array_values($part->all()));
+                $this->log->each($review->id, $by, 'publication.restored', 'Brought back into the review', $part);
+            }
+            ($this->log)(
+                $review,
+                $by,
+                'publications.restored',
+                "Brought {$ids->count()} publications back into the review",
+                null,
+                ['publications' => $ids->count()],
+            );
+
+            return $ids->count();
+        });
+    }
+
+    /** @return Collection<int, string> */
+    private function locked(Review $review, Builder $publications): Collection
+    {
+        // nothing is joined or delivered meanwhile
+        DB::select('SELECT pg_advisory_xact_lock(hashtext(?))', ["records of {$review->id}"]);
+
+        return $publications->pluck('publications.id');
+    }
+}

@@ -1,0 +1,262 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Matching;
+
+use App\Actions\Library\PublicationFromRecords;
+use App\Actions\Screening\ItemBallot;
+use App\Actions\Screening\TitlesFirst;
+use App\Actions\Shared\Refused;
+use App\Actions\Shared\WriteLog;
+use App\Models\Item;
+use App\Models\Join;
+use App\Models\Publication;
+use App\Models\Record;
+use App\Models\User;
+use App\Queries\Library\ReviewWords;
+use Illuminate\Support\Facades\DB;
+use WaryHeron\Core\Screening\ItemState;
+
+/**
+ * Makes one publication of several, and takes that back. What people did on one that goes stays under it and counts
+ * for the one that is kept; where their decisions differ, a disagreement comes of it.
+ */
+final readonly class JoinPublications
+{
+    public function __construct(private PublicationFromRecords $values, private WriteLog $log)
+    {
+    }
+
+    /**
+     * @param  list<string>  $publicationIds  of one review, two or more
+     * @param  string  $stroke  what is undone together
+     * @return ?string the publication that is kept; null where there was nothing to join
+     */
+    public function execute(
+        ?User $by,
+        string $reviewId,
+        array $publicationIds,
+        string $stroke,
+        ?string $matchingId = null,
+    ): ?string {
+        return DB::transaction(function () use ($by, $reviewId, $publicationIds, $stroke, $matchingId): ?string {
+            DB::select('SELECT pg_advisory_xact_lock(hashtext(?))', ["records of {$reviewId}"]);
+            $publications = Publication::query()
+                ->where('review_id', $reviewId)
+                ->whereIn('id', $publicationIds)
+                ->whereNull('merged_into')
+                ->whereNull('removed_at')
+                ->orderBy('id')
+                ->lockForUpdate()
+                ->get();
+            if ($publications->count() < 2) {
+                return null;
+            }
+            $work = $this->work($reviewId, array_values($publications->pluck('id')->all()));
+            $kept =
+                $publications
+                    ->sortByDesc(
+                        fn (Publication $p): array => [
+                            $work[$p->id] ?? 0,
+                            $p->records_count,
+                            $p->id === $publications->first()?->id ? 1 : 0,
+                        ],
+                    )
+                    ->first() ?? throw new \LogicException('Two or more publications have a best.');
+            foreach ($publications as $gone) {
+                if ($gone->id !== $kept->id) {
+                    $this->take($by, $gone, $kept, ($work[$gone->id] ?? 0) > 0, $stroke, $matchingId);
+                }
+            }
+            $this->values->refresh($kept->refresh());
+            $this->count($kept->id);
+
+            return $kept->id;
+        });
+    }
+
+    /** @throws Refused If the publication it went into is itself no longer there. */
+    public function undo(User $by, Join $join): void
+    {
+        DB::transaction(function () use ($by, $join): void {
+            DB::select('SELECT pg_advisory_xact_lock(hashtext(?))', ["records of {$join->review_id}"]);
+            $join = Join::query()->lockForUpdate()->findOrFail($join->id);
+            if ($join->undone_at !== null) {
+                return;
+            }
+            $kept =
+                Publication::query()
+                    ->where('review_id', $join->review_id)
+                    ->whereNull('merged_into')
+                    ->find($join->kept) ??
+                throw new Refused(
+                    'The publication these records went into has itself gone into another. Undo that first.',
+                );
+            $records = Record::query()
+                ->where('review_id', $join->review_id)
+                ->whereIn('id', $join->records)
+                ->where('publication_id', $kept->id)
+                ->get();
+            if ($records->isEmpty() || $records->count() === $kept->records()->count()) {
+                throw new Refused('These records have been moved since; there is nothing left to undo.');
+            }
+            /** @var non-empty-list<Record> $own */
+            $own = array_values($records->all());
+            if ($join->folded) {
+                $back = Publication::query()->findOrFail($join->gone);
+                $back->update(['merged_into' => null]);
+            } else {
+                $values = $this->values->values($own);
+                ReviewWords::add($join->review_id, ReviewWords::of((string) $values['words']));
+                $back = new Publication([...$values, 'review_id' => $join->review_id, 'chosen' => $join->chosen]);
+                $back->id = $join->gone;
+                $back->save();
+                Item::query()->create([
+                    'review_id' => $join->review_id,
+                    'publication_id' => $back->id,
+                    'stage_id' => $back->review->firstStage()->id,
+                ]);
+            }
+            $this->giveStudyBack($join, $back, $kept);
+            Record::query()
+                ->whereIn('id', $records->pluck('id'))
+                ->update(['publication_id' => $back->id]);
+            Item::query()
+                ->where('review_id', $join->review_id)
+                ->where('publication_id', $back->id)
+                ->where('state', ItemState::Folded->value)
+                ->update(['folded_at' => null, 'state' => ItemState::Waiting->value, 'opened_at' => null]);
+            $join->update(['undone_at' => now(), 'undone_by' => $by->id]);
+            $this->values->refresh($back);
+            $this->values->refresh($kept);
+            $this->count($back->id);
+            $this->count($kept->id);
+            TitlesFirst::arrive($back->review, [$back->id, $kept->id]);
+            ($this->log)($join->review_id, $by, 'publication.split', "Taken apart again: “{$back->title}”", $back, [
+                'from' => $kept->id,
+                'records' => $join->records,
+            ]);
+        });
+    }
+
+    private function giveStudyBack(Join $join, Publication $back, Publication $kept): void
+    {
+        if (! $join->folded) {
+            $back->update(['study_id' => $join->study_id]);
+        }
+        if ($join->study_taken && $kept->study_id === $back->study_id) {
+            $kept->update(['study_id' => null]);
+        }
+    }
+
+    private function take(
+        ?User $by,
+        Publication $gone,
+        Publication $kept,
+        bool $hasWork,
+        string $stroke,
+        ?string $matchingId,
+    ): void {
+        $records = Record::query()
+            ->where('review_id', $gone->review_id)
+            ->where('publication_id', $gone->id)
+            ->orderBy('id')
+            ->pluck('id')
+            ->all();
+        $takesStudy = $gone->study_id !== null && $kept->study_id === null;
+        Join::query()->create([
+            'review_id' => $gone->review_id,
+            'matching_id' => $matchingId,
+            'user_id' => $by?->id,
+            'stroke' => $stroke,
+            'kept' => $kept->id,
+            'gone' => $gone->id,
+            'records' => $records,
+            'folded' => $hasWork,
+            'chosen' => $gone->chosen,
+            'study_id' => $gone->study_id,
+            'study_taken' => $takesStudy,
+        ]);
+        if ($takesStudy) {
+            $kept->update(['study_id' => $gone->study_id]);
+        }
+        Record::query()
+            ->whereIn('id', $records)
+            ->update(['publication_id' => $kept->id]);
+        if ($hasWork) {
+            Item::query()
+                ->where('review_id', $gone->review_id)
+                ->where('publication_id', $gone->id)
+                ->update(['state' => ItemState::Folded->value, 'folded_at' => now()]);
+            Publication::query()
+                ->where('review_id', $gone->review_id)
+                ->where('merged_into', $gone->id)
+                ->update(['merged_into' => $kept->id]);
+            $gone->update(['merged_into' => $kept->id]);
+        } else {
+            DB::table('publication_tags')
+                ->where('review_id', $gone->review_id)
+                ->where('publication_id', $gone->id)
+                ->delete();
+            Item::query()->where('review_id', $gone->review_id)->where('publication_id', $gone->id)->delete();
+            $gone->delete();
+        }
+        ($this->log)(
+            $gone->review_id,
+            $by,
+            'publication.joined',
+            "Found to be one publication: “{$kept->title}”",
+            $kept,
+            ['gone' => $gone->id, 'records' => $records, 'decided' => $hasWork],
+        );
+    }
+
+    /**
+     * @param  list<string>  $ids
+     * @return array<string, int> how much people did, by publication; tags move nothing and do not count
+     */
+    private function work(string $reviewId, array $ids): array
+    {
+        $rows = DB::select(
+            <<<'SQL'
+            SELECT publication_id, sum(n)::int AS n FROM (
+                SELECT items.publication_id, count(*) AS n FROM items JOIN decisions ON decisions.review_id = items.review_id AND decisions.item_id = items.id WHERE items.review_id = ? AND items.publication_id = ANY (?::bpchar[]) GROUP BY 1
+                UNION ALL SELECT items.publication_id, count(*) FROM items JOIN talk_messages ON talk_messages.review_id = items.review_id AND talk_messages.item_id = items.id WHERE items.review_id = ? AND items.publication_id = ANY (?::bpchar[]) GROUP BY 1
+                UNION ALL SELECT publication_id, count(*) FROM answers WHERE review_id = ? AND publication_id = ANY (?::bpchar[]) GROUP BY 1
+                UNION ALL SELECT publication_id, count(*) FROM publication_tags WHERE review_id = ? AND publication_id = ANY (?::bpchar[]) GROUP BY 1
+                UNION ALL SELECT publication_id, count(*) FROM retrievals WHERE review_id = ? AND publication_id = ANY (?::bpchar[]) GROUP BY 1
+            ) AS work GROUP BY 1
+            SQL
+            ,
+            array_merge(...array_fill(0, 5, [$reviewId, '{'.implode(',', $ids).'}'])),
+        );
+
+        return array_column($rows, 'n', 'publication_id');
+    }
+
+    /** Computes the item's state anew from everybody's decisions. */
+    private function count(string $publicationId): void
+    {
+        foreach (
+            Item::query()
+                ->where('publication_id', $publicationId)
+                ->where('state', '<>', ItemState::Folded->value)
+                ->orderBy('position')
+                ->get() as $item
+        ) {
+            $ballot = ItemBallot::ifThere($item);
+            if ($ballot === null) {
+                continue;
+            }
+            $ballot->keep($ballot->ballot);
+            // decisions on what was folded in are read when this item is
+            Item::query()
+                ->where('review_id', $item->review_id)
+                ->where('stage_id', $item->stage_id)
+                ->where('state', ItemState::Folded->value)
+                ->whereIn('publication_id', Publication::query()->where('merged_into', $publicationId)->select('id'))
+                ->update(['opened_at' => $ballot->item->opened_at]);
+        }
+    }
+}

@@ -1,0 +1,147 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Matching;
+
+use App\Actions\Shared\Refused;
+use App\Actions\Shared\WriteLog;
+use App\Models\Join;
+use App\Models\Publication;
+use App\Models\Record;
+use App\Models\Review;
+use App\Models\Ruling;
+use App\Models\User;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
+
+/** Keeps a person's ruling on a group at the Pairing Desk, does what follows from it, and takes it back. */
+final readonly class RuleOnGroup
+{
+    public function __construct(private KeepRulings $rulings, private JoinPublications $join, private WriteLog $log)
+    {
+    }
+
+    /**
+     * @param  list<list<string>>  $parts  publications: each part is one publication, different parts are different
+     *     ones
+     * @return string the stroke, by which it is undone
+     *
+     * @throws Refused If one of them is no longer there.
+     */
+    public function execute(User $by, Review $review, array $parts): string
+    {
+        return DB::transaction(function () use ($by, $review, $parts): string {
+            $records = $this->records($review, array_merge(...$parts));
+            $of = fn (array $publications): array => array_merge(
+                ...array_map(fn (string $id): array => $records[$id], $publications),
+            );
+            $stroke = strtolower((string) Str::ulid());
+            $this->rulings->execute($by, $review->id, array_map($of, $parts), 'different', $stroke);
+            foreach ($parts as $part) {
+                foreach (array_slice($part, 1) as $publication) {
+                    $this->rulings->keep(
+                        $by,
+                        $review->id,
+                        $records[$part[0]][0],
+                        $records[$publication][0],
+                        'same',
+                        $stroke,
+                    );
+                }
+                if (count($part) > 1) {
+                    $this->join->execute($by, $review->id, $part, $stroke);
+                }
+            }
+            ($this->log)(
+                $review,
+                $by,
+                'pairing.ruled',
+                count($parts) === 1
+                    ? 'Ruled '.count($parts[0]).' publications to be one'
+                    : 'Ruled publications to be different',
+                null,
+                ['stroke' => $stroke, 'parts' => $parts],
+            );
+
+            return $stroke;
+        });
+    }
+
+    /** @param  list<string>  $publications */
+    public function later(User $by, Review $review, array $publications): string
+    {
+        return DB::transaction(function () use ($by, $review, $publications): string {
+            $records = $this->records($review, $publications);
+
+            return $this->rulings->execute(
+                $by,
+                $review->id,
+                array_map(fn (string $id): array => $records[$id], $publications),
+                'later',
+            );
+        });
+    }
+
+    /** @throws Refused If it is somebody else's, or undone. */
+    public function undo(User $by, Review $review, string $stroke): void
+    {
+        DB::transaction(function () use ($by, $review, $stroke): void {
+            $rulings = Ruling::query()
+                ->where('review_id', $review->id)
+                ->where('stroke', $stroke)
+                ->where('user_id', $by->id)
+                ->whereNull('superseded_at');
+            if (! (clone $rulings)->exists()) {
+                throw new Refused('There is nothing of yours left to undo there.');
+            }
+            foreach (
+                Join::query()
+                    ->where('review_id', $review->id)
+                    ->where('stroke', $stroke)
+                    ->whereNull('undone_at')
+                    ->orderByDesc('id')
+                    ->get() as $join
+            ) {
+                $this->join->undo($by, $join);
+            }
+            $rulings->update(['superseded_at' => now()]);
+            ($this->log)($review, $by, 'pairing.undone', 'Took a ruling back', null, ['stroke' => $stroke]);
+        });
+    }
+
+    /**
+     * @param  list<string>  $publications
+     * @return array<string, non-empty-list<string>> record ids by publication
+     */
+    private function records(Review $review, array $publications): array
+    {
+        DB::select('SELECT pg_advisory_xact_lock(hashtext(?))', ["records of {$review->id}"]);
+        $there = Publication::query()
+            ->where('review_id', $review->id)
+            ->whereIn('id', $publications)
+            ->whereNull('merged_into')
+            ->whereNull('removed_at')
+            ->count();
+        $records = [];
+        foreach (
+            Record::query()
+                ->where('review_id', $review->id)
+                ->whereIn('publication_id', $publications)
+                ->orderBy('id')
+                ->get(['id', 'publication_id']) as $record
+        ) {
+            $records[(string) $record->publication_id][] = $record->id;
+        }
+        if (
+            $there !== count($publications) ||
+            count($records) !== count($publications) ||
+            count($publications) !== count(array_unique($publications)) ||
+            count($publications) < 2
+        ) {
+            throw new Refused('Somebody has ruled on this group meanwhile. What stands now is shown.');
+        }
+
+        return $records;
+    }
+}

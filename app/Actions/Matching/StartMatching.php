@@ -1,0 +1,65 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Matching;
+
+use App\Actions\Shared\Refused;
+use App\Actions\Shared\WriteLog;
+use App\Jobs\Matching\MatchRecords;
+use App\Models\Matching;
+use App\Models\Review;
+use App\Models\User;
+use Illuminate\Support\Facades\DB;
+
+/** Hands the comparison of a review's records to the queue. It changes nothing until a person joins what it found. */
+final readonly class StartMatching
+{
+    public function __construct(private WriteLog $log)
+    {
+    }
+
+    /** @throws Refused If one is under way. */
+    public function execute(User $by, Review $review): Matching
+    {
+        return DB::transaction(function () use ($by, $review): Matching {
+            Review::query()->whereKey($review->id)->lockForUpdate()->first();
+            if (
+                $review
+                    ->matchings()
+                    ->whereIn('state', ['queued', 'running'])
+                    ->exists()
+            ) {
+                throw new Refused('The records are being compared already.');
+            }
+            $task = $review
+                ->tasks()
+                ->create([
+                    'user_id' => $by->id,
+                    'kind' => 'matching',
+                    'title' => 'Comparing all records',
+                    'state' => 'queued',
+                    'url' => route('matching', $review, false),
+                ]);
+            $matching = $review
+                ->matchings()
+                ->create([
+                    'created_by' => $by->id,
+                    'task_id' => $task->id,
+                    'state' => 'queued',
+                    'settings' => $review->matchSettings()->toArray(),
+                ]);
+            ($this->log)(
+                $review,
+                $by,
+                'matching.started',
+                'Began to compare all records',
+                $matching,
+                $review->matchSettings()->toArray(),
+            );
+            dispatch(new MatchRecords($matching->id, $task->id));
+
+            return $matching;
+        });
+    }
+}

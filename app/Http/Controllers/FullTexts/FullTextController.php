@@ -1,0 +1,167 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers\FullTexts;
+
+use App\Actions\FullTexts\AddFullText;
+use App\Actions\FullTexts\AssignFullText;
+use App\Http\Controllers\Controller;
+use App\Http\Input;
+use App\Models\FullText;
+use App\Models\Publication;
+use App\Models\Review;
+use App\Queries\FullTexts\Retrievals;
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Storage;
+use Symfony\Component\HttpFoundation\Response;
+
+/** PDFs: brought, shown, and assigned to what they are copies of. */
+final class FullTextController extends Controller
+{
+    /** One file a request, so that each has its own answer. */
+    public function store(Request $request, Review $review, AddFullText $add): JsonResponse
+    {
+        $given = $request->validate(
+            [
+                'file' => ['required', 'file', 'max:'.intdiv(AddFullText::LARGEST, 1024)],
+                'publication' => ['nullable', 'string'],
+            ],
+            [
+                'file.max' => 'A PDF may have 100 MB at most.',
+                'file.*' => 'The file did not arrive. A PDF may have 100 MB at most.',
+            ],
+        );
+        $of = isset($given['publication'])
+            ? Publication::query()->where('review_id', $review->id)->whereKey($given['publication'])->firstOrFail()
+            : null;
+        $made = $add->execute(
+            $this->me($request),
+            $review,
+            $given['file']->getRealPath(),
+            $given['file']->getClientOriginalName(),
+            $of,
+        );
+
+        return $this->standing($review, $made->refresh());
+    }
+
+    /** What has become of a file that was brought. */
+    public function standing(Review $review, FullText $fullText): JsonResponse
+    {
+        $made = $fullText;
+
+        return response()->json([
+            'id' => $made->id,
+            'name' => $made->name,
+            'reading' => $made->state === 'reading',
+            'trouble' => $made->trouble(),
+            'assigned' => $made->publication_id !== null,
+            'title' => $made->publication->title ?? '',
+            'how' => match ($made->matched_by) {
+                'doi' => 'by its DOI',
+                'title' => 'by its title',
+                default => '',
+            },
+            'rows' => $made->publication_id === null
+                    ? []
+                    : Retrievals::rows(
+                        $review,
+                        Retrievals::sought($review)->where('publications.id', $made->publication_id),
+                    ),
+            'counts' => Retrievals::counts($review),
+            'unassigned' => Retrievals::unassigned($review)->count(),
+        ]);
+    }
+
+    /**
+     * What others wrote is never shown as a page of ours: the viewer reads it as data, and by itself it is a download.
+     */
+    public function show(Review $review, FullText $fullText): Response
+    {
+        $headers = [
+            'Content-Type' => 'application/pdf',
+            'X-Content-Type-Options' => 'nosniff',
+            'Content-Disposition' => 'attachment; filename="'.
+                (preg_replace('/[^A-Za-z0-9._-]+/', '-', $fullText->name) ?: 'text.pdf').
+                '"',
+        ];
+        $path = Storage::path($fullText->path());
+
+        return is_file($path)
+            ? response()->file($path, $headers)
+            : Storage::response($fullText->path(), null, $headers);
+    }
+
+    public function unassigned(Request $request, Review $review): View
+    {
+        $files = Retrievals::unassigned($review)->with('user')->orderBy('created_at')->orderBy('id')->limit(50)->get();
+        $words = mb_substr(Input::text($request, 'words'), 0, 200);
+        $offered = array_merge(
+            [],
+            ...$files->map(fn (FullText $file): array => array_column($file->offers, 'publication'))->all(),
+        );
+
+        return view('full-texts.unassigned', [
+            'review' => $review,
+            'files' => $files,
+            'words' => $words,
+            'asking' => Input::text($request, 'file'),
+            'all' => Retrievals::unassigned($review)->count(),
+            'titles' => Publication::query()
+                ->where('review_id', $review->id)
+                ->whereIn('id', $offered)
+                ->get(['id', 'title', 'authors', 'year', 'journal'])
+                ->keyBy('id'),
+            'found' => $words === '' ? [] : Retrievals::rows($review, Retrievals::found($review, ['words' => $words])),
+        ]);
+    }
+
+    public function assign(
+        Request $request,
+        Review $review,
+        FullText $fullText,
+        AssignFullText $assign,
+    ): RedirectResponse {
+        $given = $request->validate(['publication' => ['required', 'string']]);
+        $publication = Publication::query()
+            ->with('review.stages')
+            ->where('review_id', $review->id)
+            ->whereNull('merged_into')
+            ->whereKey($given['publication'])
+            ->firstOrFail();
+        $assign->execute($this->me($request), $fullText, $publication);
+
+        return redirect()
+            ->route('full-texts.unassigned', $review)
+            ->with('notice', "“{$fullText->name}” is a copy of “{$publication->title}”.");
+    }
+
+    public function takeOff(Request $request, Review $review, FullText $fullText, AssignFullText $assign): JsonResponse
+    {
+        $publication = (string) $fullText->publication_id;
+        $assign->takeOff($this->me($request), $fullText);
+
+        return response()->json([
+            'rows' => Retrievals::rows($review, Retrievals::sought($review)->where('publications.id', $publication)),
+            'counts' => Retrievals::counts($review),
+            'unassigned' => Retrievals::unassigned($review)->count(),
+        ]);
+    }
+
+    public function takeOut(
+        Request $request,
+        Review $review,
+        FullText $fullText,
+        AssignFullText $assign,
+    ): RedirectResponse {
+        $assign->takeOut($this->me($request), $fullText);
+
+        return redirect()
+            ->route('full-texts.unassigned', $review)
+            ->with('notice', "“{$fullText->name}” was removed.");
+    }
+}

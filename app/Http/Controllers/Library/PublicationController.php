@@ -1,0 +1,195 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers\Library;
+
+use App\Actions\Deliveries\StartDelivery;
+use App\Actions\Library\ChooseValues;
+use App\Actions\Library\SeparateRecord;
+use App\Http\Controllers\Controller;
+use App\Http\Input;
+use App\Models\Publication;
+use App\Models\Record;
+use App\Models\Review;
+use App\Queries\FullTexts\Retrievals;
+use App\Queries\Library\PublicationHistory;
+use App\Queries\Library\ShownValues;
+use App\Queries\Screening\OpenItems;
+use App\Sources\FullTextLocker;
+use App\Sources\SourceFailed;
+use Carbon\CarbonImmutable;
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Validation\Rule;
+use WaryHeron\Core\Bibliography\Doi;
+use WaryHeron\Core\Bibliography\Format\Ris\RisWriter;
+use WaryHeron\Core\Bibliography\Name;
+use WaryHeron\Core\Bibliography\PublicationType;
+use WaryHeron\Core\Bibliography\Reference;
+use WaryHeron\Core\Search\Text\StructuredAbstract;
+
+/** One publication: what is shown of it, what is mended by hand, and what is added by hand. */
+final class PublicationController extends Controller
+{
+    public function show(Request $request, Review $review, Publication $publication): View
+    {
+        $items = $publication
+            ->items()
+            ->with(['criterion', 'stage'])
+            ->get();
+        $records = $publication->records()->with('delivery')->get();
+
+        return view('library.publication', [
+            'review' => $review,
+            'publication' => $publication,
+            'items' => $items,
+            'records' => $records,
+            'references' => $records->mapWithKeys(
+                fn (Record $record): array => [$record->id => Reference::fromArray($record->reference)],
+            ),
+            'shown' => ShownValues::of($publication),
+            'history' => PublicationHistory::of($publication, $this->me($request)),
+            'abstract' => StructuredAbstract::parts($publication->abstract),
+            'retrieval' => Retrievals::stage($review) === null
+                    ? null
+                    : Retrievals::rows(
+                        $review,
+                        Retrievals::sought($review)->where('publications.id', $publication->id),
+                    )[0] ?? null,
+            'sides' => OpenItems::sidesOf($review, $this->me($request), array_values($items->pluck('id')->all())),
+        ]);
+    }
+
+    public function mend(
+        Request $request,
+        Review $review,
+        Publication $publication,
+        ChooseValues $choose,
+    ): RedirectResponse {
+        $given = $request->validate(
+            [
+                'field' => ['required', 'in:'.implode(',', ChooseValues::FIELDS)],
+                'back' => ['boolean'],
+                'value' => [
+                    'nullable',
+                    'string',
+                    'max:20000',
+                    Rule::when($request->input('field') === 'year', ['regex:/^(|1[5-9]\d\d|20\d\d)$/']),
+                    Rule::when($request->input('field') === 'type', [Rule::enum(PublicationType::class)]),
+                    Rule::when($request->input('field') === 'title' && ! $request->boolean('back'), ['required']),
+                ],
+            ],
+            ['value.regex' => 'A year has four digits.', 'value.required' => 'A publication needs a title.'],
+        );
+        $choose->execute($this->me($request), $publication, [
+            $given['field'] => $given['back'] ?? false ? null : trim($given['value'] ?? ''),
+        ]);
+
+        return redirect()
+            ->route('publications.show', [$review, $publication])
+            ->with('notice', 'Shown so from now on. The records stay as they were delivered.');
+    }
+
+    /** Fills the form for adding by hand with what the locker knows of a DOI; nothing is added yet. */
+    public function describe(Request $request, Review $review, FullTextLocker $locker): RedirectResponse
+    {
+        $doi = Doi::normalised(Input::text($request, 'doi'));
+        if ($doi === null) {
+            return redirect()
+                ->route('library', $review)
+                ->withInput()
+                ->withErrors(['doi' => 'This is no DOI: it starts with 10. and has a slash.']);
+        }
+        try {
+            $found = $locker->description($doi);
+        } catch (SourceFailed $failed) {
+            return redirect()
+                ->route('library', $review)
+                ->withInput()
+                ->withErrors(['doi' => $failed->getMessage()]);
+        }
+
+        return redirect()
+            ->route('library', $review)
+            ->withInput([
+                'title' => $found->title,
+                'authors' => implode('; ', array_map(fn (Name $name): string => $name->inverts(), $found->authors)),
+                'year' => (string) $found->year,
+                'journal' => $found->journal,
+                'doi' => $doi,
+                'abstract' => $found->abstract,
+                'why' => Input::text($request, 'why'),
+            ])
+            ->with('described', true);
+    }
+
+    public function add(Request $request, Review $review, StartDelivery $start): RedirectResponse
+    {
+        $given = $request->validate(
+            [
+                'title' => ['required', 'string', 'max:2000'],
+                'authors' => ['nullable', 'string', 'max:5000'],
+                'year' => ['nullable', 'regex:/^(1[5-9]\d\d|20\d\d)$/'],
+                'journal' => ['nullable', 'string', 'max:500'],
+                'doi' => ['nullable', 'string', 'max:250'],
+                'abstract' => ['nullable', 'string', 'max:20000'],
+                'why' => ['required', 'string', 'max:500'],
+            ],
+            ['why.required' => 'Say how it was found; the report will ask.'],
+        );
+        $reference = new Reference(
+            PublicationType::Article,
+            $given['title'],
+            array_map(
+                Name::inverted(...),
+                array_values(array_filter(array_map(trim(...), explode(';', $given['authors'] ?? '')))),
+            ),
+            isset($given['year']) ? (int) $given['year'] : null,
+            journal: $given['journal'] ?? '',
+            doi: $given['doi'] ?? '',
+            abstract: $given['abstract'] ?? '',
+        );
+        $path = (string) tempnam(sys_get_temp_dir(), 'heron');
+        try {
+            file_put_contents($path, implode('', [...(new RisWriter())->write([$reference])]));
+            $delivery = $start->ofFile(
+                $this->me($request),
+                $review,
+                $path,
+                'by-hand.ris',
+                'Added by hand',
+                CarbonImmutable::now(),
+                $given['why'],
+                sourceKind: 'other',
+            );
+        } finally {
+            unlink($path);
+        }
+
+        return redirect()->route('deliveries.show', [$review, $delivery]);
+    }
+
+    public function separate(
+        Request $request,
+        Review $review,
+        Record $record,
+        SeparateRecord $separate,
+    ): RedirectResponse {
+        $publication = $separate->execute($this->me($request), $record);
+
+        return redirect()
+            ->route('publications.show', [$review, $publication])
+            ->with('notice', 'The record has a publication of its own now.');
+    }
+
+    public function rejoin(Request $request, Review $review, Record $record, SeparateRecord $separate): RedirectResponse
+    {
+        $publication = $separate->undo($this->me($request), $record);
+
+        return redirect()
+            ->route('publications.show', [$review, $publication])
+            ->with('notice', 'The record is back where it was.');
+    }
+}

@@ -1,0 +1,112 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers\Matching;
+
+use App\Actions\Matching\ClaimGroup;
+use App\Actions\Matching\RuleOnGroup;
+use App\Actions\Shared\Refused;
+use App\Http\Controllers\Controller;
+use App\Http\Input;
+use App\Models\Matching;
+use App\Models\Review;
+use App\Queries\Matching\PairingGroup;
+use App\Queries\Matching\PairingQueue;
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+
+final class PairingController extends Controller
+{
+    public function show(Request $request, Review $review, ClaimGroup $claim): View
+    {
+        $matching = $review->latestMatching();
+        $key = Input::text($request, 'group');
+
+        return view('matching.pairing', [
+            'review' => $review,
+            'matching' => $matching,
+            ...$this->group($request, $matching, $key === '' ? null : $key, '', $claim),
+        ]);
+    }
+
+    /** The next group as a piece of page, to have it there when this one is ruled on. */
+    public function ahead(Request $request, Review $review, ClaimGroup $claim): View
+    {
+        $key = Input::text($request, 'group');
+
+        return view('matching.pairing-group', [
+            'review' => $review,
+            ...$this->group(
+                $request,
+                $review->latestMatching(),
+                $key === '' ? null : $key,
+                Input::text($request, 'skip'),
+                $claim,
+            ),
+        ]);
+    }
+
+    public function rule(Request $request, Review $review, RuleOnGroup $rule): JsonResponse
+    {
+        $given = $request->validate([
+            'parts' => ['required', 'array', 'min:1', 'max:30'],
+            'parts.*' => ['array', 'min:1', 'max:60'],
+            'parts.*.*' => ['string', 'size:26'],
+            'later' => ['boolean'],
+        ]);
+        /** @var list<list<string>> $parts */
+        $parts = array_map(array_values(...), array_values($given['parts']));
+        try {
+            $stroke =
+                $given['later'] ?? false
+                    ? $rule->later($this->me($request), $review, array_merge(...$parts))
+                    : $rule->execute($this->me($request), $review, $parts);
+        } catch (Refused $refused) {
+            return response()->json(['message' => $refused->getMessage()], 409);
+        }
+        $matching = $review->latestMatching();
+
+        return response()->json([
+            'stroke' => $stroke,
+            'left' => $matching === null ? 0 : count(PairingQueue::of($matching, $this->me($request))->groups),
+        ]);
+    }
+
+    public function undo(Request $request, Review $review, RuleOnGroup $rule): JsonResponse
+    {
+        try {
+            $rule->undo($this->me($request), $review, Input::text($request, 'stroke'));
+        } catch (Refused $refused) {
+            return response()->json(['message' => $refused->getMessage()], 409);
+        }
+
+        $matching = $review->latestMatching();
+
+        return response()->json([
+            'undone' => true,
+            'left' => $matching === null ? 0 : count(PairingQueue::of($matching, $this->me($request))->groups),
+        ]);
+    }
+
+    /** @return array{group: ?PairingGroup, left: int, claimed: int, later: int} */
+    private function group(Request $request, ?Matching $matching, ?string $key, string $skip, ClaimGroup $claim): array
+    {
+        if ($matching === null) {
+            return ['group' => null, 'left' => 0, 'claimed' => 0, 'later' => 0];
+        }
+        $queue = PairingQueue::of($matching, $this->me($request));
+        $picked = $queue->pick($key, $skip);
+        if ($picked !== null) {
+            $claim->execute($this->me($request), $matching->review_id, $picked['publications']);
+        }
+
+        return [
+            'group' => $picked === null ? null : PairingGroup::of($matching, $picked),
+            'left' => count($queue->groups),
+            'claimed' => $queue->claimed,
+            'later' => count(array_filter($queue->groups, fn (array $group): bool => $group['later'])),
+        ];
+    }
+}

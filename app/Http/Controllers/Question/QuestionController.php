@@ -1,0 +1,125 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers\Question;
+
+use App\Actions\Question\ChangeCriteria;
+use App\Actions\Question\ChangeQuestion;
+use App\Actions\Screening\SendRoundAgain;
+use App\Http\Controllers\Controller;
+use App\Http\Input;
+use App\Models\Criterion;
+use App\Models\Review;
+use App\Queries\Question\OlderWording;
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+
+final class QuestionController extends Controller
+{
+    public const CONCEPTS = [
+        'population' => 'Population',
+        'intervention' => 'Intervention',
+        'comparison' => 'Comparison',
+        'outcome' => 'Outcome',
+    ];
+
+    public function show(Review $review): View
+    {
+        return view('question.show', [
+            'review' => $review,
+            'concepts' => $review->concepts()->pluck('text', 'kind')->all(),
+            'criteria' => $review->criteria()->whereNull('retired_at')->get(),
+            'retired' => $review->criteria()->whereNotNull('retired_at')->get(),
+            'older' => OlderWording::counts($review),
+            'wordings' => OlderWording::wordings($review),
+        ]);
+    }
+
+    public function update(Request $request, Review $review, ChangeQuestion $change): RedirectResponse
+    {
+        $given = $request->validate([
+            'title' => ['required', 'string', 'max:200'],
+            'question' => ['nullable', 'string', 'max:2000'],
+            'concepts' => ['array:'.implode(',', array_keys(self::CONCEPTS))],
+            'concepts.*' => ['nullable', 'string', 'max:1000'],
+        ]);
+        $concepts = array_map(fn (?string $text): string => $text ?? '', $given['concepts'] ?? []);
+        $change->execute($this->me($request), $review, $given['title'], $given['question'] ?? '', $concepts);
+
+        return redirect()->route('question', $review)->with('notice', 'The question is saved.');
+    }
+
+    public function addCriterion(Request $request, Review $review, ChangeCriteria $change): RedirectResponse
+    {
+        $given = $this->criterion($request);
+        $change->add($this->me($request), $review, $given['question'], $given['reason']);
+
+        return redirect()
+            ->to(route('question', $review).'#criteria')
+            ->with('notice', 'The criterion is added.');
+    }
+
+    /** What was decided by an older wording of a criterion. */
+    public function older(Review $review, Criterion $criterion): View
+    {
+        abort_if($criterion->reworded_at === null, 404);
+
+        return view('question.older', [
+            'review' => $review,
+            'criterion' => $criterion,
+            'count' => OlderWording::decisions($criterion)->count(),
+            'items' => OlderWording::items($criterion),
+            'wordings' => OlderWording::wordings($review)[$criterion->id] ?? [],
+        ]);
+    }
+
+    public function sendRound(
+        Request $request,
+        Review $review,
+        Criterion $criterion,
+        SendRoundAgain $send,
+    ): RedirectResponse {
+        $sent = $criterion->reworded_at === null ? 0 : $send->execute($this->me($request), $review, $criterion);
+
+        return redirect()
+            ->to(route('question', $review).'#criteria')
+            ->with(
+                'notice',
+                $sent === 0
+                    ? 'No decision rests on an older wording any more.'
+                    : number_format($sent).
+                        ($sent === 1 ? ' decision is' : ' decisions are').
+                        ' to be made again. What was decided before is kept in the history.',
+            );
+    }
+
+    public function changeCriterion(
+        Request $request,
+        Review $review,
+        Criterion $criterion,
+        ChangeCriteria $change,
+    ): RedirectResponse {
+        $me = $this->me($request);
+        match (Input::text($request, 'do')) {
+            'up' => $change->move($me, $review, $criterion, -1),
+            'down' => $change->move($me, $review, $criterion, 1),
+            'retire' => $change->retire($me, $review, $criterion),
+            'leave' => $change->leave($me, $review, $criterion),
+            default => $change->reword($me, $review, $criterion, ...$this->criterion($request)),
+        };
+
+        return redirect()->to(route('question', $review).'#criteria');
+    }
+
+    /** @return array{question: string, reason: string} */
+    private function criterion(Request $request): array
+    {
+        /** @var array{question: string, reason: string} */
+        return $request->validate(
+            ['question' => ['required', 'string', 'max:400'], 'reason' => ['required', 'string', 'max:120']],
+            attributes: ['question' => 'criterion'],
+        );
+    }
+}

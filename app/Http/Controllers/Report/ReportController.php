@@ -1,0 +1,102 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers\Report;
+
+use App\Actions\Question\WordFlow;
+use App\Files\Out\SvgPicture;
+use App\Http\Controllers\Controller;
+use App\Models\Review;
+use App\Queries\Report\FlowQuery;
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+use Illuminate\Support\Str;
+use WaryHeron\Core\Bibliography\Format\Csv\CsvLine;
+use WaryHeron\Core\Flow\DiagramSvg;
+
+final class ReportController extends Controller
+{
+    public function show(Review $review): View
+    {
+        return view('report.show', [
+            'review' => $review,
+            'flow' => FlowQuery::of($review),
+            'reasons' => FlowQuery::reasons($review),
+            'fullReasons' => FlowQuery::reasons($review, $review->lastStage()),
+            'sources' => FlowQuery::sources($review),
+            'diagram' => FlowQuery::diagram($review),
+            'captions' => FlowQuery::captionKeys($review),
+        ]);
+    }
+
+    /** Words of one's own, and what an earlier version included; numbers are never typed. */
+    public function word(Request $request, Review $review, WordFlow $word): RedirectResponse
+    {
+        $given = $request->validate(
+            [
+                'captions' => ['array', 'max:200'],
+                'captions.*' => ['nullable', 'string', 'max:120'],
+                'previous_studies' => ['nullable', 'integer', 'min:0', 'max:1000000'],
+                'previous_reports' => [
+                    'nullable',
+                    'integer',
+                    'min:0',
+                    'max:1000000',
+                    'required_with:previous_studies',
+                    'gte:previous_studies',
+                ],
+            ],
+            [
+                'previous_reports.gte' => 'There are never fewer reports than studies.',
+                'previous_reports.required_with' => 'Say also how many reports told of them.',
+            ],
+        );
+        $previous = isset($given['previous_studies'])
+            ? ['studies' => (int) $given['previous_studies'], 'reports' => (int) $given['previous_reports']]
+            : null;
+        // in the form they have names of their own, since their keys hold what people wrote
+        $keys = FlowQuery::captionKeys($review);
+        $captions = [];
+        foreach ($given['captions'] ?? [] as $i => $caption) {
+            if (isset($keys[$i])) {
+                $captions[$keys[$i]['key']] =
+                    trim((string) $caption) === $keys[$i]['usual'] ? '' : trim((string) $caption);
+            }
+        }
+        $word->execute($this->me($request), $review, $captions, $previous);
+
+        return redirect()
+            ->to(route('report', $review).'#diagram')
+            ->with('notice', 'The diagram says so from now on.');
+    }
+
+    public function flow(Review $review, string $format): Response
+    {
+        $diagram = FlowQuery::diagram($review);
+        $svg = fn (): string => DiagramSvg::of($diagram, $review->title, FlowQuery::links($review));
+        $rows = array_map(
+            fn (array $one): array => [$one['arm'], $one['phase'], $one['line']->label, $one['line']->n],
+            $diagram->numbers(),
+        );
+        $name = Str::limit(Str::slug($review->title), 40, '')."-flow.{$format}";
+        [$type, $content] = match ($format) {
+            'csv' => [
+                'text/csv; charset=utf-8',
+                CsvLine::BEGINNING.
+                CsvLine::of(['arm', 'phase', 'box', 'n']).
+                implode('', array_map(CsvLine::of(...), $rows)),
+            ],
+            'svg' => ['image/svg+xml', $svg()],
+            'png' => ['image/png', SvgPicture::of($svg(), 'png')],
+            default => ['application/pdf', SvgPicture::of($svg(), 'pdf')],
+        };
+
+        return response($content, 200, [
+            'Content-Type' => $type,
+            'Content-Disposition' => "attachment; filename=\"{$name}\"",
+        ]);
+    }
+}

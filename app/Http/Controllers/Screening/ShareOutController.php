@@ -1,0 +1,224 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers\Screening;
+
+use App\Access\Ability;
+use App\Actions\Screening\ChangeShares;
+use App\Actions\Screening\MakeShareOut;
+use App\Actions\Shared\Refused;
+use App\Http\Controllers\Controller;
+use App\Http\Input;
+use App\Http\Requests\Screening\ShareOutTerms;
+use App\Models\Membership;
+use App\Models\Review;
+use App\Models\ShareOut;
+use App\Models\Stage;
+use App\Models\User;
+use App\Queries\Library\LibraryChoices;
+use App\Queries\Library\LibraryFilters;
+use App\Queries\Screening\ShareOutDraft;
+use App\Queries\Screening\Shares;
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Collection;
+
+/** Who judges what. */
+final class ShareOutController extends Controller
+{
+    /** What a pool is narrowed down by, named as in the library; where it stands is asked of the stage before. */
+    private const FILTERS = ['q', 'tag', 'source', 'delivery', 'from', 'to', 'type', 'language', 'state', 'coded'];
+
+    public function index(Request $request, Review $review, ChangeShares $change): View
+    {
+        $stage = $this->stage($request, $review);
+        $terms = ShareOutTerms::from($request, $review, $stage->required_decisions);
+        $filters = $this->filters($request, $review);
+
+        $typed = [];
+        foreach (
+            [
+                'q',
+                'tag',
+                'delivery',
+                'state',
+                'of',
+                'coded',
+                'sample',
+                'percent',
+                ...$this->screeners($review)->map(fn (User $one): string => "quota.{$one->id}")->all(),
+            ] as $key
+        ) {
+            $typed[$key] = Input::text($request, $key);
+        }
+
+        return view('screening.share-outs', [
+            'typed' => $typed,
+            'review' => $review,
+            'stage' => $stage,
+            'people' => $this->screeners($review),
+            'terms' => $terms,
+            'filters' => $filters,
+            'choices' => LibraryChoices::of($review),
+            'draft' => $request->has('people') && $request->user()?->can('manage', $review)
+                    ? ShareOutDraft::of($stage, $filters, $terms)
+                    : null,
+            'shareOuts' => ShareOut::query()
+                ->where('review_id', $review->id)
+                ->where('stage_id', $stage->id)
+                ->with('creator')
+                ->orderByDesc('id')
+                ->get(),
+            'progress' => ($progress = Shares::progress($stage)),
+            'names' => $this->names($review, $progress),
+            'unshared' => Shares::unshared($stage),
+            'lackingOne' => Shares::lackingOne($stage),
+            'asking' => $this->asking($request, $review, $stage, $change),
+            'deliveries' => $review
+                ->deliveries()
+                ->orderBy('created_at')
+                ->get(['id', 'source_name', 'file_name']),
+        ]);
+    }
+
+    public function store(Request $request, Review $review, MakeShareOut $make): RedirectResponse
+    {
+        $stage = $this->stage($request, $review);
+        $given = $request->validate([
+            'name' => ['required', 'string', 'max:120', 'regex:/\S/'],
+            'expected' => ['required', 'integer', 'min:0'],
+            'seed' => ['required', 'integer', 'min:0'],
+        ]);
+        $made = $make->execute(
+            $this->me($request),
+            $stage,
+            $this->filters($request, $review),
+            ShareOutTerms::from($request, $review, $stage->required_decisions),
+            trim($given['name']),
+            (int) $given['expected'],
+        );
+
+        return redirect()
+            ->route('share-outs', [$review, 'stage' => $made->stage_id])
+            ->with('notice', number_format($made->items).' publications are shared out.');
+    }
+
+    public function handOn(Request $request, Review $review, Stage $stage, ChangeShares $change): RedirectResponse
+    {
+        $people = $this->screeners($review)->pluck('id')->all();
+        $given = $request->validate(
+            [
+                'from' => ['required', 'string', 'size:26'],
+                'to' => ['required', 'array', 'min:1'],
+                'to.*' => ['in:'.implode(',', $people)],
+            ],
+            ['to.required' => 'Choose who takes them.'],
+        );
+        $count = $change->handOn(
+            $this->me($request),
+            $stage,
+            User::query()->whereKey($given['from'])->firstOrFail(),
+            array_values($given['to']),
+        );
+
+        return redirect()
+            ->route('share-outs', [$review, 'stage' => $stage->id])
+            ->with('notice', number_format($count).' undone items have been handed on. What was decided stays.');
+    }
+
+    public function withdraw(
+        Request $request,
+        Review $review,
+        ShareOut $shareOut,
+        ChangeShares $change,
+    ): RedirectResponse {
+        $gone = $change->withdraw($this->me($request), $shareOut);
+
+        return redirect()
+            ->route('share-outs', [$review, 'stage' => $shareOut->stage_id])
+            ->with('notice', number_format($gone).' judgements not yet made are taken back. What was decided stays.');
+    }
+
+    /**
+     * What handing on or taking back would do, where that is asked; nothing is changed by it.
+     *
+     * @return ?array{problem: string, hand: ?User, to: list<string>, back: ?ShareOut, people: array<string, int>}
+     */
+    private function asking(Request $request, Review $review, Stage $stage, ChangeShares $change): ?array
+    {
+        if ($request->user()?->can('manage', $review) !== true) {
+            return null;
+        }
+        $back = ShareOut::query()
+            ->where('review_id', $review->id)
+            ->whereKey(strtolower(Input::text($request, 'withdraw')))
+            ->whereNull('withdrawn_at')
+            ->first();
+        if ($back !== null) {
+            return [
+                'problem' => '',
+                'hand' => null,
+                'to' => [],
+                'back' => $back,
+                'people' => Shares::ofShareOut($back),
+            ];
+        }
+        $from = User::query()
+            ->whereKey(strtolower(Input::text($request, 'hand')))
+            ->whereHas('memberships', fn ($m) => $m->where('review_id', $review->id))
+            ->first();
+        if ($from === null) {
+            return null;
+        }
+        $to = array_values(
+            array_intersect($this->screeners($review)->pluck('id')->all(), (array) $request->query('to')),
+        );
+        try {
+            return [
+                'problem' => '',
+                'hand' => $from,
+                'to' => $to,
+                'back' => null,
+                'people' => $change->handOnPlan($stage, $from, $to)[0]->perPerson(),
+            ];
+        } catch (Refused $refused) {
+            return ['problem' => $refused->getMessage(), 'hand' => $from, 'to' => $to, 'back' => null, 'people' => []];
+        }
+    }
+
+    private function filters(Request $request, Review $review): LibraryFilters
+    {
+        return LibraryFilters::from($request, $review, $this->me($request), self::FILTERS, 'of');
+    }
+
+    /**
+     * @param  array<string, array<string, mixed>>  $progress  by share-out, then person
+     * @return array<string, string> by person, those who have left the team too
+     */
+    private function names(Review $review, array $progress): array
+    {
+        return $this->screeners($review)
+            ->concat(
+                User::query()
+                    ->whereIn('id', array_merge(...array_map(array_keys(...), array_values($progress)) ?: [[]]))
+                    ->get(),
+            )
+            ->pluck('name', 'id')
+            ->all();
+    }
+
+    /** @return Collection<int, User> */
+    private function screeners(Review $review): Collection
+    {
+        return $review
+            ->memberships()
+            ->with('user')
+            ->get()
+            ->filter(fn (Membership $m): bool => $m->role->may(Ability::Screen))
+            ->map(fn (Membership $m): User => $m->user)
+            ->sortBy('name')
+            ->values();
+    }
+}

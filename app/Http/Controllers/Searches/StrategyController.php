@@ -1,0 +1,239 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers\Searches;
+
+use App\Actions\Searches\ChangeStrategy;
+use App\Actions\Shared\Refused;
+use App\Http\Controllers\Controller;
+use App\Models\Review;
+use App\Models\Strategy;
+use App\Queries\Question\QuestionHelp;
+use App\Queries\Searches\Headings;
+use App\Queries\Searches\StrategyNumbers;
+use App\Queries\Searches\StrategySheet;
+use App\Sources\Sources;
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use WaryHeron\Core\Search\Query\Parser;
+use WaryHeron\Core\Search\Strategy\BadStrategy;
+use WaryHeron\Core\Search\Strategy\StrategyImport;
+
+final class StrategyController extends Controller
+{
+    private const COUNTING_SECONDS = 1.5;
+
+    public function __construct(
+        private readonly Sources $sources,
+        private readonly ChangeStrategy $change,
+        private readonly StrategySheet $sheet,
+    ) {
+    }
+
+    public function index(Review $review): View
+    {
+        return view('searches.index', [
+            'review' => $review,
+            'sources' => $this->sources,
+            'strategies' => $review
+                ->strategies()
+                ->with('creator', 'versions')
+                ->orderByRaw('archived_at IS NOT NULL')
+                ->orderByDesc('created_at')
+                ->get(),
+            'runs' => $review
+                ->runs()
+                ->with('deliveries')
+                ->orderByDesc('ran_at')
+                ->limit(50)
+                ->get()
+                ->groupBy('strategy_id'),
+        ]);
+    }
+
+    public function create(Review $review): View
+    {
+        $named = ['population' => 'Population', 'intervention' => 'Intervention', 'outcome' => 'Outcome'];
+        $given = $review->concepts()->where('text', '<>', '')->pluck('text', 'kind');
+        // a comparison narrows what a search finds; it is left to screening
+        $concepts = array_values(
+            array_filter(
+                array_map(
+                    fn (string $kind, string $name): string => isset($given[$kind]) ? "{$name}: {$given[$kind]}" : '',
+                    array_keys($named),
+                    $named,
+                ),
+            ),
+        );
+
+        return view('searches.new', [
+            'review' => $review,
+            'sources' => $this->sources->names(),
+            'concepts' => $concepts,
+        ]);
+    }
+
+    public function store(Request $request, Review $review): RedirectResponse
+    {
+        $given = $request->validate([
+            'name' => ['required', 'string', 'max:120'],
+            ...$this->sourceRules(),
+            'blocks' => ['array', 'max:12'],
+            'blocks.*.name' => ['nullable', 'string', 'max:200'],
+            'blocks.*.terms' => ['nullable', 'string', 'max:4000'],
+            'text' => ['nullable', 'string', 'max:'.Parser::LONGEST],
+            'dialect' => ['nullable', 'in:heron,cql,ccl'],
+        ]);
+        $me = $this->me($request);
+        try {
+            $content = isset($given['text'])
+                ? StrategyImport::lines($given['text'], $given['dialect'] ?? 'heron')
+                : null;
+            $strategy = $this->change->create(
+                $me,
+                $review,
+                $given['name'],
+                array_values(array_unique($given['sources'] ?? [])),
+                [],
+                $content,
+            );
+            if ($content === null) {
+                $blocks = array_map(
+                    fn (array $block): array => [
+                        'name' => (string) ($block['name'] ?? ''),
+                        'terms' => StrategyImport::synonyms((string) ($block['terms'] ?? '')),
+                    ],
+                    array_values($given['blocks'] ?? []),
+                );
+                $this->change->execute($me, $strategy, 1, 'fill', ['blocks' => $blocks]);
+            }
+        } catch (BadStrategy $problem) {
+            return back()
+                ->withInput()
+                ->withErrors(['text' => $problem->getMessage()]);
+        }
+
+        return redirect()->route('strategies.show', [$review, $strategy]);
+    }
+
+    public function archive(Request $request, Review $review, Strategy $strategy): RedirectResponse
+    {
+        $away = $request->validate(['away' => ['required', 'boolean']])['away'];
+        $this->change->archive($this->me($request), $strategy, (bool) $away);
+
+        return redirect()
+            ->route('searches', $review)
+            ->with(
+                'notice',
+                $away
+                    ? "“{$strategy->name}” is put away. It can be brought back here."
+                    : "“{$strategy->name}” is back.",
+            );
+    }
+
+    public function update(Request $request, Review $review, Strategy $strategy): RedirectResponse
+    {
+        $given = $request->validate(['name' => ['required', 'string', 'max:120'], ...$this->sourceRules()]);
+        $this->change->settings(
+            $this->me($request),
+            $strategy,
+            $given['name'],
+            array_values(array_unique($given['sources'] ?? [])),
+        );
+
+        return back();
+    }
+
+    public function board(Review $review, Strategy $strategy, QuestionHelp $help): View
+    {
+        return view('searches.board', [
+            ...$this->page($review, $strategy),
+            'schemes' => Headings::schemes($review),
+            'help' => $help->of($review, $strategy, $strategy->shown()->strategy()),
+        ]);
+    }
+
+    public function lines(Review $review, Strategy $strategy): View
+    {
+        return view('searches.lines', $this->page($review, $strategy));
+    }
+
+    /** What one does to a strategy; the answer is the strategy as it then stands. */
+    public function change(Request $request, Review $review, Strategy $strategy): JsonResponse
+    {
+        $given = $request->validate([
+            'revision' => ['required', 'integer'],
+            'change' => ['required', 'string', 'max:40'],
+            'with' => ['array'],
+        ]);
+        try {
+            $revision = match ($given['change']) {
+                'undo' => $this->change->undo($strategy, $given['revision']),
+                'redo' => $this->change->redo($strategy, $given['revision']),
+                default => $this->change->execute(
+                    $this->me($request),
+                    $strategy,
+                    $given['revision'],
+                    $given['change'],
+                    $given['with'] ?? [],
+                ),
+            };
+        } catch (BadStrategy $problem) {
+            return response()->json(['message' => $problem->getMessage()], 422);
+        } catch (Refused $refused) {
+            return response()->json(
+                [
+                    'message' => $refused->getMessage(),
+                    'sheet' => $this->sheet->of($review, $strategy->refresh(), $strategy->shown()),
+                ],
+                409,
+            );
+        }
+
+        return response()->json($this->sheet->of($review, $strategy->refresh(), $revision));
+    }
+
+    public function numbers(
+        Request $request,
+        Review $review,
+        Strategy $strategy,
+        StrategyNumbers $numbers,
+    ): JsonResponse {
+        return response()->json(
+            $numbers->of(
+                $review,
+                $strategy->shown()->strategy(),
+                $this->sheet->chosen($strategy),
+                self::COUNTING_SECONDS,
+            ),
+        );
+    }
+
+    /** @return array<string, mixed> */
+    private function page(Review $review, Strategy $strategy): array
+    {
+        return [
+            'review' => $review,
+            'strategy' => $strategy,
+            'sources' => $this->sources->names(),
+            'sheet' => $this->sheet->of($review, $strategy, $strategy->shown()),
+        ];
+    }
+
+    /**
+     * At least one database, where there is any to be asked.
+     *
+     * @return array<string, list<string>>
+     */
+    private function sourceRules(): array
+    {
+        $names = array_keys($this->sources->names());
+
+        return $names === []
+            ? ['sources' => ['array', 'max:0']]
+            : ['sources' => ['required', 'array', 'min:1'], 'sources.*' => ['in:'.implode(',', $names)]];
+    }
+}

@@ -1,0 +1,95 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers\Shared;
+
+use App\Actions\Shared\CancelTask;
+use App\Http\Controllers\Controller;
+use App\Http\Input;
+use App\Models\Task;
+use App\Tasks\TaskRun;
+use App\Tasks\Waits;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Session;
+
+/** The background work of the person signed in, for the rows that show it live. */
+final class TaskController extends Controller
+{
+    private const LIVE = 10;
+
+    private const OVER = 100;
+
+    /** What ended longer ago is no news. */
+    private const HOURS = 24;
+
+    /** Of one review, or of all of one's reviews where none is open; newest first, what goes on before what is over. */
+    public function index(Request $request): JsonResponse
+    {
+        // asked behind the page: a notice meant for the next page must not be lost to this answer
+        Session::reflash();
+        $review = Input::text($request, 'review');
+        $mine = fn () => Task::query()
+            ->with('review:id,title')
+            ->where('user_id', $this->me($request)->id)
+            ->whereNull('seen_at')
+            ->when($review !== '', fn ($of) => $of->where('review_id', $review))
+            ->orderByDesc('id');
+        $live = $mine()->whereIn('state', TaskRun::UNDER_WAY)->limit(self::LIVE)->get();
+        $over = $mine()
+            ->whereNotIn('state', TaskRun::UNDER_WAY)
+            ->where('updated_at', '>', now()->subHours(self::HOURS))
+            ->limit(self::OVER)
+            ->get();
+
+        /** @var list<Task> $tasks */
+        $tasks = [...$live, ...$over];
+
+        return response()->json([
+            'tasks' => array_map(
+                fn (Task $task): array => [
+                    'id' => $task->id,
+                    'title' => $task->title,
+                    'state' => $task->state,
+                    'done' => $task->done,
+                    'total' => $task->total,
+                    'message' => $task->state === 'queued' && $task->message === '' ? Waits::words($task) : $task->message,
+                    'url' => $task->url,
+                    'left' => $this->secondsLeft($task),
+                    'review' => $review === '' ? $task->review->title : '',
+                ],
+                $tasks,
+            ),
+        ]);
+    }
+
+    public function cancel(Request $request, Task $task, CancelTask $cancel): JsonResponse
+    {
+        $cancel->execute($this->me($request), $task);
+
+        return response()->json(['cancelled' => true]);
+    }
+
+    /** Puts what is over away: these. What goes on stays in sight. */
+    public function seen(Request $request): JsonResponse
+    {
+        $given = $request->validate(['tasks' => ['required', 'array', 'max:200'], 'tasks.*' => ['string', 'size:26']]);
+        Task::query()
+            ->whereIn('id', $given['tasks'])
+            ->where('user_id', $this->me($request)->id)
+            ->whereNotIn('state', TaskRun::UNDER_WAY)
+            ->update(['seen_at' => now()]);
+
+        return response()->json(['seen' => true]);
+    }
+
+    private function secondsLeft(Task $task): ?int
+    {
+        if ($task->state !== 'running' || $task->started_at === null || $task->total === null || $task->done < 1) {
+            return null;
+        }
+
+        return (int) ceil(($task->started_at->diffInSeconds(now()) / $task->done) * max(0, $task->total - $task->done));
+    }
+}

@@ -1,0 +1,89 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers\Team;
+
+use App\Access\Passwords;
+use App\Access\SecurityLog;
+use App\Actions\Team\AcceptInvitation;
+use App\Http\Controllers\Controller;
+use App\Http\Middleware\EndOldSessions;
+use App\Models\Invitation;
+use App\Models\User;
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Auth;
+use Illuminate\Support\Facades\DB;
+
+/** The link in an invitation: its holder signs in, or sets up an account, and is in. */
+final class InvitationController extends Controller
+{
+    public function show(Request $request, string $token): View
+    {
+        $invitation = $this->find($token);
+
+        return view('team.invitation', [
+            'invitation' => $invitation,
+            'token' => $token,
+            'known' => $this->holder($invitation) !== null,
+            'user' => $request->user(),
+            'theirs' => $request->user() !== null && strcasecmp($request->user()->email, $invitation->email) === 0,
+        ]);
+    }
+
+    public function accept(
+        Request $request,
+        string $token,
+        AcceptInvitation $accept,
+        SecurityLog $security,
+    ): RedirectResponse {
+        $invitation = $this->find($token);
+        $user = $request->user();
+        if ($user === null && $this->holder($invitation) !== null) {
+            $request->session()->put('url.intended', route('invitations.show', $token));
+
+            return redirect()->route('sign-in')->with('notice', 'Sign in first; then accept the invitation.');
+        }
+        DB::transaction(function () use ($request, $invitation, $accept, &$user): void {
+            $user ??= $this->register($request, $invitation);
+            $accept->execute($user, $invitation);
+        });
+        if (! Auth::check()) {
+            Auth::login($user);
+            $request->session()->regenerate();
+            $request->session()->put(EndOldSessions::KEY, now()->getTimestamp());
+        }
+        $security->write('invitation accepted', ['review' => $invitation->review_id]);
+
+        return redirect()->route('question', $invitation->review_id)->with('notice', 'Welcome to the team.');
+    }
+
+    private function register(Request $request, Invitation $invitation): User
+    {
+        $given = $request->validate([
+            'name' => ['required', 'string', 'max:120'],
+            'password' => ['required', ...Passwords::rules()],
+        ]);
+
+        return User::query()->create([
+            'name' => $given['name'],
+            'email' => $invitation->email,
+            'password' => $given['password'],
+        ]);
+    }
+
+    private function find(string $token): Invitation
+    {
+        return Invitation::query()
+            ->where('token_hash', hash('sha256', $token))
+            ->with('review', 'inviter')
+            ->firstOrFail();
+    }
+
+    private function holder(Invitation $invitation): ?User
+    {
+        return User::withAddress($invitation->email);
+    }
+}

@@ -1,0 +1,108 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers\Team;
+
+use App\Access\Passwords;
+use App\Access\SecurityLog;
+use App\Http\Controllers\Controller;
+use App\Http\Input;
+use App\Http\Middleware\EndOldSessions;
+use App\Jobs\Team\SendResetLink;
+use App\Models\User;
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Auth;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Hash;
+use Illuminate\Support\Facades\Password;
+use Illuminate\Support\Str;
+use Illuminate\Validation\ValidationException;
+
+final class PasswordController extends Controller
+{
+    public function __construct(private readonly SecurityLog $security)
+    {
+    }
+
+    public function forgotten(): View
+    {
+        return view('team.forgot-password');
+    }
+
+    public function sendLink(Request $request): RedirectResponse
+    {
+        $given = $request->validate(['email' => ['required', 'string', 'email', 'max:255']]);
+        SendResetLink::dispatch($given['email']);
+        $this->security->write('new password asked for', ['address' => hash('sha256', mb_strtolower($given['email']))]);
+
+        // the same words whether or not the address is known
+        return redirect()
+            ->route('sign-in')
+            ->with('notice', 'If that address is known here, a letter with a link is on its way.');
+    }
+
+    public function edit(Request $request, string $token): View
+    {
+        return view('team.reset-password', ['token' => $token, 'email' => Input::text($request, 'email')]);
+    }
+
+    public function update(Request $request): RedirectResponse
+    {
+        $given = $request->validate([
+            'token' => ['required', 'string', 'max:255'],
+            'email' => ['required', 'string', 'email', 'max:255'],
+            'password' => ['required', ...Passwords::rules()],
+        ]);
+        $status = Password::broker()->reset($given, fn (User $user, string $password) => $this->give($user, $password));
+        if ($status !== Password::PASSWORD_RESET) {
+            throw ValidationException::withMessages(['email' => 'This link can no longer be used. Ask for a new one.']);
+        }
+
+        return redirect()->route('sign-in')->with('notice', 'Your new password is set. Sign in with it.');
+    }
+
+    public function account(Request $request): View
+    {
+        $me = $this->me($request);
+
+        return view('team.account', [
+            'user' => $me,
+            'sessions' => DB::table('sessions')
+                ->where('user_id', $me->id)
+                ->orderByDesc('last_activity')
+                ->get(['id', 'ip_address', 'user_agent', 'last_activity']),
+            'here' => $request->session()->getId(),
+        ]);
+    }
+
+    public function change(Request $request): RedirectResponse
+    {
+        $given = $request->validate([
+            'name' => ['required', 'string', 'max:120'],
+            'current_password' => ['required_with:password', 'nullable', 'string', 'max:200', 'current_password'],
+            'password' => ['nullable', ...Passwords::rules()],
+        ]);
+        $user = $this->me($request);
+        $user->update(['name' => $given['name']]);
+        if (($given['password'] ?? null) !== null) {
+            $this->give($user, $given['password']);
+            Auth::login($user);
+            $request->session()->regenerate();
+            $request->session()->put(EndOldSessions::KEY, now()->getTimestamp());
+        }
+
+        return redirect()->route('account')->with('notice', 'Saved.');
+    }
+
+    /** Sessions that were open with the old password end, and so do links that were sent for a new one. */
+    private function give(User $user, string $password): void
+    {
+        $this->security->write('password changed', ['of' => $user->id]);
+        Password::deleteToken($user);
+        $user->forceFill(['password' => Hash::make($password), 'remember_token' => Str::random(60)])->save();
+        DB::table('sessions')->where('user_id', $user->id)->delete();
+    }
+}

@@ -1,0 +1,101 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers\Team;
+
+use App\Access\SecurityLog;
+use App\Http\Controllers\Controller;
+use App\Http\Input;
+use App\Http\Middleware\EndOldSessions;
+use App\Models\User;
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Auth;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Hash;
+use Illuminate\Support\Str;
+use Illuminate\Validation\ValidationException;
+
+final class SessionController extends Controller
+{
+    /** What nobody's password is; made with the costs of the day when it is first needed. */
+    private static ?string $nobodys = null;
+
+    public function __construct(private readonly SecurityLog $security)
+    {
+    }
+
+    public function create(): View
+    {
+        return view('team.sign-in');
+    }
+
+    public function store(Request $request): RedirectResponse
+    {
+        $given = $request->validate([
+            'email' => ['required', 'string', 'email', 'max:255'],
+            'password' => ['required', 'string', 'max:200'],
+        ]);
+        $user = User::withAddress($given['email']);
+        // as much work for an address that nobody has, so that the time does not tell who has an account
+        $right = Hash::check(
+            $given['password'],
+            $user === null ? (self::$nobodys ??= Hash::make(Str::random(40))) : $user->password,
+        );
+        if ($user === null || ! $right) {
+            $this->security->write('sign-in failed', ['address' => hash('sha256', mb_strtolower($given['email']))]);
+            throw ValidationException::withMessages([
+                'email' => 'No person with this address and password is known here.',
+            ]);
+        }
+        if (Hash::needsRehash($user->password)) {
+            $user->update(['password' => $given['password']]);
+        }
+        Auth::login($user);
+        $request->session()->regenerate();
+        $request->session()->put(EndOldSessions::KEY, now()->getTimestamp());
+        $this->security->write('signed in');
+
+        return redirect()->intended(route('home'));
+    }
+
+    public function destroy(Request $request): RedirectResponse
+    {
+        $this->security->write('signed out');
+        Auth::logout();
+        $request->session()->invalidate();
+        $request->session()->regenerateToken();
+
+        // from an invitation that is for somebody else back to it
+        $then = Input::text($request, 'then');
+
+        return (preg_match('/^\w{48}$/', $then) === 1
+            ? redirect()->route('invitations.show', $then)
+            : redirect()->route('sign-in')
+        )->with('notice', 'You are signed out.');
+    }
+
+    /** Ends one of one's other sessions, or all of them. */
+    public function end(Request $request): RedirectResponse
+    {
+        $which = $request->validate(['session' => ['nullable', 'string', 'size:64']])['session'] ?? null;
+        $here = $request->session()->getId();
+        $others = DB::table('sessions')
+            ->where('user_id', $this->me($request)->id)
+            ->where('id', '<>', $here)
+            ->pluck('id');
+        $ended = DB::table('sessions')
+            ->whereIn(
+                'id',
+                $which === null ? $others : $others->filter(fn (string $id): bool => hash('sha256', $id) === $which),
+            )
+            ->delete();
+        $this->security->write('sessions ended', ['count' => $ended]);
+
+        return redirect()
+            ->to(route('account').'#sessions')
+            ->with('notice', $ended === 1 ? 'That sign-in has ended.' : "{$ended} sign-ins have ended.");
+    }
+}

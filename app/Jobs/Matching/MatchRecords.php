@@ -1,0 +1,130 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Jobs\Matching;
+
+use App\Database\Copy;
+use App\Models\Matching;
+use App\Queries\Matching\MatchInput;
+use App\Tasks\DiedTwice;
+use App\Tasks\OfTask;
+use App\Tasks\TaskRun;
+use Illuminate\Bus\Queueable;
+use Illuminate\Contracts\Queue\ShouldQueue;
+use Illuminate\Foundation\Bus\Dispatchable;
+use Illuminate\Queue\InteractsWithQueue;
+use Illuminate\Support\Facades\DB;
+use WaryHeron\Core\Matching\Matcher;
+use WaryHeron\Core\Matching\Pair;
+
+/**
+ * Compares all records of a review and keeps the pairs that weigh something. It joins nothing; done again, it finds the
+ * same.
+ */
+final class MatchRecords implements OfTask, ShouldQueue
+{
+    use Dispatchable, InteractsWithQueue, Queueable;
+
+    /** Pairs that weigh less are not worth a place in the picture. */
+    private const FLOOR = -2.0;
+
+    public int $tries = 20;
+
+    public int $timeout = 900;
+
+    public function __construct(public readonly string $matchingId, private readonly ?string $task = null)
+    {
+        $this->onQueue('long');
+    }
+
+    public function taskId(): ?string
+    {
+        return $this->task;
+    }
+
+    public function handle(): void
+    {
+        $matching = Matching::query()->find($this->matchingId);
+        if ($matching === null || ! in_array($matching->state, ['queued', 'running'], true)) {
+            return;
+        }
+        try {
+            if (TaskRun::begin((string) $matching->task_id, 'the comparison') === null) {
+                return;
+            }
+        } catch (DiedTwice) {
+            $this->ended($matching, DiedTwice::WHY.' Nothing was changed.');
+
+            return;
+        }
+        $matching->update(['state' => 'running']);
+        $input = MatchInput::of($matching->review);
+        $result = (new Matcher($matching->review->matchSettings(), floor: self::FLOOR))->match(
+            $input->prints,
+            $input->same,
+            $input->different,
+        );
+        $judge = $result->judge;
+        $kept = DB::transaction(function () use ($matching, $result, $judge, $input): bool {
+            if (Matching::query()->lockForUpdate()->find($matching->id)?->state !== 'running') {
+                return false; // cancelled on the way
+            }
+            DB::table('match_pairs')
+                ->where('review_id', $matching->review_id)
+                ->where('matching_id', $matching->id)
+                ->delete();
+            foreach (array_chunk($result->pairs, 2000) as $pairs) {
+                Copy::into(
+                    'match_pairs',
+                    ['matching_id', 'review_id', 'record_a', 'record_b', 'code', 'score', 'rarity', 'verdict'],
+                    array_map(
+                        fn (Pair $pair): array => [
+                            $matching->id,
+                            $matching->review_id,
+                            $result->prints[$pair->a]->key,
+                            $result->prints[$pair->b]->key,
+                            $pair->comparison->code,
+                            sprintf('%.4F', $pair->score),
+                            $pair->rarity === null ? null : sprintf('%.4F', $pair->rarity),
+                            $judge->nature($pair->comparison, $pair->rarity !== null)->value,
+                        ],
+                        $pairs,
+                    ),
+                );
+            }
+            $matching->update([
+                'state' => 'done',
+                'records' => count($input->prints),
+                'weights' => ['chances' => $judge->weights->chances, 'prior' => $judge->weights->prior],
+                'finished_at' => now(),
+            ]);
+
+            return true;
+        });
+        if ($kept) {
+            $count = count($input->prints);
+            TaskRun::end(
+                (string) $matching->task_id,
+                'done',
+                'Compared '.number_format($count).' records. None of these has been joined yet.',
+                $count,
+                $count,
+            );
+        }
+    }
+
+    public function failed(): void
+    {
+        $matching = Matching::query()->find($this->matchingId);
+        if ($matching !== null && in_array($matching->state, TaskRun::UNDER_WAY, true)) {
+            $this->ended($matching, 'The comparison stopped by an error of ours. Nothing was changed; compare again.');
+        }
+    }
+
+    private function ended(Matching $matching, string $why): void
+    {
+        $matching->update(['state' => 'failed', 'failure' => $why]);
+        TaskRun::end((string) $matching->task_id, 'failed', $why);
+    }
+}

@@ -1,0 +1,117 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Queries\FullTexts;
+
+use App\Models\Review;
+use Illuminate\Database\Query\Builder;
+use Illuminate\Support\Facades\DB;
+use stdClass;
+use WaryHeron\Core\FullText\ReportOfStudy;
+use WaryHeron\Core\FullText\SameStudy;
+use WaryHeron\Core\Screening\ItemState;
+
+/** Studies and the reports that tell of them; a report that is linked with none stands for a study of its own. */
+final class Studies
+{
+    /** How many studies the included reports tell of. */
+    public static function included(Review $review): int
+    {
+        return self::reports($review)->distinct()->count(DB::raw('coalesce(publications.study_id, publications.id)'));
+    }
+
+    /** Included reports in the last stage that there is. */
+    private static function reports(Review $review): Builder
+    {
+        return DB::table('items')
+            ->join('publications', 'publications.id', '=', 'items.publication_id')
+            ->where('items.review_id', $review->id)
+            ->where('items.stage_id', $review->lastStage()->id)
+            ->where('items.state', ItemState::Included->value);
+    }
+
+    /** @return list<array{id: ?string, name: string, reports: list<stdClass>}> studies of several reports first */
+    public static function list(Review $review): array
+    {
+        $studies = [];
+        foreach (
+            self::reports($review)
+                ->leftJoin('studies', 'studies.id', '=', 'publications.study_id')
+                ->orderBy('publications.first_author')
+                ->orderBy('publications.year')
+                ->orderBy('publications.id')
+                ->get([
+                    'publications.id',
+                    'publications.title',
+                    'publications.authors',
+                    'publications.first_author',
+                    'publications.year',
+                    'publications.journal',
+                    'publications.study_id',
+                    'studies.name',
+                ]) as $report
+        ) {
+            $key = $report->study_id ?? $report->id;
+            $studies[$key] ??= ['id' => $report->study_id, 'name' => $report->name ?? '', 'reports' => []];
+            $studies[$key]['reports'][] = $report;
+        }
+        [$several, $single] = collect($studies)->partition(fn (array $one): bool => $one['id'] !== null)->all();
+
+        return [...array_values($several->all()), ...array_values($single->all())];
+    }
+
+    /**
+     * @return list<array{reports: array{stdClass, stdClass}, confidence: string, because: list<string>}> reports that
+     *     may tell of one study, for a person to judge
+     */
+    public static function leads(Review $review): array
+    {
+        $rows = self::reports($review)
+            ->limit(2000)
+            ->get([
+                'publications.id',
+                'publications.title',
+                'publications.authors',
+                'publications.year',
+                'publications.abstract',
+                'publications.study_id',
+            ])
+            ->keyBy('id');
+        $leads = SameStudy::leads(
+            array_values(
+                $rows
+                    ->map(
+                        fn (stdClass $row): ReportOfStudy => new ReportOfStudy(
+                            $row->id,
+                            $row->title,
+                            array_values(array_filter(explode('; ', $row->authors))),
+                            (int) $row->year,
+                            $row->abstract,
+                        ),
+                    )
+                    ->all(),
+            ),
+        );
+
+        $told = [];
+        foreach ($leads as $lead) {
+            [$one, $other] = [
+                $rows[$lead['reports'][0]] ?? new stdClass(),
+                $rows[$lead['reports'][1]] ?? new stdClass(),
+            ];
+            $studies = [$one->study_id ?? $one->id, $other->study_id ?? $other->id];
+            sort($studies);
+            // what is linked already is no lead, and of two studies the firmest one says enough
+            if ($studies[0] !== $studies[1]) {
+                $told[implode(' ', $studies)] ??= [
+                    'reports' => [$one, $other],
+                    'confidence' => $lead['confidence'],
+                    'because' => $lead['because'],
+                ];
+            }
+        }
+
+        return array_values($told);
+    }
+}

@@ -1,0 +1,251 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Queries\Library;
+
+use App\Models\Review;
+use App\Queries\Shared\ReviewState;
+use App\Queries\Shared\Tallies;
+use Illuminate\Database\Query\Builder;
+use Illuminate\Support\Facades\Cache;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
+use stdClass;
+use WaryHeron\Core\Screening\ItemState;
+use WaryHeron\Core\Screening\StagePurpose;
+
+/**
+ * A page of the review's publications. Pages go on from the last row seen, so that far pages cost no more than the
+ * first.
+ */
+final readonly class Library
+{
+    public const PER_PAGE = 50;
+
+    /** From one in so many rows on, a list is dense. */
+    private const DENSE = 10;
+
+    private const COUNTS_LAST = 3600;
+
+    private const SORTS = [
+        'added' => 'publications.id',
+        'title' => 'publications.sort_title',
+        'year' => 'coalesce(publications.year, 0)',
+        'author' => 'publications.first_author',
+        'records' => 'publications.records_count',
+    ];
+
+    /**
+     * @param  list<stdClass>  $rows
+     * @param  list<array{key: string, words: string, count: int}>  $steps
+     */
+    private function __construct(
+        public array $rows,
+        public int $total,
+        public array $steps,
+        public int $first,
+        public ?string $next,
+        public ?string $previous,
+        public string $sort,
+        public bool $descending,
+    ) {
+    }
+
+    public static function page(
+        Review $review,
+        LibraryFilters $filters,
+        string $sort,
+        bool $descending,
+        ?string $cursor,
+    ): self {
+        $sort = isset(self::SORTS[$sort]) ? $sort : 'added';
+        $query = $filters->all();
+        $tallies = Tallies::of($review);
+        $total = $tallies->all() + ($filters->removed ? $tallies->in(ItemState::Removed) : 0);
+        $steps = [];
+        // a count holds until the review changes
+        $state = $filters->steps === [] ? '' : ReviewState::of($review, $tallies);
+        foreach ($filters->steps as $step) {
+            $step['apply']($query);
+            $steps[] = [
+                'key' => $step['key'],
+                'words' => $step['words'],
+                'count' => (int) Cache::remember(
+                    'library '.
+                        md5("{$state} {$query->toSql()} ".json_encode($query->getBindings(), JSON_THROW_ON_ERROR)),
+                    self::COUNTS_LAST,
+                    fn (): int => (clone $query)->count(),
+                ),
+            ];
+        }
+        $at = self::decoded($cursor, $sort);
+        $backwards = $at !== null && $at['back'];
+        $left = $steps === [] ? $total : $steps[count($steps) - 1]['count'];
+        $dense = $left * self::DENSE > $total;
+        $found = array_column($steps, 'count', 'key')['q'] ?? $total;
+        if ($found * self::DENSE <= $total) {
+            // the query finds few: they are gathered by the indexes of words first, and not looked for in the order of
+            // the list
+            $query = DB::table('publications')->whereIn(
+                'publications.id',
+                (clone $query)->select('publications.id')->offset(0),
+            );
+        }
+        $rows = self::inOrder(
+            $filters->query !== null && $dense,
+            fn (): array => self::rows($review, $query, $sort, $descending !== $backwards, $at),
+        );
+        $more = count($rows) > self::PER_PAGE;
+        $rows = array_slice($rows, 0, self::PER_PAGE);
+        $first = match (true) {
+            $at === null => 1,
+            $backwards => max(1, $at['first'] - count($rows)),
+            default => $at['first'],
+        };
+        $rows = $backwards ? array_reverse($rows) : $rows;
+        $last = $rows === [] ? null : $rows[count($rows) - 1];
+        $hasNext = $backwards || $more;
+        $hasPrevious = $backwards ? $more : $at !== null;
+
+        return new self(
+            $rows,
+            $total,
+            $steps,
+            $rows === [] ? 0 : $first,
+            $hasNext && $last !== null ? self::encoded($last, false, $first + count($rows)) : null,
+            $hasPrevious && $rows !== [] ? self::encoded($rows[0], true, $first) : null,
+            $sort,
+            $descending,
+        );
+    }
+
+    /**
+     * Where a good part of all rows is left, reading on in the order of the list finds a page sooner than gathering
+     * all that match first, which the planner prefers as it does not know how the words are spread.
+     *
+     * @param  \Closure(): list<stdClass>  $rows
+     * @return list<stdClass>
+     */
+    private static function inOrder(bool $dense, \Closure $rows): array
+    {
+        return ! $dense
+            ? $rows()
+            : DB::transaction(function () use ($rows): array {
+                DB::statement('SET LOCAL enable_bitmapscan = off');
+
+                return $rows();
+            });
+    }
+
+    /** How many the filters leave. */
+    public function count(): int
+    {
+        return $this->steps === [] ? $this->total : $this->steps[count($this->steps) - 1]['count'];
+    }
+
+    /**
+     * @param  ?array{value: string|int, id: string, back: bool, first: int}  $at
+     * @return list<stdClass>
+     */
+    private static function rows(Review $review, Builder $query, string $sort, bool $descending, ?array $at): array
+    {
+        $by = self::SORTS[$sort];
+        $way = $descending ? 'desc' : 'asc';
+        $query = (clone $query)
+            ->select(
+                'publications.id',
+                'publications.review_id',
+                'title',
+                'authors',
+                'publications.year',
+                'journal',
+                'place',
+                'doi',
+                'records_count',
+                'publications.type',
+                'publications.language',
+                'publications.removed_for',
+            )
+            ->selectRaw("{$by} AS sorted_by, (publications.abstract = '') AS lacks_abstract");
+        if ($at !== null) {
+            $sort === 'added'
+                ? $query->where('publications.id', $descending ? '<' : '>', $at['id'])
+                : $query->whereRaw("({$by}, publications.id) ".($descending ? '<' : '>').' (?, ?)', [
+                    $at['value'],
+                    $at['id'],
+                ]);
+        }
+        if ($sort !== 'added') {
+            $query->orderByRaw("{$by} {$way}");
+        }
+        $page = $query->orderBy('publications.id', $way)->limit(self::PER_PAGE + 1);
+
+        // how far it has come is looked up for the page's rows only
+        $rows = array_values(
+            DB::query()
+                ->fromSub($page, 'page')
+                ->leftJoinLateral(
+                    DB::table('items')
+                        ->join('stages', 'stages.id', '=', 'items.stage_id')
+                        ->whereColumn('items.review_id', 'page.review_id')
+                        ->whereColumn('items.publication_id', 'page.id')
+                        ->whereIn('stages.purpose', [StagePurpose::TitleAbstract->value, StagePurpose::FullText->value])
+                        ->orderByDesc('stages.position')
+                        ->limit(1)
+                        ->select('items.state', 'items.settled'),
+                    'standing',
+                )
+                ->orderByRaw('page.sorted_by '.$way)
+                ->orderBy('page.id', $way)
+                ->get(['page.*', 'standing.state', 'standing.settled'])
+                ->all(),
+        );
+        $tags = Tags::of($review, array_column($rows, 'id'));
+        foreach ($rows as $row) {
+            $row->tags = $tags[$row->id] ?? [];
+        }
+
+        return $rows;
+    }
+
+    private static function encoded(stdClass $row, bool $back, int $first): string
+    {
+        return rtrim(
+            strtr(
+                base64_encode(json_encode([$row->sorted_by, $row->id, $back, $first], JSON_THROW_ON_ERROR)),
+                '+/',
+                '-_',
+            ),
+            '=',
+        );
+    }
+
+    /** @return ?array{value: string|int, id: string, back: bool, first: int} */
+    private static function decoded(?string $cursor, string $sort): ?array
+    {
+        $parts = $cursor === null ? null : json_decode((string) base64_decode(strtr($cursor, '-_', '+/')), true);
+
+        // whatever was not written here is as if nothing had been said
+        return is_array($parts) &&
+            count($parts) === 4 &&
+            is_bool($parts[2] ?? null) &&
+            is_int($parts[3] ?? null) &&
+            $parts[3] > 0 &&
+            $parts[3] < 1_000_000_000 &&
+            is_string($parts[1]) &&
+            Str::isUlid($parts[1]) &&
+            self::isOf($sort, $parts[0])
+            ? ['value' => $parts[0], 'id' => $parts[1], 'back' => $parts[2], 'first' => $parts[3]]
+            : null;
+    }
+
+    /** Whether a value is one that this order sorts by. */
+    private static function isOf(string $sort, mixed $value): bool
+    {
+        return match ($sort) {
+            'year', 'records' => is_int($value) && abs($value) < 1_000_000,
+            default => is_string($value) && mb_strlen($value) <= 2000 && ! str_contains($value, "\0"),
+        };
+    }
+}

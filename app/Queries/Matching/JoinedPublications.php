@@ -1,0 +1,86 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Queries\Matching;
+
+use App\Models\Review;
+use App\Queries\Report\FlowQuery;
+use Illuminate\Support\Collection;
+use Illuminate\Support\Facades\DB;
+
+/** What was joined, by machine or by people, newest first, or twenty of the machine's drawn at random. */
+final readonly class JoinedPublications
+{
+    private const PER_PAGE = 50;
+
+    /** @param  Collection<int, \stdClass>  $rows */
+    private function __construct(
+        public Collection $rows,
+        public int $byMachine,
+        public int $byPeople,
+        public int $page,
+        public bool $sample,
+        public ?string $matchingId,
+        public int $asTheyCame,
+    ) {
+    }
+
+    public static function of(Review $review, int $page, bool $sample): self
+    {
+        $joins = DB::table('joins')->where('joins.review_id', $review->id)->whereNull('undone_at');
+        $counts = (clone $joins)
+            ->selectRaw(
+                'count(*) FILTER (WHERE matching_id IS NOT NULL) AS machine, count(*) FILTER (WHERE matching_id IS NULL) AS people',
+            )
+            ->first();
+        $rows = (clone $joins)
+            ->join('publications', 'publications.id', '=', 'joins.kept')
+            ->leftJoin('users', 'users.id', '=', 'joins.user_id')
+            ->when(
+                $sample,
+                fn ($q) => $q->whereNotNull('matching_id')->inRandomOrder()->limit(20),
+                fn ($q) => $q
+                    ->orderByDesc('joins.id')
+                    ->limit(self::PER_PAGE)
+                    ->offset(self::PER_PAGE * ($page - 1)),
+            )
+            ->get([
+                'joins.id',
+                'joins.created_at',
+                'joins.records',
+                'joins.matching_id',
+                'joins.folded',
+                'users.name',
+                'publications.id AS publication_id',
+                'publications.title',
+                'publications.year',
+                'publications.records_count',
+            ]);
+        $gone = DB::table('records')
+            ->where('review_id', $review->id)
+            ->whereIn('id', $rows->map(fn (\stdClass $row): string => json_decode($row->records, true)[0] ?? '')->all())
+            ->selectRaw("id, reference->>'title' AS title")
+            ->pluck('title', 'id');
+        $rows->each(fn (\stdClass $row) => ($row->other = $gone[json_decode($row->records, true)[0] ?? ''] ?? ''));
+
+        return new self(
+            $rows,
+            (int) ($counts->machine ?? 0),
+            (int) ($counts->people ?? 0),
+            $page,
+            $sample,
+            (clone $joins)->whereNotNull('matching_id')->orderByDesc('id')->value('matching_id'),
+            self::cameAsDuplicates($review, (int) ($counts->machine ?? 0) + (int) ($counts->people ?? 0)),
+        );
+    }
+
+    /**
+     * Records that were joined with a publication as they came in: all duplicates but those that were joined
+     * afterwards.
+     */
+    private static function cameAsDuplicates(Review $review, int $joinedLater): int
+    {
+        return max(0, FlowQuery::of($review)->duplicatesRemoved() - $joinedLater);
+    }
+}

@@ -1,0 +1,84 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Queries\Matching;
+
+use App\Models\Matching;
+use Illuminate\Support\Facades\DB;
+use WaryHeron\Core\Matching\Comparison;
+use WaryHeron\Core\Matching\Judge;
+use WaryHeron\Core\Matching\MatchSettings;
+use WaryHeron\Core\Matching\Verdict;
+
+/** How many pairs weigh how much, told apart by what they can be at most, under settings that are only tried. */
+final readonly class PairPicture
+{
+    public const LOWEST = -2;
+
+    public const HIGHEST = 40;
+
+    /**
+     * @param  array<int, array{certain: int, ask: int, apart: int}>  $bins  pairs by whole bits; the outermost hold
+     *     what is beyond
+     * @param  array<int, float>  $wrong  by bin: pairs expected to be joined wrongly, by the weights' own reckoning
+     */
+    private function __construct(public array $bins, public array $wrong, public int $records)
+    {
+    }
+
+    public static function of(Matching $matching, MatchSettings $settings): self
+    {
+        $certain = $ask = $apart = array_fill_keys(range(self::LOWEST, self::HIGHEST), 0);
+        $wrong = array_fill_keys(range(self::LOWEST, self::HIGHEST), 0.0);
+        $judge = $matching->judge($settings);
+        foreach (
+            DB::table('match_pairs')
+                ->where('review_id', $matching->review_id)
+                ->where('matching_id', $matching->id)
+                ->select('code', 'rarity', 'verdict', 'score')
+                ->cursor() as $pair
+        ) {
+            $score =
+                $settings->emphasis == $matching->settings['emphasis']
+                    ? (float) $pair->score
+                    : $judge->score(
+                        new Comparison((int) $pair->code),
+                        $pair->rarity === null ? null : (float) $pair->rarity,
+                    );
+            $bin = max(self::LOWEST, min(self::HIGHEST, (int) floor($score)));
+            $nature = Verdict::from($pair->verdict);
+            if ($nature === Verdict::Certain) {
+                $certain[$bin]++;
+            } elseif ($nature->asks()) {
+                $ask[$bin]++;
+            } else {
+                $apart[$bin]++;
+            }
+            $wrong[$bin] += $nature === Verdict::Certain ? 1 - Judge::chance($score) : 0.0;
+        }
+
+        $bins = [];
+        foreach (range(self::LOWEST, self::HIGHEST) as $bits) {
+            $bins[$bits] = ['certain' => $certain[$bits], 'ask' => $ask[$bits], 'apart' => $apart[$bits]];
+        }
+
+        return new self($bins, $wrong, $matching->records);
+    }
+
+    /** @return array{alone: int, people: int, apart: int, wrong: float} */
+    public function counts(MatchSettings $settings): array
+    {
+        $counts = ['alone' => 0, 'people' => 0, 'apart' => 0, 'wrong' => 0.0];
+        foreach ($this->bins as $bits => $pairs) {
+            $alone = $bits >= $settings->certain;
+            $asked = $bits >= $settings->ask;
+            $counts['alone'] += $alone ? $pairs['certain'] : 0;
+            $counts['wrong'] += $alone ? $this->wrong[$bits] : 0.0;
+            $counts['people'] += ($alone || ! $asked ? 0 : $pairs['certain']) + ($asked ? $pairs['ask'] : 0);
+            $counts['apart'] += ($asked ? 0 : $pairs['certain'] + $pairs['ask']) + $pairs['apart'];
+        }
+
+        return $counts;
+    }
+}

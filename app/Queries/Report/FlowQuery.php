@@ -1,0 +1,379 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Queries\Report;
+
+use App\Models\Review;
+use App\Models\Stage;
+use App\Queries\FullTexts\Retrievals;
+use App\Queries\FullTexts\Studies;
+use App\Queries\Shared\Waiting;
+use Illuminate\Database\Query\Builder;
+use Illuminate\Support\Collection;
+use Illuminate\Support\Facades\DB;
+use stdClass;
+use WaryHeron\Core\Flow\Diagram;
+use WaryHeron\Core\Flow\Flow;
+use WaryHeron\Core\Flow\FlowFacts;
+use WaryHeron\Core\Flow\FullTexts;
+use WaryHeron\Core\Flow\SourceKind;
+use WaryHeron\Core\Screening\ItemState;
+use WaryHeron\Core\Screening\StagePurpose;
+
+/** Counts the facts of the flow from the rows themselves, not from the tallies, so that the one checks the other. */
+final readonly class FlowQuery
+{
+    /**
+     * @param  ?bool  $searched  true: what databases and registers brought; false: what other methods alone brought;
+     *     null: all
+     */
+    private function __construct(private Review $review, private ?bool $searched)
+    {
+    }
+
+    public static function of(Review $review): Flow
+    {
+        return Flow::from((new self($review, null))->facts());
+    }
+
+    public static function diagram(Review $review): Diagram
+    {
+        $sources = self::namedSources($review);
+        $both = array_filter($sources, fn (array $one): bool => ! $one['kind']->isSearched()) !== [];
+        $databases = new self($review, $both ? true : null);
+        $previous =
+            $review->previous_studies === null
+                ? null
+                : [
+                    'studies' => $review->previous_studies,
+                    'reports' => $review->previous_reports ?? $review->previous_studies,
+                ];
+        $reports = self::of($review)->included();
+
+        return Diagram::of(
+            Flow::from($databases->facts()),
+            $both ? Flow::from((new self($review, false))->facts()) : null,
+            $sources,
+            DB::table('criteria')->where('review_id', $review->id)->pluck('reason', 'id')->all(),
+            [
+                'studies' => $review->lastStage()->purpose === StagePurpose::FullText ? Studies::included($review) : $reports,
+                'reports' => $reports,
+            ],
+            $previous,
+            $review->flow_captions,
+        );
+    }
+
+    /**
+     * @return array<string, array{key: string, usual: string, now: string}> by a name for forms, the lines of the
+     *     diagram, as they are usually worded and as they are here
+     */
+    public static function captionKeys(Review $review): array
+    {
+        $keys = [];
+        foreach (self::diagram((clone $review)->forceFill(['flow_captions' => []]))->numbers() as ['line' => $line]) {
+            $own = $review->flow_captions[$line->key] ?? '';
+            $keys[substr(sha1($line->key), 0, 12)] = [
+                'key' => $line->key,
+                'usual' => $line->label,
+                'now' => $own === '' ? $line->label : $own,
+            ];
+        }
+
+        return $keys;
+    }
+
+    /**
+     * Where the numbers of the diagram lead.
+     *
+     * @return array<string, string> addresses by the key of a line
+     */
+    public static function links(Review $review): array
+    {
+        $first = $review->firstStage()->id;
+        $last = $review->lastStage()->id;
+        $in = fn (string $state, string $stage): string => route('library', [
+            $review,
+            'state' => $state,
+            'stage' => $stage,
+        ]);
+        $links = [
+            'identified' => route('deliveries', $review),
+            'other-identified' => route('deliveries', $review),
+            'removed' => route('library', [$review, 'duplicates' => 1]),
+            'duplicates-machine' => route('matching.joined', $review),
+            'duplicates-people' => route('matching.joined', $review),
+            'removed-otherwise' => route('library', [$review, 'removed' => 1]),
+            'screened' => route('library', $review),
+            'pending' => $in('pending', $first),
+            'excluded' => $in('excluded', $first),
+            'sought' => route('full-texts', $review),
+            'not-retrieved' => route('full-texts', [$review, 'state' => 'not-retrievable']),
+            'awaited' => $in('awaited', $last),
+            'assessed' => route('full-texts', [$review, 'only' => 'judged']),
+            'full-pending' => $in('pending', $last),
+            'full-excluded' => $in('excluded', $last),
+            'studies' => route('studies', $review),
+            'reports' => $in('included', $last),
+            'included' => $in('included', $last),
+        ];
+        foreach (['excluded' => $first, 'full-excluded' => $last] as $key => $stage) {
+            foreach (self::reasons($review, $review->stages->firstWhere('id', $stage)) as $reason) {
+                $links["{$key}:{$reason->id}"] =
+                    $reason->id === ''
+                        ? $in('excluded', $stage)
+                        : route('library', [$review, 'reason' => $reason->id, 'stage' => $stage]);
+            }
+        }
+        foreach (self::namedSources($review) as $source) {
+            $links["source:{$source['kind']->value}:{$source['name']}"] = route('library', [
+                $review,
+                'source' => $source['name'],
+            ]);
+        }
+
+        return $links;
+    }
+
+    /**
+     * @return list<array{kind: SourceKind, name: string, n: int}> records by source, those of withdrawn deliveries left
+     *     out
+     */
+    public static function namedSources(Review $review): array
+    {
+        return array_values(
+            DB::table('records')
+                ->join('deliveries', 'deliveries.id', '=', 'records.delivery_id')
+                ->where('records.review_id', $review->id)
+                ->whereNull('records.withdrawn_at')
+                ->groupBy('source_kind', 'source_name')
+                ->orderByRaw('count(*) DESC, source_name')
+                ->selectRaw('source_kind, source_name, count(*) AS n')
+                ->get()
+                ->map(
+                    fn (stdClass $row): array => [
+                        'kind' => SourceKind::from($row->source_kind),
+                        'name' => $row->source_name,
+                        'n' => (int) $row->n,
+                    ],
+                )
+                ->all(),
+        );
+    }
+
+    private function facts(): FlowFacts
+    {
+        $first = $this->review->firstStage();
+        $full = $this->review->lastStage()->purpose === StagePurpose::FullText ? $this->review->lastStage() : null;
+        $in = $this->states($first);
+        $publications = $this->publications();
+        $records = $this->records();
+        [$delivered, $alive] = [(clone $records)->count(), (clone $publications)->count()];
+
+        return new FlowFacts(
+            recordsBySource: (clone $records)
+                ->groupBy('source_kind')
+                ->selectRaw('source_kind, count(*) AS n')
+                ->pluck('n', 'source_kind')
+                ->map(fn ($n): int => (int) $n)
+                ->all(),
+            fullTexts: $full === null ? null : $this->fullTexts($full),
+            recordsDelivered: $delivered,
+            publications: $alive,
+            waiting: $in(ItemState::Waiting) + $in(ItemState::Awaited),
+            disagreements: $in(ItemState::Disagreement),
+            included: $in(ItemState::Included),
+            excluded: $in(ItemState::Excluded),
+            coded: $this->searched === null ? Waiting::coded($this->review) : 0,
+            removed: (clone $publications)->whereNotNull('publications.removed_at')->count(),
+            joinedByPeople: $this->joinedByPeople($delivered - $alive),
+            excludedByReason: self::byReason($this->reasonsHere($first)),
+        );
+    }
+
+    private function fullTexts(Stage $full): FullTexts
+    {
+        $in = $this->states($full);
+        $givenUp = $this->within(Retrievals::sought($this->review), 'items.publication_id')
+            ->where('retrievals.state', 'not-retrievable')
+            ->groupBy('retrievals.reason')
+            ->orderByRaw('count(*) DESC, retrievals.reason')
+            ->selectRaw('retrievals.reason, count(*) AS n')
+            ->pluck('n', 'reason')
+            ->map(fn ($n): int => (int) $n)
+            ->all();
+
+        return new FullTexts(
+            $in(ItemState::Waiting) +
+                $in(ItemState::Awaited) +
+                $in(ItemState::Disagreement) +
+                $in(ItemState::Included) +
+                $in(ItemState::Excluded) +
+                array_sum($givenUp),
+            $in(ItemState::Waiting),
+            $in(ItemState::Disagreement),
+            $in(ItemState::Included),
+            $in(ItemState::Excluded),
+            self::byReason($this->reasonsHere($full)),
+            $in(ItemState::Awaited),
+            $givenUp,
+            $this->searched === null ? Studies::included($this->review) : null,
+        );
+    }
+
+    /** @return \Closure(ItemState): int */
+    private function states(Stage $stage): \Closure
+    {
+        $counts = $this->within(
+            DB::table('items')->where('items.review_id', $this->review->id)->where('items.stage_id', $stage->id),
+            'items.publication_id',
+        )
+            ->groupBy('items.state')
+            ->selectRaw('items.state, count(*) AS n')
+            ->pluck('n', 'state');
+
+        return fn (ItemState $state): int => (int) ($counts[$state->value] ?? 0);
+    }
+
+    private function publications(): Builder
+    {
+        return $this->within(
+            DB::table('publications')
+                ->where('publications.review_id', $this->review->id)
+                ->whereNull('publications.merged_into'),
+            'publications.id',
+        );
+    }
+
+    private function records(): Builder
+    {
+        return DB::table('records')
+            ->join('deliveries', 'deliveries.id', '=', 'records.delivery_id')
+            ->where('records.review_id', $this->review->id)
+            ->whereNull('records.withdrawn_at')
+            ->when(
+                $this->searched === true,
+                fn (Builder $of) => $of->whereIn('deliveries.source_kind', self::searchedKinds()),
+            )
+            ->when(
+                $this->searched === false,
+                fn (Builder $of) => $of->whereNotIn('deliveries.source_kind', self::searchedKinds()),
+            );
+    }
+
+    /**
+     * Leaves what belongs to this arm: of the first is whatever a database or register brought, alone or among others.
+     */
+    private function within(Builder $query, string $publication): Builder
+    {
+        $brought = fn (Builder $record) => $record
+            ->select('records.publication_id')
+            ->from('records')
+            ->join('deliveries', 'deliveries.id', '=', 'records.delivery_id')
+            ->where('records.review_id', $this->review->id)
+            ->whereNull('records.withdrawn_at')
+            ->whereNotNull('records.publication_id')
+            ->whereIn('deliveries.source_kind', self::searchedKinds());
+
+        return match ($this->searched) {
+            null => $query,
+            true => $query->whereIn($publication, $brought),
+            false => $query->whereNotIn($publication, $brought),
+        };
+    }
+
+    /**
+     * What people joined, by what it brought: never more than the arm has duplicates, for one of each arm joined is the
+     * other’s duplicate.
+     */
+    private function joinedByPeople(int $duplicates): int
+    {
+        $all = (int) DB::table('joins')
+            ->where('review_id', $this->review->id)
+            ->whereNull('matching_id')
+            ->whereNull('undone_at')
+            ->count();
+        if ($this->searched === null) {
+            return $all;
+        }
+        $searched =
+            (new self($this->review, true))->records()->count() -
+            (new self($this->review, true))->publications()->count();
+        $ofSearched = min(
+            $searched,
+            (int) DB::table('joins')
+                ->where('review_id', $this->review->id)
+                ->whereNull('matching_id')
+                ->whereNull('undone_at')
+                ->whereExists(
+                    fn (Builder $record) => $record
+                        ->selectRaw('1')
+                        ->from('records')
+                        ->join('deliveries', 'deliveries.id', '=', 'records.delivery_id')
+                        ->whereRaw('records.id IN (SELECT jsonb_array_elements_text(joins.records))')
+                        ->whereIn('deliveries.source_kind', self::searchedKinds()),
+                )
+                ->count(),
+        );
+
+        return $this->searched ? $ofSearched : min($duplicates, $all - $ofSearched);
+    }
+
+    /** @return Collection<int, stdClass> */
+    private function reasonsHere(Stage $stage): Collection
+    {
+        return $this->within(
+            DB::table('items')
+                ->leftJoin('criteria', 'criteria.id', '=', 'items.criterion_id')
+                ->where('items.review_id', $this->review->id)
+                ->where('items.stage_id', $stage->id)
+                ->where('items.state', ItemState::Excluded->value),
+            'items.publication_id',
+        )
+            ->groupBy('criteria.id', 'criteria.reason', 'criteria.position')
+            ->orderByRaw('criteria.position NULLS LAST')
+            ->selectRaw(
+                "coalesce(criteria.id, '') AS id, coalesce(criteria.reason, 'No reason given') AS reason, count(*) AS n",
+            )
+            ->get();
+    }
+
+    /**
+     * @param  Collection<int, stdClass>  $reasons
+     * @return array<string, int> exclusions by criterion
+     */
+    private static function byReason(Collection $reasons): array
+    {
+        return $reasons->pluck('n', 'id')->map(fn ($n): int => (int) $n)->all();
+    }
+
+    /** @return Collection<int, stdClass> exclusions by reason in the protocol's order; without one last */
+    public static function reasons(Review $review, ?Stage $stage = null): Collection
+    {
+        return (new self($review, null))->reasonsHere($stage ?? $review->firstStage());
+    }
+
+    /** @return Collection<int, stdClass> records kept and rejected by delivery, those withdrawn left out */
+    public static function sources(Review $review): Collection
+    {
+        return DB::table('deliveries')
+            ->where('review_id', $review->id)
+            ->orderBy('created_at')
+            ->selectRaw(
+                'id, source_name, file_name, kind, searched_on, rejected, already_here, new, state, (SELECT count(*) FROM records r WHERE r.review_id = deliveries.review_id AND r.delivery_id = deliveries.id AND r.withdrawn_at IS NULL) AS kept',
+            )
+            ->get();
+    }
+
+    /** @return list<string> */
+    private static function searchedKinds(): array
+    {
+        return array_values(
+            array_map(
+                fn (SourceKind $kind): string => $kind->value,
+                array_filter(SourceKind::cases(), fn (SourceKind $kind): bool => $kind->isSearched()),
+            ),
+        );
+    }
+}

@@ -1,0 +1,220 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Queries\Report;
+
+use App\Http\Input;
+use App\Models\LogEntry;
+use App\Models\Review;
+use App\Models\User;
+use App\Queries\Shared\Visibility;
+use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\DB;
+
+/** Which entries of the Log somebody wants to see, of those that they may. */
+final readonly class LogFilters
+{
+    /** What an entry is about, by the first word of its action. */
+    public const AREAS = [
+        'Question and team' => ['review', 'question', 'criterion', 'team'],
+        'Searches' => ['strategy', 'translation', 'search', 'scheme', 'heading', 'known', 'dialect', 'run', 'finding'],
+        'Records' => [
+            'delivery',
+            'record',
+            'rejection',
+            'publication',
+            'publications',
+            'matching',
+            'pairing',
+            'recipe',
+        ],
+        'Screening' => [
+            'stage',
+            'share',
+            'share-out',
+            'decision',
+            'item',
+            'settlement',
+            'talk',
+            'mark-list',
+            'reading',
+            'check',
+            'calibration',
+        ],
+        'Full texts' => ['full-text', 'retrievals', 'locker', 'report', 'study'],
+        'Coding' => ['code', 'answer'],
+        'Report' => ['flow'],
+    ];
+
+    /** What entries are counted by. */
+    public const GROUPS = ['day' => 'by day', 'who' => 'by person', 'about' => 'by what they are about'];
+
+    private const MOST_GROUPS = 200;
+
+    /** @param  array<string, string>  $kept  what was asked for, by the names of the address */
+    private function __construct(private Review $review, private User $viewer, public array $kept)
+    {
+    }
+
+    public static function of(Review $review, User $viewer, Request $request): self
+    {
+        $given = array_map(
+            fn (string $key): string => Input::text($request, $key),
+            array_combine($keys = ['who', 'about', 'words', 'from', 'to', 'by'], $keys),
+        );
+        $isDay = fn (string $day): bool => preg_match('/^\d{4}-\d{2}-\d{2}$/', $day) === 1 &&
+            checkdate((int) substr($day, 5, 2), (int) substr($day, 8), (int) substr($day, 0, 4));
+        $given['from'] = $isDay($given['from']) ? $given['from'] : '';
+        $given['to'] = $isDay($given['to']) ? $given['to'] : '';
+        $given['about'] = isset(self::AREAS[$given['about']]) ? $given['about'] : '';
+        $given['by'] = isset(self::GROUPS[$given['by']]) ? $given['by'] : '';
+        $given['words'] = mb_substr($given['words'], 0, 200);
+
+        return new self($review, $viewer, array_filter($given, fn (string $value): bool => $value !== ''));
+    }
+
+    /** @return Builder<LogEntry> newest first */
+    public function query(): Builder
+    {
+        $query = LogEntry::query()
+            ->where('log_entries.review_id', $this->review->id)
+            ->with('user')
+            ->orderByDesc('log_entries.id');
+        Visibility::log($query->getQuery(), $this->viewer);
+        if (isset($this->kept['who'])) {
+            Visibility::namedInLog($query->where('log_entries.user_id', $this->kept['who'])->getQuery(), $this->viewer);
+        }
+        if (isset($this->kept['about'])) {
+            $query->whereIn(DB::raw("split_part(log_entries.action, '.', 1)"), self::AREAS[$this->kept['about']]);
+        }
+        foreach (preg_split('/\s+/u', $this->kept['words'] ?? '', -1, PREG_SPLIT_NO_EMPTY) ?: [] as $word) {
+            $query->where('log_entries.summary', 'ilike', '%'.addcslashes($word, '%_\\').'%');
+        }
+        if (isset($this->kept['from'])) {
+            $query->where('log_entries.created_at', '>=', CarbonImmutable::parse($this->kept['from'])->startOfDay());
+        }
+        if (isset($this->kept['to'])) {
+            $query->where(
+                'log_entries.created_at',
+                '<',
+                CarbonImmutable::parse($this->kept['to'])->addDay()->startOfDay(),
+            );
+        }
+
+        return $query;
+    }
+
+    /**
+     * @return list<array{label: string, n: int, kept: array<string, string>}> how many entries there are of each, with
+     *     what narrows the Log down to them
+     */
+    public function groups(): array
+    {
+        return match ($this->kept['by'] ?? '') {
+            'day' => $this->byDay(),
+            'who' => $this->byPerson(),
+            'about' => $this->byArea(),
+            default => [],
+        };
+    }
+
+    /** @return list<array{label: string, n: int, kept: array<string, string>}> */
+    private function byDay(): array
+    {
+        $days = $this->counted("to_char(log_entries.created_at, 'YYYY-MM-DD')", 'g DESC');
+
+        return array_map(
+            fn (string $day, int $n): array => [
+                'label' => CarbonImmutable::parse($day)->format('l, j F Y'),
+                'n' => $n,
+                'kept' => ['from' => $day, 'to' => $day],
+            ],
+            array_keys($days),
+            $days,
+        );
+    }
+
+    /**
+     * @return list<array{label: string, n: int, kept: array<string, string>}> those whose name is hidden from the
+     *     viewer are not told apart
+     */
+    private function byPerson(): array
+    {
+        $all = array_sum($this->counted('1', 'g'));
+        $named = $this->counted(
+            "coalesce(log_entries.user_id, '')",
+            'n DESC',
+            fn (Builder $query) => Visibility::namedInLog($query->getQuery(), $this->viewer),
+        );
+        $people = $this->people();
+        $groups = [];
+        foreach ($named as $id => $n) {
+            $groups[] = [
+                'label' => $id === '' ? 'Wary Heron' : $people[$id] ?? 'somebody',
+                'n' => $n,
+                'kept' => isset($people[$id]) ? ['who' => (string) $id] : [],
+            ];
+        }
+        $hidden = $all - array_sum($named);
+
+        return $hidden > 0
+            ? [...$groups, ['label' => 'names hidden from you for now', 'n' => $hidden, 'kept' => []]]
+            : $groups;
+    }
+
+    /** @return list<array{label: string, n: int, kept: array<string, string>}> */
+    private function byArea(): array
+    {
+        $words = $this->counted("split_part(log_entries.action, '.', 1)", 'n DESC');
+        $groups = [];
+        foreach (self::AREAS as $area => $its) {
+            $n = array_sum(array_intersect_key($words, array_flip($its)));
+            $n > 0 && ($groups[] = ['label' => $area, 'n' => $n, 'kept' => ['about' => $area]]);
+        }
+        $other = array_sum(array_diff_key($words, array_flip(array_merge(...array_values(self::AREAS)))));
+
+        return $other > 0 ? [...$groups, ['label' => 'Anything else', 'n' => $other, 'kept' => []]] : $groups;
+    }
+
+    /**
+     * @param  ?\Closure(Builder<LogEntry>): mixed  $narrow
+     * @return array<string, int>
+     */
+    private function counted(string $by, string $order, ?\Closure $narrow = null): array
+    {
+        $query = $this->query();
+        $query->reorder();
+        $narrow === null ? null : $narrow($query);
+
+        /** @var array<string, int> */
+        return $query
+            ->getQuery()
+            ->selectRaw("{$by} AS g, count(*) AS n")
+            ->groupBy('g')
+            ->orderByRaw($order)
+            ->limit(self::MOST_GROUPS)
+            ->pluck('n', 'g')
+            ->all();
+    }
+
+    /** @return array<string, string> everybody who stands in this Log, by id */
+    public function people(): array
+    {
+        return DB::table('users')
+            ->whereIn(
+                'id',
+                DB::table('log_entries')
+                    ->where('review_id', $this->review->id)
+                    ->whereNotNull('user_id')
+                    ->whereNull('blinded_item_id')
+                    ->select('user_id')
+                    ->distinct(),
+            )
+            ->orderBy('name')
+            ->pluck('name', 'id')
+            ->all();
+    }
+}

@@ -1,0 +1,136 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Queries\Screening;
+
+use App\Models\Criterion;
+use App\Models\Stage;
+use App\Models\User;
+use App\Queries\Shared\Visibility;
+use Carbon\CarbonImmutable;
+use Illuminate\Database\Query\Builder;
+use Illuminate\Support\Facades\DB;
+use WaryHeron\Core\Screening\Agreement\AgreementReport;
+use WaryHeron\Core\Screening\Agreement\BoundedInterval;
+use WaryHeron\Core\Screening\Agreement\Ratings;
+use WaryHeron\Core\Screening\Verdict;
+
+/**
+ * Agreement on the items that have opened, from what each person decided before they did: on the verdict, or on one
+ * criterion.
+ */
+final readonly class Agreement
+{
+    public const ANSWERS = ['yes', 'no', 'unclear'];
+
+    /**
+     * @param  array<string, mixed>  $report
+     * @param  list<string>  $categories
+     * @param  array<string, string>  $names  by person
+     * @param  array<string, list<list<int>>>  $tables  by "first second": rows the first person's verdicts, columns the
+     *     second's
+     * @param  list<array{week: CarbonImmutable, items: int, alpha: ?float, agreement: ?float}>  $weeks  by the week in
+     *     which items opened
+     */
+    private function __construct(
+        public array $report,
+        public array $categories,
+        public array $names,
+        public array $tables,
+        public array $weeks,
+        public bool $nameless,
+    ) {
+    }
+
+    public static function of(Stage $stage, ?Criterion $criterion = null, ?User $for = null): self
+    {
+        // who differs with whom on what is still to be settled would be told by the pairs
+        $nameless = $for !== null && Visibility::hidesSomeNames($stage, $for);
+        $categories =
+            $criterion === null
+                ? array_map(fn (Verdict $verdict): string => $verdict->value, Verdict::cases())
+                : self::ANSWERS;
+        $decisions = DB::table('decisions')
+            ->join('items', 'items.id', '=', 'decisions.item_id')
+            ->join('users', 'users.id', '=', 'decisions.user_id')
+            ->where('decisions.review_id', $stage->review_id)
+            ->where('decisions.stage_id', $stage->id)
+            ->whereNotNull('items.opened_at');
+        self::beforeOpening($decisions);
+        $rows = $names = $byWeek = [];
+        foreach (
+            $decisions
+                ->orderBy('items.position')
+                ->get([
+                    'decisions.item_id',
+                    'decisions.user_id',
+                    'decisions.verdict',
+                    'decisions.answers',
+                    'users.name',
+                    'items.opened_at',
+                ]) as $decision
+        ) {
+            $said =
+                $criterion === null
+                    ? $decision->verdict
+                    : json_decode($decision->answers, true)[$criterion->id] ?? null;
+            if ($said === null) {
+                continue;
+            }
+            $row = [$decision->item_id, $decision->user_id, $said];
+            $rows[] = $row;
+            $byWeek[CarbonImmutable::parse($decision->opened_at)->startOfWeek()->format('Y-m-d')][] = $row;
+            $names[$decision->user_id] = $decision->name;
+        }
+        $ratings = Ratings::of($rows, $categories);
+        $report = AgreementReport::of($ratings);
+        $tables = [];
+        foreach ($report['pairs'] as $pair) {
+            $tables[implode(' ', $pair['raters'])] = $ratings->table(...$pair['raters']);
+        }
+        ksort($byWeek);
+        $weeks = [];
+        foreach ($byWeek as $week => $of) {
+            $one = AgreementReport::of(Ratings::of($of, $categories));
+            $weeks[] = [
+                'week' => CarbonImmutable::parse($week),
+                'items' => $one['records'],
+                'alpha' => $one['krippendorff']['alpha'],
+                'agreement' => $one['krippendorff']['d_observed'] === null ? null : 1 - $one['krippendorff']['d_observed'],
+            ];
+        }
+
+        foreach ($report['pairs'] as $i => $pair) {
+            $report['pairs'][$i]['interval'] = BoundedInterval::of(
+                $pair['cohen_kappa']['kappa'],
+                $pair['cohen_kappa']['se'],
+            );
+        }
+
+        return new self(
+            $report,
+            $categories,
+            $nameless ? array_map(fn (): string => 'somebody', $names) : $names,
+            $nameless ? [] : $tables,
+            $weeks,
+            $nameless,
+        );
+    }
+
+    /**
+     * What was said before the item opened, not what a discussion made of it. For queries on decisions joined with
+     * items.
+     */
+    public static function beforeOpening(Builder $decisions): Builder
+    {
+        return $decisions
+            ->whereColumn('decisions.created_at', '<=', 'items.opened_at')
+            ->whereNotNull('decisions.verdict')
+            ->where(
+                fn ($then) => $then
+                    ->whereNull('decisions.superseded_at')
+                    ->orWhereColumn('decisions.superseded_at', '>', 'items.opened_at'),
+            );
+    }
+}

@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Queries\Screening;
+
+use App\Models\Stage;
+use App\Models\User;
+use App\Queries\Shared\Visibility;
+use Illuminate\Support\Facades\DB;
+
+/** How often each criterion was answered yes, no or unclear, in the decisions that a person may see. */
+final class CriterionCounts
+{
+    /** @return array<string, array{yes: int, no: int, unclear: int}> by criterion */
+    public static function of(Stage $stage, User $user): array
+    {
+        $decisions = DB::table('decisions')
+            ->join('items', 'items.id', '=', 'decisions.item_id')
+            ->crossJoin(DB::raw('jsonb_each_text(decisions.answers) AS given (criterion, answer)'))
+            ->where('decisions.review_id', $stage->review_id)
+            ->where('decisions.stage_id', $stage->id)
+            ->whereNull('decisions.superseded_at')
+            ->whereNotNull('decisions.verdict')
+            ->where('decisions.answers', '<>', '{}');
+        /** @var array<string, array{yes: int, no: int, unclear: int}> $counts */
+        $counts = [];
+        foreach (
+            Visibility::decisions($decisions, $user)
+                ->groupBy('given.criterion', 'given.answer')
+                ->selectRaw('given.criterion, given.answer, count(DISTINCT decisions.item_id) AS n')
+                ->get() as $row
+        ) {
+            $counts[$row->criterion] ??= ['yes' => 0, 'no' => 0, 'unclear' => 0];
+            match ($row->answer) {
+                'yes' => ($counts[$row->criterion]['yes'] = (int) $row->n),
+                'no' => ($counts[$row->criterion]['no'] = (int) $row->n),
+                default => ($counts[$row->criterion]['unclear'] = (int) $row->n),
+            };
+        }
+
+        return $counts;
+    }
+}

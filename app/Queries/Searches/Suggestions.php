@@ -1,0 +1,101 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Queries\Searches;
+
+use App\Models\Review;
+use App\Models\Scheme;
+use App\Sources\QueryCounts;
+use App\Sources\SourceFailed;
+use App\Sources\Sources;
+use WaryHeron\Core\Search\Query\Parser;
+use WaryHeron\Core\Search\Strategy\StrategyImport;
+use WaryHeron\Core\Vocabulary\Offer;
+
+/**
+ * What is offered while a term is being typed: what it finds as it stands, and headings that go on from it, with their
+ * other names.
+ */
+final readonly class Suggestions
+{
+    private const OFFERED = 5;
+
+    private const NAMES = 8;
+
+    /** One letter is no word yet. */
+    private const SHORTEST = 2;
+
+    public function __construct(private HeadingFinder $finder, private QueryCounts $counts, private Sources $sources)
+    {
+    }
+
+    /**
+     * @param  list<string>  $sources  in which the term is counted
+     * @return array{finds: list<array{source: string, count: int}>, offers: list<array{label: string, term: string,
+     *     own: ?int, exploded: ?int, source: string, names: list<string>}>}
+     */
+    public function of(Review $review, string $typed, array $sources): array
+    {
+        if (mb_strlen(trim($typed)) < self::SHORTEST) {
+            return ['finds' => [], 'offers' => []];
+        }
+
+        return ['finds' => $this->finds($review, $typed, $sources), 'offers' => $this->offers($review, $typed)];
+    }
+
+    /**
+     * @param  list<string>  $sources
+     * @return list<array{source: string, count: int}>
+     */
+    private function finds(Review $review, string $typed, array $sources): array
+    {
+        // as the form and the board take it: several words are searched side by side
+        $parsed = Parser::parse(StrategyImport::synonyms($typed)[0] ?? '');
+        $finds = [];
+        foreach ($parsed->isComplete() ? $sources : [] as $source) {
+            try {
+                $count = $this->counts->of($review, $source, [$parsed->root])[0] ?? null;
+            } catch (SourceFailed) {
+                continue; // the board says so; here it would only be in the way
+            }
+            if ($count !== null) {
+                $finds[] = ['source' => $this->sources->shortName($source), 'count' => $count];
+            }
+        }
+
+        return $finds;
+    }
+
+    /**
+     * @return list<array{label: string, term: string, own: ?int, exploded: ?int, source: string, names: list<string>}>
+     */
+    private function offers(Review $review, string $typed): array
+    {
+        $offers = [];
+        foreach (
+            Headings::schemes($review)->sortBy(fn (Scheme $scheme): int => $scheme->source === null ? 1 : 0)->take(2) as $scheme
+        ) {
+            $headings = new Headings($scheme, $review);
+            $found = array_slice($headings->completing($typed), 0, self::OFFERED);
+            $counts = $this->finder->headingCounts(
+                $review,
+                $scheme->source,
+                array_map(fn (Offer $offer): string => $offer->concept->label, $found),
+            );
+            foreach ($found as $offer) {
+                $label = $offer->concept->label;
+                $below = $headings->narrower($label) === [] ? '' : '/narrower';
+                $offers[$label] ??= [
+                    'label' => $label,
+                    'term' => "heading:\"{$label}\"{$below}",
+                    ...$counts[$label] ?? ['own' => null, 'exploded' => null],
+                    'source' => $scheme->source === null ? $scheme->title : $this->sources->shortName($scheme->source),
+                    'names' => array_slice($offer->concept->alternatives, 0, self::NAMES),
+                ];
+            }
+        }
+
+        return array_slice(array_values($offers), 0, self::OFFERED);
+    }
+}

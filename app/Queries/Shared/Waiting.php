@@ -1,0 +1,116 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Queries\Shared;
+
+use App\Access\Ability;
+use App\Models\Review;
+use App\Models\Stage;
+use App\Models\User;
+use App\Queries\Screening\ScreenerCounts;
+use Illuminate\Support\Facades\DB;
+use WaryHeron\Core\Screening\ItemState;
+use WaryHeron\Core\Screening\StagePurpose;
+
+/** What waits for one person in one review. */
+final readonly class Waiting
+{
+    private function __construct(
+        public int $toScreen,
+        public int $toReadInFull,
+        public int $toSettle,
+        public int $toCode,
+        public int $coded,
+    ) {
+    }
+
+    /** @param  ?array<string, Tallies>  $tallies  by stage */
+    public static function for(User $user, Review $review, ?array $tallies = null): self
+    {
+        $role = $user->roleIn($review);
+        $tallies ??= Tallies::ofStages($review);
+        $toScreen = $toReadInFull = $toSettle = $included = 0;
+        foreach ($review->stages as $stage) {
+            $in = $tallies[$stage->id];
+            $left =
+                $role?->may(Ability::Screen) === true && $in->in(ItemState::Waiting) > 0
+                    ? ScreenerCounts::of($user, $stage, $in)->left
+                    : 0;
+            $stage->purpose === StagePurpose::FullText ? ($toReadInFull += $left) : ($toScreen += $left);
+            $toSettle +=
+                $in->in(ItemState::Disagreement) === 0
+                    ? 0
+                    : self::toSettle($user, $stage, $role?->may(Ability::Settle) === true);
+            $included = $stage->id === $review->lastStage()->id ? $in->in(ItemState::Included) : $included;
+        }
+        $coded = $included === 0 ? 0 : self::coded($review);
+
+        return new self(
+            $toScreen,
+            $toReadInFull,
+            $toSettle,
+            $role?->may(Ability::Code) === true ? max(0, $included - $coded) : 0,
+            $coded,
+        );
+    }
+
+    public function all(): int
+    {
+        return $this->toScreen + $this->toReadInFull + $this->toSettle + $this->toCode;
+    }
+
+    /** How many included publications have an answer to everything the codebook asks. */
+    public static function coded(Review $review): int
+    {
+        $codes = DB::table('codes')->where('review_id', $review->id)->whereNull('retired_at')->count();
+        if ($codes === 0) {
+            return 0;
+        }
+
+        return DB::query()
+            ->fromSub(
+                DB::table('answers')
+                    ->join('codes', 'codes.id', '=', 'answers.code_id')
+                    ->join(
+                        'items',
+                        fn ($join) => $join
+                            ->on('items.publication_id', '=', 'answers.publication_id')
+                            ->on('items.review_id', '=', 'answers.review_id'),
+                    )
+                    ->where('answers.review_id', $review->id)
+                    ->whereNull('answers.superseded_at')
+                    ->whereNotNull('answers.value')
+                    ->whereNull('codes.retired_at')
+                    ->where('items.stage_id', $review->lastStage()->id)
+                    ->where('items.state', ItemState::Included->value)
+                    ->groupBy('answers.publication_id')
+                    ->havingRaw('count(*) >= ?', [$codes])
+                    ->select('answers.publication_id'),
+                'complete',
+            )
+            ->count();
+    }
+
+    private static function toSettle(User $user, Stage $stage, bool $mayAlone): int
+    {
+        return DB::table('items')
+            ->where('review_id', $stage->review_id)
+            ->where('stage_id', $stage->id)
+            ->where('state', ItemState::Disagreement->value)
+            ->when(
+                ! $mayAlone,
+                fn ($items) => $items->whereExists(
+                    fn ($d) => $d
+                        ->selectRaw('1')
+                        ->from('decisions')
+                        ->whereColumn('decisions.item_id', 'items.id')
+                        ->whereColumn('decisions.review_id', 'items.review_id')
+                        ->where('decisions.user_id', $user->id)
+                        ->whereNull('decisions.superseded_at')
+                        ->whereNotNull('decisions.verdict'),
+                ),
+            )
+            ->count();
+    }
+}

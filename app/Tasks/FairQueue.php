@@ -1,0 +1,75 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Tasks;
+
+use Illuminate\Queue\DatabaseQueue;
+use Illuminate\Queue\Jobs\DatabaseJobRecord;
+
+/**
+ * Jobs in the database, taken in turn: whoever has a hundred of them waiting has one place in each round, as has
+ * whoever has one (start-time fair queueing, Goyal, Vin and Cheng 1996, with every job weighing the same).
+ */
+final class FairQueue extends DatabaseQueue
+{
+    /**
+     * @param  ?string  $queue
+     * @param  string  $payload
+     * @param  int  $availableAt
+     * @param  int  $attempts
+     * @return array<string, mixed>
+     */
+    protected function buildDatabaseRecord($queue, $payload, $availableAt, $attempts = 0): array
+    {
+        $task = json_decode($payload, true)['task'] ?? null;
+        $review = $task === null ? null : $this->database->table('tasks')->where('id', $task)->value('review_id');
+
+        return [
+            ...parent::buildDatabaseRecord($queue, $payload, $availableAt, $attempts),
+            'task_id' => $task,
+            'review_id' => $review,
+            'turn' => $this->turn((string) $queue, $review),
+        ];
+    }
+
+    /** The round that is being served, or the one after the review's last place. */
+    private function turn(string $queue, ?string $review): int
+    {
+        $jobs = fn () => $this->database->table($this->table)->where('queue', $queue);
+        $served = (int) $jobs()->whereNull('reserved_at')->min('turn');
+        $last = $review === null ? null : $jobs()->where('review_id', $review)->max('turn');
+
+        return max($served, $last === null ? 0 : (int) $last + 1);
+    }
+
+    /**
+     * One that dies comes back a round later, behind those that have not been tried.
+     *
+     * @param  DatabaseJobRecord  $job
+     */
+    protected function markJobAsReserved($job): DatabaseJobRecord
+    {
+        $this->database->table($this->table)->where('id', $job->__get('id'))->increment('turn');
+
+        return parent::markJobAsReserved($job);
+    }
+
+    /** @param  ?string  $queue */
+    protected function getNextAvailableJob($queue): ?DatabaseJobRecord
+    {
+        $job = $this->database
+            ->table($this->table)
+            ->lock($this->getLockForPopping())
+            ->where('queue', $this->getQueue($queue))
+            ->where(function ($either): void {
+                $this->isAvailable($either);
+                $this->isReservedButExpired($either);
+            })
+            ->orderBy('turn')
+            ->orderBy('id')
+            ->first();
+
+        return $job === null ? null : new DatabaseJobRecord((object) $job);
+    }
+}
