@@ -136,4 +136,21 @@ final class World
         $criterion = $verdict === 'exclude' ? $this->review->criteria()->first() : null;
         app(RecordDecision::class)->execute($this->people[$who], $item, Verdict::from($verdict), $criterion, $note);
     }
+
+    /**
+     * The form of a share-out.
+     *
+     * @param  list<string>  $people
+     * @param  array<string, mixed>  $more
+     * @return array<string, mixed>
+     */
+    public function terms(array $people, array $more = []): array
+    {
+        return [
+            'people' => array_map(fn (string $who): string => $this->people[$who]->id, $people),
+            'seed' => '7',
+            'name' => 'First half',
+            ...$more,
+        ];
+    }
 }

@@ -1,0 +1,45 @@
+<?php
+
+namespace Tests\Feature\Deliveries;
+
+use App\Database\Copy;
+use Illuminate\Support\Facades\DB;
+
+beforeEach(fn () => DB::statement('CREATE TEMPORARY TABLE copied (n integer, word text) ON COMMIT DROP'));
+
+it('puts rows into a table as they are made, whatever is in them', function () {
+    $words = ["a\tb", "two\nlines\r\n", 'back\\slash \\N', '', 'näil', str_repeat('long ', 50_000), null];
+    Copy::into(
+        'copied',
+        ['n', 'word'],
+        (function () use ($words) {
+            foreach ($words as $n => $word) {
+                yield [$n, $word];
+            }
+        })(),
+    );
+    expect(DB::table('copied')->orderBy('n')->pluck('word')->all())->toBe($words);
+    Copy::into('copied', ['n', 'word'], []);
+    Copy::into('copied', ['n', 'word'], (fn () => (yield from []))());
+    expect(DB::table('copied')->count())->toBe(count($words));
+});
+
+it('says what went wrong while rows were made, and leaves nothing of them', function () {
+    $rows = function () {
+        yield from array_map(fn (int $n): array => [$n, str_repeat('x', 1000)], range(1, 500));
+        throw new \DomainException('The 501st cannot be read.');
+    };
+    expect(fn () => DB::transaction(fn () => Copy::into('copied', ['n', 'word'], $rows())))->toThrow(
+        \DomainException::class,
+        'The 501st cannot be read.',
+    );
+    expect(DB::table('copied')->count())->toBe(0);
+});
+
+it('says what the server refuses', function () {
+    expect(fn () => DB::transaction(fn () => Copy::into('copied', ['n', 'word'], [['not a number', 'a']])))->toThrow(
+        \PDOException::class,
+        'invalid input syntax',
+    );
+    expect(DB::table('copied')->count())->toBe(0);
+});

@@ -1,0 +1,69 @@
+<?php
+
+namespace Tests\Feature\Shared;
+
+use App\Models\Delivery;
+use App\Models\Review;
+use App\Models\User;
+use App\Queries\Matching\CertainGroups;
+use App\Queries\Matching\PairingQueue;
+use App\Queries\Report\FlowQuery;
+use App\Queries\Shared\Tallies;
+use App\Queries\Shared\Waterline;
+use Database\Demo\DemoReview;
+use Illuminate\Support\Facades\DB;
+use Tests\Feature\Standin;
+use WaryHeron\Core\Screening\ItemState;
+
+it('has something real to do on every screen, and is the same each time', function () {
+    Standin::answers();
+    $picture = function (): array {
+        app(DemoReview::class)->make();
+        $review = Review::query()->where('title', 'Bright light on night shifts')->sole();
+        $tallies = Tallies::of($review);
+
+        return [
+            $review,
+            array_map(fn (ItemState $s): int => $tallies->in($s), ItemState::cases()),
+            DB::table('decisions')->where('review_id', $review->id)->count(),
+            DB::table('answers')->where('review_id', $review->id)->count(),
+        ];
+    };
+    $first = $picture();
+    $review = array_shift($first);
+    expect(Delivery::query()->where('review_id', $review->id)->where('state', 'done')->count())->toBe(6);
+    $matching = $review->matchings()->latest('id')->first();
+    expect(count(CertainGroups::of($matching)))
+        ->toBeGreaterThan(3)
+        ->and(count(PairingQueue::of($matching, $review->memberships()->first()->user)->groups))
+        ->toBeGreaterThan(3);
+    expect(Delivery::query()->where('review_id', $review->id)->sum('already_here'))->toBeGreaterThan(20);
+    expect(Tallies::of($review)->in(ItemState::Disagreement))->toBeGreaterThanOrEqual(10);
+    expect(
+        DB::table('answers')->where('review_id', $review->id)->distinct()->count('publication_id'),
+    )->toBeGreaterThanOrEqual(8);
+    expect(DB::table('talk_messages')->count())
+        ->toBeGreaterThan(5)
+        ->and(DB::table('settlements')->count())
+        ->toBe(5);
+    expect(FlowQuery::of($review)->contradictions())->toBe([]);
+    expect(Review::query()->where('title', 'like', 'Handover%')->sole()->publications()->count())->toBe(0);
+    expect(DB::table('log_entries')->where('created_at', '>', now())->count())->toBe(0);
+
+    foreach (User::query()->get() as $user) {
+        $water = Waterline::of($review, $user);
+        expect(array_column($water->stages, 'key'))->toBe([
+            'question',
+            'searches',
+            'records',
+            'screening',
+            'full-texts',
+            'coding',
+            'report',
+        ]);
+        $this->actingAs($user)->get('/')->assertOk();
+    }
+    DB::statement("UPDATE users SET email = id || '@old.example'");
+    DB::statement("UPDATE reviews SET title = 'old ' || id");
+    expect(array_slice($picture(), 1))->toBe($first);
+});
