@@ -4,6 +4,7 @@ use App\Http\Middleware\EndOldSessions;
 use App\Http\Middleware\OwnHostOnly;
 use App\Http\Middleware\SecurityHeaders;
 use App\Http\Problems;
+use Bench\Console\Commands;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
@@ -11,7 +12,8 @@ use Illuminate\Http\Middleware\HandleCors;
 
 $app = Application::configure(basePath: dirname(__DIR__))
     ->withRouting(web: __DIR__.'/../routes/web.php', health: '/up')
-    ->withCommands([__DIR__.'/../app/Console'])
+    // the benchmarks' commands are there where development's classes are
+    ->withCommands([__DIR__.'/../app/Console', ...class_exists(Commands::class) ? Commands::ALL : []])
     ->withMiddleware(function (Middleware $middleware): void {
         $middleware->remove(HandleCors::class);
         $middleware->prepend(OwnHostOnly::class);

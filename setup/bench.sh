@@ -51,12 +51,12 @@ bench_screening() {
     made="$(owner_artisan heron:load "${1:-100000}" 50)"
     echo "$made"
     review="$(printf '%s' "$made" | sed -n 's/.*"review":"\([0-9a-z]*\)".*/\1/p')"
-    php -d pcov.enabled=0 setup/bench/screening.php "http://127.0.0.1:$WEB_PORT" "$review" 50 "$seconds" "$dsn"
-    php -d pcov.enabled=0 setup/bench/screening.php "http://127.0.0.1:$WEB_PORT" "$review" 50 "$((seconds / 2))" "$dsn" bare
+    php -d pcov.enabled=0 bench/screening.php "http://127.0.0.1:$WEB_PORT" "$review" 50 "$seconds" "$dsn"
+    php -d pcov.enabled=0 bench/screening.php "http://127.0.0.1:$WEB_PORT" "$review" 50 "$((seconds / 2))" "$dsn" bare
     artisan heron:check-states
     step "The same, while php-fpm, the worker and PostgreSQL are killed one after the other" >&2
     rm -f "$DIR/run/load-began"
-    LOAD_MARK="$DIR/run/load-began" php -d pcov.enabled=0 setup/bench/screening.php "http://127.0.0.1:$WEB_PORT" "$review" 50 "$seconds" "$dsn" &
+    LOAD_MARK="$DIR/run/load-began" php -d pcov.enabled=0 bench/screening.php "http://127.0.0.1:$WEB_PORT" "$review" 50 "$seconds" "$dsn" &
     local load=$!
     until [ -f "$DIR/run/load-began" ] || ! kill -0 "$load" 2>/dev/null; do sleep 0.2; done
     sleep $((seconds / 4))
@@ -83,13 +83,13 @@ kill_hard() {
     sleep 0.5
 }
 
-bench_match() { php -d pcov.enabled=0 setup/bench/matching.php "${1:-100000}"; }
+bench_match() { php -d pcov.enabled=0 bench/matching.php "${1:-100000}"; }
 
-bench_ranking() { php -d pcov.enabled=0 setup/bench/ranking.php "$@"; }
+bench_ranking() { php -d pcov.enabled=0 bench/ranking.php "$@"; }
 
 bench_convert() {
     command -v ris2xml >/dev/null || install_packages bibutils >&2
-    php -d pcov.enabled=0 setup/bench/converting.php "${1:-100000}"
+    php -d pcov.enabled=0 bench/converting.php "${1:-100000}"
 }
 
 # Publications made by the database from 6,000 delivered ones: it is the reading that is timed, not the delivery.
@@ -101,7 +101,7 @@ bench_library() {
         step "Making a review of ${1:-100000} publications"
     } >&2
     review="$(owner_artisan heron:load "${1:-100000}" 3 | sed -n 's/.*"review":"\([0-9a-z]*\)".*/\1/p')"
-    BENCH_EMAIL=screener1@heron.example php -d pcov.enabled=0 setup/bench/library.php "http://127.0.0.1:$WEB_PORT" "$review" 12
+    BENCH_EMAIL=screener1@heron.example php -d pcov.enabled=0 bench/library.php "http://127.0.0.1:$WEB_PORT" "$review" 12
 }
 
 bench_deliver() { owner_artisan heron:bench-deliver "${1:-50000}"; }
@@ -109,7 +109,7 @@ bench_deliver() { owner_artisan heron:bench-deliver "${1:-50000}"; }
 bench_pages() {
     local review
     large_review "${1:-117000}" >&2
-    php -d pcov.enabled=0 setup/bench/pages.php "http://127.0.0.1:$WEB_PORT" "$review" 60
+    php -d pcov.enabled=0 bench/pages.php "http://127.0.0.1:$WEB_PORT" "$review" 60
 }
 
 # The board over Alder at two sizes, the second ten times the first; with 0 for the second at one.
@@ -131,4 +131,4 @@ bench_search() {
     done
 }
 
-bench_vocabulary() { php -d pcov.enabled=0 -d memory_limit=2G setup/bench/vocabulary.php "${1:-50000}"; }
+bench_vocabulary() { php -d pcov.enabled=0 -d memory_limit=2G bench/vocabulary.php "${1:-50000}"; }

@@ -88,7 +88,7 @@ build_corpora() {
 
 # Code that is newer than what the caches and running servers were made from.
 code_changed() {
-    [ ! -f "$DIR/cache/made" ] || [ -n "$(find app core config routes resources database standins bootstrap/app.php bootstrap/cache composer.json -newer "$DIR/cache/made" -type f -print -quit)" ] || [ ! -f "$DIR/cache/config.php" ]
+    [ ! -f "$DIR/cache/made" ] || [ -n "$(find app bench core config routes resources database standins bootstrap/app.php bootstrap/cache composer.json -newer "$DIR/cache/made" -type f -print -quit)" ] || [ ! -f "$DIR/cache/config.php" ]
 }
 
 refresh_caches() {

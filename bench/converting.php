@@ -5,10 +5,10 @@ declare(strict_types=1);
 // Converts made-up RIS records to CSL-JSON, and with Debian's bibutils to its XML beside it. Usage: converting.php
 // [SIZE]
 
+use Bench\SyntheticSources;
 use WaryHeron\Core\Bibliography\Format\Ris\RisWriter;
 
-require __DIR__.'/../../vendor/autoload.php';
-require __DIR__.'/SyntheticSources.php';
+require __DIR__.'/../vendor/autoload.php';
 
 $size = max(100, (int) ($argv[1] ?? 100000));
 $path = (string) tempnam(sys_get_temp_dir(), 'bench');
@@ -39,7 +39,7 @@ $timed = function (array $command): array {
     PHP_BINARY,
     '-d',
     'pcov.enabled=0',
-    __DIR__.'/../../artisan',
+    __DIR__.'/../artisan',
     'heron:convert',
     $path,
     '--to=csl-json',

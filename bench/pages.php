@@ -1,7 +1,7 @@
 <?php
 
 // Times pages of a running copy against a bare signed-in page of the same copy, one request after the other, taking
-// turns. php setup/bench/pages.php BASE REVIEW ROUNDS
+// turns. php bench/pages.php BASE REVIEW ROUNDS
 
 require __DIR__.'/signed-in.php';
 

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Console;
+namespace Bench\Console;
 
 use App\Actions\Searches\ChangeStrategy;
 use App\Actions\Team\CreateReview;

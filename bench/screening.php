@@ -1,7 +1,7 @@
 <?php
 
 // Many people deciding at once: each sends a decision a second, as the Reading Desk does, and sends it again with
-// the same key where no answer came. php setup/bench/screening.php BASE REVIEW PEOPLE SECONDS DATABASE_DSN [bare]
+// the same key where no answer came. php bench/screening.php BASE REVIEW PEOPLE SECONDS DATABASE_DSN [bare]
 
 [, $base, $review, $people, $seconds, $dsn] = $argv;
 [$people, $seconds, $bare] = [(int) $people, (int) $seconds, in_array('bare', $argv, true)];

@@ -2,6 +2,9 @@
 
 declare(strict_types=1);
 
+namespace Bench;
+
+use Generator;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
 use WaryHeron\Core\Bibliography\Name;

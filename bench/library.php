@@ -1,6 +1,6 @@
 <?php
 
-// Times the library under every filter and sort, first pages and pages further in. php setup/bench/library.php BASE
+// Times the library under every filter and sort, first pages and pages further in. php bench/library.php BASE
 // REVIEW ROUNDS
 
 require __DIR__.'/signed-in.php';

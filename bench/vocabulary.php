@@ -5,7 +5,7 @@
 
 use WaryHeron\Core\Vocabulary\SkosReader;
 
-require __DIR__.'/../../vendor/autoload.php';
+require __DIR__.'/../vendor/autoload.php';
 
 $size = (int) ($argv[1] ?? 50000);
 $file = tempnam(sys_get_temp_dir(), 'skos');

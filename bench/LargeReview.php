@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Database\Demo;
+namespace Bench;
 
 use App\Access\Role;
 use App\Actions\Team\CreateReview;
@@ -24,7 +24,7 @@ final class LargeReview
     public function __construct(private readonly CreateReview $create)
     {
         $stream =
-            fopen(__DIR__.'/tern-abstracts.ris', 'rb') ?:
+            fopen(__DIR__.'/../database/demo/tern-abstracts.ris', 'rb') ?:
             throw new \RuntimeException('The demo’s export is missing.');
         foreach ((new RisReader())->read($stream) as $one) {
             if ($one instanceof Reference) {

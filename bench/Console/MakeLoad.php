@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Console;
+namespace Bench\Console;
 
 use App\Access\Role;
 use App\Actions\Deliveries\StartDelivery;
@@ -11,7 +11,7 @@ use App\Jobs\Deliveries\DeliverySlice;
 use App\Models\Review;
 use App\Models\User;
 use App\Queries\Library\LibraryFilters;
-use Database\Demo\LargeReview;
+use Bench\LargeReview;
 use Illuminate\Console\Command;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;

@@ -2,12 +2,12 @@
 
 declare(strict_types=1);
 
-namespace App\Console;
+namespace Bench\Console;
 
 use App\Actions\Deliveries\StartDelivery;
 use App\Jobs\Deliveries\DeliverySlice;
 use App\Models\User;
-use Database\Demo\LargeReview;
+use Bench\LargeReview;
 use Illuminate\Console\Command;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Queue;

@@ -5,13 +5,13 @@ declare(strict_types=1);
 // Deduplicates made-up records of several sources at two sizes, and joins them by exact keys beside it. Usage:
 // matching.php [SIZE]
 
+use Bench\SyntheticSources;
 use WaryHeron\Core\Matching\Clusters;
 use WaryHeron\Core\Matching\ExactKeys;
 use WaryHeron\Core\Matching\Fingerprints;
 use WaryHeron\Core\Matching\Matcher;
 
-require __DIR__.'/../../vendor/autoload.php';
-require __DIR__.'/SyntheticSources.php';
+require __DIR__.'/../vendor/autoload.php';
 
 /** @param  list<list<string>>  $groups */
 function score(array $groups, array $work): array

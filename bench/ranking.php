@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 // Learns from judged texts and scores many more: ranking.php [TEXTS] [JUDGED]. One JSON line a step.
 
-require __DIR__.'/../../vendor/autoload.php';
+require __DIR__.'/../vendor/autoload.php';
 
 use WaryHeron\Core\Bibliography\Format\Ris\RisReader;
 use WaryHeron\Core\Bibliography\Reference;
@@ -16,7 +16,7 @@ $size = (int) ($argv[1] ?? 100000);
 $judged = min($size, (int) ($argv[2] ?? 5000));
 
 $seeds = [];
-foreach ((new RisReader())->read(fopen(__DIR__.'/../../database/demo/tern-abstracts.ris', 'rb')) as $one) {
+foreach ((new RisReader())->read(fopen(__DIR__.'/../database/demo/tern-abstracts.ris', 'rb')) as $one) {
     $one instanceof Reference && $one->abstract !== '' && ($seeds[] = "{$one->title} {$one->abstract}");
 }
 $text = function (int $i) use ($seeds): string {

@@ -1,0 +1,11 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Bench\Console;
+
+/** Commands that make large reviews and time what is done with them; a copy without development's classes has none. */
+final class Commands
+{
+    public const ALL = [BenchDeliver::class, BenchSearch::class, MakeLargeReview::class, MakeLoad::class];
+}
