@@ -13,18 +13,22 @@ run_tests() {
     need_space
     need_all_packages $browser
     need_composer
-    local suites=()
+    local suites=(Core Feature Browser)
     case "$part" in
-        core) suites=(--testsuite=Core) ;;
-        feature) suites=(--testsuite=Feature) ;;
-        browser) suites=(--testsuite=Browser) ;;
-        quick) suites=(--testsuite=Core,Feature) ;;
+        core) suites=(Core) ;;
+        feature) suites=(Feature) ;;
+        browser) suites=(Browser) ;;
+        quick) suites=(Core Feature) ;;
     esac
+    spent "setting up"
     if [ "$part" = all ]; then
         step "Pint"
         php -d pcov.enabled=0 vendor/bin/pint --test --quiet || { php -d pcov.enabled=0 vendor/bin/pint --test; exit 1; }
         step "PHPStan"
-        php -d pcov.enabled=0 vendor/bin/phpstan analyse --no-progress --memory-limit=1G
+        for config in phpstan.neon setup/phpstan/core.neon; do
+            php -d pcov.enabled=0 vendor/bin/phpstan analyse --configuration="$config" --no-progress --memory-limit=1G
+        done
+        spent "reading the code"
     fi
     case "$part" in
         all | quick)
@@ -56,7 +60,7 @@ run_tests() {
         wait_for "http://127.0.0.1:$STANDINS_PORT/up" "the stand-ins"
         wait_for "http://127.0.0.1:$WEB_PORT/up" "the application"
     fi
-    step "Pest"
+    spent "starting what is tested"
     unset APP_CONFIG_CACHE APP_ROUTES_CACHE APP_EVENTS_CACHE # those are for the running copy; the tests have their own settings
     # the tests make and empty tables, so they are their owner; the running copy that browser tests use is not
     if [ "$part" != core ]; then
@@ -65,5 +69,25 @@ run_tests() {
         use_standins
     fi
     export HERON_TEST_URL="http://127.0.0.1:$WEB_PORT" HERON_STANDINS_URL="http://127.0.0.1:$STANDINS_PORT"
-    php -d pcov.enabled=0 -d memory_limit=1G vendor/bin/pest --colors=never "${suites[@]}" "${filters[@]}"
+    local all failed=0
+    if [ ${#filters[@]} -gt 0 ]; then
+        all="${suites[*]}"
+        suites=("${all// /,}") # a filter that finds nothing in one suite may find something in another
+    fi
+    for suite in "${suites[@]}"; do
+        step "Pest: $suite"
+        php -d pcov.enabled=0 -d memory_limit=1G vendor/bin/pest --colors=never --testsuite="$suite" "${filters[@]}" || failed=1
+        spent "$suite"
+    done
+    step "Where the time went"
+    printf '%s' "$SPENT"
+    return $failed
+}
+
+SPENT=""
+LAST_SPENT=0
+# Books the seconds since the last call under a name.
+spent() {
+    SPENT+="$(printf '%6d s  %s' "$((SECONDS - LAST_SPENT))" "$1")"$'\n'
+    LAST_SPENT=$SECONDS
 }

@@ -14,6 +14,12 @@ final readonly class Name
     {
     }
 
+    /** @param  array<string>  $parts  family, given, suffix */
+    public static function of(array $parts): self
+    {
+        return new self(...array_values($parts));
+    }
+
     /** From "Family, Given, Suffix"; text without a comma is taken whole as the family name or body. */
     public static function inverted(string $text): self
     {

@@ -4,7 +4,15 @@ declare(strict_types=1);
 
 namespace WaryHeron\Core\Bibliography;
 
-/** One bibliographic record: what our fields can hold, what they cannot, and the source's own text. */
+/**
+ * One bibliographic record: what our fields can hold, what they cannot, and the source's own text.
+ *
+ * @phpstan-type Values array{type: PublicationType, title: string, authors: list<Name>, year: ?int, date: string,
+ *     journal: string, journalShort: string, volume: string, issue: string, firstPage: string, lastPage: string,
+ *     doi: string, urls: list<string>, abstract: string, keywords: list<string>, language: string, publisher: string,
+ *     place: string, issn: string, accession: string, id: string, extra: list<array{string, string}>, source: string,
+ *     line: int, editors: list<Name>, series: string, edition: string, isbn: string, partTitle: string}
+ */
 final readonly class Reference
 {
     /**
@@ -139,44 +147,65 @@ final readonly class Reference
     /** The same record with titles, abstract, journal and keywords as plain text. */
     public function withoutMarkup(): self
     {
-        $values = get_object_vars($this);
-        foreach (['title', 'abstract', 'journal', 'series', 'partTitle'] as $field) {
-            $values[$field] = Markup::plain($values[$field]);
-        }
-        $values['keywords'] = array_map(Markup::plain(...), $this->keywords);
-
-        return new self(...$values);
+        return $this->with([
+            'title' => Markup::plain($this->title),
+            'abstract' => Markup::plain($this->abstract),
+            'journal' => Markup::plain($this->journal),
+            'series' => Markup::plain($this->series),
+            'partTitle' => Markup::plain($this->partTitle),
+            'keywords' => array_map(Markup::plain(...), $this->keywords),
+        ]);
     }
 
     /** The same record with its text and place in a file. */
     public function at(string $source, int $line): self
     {
-        return new self(...[...get_object_vars($this), 'source' => $source, 'line' => $line]);
+        return $this->with(['source' => $source, 'line' => $line]);
+    }
+
+    /**
+     * The same record with other values.
+     *
+     * @param  array<string, mixed>  $changes  by property, each of the property's type
+     */
+    public function with(array $changes): self
+    {
+        /** @var Values $values */
+        $values = [...get_object_vars($this), ...$changes];
+
+        return new self(...$values);
     }
 
     /** @return array<string, mixed> all but the source text and line; fromArray reads it back */
     public function toArray(): array
     {
-        $values = get_object_vars($this);
+        $listed = fn (Name $name): array => [$name->family, $name->given, $name->suffix];
+        /** @var array<string, mixed> $values */
+        $values = [
+            ...get_object_vars($this),
+            'type' => $this->type->value,
+            'authors' => array_map($listed, $this->authors),
+            'editors' => array_map($listed, $this->editors),
+        ];
         unset($values['source'], $values['line']);
-        $values['type'] = $this->type->value;
-        foreach (['authors', 'editors'] as $people) {
-            $values[$people] = array_map(fn (Name $n): array => [$n->family, $n->given, $n->suffix], $this->{$people});
-        }
 
         return array_filter($values, fn (mixed $value): bool => $value !== '' && $value !== [] && $value !== null);
     }
 
-    /** @param  array<string, mixed>  $values */
+    /** @param  array<string, mixed>  $values as toArray() gave them */
     public static function fromArray(array $values, string $source = ''): self
     {
-        $values['type'] = PublicationType::from($values['type']);
-        $values['title'] = (string) ($values['title'] ?? '');
-        foreach (['authors', 'editors'] as $people) {
-            $values[$people] = array_map(fn (array $n): Name => new Name(...$n), $values[$people] ?? []);
-        }
-        $values['source'] = $source;
+        /** @var array{type: string, title?: string, authors?: list<array<string>>, editors?: list<array<string>>} $values */
+        /** @var Values $all */
+        $all = [
+            ...$values,
+            'type' => PublicationType::from($values['type']),
+            'title' => $values['title'] ?? '',
+            'authors' => array_map(Name::of(...), $values['authors'] ?? []),
+            'editors' => array_map(Name::of(...), $values['editors'] ?? []),
+            'source' => $source,
+        ];
 
-        return new self(...$values);
+        return new self(...$all);
     }
 }

@@ -463,18 +463,20 @@ final class Comparator
         if ($i === $length) {
             return count($wordsA) === count($wordsB) ? 1 : 2;
         }
-        $initials = fn (array $words): string => implode(
-            '',
-            array_map(fn (string $word): string => $word[0] ?? '', $words),
-        );
         if (
-            (count($wordsA) === 1 && strlen($a) >= 3 && str_starts_with($initials($wordsB), $a)) ||
-            (count($wordsB) === 1 && strlen($b) >= 3 && str_starts_with($initials($wordsA), $b))
+            (count($wordsA) === 1 && strlen($a) >= 3 && str_starts_with(self::initials($wordsB), $a)) ||
+            (count($wordsB) === 1 && strlen($b) >= 3 && str_starts_with(self::initials($wordsA), $b))
         ) {
             return 2;
         }
 
         return $this->close(str_replace(' ', '', $a), str_replace(' ', '', $b), 0.06) ? 1 : 3;
+    }
+
+    /** @param  list<string>  $words */
+    private static function initials(array $words): string
+    {
+        return implode('', array_map(fn (string $word): string => $word[0] ?? '', $words));
     }
 
     /** Whether one word begins the other, or is it with letters left out ("dept", "natl"), or is it mistyped. */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace WaryHeron\Core\Matching;
 
 use WaryHeron\Core\Bibliography\Name;
+use WaryHeron\Core\Bibliography\Pages;
 use WaryHeron\Core\Bibliography\PublicationType;
 use WaryHeron\Core\Bibliography\Reference;
 
@@ -36,6 +37,20 @@ final readonly class KeptValues
         'isbn' => 'the first given',
     ];
 
+    private const FREQUENT = ['year', 'volume', 'issue', 'doi'];
+
+    private const FIRST = ['language', 'series', 'edition', 'publisher', 'isbn'];
+
+    /** Properties that are of one record together, by the field they go with. */
+    private const TOGETHER = [
+        'title' => ['title', 'partTitle'],
+        'year' => ['year', 'date'],
+        'pages' => ['firstPage', 'lastPage'],
+    ];
+
+    /** Told by no rule: the first that is given. */
+    private const ANY = ['journalShort', 'place', 'issn', 'accession', 'id'];
+
     /**
      * @param  array<string, int>  $from  place of the record that each value is from, by field; keywords are from all
      */
@@ -49,101 +64,110 @@ final readonly class KeptValues
         if (count($references) === 1) {
             return new self($references[0], array_fill_keys(array_keys(self::RULES), 0));
         }
-        $longest = fn (Reference $r, string $field): int => mb_strlen($r->{$field});
-        $from = [
-            'title' => self::best(
-                $references,
-                fn (Reference $r): array => [
-                    $r->title !== '',
-                    mb_strtoupper($r->title) !== $r->title,
-                    mb_strtolower($r->title) !== $r->title,
-                    preg_match('/^\[.*\]\.?$/u', $r->title) !== 1,
-                    mb_strlen(rtrim($r->title, '. ')),
-                    str_ends_with($r->title, '.') ? 0 : 1,
-                ],
-            ),
-            'authors' => self::best(
-                $references,
-                fn (Reference $r): array => [
-                    count(self::people($r)),
-                    array_sum(
-                        array_map(
-                            fn (Name $name): int => preg_match('/\p{Ll}{2}/u', $name->given) === 1 ? 1 : 0,
-                            $r->authors,
-                        ),
-                    ),
-                    array_sum(array_map(fn (Name $name): int => mb_strlen($name->given), $r->authors)),
-                ],
-            ),
-            'year' => self::frequent($references, fn (Reference $r): string => (string) $r->year),
-            'journal' => self::best(
-                $references,
-                fn (Reference $r): array => [
-                    $r->journal !== '',
-                    mb_strtoupper($r->journal) !== $r->journal,
-                    mb_strtolower($r->journal) !== $r->journal,
-                    $longest($r, 'journal'),
-                ],
-            ),
-            'volume' => self::frequent($references, fn (Reference $r): string => $r->volume),
-            'issue' => self::frequent($references, fn (Reference $r): string => $r->issue),
-            'pages' => self::best(
-                $references,
-                fn (Reference $r): array => [$r->firstPage !== '', $r->lastPage !== '', strlen($r->lastPage)],
-            ),
-            'doi' => self::frequent($references, fn (Reference $r): string => $r->doi),
-            'abstract' => self::best($references, fn (Reference $r): array => [$longest($r, 'abstract')]),
-            'type' => self::best(
-                $references,
-                fn (Reference $r): array => [$r->type !== PublicationType::Other, $r->type !== PublicationType::Article],
-            ),
-            'language' => self::best($references, fn (Reference $r): array => [$r->language !== '']),
-            'editors' => self::best($references, fn (Reference $r): array => [count($r->editors)]),
-        ];
-        foreach (['series', 'edition', 'publisher', 'isbn'] as $field) {
-            $from[$field] = self::best($references, fn (Reference $r): array => [$r->{$field} !== '']);
+        $from = [];
+        foreach (self::ranks() as $field => $rank) {
+            $from[$field] = self::best($references, $rank);
         }
+        foreach (self::FREQUENT as $field) {
+            $from[$field] = self::frequent($references, fn (Reference $r): string => self::text($r, $field));
+        }
+        foreach (self::FIRST as $field) {
+            $from[$field] = self::best($references, fn (Reference $r): array => [self::text($r, $field) !== '']);
+        }
+
+        return new self(self::composed($references, $from), $from);
+    }
+
+    /** @return array<string, \Closure(Reference): list<int|bool>> what makes a record's value the better one, by field */
+    private static function ranks(): array
+    {
+        return [
+            'title' => self::titleRank(...),
+            'authors' => self::authorsRank(...),
+            'journal' => fn (Reference $r): array => [...self::inBothCases($r->journal), mb_strlen($r->journal)],
+            'pages' => fn (Reference $r): array => [$r->firstPage !== '', $r->lastPage !== '', strlen($r->lastPage)],
+            'abstract' => fn (Reference $r): array => [mb_strlen($r->abstract)],
+            'type' => fn (Reference $r): array => [
+                $r->type !== PublicationType::Other,
+                $r->type !== PublicationType::Article,
+            ],
+            'editors' => fn (Reference $r): array => [count($r->editors)],
+        ];
+    }
+
+    /** @return list<int|bool> */
+    private static function titleRank(Reference $reference): array
+    {
+        return [
+            ...self::inBothCases($reference->title),
+            preg_match('/^\[.*\]\.?$/u', $reference->title) !== 1,
+            mb_strlen(rtrim($reference->title, '. ')),
+            str_ends_with($reference->title, '.') ? 0 : 1,
+        ];
+    }
+
+    /** @return list<int> */
+    private static function authorsRank(Reference $reference): array
+    {
+        $people = array_filter($reference->authors, fn (Name $n): bool => preg_match('/^et\.? al/i', $n->family) !== 1);
+        $inFull = array_filter($reference->authors, fn (Name $n): bool => preg_match('/\p{Ll}{2}/u', $n->given) === 1);
+        $letters = array_map(fn (Name $n): int => mb_strlen($n->given), $reference->authors);
+
+        return [count($people), count($inFull), array_sum($letters)];
+    }
+
+    /** @return list<bool> whether there is any, and it is neither all in capitals nor all in small letters */
+    private static function inBothCases(string $text): array
+    {
+        return [$text !== '', mb_strtoupper($text) !== $text, mb_strtolower($text) !== $text];
+    }
+
+    /**
+     * @param  non-empty-list<Reference>  $references
+     * @param  array<string, int>  $from
+     */
+    private static function composed(array $references, array $from): Reference
+    {
+        $values = ['source' => '', 'line' => 0, 'extra' => []];
+        foreach ($from as $field => $at) {
+            foreach (self::TOGETHER[$field] ?? [$field] as $property) {
+                $values[$property] = $references[$at]->{$property};
+            }
+        }
+        foreach (self::ANY as $property) {
+            $given = array_map(fn (Reference $r): string => self::text($r, $property), $references);
+            $values[$property] = array_values(array_diff($given, ['']))[0] ?? '';
+        }
+        $urls = array_merge(...array_map(fn (Reference $r): array => $r->urls, $references));
+
+        return $references[0]->with([
+            ...$values,
+            'urls' => array_values(array_unique($urls)),
+            'keywords' => self::keywords($references),
+        ]);
+    }
+
+    /**
+     * @param  non-empty-list<Reference>  $references
+     * @return list<string> of all records, each as it was first written
+     */
+    private static function keywords(array $references): array
+    {
         $keywords = [];
         foreach ($references as $reference) {
             foreach ($reference->keywords as $word) {
                 $keywords[mb_strtolower($word)] ??= $word;
             }
         }
-        $of = fn (string $field): Reference => $references[$from[$field]];
 
-        return new self(
-            new Reference(
-                type: $of('type')->type,
-                title: $of('title')->title,
-                authors: $of('authors')->authors,
-                year: $of('year')->year,
-                date: $of('year')->date,
-                journal: $of('journal')->journal,
-                journalShort: self::any($references, 'journalShort'),
-                volume: $of('volume')->volume,
-                issue: $of('issue')->issue,
-                firstPage: $of('pages')->firstPage,
-                lastPage: $of('pages')->lastPage,
-                doi: $of('doi')->doi,
-                urls: array_values(
-                    array_unique(array_merge(...array_map(fn (Reference $r): array => $r->urls, $references))),
-                ),
-                abstract: $of('abstract')->abstract,
-                keywords: array_values($keywords),
-                language: $of('language')->language,
-                publisher: $of('publisher')->publisher,
-                place: self::any($references, 'place'),
-                issn: self::any($references, 'issn'),
-                accession: self::any($references, 'accession'),
-                id: self::any($references, 'id'),
-                editors: $of('editors')->editors,
-                series: $of('series')->series,
-                edition: $of('edition')->edition,
-                isbn: $of('isbn')->isbn,
-                partTitle: $of('title')->partTitle,
-            ),
-            $from,
-        );
+        return array_values($keywords);
+    }
+
+    private static function text(Reference $reference, string $property): string
+    {
+        $value = $reference->{$property};
+
+        return is_string($value) || is_int($value) ? (string) $value : '';
     }
 
     /**
@@ -155,25 +179,38 @@ final readonly class KeptValues
     {
         $changes = [];
         foreach ($values as $field => $value) {
-            match ($field) {
-                'authors', 'editors' => ($changes[$field] = array_map(Name::inverted(...), self::list($value))),
-                'year' => ($changes['year'] = $value === '' ? null : (int) $value),
-                'type' => ($changes['type'] = PublicationType::from($value)),
-                'keywords' => ($changes['keywords'] = self::list($value)),
-                'pages' => ([$changes['firstPage'], $changes['lastPage']] = \WaryHeron\Core\Bibliography\Pages::split(
-                    $value,
-                )),
-                default => ($changes[$field] = $value),
+            $changes = [...$changes, ...self::change($field, $value)];
+            $held = match ($field) {
+                'title' => $this->reference->fullTitle() !== $this->reference->title,
+                'journal' => $this->reference->containerTitle() !== $this->reference->journal,
+                default => false,
             };
-            $held =
-                ['title' => $this->reference->fullTitle(), 'journal' => $this->reference->containerTitle()][$field] ??
-                null;
-            if ($held !== null && $held !== $this->reference->{$field}) {
+            if ($held) {
                 $changes['partTitle'] = ''; // what was chosen holds it already
             }
         }
 
-        return new Reference(...[...get_object_vars($this->reference), ...$changes]);
+        return $this->reference->with($changes);
+    }
+
+    /** @return array<string, mixed> what a person's text for a field is, by property */
+    private static function change(string $field, string $value): array
+    {
+        if ($field === 'pages') {
+            [$first, $last] = Pages::split($value);
+
+            return ['firstPage' => $first, 'lastPage' => $last];
+        }
+
+        return [
+            $field => match ($field) {
+                'authors', 'editors' => array_map(Name::inverted(...), self::list($value)),
+                'keywords' => self::list($value),
+                'year' => $value === '' ? null : (int) $value,
+                'type' => PublicationType::from($value),
+                default => $value,
+            },
+        ];
     }
 
     /** @return list<string> */
@@ -181,14 +218,6 @@ final readonly class KeptValues
     {
         return array_values(
             array_filter(array_map(trim(...), explode(';', $text)), fn (string $one): bool => $one !== ''),
-        );
-    }
-
-    /** @return list<Name> */
-    private static function people(Reference $reference): array
-    {
-        return array_values(
-            array_filter($reference->authors, fn (Name $name): bool => preg_match('/^et\.? al/i', $name->family) !== 1),
         );
     }
 
@@ -227,17 +256,5 @@ final readonly class KeptValues
         }
 
         return 0;
-    }
-
-    /** @param  non-empty-list<Reference>  $references */
-    private static function any(array $references, string $field): string
-    {
-        foreach ($references as $reference) {
-            if ($reference->{$field} !== '') {
-                return $reference->{$field};
-            }
-        }
-
-        return '';
     }
 }

@@ -11,6 +11,15 @@ enum SkosFormat: string
     case RdfXml = 'rdfxml';
     case JsonLd = 'jsonld';
 
+    public function words(): string
+    {
+        return match ($this) {
+            self::Turtle => 'Turtle',
+            self::RdfXml => 'RDF/XML',
+            self::JsonLd => 'JSON-LD',
+        };
+    }
+
     /** Told by the content, whatever the file is called; null where it is none of them. */
     public static function of(string $head): ?self
     {

@@ -117,21 +117,24 @@ final readonly class RelevanceModel
     {
         $weights = $this->weights;
         arsort($weights);
-        $told = fn (array $some): array => array_map(
-            fn (int $place, float $weight): array => ['word' => $this->words[$place], 'weight' => round($weight, 3)],
-            array_keys($some),
-            $some,
-        );
+        $for = array_filter(array_slice($weights, 0, $most, true), fn (float $weight): bool => $weight > 0);
+        $against = array_filter(array_slice($weights, -$most, null, true), fn (float $weight): bool => $weight < 0);
 
-        return [
-            'for' => $told(array_filter(array_slice($weights, 0, $most, true), fn (float $w): bool => $w > 0)),
-            'against' => $told(
-                array_filter(
-                    array_reverse(array_slice($weights, -$most, null, true), true),
-                    fn (float $w): bool => $w < 0,
-                ),
-            ),
-        ];
+        return ['for' => $this->told($for), 'against' => $this->told(array_reverse($against, true))];
+    }
+
+    /**
+     * @param  array<int, float>  $weights  by place of the word
+     * @return list<array{word: string, weight: float}>
+     */
+    private function told(array $weights): array
+    {
+        $told = [];
+        foreach ($weights as $place => $weight) {
+            $told[] = ['word' => $this->words[$place], 'weight' => round($weight, 3)];
+        }
+
+        return $told;
     }
 
     /**

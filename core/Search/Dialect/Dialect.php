@@ -10,6 +10,7 @@ use WaryHeron\Core\Search\Query\LimitKind;
 /**
  * A database's query syntax as data; see docs/dialects.md for the keys of its file.
  *
+ * @phpstan-type YearForms array{one: string, between: string, from: string, to: string}
  * @phpstan-type DialectData array{
  *   name: string, title: string,
  *   boolean: array{and: string, or: string, not: string, reading: 'left-to-right'|'not-and-or'},
@@ -20,7 +21,7 @@ use WaryHeron\Core\Search\Query\LimitKind;
  *   proximity: array{form: string, furthest: int, binds: 'as-boolean'|'tightest'}|null,
  *   heading: array{form: string, narrower?: string|null, less?: string|null, major?: string|null,
  *   qualifier?: string|null}|null,
- *   limits: array<string, mixed>, lines: array{one: string, any?: string|null, all?: string|null, range?: string|null,
+ *   limits: array<string, string|YearForms>, lines: array{one: string, any?: string|null, all?: string|null, range?: string|null,
  *   command?: string|null}|null,
  *   longest: int|null, reader: 'heron'|'cql'|'ccl'|null
  * }

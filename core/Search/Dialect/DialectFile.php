@@ -51,7 +51,7 @@ final class DialectFile
     }
 
     /**
-     * @return array<string, mixed>
+     * @return array<mixed> with every key there is
      *
      * @throws BadDialect
      */
@@ -88,54 +88,77 @@ final class DialectFile
         if ($this->problems !== []) {
             return;
         }
-        $this->pattern(
-            'name',
-            $this->data['name'],
-            '/^[a-z][a-z0-9-]{1,30}$/',
-            'a short name of small letters, digits and hyphens',
-        );
+        $this->pattern('name', '/^[a-z][a-z0-9-]{1,30}$/', 'a short name of small letters, digits and hyphens');
         $this->text('title', $this->data['title']);
-        $this->forms('boolean', $this->data['boolean'], ['and' => [], 'or' => [], 'not' => [], 'reading' => []]);
-        $this->oneOf('boolean.reading', $this->data['boolean']['reading'] ?? null, ['left-to-right', 'not-and-or']);
+        $this->boolean();
         $this->fields();
         $this->plainWord();
-        $this->oneOf('fieldScope', $this->data['fieldScope'], ['term', 'group']);
-        $this->form('fieldForm', $this->data['fieldForm'], [
-            '{text}',
-            $this->data['fieldScope'] === 'group' ? '{fields}' : '{field}',
-        ]);
+        $this->fieldForm();
         foreach (['escape', 'escaped', 'fieldJoin'] as $key) {
             $this->optionalText($key, $this->data[$key] ?? null);
         }
         $this->truncation();
         $this->masking();
         $this->quote();
-        if (
-            $this->forms('proximity', $this->data['proximity'], ['form' => ['{left}', '{right}'], 'binds' => []], true)
-        ) {
-            $this->oneOf('proximity.binds', $this->data['proximity']['binds'], ['as-boolean', 'tightest']);
-            $this->wholeNumber('proximity.furthest', $this->data['proximity']['furthest'] ?? null);
-        }
-        if ($this->forms('heading', $this->data['heading'], ['form' => ['{label}']], true)) {
-            foreach (
-                ['narrower' => '', 'less' => '{label}', 'major' => '', 'qualifier' => '{qualifier}'] as $key => $mark
-            ) {
-                $value = $this->data['heading'][$key] ?? null;
-                $value === null || $this->form("heading.{$key}", $value, $mark === '' ? [] : [$mark]);
-            }
-        }
+        $this->proximity();
+        $this->heading();
         $this->limits();
-        if ($this->forms('lines', $this->data['lines'], ['one' => ['{line}']], true)) {
-            foreach (
-                ['any' => '{lines}', 'all' => '{lines}', 'range' => '{from}', 'command' => '{text}'] as $key => $mark
-            ) {
-                $value = $this->data['lines'][$key] ?? null;
-                $value === null || $this->form("lines.{$key}", $value, [$mark]);
-            }
+        $this->lines();
+        $this->at('longest') === null || $this->wholeNumber('longest');
+        $this->at('reader') === null || $this->oneOf('reader', ['heron', 'cql', 'ccl']);
+    }
+
+    /** What stands at a key or, after a dot, within it; null where nothing does. */
+    private function at(string $key): mixed
+    {
+        $value = $this->data;
+        foreach (explode('.', $key) as $part) {
+            $value = is_array($value) ? $value[$part] ?? null : null;
         }
-        ($this->data['longest'] ?? null) === null || $this->wholeNumber('longest', $this->data['longest']);
-        ($this->data['reader'] ?? null) === null ||
-            $this->oneOf('reader', $this->data['reader'], ['heron', 'cql', 'ccl']);
+
+        return $value;
+    }
+
+    private function boolean(): void
+    {
+        $this->forms('boolean', $this->data['boolean'], ['and' => [], 'or' => [], 'not' => [], 'reading' => []]);
+        $this->oneOf('boolean.reading', ['left-to-right', 'not-and-or']);
+    }
+
+    private function fieldForm(): void
+    {
+        $this->oneOf('fieldScope', ['term', 'group']);
+        $named = $this->data['fieldScope'] === 'group' ? '{fields}' : '{field}';
+        $this->form('fieldForm', $this->data['fieldForm'], ['{text}', $named]);
+    }
+
+    private function proximity(): void
+    {
+        $forms = ['form' => ['{left}', '{right}'], 'binds' => []];
+        if ($this->forms('proximity', $this->data['proximity'], $forms, true)) {
+            $this->oneOf('proximity.binds', ['as-boolean', 'tightest']);
+            $this->wholeNumber('proximity.furthest');
+        }
+    }
+
+    private function heading(): void
+    {
+        if ($this->forms('heading', $this->data['heading'], ['form' => ['{label}']], true)) {
+            $this->optionalForm('heading.narrower', []);
+            $this->optionalForm('heading.less', ['{label}']);
+            $this->optionalForm('heading.major', []);
+            $this->optionalForm('heading.qualifier', ['{qualifier}']);
+        }
+    }
+
+    private function lines(): void
+    {
+        if ($this->forms('lines', $this->data['lines'], ['one' => ['{line}']], true)) {
+            $this->optionalForm('lines.any', ['{lines}']);
+            $this->optionalForm('lines.all', ['{lines}']);
+            $this->optionalForm('lines.range', ['{from}']);
+            $this->optionalForm('lines.command', ['{text}']);
+        }
     }
 
     private function fields(): void
@@ -175,8 +198,8 @@ final class DialectFile
         if ($this->data['truncation'] === null) {
             return;
         }
-        $this->text('truncation.sign', $this->data['truncation']['sign'] ?? null);
-        $this->wholeNumber('truncation.minimumStem', $this->data['truncation']['minimumStem'] ?? null);
+        $this->text('truncation.sign', $this->at('truncation.sign'));
+        $this->wholeNumber('truncation.minimumStem');
     }
 
     private function masking(): void
@@ -283,24 +306,33 @@ final class DialectFile
         $value === null || $this->text($key, $value);
     }
 
-    private function pattern(string $key, mixed $value, string $pattern, string $what): void
+    /** @param  list<string>  $marks */
+    private function optionalForm(string $key, array $marks): void
     {
+        $value = $this->at($key);
+        $value === null || $this->form($key, $value, $marks);
+    }
+
+    private function pattern(string $key, string $pattern, string $what): void
+    {
+        $value = $this->at($key);
         if (! is_string($value) || preg_match($pattern, $value) !== 1) {
             $this->problems[] = "“{$key}” has to be {$what}.";
         }
     }
 
-    private function wholeNumber(string $key, mixed $value): void
+    private function wholeNumber(string $key): void
     {
+        $value = $this->at($key);
         if (! is_int($value) || $value < 1) {
             $this->problems[] = "“{$key}” has to be a whole number from 1.";
         }
     }
 
     /** @param  list<string>  $choices */
-    private function oneOf(string $key, mixed $value, array $choices): void
+    private function oneOf(string $key, array $choices): void
     {
-        if (! in_array($value, $choices, true)) {
+        if (! in_array($this->at($key), $choices, true)) {
             $this->problems[] = "“{$key}” is one of ".implode(', ', $choices).'.';
         }
     }

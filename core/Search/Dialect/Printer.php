@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace WaryHeron\Core\Search\Dialect;
 
 use WaryHeron\Core\Search\Query\Field;
-use WaryHeron\Core\Search\Query\LimitKind;
 use WaryHeron\Core\Search\Query\Node\Fielded;
 use WaryHeron\Core\Search\Query\Node\Heading;
 use WaryHeron\Core\Search\Query\Node\Limit;
@@ -433,8 +432,8 @@ final class Printer
 
             return '';
         }
-        if ($node->kind !== LimitKind::Year) {
-            return strtr((string) $form, ['{value}' => $this->value((string) $node->value)]);
+        if (is_string($form)) {
+            return strtr($form, ['{value}' => $this->value((string) $node->value)]);
         }
         $which = match (true) {
             $node->from === null => 'to',

@@ -50,14 +50,9 @@ final readonly class ConceptPlace
      */
     public static function typical(array $within, array $outside): array
     {
-        $share = function (array $records): array {
-            $counts = array_count_values(array_merge([], ...array_map(array_unique(...), $records)));
-
-            return array_map(fn (int $count): float => $count / max(1, count($records)), $counts);
-        };
-        $there = $share($outside);
+        $there = self::shares($outside);
         $gains = [];
-        foreach ($share($within) as $heading => $here) {
+        foreach (self::shares($within) as $heading => $here) {
             $gains[$heading] = $here - ($there[$heading] ?? 0.0);
         }
         arsort($gains);
@@ -91,5 +86,21 @@ final readonly class ConceptPlace
     public function nearness(Placed $one): int
     {
         return count(array_filter($one->above, fn (string $label): bool => isset($this->above[$label])));
+    }
+
+    /**
+     * @param  list<list<string>>  $records  the headings of each
+     * @return array<array-key, float> the share of records that have it, by heading
+     */
+    private static function shares(array $records): array
+    {
+        $counts = [];
+        foreach ($records as $headings) {
+            foreach (array_unique($headings) as $heading) {
+                $counts[$heading] = ($counts[$heading] ?? 0) + 1;
+            }
+        }
+
+        return array_map(fn (int $count): float => $count / max(1, count($records)), $counts);
     }
 }

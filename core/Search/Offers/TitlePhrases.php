@@ -254,6 +254,7 @@ final class TitlePhrases
 
     public static function isCommon(string $word): bool
     {
+        /** @var array<string, true>|null $common */
         static $common = null;
         $common ??= array_fill_keys(self::COMMON, true);
 

@@ -274,7 +274,7 @@ final readonly class StrategyChange
         $board = Board::of($this->strategy);
         $all = $board->blocks;
         foreach ($blocks as $given) {
-            $name = is_array($given) ? trim((string) ($given['name'] ?? '')) : '';
+            $name = is_array($given) && is_string($given['name'] ?? null) ? trim($given['name']) : '';
             $terms =
                 is_array($given) && is_array($given['terms'] ?? null)
                     ? array_merge(

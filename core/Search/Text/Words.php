@@ -56,6 +56,6 @@ final class Words
         ]);
         $decomposed = \Normalizer::normalize($text, \Normalizer::FORM_KD);
 
-        return (string) preg_replace('/\p{Mn}+/u', '', $decomposed === false ? $text : $decomposed);
+        return (string) preg_replace('/\p{Mn}+/u', '', is_string($decomposed) ? $decomposed : $text);
     }
 }

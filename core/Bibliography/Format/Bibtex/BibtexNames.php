@@ -87,9 +87,9 @@ final class BibtexNames
                 break;
             }
         }
-        $joined = fn (array $some): string => self::plain(implode(' ', $some));
+        $family = implode(' ', array_slice($words, $start));
 
-        return new Name($joined(array_slice($words, $start)), $joined(array_slice($words, 0, $start)));
+        return new Name(self::plain($family), self::plain(implode(' ', array_slice($words, 0, $start))));
     }
 
     /**

@@ -155,7 +155,9 @@ final class Latex
         }
         $text = (string) preg_replace_callback(self::PIECE, self::piece(...), $latex);
 
-        return (string) \Normalizer::normalize($text, \Normalizer::FORM_C);
+        $composed = \Normalizer::normalize($text, \Normalizer::FORM_C);
+
+        return is_string($composed) ? $composed : '';
     }
 
     /** The same text with every sign escaped that LaTeX would act on; decoded() gives it back. */
@@ -179,7 +181,7 @@ final class Latex
         return (string) preg_replace('/([-\'])(?=\1)/', '$1{}', $text);
     }
 
-    /** @param  array<int, string>  $found */
+    /** @param  array<string>  $found */
     private static function piece(array $found): string
     {
         $accent = $found[1] ?? '';

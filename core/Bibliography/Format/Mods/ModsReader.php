@@ -25,7 +25,7 @@ final class ModsReader
         );
         $xpath->registerNamespace('m', self::NAMESPACE);
         $one = fn (string $path): string => trim(
-            (string) preg_replace('/\s+/u', ' ', (string) $xpath->evaluate("string({$path})", $mods)),
+            (string) preg_replace('/\s+/u', ' ', self::text($xpath, $path, $mods)),
         );
         $source = (string) $mods->ownerDocument->saveXML($mods);
         $title = implode(
@@ -74,7 +74,7 @@ final class ModsReader
                     fn (DOMElement $url): string => trim($url->textContent),
                     $this->all($xpath, 'm:location/m:url', $mods),
                 ),
-                abstract: trim((string) $xpath->evaluate('string(m:abstract)', $mods)),
+                abstract: self::text($xpath, 'm:abstract', $mods),
                 keywords: array_map($this->subject(...), $this->all($xpath, 'm:subject[m:topic]', $mods)),
                 language: $one('m:language/m:languageTerm'),
                 publisher: $one('m:originInfo/m:publisher'),
@@ -113,18 +113,23 @@ final class ModsReader
         return array_map(fn (DOMElement $name): Name => $this->name($xpath, $name), $this->all($xpath, $path, $mods));
     }
 
+    private static function text(DOMXPath $xpath, string $path, DOMElement $within): string
+    {
+        $text = $xpath->evaluate("string({$path})", $within);
+
+        return is_string($text) ? trim($text) : '';
+    }
+
     private function name(DOMXPath $xpath, DOMElement $name): Name
     {
-        $part = fn (string $type): string => trim(
-            (string) $xpath->evaluate("string(m:namePart[@type='{$type}'])", $name),
-        );
+        $part = fn (string $type): string => self::text($xpath, "m:namePart[@type='{$type}']", $name);
 
         if ($name->getAttribute('type') === 'corporate') {
-            return new Name(trim((string) $xpath->evaluate('string(m:namePart)', $name)));
+            return new Name(self::text($xpath, 'm:namePart', $name));
         }
 
         return $part('family') === ''
-            ? Name::inverted(trim((string) $xpath->evaluate('string(m:namePart)', $name)))
+            ? Name::inverted(self::text($xpath, 'm:namePart', $name))
             : new Name($part('family'), $part('given'), $part('termsOfAddress'));
     }
 

@@ -258,7 +258,7 @@ final class CclParser
     private function limit(array $name): ?Limit
     {
         foreach ($this->dialect->data['limits'] as $kind => $form) {
-            $sample = is_array($form) ? (string) $form['one'] : (string) $form;
+            $sample = is_array($form) ? $form['one'] : $form;
             if (strcasecmp((string) strstr($sample, '=', true), $name['text']) !== 0) {
                 continue;
             }

@@ -302,7 +302,7 @@ final class CqlParser
             }
         }
         foreach ($this->dialect->data['limits'] as $kind => $form) {
-            $sample = is_array($form) ? (string) reset($form) : (string) $form;
+            $sample = is_array($form) ? $form['one'] : $form;
             if (str_starts_with(strtolower($sample), "{$name} ")) {
                 return $this->limit(LimitKind::from($kind), $how, $relation, $term);
             }
