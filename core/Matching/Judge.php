@@ -68,122 +68,33 @@ final class Judge
     /**
      * @param  bool  $recurrent  the title is borne by several publications, so that it must be the place that tells
      */
-    public function verdict(Comparison $comparison, float $score, bool $recurrent = false): Verdict
+    public function verdict(Comparison $comparison, float $score, bool $recurrent = false): MatchVerdict
     {
         return $this->settled($this->nature($comparison, $recurrent), $score);
     }
 
     /** The verdict at these thresholds on a pair that may be as much as its nature says. */
-    public function settled(Verdict $nature, float $score): Verdict
+    public function settled(MatchVerdict $nature, float $score): MatchVerdict
     {
         return match (true) {
-            $score < $this->settings->ask => Verdict::Apart,
-            $nature === Verdict::Certain && $score < $this->settings->certain => Verdict::Likely,
+            $score < $this->settings->ask => MatchVerdict::Apart,
+            $nature === MatchVerdict::Certain && $score < $this->settings->certain => MatchVerdict::Likely,
             default => $nature,
         };
     }
 
-    /** What a pair can be at most, whatever it weighs: what contradicts is no question of weight. */
-    public function nature(Comparison $comparison, bool $recurrent = false): Verdict
+    /** What a pair can be at most, whatever it weighs. */
+    public function nature(Comparison $comparison, bool $recurrent = false): MatchVerdict
     {
-        $level = $comparison->level(...);
-        $doi = $level(MatchField::Doi) === 1;
-        $title = $level(MatchField::Title);
-        $page = $level(MatchField::Pages) === 1;
-        $volume = in_array($level(MatchField::Volume), [1, 2], true);
-        $journal = in_array($level(MatchField::Journal), [1, 2], true);
-        $samePlace = $page && $volume && $level(MatchField::Journal) !== 3;
-        $like =
-            $title !== 0 &&
-            $title <= 4 &&
-            (! $recurrent || $level(MatchField::Authors) <= 2 || ($doi && ($page || $volume)));
+        $evidence = new Evidence($comparison, $recurrent);
 
-        if ($comparison->has(Conflict::Kind) || $comparison->has(Conflict::Part)) {
-            return ($doi || $samePlace) &&
-                ! $comparison->has(Conflict::Pages) &&
-                ! $comparison->has(Conflict::Doi) &&
-                $like &&
-                ! $comparison->has(Conflict::Part)
-                ? Verdict::Doubtful
-                : Verdict::Apart;
-        }
-        if ($comparison->has(Conflict::Words)) {
-            return ($doi && ! $comparison->has(Conflict::Pages)) || ($samePlace && ! $comparison->has(Conflict::Doi))
-                ? Verdict::Doubtful
-                : Verdict::Apart;
-        }
-        // one number alone against all the rest is looked at
-        $apart = self::hasOneSlip($comparison, $recurrent) ? Verdict::Doubtful : Verdict::Apart;
-        if ($comparison->has(Conflict::Doi)) {
-            return $samePlace && $like && $level(MatchField::Year) !== 3 ? Verdict::Likely : $apart;
-        }
-        if ($comparison->has(Conflict::Pages) || $comparison->has(Conflict::Year)) {
-            return $doi && $like && ! $recurrent ? Verdict::Likely : $apart;
-        }
-        if (
-            $comparison->has(Conflict::Volume) &&
-            ! $doi &&
-            ! ($page && $like && $level(MatchField::Volume) === 3 && $level(MatchField::Year) <= 1)
-        ) {
-            return $apart;
-        }
-        $confirmed = $doi || $samePlace || ($page && $journal && $like);
-        if (($comparison->has(Conflict::Mark) || $comparison->has(Conflict::Genre)) && ! $confirmed) {
-            return Verdict::Apart;
-        }
-        if ($recurrent && ! $confirmed) {
-            $sameIssue =
-                $volume &&
-                $level(MatchField::Issue) === 1 &&
-                $level(MatchField::Journal) === 1 &&
-                $level(MatchField::Authors) === 1 &&
-                $level(MatchField::Year) === 1 &&
-                $title <= 2;
-
-            return $sameIssue ? Verdict::Certain : Verdict::Apart;
-        }
-        if ($title === 7 && ! ($doi && $samePlace && $level(MatchField::Authors) === 1)) {
-            return Verdict::Apart; // abstracts of one meeting share a page, and parts of one book a DOI
-        }
-        if ($level(MatchField::Authors) === 4 && ! $doi && ! $samePlace) {
-            return Verdict::Apart;
-        }
-        $known = $like || ($title === 0 && $samePlace && $doi);
-        if ($known && ($confirmed || ($title <= 2 && $level(MatchField::Issue) !== 2))) {
-            return Verdict::Certain;
+        foreach (MatchRule::cases() as $rule) {
+            $verdict = $rule->verdict($evidence);
+            if ($verdict !== null) {
+                return $verdict;
+            }
         }
 
-        return $known || ($confirmed && $title !== 7) ? Verdict::Likely : Verdict::Doubtful;
-    }
-
-    /**
-     * Whether one number alone stands against all the rest: a second DOI, a page or a volume mistyped. People have to
-     * see it; it is as often two papers of one series.
-     */
-    private static function hasOneSlip(Comparison $comparison, bool $recurrent): bool
-    {
-        $level = $comparison->level(...);
-        $conflicts = Conflict::in($comparison->conflicts());
-        if (
-            $recurrent ||
-            count($conflicts) !== 1 ||
-            $level(MatchField::Title) !== 1 ||
-            $level(MatchField::Authors) !== 1 ||
-            $level(MatchField::Journal) === 3 ||
-            $level(MatchField::Issue) === 2
-        ) {
-            return false;
-        }
-        $samePage = in_array($level(MatchField::Pages), [1, 2], true);
-        $sameVolume = $level(MatchField::Volume) === 1;
-
-        return match ($conflicts[0]) {
-            Conflict::Doi => $level(MatchField::Year) === 1 &&
-                ($samePage || ($sameVolume && $level(MatchField::Issue) === 1)),
-            Conflict::Pages => $level(MatchField::Year) === 1 && $sameVolume,
-            Conflict::Volume => $level(MatchField::Year) <= 2 &&
-                ($samePage || ($level(MatchField::Volume) === 3 && $level(MatchField::Issue) === 1)),
-            default => false,
-        };
+        return MatchVerdict::Doubtful;
     }
 }

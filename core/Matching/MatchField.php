@@ -79,6 +79,16 @@ enum MatchField: string
 
     public function place(): int
     {
-        return (int) array_search($this, self::cases(), true);
+        return match ($this) {
+            self::Title => 0,
+            self::Authors => 1,
+            self::Year => 2,
+            self::Journal => 3,
+            self::Volume => 4,
+            self::Issue => 5,
+            self::Pages => 6,
+            self::Doi => 7,
+            self::Abstract => 8,
+        };
     }
 }

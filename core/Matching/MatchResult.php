@@ -45,7 +45,7 @@ final readonly class MatchResult
     {
         $clusters = clone $this->clusters;
         foreach ($this->asked as $pair) {
-            if ($pair->verdict !== Verdict::Doubtful) {
+            if ($pair->verdict !== MatchVerdict::Doubtful) {
                 $clusters->join($pair->a, $pair->b, $this->hangTogether($pair, $clusters));
             }
         }
@@ -81,7 +81,7 @@ final readonly class MatchResult
     {
         foreach ($this->asked as $pair) {
             if (($pair->a === $a && $pair->b === $b) || ($pair->a === $b && $pair->b === $a)) {
-                return $pair->verdict === Verdict::Likely;
+                return $pair->verdict === MatchVerdict::Likely;
             }
         }
 

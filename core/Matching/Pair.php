@@ -13,7 +13,7 @@ final readonly class Pair
         public int $b,
         public Comparison $comparison,
         public float $score,
-        public Verdict $verdict,
+        public MatchVerdict $verdict,
         public ?float $rarity = null,
     ) {
     }

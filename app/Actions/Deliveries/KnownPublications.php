@@ -12,7 +12,7 @@ use WaryHeron\Core\Matching\Fingerprint;
 use WaryHeron\Core\Matching\Fingerprints;
 use WaryHeron\Core\Matching\Judge;
 use WaryHeron\Core\Matching\MatchSettings;
-use WaryHeron\Core\Matching\Verdict;
+use WaryHeron\Core\Matching\MatchVerdict;
 use WaryHeron\Core\Matching\Weights;
 
 /**
@@ -117,7 +117,7 @@ final class KnownPublications
             // any title may come again, as far as is known yet
             $certain =
                 $certain ||
-                $this->judge->verdict($comparison, $this->judge->score($comparison), true) === Verdict::Certain;
+                $this->judge->verdict($comparison, $this->judge->score($comparison), true) === MatchVerdict::Certain;
         }
 
         return $certain;

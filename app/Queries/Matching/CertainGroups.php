@@ -13,7 +13,7 @@ use WaryHeron\Core\Bibliography\Reference;
 use WaryHeron\Core\Matching\Clusters;
 use WaryHeron\Core\Matching\Comparator;
 use WaryHeron\Core\Matching\Fingerprints;
-use WaryHeron\Core\Matching\Verdict;
+use WaryHeron\Core\Matching\MatchVerdict;
 
 /**
  * What would be joined without asking, as things stand now: groups of publications, each with the weakest bond that
@@ -51,7 +51,7 @@ final class CertainGroups
             ->join('records AS b', 'b.id', '=', 'match_pairs.record_b')
             ->where('match_pairs.review_id', $matching->review_id)
             ->where('matching_id', $matching->id)
-            ->where('verdict', Verdict::Certain->value)
+            ->where('verdict', MatchVerdict::Certain->value)
             ->where('score', '>=', $matching->review->matchSettings()->certain)
             ->whereNull('a.withdrawn_at')
             ->whereNull('b.withdrawn_at')

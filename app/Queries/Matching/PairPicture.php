@@ -9,7 +9,7 @@ use Illuminate\Support\Facades\DB;
 use WaryHeron\Core\Matching\Comparison;
 use WaryHeron\Core\Matching\Judge;
 use WaryHeron\Core\Matching\MatchSettings;
-use WaryHeron\Core\Matching\Verdict;
+use WaryHeron\Core\Matching\MatchVerdict;
 
 /** How many pairs weigh how much, told apart by what they can be at most, under settings that are only tried. */
 final readonly class PairPicture
@@ -47,15 +47,15 @@ final readonly class PairPicture
                         $pair->rarity === null ? null : (float) $pair->rarity,
                     );
             $bin = max(self::LOWEST, min(self::HIGHEST, (int) floor($score)));
-            $nature = Verdict::from($pair->verdict);
-            if ($nature === Verdict::Certain) {
+            $nature = MatchVerdict::from($pair->verdict);
+            if ($nature === MatchVerdict::Certain) {
                 $certain[$bin]++;
             } elseif ($nature->asks()) {
                 $ask[$bin]++;
             } else {
                 $apart[$bin]++;
             }
-            $wrong[$bin] += $nature === Verdict::Certain ? 1 - Judge::chance($score) : 0.0;
+            $wrong[$bin] += $nature === MatchVerdict::Certain ? 1 - Judge::chance($score) : 0.0;
         }
 
         $bins = [];

@@ -8,7 +8,7 @@ use App\Models\Matching;
 use App\Models\User;
 use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
-use WaryHeron\Core\Matching\Verdict;
+use WaryHeron\Core\Matching\MatchVerdict;
 
 /**
  * The groups of publications that people are asked about, as things stand now; what somebody else has open is left out.
@@ -60,10 +60,10 @@ final readonly class PairingQueue
             ->where('match_pairs.review_id', $matching->review_id)
             ->where('matching_id', $matching->id)
             ->where('score', '>=', $settings->ask)
-            ->where('verdict', '<>', Verdict::Apart->value)
+            ->where('verdict', '<>', MatchVerdict::Apart->value)
             ->where(
                 fn ($any) => $any
-                    ->where('verdict', '<>', Verdict::Certain->value)
+                    ->where('verdict', '<>', MatchVerdict::Certain->value)
                     ->orWhere('score', '<', $settings->certain)
                     ->when($joined, fn ($q) => $q->orWhereRaw('true')),
             )

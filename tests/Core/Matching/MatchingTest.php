@@ -17,8 +17,8 @@ use WaryHeron\Core\Matching\Matcher;
 use WaryHeron\Core\Matching\MatchField;
 use WaryHeron\Core\Matching\MatchResult;
 use WaryHeron\Core\Matching\MatchSettings;
+use WaryHeron\Core\Matching\MatchVerdict;
 use WaryHeron\Core\Matching\TitleText;
-use WaryHeron\Core\Matching\Verdict;
 use WaryHeron\Core\Matching\Weights;
 
 /** An article like any other, with some of its fields told in another way. */
@@ -40,7 +40,7 @@ function article(array $changes = []): Reference
     );
 }
 
-function verdict(array $changes, array $of = []): Verdict
+function verdict(array $changes, array $of = []): MatchVerdict
 {
     $prints = new Fingerprints();
     $comparison = (new Comparator())->compare($prints->of(article($of), 'a'), $prints->of(article($changes), 'b'));
@@ -95,7 +95,7 @@ function accuracy(array $groups, array $work): array
 }
 
 it('finds what sources do to the same publication', function (array $changes) {
-    expect(verdict($changes))->toBe(Verdict::Certain);
+    expect(verdict($changes))->toBe(MatchVerdict::Certain);
 })->with([
     'case and punctuation' => [
         ['title' => 'EFFECTS OF BRIGHT LIGHT EXPOSURE ON ALERTNESS IN NIGHT NURSES. A RANDOMISED TRIAL.'],
@@ -147,7 +147,7 @@ it('finds what sources do to the same publication', function (array $changes) {
 ]);
 
 it('keeps apart what must not be joined', function (array $changes, array $of = []) {
-    expect(verdict($changes, $of))->not->toBe(Verdict::Certain)->not->toBe(Verdict::Likely);
+    expect(verdict($changes, $of))->not->toBe(MatchVerdict::Certain)->not->toBe(MatchVerdict::Likely);
 })->with([
     'conference abstract and article' => [
         ['volume' => '11', 'issue' => 'Suppl 2', 'firstPage' => 'S88', 'lastPage' => '', 'doi' => '', 'year' => 2016],
@@ -241,7 +241,7 @@ it('keeps apart what must not be joined', function (array $changes, array $of = 
 ]);
 
 it('asks where the place is the same and the DOI is not', function () {
-    expect(verdict(['doi' => '10.71999/other.1']))->toBe(Verdict::Likely);
+    expect(verdict(['doi' => '10.71999/other.1']))->toBe(MatchVerdict::Likely);
 });
 
 it('asks where one number alone stands against all the rest', function (array $changes, bool $asked) {
@@ -377,7 +377,7 @@ it('grows no group in which two contradict each other', function () {
 
 it('holds levels and conflicts in one number', function () {
     $levels = [7, 1, 0, 3, 4, 2, 1, 3, 2];
-    $comparison = Comparison::of($levels, Conflict::Doi->value | Conflict::Genre->value);
+    $comparison = Comparison::ofLevels($levels, Conflict::Doi->value | Conflict::Genre->value);
     expect($comparison->levels())
         ->toBe($levels)
         ->and($comparison->has(Conflict::Doi))
@@ -401,7 +401,7 @@ it('learns the weights that made the pairs', function () {
         $level = fn (string $field, int $else): int => $random->getInt(0, 99999) < 100000 * $truth[$field][$match]
             ? 1
             : $else;
-        $pattern = Comparison::of(
+        $pattern = Comparison::ofLevels(
             [$level('title', 7), 0, 0, 0, 0, 0, $level('pages', 3), $level('doi', 3)],
             0,
         )->pattern();

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace WaryHeron\Core\Matching;
 
 /** What follows from a comparison. */
-enum Verdict: string
+enum MatchVerdict: string
 {
     /** One publication, joined without asking. */
     case Certain = 'certain';
