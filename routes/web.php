@@ -40,6 +40,7 @@ use App\Http\Controllers\Team\PostRoomController;
 use App\Http\Controllers\Team\ReviewController;
 use App\Http\Controllers\Team\SessionController;
 use App\Http\Controllers\Team\TeamController;
+use App\Http\Middleware\KeepVisit;
 use App\Http\Middleware\WritesDownTakingOut;
 use App\Models\Letter;
 use App\Models\Review;
@@ -100,7 +101,7 @@ Route::middleware('auth')->group(function (): void {
 });
 
 Route::prefix('/reviews/{review}')
-    ->middleware('auth')
+    ->middleware(['auth', KeepVisit::class])
     ->scopeBindings()
     ->group(function (): void {
         Route::middleware('can:view,review')->group(function (): void {

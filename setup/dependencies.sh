@@ -14,7 +14,7 @@ composer_install() {
 # The list of classes by file is made once; a class that moved or went needs it made again.
 need_class_list() {
     local now
-    now="$(find app bench core standins database tests -name '*.php' 2>/dev/null | LC_ALL=C sort | sha256sum | cut -c1-32)"
+    now="$( (find app bench core standins database tests -name '*.php' 2>/dev/null || true) | LC_ALL=C sort | sha256sum | cut -c1-32)"
     if is_stamped classes "$now"; then return 0; fi
     quietly "listing the classes" env COMPOSER_ALLOW_SUPERUSER=1 HERON_INSTANCE_DIR= composer dump-autoload --quiet
     stamp classes "$now"

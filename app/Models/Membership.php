@@ -13,6 +13,8 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property string $review_id
  * @property string $user_id
  * @property Role $role
+ * @property ?Carbon $seen_at when this person was last in the review
+ * @property ?Carbon $visited_at the end of the visit before that
  * @property Carbon $created_at
  * @property Carbon $updated_at
  * @property User $user
@@ -36,6 +38,6 @@ final class Membership extends Model
 
     protected function casts(): array
     {
-        return ['role' => Role::class];
+        return ['role' => Role::class, 'seen_at' => 'immutable_datetime', 'visited_at' => 'immutable_datetime'];
     }
 }

@@ -7,12 +7,16 @@ namespace App\Models;
 use Carbon\CarbonImmutable as Carbon;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use WaryHeron\Core\Matching\MatchSettings;
+use WaryHeron\Core\Question\ConceptFrame;
 use WaryHeron\Core\Screening\StagePurpose;
 
 /**
  * @property string $id
  * @property string $title
  * @property string $question
+ * @property ConceptFrame $frame
+ * @property string $protocol an address, or where it was published
+ * @property string $registration the register, and the number there
  * @property string $created_by
  * @property ?array{certain: float, ask: float, emphasis: array<string, float>} $match_settings
  * @property array<string, string> $flow_captions
@@ -26,6 +30,9 @@ use WaryHeron\Core\Screening\StagePurpose;
 final class Review extends Model
 {
     protected $table = 'reviews';
+
+    /** As the table has them, for a review that has just been made. */
+    protected $attributes = ['frame' => 'pico', 'protocol' => '', 'registration' => ''];
 
     /** @return HasMany<Membership, $this> */
     public function memberships(): HasMany
@@ -210,7 +217,12 @@ final class Review extends Model
 
     protected function casts(): array
     {
-        return ['match_settings' => 'array', 'flow_captions' => 'array', 'search_notes' => 'array'];
+        return [
+            'frame' => ConceptFrame::class,
+            'match_settings' => 'array',
+            'flow_captions' => 'array',
+            'search_notes' => 'array',
+        ];
     }
 
     /** Said here, since working a plural out loads an inflector, for each decision. */

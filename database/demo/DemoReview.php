@@ -15,6 +15,8 @@ use App\Actions\Matching\StartJoining;
 use App\Actions\Matching\StartMatching;
 use App\Actions\Question\ChangeCriteria;
 use App\Actions\Question\ChangeQuestion;
+use App\Actions\Question\Provenance;
+use App\Actions\Question\QuestionWording;
 use App\Actions\Screening\ChangeMarkLists;
 use App\Actions\Screening\MakeShareOut;
 use App\Actions\Screening\OrderReading;
@@ -295,14 +297,20 @@ final class DemoReview
         $this->question->execute(
             $ines,
             $this->review,
-            $this->review->title,
-            'Does bright-light exposure during night shifts improve alertness and reduce errors among hospital staff?',
-            [
-                'population' => 'Hospital and other health-care staff who work at night',
-                'intervention' => 'Bright or blue-enriched light during or right before the shift',
-                'comparison' => '',
-                'outcome' => 'Alertness, sleepiness, performance; errors and near misses',
-            ],
+            new QuestionWording(
+                $this->review->title,
+                'Does bright-light exposure during night shifts improve alertness and reduce errors among hospital staff?',
+                [
+                    'population' => 'Hospital and other health-care staff who work at night',
+                    'intervention' => 'Bright or blue-enriched light during or right before the shift',
+                    'comparison' => '',
+                    'outcome' => 'Alertness, sleepiness, performance; errors and near misses',
+                ],
+                provenance: new Provenance(
+                    'Okafor I, Haas M. Bright light on night shifts: a protocol. Annals of Nocturnal Medicine 2026;21:9–17',
+                    'Shoreline Register of Reviews, SRR-2026-0417',
+                ),
+            ),
         );
         foreach (self::CRITERIA as [$question, $reason]) {
             $this->criteria->add($ines, $this->review, $question, $reason);

@@ -4,6 +4,7 @@ import copying from './copying';
 import deliveryForm from './deliveryForm';
 import dialectFile from './dialectFile';
 import findingActions from './findingActions';
+import frames from './frames';
 import keys from './keys';
 import later from './later';
 import menus from './menus';
@@ -27,6 +28,7 @@ for (const [name, component] of Object.entries({
     deliveryForm,
     dialectFile,
     findingActions,
+    frames,
     keys,
     later,
     pairing,

@@ -147,7 +147,7 @@ final class TakeInRecords
             array_keys($references),
         );
         $prints = array_combine(array_keys($references), $prints);
-        $known = KnownPublications::forKeys($delivery->review_id, $keys, $fingerprints);
+        $known = PublicationIndex::forKeys($delivery->review_id, $keys, $fingerprints);
         $records = $publications = $rejections = $joined = [];
         $here = 0;
         foreach ($batch as $position => $one) {

@@ -16,23 +16,44 @@ final readonly class ChangeQuestion
     {
     }
 
-    /** @param  array<string, string>  $concepts text by PICO part */
-    public function execute(User $by, Review $review, string $title, string $question, array $concepts): void
+    public function execute(User $by, Review $review, QuestionWording $wording): void
     {
-        DB::transaction(function () use ($by, $review, $title, $question, $concepts): void {
-            $before = [
-                'title' => $review->title,
-                'question' => $review->question,
-                'concepts' => $review->concepts()->pluck('text', 'kind')->all(),
-            ];
-            $review->update(['title' => $title, 'question' => $question]);
-            foreach ($concepts as $kind => $text) {
-                Concept::query()->updateOrCreate(['review_id' => $review->id, 'kind' => $kind], ['text' => $text]);
-            }
+        DB::transaction(function () use ($by, $review, $wording): void {
+            $before = self::told($review);
+            $review->update([
+                'title' => $wording->title,
+                'question' => $wording->question,
+                'frame' => $wording->frame,
+                'protocol' => $wording->provenance->protocol,
+                'registration' => $wording->provenance->registration,
+            ]);
+            $this->keep($review, $wording);
             ($this->log)($review, $by, 'question.changed', 'Changed the question or its concepts', $review, [
                 'before' => $before,
-                'after' => compact('title', 'question', 'concepts'),
+                'after' => self::told($review),
             ]);
         });
+    }
+
+    private function keep(Review $review, QuestionWording $wording): void
+    {
+        foreach ($wording->texts as $kind => $text) {
+            Concept::query()->updateOrCreate(['review_id' => $review->id, 'kind' => $kind], ['text' => $text]);
+        }
+        $review->concepts()->where('kind', 'like', Concept::OWN.'%')->delete();
+        foreach ($wording->own as $i => $own) {
+            $review->concepts()->create([...$own, 'kind' => Concept::OWN.($i + 1), 'position' => $i + 1]);
+        }
+    }
+
+    /** @return array<string, mixed> */
+    private static function told(Review $review): array
+    {
+        return [
+            ...$review->only(['title', 'question', 'protocol', 'registration']),
+            'frame' => $review->frame->value,
+            'concepts' => $review->concepts()->pluck('text', 'kind')->all(),
+            'own' => $review->concepts()->where('label', '<>', '')->orderBy('position')->pluck('label')->all(),
+        ];
     }
 }

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Queries\Library;
 
 use App\Models\Review;
-use App\Queries\Shared\ReviewState;
+use App\Queries\Shared\ReviewStamp;
 use App\Queries\Shared\Tallies;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\Cache;
@@ -65,7 +65,7 @@ final readonly class Library
         $total = $tallies->all() + ($filters->removed ? $tallies->in(ItemState::Removed) : 0);
         $steps = [];
         // a count holds until the review changes
-        $state = $filters->steps === [] ? '' : ReviewState::of($review, $tallies);
+        $state = $filters->steps === [] ? '' : ReviewStamp::of($review, $tallies);
         foreach ($filters->steps as $step) {
             $step['apply']($query);
             $steps[] = [

@@ -6,12 +6,13 @@ namespace App\Queries\Matching;
 
 use App\Models\Matching;
 use App\Models\Record;
-use App\Queries\Shared\ReviewState;
+use App\Queries\Shared\ReviewStamp;
+use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\Cache;
-use Illuminate\Support\Facades\DB;
 use WaryHeron\Core\Bibliography\Reference;
 use WaryHeron\Core\Matching\Clusters;
 use WaryHeron\Core\Matching\Comparator;
+use WaryHeron\Core\Matching\Fingerprint;
 use WaryHeron\Core\Matching\Fingerprints;
 use WaryHeron\Core\Matching\MatchVerdict;
 
@@ -22,6 +23,8 @@ use WaryHeron\Core\Matching\MatchVerdict;
 final class CertainGroups
 {
     private const SHOWN_FOR = 3600;
+
+    private const AT_ONCE = 2000;
 
     /**
      * The same for a page to show: worked out once, until something in the review changes.
@@ -34,7 +37,7 @@ final class CertainGroups
             'certain groups '.
                 md5(
                     json_encode(
-                        [$matching->id, $matching->review->match_settings, ReviewState::of($matching->review)],
+                        [$matching->id, $matching->review->match_settings, ReviewStamp::of($matching->review)],
                         JSON_THROW_ON_ERROR,
                     ),
                 ),
@@ -46,46 +49,58 @@ final class CertainGroups
     /** @return list<array{publications: list<string>, records: list<string>, score: float}> */
     public static function of(Matching $matching): array
     {
-        $pairs = DB::table('match_pairs')
-            ->join('records AS a', 'a.id', '=', 'match_pairs.record_a')
-            ->join('records AS b', 'b.id', '=', 'match_pairs.record_b')
-            ->where('match_pairs.review_id', $matching->review_id)
-            ->where('matching_id', $matching->id)
+        $pairs = OpenPairs::of($matching)
             ->where('verdict', MatchVerdict::Certain->value)
             ->where('score', '>=', $matching->review->matchSettings()->certain)
-            ->whereNull('a.withdrawn_at')
-            ->whereNull('b.withdrawn_at')
-            ->whereColumn('a.publication_id', '<>', 'b.publication_id')
-            ->whereNotExists(
-                fn ($removed) => $removed
-                    ->selectRaw('1')
-                    ->from('publications')
-                    ->whereRaw('publications.id IN (a.publication_id, b.publication_id)')
-                    ->whereNotNull('publications.removed_at'),
-            )
-            ->orderByDesc('score')
-            ->orderBy('record_a')
-            ->orderBy('record_b')
             ->get(['record_a', 'record_b', 'score', 'a.publication_id AS of_a', 'b.publication_id AS of_b']);
         if ($pairs->isEmpty()) {
             return [];
         }
-        $publications = $pairs->pluck('of_a')->merge($pairs->pluck('of_b'))->unique()->sort()->values();
+        [$prints, $of] = self::prints($matching, $pairs->pluck('of_a')->merge($pairs->pluck('of_b'))->unique());
+        $places = array_flip(array_map(fn (Fingerprint $print): string => $print->key, $prints));
+        $clusters = self::clusters($matching, $prints, $of, $places);
+        $weakest = [];
+        foreach ($pairs as $pair) {
+            if ($clusters->join($places[$pair->record_a], $places[$pair->record_b])) {
+                $weakest[$pair->record_a] = min($weakest[$pair->record_a] ?? INF, (float) $pair->score);
+            }
+        }
+
+        return self::groups($clusters, $prints, $of, $weakest);
+    }
+
+    /**
+     * @param  Collection<int, mixed>  $publications
+     * @return array{list<Fingerprint>, list<string>} of their records, and the publication of each
+     */
+    private static function prints(Matching $matching, Collection $publications): array
+    {
         $fingerprints = new Fingerprints();
-        $prints = $of = $places = [];
-        foreach ($publications->chunk(2000) as $some) {
-            foreach (
-                Record::query()
-                    ->where('review_id', $matching->review_id)
-                    ->whereIn('publication_id', $some)
-                    ->orderBy('id')
-                    ->get(['id', 'publication_id', 'reference']) as $record
-            ) {
-                $places[$record->id] = count($prints);
+        $prints = $of = [];
+        foreach ($publications->sort()->values()->chunk(self::AT_ONCE) as $some) {
+            $records = Record::query()
+                ->where('review_id', $matching->review_id)
+                ->whereIn('publication_id', $some)
+                ->orderBy('id')
+                ->get(['id', 'publication_id', 'reference']);
+            foreach ($records as $record) {
                 $of[] = (string) $record->publication_id;
                 $prints[] = $fingerprints->of(Reference::fromArray($record->reference), $record->id);
             }
         }
+
+        return [$prints, $of];
+    }
+
+    /**
+     * The records of each publication together, and nothing joined yet.
+     *
+     * @param  list<Fingerprint>  $prints
+     * @param  list<string>  $of
+     * @param  array<string, int>  $places
+     */
+    private static function clusters(Matching $matching, array $prints, array $of, array $places): Clusters
+    {
         $ruled = [];
         foreach (MatchInput::ruledDifferent($matching->review_id) as [$a, $b]) {
             if (isset($places[$a], $places[$b])) {
@@ -97,27 +112,31 @@ final class CertainGroups
             fn (int $a, int $b): bool => isset($ruled[$a][$b]) ||
                 $comparator->compare($prints[$a], $prints[$b])->contradicts(),
         );
-        foreach (array_keys($prints) as $at) {
-            $first[$of[$at]] ??= $at;
-            $clusters->join($first[$of[$at]], $at, true);
+        $first = [];
+        foreach ($of as $at => $publication) {
+            $first[$publication] ??= $at;
+            $clusters->join($first[$publication], $at, true);
         }
-        $weakest = [];
-        foreach ($pairs as $pair) {
-            if ($clusters->join($places[$pair->record_a], $places[$pair->record_b])) {
-                $weakest[$pair->record_a] = min($weakest[$pair->record_a] ?? INF, (float) $pair->score);
-            }
-        }
+
+        return $clusters;
+    }
+
+    /**
+     * @param  list<Fingerprint>  $prints
+     * @param  list<string>  $of
+     * @param  array<string, float>  $weakest  bits of the weakest bond, by its first record
+     * @return list<array{publications: list<string>, records: list<string>, score: float}>
+     */
+    private static function groups(Clusters $clusters, array $prints, array $of, array $weakest): array
+    {
         $groups = [];
         foreach ($clusters->groups() as $members) {
-            $in = array_values(array_unique(array_map(fn (int $at): string => $of[$at], $members)));
-            if (count($in) > 1) {
+            $publications = array_values(array_unique(array_map(fn (int $at): string => $of[$at], $members)));
+            if (count($publications) > 1) {
                 $records = array_map(fn (int $at): string => $prints[$at]->key, $members);
                 $scores = array_intersect_key($weakest, array_flip($records));
-                $groups[] = [
-                    'publications' => $in,
-                    'records' => $records,
-                    'score' => $scores === [] ? 0.0 : min($scores),
-                ];
+                $score = $scores === [] ? 0.0 : min($scores);
+                $groups[] = ['publications' => $publications, 'records' => $records, 'score' => $score];
             }
         }
 

@@ -13,11 +13,7 @@ use Illuminate\Support\Facades\DB;
 use WaryHeron\Core\Bibliography\Name;
 use WaryHeron\Core\Bibliography\PublicationType;
 use WaryHeron\Core\Bibliography\Reference;
-use WaryHeron\Core\Matching\Comparison;
-use WaryHeron\Core\Matching\Conflict;
 use WaryHeron\Core\Matching\Difference;
-use WaryHeron\Core\Matching\Judge;
-use WaryHeron\Core\Matching\MatchField;
 use WaryHeron\Core\Screening\ItemState;
 
 /** One group at the Pairing Desk: its publications side by side, and what speaks for and against each pair. */
@@ -41,8 +37,7 @@ final readonly class PairingGroup
      * @param  list<array{id: string, letter: string, records: list<array{id: string, source: string,
      *     delivery: string}>, state: string}>  $columns
      * @param  list<array{label: string, key: string, same: bool, cells: list<list<array{string, bool}>>}>  $rows
-     * @param  list<array{letters: string, score: float, chance: float, parts: list<array{field: string, level: string,
-     *     bits: float}>, against: list<string>}>  $pairs
+     * @param  list<PairEvidence>  $pairs
      */
     private function __construct(
         public string $key,
@@ -62,63 +57,86 @@ final readonly class PairingGroup
             ->whereIn('id', $group['publications'])
             ->with(['records.delivery', 'item'])
             ->orderBy('id')
-            ->get();
-        $columns = $values = $letterOf = [];
-        foreach ($publications->values() as $i => $publication) {
-            $letter = chr(65 + ($i % 26));
-            foreach ($publication->records as $record) {
-                $letterOf[$record->id] = $letter;
-            }
-            $columns[] = [
-                'id' => $publication->id,
-                'letter' => $letter,
-                'state' => $publication->item->state->value ?? 'waiting',
-                'records' => array_values(
-                    $publication->records
-                        ->map(
-                            fn (Record $record): array => [
-                                'id' => $record->id,
-                                'source' => $record->delivery->source_name,
-                                'delivery' => $record->delivery_id,
-                            ],
-                        )
-                        ->all(),
-                ),
-            ];
-            $values[] = self::values(
-                KeptReference::of($publication) ?? new Reference(PublicationType::Other, $publication->title),
-            );
-        }
-        $rows = [];
-        foreach (self::SHOWN as $key => $label) {
-            $texts = array_column($values, $key);
-            if (implode('', $texts) === '') {
-                continue;
-            }
-            $given = array_values(array_filter($texts, fn (string $text): bool => $text !== ''));
-            $rows[] = [
-                'label' => $label,
-                'key' => $key,
-                'same' => count(array_unique($texts)) === 1,
-                'cells' => array_map(
-                    fn (string $text, int $i): array => Difference::of(
-                        $text,
-                        $i === 0 ? $given[1] ?? $text : ($texts[0] !== '' ? $texts[0] : $text),
-                    ),
-                    $texts,
-                    array_keys($texts),
-                ),
-            ];
+            ->get()
+            ->values();
+        $letterOf = [];
+        foreach ($publications as $i => $publication) {
+            $letterOf += array_fill_keys($publication->records->modelKeys(), self::letter($i));
         }
 
         return new self(
             $group['key'],
-            $columns,
-            $rows,
-            self::pairs($matching, $letterOf),
-            self::warning(array_values($publications->all())),
+            array_values(
+                $publications->map(fn (Publication $one, int $i): array => self::column($one, self::letter($i)))->all(),
+            ),
+            self::rows($publications->all()),
+            PairEvidence::among($matching, $letterOf),
+            self::warning($publications->all()),
             $group['later'],
         );
+    }
+
+    private static function letter(int $place): string
+    {
+        return chr(65 + ($place % 26));
+    }
+
+    /** @return array{id: string, letter: string, records: list<array{id: string, source: string, delivery: string}>, state: string} */
+    private static function column(Publication $publication, string $letter): array
+    {
+        $record = fn (Record $record): array => [
+            'id' => $record->id,
+            'source' => $record->delivery->source_name,
+            'delivery' => $record->delivery_id,
+        ];
+
+        return [
+            'id' => $publication->id,
+            'letter' => $letter,
+            'state' => $publication->item->state->value ?? 'waiting',
+            'records' => array_values($publication->records->map($record)->all()),
+        ];
+    }
+
+    /**
+     * @param  array<Publication>  $publications
+     * @return list<array{label: string, key: string, same: bool, cells: list<list<array{string, bool}>>}> without
+     *     fields that none has
+     */
+    private static function rows(array $publications): array
+    {
+        $values = array_map(
+            fn (Publication $one): array => self::values(
+                KeptReference::of($one) ?? new Reference(PublicationType::Other, $one->title),
+            ),
+            array_values($publications),
+        );
+        $rows = [];
+        foreach (self::SHOWN as $key => $label) {
+            $texts = array_column($values, $key);
+            if (implode('', $texts) !== '') {
+                $same = count(array_unique($texts)) === 1;
+                $rows[] = ['label' => $label, 'key' => $key, 'same' => $same, 'cells' => self::cells($texts)];
+            }
+        }
+
+        return $rows;
+    }
+
+    /**
+     * @param  list<string>  $texts
+     * @return list<list<array{string, bool}>> each against the first, and that against the next that is given
+     */
+    private static function cells(array $texts): array
+    {
+        $given = array_values(array_filter($texts, fn (string $text): bool => $text !== ''));
+        $cells = [];
+        foreach ($texts as $i => $text) {
+            $other = $i === 0 ? $given[1] ?? $text : $texts[0];
+            $cells[] = Difference::of($text, $other === '' ? $text : $other);
+        }
+
+        return $cells;
     }
 
     /** @return array<string, string> */
@@ -143,102 +161,43 @@ final readonly class PairingGroup
     }
 
     /**
-     * @param  array<string, string>  $letterOf
-     * @return list<array{letters: string, score: float, chance: float, parts: list<array{field: string, level: string,
-     *     bits: float}>, against: list<string>}>
-     */
-    private static function pairs(Matching $matching, array $letterOf): array
-    {
-        $judge = $matching->judge($matching->review->matchSettings());
-        $best = [];
-        foreach (
-            DB::table('match_pairs')
-                ->where('review_id', $matching->review_id)
-                ->where('matching_id', $matching->id)
-                ->whereIn('record_a', array_keys($letterOf))
-                ->whereIn('record_b', array_keys($letterOf))
-                ->orderByDesc('score')
-                ->get() as $pair
-        ) {
-            $letters = [$letterOf[$pair->record_a], $letterOf[$pair->record_b]];
-            sort($letters);
-            $key = implode(' and ', $letters);
-            if ($letters[0] === $letters[1] || isset($best[$key])) {
-                continue;
-            }
-            $comparison = new Comparison((int) $pair->code);
-            $parts = [];
-            foreach (
-                $judge->parts($comparison, $pair->rarity === null ? null : (float) $pair->rarity) as $field => $bits
-            ) {
-                $parts[] = [
-                    'field' => $field,
-                    'level' => MatchField::from($field)->levels()[$comparison->level(MatchField::from($field))][0],
-                    'bits' => round($bits, 1),
-                ];
-            }
-            $against = array_map(
-                fn (Conflict $conflict): string => $conflict->words(),
-                Conflict::in($comparison->conflicts()),
-            );
-            if ($pair->rarity !== null) {
-                $against[] = 'Several publications of this review bear this title, so it tells little.';
-            }
-            $best[$key] = [
-                'letters' => $key,
-                'score' => round((float) $pair->score, 1),
-                'chance' => Judge::chance((float) $pair->score),
-                'parts' => $parts,
-                'against' => $against,
-            ];
-        }
-        ksort($best);
-
-        return array_values($best);
-    }
-
-    /**
      * What joining does to decisions; of items that are still blinded nothing is given away.
      *
-     * @param  list<Publication>  $publications
+     * @param  array<Publication>  $publications
      */
     private static function warning(array $publications): string
     {
-        $ids = array_map(fn (Publication $publication): string => $publication->id, $publications);
-        $decided = DB::table('items')
+        $decided = self::decided(array_column($publications, 'id'));
+        if ($decided < 2) {
+            return '';
+        }
+        $open = array_filter(
+            array_map(fn (Publication $p): ?ItemState => $p->item?->state, $publications),
+            fn (?ItemState $state): bool => $state?->isOpen() === true,
+        );
+        $differ = in_array(ItemState::Included, $open, true) && in_array(ItemState::Excluded, $open, true);
+        $so = $differ
+            ? 'One is included and one excluded: joined, they become a disagreement, with all decisions kept.'
+            : 'Joined, all their decisions are kept; where they differ, it becomes a disagreement.';
+        $many = $decided === count($publications) ? 'each' : number_format($decided);
+
+        return "People have decided on {$many} of these. {$so}";
+    }
+
+    /** @param  list<string>  $publications */
+    private static function decided(array $publications): int
+    {
+        return DB::table('items')
             ->join(
                 'decisions',
                 fn ($join) => $join
                     ->on('decisions.item_id', '=', 'items.id')
                     ->on('decisions.review_id', '=', 'items.review_id'),
             )
-            ->whereIn('items.publication_id', $ids)
+            ->whereIn('items.publication_id', $publications)
             ->whereNull('decisions.superseded_at')
             ->whereNotNull('decisions.verdict')
             ->distinct()
             ->count('items.publication_id');
-        if ($decided < 2) {
-            return '';
-        }
-        $open = array_values(
-            array_unique(
-                array_filter(
-                    array_map(
-                        fn (Publication $p): ?string => $p->item?->state->isOpen() === true
-                            ? $p->item->state->value
-                            : null,
-                        $publications,
-                    ),
-                ),
-            ),
-        );
-        $differ = count(array_intersect([ItemState::Included->value, ItemState::Excluded->value], $open)) === 2;
-
-        return 'People have decided on '.
-            ($decided === count($publications) ? 'each' : number_format($decided)).
-            ' of these. '.
-            ($differ
-                ? 'One is included and one excluded: joined, they become a disagreement, with all decisions kept.'
-                : 'Joined, all their decisions are kept; where they differ, it becomes a disagreement.');
     }
 }

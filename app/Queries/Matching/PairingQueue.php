@@ -6,8 +6,11 @@ namespace App\Queries\Matching;
 
 use App\Models\Matching;
 use App\Models\User;
+use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
+use stdClass;
+use WaryHeron\Core\Matching\Clusters;
 use WaryHeron\Core\Matching\MatchVerdict;
 
 /**
@@ -41,14 +44,31 @@ final readonly class PairingQueue
 
     public static function of(Matching $matching, User $user): self
     {
+        $groups = self::groups(self::asked($matching));
+        $claimed = self::claimedByOthers($matching, $user);
+        $free = array_filter(
+            $groups,
+            fn (array $group): bool => array_intersect_key(array_flip($group['publications']), $claimed) === [],
+        );
+        $order = fn (array $group): array => [$group['later'], -$group['score'], $group['key']];
+        usort($free, fn (array $x, array $y): int => $order($x) <=> $order($y));
+
+        // pages that only name the number need not look for it again
+        Cache::put(self::leftKey($matching, $user), count($free), self::REMEMBERED);
+
+        return new self($free, count($groups) - count($free));
+    }
+
+    /** @return Collection<int, stdClass> pairs of publications that nobody has ruled on, or only for later */
+    private static function asked(Matching $matching): Collection
+    {
         $settings = $matching->review->matchSettings();
-        $joined = DB::table('joins')
+        $isJoined = DB::table('joins')
             ->where('review_id', $matching->review_id)
             ->where('matching_id', $matching->id)
             ->exists();
-        $pairs = DB::table('match_pairs')
-            ->join('records AS a', 'a.id', '=', 'match_pairs.record_a')
-            ->join('records AS b', 'b.id', '=', 'match_pairs.record_b')
+
+        return OpenPairs::of($matching)
             ->leftJoin(
                 'rulings',
                 fn ($join) => $join
@@ -57,52 +77,59 @@ final readonly class PairingQueue
                     ->on('rulings.record_b', '=', 'match_pairs.record_b')
                     ->whereNull('rulings.superseded_at'),
             )
-            ->where('match_pairs.review_id', $matching->review_id)
-            ->where('matching_id', $matching->id)
             ->where('score', '>=', $settings->ask)
             ->where('verdict', '<>', MatchVerdict::Apart->value)
-            ->where(
-                fn ($any) => $any
-                    ->where('verdict', '<>', MatchVerdict::Certain->value)
-                    ->orWhere('score', '<', $settings->certain)
-                    ->when($joined, fn ($q) => $q->orWhereRaw('true')),
-            )
-            ->whereNull('a.withdrawn_at')
-            ->whereNull('b.withdrawn_at')
-            ->whereColumn('a.publication_id', '<>', 'b.publication_id')
-            ->whereNotExists(
-                fn ($removed) => $removed
-                    ->selectRaw('1')
-                    ->from('publications')
-                    ->whereRaw('publications.id IN (a.publication_id, b.publication_id)')
-                    ->whereNotNull('publications.removed_at'),
+            // what is certain is joined without asking; what is left of it then, something speaks against
+            ->unless(
+                $isJoined,
+                fn ($pairs) => $pairs->where(
+                    fn ($any) => $any
+                        ->where('verdict', '<>', MatchVerdict::Certain->value)
+                        ->orWhere('score', '<', $settings->certain),
+                ),
             )
             ->where(fn ($any) => $any->whereNull('rulings.ruling')->orWhere('rulings.ruling', 'later'))
-            ->orderByDesc('score')
-            ->orderBy('match_pairs.record_a')
             ->get(['a.publication_id AS a', 'b.publication_id AS b', 'score', 'rulings.ruling']);
-        /** @var array<string, string> $parent */
-        $parent = [];
-        $root = function (string $id) use (&$parent): string {
-            for ($at = $id; ($parent[$at] ?? $at) !== $at; $at = $parent[$at]);
+    }
 
-            return $at;
-        };
+    /**
+     * @param  Collection<int, stdClass>  $pairs  best first
+     * @return array<string, array{key: string, publications: list<string>, score: float, later: bool}> what hangs
+     *     together
+     */
+    private static function groups(Collection $pairs): array
+    {
+        $places = $pairs->pluck('a')->merge($pairs->pluck('b'))->unique()->sort()->values()->flip();
+        $clusters = new Clusters(fn (): bool => false);
         foreach ($pairs as $pair) {
-            $parent += [$pair->a => $pair->a, $pair->b => $pair->b];
-            [$a, $b] = [$root($pair->a), $root($pair->b)];
-            $parent[max($a, $b)] = min($a, $b);
+            $clusters->join($places[$pair->a], $places[$pair->b], true);
+        }
+        $keyOf = [];
+        $ids = $places->flip();
+        foreach ($clusters->groups() as $members) {
+            $keyOf += array_fill_keys(array_map(fn (int $at): string => $ids[$at], $members), $ids[$members[0]]);
         }
         $groups = [];
         foreach ($pairs as $pair) {
-            $key = $root($pair->a);
-            $groups[$key] ??= ['key' => $key, 'publications' => [], 'score' => (float) $pair->score, 'later' => true];
-            $groups[$key]['publications'] = array_values(
-                array_unique([...$groups[$key]['publications'], $pair->a, $pair->b]),
-            );
-            $groups[$key]['later'] = $groups[$key]['later'] && $pair->ruling === 'later';
+            $key = $keyOf[$pair->a];
+            $group = $groups[$key] ?? [
+                'key' => $key,
+                'publications' => [],
+                'score' => (float) $pair->score,
+                'later' => true,
+            ];
+            $group['publications'] = array_values(array_unique([...$group['publications'], $pair->a, $pair->b]));
+            $group['later'] = $group['later'] && $pair->ruling === 'later';
+            $groups[$key] = $group;
         }
-        $claims = DB::table('claims')
+
+        return $groups;
+    }
+
+    /** @return array<string, mixed> by publication */
+    private static function claimedByOthers(Matching $matching, User $user): array
+    {
+        return DB::table('claims')
             ->join('records', 'records.id', '=', 'claims.record_id')
             ->where('claims.review_id', $matching->review_id)
             ->where('claims.user_id', '<>', $user->id)
@@ -110,23 +137,6 @@ final readonly class PairingQueue
             ->pluck('records.publication_id')
             ->flip()
             ->all();
-        $free = array_filter(
-            $groups,
-            fn (array $group): bool => array_intersect_key(array_flip($group['publications']), $claims) === [],
-        );
-        usort(
-            $free,
-            fn (array $x, array $y): int => [$x['later'], -$x['score'], $x['key']] <=> [
-                $y['later'],
-                -$y['score'],
-                $y['key'],
-            ],
-        );
-
-        // pages that only name the number need not look for it again
-        Cache::put(self::leftKey($matching, $user), count($free), self::REMEMBERED);
-
-        return new self($free, count($groups) - count($free));
     }
 
     /**

@@ -9,6 +9,9 @@ use App\Models\Strategy;
 use App\Queries\Searches\Headings;
 use App\Queries\Searches\StrategyNumbers;
 use App\Sources\Sources;
+use WaryHeron\Core\Question\ConceptPart;
+use WaryHeron\Core\Question\QuestionGaps;
+use WaryHeron\Core\Question\UnboundedBlock;
 use WaryHeron\Core\Search\Offers\ConceptPlace;
 use WaryHeron\Core\Search\Offers\TitlePhrases;
 use WaryHeron\Core\Search\Strategy\Block;
@@ -24,9 +27,6 @@ use WaryHeron\Core\Vocabulary\Why;
  */
 final readonly class QuestionHelp
 {
-    /** A concept that finds so many times what the narrowest one does bounds nothing. */
-    private const UNBOUNDED = 8;
-
     private const SECONDS = 0.5;
 
     private const OFFERED = 5;
@@ -34,138 +34,103 @@ final readonly class QuestionHelp
     /** Of a longer name one shared word says little: "people living with" is no rural population. */
     private const WORDS_OF_A_NAME = 3;
 
-    private const KINDS = ['population' => 'people', 'intervention' => 'what is done', 'outcome' => 'what is measured'];
-
     public function __construct(private StrategyNumbers $numbers, private Sources $sources)
     {
     }
 
-    /**
-     * @return list<array{text: string, headings: list<string>, block: string, to: string}> with the concept that lacks
-     *     a term, and where a heading goes
-     */
+    /** @return list<Hint> */
     public function of(Review $review, Strategy $strategy, Lines $lines): array
     {
-        $concepts = $review
-            ->concepts()
-            ->pluck('text', 'kind')
-            ->map(fn (mixed $text): string => trim((string) $text))
-            ->filter();
-        $board = Board::of($lines);
-        $help = [];
-        $missing = array_diff_key(self::KINDS, $concepts->all());
-        if ($missing !== []) {
-            // which of them a heading is nobody but the team can say, so that each is offered once
-            $from = $this->headings($review, (string) $review->question, implode(' ', $concepts->all()));
-            $named = implode(
-                ', ',
-                array_map(
-                    fn (string $kind, string $what): string => "no {$kind} ({$what})",
-                    array_keys($missing),
-                    $missing,
-                ),
-            );
-            $more =
-                $from === []
-                    ? 'Add what is meant to the question, or leave it out on purpose.'
-                    : 'Words of the question lead to these headings; is one of them meant?';
-            $help[] = [
-                'text' => "The question names {$named}. {$more}",
-                'headings' => $from,
-                'block' => '',
-                'to' => '',
-            ];
-        }
-        if (! isset($concepts['comparison']) && count($board->blocks) > 0) {
-            $help[] = [
-                'text' => 'The comparison is open. That is usual for a search: a block for it would lose studies that compare with something else. Leave it to screening.',
-                'headings' => [],
-                'block' => '',
-                'to' => '',
-            ];
-        }
-        foreach ($this->unbounded($review, $strategy, $lines, $board->blocks) as [$block, $count, $least]) {
-            $headings = $this->headings(
-                $review,
-                self::asked($block, $concepts->all()),
-                implode(' ', array_map(fn (StrategyLine $term): string => $term->text, $block->terms)),
-            );
-            $help[] = [
-                'text' => "“{$block->name}” is hardly bounded: {$count}, where the narrowest concept finds {$least}. Is a narrower group or thing meant?".
-                    ($headings === [] ? '' : ' Headings with its words:'),
-                'headings' => $headings,
-                'block' => '',
-                'to' => $block->id,
-            ];
-        }
-        foreach ($board->blocks as $block) {
-            if ($block->terms === []) {
-                $headings = $this->headings($review, self::asked($block, $concepts->all()));
-                $help[] = [
-                    'text' => "“{$block->name}” has no term yet.".
-                        ($headings === []
-                            ? ' No heading has these words; try single ones in the thesaurus.'
-                            : ' These headings have words of it:'),
-                    'headings' => $headings,
-                    'block' => $block->id,
-                    'to' => $block->id,
-                ];
-            }
-        }
+        $concepts = Concepts::of($review);
+        $blocks = Board::of($lines)->blocks;
+        $source = array_values(array_filter($strategy->sources, $this->sources->has(...)))[0] ?? '';
+        $counts = count($blocks) < 2 || $source === '' ? [] : $this->counts($review, $lines, $source);
+        $gaps = QuestionGaps::of($review->frame, $concepts->texts(), $blocks, $counts);
 
-        return $help;
-    }
-
-    /**
-     * What a concept asks for, without the label that it stands under in the question.
-     *
-     * @param  array<string, string>  $concepts  of the question by kind
-     */
-    private static function asked(Block $block, array $concepts): string
-    {
-        $bare = trim(
-            (string) preg_replace(
-                '/^\s*(?:'.implode('|', array_keys(self::KINDS)).'|comparison)s?\b[\s:–-]*/iu',
-                '',
-                $block->name,
+        return [
+            ...$this->missing($review, $gaps, $concepts),
+            ...$blocks === [] ? [] : array_map(self::leftOpen(...), $gaps->leftOpen),
+            ...array_map(
+                fn (UnboundedBlock $one): Hint => $this->unbounded($review, $one, $concepts, $source),
+                $gaps->unbounded,
             ),
-        );
-
-        return $bare !== '' ? $bare : $concepts[strtolower(trim($block->name))] ?? '';
+            ...array_map(fn (Block $block): Hint => $this->withoutTerm($review, $block, $concepts), $gaps->empty),
+        ];
     }
 
-    /**
-     * @param  list<Block>  $blocks
-     * @return list<array{Block, string, string}> with the counts in the first database
-     */
-    private function unbounded(Review $review, Strategy $strategy, Lines $lines, array $blocks): array
+    /** @return array<string, int> what has been counted before, by block; what has not does not hold the page up */
+    private function counts(Review $review, Lines $lines, string $source): array
     {
-        $source = array_values(array_filter($strategy->sources, $this->sources->has(...)))[0] ?? null;
-        if ($source === null || count($blocks) < 2) {
+        $numbers = $this->numbers->of($review, $lines, [$source], self::SECONDS)['numbers'][$source] ?? [];
+
+        return array_filter(array_map(fn (array $one): mixed => $one['own'], $numbers), is_int(...));
+    }
+
+    /** @return list<Hint> */
+    private function missing(Review $review, QuestionGaps $gaps, Concepts $concepts): array
+    {
+        if ($gaps->missing === []) {
             return [];
         }
-        // what has been counted before is there at once; what has not does not hold the page up
-        $numbers = $this->numbers->of($review, $lines, [$source], self::SECONDS)['numbers'][$source] ?? [];
-        $counts = array_filter(
-            array_map(
-                fn (Block $block): int|string|null => $block->terms === [] ? null : $numbers[$block->id]['own'] ?? null,
-                $blocks,
-            ),
-            fn (int|string|null $count): bool => is_int($count) && $count > 0,
+        // which of them a heading is nobody but the team can say, so that each is offered once
+        $headings = $this->headings($review, (string) $review->question, implode(' ', $concepts->texts()));
+        $named = array_map(
+            fn (ConceptPart $part): string => 'no '.lcfirst($part->label)." ({$part->asks})",
+            $gaps->missing,
         );
-        $least = $counts === [] ? 0 : min($counts);
-        $found = [];
-        foreach ($counts as $i => $count) {
-            if ($count > self::UNBOUNDED * $least) {
-                $found[] = [
-                    $blocks[$i],
-                    number_format((int) $count)." records in {$this->sources->shortName($source)}",
-                    number_format((int) $least),
-                ];
-            }
-        }
+        $more =
+            $headings === []
+                ? 'Add what is meant to the question, or leave it out on purpose.'
+                : 'Words of the question lead to these headings; is one of them meant?';
 
-        return $found;
+        return [new Hint('The question names '.implode(', ', $named).". {$more}", $headings)];
+    }
+
+    private static function leftOpen(ConceptPart $part): Hint
+    {
+        return new Hint(
+            "{$part->label} stands open. That is usual for a search: a block for it would lose studies that have something else there, or do not say. Leave it to screening.",
+        );
+    }
+
+    private function unbounded(Review $review, UnboundedBlock $one, Concepts $concepts, string $source): Hint
+    {
+        $block = $one->block;
+        $terms = implode(' ', array_map(fn (StrategyLine $term): string => $term->text, $block->terms));
+        $headings = $this->headings($review, self::asked($concepts, $block), $terms);
+        $found = number_format($one->count)." records in {$this->sources->shortName($source)}";
+
+        return new Hint(
+            "“{$block->name}” is hardly bounded: {$found}, where the narrowest concept finds ".
+                number_format($one->narrowest).
+                '. Is a narrower group or thing meant?'.
+                ($headings === [] ? '' : ' Headings with its words:'),
+            $headings,
+            to: $block->id,
+        );
+    }
+
+    private function withoutTerm(Review $review, Block $block, Concepts $concepts): Hint
+    {
+        $headings = $this->headings($review, self::asked($concepts, $block));
+        $more =
+            $headings === []
+                ? 'No heading has these words; try single ones in the thesaurus.'
+                : 'These headings have words of it:';
+
+        return new Hint("“{$block->name}” has no term yet. {$more}", $headings, $block->id, $block->id);
+    }
+
+    /** What a concept asks for, without the label that it stands under in the question. */
+    private static function asked(Concepts $concepts, Block $block): string
+    {
+        $rows = $concepts->rows;
+        $labels = array_map(fn (ConceptRow $row): string => preg_quote($row->label, '/'), $rows);
+        $label = '/^\s*(?:'.implode('|', $labels === [] ? ['(?!)'] : $labels).')s?\b[\s:–-]*/iu';
+        $bare = trim((string) preg_replace($label, '', $block->name));
+        $same = array_filter($rows, fn (ConceptRow $row): bool => strcasecmp($row->label, trim($block->name)) === 0);
+
+        return $bare !== '' ? $bare : array_values($same)[0]->text ?? '';
     }
 
     /**
@@ -189,23 +154,33 @@ final readonly class QuestionHelp
         $left = Words::of($text);
         foreach (array_intersect($names, array_keys($placed)) as $name) {
             if (array_diff(explode(' ', $name), $left) === []) {
-                $found[$placed[$name]->label] = true;
+                $found[] = $placed[$name]->label;
                 $left = array_diff($left, explode(' ', $name)); // a word within a longer name is not meant by itself
             }
         }
-        foreach (
-            array_filter($left, fn (string $word): bool => ! TitlePhrases::isCommon($word) && ! $has->says($word)) as $word
-        ) {
+        $left = array_filter($left, fn (string $word): bool => ! TitlePhrases::isCommon($word) && ! $has->says($word));
+
+        return array_slice(array_values(array_unique([...$found, ...self::byWord($headings, $left)])), 0, self::OFFERED);
+    }
+
+    /**
+     * @param  array<string>  $words
+     * @return list<string> headings with a stem of one of the words, and few words besides
+     */
+    private static function byWord(Headings $headings, array $words): array
+    {
+        $found = [];
+        foreach ($words as $word) {
             $offer = count($found) >= self::OFFERED ? null : $headings->offers($word)[0] ?? null;
             if (
                 $offer !== null &&
                 $offer->why->rank() <= Why::Stem->rank() &&
                 count(Words::of($offer->name)) <= self::WORDS_OF_A_NAME
             ) {
-                $found[$offer->concept->label] = true;
+                $found[] = (string) $offer->concept->label;
             }
         }
 
-        return array_slice(array_map(strval(...), array_keys($found)), 0, self::OFFERED);
+        return $found;
     }
 }

@@ -21,8 +21,13 @@ final readonly class Waterline
      *     outflow: ?array{text: string, url: string}}>  $stages
      * @param  list<array{words: string, url: string}>  $next  what is to be done, in order
      */
-    private function __construct(public array $stages, public Stream $stream, public int $waits, public array $next)
-    {
+    private function __construct(
+        public array $stages,
+        public Stream $stream,
+        public Waiting $waiting,
+        public int $waits,
+        public array $next,
+    ) {
     }
 
     public static function of(Review $review, User $user): self
@@ -143,6 +148,7 @@ final readonly class Waterline
         return new self(
             $stages,
             Stream::through([$records, $records, $publications, $left, $included, $inTheEnd, $coded], self::WIDTH),
+            $waiting,
             $waiting->all(),
             NextSteps::for($user, $review, $waiting, $records, (int) $about->criteria),
         );

@@ -51,7 +51,7 @@
                         @php($step = 860 / count($picture->bins))
                         <svg class="histogram" viewBox="0 0 880 190" role="img" aria-label="Histogram of pairs by their weight in bits">
                             @foreach ($picture->bins as $bits => $bin)
-                                @php($x = 10 + ($bits - \App\Queries\Matching\PairPicture::LOWEST) * $step)
+                                @php($x = 10 + ($bits - \App\Queries\Matching\ScoreHistogram::LOWEST) * $step)
                                 @php($height = fn(int $n): float => $n === 0 ? 0 : round(150 * sqrt($n / $most), 1))
                                 @php($total = $height(array_sum($bin)))
                                 @php($top = 160.0)

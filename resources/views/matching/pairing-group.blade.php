@@ -52,20 +52,19 @@
         <aside class="evidence" aria-label="What speaks for and against">
             @foreach ($group->pairs as $pair)
                 <figure>
-                    <figcaption><strong>{{ $pair['letters'] }}</strong>: {{ sprintf('%+.0f', $pair['score']) }} bits <span
-                            class="quiet">{{ $pair['chance'] > 0.995 ? 'almost surely the same by the weights'
-                                : ($pair['chance'] > 0.9 ? 'probably the same by the weights' : ($pair['chance'] > 0.5
-                                ? 'rather the same by the weights' : 'rather different by the weights')) }}</span>
+                    <figcaption><strong>{{ $pair->letters }}</strong>: {{ sprintf('%+.0f', $pair->score) }} bits <span
+                            class="quiet">{{ $pair->surety() }}</span>
                     </figcaption>
-                    @foreach ($pair['against'] as $words)
+                    <p class="small quiet">{{ $pair->rule }}</p>
+                    @foreach ($pair->against as $words)
                         <p class="against">{{ $words }}</p>
                     @endforeach
-                    <svg class="weights" viewBox="0 0 310 {{ 19 * count($pair['parts']) }}" role="img"
-                        aria-label="Weights: @foreach ($pair['parts']
+                    <svg class="weights" viewBox="0 0 310 {{ 19 * count($pair->parts) }}" role="img"
+                        aria-label="Weights: @foreach ($pair->parts
                             as $part){{ $part['field'] }} {{ $part['level'] }} {{ sprintf('%+.1f',
                             $part['bits']) }}; @endforeach">
-                        <line x1="215" x2="215" y1="0" y2="{{ 19 * count($pair['parts']) }}" class="axis-line" />
-                        @foreach ($pair['parts'] as $i => $part)
+                        <line x1="215" x2="215" y1="0" y2="{{ 19 * count($pair->parts) }}" class="axis-line" />
+                        @foreach ($pair->parts as $i => $part)
                             @php($width = min(55, round(abs($part['bits']) * 4.5, 1)))
                             <text x="0" y="{{ 19 * $i + 14 }}">{{ $part['field'] === 'doi' ? 'DOI' : ucfirst($part['field']) }}:
                                 {{ Str::limit($part['level'], 21, '…') }}</text>

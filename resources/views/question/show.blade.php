@@ -1,4 +1,3 @@
-@use('App\Http\Controllers\Question\QuestionController')
 <x-page title="Question" :review="$review" stage="question" place="question">
     @php($mayChange = Gate::allows('manage', $review))
     <div class="desk desk-side">
@@ -13,33 +12,18 @@
                     <div class="sheet-body">
                         <p class="serif text-xl">{{ $review->question === '' ? 'Not worded yet.' : $review->question }}</p>
                         <dl class="facts mt-4">
-                            @foreach (QuestionController::CONCEPTS as $kind => $label)
-                                <dt>{{ $label }}</dt>
-                                <dd>{{ ($concepts[$kind] ?? '') === '' ? 'open' : $concepts[$kind] }}</dd>
+                            @foreach ($concepts->rows as $row)
+                                <dt>{{ $row->label }}</dt>
+                                <dd>{{ $row->text === '' ? 'open' : $row->text }}</dd>
                             @endforeach
+                            <dt>Protocol</dt>
+                            <dd>{{ $review->protocol === '' ? 'not given' : $review->protocol }}</dd>
+                            <dt>Registration</dt>
+                            <dd>{{ $review->registration === '' ? 'not given' : $review->registration }}</dd>
                         </dl>
                     </div>
                 @else
-                    <form class="sheet-body" method="post" action="{{ route('question.update', $review) }}">
-                        @csrf @method('put')
-                        <div>
-                            <x-field name="title" label="Short title" :value="$review->title" maxlength="200" required />
-                            <x-field name="question" label="Question">
-                                <textarea class="input serif" id="question" name="question" rows="2" maxlength="2000">{{ old('question',
-                                    $review->question) }}</textarea>
-                            </x-field>
-                            <div class="grid gap-x-4 md:grid-cols-2">
-                                @foreach (QuestionController::CONCEPTS as $kind => $label)
-                                    <x-field :name="'concepts[' . $kind . ']'" :label="$label">
-                                        <textarea class="input" id="concepts-{{ $kind }}" name="concepts[{{ $kind }}]" rows="2" maxlength="1000"
-                                            @if ($kind === 'comparison') placeholder="May stay open" @endif>{{ old("concepts.{$kind}",
-                                                $concepts[$kind] ?? '') }}</textarea>
-                                    </x-field>
-                                @endforeach
-                            </div>
-                            <button class="button button-go">Save the question</button>
-                        </div>
-                    </form>
+                    <x-question-form :review="$review" :concepts="$concepts" :written="$written" />
                 @endunless
             </section>
             <section class="sheet" id="criteria">

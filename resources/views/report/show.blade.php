@@ -142,6 +142,22 @@
                 </div>
             </div>
         </section>
+        <div class="grid gap-3">
+        <section class="sheet">
+            <header class="sheet-head">
+                <h2>Announced before it was done</h2>
+            </header>
+            <dl class="sheet-body facts">
+                <dt>Protocol</dt>
+                <dd class="break-words">{{ $review->protocol === '' ? 'not given' : $review->protocol }}</dd>
+                <dt>Registration</dt>
+                <dd class="break-words">{{ $review->registration === '' ? 'not given' : $review->registration }}</dd>
+            </dl>
+            @if ($review->protocol . $review->registration === '')
+                <p class="section small quiet">A report names both, or says that there is none. They are kept with the <a
+                        href="{{ route('question', $review) }}">question</a>.</p>
+            @endif
+        </section>
         <section class="sheet" id="exports">
             <header class="sheet-head">
                 <h2>Export</h2>
@@ -200,5 +216,6 @@
             </div>
             <p class="section small quiet">In CSV files, text that a spreadsheet would run as a formula has an apostrophe in front.</p>
         </section>
+        </div>
     </div>
 </x-page>

@@ -227,11 +227,11 @@
                 <div x-show="isEmpty" x-cloak><x-empty title="No concept is on the board yet">Add the concepts of the question one by one:
                         the people, what is done, what is measured. Each gets the headings and words that stand for it; the board joins them
                         with OR, and the concepts with AND.</x-empty></div>
-                @foreach ($help as $one)
-                    <p class="section small help-line" x-show="lacksTerm({{ Js::from($one['block']) }})">{{ $one['text'] }} @foreach ($one['headings']
-                        as $heading)
+                @foreach ($help as $hint)
+                    <p class="section small help-line" x-show="lacksTerm({{ Js::from($hint->lacking) }})">{{ $hint->text }}
+                        @foreach ($hint->headings as $heading)
                             <button type="button" class="tag tag-button"
-                                x-on:click="$dispatch('find-heading', {{ Js::from(['label' => $heading, 'block' => $one['to']]) }})">{{ $heading }}</button>
+                                x-on:click="$dispatch('find-heading', {{ Js::from(['label' => $heading, 'block' => $hint->to]) }})">{{ $heading }}</button>
                         @endforeach
                     </p>
                 @endforeach

@@ -3,6 +3,7 @@
 namespace Tests\Feature\Question;
 
 use App\Models\LogEntry;
+use App\Queries\Question\Concepts;
 use Illuminate\Database\QueryException;
 use Illuminate\Support\Facades\DB;
 use Tests\Feature\World;
@@ -59,3 +60,59 @@ it('has every action that changes something write in the Log', function () {
         }
     }
 });
+
+it('takes the question apart by the frame that fits, and by concepts of the team’s own', function () {
+    $world = new World();
+    $url = "/reviews/{$world->review->id}/question";
+    $this->actingAs($world->people['lead'])
+        ->put($url, [
+            'title' => 'Lamps',
+            'frame' => 'peo',
+            'concepts' => ['population' => 'Night staff', 'exposure' => 'Glare', 'outcome' => 'Headache'],
+            'own' => [['label' => 'Setting', 'text' => 'Wards'], ['label' => '', 'text' => ''], ['label' => 'Season']],
+            'protocol' => 'Nocturnal Medicine 2026;3:9',
+            'registration' => 'Shoreline Register, SRR-7',
+        ])
+        ->assertSessionHasNoErrors();
+    $this->get($url)
+        ->assertSeeText('Phenomenon of interest') // of a frame to choose
+        ->assertSee('Glare')
+        ->assertSee('Season')
+        ->assertSee('SRR-7');
+    $this->actingAs($world->people['anna'])
+        ->get($url)
+        ->assertSeeTextInOrder(['Population', 'Night staff', 'Exposure', 'Glare', 'Setting', 'Wards', 'Season', 'open'])
+        ->assertSeeText('Nocturnal Medicine 2026;3:9')
+        ->assertDontSeeText('Intervention');
+    // a strategy is begun from them, in their order
+    $this->actingAs($world->people['specialist'])
+        ->get("/reviews/{$world->review->id}/searches/new")
+        ->assertSee('value="Exposure: Glare"', false)
+        ->assertSee('value="Setting: Wards"', false)
+        ->assertDontSee('Season');
+});
+
+it('keeps what was written for another frame, and replaces one’s own concepts as a whole', function () {
+    $world = new World();
+    $url = "/reviews/{$world->review->id}/question";
+    $save = fn (array $given) => $this->actingAs($world->people['lead'])->put($url, ['title' => 'Lamps', ...$given]);
+    $save(['frame' => 'pico', 'concepts' => ['intervention' => 'Lamps'], 'own' => [['label' => 'Setting', 'text' => 'Wards']]]);
+    $save(['frame' => 'pcc', 'concepts' => ['concept' => 'Glare'], 'own' => [['label' => 'Season', 'text' => 'Winter']]]);
+    expect(Concepts::of($world->review->refresh())->texts())->toBe(['concept' => 'Glare', 'own-1' => 'Winter']);
+    $save(['frame' => 'pico', 'concepts' => []]);
+    expect(Concepts::of($world->review->refresh())->texts())->toBe(['intervention' => 'Lamps']);
+});
+
+it('refuses concepts without a name, and more than there is room for', function (array $given, string $error) {
+    $world = new World();
+    $this->actingAs($world->people['lead'])
+        ->put("/reviews/{$world->review->id}/question", ['title' => 'Lamps', ...$given])
+        ->assertSessionHasErrors($error);
+    expect($world->review->concepts()->count())->toBe(0);
+})->with([
+    'no name' => [['own' => [['label' => '', 'text' => 'Wards']]], 'own.0.label'],
+    'too many' => [['own' => array_fill(0, 13, ['label' => 'a', 'text' => 'b'])], 'own'],
+    'another key' => [['own' => [['label' => 'a', 'weight' => '3']]], 'own.0'],
+    'no such frame' => [['frame' => 'picot'], 'frame'],
+    'a list for a text' => [['concepts' => ['population' => ['x']]], 'concepts.population'],
+]);

@@ -813,7 +813,7 @@ it('says what the question leaves open, from its concepts, the thesauri and the 
         )
         ->toContain('“Sleep disorders” has no term yet.')
         ->toContain('>Sleep disorders</button>')
-        ->toContain('The comparison is open.');
+        ->toContain('Comparison stands open.');
 });
 
 it(

@@ -19,7 +19,7 @@ use App\Queries\Matching\CertainGroups;
 use App\Queries\Matching\GroupTitles;
 use App\Queries\Matching\JoinedPublications;
 use App\Queries\Matching\PairingQueue;
-use App\Queries\Matching\PairPicture;
+use App\Queries\Matching\ScoreHistogram;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -41,7 +41,7 @@ final class MatchingController extends Controller
                 ->exists(),
             'settings' => $settings,
             'kept' => $review->matchSettings(),
-            'picture' => $matching === null ? null : PairPicture::of($matching, $settings),
+            'picture' => $matching === null ? null : ScoreHistogram::of($matching, $settings),
             'groups' => count($groups),
             'groupRecords' => array_sum(array_map(fn (array $group): int => count($group['publications']), $groups)),
             'asked' => $matching === null ? 0 : count(PairingQueue::of($matching, $this->me($request))->groups),

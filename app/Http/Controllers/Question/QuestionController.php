@@ -9,8 +9,10 @@ use App\Actions\Question\ChangeQuestion;
 use App\Actions\Screening\SendRoundAgain;
 use App\Http\Controllers\Controller;
 use App\Http\Input;
+use App\Http\Requests\Question\WordingRequest;
 use App\Models\Criterion;
 use App\Models\Review;
+use App\Queries\Question\Concepts;
 use App\Queries\Question\OlderWording;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
@@ -18,18 +20,12 @@ use Illuminate\Http\Request;
 
 final class QuestionController extends Controller
 {
-    public const CONCEPTS = [
-        'population' => 'Population',
-        'intervention' => 'Intervention',
-        'comparison' => 'Comparison',
-        'outcome' => 'Outcome',
-    ];
-
     public function show(Review $review): View
     {
         return view('question.show', [
             'review' => $review,
-            'concepts' => $review->concepts()->pluck('text', 'kind')->all(),
+            'concepts' => Concepts::of($review),
+            'written' => Concepts::everWritten($review),
             'criteria' => $review->criteria()->whereNull('retired_at')->get(),
             'retired' => $review->criteria()->whereNotNull('retired_at')->get(),
             'older' => OlderWording::counts($review),
@@ -37,16 +33,9 @@ final class QuestionController extends Controller
         ]);
     }
 
-    public function update(Request $request, Review $review, ChangeQuestion $change): RedirectResponse
+    public function update(WordingRequest $request, Review $review, ChangeQuestion $change): RedirectResponse
     {
-        $given = $request->validate([
-            'title' => ['required', 'string', 'max:200'],
-            'question' => ['nullable', 'string', 'max:2000'],
-            'concepts' => ['array:'.implode(',', array_keys(self::CONCEPTS))],
-            'concepts.*' => ['nullable', 'string', 'max:1000'],
-        ]);
-        $concepts = array_map(fn (?string $text): string => $text ?? '', $given['concepts'] ?? []);
-        $change->execute($this->me($request), $review, $given['title'], $given['question'] ?? '', $concepts);
+        $change->execute($this->me($request), $review, $request->wording());
 
         return redirect()->route('question', $review)->with('notice', 'The question is saved.');
     }

@@ -9,6 +9,8 @@ use App\Actions\Shared\Refused;
 use App\Http\Controllers\Controller;
 use App\Models\Review;
 use App\Models\Strategy;
+use App\Queries\Question\ConceptRow;
+use App\Queries\Question\Concepts;
 use App\Queries\Question\QuestionHelp;
 use App\Queries\Searches\Headings;
 use App\Queries\Searches\StrategyNumbers;
@@ -56,23 +58,13 @@ final class StrategyController extends Controller
 
     public function create(Review $review): View
     {
-        $named = ['population' => 'Population', 'intervention' => 'Intervention', 'outcome' => 'Outcome'];
-        $given = $review->concepts()->where('text', '<>', '')->pluck('text', 'kind');
-        // a comparison narrows what a search finds; it is left to screening
-        $concepts = array_values(
-            array_filter(
-                array_map(
-                    fn (string $kind, string $name): string => isset($given[$kind]) ? "{$name}: {$given[$kind]}" : '',
-                    array_keys($named),
-                    $named,
-                ),
-            ),
-        );
-
         return view('searches.new', [
             'review' => $review,
             'sources' => $this->sources->names(),
-            'concepts' => $concepts,
+            'concepts' => array_map(
+                fn (ConceptRow $row): string => $row->heading(),
+                Concepts::of($review)->forSearch(),
+            ),
         ]);
     }
 

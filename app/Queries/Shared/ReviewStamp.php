@@ -8,7 +8,7 @@ use App\Models\Review;
 use Illuminate\Support\Facades\DB;
 
 /** A text that changes whenever something in a review does: all that changes adds publications or writes in the Log. */
-final class ReviewState
+final class ReviewStamp
 {
     public static function of(Review $review, ?Tallies $tallies = null): string
     {

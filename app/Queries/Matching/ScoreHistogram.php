@@ -12,7 +12,7 @@ use WaryHeron\Core\Matching\MatchSettings;
 use WaryHeron\Core\Matching\MatchVerdict;
 
 /** How many pairs weigh how much, told apart by what they can be at most, under settings that are only tried. */
-final readonly class PairPicture
+final readonly class ScoreHistogram
 {
     public const LOWEST = -2;
 

@@ -20,7 +20,7 @@ use WaryHeron\Core\Matching\Weights;
  * author, the place of publication confirms it, and no record of the publication speaks against it. Everything else
  * is left to matching.
  */
-final class KnownPublications
+final class PublicationIndex
 {
     /** @var array<string, list<string>> publications by key */
     private array $byKey = [];

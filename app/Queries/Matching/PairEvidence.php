@@ -1,0 +1,109 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Queries\Matching;
+
+use App\Models\Matching;
+use Illuminate\Support\Facades\DB;
+use stdClass;
+use WaryHeron\Core\Matching\Comparison;
+use WaryHeron\Core\Matching\Conflict;
+use WaryHeron\Core\Matching\Evidence;
+use WaryHeron\Core\Matching\Judge;
+use WaryHeron\Core\Matching\MatchField;
+use WaryHeron\Core\Matching\MatchRule;
+
+/** What speaks for and against two publications being one: the best of the pairs of their records. */
+final readonly class PairEvidence
+{
+    /**
+     * @param  string  $letters  of the two, as "A and B"
+     * @param  float  $score  bits
+     * @param  list<array{field: string, level: string, bits: float}>  $parts  what each field weighs
+     * @param  list<string>  $against  what contradicts, in words
+     * @param  string  $rule  why a person is asked, or why it is not joined, in a sentence
+     */
+    private function __construct(
+        public string $letters,
+        public float $score,
+        public array $parts,
+        public array $against,
+        public string $rule,
+    ) {
+    }
+
+    /**
+     * @param  array<string, string>  $letterOf  the letter of its publication, by record
+     * @return list<self> one for each two publications, in the order of their letters
+     */
+    public static function among(Matching $matching, array $letterOf): array
+    {
+        $judge = $matching->judge($matching->review->matchSettings());
+        $best = [];
+        foreach (self::pairs($matching, array_keys($letterOf)) as $pair) {
+            $letters = [$letterOf[$pair->record_a], $letterOf[$pair->record_b]];
+            sort($letters);
+            if ($letters[0] !== $letters[1]) {
+                $best[implode(' and ', $letters)] ??= $pair;
+            }
+        }
+        ksort($best);
+
+        return array_map(
+            fn (string $letters, stdClass $pair): self => self::of($judge, $letters, $pair),
+            array_keys($best),
+            $best,
+        );
+    }
+
+    /** How sure the weights are, in words. */
+    public function surety(): string
+    {
+        $chance = Judge::chance($this->score);
+
+        return match (true) {
+            $chance > 0.995 => 'almost surely the same by the weights',
+            $chance > 0.9 => 'probably the same by the weights',
+            $chance > 0.5 => 'rather the same by the weights',
+            default => 'rather different by the weights',
+        };
+    }
+
+    private static function of(Judge $judge, string $letters, stdClass $pair): self
+    {
+        $comparison = new Comparison((int) $pair->code);
+        $rarity = $pair->rarity === null ? null : (float) $pair->rarity;
+        $parts = [];
+        foreach ($judge->parts($comparison, $rarity) as $name => $bits) {
+            $field = MatchField::from($name);
+            $level = $field->levels()[$comparison->level($field)][0];
+            $parts[] = ['field' => $name, 'level' => $level, 'bits' => round($bits, 1)];
+        }
+        $against = array_map(
+            fn (Conflict $conflict): string => $conflict->words(),
+            Conflict::in($comparison->conflicts()),
+        );
+        if ($rarity !== null) {
+            $against[] = 'Several publications of this review bear this title, so it tells little.';
+        }
+        $rule = MatchRule::deciding(new Evidence($comparison, $rarity !== null));
+
+        return new self($letters, round((float) $pair->score, 1), $parts, $against, $rule->sentence());
+    }
+
+    /**
+     * @param  list<string>  $records
+     * @return iterable<stdClass> best first
+     */
+    private static function pairs(Matching $matching, array $records): iterable
+    {
+        return DB::table('match_pairs')
+            ->where('review_id', $matching->review_id)
+            ->where('matching_id', $matching->id)
+            ->whereIn('record_a', $records)
+            ->whereIn('record_b', $records)
+            ->orderByDesc('score')
+            ->get();
+    }
+}
