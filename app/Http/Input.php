@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http;
 
+use App\Queries\Library\Filter\Asked;
 use Illuminate\Http\Request;
 
 /** Reads one text from an address or a form; what is no text is as if it were not there. */
@@ -14,6 +15,15 @@ final class Input
         $given = $request->input($key);
 
         return is_string($given) ? trim(str_replace("\0", '', mb_scrub($given, 'UTF-8'))) : '';
+    }
+
+    /** All texts of an address or a form by their names, and what is ticked. */
+    public static function asked(Request $request): Asked
+    {
+        $names = array_map(strval(...), array_keys(array_filter($request->all(), is_string(...))));
+        $texts = array_combine($names, array_map(fn (string $name): string => self::text($request, $name), $names));
+
+        return new Asked($texts, array_values(array_filter((array) $request->input('ids'), is_string(...))));
     }
 
     /** A whole number between 1 and a bound; what is none, or beyond, is the least or the most. */

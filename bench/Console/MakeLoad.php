@@ -10,10 +10,10 @@ use App\Actions\Screening\MakeShareOut;
 use App\Jobs\Deliveries\DeliverySlice;
 use App\Models\Review;
 use App\Models\User;
+use App\Queries\Library\Filter\Asked;
 use App\Queries\Library\LibraryFilters;
 use Bench\LargeReview;
 use Illuminate\Console\Command;
-use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Hash;
 use Illuminate\Support\Facades\Queue;
@@ -63,7 +63,7 @@ final class MakeLoad extends Command
         $share->execute(
             $people[0],
             $review->firstStage(),
-            LibraryFilters::from(new Request(), $review, $people[0]),
+            LibraryFilters::from(new Asked(), $review, $people[0]),
             $terms,
             'For load',
             $wanted,

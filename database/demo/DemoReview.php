@@ -44,6 +44,7 @@ use App\Models\Scheme;
 use App\Models\Strategy;
 use App\Models\Task;
 use App\Models\User;
+use App\Queries\Library\Filter\Asked;
 use App\Queries\Library\LibraryFilters;
 use App\Sources\FullTextLocker;
 use App\Sources\SourceFailed;
@@ -51,7 +52,6 @@ use App\Sources\Sources;
 use Carbon\CarbonImmutable;
 use Illuminate\Contracts\Bus\Dispatcher;
 use Illuminate\Contracts\Console\Kernel;
-use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\Str;
@@ -490,7 +490,7 @@ final class DemoReview
         $made = $this->share->execute(
             $this->people['ines'],
             $this->review->firstStage(),
-            LibraryFilters::from(new Request(), $this->review, $this->people['ines']),
+            LibraryFilters::from(new Asked(), $this->review, $this->people['ines']),
             $terms,
             'Calibration set',
             self::CALIBRATION,

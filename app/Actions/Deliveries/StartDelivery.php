@@ -6,6 +6,7 @@ namespace App\Actions\Deliveries;
 
 use App\Actions\Shared\Refused;
 use App\Actions\Shared\WriteLog;
+use App\Database\Locks;
 use App\Files\In\ReferenceFile;
 use App\Files\In\RememberedReading;
 use App\Files\Store;
@@ -107,7 +108,7 @@ final readonly class StartDelivery
     {
         return DB::transaction(function () use ($by, $run, $onlyNew): Delivery {
             // runs are only added to, so they are locked by name and not by row
-            DB::select('SELECT pg_advisory_xact_lock(hashtext(?))', ["fetch of {$run->id}"]);
+            Locks::fetchOf($run->id);
             $earlier = $run
                 ->deliveries()
                 ->whereIn('state', [...Delivery::UNDER_WAY, 'done', 'stopped', 'failed'])

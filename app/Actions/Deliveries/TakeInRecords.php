@@ -7,6 +7,7 @@ namespace App\Actions\Deliveries;
 use App\Actions\Library\PublicationFromRecords;
 use App\Actions\Screening\TitlesFirst;
 use App\Database\Copy;
+use App\Database\Locks;
 use App\Models\Delivery;
 use App\Models\Publication;
 use App\Models\Stage;
@@ -86,7 +87,7 @@ final class TakeInRecords
                 return $delivery; // somebody else has taken this batch in
             }
             // two deliveries at once must not make two publications of one
-            DB::select('SELECT pg_advisory_xact_lock(hashtext(?))', ["records of {$delivery->review_id}"]);
+            Locks::recordsOf($delivery->review_id);
 
             $placed = [];
             foreach ($batch as $i => $one) {
@@ -110,7 +111,7 @@ final class TakeInRecords
     {
         DB::transaction(function () use ($deliveryId, $position, $reference): void {
             $delivery = Delivery::query()->lockForUpdate()->findOrFail($deliveryId);
-            DB::select('SELECT pg_advisory_xact_lock(hashtext(?))', ["records of {$delivery->review_id}"]);
+            Locks::recordsOf($delivery->review_id);
             $delivery->update(
                 ['rejected' => $delivery->rejected - 1] +
                     $this->added($delivery, $this->takeIn($delivery, [$position => $reference])),

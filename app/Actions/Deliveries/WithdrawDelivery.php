@@ -7,6 +7,7 @@ namespace App\Actions\Deliveries;
 use App\Actions\Library\PublicationFromRecords;
 use App\Actions\Shared\Refused;
 use App\Actions\Shared\WriteLog;
+use App\Database\Locks;
 use App\Models\Delivery;
 use App\Models\Publication;
 use App\Models\User;
@@ -29,7 +30,7 @@ final readonly class WithdrawDelivery
     public function execute(User $by, Delivery $delivery): array
     {
         return DB::transaction(function () use ($by, $delivery): array {
-            DB::select('SELECT pg_advisory_xact_lock(hashtext(?))', ["records of {$delivery->review_id}"]);
+            Locks::recordsOf($delivery->review_id);
             $delivery = Delivery::query()->lockForUpdate()->findOrFail($delivery->id);
             if ($delivery->isUnderWay()) {
                 throw new Refused('This delivery is still under way. Cancel it first.');

@@ -6,6 +6,7 @@ namespace App\Actions\FullTexts;
 
 use App\Actions\Shared\Refused;
 use App\Actions\Shared\WriteLog;
+use App\Database\Locks;
 use App\Files\In\FileName;
 use App\Files\Store;
 use App\Jobs\FullTexts\ReadFullText;
@@ -58,7 +59,7 @@ final readonly class AddFullText
         is_resource($file) && fclose($file);
 
         return DB::transaction(function () use ($by, $review, $name, $bytes, $hash, $of, $origin): FullText {
-            DB::select('SELECT pg_advisory_xact_lock(hashtext(?))', ["full texts of {$review->id}"]);
+            Locks::fullTextsOf($review->id);
             $this->refuseTwice($review, $hash, $name, $of);
             $made = FullText::query()->create([
                 'review_id' => $review->id,

@@ -6,6 +6,7 @@ namespace App\Actions\FullTexts;
 
 use App\Actions\Shared\Refused;
 use App\Actions\Shared\WriteLog;
+use App\Database\Locks;
 use App\Models\Publication;
 use App\Models\Review;
 use App\Models\Study;
@@ -27,7 +28,7 @@ final readonly class LinkReports
     public function execute(User $by, Review $review, array $publicationIds, string $name = ''): Study
     {
         return DB::transaction(function () use ($by, $review, $publicationIds, $name): Study {
-            DB::select('SELECT pg_advisory_xact_lock(hashtext(?))', ["studies of {$review->id}"]);
+            Locks::studiesOf($review->id);
             $reports = Publication::query()
                 ->where('review_id', $review->id)
                 ->whereIn('id', $publicationIds)
@@ -82,7 +83,7 @@ final readonly class LinkReports
     public function takeOut(User $by, Publication $report): void
     {
         DB::transaction(function () use ($by, $report): void {
-            DB::select('SELECT pg_advisory_xact_lock(hashtext(?))', ["studies of {$report->review_id}"]);
+            Locks::studiesOf($report->review_id);
             $report->refresh();
             $study = $report->study_id === null ? null : Study::query()->find($report->study_id);
             if ($study === null) {

@@ -7,6 +7,7 @@ namespace App\Actions\Library;
 use App\Actions\Screening\ItemBallot;
 use App\Actions\Screening\TitlesFirst;
 use App\Actions\Shared\WriteLog;
+use App\Database\Locks;
 use App\Models\Item;
 use App\Models\Review;
 use App\Models\User;
@@ -118,7 +119,7 @@ final readonly class RemovePublications
     private function locked(Review $review, Builder $publications): Collection
     {
         // nothing is joined or delivered meanwhile
-        DB::select('SELECT pg_advisory_xact_lock(hashtext(?))', ["records of {$review->id}"]);
+        Locks::recordsOf($review->id);
 
         return $publications->pluck('publications.id');
     }

@@ -9,6 +9,7 @@ use App\Actions\Screening\ItemBallot;
 use App\Actions\Screening\TitlesFirst;
 use App\Actions\Shared\Refused;
 use App\Actions\Shared\WriteLog;
+use App\Database\Locks;
 use App\Models\Item;
 use App\Models\Join;
 use App\Models\Publication;
@@ -41,7 +42,7 @@ final readonly class JoinPublications
         ?string $matchingId = null,
     ): ?string {
         return DB::transaction(function () use ($by, $reviewId, $publicationIds, $stroke, $matchingId): ?string {
-            DB::select('SELECT pg_advisory_xact_lock(hashtext(?))', ["records of {$reviewId}"]);
+            Locks::recordsOf($reviewId);
             $publications = Publication::query()
                 ->where('review_id', $reviewId)
                 ->whereIn('id', $publicationIds)
@@ -80,7 +81,7 @@ final readonly class JoinPublications
     public function undo(User $by, Join $join): void
     {
         DB::transaction(function () use ($by, $join): void {
-            DB::select('SELECT pg_advisory_xact_lock(hashtext(?))', ["records of {$join->review_id}"]);
+            Locks::recordsOf($join->review_id);
             $join = Join::query()->lockForUpdate()->findOrFail($join->id);
             if ($join->undone_at !== null) {
                 return;

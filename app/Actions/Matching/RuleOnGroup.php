@@ -6,6 +6,7 @@ namespace App\Actions\Matching;
 
 use App\Actions\Shared\Refused;
 use App\Actions\Shared\WriteLog;
+use App\Database\Locks;
 use App\Models\Join;
 use App\Models\Publication;
 use App\Models\Record;
@@ -116,7 +117,7 @@ final readonly class RuleOnGroup
      */
     private function records(Review $review, array $publications): array
     {
-        DB::select('SELECT pg_advisory_xact_lock(hashtext(?))', ["records of {$review->id}"]);
+        Locks::recordsOf($review->id);
         $there = Publication::query()
             ->where('review_id', $review->id)
             ->whereIn('id', $publications)

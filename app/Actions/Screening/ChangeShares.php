@@ -7,6 +7,7 @@ namespace App\Actions\Screening;
 use App\Actions\Shared\Refused;
 use App\Actions\Shared\TellPeople;
 use App\Actions\Shared\WriteLog;
+use App\Database\Locks;
 use App\Models\ShareOut;
 use App\Models\Stage;
 use App\Models\User;
@@ -64,7 +65,7 @@ final readonly class ChangeShares
     public function handOn(User $by, Stage $stage, User $from, array $to): int
     {
         return DB::transaction(function () use ($by, $stage, $from, $to): int {
-            DB::select('SELECT pg_advisory_xact_lock(hashtext(?))', ["share-outs of {$stage->review_id}"]);
+            Locks::shareOutsOf($stage->review_id);
             [$plan, $undone] = $this->handOnPlan($stage, $from, $to);
             $items = array_map(strval(...), array_keys($undone));
             Shares::unjudged($stage)->where('assignments.user_id', $from->id)->delete();
@@ -115,7 +116,7 @@ final readonly class ChangeShares
     public function withdraw(User $by, ShareOut $shareOut): int
     {
         return DB::transaction(function () use ($by, $shareOut): int {
-            DB::select('SELECT pg_advisory_xact_lock(hashtext(?))', ["share-outs of {$shareOut->review_id}"]);
+            Locks::shareOutsOf($shareOut->review_id);
             $people = array_map(strval(...), array_keys(Shares::ofShareOut($shareOut)));
             $gone = Shares::unjudged($shareOut->stage)->where('assignments.share_out_id', $shareOut->id)->delete();
             $shareOut->update(['withdrawn_at' => now()]);

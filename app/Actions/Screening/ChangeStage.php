@@ -6,6 +6,7 @@ namespace App\Actions\Screening;
 
 use App\Actions\Shared\Refused;
 use App\Actions\Shared\WriteLog;
+use App\Database\Locks;
 use App\Models\Review;
 use App\Models\Stage;
 use App\Models\User;
@@ -158,7 +159,7 @@ final readonly class ChangeStage
     /** Nobody decides at the stage meanwhile. */
     public function alone(Stage $stage): Stage
     {
-        DB::select('SELECT pg_advisory_xact_lock(hashtext(?))', ["stage {$stage->id}"]);
+        Locks::stage($stage->id);
 
         return Stage::query()->lockForUpdate()->findOrFail($stage->id);
     }

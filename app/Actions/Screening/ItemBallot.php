@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions\Screening;
 
 use App\Actions\Shared\Refused;
+use App\Database\Locks;
 use App\Models\Item;
 use App\Models\Publication;
 use App\Models\Stage;
@@ -83,7 +84,7 @@ final class ItemBallot
     public static function ifThere(Item $item, ?User $by = null, ?string $clientKey = null): ?self
     {
         // the stage's rule does not change meanwhile
-        DB::select('SELECT pg_advisory_xact_lock_shared(hashtext(?))', ["stage {$item->stage_id}"]);
+        Locks::decidingAt($item->stage_id);
         $locked = self::read($item->id);
         if ($locked === null) {
             return null;

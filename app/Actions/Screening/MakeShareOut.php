@@ -8,6 +8,7 @@ use App\Actions\Shared\Refused;
 use App\Actions\Shared\TellPeople;
 use App\Actions\Shared\WriteLog;
 use App\Database\Copy;
+use App\Database\Locks;
 use App\Models\Review;
 use App\Models\ShareOut;
 use App\Models\Stage;
@@ -43,7 +44,7 @@ final readonly class MakeShareOut
         int $expected,
     ): ShareOut {
         return DB::transaction(function () use ($by, $stage, $filters, $terms, $name, $expected): ShareOut {
-            DB::select('SELECT pg_advisory_xact_lock(hashtext(?))', ["share-outs of {$stage->review_id}"]);
+            Locks::shareOutsOf($stage->review_id);
             $stage = Stage::query()->with('review')->findOrFail($stage->id);
             if ($stage->closed_at !== null) {
                 throw new Refused('This stage is closed; nobody judges here any more.');
@@ -74,7 +75,7 @@ final readonly class MakeShareOut
                 'terms' => [
                     ...$terms,
                     'pool_size' => $draft->pool,
-                    'filters' => array_column($filters->steps, 'words'),
+                    'filters' => $filters->words(),
                 ],
             ]);
             $rows = [];

@@ -6,6 +6,7 @@ namespace App\Actions\Screening;
 
 use App\Actions\Shared\Refused;
 use App\Actions\Shared\WriteLog;
+use App\Database\Locks;
 use App\Jobs\Screening\RankItems;
 use App\Models\CheckSample;
 use App\Models\Ranking;
@@ -79,7 +80,7 @@ final readonly class OrderReading
     public function drawCheck(User $by, Stage $stage, int $size, int $seed): CheckSample
     {
         return DB::transaction(function () use ($by, $stage, $size, $seed): CheckSample {
-            DB::select('SELECT pg_advisory_xact_lock(hashtext(?))', ["stage {$stage->id}"]);
+            Locks::stage($stage->id);
             $last = ReadingProgress::lastCheck($stage);
             $found = $last === null ? null : ReadingProgress::check($last);
             if ($found !== null && $found['read'] < $found['all']) {

@@ -8,6 +8,7 @@ use App\Access\Role;
 use App\Actions\Shared\Refused;
 use App\Actions\Shared\TellPeople;
 use App\Actions\Shared\WriteLog;
+use App\Database\Locks;
 use App\Jobs\Screening\RankItems;
 use App\Models\Criterion;
 use App\Models\Decision;
@@ -227,7 +228,7 @@ final readonly class RecordDecision
         if ($waiting === 0 || $waiting > self::LAST_FEW) {
             return $tallies;
         }
-        DB::select('SELECT pg_advisory_xact_lock(hashtext(?))', ["last of {$stage->id}"]);
+        Locks::lastOf($stage->id);
 
         return Tallies::of($stage->review, $stage);
     }

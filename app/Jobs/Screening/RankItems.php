@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Jobs\Screening;
 
 use App\Database\Copy;
+use App\Database\Locks;
 use App\Models\Ranking;
 use App\Models\Stage;
 use App\Tasks\DiedTwice;
@@ -195,7 +196,7 @@ final class RankItems implements OfTask, ShouldQueue
         ?RankingQuality $quality,
     ): void {
         DB::transaction(function () use ($stage, $model, $scores, $seed, $judged, $included, $quality): void {
-            DB::select('SELECT pg_advisory_xact_lock(hashtext(?))', ["ranks of {$stage->id}"]);
+            Locks::ranksOf($stage->id);
             $ranks = fn () => DB::table('item_ranks')
                 ->where('review_id', $stage->review_id)
                 ->where('stage_id', $stage->id);

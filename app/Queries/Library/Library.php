@@ -62,15 +62,15 @@ final readonly class Library
         $sort = isset(self::SORTS[$sort]) ? $sort : 'added';
         $query = $filters->all();
         $tallies = Tallies::of($review);
-        $total = $tallies->all() + ($filters->removed ? $tallies->in(ItemState::Removed) : 0);
+        $total = $tallies->all() + ($filters->isOfRemoved() ? $tallies->in(ItemState::Removed) : 0);
         $steps = [];
         // a count holds until the review changes
-        $state = $filters->steps === [] ? '' : ReviewStamp::of($review, $tallies);
-        foreach ($filters->steps as $step) {
-            $step['apply']($query);
+        $state = ! $filters->isAny() ? '' : ReviewStamp::of($review, $tallies);
+        foreach ($filters->filters as $filter) {
+            $filter->apply($query);
             $steps[] = [
-                'key' => $step['key'],
-                'words' => $step['words'],
+                'key' => $filter->key(),
+                'words' => $filter->words(),
                 'count' => (int) Cache::remember(
                     'library '.
                         md5("{$state} {$query->toSql()} ".json_encode($query->getBindings(), JSON_THROW_ON_ERROR)),
@@ -93,7 +93,7 @@ final readonly class Library
             );
         }
         $rows = self::inOrder(
-            $filters->query !== null && $dense,
+            $filters->line->query !== null && $dense,
             fn (): array => self::rows($review, $query, $sort, $descending !== $backwards, $at),
         );
         $more = count($rows) > self::PER_PAGE;

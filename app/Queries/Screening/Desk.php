@@ -246,13 +246,13 @@ final class Desk
             ];
         }
         $steps[] = ['key' => null, 'words' => 'not judged by me, not open', 'count' => $counts['left']];
-        if (($this->filters->steps ?? []) !== []) {
+        if ($this->filters?->isAny() === true) {
             $left = (new self($this->stage, $this->user))
                 ->waiting()
                 ->join('publications', 'publications.id', '=', 'items.publication_id');
-            foreach ($this->filters->steps ?? [] as $step) {
-                $step['apply']($left);
-                $steps[] = ['key' => $step['key'], 'words' => $step['words'], 'count' => (clone $left)->count()];
+            foreach ($this->filters->filters as $filter) {
+                $filter->apply($left);
+                $steps[] = ['key' => $filter->key(), 'words' => $filter->words(), 'count' => (clone $left)->count()];
             }
         }
 
@@ -337,8 +337,8 @@ final class Desk
                     ->whereNull('decisions.superseded_at')
                     ->whereNotNull('decisions.verdict'),
             );
-        if (($this->filters->steps ?? []) !== []) {
-            $this->filters?->narrow($items->join('publications', 'publications.id', '=', 'items.publication_id'));
+        if ($this->filters?->isAny() === true) {
+            $this->filters->narrow($items->join('publications', 'publications.id', '=', 'items.publication_id'));
         }
 
         return $items;

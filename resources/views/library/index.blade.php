@@ -15,13 +15,13 @@
             </header>
             <form class="sheet-body" method="get" action="{{ route('library', $review) }}">
                 <div class="field"><label for="q">Query</label>
-                    <input class="input input-mono" id="q" name="q" value="{{ $filters->text }}"
+                    <input class="input input-mono" id="q" name="q" value="{{ $filters->line->text }}"
                         placeholder="title:light* NOT newborn*" spellcheck="false"
-                        @if ($filters->problem !== '') aria-invalid="true" aria-describedby="q-problem" @endif>
+                        @if ($filters->line->problem !== '') aria-invalid="true" aria-describedby="q-problem" @endif>
                     <p class="field-help">Also <code>tag:pilot</code>, <code>note:dose</code>, <code>decision:unsure</code>, as far as you
                         may see them.</p>
-                    @if ($filters->problem !== '')
-                        <p class="field-error" id="q-problem" role="alert">{{ $filters->problem }}</p>
+                    @if ($filters->line->problem !== '')
+                        <p class="field-error" id="q-problem" role="alert">{{ $filters->line->problem }}</p>
                     @endif
                 </div>
                 <div class="field"><label for="state">Where it stands</label>
@@ -137,7 +137,7 @@
                     </x-menu>
                 @endcan
                 @can('deliver', $review)
-                    @if ($filters->removed)
+                    @if ($filters->isOfRemoved())
                         <button class="button" form="choosing" formaction="{{ route('library.restore', [$review, ...$kept]) }}">Bring the
                             ticked back…</button>
                     @else

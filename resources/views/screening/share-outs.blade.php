@@ -16,7 +16,7 @@
                     </header>
                     <div class="sheet-body">
                         <p>{{ number_format($draft->pool) }} in the
-                            pool{{ $filters->steps === [] ? '' : ' (' . implode(', ', array_column($filters->steps, 'words')) . ')' }} →
+                            pool{{ ! $filters->isAny() ? '' : ' (' . implode(', ', $filters->words()) . ')' }} →
                             <strong>{{ number_format(count($draft->publications)) }}</strong>
                             {{ count($draft->publications) < $draft->pool ? "drawn with the seed {$terms['seed']}" : 'shared out' }}</p>
                         @if ($draft->problem !== '')
@@ -247,12 +247,12 @@
                             </option>
                             <option value="undecided" @selected($terms['pool'] === 'undecided')>all that has not opened</option>
                         </select>
-                        <details class="mt-1" @if ($filters->steps !== [] || $filters->problem !== '') open @endif>
+                        <details class="mt-1" @if ($filters->isAny() || $filters->line->problem !== '') open @endif>
                             <summary class="cursor-pointer small">Only some of it</summary>
                             <label class="block">Query <input class="input input-mono" name="q" value="{{ $typed['q'] }}"
                                     placeholder="title:light*" spellcheck="false"></label>
-                            @if ($filters->problem !== '')
-                                <p class="field-error" role="alert">{{ $filters->problem }}</p>
+                            @if ($filters->line->problem !== '')
+                                <p class="field-error" role="alert">{{ $filters->line->problem }}</p>
                             @endif
                             <label class="block">Delivery <select class="input" name="delivery">
                                     <option value="">any</option>

@@ -38,7 +38,7 @@ final class LibraryController extends Controller
 
     public function index(Request $request, Review $review): View
     {
-        $filters = LibraryFilters::from($request, $review, $this->me($request));
+        $filters = LibraryFilters::from(Input::asked($request), $review, $this->me($request));
         $cursor = Input::text($request, 'at');
         $library = Library::page(
             $review,
@@ -52,7 +52,7 @@ final class LibraryController extends Controller
             'review' => $review,
             'library' => $library,
             'filters' => $filters,
-            'highlighter' => $filters->query === null ? null : new Highlighter($filters->query->root),
+            'highlighter' => $filters->line->query === null ? null : new Highlighter($filters->line->query->root),
             'columns' => $this->columns($request, $review),
             'choices' => LibraryChoices::of($review),
             'reasons' => LibraryChoices::removals($review),
@@ -69,7 +69,7 @@ final class LibraryController extends Controller
 
     public function export(Request $request, Review $review, string $format): Response
     {
-        $filters = LibraryFilters::from($request, $review, $this->me($request));
+        $filters = LibraryFilters::from(Input::asked($request), $review, $this->me($request));
         $name = Str::limit(Str::slug($review->title), 40, '').'-library';
         if ($format === 'references') {
             $given = $request->validate([
@@ -191,7 +191,7 @@ final class LibraryController extends Controller
     /** @throws Refused If nothing is ticked. */
     private function chosen(Request $request, Review $review): LibraryFilters
     {
-        $filters = LibraryFilters::from($request, $review, $this->me($request));
+        $filters = LibraryFilters::from(Input::asked($request), $review, $this->me($request));
 
         return $filters->hasChosen()
             ? $filters

@@ -8,8 +8,10 @@ use App\Actions\Library\ExportByRecipe;
 use App\Actions\Shared\WriteLog;
 use App\Files\Out\TableDownload;
 use App\Http\Controllers\Controller;
+use App\Http\Input;
 use App\Models\ExportRecipe;
 use App\Models\Review;
+use App\Queries\Library\Filter\Asked;
 use App\Queries\Library\LibraryFilters;
 use App\Queries\Library\LibraryReferences;
 use App\Queries\Library\RecipeFacts;
@@ -60,7 +62,7 @@ final class RecipeController extends Controller
                 $columns[] = ['field' => $field, 'heading' => $heading === '' ? $field : $heading, 'kind' => $kind];
             }
         }
-        $filters = LibraryFilters::from($request, $review, $this->me($request));
+        $filters = LibraryFilters::from(Input::asked($request), $review, $this->me($request));
         $filter = array_filter(
             (array) $request->query(),
             fn (mixed $value, string $key): bool => in_array($key, LibraryFilters::KEYS, true) &&
@@ -68,7 +70,7 @@ final class RecipeController extends Controller
                 $value !== '',
             ARRAY_FILTER_USE_BOTH,
         );
-        $words = implode(', ', array_column($filters->steps, 'words'));
+        $words = implode(', ', $filters->words());
         $recipe = $review
             ->recipes()
             ->create([
@@ -99,8 +101,8 @@ final class RecipeController extends Controller
     public function export(Request $request, Review $review, ExportRecipe $recipe, ExportByRecipe $export): Response
     {
         // what the recipe is of, wherever it is pressed
-        $its = Request::create('', 'GET', $recipe->filter);
-        $references = LibraryReferences::of($review, LibraryFilters::from($its, $review, $this->me($request)));
+        $filters = LibraryFilters::from(new Asked($recipe->filter), $review, $this->me($request));
+        $references = LibraryReferences::of($review, $filters);
         $rows = $export->rows($this->me($request), $review, $recipe, $references, $request->boolean('changed'));
 
         return TableDownload::make($recipe->name, $recipe->format, $rows);

@@ -81,7 +81,7 @@ final class DeskController extends Controller
             'listed' => $listed,
             'steps' => $desk->steps(),
             'kept' => $kept,
-            'problem' => $filters->problem,
+            'problem' => $filters->line->problem,
             'choices' => LibraryChoices::of($review),
             'deliveries' => $review
                 ->deliveries()
@@ -235,7 +235,7 @@ final class DeskController extends Controller
 
     private function filters(Request $request, Review $review): LibraryFilters
     {
-        return LibraryFilters::from($request, $review, $this->me($request), self::FILTERS);
+        return LibraryFilters::from(Input::asked($request), $review, $this->me($request), self::FILTERS);
     }
 
     protected function stage(Request $request, Review $review): Stage

@@ -190,7 +190,7 @@ final class ShareOutController extends Controller
 
     private function filters(Request $request, Review $review): LibraryFilters
     {
-        return LibraryFilters::from($request, $review, $this->me($request), self::FILTERS, 'of');
+        return LibraryFilters::from(Input::asked($request), $review, $this->me($request), self::FILTERS, 'of');
     }
 
     /**

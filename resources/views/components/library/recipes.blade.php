@@ -19,7 +19,7 @@
         <p class="field-error">{{ $message }}</p>
     @enderror
     <p class="quiet">It keeps what is shown now:
-        {{ $filters->steps === [] ? 'all publications' : implode(', ', array_column($filters->steps, 'words')) }}.</p>
+        {{ ! $filters->isAny() ? 'all publications' : implode(', ', $filters->words()) }}.</p>
     <label class="block">Columns, one a line: field = heading
         <textarea class="input input-mono" name="columns" rows="6" required spellcheck="false">{{ old('columns',
             "id = id\ntitle = Title\nauthors = Authors\nyear = Year\ndoi = DOI\nchange = Change") }}</textarea>
