@@ -64,6 +64,32 @@ arch('controllers hold no rules and no SQL')
     ])
     ->ignoring('App\Http\Controllers\Controller');
 
+arch('controllers ask the database nothing themselves')
+    ->expect('App\Http\Controllers')
+    ->not->toUse('Illuminate\Support\Facades\DB');
+
+arch('read models know no request')->expect('App\Queries')->not->toUse(['Illuminate\Http', 'App\Http']);
+
+test('locks have their names in one place', function () {
+    foreach (filesOf('app', '.php') as $path) {
+        if (! str_ends_with($path, 'Database/Locks.php')) {
+            expect(str_contains((string) file_get_contents($path), 'pg_advisory'))->toBeFalse($path);
+        }
+    }
+});
+
+test('every area stands at the same place, and no folder is a heap', function () {
+    $areas = ['Coding', 'Deliveries', 'FullTexts', 'Library', 'Matching', 'Question', 'Report', 'Screening', 'Searches'];
+    $areas = [...$areas, 'Shared', 'Team'];
+    foreach (['app/Actions', 'app/Queries', 'app/Http/Controllers', 'app/Http/Requests', 'app/Jobs', 'tests/Feature'] as $room) {
+        $folders = array_map(basename(...), glob(dirname(__DIR__)."/{$room}/*", GLOB_ONLYDIR) ?: []);
+        expect(array_diff($folders, $areas))->toBe([], $room);
+    }
+    $counts = array_count_values(array_map(dirname(...), iterator_to_array(filesOf('app', '.php'), false)));
+    unset($counts[dirname(__DIR__).'/app/Models']); // the list of tables
+    expect(max($counts))->toBeLessThanOrEqual(20);
+});
+
 arch('read models change nothing')->expect('App\Queries')->not->toUse('App\Actions');
 
 arch('actions never see the request')->expect('App\Actions')->not->toUse('Illuminate\Http');
@@ -100,12 +126,20 @@ test('lines can be read at once', function (string $room, string $ending, int $w
 ]);
 
 /** @return Generator<int, string> */
-function linesOf(string $room, string $ending): Generator
+function filesOf(string $room, string $ending): Generator
 {
     $files = new RecursiveIteratorIterator(new RecursiveDirectoryIterator(dirname(__DIR__)."/{$room}"));
     foreach ($files as $file) {
         if (str_ends_with($file->getFilename(), $ending)) {
-            yield from explode("\n", (string) file_get_contents($file->getPathname()));
+            yield $file->getPathname();
         }
+    }
+}
+
+/** @return Generator<int, string> */
+function linesOf(string $room, string $ending): Generator
+{
+    foreach (filesOf($room, $ending) as $path) {
+        yield from explode("\n", (string) file_get_contents($path));
     }
 }

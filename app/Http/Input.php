@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http;
 
-use App\Queries\Library\Filter\Asked;
+use App\Queries\Shared\Asked;
 use Illuminate\Http\Request;
 
 /** Reads one text from an address or a form; what is no text is as if it were not there. */

@@ -22,6 +22,9 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  */
 final class Membership extends Model
 {
+    /** So long without a page, and a visit has ended. */
+    public const MINUTES_AWAY = 30;
+
     protected $table = 'memberships';
 
     /** @return BelongsTo<User, $this> */

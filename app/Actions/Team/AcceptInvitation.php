@@ -17,9 +17,19 @@ final readonly class AcceptInvitation
     {
     }
 
-    public function execute(User $user, Invitation $invitation): void
+    /** Somebody who has no account yet gets one with it. */
+    public function asNew(Invitation $invitation, string $name, string $password): User
     {
-        DB::transaction(function () use ($user, $invitation): void {
+        return DB::transaction(function () use ($invitation, $name, $password): User {
+            $values = ['name' => $name, 'email' => $invitation->email, 'password' => $password];
+
+            return $this->execute(User::query()->create($values), $invitation);
+        });
+    }
+
+    public function execute(User $user, Invitation $invitation): User
+    {
+        return DB::transaction(function () use ($user, $invitation): User {
             $invitation = Invitation::query()->lockForUpdate()->with('review')->findOrFail($invitation->id);
             if (strcasecmp($user->email, $invitation->email) !== 0) {
                 throw new Refused(
@@ -39,6 +49,8 @@ final readonly class AcceptInvitation
                 ['role' => $invitation->role],
             );
             ($this->log)($invitation->review, $user, 'team.joined', "Joined as {$invitation->role->label()}", $user);
+
+            return $user;
         });
     }
 }

@@ -18,8 +18,6 @@ use Symfony\Component\HttpFoundation\Response;
  */
 final class KeepVisit
 {
-    public const MINUTES_AWAY = 30;
-
     private const EVERY_SECONDS = 300;
 
     public function handle(Request $request, Closure $next): Response
@@ -42,7 +40,7 @@ final class KeepVisit
         }
         $request->session()->put($key, time());
         $mine = Membership::query()->where('review_id', $review->id)->where('user_id', $user->id);
-        (clone $mine)->where('seen_at', '<', now()->subMinutes(self::MINUTES_AWAY))->toBase()->update([
+        (clone $mine)->where('seen_at', '<', now()->subMinutes(Membership::MINUTES_AWAY))->toBase()->update([
             'visited_at' => DB::raw('seen_at'),
         ]);
         $mine->toBase()->update(['seen_at' => now()]);

@@ -7,7 +7,6 @@ namespace App\Queries\Library;
 use App\Models\Review;
 use App\Models\User;
 use App\Queries\Library\Filter\AnswerFilter;
-use App\Queries\Library\Filter\Asked;
 use App\Queries\Library\Filter\CodedFilter;
 use App\Queries\Library\Filter\DeliveryFilter;
 use App\Queries\Library\Filter\DuplicatesFilter;
@@ -24,6 +23,7 @@ use App\Queries\Library\Filter\StateFilter;
 use App\Queries\Library\Filter\TagFilter;
 use App\Queries\Library\Filter\ValueFilter;
 use App\Queries\Library\Filter\YearsFilter;
+use App\Queries\Shared\Asked;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 

@@ -4,14 +4,13 @@ declare(strict_types=1);
 
 namespace App\Queries\Report;
 
-use App\Http\Input;
 use App\Models\LogEntry;
 use App\Models\Review;
 use App\Models\User;
+use App\Queries\Shared\Asked;
 use App\Queries\Shared\Visibility;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Builder;
-use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
 
 /** Which entries of the Log somebody wants to see, of those that they may. */
@@ -59,10 +58,10 @@ final readonly class LogFilters
     {
     }
 
-    public static function of(Review $review, User $viewer, Request $request): self
+    public static function of(Review $review, User $viewer, Asked $asked): self
     {
         $given = array_map(
-            fn (string $key): string => Input::text($request, $key),
+            fn (string $key): string => $asked->text($key),
             array_combine($keys = ['who', 'about', 'words', 'from', 'to', 'by'], $keys),
         );
         $isDay = fn (string $day): bool => preg_match('/^\d{4}-\d{2}-\d{2}$/', $day) === 1 &&

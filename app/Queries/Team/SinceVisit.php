@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Queries\Team;
 
-use App\Http\Middleware\KeepVisit;
 use App\Models\Membership;
 use App\Models\Review;
 use App\Models\User;
@@ -24,7 +23,7 @@ final readonly class SinceVisit
 
     public static function of(Review $review, User $user, Membership $membership): self
     {
-        $isThere = $membership->seen_at?->greaterThan(now()->subMinutes(KeepVisit::MINUTES_AWAY)) === true;
+        $isThere = $membership->seen_at?->greaterThan(now()->subMinutes(Membership::MINUTES_AWAY)) === true;
         $at = $isThere ? $membership->visited_at : $membership->seen_at;
 
         return new self($at, $at === null ? [] : self::entries($review, $user, $at));

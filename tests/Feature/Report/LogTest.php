@@ -4,6 +4,7 @@ namespace Tests\Feature\Report;
 
 use App\Models\LogEntry;
 use App\Queries\Report\LogFilters;
+use App\Queries\Shared\Asked;
 use Tests\Feature\World;
 
 it('narrows the Log down by who, about what, words and days, and keeps that from page to page', function () {
@@ -80,10 +81,10 @@ it('counts entries by day, person and what they are about, and tells no hidden n
     $world->decide('anna', $world->item(), 'include');
     $world->decide('ben', $world->item(), 'exclude');
     $groups = function (string $by, string $more = '') use ($world): array {
-        $request = \Illuminate\Http\Request::create("/?by={$by}{$more}");
+        parse_str("by={$by}{$more}", $asked);
 
         return array_column(
-            LogFilters::of($world->review->fresh(), $world->people['lead'], $request)->groups(),
+            LogFilters::of($world->review->fresh(), $world->people['lead'], new Asked($asked))->groups(),
             'n',
             'label',
         );

@@ -24,7 +24,7 @@ final class LogController extends Controller
     public function show(Request $request, Review $review): View
     {
         $this->forgetForeignCursor($request);
-        $filters = LogFilters::of($review, $this->me($request), $request);
+        $filters = LogFilters::of($review, $this->me($request), Input::asked($request));
         $entries = $filters->query()->cursorPaginate(self::ON_A_PAGE)->appends($filters->kept);
         Visibility::withoutNames($entries->items(), $this->me($request));
 
@@ -44,7 +44,7 @@ final class LogController extends Controller
         return TableDownload::make(
             "{$review->title} log",
             $format,
-            self::rows(LogFilters::of($review, $me, $request), $me),
+            self::rows(LogFilters::of($review, $me, Input::asked($request)), $me),
         );
     }
 

@@ -23,7 +23,6 @@ use App\Queries\Screening\MyDecisions;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
-use Illuminate\Support\Facades\DB;
 use WaryHeron\Core\Screening\StagePurpose;
 use WaryHeron\Core\Screening\Verdict;
 
@@ -168,7 +167,7 @@ final class DeskController extends Controller
         $tag->execute(
             $this->me($request),
             $review,
-            DB::table('publications')->where('review_id', $review->id)->where('id', $item->publication_id),
+            $review->publications()->whereKey($item->publication_id)->toBase(),
             trim($given['tag']),
             $request->boolean('on'),
         );

@@ -15,7 +15,6 @@ use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
-use Illuminate\Support\Facades\DB;
 
 /** The link in an invitation: its holder signs in, or sets up an account, and is in. */
 final class InvitationController extends Controller
@@ -46,10 +45,10 @@ final class InvitationController extends Controller
 
             return redirect()->route('sign-in')->with('notice', 'Sign in first; then accept the invitation.');
         }
-        DB::transaction(function () use ($request, $invitation, $accept, &$user): void {
-            $user ??= $this->register($request, $invitation);
-            $accept->execute($user, $invitation);
-        });
+        $user =
+            $user === null
+                ? $accept->asNew($invitation, ...$this->newcomer($request))
+                : $accept->execute($user, $invitation);
         if (! Auth::check()) {
             Auth::login($user);
             $request->session()->regenerate();
@@ -60,17 +59,13 @@ final class InvitationController extends Controller
         return redirect()->route('question', $invitation->review_id)->with('notice', 'Welcome to the team.');
     }
 
-    private function register(Request $request, Invitation $invitation): User
+    /** @return array{name: string, password: string} */
+    private function newcomer(Request $request): array
     {
-        $given = $request->validate([
+        /** @var array{name: string, password: string} */
+        return $request->validate([
             'name' => ['required', 'string', 'max:120'],
             'password' => ['required', ...Passwords::rules()],
-        ]);
-
-        return User::query()->create([
-            'name' => $given['name'],
-            'email' => $invitation->email,
-            'password' => $given['password'],
         ]);
     }
 

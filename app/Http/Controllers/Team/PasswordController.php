@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Team;
 
+use App\Access\OpenSessions;
 use App\Access\Passwords;
 use App\Access\SecurityLog;
 use App\Http\Controllers\Controller;
@@ -15,7 +16,6 @@ use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
-use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Hash;
 use Illuminate\Support\Facades\Password;
 use Illuminate\Support\Str;
@@ -70,10 +70,7 @@ final class PasswordController extends Controller
 
         return view('team.account', [
             'user' => $me,
-            'sessions' => DB::table('sessions')
-                ->where('user_id', $me->id)
-                ->orderByDesc('last_activity')
-                ->get(['id', 'ip_address', 'user_agent', 'last_activity']),
+            'sessions' => OpenSessions::of($me),
             'here' => $request->session()->getId(),
         ]);
     }
@@ -103,6 +100,6 @@ final class PasswordController extends Controller
         $this->security->write('password changed', ['of' => $user->id]);
         Password::deleteToken($user);
         $user->forceFill(['password' => Hash::make($password), 'remember_token' => Str::random(60)])->save();
-        DB::table('sessions')->where('user_id', $user->id)->delete();
+        OpenSessions::endAll($user);
     }
 }

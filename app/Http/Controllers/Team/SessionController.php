@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Team;
 
+use App\Access\OpenSessions;
 use App\Access\SecurityLog;
 use App\Http\Controllers\Controller;
 use App\Http\Input;
@@ -13,7 +14,6 @@ use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
-use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Hash;
 use Illuminate\Support\Str;
 use Illuminate\Validation\ValidationException;
@@ -81,17 +81,7 @@ final class SessionController extends Controller
     public function end(Request $request): RedirectResponse
     {
         $which = $request->validate(['session' => ['nullable', 'string', 'size:64']])['session'] ?? null;
-        $here = $request->session()->getId();
-        $others = DB::table('sessions')
-            ->where('user_id', $this->me($request)->id)
-            ->where('id', '<>', $here)
-            ->pluck('id');
-        $ended = DB::table('sessions')
-            ->whereIn(
-                'id',
-                $which === null ? $others : $others->filter(fn (string $id): bool => hash('sha256', $id) === $which),
-            )
-            ->delete();
+        $ended = OpenSessions::endOthers($this->me($request), $request->session()->getId(), $which);
         $this->security->write('sessions ended', ['count' => $ended]);
 
         return redirect()

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Queries\Library\Filter;
 
+use App\Queries\Shared\Asked;
 use Illuminate\Database\Query\Builder;
 
 /** One filter of the library: what it is called in an address, what it says in words, and what it leaves. */

@@ -6,6 +6,7 @@ namespace App\Queries\Library\Filter;
 
 use App\Models\User;
 use App\Queries\Screening\Agreement;
+use App\Queries\Shared\Asked;
 use App\Queries\Shared\Visibility;
 use Illuminate\Database\Query\Builder;
 use WaryHeron\Core\Screening\Verdict;

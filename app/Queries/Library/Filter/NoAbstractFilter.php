@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Queries\Library\Filter;
 
+use App\Queries\Shared\Asked;
 use Illuminate\Database\Query\Builder;
 
 /** What has no abstract. */

@@ -8,6 +8,7 @@ use App\Models\Review;
 use App\Models\User;
 use App\Queries\Library\ReviewWords;
 use App\Queries\Library\TeamFields;
+use App\Queries\Shared\Asked;
 use Illuminate\Database\Query\Builder;
 use WaryHeron\Core\Search\Query\ParsedQuery;
 use WaryHeron\Core\Search\Query\Parser;

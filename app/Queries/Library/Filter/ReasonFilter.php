@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Queries\Library\Filter;
 
 use App\Models\Criterion;
+use App\Queries\Shared\Asked;
 use Illuminate\Database\Query\Builder;
 use WaryHeron\Core\Screening\ItemState;
 

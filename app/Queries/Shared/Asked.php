@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Queries\Library\Filter;
+namespace App\Queries\Shared;
 
 /** What somebody asked for, by name, as an address or a kept recipe gives it. */
 final readonly class Asked
