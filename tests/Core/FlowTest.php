@@ -200,7 +200,8 @@ it('takes captions of people’s own', function () {
     );
     expect($labels)
         ->toContain('Titles and abstracts read', 'Register of trials')
-        ->not->toContain('Records screened', 'Registers: Fen Register');
+        ->not->toContain('Records screened')
+        ->not->toContain('Registers: Fen Register');
 });
 
 it('draws every number it counts, escaped, linked and within its boxes', function () {
