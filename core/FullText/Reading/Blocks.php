@@ -1,0 +1,235 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WaryHeron\Core\FullText\Reading;
+
+/** Puts lines together into headings, paragraphs and rows of tables. */
+final class Blocks
+{
+    private const LONGEST_HEADING = 14;
+
+    private const CAPTION = '/^(?:table|figure|fig\.|box|scheme|panel)\s*[\dS]/iu';
+
+    /** @var list<Block> */
+    private array $blocks = [];
+
+    /** @var list<Line> */
+    private array $open = [];
+
+    private string $heading = '';
+
+    private ?Line $lastHeading = null;
+
+    private SectionKind $section = SectionKind::Title;
+
+    /** @param  list<Line>  $lines */
+    private function __construct(
+        private readonly array $lines,
+        private readonly float $size,
+        private readonly Hyphens $hyphens,
+    ) {
+    }
+
+    /**
+     * @param  list<Line>  $lines  of all pages, without furniture
+     * @return list<Block>
+     */
+    public static function of(array $lines): array
+    {
+        $sizes = [];
+        foreach ($lines as $line) {
+            $size = (string) round($line->size(), 1);
+            $sizes[$size] = ($sizes[$size] ?? 0) + mb_strlen($line->text());
+        }
+        arsort($sizes);
+
+        return (new self($lines, (float) (array_key_first($sizes) ?? 10), Hyphens::of($lines)))->made();
+    }
+
+    /** @return list<Block> */
+    private function made(): array
+    {
+        $count = count($this->lines);
+        for ($i = 0; $i < $count; $i++) {
+            $row = $this->rowAt($i);
+            if ($row !== null) {
+                $this->close();
+                $this->addRow($i, $row);
+                $i += $row->lines() - 1;
+
+                continue;
+            }
+            $line = $this->lines[$i];
+            if ($this->open !== [] && ! $this->goesOn($line)) {
+                $this->close();
+            }
+            if ($this->open === [] && ($this->isHeading($i) || $this->continuesHeading($line))) {
+                $this->addHeading($line);
+            } else {
+                $this->open[] = $line;
+            }
+        }
+        $this->close();
+
+        return $this->blocks;
+    }
+
+    private function rowAt(int $at): ?TableRow
+    {
+        $row = TableRow::at($this->lines, $at);
+
+        return $row !== null && ($row->isPlain() || $this->hasNeighbour($at)) ? $row : null;
+    }
+
+    /** A line with one wide gap is a row where the line before or after it is one too. */
+    private function hasNeighbour(int $at): bool
+    {
+        $size = $this->lines[$at]->size();
+        foreach ([$at - 1, $at + 1] as $beside) {
+            $line = $this->lines[$beside] ?? null;
+            if (
+                $line !== null &&
+                count($line->parts()) > 1 &&
+                $line->page === $this->lines[$at]->page &&
+                abs($line->top - $this->lines[$at]->top) < 4 * $size
+            ) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    private function addRow(int $at, TableRow $row): void
+    {
+        $cells = $row->texts($this->hyphens);
+        $page = $this->lines[$at]->page;
+        $this->blocks[] = new Block(BlockKind::Row, implode(' ', $cells), $page, $this->heading, $this->section, $cells);
+    }
+
+    /** Whether a line belongs to the paragraph that is open. */
+    private function goesOn(Line $line): bool
+    {
+        $last = $this->open[count($this->open) - 1];
+        if (abs($last->size() - $line->size()) > 0.12 * $this->size) {
+            return false;
+        }
+        $isBelow = $line->page === $last->page && $line->top >= $last->top && $line->left < $last->right;
+        if (! $isBelow) {
+            // the next column or page: a paragraph that is not at its end goes on
+            return preg_match('/[.!?:][”"’)\]]?$/u', $last->text()) !== 1 || preg_match('/^\p{Ll}/u', $line->text()) === 1;
+        }
+        $gap = $line->top - $last->bottom;
+        $usual = $this->usualGap();
+        $isIndented = $line->left > $this->open[0]->left + 0.7 * $line->size() && count($this->open) > 1 &&
+            $line->left > $last->left + 0.7 * $line->size();
+
+        return $gap < $usual + 0.45 * $line->size() && ! $isIndented;
+    }
+
+    /** Between two lines of the open paragraph, or of any. */
+    private function usualGap(): float
+    {
+        if (count($this->open) > 1) {
+            $two = array_slice($this->open, -2);
+            if ($two[1]->page === $two[0]->page && $two[1]->top > $two[0]->top) {
+                return max($two[1]->top - $two[0]->bottom, -0.2 * $this->size);
+            }
+        }
+
+        return $this->commonGap ??= $this->commonGap();
+    }
+
+    private ?float $commonGap = null;
+
+    private function commonGap(): float
+    {
+        $gaps = [];
+        foreach ($this->lines as $i => $line) {
+            $next = $this->lines[$i + 1] ?? null;
+            if ($next !== null && $next->page === $line->page && $next->top > $line->top && $next->left < $line->right) {
+                $gaps[] = $next->top - $line->bottom;
+            }
+        }
+        sort($gaps);
+
+        return $gaps[intdiv(count($gaps), 2)] ?? 0.0;
+    }
+
+    private function isHeading(int $at): bool
+    {
+        $line = $this->lines[$at];
+        $text = $line->text();
+        $words = count($line->words);
+        if (preg_match(self::CAPTION, $text) === 1) {
+            return false;
+        }
+        if ($words > self::LONGEST_HEADING || preg_match('/\p{L}{3}/u', $text) !== 1 || preg_match('/[.;,]$/u', $text) === 1) {
+            return false;
+        }
+        $next = $this->lines[$at + 1] ?? null;
+        if ($next === null || preg_match('/^[\d.\s]*\p{Lu}/u', $text) !== 1) {
+            return false;
+        }
+        if (SectionKind::of($text) !== null || $line->size() > 1.12 * $this->size) {
+            return true;
+        }
+
+        return $this->standsAlone($at) && $words <= 9 && preg_match('/^[\p{Lu}\d“"(]/u', $next->text()) === 1;
+    }
+
+    /** Air above it, much of the line empty, and text of full width beneath it. */
+    private function standsAlone(int $at): bool
+    {
+        $line = $this->lines[$at];
+        $next = $this->lines[$at + 1];
+        $before = $this->lines[$at - 1] ?? null;
+        $isBelow = $before !== null && $before->page === $line->page && $before->top < $line->top && $before->left < $line->right;
+        $air = ! $isBelow || $line->top - $before->bottom > $this->commonGap() + 0.25 * $line->size();
+        $width = $next->right - $next->left;
+
+        return $air &&
+            $next->page === $line->page &&
+            $next->top > $line->top &&
+            $line->right - $line->left < 0.8 * $width &&
+            abs($next->left - $line->left) < 2 * $line->size() &&
+            count($next->words) > 3;
+    }
+
+    /** The next line of a heading in large letters. */
+    private function continuesHeading(Line $line): bool
+    {
+        $last = $this->lastHeading;
+
+        return $last !== null &&
+            $this->blocks !== [] &&
+            $this->blocks[count($this->blocks) - 1]->kind === BlockKind::Heading &&
+            $line->page === $last->page &&
+            $line->top > $last->top &&
+            $line->top - $last->bottom < 0.6 * $line->size() &&
+            $line->size() > 1.12 * $this->size &&
+            abs($line->size() - $last->size()) < 0.5;
+    }
+
+    private function addHeading(Line $line): void
+    {
+        $text = $line->text();
+        if ($this->continuesHeading($line)) {
+            $text = array_pop($this->blocks)?->text." {$text}";
+        }
+        $this->lastHeading = $line;
+        $this->section = SectionKind::of($text) ?? $this->section;
+        $this->heading = $text;
+        $this->blocks[] = new Block(BlockKind::Heading, $text, $line->page, $text, $this->section);
+    }
+
+    private function close(): void
+    {
+        if ($this->open !== []) {
+            $text = $this->hyphens->joined($this->open);
+            $this->blocks[] = new Block(BlockKind::Paragraph, $text, $this->open[0]->page, $this->heading, $this->section);
+            $this->open = [];
+        }
+    }
+}
