@@ -24,6 +24,14 @@ final readonly class Paper
         return new self(Blocks::of(array_merge(...Furniture::without($lines, $heights))), count($heights));
     }
 
+    /** The abstract and the first pages. */
+    public function beginning(int $pages): self
+    {
+        $is = fn (Block $block): bool => $block->section === SectionKind::Abstract || $block->page <= $pages;
+
+        return new self(array_values(array_filter($this->blocks, $is)), $this->pages);
+    }
+
     /** As plain text: headings marked, rows with tabs between their cells, a blank line between paragraphs. */
     public function plain(): string
     {

@@ -1,0 +1,91 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WaryHeron\Core\Coding\Lead;
+
+use WaryHeron\Core\FullText\Reading\BlockKind;
+use WaryHeron\Core\FullText\Reading\SectionKind;
+
+/** What was tested, and what it was compared with. */
+final class ArmReader implements LeadReader
+{
+    private const TESTED = [
+        '\b(?:intervention|experimental|treatment|active|index|exposed|programme)\s+(?:group|arm|wards?|schools?|condition|homes?|units?|participants)\b[^.]{0,30}\b(?:received|was|were|got|had|used|wore|sat|took|attended|did|consisted)\b' => 1.5,
+        '\b(?:intervention|programme|program|treatment|course|exposure|training)\s+(?:was|were|is|consisted|comprised|included|had|lasted)\b' => 1.2,
+        '\b(?:randomi[sz]ed|allocated|assigned|allotted)\b[^.]{0,60}\b(?:to|between|either)\b' => 1.0,
+        '\b(?:received|were given|wore|took|sat in front of|practised|attended)\b' => 0.5,
+        '\b(?:exposure|exposed|explored?|experiences? of|associat\w+ (?:between|of|with))\b' => 0.6,
+    ];
+
+    private const COMPARED = [
+        '\b(?:control|comparison|reference|waiting[ -]list|usual[ -]care|unexposed|placebo|other)\s+(?:group|arm|wards?|schools?|condition|homes?|units?|participants|period|lamps?)\b[^.]{0,40}\b(?:received|was|were|got|had|used|wore|sat|worked|continued|kept|did|spent|remained)\b' => 1.6,
+        '\b(?:usual (?:care|practice|lighting|treatment|teaching)|waiting list|placebo|sham|no (?:intervention|treatment|nap)|care as usual|standard care)\b' => 1.1,
+        '\b(?:compared|comparison) (?:with|to|was)\b|\bversus\b|\brather than\b|\bor to\b|\bagainst\b|\bor (?:usual|unchanged|no|a|the)\b' => 0.8,
+        '\b(?:controls?|unexposed|reference (?:group|category)|never|before the (?:change|course|intervention)|old)\b' => 0.5,
+    ];
+
+    public function reads(AskedItem $item): bool
+    {
+        return $item->type === ItemType::Text && $this->role($item) !== null;
+    }
+
+    public function leads(AskedItem $item, Passages $paper): array
+    {
+        $isControl = $this->role($item) === 'comparator';
+        $leads = [];
+        foreach ($paper->told() as $passage) {
+            if ($passage->isRow() || Traps::isCited($passage) || ! in_array($passage->section, [SectionKind::Methods, SectionKind::Abstract, SectionKind::Title], true) || ($passage->kind === BlockKind::Heading && $passage->section !== SectionKind::Title)) {
+                continue;
+            }
+            foreach ($isControl ? self::COMPARED : self::TESTED as $cue => $weight) {
+                if (preg_match("/{$cue}/iu", $passage->text, $found, PREG_OFFSET_CAPTURE) === 1) {
+                    $heading = preg_match($isControl ? '/control|comparison|usual/iu' : '/intervention|programme|program|course|treatment|exposure|procedure|condition|what was/iu', $passage->heading) === 1 ? 0.4 : 0.0;
+                    $value = $this->span($passage->text, (int) $found[0][1], $isControl);
+                    $leads[] = Lead::from($passage, $value, 0.9 + $weight + $heading + ($passage->section === SectionKind::Abstract ? 0.3 : 0.1) - $passage->number * 0.001, $isControl ? 'what it was compared with' : 'what was tested');
+                    break;
+                }
+            }
+        }
+        if (! $isControl && $paper->title() !== '') {
+            $leads[] = $this->ofTitle($paper);
+        }
+
+        return $leads;
+    }
+
+    private function role(AskedItem $item): ?string
+    {
+        return match (true) {
+            $item->isAbout('compar|control') => 'comparator',
+            $item->isAbout('intervention|exposure|treatment') => 'intervention',
+            default => null,
+        };
+    }
+
+    private function ofTitle(Passages $paper): Lead
+    {
+        foreach ($paper->all as $passage) {
+            if ($passage->text === $paper->title()) {
+                $words = preg_split('/\s+/u', $passage->text) ?: [];
+
+                return Lead::from($passage, implode(' ', array_slice($words, 0, 36)), 1.95, 'the title names it');
+            }
+        }
+
+        return new Lead($paper->title(), '', $paper->title(), 1, 1.95, 'the title names it');
+    }
+
+    /** Some words of the sentence around the place where it is named. */
+    private function span(string $text, int $at, bool $isControl): string
+    {
+        $words = preg_split('/\s+/u', trim($text, ' .')) ?: [];
+        if (count($words) <= 38) {
+            return implode(' ', $words);
+        }
+        $before = count(preg_split('/\s+/u', substr($text, 0, $at)) ?: []);
+        $from = max(0, min($before - ($isControl ? 8 : 4), count($words) - 38));
+
+        return implode(' ', array_slice($words, $from, 38));
+    }
+}

@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WaryHeron\Core\Coding\Lead;
+
+/** An item of a codebook as the engine asks it. */
+final readonly class AskedItem
+{
+    /**
+     * @param  list<string>  $options
+     */
+    public function __construct(
+        public string $id,
+        public string $label,
+        public ItemType $type,
+        public array $options = [],
+        public string $unit = '',
+        public Briefing $briefing = new Briefing(),
+    ) {
+    }
+
+    /** Whether its name or another word for it holds one of these stems. */
+    public function isAbout(string $pattern): bool
+    {
+        return preg_match("/{$pattern}/iu", $this->label.' '.strtr($this->id, '_', ' ')) === 1;
+    }
+}

@@ -1,0 +1,53 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WaryHeron\Core\Coding\Lead;
+
+use WaryHeron\Core\FullText\Reading\BlockKind;
+use WaryHeron\Core\FullText\Reading\SectionKind;
+
+/** Whether anybody declares an interest. */
+final class ConflictReader implements LeadReader
+{
+    private const ABOUT = '(?:conflicts?|competing|declaration|declared?|disclos\w+|links?|statement) (?:of |on )?(?:interests?)|\binterests?\b|\bdisclosures?\b|nothing to (?:declare|disclose)|no (?:conflict|competing)|\bfees?\b|\bhonorari\w+|\bconsultan\w+|\bshares?\b in|\bemployed by\b|\bstock\b|\bpatent\b|\badvisory board\b';
+
+    private const NONE = '/\b(?:no|none|nothing|nil|without|not any|neither|have not|has not|do not|does not)\b/iu';
+
+    private const SOME = '/\b(?:received|fees?|honorari\w+|consult\w+|employ\w+|shares?|stocks?|patent|licen[cs]e|advis\w+|director|founder|owns?|owner|paid|relative|member of|board|grants? from|travel|royalt\w+|sits on|sat on|works? for|lent|supplied)\b/iu';
+
+    public function reads(AskedItem $item): bool
+    {
+        return $item->type === ItemType::Choice &&
+            ($item->isAbout('interest|conflict|disclos') || in_array('none declared', $item->options, true));
+    }
+
+    public function leads(AskedItem $item, Passages $paper): array
+    {
+        $none = $this->option($item, '/none|\bno\b/i');
+        $some = $this->option($item, '/^declared|yes|present|stated/i');
+        $leads = [];
+        foreach ($paper->told() as $passage) {
+            $isThere = preg_match('/interest|disclos|conflict|competing/iu', $passage->heading) === 1;
+            if ($passage->kind === BlockKind::Heading || (! $isThere && ! $passage->has(self::ABOUT))) {
+                continue;
+            }
+            $isDeclared = preg_match('/interest|declar|disclos|conflict|compet/iu', $passage->text) === 1 || $isThere;
+            $base = ($passage->section === SectionKind::Declarations ? 1.0 : 0.0) + ($isThere ? 0.8 : 0.0) + ($isDeclared ? 0.8 : 0.0);
+            $denies = preg_match(self::NONE, $passage->text) === 1;
+            $states = preg_match(self::SOME, (string) preg_replace('/\b(?:no|not|nor|none|without)\b[^,;.]*/iu', '', $passage->text)) === 1;
+            if ($states && $some !== null) {
+                $leads[] = Lead::from($passage, $some, $base + 1.5, 'somebody states an interest');
+            } elseif ($denies && $isDeclared && $none !== null) {
+                $leads[] = Lead::from($passage, $none, $base + 1.2, 'the authors say that there is none');
+            }
+        }
+
+        return $leads;
+    }
+
+    private function option(AskedItem $item, string $pattern): ?string
+    {
+        return array_values(array_filter($item->options, fn (string $one): bool => preg_match($pattern, $one) === 1))[0] ?? null;
+    }
+}

@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WaryHeron\Core\Coding\Lead;
+
+use WaryHeron\Core\FullText\Reading\SectionKind;
+
+/** The country or countries in which people were studied. */
+final class CountryReader implements LeadReader
+{
+    private const PLACE = '\b(?:took place|carried out|conducted|recruited|located|set in|setting|hospitals?|wards?|schools?|homes?|centres?|centers?|units?|universit\w+|clinics?|participants?|patients?|nurses?|students?|workers?|in)\b';
+
+    public function reads(AskedItem $item): bool
+    {
+        return $item->type === ItemType::Country || ($item->type === ItemType::Text && $item->isAbout('\bcountr'));
+    }
+
+    public function leads(AskedItem $item, Passages $paper): array
+    {
+        $found = [];
+        foreach ($paper->told() as $passage) {
+            if (Traps::isCited($passage) || in_array($passage->section, [SectionKind::Introduction, SectionKind::Discussion], true)) {
+                continue;
+            }
+            foreach (Countries::in($passage->text) as $country => $isName) {
+                $weight = 1.3 + ($isName ? 0.5 : 0.1) + ($passage->has(self::PLACE) ? 0.4 : 0.0) + match ($passage->section) {
+                    SectionKind::Methods => 0.7,
+                    SectionKind::Abstract => 0.5,
+                    SectionKind::Title => 0.2,
+                    SectionKind::Results => 0.2,
+                    default => -0.6,
+                };
+                $known = $found[$country] ?? null;
+                $found[$country] = $known === null
+                    ? Lead::from($passage, $country, $weight, 'named where the study was done')
+                    : ($known->score >= $weight ? $known : Lead::from($passage, $country, $weight, 'named where the study was done'))
+                        ->weighed(0.3, '');
+            }
+        }
+
+        return array_values($found);
+    }
+}

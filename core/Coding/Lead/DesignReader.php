@@ -1,0 +1,150 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WaryHeron\Core\Coding\Lead;
+
+use WaryHeron\Core\FullText\Reading\SectionKind;
+
+/** The design of a study: what its authors say they did, a cluster before a crossover before a plain trial. */
+final class DesignReader implements LeadReader
+{
+    /** What an option is about, with the words that tell it and how strongly. */
+    private const SIGNS = [
+        'protocol' => [
+            '\b(?:study |trial )?protocol\b' => 1.2,
+            '\bwill be (?:randomi[sz]ed|randomly|recruited|enrolled|allocated|assigned|measured|invited)\b' => 1.6,
+            '\b(?:trial|study|recruitment) will (?:begin|start|take place|run)\b' => 1.6,
+        ],
+        'cluster' => [
+            '\bcluster[ -]?(?:randomi[sz]ed|trial)?' => 1.6,
+            '\bgroup[ -]randomi[sz]ed\b' => 1.8,
+            '\b(?:wards?|schools?|homes?|units?|practices|classes|clinics|hospitals|villages|teams|stations|depots|sites)\b[^.;]{0,40}\b(?:were|was) (?:randomi[sz]ed|randomly|allocated|assigned|drawn)' => 1.8,
+            '\brandomi[sz]ed (?:\w+ ){0,2}(?:wards|schools|homes|units|practices|classes|clinics|hospitals|villages|teams|stations)\b' => 1.8,
+        ],
+        'crossover' => [
+            '\bcross-?over\b' => 2.0,
+            '\bwash-?out\b' => 1.2,
+            '\b(?:two|three)-(?:period|sequence|treatment)\b' => 1.6,
+            '\b(?:his|her|their) own controls?\b' => 1.4,
+            '\b(?:order|sequence) of (?:the )?(?:conditions|treatments|periods|blocks)\b' => 1.2,
+            '\bboth conditions\b' => 0.8,
+        ],
+        'case-control' => ['\bcase[ –-]+control\b' => 2.2, '\bmatched controls?\b' => 1.4, '\bcontrols were (?:drawn|chosen|selected|matched)' => 1.4],
+        'qualitative' => [
+            '\bqualitative\b' => 1.6,
+            '\bfocus groups?\b' => 1.3,
+            '\b(?:semi-structured|in-depth|individual) interviews?\b' => 1.5,
+            '\b(?:thematic|framework|content) analysis\b' => 1.3,
+            '\bgrounded theory\b|\bphenomenolog\w+' => 1.6,
+            '\binterviews? (?:lasted|were (?:recorded|transcribed))' => 1.3,
+        ],
+        'interrupted' => ['\binterrupted time[ -]series\b' => 3.0, '\bsegmented regression\b' => 2.0, '\bmixed[ -]methods?\b' => 1.0, '\bsimulation (?:study|model)\b' => 1.4],
+        'before-after' => [
+            '\bbefore[ –-]+(?:and[ –-]+)?after (?:study|design|comparison|the)\b' => 1.7,
+            '\bpre-?(?:test)?[ –-]+(?:and )?post-?test' => 2.0,
+            '\b(?:uncontrolled|one-group|single-arm)\b' => 1.4,
+            '\bbefore and (?:after|\w+ months after)\b' => 0.9,
+        ],
+        'cohort' => [
+            '\bcohort\b' => 1.8,
+            '\bfollow(?:ed)?[ -]?up (?:study|for|of)\b' => 0.8,
+            '\bperson[ -]years\b' => 1.5,
+            '\bprospectiv\w+\b' => 0.5,
+            '\bhazard ratio\b' => 0.6,
+        ],
+        'cross-sectional' => ['\bcross[ -]sectional\b' => 2.2, '\bsurvey(?:ed)?\b' => 0.7, '\bquestionnaire\b' => 0.3, '\bprevalence\b' => 0.4],
+        'parallel' => [
+            '\brandomi[sz]ed\b' => 0.9,
+            '\brandomly (?:allocated|assigned|divided)\b' => 1.3,
+            '\b(?:allocated|assigned) (?:at random|by lot)\b' => 1.3,
+            '\bparallel[ -](?:group|arm)' => 1.8,
+            '\brandomi[sz]ed controlled trial\b' => 1.0,
+            '\btrial\b' => 0.3,
+        ],
+    ];
+
+    /** Where both speak, the first is what the study is. */
+    private const OVER = [
+        ['cluster', 'parallel'],
+        ['crossover', 'parallel'],
+        ['protocol', 'parallel'],
+        ['protocol', 'cluster'],
+        ['protocol', 'crossover'],
+        ['case-control', 'cohort'],
+        ['interrupted', 'before-after'],
+        ['interrupted', 'cohort'],
+    ];
+
+    public function reads(AskedItem $item): bool
+    {
+        return $item->type === ItemType::Choice &&
+            preg_match('/\btrial|\bcohort/i', implode(' ', $item->options)) === 1;
+    }
+
+    public function leads(AskedItem $item, Passages $paper): array
+    {
+        $scores = $best = [];
+        foreach (self::SIGNS as $kind => $signs) {
+            foreach ($signs as $pattern => $weight) {
+                $heard = 0;
+                foreach ($paper->told() as $passage) {
+                    if ($heard < 2 && $this->speaksOfItself($passage) && $passage->has($pattern)) {
+                        $isTitle = $passage->section === SectionKind::Title;
+                        $scores[$kind] = ($scores[$kind] ?? 0) + $weight * ($heard === 0 ? 1.0 : 0.35) * ($isTitle ? 1.6 : 1.0);
+                        $best[$kind] ??= $passage;
+                        $heard++;
+                    }
+                }
+            }
+        }
+
+        return $this->told($item, $scores, $best);
+    }
+
+    private function speaksOfItself(Passage $passage): bool
+    {
+        return ! Traps::isCited($passage) &&
+            ! in_array($passage->section, [SectionKind::Introduction, SectionKind::Discussion], true) &&
+            ! $passage->has('future|further (?:study|trial)|next step|should be');
+    }
+
+    /**
+     * @param  array<string, float>  $scores
+     * @param  array<string, Passage>  $best
+     * @return list<Lead>
+     */
+    private function told(AskedItem $item, array $scores, array $best): array
+    {
+        foreach (self::OVER as [$one, $other]) {
+            if (($scores[$one] ?? 0) >= 1.4 && isset($scores[$other])) {
+                $scores[$one] += 0.6 * $scores[$other];
+                $scores[$other] *= 0.3;
+            }
+        }
+        arsort($scores);
+        $leads = [];
+        $next = array_values($scores)[1] ?? 0.0;
+        foreach ($scores as $kind => $score) {
+            $option = $this->option($item, $kind);
+            if ($option !== null && $leads === []) {
+                $sure = min(3.6, 1.0 + $score * 0.45 + ($score - $next) * 0.45);
+                $leads[] = Lead::from($best[$kind], $option, $sure, "it speaks of itself as a {$option}");
+            }
+        }
+
+        return $leads;
+    }
+
+    private function option(AskedItem $item, string $kind): ?string
+    {
+        $kind = strtr($kind, ['interrupted' => 'other', 'crossover' => 'cross-?over', 'before-after' => 'before.after', 'case-control' => 'case.control', 'cross-sectional' => 'cross.sectional']);
+        foreach ($item->options as $option) {
+            if (preg_match("/{$kind}/i", $option) === 1) {
+                return $option;
+            }
+        }
+
+        return null;
+    }
+}

@@ -1,0 +1,133 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WaryHeron\Core\Coding\Lead;
+
+use WaryHeron\Core\FullText\Reading\SectionKind;
+
+/** The estimate of the effect on the main outcome with its confidence limits, as the paper gives it. */
+final class EstimateReader implements LeadReader
+{
+    private const NUMBER = '([−–-]?\s?\d{0,4}(?:[.·]\d+)?\d)';
+
+    private const INTERVAL = '/(?:95\s*(?:%|per cent)\s*(?:CI|C\.I\.|confidence (?:interval|limits?))|\bCI\b|confidence (?:interval|limits?))(?:\s*95\s*%)?\s*[:,=]?\s*(?:from|of|was|were)?\s*[(\[]?\s*([−–-]?\d+(?:[.·]\d+)?)\s*%?\s*(?:to|,|;|and|–|-|−)\s*([−–-]?\d+(?:[.·]\d+)?)/iu';
+
+    private const KINDS = [
+        'OR' => '\b(?:adjusted |crude )?odds ratio\b|\ba?ORs?\b',
+        'HR' => '\bhazard ratio\b|\ba?HRs?\b',
+        'IRR' => '\b(?:incidence )?rate ratio\b|\bIRRs?\b',
+        'RR' => '\b(?:relative risk|risk ratio|prevalence ratio)\b|\ba?RRs?\b',
+        'SMD' => '\bstandardi[sz]ed mean difference\b|\bSMD\b|\bCohen|\bHedges',
+        'RD' => '\brisk difference\b|\bpercentage points?\b|\bdifference in (?:proportions|percentages)\b',
+        'beta' => '\bbeta\b|β',
+        'r' => '\bcorrelat\w+\b|\br\s*=',
+        'MD' => '\b(?:mean )?difference\b|\bMD\b|\bchange\b|\bgain\b|\bincreas\w+|\bdecreas\w+|\bimprov\w+|\bfell\b|\brose\b|\blonger\b|\bshorter\b|\bmore\b|\bfewer\b|\bless\b|\blower\b|\bhigher\b|\breduc\w+|\bdropp\w+|\bstep\b|\beffect\b',
+    ];
+
+    public function reads(AskedItem $item): bool
+    {
+        return $item->type === ItemType::Estimate;
+    }
+
+    public function leads(AskedItem $item, Passages $paper): array
+    {
+        $outcome = MainOutcome::of($paper);
+        $leads = [];
+        foreach ($paper->told() as $passage) {
+            if (Traps::isCited($passage) || $passage->section === SectionKind::Introduction || Traps::isPlanned($passage->text)) {
+                continue;
+            }
+            foreach ($this->estimates($passage, $item) as [$kind, $value, $low, $high, $strength]) {
+                $score = $strength + Traps::trust($passage->section) + 1.2 * $outcome->share($passage->text) +
+                    ($passage->has('\b(?:primary|main|principal)\b') ? 0.7 : 0.0) + ($passage->has('\badjust') ? 0.3 : 0.0) -
+                    ($passage->has('\b(?:secondary|subgroup|per[ -]protocol|sensitivity|exploratory|post hoc|unadjusted|crude|baseline)\b') ? 0.7 : 0.0) -
+                    $passage->number * 0.0015;
+                $leads[] = Lead::from($passage, self::told($kind, $value, $low, $high), $score, 'an estimate for the main outcome');
+            }
+        }
+
+        return $leads;
+    }
+
+    /** @return list<array{string, string, ?string, ?string, float}> kind, value, limits and how plainly it is one */
+    private function estimates(Passage $passage, AskedItem $item): array
+    {
+        return $passage->isRow() ? $this->inRow($passage, $item) : $this->inText($passage, $item);
+    }
+
+    /** @return list<array{string, string, ?string, ?string, float}> */
+    private function inText(Passage $passage, AskedItem $item): array
+    {
+        $found = [];
+        preg_match_all(self::INTERVAL, $passage->text, $intervals, PREG_SET_ORDER | PREG_OFFSET_CAPTURE);
+        $from = 0;
+        foreach ($intervals as $interval) {
+            $at = $interval[0][1];
+            $before = substr($passage->text, max($from, $at - 130), $at - max($from, $at - 130));
+            $value = $this->lastNumber($before);
+            if ($value !== null) {
+                $found[] = [$this->kind($before, $passage->text, $item), $value, self::plain($interval[1][0]), self::plain($interval[2][0]), 2.0];
+            }
+            $from = $at + strlen($interval[0][0]);
+        }
+        foreach ($intervals === [] ? self::KINDS : [] as $kind => $pattern) {
+            if (! in_array($kind, ['MD'], true) && preg_match("/(?:{$pattern})[^\d.;]{0,25}".self::NUMBER.'/u', $passage->text, $one) === 1) {
+                $found[] = [$kind, self::plain($one[1]), null, null, 1.0];
+            }
+        }
+        if ($found === [] && preg_match('/\b(?:difference|gain|change|increase|decrease|reduction|effect)\b[^\d.;]{0,40}?'.self::NUMBER.'(?!\d*\s*%\s*CI)/iu', $passage->text, $one) === 1) {
+            $found[] = ['MD', self::plain($one[1]), null, null, 0.8];
+        }
+
+        return $found;
+    }
+
+    /** @return list<array{string, string, ?string, ?string, float}> */
+    private function inRow(Passage $row, AskedItem $item): array
+    {
+        $found = [];
+        foreach (array_slice($row->cells, 1) as $i => $cell) {
+            $head = $row->heads[$i + 1] ?? '';
+            if (preg_match('/^\s*([−–-]?\d+(?:[.·]\d+)?)\s*[(\[]\s*([−–-]?\d+(?:[.·]\d+)?)\s*(?:to|,|;|–)\s*([−–-]?\d+(?:[.·]\d+)?)\s*[)\]]/u', $cell, $one) === 1 &&
+                preg_match('/CI|confidence|difference|ratio|OR\b|HR\b|RR\b|effect|estimate/u', $head) === 1) {
+                $found[] = [$this->kind($head, $head.' '.$row->text, $item), self::plain($one[1]), self::plain($one[2]), self::plain($one[3]), 1.7];
+            }
+        }
+
+        return $found;
+    }
+
+    private function lastNumber(string $before): ?string
+    {
+        $before = (string) preg_replace('/\b\d+\s*%\s*$/u', '', $before);
+        if (preg_match_all('/(?<![\p{L}\d.])([−–-]?\d+(?:[.·]\d+)?)(?!\d*\s*(?:weeks?|months?|years?|days?|nights?)\b)/u', $before, $found) < 1) {
+            return null;
+        }
+
+        return self::plain($found[1][count($found[1]) - 1]);
+    }
+
+    private function kind(string $near, string $text, AskedItem $item): string
+    {
+        foreach ([$near, $text] as $where) {
+            foreach (self::KINDS as $kind => $pattern) {
+                if (preg_match("/{$pattern}/u", $where) === 1 && ($item->options === [] || in_array($kind, $item->options, true))) {
+                    return $kind;
+                }
+            }
+        }
+
+        return 'MD';
+    }
+
+    private static function plain(string $number): string
+    {
+        return strtr(str_replace(' ', '', $number), ['−' => '-', '–' => '-', '·' => '.']);
+    }
+
+    private static function told(string $kind, string $value, ?string $low, ?string $high): string
+    {
+        return $low === null ? "{$kind} {$value}" : "{$kind} {$value} ({$low} to {$high})";
+    }
+}

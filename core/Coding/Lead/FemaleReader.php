@@ -1,0 +1,158 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WaryHeron\Core\Coding\Lead;
+
+/** The share of women and girls, counted out where only numbers are given. */
+final class FemaleReader implements LeadReader
+{
+    private const WOMEN = '(?:women|woman|female|females|girls|mothers)';
+
+    private const MEN = '(?:men|male|males|boys)';
+
+    public function reads(AskedItem $item): bool
+    {
+        return $item->type === ItemType::Number && $item->isAbout('female|women|\bsex\b|gender|girls');
+    }
+
+    public function leads(AskedItem $item, Passages $paper): array
+    {
+        $leads = [];
+        foreach ($paper->told() as $passage) {
+            if (Traps::isCited($passage)) {
+                continue;
+            }
+            $found = $passage->isRow() ? $this->inRow($passage, $paper) : $this->inText($passage, $paper);
+            foreach ($found as [$share, $weight, $reason]) {
+                if ($share >= 0 && $share <= 100) {
+                    $leads[] = Lead::from($passage, Figures::told(round($share, 1)), 1.2 + $weight + Traps::trust($passage->section), $reason, '%');
+                }
+            }
+        }
+
+        return $leads;
+    }
+
+    /** @return list<array{float, float, string}> share, weight and reason */
+    private function inText(Passage $passage, Passages $paper): array
+    {
+        $text = $passage->text;
+        $percent = '(\d{1,3}(?:[.·]\d+)?)\s*(?:%|per cent|percent)';
+        $number = '('.Figures::PATTERN.')';
+        [$women, $men] = [self::WOMEN, self::MEN];
+        $told = [];
+        foreach ([[$women, false], [$men, true]] as [$who, $isMen]) {
+            $of = fn (float $share): float => $isMen ? 100 - $share : $share;
+            if (preg_match("/{$percent}\)?\s*(?:of (?:them|whom|the \p{L}+|participants|those) )?(?:were |was |are )?(?:of them )?{$who}\b/iu", $text, $m) === 1 ||
+                preg_match("/\b{$who}\b\s*[:,(]?\s*(?:\(?\s*\d+\s*[;,(\/]\s*)?{$percent}/iu", $text, $m) === 1) {
+                $told[] = [$of((float) Figures::value($m[1])), 1.5, 'a share is given'];
+            }
+            if (preg_match("/(?<![\d.]){$number}\s*(?:\((\d{1,3}(?:[.·]\d+)?)\s*%\))\s*(?:were |of them |\p{L}+ )?{$who}\b/iu", $text, $m) === 1 ||
+                preg_match("/(?<![\d.]){$number}\s+(?:were |of them |of these |\p{L}+ ){0,2}{$who}\b\s*\((\d{1,3}(?:[.·]\d+)?)\s*%/iu", $text, $m) === 1) {
+                $told[] = [$of((float) Figures::value($m[2])), 1.7, 'count and share are given'];
+            }
+        }
+        if (preg_match("/(?<![\d.]){$number}\s+(?:were )?{$women}\b[^.;]{0,40}?(?<![\d.]){$number}\s+(?:were )?{$men}\b/iu", $text, $m) === 1) {
+            $told[] = $this->part(Figures::value($m[1]), Figures::value($m[2]));
+        } elseif (preg_match("/(?<![\d.]){$number}\s+(?:were )?{$men}\b[^.;]{0,40}?(?<![\d.]){$number}\s+(?:were )?{$women}\b/iu", $text, $m) === 1) {
+            $told[] = $this->part(Figures::value($m[2]), Figures::value($m[1]));
+        }
+        if (preg_match("/\b(?:all|only)\b[^.;]{0,30}\b(?:were|are)\s+{$women}\b/iu", $text) === 1) {
+            $told[] = [100.0, 1.0, 'all are women'];
+        }
+        if ($told === []) {
+            $told = $this->ofWhole($passage, $paper, $number);
+        }
+
+        return array_values(array_filter($told, fn (array $one): bool => $one[1] > 0));
+    }
+
+    /** @return array{float, float, string} */
+    private function part(?float $women, ?float $men): array
+    {
+        $all = (float) $women + (float) $men;
+
+        return $all > 1 ? [100 * (float) $women / $all, 1.5, 'counted from women and men'] : [0.0, 0.0, ''];
+    }
+
+    /** @return list<array{float, float, string}> "sixteen of the 25 were women", or of those who were counted just before */
+    private function ofWhole(Passage $passage, Passages $paper, string $number): array
+    {
+        foreach ([[self::WOMEN, false], [self::MEN, true]] as [$who, $isMen]) {
+            $of = fn (float $part, float $all): array => [$isMen ? 100 - 100 * $part / $all : 100 * $part / $all, 1.2, 'counted from a part of all'];
+            if (preg_match("/(?<![\d.]){$number}\s+of\s+(?:the|these|our|all)?\s*{$number}\s+(?:\p{L}+\s+){0,3}?(?:were\s+)?{$who}\b/iu", $passage->text, $m) === 1) {
+                [$part, $all] = [(float) Figures::value($m[1]), (float) Figures::value($m[2])];
+
+                return $all >= $part && $all > 0 ? [$of($part, $all)] : [];
+            }
+            if (preg_match("/(?<![\d.]){$number}\s+(?:of (?:them|these|whom|those) )?(?:were |are )?{$who}\b/iu", $passage->text, $m) === 1) {
+                $part = (float) Figures::value($m[1]);
+                $all = $this->before($passage, $paper, $part);
+
+                return $all === null || $part < 1 ? [] : [[$of($part, $all)[0], 0.7, 'counted from a part of those named before']];
+            }
+        }
+
+        return [];
+    }
+
+    private function before(Passage $passage, Passages $paper, float $part): ?float
+    {
+        for ($i = $passage->number; $i >= max(0, $passage->number - 2); $i--) {
+            $counts = array_filter(
+                People::counts($paper->all[$i]->text),
+                fn (array $count): bool => $count['value'] > $part && $count['value'] < 40 * $part,
+            );
+            if ($counts !== []) {
+                return array_values($counts)[count($counts) - 1]['value'];
+            }
+        }
+
+        return null;
+    }
+
+    /** @return list<array{float, float, string}> */
+    private function inRow(Passage $row, Passages $paper): array
+    {
+        $label = $row->cells[0] ?? '';
+        $isWomen = preg_match('/^(?:sex[^\p{L}]*|gender[^\p{L}]*)?(?:\p{L}+\s*[:,(]\s*)?'.self::WOMEN.'\b/iu', $label) === 1;
+        $isMen = ! $isWomen && preg_match('/^(?:sex[^\p{L}]*|gender[^\p{L}]*)?'.self::MEN.'\b/iu', $label) === 1;
+        $columns = Columns::of($row);
+        if ((! $isWomen && ! $isMen) || $columns->figures === []) {
+            return [];
+        }
+        $share = $this->share($columns, $label, $row, $paper);
+        $isWhole = $columns->whole() !== null;
+
+        return $share === null ? [] : [[$isMen ? 100 - $share : $share, 1.1 + ($isWhole ? 0.6 : 0.2), 'from the table']];
+    }
+
+    private function share(Columns $columns, string $label, Passage $row, Passages $paper): ?float
+    {
+        $figures = array_slice($columns->figures, 0, $columns->arms());
+        $whole = $columns->whole();
+        $figures = $whole === null ? $figures : [$columns->figures[$whole]];
+        $isPercent = preg_match('/%|per cent|percent/iu', $label) === 1 && preg_match('/\bn\b|\bno\.|number/iu', $label) !== 1;
+        if ($isPercent) {
+            return array_sum(array_column($figures, 'value')) / count($figures);
+        }
+        $known = array_filter($figures, fn (array $one): bool => $one['share'] !== null || $one['n'] !== null);
+        if (count($known) === count($figures)) {
+            $of = fn (array $one): float => $one['n'] ?? ($one['share'] > 0 ? 100 * $one['value'] / (float) $one['share'] : 1.0);
+            $all = array_sum(array_map($of, $figures));
+
+            return $all > 0 ? 100 * array_sum(array_column($figures, 'value')) / $all : null;
+        }
+        // the row of the others stands beneath it
+        $next = $paper->all[$row->number + 1] ?? null;
+        if ($next !== null && preg_match('/^'.self::MEN.'\b/iu', $next->cells[0] ?? '') === 1) {
+            $others = array_sum(array_column(Columns::of($next)->figures, 'value'));
+            $these = array_sum(array_column($figures, 'value'));
+
+            return $these + $others > 0 ? 100 * $these / ($these + $others) : null;
+        }
+
+        return null;
+    }
+}

@@ -1,0 +1,60 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WaryHeron\Core\Coding\Lead;
+
+use WaryHeron\Core\FullText\Reading\BlockKind;
+use WaryHeron\Core\FullText\Reading\SectionKind;
+
+/** Who paid, or that nobody did. */
+final class FundingReader implements LeadReader
+{
+    private const PAID = '\b(?:fund(?:ed|ing|s)?|support(?:ed)?|financ\w+|paid (?:for|by)|grants?|sponsor\w*|donat\w+|award\w*|lent|gift|means of|subsid\w+|scholarship|studentship|fellowship|stipend)\b';
+
+    private const NAME = '\b(?:fund|foundation|council|ministry|institute|trust|agency|association|society|academy|university|board|hospital|authority|department|programme|union|commission|company|ltd|gmbh|bank|region|government|county|academy|federation)\b';
+
+    private const NOBODY = '/\b(?:no|without|not)\b[^.;]{0,40}\b(?:fund\w*|support|grant|money|financ\w+|sponsor)|\bunfunded\b|\b(?:received|had) no\b|\bfunding\s*[:.]?\s*(?:none|nil|no)\b|\bown (?:resources|means)\b|\bordinary means\b/iu';
+
+    public function reads(AskedItem $item): bool
+    {
+        return $item->type === ItemType::Text && $item->isAbout('\bfund|sponsor|financ');
+    }
+
+    public function leads(AskedItem $item, Passages $paper): array
+    {
+        $leads = [];
+        foreach ($paper->told() as $passage) {
+            if ($passage->isRow() || $passage->kind === BlockKind::Heading || Traps::isCited($passage)) {
+                continue;
+            }
+            $isThere = preg_match('/fund|financ|support|acknowledg|money|sponsor|declaration/iu', $passage->heading) === 1;
+            $says = $passage->has(self::PAID);
+            if (! $says && ! $isThere) {
+                continue;
+            }
+            $base = ($passage->section === SectionKind::Declarations ? 0.7 : 0.0) + ($isThere ? 0.6 : 0.0) - (in_array($passage->section, [SectionKind::Introduction, SectionKind::Discussion, SectionKind::Results], true) ? 1.0 : 0.0);
+            if (preg_match(self::NOBODY, $passage->text) === 1) {
+                $leads[] = Lead::from($passage, 'none', 1.9 + $base, 'it says that nobody paid');
+            } elseif ($says) {
+                $strong = $passage->has('\b(?:funded|supported|financed|paid for|sponsored|funding|grants? (?:from|of|by)|a grant)\b');
+                $isName = $passage->has(self::NAME) || preg_match('/\bby (?:the |a )?\p{Lu}/u', $passage->text) === 1;
+                $leads[] = Lead::from($passage, $this->payer($passage->text), 0.7 + $base + ($strong ? 0.9 : 0.2) + ($isName ? 0.6 : -0.4), 'somebody is said to have paid');
+            }
+        }
+
+        return $leads;
+    }
+
+    private function payer(string $text): string
+    {
+        $name = preg_match('/\b(?:funded|supported|financed|paid for|sponsored|provided|donated|lent|given)\b[^.;]{0,25}?\bby\s+(.+)$/iu', $text, $found) === 1 ||
+            preg_match('/\b(?:grants?|funds?|funding|support|money|studentship|scholarship|award)\b[^.;]{0,30}?\b(?:from|of|by)\s+(.+)$/iu', $text, $found) === 1 ||
+            preg_match('/\bfunding(?: source| statement)?s?\s*[:.]\s*(.+)$/iu', $text, $found) === 1
+            ? $found[1]
+            : $text;
+        $words = preg_split('/\s+/u', trim($name, ' .')) ?: [];
+
+        return implode(' ', array_slice($words, 0, 34));
+    }
+}

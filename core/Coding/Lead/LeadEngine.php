@@ -1,0 +1,50 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WaryHeron\Core\Coding\Lead;
+
+/** Proposes answers to the items of a codebook from the text of a paper. */
+final readonly class LeadEngine
+{
+    /** @var list<LeadReader> */
+    private array $readers;
+
+    public function __construct()
+    {
+        $this->readers = [
+            new DesignReader(),
+            new ConflictReader(),
+            new OptionReader(),
+            new CountryReader(),
+            new CountReader(),
+            new AgeReader(),
+            new FemaleReader(),
+            new DurationReader(),
+            new EstimateReader(),
+            new PValueReader(),
+            new RegistrationReader(),
+            new FundingReader(),
+            new SettingReader(),
+            new ArmReader(),
+            new OutcomeReader(),
+            new NumberReader(),
+            new SentenceReader(),
+        ];
+    }
+
+    /** @return ?Lead the best; null where nothing was found that would be worth a look */
+    public function lead(AskedItem $item, Passages $paper): ?Lead
+    {
+        foreach ($this->readers as $reader) {
+            if ($reader->reads($item)) {
+                $leads = $reader->leads($item, $paper);
+                usort($leads, fn (Lead $a, Lead $b): int => $b->score <=> $a->score);
+
+                return $leads === [] || $leads[0]->score < 1.0 ? null : $leads[0];
+            }
+        }
+
+        return null;
+    }
+}

@@ -1,0 +1,14 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WaryHeron\Core\Coding\Lead;
+
+/** Reads leads to one kind of item. */
+interface LeadReader
+{
+    public function reads(AskedItem $item): bool;
+
+    /** @return list<Lead> in any order */
+    public function leads(AskedItem $item, Passages $paper): array;
+}

@@ -1,0 +1,97 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WaryHeron\Core\Coding\Lead;
+
+use WaryHeron\Core\FullText\Reading\BlockKind;
+use WaryHeron\Core\FullText\Reading\SectionKind;
+use WaryHeron\Core\Search\Text\Words;
+
+/** The outcome that a paper calls its main one, and how much a passage speaks of it. */
+final readonly class MainOutcome
+{
+    private const NAMED = '\b(?:primary|main|principal|chief)\s+(?:\p{L}+\s+){0,2}?(?:outcomes?|end-?points?|measures?|variable|criterion|result|interest)\b|\b(?:judgement criterion|outcome of interest|outcome was|we measured|was measured)\b';
+
+    /** @param  array<string, true>  $stems */
+    private function __construct(public ?Passage $passage, public string $text, private array $stems)
+    {
+    }
+
+    public static function of(Passages $paper): self
+    {
+        $best = null;
+        $most = 0.0;
+        foreach ($paper->told() as $passage) {
+            if ($passage->isRow() || $passage->kind === BlockKind::Heading || Traps::isCited($passage) || ! $passage->has(self::NAMED)) {
+                continue;
+            }
+            $isStrong = $passage->has('\b(?:primary|main|principal|chief)\b');
+            $isSentence = $passage->has('\b(?:was|is|were|named|chosen|served as|:)');
+            $score = ($isStrong ? 2.0 : 0.5) + ($isSentence ? 0.6 : 0.0) - ($passage->has('\bsecondary\b') ? 0.3 : 0.0) - ($passage->has('analysis|difference|CI\b|effect on') ? 0.7 : 0.0) + match ($passage->section) {
+                SectionKind::Methods => 0.8,
+                SectionKind::Abstract => 0.5,
+                SectionKind::Introduction, SectionKind::Discussion => -0.6,
+                default => 0.0,
+            };
+            if ($score > $most) {
+                [$best, $most] = [$passage, $score];
+            }
+        }
+        if ($best === null) {
+            return new self(null, '', self::stems($paper->title()));
+        }
+        $text = self::named($best->text);
+
+        return new self($best, $text, self::stems($text));
+    }
+
+    public function isNamed(): bool
+    {
+        return $this->passage?->has('\b(?:primary|main|principal|chief)\b') === true;
+    }
+
+    /** Between 0 and 1. */
+    public function share(string $text): float
+    {
+        if ($this->stems === []) {
+            return 0.0;
+        }
+
+        return min(1.0, count(array_intersect_key(self::stems($text), $this->stems)) / min(4, count($this->stems)));
+    }
+
+    /** What stands on the other side of the verb from "primary outcome". */
+    private static function named(string $sentence): string
+    {
+        $name = '(?:primary|main|principal|chief)\s+(?:\p{L}+\s+){0,2}?(?:outcomes?|end-?points?|measures?|variable|criterion|result)(?: measure)?s?';
+        if (preg_match("/\b{$name}\b[^.:]{0,60}?(?:\bwas\b|\bwere\b|\bis\b|\bare\b|:|,)\s*(.+)$/iu", $sentence, $found) === 1) {
+            return self::short($found[1]);
+        }
+        if (preg_match("/^(.+?)(?:,|\bwas\b|\bwere\b|\bis\b|\bserved\b)[^.]{0,80}\b{$name}\b/iu", $sentence, $found) === 1) {
+            return self::short($found[1]);
+        }
+
+        return self::short($sentence);
+    }
+
+    private static function short(string $text): string
+    {
+        $words = preg_split('/\s+/u', trim($text, ' .;,')) ?: [];
+
+        return implode(' ', array_slice($words, 0, 28));
+    }
+
+    /** @return array<string, true> */
+    private static function stems(string $text): array
+    {
+        $stems = [];
+        foreach (Words::of($text) as $word) {
+            if (mb_strlen($word) > 3 && preg_match('/^(?:primary|main|outcome|measure|were|with|from|that|over|last|each|after|weeks?|months?|days?|using|score|total|mean|between|study|trial|effects?|group)/u', $word) !== 1) {
+                $stems[mb_substr($word, 0, 6)] = true;
+            }
+        }
+
+        return $stems;
+    }
+}

@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WaryHeron\Core\Coding\Lead;
+
+/** Any other number: one with the item's unit, or near its words, in a passage that speaks of it. */
+final class NumberReader implements LeadReader
+{
+    public function reads(AskedItem $item): bool
+    {
+        return $item->type === ItemType::Number;
+    }
+
+    public function leads(AskedItem $item, Passages $paper): array
+    {
+        $leads = [];
+        foreach (Ranking::of($item, $paper)->best(12) as [$passage, $score]) {
+            if (Traps::isCited($passage)) {
+                continue;
+            }
+            $unit = $item->unit === '' ? '' : '\s*'.preg_quote($item->unit, '/').'\b';
+            if (preg_match('/(?<![\p{L}\d.])('.Figures::PATTERN.')'.$unit.'/iu', $passage->text, $found) === 1) {
+                $value = Figures::value($found[1]);
+                if ($value !== null) {
+                    $leads[] = Lead::from($passage, Figures::told($value), 0.9 + $score * ($unit === '' ? 0.8 : 1.4), 'the passage that speaks most of it has this number', $item->unit);
+                }
+            }
+        }
+
+        return $leads;
+    }
+}

@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WaryHeron\Core\Coding\Lead;
+
+/** Any other choice: the option whose words stand in a passage that speaks of the item. */
+final class OptionReader implements LeadReader
+{
+    public function reads(AskedItem $item): bool
+    {
+        return $item->type === ItemType::Choice;
+    }
+
+    public function leads(AskedItem $item, Passages $paper): array
+    {
+        $leads = [];
+        foreach (Ranking::of($item, $paper)->best(30) as [$passage, $score]) {
+            foreach ($item->options as $option) {
+                if ($passage->has('\b'.preg_quote($option, '/').'\b')) {
+                    $leads[] = Lead::from($passage, $option, min(2.4, 0.8 + $score), 'the passage names this option');
+                }
+            }
+        }
+
+        return $leads;
+    }
+}

@@ -1,0 +1,24 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WaryHeron\Core\Coding\Lead;
+
+/** The outcome that is named as the primary one, or the only one. */
+final class OutcomeReader implements LeadReader
+{
+    public function reads(AskedItem $item): bool
+    {
+        return $item->type === ItemType::Text && $item->isAbout('outcome|end-?point');
+    }
+
+    public function leads(AskedItem $item, Passages $paper): array
+    {
+        $outcome = MainOutcome::of($paper);
+        if ($outcome->passage === null) {
+            return (new SentenceReader())->leads($item, $paper);
+        }
+
+        return [Lead::from($outcome->passage, $outcome->text, $outcome->isNamed() ? 3.1 : 1.5, 'it is named as the main outcome')];
+    }
+}

@@ -1,0 +1,64 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WaryHeron\Core\Coding\Lead;
+
+use WaryHeron\Core\FullText\Reading\SectionKind;
+
+/** The p value of the comparison on the main outcome. */
+final class PValueReader implements LeadReader
+{
+    private const P = '/\b[Pp]\s*(?:-?value)?\s*(?:for [\p{L} -]+?)?\s*(?:was |of )?([=<>≤]|less than|below)\s*(0?[.·]\d+)/u';
+
+    public function reads(AskedItem $item): bool
+    {
+        return $item->type === ItemType::PValue;
+    }
+
+    public function leads(AskedItem $item, Passages $paper): array
+    {
+        $outcome = MainOutcome::of($paper);
+        $leads = [];
+        foreach ($paper->told() as $passage) {
+            if (Traps::isCited($passage) || $passage->section === SectionKind::Introduction || $passage->has('\balpha\b|level of significance|considered (?:statistically )?significant|significance (?:level|was set)')) {
+                continue;
+            }
+            $base = Traps::trust($passage->section) + 1.2 * $outcome->share($passage->text) +
+                ($passage->has('\b(?:primary|main|principal)\b') ? 0.7 : 0.0) -
+                ($passage->has('\b(?:secondary|subgroup|per[ -]protocol|sensitivity|exploratory|baseline|correlat\w+)\b') ? 0.7 : 0.0) -
+                $passage->number * 0.0015;
+            preg_match_all(self::P, $passage->text, $found, PREG_SET_ORDER);
+            foreach ($found as $i => [, $sign, $value]) {
+                $sign = $sign === '=' ? '' : ($sign === '>' ? '>' : '<');
+                $hasInterval = $passage->has('\bCI\b|confidence (?:interval|limits)');
+                $leads[] = Lead::from($passage, $sign.self::plain($value), 1.7 + $base - 0.3 * $i + ($hasInterval ? 0.4 : 0.0), 'a p value for the main outcome');
+            }
+            if ($passage->isRow()) {
+                $leads = [...$leads, ...$this->inRow($passage, $base)];
+            }
+        }
+
+        return $leads;
+    }
+
+    /** @return list<Lead> */
+    private function inRow(Passage $row, float $base): array
+    {
+        foreach ($row->heads as $i => $head) {
+            $cell = $row->cells[$i] ?? '';
+            if (preg_match('/^\s*p\b/iu', $head) === 1 && preg_match('/^\s*([<>≤])?\s*(0?[.·]\d+)/u', $cell, $found) === 1) {
+                return [Lead::from($row, ($found[1] === '' ? '' : '<').self::plain($found[2]), 1.5 + $base, 'the table’s column of p values')];
+            }
+        }
+
+        return [];
+    }
+
+    private static function plain(string $value): string
+    {
+        $value = strtr($value, ['·' => '.']);
+
+        return str_starts_with($value, '.') ? "0{$value}" : $value;
+    }
+}

@@ -1,0 +1,98 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WaryHeron\Core\Coding\Lead;
+
+use WaryHeron\Core\FullText\Reading\Block;
+use WaryHeron\Core\FullText\Reading\BlockKind;
+use WaryHeron\Core\FullText\Reading\Paper;
+use WaryHeron\Core\FullText\Reading\SectionKind;
+
+/** A paper as passages: sentences, headings and rows of tables, in its order, with what each is for. */
+final readonly class Passages
+{
+    /** @param  list<Passage>  $all */
+    private function __construct(public array $all)
+    {
+    }
+
+    public static function of(Paper $paper): self
+    {
+        $all = [];
+        $heads = [];
+        foreach ($paper->blocks as $block) {
+            if ($block->kind !== BlockKind::Row) {
+                $heads = [];
+            } elseif ($heads === [] && self::isHead($block)) {
+                $heads = $block->cells;
+            }
+            $texts = $block->kind === BlockKind::Paragraph ? Sentences::of($block->text) : [$block->text];
+            foreach ($texts as $text) {
+                $all[] = new Passage(
+                    count($all),
+                    $text,
+                    $block->page,
+                    $block->section,
+                    $block->heading,
+                    $block->kind,
+                    $block->cells,
+                    $block->cells === $heads ? [] : $heads,
+                );
+            }
+        }
+
+        return new self($all);
+    }
+
+    /** @return list<Passage> those but references */
+    public function told(): array
+    {
+        return $this->but([SectionKind::References]);
+    }
+
+    /**
+     * @param  list<SectionKind>  $sections
+     * @return list<Passage>
+     */
+    public function but(array $sections): array
+    {
+        return array_values(
+            array_filter($this->all, fn (Passage $one): bool => ! in_array($one->section, $sections, true)),
+        );
+    }
+
+    /**
+     * @param  list<SectionKind>  $sections
+     * @return list<Passage>
+     */
+    public function in(array $sections): array
+    {
+        return array_values(
+            array_filter($this->all, fn (Passage $one): bool => in_array($one->section, $sections, true)),
+        );
+    }
+
+    public function title(): string
+    {
+        foreach ($this->all as $passage) {
+            if ($passage->section === SectionKind::Title && $passage->kind === BlockKind::Heading) {
+                return $passage->text;
+            }
+        }
+
+        return $this->all[0]->text ?? '';
+    }
+
+    /** Its first row names the columns: no cell but the first is a figure by itself. */
+    private static function isHead(Block $block): bool
+    {
+        foreach (array_slice($block->cells, 1) as $cell) {
+            if (preg_match('/^[−–-]?\d[\d.,]*(?:\s*\(.*\))?%?$/u', trim($cell)) === 1) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+}

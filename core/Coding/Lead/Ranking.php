@@ -1,0 +1,84 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WaryHeron\Core\Coding\Lead;
+
+use WaryHeron\Core\Search\Text\Words;
+
+/**
+ * Passages by how much they speak of an item (BM25; Robertson & Zaragoza 2009, Found Trends Inf Retr 3:333), its name
+ * and its other words counting more than its guidance.
+ */
+final readonly class Ranking
+{
+    private const K = 1.2;
+
+    private const B = 0.6;
+
+    /** @param  list<array{Passage, float}>  $ranked  best first, scores between 0 and 1 */
+    private function __construct(private array $ranked)
+    {
+    }
+
+    public static function of(AskedItem $item, Passages $paper): self
+    {
+        $asked = self::asked($item);
+        $passages = $paper->told();
+        $words = array_map(fn (Passage $one): array => array_count_values(self::stems($one->text)), $passages);
+        $length = max(1.0, array_sum(array_map(array_sum(...), $words)) / max(1, count($words)));
+        $holding = [];
+        foreach ($words as $counts) {
+            foreach (array_keys(array_intersect_key($counts, $asked)) as $word) {
+                $holding[$word] = ($holding[$word] ?? 0) + 1;
+            }
+        }
+        $ranked = [];
+        $most = 0.0;
+        foreach ($words as $i => $counts) {
+            $score = 0.0;
+            foreach ($asked as $word => $weight) {
+                $n = $counts[$word] ?? 0;
+                if ($n > 0) {
+                    $rare = log(1 + (count($words) - $holding[$word] + 0.5) / ($holding[$word] + 0.5));
+                    $score += $weight * $rare * $n * (self::K + 1) / ($n + self::K * (1 - self::B + self::B * array_sum($counts) / $length));
+                }
+            }
+            $score *= 1 + 0.4 * Traps::trust($passages[$i]->section);
+            if ($score > 0) {
+                $ranked[] = [$passages[$i], $score];
+                $most = max($most, $score);
+            }
+        }
+        usort($ranked, fn (array $a, array $b): int => $b[1] <=> $a[1]);
+
+        return new self(array_map(fn (array $one): array => [$one[0], $one[1] / $most], $ranked));
+    }
+
+    /** @return list<array{Passage, float}> */
+    public function best(int $most): array
+    {
+        return array_slice($this->ranked, 0, $most);
+    }
+
+    /** @return array<string, float> */
+    private static function asked(AskedItem $item): array
+    {
+        $asked = array_fill_keys(self::stems($item->briefing->guidance), 0.25);
+        foreach ([$item->label, strtr($item->id, '_', ' '), ...$item->briefing->synonyms] as $text) {
+            $asked = array_fill_keys(self::stems($text), 1.0) + $asked;
+        }
+
+        return $asked;
+    }
+
+    /** @return list<string> */
+    private static function stems(string $text): array
+    {
+        $words = array_filter(Words::of($text), fn (string $word): bool => mb_strlen($word) > 2 && ! in_array($word, self::SMALL, true));
+
+        return array_values(array_map(fn (string $word): string => mb_substr($word, 0, 7), $words));
+    }
+
+    private const SMALL = ['the', 'and', 'for', 'with', 'was', 'were', 'that', 'this', 'from', 'all', 'not', 'which', 'had', 'has', 'are', 'its', 'their', 'one', 'two', 'when', 'only', 'than', 'after', 'before', 'been', 'who', 'also', 'given', 'where', 'there'];
+}

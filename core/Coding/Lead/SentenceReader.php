@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WaryHeron\Core\Coding\Lead;
+
+/** Any other text: the sentence that speaks most of it, for a person to look at. */
+final class SentenceReader implements LeadReader
+{
+    private const LONGEST = 38;
+
+    public function reads(AskedItem $item): bool
+    {
+        return true;
+    }
+
+    public function leads(AskedItem $item, Passages $paper): array
+    {
+        $leads = [];
+        foreach (Ranking::of($item, $paper)->best(3) as [$passage, $score]) {
+            $words = preg_split('/\s+/u', $passage->text) ?: [];
+            $leads[] = Lead::from($passage, implode(' ', array_slice($words, 0, self::LONGEST)), 0.6 + $score, 'the passage that speaks most of it');
+        }
+
+        return $leads;
+    }
+}

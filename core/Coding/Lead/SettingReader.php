@@ -1,0 +1,58 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WaryHeron\Core\Coding\Lead;
+
+use WaryHeron\Core\FullText\Reading\BlockKind;
+use WaryHeron\Core\FullText\Reading\SectionKind;
+
+/** The kind of place in which people were studied. */
+final class SettingReader implements LeadReader
+{
+    private const PLACE = '(?:hospitals?|wards?|schools?|universit\w+|colleges?|clinics?|nursing homes?|care homes?|homes?|laborator\w+|units?|centres?|centers?|departments?|practices|factor\w+|plants?|stations?|depots?|prisons?|compan\w+|offices?|communit\w+|villages?|districts?|services?|facilit\w+|sites?|ships?|mines?|airlines?|rooms?)';
+
+    private const TOOK = '\b(?:took place|was (?:done|carried out|conducted|held|set)|were (?:recruited|drawn|invited|enrolled|employed|conducted)|we (?:recruited|invited|studied|approached|enrolled|asked)|conducted (?:in|at|on)|recruited (?:from|in|at)|worked|works?|employed|setting|located|living in|attending|residents of|patients of|students (?:of|at)|nurses (?:of|on|at|in)|will take place)\b';
+
+    public function reads(AskedItem $item): bool
+    {
+        return $item->type === ItemType::Text && $item->isAbout('\bsetting|\bsites?\b|where the study');
+    }
+
+    public function leads(AskedItem $item, Passages $paper): array
+    {
+        $leads = [];
+        foreach ($paper->told() as $passage) {
+            if ($passage->isRow() || $passage->kind === BlockKind::Heading || Traps::isCited($passage) || ! $passage->has('\b'.self::PLACE.'\b')) {
+                continue;
+            }
+            $isThere = preg_match('/setting|place|participants|subjects|sample|design|population|recruit|where/iu', $passage->heading) === 1;
+            $took = $passage->has(self::TOOK);
+            $score = 0.8 + ($took ? 0.8 : 0.0) + ($isThere ? 0.6 : 0.0) + ($passage->has('\b(?:took place|was (?:done|carried out|conducted|set)|recruited (?:from|in|at)|setting)\b') ? 0.4 : 0.0) + match ($passage->section) {
+                SectionKind::Methods => 0.6,
+                SectionKind::Abstract => 0.4,
+                SectionKind::Title => -0.4,
+                default => -0.9,
+            } - $passage->number * 0.002;
+            $leads[] = Lead::from($passage, $this->place($passage->text), $score, 'where it took place');
+        }
+
+        return $leads;
+    }
+
+    /** The words around the first place after "in", "at" or "from". */
+    private function place(string $text): string
+    {
+        $words = preg_split('/\s+/u', trim($text, ' .')) ?: [];
+        if (count($words) <= 30) {
+            return implode(' ', $words);
+        }
+        foreach ($words as $i => $word) {
+            if ($i > 0 && preg_match('/^\p{L}*'.self::PLACE.'\b/iu', $word) === 1) {
+                return implode(' ', array_slice($words, max(0, $i - 12), 30));
+            }
+        }
+
+        return implode(' ', array_slice($words, 0, 30));
+    }
+}
