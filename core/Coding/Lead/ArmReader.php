@@ -33,6 +33,9 @@ final class ArmReader implements LeadReader
     public function leads(AskedItem $item, Passages $paper): array
     {
         $isControl = $this->role($item) === 'comparator';
+        if ($isControl && DesignReader::kind($paper) === 'qualitative') {
+            return [];
+        }
         $leads = [];
         foreach ($paper->told() as $passage) {
             if ($passage->isRow() || Traps::isCited($passage) || ! in_array($passage->section, [SectionKind::Methods, SectionKind::Abstract, SectionKind::Title], true) || ($passage->kind === BlockKind::Heading && $passage->section !== SectionKind::Title)) {

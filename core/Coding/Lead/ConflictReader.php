@@ -10,11 +10,11 @@ use WaryHeron\Core\FullText\Reading\SectionKind;
 /** Whether anybody declares an interest. */
 final class ConflictReader implements LeadReader
 {
-    private const ABOUT = '(?:conflicts?|competing|declaration|declared?|disclos\w+|links?|statement) (?:of |on )?(?:interests?)|\binterests?\b|\bdisclosures?\b|nothing to (?:declare|disclose)|no (?:conflict|competing)|\bfees?\b|\bhonorari\w+|\bconsultan\w+|\bshares?\b in|\bemployed by\b|\bstock\b|\bpatent\b|\badvisory board\b';
+    private const ABOUT = '(?:conflicts?|competing|declaration|declared?|disclos\w+|links?|statement) (?:of |on )?(?:interests?)|\binterests?\b|\bdisclosures?\b|nothing to (?:declare|disclose)|no (?:conflict|competing)|\bfees?\b|\bhonorari\w+|\bconsultan\w+|\bshares?\b in|\bemployed by\b|\bstock\b|\bpatent\b|\badvisory board\b|\b(?:financial|personal) ties?\b';
 
     private const NONE = '/\b(?:no|none|nothing|nil|without|not any|neither|have not|has not|do not|does not)\b/iu';
 
-    private const SOME = '/\b(?:received|fees?|honorari\w+|consult\w+|employ\w+|shares?|stocks?|patent|licen[cs]e|advis\w+|director|founder|owns?|owner|paid|relative|member of|board|grants? from|travel|royalt\w+|sits on|sat on|works? for|lent|supplied)\b/iu';
+    private const SOME = '/\b(?:received|fees?|honorari\w+|consult\w+|employ\w+|shares?|stocks?|patent|licen[cs]e|advis\w+|director|founder|owns?|owner|paid|relative|member of|board|grants? from|travel|royalt\w+|sits|sat on|committee|works? for|own(?:s|ed)?)\b/iu';
 
     public function reads(AskedItem $item): bool
     {
@@ -29,15 +29,16 @@ final class ConflictReader implements LeadReader
         $leads = [];
         foreach ($paper->told() as $passage) {
             $isThere = preg_match('/interest|disclos|conflict|competing/iu', $passage->heading) === 1;
-            if ($passage->kind === BlockKind::Heading || (! $isThere && ! $passage->has(self::ABOUT))) {
+            $isNear = $passage->section === SectionKind::Declarations && preg_match('/^[^.]*\b(?:author|\p{Lu}\.?[ -]?\p{Lu}\.?|\p{Lu}[\p{L}-]+ (?:and|is|has|was|sits|owns))/u', $passage->text) === 1;
+            if ($passage->kind === BlockKind::Heading || $passage->isRow() || (! $isThere && ! $isNear && ! $passage->has(self::ABOUT))) {
                 continue;
             }
-            $isDeclared = preg_match('/interest|declar|disclos|conflict|compet/iu', $passage->text) === 1 || $isThere;
+            $isDeclared = $isThere || preg_match('/\binterests?\b|declar|disclos|conflict|competing|\btie\b/iu', $passage->text) === 1;
             $base = ($passage->section === SectionKind::Declarations ? 1.0 : 0.0) + ($isThere ? 0.8 : 0.0) + ($isDeclared ? 0.8 : 0.0);
             $denies = preg_match(self::NONE, $passage->text) === 1;
-            $states = preg_match(self::SOME, (string) preg_replace('/\b(?:no|not|nor|none|without)\b[^,;.]*/iu', '', $passage->text)) === 1;
+            $states = ($isDeclared || $isNear) && preg_match('/\b(?:supported|funded|financed) by\b/iu', $passage->text) !== 1 && preg_match(self::SOME, (string) preg_replace('/\b(?:no|not|nor|none|without)\b[^,;.]*/iu', '', $passage->text)) === 1;
             if ($states && $some !== null) {
-                $leads[] = Lead::from($passage, $some, $base + 1.5, 'somebody states an interest');
+                $leads[] = Lead::from($passage, $some, $base + 1.9, 'somebody states an interest');
             } elseif ($denies && $isDeclared && $none !== null) {
                 $leads[] = Lead::from($passage, $none, $base + 1.2, 'the authors say that there is none');
             }

@@ -24,14 +24,22 @@ final class CountReader implements LeadReader
         '(?:contributed|provided data|gave data|entered|went|were entered) (?:to|into|in|for) the (?:\p{L}+ ){0,2}analys[ei]s' => 1.8,
         '(?:were |was |are )?(?:included|retained|kept|left|available|used) (?:in|for) (?:the |our )?(?:\p{L}+[ -]){0,3}analys[ei]s' => 1.7,
         '(?:were |was )?analy[sz]ed' => 1.4,
+        '(?:analys[ei]s|results?|figures) (?:therefore |thus |then |here )?(?:rests? on|includ\w+|compris\w+|(?:is|was|are|were) based on|concern\w*|covers?) (?:the |all )?' => 1.7,
+        '(?:are|were) in the (?:\p{L}+ ){0,2}analys[ei]s' => 1.7,
+        '(?:were |was )?available (?:for|from|in|of)' => 1.1,
+        'had (?:a |an |their )?(?:valid |usable |final |second )?(?:\p{L}+ )?(?:scores?|outcomes?|measurements?|recordings?|results?)' => 0.8,
+        '(?:we )?could (?:test|measure|assess|analy[sz]e|follow|be (?:tested|measured|assessed|analy[sz]ed|followed))' => 1.1,
+        '(?:are|were|is) reported (?:here|on)?' => 0.9,
         '(?:analys[ei]s (?:set|population|sample)|analy[sz]able|evaluable)' => 1.2,
-        '(?:leaving|leaves|left|which leaves|there remained|remained|remaining)' => 0.9,
+        '(?:leaving|leaves|which leaves|were left(?: for)?|there remained|remained|remaining)' => 0.9,
         '(?:completed (?:both|all|the (?:study|trial|follow|programme|second|final|course)|follow)|completers)' => 1.0,
         '(?:(?:with |had |have |provided |gave )?(?:complete|paired|valid|full|usable|primary outcome) (?:data|records?|pairs|measurements?|sets)|outcome (?:data )?(?:was|were) (?:known|available|obtained|measured))' => 1.1,
         '(?:were |was )?(?:assessed|measured|followed up|seen|tested) (?:both |again |at (?:the end|\p{L}+ (?:weeks|months)|follow))' => 1.0,
     ];
 
     private const DENIED = '/\b(?:not|declined|refused|withdrew|withdrawn|lost|died|dropped|excluded|ineligible|screened|invited|approached|eligible|contacted|were sent|missed|moved|stopped|unable)\b/iu';
+
+    private const ARM = '/^[^.;,()]{0,30}\b(?:to|in|per|on|of) (?:each|the \p{L}+(?:[ -]\p{L}+)?) (?:group|arm|condition|wards?|schools?|homes?|sequence)\b|^[^.;,()]{0,20}\b(?:per|each) (?:group|arm)\b|^ (?:intervention|control|programme|exposed)\b/iu';
 
     private const CLUSTERS = '/\b(?:wards?|schools?|homes?|units?|practices|classes|clinics|hospitals|villages|teams|stations|depots|sites|clusters?)\b/iu';
 
@@ -53,7 +61,7 @@ final class CountReader implements LeadReader
                 $leads[] = $lead;
             }
         }
-        $leads = $this->agreeing($leads);
+        $leads = $this->agreeing([...$leads, ...$this->summed($paper, $stage)]);
         if ($leads === [] || max(array_column($leads, 'score')) < 2.0) {
             $leads = [...$leads, ...$this->whole($paper)];
         }
@@ -76,28 +84,64 @@ final class CountReader implements LeadReader
      */
     private function inPassage(Passage $passage, array $cues): array
     {
-        $counts = People::counts($passage->text);
-        $leads = [];
+        $text = self::withoutBrackets($passage->text);
+        $counts = People::counts($text);
+        $leads = $this->together($passage, $counts, $text, $cues);
         foreach ($counts === [] ? [] : $cues as $cue => $weight) {
-            preg_match_all("/\b(?:{$cue})\b/iu", $passage->text, $found, PREG_OFFSET_CAPTURE);
+            preg_match_all("/\b(?:{$cue})\b/iu", $text, $found, PREG_OFFSET_CAPTURE);
             foreach ($found[0] as [$said, $at]) {
-                [$count, $between] = $this->nearest($counts, $passage->text, $at, $at + strlen($said));
-                if ($count === null) {
-                    continue;
+                [$count, $between] = $this->nearest($counts, $text, $at, $at + strlen($said));
+                if ($count !== null) {
+                    $score = 1.0 + $weight + Traps::trust($passage->section) + $this->weight($count, $between, $text);
+                    $leads[] = Lead::from($passage, Figures::told($count['value']), $score, "“{$said}” is said of so many");
                 }
-                $isOther = preg_match(self::DENIED, $between) === 1;
-                $isClusters = preg_match(self::CLUSTERS, $between) === 1;
-                $score = 1.0 + $weight + Traps::trust($passage->section) + ($count['person'] ? 0.3 : 0.0) -
-                    ($isOther ? 1.6 : 0.0) - ($isClusters && ! $count['person'] ? 1.2 : 0.0) - min(0.6, strlen($between) / 150);
-                $leads[] = Lead::from($passage, Figures::told($count['value']), $score, "“{$said}” is said of so many");
             }
         }
 
         return $leads;
     }
 
+    /** @param  array{value: float, at: int, end: int, person: bool}  $count */
+    private function weight(array $count, string $between, string $text): float
+    {
+        $isClusters = preg_match(self::CLUSTERS, $between) === 1 && ! $count['person'];
+
+        return ($count['person'] ? 0.3 : 0.0) -
+            (preg_match(self::DENIED, $between) === 1 ? 1.6 : 0.0) -
+            ($isClusters ? 1.2 : 0.0) -
+            min(0.6, strlen($between) / 150) -
+            (preg_match(self::ARM, substr($text, $count['end'], 60)) === 1 ? 1.1 : 0.0) -
+            ($count['value'] < 12 ? 0.5 : 0.0);
+    }
+
+    /** Brackets hold the parts of a count; the places of the rest stay. */
+    private static function withoutBrackets(string $text): string
+    {
+        return (string) preg_replace_callback('/\([^()]*\)/', fn (array $found): string => str_repeat(' ', strlen($found[0])), $text);
+    }
+
     /**
-     * The count that a cue is about: the one right after it, or the last before it in the same clause.
+     * Groups that a sentence counts one after the other, together.
+     *
+     * @param  list<array{value: float, at: int, end: int, person: bool}>  $counts
+     * @param  array<string, float>  $cues
+     * @return list<Lead>
+     */
+    private function together(Passage $passage, array $counts, string $text, array $cues): array
+    {
+        $people = array_values(array_filter($counts, fn (array $count): bool => $count['person']));
+        $isShared = preg_match('/\b(?:allocated|assigned|randomi[sz]ed|allotted)\b[^.;]{0,80}\bto\b[^.;]*\band\b[^.;]*\bto\b/iu', $text) === 1;
+        if (count($people) !== 2 || ! $isShared || ! array_key_exists('randomi[sz]ed|were drawn by lot', $cues)) {
+            return [];
+        }
+        $sum = $people[0]['value'] + $people[1]['value'];
+
+        return [Lead::from($passage, Figures::told($sum), 2.7 + Traps::trust($passage->section), 'the groups together')];
+    }
+
+    /**
+     * The count that a cue is about: the last before it in the same clause, or the one right after it. Of "so many of
+     * so many" it is the first.
      *
      * @param  list<array{value: float, at: int, end: int, person: bool}>  $counts
      * @return array{?array{value: float, at: int, end: int, person: bool}, string} with the words between
@@ -106,23 +150,48 @@ final class CountReader implements LeadReader
     {
         $best = null;
         $between = '';
-        foreach ($counts as $count) {
-            $words = $count['end'] <= $at
-                ? substr($text, $count['end'], $at - $count['end'])
-                : ($count['at'] >= $end ? substr($text, $end, $count['at'] - $end) : null);
-            if ($words === null || strlen($words) > 110 || preg_match('/[;:]|\.\s/u', $words) === 1) {
+        foreach ($counts as $i => $count) {
+            $isAfter = $count['at'] >= $end;
+            $words = $isAfter ? substr($text, $end, $count['at'] - $end) : ($count['end'] <= $at ? substr($text, $count['end'], $at - $count['end']) : null);
+            if ($words === null || strlen(trim($words)) > 110 || preg_match('/[;:]|\.\s/u', $words) === 1) {
                 continue;
             }
-            $isAfter = $count['at'] >= $end;
-            if ($isAfter && (strlen($words) > 25 || preg_match('/\bto\b|\bat\b|\bwith\b|,/iu', $words) === 1)) {
+            if ($isAfter && (strlen(trim($words)) > 22 || $best !== null || preg_match('/\bto\b|\bat\b|\bwith\b|,/iu', $words) === 1)) {
                 continue;
             }
             if ($best === null || strlen($words) < strlen($between)) {
-                [$best, $between] = [$count, $words];
+                $before = $counts[$i - 1] ?? null;
+                $isPart = $before !== null && preg_match('/^\s+(?:out )?of (?:the |these |those |all |some )*$/iu', substr($text, $before['end'], $count['at'] - $before['end'])) === 1;
+                [$best, $between] = [$isPart ? ['person' => $count['person']] + $before : $count, $words];
             }
         }
 
         return [$best, $between];
+    }
+
+    /**
+     * What the heads of a table's columns say of each group, together.
+     *
+     * @return list<Lead>
+     */
+    private function summed(Passages $paper, string $stage): array
+    {
+        $leads = [];
+        foreach ($paper->told() as $passage) {
+            if (! $passage->isRow() || $passage->heads === [] || ($leads[implode('|', $passage->heads)] ?? null) !== null) {
+                continue;
+            }
+            $columns = Columns::of($passage);
+            $whole = $columns->whole();
+            $arms = array_slice($columns->figures, 0, $columns->arms());
+            $sizes = array_filter(array_column($arms, 'n'));
+            $isBaseline = preg_match('/\b(?:age|sex|women|men|female)\b/iu', implode(' ', array_map(fn (Passage $one): string => $one->heads === $passage->heads ? $one->cells[0] ?? '' : '', $paper->told()))) === 1;
+            if (count($sizes) > 1 && count($sizes) === count($arms) && $whole === null && (($stage === 'entered') === $isBaseline || preg_match('/\bcases?\b/iu', implode(' ', $passage->heads)) === 1)) {
+                $leads[implode('|', $passage->heads)] = Lead::from($passage, Figures::told(array_sum($sizes)), 2.2, 'the groups of the table together');
+            }
+        }
+
+        return array_values($leads);
     }
 
     /**
@@ -149,7 +218,7 @@ final class CountReader implements LeadReader
     {
         $leads = [];
         foreach ($paper->told() as $passage) {
-            if (Traps::isCited($passage) || Traps::isPlanned($passage->text) || ! in_array($passage->section, [SectionKind::Abstract, SectionKind::Results, SectionKind::Methods, SectionKind::Title], true)) {
+            if (Traps::isCited($passage) || Traps::isPlanned($passage->text) || $passage->isRow() || ! in_array($passage->section, [SectionKind::Abstract, SectionKind::Results, SectionKind::Methods, SectionKind::Title], true)) {
                 continue;
             }
             if (preg_match('/\(\s*[Nn]\s*=\s*(\d[\d,]*)\s*\)|\b[Nn]\s*=\s*(\d[\d,]*)/u', $passage->text, $found) === 1) {
@@ -158,10 +227,10 @@ final class CountReader implements LeadReader
                     $leads[] = Lead::from($passage, Figures::told($value), 1.5 + Traps::trust($passage->section), 'n = so many');
                 }
             }
-            foreach (People::counts($passage->text) as $count) {
+            foreach (People::counts(self::withoutBrackets($passage->text)) as $count) {
                 $before = substr($passage->text, 0, $count['at']);
                 if ($count['person'] && preg_match(self::DENIED, substr($passage->text, $count['at'], 80)) !== 1) {
-                    $score = 1.2 + Traps::trust($passage->section) + (trim($before) === '' ? 0.3 : 0.0);
+                    $score = 1.0 + Traps::trust($passage->section) + (trim($before) === '' ? 0.3 : 0.0) - ($count['value'] < 12 ? 0.5 : 0.0);
                     $leads[] = Lead::from($passage, Figures::told($count['value']), $score, 'so many people are spoken of');
                 }
             }

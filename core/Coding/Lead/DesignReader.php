@@ -12,7 +12,7 @@ final class DesignReader implements LeadReader
     /** What an option is about, with the words that tell it and how strongly. */
     private const SIGNS = [
         'protocol' => [
-            '\b(?:study |trial )?protocol\b' => 1.2,
+            '\b(?:study|trial|review) protocol\b|\bprotocol (?:for|of) (?:the|a)\b' => 1.4,
             '\bwill be (?:randomi[sz]ed|randomly|recruited|enrolled|allocated|assigned|measured|invited)\b' => 1.6,
             '\b(?:trial|study|recruitment) will (?:begin|start|take place|run)\b' => 1.6,
         ],
@@ -84,45 +84,7 @@ final class DesignReader implements LeadReader
 
     public function leads(AskedItem $item, Passages $paper): array
     {
-        $scores = $best = [];
-        foreach (self::SIGNS as $kind => $signs) {
-            foreach ($signs as $pattern => $weight) {
-                $heard = 0;
-                foreach ($paper->told() as $passage) {
-                    if ($heard < 2 && $this->speaksOfItself($passage) && $passage->has($pattern)) {
-                        $isTitle = $passage->section === SectionKind::Title;
-                        $scores[$kind] = ($scores[$kind] ?? 0) + $weight * ($heard === 0 ? 1.0 : 0.35) * ($isTitle ? 1.6 : 1.0);
-                        $best[$kind] ??= $passage;
-                        $heard++;
-                    }
-                }
-            }
-        }
-
-        return $this->told($item, $scores, $best);
-    }
-
-    private function speaksOfItself(Passage $passage): bool
-    {
-        return ! Traps::isCited($passage) &&
-            ! in_array($passage->section, [SectionKind::Introduction, SectionKind::Discussion], true) &&
-            ! $passage->has('future|further (?:study|trial)|next step|should be');
-    }
-
-    /**
-     * @param  array<string, float>  $scores
-     * @param  array<string, Passage>  $best
-     * @return list<Lead>
-     */
-    private function told(AskedItem $item, array $scores, array $best): array
-    {
-        foreach (self::OVER as [$one, $other]) {
-            if (($scores[$one] ?? 0) >= 1.4 && isset($scores[$other])) {
-                $scores[$one] += 0.6 * $scores[$other];
-                $scores[$other] *= 0.3;
-            }
-        }
-        arsort($scores);
+        [$scores, $best] = self::heard($paper);
         $leads = [];
         $next = array_values($scores)[1] ?? 0.0;
         foreach ($scores as $kind => $score) {
@@ -134,6 +96,50 @@ final class DesignReader implements LeadReader
         }
 
         return $leads;
+    }
+
+    /** What a paper plainly is; nothing where it is not plain. */
+    public static function kind(Passages $paper): string
+    {
+        [$scores] = self::heard($paper);
+        $two = array_slice(array_values($scores), 0, 2);
+
+        return ($two[0] ?? 0.0) > 2.0 && ($two[0] ?? 0.0) > 1.4 * ($two[1] ?? 0.0) ? (string) array_key_first($scores) : '';
+    }
+
+    /** @return array{array<string, float>, array<string, Passage>} how much speaks for each kind, the likeliest first */
+    private static function heard(Passages $paper): array
+    {
+        $scores = $best = [];
+        foreach (self::SIGNS as $kind => $signs) {
+            foreach ($signs as $pattern => $weight) {
+                $heard = 0;
+                foreach ($paper->told() as $passage) {
+                    if ($heard < 2 && self::speaksOfItself($passage) && $passage->has($pattern)) {
+                        $isTitle = $passage->section === SectionKind::Title;
+                        $scores[$kind] = ($scores[$kind] ?? 0) + $weight * ($heard === 0 ? 1.0 : 0.35) * ($isTitle ? 1.6 : 1.0);
+                        $best[$kind] ??= $passage;
+                        $heard++;
+                    }
+                }
+            }
+        }
+        foreach (self::OVER as [$one, $other]) {
+            if (($scores[$one] ?? 0) >= 1.4 && isset($scores[$other])) {
+                $scores[$one] += 0.6 * $scores[$other];
+                $scores[$other] *= 0.3;
+            }
+        }
+        arsort($scores);
+
+        return [$scores, $best];
+    }
+
+    private static function speaksOfItself(Passage $passage): bool
+    {
+        return ! Traps::isCited($passage) &&
+            ! in_array($passage->section, [SectionKind::Introduction, SectionKind::Discussion], true) &&
+            ! $passage->has('future|further (?:study|trial)|next step|should be');
     }
 
     private function option(AskedItem $item, string $kind): ?string

@@ -37,7 +37,7 @@ final class DurationReader implements LeadReader
     {
         $leads = $said = [];
         foreach ($paper->told() as $passage) {
-            if (Traps::isCited($passage) || $passage->isRow() || $passage->section === SectionKind::Introduction || $passage->section === SectionKind::Declarations) {
+            if (Traps::isCited($passage) || Traps::isSpeech($passage->text) || $passage->isRow() || $passage->section === SectionKind::Introduction || $passage->section === SectionKind::Declarations) {
                 continue;
             }
             preg_match_all('/(?<![\p{L}\d.])'.self::TIME.'/iu', $passage->text, $found, PREG_SET_ORDER | PREG_OFFSET_CAPTURE);

@@ -41,7 +41,7 @@ final class EstimateReader implements LeadReader
             foreach ($this->estimates($passage, $item) as [$kind, $value, $low, $high, $strength]) {
                 $score = $strength + Traps::trust($passage->section) + 1.2 * $outcome->share($passage->text) +
                     ($passage->has('\b(?:primary|main|principal)\b') ? 0.7 : 0.0) + ($passage->has('\badjust') ? 0.3 : 0.0) -
-                    ($passage->has('\b(?:secondary|subgroup|per[ -]protocol|sensitivity|exploratory|post hoc|unadjusted|crude|baseline)\b') ? 0.7 : 0.0) -
+                    ($passage->has('\b(?:secondary|subgroup|interaction|stronger in|below \d+ years|per[ -]protocol|sensitivity|counting|imput\w+|exploratory|post hoc|unadjusted|crude|baseline)\b') ? 0.7 : 0.0) -
                     $passage->number * 0.0015;
                 $leads[] = Lead::from($passage, self::told($kind, $value, $low, $high), $score, 'an estimate for the main outcome');
             }
@@ -65,7 +65,7 @@ final class EstimateReader implements LeadReader
         foreach ($intervals as $interval) {
             $at = $interval[0][1];
             $before = substr($passage->text, max($from, $at - 130), $at - max($from, $at - 130));
-            $value = $this->lastNumber($before);
+            $value = $this->within($before, self::plain($interval[1][0]), self::plain($interval[2][0]));
             if ($value !== null) {
                 $found[] = [$this->kind($before, $passage->text, $item), $value, self::plain($interval[1][0]), self::plain($interval[2][0]), 2.0];
             }
@@ -98,14 +98,22 @@ final class EstimateReader implements LeadReader
         return $found;
     }
 
-    private function lastNumber(string $before): ?string
+    /** The last number before an interval that lies within it. */
+    private function within(string $before, string $low, string $high): ?string
     {
-        $before = (string) preg_replace('/\b\d+\s*%\s*$/u', '', $before);
-        if (preg_match_all('/(?<![\p{L}\d.])([−–-]?\d+(?:[.·]\d+)?)(?!\d*\s*(?:weeks?|months?|years?|days?|nights?)\b)/u', $before, $found) < 1) {
-            return null;
+        $before = (string) preg_replace('/(?<=\d),(?=\d{3}(?!\d))/u', '', $before);
+        preg_match_all('/(?<![\p{L}\d.])([−–-]?\d*[.·]?\d+)/u', $before, $found);
+        [$low, $high] = [min((float) $low, (float) $high), max((float) $low, (float) $high)];
+        foreach (array_reverse($found[1]) as $number) {
+            $plain = self::plain($number);
+            foreach ([$plain, ltrim($plain, '-')] as $value) {
+                if ((float) $value >= $low && (float) $value <= $high) {
+                    return $value;
+                }
+            }
         }
 
-        return self::plain($found[1][count($found[1]) - 1]);
+        return null;
     }
 
     private function kind(string $near, string $text, AskedItem $item): string

@@ -9,6 +9,9 @@ final class FemaleReader implements LeadReader
 {
     private const WOMEN = '(?:women|woman|female|females|girls|mothers)';
 
+    /** A share of women who have something is not one of women. */
+    private const OTHER = '/\b(?:than|versus|v|vs|compared|prevalence|risk|rates?|more often|less often|reported by|in women|among women|higher|lower)\b/iu';
+
     private const MEN = '(?:men|male|males|boys)';
 
     public function reads(AskedItem $item): bool
@@ -45,8 +48,9 @@ final class FemaleReader implements LeadReader
         foreach ([[$women, false], [$men, true]] as [$who, $isMen]) {
             $of = fn (float $share): float => $isMen ? 100 - $share : $share;
             if (preg_match("/{$percent}\)?\s*(?:of (?:them|whom|the \p{L}+|participants|those) )?(?:were |was |are )?(?:of them )?{$who}\b/iu", $text, $m) === 1 ||
-                preg_match("/\b{$who}\b\s*[:,(]?\s*(?:\(?\s*\d+\s*[;,(\/]\s*)?{$percent}/iu", $text, $m) === 1) {
-                $told[] = [$of((float) Figures::value($m[1])), 1.5, 'a share is given'];
+                preg_match("/\b{$who}\b\s*[:,(]?\s*(?:\(?\s*\d+\s*[;,(\/]\s*)?{$percent}/iu", $text, $m) === 1 ||
+                preg_match("/\b{$who}\b\s*\(\s*\d[\d,]*\s*(?:of|\/)\s*\d[\d,]*\s*[,;]?\s*{$percent}/iu", $text, $m) === 1) {
+                $told[] = [$of((float) Figures::value($m[1])), 1.5 - (preg_match(self::OTHER, $text) === 1 ? 1.0 : 0.0), 'a share is given'];
             }
             if (preg_match("/(?<![\d.]){$number}\s*(?:\((\d{1,3}(?:[.·]\d+)?)\s*%\))\s*(?:were |of them |\p{L}+ )?{$who}\b/iu", $text, $m) === 1 ||
                 preg_match("/(?<![\d.]){$number}\s+(?:were |of them |of these |\p{L}+ ){0,2}{$who}\b\s*\((\d{1,3}(?:[.·]\d+)?)\s*%/iu", $text, $m) === 1) {

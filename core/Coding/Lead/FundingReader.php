@@ -10,11 +10,14 @@ use WaryHeron\Core\FullText\Reading\SectionKind;
 /** Who paid, or that nobody did. */
 final class FundingReader implements LeadReader
 {
-    private const PAID = '\b(?:fund(?:ed|ing|s)?|support(?:ed)?|financ\w+|paid (?:for|by)|grants?|sponsor\w*|donat\w+|award\w*|lent|gift|means of|subsid\w+|scholarship|studentship|fellowship|stipend)\b';
+    private const PAID = '\b(?:fund(?:ed|ing|s)?|support(?:ed)?|financ\w+|paid (?:for|by)|grants?|sponsor\w*|donat\w+|award\w*|lent|gift|subsid\w+|made possible by|covered by|under contract|contract|scholarship|studentship|fellowship|stipend)\b';
 
     private const NAME = '\b(?:fund|foundation|council|ministry|institute|trust|agency|association|society|academy|university|board|hospital|authority|department|programme|union|commission|company|ltd|gmbh|bank|region|government|county|academy|federation)\b';
 
-    private const NOBODY = '/\b(?:no|without|not)\b[^.;]{0,40}\b(?:fund\w*|support|grant|money|financ\w+|sponsor)|\bunfunded\b|\b(?:received|had) no\b|\bfunding\s*[:.]?\s*(?:none|nil|no)\b|\bown (?:resources|means)\b|\bordinary means\b/iu';
+    /** What funders did or did not do says not who they were. */
+    private const ROLE = '/\b(?:no|not|nothing|neither)\b[^.;]{0,30}\b(?:role|part|influence|say|access|input|hand)\b|\bhad no\b/iu';
+
+    private const NOBODY = '/\b(?:no|without|not)\b[^.;]{0,40}\b(?:funds?|funding|funded|support|grants?|money|financ\w+|sponsor\w*)\b|\bunfunded\b|\b(?:funding|support|sponsors?)\s*[:.]?\s*(?:none|nil|no)\b|\bown (?:resources|means|time)\b|\bordinary means\b/iu';
 
     public function reads(AskedItem $item): bool
     {
@@ -28,16 +31,17 @@ final class FundingReader implements LeadReader
             if ($passage->isRow() || $passage->kind === BlockKind::Heading || Traps::isCited($passage)) {
                 continue;
             }
-            $isThere = preg_match('/fund|financ|support|acknowledg|money|sponsor|declaration/iu', $passage->heading) === 1;
-            $says = $passage->has(self::PAID);
-            if (! $says && ! $isThere) {
+            $isThere = preg_match('/fund|financ|support|acknowledg|money|sponsor|declaration|thanks/iu', $passage->heading) === 1;
+            $isAbout = preg_match('/\bfund|financ|sources? of support|^support|sponsor|money/iu', $passage->heading) === 1;
+            $says = $passage->has(self::PAID) || $isAbout;
+            if ((! $says && ! $isThere) || preg_match(self::ROLE, $passage->text) === 1) {
                 continue;
             }
             $base = ($passage->section === SectionKind::Declarations ? 0.7 : 0.0) + ($isThere ? 0.6 : 0.0) - (in_array($passage->section, [SectionKind::Introduction, SectionKind::Discussion, SectionKind::Results], true) ? 1.0 : 0.0);
             if (preg_match(self::NOBODY, $passage->text) === 1) {
                 $leads[] = Lead::from($passage, 'none', 1.9 + $base, 'it says that nobody paid');
             } elseif ($says) {
-                $strong = $passage->has('\b(?:funded|supported|financed|paid for|sponsored|funding|grants? (?:from|of|by)|a grant)\b');
+                $strong = $isAbout || $passage->has('\b(?:funded|supported|financed|paid for|sponsored|funding|grants? (?:from|of|by)|a grant|made possible|covered by)\b');
                 $isName = $passage->has(self::NAME) || preg_match('/\bby (?:the |a )?\p{Lu}/u', $passage->text) === 1;
                 $leads[] = Lead::from($passage, $this->payer($passage->text), 0.7 + $base + ($strong ? 0.9 : 0.2) + ($isName ? 0.6 : -0.4), 'somebody is said to have paid');
             }
@@ -48,9 +52,9 @@ final class FundingReader implements LeadReader
 
     private function payer(string $text): string
     {
-        $name = preg_match('/\b(?:funded|supported|financed|paid for|sponsored|provided|donated|lent|given)\b[^.;]{0,25}?\bby\s+(.+)$/iu', $text, $found) === 1 ||
-            preg_match('/\b(?:grants?|funds?|funding|support|money|studentship|scholarship|award)\b[^.;]{0,30}?\b(?:from|of|by)\s+(.+)$/iu', $text, $found) === 1 ||
-            preg_match('/\bfunding(?: source| statement)?s?\s*[:.]\s*(.+)$/iu', $text, $found) === 1
+        $name = preg_match('/\b(?:funded|supported|financed|paid for|sponsored|provided|donated|possible|covered)\b[^.;]{0,25}?\bby\s+(.+)$/iu', $text, $found) === 1 ||
+            preg_match('/\b(?:grants?|funds|funding|support|money|scholarship|award)\b[^.;]{0,30}?\bfrom\s+(.+)$/iu', $text, $found) === 1 ||
+            preg_match('/\b(?:funding|support)(?: source| statement)?s?\s*[:.]\s*(.+)$/iu', $text, $found) === 1
             ? $found[1]
             : $text;
         $words = preg_split('/\s+/u', trim($name, ' .')) ?: [];

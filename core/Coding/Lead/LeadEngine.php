@@ -33,10 +33,24 @@ final readonly class LeadEngine
         ];
     }
 
+    /**
+     * What a paper cannot report, whatever is found in it: a protocol has no results, and nothing is estimated from
+     * interviews, nor does anything last that was asked about once.
+     */
+    private const ABSENT = [
+        'protocol' => [CountReader::class, AgeReader::class, FemaleReader::class, EstimateReader::class, PValueReader::class],
+        'qualitative' => [EstimateReader::class, PValueReader::class, DurationReader::class, OutcomeReader::class],
+        'case-control' => [DurationReader::class],
+        'cross-sectional' => [DurationReader::class],
+    ];
+
     /** @return ?Lead the best; null where nothing was found that would be worth a look */
     public function lead(AskedItem $item, Passages $paper): ?Lead
     {
         foreach ($this->readers as $reader) {
+            if ($reader->reads($item) && in_array($reader::class, self::ABSENT[DesignReader::kind($paper)] ?? [], true)) {
+                return null;
+            }
             if ($reader->reads($item)) {
                 $leads = $reader->leads($item, $paper);
                 usort($leads, fn (Lead $a, Lead $b): int => $b->score <=> $a->score);

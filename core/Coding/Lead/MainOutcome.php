@@ -11,7 +11,7 @@ use WaryHeron\Core\Search\Text\Words;
 /** The outcome that a paper calls its main one, and how much a passage speaks of it. */
 final readonly class MainOutcome
 {
-    private const NAMED = '\b(?:primary|main|principal|chief)\s+(?:\p{L}+\s+){0,2}?(?:outcomes?|end-?points?|measures?|variable|criterion|result|interest)\b|\b(?:judgement criterion|outcome of interest|outcome was|we measured|was measured)\b';
+    private const NAMED = '\b(?:primary|main|principal|chief)\s+(?:\p{L}+\s+){0,2}?(?:outcomes?|end-?points?|measures?|variable|criterion|result)\b|\b(?:judgement criterion|outcome of interest|outcome was|we measured|was measured)\b';
 
     /** @param  array<string, true>  $stems */
     private function __construct(public ?Passage $passage, public string $text, private array $stems)
@@ -65,11 +65,14 @@ final readonly class MainOutcome
     private static function named(string $sentence): string
     {
         $name = '(?:primary|main|principal|chief)\s+(?:\p{L}+\s+){0,2}?(?:outcomes?|end-?points?|measures?|variable|criterion|result)(?: measure)?s?';
-        if (preg_match("/\b{$name}\b[^.:]{0,60}?(?:\bwas\b|\bwere\b|\bis\b|\bare\b|:|,)\s*(.+)$/iu", $sentence, $found) === 1) {
-            return self::short($found[1]);
-        }
-        if (preg_match("/^(.+?)(?:,|\bwas\b|\bwere\b|\bis\b|\bserved\b)[^.]{0,80}\b{$name}\b/iu", $sentence, $found) === 1) {
-            return self::short($found[1]);
+        foreach ([
+            "/^(.+?),?\s+(?:was|were|is|are|served as|formed|had been)\s+(?:chosen as |named as |taken as )?(?:the |our |its )?{$name}\b/iu",
+            "/\b{$name}\b[^.:]{0,60}?(?:\bwas\b|\bwere\b|\bis\b|\bare\b|:)\s*(.+)$/iu",
+            "/\b{$name}\b[^.:]{0,30}?,\s*(.+)$/iu",
+        ] as $pattern) {
+            if (preg_match($pattern, $sentence, $found) === 1) {
+                return self::short($found[1]);
+            }
         }
 
         return self::short($sentence);

@@ -16,7 +16,7 @@ final class OutcomeReader implements LeadReader
     {
         $outcome = MainOutcome::of($paper);
         if ($outcome->passage === null) {
-            return (new SentenceReader())->leads($item, $paper);
+            return [];
         }
 
         return [Lead::from($outcome->passage, $outcome->text, $outcome->isNamed() ? 3.1 : 1.5, 'it is named as the main outcome')];

@@ -26,7 +26,7 @@ final class PValueReader implements LeadReader
             }
             $base = Traps::trust($passage->section) + 1.2 * $outcome->share($passage->text) +
                 ($passage->has('\b(?:primary|main|principal)\b') ? 0.7 : 0.0) -
-                ($passage->has('\b(?:secondary|subgroup|per[ -]protocol|sensitivity|exploratory|baseline|correlat\w+)\b') ? 0.7 : 0.0) -
+                ($passage->has('\b(?:secondary|subgroup|interaction|stronger in|below \d+ years|per[ -]protocol|sensitivity|counting|imput\w+|exploratory|baseline|correlat\w+)\b') ? 0.7 : 0.0) -
                 $passage->number * 0.0015;
             preg_match_all(self::P, $passage->text, $found, PREG_SET_ORDER);
             foreach ($found as $i => [, $sign, $value]) {

@@ -8,7 +8,7 @@ namespace WaryHeron\Core\Coding\Lead;
 final class People
 {
     /** Nouns in -ers, -ors, -ents and the like that are no persons. */
-    private const THINGS = 'centers?|papers?|numbers?|answers?|members of|measurements?|treatments?|statements?|accidents?|incidents?|instruments?|appointments?|errors?|scores?|sensors?|factors?|hours?|minutes?|days?|weeks?|months?|years?|nights?|times?|wards?|schools?|homes?|hospitals?|units?|sites?|clinics?|practices|classes|centres?|points?|items?|questions?|beds?|shifts?|sessions?|interviews?|groups?|arms?|events?|falls?|cases of|records?|letters?|questionnaires?|observations?|samples?|per cent|percent|lux|mg|ml|kg|cm|mm|km|shillings|euros|pounds|dollars|crowns|periods?|blocks?|visits?|tests?|trials?|studies|reports?|countries|towns?|villages?|cities|regions?|teams?|stations?|depots?|floors?|rooms?|lamps?|episodes?|injuries|lapses|messages|calls|forms|replies|pages?|pairs of gl|degrees?|steps?|metres?|meters?';
+    private const THINGS = 'centers?|papers?|numbers?|answers?|members of|measurements?|treatments?|statements?|accidents?|incidents?|instruments?|appointments?|errors?|scores?|sensors?|factors?|hours?|minutes?|days?|weeks?|months?|years?|nights?|times?|wards?|schools?|homes?|hospitals?|units?|sites?|clinics?|practices|classes|centres?|points?|items?|questions?|beds?|shifts?|sessions?|interviews?|groups?|arms?|events?|falls?|cases of|records?|letters?|questionnaires?|observations?|samples?|per cent|percent|lux|mg|ml|kg|cm|mm|km|shillings|euros|pounds|dollars|crowns|periods?|blocks?|visits?|tests?|trials?|studies|reports?|countries|towns?|villages?|cities|regions?|teams?|stations?|depots?|floors?|rooms?|lamps?|episodes?|injuries|lapses|messages|calls|forms|replies|pages?|pairs of gl|degrees?|steps?|metres?|meters?|January|February|March|April|May|June|July|August|September|October|November|December|drinks?|packets?|volunteer|cups?|slips|cards|rules|lectures?|modules?|lessons?|meals?|exercises?|cycles?|doses?';
 
     private const PERSONS = '(?:participants?|people|persons?|patients?|residents?|students?|pupils?|nurses?|workers?|employees?|staff|women|men|girls?|boys?|adults?|children|adolescents?|subjects?|volunteers?|respondents?|controls?|cases?|individuals?|mothers?|fathers?|doctors?|physicians?|midwives|aides|guards?|pairs|dyads|couples|\p{L}+(?:ers|ors|ists|ants|ents|ians|ees|men|women|wives|aides|mates))';
 
@@ -22,7 +22,7 @@ final class People
         foreach ($found[1] as [$told, $at]) {
             $value = Figures::value($told);
             $after = substr($text, $at + strlen($told), 70);
-            $before = substr($text, max(0, $at - 14), min(14, $at));
+            $before = substr($text, max(0, $at - 18), min(18, $at));
             if ($value === null || $value < 2 || floor($value) !== $value || self::isOther($before, $after, $value)) {
                 continue;
             }
@@ -39,10 +39,10 @@ final class People
 
     private static function isOther(string $before, string $after, float $value): bool
     {
-        return preg_match('/^\s*(?:%|per cent|percent|‰|°)/iu', $after) === 1 ||
+        return preg_match('/^\s*(?:%|per cent|percent|‰|°|o[’\']clock)/iu', $after) === 1 ||
             preg_match('/^(?:\s+\p{L}+(?:-\p{L}+)*){0,2}?[\s-]+(?:'.self::THINGS.')\b/iu', $after) === 1 ||
             preg_match('/^\s*(?:to|[–-]|±|:)\s*\d/u', $after) === 1 ||
-            preg_match('/(?:\d\s*(?:to|[–-]|±|:)|[Pp]\s*[=<>]|\bTable|\bFig\w*\.?|\baged?|\bSD|\bCI|\bgrant|\bNo\.?|\bVol\.?|§|#|\bref\w*\.?)\s*$/iu', $before) === 1 ||
+            preg_match('/(?:\d\s*(?:to|[–-]|±|:)|[Pp]\s*[=<>]|\bTable|\bFig\w*\.?|\baged?|\bSD|\bCI|\bgrant|\bNo\.?|\bVol\.?|§|#|\bref\w*\.?|\b(?:weeks?|days?|months?|years?|nights?|visits?|phase|grade|level|stage|chapter|version|type|room|unit|ward|period|question|item|page|line))\s*$/iu', $before) === 1 ||
             ($value >= 1900 && $value <= 2100 && preg_match('/(?:\b(?:in|since|of|from|to|and|until|between|by|early|late|during|January|February|March|April|May|June|July|August|September|October|November|December)|[(,;:])\s*$/iu', $before) === 1);
     }
 }

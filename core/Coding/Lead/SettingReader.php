@@ -28,7 +28,10 @@ final class SettingReader implements LeadReader
             }
             $isThere = preg_match('/setting|place|participants|subjects|sample|design|population|recruit|where/iu', $passage->heading) === 1;
             $took = $passage->has(self::TOOK);
-            $score = 0.8 + ($took ? 0.8 : 0.0) + ($isThere ? 0.6 : 0.0) + ($passage->has('\b(?:took place|was (?:done|carried out|conducted|set)|recruited (?:from|in|at)|setting)\b') ? 0.4 : 0.0) + match ($passage->section) {
+            if (! $took && ! $isThere && $passage->section !== SectionKind::Abstract) {
+                continue;
+            }
+            $score = 0.2 + ($took ? 0.8 : 0.0) + ($isThere ? 0.6 : 0.0) + ($passage->has('\b(?:took place|was (?:done|carried out|conducted|set)|recruited (?:from|in|at)|setting)\b') ? 0.4 : 0.0) + match ($passage->section) {
                 SectionKind::Methods => 0.6,
                 SectionKind::Abstract => 0.4,
                 SectionKind::Title => -0.4,

@@ -11,6 +11,12 @@ final class Traps
 {
     private const CITED = '/\bet al\b|\band colleagues\b|\b(?:earlier|previous|prior|former|recent|another|other|one|a) (?:\w+ )?(?:study|studies|trial|trials|survey|surveys|review|work|report|cohort|meta-analys\w+)\b|\[\d{1,3}(?:[,–-]\s?\d{1,3})*\]|\((?:19|20)\d\d\)|\b(?:has|have) (?:shown|found|reported)\b|\bin the literature\b/iu';
 
+    /** An author and a year, or somebody's study: never one's own people. */
+    private const NAMED = '/\(\p{Lu}[\p{L}’-]+(?:(?:,| and| &) [^()]{0,60})?,?\s(?:19|20)\d\d|\p{Lu}[\p{L}’-]+(?: et al\.?| and colleagues| (?:and|&) \p{Lu}[\p{L}’-]+)\s*\(?(?:19|20)\d\d|\bet al\b|\band colleagues\b|\b(?:trial|study|survey|work|that|those|report|review) (?:by|of) \p{Lu}[\p{L}’-]+(?: and \p{Lu}|[,;) ])|\b(?:Earlier|Previous|Former|Older) (?:\p{L}+ )?(?:work|studies|study|trials?|surveys?)\b/u';
+
+    /** In a letter without sections. */
+    private const OTHERS = '/\bin (?:a|an|one|another) (?:\p{L}+ ){0,3}(?:study|trial|survey|experiment)\b|\b(?:the|an?) (?:only|best|largest|first|earlier) (?:\p{L}+ )?(?:study|trial|survey|experiment)\b|\bwe are aware of\b|\bfrom an earlier\b/iu';
+
     private const PLANNED = '/\b(?:planned|plan to|needed|required|to detect|power|would (?:be|give|need)|will (?:be|take|receive|enrol)|aim(?:ed)? to|intend\w*|target|anticipat\w+|expect\w+|sample size|assum\w+|calculat\w+ that|at least \d+ (?:participants|patients|people))\b/iu';
 
     private const ENTRY = '/\b(?:eligib\w+|inclusion criteri\w+|exclu\w+|were included if|criteria|qualif\w+|at least|or (?:older|over|above|more|younger)|between \d+ and \d+ years|aged? (?:\d+ (?:to|and|[–-])|over|under|at least|from))\b/iu';
@@ -23,7 +29,10 @@ final class Traps
             true,
         );
 
-        return $passage->section === SectionKind::References || (preg_match(self::CITED, $passage->text) === 1 && $elsewhere);
+        return $passage->section === SectionKind::References ||
+            (! $passage->isRow() && preg_match(self::NAMED, $passage->text) === 1) ||
+            ($elsewhere && preg_match(self::CITED, $passage->text) === 1) ||
+            (in_array($passage->section, [SectionKind::Title, SectionKind::Other], true) && preg_match(self::OTHERS, $passage->text) === 1);
     }
 
     public static function isPlanned(string $text): bool
@@ -34,6 +43,12 @@ final class Traps
     public static function isEntry(string $text): bool
     {
         return preg_match(self::ENTRY, $text) === 1;
+    }
+
+    /** What somebody said, word by word. */
+    public static function isSpeech(string $text): bool
+    {
+        return preg_match('/["“‘][^"”’]*\b(?:I|you|my|me|we)\b/u', $text) === 1;
     }
 
     /** How much a section's word counts for what was done and found. */

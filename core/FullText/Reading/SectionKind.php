@@ -17,14 +17,15 @@ enum SectionKind: string
     case References = 'references';
     case Other = 'other';
 
+    /** What a heading begins with, or holds. */
     private const NAMES = [
-        'abstract' => '(?:abstract|summary|synopsis)',
-        'introduction' => '(?:introduction|background|objectives?|aims?|rationale|why this study)',
-        'methods' => '(?:(?:materials?|patients?|participants?|subjects?|setting|sample|design)(?: and methods)?|methods?|methodology|procedures?|study design.*|statistical (?:analysis|methods)|statistics|analysis|data collection|measures?|measurements?|outcomes?|interventions?|randomi[sz]ation|how .*)',
-        'results' => '(?:results?|findings?|participant flow|baseline .*|what we found)',
-        'discussion' => '(?:discussion|conclusions?|limitations?|strengths and .*|implications.*|comment|what this .*)',
-        'declarations' => '(?:(?:source of )?funding.*|financial .*|acknowledge?ments?|(?:declarations?|conflicts?|competing|statement) .*|disclosures?.*|declarations?|interests?|author contributions?|contributors?|data (?:availability|sharing).*|ethics.*|ethical .*|support|trial registration|registration|notes?)',
-        'references' => '(?:references|bibliography|literature(?: cited)?|works cited)',
+        'references' => '^(?:references|bibliography|literature(?: cited)?|works cited)\b',
+        'abstract' => '^(?:abstract|summary|synopsis)\b',
+        'declarations' => '\b(?:funding|financ\w+|acknowledge?ments?|declarations?|conflicts?|competing|disclosures?|interests?|sponsor\w*|data (?:availability|sharing)|author contributions?|contributors?|thanks|trial registration|registration)\b|^(?:ethic\w*|support|sources of support)\b',
+        'discussion' => '^(?:discussion|conclusions?|limitations?|strengths|implications?|comments?|interpretation|what this)\b|\b(?:limitations|conclusions?|meaning)\b',
+        'introduction' => '^(?:introduction|background|objectives?|aims?|rationale|purpose|why)\b|\b(?:introduction|what is known)\b',
+        'methods' => '^(?:materials?|patients?|participants?|subjects?|setting|sample|design|methods?|methodology|procedures?|population|statistic\w*|analys[ei]s|data|measures?|measurements?|outcomes?|interventions?|randomi[sz]ation|recruitment|how|treatments?|instruments?|study (?:design|population))\b|\b(?:methods?|procedure|design|what we did|what was done)\b',
+        'results' => '^(?:results?|findings?|participant flow|baseline|what (?:we|was) found)\b|\b(?:results|findings|found)\b',
     ];
 
     /** By a heading; null where it says nothing, so that the part before it goes on. */
@@ -32,7 +33,7 @@ enum SectionKind: string
     {
         $bare = mb_strtolower(trim((string) preg_replace('/^[\d.\s]*|[\s.:]+$/u', '', $heading)));
         foreach (self::NAMES as $kind => $pattern) {
-            if (preg_match("/^{$pattern}$/u", $bare) === 1) {
+            if (preg_match("/{$pattern}/u", $bare) === 1) {
                 return self::from($kind);
             }
         }
