@@ -10,6 +10,8 @@ final class AgeReader implements LeadReader
     private const NUMBER = '(\d{1,3}(?:[.·]\d+)?)';
 
     private const PATTERNS = [
+        '(?:mean|average) age of (?:the |all |these |our )?(?:[\d,]+ )?(?:\p{L}+ ){1,3}?was '.self::NUMBER => 1.7,
+        '(?<![\d.])'.self::NUMBER.'\s*(?:±|\+\/-)\s*\d+(?:\.\d+)?\s*years?\b(?: old| of age)?' => 1.2,
         '(?:mean|average)\s+(?:\p{L}+\s+){0,2}age\b[^.;()\d]{0,50}?'.self::NUMBER => 1.6,
         '\b[Mm]\s*age\s*=?\s*'.self::NUMBER => 1.5,
         '\bage\b[^.;\d]{0,12}\(?(?:mean|average|M)\b[^\d.;]{0,12}'.self::NUMBER => 1.4,

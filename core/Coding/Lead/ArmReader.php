@@ -50,8 +50,8 @@ final class ArmReader implements LeadReader
                 }
             }
         }
-        if (! $isControl && $paper->title() !== '') {
-            $leads[] = $this->ofTitle($paper);
+        if (! $isControl && $paper->title() !== null) {
+            $leads[] = $this->ofTitle($paper->title());
         }
 
         return $leads;
@@ -66,17 +66,11 @@ final class ArmReader implements LeadReader
         };
     }
 
-    private function ofTitle(Passages $paper): Lead
+    private function ofTitle(Passage $title): Lead
     {
-        foreach ($paper->all as $passage) {
-            if ($passage->text === $paper->title()) {
-                $words = preg_split('/\s+/u', $passage->text) ?: [];
+        $words = preg_split('/\s+/u', $title->text) ?: [];
 
-                return Lead::from($passage, implode(' ', array_slice($words, 0, 36)), 1.95, 'the title names it');
-            }
-        }
-
-        return new Lead($paper->title(), '', $paper->title(), 1, 1.95, 'the title names it');
+        return Lead::from($title, implode(' ', array_slice($words, 0, 36)), 1.95, 'the title names it');
     }
 
     /** Some words of the sentence around the place where it is named. */

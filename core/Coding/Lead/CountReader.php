@@ -50,7 +50,7 @@ final class CountReader implements LeadReader
 
     public function leads(AskedItem $item, Passages $paper): array
     {
-        $stage = $this->stage($item);
+        $stage = $this->stage($item) ?? 'entered';
         $cues = $stage === 'analysed' ? self::ANALYSED : self::ENTERED;
         $leads = [];
         foreach ($paper->told() as $passage) {

@@ -143,7 +143,7 @@ final class Countries
         'Uganda' => ['Uganda', 'Ugandan'],
         'Ukraine' => ['Ukraine', 'Ukrainian'],
         'United Arab Emirates' => ['United Arab Emirates', 'Emirati'],
-        'United Kingdom' => ['United Kingdom|UK|U\.K\.|Great Britain|England|Scotland|Wales|Northern Ireland|English|Scottish|Welsh', 'British'],
+        'United Kingdom' => ['United Kingdom|UK|U\.K\.|Great Britain|England|Scotland|Wales|Northern Ireland|Scottish|Welsh', 'British'],
         'United States' => ['United States|USA|U\.S\.A?\.|US|United States of America|American', ''],
         'Uruguay' => ['Uruguay', 'Uruguayan'],
         'Uzbekistan' => ['Uzbekistan', 'Uzbek'],

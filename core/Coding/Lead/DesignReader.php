@@ -125,9 +125,10 @@ final class DesignReader implements LeadReader
             }
         }
         foreach (self::OVER as [$one, $other]) {
-            if (($scores[$one] ?? 0) >= 1.4 && isset($scores[$other])) {
-                $scores[$one] += 0.6 * $scores[$other];
-                $scores[$other] *= 0.3;
+            [$plain, $less] = [$scores[$one] ?? 0.0, $scores[$other] ?? 0.0];
+            if ($plain >= 1.4 && $less > 0.0) {
+                $scores[$one] = $plain + 0.6 * $less;
+                $scores[$other] = 0.3 * $less;
             }
         }
         arsort($scores);

@@ -48,7 +48,7 @@ final class FemaleReader implements LeadReader
         foreach ([[$women, false], [$men, true]] as [$who, $isMen]) {
             $of = fn (float $share): float => $isMen ? 100 - $share : $share;
             if (preg_match("/{$percent}\)?\s*(?:of (?:them|whom|the \p{L}+|participants|those) )?(?:were |was |are )?(?:of them )?{$who}\b/iu", $text, $m) === 1 ||
-                preg_match("/\b{$who}\b\s*[:,(]?\s*(?:\(?\s*\d+\s*[;,(\/]\s*)?{$percent}/iu", $text, $m) === 1 ||
+                preg_match("/\b{$who}\b\s*[:,(]?\s*(?:\(?\s*(?:[Nn]\s*=\s*)?\d[\d,]*\s*[;,(\/]\s*)?{$percent}/iu", $text, $m) === 1 ||
                 preg_match("/\b{$who}\b\s*\(\s*\d[\d,]*\s*(?:of|\/)\s*\d[\d,]*\s*[,;]?\s*{$percent}/iu", $text, $m) === 1) {
                 $told[] = [$of((float) Figures::value($m[1])), 1.5 - (preg_match(self::OTHER, $text) === 1 ? 1.0 : 0.0), 'a share is given'];
             }
@@ -143,8 +143,10 @@ final class FemaleReader implements LeadReader
         }
         $known = array_filter($figures, fn (array $one): bool => $one['share'] !== null || $one['n'] !== null);
         if (count($known) === count($figures)) {
-            $of = fn (array $one): float => $one['n'] ?? ($one['share'] > 0 ? 100 * $one['value'] / (float) $one['share'] : 1.0);
-            $all = array_sum(array_map($of, $figures));
+            $all = 0.0;
+            foreach ($figures as $one) {
+                $all += $one['n'] ?? ($one['share'] > 0 ? 100 * $one['value'] / $one['share'] : 1.0);
+            }
 
             return $all > 0 ? 100 * array_sum(array_column($figures, 'value')) / $all : null;
         }

@@ -37,7 +37,8 @@ final class FundingReader implements LeadReader
             if ((! $says && ! $isThere) || preg_match(self::ROLE, $passage->text) === 1) {
                 continue;
             }
-            $base = ($passage->section === SectionKind::Declarations ? 0.7 : 0.0) + ($isThere ? 0.6 : 0.0) - (in_array($passage->section, [SectionKind::Introduction, SectionKind::Discussion, SectionKind::Results], true) ? 1.0 : 0.0);
+            $isEnd = $passage->number >= 0.8 * count($paper->all);
+            $base = ($passage->section === SectionKind::Declarations || $isEnd ? 0.7 : 0.0) + ($isThere ? 0.6 : 0.0) - (in_array($passage->section, [SectionKind::Introduction, SectionKind::Discussion, SectionKind::Results], true) && ! $isEnd ? 1.0 : 0.0);
             if (preg_match(self::NOBODY, $passage->text) === 1) {
                 $leads[] = Lead::from($passage, 'none', 1.9 + $base, 'it says that nobody paid');
             } elseif ($says) {

@@ -39,7 +39,7 @@ final readonly class MainOutcome
             }
         }
         if ($best === null) {
-            return new self(null, '', self::stems($paper->title()));
+            return new self(null, '', self::stems($paper->title()->text ?? ''));
         }
         $text = self::named($best->text);
 

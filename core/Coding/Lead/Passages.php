@@ -73,15 +73,10 @@ final readonly class Passages
         );
     }
 
-    public function title(): string
+    /** The first words of a paper are its title. */
+    public function title(): ?Passage
     {
-        foreach ($this->all as $passage) {
-            if ($passage->section === SectionKind::Title && $passage->kind === BlockKind::Heading) {
-                return $passage->text;
-            }
-        }
-
-        return $this->all[0]->text ?? '';
+        return $this->all[0] ?? null;
     }
 
     /** Its first row names the columns: no cell but the first is a figure by itself. */

@@ -7,11 +7,11 @@ namespace WaryHeron\Core\Coding\Lead;
 /** The identifier in a register of trials or plans; those of ethics committees and grants are none. */
 final class RegistrationReader implements LeadReader
 {
-    private const REGISTERED = '\b(?:regist(?:ered|ration|er|ry)|trial (?:number|no|id)|protocol (?:number|no))\b';
+    private const REGISTERED = '\b(?:regist(?:ered|ration|er|ry)|trial (?:number|no|id)|protocol (?:number|no)|archive|entry|identifier|pre-?regist\w+|plan of analysis)\b';
 
     private const ETHICS = '\b(?:ethic\w*|approv\w+|institutional review|IRB|board|committee|grant|award|licen[cs]e|registered nurses?|file)\b';
 
-    private const NUMBER = '/(?<![\p{L}\d])((?:\p{Lu}{2,}[\p{Lu}\p{L}]*(?:[-\/ ]?\p{Lu}*)?[-\/ ]?\d[\p{L}\d]*(?:[-\/.]\d+)*)|\d{4}-\d{5,}-\d{2}|\d{4}[-\/]\d{3,})(?![\p{L}\d])/u';
+    private const NUMBER = '/(?<![\p{L}\d])((?:\p{Ll}?\p{Lu}{2,}[\p{Lu}\p{L}]*(?:[-\/ ]?\p{Lu}*)?[-\/ ]?\d[\p{L}\d]*(?:[-\/.]\d+)*)|\d{4}-\d{5,}-\d{2}|\d{4}[-\/]\d{3,})(?![\p{L}\d])/u';
 
     public function reads(AskedItem $item): bool
     {

@@ -169,10 +169,14 @@ final class Blocks
             return false;
         }
         $next = $this->lines[$at + 1] ?? null;
-        if ($next === null || preg_match('/^[\d.\s]*\p{Lu}/u', $text) !== 1) {
+        if ($next === null || preg_match('/^[\d.\s"“‘(]*\p{Lu}/u', $text) !== 1) {
             return false;
         }
-        if (SectionKind::of($text) !== null || $line->size() > 1.12 * $this->size) {
+        if ($line->size() > 1.12 * $this->size) {
+            return true;
+        }
+        $isShort = $line->right - $line->left < 0.75 * ($next->right - $next->left) || $next->top < $line->top;
+        if (SectionKind::of($text) !== null && $words <= 5 && $isShort && ! str_contains($text, ',')) {
             return true;
         }
 

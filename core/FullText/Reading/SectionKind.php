@@ -21,7 +21,7 @@ enum SectionKind: string
     private const NAMES = [
         'references' => '^(?:references|bibliography|literature(?: cited)?|works cited)\b',
         'abstract' => '^(?:abstract|summary|synopsis)\b',
-        'declarations' => '\b(?:funding|financ\w+|acknowledge?ments?|declarations?|conflicts?|competing|disclosures?|interests?|sponsor\w*|data (?:availability|sharing)|author contributions?|contributors?|thanks|trial registration|registration)\b|^(?:ethic\w*|support|sources of support)\b',
+        'declarations' => '\b(?:funding|financ\w+|acknowledge?ments?|declarations?|conflicts?|competing|disclosures?|interests?|sponsor\w*|data (?:availability|sharing)|author contributions?|contributors?|thanks|trial registration|registration)\b|^(?:ethic\w*|support|sources of support|statements?|details|notes?|(?:article|additional|supplementary|further) information|about (?:this|the))\b',
         'discussion' => '^(?:discussion|conclusions?|limitations?|strengths|implications?|comments?|interpretation|what this)\b|\b(?:limitations|conclusions?|meaning)\b',
         'introduction' => '^(?:introduction|background|objectives?|aims?|rationale|purpose|why)\b|\b(?:introduction|what is known)\b',
         'methods' => '^(?:materials?|patients?|participants?|subjects?|setting|sample|design|methods?|methodology|procedures?|population|statistic\w*|analys[ei]s|data|measures?|measurements?|outcomes?|interventions?|randomi[sz]ation|recruitment|how|treatments?|instruments?|study (?:design|population))\b|\b(?:methods?|procedure|design|what we did|what was done)\b',

@@ -10,6 +10,9 @@ final class TableRow
     /** A first cell of more lines than that is a column of text. */
     private const TALLEST = 5;
 
+    /** Lines of so many heights are running text. */
+    private const WIDE = 12.0;
+
     /** @var non-empty-list<non-empty-list<Line>> */
     private array $cells;
 
@@ -39,7 +42,7 @@ final class TableRow
             $row->used++;
         }
 
-        return count($row->cells) > 1 ? $row : null;
+        return count($row->cells) > 1 && ! $row->isColumns() ? $row : null;
     }
 
     /** How many lines it is made of. */
@@ -58,6 +61,19 @@ final class TableRow
     public function texts(Hyphens $hyphens): array
     {
         return array_map(fn (array $lines): string => $hyphens->joined($lines), $this->cells);
+    }
+
+    /** Two columns of running text that happen to be short. */
+    private function isColumns(): bool
+    {
+        foreach ($this->cells as $lines) {
+            $widths = array_map(fn (Line $line): float => $line->right - $line->left, $lines);
+            if (count($lines) < 2 || array_sum($widths) / count($widths) < self::WIDE * $this->size) {
+                return false;
+            }
+        }
+
+        return count($this->cells) === 2;
     }
 
     private function take(Line $next): bool

@@ -51,7 +51,7 @@ final class WordBoxes
         $text = (string) preg_replace('/[\x{00}-\x{1F}\x{7F}\x{AD}\x{200B}-\x{200F}\x{FEFF}]/u', '', $text);
         $composed = \Normalizer::normalize($text, \Normalizer::FORM_C);
 
-        return self::spelt(is_string($composed) ? mb_substr($composed, 0, self::LONGEST) : '');
+        return trim(self::spelt(is_string($composed) ? mb_substr($composed, 0, self::LONGEST) : ''));
     }
 
     /** Ligatures as letters; other signs keep their form, for they may be superscripts. */
