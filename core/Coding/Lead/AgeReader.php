@@ -19,7 +19,9 @@ final class AgeReader implements LeadReader
         '\baged?\s+(?:on average\s+|a mean of\s+)?'.self::NUMBER.'\s*(?:years?)?\s*\((?:SD|±|s\.d\.)' => 1.3,
         '\b(?:were|was)\s+(?:on average\s+)'.self::NUMBER.'\s*years? old' => 1.3,
         self::NUMBER.'\s*(?:\(SD [\d.]+\)\s*)?years?\s*(?:old|of age)?\s*(?:on average|\(mean)' => 1.2,
-        '\bage[ds]?\b[^.;\d]{0,25}'.self::NUMBER.'\s*(?:years\s*)?(?:\((?:SD|s\.d\.|±)|±|, SD|; SD|, standard deviation|, with a standard deviation)' => 1.3,
+        '\bage[ds]?\b[^.;\d]{0,25}'.
+        self::NUMBER.
+        '\s*(?:years\s*)?(?:\((?:SD|s\.d\.|±)|±|, SD|; SD|, standard deviation|, with a standard deviation)' => 1.3,
     ];
 
     public function reads(AskedItem $item): bool
@@ -43,9 +45,20 @@ final class AgeReader implements LeadReader
                 if (preg_match("/{$pattern}/u", $passage->text, $found) === 1 && ! $this->isMedian($passage->text)) {
                     $value = (float) Figures::value($found[1]);
                     $isArm = preg_match('/\b(?:respectively|group|arm|against|compared)\b/iu', $passage->text) === 1;
-                    $score = 1.2 + $weight + Traps::trust($passage->section) - ($isArm ? 0.5 : 0.0) - (Traps::isEntry($passage->text) ? 0.8 : 0.0);
+                    $score =
+                        1.2 +
+                        $weight +
+                        Traps::trust($passage->section) -
+                        ($isArm ? 0.5 : 0.0) -
+                        (Traps::isEntry($passage->text) ? 0.8 : 0.0);
                     if ($value > 0 && $value < 115) {
-                        $leads[] = Lead::from($passage, Figures::told($value), $score, 'it is called a mean age', 'years');
+                        $leads[] = Lead::from(
+                            $passage,
+                            Figures::told($value),
+                            $score,
+                            'it is called a mean age',
+                            'years',
+                        );
                     }
                     break;
                 }
@@ -57,14 +70,18 @@ final class AgeReader implements LeadReader
 
     private function isMedian(string $text): bool
     {
-        return preg_match('/\bmedian\s+(?:\p{L}+\s+)?age/iu', $text) === 1 && preg_match('/\b(?:mean|average)\b/iu', $text) !== 1;
+        return preg_match('/\bmedian\s+(?:\p{L}+\s+)?age/iu', $text) === 1 &&
+            preg_match('/\b(?:mean|average)\b/iu', $text) !== 1;
     }
 
     /** @return list<Lead> */
     private function inRow(Passage $row): array
     {
         $label = $row->cells[0] ?? '';
-        if (preg_match('/^(?:mean |average )?(?:\p{L}+ )?ages?\b/iu', $label) !== 1 || preg_match('/\bmedian\b|\bgroup|\bunder|\bover|[<≥]|\d+\s*[–-]\s*\d+/iu', $label) === 1) {
+        if (
+            preg_match('/^(?:mean |average )?(?:\p{L}+ )?ages?\b/iu', $label) !== 1 ||
+            preg_match('/\bmedian\b|\bgroup|\bunder|\bover|[<≥]|\d+\s*[–-]\s*\d+/iu', $label) === 1
+        ) {
             return [];
         }
         $columns = Columns::of($row);
@@ -76,6 +93,14 @@ final class AgeReader implements LeadReader
         $isWhole = $columns->whole() !== null;
         $score = 2.0 + ($isMean ? 0.6 : 0.0) + ($isWhole ? 0.7 : 0.0) + Traps::trust($row->section);
 
-        return [Lead::from($row, Figures::told(round($mean, 1)), $score, $isWhole ? 'the table’s column of all' : 'the mean over the table’s groups', 'years')];
+        return [
+            Lead::from(
+                $row,
+                Figures::told(round($mean, 1)),
+                $score,
+                $isWhole ? 'the table’s column of all' : 'the mean over the table’s groups',
+                'years',
+            ),
+        ];
     }
 }

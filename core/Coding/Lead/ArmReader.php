@@ -38,14 +38,36 @@ final class ArmReader implements LeadReader
         }
         $leads = [];
         foreach ($paper->told() as $passage) {
-            if ($passage->isRow() || Traps::isCited($passage) || ! in_array($passage->section, [SectionKind::Methods, SectionKind::Abstract, SectionKind::Title], true) || ($passage->kind === BlockKind::Heading && $passage->section !== SectionKind::Title)) {
+            if (
+                $passage->isRow() ||
+                Traps::isCited($passage) ||
+                ! in_array($passage->section, [SectionKind::Methods, SectionKind::Abstract, SectionKind::Title], true) ||
+                ($passage->kind === BlockKind::Heading && $passage->section !== SectionKind::Title)
+            ) {
                 continue;
             }
             foreach ($isControl ? self::COMPARED : self::TESTED as $cue => $weight) {
                 if (preg_match("/{$cue}/iu", $passage->text, $found, PREG_OFFSET_CAPTURE) === 1) {
-                    $heading = preg_match($isControl ? '/control|comparison|usual/iu' : '/intervention|programme|program|course|treatment|exposure|procedure|condition|what was/iu', $passage->heading) === 1 ? 0.4 : 0.0;
+                    $heading =
+                        preg_match(
+                            $isControl
+                                ? '/control|comparison|usual/iu'
+                                : '/intervention|programme|program|course|treatment|exposure|procedure|condition|what was/iu',
+                            $passage->heading,
+                        ) === 1
+                            ? 0.4
+                            : 0.0;
                     $value = $this->span($passage->text, (int) $found[0][1], $isControl);
-                    $leads[] = Lead::from($passage, $value, 0.9 + $weight + $heading + ($passage->section === SectionKind::Abstract ? 0.3 : 0.1) - $passage->number * 0.001, $isControl ? 'what it was compared with' : 'what was tested');
+                    $leads[] = Lead::from(
+                        $passage,
+                        $value,
+                        0.9 +
+                            $weight +
+                            $heading +
+                            ($passage->section === SectionKind::Abstract ? 0.3 : 0.1) -
+                            $passage->number * 0.001,
+                        $isControl ? 'what it was compared with' : 'what was tested',
+                    );
                     break;
                 }
             }

@@ -16,7 +16,13 @@ final readonly class Columns
     {
         $figures = [];
         foreach (array_slice($row->cells, 1) as $i => $cell) {
-            if (preg_match('/([−–-]?\d[\d,]*(?:[.·]\d+)?)\s*(?:[(\[±;]\s*([−–-]?\d+(?:[.·]\d+)?)\s*%?)?/u', $cell, $found) !== 1) {
+            if (
+                preg_match(
+                    '/([−–-]?\d[\d,]*(?:[.·]\d+)?)\s*(?:[(\[±;]\s*([−–-]?\d+(?:[.·]\d+)?)\s*%?)?/u',
+                    $cell,
+                    $found,
+                ) !== 1
+            ) {
                 continue;
             }
             $head = self::head($row, $i + 1);

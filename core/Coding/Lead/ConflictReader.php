@@ -29,14 +29,34 @@ final class ConflictReader implements LeadReader
         $leads = [];
         foreach ($paper->told() as $passage) {
             $isThere = preg_match('/interest|disclos|conflict|competing/iu', $passage->heading) === 1;
-            $isNear = $passage->section === SectionKind::Declarations && preg_match('/^[^.]*\b(?:author|\p{Lu}\.?[ -]?\p{Lu}\.?|\p{Lu}[\p{L}-]+ (?:and|is|has|was|sits|owns))/u', $passage->text) === 1;
-            if ($passage->kind === BlockKind::Heading || $passage->isRow() || (! $isThere && ! $isNear && ! $passage->has(self::ABOUT))) {
+            $isNear =
+                $passage->section === SectionKind::Declarations &&
+                preg_match(
+                    '/^[^.]*\b(?:author|\p{Lu}\.?[ -]?\p{Lu}\.?|\p{Lu}[\p{L}-]+ (?:and|is|has|was|sits|owns))/u',
+                    $passage->text,
+                ) === 1;
+            if (
+                $passage->kind === BlockKind::Heading ||
+                $passage->isRow() ||
+                (! $isThere && ! $isNear && ! $passage->has(self::ABOUT))
+            ) {
                 continue;
             }
-            $isDeclared = $isThere || preg_match('/\binterests?\b|declar|disclos|conflict|competing|\btie\b/iu', $passage->text) === 1;
-            $base = ($passage->section === SectionKind::Declarations ? 1.0 : 0.0) + ($isThere ? 0.8 : 0.0) + ($isDeclared ? 0.8 : 0.0);
+            $isDeclared =
+                $isThere ||
+                preg_match('/\binterests?\b|declar|disclos|conflict|competing|\btie\b/iu', $passage->text) === 1;
+            $base =
+                ($passage->section === SectionKind::Declarations ? 1.0 : 0.0) +
+                ($isThere ? 0.8 : 0.0) +
+                ($isDeclared ? 0.8 : 0.0);
             $denies = preg_match(self::NONE, $passage->text) === 1;
-            $states = ($isDeclared || $isNear) && preg_match('/\b(?:supported|funded|financed) by\b/iu', $passage->text) !== 1 && preg_match(self::SOME, (string) preg_replace('/\b(?:no|not|nor|none|without)\b[^,;.]*/iu', '', $passage->text)) === 1;
+            $states =
+                ($isDeclared || $isNear) &&
+                preg_match('/\b(?:supported|funded|financed) by\b/iu', $passage->text) !== 1 &&
+                preg_match(
+                    self::SOME,
+                    (string) preg_replace('/\b(?:no|not|nor|none|without)\b[^,;.]*/iu', '', $passage->text),
+                ) === 1;
             if ($states && $some !== null) {
                 $leads[] = Lead::from($passage, $some, $base + 1.9, 'somebody states an interest');
             } elseif ($denies && $isDeclared && $none !== null) {
@@ -49,6 +69,8 @@ final class ConflictReader implements LeadReader
 
     private function option(AskedItem $item, string $pattern): ?string
     {
-        return array_values(array_filter($item->options, fn (string $one): bool => preg_match($pattern, $one) === 1))[0] ?? null;
+        return array_values(
+            array_filter($item->options, fn (string $one): bool => preg_match($pattern, $one) === 1),
+        )[0] ?? null;
     }
 }

@@ -73,7 +73,8 @@ final class CountReader implements LeadReader
     {
         return match (true) {
             $item->isAbout('analys|analyz|complet|evaluab') => 'analysed',
-            $item->isAbout('random|enrol|recruit|participants|sample size|included') && ! $item->isAbout('%|per cent|percent|age\b') => 'entered',
+            $item->isAbout('random|enrol|recruit|participants|sample size|included') &&
+                ! $item->isAbout('%|per cent|percent|age\b') => 'entered',
             default => null,
         };
     }
@@ -93,7 +94,12 @@ final class CountReader implements LeadReader
                 [$count, $between] = $this->nearest($counts, $text, $at, $at + strlen($said));
                 if ($count !== null) {
                     $score = 1.0 + $weight + Traps::trust($passage->section) + $this->weight($count, $between, $text);
-                    $leads[] = Lead::from($passage, Figures::told($count['value']), $score, "“{$said}” is said of so many");
+                    $leads[] = Lead::from(
+                        $passage,
+                        Figures::told($count['value']),
+                        $score,
+                        "“{$said}” is said of so many",
+                    );
                 }
             }
         }
@@ -117,7 +123,11 @@ final class CountReader implements LeadReader
     /** Brackets hold the parts of a count; the places of the rest stay. */
     private static function withoutBrackets(string $text): string
     {
-        return (string) preg_replace_callback('/\([^()]*\)/', fn (array $found): string => str_repeat(' ', strlen($found[0])), $text);
+        return (string) preg_replace_callback(
+            '/\([^()]*\)/',
+            fn (array $found): string => str_repeat(' ', strlen($found[0])),
+            $text,
+        );
     }
 
     /**
@@ -130,13 +140,19 @@ final class CountReader implements LeadReader
     private function together(Passage $passage, array $counts, string $text, array $cues): array
     {
         $people = array_values(array_filter($counts, fn (array $count): bool => $count['person']));
-        $isShared = preg_match('/\b(?:allocated|assigned|randomi[sz]ed|allotted)\b[^.;]{0,80}\bto\b[^.;]*\band\b[^.;]*\bto\b/iu', $text) === 1;
+        $isShared =
+            preg_match(
+                '/\b(?:allocated|assigned|randomi[sz]ed|allotted)\b[^.;]{0,80}\bto\b[^.;]*\band\b[^.;]*\bto\b/iu',
+                $text,
+            ) === 1;
         if (count($people) !== 2 || ! $isShared || ! array_key_exists('randomi[sz]ed|were drawn by lot', $cues)) {
             return [];
         }
         $sum = $people[0]['value'] + $people[1]['value'];
 
-        return [Lead::from($passage, Figures::told($sum), 2.7 + Traps::trust($passage->section), 'the groups together')];
+        return [
+            Lead::from($passage, Figures::told($sum), 2.7 + Traps::trust($passage->section), 'the groups together'),
+        ];
     }
 
     /**
@@ -152,16 +168,30 @@ final class CountReader implements LeadReader
         $between = '';
         foreach ($counts as $i => $count) {
             $isAfter = $count['at'] >= $end;
-            $words = $isAfter ? substr($text, $end, $count['at'] - $end) : ($count['end'] <= $at ? substr($text, $count['end'], $at - $count['end']) : null);
+            $words = $isAfter
+                ? substr($text, $end, $count['at'] - $end)
+                : ($count['end'] <= $at
+                    ? substr($text, $count['end'], $at - $count['end'])
+                    : null);
             if ($words === null || strlen(trim($words)) > 110 || preg_match('/[;:]|\.\s/u', $words) === 1) {
                 continue;
             }
-            if ($isAfter && (strlen(trim($words)) > 22 || $best !== null || preg_match('/\bto\b|\bat\b|\bwith\b|,/iu', $words) === 1)) {
+            if (
+                $isAfter &&
+                (strlen(trim($words)) > 22 ||
+                    $best !== null ||
+                    preg_match('/\bto\b|\bat\b|\bwith\b|,/iu', $words) === 1)
+            ) {
                 continue;
             }
             if ($best === null || strlen($words) < strlen($between)) {
                 $before = $counts[$i - 1] ?? null;
-                $isPart = $before !== null && preg_match('/^\s+(?:out )?of (?:the |these |those |all |some )*$/iu', substr($text, $before['end'], $count['at'] - $before['end'])) === 1;
+                $isPart =
+                    $before !== null &&
+                    preg_match(
+                        '/^\s+(?:out )?of (?:the |these |those |all |some )*$/iu',
+                        substr($text, $before['end'], $count['at'] - $before['end']),
+                    ) === 1;
                 [$best, $between] = [$isPart ? ['person' => $count['person']] + $before : $count, $words];
             }
         }
@@ -178,16 +208,41 @@ final class CountReader implements LeadReader
     {
         $leads = [];
         foreach ($paper->told() as $passage) {
-            if (! $passage->isRow() || $passage->heads === [] || ($leads[implode('|', $passage->heads)] ?? null) !== null) {
+            if (
+                ! $passage->isRow() ||
+                $passage->heads === [] ||
+                ($leads[implode('|', $passage->heads)] ?? null) !== null
+            ) {
                 continue;
             }
             $columns = Columns::of($passage);
             $whole = $columns->whole();
             $arms = array_slice($columns->figures, 0, $columns->arms());
             $sizes = array_filter(array_column($arms, 'n'));
-            $isBaseline = preg_match('/\b(?:age|sex|women|men|female)\b/iu', implode(' ', array_map(fn (Passage $one): string => $one->heads === $passage->heads ? $one->cells[0] ?? '' : '', $paper->told()))) === 1;
-            if (count($sizes) > 1 && count($sizes) === count($arms) && $whole === null && (($stage === 'entered') === $isBaseline || preg_match('/\bcases?\b/iu', implode(' ', $passage->heads)) === 1)) {
-                $leads[implode('|', $passage->heads)] = Lead::from($passage, Figures::told(array_sum($sizes)), 2.2, 'the groups of the table together');
+            $isBaseline =
+                preg_match(
+                    '/\b(?:age|sex|women|men|female)\b/iu',
+                    implode(
+                        ' ',
+                        array_map(
+                            fn (Passage $one): string => $one->heads === $passage->heads ? $one->cells[0] ?? '' : '',
+                            $paper->told(),
+                        ),
+                    ),
+                ) === 1;
+            if (
+                count($sizes) > 1 &&
+                count($sizes) === count($arms) &&
+                $whole === null &&
+                (($stage === 'entered') === $isBaseline ||
+                    preg_match('/\bcases?\b/iu', implode(' ', $passage->heads)) === 1)
+            ) {
+                $leads[implode('|', $passage->heads)] = Lead::from(
+                    $passage,
+                    Figures::told(array_sum($sizes)),
+                    2.2,
+                    'the groups of the table together',
+                );
             }
         }
 
@@ -208,7 +263,9 @@ final class CountReader implements LeadReader
         }
 
         return array_map(
-            fn (Lead $lead): Lead => count($said[$lead->value]) > 1 ? $lead->weighed(0.45, 'said more than once') : $lead,
+            fn (Lead $lead): Lead => count($said[$lead->value]) > 1
+                ? $lead->weighed(0.45, 'said more than once')
+                : $lead,
             $leads,
         );
     }
@@ -218,20 +275,45 @@ final class CountReader implements LeadReader
     {
         $leads = [];
         foreach ($paper->told() as $passage) {
-            if (Traps::isCited($passage) || Traps::isPlanned($passage->text) || $passage->isRow() || ! in_array($passage->section, [SectionKind::Abstract, SectionKind::Results, SectionKind::Methods, SectionKind::Title], true)) {
+            if (
+                Traps::isCited($passage) ||
+                Traps::isPlanned($passage->text) ||
+                $passage->isRow() ||
+                ! in_array(
+                    $passage->section,
+                    [SectionKind::Abstract, SectionKind::Results, SectionKind::Methods, SectionKind::Title],
+                    true,
+                )
+            ) {
                 continue;
             }
-            if (preg_match('/\(\s*[Nn]\s*=\s*(\d[\d,]*)\s*\)|\b[Nn]\s*=\s*(\d[\d,]*)/u', $passage->text, $found) === 1) {
-                $value = Figures::value($found[1] !== '' ? $found[1] : ($found[2] ?? ''));
+            if (
+                preg_match('/\(\s*[Nn]\s*=\s*(\d[\d,]*)\s*\)|\b[Nn]\s*=\s*(\d[\d,]*)/u', $passage->text, $found) === 1
+            ) {
+                $value = Figures::value($found[1] !== '' ? $found[1] : $found[2] ?? '');
                 if ($value !== null) {
-                    $leads[] = Lead::from($passage, Figures::told($value), 1.5 + Traps::trust($passage->section), 'n = so many');
+                    $leads[] = Lead::from(
+                        $passage,
+                        Figures::told($value),
+                        1.5 + Traps::trust($passage->section),
+                        'n = so many',
+                    );
                 }
             }
             foreach (People::counts(self::withoutBrackets($passage->text)) as $count) {
                 $before = substr($passage->text, 0, $count['at']);
                 if ($count['person'] && preg_match(self::DENIED, substr($passage->text, $count['at'], 80)) !== 1) {
-                    $score = 1.0 + Traps::trust($passage->section) + (trim($before) === '' ? 0.3 : 0.0) - ($count['value'] < 12 ? 0.5 : 0.0);
-                    $leads[] = Lead::from($passage, Figures::told($count['value']), $score, 'so many people are spoken of');
+                    $score =
+                        1.0 +
+                        Traps::trust($passage->section) +
+                        (trim($before) === '' ? 0.3 : 0.0) -
+                        ($count['value'] < 12 ? 0.5 : 0.0);
+                    $leads[] = Lead::from(
+                        $passage,
+                        Figures::told($count['value']),
+                        $score,
+                        'so many people are spoken of',
+                    );
                 }
             }
         }

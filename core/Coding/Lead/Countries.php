@@ -143,7 +143,10 @@ final class Countries
         'Uganda' => ['Uganda', 'Ugandan'],
         'Ukraine' => ['Ukraine', 'Ukrainian'],
         'United Arab Emirates' => ['United Arab Emirates', 'Emirati'],
-        'United Kingdom' => ['United Kingdom|UK|U\.K\.|Great Britain|England|Scotland|Wales|Northern Ireland|Scottish|Welsh', 'British'],
+        'United Kingdom' => [
+            'United Kingdom|UK|U\.K\.|Great Britain|England|Scotland|Wales|Northern Ireland|Scottish|Welsh',
+            'British',
+        ],
         'United States' => ['United States|USA|U\.S\.A?\.|US|United States of America|American', ''],
         'Uruguay' => ['Uruguay', 'Uruguayan'],
         'Uzbekistan' => ['Uzbekistan', 'Uzbek'],
@@ -161,7 +164,13 @@ final class Countries
         foreach (self::NAMES as $country => [$names, $adjective]) {
             if (preg_match("/(?<![\\p{L}-])(?:{$names})(?![\\p{L}])/u", $text) === 1) {
                 $found[$country] = true;
-            } elseif ($adjective !== '' && preg_match("/(?<![\\p{L}-])(?:{$adjective})(?![\\p{L}])(?! (?:version|translation|language|questionnaire|validation|scale|speaking))/u", $text) === 1) {
+            } elseif (
+                $adjective !== '' &&
+                preg_match(
+                    "/(?<![\\p{L}-])(?:{$adjective})(?![\\p{L}])(?! (?:version|translation|language|questionnaire|validation|scale|speaking))/u",
+                    $text,
+                ) === 1
+            ) {
                 $found[$country] = false;
             }
         }

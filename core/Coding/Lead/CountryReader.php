@@ -20,22 +20,32 @@ final class CountryReader implements LeadReader
     {
         $found = [];
         foreach ($paper->told() as $passage) {
-            if (Traps::isCited($passage) || in_array($passage->section, [SectionKind::Introduction, SectionKind::Discussion], true)) {
+            if (
+                Traps::isCited($passage) ||
+                in_array($passage->section, [SectionKind::Introduction, SectionKind::Discussion], true)
+            ) {
                 continue;
             }
             foreach (Countries::in($passage->text) as $country => $isName) {
-                $weight = 1.3 + ($isName ? 0.5 : 0.1) + ($passage->has(self::PLACE) ? 0.4 : 0.0) + match ($passage->section) {
-                    SectionKind::Methods => 0.7,
-                    SectionKind::Abstract => 0.5,
-                    SectionKind::Title => 0.2,
-                    SectionKind::Results => 0.2,
-                    default => -0.6,
-                };
+                $weight =
+                    1.3 +
+                    ($isName ? 0.5 : 0.1) +
+                    ($passage->has(self::PLACE) ? 0.4 : 0.0) +
+                    match ($passage->section) {
+                        SectionKind::Methods => 0.7,
+                        SectionKind::Abstract => 0.5,
+                        SectionKind::Title => 0.2,
+                        SectionKind::Results => 0.2,
+                        default => -0.6,
+                    };
                 $known = $found[$country] ?? null;
-                $found[$country] = $known === null
-                    ? Lead::from($passage, $country, $weight, 'named where the study was done')
-                    : ($known->score >= $weight ? $known : Lead::from($passage, $country, $weight, 'named where the study was done'))
-                        ->weighed(0.3, '');
+                $found[$country] =
+                    $known === null
+                        ? Lead::from($passage, $country, $weight, 'named where the study was done')
+                        : ($known->score >= $weight
+                            ? $known
+                            : Lead::from($passage, $country, $weight, 'named where the study was done')
+                        )->weighed(0.3, '');
             }
         }
 

@@ -30,7 +30,11 @@ final class DesignReader implements LeadReader
             '\b(?:order|sequence) of (?:the )?(?:conditions|treatments|periods|blocks)\b' => 1.2,
             '\bboth conditions\b' => 0.8,
         ],
-        'case-control' => ['\bcase[ –-]+control\b' => 2.2, '\bmatched controls?\b' => 1.4, '\bcontrols were (?:drawn|chosen|selected|matched)' => 1.4],
+        'case-control' => [
+            '\bcase[ –-]+control\b' => 2.2,
+            '\bmatched controls?\b' => 1.4,
+            '\bcontrols were (?:drawn|chosen|selected|matched)' => 1.4,
+        ],
         'qualitative' => [
             '\bqualitative\b' => 1.6,
             '\bfocus groups?\b' => 1.3,
@@ -39,7 +43,12 @@ final class DesignReader implements LeadReader
             '\bgrounded theory\b|\bphenomenolog\w+' => 1.6,
             '\binterviews? (?:lasted|were (?:recorded|transcribed))' => 1.3,
         ],
-        'interrupted' => ['\binterrupted time[ -]series\b' => 3.0, '\bsegmented regression\b' => 2.0, '\bmixed[ -]methods?\b' => 1.0, '\bsimulation (?:study|model)\b' => 1.4],
+        'interrupted' => [
+            '\binterrupted time[ -]series\b' => 3.0,
+            '\bsegmented regression\b' => 2.0,
+            '\bmixed[ -]methods?\b' => 1.0,
+            '\bsimulation (?:study|model)\b' => 1.4,
+        ],
         'before-after' => [
             '\bbefore[ –-]+(?:and[ –-]+)?after (?:study|design|comparison|the)\b' => 1.7,
             '\bpre-?(?:test)?[ –-]+(?:and )?post-?test' => 2.0,
@@ -53,7 +62,12 @@ final class DesignReader implements LeadReader
             '\bprospectiv\w+\b' => 0.5,
             '\bhazard ratio\b' => 0.6,
         ],
-        'cross-sectional' => ['\bcross[ -]sectional\b' => 2.2, '\bsurvey(?:ed)?\b' => 0.7, '\bquestionnaire\b' => 0.3, '\bprevalence\b' => 0.4],
+        'cross-sectional' => [
+            '\bcross[ -]sectional\b' => 2.2,
+            '\bsurvey(?:ed)?\b' => 0.7,
+            '\bquestionnaire\b' => 0.3,
+            '\bprevalence\b' => 0.4,
+        ],
         'parallel' => [
             '\brandomi[sz]ed\b' => 0.9,
             '\brandomly (?:allocated|assigned|divided)\b' => 1.3,
@@ -104,7 +118,9 @@ final class DesignReader implements LeadReader
         [$scores] = self::heard($paper);
         $two = array_slice(array_values($scores), 0, 2);
 
-        return ($two[0] ?? 0.0) > 2.0 && ($two[0] ?? 0.0) > 1.4 * ($two[1] ?? 0.0) ? (string) array_key_first($scores) : '';
+        return ($two[0] ?? 0.0) > 2.0 && ($two[0] ?? 0.0) > 1.4 * ($two[1] ?? 0.0)
+            ? (string) array_key_first($scores)
+            : '';
     }
 
     /** @return array{array<string, float>, array<string, Passage>} how much speaks for each kind, the likeliest first */
@@ -117,7 +133,8 @@ final class DesignReader implements LeadReader
                 foreach ($paper->told() as $passage) {
                     if ($heard < 2 && self::speaksOfItself($passage) && $passage->has($pattern)) {
                         $isTitle = $passage->section === SectionKind::Title;
-                        $scores[$kind] = ($scores[$kind] ?? 0) + $weight * ($heard === 0 ? 1.0 : 0.35) * ($isTitle ? 1.6 : 1.0);
+                        $scores[$kind] =
+                            ($scores[$kind] ?? 0) + $weight * ($heard === 0 ? 1.0 : 0.35) * ($isTitle ? 1.6 : 1.0);
                         $best[$kind] ??= $passage;
                         $heard++;
                     }
@@ -145,7 +162,13 @@ final class DesignReader implements LeadReader
 
     private function option(AskedItem $item, string $kind): ?string
     {
-        $kind = strtr($kind, ['interrupted' => 'other', 'crossover' => 'cross-?over', 'before-after' => 'before.after', 'case-control' => 'case.control', 'cross-sectional' => 'cross.sectional']);
+        $kind = strtr($kind, [
+            'interrupted' => 'other',
+            'crossover' => 'cross-?over',
+            'before-after' => 'before.after',
+            'case-control' => 'case.control',
+            'cross-sectional' => 'cross.sectional',
+        ]);
         foreach ($item->options as $option) {
             if (preg_match("/{$kind}/i", $option) === 1) {
                 return $option;

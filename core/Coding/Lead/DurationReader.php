@@ -9,7 +9,10 @@ use WaryHeron\Core\FullText\Reading\SectionKind;
 /** How long what was tested lasted, or people were followed. */
 final class DurationReader implements LeadReader
 {
-    private const TIME = '((?:'.Figures::PATTERN.'))[\s-]+(?:consecutive |successive |working |full )?(minute|hour|day|night|night shift|week|fortnight|month|year)s?\b';
+    private const TIME =
+        '((?:'.
+        Figures::PATTERN.
+        '))[\s-]+(?:consecutive |successive |working |full )?(minute|hour|day|night|night shift|week|fortnight|month|year)s?\b';
 
     private const CUES = [
         '\b(?:lasted|for|over|during|throughout|across|ran for|kept to)\b' => 0.5,
@@ -26,7 +29,17 @@ final class DurationReader implements LeadReader
         '\b(?:per|a|each|every) (?:day|night|week|month)\b' => -0.2,
     ];
 
-    private const LONG = ['minute' => 0.0007, 'hour' => 0.04, 'day' => 1.0, 'night' => 1.0, 'night shift' => 1.0, 'week' => 7.0, 'fortnight' => 14.0, 'month' => 30.4, 'year' => 365.0];
+    private const LONG = [
+        'minute' => 0.0007,
+        'hour' => 0.04,
+        'day' => 1.0,
+        'night' => 1.0,
+        'night shift' => 1.0,
+        'week' => 7.0,
+        'fortnight' => 14.0,
+        'month' => 30.4,
+        'year' => 365.0,
+    ];
 
     public function reads(AskedItem $item): bool
     {
@@ -37,10 +50,21 @@ final class DurationReader implements LeadReader
     {
         $leads = $said = [];
         foreach ($paper->told() as $passage) {
-            if (Traps::isCited($passage) || Traps::isSpeech($passage->text) || $passage->isRow() || $passage->section === SectionKind::Introduction || $passage->section === SectionKind::Declarations) {
+            if (
+                Traps::isCited($passage) ||
+                Traps::isSpeech($passage->text) ||
+                $passage->isRow() ||
+                $passage->section === SectionKind::Introduction ||
+                $passage->section === SectionKind::Declarations
+            ) {
                 continue;
             }
-            preg_match_all('/(?<![\p{L}\d.])'.self::TIME.'/iu', $passage->text, $found, PREG_SET_ORDER | PREG_OFFSET_CAPTURE);
+            preg_match_all(
+                '/(?<![\p{L}\d.])'.self::TIME.'/iu',
+                $passage->text,
+                $found,
+                PREG_SET_ORDER | PREG_OFFSET_CAPTURE,
+            );
             foreach ($found as $one) {
                 [$amount, $unit] = [Figures::value($one[1][0]), mb_strtolower($one[2][0])];
                 $days = (float) $amount * self::LONG[$unit];
@@ -48,14 +72,23 @@ final class DurationReader implements LeadReader
                     continue;
                 }
                 $around = substr($passage->text, max(0, $one[0][1] - 90), 180 + strlen($one[0][0]));
-                $score = 1.2 + Traps::trust($passage->section) * 0.6 + $this->cues($around) + ($passage->section === SectionKind::Methods ? 0.3 : 0.0) - ($unit === 'year' ? 0.4 : 0.0) - ($days < 2 ? 0.5 : 0.0);
+                $score =
+                    1.2 +
+                    Traps::trust($passage->section) * 0.6 +
+                    $this->cues($around) +
+                    ($passage->section === SectionKind::Methods ? 0.3 : 0.0) -
+                    ($unit === 'year' ? 0.4 : 0.0) -
+                    ($days < 2 ? 0.5 : 0.0);
                 $leads[] = Lead::from($passage, Figures::told($amount), $score, 'how long it lasted', "{$unit}s");
                 $said[Figures::told($amount).$unit] = ($said[Figures::told($amount).$unit] ?? 0) + 1;
             }
         }
 
         return array_map(
-            fn (Lead $lead): Lead => $lead->weighed(min(0.9, 0.25 * ($said[$lead->value.rtrim($lead->unit, 's')] - 1)), ''),
+            fn (Lead $lead): Lead => $lead->weighed(
+                min(0.9, 0.25 * ($said[$lead->value.rtrim($lead->unit, 's')] - 1)),
+                '',
+            ),
             $leads,
         );
     }

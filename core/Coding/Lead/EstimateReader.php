@@ -35,15 +35,32 @@ final class EstimateReader implements LeadReader
         $outcome = MainOutcome::of($paper);
         $leads = [];
         foreach ($paper->told() as $passage) {
-            if (Traps::isCited($passage) || $passage->section === SectionKind::Introduction || Traps::isPlanned($passage->text)) {
+            if (
+                Traps::isCited($passage) ||
+                $passage->section === SectionKind::Introduction ||
+                Traps::isPlanned($passage->text)
+            ) {
                 continue;
             }
             foreach ($this->estimates($passage, $item) as [$kind, $value, $low, $high, $strength]) {
-                $score = $strength + Traps::trust($passage->section) + 1.2 * $outcome->share($passage->text) +
-                    ($passage->has('\b(?:primary|main|principal)\b') ? 0.7 : 0.0) + ($passage->has('\badjust') ? 0.3 : 0.0) -
-                    ($passage->has('\b(?:secondary|subgroup|interaction|stronger in|below \d+ years|per[ -]protocol|sensitivity|counting|imput\w+|exploratory|post hoc|unadjusted|crude|baseline)\b') ? 0.7 : 0.0) -
+                $score =
+                    $strength +
+                    Traps::trust($passage->section) +
+                    1.2 * $outcome->share($passage->text) +
+                    ($passage->has('\b(?:primary|main|principal)\b') ? 0.7 : 0.0) +
+                    ($passage->has('\badjust') ? 0.3 : 0.0) -
+                    ($passage->has(
+                        '\b(?:secondary|subgroup|interaction|stronger in|below \d+ years|per[ -]protocol|sensitivity|counting|imput\w+|exploratory|post hoc|unadjusted|crude|baseline)\b',
+                    )
+                        ? 0.7
+                        : 0.0) -
                     $passage->number * 0.0015;
-                $leads[] = Lead::from($passage, self::told($kind, $value, $low, $high), $score, 'an estimate for the main outcome');
+                $leads[] = Lead::from(
+                    $passage,
+                    self::told($kind, $value, $low, $high),
+                    $score,
+                    'an estimate for the main outcome',
+                );
             }
         }
 
@@ -67,16 +84,34 @@ final class EstimateReader implements LeadReader
             $before = substr($passage->text, max($from, $at - 130), $at - max($from, $at - 130));
             $value = $this->within($before, self::plain($interval[1][0]), self::plain($interval[2][0]));
             if ($value !== null) {
-                $found[] = [$this->kind($before, $passage->text, $item), $value, self::plain($interval[1][0]), self::plain($interval[2][0]), 2.0];
+                $found[] = [
+                    $this->kind($before, $passage->text, $item),
+                    $value,
+                    self::plain($interval[1][0]),
+                    self::plain($interval[2][0]),
+                    2.0,
+                ];
             }
             $from = $at + strlen($interval[0][0]);
         }
         foreach ($intervals === [] ? self::KINDS : [] as $kind => $pattern) {
-            if (! in_array($kind, ['MD'], true) && preg_match("/(?:{$pattern})[^\d.;]{0,25}".self::NUMBER.'/u', $passage->text, $one) === 1) {
+            if (
+                ! in_array($kind, ['MD'], true) &&
+                preg_match("/(?:{$pattern})[^\d.;]{0,25}".self::NUMBER.'/u', $passage->text, $one) === 1
+            ) {
                 $found[] = [$kind, self::plain($one[1]), null, null, 1.0];
             }
         }
-        if ($found === [] && preg_match('/\b(?:difference|gain|change|increase|decrease|reduction|effect)\b[^\d.;]{0,40}?'.self::NUMBER.'(?!\d*\s*%\s*CI)/iu', $passage->text, $one) === 1) {
+        if (
+            $found === [] &&
+            preg_match(
+                '/\b(?:difference|gain|change|increase|decrease|reduction|effect)\b[^\d.;]{0,40}?'.
+                    self::NUMBER.
+                    '(?!\d*\s*%\s*CI)/iu',
+                $passage->text,
+                $one,
+            ) === 1
+        ) {
             $found[] = ['MD', self::plain($one[1]), null, null, 0.8];
         }
 
@@ -89,9 +124,21 @@ final class EstimateReader implements LeadReader
         $found = [];
         foreach (array_slice($row->cells, 1) as $i => $cell) {
             $head = $row->heads[$i + 1] ?? '';
-            if (preg_match('/^\s*([−–-]?\d+(?:[.·]\d+)?)\s*[(\[]\s*([−–-]?\d+(?:[.·]\d+)?)\s*(?:to|,|;|–)\s*([−–-]?\d+(?:[.·]\d+)?)\s*[)\]]/u', $cell, $one) === 1 &&
-                preg_match('/CI|confidence|difference|ratio|OR\b|HR\b|RR\b|effect|estimate/u', $head) === 1) {
-                $found[] = [$this->kind($head, $head.' '.$row->text, $item), self::plain($one[1]), self::plain($one[2]), self::plain($one[3]), 1.7];
+            if (
+                preg_match(
+                    '/^\s*([−–-]?\d+(?:[.·]\d+)?)\s*[(\[]\s*([−–-]?\d+(?:[.·]\d+)?)\s*(?:to|,|;|–)\s*([−–-]?\d+(?:[.·]\d+)?)\s*[)\]]/u',
+                    $cell,
+                    $one,
+                ) === 1 &&
+                preg_match('/CI|confidence|difference|ratio|OR\b|HR\b|RR\b|effect|estimate/u', $head) === 1
+            ) {
+                $found[] = [
+                    $this->kind($head, $head.' '.$row->text, $item),
+                    self::plain($one[1]),
+                    self::plain($one[2]),
+                    self::plain($one[3]),
+                    1.7,
+                ];
             }
         }
 
@@ -120,7 +167,10 @@ final class EstimateReader implements LeadReader
     {
         foreach ([$near, $text] as $where) {
             foreach (self::KINDS as $kind => $pattern) {
-                if (preg_match("/{$pattern}/u", $where) === 1 && ($item->options === [] || in_array($kind, $item->options, true))) {
+                if (
+                    preg_match("/{$pattern}/u", $where) === 1 &&
+                    ($item->options === [] || in_array($kind, $item->options, true))
+                ) {
                     return $kind;
                 }
             }

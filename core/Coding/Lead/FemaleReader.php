@@ -29,7 +29,13 @@ final class FemaleReader implements LeadReader
             $found = $passage->isRow() ? $this->inRow($passage, $paper) : $this->inText($passage, $paper);
             foreach ($found as [$share, $weight, $reason]) {
                 if ($share >= 0 && $share <= 100) {
-                    $leads[] = Lead::from($passage, Figures::told(round($share, 1)), 1.2 + $weight + Traps::trust($passage->section), $reason, '%');
+                    $leads[] = Lead::from(
+                        $passage,
+                        Figures::told(round($share, 1)),
+                        1.2 + $weight + Traps::trust($passage->section),
+                        $reason,
+                        '%',
+                    );
                 }
             }
         }
@@ -47,19 +53,56 @@ final class FemaleReader implements LeadReader
         $told = [];
         foreach ([[$women, false], [$men, true]] as [$who, $isMen]) {
             $of = fn (float $share): float => $isMen ? 100 - $share : $share;
-            if (preg_match("/{$percent}\)?\s*(?:of (?:them|whom|the \p{L}+|participants|those) )?(?:were |was |are )?(?:of them )?{$who}\b/iu", $text, $m) === 1 ||
-                preg_match("/\b{$who}\b\s*[:,(]?\s*(?:\(?\s*(?:[Nn]\s*=\s*)?\d[\d,]*\s*[;,(\/]\s*)?{$percent}/iu", $text, $m) === 1 ||
-                preg_match("/\b{$who}\b\s*\(\s*\d[\d,]*\s*(?:of|\/)\s*\d[\d,]*\s*[,;]?\s*{$percent}/iu", $text, $m) === 1) {
-                $told[] = [$of((float) Figures::value($m[1])), 1.5 - (preg_match(self::OTHER, $text) === 1 ? 1.0 : 0.0), 'a share is given'];
+            if (
+                preg_match(
+                    "/{$percent}\)?\s*(?:of (?:them|whom|the \p{L}+|participants|those) )?(?:were |was |are )?(?:of them )?{$who}\b/iu",
+                    $text,
+                    $m,
+                ) === 1 ||
+                preg_match(
+                    "/\b{$who}\b\s*[:,(]?\s*(?:\(?\s*(?:[Nn]\s*=\s*)?\d[\d,]*\s*[;,(\/]\s*)?{$percent}/iu",
+                    $text,
+                    $m,
+                ) === 1 ||
+                preg_match("/\b{$who}\b\s*\(\s*\d[\d,]*\s*(?:of|\/)\s*\d[\d,]*\s*[,;]?\s*{$percent}/iu", $text, $m) ===
+                    1
+            ) {
+                $told[] = [
+                    $of((float) Figures::value($m[1])),
+                    1.5 - (preg_match(self::OTHER, $text) === 1 ? 1.0 : 0.0),
+                    'a share is given',
+                ];
             }
-            if (preg_match("/(?<![\d.]){$number}\s*(?:\((\d{1,3}(?:[.·]\d+)?)\s*%\))\s*(?:were |of them |\p{L}+ )?{$who}\b/iu", $text, $m) === 1 ||
-                preg_match("/(?<![\d.]){$number}\s+(?:were |of them |of these |\p{L}+ ){0,2}{$who}\b\s*\((\d{1,3}(?:[.·]\d+)?)\s*%/iu", $text, $m) === 1) {
+            if (
+                preg_match(
+                    "/(?<![\d.]){$number}\s*(?:\((\d{1,3}(?:[.·]\d+)?)\s*%\))\s*(?:were |of them |\p{L}+ )?{$who}\b/iu",
+                    $text,
+                    $m,
+                ) === 1 ||
+                preg_match(
+                    "/(?<![\d.]){$number}\s+(?:were |of them |of these |\p{L}+ ){0,2}{$who}\b\s*\((\d{1,3}(?:[.·]\d+)?)\s*%/iu",
+                    $text,
+                    $m,
+                ) === 1
+            ) {
                 $told[] = [$of((float) Figures::value($m[2])), 1.7, 'count and share are given'];
             }
         }
-        if (preg_match("/(?<![\d.]){$number}\s+(?:were )?{$women}\b[^.;]{0,40}?(?<![\d.]){$number}\s+(?:were )?{$men}\b/iu", $text, $m) === 1) {
+        if (
+            preg_match(
+                "/(?<![\d.]){$number}\s+(?:were )?{$women}\b[^.;]{0,40}?(?<![\d.]){$number}\s+(?:were )?{$men}\b/iu",
+                $text,
+                $m,
+            ) === 1
+        ) {
             $told[] = $this->part(Figures::value($m[1]), Figures::value($m[2]));
-        } elseif (preg_match("/(?<![\d.]){$number}\s+(?:were )?{$men}\b[^.;]{0,40}?(?<![\d.]){$number}\s+(?:were )?{$women}\b/iu", $text, $m) === 1) {
+        } elseif (
+            preg_match(
+                "/(?<![\d.]){$number}\s+(?:were )?{$men}\b[^.;]{0,40}?(?<![\d.]){$number}\s+(?:were )?{$women}\b/iu",
+                $text,
+                $m,
+            ) === 1
+        ) {
             $told[] = $this->part(Figures::value($m[2]), Figures::value($m[1]));
         }
         if (preg_match("/\b(?:all|only)\b[^.;]{0,30}\b(?:were|are)\s+{$women}\b/iu", $text) === 1) {
@@ -77,24 +120,42 @@ final class FemaleReader implements LeadReader
     {
         $all = (float) $women + (float) $men;
 
-        return $all > 1 ? [100 * (float) $women / $all, 1.5, 'counted from women and men'] : [0.0, 0.0, ''];
+        return $all > 1 ? [(100 * (float) $women) / $all, 1.5, 'counted from women and men'] : [0.0, 0.0, ''];
     }
 
     /** @return list<array{float, float, string}> "sixteen of the 25 were women", or of those who were counted just before */
     private function ofWhole(Passage $passage, Passages $paper, string $number): array
     {
         foreach ([[self::WOMEN, false], [self::MEN, true]] as [$who, $isMen]) {
-            $of = fn (float $part, float $all): array => [$isMen ? 100 - 100 * $part / $all : 100 * $part / $all, 1.2, 'counted from a part of all'];
-            if (preg_match("/(?<![\d.]){$number}\s+of\s+(?:the|these|our|all)?\s*{$number}\s+(?:\p{L}+\s+){0,3}?(?:were\s+)?{$who}\b/iu", $passage->text, $m) === 1) {
+            $of = fn (float $part, float $all): array => [
+                $isMen ? 100 - (100 * $part) / $all : (100 * $part) / $all,
+                1.2,
+                'counted from a part of all',
+            ];
+            if (
+                preg_match(
+                    "/(?<![\d.]){$number}\s+of\s+(?:the|these|our|all)?\s*{$number}\s+(?:\p{L}+\s+){0,3}?(?:were\s+)?{$who}\b/iu",
+                    $passage->text,
+                    $m,
+                ) === 1
+            ) {
                 [$part, $all] = [(float) Figures::value($m[1]), (float) Figures::value($m[2])];
 
                 return $all >= $part && $all > 0 ? [$of($part, $all)] : [];
             }
-            if (preg_match("/(?<![\d.]){$number}\s+(?:of (?:them|these|whom|those) )?(?:were |are )?{$who}\b/iu", $passage->text, $m) === 1) {
+            if (
+                preg_match(
+                    "/(?<![\d.]){$number}\s+(?:of (?:them|these|whom|those) )?(?:were |are )?{$who}\b/iu",
+                    $passage->text,
+                    $m,
+                ) === 1
+            ) {
                 $part = (float) Figures::value($m[1]);
                 $all = $this->before($passage, $paper, $part);
 
-                return $all === null || $part < 1 ? [] : [[$of($part, $all)[0], 0.7, 'counted from a part of those named before']];
+                return $all === null || $part < 1
+                    ? []
+                    : [[$of($part, $all)[0], 0.7, 'counted from a part of those named before']];
             }
         }
 
@@ -120,7 +181,9 @@ final class FemaleReader implements LeadReader
     private function inRow(Passage $row, Passages $paper): array
     {
         $label = $row->cells[0] ?? '';
-        $isWomen = preg_match('/^(?:sex[^\p{L}]*|gender[^\p{L}]*)?(?:\p{L}+\s*[:,(]\s*)?'.self::WOMEN.'\b/iu', $label) === 1;
+        $isWomen =
+            preg_match('/^(?:sex[^\p{L}]*|gender[^\p{L}]*)?(?:\p{L}+\s*[:,(]\s*)?'.self::WOMEN.'\b/iu', $label) ===
+            1;
         $isMen = ! $isWomen && preg_match('/^(?:sex[^\p{L}]*|gender[^\p{L}]*)?'.self::MEN.'\b/iu', $label) === 1;
         $columns = Columns::of($row);
         if ((! $isWomen && ! $isMen) || $columns->figures === []) {
@@ -129,7 +192,9 @@ final class FemaleReader implements LeadReader
         $share = $this->share($columns, $label, $row, $paper);
         $isWhole = $columns->whole() !== null;
 
-        return $share === null ? [] : [[$isMen ? 100 - $share : $share, 1.1 + ($isWhole ? 0.6 : 0.2), 'from the table']];
+        return $share === null
+            ? []
+            : [[$isMen ? 100 - $share : $share, 1.1 + ($isWhole ? 0.6 : 0.2), 'from the table']];
     }
 
     private function share(Columns $columns, string $label, Passage $row, Passages $paper): ?float
@@ -137,7 +202,8 @@ final class FemaleReader implements LeadReader
         $figures = array_slice($columns->figures, 0, $columns->arms());
         $whole = $columns->whole();
         $figures = $whole === null ? $figures : [$columns->figures[$whole]];
-        $isPercent = preg_match('/%|per cent|percent/iu', $label) === 1 && preg_match('/\bn\b|\bno\.|number/iu', $label) !== 1;
+        $isPercent =
+            preg_match('/%|per cent|percent/iu', $label) === 1 && preg_match('/\bn\b|\bno\.|number/iu', $label) !== 1;
         if ($isPercent) {
             return array_sum(array_column($figures, 'value')) / count($figures);
         }
@@ -145,10 +211,10 @@ final class FemaleReader implements LeadReader
         if (count($known) === count($figures)) {
             $all = 0.0;
             foreach ($figures as $one) {
-                $all += $one['n'] ?? ($one['share'] > 0 ? 100 * $one['value'] / $one['share'] : 1.0);
+                $all += $one['n'] ?? ($one['share'] > 0 ? (100 * $one['value']) / $one['share'] : 1.0);
             }
 
-            return $all > 0 ? 100 * array_sum(array_column($figures, 'value')) / $all : null;
+            return $all > 0 ? (100 * array_sum(array_column($figures, 'value'))) / $all : null;
         }
         // the row of the others stands beneath it
         $next = $paper->all[$row->number + 1] ?? null;
@@ -156,7 +222,7 @@ final class FemaleReader implements LeadReader
             $others = array_sum(array_column(Columns::of($next)->figures, 'value'));
             $these = array_sum(array_column($figures, 'value'));
 
-            return $these + $others > 0 ? 100 * $these / ($these + $others) : null;
+            return $these + $others > 0 ? (100 * $these) / ($these + $others) : null;
         }
 
         return null;

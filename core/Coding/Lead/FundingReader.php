@@ -31,20 +31,41 @@ final class FundingReader implements LeadReader
             if ($passage->isRow() || $passage->kind === BlockKind::Heading || Traps::isCited($passage)) {
                 continue;
             }
-            $isThere = preg_match('/fund|financ|support|acknowledg|money|sponsor|declaration|thanks/iu', $passage->heading) === 1;
-            $isAbout = preg_match('/\bfund|financ|sources? of support|^support|sponsor|money/iu', $passage->heading) === 1;
+            $isThere =
+                preg_match('/fund|financ|support|acknowledg|money|sponsor|declaration|thanks/iu', $passage->heading) ===
+                1;
+            $isAbout =
+                preg_match('/\bfund|financ|sources? of support|^support|sponsor|money/iu', $passage->heading) === 1;
             $says = $passage->has(self::PAID) || $isAbout;
             if ((! $says && ! $isThere) || preg_match(self::ROLE, $passage->text) === 1) {
                 continue;
             }
             $isEnd = $passage->number >= 0.8 * count($paper->all);
-            $base = ($passage->section === SectionKind::Declarations || $isEnd ? 0.7 : 0.0) + ($isThere ? 0.6 : 0.0) - (in_array($passage->section, [SectionKind::Introduction, SectionKind::Discussion, SectionKind::Results], true) && ! $isEnd ? 1.0 : 0.0);
+            $base =
+                ($passage->section === SectionKind::Declarations || $isEnd ? 0.7 : 0.0) +
+                ($isThere ? 0.6 : 0.0) -
+                (in_array(
+                    $passage->section,
+                    [SectionKind::Introduction, SectionKind::Discussion, SectionKind::Results],
+                    true,
+                ) && ! $isEnd
+                    ? 1.0
+                    : 0.0);
             if (preg_match(self::NOBODY, $passage->text) === 1) {
                 $leads[] = Lead::from($passage, 'none', 1.9 + $base, 'it says that nobody paid');
             } elseif ($says) {
-                $strong = $isAbout || $passage->has('\b(?:funded|supported|financed|paid for|sponsored|funding|grants? (?:from|of|by)|a grant|made possible|covered by)\b');
+                $strong =
+                    $isAbout ||
+                    $passage->has(
+                        '\b(?:funded|supported|financed|paid for|sponsored|funding|grants? (?:from|of|by)|a grant|made possible|covered by)\b',
+                    );
                 $isName = $passage->has(self::NAME) || preg_match('/\bby (?:the |a )?\p{Lu}/u', $passage->text) === 1;
-                $leads[] = Lead::from($passage, $this->payer($passage->text), 0.7 + $base + ($strong ? 0.9 : 0.2) + ($isName ? 0.6 : -0.4), 'somebody is said to have paid');
+                $leads[] = Lead::from(
+                    $passage,
+                    $this->payer($passage->text),
+                    0.7 + $base + ($strong ? 0.9 : 0.2) + ($isName ? 0.6 : -0.4),
+                    'somebody is said to have paid',
+                );
             }
         }
 
@@ -53,11 +74,20 @@ final class FundingReader implements LeadReader
 
     private function payer(string $text): string
     {
-        $name = preg_match('/\b(?:funded|supported|financed|paid for|sponsored|provided|donated|possible|covered)\b[^.;]{0,25}?\bby\s+(.+)$/iu', $text, $found) === 1 ||
-            preg_match('/\b(?:grants?|funds|funding|support|money|scholarship|award)\b[^.;]{0,30}?\bfrom\s+(.+)$/iu', $text, $found) === 1 ||
+        $name =
+            preg_match(
+                '/\b(?:funded|supported|financed|paid for|sponsored|provided|donated|possible|covered)\b[^.;]{0,25}?\bby\s+(.+)$/iu',
+                $text,
+                $found,
+            ) === 1 ||
+            preg_match(
+                '/\b(?:grants?|funds|funding|support|money|scholarship|award)\b[^.;]{0,30}?\bfrom\s+(.+)$/iu',
+                $text,
+                $found,
+            ) === 1 ||
             preg_match('/\b(?:funding|support)(?: source| statement)?s?\s*[:.]\s*(.+)$/iu', $text, $found) === 1
-            ? $found[1]
-            : $text;
+                ? $found[1]
+                : $text;
         $words = preg_split('/\s+/u', trim($name, ' .')) ?: [];
 
         return implode(' ', array_slice($words, 0, 34));

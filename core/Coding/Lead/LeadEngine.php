@@ -38,7 +38,13 @@ final readonly class LeadEngine
      * interviews, nor does anything last that was asked about once.
      */
     private const ABSENT = [
-        'protocol' => [CountReader::class, AgeReader::class, FemaleReader::class, EstimateReader::class, PValueReader::class],
+        'protocol' => [
+            CountReader::class,
+            AgeReader::class,
+            FemaleReader::class,
+            EstimateReader::class,
+            PValueReader::class,
+        ],
         'qualitative' => [EstimateReader::class, PValueReader::class, DurationReader::class, OutcomeReader::class],
         'case-control' => [DurationReader::class],
         'cross-sectional' => [DurationReader::class],
@@ -48,7 +54,10 @@ final readonly class LeadEngine
     public function lead(AskedItem $item, Passages $paper): ?Lead
     {
         foreach ($this->readers as $reader) {
-            if ($reader->reads($item) && in_array($reader::class, self::ABSENT[DesignReader::kind($paper)] ?? [], true)) {
+            if (
+                $reader->reads($item) &&
+                in_array($reader::class, self::ABSENT[DesignReader::kind($paper)] ?? [], true)
+            ) {
                 return null;
             }
             if ($reader->reads($item)) {

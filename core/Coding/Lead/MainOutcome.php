@@ -23,17 +23,27 @@ final readonly class MainOutcome
         $best = null;
         $most = 0.0;
         foreach ($paper->told() as $passage) {
-            if ($passage->isRow() || $passage->kind === BlockKind::Heading || Traps::isCited($passage) || ! $passage->has(self::NAMED)) {
+            if (
+                $passage->isRow() ||
+                $passage->kind === BlockKind::Heading ||
+                Traps::isCited($passage) ||
+                ! $passage->has(self::NAMED)
+            ) {
                 continue;
             }
             $isStrong = $passage->has('\b(?:primary|main|principal|chief)\b');
             $isSentence = $passage->has('\b(?:was|is|were|named|chosen|served as|:)');
-            $score = ($isStrong ? 2.0 : 0.5) + ($isSentence ? 0.6 : 0.0) - ($passage->has('\bsecondary\b') ? 0.3 : 0.0) - ($passage->has('analysis|difference|CI\b|effect on') ? 0.7 : 0.0) + match ($passage->section) {
-                SectionKind::Methods => 0.8,
-                SectionKind::Abstract => 0.5,
-                SectionKind::Introduction, SectionKind::Discussion => -0.6,
-                default => 0.0,
-            };
+            $score =
+                ($isStrong ? 2.0 : 0.5) +
+                ($isSentence ? 0.6 : 0.0) -
+                ($passage->has('\bsecondary\b') ? 0.3 : 0.0) -
+                ($passage->has('analysis|difference|CI\b|effect on') ? 0.7 : 0.0) +
+                match ($passage->section) {
+                    SectionKind::Methods => 0.8,
+                    SectionKind::Abstract => 0.5,
+                    SectionKind::Introduction, SectionKind::Discussion => -0.6,
+                    default => 0.0,
+                };
             if ($score > $most) {
                 [$best, $most] = [$passage, $score];
             }
@@ -64,12 +74,15 @@ final readonly class MainOutcome
     /** What stands on the other side of the verb from "primary outcome". */
     private static function named(string $sentence): string
     {
-        $name = '(?:primary|main|principal|chief)\s+(?:\p{L}+\s+){0,2}?(?:outcomes?|end-?points?|measures?|variable|criterion|result)(?: measure)?s?';
-        foreach ([
-            "/^(.+?),?\s+(?:was|were|is|are|served as|formed|had been)\s+(?:chosen as |named as |taken as )?(?:the |our |its )?{$name}\b/iu",
-            "/\b{$name}\b[^.:]{0,60}?(?:\bwas\b|\bwere\b|\bis\b|\bare\b|:)\s*(.+)$/iu",
-            "/\b{$name}\b[^.:]{0,30}?,\s*(.+)$/iu",
-        ] as $pattern) {
+        $name =
+            '(?:primary|main|principal|chief)\s+(?:\p{L}+\s+){0,2}?(?:outcomes?|end-?points?|measures?|variable|criterion|result)(?: measure)?s?';
+        foreach (
+            [
+                "/^(.+?),?\s+(?:was|were|is|are|served as|formed|had been)\s+(?:chosen as |named as |taken as )?(?:the |our |its )?{$name}\b/iu",
+                "/\b{$name}\b[^.:]{0,60}?(?:\bwas\b|\bwere\b|\bis\b|\bare\b|:)\s*(.+)$/iu",
+                "/\b{$name}\b[^.:]{0,30}?,\s*(.+)$/iu",
+            ] as $pattern
+        ) {
             if (preg_match($pattern, $sentence, $found) === 1) {
                 return self::short($found[1]);
             }
@@ -90,7 +103,13 @@ final readonly class MainOutcome
     {
         $stems = [];
         foreach (Words::of($text) as $word) {
-            if (mb_strlen($word) > 3 && preg_match('/^(?:primary|main|outcome|measure|were|with|from|that|over|last|each|after|weeks?|months?|days?|using|score|total|mean|between|study|trial|effects?|group)/u', $word) !== 1) {
+            if (
+                mb_strlen($word) > 3 &&
+                preg_match(
+                    '/^(?:primary|main|outcome|measure|were|with|from|that|over|last|each|after|weeks?|months?|days?|using|score|total|mean|between|study|trial|effects?|group)/u',
+                    $word,
+                ) !== 1
+            ) {
                 $stems[mb_substr($word, 0, 6)] = true;
             }
         }

@@ -19,6 +19,13 @@ final class OutcomeReader implements LeadReader
             return [];
         }
 
-        return [Lead::from($outcome->passage, $outcome->text, $outcome->isNamed() ? 3.1 : 1.5, 'it is named as the main outcome')];
+        return [
+            Lead::from(
+                $outcome->passage,
+                $outcome->text,
+                $outcome->isNamed() ? 3.1 : 1.5,
+                'it is named as the main outcome',
+            ),
+        ];
     }
 }

@@ -21,18 +21,35 @@ final class PValueReader implements LeadReader
         $outcome = MainOutcome::of($paper);
         $leads = [];
         foreach ($paper->told() as $passage) {
-            if (Traps::isCited($passage) || $passage->section === SectionKind::Introduction || $passage->has('\balpha\b|level of significance|considered (?:statistically )?significant|significance (?:level|was set)')) {
+            if (
+                Traps::isCited($passage) ||
+                $passage->section === SectionKind::Introduction ||
+                $passage->has(
+                    '\balpha\b|level of significance|considered (?:statistically )?significant|significance (?:level|was set)',
+                )
+            ) {
                 continue;
             }
-            $base = Traps::trust($passage->section) + 1.2 * $outcome->share($passage->text) +
+            $base =
+                Traps::trust($passage->section) +
+                1.2 * $outcome->share($passage->text) +
                 ($passage->has('\b(?:primary|main|principal)\b') ? 0.7 : 0.0) -
-                ($passage->has('\b(?:secondary|subgroup|interaction|stronger in|below \d+ years|per[ -]protocol|sensitivity|counting|imput\w+|exploratory|baseline|correlat\w+)\b') ? 0.7 : 0.0) -
+                ($passage->has(
+                    '\b(?:secondary|subgroup|interaction|stronger in|below \d+ years|per[ -]protocol|sensitivity|counting|imput\w+|exploratory|baseline|correlat\w+)\b',
+                )
+                    ? 0.7
+                    : 0.0) -
                 $passage->number * 0.0015;
             preg_match_all(self::P, $passage->text, $found, PREG_SET_ORDER);
             foreach ($found as $i => [, $sign, $value]) {
                 $sign = $sign === '=' ? '' : ($sign === '>' ? '>' : '<');
                 $hasInterval = $passage->has('\bCI\b|confidence (?:interval|limits)');
-                $leads[] = Lead::from($passage, $sign.self::plain($value), 1.7 + $base - 0.3 * $i + ($hasInterval ? 0.4 : 0.0), 'a p value for the main outcome');
+                $leads[] = Lead::from(
+                    $passage,
+                    $sign.self::plain($value),
+                    1.7 + $base - 0.3 * $i + ($hasInterval ? 0.4 : 0.0),
+                    'a p value for the main outcome',
+                );
             }
             if ($passage->isRow()) {
                 $leads = [...$leads, ...$this->inRow($passage, $base)];
@@ -47,8 +64,18 @@ final class PValueReader implements LeadReader
     {
         foreach ($row->heads as $i => $head) {
             $cell = $row->cells[$i] ?? '';
-            if (preg_match('/^\s*p\b/iu', $head) === 1 && preg_match('/^\s*([<>≤])?\s*(0?[.·]\d+)/u', $cell, $found) === 1) {
-                return [Lead::from($row, ($found[1] === '' ? '' : '<').self::plain($found[2]), 1.5 + $base, 'the table’s column of p values')];
+            if (
+                preg_match('/^\s*p\b/iu', $head) === 1 &&
+                preg_match('/^\s*([<>≤])?\s*(0?[.·]\d+)/u', $cell, $found) === 1
+            ) {
+                return [
+                    Lead::from(
+                        $row,
+                        ($found[1] === '' ? '' : '<').self::plain($found[2]),
+                        1.5 + $base,
+                        'the table’s column of p values',
+                    ),
+                ];
             }
         }
 

@@ -17,7 +17,12 @@ final class People
      */
     public static function counts(string $text): array
     {
-        preg_match_all('/(?<![\p{L}\d.,·\/–−-])('.Figures::PATTERN.')(?![\p{L}\d]|[.,·]\d)/iu', $text, $found, PREG_OFFSET_CAPTURE);
+        preg_match_all(
+            '/(?<![\p{L}\d.,·\/–−-])('.Figures::PATTERN.')(?![\p{L}\d]|[.,·]\d)/iu',
+            $text,
+            $found,
+            PREG_OFFSET_CAPTURE,
+        );
         $counts = [];
         foreach ($found[1] as [$told, $at]) {
             $value = Figures::value($told);
@@ -30,7 +35,12 @@ final class People
                 'value' => $value,
                 'at' => $at,
                 'end' => $at + strlen($told),
-                'person' => preg_match('/^(?:\s+(?:of (?:the|these|those|our|all)|\p{L}+(?:-\p{L}+)*)){0,3}?\s+'.self::PERSONS.'\b/iu', $after) === 1,
+                'person' => preg_match(
+                    '/^(?:\s+(?:of (?:the|these|those|our|all)|\p{L}+(?:-\p{L}+)*)){0,3}?\s+'.
+                        self::PERSONS.
+                        '\b/iu',
+                    $after,
+                ) === 1,
             ];
         }
 
@@ -42,7 +52,15 @@ final class People
         return preg_match('/^\s*(?:%|per cent|percent|‰|°|o[’\']clock)/iu', $after) === 1 ||
             preg_match('/^(?:\s+\p{L}+(?:-\p{L}+)*){0,2}?[\s-]+(?:'.self::THINGS.')\b/iu', $after) === 1 ||
             preg_match('/^\s*(?:to|[–-]|±|:)\s*\d/u', $after) === 1 ||
-            preg_match('/(?:\d\s*(?:to|[–-]|±|:)|[Pp]\s*[=<>]|\bTable|\bFig\w*\.?|\baged?|\bSD|\bCI|\bgrant|\bNo\.?|\bVol\.?|§|#|\bref\w*\.?|\b(?:weeks?|days?|months?|years?|nights?|visits?|phase|grade|level|stage|chapter|version|type|room|unit|ward|period|question|item|page|line))\s*$/iu', $before) === 1 ||
-            ($value >= 1900 && $value <= 2100 && preg_match('/(?:\b(?:in|since|of|from|to|and|until|between|by|early|late|during|January|February|March|April|May|June|July|August|September|October|November|December)|[(,;:])\s*$/iu', $before) === 1);
+            preg_match(
+                '/(?:\d\s*(?:to|[–-]|±|:)|[Pp]\s*[=<>]|\bTable|\bFig\w*\.?|\baged?|\bSD|\bCI|\bgrant|\bNo\.?|\bVol\.?|§|#|\bref\w*\.?|\b(?:weeks?|days?|months?|years?|nights?|visits?|phase|grade|level|stage|chapter|version|type|room|unit|ward|period|question|item|page|line))\s*$/iu',
+                $before,
+            ) === 1 ||
+            ($value >= 1900 &&
+                $value <= 2100 &&
+                preg_match(
+                    '/(?:\b(?:in|since|of|from|to|and|until|between|by|early|late|during|January|February|March|April|May|June|July|August|September|October|November|December)|[(,;:])\s*$/iu',
+                    $before,
+                ) === 1);
     }
 }

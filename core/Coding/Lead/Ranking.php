@@ -41,7 +41,9 @@ final readonly class Ranking
                 $n = $counts[$word] ?? 0;
                 if ($n > 0) {
                     $rare = log(1 + (count($words) - $holding[$word] + 0.5) / ($holding[$word] + 0.5));
-                    $score += $weight * $rare * $n * (self::K + 1) / ($n + self::K * (1 - self::B + self::B * array_sum($counts) / $length));
+                    $score +=
+                        ($weight * $rare * $n * (self::K + 1)) /
+                        ($n + self::K * (1 - self::B + (self::B * array_sum($counts)) / $length));
                 }
             }
             $score *= 1 + 0.4 * Traps::trust($passages[$i]->section);
@@ -75,10 +77,44 @@ final readonly class Ranking
     /** @return list<string> */
     private static function stems(string $text): array
     {
-        $words = array_filter(Words::of($text), fn (string $word): bool => mb_strlen($word) > 2 && ! in_array($word, self::SMALL, true));
+        $words = array_filter(
+            Words::of($text),
+            fn (string $word): bool => mb_strlen($word) > 2 && ! in_array($word, self::SMALL, true),
+        );
 
         return array_values(array_map(fn (string $word): string => mb_substr($word, 0, 7), $words));
     }
 
-    private const SMALL = ['the', 'and', 'for', 'with', 'was', 'were', 'that', 'this', 'from', 'all', 'not', 'which', 'had', 'has', 'are', 'its', 'their', 'one', 'two', 'when', 'only', 'than', 'after', 'before', 'been', 'who', 'also', 'given', 'where', 'there'];
+    private const SMALL = [
+        'the',
+        'and',
+        'for',
+        'with',
+        'was',
+        'were',
+        'that',
+        'this',
+        'from',
+        'all',
+        'not',
+        'which',
+        'had',
+        'has',
+        'are',
+        'its',
+        'their',
+        'one',
+        'two',
+        'when',
+        'only',
+        'than',
+        'after',
+        'before',
+        'been',
+        'who',
+        'also',
+        'given',
+        'where',
+        'there',
+    ];
 }

@@ -30,10 +30,25 @@ final class RegistrationReader implements LeadReader
             foreach ($found[1] as [$number, $at]) {
                 $around = substr($passage->text, max(0, $at - 70), 70 + strlen($number) + 30);
                 $says = preg_match('/'.self::REGISTERED.'/iu', $around) === 1;
-                $isKnown = preg_match('/^(?:NCT|ISRCTN|ACTRN|CTRI|EUCTR|DRKS|UMIN|ChiCTR|CRD|KCT|IRCT|PACTR|NTR|RBR|SLCTR|TCTR|JPRN)/u', $number) === 1;
+                $isKnown =
+                    preg_match(
+                        '/^(?:NCT|ISRCTN|ACTRN|CTRI|EUCTR|DRKS|UMIN|ChiCTR|CRD|KCT|IRCT|PACTR|NTR|RBR|SLCTR|TCTR|JPRN)/u',
+                        $number,
+                    ) === 1;
                 $isOther = preg_match('/'.self::ETHICS.'/iu', substr($passage->text, max(0, $at - 45), 45)) === 1;
-                $score = 0.4 + ($says ? 1.8 : 0.0) + ($isKnown ? 1.2 : 0.0) + ($isThere ? 1.2 : 0.0) - ($isOther ? 1.2 : 0.0) - (preg_match('/^(?:SD|CI|PSQI|Table|Fig|COVID|SARS|R\d|IBM|SAS|SPSS)/u', $number) === 1 ? 2.0 : 0.0);
-                $leads[] = Lead::from($passage, trim($number), $score, $says ? 'it is called a registration' : 'it looks like one');
+                $score =
+                    0.4 +
+                    ($says ? 1.8 : 0.0) +
+                    ($isKnown ? 1.2 : 0.0) +
+                    ($isThere ? 1.2 : 0.0) -
+                    ($isOther ? 1.2 : 0.0) -
+                    (preg_match('/^(?:SD|CI|PSQI|Table|Fig|COVID|SARS|R\d|IBM|SAS|SPSS)/u', $number) === 1 ? 2.0 : 0.0);
+                $leads[] = Lead::from(
+                    $passage,
+                    trim($number),
+                    $score,
+                    $says ? 'it is called a registration' : 'it looks like one',
+                );
             }
         }
 

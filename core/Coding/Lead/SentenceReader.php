@@ -19,7 +19,12 @@ final class SentenceReader implements LeadReader
         $leads = [];
         foreach (Ranking::of($item, $paper)->best(3) as [$passage, $score]) {
             $words = preg_split('/\s+/u', $passage->text) ?: [];
-            $leads[] = Lead::from($passage, implode(' ', array_slice($words, 0, self::LONGEST)), 0.6 + $score, 'the passage that speaks most of it');
+            $leads[] = Lead::from(
+                $passage,
+                implode(' ', array_slice($words, 0, self::LONGEST)),
+                0.6 + $score,
+                'the passage that speaks most of it',
+            );
         }
 
         return $leads;

@@ -13,7 +13,10 @@ final class Sentences
     /** @return list<string> */
     public static function of(string $text): array
     {
-        $pieces = preg_split('/(?<=[.!?])(?=\s+["“‘(\[]?[\p{Lu}\d])|(?<=[.!?]["”’)\]])(?=\s+["“‘(\[]?\p{Lu})/u', $text) ?: [$text];
+        $pieces = preg_split(
+            '/(?<=[.!?])(?=\s+["“‘(\[]?[\p{Lu}\d])|(?<=[.!?]["”’)\]])(?=\s+["“‘(\[]?\p{Lu})/u',
+            $text,
+        ) ?: [$text];
         $sentences = [];
         $open = '';
         foreach ($pieces as $piece) {

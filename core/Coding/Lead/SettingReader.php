@@ -23,20 +23,39 @@ final class SettingReader implements LeadReader
     {
         $leads = [];
         foreach ($paper->told() as $passage) {
-            if ($passage->isRow() || $passage->kind === BlockKind::Heading || Traps::isCited($passage) || ! $passage->has('\b'.self::PLACE.'\b')) {
+            if (
+                $passage->isRow() ||
+                $passage->kind === BlockKind::Heading ||
+                Traps::isCited($passage) ||
+                ! $passage->has('\b'.self::PLACE.'\b')
+            ) {
                 continue;
             }
-            $isThere = preg_match('/setting|place|participants|subjects|sample|design|population|recruit|where/iu', $passage->heading) === 1;
+            $isThere =
+                preg_match(
+                    '/setting|place|participants|subjects|sample|design|population|recruit|where/iu',
+                    $passage->heading,
+                ) === 1;
             $took = $passage->has(self::TOOK);
             if (! $took && ! $isThere && $passage->section !== SectionKind::Abstract) {
                 continue;
             }
-            $score = 0.2 + ($took ? 0.8 : 0.0) + ($isThere ? 0.6 : 0.0) + ($passage->has('\b(?:took place|was (?:done|carried out|conducted|set)|recruited (?:from|in|at)|setting)\b') ? 0.4 : 0.0) + match ($passage->section) {
-                SectionKind::Methods => 0.6,
-                SectionKind::Abstract => 0.4,
-                SectionKind::Title => -0.4,
-                default => -0.9,
-            } - $passage->number * 0.002;
+            $score =
+                0.2 +
+                ($took ? 0.8 : 0.0) +
+                ($isThere ? 0.6 : 0.0) +
+                ($passage->has(
+                    '\b(?:took place|was (?:done|carried out|conducted|set)|recruited (?:from|in|at)|setting)\b',
+                )
+                    ? 0.4
+                    : 0.0) +
+                match ($passage->section) {
+                    SectionKind::Methods => 0.6,
+                    SectionKind::Abstract => 0.4,
+                    SectionKind::Title => -0.4,
+                    default => -0.9,
+                } -
+                $passage->number * 0.002;
             $leads[] = Lead::from($passage, $this->place($passage->text), $score, 'where it took place');
         }
 

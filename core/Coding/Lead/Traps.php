@@ -32,7 +32,8 @@ final class Traps
         return $passage->section === SectionKind::References ||
             (! $passage->isRow() && preg_match(self::NAMED, $passage->text) === 1) ||
             ($elsewhere && preg_match(self::CITED, $passage->text) === 1) ||
-            (in_array($passage->section, [SectionKind::Title, SectionKind::Other], true) && preg_match(self::OTHERS, $passage->text) === 1);
+            (in_array($passage->section, [SectionKind::Title, SectionKind::Other], true) &&
+                preg_match(self::OTHERS, $passage->text) === 1);
     }
 
     public static function isPlanned(string $text): bool

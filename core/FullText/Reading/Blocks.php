@@ -105,7 +105,14 @@ final class Blocks
     {
         $cells = $row->texts($this->hyphens);
         $page = $this->lines[$at]->page;
-        $this->blocks[] = new Block(BlockKind::Row, implode(' ', $cells), $page, $this->heading, $this->section, $cells);
+        $this->blocks[] = new Block(
+            BlockKind::Row,
+            implode(' ', $cells),
+            $page,
+            $this->heading,
+            $this->section,
+            $cells,
+        );
     }
 
     /** Whether a line belongs to the paragraph that is open. */
@@ -118,11 +125,14 @@ final class Blocks
         $isBelow = $line->page === $last->page && $line->top >= $last->top && $line->left < $last->right;
         if (! $isBelow) {
             // the next column or page: a paragraph that is not at its end goes on
-            return preg_match('/[.!?:][”"’)\]]?$/u', $last->text()) !== 1 || preg_match('/^\p{Ll}/u', $line->text()) === 1;
+            return preg_match('/[.!?:][”"’)\]]?$/u', $last->text()) !== 1 ||
+                preg_match('/^\p{Ll}/u', $line->text()) === 1;
         }
         $gap = $line->top - $last->bottom;
         $usual = $this->usualGap();
-        $isIndented = $line->left > $this->open[0]->left + 0.7 * $line->size() && count($this->open) > 1 &&
+        $isIndented =
+            $line->left > $this->open[0]->left + 0.7 * $line->size() &&
+            count($this->open) > 1 &&
             $line->left > $last->left + 0.7 * $line->size();
 
         return $gap < $usual + 0.45 * $line->size() && ! $isIndented;
@@ -148,7 +158,12 @@ final class Blocks
         $gaps = [];
         foreach ($this->lines as $i => $line) {
             $next = $this->lines[$i + 1] ?? null;
-            if ($next !== null && $next->page === $line->page && $next->top > $line->top && $next->left < $line->right) {
+            if (
+                $next !== null &&
+                $next->page === $line->page &&
+                $next->top > $line->top &&
+                $next->left < $line->right
+            ) {
                 $gaps[] = $next->top - $line->bottom;
             }
         }
@@ -165,7 +180,11 @@ final class Blocks
         if (preg_match(self::CAPTION, $text) === 1) {
             return false;
         }
-        if ($words > self::LONGEST_HEADING || preg_match('/\p{L}{3}/u', $text) !== 1 || preg_match('/[.;,]$/u', $text) === 1) {
+        if (
+            $words > self::LONGEST_HEADING ||
+            preg_match('/\p{L}{3}/u', $text) !== 1 ||
+            preg_match('/[.;,]$/u', $text) === 1
+        ) {
             return false;
         }
         $next = $this->lines[$at + 1] ?? null;
@@ -189,7 +208,11 @@ final class Blocks
         $line = $this->lines[$at];
         $next = $this->lines[$at + 1];
         $before = $this->lines[$at - 1] ?? null;
-        $isBelow = $before !== null && $before->page === $line->page && $before->top < $line->top && $before->left < $line->right;
+        $isBelow =
+            $before !== null &&
+            $before->page === $line->page &&
+            $before->top < $line->top &&
+            $before->left < $line->right;
         $air = ! $isBelow || $line->top - $before->bottom > $this->commonGap() + 0.25 * $line->size();
         $width = $next->right - $next->left;
 
@@ -232,7 +255,13 @@ final class Blocks
     {
         if ($this->open !== []) {
             $text = $this->hyphens->joined($this->open);
-            $this->blocks[] = new Block(BlockKind::Paragraph, $text, $this->open[0]->page, $this->heading, $this->section);
+            $this->blocks[] = new Block(
+                BlockKind::Paragraph,
+                $text,
+                $this->open[0]->page,
+                $this->heading,
+                $this->section,
+            );
             $this->open = [];
         }
     }

@@ -46,7 +46,10 @@ final class HtmlPaper
                 in_array($name, self::SKIPPED, true) => null,
                 preg_match('/^h[1-6]$/', $name) === 1 => $this->heading($child),
                 $name === 'tr' => $this->row($child),
-                in_array($name, self::BLOCKS, true) && ! $this->holdsBlocks($child) => $this->add(BlockKind::Paragraph, $this->text($child)),
+                in_array($name, self::BLOCKS, true) && ! $this->holdsBlocks($child) => $this->add(
+                    BlockKind::Paragraph,
+                    $this->text($child),
+                ),
                 $child instanceof \DOMText => $this->add(BlockKind::Paragraph, $this->text($child)),
                 default => $this->walk($child),
             };

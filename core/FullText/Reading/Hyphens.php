@@ -35,7 +35,11 @@ final readonly class Hyphens
         $text = '';
         foreach ($lines as $line) {
             $next = $line->text();
-            if ($text !== '' && preg_match(self::AT_END, $text, $start) === 1 && preg_match('/^\p{L}+/u', $next, $end) === 1) {
+            if (
+                $text !== '' &&
+                preg_match(self::AT_END, $text, $start) === 1 &&
+                preg_match('/^\p{L}+/u', $next, $end) === 1
+            ) {
                 $text = $this->isHyphenated($start[1], $end[0])
                     ? preg_replace('/\x{2010}$/u', '-', $text).$next
                     : mb_substr($text, 0, -1).$next;

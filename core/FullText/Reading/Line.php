@@ -54,7 +54,10 @@ final readonly class Line
         $words = [];
         foreach ($this->words as $word) {
             $before = $words === [] ? null : $words[count($words) - 1];
-            if ($before !== null && $word->left - $before->right > self::CELL * max(1.0, $word->height(), $before->height())) {
+            if (
+                $before !== null &&
+                $word->left - $before->right > self::CELL * max(1.0, $word->height(), $before->height())
+            ) {
                 $parts[] = new self($this->page, $words);
                 $words = [];
             }

@@ -37,6 +37,8 @@ final class Lines
         $height = max(1.0, min($last->height(), $word->height()));
         $shared = min($last->bottom, $word->bottom) - max($last->top, $word->top);
 
-        return $shared > 0.4 * $height && $word->left > $last->left - 0.3 * $height && $word->left > $last->right - $height;
+        return $shared > 0.4 * $height &&
+            $word->left > $last->left - 0.3 * $height &&
+            $word->left > $last->right - $height;
     }
 }

@@ -34,7 +34,11 @@ final class TableRow
     {
         $row = new self($lines[$at]);
         $stacked = 1;
-        while (count($row->cells) === 1 && $stacked < self::TALLEST && $row->isBeneathLast($lines[$at + $stacked] ?? null)) {
+        while (
+            count($row->cells) === 1 &&
+            $stacked < self::TALLEST &&
+            $row->isBeneathLast($lines[$at + $stacked] ?? null)
+        ) {
             $row->cells[0][] = $lines[$at + $stacked++];
         }
         $row->used = $stacked;
@@ -79,7 +83,12 @@ final class TableRow
     private function take(Line $next): bool
     {
         $isRight = $next->left > $this->right() - 1 && $next->left - $this->right() < 20 * $this->size;
-        if ($isRight && $next->top > $this->top() - 0.6 * $this->size && $next->top < $this->bottom() - 1 && $this->isOnPage($next)) {
+        if (
+            $isRight &&
+            $next->top > $this->top() - 0.6 * $this->size &&
+            $next->top < $this->bottom() - 1 &&
+            $this->isOnPage($next)
+        ) {
             foreach ($next->parts() as $part) {
                 $this->cells[] = [$part];
             }

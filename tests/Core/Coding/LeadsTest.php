@@ -37,7 +37,18 @@ function told(array $parts = []): Passages
 
 function asked(string $id): AskedItem
 {
-    $designs = ['parallel-group trial', 'crossover trial', 'cluster trial', 'before-after study', 'cohort study', 'cross-sectional study', 'case-control study', 'qualitative study', 'protocol', 'other'];
+    $designs = [
+        'parallel-group trial',
+        'crossover trial',
+        'cluster trial',
+        'before-after study',
+        'cohort study',
+        'cross-sectional study',
+        'case-control study',
+        'qualitative study',
+        'protocol',
+        'other',
+    ];
 
     return match ($id) {
         'design' => new AskedItem($id, 'Study design', ItemType::Choice, $designs),
@@ -54,7 +65,12 @@ function asked(string $id): AskedItem
         'funding' => new AskedItem($id, 'Funding', ItemType::Text),
         'outcome' => new AskedItem($id, 'Primary outcome', ItemType::Text),
         'setting' => new AskedItem($id, 'Setting', ItemType::Text),
-        'noise' => new AskedItem($id, 'Noise at night', ItemType::Text, briefing: new Briefing('', ['decibel', 'sound level'])),
+        'noise' => new AskedItem(
+            $id,
+            'Noise at night',
+            ItemType::Text,
+            briefing: new Briefing('', ['decibel', 'sound level']),
+        ),
     };
 }
 
@@ -85,47 +101,179 @@ it('finds what a paper plainly says', function (string $item, string $value) {
 it('tells designs apart', function (string $design, array $parts) {
     expect(lead('design', $parts)?->value)->toBe($design);
 })->with([
-    ['cluster trial', ['title' => 'Lamps on wards', 'abstract' => 'Twelve wards were randomly assigned to lamps or none, in a cluster randomised trial.']],
-    ['crossover trial', ['title' => 'Lamps and sleep', 'abstract' => 'Each nurse was her own control in a two-period crossover trial, with a washout of a week.']],
-    ['cohort study', ['title' => 'Lamps and falls: a cohort study', 'abstract' => 'A cohort of nurses was followed for 9,000 person-years.', 'methods' => 'We followed the cohort.', 'results' => 'None.']],
-    ['qualitative study', ['title' => 'What lamps mean', 'abstract' => 'In a qualitative study we held focus groups and in-depth interviews; a thematic analysis followed.', 'methods' => 'Interviews were transcribed.', 'results' => 'Light was home.']],
-    ['protocol', ['title' => 'Lamps: protocol for the WARD trial', 'abstract' => 'Nurses will be randomised to lamps or none. The trial will start in May.', 'methods' => 'Nurses will be recruited.', 'results' => 'None yet.']],
+    [
+        'cluster trial',
+        [
+            'title' => 'Lamps on wards',
+            'abstract' => 'Twelve wards were randomly assigned to lamps or none, in a cluster randomised trial.',
+        ],
+    ],
+    [
+        'crossover trial',
+        [
+            'title' => 'Lamps and sleep',
+            'abstract' => 'Each nurse was her own control in a two-period crossover trial, with a washout of a week.',
+        ],
+    ],
+    [
+        'cohort study',
+        [
+            'title' => 'Lamps and falls: a cohort study',
+            'abstract' => 'A cohort of nurses was followed for 9,000 person-years.',
+            'methods' => 'We followed the cohort.',
+            'results' => 'None.',
+        ],
+    ],
+    [
+        'qualitative study',
+        [
+            'title' => 'What lamps mean',
+            'abstract' => 'In a qualitative study we held focus groups and in-depth interviews; a thematic analysis followed.',
+            'methods' => 'Interviews were transcribed.',
+            'results' => 'Light was home.',
+        ],
+    ],
+    [
+        'protocol',
+        [
+            'title' => 'Lamps: protocol for the WARD trial',
+            'abstract' => 'Nurses will be randomised to lamps or none. The trial will start in May.',
+            'methods' => 'Nurses will be recruited.',
+            'results' => 'None yet.',
+        ],
+    ],
 ]);
 
 it('is not taken in by what looks like an answer', function (string $item, array $parts, ?string $value) {
     expect(lead($item, $parts)?->value)->toBe($value);
 })->with([
-    'the people of a study that is cited' => ['age', ['introduction' => 'Holt et al. (2011) lit lamps for 46 clerks (mean age 29.1 years).', 'results' => 'We saw 12 nurses. They had a mean age of 41.2 years.'], '41.2'],
-    'a planned number' => ['entered', ['methods' => 'To detect half an hour, 120 nurses were needed.', 'results' => 'In all, 64 nurses were randomised.'], '64'],
-    'a limit of age' => ['age', ['methods' => 'Nurses aged 22 to 60 years were eligible.', 'results' => 'They slept.'], null],
-    'wards' => ['entered', ['abstract' => 'x', 'results' => 'Sixteen wards were randomised. On them, 212 nurses were enrolled.'], '212'],
-    'those who were lost' => ['analysed', ['results' => 'Seven nurses left; 57 nurses were included in the analysis.'], '57'],
+    'the people of a study that is cited' => [
+        'age',
+        [
+            'introduction' => 'Holt et al. (2011) lit lamps for 46 clerks (mean age 29.1 years).',
+            'results' => 'We saw 12 nurses. They had a mean age of 41.2 years.',
+        ],
+        '41.2',
+    ],
+    'a planned number' => [
+        'entered',
+        [
+            'methods' => 'To detect half an hour, 120 nurses were needed.',
+            'results' => 'In all, 64 nurses were randomised.',
+        ],
+        '64',
+    ],
+    'a limit of age' => [
+        'age',
+        ['methods' => 'Nurses aged 22 to 60 years were eligible.', 'results' => 'They slept.'],
+        null,
+    ],
+    'wards' => [
+        'entered',
+        ['abstract' => 'x', 'results' => 'Sixteen wards were randomised. On them, 212 nurses were enrolled.'],
+        '212',
+    ],
+    'those who were lost' => [
+        'analysed',
+        ['results' => 'Seven nurses left; 57 nurses were included in the analysis.'],
+        '57',
+    ],
     'one of two groups' => ['entered', ['results' => 'We randomised 64 nurses: 32 nurses to each group.'], '64'],
-    'the number of an ethics committee' => ['registration', ['funding' => 'The ethics committee approved it (file 14-0771).'], null],
-    'a secondary outcome' => ['p', ['results' => 'Hours of sleep rose (p = 0.03). In secondary analyses errors fell (p = 0.001).'], '0.03'],
-    'an interval that is not of the number before it' => ['effect', ['results' => 'At 12 weeks sleep was 0.8 hours longer in 1,204 nights (95% CI 0.2 to 1.4).'], 'MD 0.8 (0.2 to 1.4)'],
-    'a funder that did nothing else' => ['funding', ['funding' => 'Funding: the Ward Light Foundation. The funder had no role in the study.'], 'the Ward Light Foundation'],
+    'the number of an ethics committee' => [
+        'registration',
+        ['funding' => 'The ethics committee approved it (file 14-0771).'],
+        null,
+    ],
+    'a secondary outcome' => [
+        'p',
+        ['results' => 'Hours of sleep rose (p = 0.03). In secondary analyses errors fell (p = 0.001).'],
+        '0.03',
+    ],
+    'an interval that is not of the number before it' => [
+        'effect',
+        ['results' => 'At 12 weeks sleep was 0.8 hours longer in 1,204 nights (95% CI 0.2 to 1.4).'],
+        'MD 0.8 (0.2 to 1.4)',
+    ],
+    'a funder that did nothing else' => [
+        'funding',
+        ['funding' => 'Funding: the Ward Light Foundation. The funder had no role in the study.'],
+        'the Ward Light Foundation',
+    ],
     'nobody' => ['funding', ['funding' => 'The authors received no funding for this work.'], 'none'],
-    'one interest among none' => ['interests', ['funding' => 'Competing interests: IO owns shares in a maker of lamps; the other authors have none.'], 'declared'],
-    'a protocol has no results' => ['age', ['title' => 'Lamps: protocol for the WARD trial', 'abstract' => 'Nurses will be randomised. The trial will start in May.', 'methods' => 'Nurses will be recruited; a mean age of 40 years is expected.', 'results' => 'x'], null],
+    'one interest among none' => [
+        'interests',
+        ['funding' => 'Competing interests: IO owns shares in a maker of lamps; the other authors have none.'],
+        'declared',
+    ],
+    'a protocol has no results' => [
+        'age',
+        [
+            'title' => 'Lamps: protocol for the WARD trial',
+            'abstract' => 'Nurses will be randomised. The trial will start in May.',
+            'methods' => 'Nurses will be recruited; a mean age of 40 years is expected.',
+            'results' => 'x',
+        ],
+        null,
+    ],
     'nothing' => ['noise', [], null],
 ]);
 
 it('reads tables', function (string $item, string $table, string $value) {
     expect(lead($item, ['results' => $table])?->value)->toBe($value);
 })->with([
-    'the column of all' => ['age', '<table><tr><td></td><td>Lamps (n = 30)</td><td>None (n = 34)</td><td>All</td></tr><tr><td>Age, mean (SD)</td><td>38.0 (9)</td><td>39.0 (8)</td><td>38.5 (8)</td></tr></table>', '38.5'],
-    'the mean over groups' => ['age', '<table><tr><td></td><td>Lamps (n = 10)</td><td>None (n = 30)</td></tr><tr><td>Age, mean (SD)</td><td>30.0 (9)</td><td>40.0 (8)</td></tr></table>', '37.5'],
-    'women over groups' => ['female', '<table><tr><td></td><td>Lamps (n = 10)</td><td>None (n = 30)</td></tr><tr><td>Women, n (%)</td><td>5 (50)</td><td>25 (83)</td></tr></table>', '75'],
-    'women and men' => ['female', '<table><tr><td>Characteristic</td><td>Value</td></tr><tr><td>Women</td><td>30</td></tr><tr><td>Men</td><td>10</td></tr></table>', '75'],
-    'an estimate' => ['effect', '<table><tr><td>Outcome</td><td>Lamps</td><td>None</td><td>Difference (95% CI)</td><td>p</td></tr><tr><td>Hours of sleep</td><td>7.1</td><td>6.3</td><td>0.8 (0.2 to 1.4)</td><td>0.012</td></tr></table>', 'MD 0.8 (0.2 to 1.4)'],
-    'a p value' => ['p', '<table><tr><td>Outcome</td><td>Lamps</td><td>None</td><td>p</td></tr><tr><td>Hours of sleep</td><td>7.1</td><td>6.3</td><td>&lt;0.001</td></tr></table>', '<0.001'],
+    'the column of all' => [
+        'age',
+        '<table><tr><td></td><td>Lamps (n = 30)</td><td>None (n = 34)</td><td>All</td></tr><tr><td>Age, mean (SD)</td><td>38.0 (9)</td><td>39.0 (8)</td><td>38.5 (8)</td></tr></table>',
+        '38.5',
+    ],
+    'the mean over groups' => [
+        'age',
+        '<table><tr><td></td><td>Lamps (n = 10)</td><td>None (n = 30)</td></tr><tr><td>Age, mean (SD)</td><td>30.0 (9)</td><td>40.0 (8)</td></tr></table>',
+        '37.5',
+    ],
+    'women over groups' => [
+        'female',
+        '<table><tr><td></td><td>Lamps (n = 10)</td><td>None (n = 30)</td></tr><tr><td>Women, n (%)</td><td>5 (50)</td><td>25 (83)</td></tr></table>',
+        '75',
+    ],
+    'women and men' => [
+        'female',
+        '<table><tr><td>Characteristic</td><td>Value</td></tr><tr><td>Women</td><td>30</td></tr><tr><td>Men</td><td>10</td></tr></table>',
+        '75',
+    ],
+    'an estimate' => [
+        'effect',
+        '<table><tr><td>Outcome</td><td>Lamps</td><td>None</td><td>Difference (95% CI)</td><td>p</td></tr><tr><td>Hours of sleep</td><td>7.1</td><td>6.3</td><td>0.8 (0.2 to 1.4)</td><td>0.012</td></tr></table>',
+        'MD 0.8 (0.2 to 1.4)',
+    ],
+    'a p value' => [
+        'p',
+        '<table><tr><td>Outcome</td><td>Lamps</td><td>None</td><td>p</td></tr><tr><td>Hours of sleep</td><td>7.1</td><td>6.3</td><td>&lt;0.001</td></tr></table>',
+        '<0.001',
+    ],
 ]);
 
 it('quotes only what stands in the paper, where it stands', function () {
     $paper = told();
     $text = implode("\n", array_column($paper->all, 'text'));
-    foreach (['design', 'country', 'entered', 'analysed', 'age', 'female', 'duration', 'effect', 'p', 'registration', 'funding', 'outcome', 'setting', 'interests'] as $id) {
+    foreach (
+        [
+            'design',
+            'country',
+            'entered',
+            'analysed',
+            'age',
+            'female',
+            'duration',
+            'effect',
+            'p',
+            'registration',
+            'funding',
+            'outcome',
+            'setting',
+            'interests',
+        ] as $id
+    ) {
         $lead = (new LeadEngine())->lead(asked($id), $paper);
         expect($text)->toContain($lead->quote)->and($lead->reason)->not->toBe('');
     }
@@ -134,12 +282,22 @@ it('quotes only what stands in the paper, where it stands', function () {
 it('knows numbers in figures and in words', function (string $told, ?float $value) {
     expect(Figures::value($told))->toBe($value);
 })->with([
-    ['12', 12.0], ['1,204', 1204.0], ['0.8', 0.8], ['12·5', 12.5], ['twenty-eight', 28.0], ['one hundred and six', 106.0],
-    ['two thousand three hundred', 2300.0], ['Ninety', 90.0], ['lamps', null], ['', null],
+    ['12', 12.0],
+    ['1,204', 1204.0],
+    ['0.8', 0.8],
+    ['12·5', 12.5],
+    ['twenty-eight', 28.0],
+    ['one hundred and six', 106.0],
+    ['two thousand three hundred', 2300.0],
+    ['Ninety', 90.0],
+    ['lamps', null],
+    ['', null],
 ]);
 
 it('counts persons and nothing else', function (string $text, array $counts) {
-    expect(array_map(fn (array $one): float => $one['value'], People::counts($text)))->toBe(array_map(floatval(...), $counts));
+    expect(array_map(fn (array $one): float => $one['value'], People::counts($text)))->toBe(
+        array_map(floatval(...), $counts),
+    );
 })->with([
     ['We asked 64 nurses on 12 wards for 6 weeks in 2019.', [64]],
     ['Twenty-three nurses and 1,204 patients', [23, 1204]],

@@ -24,7 +24,7 @@ function page(int $number, array ...$lines): Page
 
                 continue;
             }
-            $width = mb_strlen($piece) * $height / 2;
+            $width = (mb_strlen($piece) * $height) / 2;
             $words[] = new Word($piece, $x, $top, $x + $width, $top + $height);
             $x += $width;
         }
@@ -37,7 +37,8 @@ function page(int $number, array ...$lines): Page
 function blocks(Page ...$pages): array
 {
     return array_map(
-        fn (Block $block): string => "{$block->kind->value}: ".($block->cells === [] ? $block->text : implode(' | ', $block->cells)),
+        fn (Block $block): string => "{$block->kind->value}: ".
+            ($block->cells === [] ? $block->text : implode(' | ', $block->cells)),
         Paper::ofPages($pages)->blocks,
     );
 }
@@ -59,7 +60,9 @@ it('reads words and their boxes as poppler tells them', function () {
         ),
         false,
     );
-    expect(array_map(fn (Page $page): array => [$page->number, $page->width, $page->height, count($page->words)], $pages))
+    expect(
+        array_map(fn (Page $page): array => [$page->number, $page->width, $page->height, count($page->words)], $pages),
+    )
         ->toBe([[1, 595.2, 841.8, 2], [2, 841.8, 595.2, 0]])
         ->and(array_column($pages[0]->words, 'text'))
         ->toBe(['efficient <3&', 'abc'])
@@ -68,7 +71,11 @@ it('reads words and their boxes as poppler tells them', function () {
 });
 
 it('keeps columns in their order, and carries a paragraph over to the next', function () {
-    $left = [[50, 100, 'The lamps were lit at dusk and'], [50, 112, 'burned until the nurses went'], [50, 124, 'home in the morning, which was']];
+    $left = [
+        [50, 100, 'The lamps were lit at dusk and'],
+        [50, 112, 'burned until the nurses went'],
+        [50, 124, 'home in the morning, which was'],
+    ];
     $right = [[330, 100, 'late in winter. Nobody slept.'], [330, 112, 'Some said that they had slept.']];
     expect(blocks(page(1, ...$left, ...$right)))->toBe([
         'paragraph: The lamps were lit at dusk and burned until the nurses went home in the morning, which was '.
@@ -76,12 +83,20 @@ it('keeps columns in their order, and carries a paragraph over to the next', fun
     ]);
 });
 
-it('mends what a line end parts, but not what the paper writes with a hyphen', function (string $first, string $then, string $whole) {
+it('mends what a line end parts, but not what the paper writes with a hyphen', function (
+    string $first,
+    string $then,
+    string $whole,
+) {
     expect(blocks(page(1, [50, 100, $first], [50, 112, $then])))->toBe(["paragraph: {$whole}"]);
 })->with([
     'a word' => ['Everybody was random-', 'ised to lamps.', 'Everybody was randomised to lamps.'],
     'a printer’s hyphen' => ['Everybody was random‐', 'ised to lamps.', 'Everybody was randomised to lamps.'],
-    'one that is written so elsewhere' => ['A night-shift and a night-', 'shift nurse slept.', 'A night-shift and a night-shift nurse slept.'],
+    'one that is written so elsewhere' => [
+        'A night-shift and a night-',
+        'shift nurse slept.',
+        'A night-shift and a night-shift nurse slept.',
+    ],
     'a name' => ['It was made by Sommer-', 'Holt in his house.', 'It was made by Sommer-Holt in his house.'],
 ]);
 
@@ -171,10 +186,15 @@ it('tells sections by their headings', function (string $heading, ?SectionKind $
 it('reads the same from HTML, where parts are marked', function () {
     $paper = HtmlPaper::read(
         '<html><head><title>x</title><script>alert(1)</script></head><body><h1>Lamps</h1><p>By Ines Okafor</p>'.
-        '<h2>Methods</h2><div><p>We lit &lt;3 lamps.</p></div><table><tr><th>a</th><th>b</th></tr><tr><td>1</td><td>2</td></tr></table>'.
-        '<!DOCTYPE x [<!ENTITY e SYSTEM "file:///etc/passwd">]>&e;</body></html>',
+            '<h2>Methods</h2><div><p>We lit &lt;3 lamps.</p></div><table><tr><th>a</th><th>b</th></tr><tr><td>1</td><td>2</td></tr></table>'.
+            '<!DOCTYPE x [<!ENTITY e SYSTEM "file:///etc/passwd">]>&e;</body></html>',
     );
-    expect(array_map(fn (Block $one): string => "{$one->kind->value} {$one->section->value}: {$one->text}", array_slice($paper->blocks, 0, 6)))->toBe([
+    expect(
+        array_map(
+            fn (Block $one): string => "{$one->kind->value} {$one->section->value}: {$one->text}",
+            array_slice($paper->blocks, 0, 6),
+        ),
+    )->toBe([
         'heading title: Lamps',
         'paragraph title: By Ines Okafor',
         'heading methods: Methods',
@@ -189,7 +209,15 @@ it('ends on whatever it is given', function (string $told) {
 })->with([
     'nothing' => [''],
     'no page' => ['<word xMin="1" yMin="1" xMax="2" yMax="2">x</word>'],
-    'a page of one word' => ["<page width=\"1\" height=\"1\">\n<word xMin=\"1\" yMin=\"1\" xMax=\"1\" yMax=\"1\">x</word>\n</page>"],
-    'boxes without size' => ["<page width=\"0\" height=\"0\">\n".str_repeat("<word xMin=\"0\" yMin=\"0\" xMax=\"0\" yMax=\"0\">x</word>\n", 50).'</page>'],
-    'bytes' => ["<page width=\"9\" height=\"9\">\n<word xMin=\"1\" yMin=\"1\" xMax=\"2\" yMax=\"2\">\xFF\xFE\x00&#0;&bad;</word>\n</page>"],
+    'a page of one word' => [
+        "<page width=\"1\" height=\"1\">\n<word xMin=\"1\" yMin=\"1\" xMax=\"1\" yMax=\"1\">x</word>\n</page>",
+    ],
+    'boxes without size' => [
+        "<page width=\"0\" height=\"0\">\n".
+        str_repeat("<word xMin=\"0\" yMin=\"0\" xMax=\"0\" yMax=\"0\">x</word>\n", 50).
+        '</page>',
+    ],
+    'bytes' => [
+        "<page width=\"9\" height=\"9\">\n<word xMin=\"1\" yMin=\"1\" xMax=\"2\" yMax=\"2\">\xFF\xFE\x00&#0;&bad;</word>\n</page>",
+    ],
 ]);

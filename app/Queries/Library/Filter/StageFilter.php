@@ -35,6 +35,10 @@ final readonly class StageFilter implements Filter
     public function apply(Builder $publications): void
     {
         $gone = [ItemState::Folded->value, ItemState::Removed->value];
-        Items::where($publications, $this->place->stage, fn (Builder $items) => $items->whereNotIn('items.state', $gone));
+        Items::where(
+            $publications,
+            $this->place->stage,
+            fn (Builder $items) => $items->whereNotIn('items.state', $gone),
+        );
     }
 }
