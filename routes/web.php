@@ -1,6 +1,7 @@
 <?php
 
 use App\Http\Controllers\Coding\CodingController;
+use App\Http\Controllers\Coding\LeadController;
 use App\Http\Controllers\Deliveries\DeliveryController;
 use App\Http\Controllers\FullTexts\FullTextController;
 use App\Http\Controllers\FullTexts\RetrievalController;
@@ -434,6 +435,11 @@ Route::prefix('/reviews/{review}')
         Route::post('/screening/disagreements/{item}/settlement', [DisagreementController::class, 'settle'])
             ->can('screen', 'review')
             ->name('disagreements.settle');
+        Route::post('/coding/leads', [LeadController::class, 'start'])->can('code', 'review')->name('leads.start');
+        Route::post('/coding/{publication}/{code}/lead', [LeadController::class, 'rule'])
+            ->can('code', 'review')
+            ->withoutScopedBindings()
+            ->name('leads.rule');
         Route::put('/coding/{publication}/{code}', [CodingController::class, 'answer'])
             ->can('code', 'review')
             ->withoutScopedBindings()

@@ -8,12 +8,14 @@ use App\Actions\Shared\Refused;
 use App\Actions\Shared\WriteLog;
 use App\Models\Answer;
 use App\Models\CodebookItem;
+use App\Models\CodingLead;
 use App\Models\Item;
 use App\Models\Publication;
 use App\Models\Review;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
 use WaryHeron\Core\Coding\Code;
+use WaryHeron\Core\Coding\Lead\LeadRuling;
 use WaryHeron\Core\Screening\ItemState;
 
 final readonly class SaveAnswer
@@ -81,6 +83,13 @@ final readonly class SaveAnswer
                 'quote' => $quote,
                 'place' => $place,
             ]);
+            CodingLead::query()
+                ->where('review_id', $publication->review_id)
+                ->where('publication_id', $publication->id)
+                ->where('code_id', $code->id)
+                ->where('ruling', LeadRuling::Waiting)
+                ->first()
+                ?->ruled($by, $value);
             ($this->log)(
                 $publication->review_id,
                 $by,

@@ -37,6 +37,7 @@
             @endunless
             @forelse ($table->codes as $code)
                 @php($answer = $answers[$code->id] ?? null)
+                <div id="code-{{ $code->id }}" class="code-item">
                 <fieldset class="code-row" x-data="answer"
                     data-url="{{ route('coding.answer', [$review, $publication, $code], false) }}" data-seen="{{ $answer->id ?? '' }}"
                     @if ($code->type->value === 'choices') data-several="1" @endif x-bind:data-state="state" x-on:change="save"
@@ -86,6 +87,11 @@
                     </div>
                     <p class="code-said quiet" x-text="said" role="status">{{ $answer ? "Saved by {$answer->user->name}" : '' }}</p>
                 </fieldset>
+                @if (!$answer && isset($leads[$code->id]) && $mayCode)
+                    <x-lead :lead="$leads[$code->id]" :shown="(new \WaryHeron\Core\Coding\Code($code->type, $code->options, $code->unit))->show($leads[$code->id]->value)"
+                        :url="route('leads.rule', [$review, $publication, $code])" :copy="$copies[0] ?? null" />
+                @endif
+                </div>
                 @empty
                     <x-empty title="The codebook is empty">Say first what is to be found out: <a href="{{ route('codebook', $review) }}">the
                             codebook</a>.</x-empty>

@@ -5,7 +5,13 @@
             <header class="sheet-head">
                 <h1>Coding table</h1> <span>{{ number_format($table->publications->count()) }} included publications,
                     {{ $table->codes->count() }} items in the codebook</span>
-                <span class="end"><a class="button" href="{{ route('exports.coding', $review) }}">Download as CSV</a></span>
+                <span class="end row">
+                    @can('code', $review)
+                        <form method="post" action="{{ route('leads.start', $review) }}">@csrf
+                            <button class="button">Read the papers for answers</button></form>
+                    @endcan
+                    <a class="button" href="{{ route('exports.coding', $review) }}">Download as CSV</a>
+                </span>
             </header>
             @if ($table->publications->isEmpty())
                 <x-empty title="Nothing is included yet">Publications come here when screening includes them.</x-empty>
@@ -21,7 +27,11 @@
                                 <th class="number">Coded</th>
                                 @foreach ($table->codes as $code)
                                     <th class="min-w-32 {{ $code->type->value === 'number' ? 'number' : '' }}">
-                                        {{ $code->label }}{{ $code->unit !== '' ? ", {$code->unit}" : '' }}</th>
+                                        {{ $code->label }}{{ $code->unit !== '' ? ", {$code->unit}" : '' }}
+                                        @isset($record[$code->id])
+                                            <br><span class="small quiet">{{ $record[$code->id] }}</span>
+                                        @endisset
+                                    </th>
                                 @endforeach
                             </tr>
                         </thead>
@@ -39,6 +49,11 @@
                                             @if ($answer && $answer->quote !== '') title="“{{ $answer->quote }}” {{ $answer->place }}" @endif>
                                             @if ($answer)
                                                 {{ (new Code($code->type, $code->options))->show($answer->value) }}
+                                            @elseif ($lead = $leads[$publication->id][$code->id] ?? null)
+                                                <a class="lead-cell" href="{{ route('coding.show', [$review, $publication->id]) }}#code-{{ $code->id }}"
+                                                    title="“{{ Str::limit($lead->quote, 300) }}” {{ $lead->place() }}"><span
+                                                        class="lead-mark">{{ $lead->confidence->value }}</span>
+                                                    {{ Str::limit((new Code($code->type, $code->options))->show($lead->value), 60) }}</a>
                                             @else
                                                 <span class="quiet">–</span>
                                             @endif

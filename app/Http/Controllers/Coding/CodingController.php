@@ -13,6 +13,7 @@ use App\Models\Item;
 use App\Models\Publication;
 use App\Models\Review;
 use App\Queries\Coding\CodingTable;
+use App\Queries\Coding\Leads;
 use App\Queries\FullTexts\Retrievals;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\JsonResponse;
@@ -29,7 +30,12 @@ final class CodingController extends Controller
 {
     public function index(Review $review): View
     {
-        return view('coding.table', ['review' => $review, 'table' => CodingTable::of($review)]);
+        return view('coding.table', [
+            'review' => $review,
+            'table' => CodingTable::of($review),
+            'leads' => Leads::waiting($review),
+            'record' => Leads::record($review),
+        ]);
     }
 
     public function codebook(Review $review): View
@@ -79,6 +85,7 @@ final class CodingController extends Controller
             'answers' => collect($table->answers[$publication->id] ?? [])
                 ->each(fn ($answer) => $answer->load('user'))
                 ->all(),
+            'leads' => Leads::waitingFor($review, $publication->id),
             'copies' => Retrievals::copies($review, [$publication->id])[$publication->id] ?? [],
             'included' => $item?->state === ItemState::Included,
             'next' => $at === false ? null : $table->publications[$at + 1] ?? null,

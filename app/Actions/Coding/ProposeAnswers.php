@@ -1,0 +1,167 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Coding;
+
+use App\Files\In\PdfPaper;
+use App\Files\In\UnreadablePdf;
+use App\Files\StoredCopy;
+use App\Models\Answer;
+use App\Models\CodebookItem;
+use App\Models\CodingLead;
+use App\Models\FullText;
+use App\Models\Publication;
+use App\Models\Review;
+use Illuminate\Support\Facades\DB;
+use WaryHeron\Core\Coding\Code;
+use WaryHeron\Core\Coding\InvalidAnswer;
+use WaryHeron\Core\Coding\Lead\AskedItem;
+use WaryHeron\Core\Coding\Lead\Briefing;
+use WaryHeron\Core\Coding\Lead\ItemType;
+use WaryHeron\Core\Coding\Lead\Lead;
+use WaryHeron\Core\Coding\Lead\LeadEngine;
+use WaryHeron\Core\Coding\Lead\LeadRuling;
+use WaryHeron\Core\Coding\Lead\Passages;
+use WaryHeron\Core\FullText\Reading\Block;
+use WaryHeron\Core\FullText\Reading\BlockKind;
+use WaryHeron\Core\FullText\Reading\Paper;
+use WaryHeron\Core\FullText\Reading\SectionKind;
+
+/**
+ * Reads one paper and proposes an answer to each item of the codebook that has none. What a person ruled on is left as
+ * it is; what still waits is replaced. Never in a request: PDFs come from anywhere.
+ */
+final readonly class ProposeAnswers
+{
+    public function __construct(private LeadEngine $engine)
+    {
+    }
+
+    /** @return int how many answers are proposed */
+    public function execute(Review $review, Publication $publication): int
+    {
+        $open = $this->open($review, $publication);
+        if ($open === []) {
+            return 0;
+        }
+        [$paper, $isAbstract] = $this->paper($publication);
+        $passages = Passages::of($paper);
+        $rows = [];
+        foreach ($open as $code) {
+            $row = $this->row($code, $passages, $isAbstract);
+            if ($row !== null) {
+                $rows[] = ['review_id' => $review->id, 'publication_id' => $publication->id, ...$row];
+            }
+        }
+        $this->keep($review, $publication, $rows);
+
+        return count($rows);
+    }
+
+    /** @return array<CodebookItem> without answer, and without a lead that somebody ruled on */
+    private function open(Review $review, Publication $publication): array
+    {
+        $answered = Answer::query()
+            ->where('review_id', $review->id)
+            ->where('publication_id', $publication->id)
+            ->whereNull('superseded_at')
+            ->whereNotNull('value')
+            ->pluck('code_id');
+        $ruled = CodingLead::query()
+            ->where('review_id', $review->id)
+            ->where('publication_id', $publication->id)
+            ->where('ruling', '<>', LeadRuling::Waiting)
+            ->pluck('code_id');
+
+        $closed = $answered->merge($ruled)->all();
+        $codes = $review->codes()->whereNull('retired_at')->get();
+
+        return $codes->reject(fn (CodebookItem $code): bool => in_array($code->id, $closed, true))->all();
+    }
+
+    /** @return array{Paper, bool} the first copy that gives text, else title and abstract, and whether it is these */
+    private function paper(Publication $publication): array
+    {
+        $copies = FullText::query()
+            ->where('review_id', $publication->review_id)
+            ->where('publication_id', $publication->id)
+            ->where('state', 'read')
+            ->whereNull('taken_out_at')
+            ->orderBy('id')
+            ->get();
+        foreach ($copies as $copy) {
+            try {
+                $paper = PdfPaper::read(StoredCopy::path($copy->path()));
+            } catch (UnreadablePdf) {
+                continue;
+            }
+            if ($paper->blocks !== []) {
+                return [$paper, false];
+            }
+        }
+        $blocks = [new Block(BlockKind::Heading, $publication->title, 1, $publication->title)];
+        foreach (preg_split('/\R+/u', $publication->abstract, -1, PREG_SPLIT_NO_EMPTY) ?: [] as $text) {
+            $blocks[] = new Block(BlockKind::Paragraph, $text, 1, 'Abstract', SectionKind::Abstract);
+        }
+
+        return [new Paper($blocks), true];
+    }
+
+    /** @return ?array<string, mixed> */
+    private function row(CodebookItem $code, Passages $passages, bool $isAbstract): ?array
+    {
+        $item = $this->asked($code);
+        $lead = $item === null ? null : $this->engine->lead($item, $passages);
+        $value = $lead === null ? null : $this->value($code, $lead);
+
+        return $lead === null || $value === null
+            ? null
+            : [
+                'code_id' => $code->id,
+                'value' => $value,
+                'quote' => $lead->quote,
+                'page' => $isAbstract ? null : $lead->page,
+                'confidence' => $lead->confidence(),
+                'reason' => $lead->reason,
+            ];
+    }
+
+    private function asked(CodebookItem $code): ?AskedItem
+    {
+        $type = ItemType::tryFrom(['choices' => 'choice'][$code->type->value] ?? $code->type->value);
+
+        return $type === null
+            ? null
+            : new AskedItem($code->id, $code->label, $type, $code->options, $code->unit, new Briefing($code->guidance));
+    }
+
+    /**
+     * What the codebook takes as an answer; null where it would not.
+     *
+     * @return string|int|float|list<string>|null
+     */
+    private function value(CodebookItem $code, Lead $lead): string|int|float|array|null
+    {
+        try {
+            return (new Code($code->type, $code->options, $code->unit))->read($lead->value);
+        } catch (InvalidAnswer) {
+            return null;
+        }
+    }
+
+    /** @param  list<array<string, mixed>>  $rows */
+    private function keep(Review $review, Publication $publication, array $rows): void
+    {
+        DB::transaction(function () use ($review, $publication, $rows): void {
+            CodingLead::query()
+                ->where('review_id', $review->id)
+                ->where('publication_id', $publication->id)
+                ->where('ruling', LeadRuling::Waiting)
+                ->delete();
+            foreach ($rows as $row) {
+                CodingLead::query()->create([...$row, 'ruling' => LeadRuling::Waiting]);
+            }
+        });
+    }
+}

@@ -1,0 +1,68 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Coding;
+
+use App\Actions\Shared\Refused;
+use App\Actions\Shared\WriteLog;
+use App\Jobs\Coding\FindLeads;
+use App\Models\Item;
+use App\Models\Review;
+use App\Models\Task;
+use App\Models\User;
+use App\Tasks\TaskRun;
+use Illuminate\Support\Facades\DB;
+use WaryHeron\Core\Screening\ItemState;
+
+/** Has the included papers read for answers to the codebook, in the background. */
+final readonly class StartLeads
+{
+    public function __construct(private WriteLog $log)
+    {
+    }
+
+    /** @throws Refused If there is nothing to read or to ask, or they are being read already. */
+    public function execute(User $by, Review $review): Task
+    {
+        return DB::transaction(function () use ($by, $review): Task {
+            Review::query()->whereKey($review->id)->lockForUpdate()->first();
+            if ($review->tasks()->where('kind', 'leads')->whereIn('state', TaskRun::UNDER_WAY)->exists()) {
+                throw new Refused('The papers are being read already.');
+            }
+            if ($review->codes()->whereNull('retired_at')->doesntExist()) {
+                throw new Refused('The codebook is empty. Say first what is to be found out.');
+            }
+            $included = self::included($review);
+            if ($included === []) {
+                throw new Refused('Nothing is included yet, so there is no paper to read.');
+            }
+            $task = $review->tasks()->create([
+                'user_id' => $by->id,
+                'kind' => 'leads',
+                'title' => 'Reading '.number_format(count($included)).' papers for answers',
+                'state' => 'queued',
+                'total' => count($included),
+                'url' => route('coding', $review, false),
+            ]);
+            ($this->log)($review, $by, 'lead.sought', "Had {$task->total} papers read for answers to the codebook", $review);
+            FindLeads::dispatch($task->id, $included)->afterCommit();
+
+            return $task;
+        });
+    }
+
+    /** @return list<string> publications, in an order that does not change */
+    public static function included(Review $review): array
+    {
+        return array_values(
+            Item::query()
+                ->where('review_id', $review->id)
+                ->where('stage_id', $review->lastStage()->id)
+                ->where('state', ItemState::Included)
+                ->orderBy('publication_id')
+                ->pluck('publication_id')
+                ->all(),
+        );
+    }
+}

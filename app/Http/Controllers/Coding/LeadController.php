@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers\Coding;
+
+use App\Actions\Coding\RuleOnLead;
+use App\Actions\Coding\StartLeads;
+use App\Http\Controllers\Controller;
+use App\Models\CodebookItem;
+use App\Models\Publication;
+use App\Models\Review;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+
+/** Proposed answers: having papers read for them, and ruling on them. */
+final class LeadController extends Controller
+{
+    public function start(Request $request, Review $review, StartLeads $start): RedirectResponse
+    {
+        $task = $start->execute($this->me($request), $review);
+
+        return redirect()->route('coding', $review)->with('notice', "{$task->title}. What is found waits beside the items.");
+    }
+
+    public function rule(
+        Request $request,
+        Review $review,
+        Publication $publication,
+        CodebookItem $code,
+        RuleOnLead $rule,
+    ): RedirectResponse {
+        // the two belong to the review, not to each other, so the route cannot check it
+        abort_unless($publication->review_id === $review->id && $code->review_id === $review->id, 404);
+        $given = $request->validate(['do' => ['required', 'in:accept,reject']]);
+        $given['do'] === 'accept'
+            ? $rule->accept($this->me($request), $publication, $code)
+            : $rule->reject($this->me($request), $publication, $code);
+
+        return redirect()->to(route('coding.show', [$review, $publication])."#code-{$code->id}");
+    }
+}
