@@ -3,8 +3,8 @@
 run_bench() {
     local name="${1:-}"
     [ $# -gt 0 ] && shift
-    case "$name" in pages | library | deliver | screening | search | vocabulary | match | convert | ranking) ;; *) fail "there is no benchmark “$name”." "./heron bench pages|library|deliver|screening|search|vocabulary|match|convert|ranking [SIZE]" ;; esac
-    case "$name" in match | convert | ranking) # these need no database
+    case "$name" in pages | library | deliver | screening | search | vocabulary | match | convert | ranking | texts | leads) ;; *) fail "there is no benchmark “$name”." "./heron bench pages|library|deliver|screening|search|vocabulary|match|convert|ranking|texts|leads [SIZE]" ;; esac
+    case "$name" in match | convert | ranking | texts | leads) # these need no database
         { need_cli_packages; need_composer; } >&2
         "bench_$name" "$@"
         return ;;
@@ -84,6 +84,10 @@ kill_hard() {
 }
 
 bench_match() { php -d pcov.enabled=0 bench/matching.php "${1:-100000}"; }
+
+bench_texts() { php -d pcov.enabled=0 -d memory_limit=512M bench/papers.php texts "${1:-100}"; }
+
+bench_leads() { php -d pcov.enabled=0 -d memory_limit=512M bench/papers.php leads "${1:-100}"; }
 
 bench_ranking() { php -d pcov.enabled=0 bench/ranking.php "$@"; }
 

@@ -35,35 +35,19 @@ final class PdfPaper
      */
     public static function pages(string $path): \Generator
     {
-        $turned = self::turned($path);
         $last = (string) self::PAGES;
         $tells = ['pdftotext', '-q', '-raw', '-bbox', '-cropbox', '-enc', 'UTF-8', '-l', $last, $path, '-'];
 
-        return WordBoxes::pages(self::lines($tells), $turned);
-    }
-
-    /**
-     * @return array<int, int> by page, how far it is turned
-     *
-     * @throws UnreadablePdf
-     */
-    private static function turned(string $path): array
-    {
-        $about = self::process(['pdfinfo', '-enc', 'UTF-8', '-f', '1', '-l', (string) self::PAGES, $path]);
-        $about->run();
-        preg_match_all('/^Page\s+(\d+) rot:\s+(\d+)/m', $about->getOutput(), $found);
-        if ($found[1] === []) {
-            throw UnreadablePdf::because($about->getErrorOutput());
-        }
-
-        return array_map(intval(...), array_combine(array_map(intval(...), $found[1]), $found[2]));
+        return WordBoxes::pages(self::lines($tells, $path));
     }
 
     /**
      * @param  list<string>  $command
      * @return \Generator<int, string>
+     *
+     * @throws UnreadablePdf
      */
-    private static function lines(array $command): \Generator
+    private static function lines(array $command, string $path): \Generator
     {
         $process = self::process($command);
         $process->start();
@@ -85,6 +69,11 @@ final class PdfPaper
             $process->stop(0);
         }
         yield $rest;
+        if ($told === 0) {
+            $why = self::process(['pdfinfo', '-l', '1', $path]);
+            $why->run();
+            throw UnreadablePdf::because($why->getErrorOutput());
+        }
     }
 
     /** @param  list<string>  $command */

@@ -157,9 +157,15 @@ final class Countries
         'Zimbabwe' => ['Zimbabwe', 'Zimbabwean'],
     ];
 
+    private static ?string $any = null;
+
     /** @return array<string, bool> the countries that a text names, and whether it names them or only their adjective */
     public static function in(string $text): array
     {
+        self::$any ??= self::any();
+        if (preg_match(self::$any, $text) !== 1) {
+            return [];
+        }
         $found = [];
         foreach (self::NAMES as $country => [$names, $adjective]) {
             if (preg_match("/(?<![\\p{L}-])(?:{$names})(?![\\p{L}])/u", $text) === 1) {
@@ -176,5 +182,13 @@ final class Countries
         }
 
         return $found;
+    }
+
+    /** Any name or adjective at all: most texts have none. */
+    private static function any(): string
+    {
+        $patterns = array_filter(array_merge(...array_values(self::NAMES)), fn (string $one): bool => $one !== '');
+
+        return '/(?<![\p{L}-])(?:'.implode('|', $patterns).')(?![\p{L}])/u';
     }
 }

@@ -98,7 +98,7 @@ final class DesignReader implements LeadReader
 
     public function leads(AskedItem $item, Passages $paper): array
     {
-        [$scores, $best] = self::heard($paper);
+        [$scores, $best] = $paper->once('designs', fn (): array => self::heard($paper));
         $leads = [];
         $next = array_values($scores)[1] ?? 0.0;
         foreach ($scores as $kind => $score) {
@@ -115,7 +115,7 @@ final class DesignReader implements LeadReader
     /** What a paper plainly is; nothing where it is not plain. */
     public static function kind(Passages $paper): string
     {
-        [$scores] = self::heard($paper);
+        [$scores] = $paper->once('designs', fn (): array => self::heard($paper));
         $two = array_slice(array_values($scores), 0, 2);
 
         return ($two[0] ?? 0.0) > 2.0 && ($two[0] ?? 0.0) > 1.4 * ($two[1] ?? 0.0)

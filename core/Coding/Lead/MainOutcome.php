@@ -20,6 +20,11 @@ final readonly class MainOutcome
 
     public static function of(Passages $paper): self
     {
+        return $paper->once('main outcome', fn (): self => self::found($paper));
+    }
+
+    private static function found(Passages $paper): self
+    {
         $best = null;
         $most = 0.0;
         foreach ($paper->told() as $passage) {

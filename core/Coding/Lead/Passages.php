@@ -10,11 +10,32 @@ use WaryHeron\Core\FullText\Reading\Paper;
 use WaryHeron\Core\FullText\Reading\SectionKind;
 
 /** A paper as passages: sentences, headings and rows of tables, in its order, with what each is for. */
-final readonly class Passages
+final class Passages
 {
+    /** @var array<string, mixed> */
+    private array $known = [];
+
     /** @param  list<Passage>  $all */
-    private function __construct(public array $all)
+    private function __construct(public readonly array $all)
     {
+    }
+
+    /**
+     * What has been worked out of the whole paper once.
+     *
+     * @template T
+     *
+     * @param  \Closure(): T  $find
+     * @return T
+     */
+    public function once(string $what, \Closure $find): mixed
+    {
+        if (! array_key_exists($what, $this->known)) {
+            $this->known[$what] = $find();
+        }
+
+        /** @var T */
+        return $this->known[$what];
     }
 
     public static function of(Paper $paper): self

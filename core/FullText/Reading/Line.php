@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace WaryHeron\Core\FullText\Reading;
 
 /** Words beside each other, as they are read. */
-final readonly class Line
+final class Line
 {
     /** A gap of so many heights parts cells of a table. */
     private const CELL = 0.9;
@@ -13,33 +13,50 @@ final readonly class Line
     /** Below so many heights there is no blank, as before a superscript or after a bracket set by itself. */
     private const JOINED = 0.07;
 
-    public float $left;
+    public readonly float $left;
 
-    public float $top;
+    public readonly float $top;
 
-    public float $right;
+    public readonly float $right;
 
-    public float $bottom;
+    public readonly float $bottom;
+
+    private ?float $size = null;
+
+    private ?string $text = null;
+
+    /** @var non-empty-list<self>|null */
+    private ?array $parts = null;
 
     /** @param  non-empty-list<Word>  $words */
-    public function __construct(public int $page, public array $words)
+    public function __construct(public readonly int $page, public readonly array $words)
     {
-        $this->left = min(array_map(fn (Word $word): float => $word->left, $words));
-        $this->top = min(array_map(fn (Word $word): float => $word->top, $words));
-        $this->right = max(array_map(fn (Word $word): float => $word->right, $words));
-        $this->bottom = max(array_map(fn (Word $word): float => $word->bottom, $words));
+        [$left, $top, $right, $bottom] = [INF, INF, -INF, -INF];
+        foreach ($words as $word) {
+            $left = min($left, $word->left);
+            $top = min($top, $word->top);
+            $right = max($right, $word->right);
+            $bottom = max($bottom, $word->bottom);
+        }
+        [$this->left, $this->top, $this->right, $this->bottom] = [$left, $top, $right, $bottom];
     }
 
     /** The height of most of its letters. */
     public function size(): float
     {
-        $heights = [];
-        foreach ($this->words as $word) {
-            $heights = [...$heights, ...array_fill(0, mb_strlen($word->text), round($word->height(), 1))];
-        }
-        sort($heights);
+        return $this->size ??= $this->measured();
+    }
 
-        return $heights[intdiv(count($heights), 2)] ?? $this->bottom - $this->top;
+    private function measured(): float
+    {
+        $letters = [];
+        foreach ($this->words as $word) {
+            $height = (string) round($word->height(), 1);
+            $letters[$height] = ($letters[$height] ?? 0) + strlen($word->text);
+        }
+        arsort($letters);
+
+        return (float) array_key_first($letters);
     }
 
     public function middle(): float
@@ -49,6 +66,12 @@ final readonly class Line
 
     /** @return non-empty-list<self> what wide gaps part, as between the cells of a table; itself where there are none */
     public function parts(): array
+    {
+        return $this->parts ??= $this->parted();
+    }
+
+    /** @return non-empty-list<self> */
+    private function parted(): array
     {
         $parts = [];
         $words = [];
@@ -64,10 +87,15 @@ final readonly class Line
             $words[] = $word;
         }
 
-        return [...$parts, new self($this->page, $words)];
+        return $parts === [] ? [$this] : [...$parts, new self($this->page, $words)];
     }
 
     public function text(): string
+    {
+        return $this->text ??= $this->joined();
+    }
+
+    private function joined(): string
     {
         $text = '';
         $before = null;

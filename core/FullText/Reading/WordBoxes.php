@@ -16,42 +16,64 @@ final class WordBoxes
 
     /**
      * @param  iterable<string>  $lines  of its output
-     * @param  array<int, int>  $turned  by page, how far it is turned, in degrees: boxes are told of the page as shown,
-     *     its size is not
      * @return \Generator<int, Page>
      */
-    public static function pages(iterable $lines, array $turned = []): \Generator
+    public static function pages(iterable $lines): \Generator
     {
         $number = 0;
         $width = $height = 0.0;
         $words = [];
         foreach ($lines as $line) {
-            if (preg_match(self::WORD, $line, $found) === 1) {
-                $text = self::text($found[5]);
-                if ($text !== '') {
-                    [, $left, $top, $right, $bottom] = array_map(floatval(...), $found);
-                    $words[] = new Word($text, $left, $top, $right, $bottom);
-                }
+            $word = self::word($line);
+            if ($word !== null) {
+                $words[] = $word;
             } elseif (preg_match(self::PAGE, $line, $found) === 1) {
                 $number++;
                 [$width, $height] = [(float) $found[1], (float) $found[2]];
-                if (($turned[$number] ?? 0) % 180 !== 0) {
-                    [$width, $height] = [$height, $width];
-                }
             } elseif (str_contains($line, '</page>')) {
-                yield new Page($number, $width, $height, $words);
+                yield self::asShown(new Page($number, $width, $height, $words));
                 $words = [];
             }
         }
     }
 
+    private static function word(string $line): ?Word
+    {
+        if (! str_contains($line, '<word ') || preg_match(self::WORD, $line, $found) !== 1) {
+            return null;
+        }
+        $text = ctype_alnum($found[5]) ? substr($found[5], 0, self::LONGEST) : self::text($found[5]);
+
+        return $text === ''
+            ? null
+            : new Word($text, (float) $found[1], (float) $found[2], (float) $found[3], (float) $found[4]);
+    }
+
+    /** Boxes are told of the page as it is shown, its size is not: a page on its side has words beyond its edge. */
+    private static function asShown(Page $page): Page
+    {
+        foreach ($page->words as $word) {
+            if ($word->right > $page->width + 1 && $word->right <= $page->height + 1) {
+                return new Page($page->number, $page->height, $page->width, $page->words);
+            }
+        }
+
+        return $page;
+    }
+
     private static function text(string $told): string
     {
-        $text = html_entity_decode(mb_scrub(substr($told, 0, self::LONGEST * 4)), ENT_QUOTES | ENT_XML1, 'UTF-8');
-        $text = (string) preg_replace('/[\x{00}-\x{1F}\x{7F}\x{AD}\x{200B}-\x{200F}\x{FEFF}]/u', '', $text);
-        $composed = \Normalizer::normalize($text, \Normalizer::FORM_C);
+        $text = mb_scrub(substr($told, 0, self::LONGEST * 4));
+        if (str_contains($text, '&')) {
+            $text = html_entity_decode($text, ENT_QUOTES | ENT_XML1, 'UTF-8');
+        }
+        if (! mb_check_encoding($text, 'ASCII')) {
+            $text = (string) preg_replace('/[\x{AD}\x{200B}-\x{200F}\x{FEFF}]/u', '', $text);
+            $composed = \Normalizer::normalize($text, \Normalizer::FORM_C);
+            $text = self::spelt(is_string($composed) ? $composed : '');
+        }
 
-        return trim(self::spelt(is_string($composed) ? mb_substr($composed, 0, self::LONGEST) : ''));
+        return trim(mb_substr((string) preg_replace('/[\x00-\x1F\x7F]/', '', $text), 0, self::LONGEST));
     }
 
     /** Ligatures as letters; other signs keep their form, for they may be superscripts. */

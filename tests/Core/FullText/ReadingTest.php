@@ -54,16 +54,16 @@ it('reads words and their boxes as poppler tells them', function () {
                 '    <word xMin="1" yMin="2" xMax="3" yMax="4">  </word>',
                 '  </page>',
                 '  <page width="595.2" height="841.8">',
+                '    <word xMin="700" yMin="2" xMax="740" yMax="14">sideways</word>',
                 '  </page>',
             ],
-            [2 => 90],
         ),
         false,
     );
     expect(
         array_map(fn (Page $page): array => [$page->number, $page->width, $page->height, count($page->words)], $pages),
     )
-        ->toBe([[1, 595.2, 841.8, 2], [2, 841.8, 595.2, 0]])
+        ->toBe([[1, 595.2, 841.8, 2], [2, 841.8, 595.2, 1]])
         ->and(array_column($pages[0]->words, 'text'))
         ->toBe(['efficient <3&', 'abc'])
         ->and($pages[0]->words[0]->top)
