@@ -10,6 +10,7 @@ final class AgeReader implements LeadReader
     private const NUMBER = '(\d{1,3}(?:[.·]\d+)?)';
 
     private const PATTERNS = [
+        '\bage[sd]?\b[^.;]{0,40}?\(?\s*(?:M|mean)\s*=?\s*'.self::NUMBER => 1.4,
         '(?:mean|average) age of (?:the |all |these |our )?(?:[\d,]+ )?(?:\p{L}+ ){1,3}?was '.self::NUMBER => 1.7,
         '(?<![\d.])'.self::NUMBER.'\s*(?:±|\+\/-)\s*\d+(?:\.\d+)?\s*years?\b(?: old| of age)?' => 1.2,
         '(?:mean|average)\s+(?:\p{L}+\s+){0,2}age\b[^.;()\d]{0,50}?'.self::NUMBER => 1.6,

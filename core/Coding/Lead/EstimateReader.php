@@ -13,6 +13,9 @@ final class EstimateReader implements LeadReader
 
     private const INTERVAL = '/(?:95\s*(?:%|per cent)\s*(?:CI|C\.I\.|confidence (?:interval|limits?))|\bCI\b|confidence (?:interval|limits?))(?:\s*95\s*%)?\s*[:,=]?\s*(?:from|of|was|were)?\s*[(\[]?\s*([−–-]?\d+(?:[.·]\d+)?)\s*%?\s*(?:to|,|;|and|–|-|−)\s*([−–-]?\d+(?:[.·]\d+)?)/iu';
 
+    /** Limits in brackets after a number, where it is called a difference or a ratio. */
+    private const BRACKETED = '/(\b(?:differences?|ratio|OR|RR|HR|IRR|MD)\b[^.;()]{0,50}\d[^;()]{0,15})[(\[]\s*([−–-]?\d+(?:[.·]\d+)?)\s*(?:to|,|;|–)\s*([−–-]?\d+(?:[.·]\d+)?)\s*[)\]]/u';
+
     private const KINDS = [
         'OR' => '\b(?:adjusted |crude )?odds ratio\b|\ba?ORs?\b',
         'HR' => '\bhazard ratio\b|\ba?HRs?\b',
@@ -94,7 +97,14 @@ final class EstimateReader implements LeadReader
             }
             $from = $at + strlen($interval[0][0]);
         }
-        foreach ($intervals === [] ? self::KINDS : [] as $kind => $pattern) {
+        if ($intervals === [] && preg_match(self::BRACKETED, $passage->text, $one) === 1) {
+            $value = $this->within($one[1], self::plain($one[2]), self::plain($one[3]));
+            if ($value !== null) {
+                $kind = $this->kind($one[1], $passage->text, $item);
+                $found[] = [$kind, $value, self::plain($one[2]), self::plain($one[3]), 1.6];
+            }
+        }
+        foreach ($intervals === [] && $found === [] ? self::KINDS : [] as $kind => $pattern) {
             if (
                 ! in_array($kind, ['MD'], true) &&
                 preg_match("/(?:{$pattern})[^\d.;]{0,25}".self::NUMBER.'/u', $passage->text, $one) === 1

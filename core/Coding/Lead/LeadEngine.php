@@ -7,6 +7,10 @@ namespace WaryHeron\Core\Coding\Lead;
 /** Proposes answers to the items of a codebook from the text of a paper. */
 final readonly class LeadEngine
 {
+    private const NEARLY = 0.2;
+
+    private const DOUBT = 0.5;
+
     /** @var list<LeadReader> */
     private array $readers;
 
@@ -64,10 +68,26 @@ final readonly class LeadEngine
                 $leads = $reader->leads($item, $paper);
                 usort($leads, fn (Lead $a, Lead $b): int => $b->score <=> $a->score);
 
-                return $leads === [] || $leads[0]->score < 1.0 ? null : $leads[0];
+                return $leads === [] || $leads[0]->score < 1.0 ? null : $this->doubted($leads);
             }
         }
 
         return null;
+    }
+
+    /**
+     * Where another value is nearly as likely, nobody can be sure.
+     *
+     * @param  non-empty-list<Lead>  $leads  the likeliest first
+     */
+    private function doubted(array $leads): Lead
+    {
+        foreach ($leads as $lead) {
+            if ($lead->value !== $leads[0]->value && $lead->score > $leads[0]->score - self::NEARLY) {
+                return $leads[0]->weighed(-self::DOUBT, 'another value is nearly as likely');
+            }
+        }
+
+        return $leads[0];
     }
 }
