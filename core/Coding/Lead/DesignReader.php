@@ -116,11 +116,11 @@ final class DesignReader implements LeadReader
     public static function kind(Passages $paper): string
     {
         [$scores] = $paper->once('designs', fn (): array => self::heard($paper));
-        $two = array_slice(array_values($scores), 0, 2);
+        $likeliest = array_key_first($scores);
+        [$score, $next] = [...array_slice(array_values($scores), 0, 2), 0.0, 0.0];
+        $isPlain = $score > 2.0 ? $score > 1.2 * $next : $score >= 1.4 && $next === 0.0;
 
-        return ($two[0] ?? 0.0) > 2.0 && ($two[0] ?? 0.0) > 1.4 * ($two[1] ?? 0.0)
-            ? (string) array_key_first($scores)
-            : '';
+        return $isPlain ? (string) $likeliest : '';
     }
 
     /** @return array{array<string, float>, array<string, Passage>} how much speaks for each kind, the likeliest first */
