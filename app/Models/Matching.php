@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Tasks\TaskState;
 use Carbon\CarbonImmutable as Carbon;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use WaryHeron\Core\Matching\Judge;
@@ -17,7 +18,7 @@ use WaryHeron\Core\Matching\Weights;
  * @property string $review_id
  * @property ?string $created_by
  * @property ?string $task_id
- * @property string $state queued, running, done or failed
+ * @property TaskState $state queued, running, done or failed
  * @property array{certain: float, ask: float, emphasis: array<string, float>} $settings
  * @property ?array{chances: array<string, array<int, array{float, float}>>, prior: float} $weights
  * @property int $records
@@ -48,6 +49,11 @@ final class Matching extends Model
 
     protected function casts(): array
     {
-        return ['settings' => 'array', 'weights' => 'array', 'finished_at' => 'immutable_datetime'];
+        return [
+            'state' => TaskState::class,
+            'settings' => 'array',
+            'weights' => 'array',
+            'finished_at' => 'immutable_datetime',
+        ];
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Tasks\TaskState;
 use Carbon\CarbonImmutable as Carbon;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use WaryHeron\Core\Matching\MatchSettings;
@@ -177,7 +178,7 @@ final class Review extends Model
     /** The last comparison that was finished. */
     public function latestMatching(): ?Matching
     {
-        return $this->matchings()->where('state', 'done')->orderByDesc('id')->first();
+        return $this->matchings()->where('state', TaskState::Done)->orderByDesc('id')->first();
     }
 
     /** @return HasMany<Join, $this> */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Tasks\TaskState;
 use Carbon\CarbonImmutable as Carbon;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
@@ -13,7 +14,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property string $user_id
  * @property string $kind
  * @property string $title
- * @property string $state
+ * @property TaskState $state
  * @property int $done
  * @property ?int $total
  * @property string $message
@@ -48,6 +49,7 @@ final class Task extends Model
     protected function casts(): array
     {
         return [
+            'state' => TaskState::class,
             'cancel_requested_at' => 'immutable_datetime',
             'started_at' => 'immutable_datetime',
             'finished_at' => 'immutable_datetime',

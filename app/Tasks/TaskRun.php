@@ -11,8 +11,6 @@ use App\Models\Task;
  */
 final class TaskRun
 {
-    public const UNDER_WAY = ['queued', 'running'];
-
     /** So often may work die at one place before it is not tried again. */
     private const DEATHS = 2;
 
@@ -26,7 +24,7 @@ final class TaskRun
     public static function begin(string $id, string $place): ?Task
     {
         $task = Task::query()->find($id);
-        if ($task === null || ! in_array($task->state, self::UNDER_WAY, true) || $task->cancel_requested_at !== null) {
+        if ($task === null || ! $task->state->isUnderWay() || $task->cancel_requested_at !== null) {
             return null;
         }
         $deaths = match ($task->in_hand) {
@@ -38,7 +36,7 @@ final class TaskRun
             throw new DiedTwice();
         }
         $task->update([
-            'state' => 'running',
+            'state' => TaskState::Running,
             'started_at' => $task->started_at ?? now(),
             'in_hand' => $place,
             'deaths' => $deaths,
@@ -60,7 +58,7 @@ final class TaskRun
     {
         return Task::query()
             ->whereKey($id)
-            ->whereIn('state', self::UNDER_WAY)
+            ->whereIn('state', TaskState::underWay())
             ->whereNull('cancel_requested_at')
             ->exists();
     }
@@ -68,14 +66,18 @@ final class TaskRun
     /** After an error of ours, unless it is over already. */
     public static function fail(string $id, string $message): void
     {
-        if (Task::query()->whereKey($id)->whereIn('state', self::UNDER_WAY)->exists()) {
-            self::end($id, 'failed', $message);
+        if (Task::query()->whereKey($id)->whereIn('state', TaskState::underWay())->exists()) {
+            self::end($id, TaskState::Failed, $message);
         }
     }
 
-    /** @param  'done'|'failed'|'cancelled'  $state */
-    public static function end(string $id, string $state, string $message, ?int $done = null, ?int $total = null): void
-    {
+    public static function end(
+        string $id,
+        TaskState $state,
+        string $message,
+        ?int $done = null,
+        ?int $total = null,
+    ): void {
         Task::query()
             ->whereKey($id)
             ->update([

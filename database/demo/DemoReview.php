@@ -652,7 +652,7 @@ final class DemoReview
         );
         $wanted = array_values($telling->concat($others)->take(self::FULL_TEXTS)->pluck('id')->all());
         $task = $this->locker->execute($this->people['mirela'], $this->review, $wanted);
-        while (in_array($task->refresh()->state, ['queued', 'running'], true)) {
+        while ($task->refresh()->state->isUnderWay()) {
             app(Dispatcher::class)->dispatchNow(new FetchFullTexts($task->id, $wanted));
         }
         $refused = array_values(

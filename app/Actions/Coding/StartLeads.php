@@ -11,7 +11,7 @@ use App\Models\Item;
 use App\Models\Review;
 use App\Models\Task;
 use App\Models\User;
-use App\Tasks\TaskRun;
+use App\Tasks\TaskState;
 use Illuminate\Support\Facades\DB;
 use WaryHeron\Core\Screening\ItemState;
 
@@ -27,7 +27,7 @@ final readonly class StartLeads
     {
         return DB::transaction(function () use ($by, $review): Task {
             Review::query()->whereKey($review->id)->lockForUpdate()->first();
-            if ($review->tasks()->where('kind', 'leads')->whereIn('state', TaskRun::UNDER_WAY)->exists()) {
+            if ($review->tasks()->where('kind', 'leads')->whereIn('state', TaskState::underWay())->exists()) {
                 throw new Refused('The papers are being read already.');
             }
             if ($review->codes()->whereNull('retired_at')->doesntExist()) {
@@ -41,7 +41,7 @@ final readonly class StartLeads
                 'user_id' => $by->id,
                 'kind' => 'leads',
                 'title' => 'Reading '.number_format(count($included)).' papers for answers',
-                'state' => 'queued',
+                'state' => TaskState::Queued,
                 'total' => count($included),
                 'url' => route('coding', $review, false),
             ]);

@@ -12,6 +12,7 @@ use App\Models\Delivery;
 use App\Models\Rejection;
 use App\Models\Task;
 use App\Models\User;
+use App\Tasks\TaskState;
 use Illuminate\Support\Facades\DB;
 use WaryHeron\Core\Bibliography\Format\Csv\CsvReader;
 use WaryHeron\Core\Bibliography\Format\Formats;
@@ -77,7 +78,7 @@ final readonly class MendRejection
                 'user_id' => $by->id,
                 'kind' => 'rejected',
                 'title' => "Reading the rejected records from {$delivery->source_name} again",
-                'state' => 'queued',
+                'state' => TaskState::Queued,
                 'total' => $delivery->rejections()->whereNull('mended_at')->count(),
                 'url' => route('deliveries.show', [$delivery->review_id, $delivery], false),
             ]);

@@ -16,6 +16,7 @@ use App\Models\Review;
 use App\Models\Run;
 use App\Models\Task;
 use App\Models\User;
+use App\Tasks\TaskState;
 use Carbon\CarbonInterface;
 use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Support\Facades\DB;
@@ -215,7 +216,7 @@ final readonly class StartDelivery
         Task::query()
             ->whereKey($delivery->task_id)
             ->update([
-                'state' => 'queued',
+                'state' => TaskState::Queued,
                 'cancel_requested_at' => null,
                 'finished_at' => null,
                 'seen_at' => null,
@@ -235,7 +236,7 @@ final readonly class StartDelivery
                 'user_id' => $by->id,
                 'kind' => 'delivery',
                 'title' => $title,
-                'state' => 'queued',
+                'state' => TaskState::Queued,
                 'total' => $values['expected'] ?? null,
             ]);
         $delivery = $review

@@ -11,6 +11,7 @@ use App\Models\Review;
 use App\Models\Task;
 use App\Models\User;
 use App\Queries\FullTexts\Retrievals;
+use App\Tasks\TaskState;
 use Illuminate\Support\Facades\DB;
 
 /** Has the full-text locker asked for copies, in the background. */
@@ -33,7 +34,7 @@ final readonly class AskLocker
                 $review
                     ->tasks()
                     ->where('kind', 'locker')
-                    ->whereIn('state', ['queued', 'running'])
+                    ->whereIn('state', TaskState::underWay())
                     ->exists()
             ) {
                 throw new Refused('The locker is being asked already.');
@@ -54,7 +55,7 @@ final readonly class AskLocker
                     'kind' => 'locker',
                     'title' => 'Asking the full-text locker for '.
                         (count($wanted) === 1 ? 'a copy' : number_format(count($wanted)).' copies'),
-                    'state' => 'queued',
+                    'state' => TaskState::Queued,
                     'total' => count($wanted),
                     'url' => route('full-texts', $review, false),
                 ]);

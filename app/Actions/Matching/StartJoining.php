@@ -11,6 +11,7 @@ use App\Models\Matching;
 use App\Models\Review;
 use App\Models\Task;
 use App\Models\User;
+use App\Tasks\TaskState;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 
@@ -29,7 +30,7 @@ final readonly class StartJoining
                 $review
                     ->tasks()
                     ->where('kind', 'joining')
-                    ->whereIn('state', ['queued', 'running'])
+                    ->whereIn('state', TaskState::underWay())
                     ->exists()
             ) {
                 throw new Refused('They are being joined already.');
@@ -40,7 +41,7 @@ final readonly class StartJoining
                     'user_id' => $by->id,
                     'kind' => 'joining',
                     'title' => 'Joining what is certain',
-                    'state' => 'queued',
+                    'state' => TaskState::Queued,
                     'url' => route('matching.joined', $review, false),
                 ]);
             ($this->log)($review, $by, 'matching.joined', 'Had the certain ones joined', $matching);

@@ -10,6 +10,7 @@ use App\Jobs\Matching\MatchRecords;
 use App\Models\Matching;
 use App\Models\Review;
 use App\Models\User;
+use App\Tasks\TaskState;
 use Illuminate\Support\Facades\DB;
 
 /** Hands the comparison of a review's records to the queue. It changes nothing until a person joins what it found. */
@@ -27,7 +28,7 @@ final readonly class StartMatching
             if (
                 $review
                     ->matchings()
-                    ->whereIn('state', ['queued', 'running'])
+                    ->whereIn('state', TaskState::underWay())
                     ->exists()
             ) {
                 throw new Refused('The records are being compared already.');
@@ -38,7 +39,7 @@ final readonly class StartMatching
                     'user_id' => $by->id,
                     'kind' => 'matching',
                     'title' => 'Comparing all records',
-                    'state' => 'queued',
+                    'state' => TaskState::Queued,
                     'url' => route('matching', $review, false),
                 ]);
             $matching = $review
@@ -46,7 +47,7 @@ final readonly class StartMatching
                 ->create([
                     'created_by' => $by->id,
                     'task_id' => $task->id,
-                    'state' => 'queued',
+                    'state' => TaskState::Queued,
                     'settings' => $review->matchSettings()->toArray(),
                 ]);
             ($this->log)(

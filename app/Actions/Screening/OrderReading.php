@@ -13,6 +13,7 @@ use App\Models\Ranking;
 use App\Models\Stage;
 use App\Models\User;
 use App\Queries\Screening\ReadingProgress;
+use App\Tasks\TaskState;
 use Illuminate\Support\Facades\DB;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
@@ -34,7 +35,7 @@ final readonly class OrderReading
                 $stage->review
                     ->tasks()
                     ->where('kind', 'ranking')
-                    ->whereIn('state', ['queued', 'running'])
+                    ->whereIn('state', TaskState::underWay())
                     ->exists()
             ) {
                 throw new Refused('What is left is being put in order already.');
@@ -69,7 +70,7 @@ final readonly class OrderReading
                     'user_id' => $by->id,
                     'kind' => 'ranking',
                     'title' => "Putting what is left at “{$stage->name}” in order",
-                    'state' => 'queued',
+                    'state' => TaskState::Queued,
                     'url' => route('reading-order', [$stage->review_id, 'stage' => $stage->id], false),
                 ]);
             dispatch(new RankItems($stage->id, $task->id));

@@ -11,6 +11,7 @@ use App\Models\Review;
 use App\Models\Scheme;
 use App\Models\Task;
 use App\Models\User;
+use App\Tasks\TaskState;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
 use Illuminate\Support\Str;
@@ -91,7 +92,7 @@ final readonly class LoadScheme
                     'user_id' => $by->id,
                     'kind' => 'thesaurus',
                     'title' => "Reading the thesaurus {$name}",
-                    'state' => 'queued',
+                    'state' => TaskState::Queued,
                     'url' => route('thesauri', $review, false),
                 ]);
             ($this->log)($review, $by, 'scheme.brought', "Brought the thesaurus file {$name}", $task);

@@ -10,6 +10,7 @@ use App\Models\Matching;
 use App\Models\Task;
 use App\Models\User;
 use App\Tasks\TaskRun;
+use App\Tasks\TaskState;
 use Illuminate\Support\Facades\DB;
 
 /**
@@ -27,7 +28,7 @@ final readonly class CancelTask
         DB::transaction(function () use ($by, $task): void {
             $asked = Task::query()
                 ->whereKey($task->id)
-                ->whereIn('state', TaskRun::UNDER_WAY)
+                ->whereIn('state', TaskState::underWay())
                 ->whereNull('cancel_requested_at')
                 ->update(['cancel_requested_at' => now()]);
             if ($asked === 0) {
@@ -43,9 +44,9 @@ final readonly class CancelTask
             }
             Matching::query()
                 ->where('task_id', $task->id)
-                ->whereIn('state', TaskRun::UNDER_WAY)
+                ->whereIn('state', TaskState::underWay())
                 ->update(['state' => 'failed', 'failure' => 'Cancelled. Nothing was changed.']);
-            TaskRun::end($task->id, 'cancelled', 'Cancelled. What was done before stays.');
+            TaskRun::end($task->id, TaskState::Cancelled, 'Cancelled. What was done before stays.');
         });
     }
 }

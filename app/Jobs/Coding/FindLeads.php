@@ -10,6 +10,7 @@ use App\Models\Task;
 use App\Tasks\DiedTwice;
 use App\Tasks\OfTask;
 use App\Tasks\TaskRun;
+use App\Tasks\TaskState;
 use Illuminate\Bus\Queueable;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Bus\Dispatchable;
@@ -72,7 +73,7 @@ final class FindLeads implements OfTask, ShouldQueue
         $id = $this->publications[$done] ?? null;
         if ($task === null || $id === null) {
             if ($task !== null) {
-                TaskRun::end($task->id, 'done', 'Every included paper was read. What was found waits beside the items.');
+                TaskRun::end($task->id, TaskState::Done, 'Every included paper was read. What was found waits beside the items.');
             }
 
             return true;

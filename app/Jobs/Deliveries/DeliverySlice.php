@@ -10,6 +10,7 @@ use App\Models\Delivery;
 use App\Tasks\DiedTwice;
 use App\Tasks\OfTask;
 use App\Tasks\TaskRun;
+use App\Tasks\TaskState;
 use Illuminate\Bus\Queueable;
 use Illuminate\Contracts\Bus\Dispatcher;
 use Illuminate\Contracts\Queue\ShouldQueue;
@@ -159,9 +160,9 @@ abstract class DeliverySlice implements OfTask, ShouldQueue
         TaskRun::end(
             (string) $delivery->task_id,
             match ($state) {
-                'done' => 'done',
-                'stopped' => 'cancelled',
-                default => 'failed',
+                'done' => TaskState::Done,
+                'stopped' => TaskState::Cancelled,
+                default => TaskState::Failed,
             },
             $message,
             $delivery->position,

@@ -8,6 +8,7 @@ use App\Files\In\RememberedReading;
 use App\Files\In\TablePreview;
 use App\Files\StoredFile;
 use App\Tasks\TaskRun;
+use App\Tasks\TaskState;
 use WaryHeron\Core\Bibliography\Format\UnusableFile;
 
 /**
@@ -47,6 +48,6 @@ final class LookAtTable extends DeliverySlice
             return;
         }
         $delivery->update(['state' => 'mapping', 'preview' => $preview->toArray()]);
-        TaskRun::end((string) $delivery->task_id, 'done', 'Say what its columns hold; nothing has been taken in yet.');
+        TaskRun::end((string) $delivery->task_id, TaskState::Done, 'Say what its columns hold; nothing has been taken in yet.');
     }
 }

@@ -11,6 +11,7 @@ use App\Models\Task;
 use App\Tasks\DiedTwice;
 use App\Tasks\OfTask;
 use App\Tasks\TaskRun;
+use App\Tasks\TaskState;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Bus\Dispatchable;
 use Illuminate\Foundation\Queue\Queueable;
@@ -46,7 +47,7 @@ final class ReadRejectedAgain implements OfTask, ShouldQueue
         try {
             $task = TaskRun::begin($this->taskId, "record {$this->after}");
         } catch (DiedTwice) {
-            TaskRun::end($this->taskId, 'failed', DiedTwice::WHY.' '.self::told($this->taken));
+            TaskRun::end($this->taskId, TaskState::Failed, DiedTwice::WHY.' '.self::told($this->taken));
 
             return;
         }
@@ -75,7 +76,7 @@ final class ReadRejectedAgain implements OfTask, ShouldQueue
             }
         }
         $mend->logAll($task->user, $delivery, $taken);
-        TaskRun::end($task->id, 'done', self::told($taken), $task->total, $task->total);
+        TaskRun::end($task->id, TaskState::Done, self::told($taken), $task->total, $task->total);
     }
 
     public function failed(): void
@@ -95,7 +96,7 @@ final class ReadRejectedAgain implements OfTask, ShouldQueue
         if (TaskRun::isWanted($task->id)) {
             self::dispatch($task->id, $this->deliveryId, $after, $taken);
         } else {
-            TaskRun::end($task->id, 'cancelled', self::told($taken));
+            TaskRun::end($task->id, TaskState::Cancelled, self::told($taken));
         }
     }
 

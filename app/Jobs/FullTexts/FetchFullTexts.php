@@ -14,6 +14,7 @@ use App\Sources\SourceFailed;
 use App\Tasks\DiedTwice;
 use App\Tasks\OfTask;
 use App\Tasks\TaskRun;
+use App\Tasks\TaskState;
 use Illuminate\Bus\Queueable;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Bus\Dispatchable;
@@ -57,7 +58,7 @@ final class FetchFullTexts implements OfTask, ShouldQueue
         } catch (DiedTwice) {
             $this->end(
                 Task::query()->findOrFail($this->taskId),
-                'failed',
+                TaskState::Failed,
                 DiedTwice::WHY.' Ask again for the rest later.',
             );
 
@@ -70,7 +71,7 @@ final class FetchFullTexts implements OfTask, ShouldQueue
         $deadline = microtime(true) + self::SECONDS;
         foreach ($this->left($task) as $publication) {
             if (! TaskRun::isWanted($task->id)) {
-                $this->end($task, 'cancelled', 'Cancelled. '.$this->outcome($task));
+                $this->end($task, TaskState::Cancelled, 'Cancelled. '.$this->outcome($task));
 
                 return;
             }
@@ -92,7 +93,7 @@ final class FetchFullTexts implements OfTask, ShouldQueue
                 } else {
                     $this->end(
                         $task,
-                        'failed',
+                        TaskState::Failed,
                         "{$failed->getMessage()} {$this->outcome($task)} Ask again for the rest later.",
                     );
                 }
@@ -101,14 +102,14 @@ final class FetchFullTexts implements OfTask, ShouldQueue
             }
             $task->update(['done' => $task->done + 1]);
         }
-        $this->end($task, 'done', $this->outcome($task));
+        $this->end($task, TaskState::Done, $this->outcome($task));
     }
 
     public function failed(): void
     {
         $task = Task::query()->find($this->taskId);
-        if ($task !== null && in_array($task->state, TaskRun::UNDER_WAY, true)) {
-            $this->end($task, 'failed', "Stopped by an error of ours. {$this->outcome($task)} Ask again for the rest.");
+        if ($task !== null && $task->state->isUnderWay()) {
+            $this->end($task, TaskState::Failed, "Stopped by an error of ours. {$this->outcome($task)} Ask again for the rest.");
         }
     }
 
@@ -188,8 +189,7 @@ final class FetchFullTexts implements OfTask, ShouldQueue
             '.';
     }
 
-    /** @param  'done'|'failed'|'cancelled'  $state */
-    private function end(Task $task, string $state, string $message): void
+    private function end(Task $task, TaskState $state, string $message): void
     {
         TaskRun::end($task->id, $state, $message);
     }

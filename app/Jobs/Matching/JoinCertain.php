@@ -12,6 +12,7 @@ use App\Queries\Matching\CertainGroups;
 use App\Tasks\DiedTwice;
 use App\Tasks\OfTask;
 use App\Tasks\TaskRun;
+use App\Tasks\TaskState;
 use Illuminate\Bus\Queueable;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Bus\Dispatchable;
@@ -46,7 +47,7 @@ final class JoinCertain implements OfTask, ShouldQueue
         try {
             $task = TaskRun::begin($this->taskId, 'group '.Task::query()->whereKey($this->taskId)->value('done'));
         } catch (DiedTwice) {
-            TaskRun::end($this->taskId, 'failed', DiedTwice::WHY.' What was joined stays joined.');
+            TaskRun::end($this->taskId, TaskState::Failed, DiedTwice::WHY.' What was joined stays joined.');
 
             return;
         }
@@ -60,7 +61,7 @@ final class JoinCertain implements OfTask, ShouldQueue
             if (! TaskRun::isWanted($task->id)) {
                 TaskRun::end(
                     $task->id,
-                    'cancelled',
+                    TaskState::Cancelled,
                     'Cancelled. '.
                         number_format($joined).
                         ' groups had been joined and stay so; undo them on the page of joined publications.',
@@ -85,7 +86,7 @@ final class JoinCertain implements OfTask, ShouldQueue
         }
         TaskRun::end(
             $task->id,
-            'done',
+            TaskState::Done,
             'Joined '.number_format($joined).' groups. Look at some of them; they can be undone.',
             $joined,
         );
@@ -95,7 +96,7 @@ final class JoinCertain implements OfTask, ShouldQueue
     {
         TaskRun::end(
             $this->taskId,
-            'failed',
+            TaskState::Failed,
             'Stopped by an error of ours. What was joined stays joined; go on by joining the rest.',
         );
     }

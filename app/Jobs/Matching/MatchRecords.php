@@ -10,6 +10,7 @@ use App\Queries\Matching\MatchInput;
 use App\Tasks\DiedTwice;
 use App\Tasks\OfTask;
 use App\Tasks\TaskRun;
+use App\Tasks\TaskState;
 use Illuminate\Bus\Queueable;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Bus\Dispatchable;
@@ -46,7 +47,7 @@ final class MatchRecords implements OfTask, ShouldQueue
     public function handle(): void
     {
         $matching = Matching::query()->find($this->matchingId);
-        if ($matching === null || ! in_array($matching->state, ['queued', 'running'], true)) {
+        if ($matching === null || ! $matching->state->isUnderWay()) {
             return;
         }
         try {
@@ -58,7 +59,7 @@ final class MatchRecords implements OfTask, ShouldQueue
 
             return;
         }
-        $matching->update(['state' => 'running']);
+        $matching->update(['state' => TaskState::Running]);
         $input = MatchInput::of($matching->review);
         $result = (new Matcher($matching->review->matchSettings(), floor: self::FLOOR))->match(
             $input->prints,
@@ -67,7 +68,7 @@ final class MatchRecords implements OfTask, ShouldQueue
         );
         $judge = $result->judge;
         $kept = DB::transaction(function () use ($matching, $result, $judge, $input): bool {
-            if (Matching::query()->lockForUpdate()->find($matching->id)?->state !== 'running') {
+            if (Matching::query()->lockForUpdate()->find($matching->id)?->state !== TaskState::Running) {
                 return false; // cancelled on the way
             }
             DB::table('match_pairs')
@@ -94,7 +95,7 @@ final class MatchRecords implements OfTask, ShouldQueue
                 );
             }
             $matching->update([
-                'state' => 'done',
+                'state' => TaskState::Done,
                 'records' => count($input->prints),
                 'weights' => ['chances' => $judge->weights->chances, 'prior' => $judge->weights->prior],
                 'finished_at' => now(),
@@ -106,7 +107,7 @@ final class MatchRecords implements OfTask, ShouldQueue
             $count = count($input->prints);
             TaskRun::end(
                 (string) $matching->task_id,
-                'done',
+                TaskState::Done,
                 'Compared '.number_format($count).' records. None of these has been joined yet.',
                 $count,
                 $count,
@@ -117,14 +118,14 @@ final class MatchRecords implements OfTask, ShouldQueue
     public function failed(): void
     {
         $matching = Matching::query()->find($this->matchingId);
-        if ($matching !== null && in_array($matching->state, TaskRun::UNDER_WAY, true)) {
+        if ($matching !== null && $matching->state->isUnderWay()) {
             $this->ended($matching, 'The comparison stopped by an error of ours. Nothing was changed; compare again.');
         }
     }
 
     private function ended(Matching $matching, string $why): void
     {
-        $matching->update(['state' => 'failed', 'failure' => $why]);
-        TaskRun::end((string) $matching->task_id, 'failed', $why);
+        $matching->update(['state' => TaskState::Failed, 'failure' => $why]);
+        TaskRun::end((string) $matching->task_id, TaskState::Failed, $why);
     }
 }

@@ -11,6 +11,7 @@ use App\Models\Stage;
 use App\Tasks\DiedTwice;
 use App\Tasks\OfTask;
 use App\Tasks\TaskRun;
+use App\Tasks\TaskState;
 use Illuminate\Bus\Queueable;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Bus\Dispatchable;
@@ -63,7 +64,7 @@ final class RankItems implements OfTask, ShouldQueue
         try {
             $task = $this->taskId === null ? null : TaskRun::begin($this->taskId, 'the order');
         } catch (DiedTwice) {
-            $this->end('failed', DiedTwice::WHY.' Nothing was changed.');
+            $this->end(TaskState::Failed, DiedTwice::WHY.' Nothing was changed.');
 
             return;
         }
@@ -80,7 +81,7 @@ final class RankItems implements OfTask, ShouldQueue
             $model = $stage->reading_order->learns() ? RelevanceModel::learn($judged, $included, $seed) : null;
         } catch (NothingToLearn) {
             $this->end(
-                'failed',
+                TaskState::Failed,
                 'There is too little to learn from: at least '.
                     self::LEAST.
                     ' included and '.
@@ -104,7 +105,7 @@ final class RankItems implements OfTask, ShouldQueue
         }
         $this->keep($stage, $model, $scores, $seed, count($judged), count(array_filter($included)), $quality);
         $this->end(
-            'done',
+            TaskState::Done,
             number_format(count($scores)).
                 ' publications are read '.
                 $stage->reading_order->label().
@@ -115,11 +116,10 @@ final class RankItems implements OfTask, ShouldQueue
 
     public function failed(): void
     {
-        $this->end('failed', 'The order could not be made, by an error of ours. Nothing was changed.');
+        $this->end(TaskState::Failed, 'The order could not be made, by an error of ours. Nothing was changed.');
     }
 
-    /** @param  'done'|'failed'  $state */
-    private function end(string $state, string $message, ?int $count = null): void
+    private function end(TaskState $state, string $message, ?int $count = null): void
     {
         if ($this->taskId !== null) {
             TaskRun::end($this->taskId, $state, $message, $count, $count);

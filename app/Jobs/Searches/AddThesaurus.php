@@ -8,6 +8,7 @@ use App\Actions\Searches\LoadScheme;
 use App\Tasks\DiedTwice;
 use App\Tasks\OfTask;
 use App\Tasks\TaskRun;
+use App\Tasks\TaskState;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Bus\Dispatchable;
 use Illuminate\Foundation\Queue\Queueable;
@@ -46,16 +47,16 @@ final class AddThesaurus implements OfTask, ShouldQueue
                 $task->update(['url' => route('thesauri', [$task->review_id, 'scheme' => $scheme->id], false)]);
                 TaskRun::end(
                     $task->id,
-                    'done',
+                    TaskState::Done,
                     "Added “{$scheme->title}” with ".number_format($scheme->size).' headings.',
                     $scheme->size,
                     $scheme->size,
                 );
             }
         } catch (BadScheme $bad) {
-            TaskRun::end($this->taskId, 'failed', "{$bad->getMessage()} Nothing was changed.");
+            TaskRun::end($this->taskId, TaskState::Failed, "{$bad->getMessage()} Nothing was changed.");
         } catch (DiedTwice) {
-            TaskRun::end($this->taskId, 'failed', DiedTwice::WHY.' Nothing was changed.');
+            TaskRun::end($this->taskId, TaskState::Failed, DiedTwice::WHY.' Nothing was changed.');
         }
         Storage::delete($this->stored);
     }

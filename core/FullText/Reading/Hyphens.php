@@ -5,20 +5,29 @@ declare(strict_types=1);
 namespace WaryHeron\Core\FullText\Reading;
 
 /** Mends words that a line end parts: a hyphen there goes, unless the paper writes the word with it elsewhere. */
-final readonly class Hyphens
+final class Hyphens
 {
     private const AT_END = '/(\p{L}+)[-\x{2010}\x{AD}]$/u';
 
-    /** @param  array<string, int>  $written  how often each word stands within a line, in small letters */
-    private function __construct(private array $written)
+    /** @var array<string, int>|null  how often each word stands within a line, in small letters */
+    private ?array $written = null;
+
+    /** @param  list<Line>  $lines */
+    private function __construct(private readonly array $lines)
     {
     }
 
     /** @param  list<Line>  $lines */
     public static function of(array $lines): self
     {
+        return new self($lines);
+    }
+
+    /** @return array<string, int> */
+    private function written(): array
+    {
         $written = [];
-        foreach ($lines as $line) {
+        foreach ($this->lines as $line) {
             preg_match_all('/\p{L}+(?:[-\x{2010}]\p{L}+)*/u', mb_strtolower($line->text()), $found);
             foreach ($found[0] as $word) {
                 $word = str_replace('‐', '-', $word);
@@ -26,7 +35,7 @@ final readonly class Hyphens
             }
         }
 
-        return new self($written);
+        return $written;
     }
 
     /** @param  non-empty-list<Line>  $lines */
@@ -57,6 +66,8 @@ final readonly class Hyphens
             return true;
         }
         [$start, $end] = [mb_strtolower($start), mb_strtolower($end)];
+
+        $this->written ??= $this->written();
 
         return ($this->written["{$start}-{$end}"] ?? 0) > ($this->written[$start.$end] ?? 0);
     }

@@ -11,6 +11,7 @@ use App\Jobs\Coding\FindLeads;
 use App\Models\Answer;
 use App\Models\CodebookItem;
 use App\Models\CodingLead;
+use App\Tasks\TaskState;
 use Illuminate\Support\Facades\Queue;
 use Tests\Feature\World;
 use WaryHeron\Core\Coding\CodeType;
@@ -138,7 +139,7 @@ it('reads nothing more once it is cancelled', function () {
     $task = app(StartLeads::class)->execute($world->people['lead'], $world->review);
     $this->actingAs($world->people['lead'])->post("/tasks/{$task->id}/cancel");
     app()->call([new FindLeads($task->id, StartLeads::included($world->review)), 'handle']);
-    expect(CodingLead::query()->count())->toBe(0)->and($task->refresh()->state)->toBe('cancelled');
+    expect(CodingLead::query()->count())->toBe(0)->and($task->refresh()->state)->toBe(TaskState::Cancelled);
 });
 
 it('passes over a paper that killed twice', function () {
@@ -147,7 +148,7 @@ it('passes over a paper that killed twice', function () {
     $task = app(StartLeads::class)->execute($world->people['lead'], $world->review);
     $task->update(['state' => 'running', 'in_hand' => 'paper 0', 'deaths' => 1]);
     app()->call([new FindLeads($task->id, StartLeads::included($world->review)), 'handle']);
-    expect(CodingLead::query()->count())->toBe(0)->and($task->refresh()->only('state', 'done'))->toBe(['state' => 'done', 'done' => 1]);
+    expect(CodingLead::query()->count())->toBe(0)->and($task->refresh()->only('state', 'done'))->toBe(['state' => TaskState::Done, 'done' => 1]);
 });
 
 it('takes a person’s answer that comes first as the answer', function () {

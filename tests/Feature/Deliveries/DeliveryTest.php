@@ -230,7 +230,7 @@ it('does not leave a delivery running when its work has failed for good', functi
     Queue::fake();
     $delivery = $world->deliver([[]]);
     (new DeliverFile($delivery->id))->failed();
-    expect($delivery->refresh()->state)->toBe('failed')->and($delivery->task->state)->toBe('failed');
+    expect($delivery->refresh()->state)->toBe('failed')->and($delivery->task->state->value)->toBe('failed');
     $this->actingAs($world->people['specialist'])
         ->get("/reviews/{$world->review->id}/deliveries/{$delivery->id}")
         ->assertSee('Go on from record 1');
@@ -296,7 +296,7 @@ it('reaches every rejected record, downloads them, and reads them again as they 
     $this->post("{$path}/rejected")->assertRedirect();
     $task = Task::query()->where('kind', 'rejected')->sole();
     expect($task->only('state', 'message'))
-        ->toBe(['state' => 'done', 'message' => 'Taken in: 2.'])
+        ->toBe(['state' => \App\Tasks\TaskState::Done, 'message' => 'Taken in: 2.'])
         ->and($delivery->refresh()->only('kept', 'rejected'))
         ->toBe(['kept' => 3, 'rejected' => 128]);
     expect($world->review->publications()->pluck('title')->all())->toContain('[Untitled: Kolbe A, 1601]');

@@ -346,11 +346,11 @@ it('asks the locker for many in the background, and again only for those without
     $run($job);
     // the locker was busy: it is tried again later, and those that have answered are not asked again
     $later = Queue::pushed(FetchFullTexts::class)->last();
-    expect($later->failures)->toBe(1)->and($task->fresh()->state)->toBe('running');
+    expect($later->failures)->toBe(1)->and($task->fresh()->state->value)->toBe('running');
     $fails = '';
     $run($later);
     expect($task->fresh()->state)
-        ->toBe('done')
+        ->toBe(\App\Tasks\TaskState::Done)
         ->and($task->fresh()->message)
         ->toBe('Copies that came: 3. Without a copy there: 1.')
         ->and(array_count_values($asked))
@@ -374,7 +374,7 @@ it('asks the locker for many in the background, and again only for those without
         ->postJson("/tasks/{$again->id}/cancel")
         ->assertOk();
     $run(Queue::pushed(FetchFullTexts::class)->last());
-    expect($again->fresh()->state)->toBe('cancelled')->and($asked)->toHaveCount(5);
+    expect($again->fresh()->state->value)->toBe('cancelled')->and($asked)->toHaveCount(5);
 });
 
 it('counts reports and studies apart', function () {

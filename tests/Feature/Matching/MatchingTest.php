@@ -340,7 +340,7 @@ it('comes to the same end however often its workers are killed', function (int $
             app()->call([new MatchRecords($matching->id), 'handle']);
         },
         function () use (&$matching): string {
-            return $matching->refresh()->state;
+            return $matching->refresh()->state->value;
         },
         function () use (&$matching, $start): void {
             $matching = $start();
@@ -356,7 +356,7 @@ it('comes to the same end however often its workers are killed', function (int $
             ]);
         },
         function () use (&$task): string {
-            return $task->refresh()->state;
+            return $task->refresh()->state->value;
         },
         function () use (&$task, $join): void {
             $task = $join();

@@ -686,7 +686,7 @@ it('takes a team’s own thesaurus whole or not at all, and shows it to no other
             ),
         ])
         ->assertSessionHas('notice');
-    expect(\App\Models\Task::query()->sole()->state)
+    expect(\App\Models\Task::query()->sole()->state->value)
         ->toBe('failed')
         ->and(Scheme::query()->count())
         ->toBe(0)

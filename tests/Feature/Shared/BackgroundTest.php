@@ -131,7 +131,7 @@ it('ends with its reason what died twice at one place, and goes on from there wh
         ->toContain('stopped twice at the same place')
         ->toContain('0 records that were taken in before are kept');
     expect($delivery->task->refresh()->only('state', 'in_hand', 'deaths'))->toBe([
-        'state' => 'failed',
+        'state' => \App\Tasks\TaskState::Failed,
         'in_hand' => null,
         'deaths' => 0,
     ]);
@@ -163,11 +163,11 @@ it('cancels a comparison that is under way, which then keeps nothing', function 
     $matching = Matching::query()->sole();
     $this->postJson("/tasks/{$matching->task_id}/cancel")->assertOk();
     app()->call([new \App\Jobs\Matching\MatchRecords($matching->id), 'handle']);
-    expect($matching->refresh()->state)
+    expect($matching->refresh()->state->value)
         ->toBe('failed')
         ->and($matching->failure)
         ->toBe('Cancelled. Nothing was changed.')
-        ->and(Task::query()->find($matching->task_id)->state)
+        ->and(Task::query()->find($matching->task_id)->state->value)
         ->toBe('cancelled');
     expect(DB::table('match_pairs')->count())->toBe(0);
 });

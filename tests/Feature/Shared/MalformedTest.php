@@ -120,8 +120,8 @@ it('reads a thesaurus in the background, and says what is wrong with one', funct
     $this->post($path, [
         'file' => UploadedFile::fake()->createWithContent('bad.ttl', 'no turtle at all {'),
     ])->assertRedirect($path);
-    expect(Task::query()->where('kind', 'thesaurus')->orderByDesc('id')->first()->only('state'))
-        ->toBe(['state' => 'failed'])
+    expect(Task::query()->where('kind', 'thesaurus')->orderByDesc('id')->first()->state->value)
+        ->toBe('failed')
         ->and($this->world->review->schemes()->count())
         ->toBe(1);
     $this->post($path, ['file' => UploadedFile::fake()->create('large.ttl', 21 * 1024)])->assertSessionHasErrors(

@@ -20,6 +20,7 @@ use App\Queries\Matching\GroupTitles;
 use App\Queries\Matching\JoinedPublications;
 use App\Queries\Matching\PairingQueue;
 use App\Queries\Matching\ScoreHistogram;
+use App\Tasks\TaskState;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -37,7 +38,7 @@ final class MatchingController extends Controller
             'matching' => $matching,
             'running' => $review
                 ->matchings()
-                ->whereIn('state', ['queued', 'running'])
+                ->whereIn('state', TaskState::underWay())
                 ->exists(),
             'settings' => $settings,
             'kept' => $review->matchSettings(),

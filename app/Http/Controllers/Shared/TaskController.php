@@ -8,7 +8,7 @@ use App\Actions\Shared\CancelTask;
 use App\Http\Controllers\Controller;
 use App\Http\Input;
 use App\Models\Task;
-use App\Tasks\TaskRun;
+use App\Tasks\TaskState;
 use App\Tasks\Waits;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -36,9 +36,9 @@ final class TaskController extends Controller
             ->whereNull('seen_at')
             ->when($review !== '', fn ($of) => $of->where('review_id', $review))
             ->orderByDesc('id');
-        $live = $mine()->whereIn('state', TaskRun::UNDER_WAY)->limit(self::LIVE)->get();
+        $live = $mine()->whereIn('state', TaskState::underWay())->limit(self::LIVE)->get();
         $over = $mine()
-            ->whereNotIn('state', TaskRun::UNDER_WAY)
+            ->whereNotIn('state', TaskState::underWay())
             ->where('updated_at', '>', now()->subHours(self::HOURS))
             ->limit(self::OVER)
             ->get();
@@ -54,7 +54,7 @@ final class TaskController extends Controller
                     'state' => $task->state,
                     'done' => $task->done,
                     'total' => $task->total,
-                    'message' => $task->state === 'queued' && $task->message === '' ? Waits::words($task) : $task->message,
+                    'message' => $task->state === TaskState::Queued && $task->message === '' ? Waits::words($task) : $task->message,
                     'url' => $task->url,
                     'left' => $this->secondsLeft($task),
                     'review' => $review === '' ? $task->review->title : '',
@@ -78,7 +78,7 @@ final class TaskController extends Controller
         Task::query()
             ->whereIn('id', $given['tasks'])
             ->where('user_id', $this->me($request)->id)
-            ->whereNotIn('state', TaskRun::UNDER_WAY)
+            ->whereNotIn('state', TaskState::underWay())
             ->update(['seen_at' => now()]);
 
         return response()->json(['seen' => true]);
@@ -86,7 +86,7 @@ final class TaskController extends Controller
 
     private function secondsLeft(Task $task): ?int
     {
-        if ($task->state !== 'running' || $task->started_at === null || $task->total === null || $task->done < 1) {
+        if ($task->state !== TaskState::Running || $task->started_at === null || $task->total === null || $task->done < 1) {
             return null;
         }
 
