@@ -7,6 +7,7 @@ namespace Database\Demo;
 use App\Access\Role;
 use App\Actions\Coding\ChangeCodebook;
 use App\Actions\Coding\SaveAnswer;
+use App\Actions\Coding\StartLeads;
 use App\Actions\Deliveries\StartDelivery;
 use App\Actions\FullTexts\AddFullText;
 use App\Actions\FullTexts\AskLocker;
@@ -28,6 +29,7 @@ use App\Actions\Searches\KeepKnownItems;
 use App\Actions\Searches\RuleOnHeading;
 use App\Actions\Searches\RunStrategy;
 use App\Actions\Team\CreateReview;
+use App\Jobs\Coding\FindLeads;
 use App\Jobs\Deliveries\DeliverFile;
 use App\Jobs\Deliveries\DeliverySlice;
 use App\Jobs\FullTexts\FetchFullTexts;
@@ -209,6 +211,7 @@ final class DemoReview
         private readonly SettleItem $settle,
         private readonly PostToTalk $talk,
         private readonly SaveAnswer $answer,
+        private readonly StartLeads $leads,
         private readonly ChangeCodebook $codebook,
         private readonly ChangeCriteria $criteria,
         private readonly ChangeQuestion $question,
@@ -253,6 +256,7 @@ final class DemoReview
                 $this->people['tunde'],
             ]);
             $this->code($start->addDays(22));
+            $this->readForAnswers();
             $this->at($start->addDays(23)->setTime(15, 0));
             $this->deliverLate();
             $this->match(joins: false);
@@ -265,6 +269,15 @@ final class DemoReview
             Task::query()->update(['seen_at' => now()]);
         } finally {
             CarbonImmutable::setTestNow();
+        }
+    }
+
+    /** Papers that nobody has coded in full yet have been read; what was found waits. */
+    private function readForAnswers(): void
+    {
+        $task = $this->leads->execute($this->people['ines'], $this->review);
+        while ($task->refresh()->state->isUnderWay()) {
+            app(Dispatcher::class)->dispatchNow(new FindLeads($task->id, StartLeads::included($this->review)));
         }
     }
 
