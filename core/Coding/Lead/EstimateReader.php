@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace WaryHeron\Core\Coding\Lead;
 
-use WaryHeron\Core\FullText\Reading\SectionKind;
-
 /** The estimate of the effect on the main outcome with its confidence limits, as the paper gives it. */
 final class EstimateReader implements LeadReader
 {
@@ -37,33 +35,11 @@ final class EstimateReader implements LeadReader
     {
         $outcome = MainOutcome::of($paper);
         $leads = [];
-        foreach ($paper->told() as $passage) {
-            if (
-                Traps::isCited($passage) ||
-                $passage->section === SectionKind::Introduction ||
-                Traps::isPlanned($passage->text)
-            ) {
-                continue;
-            }
+        foreach ($outcome->results($paper) as $passage) {
+            $weight = $outcome->weight($passage) + ($passage->has('\badjust') ? 0.3 : 0.0);
             foreach ($this->estimates($passage, $item) as [$kind, $value, $low, $high, $strength]) {
-                $score =
-                    $strength +
-                    Traps::trust($passage->section) +
-                    1.2 * $outcome->share($passage->text) +
-                    ($passage->has('\b(?:primary|main|principal)\b') ? 0.7 : 0.0) +
-                    ($passage->has('\badjust') ? 0.3 : 0.0) -
-                    ($passage->has(
-                        '\b(?:secondary|subgroup|interaction|stronger in|below \d+ years|per[ -]protocol|sensitivity|counting|imput\w+|exploratory|post hoc|unadjusted|crude|baseline)\b',
-                    )
-                        ? 0.7
-                        : 0.0) -
-                    $passage->number * 0.0015;
-                $leads[] = Lead::from(
-                    $passage,
-                    self::told($kind, $value, $low, $high),
-                    $score,
-                    'an estimate for the main outcome',
-                );
+                $told = self::told($kind, $value, $low, $high);
+                $leads[] = Lead::from($passage, $told, $strength + $weight, 'an estimate for the main outcome');
             }
         }
 

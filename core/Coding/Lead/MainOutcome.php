@@ -66,6 +66,31 @@ final readonly class MainOutcome
         return $this->passage?->has('\b(?:primary|main|principal|chief)\b') === true;
     }
 
+    /** Results that speak of other outcomes, of parts of the people, or of another way to reckon. */
+    private const BESIDE = '\b(?:secondary|subgroup|interaction|stronger in|below \d+ years|per[ -]protocol|sensitivity|counting|'.
+        'imput\w+|exploratory|post hoc|unadjusted|crude|baseline)\b';
+
+    /** @return iterable<Passage> where its results may stand */
+    public function results(Passages $paper): iterable
+    {
+        foreach ($paper->told() as $passage) {
+            $isElsewhere = $passage->section === SectionKind::Introduction || Traps::isCited($passage);
+            if (! $isElsewhere && ! Traps::isPlanned($passage->text)) {
+                yield $passage;
+            }
+        }
+    }
+
+    /** How much a passage counts as one that gives its result; what comes first counts a little more. */
+    public function weight(Passage $passage): float
+    {
+        return Traps::trust($passage->section) +
+            1.2 * $this->share($passage->text) +
+            ($passage->has('\b(?:primary|main|principal)\b') ? 0.7 : 0.0) -
+            ($passage->has(self::BESIDE) ? 0.7 : 0.0) -
+            $passage->number * 0.0015;
+    }
+
     /** Between 0 and 1. */
     public function share(string $text): float
     {

@@ -4,12 +4,13 @@ declare(strict_types=1);
 
 namespace WaryHeron\Core\Coding\Lead;
 
-use WaryHeron\Core\FullText\Reading\SectionKind;
-
 /** The p value of the comparison on the main outcome. */
 final class PValueReader implements LeadReader
 {
     private const P = '/\b[Pp]\s*(?:-?value)?\s*(?:for [\p{L} -]+?)?\s*(?:was |of )?([=<>≤]|less than|below)\s*(0?[.·]\d+)/u';
+
+    /** What was chosen in advance is no result. */
+    private const LEVEL = '\balpha\b|level of significance|considered (?:statistically )?significant|significance (?:level|was set)';
 
     public function reads(AskedItem $item): bool
     {
@@ -20,26 +21,11 @@ final class PValueReader implements LeadReader
     {
         $outcome = MainOutcome::of($paper);
         $leads = [];
-        foreach ($paper->told() as $passage) {
-            if (
-                Traps::isCited($passage) ||
-                $passage->section === SectionKind::Introduction ||
-                $passage->has(
-                    '\balpha\b|level of significance|considered (?:statistically )?significant|significance (?:level|was set)',
-                )
-            ) {
+        foreach ($outcome->results($paper) as $passage) {
+            if ($passage->has(self::LEVEL)) {
                 continue;
             }
-            $base =
-                Traps::trust($passage->section) +
-                1.2 * $outcome->share($passage->text) +
-                ($passage->has('\b(?:primary|main|principal)\b') ? 0.7 : 0.0) -
-                ($passage->has(
-                    '\b(?:secondary|subgroup|interaction|stronger in|below \d+ years|per[ -]protocol|sensitivity|counting|imput\w+|exploratory|baseline|correlat\w+)\b',
-                )
-                    ? 0.7
-                    : 0.0) -
-                $passage->number * 0.0015;
+            $base = $outcome->weight($passage) - ($passage->has('\bcorrelat\w+') ? 0.7 : 0.0);
             preg_match_all(self::P, $passage->text, $found, PREG_SET_ORDER);
             foreach ($found as $i => [, $sign, $value]) {
                 $sign = $sign === '=' ? '' : ($sign === '>' ? '>' : '<');
