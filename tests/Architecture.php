@@ -108,6 +108,14 @@ test('views hold no queries', function () {
     }
 });
 
+test('headings of tables say what they head, and what scrolls has a role', function () {
+    foreach (filesOf('resources/views', '.blade.php') as $path) {
+        $view = (string) file_get_contents($path);
+        expect(preg_match('/<th(?![\w-])(?![^>]*\bscope=)/', $view))->toBe(0, $path);
+        expect(preg_match('/<div\b(?=[^>]*tabindex="0")(?![^>]*\brole=)/', $view))->toBe(0, $path);
+    }
+});
+
 test('lines can be read at once', function (string $room, string $ending, int $width, float $percent) {
     $lines = $long = 0;
     foreach (linesOf($room, $ending) as $line) {

@@ -2,7 +2,7 @@
     @php($mayCode = Gate::allows('code', $review) && $included)
     <div class="desk desk-fixed md:grid-cols-2">
         <section class="sheet">
-            <div class="sheet-scroll" tabindex="0" aria-label="Title and abstract">
+            <div class="sheet-scroll" tabindex="0" role="region" aria-label="Title and abstract">
                 <article class="reading">
                     <h1>{{ $publication->title }}</h1>
                     <p class="meta">{{ $publication->authors }} · {{ $publication->journal }} · {{ $publication->year }} ·

@@ -23,10 +23,10 @@
                     <table class="table">
                         <thead>
                             <tr>
-                                <th class="min-w-72">Publication</th>
-                                <th class="number">Coded</th>
+                                <th scope="col" class="min-w-72">Publication</th>
+                                <th scope="col" class="number">Coded</th>
                                 @foreach ($table->codes as $code)
-                                    <th class="min-w-32 {{ $code->type->value === 'number' ? 'number' : '' }}">
+                                    <th scope="col" class="min-w-32 {{ $code->type->value === 'number' ? 'number' : '' }}">
                                         {{ $code->label }}{{ $code->unit !== '' ? ", {$code->unit}" : '' }}
                                         @isset($record[$code->id])
                                             <br><span class="small quiet">{{ $record[$code->id] }}</span>

@@ -42,12 +42,12 @@
                             {{ implode(', ', array_map(fn(int $i): string => '“' . ($preview->headings[$i] ?? $i + 1) . '”', array_keys($overlooked))) }}.
                             Choose what {{ count($overlooked) === 1 ? 'it holds' : 'they hold' }}.</p>
                     @endif
-                    <div class="preview" tabindex="0" aria-label="The first rows">
+                    <div class="preview" tabindex="0" role="region" aria-label="The first rows">
                         <table class="table small">
                             <thead>
                                 <tr>
                                     @foreach ($preview->headings as $i => $heading)
-                                        <th><label class="block"
+                                        <th scope="col"><label class="block"
                                                 for="column-{{ $i }}">{{ $heading === '' ? 'column ' . ($i + 1) : $heading }}
                                                 @isset($overlooked[$i])
                                                     <span class="says-warn">looks like

@@ -12,16 +12,16 @@
                 <table class="table" @if ($deliveries->contains(fn($d) => $d->isUnderWay())) data-reload-when-done @endif>
                     <thead>
                         <tr>
-                            <th>Source</th>
-                            <th>Searched</th>
-                            <th class="number">Kept</th>
-                            <th class="number">Rejected</th>
-                            <th class="number">Already here</th>
-                            <th class="number">New</th>
-                            <th class="w-1/6"><span class="legend small"><span class="whitespace-nowrap"><span class="key key-part"></span>
+                            <th scope="col">Source</th>
+                            <th scope="col">Searched</th>
+                            <th scope="col" class="number">Kept</th>
+                            <th scope="col" class="number">Rejected</th>
+                            <th scope="col" class="number">Already here</th>
+                            <th scope="col" class="number">New</th>
+                            <th scope="col" class="w-1/6"><span class="legend small"><span class="whitespace-nowrap"><span class="key key-part"></span>
                                         new</span> <span class="whitespace-nowrap"><span class="key key-also"></span> already
                                         here</span></span></th>
-                            <th>State</th>
+                            <th scope="col">State</th>
                         </tr>
                     </thead>
                     <tbody>

@@ -58,7 +58,7 @@
                         @endif <span class="quiet" x-text="tickedWords" role="status"></span>
                     </p>
                 @endif @endcan
-                <div class="sheet-scroll" tabindex="0" aria-label="Texts sought">
+                <div class="sheet-scroll" tabindex="0" role="region" aria-label="Texts sought">
                     @if ($total === 0)
                         <x-empty
                             title="{{ $kept === [] ? 'No text is sought yet' : 'None of them' }}">{{ $kept === []

@@ -18,11 +18,11 @@
                 <table class="table">
                     <thead>
                         <tr>
-                            <th><span class="visually-hidden">Choose</span></th>
-                            <th>Report</th>
-                            <th>Journal</th>
-                            <th class="number">Year</th>
-                            <th><span class="visually-hidden">Do</span></th>
+                            <th scope="col"><span class="visually-hidden">Choose</span></th>
+                            <th scope="col">Report</th>
+                            <th scope="col">Journal</th>
+                            <th scope="col" class="number">Year</th>
+                            <th scope="col"><span class="visually-hidden">Do</span></th>
                         </tr>
                     </thead>
                     @foreach ($studies as $study)

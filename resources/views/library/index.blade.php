@@ -239,23 +239,23 @@
                 <table class="table">
                     <thead>
                         <tr>
-                            <th><span class="visually-hidden">Decision</span></th>
-                            <th aria-sort="{{ $aria('title') }}"><a href="{{ $sortLink('title') }}">Title{{ $arrow('title') }}</a></th>
+                            <th scope="col"><span class="visually-hidden">Decision</span></th>
+                            <th scope="col" aria-sort="{{ $aria('title') }}"><a href="{{ $sortLink('title') }}">Title{{ $arrow('title') }}</a></th>
                             @if (in_array('author', $columns, true))
-                                <th aria-sort="{{ $aria('author') }}"><a href="{{ $sortLink('author') }}">First
+                                <th scope="col" aria-sort="{{ $aria('author') }}"><a href="{{ $sortLink('author') }}">First
                                         author{{ $arrow('author') }}</a></th>
                             @endif
                             @if (in_array('year', $columns, true))
-                                <th class="number" aria-sort="{{ $aria('year') }}"><a
+                                <th scope="col" class="number" aria-sort="{{ $aria('year') }}"><a
                                         href="{{ $sortLink('year') }}">Year{{ $arrow('year') }}</a></th>
                             @endif
                             @foreach (['doi' => 'DOI', 'type' => 'Type', 'language' => 'Language', 'tags' => 'Tags'] as $column => $label)
                                 @if (in_array($column, $columns, true))
-                                    <th>{{ $label }}</th>
+                                    <th scope="col">{{ $label }}</th>
                                 @endif
                             @endforeach
                             @if (in_array('records', $columns, true))
-                                <th class="number" aria-sort="{{ $aria('records') }}"><a
+                                <th scope="col" class="number" aria-sort="{{ $aria('records') }}"><a
                                         href="{{ $sortLink('records') }}">Records{{ $arrow('records') }}</a></th>
                             @endif
                         </tr>

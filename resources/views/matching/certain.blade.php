@@ -25,12 +25,12 @@
                 <table class="table groups">
                     <thead>
                         <tr>
-                            <th class="number">Bits</th>
-                            <th>Publication</th>
-                            <th>First author</th>
-                            <th class="number">Year</th>
-                            <th>Place</th>
-                            <th>DOI</th>
+                            <th scope="col" class="number">Bits</th>
+                            <th scope="col">Publication</th>
+                            <th scope="col">First author</th>
+                            <th scope="col" class="number">Year</th>
+                            <th scope="col">Place</th>
+                            <th scope="col">DOI</th>
                         </tr>
                     </thead>
                     @foreach ($groups as $group)

@@ -97,10 +97,10 @@
                             <table class="table mt-2">
                                 <thead>
                                     <tr>
-                                        <th class="number">Joined alone</th>
-                                        <th class="number">For people</th>
-                                        <th class="number">Left apart</th>
-                                        <th class="number">Wrong joins to expect</th>
+                                        <th scope="col" class="number">Joined alone</th>
+                                        <th scope="col" class="number">For people</th>
+                                        <th scope="col" class="number">Left apart</th>
+                                        <th scope="col" class="number">Wrong joins to expect</th>
                                     </tr>
                                 </thead>
                                 <tbody>

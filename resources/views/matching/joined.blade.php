@@ -36,10 +36,10 @@
                 <table class="table">
                     <thead>
                         <tr>
-                            <th>Publication that is kept</th>
-                            <th>What went into it</th>
-                            <th class="number">Records</th>
-                            <th>Joined</th>
+                            <th scope="col">Publication that is kept</th>
+                            <th scope="col">What went into it</th>
+                            <th scope="col" class="number">Records</th>
+                            <th scope="col">Joined</th>
                             <td></td>
                         </tr>
                     </thead>

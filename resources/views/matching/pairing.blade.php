@@ -12,7 +12,7 @@
                     x-text="partWords"></span>
             </header>
             <p class="unsent" x-show="said" x-cloak x-text="said" role="alert"></p>
-            <div class="sheet-scroll" x-ref="place" tabindex="0" aria-label="The group" aria-live="polite">@include('matching.pairing-group')
+            <div class="sheet-scroll" x-ref="place" tabindex="0" role="region" aria-label="The group" aria-live="polite">@include('matching.pairing-group')
             </div>
             <x-legend class="section" :marks="[
                 'included' => 'included',

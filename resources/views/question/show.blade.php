@@ -38,10 +38,10 @@
                     <table class="table">
                         <thead>
                             <tr>
-                                <th class="number">No.</th>
-                                <th>Question (“no” excludes)</th>
-                                <th>Reason, as reports name it</th>
-                                <th><span class="visually-hidden">Change</span></th>
+                                <th scope="col" class="number">No.</th>
+                                <th scope="col">Question (“no” excludes)</th>
+                                <th scope="col">Reason, as reports name it</th>
+                                <th scope="col"><span class="visually-hidden">Change</span></th>
                             </tr>
                         </thead>
                         <tbody>

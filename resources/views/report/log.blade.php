@@ -83,9 +83,9 @@
                 <table class="table">
                     <thead>
                         <tr>
-                            <th>When</th>
-                            <th>Who</th>
-                            <th>What</th>
+                            <th scope="col">When</th>
+                            <th scope="col">Who</th>
+                            <th scope="col">What</th>
                         </tr>
                     </thead>
                     <tbody>

@@ -29,13 +29,13 @@
                     <table class="table">
                         <thead>
                             <tr>
-                                <th>Pair</th>
-                                <th class="number">Items</th>
-                                <th class="number">Agreement</th>
-                                <th class="number">Cohen’s κ</th>
-                                <th class="number">95 % interval</th>
-                                <th class="number">PABAK</th>
-                                <th class="number">Gwet’s AC1</th>
+                                <th scope="col">Pair</th>
+                                <th scope="col" class="number">Items</th>
+                                <th scope="col" class="number">Agreement</th>
+                                <th scope="col" class="number">Cohen’s κ</th>
+                                <th scope="col" class="number">95 % interval</th>
+                                <th scope="col" class="number">PABAK</th>
+                                <th scope="col" class="number">Gwet’s AC1</th>
                             </tr>
                         </thead>
                         <tbody>
@@ -79,9 +79,9 @@
                     <table class="table">
                         <thead>
                             <tr>
-                                <th>{{ $agreement->names[$pair['raters'][0]] }}</th>
+                                <th scope="col">{{ $agreement->names[$pair['raters'][0]] }}</th>
                                 @foreach ($agreement->categories as $verdict)
-                                    <th class="number">
+                                    <th scope="col" class="number">
                                         @if ($criterion === null)
                                             <x-mark :verdict="$verdict" label="" />
                                         @endif {{ $agreement->names[$pair['raters'][1]] }}: {{ $verdict }}
@@ -191,10 +191,10 @@
                         <table class="table small">
                             <thead>
                                 <tr>
-                                    <th>Week from</th>
-                                    <th class="number">Items</th>
-                                    <th class="number">Agreement</th>
-                                    <th class="number">α</th>
+                                    <th scope="col">Week from</th>
+                                    <th scope="col" class="number">Items</th>
+                                    <th scope="col" class="number">Agreement</th>
+                                    <th scope="col" class="number">α</th>
                                 </tr>
                             </thead>
                             <tbody>

@@ -99,7 +99,7 @@
                     @endcan
                 </section>
                 <section class="sheet">
-                    <div class="sheet-scroll" tabindex="0" aria-label="Title and abstract">
+                    <div class="sheet-scroll" tabindex="0" role="region" aria-label="Title and abstract">
                         <article class="reading">
                             <h1>{{ $shown['title'] }}</h1>
                             <p class="meta">{{ $shown['meta'] }}</p>

@@ -36,8 +36,8 @@
                                 <table class="table small">
                                     <thead>
                                         <tr>
-                                            <th>Person</th>
-                                            <th class="number">Items</th>
+                                            <th scope="col">Person</th>
+                                            <th scope="col" class="number">Items</th>
                                         </tr>
                                     </thead>
                                     <tbody>
@@ -53,8 +53,8 @@
                                     <table class="table small">
                                         <thead>
                                             <tr>
-                                                <th>Pair</th>
-                                                <th class="number">Items both judge</th>
+                                                <th scope="col">Pair</th>
+                                                <th scope="col" class="number">Items both judge</th>
                                             </tr>
                                         </thead>
                                         <tbody>
@@ -172,11 +172,11 @@
                             <table class="table bars small">
                                 <thead>
                                     <tr>
-                                        <th>Person</th>
-                                        <th class="number">Share</th>
-                                        <th class="number">Done</th>
-                                        <th class="number">Left</th>
-                                        <th class="w-2/5"><span class="sr-only">How much is done</span></th>
+                                        <th scope="col">Person</th>
+                                        <th scope="col" class="number">Share</th>
+                                        <th scope="col" class="number">Done</th>
+                                        <th scope="col" class="number">Left</th>
+                                        <th scope="col" class="w-2/5"><span class="sr-only">How much is done</span></th>
                                     </tr>
                                 </thead>
                                 <tbody>

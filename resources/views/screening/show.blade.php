@@ -23,9 +23,9 @@
                     <table class="table bars">
                         <thead>
                             <tr>
-                                <th>State</th>
-                                <th class="number">Publications</th>
-                                <th class="w-2/5">Share</th>
+                                <th scope="col">State</th>
+                                <th scope="col" class="number">Publications</th>
+                                <th scope="col" class="w-2/5">Share</th>
                             </tr>
                         </thead>
                         <tbody>
@@ -60,14 +60,14 @@
                     <table class="table bars">
                         <thead>
                             <tr>
-                                <th>Person</th>
-                                <th class="number">Today</th>
-                                <th class="number">A day</th>
-                                <th>Last {{ \App\Queries\Screening\Progress::DAYS }} days</th>
-                                <th class="number">Done</th>
-                                <th class="number">Left</th>
-                                <th class="number">Done by</th>
-                                <th class="w-1/5">Share done</th>
+                                <th scope="col">Person</th>
+                                <th scope="col" class="number">Today</th>
+                                <th scope="col" class="number">A day</th>
+                                <th scope="col">Last {{ \App\Queries\Screening\Progress::DAYS }} days</th>
+                                <th scope="col" class="number">Done</th>
+                                <th scope="col" class="number">Left</th>
+                                <th scope="col" class="number">Done by</th>
+                                <th scope="col" class="w-1/5">Share done</th>
                             </tr>
                         </thead>
                         <tbody>
@@ -109,10 +109,10 @@
                     <table class="table">
                         <thead>
                             <tr>
-                                <th>Criterion</th>
-                                <th class="number">Yes</th>
-                                <th class="number">No</th>
-                                <th class="number">Unclear</th>
+                                <th scope="col">Criterion</th>
+                                <th scope="col" class="number">Yes</th>
+                                <th scope="col" class="number">No</th>
+                                <th scope="col" class="number">Unclear</th>
                             </tr>
                         </thead>
                         <tbody>

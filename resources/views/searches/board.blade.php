@@ -24,7 +24,7 @@
                         <input class="input input-mono" id="words" type="search" x-model="words" x-on:input="typed" maxlength="200"
                             autocomplete="off" data-key="T" data-does="Find a heading">
                     </div>
-                    <div class="sheet-scroll" tabindex="0" aria-label="Headings found" x-bind:aria-busy="looking">
+                    <div class="sheet-scroll" tabindex="0" role="region" aria-label="Headings found" x-bind:aria-busy="looking">
                         @include('searches.heading-offers')
                     </div>
                 @endif
@@ -35,19 +35,19 @@
             <span hidden data-key="B" data-does="Go to the first term"></span><span hidden data-key="E"
                 data-does="Change the term that has the focus"></span><span hidden data-key="Alt ↑ ↓"
                 data-does="Move it, also into the next concept"></span><span hidden data-key="Delete" data-does="Take it off"></span>
-            <div class="sheet-scroll" id="board" tabindex="0" aria-label="The board">
+            <div class="sheet-scroll" id="board" tabindex="0" role="region" aria-label="The board">
                 <p class="unsent" x-show="problem" x-cloak x-text="problem" role="alert"></p>
                 <table class="table board">
                     <thead>
                         <tr>
-                            <th>Concept and term</th>
+                            <th scope="col">Concept and term</th>
                             <template x-for="source in sheet.sources" x-bind:key="source.key">
-                                <th class="number pair" colspan="2"><span x-text="source.short"></span><br><span class="tiny">finds ·
+                                <th scope="col" class="number pair" colspan="2"><span x-text="source.short"></span><br><span class="tiny">finds ·
                                         only by it</span></th>
                             </template>
-                            <th class="bar-head"><span x-text="shareOf"></span></th>
+                            <th scope="col" class="bar-head"><span x-text="shareOf"></span></th>
                             @can('search', $review)
-                                <th class="tools"><span class="sr-only">Change</span></th>
+                                <th scope="col" class="tools"><span class="sr-only">Change</span></th>
                             @endcan
                         </tr>
                     </thead>

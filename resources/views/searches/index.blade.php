@@ -14,12 +14,12 @@
                 <table class="table">
                     <thead>
                         <tr>
-                            <th>Strategy</th>
-                            <th>Databases</th>
-                            <th class="number">Versions</th>
-                            <th>Last run</th>
-                            <th class="number">Records</th>
-                            <th><span class="visually-hidden">Change</span></th>
+                            <th scope="col">Strategy</th>
+                            <th scope="col">Databases</th>
+                            <th scope="col" class="number">Versions</th>
+                            <th scope="col">Last run</th>
+                            <th scope="col" class="number">Records</th>
+                            <th scope="col"><span class="visually-hidden">Change</span></th>
                         </tr>
                     </thead>
                     <tbody>

@@ -15,11 +15,11 @@
                 <table class="table">
                     <thead>
                         <tr>
-                            <th>Known item</th>
+                            <th scope="col">Known item</th>
                             @foreach ($keys as $key)
-                                <th>{{ $sources->shortName($key) }}</th>
+                                <th scope="col">{{ $sources->shortName($key) }}</th>
                             @endforeach
-                            <th>
+                            <th scope="col">
                                 <span class="sr-only">Change</span>
                             </th>
                         </tr>

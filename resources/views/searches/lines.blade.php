@@ -4,22 +4,22 @@
         <script type="application/json" id="sheet">@json($sheet)</script>
         <section class="sheet">
             <x-strategy.head :review="$review" :strategy="$strategy" current="lines" />
-            <div class="sheet-scroll" tabindex="0" aria-label="The lines">
+            <div class="sheet-scroll" tabindex="0" role="region" aria-label="The lines">
                 <p class="unsent" x-show="problem" x-cloak x-text="problem" role="alert"></p>
                 <table class="table lines">
                     <thead>
                         <tr>
                             @can('search', $review)
-                                <th><span class="sr-only">Choose</span></th>
+                                <th scope="col"><span class="sr-only">Choose</span></th>
                             @endcan
-                            <th class="number">
+                            <th scope="col" class="number">
                                 Line</th>
-                            <th>Query and note</th>
+                            <th scope="col">Query and note</th>
                             <template x-for="source in sheet.sources" x-bind:key="source.key">
-                                <th class="number" x-text="source.short"></th>
+                                <th scope="col" class="number" x-text="source.short"></th>
                             </template>
                             @can('search', $review)
-                                <th class="tools"><span class="sr-only">Change</span></th>
+                                <th scope="col" class="tools"><span class="sr-only">Change</span></th>
                             @endcan
                         </tr>
                     </thead>

@@ -6,13 +6,13 @@
                     {{ $run->ran_at->format('j M Y, H:i') }}</span> <span class="end"><a
                         href="{{ route('strategies.runs', [$review, $run->strategy]) }}">All runs</a></span>
             </header>
-            <div class="scroll-x" tabindex="0" aria-label="The lines of the run">
+            <div class="scroll-x" tabindex="0" role="region" aria-label="The lines of the run">
                 <table class="table">
                     <thead>
                         <tr>
-                            <th class="number">Line</th>
-                            <th>As sent</th>
-                            <th class="number">Records</th>
+                            <th scope="col" class="number">Line</th>
+                            <th scope="col">As sent</th>
+                            <th scope="col" class="number">Records</th>
                         </tr>
                     </thead>
                     <tbody>

@@ -9,12 +9,12 @@
                 <table class="table">
                     <thead>
                         <tr>
-                            <th>Run</th>
-                            <th>Database</th>
-                            <th class="number">Found</th>
-                            <th>Fetched</th>
-                            <th class="number">Kept</th>
-                            <th class="number">New</th>
+                            <th scope="col">Run</th>
+                            <th scope="col">Database</th>
+                            <th scope="col" class="number">Found</th>
+                            <th scope="col">Fetched</th>
+                            <th scope="col" class="number">Kept</th>
+                            <th scope="col" class="number">New</th>
                         </tr>
                     </thead>
                     <tbody>

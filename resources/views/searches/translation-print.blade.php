@@ -12,9 +12,9 @@
         <table>
             <thead>
                 <tr>
-                    <th>Line</th>
+                    <th scope="col">Line</th>
                     @foreach ($columns as $column)
-                        <th>{{ $column['name'] }}</th>
+                        <th scope="col">{{ $column['name'] }}</th>
                     @endforeach
                 </tr>
             </thead>

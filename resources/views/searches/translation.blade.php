@@ -12,13 +12,13 @@
                 <x-empty title="Nothing to translate yet">Put terms on the <a
                         href="{{ route('strategies.show', [$review, $strategy]) }}">board</a> first.</x-empty>
             @else
-                <div class="scroll-x" tabindex="0" aria-label="The translation table">
+                <div class="scroll-x" tabindex="0" role="region" aria-label="The translation table">
                     <table class="table translation" x-data="copying">
                         <thead>
                             <tr>
-                                <th>Line</th>
+                                <th scope="col">Line</th>
                                 @foreach ($columns as $column)
-                                    <th>{{ $column['name'] }}<br><span class="tiny">{{ $column['dialect'] }}</span> <button type="button"
+                                    <th scope="col">{{ $column['name'] }}<br><span class="tiny">{{ $column['dialect'] }}</span> <button type="button"
                                             class="button-plain small no-print" x-on:click="column('{{ $column['key'] }}')">Copy
                                             all</button></th>
                                 @endforeach

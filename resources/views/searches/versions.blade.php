@@ -28,11 +28,11 @@
                 <table class="table">
                     <thead>
                         <tr>
-                            <th>Line</th>
-                            <th>Query</th>
+                            <th scope="col">Line</th>
+                            <th scope="col">Query</th>
                             @foreach ($keys as $key)
-                                <th class="number">{{ $sources->shortName($key) }} before</th>
-                                <th class="number">now</th>
+                                <th scope="col" class="number">{{ $sources->shortName($key) }} before</th>
+                                <th scope="col" class="number">now</th>
                             @endforeach
                         </tr>
                     </thead>

@@ -24,9 +24,9 @@
                 <table class="table">
                     <thead>
                         <tr>
-                            <th>When</th>
-                            <th>here</th>
-                            <th>by mail</th>
+                            <th scope="col">When</th>
+                            <th scope="col">here</th>
+                            <th scope="col">by mail</th>
                         </tr>
                     </thead>
                     <tbody>

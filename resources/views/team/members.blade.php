@@ -9,10 +9,10 @@
             <table class="table">
                 <thead>
                     <tr>
-                        <th>Name</th>
-                        <th>Address</th>
-                        <th>Role</th>
-                        <th><span class="visually-hidden">Change</span></th>
+                        <th scope="col">Name</th>
+                        <th scope="col">Address</th>
+                        <th scope="col">Role</th>
+                        <th scope="col"><span class="visually-hidden">Change</span></th>
                     </tr>
                 </thead>
                 <tbody>
@@ -67,11 +67,11 @@
                 <table class="table">
                     <thead>
                         <tr>
-                            <th>Address</th>
-                            <th>Role</th>
-                            <th>By</th>
-                            <th>Until</th>
-                            <th><span class="visually-hidden">Change</span></th>
+                            <th scope="col">Address</th>
+                            <th scope="col">Role</th>
+                            <th scope="col">By</th>
+                            <th scope="col">Until</th>
+                            <th scope="col"><span class="visually-hidden">Change</span></th>
                         </tr>
                     </thead>
                     <tbody>

@@ -10,9 +10,9 @@
                 <table class="table">
                     <thead>
                         <tr>
-                            <th>Sent</th>
-                            <th>To</th>
-                            <th>About</th>
+                            <th scope="col">Sent</th>
+                            <th scope="col">To</th>
+                            <th scope="col">About</th>
                         </tr>
                     </thead>
                     <tbody>
