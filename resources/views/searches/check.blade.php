@@ -4,22 +4,22 @@
             data-revision="{{ $revision }}">
             <x-strategy.head :review="$review" :strategy="$strategy" current="check" />
             <p class="unsent" x-show="problem" x-cloak x-text="problem" role="alert"></p>
-            @if ($failure !== '')
-                <p class="field-error section" role="alert">{{ $failure }}</p>
+            @if ($check->failure !== '')
+                <p class="field-error section" role="alert">{{ $check->failure }}</p>
             @endif
-            @if ($findings === [])
+            @if ($check->findings === [])
                 <x-empty title="Nothing to remark">No empty or idle term, no missing spelling or plural, no heading without its words, no
                     unused line. That does not make it complete: try it on <a
                         href="{{ route('strategies.known', [$review, $strategy]) }}">known items</a>.</x-empty>
             @else
-                <p class="filter-words small"><strong>{{ count($findings) }}</strong> {{ count($findings) === 1 ? 'remark' : 'remarks' }},
+                <p class="filter-words small"><strong>{{ count($check->findings) }}</strong> {{ count($check->findings) === 1 ? 'remark' : 'remarks' }},
                     each with the records it would add. They are suggestions; a person decides.</p>
-                @foreach ($findings as $one)
+                @foreach ($check->findings as $one)
                     <article class="section finding">
-                        <h2 class="field-label">{{ ucfirst($one['kind']) }}</h2>
-                        <p>{{ $one['text'] }}</p>
-                        @if ($one['effect'] !== [])
-                            <p class="small quiet">Would add: @foreach ($one['effect'] as $key => $count)
+                        <h2 class="field-label">{{ ucfirst($one->kind) }}</h2>
+                        <p>{{ $one->text }}</p>
+                        @if ($effect = $check->effects[$one->key] ?? [])
+                            <p class="small quiet">Would add: @foreach ($effect as $key => $count)
                                     {{ $sources->shortName($key) }} <strong
                                         class="number">{{ number_format($count) }}</strong>{{ $loop->last ? '' : ',' }}
                                 @endforeach
@@ -27,13 +27,13 @@
                         @endif
                         @can('search', $review)
                             <div class="row mt-2">
-                                @if ($one['apply'])
+                                @if ($one->remedy)
                                     <button type="button" class="button"
-                                        x-on:click="apply({{ Js::from($one['apply']['change']) }}, {{ Js::from($one['apply']['with']) }})">{{ $one['apply']['label'] }}</button>
+                                        x-on:click="apply({{ Js::from($one->remedy->change) }}, {{ Js::from($one->remedy->with) }})">{{ $one->remedy->label }}</button>
                                 @endif
                                 <x-menu label="Dismiss" class="button button-plain">
                                     <form method="post" action="{{ route('strategies.findings.dismiss', [$review, $strategy]) }}">@csrf <input
-                                            type="hidden" name="finding" value="{{ $one['key'] }}"><label class="block">Why? <input
+                                            type="hidden" name="finding" value="{{ $one->key }}"><label class="block">Why? <input
                                                 class="input" name="reason" required maxlength="1000"></label><button
                                             class="button mt-1">Dismiss</button></form>
                                 </x-menu>
@@ -45,9 +45,9 @@
         </section>
         <section class="sheet">
             <header class="sheet-head">
-                <h2>Dismissed</h2> <span>{{ $dismissed->count() }}</span>
+                <h2>Dismissed</h2> <span>{{ $check->dismissed->count() }}</span>
             </header>
-            @forelse ($dismissed as $one)
+            @forelse ($check->dismissed as $one)
                 <div class="section small">
                     <p><code>{{ Str::after($one->finding, '/') }}</code></p>
                     <p>{{ $one->reason }}</p>

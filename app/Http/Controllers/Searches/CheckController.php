@@ -25,7 +25,7 @@ final class CheckController extends Controller
             'strategy' => $strategy,
             'revision' => $revision->number,
             'sources' => $sources,
-            ...$check->of($review, $strategy, $revision->strategy()),
+            'check' => $check->of($review, $strategy, $revision->strategy()),
         ]);
     }
 
