@@ -28,7 +28,7 @@ return new class extends Migration
                 ruled_at timestamptz(3),
                 created_at timestamptz(3) NOT NULL,
                 PRIMARY KEY (review_id, id),
-                FOREIGN KEY (review_id, publication_id) REFERENCES publications (review_id, id),
+                FOREIGN KEY (review_id, publication_id) REFERENCES publications (review_id, id) ON DELETE CASCADE,
                 FOREIGN KEY (review_id, code_id) REFERENCES codes (review_id, id)
             );
             CREATE UNIQUE INDEX leads_one_waiting ON leads (review_id, publication_id, code_id) WHERE ruling = 'waiting';

@@ -86,42 +86,12 @@ final readonly class JoinPublications
             if ($join->undone_at !== null) {
                 return;
             }
-            $kept =
-                Publication::query()
-                    ->where('review_id', $join->review_id)
-                    ->whereNull('merged_into')
-                    ->find($join->kept) ??
-                throw new Refused(
-                    'The publication these records went into has itself gone into another. Undo that first.',
-                );
-            $records = Record::query()
-                ->where('review_id', $join->review_id)
-                ->whereIn('id', $join->records)
-                ->where('publication_id', $kept->id)
-                ->get();
-            if ($records->isEmpty() || $records->count() === $kept->records()->count()) {
-                throw new Refused('These records have been moved since; there is nothing left to undo.');
-            }
-            /** @var non-empty-list<Record> $own */
-            $own = array_values($records->all());
-            if ($join->folded) {
-                $back = Publication::query()->findOrFail($join->gone);
-                $back->update(['merged_into' => null]);
-            } else {
-                $values = $this->values->values($own);
-                ReviewWords::add($join->review_id, ReviewWords::of((string) $values['words']));
-                $back = new Publication([...$values, 'review_id' => $join->review_id, 'chosen' => $join->chosen]);
-                $back->id = $join->gone;
-                $back->save();
-                Item::query()->create([
-                    'review_id' => $join->review_id,
-                    'publication_id' => $back->id,
-                    'stage_id' => $back->review->firstStage()->id,
-                ]);
-            }
+            $kept = $this->keptOf($join);
+            $own = $this->recordsOf($join, $kept);
+            $back = $join->folded ? $this->unfolded($join) : $this->madeAgain($join, $own);
             $this->giveStudyBack($join, $back, $kept);
             Record::query()
-                ->whereIn('id', $records->pluck('id'))
+                ->whereIn('id', array_column($own, 'id'))
                 ->update(['publication_id' => $back->id]);
             Item::query()
                 ->where('review_id', $join->review_id)
@@ -139,6 +109,63 @@ final readonly class JoinPublications
                 'records' => $join->records,
             ]);
         });
+    }
+
+    /** @throws Refused */
+    private function keptOf(Join $join): Publication
+    {
+        return Publication::query()
+            ->where('review_id', $join->review_id)
+            ->whereNull('merged_into')
+            ->find($join->kept) ??
+            throw new Refused('The publication these records went into has itself gone into another. Undo that first.');
+    }
+
+    /**
+     * @return non-empty-list<Record> those that came with the join and are still there, beside others
+     *
+     * @throws Refused
+     */
+    private function recordsOf(Join $join, Publication $kept): array
+    {
+        $records = array_values(
+            Record::query()
+                ->where('review_id', $join->review_id)
+                ->whereIn('id', $join->records)
+                ->where('publication_id', $kept->id)
+                ->get()
+                ->all(),
+        );
+        if ($records === [] || count($records) === $kept->records()->count()) {
+            throw new Refused('These records have been moved since; there is nothing left to undo.');
+        }
+
+        return $records;
+    }
+
+    private function unfolded(Join $join): Publication
+    {
+        $back = Publication::query()->findOrFail($join->gone);
+        $back->update(['merged_into' => null]);
+
+        return $back;
+    }
+
+    /** @param  non-empty-list<Record>  $own */
+    private function madeAgain(Join $join, array $own): Publication
+    {
+        $values = $this->values->values($own);
+        ReviewWords::add($join->review_id, ReviewWords::of((string) $values['words']));
+        $back = new Publication([...$values, 'review_id' => $join->review_id, 'chosen' => $join->chosen]);
+        $back->id = $join->gone;
+        $back->save();
+        Item::query()->create([
+            'review_id' => $join->review_id,
+            'publication_id' => $back->id,
+            'stage_id' => $back->review->firstStage()->id,
+        ]);
+
+        return $back;
     }
 
     private function giveStudyBack(Join $join, Publication $back, Publication $kept): void
@@ -185,24 +212,7 @@ final readonly class JoinPublications
         Record::query()
             ->whereIn('id', $records)
             ->update(['publication_id' => $kept->id]);
-        if ($hasWork) {
-            Item::query()
-                ->where('review_id', $gone->review_id)
-                ->where('publication_id', $gone->id)
-                ->update(['state' => ItemState::Folded->value, 'folded_at' => now()]);
-            Publication::query()
-                ->where('review_id', $gone->review_id)
-                ->where('merged_into', $gone->id)
-                ->update(['merged_into' => $kept->id]);
-            $gone->update(['merged_into' => $kept->id]);
-        } else {
-            DB::table('publication_tags')
-                ->where('review_id', $gone->review_id)
-                ->where('publication_id', $gone->id)
-                ->delete();
-            Item::query()->where('review_id', $gone->review_id)->where('publication_id', $gone->id)->delete();
-            $gone->delete();
-        }
+        $hasWork ? $this->fold($gone, $kept) : $this->drop($gone);
         ($this->log)(
             $gone->review_id,
             $by,
@@ -211,6 +221,28 @@ final readonly class JoinPublications
             $kept,
             ['gone' => $gone->id, 'records' => $records, 'decided' => $hasWork],
         );
+    }
+
+    /** What people did on it stays with it, out of sight. */
+    private function fold(Publication $gone, Publication $kept): void
+    {
+        Item::query()
+            ->where('review_id', $gone->review_id)
+            ->where('publication_id', $gone->id)
+            ->update(['state' => ItemState::Folded->value, 'folded_at' => now()]);
+        Publication::query()
+            ->where('review_id', $gone->review_id)
+            ->where('merged_into', $gone->id)
+            ->update(['merged_into' => $kept->id]);
+        $gone->update(['merged_into' => $kept->id]);
+    }
+
+    private function drop(Publication $gone): void
+    {
+        foreach (['publication_tags', 'items'] as $table) {
+            DB::table($table)->where('review_id', $gone->review_id)->where('publication_id', $gone->id)->delete();
+        }
+        $gone->delete();
     }
 
     /**
@@ -225,12 +257,13 @@ final readonly class JoinPublications
                 SELECT items.publication_id, count(*) AS n FROM items JOIN decisions ON decisions.review_id = items.review_id AND decisions.item_id = items.id WHERE items.review_id = ? AND items.publication_id = ANY (?::bpchar[]) GROUP BY 1
                 UNION ALL SELECT items.publication_id, count(*) FROM items JOIN talk_messages ON talk_messages.review_id = items.review_id AND talk_messages.item_id = items.id WHERE items.review_id = ? AND items.publication_id = ANY (?::bpchar[]) GROUP BY 1
                 UNION ALL SELECT publication_id, count(*) FROM answers WHERE review_id = ? AND publication_id = ANY (?::bpchar[]) GROUP BY 1
+                UNION ALL SELECT publication_id, count(*) FROM leads WHERE review_id = ? AND publication_id = ANY (?::bpchar[]) AND ruling <> 'waiting' GROUP BY 1
                 UNION ALL SELECT publication_id, count(*) FROM publication_tags WHERE review_id = ? AND publication_id = ANY (?::bpchar[]) GROUP BY 1
                 UNION ALL SELECT publication_id, count(*) FROM retrievals WHERE review_id = ? AND publication_id = ANY (?::bpchar[]) GROUP BY 1
             ) AS work GROUP BY 1
             SQL
             ,
-            array_merge(...array_fill(0, 5, [$reviewId, '{'.implode(',', $ids).'}'])),
+            array_merge(...array_fill(0, 6, [$reviewId, '{'.implode(',', $ids).'}'])),
         );
 
         return array_column($rows, 'n', 'publication_id');

@@ -6,11 +6,13 @@ use App\Actions\Coding\ChangeCodebook;
 use App\Actions\Coding\ProposeAnswers;
 use App\Actions\Coding\SaveAnswer;
 use App\Actions\Coding\StartLeads;
+use App\Actions\Matching\JoinPublications;
 use App\Actions\Shared\Refused;
 use App\Jobs\Coding\FindLeads;
 use App\Models\Answer;
 use App\Models\CodebookItem;
 use App\Models\CodingLead;
+use App\Models\Publication;
 use App\Tasks\TaskState;
 use Illuminate\Support\Facades\Queue;
 use Tests\Feature\World;
@@ -158,3 +160,26 @@ it('takes a person’s answer that comes first as the answer', function () {
     app(ProposeAnswers::class)->execute($world->review, $publication);
     expect(leadTo($world, 'Mean age'))->toBeNull();
 });
+
+it('goes with a publication that is found to be another, unless somebody ruled on it', function (bool $ruled) {
+    $world = leading();
+    $publication = $world->publication('Bed lamps');
+    app(ProposeAnswers::class)->execute($world->review, $publication);
+    $chairs = $world->publication('Chairs');
+    CodingLead::query()->create([
+        'review_id' => $world->review->id,
+        'publication_id' => $chairs->id,
+        'code_id' => codeOf($world, 'Mean age')->id,
+        'value' => 40,
+        'quote' => 'Aged 40.',
+        'page' => null,
+        'confidence' => 'check',
+        'reason' => 'x',
+        'ruling' => $ruled ? 'rejected' : 'waiting',
+    ]);
+    app(JoinPublications::class)->execute(null, $world->review->id, [$publication->id, $chairs->id], 'stroke');
+    expect(CodingLead::query()->where('publication_id', $chairs->id)->exists())
+        ->toBe($ruled)
+        ->and(Publication::query()->whereKey($chairs->id)->exists())
+        ->toBe($ruled);
+})->with([true, false]);
