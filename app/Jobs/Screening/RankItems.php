@@ -20,7 +20,6 @@ use Illuminate\Support\Facades\DB;
 use stdClass;
 use WaryHeron\Core\Screening\ItemState;
 use WaryHeron\Core\Screening\Ranking\NothingToLearn;
-use WaryHeron\Core\Screening\Ranking\RankingQuality;
 use WaryHeron\Core\Screening\Ranking\ReadingOrder;
 use WaryHeron\Core\Screening\Ranking\RelevanceModel;
 
@@ -42,6 +41,12 @@ final class RankItems implements OfTask, ShouldQueue
 
     /** So few of either kind tell nothing. */
     public const LEAST = 5;
+
+    private const TOO_LITTLE = 'There is too little to learn from: at least '.
+        self::LEAST.
+        ' included and '.
+        self::LEAST.
+        ' excluded publications have to be open. Until then it is read in order of delivery.';
 
     public int $tries = 3;
 
@@ -75,42 +80,39 @@ final class RankItems implements OfTask, ShouldQueue
         ) {
             return;
         }
-        $seed = crc32($stage->id) & 0x7FFFFFFF;
         try {
-            [$judged, $included] = $stage->reading_order->learns() ? $this->judged($stage) : [[], []];
-            $model = $stage->reading_order->learns() ? RelevanceModel::learn($judged, $included, $seed) : null;
+            $learned = $this->learned($stage);
         } catch (NothingToLearn) {
-            $this->end(
-                TaskState::Failed,
-                'There is too little to learn from: at least '.
-                    self::LEAST.
-                    ' included and '.
-                    self::LEAST.
-                    ' excluded publications have to be open. Until then it is read in order of delivery.',
-            );
+            $this->end(TaskState::Failed, self::TOO_LITTLE);
 
             return;
         }
-        $scores = $this->scores($stage, $model);
-        $quality =
-            $model === null
-                ? null
-                : RelevanceModel::tried(
-                    array_slice($judged, 0, self::TRIED),
-                    array_slice($included, 0, self::TRIED),
-                    $seed,
-                );
+        $scores = $this->scores($stage, $learned->model);
         if ($this->taskId !== null && ! TaskRun::isWanted($this->taskId)) {
             return;
         }
-        $this->keep($stage, $model, $scores, $seed, count($judged), count(array_filter($included)), $quality);
-        $this->end(
-            TaskState::Done,
-            number_format(count($scores)).
-                ' publications are read '.
-                $stage->reading_order->label().
-                ' from now on.',
-            count($scores),
+        DB::transaction(fn () => $this->keep($stage, $learned, $scores));
+        $order = $stage->reading_order->label();
+        $count = count($scores);
+        $this->end(TaskState::Done, number_format($count)." publications are read {$order} from now on.", $count);
+    }
+
+    /** @throws NothingToLearn */
+    private function learned(Stage $stage): LearnedOrder
+    {
+        $seed = crc32($stage->id) & 0x7FFFFFFF;
+        if (! $stage->reading_order->learns()) {
+            return new LearnedOrder($seed);
+        }
+        [$texts, $included] = $this->judged($stage);
+        $tried = [array_slice($texts, 0, self::TRIED), array_slice($included, 0, self::TRIED)];
+
+        return new LearnedOrder(
+            $seed,
+            RelevanceModel::learn($texts, $included, $seed),
+            RelevanceModel::tried(...$tried, seed: $seed),
+            count($texts),
+            count(array_filter($included)),
         );
     }
 
@@ -186,79 +188,55 @@ final class RankItems implements OfTask, ShouldQueue
     }
 
     /** @param  array<string, float>  $scores */
-    private function keep(
-        Stage $stage,
-        ?RelevanceModel $model,
-        array $scores,
-        int $seed,
-        int $judged,
-        int $included,
-        ?RankingQuality $quality,
-    ): void {
-        DB::transaction(function () use ($stage, $model, $scores, $seed, $judged, $included, $quality): void {
-            Locks::ranksOf($stage->id);
-            $ranks = fn () => DB::table('item_ranks')
-                ->where('review_id', $stage->review_id)
-                ->where('stage_id', $stage->id);
-            $ranks()->where('rank', '>=', Ranking::RANKED)->delete();
-            // a check sample goes on being read first, and what came or went meanwhile is left alone
-            $there = array_flip(
-                DB::table('items')
-                    ->where('review_id', $stage->review_id)
-                    ->where('stage_id', $stage->id)
-                    ->pluck('id')
-                    ->all(),
-            );
-            $scores = array_diff_key(
-                array_intersect_key($scores, $there),
-                array_flip($ranks()->pluck('item_id')->all()),
-            );
-            $rows = [];
-            foreach ($stage->reading_order->arrange($scores, $stage->random_percent, $seed) as $i => [$item, $drawn]) {
-                $rows[] = [
-                    $stage->review_id,
-                    $stage->id,
-                    $item,
-                    Ranking::RANKED + $i,
-                    $model === null ? null : sprintf('%.5F', $scores[$item]),
-                    $drawn,
-                ];
-            }
-            Copy::into('item_ranks', ['review_id', 'stage_id', 'item_id', 'rank', 'score', 'drawn'], $rows);
-            Ranking::query()->create([
-                'review_id' => $stage->review_id,
-                'stage_id' => $stage->id,
-                'reading_order' => $stage->reading_order,
-                'random_percent' => $stage->random_percent,
-                'seed' => $seed,
-                'judged' => $judged,
-                'included' => $included,
-                'ranked' => count($rows),
-                'model' => $model?->toArray(),
-                'quality' => $quality === null
-                        ? null
-                        : [
-                            'tried' => $quality->all,
-                            'wss95' => $quality->wss95(),
-                            'k95' => $quality->k95(),
-                            'recall10' => $quality->recallAt((int) ceil($quality->all / 10)),
-                            'precision' => $quality->averagePrecision(),
-                        ],
-            ]);
-            // the models before are not kept, only what they were learned from
-            Ranking::query()
-                ->where('review_id', $stage->review_id)
-                ->where('stage_id', $stage->id)
-                ->whereNotNull('model')
-                ->where(
-                    'id',
-                    '<',
-                    Ranking::query()->where('review_id', $stage->review_id)->where('stage_id', $stage->id)->max('id'),
-                )
-                ->update(['model' => null]);
-            Stage::query()
-                ->whereKey($stage->id)
-                ->update(['ranked' => true]);
-        });
+    private function keep(Stage $stage, LearnedOrder $learned, array $scores): void
+    {
+        Locks::ranksOf($stage->id);
+        $rows = $this->ranks($stage, $learned, $scores);
+        Copy::into('item_ranks', ['review_id', 'stage_id', 'item_id', 'rank', 'score', 'drawn'], $rows);
+        $ranking = Ranking::query()->create([
+            'review_id' => $stage->review_id,
+            'stage_id' => $stage->id,
+            'reading_order' => $stage->reading_order,
+            'random_percent' => $stage->random_percent,
+            'seed' => $learned->seed,
+            'judged' => $learned->judged,
+            'included' => $learned->included,
+            'ranked' => count($rows),
+            'model' => $learned->model?->toArray(),
+            'quality' => $learned->quality(),
+        ]);
+        // the models before are not kept, only what they were learned from
+        Ranking::query()
+            ->where('review_id', $stage->review_id)
+            ->where('stage_id', $stage->id)
+            ->whereNotNull('model')
+            ->where('id', '<', $ranking->id)
+            ->update(['model' => null]);
+        Stage::query()
+            ->whereKey($stage->id)
+            ->update(['ranked' => true]);
+    }
+
+    /**
+     * A check sample goes on being read first, and what came or went meanwhile is left alone.
+     *
+     * @param  array<string, float>  $scores
+     * @return list<list<mixed>> rows of what is now ranked; what was ranked before is gone
+     */
+    private function ranks(Stage $stage, LearnedOrder $learned, array $scores): array
+    {
+        $of = fn (string $table) => DB::table($table)->where('review_id', $stage->review_id)->where('stage_id', $stage->id);
+        $of('item_ranks')->where('rank', '>=', Ranking::RANKED)->delete();
+        $there = $of('items')->pluck('id')->flip()->all();
+        $sampled = $of('item_ranks')->pluck('item_id')->flip()->all();
+        $scores = array_diff_key(array_intersect_key($scores, $there), $sampled);
+        $rows = [];
+        $order = $stage->reading_order->arrange($scores, $stage->random_percent, $learned->seed);
+        foreach ($order as $i => [$item, $drawn]) {
+            $score = $learned->model === null ? null : sprintf('%.5F', $scores[$item]);
+            $rows[] = [$stage->review_id, $stage->id, $item, Ranking::RANKED + $i, $score, $drawn];
+        }
+
+        return $rows;
     }
 }
