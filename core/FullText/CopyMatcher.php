@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace WaryHeron\Core\FullText;
 
 use WaryHeron\Core\Bibliography\Doi;
-use WaryHeron\Core\Search\Text\Words;
+use WaryHeron\Core\Text\Words;
 
 /**
  * Tells which publication a PDF is a copy of, by the DOI and the title that stand on its first pages.

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace WaryHeron\Core\FullText;
 
-use WaryHeron\Core\Search\Text\Words;
+use WaryHeron\Core\Text\Words;
 
 /**
  * Leads to reports that may tell of one study, with what speaks for it. People link them; nothing is linked by itself.

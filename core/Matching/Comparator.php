@@ -12,6 +12,7 @@ use WaryHeron\Core\Matching\Field\JournalComparator;
 use WaryHeron\Core\Matching\Field\PagesAgreement;
 use WaryHeron\Core\Matching\Field\TitleAgreement;
 use WaryHeron\Core\Matching\Field\TitleComparator;
+use WaryHeron\Core\Matching\Field\TitleText;
 use WaryHeron\Core\Matching\Field\VolumeAgreement;
 use WaryHeron\Core\Matching\Field\YearAgreement;
 

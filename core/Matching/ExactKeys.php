@@ -6,7 +6,7 @@ namespace WaryHeron\Core\Matching;
 
 use WaryHeron\Core\Bibliography\Doi;
 use WaryHeron\Core\Bibliography\Reference;
-use WaryHeron\Core\Search\Text\Words;
+use WaryHeron\Core\Text\Words;
 
 /**
  * What makes two records certainly one publication: the same DOI, or the same title, year and first author.

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace WaryHeron\Core\Matching;
 
+use WaryHeron\Core\Matching\Field\PageSpan;
+use WaryHeron\Core\Matching\Field\TitleText;
+
 /** What matching compares of one record, normalised once. */
 final readonly class Fingerprint
 {

@@ -8,7 +8,9 @@ use WaryHeron\Core\Bibliography\Doi;
 use WaryHeron\Core\Bibliography\Name;
 use WaryHeron\Core\Bibliography\PublicationType;
 use WaryHeron\Core\Bibliography\Reference;
-use WaryHeron\Core\Search\Text\Words;
+use WaryHeron\Core\Matching\Field\PageSpan;
+use WaryHeron\Core\Matching\Field\TitleText;
+use WaryHeron\Core\Text\Words;
 
 /** Makes fingerprints of references; journal names are worked out once each. */
 final class Fingerprints

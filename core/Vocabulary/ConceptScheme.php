@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace WaryHeron\Core\Vocabulary;
 
-use WaryHeron\Core\Search\Text\Words;
+use WaryHeron\Core\Text\Words;
 
 /** A thesaurus: concepts that may have several broader ones, without circles, each preferred label once. */
 final readonly class ConceptScheme

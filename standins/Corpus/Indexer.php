@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace WaryHeron\Standins\Corpus;
 
-use WaryHeron\Core\Search\Text\Words;
+use WaryHeron\Core\Text\Words;
 
 /**
  * Gives a study its headings, as one database's indexers would: those of its subject, and those whose names stand in

@@ -6,7 +6,7 @@ namespace WaryHeron\Standins\Corpus;
 
 use PDO;
 use WaryHeron\Core\Search\Text\IndexedText;
-use WaryHeron\Core\Search\Text\Words;
+use WaryHeron\Core\Text\Words;
 use WaryHeron\Standins\Service;
 
 /**

@@ -15,11 +15,11 @@ use App\Queries\Library\ReviewWords;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use WaryHeron\Core\Bibliography\Format\UnreadableRecord;
+use WaryHeron\Core\Bibliography\KeptValues;
 use WaryHeron\Core\Bibliography\Reference;
 use WaryHeron\Core\Matching\ExactKeys;
 use WaryHeron\Core\Matching\Fingerprint;
 use WaryHeron\Core\Matching\Fingerprints;
-use WaryHeron\Core\Matching\KeptValues;
 
 /**
  * Takes a batch of a delivery in, whole or not at all: records are kept, what is here beyond doubt joins its

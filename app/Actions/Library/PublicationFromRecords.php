@@ -13,7 +13,7 @@ use WaryHeron\Core\Bibliography\Name;
 use WaryHeron\Core\Bibliography\Reference;
 use WaryHeron\Core\Search\Query\Field;
 use WaryHeron\Core\Search\Text\IndexedText;
-use WaryHeron\Core\Search\Text\Words;
+use WaryHeron\Core\Text\Words;
 
 /** What a publication shows of its records, by the rules of the core, with what people chose instead. */
 final class PublicationFromRecords

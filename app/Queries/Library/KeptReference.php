@@ -6,8 +6,8 @@ namespace App\Queries\Library;
 
 use App\Models\Publication;
 use App\Models\Record;
+use WaryHeron\Core\Bibliography\KeptValues;
 use WaryHeron\Core\Bibliography\Reference;
-use WaryHeron\Core\Matching\KeptValues;
 
 /** A publication as one reference: the best of all its records, with what people chose instead. */
 final class KeptReference

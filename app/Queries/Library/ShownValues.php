@@ -6,9 +6,9 @@ namespace App\Queries\Library;
 
 use App\Models\Publication;
 use App\Models\Record;
+use WaryHeron\Core\Bibliography\KeptValues;
 use WaryHeron\Core\Bibliography\Name;
 use WaryHeron\Core\Bibliography\Reference;
-use WaryHeron\Core\Matching\KeptValues;
 
 /** Each value that a publication shows, by which rule and from which record, and what its other records say. */
 final class ShownValues

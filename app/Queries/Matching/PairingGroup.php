@@ -13,8 +13,8 @@ use Illuminate\Support\Facades\DB;
 use WaryHeron\Core\Bibliography\Name;
 use WaryHeron\Core\Bibliography\PublicationType;
 use WaryHeron\Core\Bibliography\Reference;
-use WaryHeron\Core\Matching\Difference;
 use WaryHeron\Core\Screening\ItemState;
+use WaryHeron\Core\Text\Difference;
 
 /** One group at the Pairing Desk: its publications side by side, and what speaks for and against each pair. */
 final readonly class PairingGroup

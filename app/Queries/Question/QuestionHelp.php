@@ -18,7 +18,7 @@ use WaryHeron\Core\Search\Strategy\Block;
 use WaryHeron\Core\Search\Strategy\Board;
 use WaryHeron\Core\Search\Strategy\Strategy as Lines;
 use WaryHeron\Core\Search\Strategy\StrategyLine;
-use WaryHeron\Core\Search\Text\Words;
+use WaryHeron\Core\Text\Words;
 use WaryHeron\Core\Vocabulary\Why;
 
 /**

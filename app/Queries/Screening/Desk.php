@@ -25,7 +25,7 @@ use WaryHeron\Core\Screening\Lead\TextLead;
 use WaryHeron\Core\Screening\Lead\TextLeads;
 use WaryHeron\Core\Screening\Ranking\RelevanceModel;
 use WaryHeron\Core\Screening\StagePurpose;
-use WaryHeron\Core\Search\Text\StructuredAbstract;
+use WaryHeron\Core\Text\StructuredAbstract;
 
 /** What the Reading Desk needs: items for one person with their own decision, and nobody else's. */
 final class Desk

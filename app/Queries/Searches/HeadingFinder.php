@@ -19,7 +19,7 @@ use WaryHeron\Core\Search\Query\Node\Operation;
 use WaryHeron\Core\Search\Query\Node\Phrase;
 use WaryHeron\Core\Search\Query\Node\Word;
 use WaryHeron\Core\Search\Query\Operator;
-use WaryHeron\Core\Search\Text\Words;
+use WaryHeron\Core\Text\Words;
 use WaryHeron\Core\Vocabulary\Offer;
 use WaryHeron\Core\Vocabulary\Why;
 

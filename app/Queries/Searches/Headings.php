@@ -10,7 +10,7 @@ use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 use WaryHeron\Core\Search\Offers\Placed;
 use WaryHeron\Core\Search\Strategy\TargetHeadings;
-use WaryHeron\Core\Search\Text\Words;
+use WaryHeron\Core\Text\Words;
 use WaryHeron\Core\Vocabulary\Concept;
 use WaryHeron\Core\Vocabulary\ConceptScheme;
 use WaryHeron\Core\Vocabulary\HeadingLookup;

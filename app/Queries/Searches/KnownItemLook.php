@@ -18,7 +18,7 @@ use WaryHeron\Core\Search\Query\Node\Word;
 use WaryHeron\Core\Search\Query\Operator;
 use WaryHeron\Core\Search\Strategy\BadStrategy;
 use WaryHeron\Core\Search\Strategy\Strategy as Lines;
-use WaryHeron\Core\Search\Text\Words;
+use WaryHeron\Core\Text\Words;
 
 /**
  * Whether a strategy finds what it has to, and if not, which of its concepts loses it.

@@ -25,7 +25,7 @@ use WaryHeron\Core\Search\Query\Operator;
 use WaryHeron\Core\Search\Strategy\BadStrategy;
 use WaryHeron\Core\Search\Strategy\Spelling;
 use WaryHeron\Core\Search\Strategy\Strategy as Lines;
-use WaryHeron\Core\Search\Text\Words;
+use WaryHeron\Core\Text\Words;
 
 /**
  * What a careful colleague would say of a strategy, each with what it would change in counts: the rules are the

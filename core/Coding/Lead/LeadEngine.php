@@ -4,6 +4,24 @@ declare(strict_types=1);
 
 namespace WaryHeron\Core\Coding\Lead;
 
+use WaryHeron\Core\Coding\Lead\Reader\AgeReader;
+use WaryHeron\Core\Coding\Lead\Reader\ArmReader;
+use WaryHeron\Core\Coding\Lead\Reader\ConflictReader;
+use WaryHeron\Core\Coding\Lead\Reader\CountReader;
+use WaryHeron\Core\Coding\Lead\Reader\CountryReader;
+use WaryHeron\Core\Coding\Lead\Reader\DesignReader;
+use WaryHeron\Core\Coding\Lead\Reader\DurationReader;
+use WaryHeron\Core\Coding\Lead\Reader\EstimateReader;
+use WaryHeron\Core\Coding\Lead\Reader\FemaleReader;
+use WaryHeron\Core\Coding\Lead\Reader\FundingReader;
+use WaryHeron\Core\Coding\Lead\Reader\NumberReader;
+use WaryHeron\Core\Coding\Lead\Reader\OptionReader;
+use WaryHeron\Core\Coding\Lead\Reader\OutcomeReader;
+use WaryHeron\Core\Coding\Lead\Reader\PValueReader;
+use WaryHeron\Core\Coding\Lead\Reader\RegistrationReader;
+use WaryHeron\Core\Coding\Lead\Reader\SentenceReader;
+use WaryHeron\Core\Coding\Lead\Reader\SettingReader;
+
 /** Proposes answers to the items of a codebook from the text of a paper. */
 final readonly class LeadEngine
 {

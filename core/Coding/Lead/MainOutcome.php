@@ -6,7 +6,7 @@ namespace WaryHeron\Core\Coding\Lead;
 
 use WaryHeron\Core\FullText\Reading\BlockKind;
 use WaryHeron\Core\FullText\Reading\SectionKind;
-use WaryHeron\Core\Search\Text\Words;
+use WaryHeron\Core\Text\Words;
 
 /** The outcome that a paper calls its main one, and how much a passage speaks of it. */
 final readonly class MainOutcome

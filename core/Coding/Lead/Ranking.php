@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace WaryHeron\Core\Coding\Lead;
 
-use WaryHeron\Core\Search\Text\Words;
+use WaryHeron\Core\Text\Words;
 
 /**
  * Passages by how much they speak of an item (BM25; Robertson & Zaragoza 2009, Found Trends Inf Retr 3:333), its name

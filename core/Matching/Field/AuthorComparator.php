@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace WaryHeron\Core\Matching\Field;
 
 use WaryHeron\Core\Matching\Fingerprint;
-use WaryHeron\Core\Matching\JaroWinkler;
 
 /**
  * Compares lists of authors.

@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace WaryHeron\Core\Matching\Field;
 
-use WaryHeron\Core\Matching\PageSpan;
-
 /** How two spans of pages agree. */
 enum PagesAgreement: int
 {

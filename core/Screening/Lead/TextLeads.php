@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace WaryHeron\Core\Screening\Lead;
 
-use WaryHeron\Core\Search\Text\StructuredAbstract;
+use WaryHeron\Core\Text\StructuredAbstract;
 
 /**
  * Finds the sentences of a title and abstract that state the design, the number of people and the setting.

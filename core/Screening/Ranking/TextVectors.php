@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace WaryHeron\Core\Screening\Ranking;
 
-use WaryHeron\Core\Search\Text\Words;
+use WaryHeron\Core\Text\Words;
 
 /**
  * Texts as sparse vectors: sublinear term frequency times smoothed inverse document frequency, of length one

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace WaryHeron\Core\Screening\ShareOut;
 
-use WaryHeron\Core\Search\Text\Words;
+use WaryHeron\Core\Text\Words;
 
 /** Whether somebody is among the authors of a publication: nobody judges their own papers. */
 final class OwnPapers

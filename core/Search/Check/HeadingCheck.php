@@ -11,7 +11,7 @@ use WaryHeron\Core\Search\Query\Node\Operation;
 use WaryHeron\Core\Search\Query\Node\Phrase;
 use WaryHeron\Core\Search\Query\Node\Word;
 use WaryHeron\Core\Search\Query\Parser;
-use WaryHeron\Core\Search\Text\Words;
+use WaryHeron\Core\Text\Words;
 use WaryHeron\Core\Vocabulary\ConceptScheme;
 use WaryHeron\Core\Vocabulary\HeadingLookup;
 

@@ -9,7 +9,7 @@ use WaryHeron\Core\Search\Dialect\Printer;
 use WaryHeron\Core\Search\Query\Node\Heading;
 use WaryHeron\Core\Search\Query\Node\Word;
 use WaryHeron\Core\Search\Strategy\Spelling;
-use WaryHeron\Core\Search\Text\Words;
+use WaryHeron\Core\Text\Words;
 use WaryHeron\Core\Vocabulary\HeadingLookup;
 
 /** Forms of its words that a term leaves out: the other number, the other English, the longer or shorter stem. */

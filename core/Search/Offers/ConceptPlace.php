@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace WaryHeron\Core\Search\Offers;
 
-use WaryHeron\Core\Search\Text\Words;
+use WaryHeron\Core\Text\Words;
 use WaryHeron\Core\Vocabulary\HeadingLookup;
 
 /** What a concept of a search is about: the words of its terms, and the branches that they stand in. */

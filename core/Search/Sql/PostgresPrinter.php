@@ -17,7 +17,7 @@ use WaryHeron\Core\Search\Query\Node\Word;
 use WaryHeron\Core\Search\Query\Operator;
 use WaryHeron\Core\Search\Text\IndexedText;
 use WaryHeron\Core\Search\Text\Mask;
-use WaryHeron\Core\Search\Text\Words;
+use WaryHeron\Core\Text\Words;
 
 /**
  * Turns a query into a PostgreSQL condition over indexed columns.

@@ -11,6 +11,7 @@ use WaryHeron\Core\Search\Query\Node\Operation;
 use WaryHeron\Core\Search\Query\Node\Phrase;
 use WaryHeron\Core\Search\Query\Node\Word;
 use WaryHeron\Core\Search\Query\Operator;
+use WaryHeron\Core\Text\Words;
 
 /**
  * Finds in a text the words and phrases that queries look for, and of which query each is; what a NOT takes away is not

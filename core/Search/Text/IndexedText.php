@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace WaryHeron\Core\Search\Text;
 
 use WaryHeron\Core\Search\Query\Field;
+use WaryHeron\Core\Text\Words;
 
 /**
  * Builds PostgreSQL's tsvector text from fields: title A, abstract B, keywords C, authors D.

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace WaryHeron\Core\Search\Text;
 
+use WaryHeron\Core\Text\Words;
+
 /**
  * Signs within a word that stand for letters: * for any number of them, ? for just one, ~ for one or none. They are
  * the signs of our own language; each dialect has its own.

@@ -1,9 +1,9 @@
 <?php
 
+use WaryHeron\Core\Bibliography\KeptValues;
 use WaryHeron\Core\Bibliography\Name;
 use WaryHeron\Core\Bibliography\PublicationType;
 use WaryHeron\Core\Bibliography\Reference;
-use WaryHeron\Core\Matching\KeptValues;
 
 /** @return array<string, mixed> the CSL-JSON of the last entry */
 function cslOf(string $bibtex): array

@@ -9,16 +9,16 @@ use WaryHeron\Core\Matching\Comparator;
 use WaryHeron\Core\Matching\Comparison;
 use WaryHeron\Core\Matching\Conflict;
 use WaryHeron\Core\Matching\Estimation;
+use WaryHeron\Core\Matching\Field\JaroWinkler;
+use WaryHeron\Core\Matching\Field\TitleText;
 use WaryHeron\Core\Matching\Fingerprint;
 use WaryHeron\Core\Matching\Fingerprints;
-use WaryHeron\Core\Matching\JaroWinkler;
 use WaryHeron\Core\Matching\Judge;
 use WaryHeron\Core\Matching\Matcher;
 use WaryHeron\Core\Matching\MatchField;
 use WaryHeron\Core\Matching\MatchResult;
 use WaryHeron\Core\Matching\MatchSettings;
 use WaryHeron\Core\Matching\MatchVerdict;
-use WaryHeron\Core\Matching\TitleText;
 use WaryHeron\Core\Matching\Weights;
 
 /** An article like any other, with some of its fields told in another way. */

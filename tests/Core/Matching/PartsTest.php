@@ -1,13 +1,13 @@
 <?php
 
+use WaryHeron\Core\Bibliography\KeptValues;
 use WaryHeron\Core\Bibliography\Name;
 use WaryHeron\Core\Bibliography\PublicationType;
 use WaryHeron\Core\Bibliography\Reference;
 use WaryHeron\Core\Matching\Blocking;
-use WaryHeron\Core\Matching\Difference;
+use WaryHeron\Core\Matching\Field\PageSpan;
 use WaryHeron\Core\Matching\Fingerprints;
-use WaryHeron\Core\Matching\KeptValues;
-use WaryHeron\Core\Matching\PageSpan;
+use WaryHeron\Core\Text\Difference;
 
 it('reads pages however they are shortened', function (
     string $first,

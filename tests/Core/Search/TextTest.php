@@ -3,8 +3,8 @@
 use WaryHeron\Core\Search\Query\Parser;
 use WaryHeron\Core\Search\Text\Highlighter;
 use WaryHeron\Core\Search\Text\IndexedText;
-use WaryHeron\Core\Search\Text\StructuredAbstract;
-use WaryHeron\Core\Search\Text\Words;
+use WaryHeron\Core\Text\StructuredAbstract;
+use WaryHeron\Core\Text\Words;
 
 it('cuts words alike whatever their case and accents', function (string $text, array $words) {
     expect(Words::of($text))->toBe($words);

@@ -24,7 +24,7 @@ use WaryHeron\Core\Coding\Code;
 use WaryHeron\Core\Coding\CodeType;
 use WaryHeron\Core\Coding\InvalidAnswer;
 use WaryHeron\Core\Screening\ItemState;
-use WaryHeron\Core\Search\Text\StructuredAbstract;
+use WaryHeron\Core\Text\StructuredAbstract;
 
 final class CodingController extends Controller
 {

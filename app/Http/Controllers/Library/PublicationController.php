@@ -28,7 +28,7 @@ use WaryHeron\Core\Bibliography\Format\Ris\RisWriter;
 use WaryHeron\Core\Bibliography\Name;
 use WaryHeron\Core\Bibliography\PublicationType;
 use WaryHeron\Core\Bibliography\Reference;
-use WaryHeron\Core\Search\Text\StructuredAbstract;
+use WaryHeron\Core\Text\StructuredAbstract;
 
 /** One publication: what is shown of it, what is mended by hand, and what is added by hand. */
 final class PublicationController extends Controller

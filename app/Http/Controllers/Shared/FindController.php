@@ -10,7 +10,7 @@ use App\Models\Publication;
 use App\Models\Review;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
-use WaryHeron\Core\Search\Text\Words;
+use WaryHeron\Core\Text\Words;
 
 /** What Ctrl-K finds beyond the screens: publications of this review by the words of their titles. */
 final class FindController extends Controller

@@ -8,7 +8,7 @@ use WaryHeron\Core\Bibliography\Format\ReferenceWriter;
 use WaryHeron\Core\Bibliography\Keywords;
 use WaryHeron\Core\Bibliography\PublicationType;
 use WaryHeron\Core\Bibliography\Reference;
-use WaryHeron\Core\Search\Text\Words;
+use WaryHeron\Core\Text\Words;
 
 /** Writes BibTeX in UTF-8; signs that TeX would act on are escaped, and titles keep their capitals. */
 final class BibtexWriter implements ReferenceWriter

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace WaryHeron\Core\Bibliography\Format\Table;
 
-use WaryHeron\Core\Search\Text\Words;
+use WaryHeron\Core\Text\Words;
 
 /**
  * Which column of a table holds which of our fields. Columns that hold none are kept as left-over fields under their

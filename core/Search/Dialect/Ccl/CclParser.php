@@ -18,7 +18,7 @@ use WaryHeron\Core\Search\Query\Node\Phrase;
 use WaryHeron\Core\Search\Query\Node\Word;
 use WaryHeron\Core\Search\Query\Operator;
 use WaryHeron\Core\Search\Text\Mask;
-use WaryHeron\Core\Search\Text\Words;
+use WaryHeron\Core\Text\Words;
 
 /**
  * Reads the FIND command of a command language in the style of ISO 8777 into the same tree as our own language.

@@ -17,7 +17,7 @@ use WaryHeron\Core\Search\Query\Node\Phrase;
 use WaryHeron\Core\Search\Query\Node\Word;
 use WaryHeron\Core\Search\Query\Operator;
 use WaryHeron\Core\Search\Text\Mask;
-use WaryHeron\Core\Search\Text\Words;
+use WaryHeron\Core\Text\Words;
 
 /**
  * Reads CQL 1.2 (the query language of SRU) into the same tree as our own language.

@@ -2,8 +2,13 @@
 
 declare(strict_types=1);
 
-namespace WaryHeron\Core\Coding\Lead;
+namespace WaryHeron\Core\Coding\Lead\Reader;
 
+use WaryHeron\Core\Coding\Lead\AskedItem;
+use WaryHeron\Core\Coding\Lead\ItemType;
+use WaryHeron\Core\Coding\Lead\Lead;
+use WaryHeron\Core\Coding\Lead\LeadReader;
+use WaryHeron\Core\Coding\Lead\Passages;
 use WaryHeron\Core\FullText\Reading\BlockKind;
 use WaryHeron\Core\FullText\Reading\SectionKind;
 

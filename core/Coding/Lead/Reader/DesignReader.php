@@ -2,8 +2,15 @@
 
 declare(strict_types=1);
 
-namespace WaryHeron\Core\Coding\Lead;
+namespace WaryHeron\Core\Coding\Lead\Reader;
 
+use WaryHeron\Core\Coding\Lead\AskedItem;
+use WaryHeron\Core\Coding\Lead\ItemType;
+use WaryHeron\Core\Coding\Lead\Lead;
+use WaryHeron\Core\Coding\Lead\LeadReader;
+use WaryHeron\Core\Coding\Lead\Passage;
+use WaryHeron\Core\Coding\Lead\Passages;
+use WaryHeron\Core\Coding\Lead\Traps;
 use WaryHeron\Core\FullText\Reading\SectionKind;
 
 /** The design of a study: what its authors say they did, a cluster before a crossover before a plain trial. */

@@ -2,7 +2,17 @@
 
 declare(strict_types=1);
 
-namespace WaryHeron\Core\Coding\Lead;
+namespace WaryHeron\Core\Coding\Lead\Reader;
+
+use WaryHeron\Core\Coding\Lead\AskedItem;
+use WaryHeron\Core\Coding\Lead\Columns;
+use WaryHeron\Core\Coding\Lead\Figures;
+use WaryHeron\Core\Coding\Lead\ItemType;
+use WaryHeron\Core\Coding\Lead\Lead;
+use WaryHeron\Core\Coding\Lead\LeadReader;
+use WaryHeron\Core\Coding\Lead\Passage;
+use WaryHeron\Core\Coding\Lead\Passages;
+use WaryHeron\Core\Coding\Lead\Traps;
 
 /** The mean age of all who took part. */
 final class AgeReader implements LeadReader

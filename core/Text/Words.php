@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace WaryHeron\Core\Search\Text;
+namespace WaryHeron\Core\Text;
 
 /**
  * Cuts text into the words that searches compare: lower case, without accents, letters and digits only.

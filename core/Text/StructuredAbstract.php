@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace WaryHeron\Core\Search\Text;
+namespace WaryHeron\Core\Text;
 
 /** Cuts an abstract at the labels that structured abstracts carry: "Methods:", "RESULTS:" and their kin. */
 final class StructuredAbstract

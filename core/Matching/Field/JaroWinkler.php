@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace WaryHeron\Core\Matching;
+namespace WaryHeron\Core\Matching\Field;
 
 /** How alike two short strings are (Jaro 1989, with Winkler's weight for a common beginning, 1990). */
 final class JaroWinkler

@@ -2,12 +2,7 @@
 
 declare(strict_types=1);
 
-namespace WaryHeron\Core\Matching;
-
-use WaryHeron\Core\Bibliography\Name;
-use WaryHeron\Core\Bibliography\Pages;
-use WaryHeron\Core\Bibliography\PublicationType;
-use WaryHeron\Core\Bibliography\Reference;
+namespace WaryHeron\Core\Bibliography;
 
 /**
  * What a publication shows of its records, field by field, and from which record each value is: the longest abstract,

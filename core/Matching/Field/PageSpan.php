@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace WaryHeron\Core\Matching;
+namespace WaryHeron\Core\Matching\Field;
 
 /** First and last page as numbers, however they are shortened, or the number of an article that has no pages. */
 final readonly class PageSpan

@@ -2,7 +2,15 @@
 
 declare(strict_types=1);
 
-namespace WaryHeron\Core\Coding\Lead;
+namespace WaryHeron\Core\Coding\Lead\Reader;
+
+use WaryHeron\Core\Coding\Lead\AskedItem;
+use WaryHeron\Core\Coding\Lead\ItemType;
+use WaryHeron\Core\Coding\Lead\Lead;
+use WaryHeron\Core\Coding\Lead\LeadReader;
+use WaryHeron\Core\Coding\Lead\MainOutcome;
+use WaryHeron\Core\Coding\Lead\Passage;
+use WaryHeron\Core\Coding\Lead\Passages;
 
 /** The estimate of the effect on the main outcome with its confidence limits, as the paper gives it. */
 final class EstimateReader implements LeadReader

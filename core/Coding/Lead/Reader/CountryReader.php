@@ -2,8 +2,15 @@
 
 declare(strict_types=1);
 
-namespace WaryHeron\Core\Coding\Lead;
+namespace WaryHeron\Core\Coding\Lead\Reader;
 
+use WaryHeron\Core\Coding\Lead\AskedItem;
+use WaryHeron\Core\Coding\Lead\Countries;
+use WaryHeron\Core\Coding\Lead\ItemType;
+use WaryHeron\Core\Coding\Lead\Lead;
+use WaryHeron\Core\Coding\Lead\LeadReader;
+use WaryHeron\Core\Coding\Lead\Passages;
+use WaryHeron\Core\Coding\Lead\Traps;
 use WaryHeron\Core\FullText\Reading\SectionKind;
 
 /** The country or countries in which people were studied. */

@@ -2,7 +2,14 @@
 
 declare(strict_types=1);
 
-namespace WaryHeron\Core\Coding\Lead;
+namespace WaryHeron\Core\Coding\Lead\Reader;
+
+use WaryHeron\Core\Coding\Lead\AskedItem;
+use WaryHeron\Core\Coding\Lead\ItemType;
+use WaryHeron\Core\Coding\Lead\Lead;
+use WaryHeron\Core\Coding\Lead\LeadReader;
+use WaryHeron\Core\Coding\Lead\MainOutcome;
+use WaryHeron\Core\Coding\Lead\Passages;
 
 /** The outcome that is named as the primary one, or the only one. */
 final class OutcomeReader implements LeadReader

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace WaryHeron\Core\Matching;
+namespace WaryHeron\Core\Text;
 
 /** Where a text differs from another, to the letter. */
 final class Difference

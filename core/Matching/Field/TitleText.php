@@ -2,10 +2,10 @@
 
 declare(strict_types=1);
 
-namespace WaryHeron\Core\Matching;
+namespace WaryHeron\Core\Matching\Field;
 
 use WaryHeron\Core\Bibliography\Format\Bibtex\Latex;
-use WaryHeron\Core\Search\Text\Words;
+use WaryHeron\Core\Text\Words;
 
 /**
  * A title as matching compares it: without markup, case, accents, punctuation and spelling habits; what says that it
