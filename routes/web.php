@@ -1,6 +1,8 @@
 <?php
 
+use App\Http\Controllers\Coding\CodebookController;
 use App\Http\Controllers\Coding\CodingController;
+use App\Http\Controllers\Coding\CodingDeskController;
 use App\Http\Controllers\Coding\LeadController;
 use App\Http\Controllers\Deliveries\DeliveryController;
 use App\Http\Controllers\FullTexts\FullTextController;
@@ -169,8 +171,11 @@ Route::prefix('/reviews/{review}')
             );
             Route::get('/full-texts/studies', [StudyController::class, 'index'])->name('studies');
             Route::get('/coding', [CodingController::class, 'index'])->name('coding');
-            Route::get('/codebook', [CodingController::class, 'codebook'])->name('codebook');
-            Route::get('/coding/{publication}', [CodingController::class, 'show'])->name('coding.show');
+            Route::get('/codebook', [CodebookController::class, 'show'])->name('codebook');
+            Route::get('/codebook/file', [CodebookController::class, 'export'])->name('codebook.file');
+            Route::get('/coding/papers/{fullText}', [CodingDeskController::class, 'paper'])->name('coding.paper');
+            Route::get('/coding/papers/{fullText}/find', [CodingDeskController::class, 'find'])->name('coding.find');
+            Route::get('/coding/{publication}', [CodingDeskController::class, 'show'])->name('coding.show');
             Route::get('/report', [ReportController::class, 'show'])->name('report');
             Route::get('/report/flow.{format}', [ReportController::class, 'flow'])
                 ->whereIn('format', ['svg', 'png', 'pdf', 'csv'])
@@ -231,8 +236,11 @@ Route::prefix('/reviews/{review}')
             Route::delete('/team/invitations/{invitation}', [TeamController::class, 'withdraw'])->name('team.withdraw');
             Route::put('/team/{membership}', [TeamController::class, 'change'])->name('team.change');
             Route::delete('/team/{membership}', [TeamController::class, 'remove'])->name('team.remove');
-            Route::post('/codebook', [CodingController::class, 'addCode'])->name('codes.store');
-            Route::put('/codebook/{code}', [CodingController::class, 'changeCode'])->name('codes.update');
+            Route::post('/codebook', [CodebookController::class, 'add'])->name('codes.store');
+            Route::put('/codebook/terms', [CodebookController::class, 'terms'])->name('codebook.terms');
+            Route::post('/codebook/file', [CodebookController::class, 'import'])->name('codebook.import');
+            Route::put('/codebook/{code}', [CodebookController::class, 'change'])->name('codes.update');
+            Route::post('/codebook/{code}/move', [CodebookController::class, 'move'])->name('codes.move');
         });
 
         Route::middleware('can:search,review')->group(function (): void {
@@ -440,7 +448,7 @@ Route::prefix('/reviews/{review}')
             ->can('code', 'review')
             ->withoutScopedBindings()
             ->name('leads.rule');
-        Route::put('/coding/{publication}/{code}', [CodingController::class, 'answer'])
+        Route::put('/coding/{publication}/{code}', [CodingDeskController::class, 'answer'])
             ->can('code', 'review')
             ->withoutScopedBindings()
             ->name('coding.answer');

@@ -5,7 +5,11 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Carbon\CarbonImmutable as Carbon;
+use WaryHeron\Core\Coding\AskedWhen;
+use WaryHeron\Core\Coding\Book\Entry;
+use WaryHeron\Core\Coding\Code;
 use WaryHeron\Core\Coding\CodeType;
+use WaryHeron\Core\Coding\Pass;
 
 /**
  * @property string $id
@@ -16,6 +20,15 @@ use WaryHeron\Core\Coding\CodeType;
  * @property CodeType $type
  * @property list<string> $options
  * @property string $unit
+ * @property ?float $minimum
+ * @property ?float $maximum
+ * @property string $section
+ * @property Pass $pass
+ * @property string $examples
+ * @property list<string> $synonyms
+ * @property bool $required
+ * @property ?string $when_code_id asked only where that item has one of the next
+ * @property list<string> $when_answers
  * @property ?Carbon $retired_at
  * @property Carbon $created_at
  * @property Carbon $updated_at
@@ -24,8 +37,54 @@ final class CodebookItem extends Model
 {
     protected $table = 'codes';
 
+    /** As the table has them, for an item that has just been made. */
+    protected $attributes = [
+        'guidance' => '',
+        'options' => '[]',
+        'unit' => '',
+        'section' => '',
+        'pass' => 'mapping',
+        'examples' => '',
+        'synonyms' => '[]',
+        'required' => false,
+        'when_answers' => '[]',
+    ];
+
     protected function casts(): array
     {
-        return ['type' => CodeType::class, 'options' => 'array', 'retired_at' => 'immutable_datetime'];
+        return [
+            'type' => CodeType::class,
+            'pass' => Pass::class,
+            'options' => 'array',
+            'synonyms' => 'array',
+            'when_answers' => 'array',
+            'required' => 'boolean',
+            'minimum' => 'float',
+            'maximum' => 'float',
+            'retired_at' => 'immutable_datetime',
+        ];
+    }
+
+    public function code(): Code
+    {
+        return new Code($this->type, $this->options, $this->unit, $this->minimum, $this->maximum);
+    }
+
+    public function entry(): Entry
+    {
+        return new Entry(
+            $this->id,
+            $this->label,
+            $this->code(),
+            $this->guidance,
+            $this->examples,
+            $this->synonyms,
+            $this->section,
+            $this->pass,
+            $this->required,
+            $this->when_code_id === null || $this->when_answers === []
+                ? null
+                : new AskedWhen($this->when_code_id, $this->when_answers),
+        );
     }
 }

@@ -5,8 +5,13 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Carbon\CarbonImmutable as Carbon;
+use WaryHeron\Core\Coding\AnswerKind;
+use WaryHeron\Core\Coding\Code;
+use WaryHeron\Core\Coding\Evidence;
+use WaryHeron\Core\Coding\GivenAnswer;
 use WaryHeron\Core\Coding\Lead\Confidence;
 use WaryHeron\Core\Coding\Lead\LeadRuling;
+use WaryHeron\Core\FullText\Selector\Selector;
 
 /**
  * A proposed answer to an item of the codebook for one publication.
@@ -15,9 +20,11 @@ use WaryHeron\Core\Coding\Lead\LeadRuling;
  * @property string $review_id
  * @property string $publication_id
  * @property string $code_id
- * @property string|int|float|list<string> $value
+ * @property AnswerKind $kind
+ * @property string|int|float|list<string>|null $value null where the kind is not a value
  * @property string $quote
  * @property ?int $page of the copy it was read from; null for the abstract
+ * @property ?string $full_text_id the copy it was read from; null for the abstract
  * @property Confidence $confidence
  * @property string $reason
  * @property LeadRuling $ruling
@@ -31,16 +38,15 @@ final class CodingLead extends Model
 
     public const UPDATED_AT = null;
 
-    /**
-     * A person answered.
-     *
-     * @param  string|int|float|list<string>|null  $value
-     */
-    public function ruled(User $by, string|int|float|array|null $value): void
+    /** As the table has it, for a lead that has just been made. */
+    protected $attributes = ['kind' => 'value'];
+
+    /** A person answered; null where they turned it down. */
+    public function ruled(User $by, ?Answer $answer): void
     {
-        $ruling = match ($value) {
-            null => LeadRuling::Rejected,
-            $this->value => LeadRuling::Accepted,
+        $ruling = match (true) {
+            $answer === null => LeadRuling::Rejected,
+            $answer->kind === $this->kind && $answer->value === $this->value => LeadRuling::Accepted,
             default => LeadRuling::Corrected,
         };
         $this->newQuery()->where('review_id', $this->review_id)->whereKey($this->id)->update([
@@ -48,6 +54,24 @@ final class CodingLead extends Model
             'ruled_by' => $by->id,
             'ruled_at' => now(),
         ]);
+    }
+
+    public function shown(Code $code): string
+    {
+        return $this->kind === AnswerKind::Value ? $code->show($this->value) : $this->kind->label();
+    }
+
+    public function given(): GivenAnswer
+    {
+        return new GivenAnswer($this->value, $this->kind, $this->quote === '' ? [] : [$this->evidence()]);
+    }
+
+    /** What it rests on, with the place that is known of it. */
+    public function evidence(): Evidence
+    {
+        $selector = new Selector($this->quote, '', '', $this->page ?? 0, -1, -1, []);
+
+        return new Evidence($selector, $this->page === null ? null : $this->full_text_id);
     }
 
     public function place(): string
@@ -58,6 +82,7 @@ final class CodingLead extends Model
     protected function casts(): array
     {
         return [
+            'kind' => AnswerKind::class,
             'value' => 'json',
             'confidence' => Confidence::class,
             'ruling' => LeadRuling::class,

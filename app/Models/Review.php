@@ -7,6 +7,7 @@ namespace App\Models;
 use App\Tasks\TaskState;
 use Carbon\CarbonImmutable as Carbon;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use WaryHeron\Core\Coding\AskedWhen;
 use WaryHeron\Core\Matching\MatchSettings;
 use WaryHeron\Core\Question\ConceptFrame;
 use WaryHeron\Core\Screening\StagePurpose;
@@ -24,6 +25,9 @@ use WaryHeron\Core\Screening\StagePurpose;
  * @property ?int $previous_studies of the version that this review updates
  * @property ?int $previous_reports
  * @property array<string, string> $search_notes
+ * @property int $coded_by how many code each study, apart from each other: 1 or 2
+ * @property ?string $depth_code_id the in-depth pass goes to studies where that item has one of the next; null: to all
+ * @property list<string> $depth_answers
  * @property Carbon $created_at
  * @property Carbon $updated_at
  * @property \Illuminate\Database\Eloquent\Collection<int, Stage> $stages
@@ -33,7 +37,13 @@ final class Review extends Model
     protected $table = 'reviews';
 
     /** As the table has them, for a review that has just been made. */
-    protected $attributes = ['frame' => 'pico', 'protocol' => '', 'registration' => ''];
+    protected $attributes = [
+        'frame' => 'pico',
+        'protocol' => '',
+        'registration' => '',
+        'coded_by' => 1,
+        'depth_answers' => '[]',
+    ];
 
     /** @return HasMany<Membership, $this> */
     public function memberships(): HasMany
@@ -65,6 +75,20 @@ final class Review extends Model
     public function titleStage(): ?Stage
     {
         return $this->stages->firstWhere('purpose', StagePurpose::Titles);
+    }
+
+    /** Which studies the in-depth pass goes to; null for all. */
+    public function depth(): ?AskedWhen
+    {
+        return $this->depth_code_id === null || $this->depth_answers === []
+            ? null
+            : new AskedWhen($this->depth_code_id, $this->depth_answers);
+    }
+
+    /** Whose answers a person writes: the ones that count, or their own where two code apart. */
+    public function handOf(User $user): string
+    {
+        return $this->coded_by === 2 ? $user->id : '';
     }
 
     /** The last stage on the way to what is coded. */
@@ -223,6 +247,7 @@ final class Review extends Model
             'match_settings' => 'array',
             'flow_captions' => 'array',
             'search_notes' => 'array',
+            'depth_answers' => 'array',
         ];
     }
 

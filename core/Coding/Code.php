@@ -7,9 +7,26 @@ namespace WaryHeron\Core\Coding;
 /** One item of the codebook: what is asked, and what an answer may be. */
 final readonly class Code
 {
-    /** @param  list<string>  $options for choices; empty for the other types */
-    public function __construct(public CodeType $type, public array $options = [], public string $unit = '')
+    /** Between an option and a narrower one: “Ward › Emergency”. */
+    public const NARROWER = ' › ';
+
+    /**
+     * @param  list<string>  $options for choices; empty for the other types
+     * @param  ?float  $minimum  of a number; null for no bound
+     */
+    public function __construct(
+        public CodeType $type,
+        public array $options = [],
+        public string $unit = '',
+        public ?float $minimum = null,
+        public ?float $maximum = null,
+    ) {
+    }
+
+    /** @return list<string> what may be chosen; empty where nothing is */
+    public function choosable(): array
     {
+        return $this->type === CodeType::YesNo ? CodeType::YES_NO : $this->options;
     }
 
     /**
@@ -36,8 +53,8 @@ final readonly class Code
         return $text === ''
             ? null
             : match ($this->type) {
-                CodeType::Choice => $this->choices([$text])[0] ?? null,
-                CodeType::Number => $this->number($text),
+                CodeType::Choice, CodeType::YesNo => $this->choices([$text])[0] ?? null,
+                CodeType::Number => $this->bounded($this->number($text)),
                 CodeType::Date => $this->date($text),
                 CodeType::Text => $text,
             };
@@ -70,13 +87,14 @@ final readonly class Code
      */
     private function choices(array $given): array
     {
+        $options = $this->choosable();
         foreach ($given as $option) {
-            if (! is_string($option) || ! in_array($option, $this->options, true)) {
-                throw InvalidAnswer::notAnOption(is_string($option) ? $option : gettype($option), $this->options);
+            if (! is_string($option) || ! in_array($option, $options, true)) {
+                throw InvalidAnswer::notAnOption(is_string($option) ? $option : gettype($option), $options);
             }
         }
 
-        return array_values(array_filter($this->options, fn (string $option): bool => in_array($option, $given, true)));
+        return array_values(array_filter($options, fn (string $option): bool => in_array($option, $given, true)));
     }
 
     private function number(string $text): int|float
@@ -90,6 +108,15 @@ final readonly class Code
         }
 
         return str_contains($plain, '.') ? (float) $plain : (int) $plain;
+    }
+
+    private function bounded(int|float $number): int|float
+    {
+        if (($this->minimum !== null && $number < $this->minimum) || ($this->maximum !== null && $number > $this->maximum)) {
+            throw InvalidAnswer::outside($number, $this->minimum, $this->maximum);
+        }
+
+        return $number;
     }
 
     private function date(string $text): string

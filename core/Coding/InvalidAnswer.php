@@ -21,6 +21,17 @@ final class InvalidAnswer extends \DomainException
         );
     }
 
+    public static function outside(int|float $given, ?float $minimum, ?float $maximum): self
+    {
+        $bounds = match (true) {
+            $minimum === null => "at most {$maximum}",
+            $maximum === null => "at least {$minimum}",
+            default => "between {$minimum} and {$maximum}",
+        };
+
+        return new self("{$given} cannot be: the codebook expects {$bounds}.");
+    }
+
     public static function notADate(string $given): self
     {
         return new self('“'.mb_strimwidth($given, 0, 60, '…').'” is not a date. Write it as 2026-11-23.');

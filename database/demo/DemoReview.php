@@ -7,6 +7,7 @@ namespace Database\Demo;
 use App\Access\Role;
 use App\Actions\Coding\ChangeCodebook;
 use App\Actions\Coding\SaveAnswer;
+use App\Actions\Coding\SetCodingTerms;
 use App\Actions\Coding\StartLeads;
 use App\Actions\Deliveries\StartDelivery;
 use App\Actions\FullTexts\AddFullText;
@@ -59,7 +60,8 @@ use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\Str;
 use WaryHeron\Core\Bibliography\Format\Csv\CsvWriter;
 use WaryHeron\Core\Bibliography\Reference;
-use WaryHeron\Core\Coding\CodeType;
+use WaryHeron\Core\Coding\Book\BookJson;
+use WaryHeron\Core\Coding\GivenAnswer;
 use WaryHeron\Core\FullText\RetrievalState;
 use WaryHeron\Core\Screening\ItemState;
 use WaryHeron\Core\Screening\Ranking\ReadingOrder;
@@ -173,34 +175,6 @@ final class DemoReview
         FetchFullTexts::class,
     ];
 
-    private const CODEBOOK = [
-        [
-            'Design',
-            'As carried out, not as announced.',
-            CodeType::Choice,
-            [
-                'parallel-group trial',
-                'crossover trial',
-                'cluster trial',
-                'before-after study',
-                'cohort or survey',
-                'other',
-            ],
-            '',
-        ],
-        [
-            'People',
-            'Everybody the results speak of.',
-            CodeType::Choices,
-            ['nurses', 'doctors', 'ambulance staff', 'pharmacy or laboratory', 'mixed or other'],
-            '',
-        ],
-        ['People analysed', 'The number in the analysis, both groups together.', CodeType::Number, [], 'persons'],
-        ['Light level', 'At eye height, as reported; leave open if not given.', CodeType::Number, [], 'lux'],
-        ['Main outcome', 'In the words of the report.', CodeType::Text, [], ''],
-        ['Data extraction checked', 'The day the second look was done.', CodeType::Date, [], ''],
-    ];
-
     /** @var array<string, User> */
     private array $people = [];
 
@@ -213,6 +187,7 @@ final class DemoReview
         private readonly SaveAnswer $answer,
         private readonly StartLeads $leads,
         private readonly ChangeCodebook $codebook,
+        private readonly SetCodingTerms $terms,
         private readonly ChangeCriteria $criteria,
         private readonly ChangeQuestion $question,
         private readonly ChangeStrategy $strategies,
@@ -337,9 +312,16 @@ final class DemoReview
                 'words' => implode("\n", $words),
             ]);
         }
-        foreach (self::CODEBOOK as [$label, $guidance, $type, $options, $unit]) {
-            $this->codebook->add($ines, $this->review, compact('label', 'guidance', 'type', 'options', 'unit'));
-        }
+        $this->codebook->addAll(
+            $ines,
+            $this->review,
+            BookJson::read((string) file_get_contents(database_path('demo/codebook.json'))),
+        );
+        $this->terms->depth($ines, $this->review, $this->review->codes()->firstOrFail(), [
+            'parallel-group trial',
+            'crossover trial',
+            'cluster trial',
+        ]);
     }
 
     private function deliver(CarbonImmutable $start): void
@@ -661,7 +643,7 @@ final class DemoReview
             ->orderBy('id')
             ->get();
         [$telling, $others] = $included->partition(
-            fn (Publication $one): bool => count(ReadOff::of($one)) === count(self::CODEBOOK),
+            fn (Publication $one): bool => count(ReadOff::of($one)) === ReadOff::ITEMS,
         );
         $wanted = array_values($telling->concat($others)->take(self::FULL_TEXTS)->pluck('id')->all());
         $task = $this->locker->execute($this->people['mirela'], $this->review, $wanted);
@@ -752,7 +734,6 @@ final class DemoReview
     /** Twelve publications are coded: those whose abstracts tell everything in full, the rest as far as they go. */
     private function code(CarbonImmutable $from): void
     {
-        $codes = $this->review->codes()->get()->keyBy('label');
         $included = Publication::query()
             ->where('review_id', $this->review->id)
             ->where('abstract', '<>', '')
@@ -765,21 +746,24 @@ final class DemoReview
             ->orderBy('id')
             ->get();
         [$telling, $others] = $included->partition(
-            fn (Publication $one): bool => count(ReadOff::of($one)) === count(self::CODEBOOK),
+            fn (Publication $one): bool => count(ReadOff::of($one)) === ReadOff::ITEMS,
         );
         foreach ($telling->take(9)->concat($others)->take(12)->values() as $i => $publication) {
             $this->at($from->setTime(9, 0)->addMinutes($i * 22));
             $coder = $this->people[$i % 2 === 0 ? 'karin' : 'tunde'];
-            foreach (ReadOff::of($publication) as $label => [$value, $quote]) {
-                $this->answer->execute(
-                    $coder,
-                    $publication,
-                    $codes[$label],
-                    $value,
-                    $quote,
-                    $quote === '' ? '' : 'abstract',
-                );
+            $this->answerAll($coder, $publication, ReadOff::of($publication));
+            if ($i < 6) {
+                $this->answerAll($coder, $publication, ReadOff::inDepth($publication));
             }
+        }
+    }
+
+    /** @param  array<string, GivenAnswer>  $answers */
+    private function answerAll(User $coder, Publication $publication, array $answers): void
+    {
+        $codes = $this->review->codes()->get()->keyBy('label');
+        foreach ($answers as $label => $given) {
+            $this->answer->execute($coder, $publication, $codes->firstOrFail('label', $label), $given);
         }
     }
 }

@@ -5,16 +5,47 @@ declare(strict_types=1);
 namespace Database\Demo;
 
 use App\Models\Publication;
-use Carbon\CarbonImmutable;
+use WaryHeron\Core\Coding\AnswerKind;
+use WaryHeron\Core\Coding\Evidence;
+use WaryHeron\Core\Coding\GivenAnswer;
 
 /** What the demo's coders read off an abstract. */
 final class ReadOff
 {
-    /**
-     * @return array<string, array{mixed, string}> what the abstract tells: an answer and the words it rests on, by item
-     *     of the codebook
-     */
+    /** An abstract that tells everything answers so many items. */
+    public const ITEMS = 5;
+
+    /** @return array<string, GivenAnswer> what the abstract tells, by item of the codebook */
     public static function of(Publication $publication): array
+    {
+        $given = [];
+        foreach (self::told($publication) as $label => [$value, $quote]) {
+            $given[$label] = new GivenAnswer($value, evidence: $quote === '' ? [] : [Evidence::quoted($quote)]);
+        }
+
+        return $given;
+    }
+
+    /** @return array<string, GivenAnswer> of what the in-depth pass asks; an abstract leaves most of it out */
+    public static function inDepth(Publication $publication): array
+    {
+        $isRandom = preg_match('/randomi|randomly/i', $publication->abstract) === 1;
+
+        return [
+            'Mean age' => new GivenAnswer(null, AnswerKind::NotReported),
+            'Timing of the light' => new GivenAnswer(null, AnswerKind::NotReported),
+            'Duration of each session' => new GivenAnswer(null, AnswerKind::NotReported),
+            'Nobody could foresee the next allocation' => new GivenAnswer('Unclear', fromWhole: true),
+            'Risk of bias, all in all' => new GivenAnswer(
+                $isRandom ? 'some concern' : 'high',
+                note: 'How groups came about is not told.',
+                fromWhole: true,
+            ),
+        ];
+    }
+
+    /** @return array<string, array{mixed, string}> an answer and the words it rests on */
+    private static function told(Publication $publication): array
     {
         $text = $publication->abstract;
         $sentence = function (string $pattern) use ($text): string {
@@ -78,9 +109,6 @@ final class ReadOff
                             : rtrim($outcome, '.'),
                         $outcome,
                     ],
-            'Data extraction checked' => isset($size[1], $lux[1])
-                ? [CarbonImmutable::now()->format('Y-m-d'), '']
-                : null,
         ]);
     }
 }

@@ -1,5 +1,5 @@
 import Alpine from '@alpinejs/csp';
-import answer from './answer';
+import codingDesk from './codingDesk';
 import copying from './copying';
 import deliveryForm from './deliveryForm';
 import dialectFile from './dialectFile';
@@ -23,7 +23,7 @@ import thesaurus from './thesaurus';
 import thresholds from './thresholds';
 
 for (const [name, component] of Object.entries({
-    answer,
+    codingDesk,
     copying,
     deliveryForm,
     dialectFile,

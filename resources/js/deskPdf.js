@@ -5,13 +5,13 @@ export class DeskPdf {
     #open = null;
     #asked = 0;
 
-    async show(container, url, told) {
+    async show(container, url, told, drawn) {
         const asked = ++this.#asked;
         this.close();
         if (!url || !container) return;
         told('The text is being opened.');
         try {
-            const opened = await openPdf(url, container, { width: container.clientWidth - 46, told });
+            const opened = await openPdf(url, container, { width: container.clientWidth - 46, told, drawn });
             if (asked !== this.#asked) return opened.close();
             this.#open = opened;
             told(opened.pages === 1 ? '1 page' : `${opened.pages} pages`);

@@ -14,7 +14,7 @@ async function pdfjs() {
     return library;
 }
 
-export async function openPdf(url, container, { width, told, marked }) {
+export async function openPdf(url, container, { width, told, marked, drawn }) {
     const { getDocument, TextLayer } = await pdfjs();
     const parts = '/build/pdf';
     // files come from anywhere: no script of theirs runs, and nothing in them is asked of other servers
@@ -55,6 +55,7 @@ export async function openPdf(url, container, { width, told, marked }) {
         sheet.style.setProperty('--total-scale-factor', String(viewport.scale));
         sheet.style.setProperty('--scale-factor', String(viewport.scale));
         sheet.replaceChildren(canvas, layer);
+        drawn?.(sheet);
         await page.render({
             canvas,
             canvasContext: canvas.getContext('2d'),

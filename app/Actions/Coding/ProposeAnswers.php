@@ -14,10 +14,11 @@ use App\Models\FullText;
 use App\Models\Publication;
 use App\Models\Review;
 use Illuminate\Support\Facades\DB;
-use WaryHeron\Core\Coding\Code;
+use WaryHeron\Core\Coding\AnswerKind;
 use WaryHeron\Core\Coding\InvalidAnswer;
 use WaryHeron\Core\Coding\Lead\AskedItem;
 use WaryHeron\Core\Coding\Lead\Briefing;
+use WaryHeron\Core\Coding\Lead\Confidence;
 use WaryHeron\Core\Coding\Lead\ItemType;
 use WaryHeron\Core\Coding\Lead\Lead;
 use WaryHeron\Core\Coding\Lead\LeadEngine;
@@ -45,11 +46,11 @@ final readonly class ProposeAnswers
         if ($open === []) {
             return 0;
         }
-        [$paper, $isAbstract] = $this->paper($publication);
+        [$paper, $copy] = $this->paper($publication);
         $passages = Passages::of($paper);
         $rows = [];
         foreach ($open as $code) {
-            $row = $this->row($code, $passages, $isAbstract);
+            $row = $this->row($code, $passages, $copy);
             if ($row !== null) {
                 $rows[] = ['review_id' => $review->id, 'publication_id' => $publication->id, ...$row];
             }
@@ -80,7 +81,7 @@ final readonly class ProposeAnswers
         return $codes->reject(fn (CodebookItem $code): bool => in_array($code->id, $closed, true))->all();
     }
 
-    /** @return array{Paper, bool} the first copy that gives text, else title and abstract, and whether it is these */
+    /** @return array{Paper, ?string} the first copy that gives text, and which; else title and abstract */
     private function paper(Publication $publication): array
     {
         $copies = FullText::query()
@@ -97,7 +98,7 @@ final readonly class ProposeAnswers
                 continue;
             }
             if ($paper->blocks !== []) {
-                return [$paper, false];
+                return [$paper, $copy->id];
             }
         }
         $blocks = [new Block(BlockKind::Heading, $publication->title, 1, $publication->title)];
@@ -105,26 +106,47 @@ final readonly class ProposeAnswers
             $blocks[] = new Block(BlockKind::Paragraph, $text, 1, 'Abstract', SectionKind::Abstract);
         }
 
-        return [new Paper($blocks), true];
+        return [new Paper($blocks), null];
     }
 
     /** @return ?array<string, mixed> */
-    private function row(CodebookItem $code, Passages $passages, bool $isAbstract): ?array
+    private function row(CodebookItem $code, Passages $passages, ?string $copy): ?array
     {
         $item = $this->asked($code);
         $lead = $item === null ? null : $this->engine->lead($item, $passages);
         $value = $lead === null ? null : $this->value($code, $lead);
+        if ($lead === null || $value === null) {
+            // an abstract leaves out too much for its silence to say something
+            return $item === null || $copy === null ? null : $this->nothing($code, $passages, $copy);
+        }
 
-        return $lead === null || $value === null
-            ? null
-            : [
-                'code_id' => $code->id,
-                'value' => $value,
-                'quote' => $lead->quote,
-                'page' => $isAbstract ? null : $lead->page,
-                'confidence' => $lead->confidence(),
-                'reason' => $lead->reason,
-            ];
+        return [
+            'code_id' => $code->id,
+            'kind' => AnswerKind::Value,
+            'value' => $value,
+            'quote' => $lead->quote,
+            'page' => $copy === null ? null : $lead->page,
+            'full_text_id' => $copy,
+            'confidence' => $lead->confidence(),
+            'reason' => $lead->reason,
+        ];
+    }
+
+    /** @return array<string, mixed> that the paper seems not to report it, with what was looked for */
+    private function nothing(CodebookItem $code, Passages $passages, string $copy): array
+    {
+        $words = implode(', ', array_slice([$code->label, ...$code->synonyms], 0, 6));
+
+        return [
+            'code_id' => $code->id,
+            'kind' => AnswerKind::NotReported,
+            'value' => null,
+            'quote' => '',
+            'page' => null,
+            'full_text_id' => $copy,
+            'confidence' => Confidence::Check,
+            'reason' => "Looked for {$words} in ".count($passages->all).' sentences and rows; none gives an answer.',
+        ];
     }
 
     private function asked(CodebookItem $code): ?AskedItem
@@ -133,7 +155,14 @@ final readonly class ProposeAnswers
 
         return $type === null
             ? null
-            : new AskedItem($code->id, $code->label, $type, $code->options, $code->unit, new Briefing($code->guidance));
+            : new AskedItem(
+                $code->id,
+                $code->label,
+                $type,
+                $code->code()->choosable(),
+                $code->unit,
+                new Briefing($code->guidance, $code->synonyms),
+            );
     }
 
     /**
@@ -144,7 +173,7 @@ final readonly class ProposeAnswers
     private function value(CodebookItem $code, Lead $lead): string|int|float|array|null
     {
         try {
-            return (new Code($code->type, $code->options, $code->unit))->read($lead->value);
+            return $code->code()->read($lead->value);
         } catch (InvalidAnswer) {
             return null;
         }

@@ -6,10 +6,13 @@ namespace App\Actions\Coding;
 
 use App\Actions\Shared\Refused;
 use App\Actions\Shared\WriteLog;
+use App\Models\Answer;
 use App\Models\CodebookItem;
 use App\Models\CodingLead;
 use App\Models\Publication;
+use App\Models\Review;
 use App\Models\User;
+use App\Queries\Coding\Leads;
 use Illuminate\Support\Facades\DB;
 use WaryHeron\Core\Coding\Lead\LeadRuling;
 
@@ -21,17 +24,22 @@ final readonly class RuleOnLead
     }
 
     /** @throws Refused If it is there no more, or somebody has answered meanwhile. */
-    public function accept(User $by, Publication $publication, CodebookItem $code): void
+    public function accept(User $by, Publication $publication, CodebookItem $code): ?Answer
     {
-        $lead = $this->waiting($publication, $code);
-        $this->save->execute($by, $publication, $code, $lead->value, $lead->quote, $lead->place(), '');
+        $lead = $this->waiting($by, $publication, $code);
+
+        return $this->save->execute($by, $publication, $code, $lead->given(), '');
     }
 
     /** @throws Refused If it is there no more. */
     public function reject(User $by, Publication $publication, CodebookItem $code): void
     {
         DB::transaction(function () use ($by, $publication, $code): void {
-            $this->waiting($publication, $code)->ruled($by, null);
+            $lead = $this->waiting($by, $publication, $code);
+            if ($lead->ruling !== LeadRuling::Waiting) {
+                return; // the other of two coders ruled first, which stays
+            }
+            $lead->ruled($by, null);
             ($this->log)(
                 $publication->review_id,
                 $by,
@@ -42,13 +50,11 @@ final readonly class RuleOnLead
         });
     }
 
-    private function waiting(Publication $publication, CodebookItem $code): CodingLead
+    private function waiting(User $by, Publication $publication, CodebookItem $code): CodingLead
     {
-        return CodingLead::query()
-            ->where('review_id', $publication->review_id)
-            ->where('publication_id', $publication->id)
-            ->where('code_id', $code->id)
-            ->where('ruling', LeadRuling::Waiting)
-            ->first() ?? throw new Refused('This was ruled on meanwhile.');
+        $review = Review::query()->findOrFail($publication->review_id);
+
+        return Leads::waitingFor($review, $publication->id, $by)[$code->id] ??
+            throw new Refused('This was ruled on meanwhile.');
     }
 }

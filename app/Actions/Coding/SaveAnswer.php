@@ -14,19 +14,22 @@ use App\Models\Publication;
 use App\Models\Review;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
-use WaryHeron\Core\Coding\Code;
+use WaryHeron\Core\Coding\GivenAnswer;
 use WaryHeron\Core\Coding\Lead\LeadRuling;
 use WaryHeron\Core\Screening\ItemState;
 
 final readonly class SaveAnswer
 {
-    public function __construct(private WriteLog $log)
-    {
+    public function __construct(
+        private WriteLog $log,
+        private PlaceEvidence $evidence,
+        private CountAgreed $agreed,
+    ) {
     }
 
     /**
      * @param  ?string  $seen  the answer that the page showed, '' for none, null where it does not say
-     * @return ?Answer the answer that stands; null where none does
+     * @return ?Answer the answer that stands in the person's hand; null where none does
      *
      * @throws Refused If the publication is not included, or somebody has answered meanwhile.
      * @throws \WaryHeron\Core\Coding\InvalidAnswer
@@ -35,42 +38,18 @@ final readonly class SaveAnswer
         User $by,
         Publication $publication,
         CodebookItem $code,
-        mixed $given,
-        string $quote,
-        string $place,
+        GivenAnswer $given,
         ?string $seen = null,
     ): ?Answer {
-        $value = (new Code($code->type, $code->options, $code->unit))->read($given);
+        $placed = $given->resting($this->evidence->execute($publication->review_id, $given->evidence));
+        $values = $placed->read($code->code());
 
-        return DB::transaction(function () use ($by, $publication, $code, $value, $quote, $place, $seen): ?Answer {
-            $included = Item::query()
-                ->where('review_id', $publication->review_id)
-                ->where('publication_id', $publication->id)
-                ->where('stage_id', Review::query()->findOrFail($publication->review_id)->lastStage()->id)
-                ->lockForUpdate()
-                ->first();
-            if ($included?->state !== ItemState::Included) {
-                throw new Refused('This publication is not included, so it is not coded. The answers it has are kept.');
-            }
-            $current = Answer::query()
-                ->where('review_id', $publication->review_id)
-                ->where('publication_id', $publication->id)
-                ->where('code_id', $code->id)
-                ->whereNull('superseded_at')
-                ->with('user')
-                ->first();
-            if ($seen !== null && $seen !== ($current->id ?? '')) {
-                throw new Refused(
-                    "{$current?->user->name} answered “{$code->label}” meanwhile. That answer is shown now; save again if yours should replace it.",
-                );
-            }
-            if (
-                ($current !== null &&
-                    $current->value === $value &&
-                    $current->quote === $quote &&
-                    $current->place === $place) ||
-                ($current === null && $value === null && $quote === '')
-            ) {
+        return DB::transaction(function () use ($by, $publication, $code, $values, $seen): ?Answer {
+            $review = $this->includedIn($publication);
+            $hand = $review->handOf($by);
+            $current = CurrentAnswers::of($publication, $code)->where('hand', $hand)->with('user')->first();
+            self::refuseUnseen($current, $code, $seen);
+            if (self::isSame($current, $values)) {
                 return $current;
             }
             $current?->update(['superseded_at' => now()]);
@@ -79,27 +58,79 @@ final readonly class SaveAnswer
                 'publication_id' => $publication->id,
                 'code_id' => $code->id,
                 'user_id' => $by->id,
-                'value' => $value,
-                'quote' => $quote,
-                'place' => $place,
+                'hand' => $hand,
+                ...$values,
             ]);
-            CodingLead::query()
-                ->where('review_id', $publication->review_id)
-                ->where('publication_id', $publication->id)
-                ->where('code_id', $code->id)
-                ->where('ruling', LeadRuling::Waiting)
-                ->first()
-                ?->ruled($by, $value);
-            ($this->log)(
-                $publication->review_id,
-                $by,
-                'answer.saved',
-                "Coded “{$code->label}” of “{$publication->title}”",
-                $answer,
-                ['value' => $value],
-            );
+            $this->ruleOnLead($by, $answer);
+            $this->agreed->execute($by, $review, $publication, $code);
+            $this->write($by, $publication, $code, $answer);
 
             return $answer;
         });
+    }
+
+    /** @throws Refused If it is not included. */
+    private function includedIn(Publication $publication): Review
+    {
+        $review = Review::query()->findOrFail($publication->review_id);
+        $item = Item::query()
+            ->where('review_id', $review->id)
+            ->where('publication_id', $publication->id)
+            ->where('stage_id', $review->lastStage()->id)
+            ->lockForUpdate()
+            ->first();
+        if ($item?->state !== ItemState::Included) {
+            throw new Refused('This publication is not included, so it is not coded. The answers it has are kept.');
+        }
+
+        return $review;
+    }
+
+    /** @throws Refused If what stands is not what the page showed. */
+    private static function refuseUnseen(?Answer $current, CodebookItem $code, ?string $seen): void
+    {
+        if ($seen !== null && $seen !== ($current->id ?? '')) {
+            throw new Refused(
+                "{$current?->user->name} answered “{$code->label}” meanwhile. That answer is shown now; save again if yours should replace it.",
+            );
+        }
+    }
+
+    /**
+     * Whether nothing changes; nothing given is the same as no answer.
+     *
+     * @param  array<string, mixed>  $values
+     */
+    private static function isSame(?Answer $current, array $values): bool
+    {
+        $kept = $current?->only(array_keys($values)) ?? (new Answer())->only(array_keys($values));
+
+        return $kept == $values && $kept['value'] === $values['value'];
+    }
+
+    private function ruleOnLead(User $by, Answer $answer): void
+    {
+        if (! $answer->says()) {
+            return;
+        }
+        CodingLead::query()
+            ->where('review_id', $answer->review_id)
+            ->where('publication_id', $answer->publication_id)
+            ->where('code_id', $answer->code_id)
+            ->where('ruling', LeadRuling::Waiting)
+            ->first()
+            ?->ruled($by, $answer);
+    }
+
+    private function write(User $by, Publication $publication, CodebookItem $code, Answer $answer): void
+    {
+        ($this->log)(
+            $publication->review_id,
+            $by,
+            'answer.saved',
+            "Coded “{$code->label}” of “{$publication->title}”",
+            $answer,
+            $answer->hand === '' ? ['value' => $answer->value, 'kind' => $answer->kind->value] : [],
+        );
     }
 }

@@ -7,6 +7,7 @@ namespace App\Actions\FullTexts;
 use App\Actions\Shared\WriteLog;
 use App\Files\In\PdfText;
 use App\Files\StoredCopy;
+use App\Jobs\FullTexts\ReadPages;
 use App\Models\FullText;
 use App\Models\Publication;
 use App\Models\Review;
@@ -41,6 +42,9 @@ final readonly class ReadPdf
                 return;
             }
             $file->update(['state' => $read->state, 'pages' => $read->pages, 'text' => $read->text]);
+            if ($read->state === 'read') {
+                ReadPages::dispatch($file->id);
+            }
             if ($match === null || $file->publication_id !== null || $file->taken_out_at !== null) {
                 return; // somebody has said meanwhile what it is
             }

@@ -10,24 +10,52 @@ use App\Models\Review;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use stdClass;
+use WaryHeron\Core\Coding\AskedItems;
 use WaryHeron\Core\Screening\ItemState;
 
-/** The included publications down, the codebook across, the current answers in between. */
+/** The included publications against the items of the codebook, with the answers that count. */
 final readonly class CodingTable
 {
     /**
      * @param  Collection<int, CodebookItem>  $codes
      * @param  Collection<int, stdClass>  $publications
      * @param  array<string, array<string, Answer>>  $answers  by publication, then code
+     * @param  AskedItems  $askedItems  of $codes
      */
-    private function __construct(public Collection $codes, public Collection $publications, public array $answers)
-    {
+    private function __construct(
+        public Collection $codes,
+        public Collection $publications,
+        public array $answers,
+        private AskedItems $askedItems,
+    ) {
     }
 
     public static function of(Review $review): self
     {
         $codes = $review->codes()->whereNull('retired_at')->get();
-        $publications = DB::table('items')
+        $publications = self::included($review);
+        $answers = [];
+        $standing = (new Answer())->setTable('standing_answers')->newQuery();
+        foreach ($standing->where('review_id', $review->id)->get() as $answer) {
+            $answers[$answer->publication_id][$answer->code_id] = $answer;
+        }
+
+        // those begun come first, in the order of the library within
+        $begun = $publications->partition(fn (stdClass $one): bool => isset($answers[$one->id]));
+        $entries = array_values($codes->map(fn (CodebookItem $code) => $code->entry())->all());
+
+        return new self(
+            $codes,
+            $begun[0]->concat($begun[1])->values(),
+            $answers,
+            new AskedItems($entries, $review->depth()),
+        );
+    }
+
+    /** @return Collection<int, stdClass> in the order of the library */
+    public static function included(Review $review): Collection
+    {
+        return DB::table('items')
             ->join('publications', 'publications.id', '=', 'items.publication_id')
             ->where('items.review_id', $review->id)
             ->where('items.stage_id', $review->lastStage()->id)
@@ -36,22 +64,21 @@ final readonly class CodingTable
             ->orderBy('publications.year')
             ->orderBy('publications.id')
             ->get(['publications.id', 'title', 'authors', 'first_author', 'year', 'journal', 'doi']);
-        $answers = [];
-        foreach (
-            Answer::query()->where('review_id', $review->id)->whereNull('superseded_at')->whereNotNull('value')->get() as $answer
-        ) {
-            $answers[$answer->publication_id][$answer->code_id] = $answer;
-        }
-
-        // those begun come first, in the order of the library within
-        $begun = $publications->partition(fn (stdClass $one): bool => isset($answers[$one->id]));
-
-        return new self($codes, $begun[0]->concat($begun[1])->values(), $answers);
     }
 
-    /** How many of the codebook's items a publication has answers to. */
-    public function answered(string $publication): int
+    /** @return array<string, true> the items that are asked of a publication */
+    public function asked(string $publication): array
     {
-        return count(array_intersect_key($this->answers[$publication] ?? [], $this->codes->keyBy('id')->all()));
+        return $this->askedItems->of(
+            array_map(fn (Answer $one): mixed => $one->value, $this->answers[$publication] ?? []),
+        );
+    }
+
+    /** In words: how many of the items that are asked have answers. */
+    public function answered(string $publication): string
+    {
+        $asked = $this->asked($publication);
+
+        return count(array_intersect_key($asked, $this->answers[$publication] ?? [])).' of '.count($asked);
     }
 }

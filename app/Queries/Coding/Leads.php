@@ -6,19 +6,30 @@ namespace App\Queries\Coding;
 
 use App\Models\CodingLead;
 use App\Models\Review;
+use App\Models\User;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Support\Facades\DB;
 use WaryHeron\Core\Coding\Lead\LeadRuling;
 
 /** Proposed answers: those that wait, and what became of the others. */
 final class Leads
 {
-    /** @return array<string, CodingLead> by code */
-    public static function waitingFor(Review $review, string $publicationId): array
+    /**
+     * Those that a person may rule on. Where two code apart, what the other one ruled on waits for them all the same.
+     *
+     * @return array<string, CodingLead> by code
+     */
+    public static function waitingFor(Review $review, string $publicationId, User $user): array
     {
+        $waits = fn (Builder $lead): Builder => $lead
+            ->where('ruling', LeadRuling::Waiting)
+            ->when($review->coded_by === 2, fn (Builder $or) => $or->orWhere('ruled_by', '<>', $user->id));
+
         return CodingLead::query()
             ->where('review_id', $review->id)
             ->where('publication_id', $publicationId)
-            ->where('ruling', LeadRuling::Waiting)
+            ->where($waits)
+            ->orderBy('created_at')
             ->get()
             ->keyBy('code_id')
             ->all();

@@ -7,6 +7,7 @@ namespace App\Queries\Library;
 use App\Models\Review;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
+use WaryHeron\Core\Coding\AnswerKind;
 use WaryHeron\Core\Screening\ItemState;
 
 /**
@@ -71,30 +72,25 @@ final readonly class RecipeFacts
         foreach ($first as $row) {
             $facts[$row->publication_id]['delivered'] = CarbonImmutable::parse($row->first)->format('Y-m-d');
         }
-        $answers = DB::table('answers')
+        $answers = DB::table('standing_answers AS answers')
             ->join('codes', 'codes.id', '=', 'answers.code_id')
             ->where('answers.review_id', $review->id)
             ->whereIn('answers.publication_id', $ids)
-            ->whereNull('answers.superseded_at')
-            ->whereNotNull('answers.value')
-            ->get(['answers.publication_id', 'codes.label', 'answers.value']);
+            ->get(['answers.publication_id', 'codes.label', 'answers.kind', 'answers.value']);
         foreach ($answers as $answer) {
-            $value = json_decode($answer->value, true) ?? $answer->value;
-            $facts[$answer->publication_id]["answer:{$answer->label}"] = implode(
-                '; ',
-                array_map(
-                    fn (mixed $one): string => is_bool($one)
-                        ? ($one
-                            ? 'yes'
-                            : 'no')
-                        : (is_scalar($one)
-                            ? (string) $one
-                            : ''),
-                    (array) $value,
-                ),
-            );
+            $facts[$answer->publication_id]["answer:{$answer->label}"] = self::answer($answer->kind, $answer->value);
         }
 
         return $facts;
+    }
+
+    private static function answer(string $kind, ?string $json): string
+    {
+        if ($kind !== AnswerKind::Value->value) {
+            return AnswerKind::from($kind)->label();
+        }
+        $values = array_filter((array) json_decode((string) $json, true), is_scalar(...));
+
+        return implode('; ', array_map(strval(...), $values));
     }
 }

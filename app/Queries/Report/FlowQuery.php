@@ -6,9 +6,9 @@ namespace App\Queries\Report;
 
 use App\Models\Review;
 use App\Models\Stage;
+use App\Queries\Coding\CodedStudies;
 use App\Queries\FullTexts\Retrievals;
 use App\Queries\FullTexts\Studies;
-use App\Queries\Shared\Waiting;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
@@ -185,7 +185,7 @@ final readonly class FlowQuery
             disagreements: $in(ItemState::Disagreement),
             included: $in(ItemState::Included),
             excluded: $in(ItemState::Excluded),
-            coded: $this->searched === null ? Waiting::coded($this->review) : 0,
+            coded: $this->searched === null ? CodedStudies::count($this->review) : 0,
             removed: (clone $publications)->whereNotNull('publications.removed_at')->count(),
             joinedByPeople: $this->joinedByPeople($delivered - $alive),
             excludedByReason: self::byReason($this->reasonsHere($first)),

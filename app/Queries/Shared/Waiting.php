@@ -8,6 +8,7 @@ use App\Access\Ability;
 use App\Models\Review;
 use App\Models\Stage;
 use App\Models\User;
+use App\Queries\Coding\CodedStudies;
 use App\Queries\Screening\ScreenerCounts;
 use Illuminate\Support\Facades\DB;
 use WaryHeron\Core\Screening\ItemState;
@@ -44,13 +45,14 @@ final readonly class Waiting
                     : self::toSettle($user, $stage, $role?->may(Ability::Settle) === true);
             $included = $stage->id === $review->lastStage()->id ? $in->in(ItemState::Included) : $included;
         }
-        $coded = $included === 0 ? 0 : self::coded($review);
+        $coded = $included === 0 ? 0 : CodedStudies::count($review);
+        $mine = $included === 0 || $review->coded_by === 1 ? $coded : CodedStudies::count($review, $user->id);
 
         return new self(
             $toScreen,
             $toReadInFull,
             $toSettle,
-            $role?->may(Ability::Code) === true ? max(0, $included - $coded) : 0,
+            $role?->may(Ability::Code) === true ? max(0, $included - $mine) : 0,
             $coded,
         );
     }
@@ -58,38 +60,6 @@ final readonly class Waiting
     public function all(): int
     {
         return $this->toScreen + $this->toReadInFull + $this->toSettle + $this->toCode;
-    }
-
-    /** How many included publications have an answer to everything the codebook asks. */
-    public static function coded(Review $review): int
-    {
-        $codes = DB::table('codes')->where('review_id', $review->id)->whereNull('retired_at')->count();
-        if ($codes === 0) {
-            return 0;
-        }
-
-        return DB::query()
-            ->fromSub(
-                DB::table('answers')
-                    ->join('codes', 'codes.id', '=', 'answers.code_id')
-                    ->join(
-                        'items',
-                        fn ($join) => $join
-                            ->on('items.publication_id', '=', 'answers.publication_id')
-                            ->on('items.review_id', '=', 'answers.review_id'),
-                    )
-                    ->where('answers.review_id', $review->id)
-                    ->whereNull('answers.superseded_at')
-                    ->whereNotNull('answers.value')
-                    ->whereNull('codes.retired_at')
-                    ->where('items.stage_id', $review->lastStage()->id)
-                    ->where('items.state', ItemState::Included->value)
-                    ->groupBy('answers.publication_id')
-                    ->havingRaw('count(*) >= ?', [$codes])
-                    ->select('answers.publication_id'),
-                'complete',
-            )
-            ->count();
     }
 
     private static function toSettle(User $user, Stage $stage, bool $mayAlone): int

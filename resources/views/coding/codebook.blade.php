@@ -1,37 +1,61 @@
 <x-page title="Codebook" :review="$review" stage="coding" place="codebook">
     @php($mayChange = Gate::allows('manage', $review))
+    @php($touched = session('touched'))
+    <datalist id="code-sections">
+        @foreach ($codes->pluck('section')->filter()->unique() as $section)
+            <option>{{ $section }}</option>
+        @endforeach
+    </datalist>
     <div class="desk desk-side">
         <section class="sheet">
             <header class="sheet-head">
-                <h1>Codebook</h1> <span>what is found out about each included publication</span>
+                <h1>Codebook</h1> <span>what is found out about each included study</span>
+                @if ($codes->isNotEmpty())
+                    <span class="end"><a class="button" href="{{ route('codebook.file', $review) }}">Download as JSON</a></span>
+                @endif
             </header>
-            @forelse ($codes as $code)
-                <div class="section">
-                    <p><strong>{{ $loop->iteration }}. {{ $code->label }}</strong> <span
-                            class="quiet">{{ ['choice' => 'one of several', 'choices' => 'any of several',
-                                'number' => 'number', 'text' => 'text',
-                                'date' => 'date'][$code->type->value] }}{{ $code->unit !== '' ? " in {$code->unit}"
-                                : '' }}</span>
-                    </p>
-                    @if ($code->guidance !== '')
-                        <p class="small">{{ $code->guidance }}</p>
-                    @endif
-                    @if ($code->options !== [])
-                        <p class="small quiet">{{ implode(' · ', $code->options) }}</p>
-                    @endif
-                    @if ($mayChange)
-                        <details class="mt-1">
-                            <summary class="small cursor-pointer">Change</summary>
-                            <div class="mt-3"><x-code-form :action="route('codes.update', [$review, $code])" :code="$code" method="put" /></div>
-                        </details>
-                    @endif
+            @forelse ($codes->groupBy(fn ($code) => $code->pass->value . ' ' . $code->section) as $of)
+                <div class="section codebook-section">
+                    <h2>{{ $of[0]->section ?: 'Without a section' }} <span class="quiet small">{{ $of[0]->pass->label() }}</span></h2>
+                    @foreach ($of as $code)
+                        <div class="codebook-item" id="item-{{ $code->id }}">
+                            <p><strong>{{ $code->label }}</strong> <span class="quiet">{{ $code->type->label() }}{{ $code->unit !== '' ? " in {$code->unit}" : '' }}{{ $code->minimum !== null ? ", at least {$code->minimum}" : '' }}{{ $code->maximum !== null ? ", at most {$code->maximum}" : '' }}{{ $code->required ? ', required' : '' }}</span>
+                            </p>
+                            @if ($code->guidance !== '')
+                                <p class="small">{{ $code->guidance }}</p>
+                            @endif
+                            @if ($code->examples !== '')
+                                <p class="small quiet">Such as: {{ $code->examples }}</p>
+                            @endif
+                            @if ($code->options !== [])
+                                <p class="small quiet">{{ implode(' · ', $code->options) }}</p>
+                            @endif
+                            @if ($code->when_code_id)
+                                <p class="small quiet">Asked only where “{{ $codes->firstWhere('id', $code->when_code_id)?->label ?? 'an item that was retired' }}” is
+                                    {{ implode(' or ', $code->when_answers) }}</p>
+                            @endif
+                            @if ($mayChange)
+                                <details class="mt-1 no-print" @if (($touched['code'] ?? '') === $code->id) open @endif>
+                                    <summary class="small cursor-pointer">Change</summary>
+                                    <div class="mt-3">
+                                        <x-code-form :action="route('codes.update', [$review, $code])" :code="$code" method="put" :codes="$codes"
+                                            :touched="($touched['code'] ?? '') === $code->id ? $touched['options'] : []" />
+                                        <form method="post" action="{{ route('codes.move', [$review, $code]) }}" class="row mt-2">@csrf
+                                            <button class="button button-plain" name="do" value="up">Move up</button>
+                                            <button class="button button-plain" name="do" value="retire">Retire it</button>
+                                        </form>
+                                    </div>
+                                </details>
+                            @endif
+                        </div>
+                    @endforeach
                 </div>
             @empty
                 <x-empty title="The codebook is empty">Each item asks one thing: the design, the number of people, the dose of light. Say in
-                    its guidance what counts.</x-empty>
+                    its guidance what counts. Or start from a ready-made set beside this.</x-empty>
             @endforelse
         </section>
-        <div class="grid gap-3">
+        <div class="grid gap-3 no-print">
             @if ($mayChange)
                 <section class="sheet">
                     <header class="sheet-head">
@@ -40,8 +64,61 @@
                     <div class="sheet-body">
                         @if ($errors->any())
                             <p class="field-error mb-2" role="alert">{{ $errors->first() }}</p>
-                        @endif <x-code-form :action="route('codes.store', $review)" />
+                        @endif <x-code-form :action="route('codes.store', $review)" :codes="$codes" />
                     </div>
+                </section>
+                <section class="sheet">
+                    <header class="sheet-head">
+                        <h2>Start from one that is there</h2>
+                    </header>
+                    <form class="sheet-body" method="post" action="{{ route('codebook.import', $review) }}" enctype="multipart/form-data">
+                        @csrf
+                        <div class="field"><label for="from">A set, or a codebook of yours</label><select class="input" id="from" name="from">
+                                @foreach ($sets as $name => $title)
+                                    <option value="{{ $name }}">{{ $title }}</option>
+                                @endforeach
+                                @foreach ($others as $id => $title)
+                                    <option value="{{ $id }}">From “{{ $title }}”</option>
+                                @endforeach
+                            </select></div>
+                        <div class="field"><label for="codebook-file">or a file (JSON)</label><input id="codebook-file" type="file" name="file"
+                                accept=".json,application/json"></div>
+                        <button class="button">Add its items</button>
+                    </form>
+                </section>
+                <section class="sheet">
+                    <header class="sheet-head">
+                        <h2>Who codes what</h2>
+                    </header>
+                    <form class="section" method="post" action="{{ route('codebook.terms', $review) }}">
+                        @csrf @method('put')
+                        <p><label><input type="radio" name="coders" value="1" @checked($review->coded_by === 1)> one person codes each study</label></p>
+                        <p><label><input type="radio" name="coders" value="2" @checked($review->coded_by === 2)> two people code it apart, then
+                                reconcile</label></p>
+                        <button class="button mt-2">Set</button>
+                    </form>
+                    @if ($codes->contains(fn ($code) => $code->pass->value === 'in-depth'))
+                        <form class="section" method="post" action="{{ route('codebook.terms', $review) }}">
+                            @csrf @method('put')
+                            <p class="small mb-2">The in-depth pass goes to
+                                {{ $review->depth() ? 'studies where “' . $codes->firstWhere('id', $review->depth_code_id)?->label . '” is ' . implode(' or ', $review->depth_answers) : 'all studies' }}.
+                            </p>
+                            @foreach ($codes as $code)
+                                @if ($code->pass->value === 'mapping' && $code->code()->choosable() !== [])
+                                    <details class="small" @if ($review->depth_code_id === $code->id) open @endif>
+                                        <summary class="cursor-pointer"><label><input type="radio" name="depth" value="{{ $code->id }}"
+                                                    @checked($review->depth_code_id === $code->id)> where “{{ $code->label }}” is</label></summary>
+                                        @foreach ($code->code()->choosable() as $option)
+                                            <label class="block ml-6"><input type="checkbox" name="answers[]" value="{{ $option }}"
+                                                    @checked($review->depth_code_id === $code->id && in_array($option, $review->depth_answers, true))> {{ $option }}</label>
+                                        @endforeach
+                                    </details>
+                                @endif
+                            @endforeach
+                            <p class="small"><label><input type="radio" name="depth" value="" @checked(!$review->depth())> all studies</label></p>
+                            <button class="button mt-2">Set</button>
+                        </form>
+                    @endif
                 </section>
             @endif
             @if ($retired->isNotEmpty())

@@ -42,18 +42,18 @@
                                             href="{{ route('coding.show', [$review, $publication->id]) }}">{{ Str::before($publication->authors, ';') }}
                                             {{ $publication->year }}</a><br><span
                                             class="small quiet">{{ Str::limit($publication->title, 90) }}</span></td>
-                                    <td class="number">{{ $table->answered($publication->id) }} of {{ $table->codes->count() }}</td>
+                                    <td class="number">{{ $table->answered($publication->id) }}</td>
                                     @foreach ($table->codes as $code)
                                         @php($answer = $table->answers[$publication->id][$code->id] ?? null)
                                         <td class="{{ $code->type->value === 'number' ? 'number' : '' }}"
-                                            @if ($answer && $answer->quote !== '') title="“{{ $answer->quote }}” {{ $answer->place }}" @endif>
+                                            @if ($answer && $answer->evidence !== []) title="“{{ Str::limit($answer->pieces()[0]->selector->quote, 300) }}” {{ $answer->pieces()[0]->whereabouts() }}" @endif>
                                             @if ($answer)
-                                                {{ (new Code($code->type, $code->options))->show($answer->value) }}
+                                                <a class="code-cell" href="{{ route('coding.show', [$review, $publication->id]) }}#item-{{ $code->id }}">{{ $answer->shown(new Code($code->type, $code->options)) }}</a>
                                             @elseif ($lead = $leads[$publication->id][$code->id] ?? null)
-                                                <a class="lead-cell" href="{{ route('coding.show', [$review, $publication->id]) }}#code-{{ $code->id }}"
+                                                <a class="lead-cell" href="{{ route('coding.show', [$review, $publication->id]) }}#item-{{ $code->id }}"
                                                     title="“{{ Str::limit($lead->quote, 300) }}” {{ $lead->place() }}"><span
                                                         class="lead-mark">{{ $lead->confidence->value }}</span>
-                                                    {{ Str::limit((new Code($code->type, $code->options))->show($lead->value), 60) }}</a>
+                                                    {{ Str::limit($lead->shown(new Code($code->type, $code->options)), 60) }}</a>
                                             @else
                                                 <span class="quiet">–</span>
                                             @endif

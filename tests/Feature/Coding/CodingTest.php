@@ -41,8 +41,7 @@ it('builds a codebook, codes, and lets nobody overwrite unseen', function () {
     $first = $this->actingAs($world->people['coder'])
         ->putJson("{$review}/coding/{$world->publication('Two')->id}/{$light->id}", [
             'value' => '1,500',
-            'quote' => 'at 1,500 lux',
-            'place' => 'page 2',
+            'evidence' => [['quote' => 'at 1,500 lux', 'page' => 2]],
             'seen' => '',
         ])
         ->assertOk()
@@ -65,9 +64,10 @@ it('builds a codebook, codes, and lets nobody overwrite unseen', function () {
         ->assertOk()
         ->assertSee('900')
         ->assertSee('1 of 2');
-    $this->get("{$review}/coding/{$world->publication('Two')->id}")
+    $this->getJson("{$review}/coding/{$world->publication('Two')->id}")
         ->assertOk()
-        ->assertSee('Saved by Anna Kolbe');
+        ->assertJsonPath('items.1.answer.by', 'Anna Kolbe')
+        ->assertJsonPath('items.1.standing', 'begun');
     $this->actingAs($world->people['lead'])
         ->put("{$review}/codebook/{$light->id}", ['label' => 'Light', 'type' => 'text'])
         ->assertSessionHas('problem');
@@ -101,7 +101,7 @@ it('exports what is included, safe to open', function () {
     $this->actingAs($world->people['coder'])
         ->putJson("{$review}/coding/{$world->publication('Two')->id}/{$code->id}", [
             'value' => '=cmd|calc',
-            'quote' => '@quote',
+            'evidence' => [['quote' => '@quote']],
         ])
         ->assertOk();
     $rows = function (string $path): array {
@@ -120,7 +120,7 @@ it('exports what is included, safe to open', function () {
         ->toBe(['title', "'=HYPERLINK(\"x\")", 'Two'])
         ->and($included[1][3])
         ->toBe("'+Evil, A");
-    expect(array_merge(...$rows("{$review}/exports/coding")))->toContain("'=cmd|calc", "'@quote");
+    expect(array_merge(...$rows("{$review}/exports/coding")))->toContain("'=cmd|calc", "'@quote [abstract]");
     $ris = $this->get("{$review}/exports/included/ris")
         ->assertOk()
         ->assertHeader('content-disposition')

@@ -16,7 +16,10 @@ use App\Models\Publication;
 use App\Tasks\TaskState;
 use Illuminate\Support\Facades\Queue;
 use Tests\Feature\World;
+use WaryHeron\Core\Coding\Book\Entry;
+use WaryHeron\Core\Coding\Code;
 use WaryHeron\Core\Coding\CodeType;
+use WaryHeron\Core\Coding\GivenAnswer;
 use WaryHeron\Core\Coding\Lead\LeadRuling;
 
 const ABSTRACT_TEXT = 'Nurses were randomly assigned to bed lamps or to usual light on four wards in Norway. '.
@@ -31,13 +34,7 @@ function leading(): World
         $world->decide($who, $world->item(), 'include');
     }
     foreach ([['People analysed', CodeType::Number], ['Mean age', CodeType::Number], ['Checked on', CodeType::Date]] as [$label, $type]) {
-        app(ChangeCodebook::class)->add($world->people['lead'], $world->review, [
-            'label' => $label,
-            'guidance' => '',
-            'type' => $type,
-            'options' => [],
-            'unit' => '',
-        ]);
+        app(ChangeCodebook::class)->add($world->people['lead'], $world->review, new Entry('', $label, new Code($type)));
     }
 
     return $world;
@@ -68,8 +65,12 @@ it('proposes answers from the paper, with the words they rest on, and keeps them
         ->and(leadTo($world, 'Checked on'))
         ->toBeNull();
     $this->get("/reviews/{$world->review->id}/coding")->assertSeeTextInOrder(['Bed lamps', '0 of 3', '60', '38.4']);
-    $this->get("/reviews/{$world->review->id}/coding/{$world->publication('Bed lamps')->id}")
-        ->assertSeeTextInOrder(['Mean age', 'Lead,', '38.4', 'Their mean age was 38.4 years.', 'Accept']);
+    $desk = $this->getJson("/reviews/{$world->review->id}/coding/{$world->publication('Bed lamps')->id}")->assertOk();
+    $shown = collect($desk->json('leads'))->firstWhere('code', codeOf($world, 'Mean age')->id);
+    expect([$shown['shown'], $shown['evidence']['quote'], $shown['evidence']['where']])
+        ->toBe(['38.4', 'Their mean age was 38.4 years.', 'abstract'])
+        ->and(collect($desk->json('items'))->pluck('standing')->all())
+        ->toBe(['lead', 'lead', 'open']);
 });
 
 it('makes an answer of what is accepted, corrected or turned down, and counts which', function () {
@@ -78,20 +79,21 @@ it('makes an answer of what is accepted, corrected or turned down, and counts wh
     app(ProposeAnswers::class)->execute($world->review, $publication);
     $at = fn (string $label): string => "/reviews/{$world->review->id}/coding/{$publication->id}/".codeOf($world, $label)->id;
     $coder = $this->actingAs($world->people['coder']);
-    $coder->post($at('Mean age').'/lead', ['do' => 'accept'])->assertSessionHasNoErrors();
+    $coder->postJson($at('Mean age').'/lead', ['do' => 'accept'])->assertOk()->assertJsonPath('shown', '38.4');
     $answer = Answer::query()->sole();
-    expect([$answer->value, $answer->quote, $answer->place, leadTo($world, 'Mean age')?->ruling])->toBe([
+    [$evidence] = $answer->pieces();
+    expect([$answer->value, $evidence->selector->quote, $evidence->whereabouts(), leadTo($world, 'Mean age')?->ruling])->toBe([
         38.4,
         'Their mean age was 38.4 years.',
         'abstract',
         LeadRuling::Accepted,
     ]);
-    $coder->putJson($at('People analysed'), ['value' => '59', 'quote' => '', 'place' => ''])->assertOk();
+    $coder->putJson($at('People analysed'), ['value' => '59'])->assertOk();
     expect(leadTo($world, 'People analysed')?->ruling)->toBe(LeadRuling::Corrected);
     // neither comes back, however often the paper is read
     expect(app(ProposeAnswers::class)->execute($world->review, $publication))->toBe(0);
     $coder->get("/reviews/{$world->review->id}/coding")->assertSeeText('1 of 1 accepted')->assertSeeText('0 of 1 accepted');
-    $coder->post($at('Mean age').'/lead', ['do' => 'accept'])->assertStatus(302);
+    $coder->postJson($at('Mean age').'/lead', ['do' => 'accept'])->assertStatus(409);
     expect(Answer::query()->count())->toBe(2);
 });
 
@@ -116,9 +118,11 @@ it('lets only those rule who code, and nobody on another review’s item', funct
     $publication = $world->publication('Bed lamps');
     app(ProposeAnswers::class)->execute($world->review, $publication);
     $url = "/reviews/{$world->review->id}/coding/{$publication->id}/".codeOf($world, 'Mean age')->id.'/lead';
-    $this->actingAs($world->people[$who])->post($url, ['do' => 'accept'])->assertStatus($status);
-    $this->actingAs($world->people[$who])->post("/reviews/{$world->review->id}/coding/leads")->assertStatus($status);
-})->with([['coder', 302], ['lead', 302], ['observer', 403], ['outsider', 404]]);
+    $this->actingAs($world->people[$who])->postJson($url, ['do' => 'accept'])->assertStatus($status);
+    $this->actingAs($world->people[$who])
+        ->post("/reviews/{$world->review->id}/coding/leads")
+        ->assertStatus($status === 200 ? 302 : $status);
+})->with([['coder', 200], ['lead', 200], ['observer', 403], ['outsider', 404]]);
 
 it('refuses to read where there is nothing to ask', function () {
     $world = new World();
@@ -156,7 +160,7 @@ it('passes over a paper that killed twice', function () {
 it('takes a person’s answer that comes first as the answer', function () {
     $world = leading();
     $publication = $world->publication('Bed lamps');
-    app(SaveAnswer::class)->execute($world->people['coder'], $publication, codeOf($world, 'Mean age'), '40', '', '');
+    app(SaveAnswer::class)->execute($world->people['coder'], $publication, codeOf($world, 'Mean age'), new GivenAnswer('40'));
     app(ProposeAnswers::class)->execute($world->review, $publication);
     expect(leadTo($world, 'Mean age'))->toBeNull();
 });

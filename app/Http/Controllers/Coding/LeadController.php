@@ -10,6 +10,9 @@ use App\Http\Controllers\Controller;
 use App\Models\CodebookItem;
 use App\Models\Publication;
 use App\Models\Review;
+use App\Queries\Coding\CodingDesk;
+use App\Queries\Coding\StudyCoding;
+use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 
@@ -29,14 +32,19 @@ final class LeadController extends Controller
         Publication $publication,
         CodebookItem $code,
         RuleOnLead $rule,
-    ): RedirectResponse {
+    ): JsonResponse {
         // the two belong to the review, not to each other, so the route cannot check it
         abort_unless($publication->review_id === $review->id && $code->review_id === $review->id, 404);
         $given = $request->validate(['do' => ['required', 'in:accept,reject']]);
+        $me = $this->me($request);
+        $answer = null;
         $given['do'] === 'accept'
-            ? $rule->accept($this->me($request), $publication, $code)
-            : $rule->reject($this->me($request), $publication, $code);
+            ? $answer = $rule->accept($me, $publication, $code)
+            : $rule->reject($me, $publication, $code);
 
-        return redirect()->to(route('coding.show', [$review, $publication])."#code-{$code->id}");
+        return response()->json([
+            ...CodingDesk::answer($answer, $code->code()),
+            'standings' => StudyCoding::of($review, $publication, $me)->standings(),
+        ]);
     }
 }

@@ -16,6 +16,8 @@ use Symfony\Component\HttpFoundation\BinaryFileResponse;
 use Symfony\Component\HttpFoundation\StreamedResponse;
 use WaryHeron\Core\Bibliography\Format\Csv\CsvLine;
 use WaryHeron\Core\Bibliography\Format\Formats;
+use WaryHeron\Core\Coding\AnswerKind;
+use WaryHeron\Core\Coding\Evidence;
 
 final class ExportController extends Controller
 {
@@ -63,11 +65,17 @@ final class ExportController extends Controller
                 ];
                 foreach ($table->codes as $code) {
                     $answer = $table->answers[$publication->id][$code->id] ?? null;
-                    $cells[] = is_array($answer?->value) ? implode('; ', $answer->value) : $answer?->value;
-                    $cells[] =
-                        $answer === null
-                            ? ''
-                            : trim($answer->quote.($answer->place === '' ? '' : " [{$answer->place}]"));
+                    $isValue = $answer?->kind === AnswerKind::Value;
+                    $cells[] = $isValue
+                        ? (is_array($answer->value) ? implode('; ', $answer->value) : $answer->value)
+                        : $answer?->kind->label();
+                    $cells[] = implode(
+                        "\n",
+                        array_map(
+                            fn (Evidence $one): string => trim("{$one->selector->quote} [{$one->whereabouts()}]"),
+                            $answer?->pieces() ?? [],
+                        ),
+                    );
                 }
                 yield CsvLine::of($cells);
             }

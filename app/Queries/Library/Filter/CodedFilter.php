@@ -30,11 +30,9 @@ final readonly class CodedFilter implements Filter
         $publications->whereExists(
             fn (Builder $answers) => $answers
                 ->selectRaw('1')
-                ->from('answers')
+                ->from('standing_answers AS answers')
                 ->whereColumn('answers.review_id', 'publications.review_id')
-                ->whereColumn('answers.publication_id', 'publications.id')
-                ->whereNull('answers.superseded_at')
-                ->whereNotNull('answers.value'),
+                ->whereColumn('answers.publication_id', 'publications.id'),
         );
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace WaryHeron\Core\Coding\Lead\Reader;
 
+use WaryHeron\Core\Coding\Code;
 use WaryHeron\Core\Coding\Lead\AskedItem;
 use WaryHeron\Core\Coding\Lead\ItemType;
 use WaryHeron\Core\Coding\Lead\Lead;
@@ -24,12 +25,20 @@ final class OptionReader implements LeadReader
         $leads = [];
         foreach (Ranking::of($item, $paper)->best(30) as [$passage, $score]) {
             foreach ($item->options as $option) {
-                if ($passage->has('\b'.preg_quote($option, '/').'\b')) {
+                if ($passage->has('\b'.preg_quote(self::ownWords($option), '/').'\b')) {
                     $leads[] = Lead::from($passage, $option, min(2.4, 0.8 + $score), 'the passage names this option');
                 }
             }
         }
 
         return $leads;
+    }
+
+    /** Of a narrower option those that it does not share with the broader one. */
+    private static function ownWords(string $option): string
+    {
+        $parts = explode(Code::NARROWER, $option);
+
+        return $parts[count($parts) - 1];
     }
 }

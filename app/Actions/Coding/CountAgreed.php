@@ -1,0 +1,61 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Coding;
+
+use App\Models\Answer;
+use App\Models\CodebookItem;
+use App\Models\Publication;
+use App\Models\Review;
+use App\Models\User;
+use Illuminate\Support\Collection;
+
+/**
+ * Where two code apart: what both answered alike counts at once, with the evidence of both; where one changes their
+ * answer, it counts no more. What a person settled stays settled.
+ */
+final class CountAgreed
+{
+    public const AGREED = 'agreed';
+
+    public function execute(User $by, Review $review, Publication $publication, CodebookItem $code): void
+    {
+        if ($review->coded_by === 1) {
+            return;
+        }
+        $current = CurrentAnswers::of($publication, $code)->orderBy('created_at')->get();
+        [$own, $counting] = $current->partition(fn (Answer $one): bool => $one->hand !== '');
+        $counts = $counting->first();
+        if ($counts !== null && $counts->how !== self::AGREED) {
+            return;
+        }
+        $counts?->update(['superseded_at' => now()]);
+        if (self::agree($own)) {
+            $this->count($by, $own->values());
+        }
+    }
+
+    /** @param  Collection<int, Answer>  $own */
+    private static function agree(Collection $own): bool
+    {
+        $said = $own->filter(fn (Answer $one): bool => $one->says());
+        $different = $said->unique(fn (Answer $one): string => json_encode([$one->kind, $one->value], JSON_THROW_ON_ERROR));
+
+        return $said->count() >= 2 && $different->count() === 1;
+    }
+
+    /** @param  Collection<int, Answer>  $own  alike */
+    private function count(User $by, Collection $own): void
+    {
+        $first = $own->firstOrFail();
+        $evidence = $own->flatMap(fn (Answer $one): array => $one->evidence);
+        $first->replicate(['created_at', 'superseded_at'])->fill([
+            'user_id' => $by->id,
+            'hand' => '',
+            'how' => self::AGREED,
+            'evidence' => $evidence->unique(fn (array $one): string => "{$one['copy']} {$one['page']} {$one['quote']}")->values()->all(),
+            'note' => $own->pluck('note')->filter()->unique()->implode(' / '),
+        ])->save();
+    }
+}

@@ -1,0 +1,122 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers\Coding;
+
+use App\Actions\Coding\ChangeCodebook;
+use App\Actions\Coding\SetCodingTerms;
+use App\Http\Controllers\Controller;
+use App\Http\Input;
+use App\Http\Requests\Coding\CodebookItemRequest;
+use App\Models\CodebookItem;
+use App\Models\Review;
+use App\Queries\Coding\CodebookSets;
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+use Illuminate\Http\UploadedFile;
+use Illuminate\Support\Str;
+use WaryHeron\Core\Coding\Book\BadBook;
+use WaryHeron\Core\Coding\Book\BookJson;
+
+/** What is asked of each study. */
+final class CodebookController extends Controller
+{
+    public function show(Request $request, Review $review): View
+    {
+        return view('coding.codebook', [
+            'review' => $review,
+            'codes' => $review->codes()->whereNull('retired_at')->get(),
+            'retired' => $review->codes()->whereNotNull('retired_at')->get(),
+            'sets' => CodebookSets::titles(),
+            'others' => CodebookSets::reviews($this->me($request), $review),
+        ]);
+    }
+
+    public function add(CodebookItemRequest $request, Review $review, ChangeCodebook $change): RedirectResponse
+    {
+        $change->add($this->me($request), $review, $request->entry());
+
+        return redirect()->route('codebook', $review)->with('notice', 'Added to the codebook.');
+    }
+
+    public function change(
+        CodebookItemRequest $request,
+        Review $review,
+        CodebookItem $code,
+        ChangeCodebook $change,
+    ): RedirectResponse {
+        $touched = array_diff_key($change->touched($review, $code, $request->entry()), $request->becomes());
+        if ($touched !== []) {
+            return redirect()
+                ->to(route('codebook', $review)."#item-{$code->id}")
+                ->withInput()
+                ->with('touched', ['code' => $code->id, 'options' => $touched]);
+        }
+        $change->change($this->me($request), $review, $code, $request->entry(), $request->becomes());
+
+        return redirect()->route('codebook', $review)->with('notice', 'The codebook is changed.');
+    }
+
+    public function move(Request $request, Review $review, CodebookItem $code, ChangeCodebook $change): RedirectResponse
+    {
+        Input::text($request, 'do') === 'retire'
+            ? $change->retire($this->me($request), $review, $code)
+            : $change->moveUp($this->me($request), $review, $code);
+
+        return redirect()->to(route('codebook', $review)."#item-{$code->id}");
+    }
+
+    public function import(Request $request, Review $review, ChangeCodebook $change): RedirectResponse
+    {
+        $request->validate(['file' => ['nullable', 'file', 'max:1024'], 'from' => ['nullable', 'string', 'max:60']]);
+        $file = $request->file('file');
+        try {
+            $entries = $file instanceof UploadedFile
+                ? BookJson::read((string) $file->get())
+                : CodebookSets::entries($this->me($request), Input::text($request, 'from'));
+        } catch (BadBook $bad) {
+            return redirect()->route('codebook', $review)->with('problem', $bad->getMessage());
+        }
+        $change->addAll($this->me($request), $review, $entries);
+
+        return redirect()->route('codebook', $review)->with('notice', count($entries).' items were added to the codebook.');
+    }
+
+    public function export(Review $review): Response
+    {
+        $codes = $review->codes()->whereNull('retired_at')->get();
+        $json = BookJson::write(
+            $review->title,
+            array_values($codes->map(fn (CodebookItem $code) => $code->entry())->all()),
+        );
+        $name = Str::limit(Str::slug($review->title), 40, '').'-codebook.json';
+
+        return response($json, headers: [
+            'Content-Type' => 'application/json',
+            'Content-Disposition' => "attachment; filename=\"{$name}\"",
+        ]);
+    }
+
+    public function terms(Request $request, Review $review, SetCodingTerms $set): RedirectResponse
+    {
+        $given = $request->validate([
+            'coders' => ['nullable', 'in:1,2'],
+            'depth' => ['nullable', 'string', 'max:26'],
+            'answers' => ['nullable', 'array', 'max:200'],
+            'answers.*' => ['string', 'max:400'],
+        ]);
+        isset($given['coders'])
+            ? $set->by($this->me($request), $review, (int) $given['coders'])
+            : $set->depth(
+                $this->me($request),
+                $review,
+                $review->codes()->whereKey($given['depth'] ?? '')->first(),
+                array_values($given['answers'] ?? []),
+            );
+
+        return redirect()->route('codebook', $review)->with('notice', 'How studies are coded is changed.');
+    }
+}

@@ -1,0 +1,102 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers\Coding;
+
+use App\Actions\Coding\SaveAnswer;
+use App\Http\Controllers\Controller;
+use App\Http\Input;
+use App\Http\Requests\Coding\AnswerRequest;
+use App\Jobs\FullTexts\ReadPages;
+use App\Models\CodebookItem;
+use App\Models\FullText;
+use App\Models\Publication;
+use App\Models\Review;
+use App\Queries\Coding\CodingDesk;
+use App\Queries\Coding\CodingTable;
+use App\Queries\Coding\StudyCoding;
+use App\Queries\FullTexts\PaperPages;
+use App\Queries\FullTexts\WordsFound;
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Gate;
+use WaryHeron\Core\Coding\InvalidAnswer;
+use WaryHeron\Core\Text\StructuredAbstract;
+
+/** One study: the paper beside the items of the codebook. */
+final class CodingDeskController extends Controller
+{
+    /** The page, or what is on it, for a page that has to look again. */
+    public function show(Request $request, Review $review, Publication $publication): View|JsonResponse
+    {
+        $desk = (new CodingDesk($review, $publication))->data($this->me($request));
+        if ($request->wantsJson()) {
+            return response()->json($desk);
+        }
+        $studies = CodingTable::included($review);
+        $at = $studies->search(fn ($one): bool => $one->id === $publication->id);
+        $beside = fn (int $step): ?string => $at === false ? null : $studies->get($at + $step)?->id;
+
+        return view('coding.desk', [
+            'review' => $review,
+            'publication' => $publication,
+            'abstract' => StructuredAbstract::parts($publication->abstract),
+            'included' => $at !== false,
+            'number' => $at === false ? null : $at + 1,
+            'count' => $studies->count(),
+            'desk' => [
+                ...$desk,
+                'mayCode' => $at !== false && Gate::allows('code', $review),
+                'publication' => $publication->id,
+                'user' => $this->me($request)->id,
+                'here' => self::address($review, $publication->id),
+                'previous' => self::address($review, $beside(-1)),
+                'next' => self::address($review, $beside(1)),
+            ],
+        ]);
+    }
+
+    private static function address(Review $review, ?string $publication): string
+    {
+        return $publication === null ? '' : route('coding.show', [$review, $publication], false);
+    }
+
+    public function answer(
+        AnswerRequest $request,
+        Review $review,
+        Publication $publication,
+        CodebookItem $code,
+        SaveAnswer $save,
+    ): JsonResponse {
+        // the two belong to the review, not to each other, so the route cannot check it
+        abort_unless($publication->review_id === $review->id && $code->review_id === $review->id, 404);
+        try {
+            $answer = $save->execute($this->me($request), $publication, $code, $request->given(), $request->seen());
+        } catch (InvalidAnswer $invalid) {
+            return response()->json(['message' => $invalid->getMessage()], 422);
+        }
+
+        return response()->json([
+            ...CodingDesk::answer($answer, $code->code()),
+            'standings' => StudyCoding::of($review, $publication, $this->me($request))->standings(),
+        ]);
+    }
+
+    /** What a copy says, in reading order; where its pages have not been read yet, they are read now. */
+    public function paper(Review $review, FullText $fullText): JsonResponse
+    {
+        $blocks = PaperPages::blocks($review->id, $fullText->id);
+        if ($blocks === [] && ! PaperPages::areRead($review->id, $fullText->id)) {
+            ReadPages::dispatch($fullText->id);
+        }
+
+        return response()->json(['blocks' => $blocks]);
+    }
+
+    public function find(Request $request, Review $review, FullText $fullText): JsonResponse
+    {
+        return response()->json(['found' => WordsFound::in($review->id, $fullText->id, Input::text($request, 'q'))]);
+    }
+}

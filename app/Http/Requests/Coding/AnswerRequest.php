@@ -1,0 +1,65 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests\Coding;
+
+use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Validation\Rule;
+use WaryHeron\Core\Coding\AnswerKind;
+use WaryHeron\Core\Coding\Evidence;
+use WaryHeron\Core\Coding\GivenAnswer;
+
+/** An answer with what it rests on, as the Coding Desk sends it. */
+final class AnswerRequest extends FormRequest
+{
+    public function authorize(): bool
+    {
+        return true; // each route that takes an answer names its ability
+    }
+
+    /** @return array<string, mixed> */
+    public function rules(): array
+    {
+        return [
+            'value' => ['nullable'],
+            'value.*' => ['string', 'max:400'],
+            'kind' => ['nullable', Rule::enum(AnswerKind::class)],
+            'note' => ['nullable', 'string', 'max:4000'],
+            'from_whole' => ['nullable', 'boolean'],
+            'evidence' => ['nullable', 'array', 'max:40'],
+            'evidence.*' => ['array'],
+            'evidence.*.quote' => ['required', 'string', 'max:4000'],
+            'evidence.*.prefix' => ['nullable', 'string', 'max:400'],
+            'evidence.*.suffix' => ['nullable', 'string', 'max:400'],
+            'evidence.*.place' => ['nullable', 'string', 'max:255'],
+            'evidence.*.copy' => ['nullable', 'string', 'max:26'],
+            'evidence.*.page' => ['nullable', 'integer', 'between:0,32000'],
+            'evidence.*.first' => ['nullable', 'integer', 'between:-1,100000'],
+            'evidence.*.last' => ['nullable', 'integer', 'between:-1,100000'],
+            'evidence.*.boxes' => ['nullable', 'array', 'max:200'],
+            'evidence.*.boxes.*' => ['array', 'size:4'],
+            'evidence.*.boxes.*.*' => ['numeric', 'between:-1,2'],
+            'seen' => ['nullable', 'string', 'max:26'],
+        ];
+    }
+
+    public function given(): GivenAnswer
+    {
+        $given = $this->validated();
+
+        return new GivenAnswer(
+            $given['value'] ?? null,
+            AnswerKind::from($given['kind'] ?? AnswerKind::Value->value),
+            array_map(Evidence::fromArray(...), array_values($given['evidence'] ?? [])),
+            trim($given['note'] ?? ''),
+            (bool) ($given['from_whole'] ?? false),
+        );
+    }
+
+    /** The answer that the page showed, '' for none, null where it does not say. */
+    public function seen(): ?string
+    {
+        return $this->has('seen') ? (string) $this->validated('seen') : null;
+    }
+}

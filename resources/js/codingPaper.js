@@ -1,0 +1,136 @@
+import { PaperSheet } from './paperSheet';
+import { selectedIn } from './selectedWords';
+import { ask } from './server';
+
+const ABSTRACT = 'abstract';
+
+// outside the component: what it watches must not be wrapped
+let sheet = null;
+
+// The middle of the Coding Desk: which copy is open and how, what is marked in it, and words to be found in it.
+export default () => ({
+    copies: [],
+    source: ABSTRACT,
+    isPlain: 'false',
+    told: '',
+    page: 0,
+    found: [],
+    foundAt: -1,
+    begin(copies) {
+        this.copies = copies;
+        sheet = new PaperSheet(
+            {
+                scroll: this.$refs.scroll,
+                pdf: this.$refs.pdf,
+                plain: this.$refs.plain,
+                abstract: this.$refs.abstract,
+            },
+            {
+                told: (words) => {
+                    this.told = /^\d/.test(words) ? '' : words;
+                },
+                pressed: (item) => this.goTo(item),
+            },
+        );
+        this.$refs.scroll.addEventListener('scroll', () => {
+            this.page = sheet.page;
+        });
+        this.show(copies[0]?.id ?? ABSTRACT);
+    },
+    get copy() {
+        return this.copies.find((one) => one.id === this.source) ?? null;
+    },
+    get sources() {
+        const several = this.copies.length > 1;
+        const all = [
+            ...this.copies.map((one, i) => ({ id: one.id, name: several ? `PDF ${i + 1}` : 'PDF', about: `${one.report}: ${one.name}` })),
+            { id: ABSTRACT, name: 'Abstract', about: 'Title and abstract' },
+        ];
+        return all.map((one) => ({ ...one, current: one.id === this.source ? 'true' : 'false' }));
+    },
+    get isPaper() {
+        return this.copy !== null;
+    },
+    get isPrinted() {
+        return this.isPaper && this.isPlain === 'false';
+    },
+    get isPlainText() {
+        return this.isPaper && this.isPlain === 'true';
+    },
+    get isAbstract() {
+        return !this.isPaper;
+    },
+    get plainWords() {
+        return this.isPlain === 'true' ? 'as printed' : 'as plain text';
+    },
+    get pageWords() {
+        return this.isPrinted && this.page > 0 && this.copy.pages ? `page ${this.page} of ${this.copy.pages}` : '';
+    },
+    get foundWords() {
+        if (this.found.length === 0) return this.foundAt === -2 ? 'not found' : '';
+        return `${this.foundAt + 1} of ${this.found.length}`;
+    },
+    async show(id) {
+        this.source = id;
+        this.page = 0;
+        await this.$nextTick();
+        await sheet.open(this.copy, this.isPlain === 'true');
+        this.page = sheet.page;
+    },
+    async turnPlain() {
+        if (!this.isPaper) return;
+        this.isPlain = this.isPlain === 'true' ? 'false' : 'true';
+        await this.show(this.source);
+    },
+    // everything that is evidence or proposed, where it stands
+    remark() {
+        if (!sheet) return;
+        const marks = this.items.flatMap((item) =>
+            item.answer.evidence.map((piece) => ({ piece, item: item.id, look: item.id === this.at ? 'current' : 'evidence' })),
+        );
+        const leads = this.leads
+            .filter((lead) => lead.evidence)
+            .map((lead) => ({ piece: lead.evidence, item: lead.code, look: 'lead' }));
+        const found = this.found.map((one) => ({ piece: { ...one, copy: this.source, quote: '' }, item: '', look: 'found' }));
+        sheet.mark([...leads, ...marks, ...found]);
+    },
+    async see(piece) {
+        const source = piece.copy || ABSTRACT;
+        if (source !== this.source) await this.show(source);
+        sheet.goTo(piece);
+    },
+    quote() {
+        const pieces = selectedIn(this.$refs.scroll, this.copy?.id ?? '');
+        if (pieces.length === 0) {
+            this.problem = 'No words are marked in the paper. Select some, then press E.';
+            return;
+        }
+        window.getSelection().removeAllRanges();
+        this.give({ evidence: [...this.item.answer.evidence, ...pieces.map((one) => ({ ...one, where: one.page ? `page ${one.page}` : ABSTRACT }))] });
+    },
+    takeOff(piece) {
+        this.give({ evidence: this.item.answer.evidence.filter((_, i) => i !== piece.number) });
+    },
+    async find(event) {
+        const words = event.target.value.trim();
+        const asked = this.source;
+        const { found } = words.length < 2 ? { found: [] } : await ask('GET', `${this.copy.paper}/find?q=${encodeURIComponent(words)}`);
+        if (asked !== this.source) return;
+        this.found = found;
+        this.foundAt = found.length ? 0 : words ? -2 : -1;
+        this.remark();
+        if (found.length) sheet.goTo({ ...found[0], quote: words });
+    },
+    findNext() {
+        if (this.found.length === 0) return;
+        this.foundAt = (this.foundAt + 1) % this.found.length;
+        sheet.goTo({ ...this.found[this.foundAt], quote: this.$refs.find.value });
+    },
+    endFind() {
+        this.$refs.find.value = '';
+        this.found = [];
+        this.foundAt = -1;
+        this.$refs.find.blur();
+        this.remark();
+    },
+});
