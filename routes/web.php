@@ -4,6 +4,7 @@ use App\Http\Controllers\Coding\CodebookController;
 use App\Http\Controllers\Coding\CodingController;
 use App\Http\Controllers\Coding\CodingDeskController;
 use App\Http\Controllers\Coding\LeadController;
+use App\Http\Controllers\Coding\ReconcileController;
 use App\Http\Controllers\Deliveries\DeliveryController;
 use App\Http\Controllers\FullTexts\FullTextController;
 use App\Http\Controllers\FullTexts\RetrievalController;
@@ -175,6 +176,7 @@ Route::prefix('/reviews/{review}')
             Route::get('/codebook/file', [CodebookController::class, 'export'])->name('codebook.file');
             Route::get('/coding/papers/{fullText}', [CodingDeskController::class, 'paper'])->name('coding.paper');
             Route::get('/coding/papers/{fullText}/find', [CodingDeskController::class, 'find'])->name('coding.find');
+            Route::get('/coding/differences', [ReconcileController::class, 'index'])->name('reconcile');
             Route::get('/coding/{publication}', [CodingDeskController::class, 'show'])->name('coding.show');
             Route::get('/report', [ReportController::class, 'show'])->name('report');
             Route::get('/report/flow.{format}', [ReportController::class, 'flow'])
@@ -448,6 +450,10 @@ Route::prefix('/reviews/{review}')
             ->can('code', 'review')
             ->withoutScopedBindings()
             ->name('leads.rule');
+        Route::post('/coding/{publication}/{code}/settlement', [ReconcileController::class, 'settle'])
+            ->can('code', 'review')
+            ->withoutScopedBindings()
+            ->name('reconcile.settle');
         Route::put('/coding/{publication}/{code}', [CodingDeskController::class, 'answer'])
             ->can('code', 'review')
             ->withoutScopedBindings()

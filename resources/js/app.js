@@ -12,6 +12,7 @@ import pairing from './pairing';
 import palette from './palette';
 import picking from './picking';
 import readingDesk from './readingDesk';
+import reconcile from './reconcile';
 import strategyBoard from './strategyBoard';
 import strategyLines from './strategyLines';
 import suggest from './suggest';
@@ -35,6 +36,7 @@ for (const [name, component] of Object.entries({
     palette,
     picking,
     readingDesk,
+    reconcile,
     strategyBoard,
     strategyLines,
     suggest,

@@ -64,6 +64,7 @@ it('shows every main view without a complaint, to axe and to the browser, light 
             "screening/desk?stage={$full}",
             'coding',
             'codebook',
+            'coding/differences',
             "coding/{$publication}",
             'report',
         ]),

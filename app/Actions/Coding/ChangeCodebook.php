@@ -60,7 +60,7 @@ final readonly class ChangeCodebook
     {
         $chosen = self::answers($review, $code)->pluck('value')->flatten()->filter(fn ($one): bool => is_string($one));
 
-        return $code->type->hasOptions()
+        return $code->type->hasOptions() && $entry->code->type === $code->type
             ? array_diff_key($chosen->countBy()->all(), array_flip($entry->code->choosable()))
             : [];
     }

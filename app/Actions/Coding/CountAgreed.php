@@ -10,6 +10,7 @@ use App\Models\Publication;
 use App\Models\Review;
 use App\Models\User;
 use Illuminate\Support\Collection;
+use WaryHeron\Core\Coding\AnswerDifference;
 
 /**
  * Where two code apart: what both answered alike counts at once, with the evidence of both; where one changes their
@@ -39,10 +40,15 @@ final class CountAgreed
     /** @param  Collection<int, Answer>  $own */
     private static function agree(Collection $own): bool
     {
-        $said = $own->filter(fn (Answer $one): bool => $one->says());
-        $different = $said->unique(fn (Answer $one): string => json_encode([$one->kind, $one->value], JSON_THROW_ON_ERROR));
+        $said = $own->filter(fn (Answer $one): bool => $one->says())->values();
+        $isAlike = fn (Answer $one): bool => AnswerDifference::between(
+            $said[0]->kind,
+            $said[0]->value,
+            $one->kind,
+            $one->value,
+        ) === AnswerDifference::None;
 
-        return $said->count() >= 2 && $different->count() === 1;
+        return $said->count() >= 2 && $said->every($isAlike);
     }
 
     /** @param  Collection<int, Answer>  $own  alike */
@@ -54,8 +60,17 @@ final class CountAgreed
             'user_id' => $by->id,
             'hand' => '',
             'how' => self::AGREED,
-            'evidence' => $evidence->unique(fn (array $one): string => "{$one['copy']} {$one['page']} {$one['quote']}")->values()->all(),
+            'evidence' => self::each($evidence),
             'note' => $own->pluck('note')->filter()->unique()->implode(' / '),
         ])->save();
+    }
+
+    /**
+     * @param  Collection<int, array<string, mixed>>  $evidence
+     * @return list<array<string, mixed>> each once
+     */
+    public static function each(Collection $evidence): array
+    {
+        return array_values($evidence->unique(fn (array $one): array => [$one['copy'], $one['page'], $one['quote']])->all());
     }
 }

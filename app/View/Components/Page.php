@@ -87,7 +87,7 @@ final class Page extends Component
                 'full-texts.read' => 'Read in full',
                 'studies' => 'Studies',
             ],
-            'coding' => ['coding' => 'Coding table', 'codebook' => 'Codebook'],
+            'coding' => ['coding' => 'Coding table', 'reconcile' => 'Reconcile', 'codebook' => 'Codebook'],
             default => [],
         };
 
@@ -117,7 +117,8 @@ final class Page extends Component
                 $name
             ] ?? 'view';
 
-        return $this->review === null || Gate::allows($ability, $this->review);
+        return $this->review === null ||
+            (Gate::allows($ability, $this->review) && ($name !== 'reconcile' || $this->review->coded_by === 2));
     }
 
     /** @return list<array{title: string, about: string, url: string}> what Ctrl-K knows by name */
@@ -158,6 +159,7 @@ final class Page extends Component
                     'Studies and their reports' => route('studies', $this->review),
                     'Coding table' => route('coding', $this->review),
                     'Codebook' => route('codebook', $this->review),
+                    'Reconcile coders' => route('reconcile', $this->review),
                     'Report and flow' => route('report', $this->review),
                     'Exports: included publications and coding table' => route('report', $this->review).'#exports',
                     'The Log' => route('log', $this->review),

@@ -1,0 +1,108 @@
+<?php
+
+use WaryHeron\Core\Coding\AskedItems;
+use WaryHeron\Core\Coding\AskedWhen;
+use WaryHeron\Core\Coding\Book\BadBook;
+use WaryHeron\Core\Coding\Book\BookJson;
+use WaryHeron\Core\Coding\Book\Entry;
+use WaryHeron\Core\Coding\Book\Outline;
+use WaryHeron\Core\Coding\Code;
+use WaryHeron\Core\Coding\CodeType;
+use WaryHeron\Core\Coding\InvalidAnswer;
+use WaryHeron\Core\Coding\ItemStanding;
+use WaryHeron\Core\Coding\Pass;
+
+it('reads options with narrower ones under them, and writes them the same', function (string $text, array $options) {
+    expect(Outline::read($text))->toBe($options)->and(Outline::read(Outline::write($options)))->toBe($options);
+})->with([
+    ["ward\nhome", ['ward', 'home']],
+    ["ward\n  emergency\n  surgery\nhome", ['ward', 'ward › emergency', 'ward › surgery', 'home']],
+    ["ward\n  emergency\n    trauma\n\nhome\nhome", ['ward', 'ward › emergency', 'ward › emergency › trauma', 'home']],
+    ["ward\n\temergency\n  surgery", ['ward', 'ward › emergency', 'ward › surgery']],
+    ['', []],
+]);
+
+it('keeps numbers within what can be', function (string $given, string $why) {
+    expect(fn () => (new Code(CodeType::Number, minimum: 16.0, maximum: 80.0))->read($given))
+        ->toThrow(InvalidAnswer::class, $why);
+})->with([['15.9', 'between 16 and 80'], ['81', 'between 16 and 80']]);
+
+it('knows yes, no and unclear, and nothing else', function () {
+    $code = new Code(CodeType::YesNo);
+    expect($code->read('Unclear'))->toBe('Unclear')->and(fn () => $code->read('Maybe'))->toThrow(InvalidAnswer::class);
+});
+
+function item(string $id, ?AskedWhen $when = null, Pass $pass = Pass::Mapping): Entry
+{
+    return new Entry($id, $id, new Code(CodeType::Text), pass: $pass, when: $when);
+}
+
+it('asks what the answers so far make it ask', function (array $values, array $asked) {
+    $items = new AskedItems(
+        [
+            item('light'),
+            item('lux', new AskedWhen('light', ['lamp'])),
+            item('why', new AskedWhen('lux', ['unknown'])),
+            item('bias', null, Pass::InDepth),
+        ],
+        new AskedWhen('light', ['lamp']),
+    );
+    expect(array_keys($items->of($values)))->toBe($asked)->and($items->areAll())->toBeFalse();
+})->with([
+    'nothing is known' => [[], ['light']],
+    'the condition holds' => [['light' => 'lamp'], ['light', 'lux', 'bias']],
+    'for a narrower option too' => [['light' => 'lamp › desk'], ['light', 'lux', 'bias']],
+    'not for one that only begins alike' => [['light' => 'lampshade'], ['light']],
+    'for one of several' => [['light' => ['window', 'lamp']], ['light', 'lux', 'bias']],
+    'down the line' => [['light' => 'lamp', 'lux' => 'unknown'], ['light', 'lux', 'why', 'bias']],
+    'not below what is not asked' => [['light' => 'window', 'lux' => 'unknown'], ['light']],
+]);
+
+it('tells how far an item has come', function (bool $answered, bool $shown, bool $isValue, bool $lead, ItemStanding $standing) {
+    expect(ItemStanding::of($answered, $shown, $isValue, $lead))->toBe($standing);
+})->with([
+    [true, true, true, false, ItemStanding::Answered],
+    [true, false, true, true, ItemStanding::Begun],
+    [true, false, false, false, ItemStanding::Answered],
+    [false, true, false, true, ItemStanding::Begun],
+    [false, false, false, true, ItemStanding::LeadWaits],
+    [false, false, false, false, ItemStanding::Open],
+]);
+
+it('reads back a codebook that it wrote', function () {
+    $entries = [
+        new Entry('a', 'Setting', new Code(CodeType::Choice, ['ward', 'ward › emergency']), 'Where.', 'ward', ['site'], 'Place'),
+        new Entry(
+            'b',
+            'People',
+            new Code(CodeType::Number, unit: 'persons', minimum: 0.0, maximum: 9.5),
+            pass: Pass::InDepth,
+            isRequired: true,
+            when: new AskedWhen('a', ['ward']),
+        ),
+    ];
+    expect(BookJson::read(BookJson::write('Mine', $entries)))->toEqual($entries);
+});
+
+it('says what is wrong with a codebook, and where', function (string $json, string $why) {
+    expect(fn () => BookJson::read($json))->toThrow(BadBook::class, $why);
+})->with([
+    ['', 'no items'],
+    ['{"items": []}', 'no items'],
+    ['{"items": [7]}', 'Item 1: it has no label'],
+    ['{"items": [{"label": "a", "type": "poem"}]}', 'Item 1: its type is none of choice'],
+    ['{"items": [{"label": "a", "type": "text"}, {"label": "b", "type": "choice"}]}', 'Item 2: it has no options'],
+    [
+        '{"items": [{"label": "a", "type": "text", "when": {"item": "b", "answers": ["x"]}}, {"id": "b", "label": "b", "type": "text"}]}',
+        'no item before it',
+    ],
+]);
+
+it('reads each of the sets that ship, and what they ask hangs together', function (string $path) {
+    $entries = BookJson::read((string) file_get_contents($path));
+    foreach ($entries as $entry) {
+        $named = array_values(array_filter($entries, fn (Entry $one): bool => $one->id === $entry->when?->item));
+        expect(array_diff($entry->when->answers ?? [], $named === [] ? [] : $named[0]->code->choosable()))->toBe([]);
+    }
+    expect(count($entries))->toBeGreaterThan(3);
+})->with(fn (): array => glob(__DIR__.'/../../../resources/codebooks/*.json') ?: []);
