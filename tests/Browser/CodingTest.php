@@ -1,0 +1,107 @@
+<?php
+
+use Facebook\WebDriver\WebDriverKeys;
+use Tests\Browser\Browser;
+use Tests\Browser\Server;
+
+beforeEach(fn () => Server::demo());
+
+/** At a study with a PDF of which nothing is coded in depth, at its first item. */
+function codingDesk(string $who): Browser
+{
+    $at = Server::rows(<<<'SQL'
+        SELECT f.review_id, f.publication_id FROM full_texts f JOIN leads l USING (review_id, publication_id)
+        WHERE f.state = 'read' AND f.taken_out_at IS NULL AND l.ruling = 'waiting' AND l.kind = 'value'
+        GROUP BY 1, 2 ORDER BY count(*) DESC, 2 LIMIT 1
+        SQL)[0];
+
+    return Browser::open()
+        ->signIn("{$who}@heron.example", 'night-shift-demo')
+        ->visit("/reviews/{$at['review_id']}/coding/{$at['publication_id']}")
+        ->sees('page 1 of');
+}
+
+/** Marks words of the page as a mouse would. */
+function mark(Browser $at, string $words): void
+{
+    $at->until(fn (): bool => $at->driver->executeScript(<<<'JS'
+        const span = [...document.querySelectorAll('.textLayer span')].find((one) => one.textContent.includes(arguments[0]));
+        if (!span) return false;
+        const node = document.createTreeWalker(span, NodeFilter.SHOW_TEXT).nextNode();
+        const from = node.data.indexOf(arguments[0]);
+        if (from < 0) return false;
+        const range = document.createRange();
+        range.setStart(node, from);
+        range.setEnd(node, from + arguments[0].length);
+        getSelection().removeAllRanges();
+        getSelection().addRange(range);
+        return true;
+        JS, [$words]) === true, "“{$words}” is not in the paper");
+}
+
+/** @return list<array{label: string, value: ?string, kind: string, evidence: string}> newest first */
+function given(): array
+{
+    return Server::rows(<<<'SQL'
+        SELECT c.label, a.value, a.kind, a.evidence FROM answers a JOIN codes c ON c.id = a.code_id
+        WHERE a.superseded_at IS NULL ORDER BY a.created_at DESC, a.id DESC LIMIT 5
+        SQL);
+}
+
+function item(Browser $at): string
+{
+    return $at->driver->executeScript('return document.querySelector(".code-asked h2").textContent');
+}
+
+it('codes by keyboard alone, with words of the paper as evidence, and shows them again after a reload', function () {
+    $karin = codingDesk('karin.sollander');
+    $karin->press('In depth');
+    expect(item($karin))->toBe('Mean age');
+    mark($karin, 'randomised');
+    $karin->keys('e')->until(fn (): bool => str_contains(given()[0]['evidence'], 'randomised'), 'The evidence was not kept');
+    $evidence = json_decode(given()[0]['evidence'], true)[0];
+    expect([$evidence['page'], count($evidence['boxes']), $evidence['first'] >= 0])->toBe([1, 1, true]);
+    $karin->keys('i', '44.5', WebDriverKeys::ENTER);
+    $karin->until(fn (): bool => given()[0]['value'] === '44.5', 'The number was not kept');
+    // the next one without an answer is there, and one of its options is a key away
+    expect(item($karin))->toBe('Timing of the light');
+    $karin->keys('2')->until(fn (): bool => given()[0]['value'] === '"first half of the night"', 'The option was not kept');
+    $karin->keys('u')->until(fn (): bool => given()[0]['value'] === null, 'The option was not undone');
+    $karin->keys('r')->until(fn (): bool => given()[0]['kind'] === 'not-reported', 'Not reported was not kept');
+    $karin->keys('k')->until(fn (): bool => item($karin) === 'Mean age', 'K does not go back');
+    $karin->driver->navigate()->refresh();
+    $karin->sees('page 1 of')->sees('“randomised')->until(
+        fn (): bool => $karin->driver->executeScript('return document.querySelectorAll(".paper-mark-current").length') === 1,
+        'The evidence is not marked in the paper',
+    );
+    // as plain text it is the same paper, with the same marks
+    $karin->keys('t')->until(
+        fn (): bool => $karin->driver->executeScript('return CSS.highlights.get("current")?.size') === 1,
+        'The evidence is not marked in the plain text',
+    );
+    expect($karin->complaints())->toBe([]);
+});
+
+it('keeps answers while the line is lost, and overwrites nobody’s unseen', function () {
+    $karin = codingDesk('karin.sollander');
+    $karin->press('In depth')->press('Risk of bias');
+    $tunde = codingDesk('tunde.adeyinka');
+    $tunde->press('In depth')->press('Risk of bias')->keys('3');
+    $tunde->until(fn (): bool => given()[0]['value'] === '"high"', 'His answer was not kept');
+    $karin->online(false);
+    $karin->keys('1')->sees('not sent yet');
+    $karin->online(true);
+    $karin->sees('Tunde Adeyinka answered “Risk of bias, all in all” meanwhile');
+    expect(given()[0]['value'])->toBe('"high"');
+    $karin->press('Use mine')->until(fn (): bool => given()[0]['value'] === '"low"', 'Her answer did not follow');
+});
+
+it('takes, corrects and turns down leads by key', function () {
+    $karin = codingDesk('karin.sollander');
+    $label = item($karin);
+    $ruled = fn (string $how): int => (int) Server::rows("SELECT count(*) AS n FROM leads WHERE ruling = '{$how}'")[0]['n'];
+    $karin->sees('Accept')->keys('a')->until(fn (): bool => $ruled('accepted') === 1, 'The lead was not accepted');
+    expect(given()[0]['label'])->toBe($label);
+    $karin->keys(WebDriverKeys::ENTER)->sees('Turn down')->keys('x')->until(fn (): bool => $ruled('rejected') === 1, 'Not turned down');
+    expect($karin->complaints())->toBe([]);
+});
