@@ -10,9 +10,12 @@ beforeEach(fn () => Server::demo());
 function codingDesk(string $who): Browser
 {
     $at = Server::rows(<<<'SQL'
-        SELECT f.review_id, f.publication_id FROM full_texts f JOIN leads l USING (review_id, publication_id)
-        WHERE f.state = 'read' AND f.taken_out_at IS NULL AND l.ruling = 'waiting' AND l.kind = 'value'
-        GROUP BY 1, 2 ORDER BY count(*) DESC, 2 LIMIT 1
+        SELECT f.review_id, f.publication_id FROM full_texts f
+        JOIN leads l USING (review_id, publication_id) JOIN codes c ON c.id = l.code_id
+        JOIN standing_answers design USING (review_id, publication_id) JOIN codes d ON d.id = design.code_id
+        WHERE f.state = 'read' AND f.taken_out_at IS NULL AND l.ruling = 'waiting' AND c.label = 'Mean age'
+            AND d.label = 'Design' AND design.value::text LIKE '%trial%'
+        ORDER BY 2 LIMIT 1
         SQL)[0];
 
     return Browser::open()
@@ -97,7 +100,7 @@ it('keeps answers while the line is lost, and overwrites nobody’s unseen', fun
 });
 
 it('takes, corrects and turns down leads by key', function () {
-    $karin = codingDesk('karin.sollander');
+    $karin = codingDesk('karin.sollander')->press('In depth');
     $label = item($karin);
     $ruled = fn (string $how): int => (int) Server::rows("SELECT count(*) AS n FROM leads WHERE ruling = '{$how}'")[0]['n'];
     $karin->sees('Accept')->keys('a')->until(fn (): bool => $ruled('accepted') === 1, 'The lead was not accepted');

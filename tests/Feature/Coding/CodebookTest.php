@@ -71,3 +71,18 @@ it('starts from a set, from a file and from another review of one’s own', func
     $this->post("{$there}/file", ['from' => $world->review->id])->assertSessionHas('problem');
     $this->actingAs($world->people['coder'])->post("{$review}/codebook/file", ['from' => 'soundness'])->assertForbidden();
 });
+
+it('sends the in-depth pass to the studies that one item’s answers choose', function () {
+    $world = atTheDesk(asked('Light', CodeType::Choice), asked('Where', CodeType::Choice));
+    [$light, $where] = $world->review->codes()->pluck('id')->all();
+    $set = fn (array $with) => $this->actingAs($world->people['lead'])->put("/reviews/{$world->review->id}/codebook/terms", $with);
+    $set(['answers' => [$light => ['lamp', 'window']]])->assertSessionHas('notice');
+    expect($world->review->refresh()->depth())->toEqual(new AskedWhen($light, ['lamp', 'window']));
+    $set(['answers' => [$light => ['lamp'], $where => ['lamp']]])->assertSessionHasErrors('answers');
+    $this->get("/reviews/{$world->review->id}/codebook")->assertOk();
+    $set([])->assertSessionHas('notice');
+    expect($world->review->refresh()->depth())->toBeNull();
+    $set(['coders' => '2'])->assertSessionHas('notice');
+    expect($world->review->refresh()->coded_by)->toBe(2);
+    $set(['coders' => '3'])->assertSessionHasErrors('coders');
+});

@@ -104,18 +104,18 @@ final class CodebookController extends Controller
     {
         $given = $request->validate([
             'coders' => ['nullable', 'in:1,2'],
-            'depth' => ['nullable', 'string', 'max:26'],
-            'answers' => ['nullable', 'array', 'max:200'],
-            'answers.*' => ['string', 'max:400'],
-        ]);
-        isset($given['coders'])
-            ? $set->by($this->me($request), $review, (int) $given['coders'])
-            : $set->depth(
-                $this->me($request),
-                $review,
-                $review->codes()->whereKey($given['depth'] ?? '')->first(),
-                array_values($given['answers'] ?? []),
-            );
+            'answers' => ['nullable', 'array', 'max:1'],
+            'answers.*' => ['array', 'max:200'],
+            'answers.*.*' => ['string', 'max:400'],
+        ], ['answers.max' => 'Tick answers of one item only.']);
+        $me = $this->me($request);
+        if (isset($given['coders'])) {
+            $set->by($me, $review, (int) $given['coders']);
+        } else {
+            $answers = $given['answers'] ?? [];
+            $code = $review->codes()->whereKey((string) array_key_first($answers))->first();
+            $set->depth($me, $review, $code, array_values(array_merge(...array_values($answers))));
+        }
 
         return redirect()->route('codebook', $review)->with('notice', 'How studies are coded is changed.');
     }
