@@ -11,8 +11,8 @@ use WaryHeron\Core\Coding\CodeType;
 use WaryHeron\Core\Coding\Pass;
 
 it('shows what a changed option touches, and carries the answers over as somebody says', function () {
-    $world = atTheDesk(asked('Light', CodeType::Choice));
-    answers($world, 'coder', 'Light', ['value' => 'window', 'note' => 'South.'])->assertOk();
+    $world = AtTheDesk::world(AtTheDesk::asked('Light', CodeType::Choice));
+    AtTheDesk::answers($world, 'coder', 'Light', ['value' => 'window', 'note' => 'South.'])->assertOk();
     $code = CodebookItem::query()->where('review_id', $world->review->id)->sole();
     $review = "/reviews/{$world->review->id}";
     $change = fn (array $with) => $this->actingAs($world->people['lead'])
@@ -29,7 +29,7 @@ it('shows what a changed option touches, and carries the answers over as somebod
 });
 
 it('takes sections, passes, bounds and conditions, and refuses what does not hang together', function () {
-    $world = atTheDesk(asked('Light', CodeType::Choice));
+    $world = AtTheDesk::world(AtTheDesk::asked('Light', CodeType::Choice));
     $light = CodebookItem::query()->where('review_id', $world->review->id)->sole();
     $review = "/reviews/{$world->review->id}";
     $add = fn (array $with) => $this->actingAs($world->people['lead'])->post("{$review}/codebook", ['type' => 'number', ...$with]);
@@ -52,13 +52,13 @@ it('takes sections, passes, bounds and conditions, and refuses what does not han
 });
 
 it('starts from a set, from a file and from another review of one’s own', function () {
-    $world = atTheDesk(asked('Light', CodeType::Choice));
+    $world = AtTheDesk::world(AtTheDesk::asked('Light', CodeType::Choice));
     $review = "/reviews/{$world->review->id}";
     $lead = $this->actingAs($world->people['lead']);
     $lead->post("{$review}/codebook/file", ['from' => 'soundness'])->assertSessionHas('notice');
     expect(CodebookItem::query()->whereNotNull('when_code_id')->count())->toBe(2);
     $json = (string) $lead->get("{$review}/codebook/file")->assertOk()->getContent();
-    $other = elsewhere($world);
+    $other = AtTheDesk::elsewhere($world);
     $there = "/reviews/{$other->id}/codebook";
     $this->actingAs($world->people['outsider'])
         ->post("{$there}/file", ['file' => UploadedFile::fake()->createWithContent('book.json', $json)])
@@ -73,7 +73,7 @@ it('starts from a set, from a file and from another review of one’s own', func
 });
 
 it('sends the in-depth pass to the studies that one item’s answers choose', function () {
-    $world = atTheDesk(asked('Light', CodeType::Choice), asked('Where', CodeType::Choice));
+    $world = AtTheDesk::world(AtTheDesk::asked('Light', CodeType::Choice), AtTheDesk::asked('Where', CodeType::Choice));
     [$light, $where] = $world->review->codes()->pluck('id')->all();
     $set = fn (array $with) => $this->actingAs($world->people['lead'])->put("/reviews/{$world->review->id}/codebook/terms", $with);
     $set(['answers' => [$light => ['lamp', 'window']]])->assertSessionHas('notice');
