@@ -43,6 +43,15 @@ abstract class PureCommand extends Command
         return self::UNUSABLE;
     }
 
+    /** As JSON with all digits. */
+    protected function print(mixed $result): int
+    {
+        $flags = JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR;
+        $this->output->writeln(json_encode($result, $flags), OutputInterface::OUTPUT_RAW);
+
+        return self::SUCCESS;
+    }
+
     protected function say(string $message): void
     {
         $this->messages?->writeln($message, OutputInterface::OUTPUT_RAW);

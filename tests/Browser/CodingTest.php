@@ -11,10 +11,10 @@ function codingDesk(string $who): Browser
 {
     $at = Server::rows(<<<'SQL'
         SELECT f.review_id, f.publication_id FROM full_texts f
-        JOIN leads l USING (review_id, publication_id) JOIN codes c ON c.id = l.code_id
-        JOIN standing_answers design USING (review_id, publication_id) JOIN codes d ON d.id = design.code_id
+        JOIN leads l ON l.publication_id = f.publication_id JOIN codes c ON c.id = l.code_id
+        JOIN standing_answers a ON a.publication_id = f.publication_id JOIN codes d ON d.id = a.code_id
         WHERE f.state = 'read' AND f.taken_out_at IS NULL AND l.ruling = 'waiting' AND c.label = 'Mean age'
-            AND d.label = 'Design' AND design.value::text LIKE '%trial%'
+            AND d.label = 'Design' AND a.value::text LIKE '%trial%'
         ORDER BY 2 LIMIT 1
         SQL)[0];
 

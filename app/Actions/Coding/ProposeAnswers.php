@@ -183,6 +183,8 @@ final readonly class ProposeAnswers
     private function keep(Review $review, Publication $publication, array $rows): void
     {
         DB::transaction(function () use ($review, $publication, $rows): void {
+            // read twice at once, the later reading stays
+            Publication::query()->whereKey($publication->id)->lockForUpdate()->first();
             CodingLead::query()
                 ->where('review_id', $review->id)
                 ->where('publication_id', $publication->id)

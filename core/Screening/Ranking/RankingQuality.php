@@ -29,8 +29,15 @@ final readonly class RankingQuality
     /** The smallest rank by which at least 95% of the relevant ones are found. */
     public function k95(): ?int
     {
-        // 0.95·P in whole numbers, since 0.95 times 20 must not round up to 20
-        return $this->ranks === [] ? null : $this->ranks[intdiv(95 * count($this->ranks) + 99, 100) - 1];
+        $needed = $this->needed95();
+
+        return $needed === null ? null : $this->ranks[$needed - 1];
+    }
+
+    /** How many relevant ones are at least 95% of them: in whole numbers, since 0.95 times 20 must not round up to 20. */
+    public function needed95(): ?int
+    {
+        return $this->ranks === [] ? null : intdiv(95 * count($this->ranks) + 99, 100);
     }
 
     /** Work saved over reading in random order, at 95% recall; may be negative. */

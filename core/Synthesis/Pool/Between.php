@@ -1,0 +1,32 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WaryHeron\Core\Synthesis\Pool;
+
+use WaryHeron\Core\Synthesis\Distribution\ChiSquared;
+
+/** Whether groups of studies differ beyond chance. One group alone: null. */
+final class Between
+{
+    /**
+     * @param  array<array-key, non-empty-list<Study>>  $groups
+     * @param  ?Model  $model  null for the common effect
+     * @return array{Q: ?float, df: ?int, p: ?float}
+     */
+    public static function groups(array $groups, ?Model $model): array
+    {
+        if (count($groups) < 2) {
+            return ['Q' => null, 'df' => null, 'p' => null];
+        }
+        $pooled = [];
+        foreach ($groups as $name => $studies) {
+            $estimate = (new RandomEffects($studies, $model?->tau2($studies)))->estimate();
+            $pooled[] = new Study((string) $name, (float) $estimate->value, (float) $estimate->standardError ** 2);
+        }
+        $q = Weighted::of($pooled)->q();
+        $df = count($groups) - 1;
+
+        return ['Q' => $q, 'df' => $df, 'p' => ChiSquared::above($q, $df)];
+    }
+}
