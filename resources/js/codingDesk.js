@@ -17,6 +17,8 @@ const answers = () => ({
     at: '',
     mayCode: false,
     problem: '',
+    // the line is down
+    cutOff: '',
     refusals: {},
     saved: '',
     done: [],
@@ -342,11 +344,11 @@ export default () =>
                 answered: (id, answer, isNewest) => this.answered(id, answer, isNewest),
                 refused: (id, entry, failure) => this.refusedBy(id, entry, failure),
                 failed: (failure) => {
-                    this.problem = `${failure.message} What you gave is kept on this machine.`;
+                    this.cutOff = `${failure.message} What you gave is kept on this machine.`;
                 },
                 changed: (count, failing) => {
                     this.saved = count === 0 ? 'Saved' : failing ? `${count} not sent yet` : 'Saving …';
-                    if (count === 0) this.problem = '';
+                    if (count === 0 || !failing) this.cutOff = '';
                 },
             });
             // what did not reach the server before a reload is shown, and sent again

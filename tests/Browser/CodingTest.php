@@ -15,6 +15,7 @@ function codingDesk(string $who): Browser
         JOIN standing_answers a ON a.publication_id = f.publication_id JOIN codes d ON d.id = a.code_id
         WHERE f.state = 'read' AND f.taken_out_at IS NULL AND l.ruling = 'waiting' AND c.label = 'Mean age'
             AND d.label = 'Design' AND a.value::text LIKE '%trial%'
+            AND NOT EXISTS (SELECT FROM answers o WHERE o.publication_id = f.publication_id AND o.code_id = c.id)
         ORDER BY 2 LIMIT 1
         SQL)[0];
 
@@ -60,8 +61,8 @@ it('codes by keyboard alone, with words of the paper as evidence, and shows them
     $karin = codingDesk('karin.sollander');
     $karin->press('In depth');
     expect(item($karin))->toBe('Mean age');
-    mark($karin, 'randomised');
-    $karin->keys('e')->until(fn (): bool => str_contains(given()[0]['evidence'], 'randomised'), 'The evidence was not kept');
+    mark($karin, 'Abstract');
+    $karin->keys('e')->until(fn (): bool => str_contains(given()[0]['evidence'], 'Abstract'), 'The evidence was not kept');
     $evidence = json_decode(given()[0]['evidence'], true)[0];
     expect([$evidence['page'], count($evidence['boxes']), $evidence['first'] >= 0])->toBe([1, 1, true]);
     $karin->keys('i', '44.5', WebDriverKeys::ENTER);
@@ -73,7 +74,7 @@ it('codes by keyboard alone, with words of the paper as evidence, and shows them
     $karin->keys('r')->until(fn (): bool => given()[0]['kind'] === 'not-reported', 'Not reported was not kept');
     $karin->keys('k')->until(fn (): bool => item($karin) === 'Mean age', 'K does not go back');
     $karin->driver->navigate()->refresh();
-    $karin->sees('page 1 of')->sees('“randomised')->until(
+    $karin->sees('page 1 of')->sees('“Abstract”')->until(
         fn (): bool => $karin->driver->executeScript('return document.querySelectorAll(".paper-mark-current").length') === 1,
         'The evidence is not marked in the paper',
     );

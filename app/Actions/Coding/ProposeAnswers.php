@@ -67,7 +67,7 @@ final readonly class ProposeAnswers
             ->where('review_id', $review->id)
             ->where('publication_id', $publication->id)
             ->whereNull('superseded_at')
-            ->whereNotNull('value')
+            ->where(fn ($said) => $said->whereNotNull('value')->orWhere('kind', '<>', AnswerKind::Value))
             ->pluck('code_id');
         $ruled = CodingLead::query()
             ->where('review_id', $review->id)
@@ -190,8 +190,12 @@ final readonly class ProposeAnswers
                 ->where('publication_id', $publication->id)
                 ->where('ruling', LeadRuling::Waiting)
                 ->delete();
+            // what was answered or ruled on while the paper was read needs no lead
+            $open = array_column($this->open($review, $publication), 'id');
             foreach ($rows as $row) {
-                CodingLead::query()->create([...$row, 'ruling' => LeadRuling::Waiting]);
+                if (in_array($row['code_id'], $open, true)) {
+                    CodingLead::query()->create([...$row, 'ruling' => LeadRuling::Waiting]);
+                }
             }
         });
     }

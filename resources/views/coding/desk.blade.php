@@ -170,6 +170,7 @@
                     @endif
                 </div>
             </div>
+            <p class="unsent" role="status" x-show="cutOff" x-text="cutOff"></p>
             <p class="problem" role="alert" x-show="problem"><span x-text="problem"></span>
                 <button type="button" class="button button-plain" x-show="refused" x-on:click="useRefused">Use mine</button></p>
             <footer class="sheet-foot">
