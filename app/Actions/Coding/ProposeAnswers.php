@@ -63,9 +63,11 @@ final readonly class ProposeAnswers
     /** @return array<CodebookItem> without answer, and without a lead that somebody ruled on */
     private function open(Review $review, Publication $publication): array
     {
+        // where two code apart, the other one has use for a lead until both have answered
         $answered = Answer::query()
             ->where('review_id', $review->id)
             ->where('publication_id', $publication->id)
+            ->where('hand', '')
             ->whereNull('superseded_at')
             ->where(fn ($said) => $said->whereNotNull('value')->orWhere('kind', '<>', AnswerKind::Value))
             ->pluck('code_id');

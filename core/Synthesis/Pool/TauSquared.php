@@ -90,7 +90,7 @@ final class TauSquared
      */
     private static function maxima(array $studies): \Generator
     {
-        $slope = fn (float $tau2): float => Weighted::of($studies, $tau2)->restrictedSlope();
+        $slope = RestrictedSlope::of($studies);
         // beyond the sum of squares around any point of theirs the slope only falls
         $end = 2 * self::spread($studies) * count($studies);
         $steps = count($studies) <= 30 ? 60 : 12;

@@ -64,19 +64,6 @@ final readonly class Weighted
         return $sum;
     }
 
-    /** The slope of the restricted log-likelihood in τ² (Viechtbauer 2005). */
-    public function restrictedSlope(): float
-    {
-        $squares = $spread = 0.0;
-        foreach ($this->studies as $i => $study) {
-            $square = $this->weights[$i] ** 2;
-            $squares += $square;
-            $spread += $square * ($study->estimate - $this->mean) ** 2;
-        }
-
-        return 0.5 * ($spread - $this->sum + $squares / $this->sum);
-    }
-
     public function restrictedLikelihood(): float
     {
         $logs = 0.0;
