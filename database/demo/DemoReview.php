@@ -34,11 +34,14 @@ use App\Jobs\Coding\FindLeads;
 use App\Jobs\Deliveries\DeliverFile;
 use App\Jobs\Deliveries\DeliverySlice;
 use App\Jobs\FullTexts\FetchFullTexts;
+use App\Jobs\FullTexts\ReadFullText;
+use App\Jobs\FullTexts\ReadPages;
 use App\Jobs\Matching\JoinCertain;
 use App\Jobs\Matching\MatchRecords;
 use App\Jobs\Screening\RankItems;
 use App\Jobs\Searches\FetchRecords;
 use App\Models\Criterion;
+use App\Models\FullText;
 use App\Models\Item;
 use App\Models\Membership;
 use App\Models\Publication;
@@ -671,6 +674,7 @@ final class DemoReview
             $this->retrieval->execute($this->people['mirela'], $this->review, $some, $state, $reason, now());
         }
         $this->bringAnother();
+        $this->readCopies();
         $criteria = Criterion::query()->where('review_id', $this->review->id)->orderBy('position')->get();
         $here = Item::query()
             ->where('stage_id', $full->id)
@@ -703,6 +707,16 @@ final class DemoReview
             }
         }
         $this->review->unsetRelation('stages');
+    }
+
+    /** What came is read here and now: leads are sought in it before anything works in the background. */
+    private function readCopies(): void
+    {
+        $waiting = FullText::query()->where('review_id', $this->review->id)->where('state', 'reading')->orderBy('id');
+        foreach ($waiting->pluck('id') as $copy) {
+            app(Dispatcher::class)->dispatchNow(new ReadFullText($copy));
+            app(Dispatcher::class)->dispatchNow(new ReadPages($copy));
+        }
     }
 
     /** A PDF that was brought with others, of a publication that is not sought. */

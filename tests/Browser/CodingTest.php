@@ -106,6 +106,7 @@ it('takes, corrects and turns down leads by key', function () {
     $ruled = fn (string $how): int => (int) Server::rows("SELECT count(*) AS n FROM leads WHERE ruling = '{$how}'")[0]['n'];
     $karin->sees('Accept')->keys('a')->until(fn (): bool => $ruled('accepted') === 1, 'The lead was not accepted');
     expect(given()[0]['label'])->toBe($label);
-    $karin->keys(WebDriverKeys::ENTER)->sees('Turn down')->keys('x')->until(fn (): bool => $ruled('rejected') === 1, 'Not turned down');
+    $karin->press('Duration of each session')->sees('Turn down')
+        ->keys('x')->until(fn (): bool => $ruled('rejected') === 1, 'Not turned down');
     expect($karin->complaints())->toBe([]);
 });
