@@ -177,6 +177,9 @@ Route::prefix('/reviews/{review}')
             Route::get('/coding/papers/{fullText}', [CodingDeskController::class, 'paper'])->name('coding.paper');
             Route::get('/coding/papers/{fullText}/find', [CodingDeskController::class, 'find'])->name('coding.find');
             Route::get('/coding/differences', [ReconcileController::class, 'index'])->name('reconcile');
+            Route::get('/coding/{publication}/{code}', [CodingController::class, 'cell'])
+                ->withoutScopedBindings()
+                ->name('coding.cell');
             Route::get('/coding/{publication}', [CodingDeskController::class, 'show'])->name('coding.show');
             Route::get('/report', [ReportController::class, 'show'])->name('report');
             Route::get('/report/flow.{format}', [ReportController::class, 'flow'])
@@ -197,7 +200,8 @@ Route::prefix('/reviews/{review}')
                 ->whereIn('format', ['csv', 'xlsx'])
                 ->middleware(['throttle:dear', WritesDownTakingOut::class])
                 ->name('exports.decisions');
-            Route::get('/exports/coding', [ExportController::class, 'coding'])
+            Route::get('/exports/coding.{format}', [CodingController::class, 'export'])
+                ->whereIn('format', ['csv', 'xlsx'])
                 ->middleware(['throttle:dear', WritesDownTakingOut::class])
                 ->name('exports.coding');
         });

@@ -1,5 +1,6 @@
 import Alpine from '@alpinejs/csp';
 import codingDesk from './codingDesk';
+import codingTable from './codingTable';
 import copying from './copying';
 import deliveryForm from './deliveryForm';
 import dialectFile from './dialectFile';
@@ -25,6 +26,7 @@ import thresholds from './thresholds';
 
 for (const [name, component] of Object.entries({
     codingDesk,
+    codingTable,
     copying,
     deliveryForm,
     dialectFile,

@@ -39,10 +39,13 @@ final readonly class ProposeAnswers
     {
     }
 
-    /** @return int how many answers are proposed */
-    public function execute(Review $review, Publication $publication): int
+    /**
+     * @param  ?string  $only  the item that is looked for; null for all
+     * @return int how many answers are proposed
+     */
+    public function execute(Review $review, Publication $publication, ?string $only = null): int
     {
-        $open = $this->open($review, $publication);
+        $open = $this->open($review, $publication, $only);
         if ($open === []) {
             return 0;
         }
@@ -55,13 +58,13 @@ final readonly class ProposeAnswers
                 $rows[] = ['review_id' => $review->id, 'publication_id' => $publication->id, ...$row];
             }
         }
-        $this->keep($review, $publication, $rows);
+        $this->keep($review, $publication, $rows, $only);
 
         return count($rows);
     }
 
     /** @return array<CodebookItem> without answer, and without a lead that somebody ruled on */
-    private function open(Review $review, Publication $publication): array
+    private function open(Review $review, Publication $publication, ?string $only): array
     {
         // where two code apart, the other one has use for a lead until both have answered
         $answered = Answer::query()
@@ -78,7 +81,7 @@ final readonly class ProposeAnswers
             ->pluck('code_id');
 
         $closed = $answered->merge($ruled)->all();
-        $codes = $review->codes()->whereNull('retired_at')->get();
+        $codes = $review->codes()->whereNull('retired_at')->when($only, fn ($codes) => $codes->whereKey($only))->get();
 
         return $codes->reject(fn (CodebookItem $code): bool => in_array($code->id, $closed, true))->all();
     }
@@ -182,18 +185,19 @@ final readonly class ProposeAnswers
     }
 
     /** @param  list<array<string, mixed>>  $rows */
-    private function keep(Review $review, Publication $publication, array $rows): void
+    private function keep(Review $review, Publication $publication, array $rows, ?string $only): void
     {
-        DB::transaction(function () use ($review, $publication, $rows): void {
+        DB::transaction(function () use ($review, $publication, $rows, $only): void {
             // read twice at once, the later reading stays
             Publication::query()->whereKey($publication->id)->lockForUpdate()->first();
             CodingLead::query()
                 ->where('review_id', $review->id)
                 ->where('publication_id', $publication->id)
                 ->where('ruling', LeadRuling::Waiting)
+                ->when($only, fn ($waiting) => $waiting->where('code_id', $only))
                 ->delete();
             // what was answered or ruled on while the paper was read needs no lead
-            $open = array_column($this->open($review, $publication), 'id');
+            $open = array_column($this->open($review, $publication, $only), 'id');
             foreach ($rows as $row) {
                 if (in_array($row['code_id'], $open, true)) {
                     CodingLead::query()->create([...$row, 'ruling' => LeadRuling::Waiting]);

@@ -7,6 +7,7 @@ namespace App\Actions\Coding;
 use App\Actions\Shared\Refused;
 use App\Actions\Shared\WriteLog;
 use App\Jobs\Coding\FindLeads;
+use App\Models\CodebookItem;
 use App\Models\Item;
 use App\Models\Review;
 use App\Models\Task;
@@ -22,10 +23,14 @@ final readonly class StartLeads
     {
     }
 
-    /** @throws Refused If there is nothing to read or to ask, or they are being read already. */
-    public function execute(User $by, Review $review): Task
+    /**
+     * @param  ?CodebookItem  $code  the only one to be looked for; null for all
+     *
+     * @throws Refused If there is nothing to read or to ask, or they are being read already.
+     */
+    public function execute(User $by, Review $review, ?CodebookItem $code = null): Task
     {
-        return DB::transaction(function () use ($by, $review): Task {
+        return DB::transaction(function () use ($by, $review, $code): Task {
             Review::query()->whereKey($review->id)->lockForUpdate()->first();
             if ($review->tasks()->where('kind', 'leads')->whereIn('state', TaskState::underWay())->exists()) {
                 throw new Refused('The papers are being read already.');
@@ -40,13 +45,13 @@ final readonly class StartLeads
             $task = $review->tasks()->create([
                 'user_id' => $by->id,
                 'kind' => 'leads',
-                'title' => 'Reading '.number_format(count($included)).' papers for answers',
+                'title' => 'Reading '.number_format(count($included)).' papers for '.($code === null ? 'answers' : "“{$code->label}”"),
                 'state' => TaskState::Queued,
                 'total' => count($included),
                 'url' => route('coding', $review, false),
             ]);
-            ($this->log)($review, $by, 'lead.sought', "Had {$task->total} papers read for answers to the codebook", $review);
-            FindLeads::dispatch($task->id, $included)->afterCommit();
+            ($this->log)($review, $by, 'lead.sought', "Had {$task->total} papers read for answers to ".($code === null ? 'the codebook' : "“{$code->label}”"), $review);
+            FindLeads::dispatch($task->id, $included, $code?->id)->afterCommit();
 
             return $task;
         });

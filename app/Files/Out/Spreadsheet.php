@@ -34,7 +34,7 @@ final class Spreadsheet
     }
 
     /**
-     * @param  iterable<list<string|int|\DateTimeImmutable|null>>  $rows
+     * @param  iterable<list<string|int|float|\DateTimeImmutable|null>>  $rows
      * @param  list<list<string>>  $about  a second sheet, such as the strategy
      */
     public static function rows(string $path, iterable $rows, array $about = []): void
@@ -54,7 +54,7 @@ final class Spreadsheet
     }
 
     /** Text stays text: what begins with = is a formula to the library otherwise. */
-    private static function cell(string|int|\DateTimeImmutable|null $value): Cell
+    private static function cell(string|int|float|\DateTimeImmutable|null $value): Cell
     {
         if ($value instanceof \DateTimeImmutable) {
             return WriterEntityFactory::createCell(

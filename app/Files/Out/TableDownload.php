@@ -11,7 +11,7 @@ use WaryHeron\Core\Bibliography\Format\Csv\CsvLine;
 /** Rows as a CSV or XLSX file, made whole before the first byte is sent. */
 final class TableDownload
 {
-    /** @param  iterable<list<string|int|\DateTimeImmutable|null>>  $rows */
+    /** @param  iterable<list<string|int|float|\DateTimeImmutable|null>>  $rows */
     public static function make(string $name, string $format, iterable $rows): BinaryFileResponse
     {
         $path = tempnam(sys_get_temp_dir(), 'heron') ?: throw new \RuntimeException('There is no room for a file.');
@@ -25,7 +25,7 @@ final class TableDownload
                     $file,
                     CsvLine::of(
                         array_map(
-                            fn (string|int|\DateTimeImmutable|null $cell): string|int|null => $cell instanceof \DateTimeImmutable
+                            fn (string|int|float|\DateTimeImmutable|null $cell): string|int|float|null => $cell instanceof \DateTimeImmutable
                                 ? $cell->format('Y-m-d')
                                 : $cell,
                             $row,

@@ -30,9 +30,15 @@ final class FindLeads implements OfTask, ShouldQueue
 
     public int $backoff = 2;
 
-    /** @param  list<string>  $publications  as they were included when it was begun */
-    public function __construct(public readonly string $taskId, public readonly array $publications)
-    {
+    /**
+     * @param  list<string>  $publications  as they were included when it was begun
+     * @param  ?string  $code  the only item that is looked for; null for all
+     */
+    public function __construct(
+        public readonly string $taskId,
+        public readonly array $publications,
+        public readonly ?string $code = null,
+    ) {
         $this->onQueue('files');
     }
 
@@ -49,7 +55,7 @@ final class FindLeads implements OfTask, ShouldQueue
         } while (! $isOver && microtime(true) < $deadline);
         if (! $isOver) {
             TaskRun::layDown($this->taskId);
-            self::dispatch($this->taskId, $this->publications);
+            self::dispatch($this->taskId, $this->publications, $this->code);
         }
     }
 
@@ -78,7 +84,7 @@ final class FindLeads implements OfTask, ShouldQueue
 
             return true;
         }
-        $propose->execute($task->review, Publication::query()->findOrFail($id));
+        $propose->execute($task->review, Publication::query()->findOrFail($id), $this->code);
         TaskRun::layDown($task->id);
         Task::query()->whereKey($task->id)->update(['done' => $done + 1]);
 

@@ -43,6 +43,19 @@ final readonly class CodingDesk
         ];
     }
 
+    /** @return array{item: array<string, mixed>, answer: array<string, mixed>, lead: ?array<string, mixed>} */
+    public function one(User $user, CodebookItem $code): array
+    {
+        $study = StudyCoding::of($this->review, $this->publication, $user);
+        $leads = array_column($this->leads($study), null, 'code');
+
+        return [
+            'item' => $this->item($code),
+            'answer' => self::answer($study->answers[$code->id] ?? null, $code->code()),
+            'lead' => $leads[$code->id] ?? null,
+        ];
+    }
+
     /** @return array<string, mixed> */
     private function item(CodebookItem $code): array
     {

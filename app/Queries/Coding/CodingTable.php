@@ -4,73 +4,79 @@ declare(strict_types=1);
 
 namespace App\Queries\Coding;
 
-use App\Models\Answer;
 use App\Models\CodebookItem;
 use App\Models\Review;
+use App\Queries\Coding\Table\Cell;
+use App\Queries\Coding\Table\TableAnswer;
+use App\Queries\Coding\Table\TableStudies;
+use App\Queries\Coding\Table\TableTerms;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
 use stdClass;
+use WaryHeron\Core\Coding\AnswerKind;
 use WaryHeron\Core\Coding\AskedItems;
-use WaryHeron\Core\Screening\ItemState;
+use WaryHeron\Core\Coding\Lead\LeadRuling;
 
-/** The included publications against the items of the codebook, with the answers that count. */
+/** A page of the included publications against the items of the codebook, with the answers that count. */
 final readonly class CodingTable
 {
+    public const LENGTH = 100;
+
+    private const WORDS = 60;
+
     /**
-     * @param  Collection<int, CodebookItem>  $codes
      * @param  Collection<int, stdClass>  $publications
-     * @param  array<string, array<string, Answer>>  $answers  by publication, then code
-     * @param  AskedItems  $askedItems  of $codes
+     * @param  array<string, array<string, TableAnswer>>  $answers  by publication, then code, of all items
+     * @param  array<string, array<string, stdClass>>  $leads  by publication, then code
+     * @param  array<string, array<string, true>>  $differing  by publication, then code
+     * @param  AskedItems  $askedItems  of all items
      */
     private function __construct(
-        public Collection $codes,
+        public TableTerms $terms,
+        public int $count,
         public Collection $publications,
-        public array $answers,
+        private array $answers,
+        private array $leads,
+        private array $differing,
         private AskedItems $askedItems,
     ) {
     }
 
-    public static function of(Review $review): self
+    public static function of(Review $review, TableTerms $terms): self
     {
-        $codes = $review->codes()->whereNull('retired_at')->get();
-        $publications = self::included($review);
-        $answers = [];
-        $standing = (new Answer())->setTable('standing_answers')->newQuery();
-        foreach ($standing->where('review_id', $review->id)->get() as $answer) {
-            $answers[$answer->publication_id][$answer->code_id] = $answer;
-        }
-
-        // those begun come first, in the order of the library within
-        $begun = $publications->partition(fn (stdClass $one): bool => isset($answers[$one->id]));
-        $entries = array_values($codes->map(fn (CodebookItem $code) => $code->entry())->all());
+        $studies = new TableStudies($review, $terms);
+        $page = $studies->page(self::LENGTH);
+        $ids = array_values($page->pluck('id')->all());
+        $entries = array_values($terms->codes->map(fn (CodebookItem $code) => $code->entry())->all());
 
         return new self(
-            $codes,
-            $begun[0]->concat($begun[1])->values(),
-            $answers,
+            $terms,
+            $studies->count(),
+            $page,
+            self::answersOf($review, $ids),
+            self::leadsOf($review, $ids),
+            $review->coded_by === 1 ? [] : self::differingOf($review, $ids),
             new AskedItems($entries, $review->depth()),
         );
     }
 
-    /** @return Collection<int, stdClass> in the order of the library */
+    /** @return Collection<int, stdClass> all of them, in the order of the library */
     public static function included(Review $review): Collection
     {
-        return DB::table('items')
-            ->join('publications', 'publications.id', '=', 'items.publication_id')
-            ->where('items.review_id', $review->id)
-            ->where('items.stage_id', $review->lastStage()->id)
-            ->where('items.state', ItemState::Included->value)
-            ->orderBy('publications.first_author')
-            ->orderBy('publications.year')
-            ->orderBy('publications.id')
-            ->get(['publications.id', 'title', 'authors', 'first_author', 'year', 'journal', 'doi']);
+        return (new TableStudies($review, new TableTerms(new Collection())))->all();
     }
 
-    /** @return array<string, true> the items that are asked of a publication */
-    public function asked(string $publication): array
+    /** @return list<Cell> of the items shown */
+    public function cells(string $publication): array
     {
-        return $this->askedItems->of(
-            array_map(fn (Answer $one): mixed => $one->value, $this->answers[$publication] ?? []),
+        $asked = $this->asked($publication);
+
+        return array_values(
+            $this->terms
+                ->shown()
+                ->map(fn (CodebookItem $code): Cell => $this->cell($publication, $code, isset($asked[$code->id])))
+                ->all(),
         );
     }
 
@@ -80,5 +86,107 @@ final readonly class CodingTable
         $asked = $this->asked($publication);
 
         return count(array_intersect_key($asked, $this->answers[$publication] ?? [])).' of '.count($asked);
+    }
+
+    public function pages(): int
+    {
+        return max(1, (int) ceil($this->count / self::LENGTH));
+    }
+
+    /**
+     * @param  list<string>  $publications
+     * @param  bool  $inFull  with evidence, note and who gave it
+     * @return array<string, array<string, TableAnswer>> by publication, then code
+     */
+    public static function answersOf(Review $review, array $publications, bool $inFull = false): array
+    {
+        $rows = DB::table('standing_answers AS a')
+            ->where('a.review_id', $review->id)
+            ->whereIn('a.publication_id', $publications)
+            ->select(['a.publication_id', 'a.code_id', 'a.kind', 'a.value'])
+            ->selectRaw("(a.from_whole OR a.evidence <> '[]') AS is_shown");
+        if ($inFull) {
+            $rows->join('users', 'users.id', '=', 'a.user_id')->addSelect(['a.evidence', 'a.note', 'users.name AS coder']);
+        }
+        $answers = [];
+        foreach ($rows->cursor() as $row) {
+            $answers[$row->publication_id][$row->code_id] = TableAnswer::of($row);
+        }
+
+        return $answers;
+    }
+
+    /** @return array<string, true> the items that are asked of a publication */
+    private function asked(string $publication): array
+    {
+        return $this->askedItems->of(
+            array_map(fn (TableAnswer $one): mixed => $one->value, $this->answers[$publication] ?? []),
+        );
+    }
+
+    private function cell(string $publication, CodebookItem $code, bool $isAsked): Cell
+    {
+        $answer = $this->answers[$publication][$code->id] ?? null;
+        if ($answer !== null) {
+            $isBare = ! $answer->isShown && $answer->kind === AnswerKind::Value;
+
+            return new Cell(Str::limit($answer->words($code->code()), self::WORDS), $isBare ? 'no evidence' : '', 'cell-answer');
+        }
+        if (isset($this->differing[$publication][$code->id])) {
+            return new Cell('', 'differs', 'cell-differs');
+        }
+        $lead = $this->leads[$publication][$code->id] ?? null;
+        if ($lead === null) {
+            return $isAsked ? Cell::nothing() : Cell::notAsked();
+        }
+        $says = $lead->kind === AnswerKind::Value->value
+            ? $code->code()->show(json_decode($lead->value, true, 4, JSON_THROW_ON_ERROR))
+            : AnswerKind::from($lead->kind)->label();
+
+        return new Cell(Str::limit($says, self::WORDS), $lead->confidence, 'cell-lead');
+    }
+
+    /**
+     * @param  list<string>  $publications
+     * @return array<string, array<string, stdClass>>
+     */
+    private static function leadsOf(Review $review, array $publications): array
+    {
+        $rows = DB::table('leads')
+            ->where('review_id', $review->id)
+            ->whereIn('publication_id', $publications)
+            ->where('ruling', LeadRuling::Waiting->value)
+            ->select(['publication_id', 'code_id', 'kind', 'value', 'confidence']);
+        $leads = [];
+        foreach ($rows->cursor() as $row) {
+            $leads[$row->publication_id][$row->code_id] = $row;
+        }
+
+        return $leads;
+    }
+
+    /**
+     * What two coders have both answered, and differently.
+     *
+     * @param  list<string>  $publications
+     * @return array<string, array<string, true>>
+     */
+    private static function differingOf(Review $review, array $publications): array
+    {
+        $rows = DB::table('answers')
+            ->where('review_id', $review->id)
+            ->whereIn('publication_id', $publications)
+            ->where('hand', '<>', '')
+            ->whereNull('superseded_at')
+            ->whereRaw("(value IS NOT NULL OR kind <> 'value')")
+            ->groupBy('publication_id', 'code_id')
+            ->havingRaw('count(DISTINCT (kind, value)) > 1')
+            ->get(['publication_id', 'code_id']);
+        $differing = [];
+        foreach ($rows as $row) {
+            $differing[$row->publication_id][$row->code_id] = true;
+        }
+
+        return $differing;
     }
 }

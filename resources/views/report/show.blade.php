@@ -212,7 +212,7 @@
             </div>
             <div class="section">
                 <h3>Coding table</h3>
-                <p><a href="{{ route('exports.coding', $review) }}">The coding table as CSV</a></p>
+                <p><a href="{{ route('exports.coding', [$review, 'csv']) }}">The coding table as CSV</a></p>
             </div>
             <p class="section small quiet">In CSV files, text that a spreadsheet would run as a formula has an apostrophe in front.</p>
         </section>

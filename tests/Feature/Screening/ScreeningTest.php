@@ -140,7 +140,7 @@ it('never shows a blinded decision to anybody else, by any route', function () {
         "publications/{$item->publication_id}",
         'exports/included/ris',
         'exports/included/csv',
-        'exports/coding',
+        'exports/coding.csv',
         'exports/decisions.csv',
         'find?q=one',
         'records?q=note%3Aquokka',

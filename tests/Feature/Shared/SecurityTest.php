@@ -55,7 +55,7 @@ it('lets nobody keep a copy on the way', function () {
             '/exports/decisions.xlsx',
             '/records/export/ris',
             '/records/export/xlsx',
-            '/exports/coding',
+            '/exports/coding.csv',
             '/report/flow.svg',
         ] as $path
     ) {

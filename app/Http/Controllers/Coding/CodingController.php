@@ -4,22 +4,50 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Coding;
 
+use App\Files\Out\TableDownload;
 use App\Http\Controllers\Controller;
+use App\Http\Requests\Coding\TableRequest;
+use App\Models\CodebookItem;
+use App\Models\Publication;
 use App\Models\Review;
+use App\Queries\Coding\CodingDesk;
 use App\Queries\Coding\CodingTable;
 use App\Queries\Coding\Leads;
+use App\Queries\Coding\Reconciling;
+use App\Queries\Coding\Table\TableRows;
 use Illuminate\Contracts\View\View;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Gate;
+use Symfony\Component\HttpFoundation\BinaryFileResponse;
 
 /** The studies against the codebook. */
 final class CodingController extends Controller
 {
-    public function index(Review $review): View
+    public function index(TableRequest $request, Review $review): View
     {
         return view('coding.table', [
             'review' => $review,
-            'table' => CodingTable::of($review),
-            'leads' => Leads::waiting($review),
+            'table' => CodingTable::of($review, $request->terms($review)),
             'record' => Leads::record($review),
+            'differing' => Reconciling::in($review)->openCount(),
+            'mayEdit' => Gate::allows('code', $review) && $review->coded_by === 1,
         ]);
+    }
+
+    /** One cell in full, to be read and changed where it stands. */
+    public function cell(Request $request, Review $review, Publication $publication, CodebookItem $code): JsonResponse
+    {
+        // the two belong to the review, not to each other, so the route cannot check it
+        abort_unless($publication->review_id === $review->id && $code->review_id === $review->id, 404);
+
+        return response()->json((new CodingDesk($review, $publication))->one($this->me($request), $code));
+    }
+
+    public function export(TableRequest $request, Review $review, string $format): BinaryFileResponse
+    {
+        $rows = new TableRows($review, $request->terms($review), $request->parts());
+
+        return TableDownload::make("{$review->title} coding", $format, $rows->all());
     }
 }

@@ -7,6 +7,7 @@ namespace App\Http\Controllers\Coding;
 use App\Actions\Coding\RuleOnLead;
 use App\Actions\Coding\StartLeads;
 use App\Http\Controllers\Controller;
+use App\Http\Input;
 use App\Models\CodebookItem;
 use App\Models\Publication;
 use App\Models\Review;
@@ -21,7 +22,9 @@ final class LeadController extends Controller
 {
     public function start(Request $request, Review $review, StartLeads $start): RedirectResponse
     {
-        $task = $start->execute($this->me($request), $review);
+        $item = Input::text($request, 'item');
+        $code = $item === '' ? null : $review->codes()->whereNull('retired_at')->findOrFail($item);
+        $task = $start->execute($this->me($request), $review, $code);
 
         return redirect()->route('coding', $review)->with('notice', "{$task->title}. What is found waits beside the items.");
     }

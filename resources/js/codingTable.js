@@ -1,0 +1,185 @@
+import { inShort, says } from './codingItems';
+import { ask, data } from './server';
+
+// The studies against the codebook: one cell has the focus, what it rests on stands below, and it is changed there.
+
+const PAUSE = 120;
+
+const shownEvidence = (pieces) => pieces.map((one, i) => ({ key: i, quote: `“${one.quote}”`, where: one.where }));
+
+function shown(at, url, { item, answer, lead }) {
+    const isAnswered = says(answer);
+    const from = isAnswered ? answer.evidence : [lead?.evidence ?? []].flat();
+    return {
+        study: at,
+        url: `${url}#item-${item.id}`,
+        label: item.label,
+        says: isAnswered ? answer.shown : lead ? `Lead: ${lead.shown}` : 'No answer yet.',
+        sure: isAnswered ? '' : lead?.confidence ?? '',
+        evidence: shownEvidence(from),
+        about: isAnswered ? [answer.by, answer.note].filter(Boolean).join(' · ') : lead?.reason ?? '',
+    };
+}
+
+export default () => ({
+    cell: null,
+    isEdited: false,
+    problem: '',
+    full: null,
+    columns: { codes: [], url: '', mayEdit: false },
+    get isNowhere() {
+        return this.cell === null;
+    },
+    get isRead() {
+        return !this.isEdited;
+    },
+    get mayChange() {
+        return this.columns.mayEdit && !this.isEdited;
+    },
+    get item() {
+        return this.full?.item ?? null;
+    },
+    get isChoice() {
+        return (this.item?.options ?? []).length > 0;
+    },
+    get isSeveral() {
+        return this.item?.type === 'choices';
+    },
+    get choiceSize() {
+        return this.isSeveral ? Math.min(5, this.item.options.length) : 1;
+    },
+    get isTyped() {
+        return !this.isChoice;
+    },
+    get typedAs() {
+        return this.item?.type === 'date' ? 'date' : 'text';
+    },
+    get typedMode() {
+        return this.item?.type === 'number' ? 'decimal' : 'text';
+    },
+    get choices() {
+        const now = [this.full?.answer.value ?? []].flat();
+        const none = this.isSeveral ? [] : [{ value: '', label: 'no answer', chosen: now.length === 0 }];
+        return [...none, ...(this.item?.options ?? []).map((one) => ({ value: one.value, label: one.value, chosen: now.includes(one.value) }))];
+    },
+    init() {
+        if (document.getElementById('coding-columns')) this.columns = data('coding-columns');
+        const first = this.$root.querySelector('td[data-at]');
+        if (first) first.tabIndex = 0;
+        const item = this.$root.querySelector('select[name="item"]');
+        if (item) this.narrowBy({ target: item });
+    },
+    // the options of the item are offered as words to narrow by
+    narrowBy(event) {
+        const options = JSON.parse(event.target.selectedOptions[0]?.dataset.options ?? '[]');
+        this.$refs.says.replaceChildren(
+            ...options.map((one) => {
+                const option = document.createElement('option');
+                option.value = one;
+                return option;
+            }),
+        );
+    },
+    enter(event) {
+        const td = event.target.closest('td[data-at]');
+        if (!td || td === this.td) return;
+        if (this.td) this.td.tabIndex = -1;
+        td.tabIndex = 0;
+        this.td = td;
+        this.isEdited = false;
+        this.problem = '';
+        clearTimeout(this.waits);
+        this.waits = setTimeout(() => this.load(td), PAUSE);
+    },
+    address(td) {
+        return `${this.columns.url}/${td.closest('tr').dataset.study}/${this.columns.codes[Number(td.dataset.at)]}`;
+    },
+    async load(td) {
+        try {
+            const full = await ask('GET', this.address(td));
+            if (td !== this.td) return; // the reader is elsewhere by now
+            this.take(full, td);
+        } catch (failure) {
+            this.problem = failure.message;
+        }
+    },
+    take(full, td) {
+        this.full = full;
+        const study = td.closest('tr').querySelector('.title-link');
+        this.cell = shown(study.textContent, study.getAttribute('href'), full);
+    },
+    clicked(event) {
+        event.target.closest('td[data-at]')?.focus();
+    },
+    pressed(event) {
+        const td = event.target.closest('td[data-at]');
+        if (!td || event.ctrlKey || event.metaKey || event.altKey) return;
+        const row = td.closest('tr');
+        const to = {
+            ArrowLeft: () => td.previousElementSibling,
+            ArrowRight: () => td.nextElementSibling,
+            ArrowUp: () => row.previousElementSibling?.cells[td.cellIndex],
+            ArrowDown: () => row.nextElementSibling?.cells[td.cellIndex],
+            Home: () => row.querySelector('td[data-at]'),
+            End: () => row.lastElementChild,
+        }[event.key];
+        if (to) {
+            event.preventDefault();
+            const next = to();
+            if (next?.matches('td[data-at]')) next.focus();
+        } else if (event.key === 'Enter') {
+            event.preventDefault();
+            this.edit();
+        }
+    },
+    edit() {
+        if (!this.columns.mayEdit || !this.cell) {
+            if (this.cell) window.location.assign(this.cell.url);
+            return;
+        }
+        this.isEdited = true;
+        const value = this.full.answer.value;
+        this.$nextTick(() => {
+            const field = this.isChoice ? this.$refs.choice : this.$refs.text;
+            if (!this.isChoice) field.value = value ?? '';
+            field.focus();
+            field.select?.();
+        });
+    },
+    leave() {
+        this.isEdited = false;
+        this.td?.focus();
+    },
+    async save() {
+        const { item, answer } = this.full;
+        const chosen = this.isChoice ? [...this.$refs.choice.selectedOptions].map((one) => one.value) : [];
+        const value = this.isSeveral ? chosen : this.isChoice ? chosen[0] ?? '' : this.$refs.text.value;
+        try {
+            const saved = await ask('PUT', item.url, {
+                kind: 'value',
+                value,
+                note: answer.note,
+                from_whole: answer.fromWhole,
+                evidence: answer.evidence,
+                seen: answer.id,
+            });
+            this.take({ ...this.full, answer: saved }, this.td);
+            this.write(saved);
+            this.leave();
+        } catch (failure) {
+            this.problem = failure.message;
+            if (failure.status === 409) this.load(this.td);
+        }
+    },
+    write(answer) {
+        const isBare = says(answer) && answer.evidence.length === 0 && !answer.fromWhole;
+        this.td.textContent = says(answer) ? answer.shown || inShort(answer) : '–';
+        this.td.classList.remove('cell-answer', 'cell-open', 'cell-lead', 'cell-not-asked');
+        this.td.classList.add(says(answer) ? 'cell-answer' : 'cell-open');
+        if (!isBare) return;
+        const mark = document.createElement('span');
+        mark.className = 'cell-mark';
+        mark.textContent = 'no evidence';
+        this.td.append(' ', mark);
+    },
+});
