@@ -76,7 +76,7 @@ it('undoes by key, keeps the place over reload and back, and shows the keys', fu
         );
     $karin
         ->keys('codeb', Facebook\WebDriver\WebDriverKeys::ENTER)
-        ->sees('what is found out about each included publication');
+        ->sees('what is found out about each included study');
 });
 
 it('answers two requests at once for one decision with one decision', function () {

@@ -1,0 +1,275 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WaryHeron\Core\Synthesis\Plot;
+
+/**
+ * A forest plot: its geometry as numbers, and drawn. Boxes are as large in area as their weights; intervals beyond the
+ * axis are cut with an arrow; a diamond is as wide as the interval of its pooled estimate, with the bar beneath it where
+ * a new study may fall.
+ */
+final readonly class Forest
+{
+    private const PLOT = 280.0;
+
+    private const GAP = 22.0;
+
+    private const LABEL = 250.0;
+
+    private const EDGE = 12.0;
+
+    /** @var list<float> */
+    private array $columnWidths;
+
+    private float $labelWidth;
+
+    private float $shownWidth;
+
+    private float $rowHeight;
+
+    private Drawing $draw;
+
+    public Axis $axis;
+
+    /**
+     * @param  list<ForestLine>  $lines  from above
+     * @param  list<string>  $heads  of the columns
+     * @param  string  $measure  at the head of the estimates
+     * @param  ?float  $nothing  where nothing differs, on the scale of the analysis
+     * @param  array{string, string}  $favours  in words, what lies to the left and to the right of it
+     */
+    public function __construct(
+        public array $lines,
+        private array $heads,
+        private string $measure,
+        bool $isLog,
+        private ?float $nothing,
+        private array $favours = ['', ''],
+    ) {
+        $this->axis = Axis::holding($this->intervals(ForestLine::STUDY), $this->intervals(ForestLine::POOLED), $isLog, $nothing);
+        $this->draw = new Drawing(count($lines) > 70 ? 11.0 : 13.0);
+        $this->rowHeight = $this->draw->size * (count($lines) > 70 ? 1.55 : 1.95);
+        $this->labelWidth = min(self::LABEL, max([60.0, ...array_map(fn (ForestLine $one): float => $one->kind === ForestLine::STUDY
+            ? $this->draw->widthOf($one->label)
+            : 0.0, $lines)]));
+        $this->columnWidths = $this->widths();
+        $this->shownWidth = max([
+            $this->draw->widthOf("{$measure} (95% CI)"),
+            ...array_map(fn (ForestLine $one): float => $this->draw->widthOf($one->shown, isTabular: true), $lines),
+        ]);
+    }
+
+    public function left(): float
+    {
+        return self::EDGE + $this->labelWidth + self::GAP + array_sum($this->columnWidths) + self::GAP * count($this->columnWidths);
+    }
+
+    public function width(): float
+    {
+        return $this->left() + self::PLOT + self::GAP + $this->shownWidth + self::EDGE;
+    }
+
+    public function height(): float
+    {
+        return $this->bottom() + 3.6 * $this->draw->size + self::EDGE;
+    }
+
+    /** The middle of a line. */
+    public function y(int $line): float
+    {
+        return self::EDGE + 2.3 * $this->draw->size + ($line + 0.5) * $this->rowHeight;
+    }
+
+    /** Of a value on the scale of the analysis; beyond the axis it is at its end. */
+    public function x(float $value): float
+    {
+        return $this->left() + self::PLOT * max(0.0, min(1.0, $this->axis->at($value)));
+    }
+
+    /** Half the side of a box of this weight. */
+    public function half(float $weight): float
+    {
+        $most = max([1e-9, ...array_map(fn (ForestLine $one): float => $one->weight, $this->lines)]);
+
+        return max(1.5, sqrt(max(0.0, $weight) / $most) * $this->draw->size * 0.5);
+    }
+
+    /** @return list<array{text: string, x: float, y: float, width: float, height: float}> where words stand, for whoever checks that none overlap */
+    public function labels(): array
+    {
+        $labels = [];
+        foreach ($this->lines as $i => $line) {
+            if ($line->kind !== ForestLine::STUDY) {
+                continue;
+            }
+            foreach ([$this->labelOf($line), ...$line->columns, $line->shown] as $at => $text) {
+                $isShown = $at === count($line->columns) + 1;
+                $x = $at === 0 ? self::EDGE : ($isShown ? $this->right() : $this->columnAt($at - 1));
+                $width = $this->draw->widthOf($text, isTabular: $isShown);
+                $labels[] = ['text' => $text, 'x' => $isShown ? $x - $width : $x, 'y' => $this->y($i), 'width' => $width, 'height' => $this->draw->size];
+            }
+        }
+
+        return $labels;
+    }
+
+    public function svg(string $title, bool $isFile = true, string $chosen = ''): string
+    {
+        $draw = new Drawing($this->draw->size);
+        $this->heads($draw);
+        $this->scale($draw);
+        foreach ($this->lines as $i => $line) {
+            $this->drawn($draw, $i, $line, $chosen);
+        }
+
+        return $draw->svg($this->width(), $this->height(), $title, $this->about(), $isFile);
+    }
+
+    private function bottom(): float
+    {
+        return $this->y(count($this->lines)) - $this->rowHeight / 2;
+    }
+
+    private function right(): float
+    {
+        return $this->width() - self::EDGE;
+    }
+
+    private function columnAt(int $column): float
+    {
+        return self::EDGE + $this->labelWidth + self::GAP + array_sum(array_slice($this->columnWidths, 0, $column)) + self::GAP * $column;
+    }
+
+    /** @return list<ForestLine> */
+    private function of(string $kind): array
+    {
+        return array_values(array_filter($this->lines, fn (ForestLine $one): bool => $one->kind === $kind));
+    }
+
+    /** @return list<array{float, float, float}> */
+    private function intervals(string $kind): array
+    {
+        return array_values(array_filter(array_map(fn (ForestLine $one): ?array => $one->interval, $this->of($kind))));
+    }
+
+    /** @return list<float> */
+    private function widths(): array
+    {
+        $studies = $this->of(ForestLine::STUDY);
+        $widths = [];
+        foreach ($this->heads as $i => $head) {
+            $texts = array_map(fn (ForestLine $one): string => $one->columns[$i] ?? '', $studies);
+            $widths[] = max(array_map(fn (string $text): float => $this->draw->widthOf($text), [$head, ...$texts]));
+        }
+
+        return $widths;
+    }
+
+    /** In the room that there is. */
+    private function labelOf(ForestLine $line): string
+    {
+        $fits = (int) floor($this->labelWidth / $this->draw->widthOf('x'));
+
+        return $line->kind === ForestLine::STUDY && mb_strlen($line->label) > $fits
+            ? mb_substr($line->label, 0, $fits - 1).'…'
+            : $line->label;
+    }
+
+    private function heads(Drawing $draw): void
+    {
+        $y = self::EDGE + $draw->size;
+        $soft = ['opacity' => 0.7];
+        $draw->text(self::EDGE, $y, 'Study', $soft);
+        foreach ($this->heads as $i => $head) {
+            $draw->text($this->columnAt($i), $y, $head, $soft);
+        }
+        $draw->text($this->right(), $y, "{$this->measure} (95% CI)", [...$soft, 'text-anchor' => 'end']);
+        $draw->line(self::EDGE, $y + 0.7 * $draw->size, $this->right(), $y + 0.7 * $draw->size, ['opacity' => 0.3]);
+    }
+
+    private function scale(Drawing $draw): void
+    {
+        [$top, $bottom] = [$this->y(0) - $this->rowHeight / 2, $this->bottom()];
+        foreach ($this->axis->ticks as $tick) {
+            $x = $this->left() + self::PLOT * $this->axis->atShown($tick);
+            $draw->line($x, $top, $x, $bottom, ['opacity' => 0.25, 'stroke-dasharray' => '2 3']);
+            $draw->text($x, $bottom + 1.3 * $draw->size, $this->axis->label($tick), ['text-anchor' => 'middle', 'opacity' => 0.7]);
+        }
+        if ($this->nothing !== null) {
+            $x = $this->x($this->nothing);
+            $draw->line($x, $top, $x, $bottom, ['opacity' => 0.55]);
+            $y = $bottom + 2.9 * $draw->size;
+            [$left, $right] = $this->favours;
+            $draw->text($x - 8, $y, $left === '' ? '' : "← {$left}", ['text-anchor' => 'end', 'opacity' => 0.8]);
+            $draw->text($x + 8, $y, $right === '' ? '' : "{$right} →", ['opacity' => 0.8]);
+        }
+    }
+
+    private function drawn(Drawing $draw, int $i, ForestLine $line, string $chosen): void
+    {
+        $y = $this->y($i);
+        $base = $y + 0.36 * $draw->size;
+        if ($line->kind === ForestLine::STUDY) {
+            $draw->open('g', ['class' => 'plot-row', 'data-key' => $line->key], $line->label);
+            $draw->rect(0, $y - $this->rowHeight / 2, $this->width(), $this->rowHeight, [
+                'class' => $line->key !== '' && $line->key === $chosen ? 'plot-back plot-chosen' : 'plot-back',
+                'fill' => 'none',
+            ]);
+        }
+        $isBold = in_array($line->kind, [ForestLine::POOLED, ForestLine::HEAD], true);
+        $draw->text(self::EDGE, $base, $this->labelOf($line), match (true) {
+            $isBold => ['font-weight' => 'bold'],
+            $line->kind === ForestLine::WORDS => ['opacity' => 0.8],
+            default => [],
+        });
+        foreach ($line->columns as $at => $text) {
+            $draw->text($this->columnAt($at), $base, $text);
+        }
+        $draw->text($this->right(), $base, $line->shown, ['text-anchor' => 'end', ...$isBold ? ['font-weight' => 'bold'] : []]);
+        if ($line->interval !== null) {
+            $line->kind === ForestLine::STUDY ? $this->box($draw, $y, $line) : $this->diamond($draw, $y, $line);
+        }
+        if ($line->kind === ForestLine::STUDY) {
+            $draw->close('g');
+        }
+    }
+
+    private function box(Drawing $draw, float $y, ForestLine $line): void
+    {
+        [$estimate, $low, $high] = $line->interval ?? [0.0, 0.0, 0.0];
+        $draw->line($this->x($low), $y, $this->x($high), $y, ['stroke-width' => 1.3]);
+        foreach ([[$low, -1], [$high, 1]] as [$end, $way]) {
+            $isCut = $way < 0 ? $end < $this->axis->low : $end > $this->axis->high;
+            if ($isCut) {
+                $x = $this->x($end);
+                $draw->path(sprintf('M%s %sl%d -4v8z', Drawing::n($x + 2 * $way), Drawing::n($y), -7 * $way), ['class' => 'plot-cut']);
+            }
+        }
+        $half = $this->half($line->weight);
+        $draw->rect($this->x($estimate) - $half, $y - $half, 2 * $half, 2 * $half, ['class' => 'plot-box', 'fill' => Drawing::ACCENT]);
+    }
+
+    private function diamond(Drawing $draw, float $y, ForestLine $line): void
+    {
+        [$estimate, $low, $high] = $line->interval ?? [0.0, 0.0, 0.0];
+        $half = $this->rowHeight * 0.3;
+        $points = [[$this->x($low), $y], [$this->x($estimate), $y - $half], [$this->x($high), $y], [$this->x($estimate), $y + $half]];
+        $draw->path('M'.implode('L', array_map(fn (array $p): string => Drawing::n($p[0]).' '.Drawing::n($p[1]), $points)).'z', [
+            'class' => 'plot-diamond',
+        ]);
+        if ($line->prediction !== null) {
+            [$from, $to] = [$this->x($line->prediction[0]), $this->x($line->prediction[1])];
+            $draw->rect($from, $y + $half + 2, max(1.0, $to - $from), 3, ['class' => 'plot-prediction', 'fill' => Drawing::SOFT]);
+        }
+    }
+
+    /** For who cannot see it. */
+    private function about(): string
+    {
+        $lines = array_filter($this->lines, fn (ForestLine $one): bool => $one->shown !== '' || $one->kind === ForestLine::HEAD);
+
+        return "{$this->measure} with 95% intervals. ".
+            implode('; ', array_map(fn (ForestLine $one): string => trim("{$one->label} {$one->shown}"), $lines)).'.';
+    }
+}

@@ -1,0 +1,64 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WaryHeron\Core\Synthesis\Plot;
+
+/** One line of a forest plot: a study, a pooled estimate, the head of a subgroup, or words. */
+final readonly class ForestLine
+{
+    public const STUDY = 'study';
+
+    public const POOLED = 'pooled';
+
+    public const HEAD = 'head';
+
+    public const WORDS = 'words';
+
+    /**
+     * @param  list<string>  $columns  data beside the label
+     * @param  ?array{float, float, float}  $interval  estimate, low and high on the scale of the analysis
+     * @param  ?array{float, float}  $prediction  where a new study may fall
+     * @param  float  $weight  in percent
+     * @param  string  $key  that a page knows it by; empty for none
+     */
+    private function __construct(
+        public string $kind,
+        public string $label,
+        public array $columns = [],
+        public ?array $interval = null,
+        public string $shown = '',
+        public float $weight = 0.0,
+        public ?array $prediction = null,
+        public string $key = '',
+    ) {
+    }
+
+    /**
+     * @param  list<string>  $columns
+     * @param  ?array{float, float, float}  $interval
+     */
+    public static function study(string $label, array $columns, ?array $interval, string $shown, float $weight, string $key = ''): self
+    {
+        return new self(self::STUDY, $label, $columns, $interval, $shown, $weight, key: $key);
+    }
+
+    /**
+     * @param  ?array{float, float, float}  $interval
+     * @param  ?array{float, float}  $prediction
+     */
+    public static function pooled(string $label, ?array $interval, string $shown, ?array $prediction = null): self
+    {
+        return new self(self::POOLED, $label, interval: $interval, shown: $shown, prediction: $prediction);
+    }
+
+    public static function head(string $label): self
+    {
+        return new self(self::HEAD, $label);
+    }
+
+    public static function words(string $label): self
+    {
+        return new self(self::WORDS, $label);
+    }
+}

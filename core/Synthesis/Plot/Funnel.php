@@ -1,0 +1,123 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WaryHeron\Core\Synthesis\Plot;
+
+use WaryHeron\Core\Synthesis\Distribution\Normal;
+
+/**
+ * A funnel plot: estimates across, standard errors down, with contours of p around nothing (Peters et al. 2008) and the
+ * lines within which 95% of studies would lie around the common effect.
+ */
+final readonly class Funnel
+{
+    private const WIDTH = 420.0;
+
+    private const HEIGHT = 300.0;
+
+    private const LEFT = 58.0;
+
+    private const TOP = 14.0;
+
+    /** How dark the areas between the contours are, from p above 0.1 to p below 0.01. */
+    private const CONTOURS = [['p' => 0.01, 'dark' => 0.05], ['p' => 0.05, 'dark' => 0.07], ['p' => 0.1, 'dark' => 0.09]];
+
+    public Axis $axis;
+
+    private float $most;
+
+    /** @param  list<array{label: string, estimate: float, se: float}>  $studies  on the scale of the analysis */
+    public function __construct(
+        public array $studies,
+        private ?float $common,
+        private ?float $nothing,
+        bool $isLog,
+        private string $measure,
+    ) {
+        $this->most = max([1e-9, ...array_column($studies, 'se')]) * 1.06;
+        $half = Normal::Z * $this->most;
+        $around = $common ?? $nothing ?? 0.0;
+        $estimates = array_column($studies, 'estimate');
+        $this->axis = Axis::of(min([$around - $half, ...$estimates]), max([$around + $half, ...$estimates]), $isLog);
+    }
+
+    public function x(float $value): float
+    {
+        return self::LEFT + self::WIDTH * max(0.0, min(1.0, $this->axis->at($value)));
+    }
+
+    public function y(float $se): float
+    {
+        return self::TOP + self::HEIGHT * $se / $this->most;
+    }
+
+    public function svg(string $title, bool $isFile = true): string
+    {
+        $draw = new Drawing(12.0);
+        $this->contours($draw);
+        $this->axes($draw);
+        if ($this->common !== null) {
+            $half = Normal::Z * $this->most;
+            $draw->line($this->x($this->common), $this->y(0), $this->x($this->common), $this->y($this->most), ['stroke-dasharray' => '4 3']);
+            foreach ([-$half, $half] as $off) {
+                $draw->line($this->x($this->common), $this->y(0), $this->x($this->common + $off), $this->y($this->most), [
+                    'stroke-dasharray' => '2 3',
+                    'opacity' => 0.7,
+                ]);
+            }
+        }
+        foreach ($this->studies as $study) {
+            $draw->open('g', [], $study['label']);
+            $draw->circle($this->x($study['estimate']), $this->y($study['se']), 4.5, [
+                'class' => 'plot-box',
+                'fill' => Drawing::ACCENT,
+                'stroke' => '#ffffff',
+            ]);
+            $draw->close('g');
+        }
+        $about = count($this->studies)." studies by {$this->measure} and standard error.";
+
+        return $draw->svg(self::LEFT + self::WIDTH + 20, self::TOP + self::HEIGHT + 46, $title, $about, $isFile);
+    }
+
+    private function contours(Drawing $draw): void
+    {
+        if ($this->nothing === null) {
+            return;
+        }
+        foreach (self::CONTOURS as ['p' => $p, 'dark' => $dark]) {
+            $half = Normal::quantile(1 - $p / 2) * $this->most;
+            $draw->path(
+                sprintf(
+                    'M%s %sL%s %sL%s %sz',
+                    ...array_map(Drawing::n(...), [
+                        $this->x($this->nothing),
+                        $this->y(0),
+                        $this->x($this->nothing - $half),
+                        $this->y($this->most),
+                        $this->x($this->nothing + $half),
+                        $this->y($this->most),
+                    ]),
+                ),
+                ['fill' => 'currentColor', 'opacity' => $dark],
+            );
+        }
+    }
+
+    private function axes(Drawing $draw): void
+    {
+        $bottom = $this->y($this->most);
+        $draw->line(self::LEFT, $bottom, self::LEFT + self::WIDTH, $bottom, ['opacity' => 0.5]);
+        $draw->line(self::LEFT, self::TOP, self::LEFT, $bottom, ['opacity' => 0.5]);
+        foreach ($this->axis->ticks as $tick) {
+            $x = self::LEFT + self::WIDTH * $this->axis->atShown($tick);
+            $draw->text($x, $bottom + 16, $this->axis->label($tick), ['text-anchor' => 'middle', 'opacity' => 0.75]);
+        }
+        foreach (Axis::of(0.0, $this->most, false)->ticks as $tick) {
+            $draw->text(self::LEFT - 6, $this->y($tick) + 4, $this->axis->label($tick), ['text-anchor' => 'end', 'opacity' => 0.75]);
+        }
+        $draw->text(self::LEFT + self::WIDTH / 2, $bottom + 36, $this->measure, ['text-anchor' => 'middle']);
+        $draw->text(self::LEFT + 4, self::TOP + 10, 'standard error ↓', ['opacity' => 0.75]);
+    }
+}

@@ -1,0 +1,103 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WaryHeron\Core\Synthesis\Report;
+
+use WaryHeron\Core\Synthesis\Convert\Comparison;
+use WaryHeron\Core\Synthesis\Convert\Spread;
+use WaryHeron\Core\Synthesis\Distribution\StudentT;
+
+/** A difference of means that a report gives with an interval, an error, p, t or F instead of the groups themselves. */
+final readonly class ReportedDifference
+{
+    public function __construct(private ReportForm $form, private StudyDesign $design, private Numbers $numbers)
+    {
+    }
+
+    public function used(bool $isReversed): Used
+    {
+        [$n1, $n2, $difference] = $this->numbers->all('n1', 'n2', 'estimate');
+        $turned = $isReversed && $difference !== null ? -$difference : $difference;
+        [$error, $formula] = $this->error($n1, $n2, $difference);
+        if ($this->design === StudyDesign::Crossover) {
+            $pairs = Pairs::ofDifference($turned, $error, $n1, $this->numbers->of('paired'));
+
+            return new Used(new Group($n1), new Group($n2), [new Step('SE', $formula, $error), ...$pairs->steps ?? []], $pairs->effects ?? []);
+        }
+        [$effective1, $effective2] = [$this->effective($n1), $this->effective($n2)];
+        $common = (new Comparison($n1, $n2))->fromStandardError($error)['sd'];
+
+        // the comparator stands at 0, so that the groups differ as reported and have the SD that they have in common
+        return new Used(
+            new Group($effective1, null, $turned, $common),
+            new Group($effective2, null, 0.0, $common),
+            [
+                new Step('SE', $formula, $error),
+                new Step('SD of both groups', 'SE / √(1/n₁ + 1/n₂)', $common),
+                ...$effective1 === $n1 ? [] : [new Step('people', 'divided by the design effect', $effective1, 'Donner & Klar 2000')],
+            ],
+        );
+    }
+
+    /** @return array{?float, string} the standard error, and how it was reckoned */
+    private function error(?float $n1, ?float $n2, ?float $difference): array
+    {
+        $df = $this->freedom($n1, $n2);
+        $of = 't('.Step::shown($df).')';
+
+        return match ($this->form) {
+            ReportForm::DifferenceWithSe => [Spread::positive($this->numbers->of('se') ?? 0.0), 'as reported'],
+            ReportForm::DifferenceWithInterval => [$this->byInterval($df), "width / (2 {$of})"],
+            ReportForm::DifferenceWithP => [
+                $this->byP($df, $difference),
+                "|difference| / {$of} of p {$this->numbers->text('p')}".
+                    ($this->numbers->isBound('p') ? ' (only a bound is told, so the true error is smaller)' : ''),
+            ],
+            ReportForm::DifferenceWithF => [$this->byT($difference, sqrt(max(0.0, $this->numbers->of('f') ?? 0.0))), '|difference| / √F'],
+            default => [$this->byT($difference, $this->numbers->of('t')), '|difference| / |t|'],
+        };
+    }
+
+    private function byInterval(?float $df): ?float
+    {
+        [$low, $high, $level] = $this->numbers->all('low', 'high', 'level');
+        $level = $level === null ? 0.95 : ($level > 1 ? $level / 100 : $level);
+        if ($low === null || $high === null || $df === null || $level <= 0 || $level >= 1) {
+            return null;
+        }
+
+        return Spread::positive(($high - $low) / (2 * StudentT::quantile((1 + $level) / 2, $df)));
+    }
+
+    private function byP(?float $df, ?float $difference): ?float
+    {
+        $p = $this->numbers->of('p');
+
+        return $p === null || $p <= 0 || $p >= 1 || $df === null
+            ? null
+            : $this->byT($difference, StudentT::quantile(1 - $p / 2, $df));
+    }
+
+    private function byT(?float $difference, ?float $t): ?float
+    {
+        return $difference === null || $t === null || $t == 0 ? null : Spread::positive(abs($difference) / abs($t));
+    }
+
+    /** Of people once where they are the same under both. */
+    private function freedom(?float $n1, ?float $n2): ?float
+    {
+        $df = $n1 === null || $n2 === null ? 0.0 : ($this->design === StudyDesign::Crossover ? $n1 - 1 : $n1 + $n2 - 2);
+
+        return $df > 0 ? $df : null;
+    }
+
+    private function effective(?float $n): ?float
+    {
+        [$icc, $cluster] = $this->numbers->all('icc', 'cluster');
+
+        return $this->design !== StudyDesign::Cluster || $icc === null || $cluster === null || $n === null
+            ? $n
+            : $n / (1 + (max(1.0, $cluster) - 1) * max(0.0, $icc));
+    }
+}
