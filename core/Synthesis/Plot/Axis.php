@@ -43,10 +43,11 @@ final readonly class Axis
         $highs = [...array_column($intervals, 2), ...array_column($whole, 2)];
         sort($lows);
         sort($highs);
-        // of three or four nothing is cut
+        // of three or four nothing is cut; of more, what lies half a width beyond where nine in ten ends lie
         $part = count($intervals) < 5 ? 0.0 : 0.1;
-        $low = min([self::quantile($lows, $part), ...$sure]);
-        $high = max([self::quantile($highs, 1 - $part), ...$sure]);
+        [$from, $to] = [self::quantile($lows, $part), self::quantile($highs, 1 - $part)];
+        $low = min([max($lows[0] ?? 0.0, $from - ($to - $from) / 2), ...$sure]);
+        $high = max([min($highs[count($highs) - 1] ?? 0.0, $to + ($to - $from) / 2), ...$sure]);
         $room = max($high - $low, 1e-9) * 0.04;
 
         return self::of($low - $room, $high + $room, $isLog);

@@ -1,0 +1,110 @@
+<?php
+
+use WaryHeron\Core\Synthesis\Plot\Axis;
+use WaryHeron\Core\Synthesis\Plot\Forest;
+use WaryHeron\Core\Synthesis\Plot\ForestLine;
+use WaryHeron\Core\Synthesis\Plot\Funnel;
+
+/** A plot of so many made-up studies by relative risk, and its pooled line. */
+function forestOf(int $count, bool $isLog = true): Forest
+{
+    mt_srand($count);
+    $lines = [];
+    for ($i = 0; $i < $count; $i++) {
+        $at = mt_rand(-900, 700) / 1000;
+        $se = mt_rand(50, 700) / 1000;
+        $lines[] = ForestLine::study(
+            ['Ö', 'Birkeland-Tsegaye and others ', 'Li '][$i % 3].(1990 + $i % 30),
+            [mt_rand(1, 2000).'/'.mt_rand(2000, 9000), mt_rand(1, 50).'/60'],
+            [$at, $at - 1.96 * $se, $at + 1.96 * $se],
+            sprintf('%.2f (%.2f–%.2f)', exp($at), exp($at - 1.96 * $se), exp($at + 1.96 * $se)),
+            1 / $se ** 2,
+            "s{$i}",
+        );
+    }
+    $lines[] = ForestLine::pooled('Random effects, REML', [-0.2, -0.35, -0.05], '0.82 (0.70–0.95)', [-0.8, 0.4]);
+
+    return new Forest($lines, ['Light', 'Dim or none'], 'RR', $isLog, 0.0, ['fewer with light', 'more']);
+}
+
+it('lets no words overlap, and none leave the picture', function (int $count) {
+    $plot = forestOf($count);
+    $rows = [];
+    foreach ($plot->labels() as $label) {
+        expect($label['x'])->toBeGreaterThanOrEqual(0.0)->and($label['x'] + $label['width'])->toBeLessThanOrEqual($plot->width());
+        $rows[(string) $label['y']][] = $label;
+    }
+    $height = null;
+    foreach (array_keys($rows) as $i => $y) {
+        expect($i === 0 || (float) $y - (float) $height >= $rows[$y][0]['height'])->toBeTrue();
+        $height = $y;
+        usort($rows[$y], fn (array $a, array $b): int => $a['x'] <=> $b['x']);
+        for ($at = 1; $at < count($rows[$y]); $at++) {
+            expect($rows[$y][$at]['x'])->toBeGreaterThanOrEqual($rows[$y][$at - 1]['x'] + $rows[$y][$at - 1]['width']);
+        }
+        // the estimates stand beyond the plot itself
+        expect(end($rows[$y])['x'])->toBeGreaterThanOrEqual($plot->x(99.0));
+    }
+    expect($rows)->toHaveCount($count);
+})->with([3, 12, 60, 200]);
+
+it('keeps the order of values, all estimates within the axis, and areas as weights', function (int $count) {
+    $plot = forestOf($count);
+    foreach ($plot->lines as $line) {
+        [$at, $low, $high] = $line->interval;
+        expect($plot->axis->at($at))->toBeGreaterThanOrEqual(0.0)->toBeLessThanOrEqual(1.0);
+        expect($plot->x($low) <= $plot->x($at) && $plot->x($at) <= $plot->x($high))->toBeTrue();
+    }
+    $weights = array_map(fn (ForestLine $one): float => $one->weight, array_slice($plot->lines, 0, -1));
+    $most = max($weights);
+    foreach ($weights as $weight) {
+        $ratio = ($plot->half($weight) / $plot->half($most)) ** 2;
+        expect($plot->half($weight) === 1.5 || abs($ratio - $weight / $most) < 1e-9)->toBeTrue();
+    }
+})->with([3, 12, 60, 200]);
+
+it('is well-formed, tells in words what it shows, and marks what it cuts', function () {
+    $svg = forestOf(12)->svg('Near misses <in the night>');
+    $xml = new DOMDocument();
+    expect($xml->loadXML($svg))->toBeTrue();
+    expect($xml->getElementsByTagName('desc')->item(0)->textContent)->toContain('Random effects, REML 0.82 (0.70–0.95)');
+    expect(substr_count($svg, 'class="plot-box"'))->toBe(12)->and(substr_count($svg, 'class="plot-diamond"'))->toBe(1);
+    $wide = ForestLine::study('Wide', [], [0.0, -9.0, 9.0], '', 1.0);
+    $narrow = array_map(fn (int $i): ForestLine => ForestLine::study("N{$i}", [], [0.1 * $i, 0.1 * $i - 0.3, 0.1 * $i + 0.3], '', 5.0), range(1, 19));
+    $cut = new Forest([$wide, ...$narrow], [], 'MD', false, 0.0);
+    expect(substr_count($cut->svg('x'), 'plot-cut'))->toBe(2);
+    // of three nothing is cut
+    expect(substr_count((new Forest([$wide, ...array_slice($narrow, 0, 2)], [], 'MD', false, 0.0))->svg('x'), 'plot-cut'))->toBe(0);
+});
+
+it('chooses ticks that people would choose', function (float $low, float $high, bool $isLog, array $ticks) {
+    $axis = Axis::of($isLog ? log($low) : $low, $isLog ? log($high) : $high, $isLog);
+    expect(array_map($axis->label(...), $axis->ticks))->toBe($ticks);
+})->with([
+    [0.09, 4.4, true, ['0.1', '0.2', '0.5', '1', '2']],
+    [0.3, 2.2, true, ['0.5', '1', '2']],
+    [0.01, 120, true, ['0.01', '0.1', '1', '10', '100']],
+    [0.82, 1.25, true, ['0.9', '1', '1.1', '1.2']],
+    [-4.2, 1.3, false, ['−4', '−3', '−2', '−1', '0', '1']],
+    [-33, 4, false, ['−30', '−20', '−10', '0']],
+    [0.0, 0.62, false, ['0', '0.1', '0.2', '0.3', '0.4', '0.5', '0.6']],
+]);
+
+it('never has too many ticks, nor too few', function () {
+    mt_srand(3);
+    for ($i = 0; $i < 300; $i++) {
+        $low = mt_rand(-5000, 5000) / 700;
+        $high = $low + mt_rand(20, 9000) / 700;
+        $count = count(Axis::of($low, $high, (bool) ($i % 2))->ticks);
+        expect($count)->toBeGreaterThanOrEqual(2)->toBeLessThanOrEqual(8);
+    }
+});
+
+it('draws a funnel with every study inside', function () {
+    $studies = array_map(fn (int $i): array => ['label' => "S{$i}", 'estimate' => -0.4 + 0.1 * ($i % 7), 'se' => 0.1 + 0.03 * $i], range(0, 19));
+    $funnel = new Funnel($studies, -0.15, 0.0, true, 'RR');
+    foreach ($studies as $study) {
+        expect($funnel->axis->at($study['estimate']))->toBeGreaterThanOrEqual(0.0)->toBeLessThanOrEqual(1.0);
+    }
+    expect($funnel->y(0.2))->toBeLessThan($funnel->y(0.3))->and((new DOMDocument())->loadXML($funnel->svg('Funnel')))->toBeTrue();
+});

@@ -1,0 +1,156 @@
+<?php
+
+use WaryHeron\Core\Synthesis\Effect\AnalysisMeasure as Measure;
+use WaryHeron\Core\Synthesis\Report\Checks;
+use WaryHeron\Core\Synthesis\Report\Numbers;
+use WaryHeron\Core\Synthesis\Report\OutcomeKind;
+use WaryHeron\Core\Synthesis\Report\Reckoning;
+use WaryHeron\Core\Synthesis\Report\ReportForm as Form;
+use WaryHeron\Core\Synthesis\Report\StudyDesign as Design;
+use WaryHeron\Core\Synthesis\Report\Used;
+
+function reckoned(Form $form, array $given, Design $design = Design::Parallel, bool $isReversed = false): Used
+{
+    return Reckoning::of($form, $design, new Numbers(array_map(strval(...), $given)), $isReversed);
+}
+
+/** Numbers for every field of a form, that a report could give. */
+function plausible(Form $form): array
+{
+    $of = ['n' => 40, 'e' => 9, 'p' => 22.5, 'm' => 5.2, 'sd' => 1.9, 'se' => 0.3, 'low' => 4.6, 'high' => 5.8, 'min' => 1, 'q1' => 4,
+        'median' => 5, 'q3' => 6, 'max' => 9, 'before' => 2, 'after' => 2.2, 'r' => 0.4, 'estimate' => 5.1, 't' => 2.2, 'f' => 4.8,
+        'x' => 9, 'level' => ''];
+    $given = [];
+    foreach ($form->fields() as $field) {
+        $key = $field->arm === 0 ? $field->key : substr($field->key, 0, -1);
+        $value = $key === 'p' && $field->arm === 0 ? 0.03 : $of[$key];
+        $given[$field->key] = $field->arm === 2 ? $value + 1 : $value;
+    }
+
+    return $given;
+}
+
+it('reads numbers as reports print them', fn (string $text, ?float $number) => expect(Numbers::read($text))->toBe($number))->with([
+    ['1,234.5', 1234.5], ['−3.2', -3.2], ['–0.81', -0.81], ['23·5', 23.5], ['12 %', 12.0], ['<0.001', 0.001], ['.04', 0.04],
+    ['−.5', -0.5], ['1e-4', 0.0001], ['86;', 86.0], ['', null], ['n.s.', null], ['3 to 4', null], ['1,23', null], ['--2', null],
+]);
+
+it('gives an effect for every form and each measure of its kind, with steps where something was reckoned', function (Form $form) {
+    $given = plausible($form);
+    foreach ($given as $key => $value) {
+        expect([$key, $value])->not->toContain(null);
+    }
+    $used = reckoned($form, $given);
+    $measures = match ($form) {
+        Form::RiskRatioInterval => [Measure::RiskRatio],
+        Form::OddsRatioInterval => [Measure::OddsRatio],
+        default => $form->kind()->measures(),
+    };
+    foreach ($measures as $measure) {
+        // of a difference alone no ratio of means can be had
+        $isKnown = $measure !== Measure::RatioOfMeans || ! str_starts_with($form->value, 'difference');
+        expect([$measure, $used->effect($measure)->isDefined()])->toBe([$measure, $isKnown]);
+    }
+    $isPlain = in_array($form, [Form::Counts, Form::MeansWithSd, Form::Changes, Form::RatioWithSe, Form::CountOf], true);
+    expect($used->steps === [])->toBe($isPlain);
+})->with(Form::cases());
+
+it('lists each form under its kind, once', function () {
+    $forms = array_merge(...array_map(fn (OutcomeKind $kind): array => $kind->forms(), OutcomeKind::cases()));
+    expect($forms)->toHaveCount(count(Form::cases()));
+});
+
+it('reckons SDs and means as the sources do', function (Form $form, array $given, float $mean, float $sd) {
+    $used = reckoned($form, $given + plausible($form));
+    expect(abs($used->one->mean - $mean))->toBeLessThan(5e-7)->and(abs($used->one->sd - $sd))->toBeLessThan(5e-7);
+})->with([
+    'difference with p' => [Form::DifferenceWithP, ['n1' => 20, 'n2' => 22, 'estimate' => 1.4, 'p' => 0.03], 1.4, 2.0137000],
+    'quartiles' => [Form::Quartiles, ['n1' => 45, 'q11' => 4, 'median1' => 6, 'q31' => 9], 6.3333333, 3.8289921],
+    'interval of a small group' => [Form::MeansWithInterval, ['n1' => 16, 'm1' => 7.8, 'low1' => 6.2, 'high1' => 9.4], 7.8, 3.0026513],
+    'standard error' => [Form::MeansWithSe, ['n1' => 49, 'm1' => 3, 'se1' => 0.5], 3.0, 3.5],
+    'change' => [Form::Changes, ['sd1' => '', 'm1' => -2, 'before1' => 3, 'after1' => 4, 'r' => 0.5], -2.0, sqrt(13)],
+    'change with its SD' => [Form::Changes, ['sd1' => 2.5, 'm1' => -2], -2.0, 2.5],
+]);
+
+it('comes to one effect from several forms of one result', function () {
+    $se = sqrt(2.4 ** 2 * (1 / 20 + 1 / 22));
+    $same = ['n1' => 20, 'n2' => 22, 'estimate' => 1.4];
+    $bySe = reckoned(Form::DifferenceWithSe, $same + ['se' => $se]);
+    $byT = reckoned(Form::DifferenceWithT, $same + ['t' => 1.4 / $se]);
+    $byF = reckoned(Form::DifferenceWithF, $same + ['f' => (1.4 / $se) ** 2]);
+    $groups = reckoned(Form::MeansWithSd, ['n1' => 20, 'm1' => 5.4, 'sd1' => 2.4, 'n2' => 22, 'm2' => 4, 'sd2' => 2.4]);
+    foreach ([Measure::MeanDifference, Measure::StandardisedMeanDifference] as $measure) {
+        foreach ([$bySe, $byT, $byF] as $used) {
+            expect(abs($used->effect($measure)->estimate - $groups->effect($measure)->estimate))->toBeLessThan(1e-12)
+                ->and(abs($used->effect($measure)->variance - $groups->effect($measure)->variance))->toBeLessThan(1e-12);
+        }
+    }
+});
+
+it('turns signs on a scale that runs the other way, and nothing else', function (Form $form) {
+    [$plain, $turned] = [reckoned($form, plausible($form)), reckoned($form, plausible($form), isReversed: true)];
+    foreach ([Measure::MeanDifference, Measure::StandardisedMeanDifference] as $measure) {
+        expect($turned->effect($measure)->estimate)->toBe(-$plain->effect($measure)->estimate)
+            ->and($turned->effect($measure)->variance)->toBe($plain->effect($measure)->variance);
+    }
+    expect($turned->steps[count($turned->steps) - 1]->what)->toBe('direction');
+})->with(array_values(array_filter(Form::cases(), fn (Form $one): bool => $one->kind() === OutcomeKind::Means)));
+
+it('counts whole wards as fewer people', function () {
+    $with = ['icc' => 0.05, 'cluster' => 21]; // a design effect of 2
+    $used = reckoned(Form::Counts, ['e1' => 10, 'n1' => 80, 'e2' => 20, 'n2' => 90] + $with, Design::Cluster);
+    expect([$used->one->n, $used->one->events, $used->two->n, $used->two->events])->toBe([40.0, 5.0, 45.0, 10.0]);
+    $plain = reckoned(Form::RatioInterval, ['estimate' => 0.8, 'low' => 0.5, 'high' => 1.28]);
+    $wider = reckoned(Form::RatioInterval, ['estimate' => 0.8, 'low' => 0.5, 'high' => 1.28] + $with, Design::Cluster);
+    expect(abs($wider->effect(Measure::Ratio)->variance / $plain->effect(Measure::Ratio)->variance - 2))->toBeLessThan(1e-12);
+    $difference = reckoned(Form::DifferenceWithSe, ['n1' => 40, 'n2' => 40, 'estimate' => 3, 'se' => 1] + $with, Design::Cluster);
+    expect(abs($difference->effect(Measure::MeanDifference)->variance - 2))->toBeLessThan(1e-12);
+});
+
+it('takes the same people under both conditions as pairs', function () {
+    $given = ['n1' => 25, 'm1' => 6, 'sd1' => 2, 'n2' => 25, 'm2' => 5, 'sd2' => 2];
+    $pairs = reckoned(Form::MeansWithSd, $given + ['paired' => 0.5], Design::Crossover);
+    expect(abs($pairs->effect(Measure::MeanDifference)->variance - 0.16))->toBeLessThan(1e-12);
+    // d = 1 / 2; J of 24 degrees; v = (1/n + g²/2n) · 2(1 − r)
+    $g = 0.5 * exp(lgammaOf(12) - lgammaOf(11.5)) / sqrt(12);
+    $smd = $pairs->effect(Measure::StandardisedMeanDifference);
+    expect(abs($smd->estimate - $g))->toBeLessThan(1e-9)->and(abs($smd->variance - (1 / 25 + $g ** 2 / 50)))->toBeLessThan(1e-9);
+    // the more people are like themselves, the surer
+    $surer = reckoned(Form::MeansWithSd, $given + ['paired' => 0.8], Design::Crossover);
+    expect($surer->effect(Measure::MeanDifference)->variance)->toBeLessThan(0.16);
+    // not known: as if they were different people
+    $apart = reckoned(Form::MeansWithSd, $given, Design::Crossover);
+    expect(abs($apart->effect(Measure::MeanDifference)->variance - 0.32))->toBeLessThan(1e-12)->and($apart->steps)->not->toBe([]);
+});
+
+/** ln Γ by Stirling’s series, for arguments above 10. */
+function lgammaOf(float $x): float
+{
+    return ($x - 0.5) * log($x) - $x + 0.5 * log(2 * M_PI) + 1 / (12 * $x) - 1 / (360 * $x ** 3) + 1 / (1260 * $x ** 5);
+}
+
+it('says what looks wrong as numbers are typed', function (Form $form, array $given, string $says, ?array $scale = null, array $sds = []) {
+    $checks = new Checks($form, new Numbers(array_map(strval(...), $given)), $scale, $sds);
+    $said = implode(' ', $checks->all());
+    $says === '' ? expect($said)->toBe('') : expect($said)->toContain($says);
+})->with([
+    'fine counts' => [Form::Counts, ['e1' => 7, 'n1' => 86, 'e2' => 15, 'n2' => 85], ''],
+    'more events than people' => [Form::Counts, ['e1' => 87, 'n1' => 86], 'More events than people in the intervention group'],
+    'a part of a person' => [Form::Counts, ['e2' => 7.5, 'n2' => 85], 'no whole number'],
+    'no number' => [Form::Counts, ['e1' => 'seven'], '“seven” is no number'],
+    'a percentage that fits' => [Form::Percentages, ['p1' => '23.3', 'n1' => 30], ''],
+    'a percentage that fits no count' => [Form::Percentages, ['p1' => '25.0', 'n1' => 30], 'No whole number of 30 people is 25.0 %'],
+    'an interval without its estimate' => [Form::RatioInterval, ['estimate' => 1.3, 'low' => 0.5, 'high' => 1.2], 'does not hold'],
+    'a ratio whose interval is even in logs' => [Form::RatioInterval, ['estimate' => 0.52, 'low' => 0.32, 'high' => 0.84], ''],
+    'a ratio far off the middle' => [Form::RatioInterval, ['estimate' => 0.35, 'low' => 0.32, 'high' => 0.84], 'far from the middle'],
+    'a ratio below nothing' => [Form::RatioInterval, ['estimate' => -0.35, 'low' => 0.32, 'high' => 0.84], 'above 0'],
+    'fine means' => [Form::MeansWithSd, ['n1' => 30, 'm1' => 4.9, 'sd1' => 1.5, 'n2' => 30, 'm2' => 4.2, 'sd2' => 1.6], '', [1, 9]],
+    'a mean outside its scale' => [Form::MeansWithSd, ['m1' => 9.9, 'sd1' => 1.5], 'outside the scale', [1.0, 9.0]],
+    'an SD too wide for its scale' => [Form::MeansWithSd, ['m1' => 4, 'sd1' => 5], 'wider than the scale allows', [1.0, 9.0]],
+    'groups too far apart' => [Form::MeansWithSd, ['n1' => 30, 'm1' => 4.9, 'sd1' => 0.2, 'n2' => 30, 'm2' => 4.2, 'sd2' => 0.2], 'standard errors?'],
+    'an SD that is perhaps an SE' => [Form::MeansWithSd, ['n1' => 36, 'm1' => 4, 'sd1' => 0.3], 'is it a standard error?', null, [1.6, 1.9, 2.1]],
+    'an SE that is perhaps an SD' => [Form::MeansWithSe, ['n1' => 36, 'm1' => 4, 'se1' => 1.8], 'is it an SD?', null, [1.6, 1.9, 2.1]],
+    'one number in both groups' => [Form::MeansWithSd, ['m1' => 4.31, 'm2' => 4.31], 'typed twice'],
+    'quartiles out of order' => [Form::Quartiles, ['q11' => 6, 'median1' => 4, 'q31' => 9], 'out of order'],
+    'p beyond 1' => [Form::DifferenceWithP, ['p' => 3], 'between 0 and 1'],
+]);
