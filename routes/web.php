@@ -36,6 +36,10 @@ use App\Http\Controllers\Searches\TranslationController;
 use App\Http\Controllers\Searches\VersionController;
 use App\Http\Controllers\Shared\FindController;
 use App\Http\Controllers\Shared\TaskController;
+use App\Http\Controllers\Synthesis\AnalysisController;
+use App\Http\Controllers\Synthesis\MapController;
+use App\Http\Controllers\Synthesis\OutcomeController;
+use App\Http\Controllers\Synthesis\ResultController;
 use App\Http\Controllers\Team\HomeController;
 use App\Http\Controllers\Team\InvitationController;
 use App\Http\Controllers\Team\NoticeController;
@@ -177,10 +181,28 @@ Route::prefix('/reviews/{review}')
             Route::get('/coding/papers/{fullText}', [CodingDeskController::class, 'paper'])->name('coding.paper');
             Route::get('/coding/papers/{fullText}/find', [CodingDeskController::class, 'find'])->name('coding.find');
             Route::get('/coding/differences', [ReconcileController::class, 'index'])->name('reconcile');
+            Route::get('/coding/{publication}/results', [ResultController::class, 'index'])->name('results');
             Route::get('/coding/{publication}/{code}', [CodingController::class, 'cell'])
                 ->withoutScopedBindings()
                 ->name('coding.cell');
             Route::get('/coding/{publication}', [CodingDeskController::class, 'show'])->name('coding.show');
+            Route::get('/synthesis', [MapController::class, 'show'])->middleware('throttle:query')->name('map');
+            Route::get('/synthesis/map.{format}', [MapController::class, 'download'])
+                ->whereIn('format', ['svg', 'png', 'pdf', 'csv', 'xlsx'])
+                ->middleware(['throttle:dear', WritesDownTakingOut::class])
+                ->name('map.download');
+            Route::get('/synthesis/outcomes', [OutcomeController::class, 'index'])->name('outcomes');
+            Route::get('/synthesis/analyses', [AnalysisController::class, 'index'])
+                ->middleware('throttle:query')
+                ->name('analyses');
+            Route::get('/synthesis/analyses/{analysis}', [AnalysisController::class, 'show'])
+                ->middleware('throttle:query')
+                ->name('analyses.show');
+            Route::get('/synthesis/analyses/{analysis}/{picture}.{format}', [AnalysisController::class, 'download'])
+                ->whereIn('picture', ['forest', 'funnel', 'data'])
+                ->whereIn('format', ['svg', 'png', 'pdf', 'csv', 'xlsx'])
+                ->middleware(['throttle:dear', WritesDownTakingOut::class])
+                ->name('analyses.download');
             Route::get('/report', [ReportController::class, 'show'])->name('report');
             Route::get('/report/flow.{format}', [ReportController::class, 'flow'])
                 ->whereIn('format', ['svg', 'png', 'pdf', 'csv'])
@@ -247,6 +269,14 @@ Route::prefix('/reviews/{review}')
             Route::post('/codebook/file', [CodebookController::class, 'import'])->name('codebook.import');
             Route::put('/codebook/{code}', [CodebookController::class, 'change'])->name('codes.update');
             Route::post('/codebook/{code}/move', [CodebookController::class, 'move'])->name('codes.move');
+            Route::post('/synthesis/outcomes', [OutcomeController::class, 'store'])->name('outcomes.store');
+            Route::put('/synthesis/outcomes/{outcome}', [OutcomeController::class, 'update'])->name('outcomes.update');
+            Route::post('/synthesis/outcomes/{outcome}/retire', [OutcomeController::class, 'retire'])->name('outcomes.retire');
+            Route::post('/synthesis/groups', [OutcomeController::class, 'arm'])->name('groups.store');
+            Route::post('/synthesis/comparisons', [OutcomeController::class, 'compare'])->name('comparisons.store');
+            Route::post('/synthesis/comparisons/{comparison}/retire', [OutcomeController::class, 'endComparison'])->name(
+                'comparisons.retire',
+            );
         });
 
         Route::middleware('can:search,review')->group(function (): void {
@@ -458,6 +488,19 @@ Route::prefix('/reviews/{review}')
             ->can('code', 'review')
             ->withoutScopedBindings()
             ->name('reconcile.settle');
+        Route::put('/coding/{publication}/results/{row}', [ResultController::class, 'save'])
+            ->can('code', 'review')
+            ->where('row', '[0-9a-hjkmnp-tv-zA-HJKMNP-TV-Z]{26}')
+            ->name('results.save');
+        Route::post('/synthesis/analyses', [AnalysisController::class, 'store'])
+            ->can('code', 'review')
+            ->name('analyses.store');
+        Route::put('/synthesis/analyses/{analysis}', [AnalysisController::class, 'update'])
+            ->can('code', 'review')
+            ->name('analyses.update');
+        Route::post('/synthesis/analyses/{analysis}/retire', [AnalysisController::class, 'retire'])
+            ->can('code', 'review')
+            ->name('analyses.retire');
         Route::put('/coding/{publication}/{code}', [CodingDeskController::class, 'answer'])
             ->can('code', 'review')
             ->withoutScopedBindings()

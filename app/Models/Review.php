@@ -127,6 +127,24 @@ final class Review extends Model
         return $many;
     }
 
+    /** @return HasMany<ReviewOutcome, $this> */
+    public function outcomes(): HasMany
+    {
+        return $this->hasMany(ReviewOutcome::class);
+    }
+
+    /** @return HasMany<Comparison, $this> */
+    public function comparisons(): HasMany
+    {
+        return $this->hasMany(Comparison::class);
+    }
+
+    /** @return HasMany<KeptAnalysis, $this> */
+    public function analyses(): HasMany
+    {
+        return $this->hasMany(KeptAnalysis::class);
+    }
+
     /** @return HasMany<Delivery, $this> */
     public function deliveries(): HasMany
     {

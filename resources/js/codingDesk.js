@@ -2,6 +2,7 @@ import { AnswerQueue } from './answerQueue';
 import { beside, chosen, given, nextOpen, progressOf, says, sectionsOf } from './codingItems';
 import { joined } from './joined';
 import { isTyping } from './keys';
+import numbersDesk from './numbersDesk';
 import paperOf from './codingPaper';
 import { ask, data } from './server';
 
@@ -297,8 +298,9 @@ const keys = () => ({
             event.target.blur();
             return;
         }
+        if (this.isNumbers && event.key === 'Escape' && isTyping(event)) event.target.blur();
         if (isTyping(event)) return;
-        const act = this.act(event);
+        const act = this.isNumbers ? this.numberAct(event) : this.act(event);
         if (act) {
             event.preventDefault();
             act();
@@ -333,13 +335,13 @@ const keys = () => ({
 });
 
 export default () =>
-    joined(answers(), list(), atHand(), keys(), paperOf(), {
+    joined(answers(), list(), atHand(), keys(), paperOf(), numbersDesk(), {
         init() {
             const desk = data('coding-data');
             this.items = desk.items;
             this.leads = desk.leads;
             this.mayCode = desk.mayCode;
-            this.urls = { here: desk.here, previous: desk.previous, next: desk.next };
+            this.urls = { here: desk.here, previous: desk.previous, next: desk.next, results: desk.results };
             queue = new AnswerQueue(`heron-coding-${desk.user}-${desk.publication}`, {
                 answered: (id, answer, isNewest) => this.answered(id, answer, isNewest),
                 refused: (id, entry, failure) => this.refusedBy(id, entry, failure),
@@ -360,7 +362,8 @@ export default () =>
             queue.flush();
             this.begin(desk.copies);
             const asked = window.location.hash.replace('#item-', '').replace('#code-', '');
-            this.goTo(this.items.some((one) => one.id === asked) ? asked : this.firstOpen());
+            if (!asked.startsWith('#result-')) this.goTo(this.items.some((one) => one.id === asked) ? asked : this.firstOpen());
+            this.beginNumbers(desk.user, desk.publication);
             window.addEventListener('keydown', (event) => this.pressed(event));
             window.addEventListener('online', () => queue.flush());
         },

@@ -67,6 +67,7 @@ final readonly class ReportText
 
         return [
             ...$body,
+            ...$told['results'] === '' ? [] : $this->outcomes(),
             [10, $this->some(self::FURTHER, 4)],
             [12, '4 Discussion'],
             [10, "{$told['conclusion']} ".$this->some(self::DISCUSSION, 4)],
@@ -76,6 +77,29 @@ final readonly class ReportText
                 10,
                 'Everything in this report is invented: people, places, numbers and the journal. It was made for trying things out.',
             ],
+        ];
+    }
+
+    /** @return list<array{int, string}> a table of what came out in either group */
+    private function outcomes(): array
+    {
+        // what the abstract tells of people is not contradicted
+        $all = preg_match('/(?:^|[^\d,.])(\d{2,3}) (?!per|%|of|min|mm|lux|weeks|points|sites)(?=\p{L})/u', $this->entry['abstract'], $told) === 1
+            ? max(20, (int) $told[1])
+            : $this->chance->int(60, 260);
+        $groups = [intdiv($all, 2), $all - intdiv($all, 2)];
+        $risk = $this->chance->int(14, 30) / 100;
+        $ratio = $this->chance->int(45, 105) / 100;
+        $sleepy = $this->chance->int(48, 64) / 10;
+        $less = $this->chance->int(-2, 14) / 10;
+        $row = fn (string $label, string ...$cells): array => [10, sprintf('%-48s %7s %7s', $label, ...$cells)];
+
+        return [
+            [11, 'Table 2. What came out, with light and without'],
+            $row('People analysed', ...array_map(strval(...), $groups)),
+            $row('People with a near miss', (string) (int) round($groups[0] * $risk * $ratio), (string) (int) round($groups[1] * $risk)),
+            $row('Sleepiness at 04:00 from 1 to 9, mean', sprintf('%.1f', $sleepy - $less), sprintf('%.1f', $sleepy)),
+            $row('Sleepiness at 04:00, SD', sprintf('%.1f', $this->chance->int(14, 22) / 10), sprintf('%.1f', $this->chance->int(14, 22) / 10)),
         ];
     }
 

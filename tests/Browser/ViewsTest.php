@@ -10,6 +10,8 @@ it('shows every main view without a complaint, to axe and to the browser, light 
     $run = Server::rows('SELECT id FROM runs ORDER BY id LIMIT 1')[0]['id'];
     $delivery = Server::rows("SELECT id FROM deliveries WHERE kind = 'file'")[0]['id'];
     $publication = Server::rows('SELECT publication_id AS id FROM answers ORDER BY id LIMIT 1')[0]['id'];
+    $analysis = Server::rows('SELECT id FROM analyses ORDER BY id LIMIT 1')[0]['id'];
+    $taken = Server::rows('SELECT publication_id AS id FROM standing_results ORDER BY id LIMIT 1')[0]['id'];
     $full = Server::rows("SELECT id FROM stages WHERE purpose = 'full-text' ORDER BY id LIMIT 1")[0]['id'];
     $person = Server::rows("SELECT id FROM users WHERE email LIKE 'karin%'")[0]['id'];
     $paths = [
@@ -66,6 +68,13 @@ it('shows every main view without a complaint, to axe and to the browser, light 
             'codebook',
             'coding/differences',
             "coding/{$publication}",
+            "coding/{$publication}#result-",
+            'synthesis',
+            'synthesis?row=parallel-group%20trial&column=nurses',
+            'synthesis/outcomes',
+            'synthesis/analyses',
+            "synthesis/analyses/{$analysis}",
+            "synthesis/analyses/{$analysis}?study={$taken}",
             'report',
         ]),
     ];

@@ -45,6 +45,7 @@ final readonly class LogFilters
         ],
         'Full texts' => ['full-text', 'retrievals', 'locker', 'report', 'study'],
         'Coding' => ['code', 'coding', 'answer', 'lead'],
+        'Synthesis' => ['outcome', 'arm', 'comparison', 'result', 'analysis'],
         'Report' => ['flow'],
     ];
 

@@ -38,10 +38,11 @@ final readonly class Waterline
         $about = DB::selectOne(
             <<<'SQL'
             SELECT (SELECT coalesce(sum(kept), 0) FROM deliveries WHERE review_id = ?) AS records,
-                   (SELECT count(*) FROM criteria WHERE review_id = ? AND retired_at IS NULL) AS criteria
+                   (SELECT count(*) FROM criteria WHERE review_id = ? AND retired_at IS NULL) AS criteria,
+                   (SELECT count(DISTINCT publication_id) FROM standing_results WHERE review_id = ?) AS pooled
             SQL
             ,
-            [$review->id, $review->id],
+            [$review->id, $review->id, $review->id],
         );
         $records = (int) $about->records;
         $publications = $tallies->all();
@@ -135,6 +136,15 @@ final readonly class Waterline
                         : ['text' => implode(', ', $outOfFullTexts), 'url' => route('full-texts', $review)],
             ],
             [
+                'key' => 'synthesis',
+                'label' => 'Synthesis',
+                'figure' => number_format((int) $about->pooled),
+                'unit' => 'with results',
+                'waits' => 0,
+                'url' => route('map', $review),
+                'outflow' => null,
+            ],
+            [
                 'key' => 'report',
                 'label' => 'Report',
                 'figure' => number_format($coded),
@@ -147,7 +157,7 @@ final readonly class Waterline
 
         return new self(
             $stages,
-            Stream::through([$records, $records, $publications, $left, $included, $inTheEnd, $coded], self::WIDTH),
+            Stream::through([$records, $records, $publications, $left, $included, $inTheEnd, $inTheEnd, $coded], self::WIDTH),
             $waiting,
             $waiting->all(),
             NextSteps::for($user, $review, $waiting, $records, (int) $about->criteria),

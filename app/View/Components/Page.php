@@ -88,6 +88,7 @@ final class Page extends Component
                 'studies' => 'Studies',
             ],
             'coding' => ['coding' => 'Coding table', 'reconcile' => 'Reconcile', 'codebook' => 'Codebook'],
+            'synthesis' => ['map' => 'Map', 'analyses' => 'Analyses', 'outcomes' => 'Outcomes'],
             default => [],
         };
 
@@ -160,6 +161,9 @@ final class Page extends Component
                     'Coding table' => route('coding', $this->review),
                     'Codebook' => route('codebook', $this->review),
                     'Reconcile coders' => route('reconcile', $this->review),
+                    'Evidence map and crosstabs' => route('map', $this->review),
+                    'Analyses: pool results' => route('analyses', $this->review),
+                    'Outcomes, groups and comparisons' => route('outcomes', $this->review),
                     'Report and flow' => route('report', $this->review),
                     'Exports: included publications and coding table' => route('report', $this->review).'#exports',
                     'The Log' => route('log', $this->review),

@@ -23,11 +23,9 @@ final class Drawing
     {
     }
 
-    public function widthOf(string $text, bool $isBold = false, bool $isTabular = false): float
+    public function widthOf(string $text, bool $isBold = false): float
     {
-        $width = mb_strlen($text) * $this->size;
-
-        return $width * ($isTabular ? 0.61 : ($isBold ? self::CHARACTER * 1.06 : self::CHARACTER));
+        return mb_strlen($text) * $this->size * ($isBold ? self::CHARACTER * 1.06 : self::CHARACTER);
     }
 
     /** @param  array<string, string|float|int>  $with */

@@ -11,11 +11,11 @@ namespace WaryHeron\Core\Synthesis\Plot;
  */
 final readonly class Forest
 {
-    private const PLOT = 280.0;
+    private const PLOT = 230.0;
 
-    private const GAP = 22.0;
+    private const GAP = 14.0;
 
-    private const LABEL = 250.0;
+    private const LABEL = 220.0;
 
     private const EDGE = 12.0;
 
@@ -56,7 +56,7 @@ final readonly class Forest
         $this->columnWidths = $this->widths();
         $this->shownWidth = max([
             $this->draw->widthOf("{$measure} (95% CI)"),
-            ...array_map(fn (ForestLine $one): float => $this->draw->widthOf($one->shown, isTabular: true), $lines),
+            ...array_map(fn (ForestLine $one): float => $this->draw->widthOf($one->shown, isBold: true), $lines),
         ]);
     }
 
@@ -106,7 +106,7 @@ final readonly class Forest
             foreach ([$this->labelOf($line), ...$line->columns, $line->shown] as $at => $text) {
                 $isShown = $at === count($line->columns) + 1;
                 $x = $at === 0 ? self::EDGE : ($isShown ? $this->right() : $this->columnAt($at - 1));
-                $width = $this->draw->widthOf($text, isTabular: $isShown);
+                $width = $this->draw->widthOf($text, isBold: $isShown);
                 $labels[] = ['text' => $text, 'x' => $isShown ? $x - $width : $x, 'y' => $this->y($i), 'width' => $width, 'height' => $this->draw->size];
             }
         }
@@ -114,13 +114,14 @@ final readonly class Forest
         return $labels;
     }
 
-    public function svg(string $title, bool $isFile = true, string $chosen = ''): string
+    /** @param  array<string, string>  $links  addresses by the key of a line */
+    public function svg(string $title, bool $isFile = true, string $chosen = '', array $links = []): string
     {
         $draw = new Drawing($this->draw->size);
         $this->heads($draw);
         $this->scale($draw);
         foreach ($this->lines as $i => $line) {
-            $this->drawn($draw, $i, $line, $chosen);
+            $this->drawn($draw, $i, $line, $chosen, $links[$line->key] ?? '');
         }
 
         return $draw->svg($this->width(), $this->height(), $title, $this->about(), $isFile);
@@ -206,16 +207,22 @@ final readonly class Forest
         }
     }
 
-    private function drawn(Drawing $draw, int $i, ForestLine $line, string $chosen): void
+    private function drawn(Drawing $draw, int $i, ForestLine $line, string $chosen, string $link): void
     {
         $y = $this->y($i);
         $base = $y + 0.36 * $draw->size;
         if ($line->kind === ForestLine::STUDY) {
-            $draw->open('g', ['class' => 'plot-row', 'data-key' => $line->key], $line->label);
+            $link === ''
+                ? $draw->open('g', ['class' => 'plot-row'], $line->label)
+                : $draw->open('a', ['class' => 'plot-row', 'href' => $link, 'aria-label' => trim("{$line->label} {$line->shown}")]);
             $draw->rect(0, $y - $this->rowHeight / 2, $this->width(), $this->rowHeight, [
                 'class' => $line->key !== '' && $line->key === $chosen ? 'plot-back plot-chosen' : 'plot-back',
                 'fill' => 'none',
+                'pointer-events' => 'all',
             ]);
+        }
+        if ($line->kind === ForestLine::POOLED && $i === count($this->lines) - 1) {
+            $draw->line(self::EDGE, $y - $this->rowHeight / 2, $this->right(), $y - $this->rowHeight / 2, ['opacity' => 0.6]);
         }
         $isBold = in_array($line->kind, [ForestLine::POOLED, ForestLine::HEAD], true);
         $draw->text(self::EDGE, $base, $this->labelOf($line), match (true) {
@@ -231,7 +238,7 @@ final readonly class Forest
             $line->kind === ForestLine::STUDY ? $this->box($draw, $y, $line) : $this->diamond($draw, $y, $line);
         }
         if ($line->kind === ForestLine::STUDY) {
-            $draw->close('g');
+            $draw->close($link === '' ? 'g' : 'a');
         }
     }
 

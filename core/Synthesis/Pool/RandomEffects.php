@@ -33,6 +33,12 @@ final readonly class RandomEffects
         return $this->weighted->estimate();
     }
 
+    /** In percent, by study. */
+    public function weights(): object
+    {
+        return $this->weighted->percent();
+    }
+
     /** @return array<string, mixed> */
     public function toArray(): array
     {
@@ -43,7 +49,7 @@ final readonly class RandomEffects
             'hksj' => $this->byT(false),
             'hksj_trunc' => $this->byT(true),
             'prediction' => $this->prediction(),
-            'weights_pct' => $this->weighted->percent(),
+            'weights_pct' => $this->weights(),
         ];
     }
 

@@ -10,8 +10,11 @@
                         x-bind:aria-pressed="is{{ $pass->name }}"><strong>{{ $pass->label() }}</strong> <span
                             x-text="progress{{ $pass->name }}"></span></button>
                 @endforeach
+                <button type="button" class="pass" x-on:click="turnNumbers" x-bind:aria-pressed="numbersPressed"><strong>Numbers</strong> <span
+                        x-text="rowCount"></span></button>
             </header>
-            <div class="sheet-scroll" tabindex="0" role="region" aria-label="Items">
+            @include('coding.numbers-list')
+            <div class="sheet-scroll" tabindex="0" role="region" aria-label="Items" x-show="isCoding">
                 <template x-for="section in sections" x-bind:key="section.name">
                     <div class="code-section">
                         <h2 x-text="section.name" x-show="section.name"></h2>
@@ -70,7 +73,8 @@
                 </span>
             </header>
             <p class="small quiet paper-said" role="status" x-text="told" x-show="told"></p>
-            <div class="sheet-scroll paper" tabindex="0" role="region" aria-label="Text of the paper" x-ref="scroll">
+            <div class="sheet-scroll paper" tabindex="0" role="region" aria-label="Text of the paper" x-ref="scroll"
+                x-on:click="pressedPaper">
                 <div class="pdf" x-show="isPrinted" x-ref="pdf"></div>
                 <article class="reading paper-plain" x-show="isPlainText" x-ref="plain"></article>
                 <article class="reading" x-show="isAbstract" x-ref="abstract">
@@ -170,10 +174,11 @@
                     @endif
                 </div>
             </div>
+            @include('coding.numbers-form')
             <p class="unsent" role="status" x-show="cutOff" x-text="cutOff"></p>
             <p class="problem" role="alert" x-show="problem"><span x-text="problem"></span>
                 <button type="button" class="button button-plain" x-show="refused" x-on:click="useRefused">Use mine</button></p>
-            <footer class="sheet-foot">
+            <footer class="sheet-foot" x-show="isCoding">
                 <button type="button" class="button button-go" x-on:click="nextOpen" data-key="Enter"
                     data-does="Next item without an answer">Next open <kbd>Enter</kbd></button>
                 @if ($desk['mayCode'])

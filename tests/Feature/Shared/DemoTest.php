@@ -27,6 +27,7 @@ it('has something real to do on every screen, and is the same each time', functi
             array_map(fn (ItemState $s): int => $tallies->in($s), ItemState::cases()),
             DB::table('decisions')->where('review_id', $review->id)->count(),
             DB::table('answers')->where('review_id', $review->id)->count(),
+            DB::table('results')->where('review_id', $review->id)->count(),
         ];
     };
     $first = $picture();
@@ -42,6 +43,8 @@ it('has something real to do on every screen, and is the same each time', functi
     expect(
         DB::table('answers')->where('review_id', $review->id)->distinct()->count('publication_id'),
     )->toBeGreaterThanOrEqual(8);
+    expect(DB::table('standing_results')->distinct()->count('publication_id'))->toBeGreaterThanOrEqual(6);
+    expect(DB::table('analyses')->count())->toBe(2);
     expect(DB::table('talk_messages')->count())
         ->toBeGreaterThan(5)
         ->and(DB::table('settlements')->count())
@@ -59,6 +62,7 @@ it('has something real to do on every screen, and is the same each time', functi
             'screening',
             'full-texts',
             'coding',
+            'synthesis',
             'report',
         ]);
         $this->actingAs($user)->get('/')->assertOk();

@@ -2,12 +2,16 @@
 
 namespace Tests\Feature\Shared;
 
+use App\Actions\Synthesis\ChangeOutcomes;
+use App\Actions\Synthesis\KeepAnalysis;
 use App\Models\CodebookItem;
 use App\Models\Letter;
 use Illuminate\Routing\Route as RoutingRoute;
 use Illuminate\Support\Facades\Route;
 use Tests\Feature\World;
 use WaryHeron\Core\Coding\CodeType;
+use WaryHeron\Core\Synthesis\Choice\AnalysisTerms;
+use WaryHeron\Core\Synthesis\Report\OutcomeKind;
 
 /** Routes whose whole right is being a guest, being signed in, or holding the link. */
 const WITHOUT_POLICY = [
@@ -87,7 +91,17 @@ it('hides everything in a review from outsiders, and sends guests to sign in', f
         ->knownItems()
         ->create(['title' => 'Lamps', 'added_by' => $world->people['lead']->id, 'added_at' => now()]);
     $task = $world->review->tasks()->first();
+    $outcomes = app(ChangeOutcomes::class);
+    [$lead, $review] = [$world->people['lead'], $world->review];
+    $outcome = $outcomes->addOutcome($lead, $review, 'Errors', OutcomeKind::Events);
+    $comparison = $outcomes->compare($lead, $review, $outcomes->addArm($lead, $review, 'lamp', 'intervention'), $outcomes->addArm($lead, $review, 'none', 'comparator'));
+    $terms = AnalysisTerms::fromArray(['outcome' => $outcome->id, 'comparison' => $comparison->id, 'measure' => 'RR']);
     $ids = [
+        'outcome' => $outcome->id,
+        'comparison' => $comparison->id,
+        'analysis' => app(KeepAnalysis::class)->begin($lead, $review, 'Errors', $terms)->id,
+        'row' => str_repeat('0', 26),
+        'picture' => 'forest',
         'review' => $world->review->id,
         'delivery' => $delivery->id,
         'publication' => $world->publication('One')->id,
@@ -115,11 +129,12 @@ it('hides everything in a review from outsiders, and sends guests to sign in', f
     $tried = 0;
     foreach (heronRoutes() as $route) {
         $ids['item'] = str_contains($route->uri(), 'known-items') ? $known->id : $world->item()->id;
-        $ids['format'] = str_contains($route->uri(), 'exports')
-            ? 'ris'
-            : (str_contains($route->uri(), 'report') || str_contains($route->uri(), 'translation')
-                ? 'txt'
-                : 'ris');
+        $ids['format'] = match (1) {
+            preg_match('/synthesis/', $route->uri()) => 'svg',
+            preg_match('/exports/', $route->uri()) => 'ris',
+            preg_match('/report|translation/', $route->uri()) => 'txt',
+            default => 'ris',
+        };
         if (! str_starts_with($route->uri(), 'reviews/{review}') && ! str_starts_with($route->uri(), 'tasks/{task}')) {
             continue;
         }

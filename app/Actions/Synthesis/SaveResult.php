@@ -1,0 +1,118 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Synthesis;
+
+use App\Actions\Coding\PlaceEvidence;
+use App\Actions\Shared\Refused;
+use App\Actions\Shared\WriteLog;
+use App\Models\Item;
+use App\Models\Publication;
+use App\Models\Result;
+use App\Models\Review;
+use App\Models\ReviewOutcome;
+use App\Models\User;
+use Illuminate\Support\Facades\DB;
+use WaryHeron\Core\Coding\Evidence;
+use WaryHeron\Core\Screening\ItemState;
+
+/** Keeps a result of a study in place of the one that stood in its row. Nothing is lost: what was before is history. */
+final readonly class SaveResult
+{
+    public function __construct(private WriteLog $log, private PlaceEvidence $evidence)
+    {
+    }
+
+    /**
+     * @param  array<string, mixed>  $values  of Result, but for who and where
+     * @param  array<string, list<Evidence>>  $evidence  by field
+     * @param  ?string  $seen  the version that the page showed, '' for none, null where it does not say
+     *
+     * @throws Refused If the publication is not included, or somebody has changed the row meanwhile.
+     */
+    public function execute(
+        User $by,
+        Publication $publication,
+        string $row,
+        array $values,
+        array $evidence,
+        ?string $seen = null,
+    ): Result {
+        $placed = array_map(
+            fn (array $pieces): array => array_map(
+                fn (Evidence $one): array => $one->toArray(),
+                $this->evidence->execute($publication->review_id, $pieces),
+            ),
+            array_filter($evidence),
+        );
+
+        return DB::transaction(function () use ($by, $publication, $row, $values, $placed, $seen): Result {
+            self::refuseUnlessIncluded($publication);
+            $current = self::current($publication->review_id, $row);
+            if ($current !== null && $current->publication_id !== $publication->id) {
+                throw new Refused('This row is of another publication.');
+            }
+            if ($seen !== null && $seen !== ($current->id ?? '')) {
+                throw new Refused(
+                    "{$current?->user->name} changed this row meanwhile. What stands now is shown; save again if yours should replace it.",
+                );
+            }
+            $current?->update(['superseded_at' => now()]);
+            $result = Result::query()->create([
+                ...$values,
+                'review_id' => $publication->review_id,
+                'row_id' => $row,
+                'publication_id' => $publication->id,
+                'evidence' => $placed,
+                'user_id' => $by->id,
+            ]);
+            $this->write($by, $publication, $result, $current);
+
+            return $result;
+        });
+    }
+
+    private static function current(string $review, string $row): ?Result
+    {
+        return Result::query()
+            ->where('review_id', $review)
+            ->where('row_id', $row)
+            ->whereNull('superseded_at')
+            ->with('user')
+            ->lockForUpdate()
+            ->first();
+    }
+
+    private static function refuseUnlessIncluded(Publication $publication): void
+    {
+        $review = Review::query()->findOrFail($publication->review_id);
+        $item = Item::query()
+            ->where('review_id', $review->id)
+            ->where('publication_id', $publication->id)
+            ->where('stage_id', $review->lastStage()->id)
+            ->lockForUpdate()
+            ->first();
+        if ($item?->state !== ItemState::Included) {
+            throw new Refused('This publication is not included, so its results are not taken. Those it has are kept.');
+        }
+    }
+
+    private function write(User $by, Publication $publication, Result $result, ?Result $before): void
+    {
+        $outcome = ReviewOutcome::query()->whereKey($result->outcome_id)->value('name');
+        [$action, $did] = match (true) {
+            $result->withdrawn => ['result.withdrawn', 'Withdrew a result'],
+            $before === null => ['result.added', 'Took a result'],
+            default => ['result.changed', 'Changed a result'],
+        };
+        ($this->log)(
+            $publication->review_id,
+            $by,
+            $action,
+            "{$did} of “{$outcome}” from “{$publication->title}”",
+            $publication,
+            ['form' => $result->form->value, 'before' => $before?->given, 'after' => $result->given],
+        );
+    }
+}

@@ -1,0 +1,107 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers\Synthesis;
+
+use App\Files\Out\SvgPicture;
+use App\Files\Out\TableDownload;
+use App\Http\Controllers\Controller;
+use App\Http\Input;
+use App\Models\CodebookItem;
+use App\Models\Review;
+use App\Queries\Synthesis\MapQuery;
+use Illuminate\Contracts\View\View;
+use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Http\Request;
+use Illuminate\Support\Str;
+use Symfony\Component\HttpFoundation\Response;
+use WaryHeron\Core\Synthesis\Map\EvidenceMap;
+use WaryHeron\Core\Synthesis\Map\MapPlot;
+
+/** Studies counted by what the codebook says of them, two items against each other. */
+final class MapController extends Controller
+{
+    private const TYPES = ['svg' => 'image/svg+xml', 'png' => 'image/png', 'pdf' => 'application/pdf'];
+
+    public function show(Request $request, Review $review): View
+    {
+        $items = self::items($review);
+        $rows = self::asked($request, $items, 'rows') ?? $items->first();
+        if ($rows === null) {
+            return view('synthesis.map', ['review' => $review, 'map' => null]);
+        }
+        $columns = self::columns($request, $items, $rows);
+        $fill = self::asked($request, $items, 'fill');
+        $query = new MapQuery($review, $rows, $columns, $fill);
+        $map = $query->map();
+        $at = [Input::text($request, 'row'), Input::text($request, 'column')];
+
+        return view('synthesis.map', [
+            'review' => $review,
+            'items' => $items,
+            'rows' => $rows,
+            'columns' => $columns,
+            'fill' => $fill,
+            'map' => $map,
+            'uncounted' => $query->uncounted($map->studies),
+            'at' => $at,
+            'studies' => in_array($at[0], $map->rows, true) ? $query->studies(...$at) : null,
+        ]);
+    }
+
+    public function download(Request $request, Review $review, string $format): Response
+    {
+        $items = self::items($review);
+        $rows = self::asked($request, $items, 'rows') ?? abort(404);
+        $columns = self::columns($request, $items, $rows);
+        $map = (new MapQuery($review, $rows, $columns, self::asked($request, $items, 'fill')))->map();
+        $title = $columns === null ? $rows->label : "{$rows->label} by {$columns->label}";
+        if ($format === 'csv' || $format === 'xlsx') {
+            return TableDownload::make($title, $format, self::table($map));
+        }
+        $svg = (new MapPlot($map))->svg($title);
+        $name = Str::limit(Str::slug($title), 60, '').".{$format}";
+
+        return response($format === 'svg' ? $svg : SvgPicture::of($svg, $format), 200, [
+            'Content-Type' => self::TYPES[$format],
+            'Content-Disposition' => "attachment; filename=\"{$name}\"",
+        ]);
+    }
+
+    /** @return Collection<int, CodebookItem> those whose answers can be counted */
+    private static function items(Review $review): Collection
+    {
+        $codes = $review->codes()->whereNull('retired_at')->get();
+
+        return $codes->filter(fn (CodebookItem $one): bool => $one->code()->choosable() !== [])->values();
+    }
+
+    /** @param  Collection<int, CodebookItem>  $items */
+    private static function asked(Request $request, Collection $items, string $key): ?CodebookItem
+    {
+        return $items->firstWhere('id', Input::text($request, $key));
+    }
+
+    /**
+     * The one asked for; where nothing is, the next one, so that there is something to see.
+     *
+     * @param  Collection<int, CodebookItem>  $items
+     */
+    private static function columns(Request $request, Collection $items, CodebookItem $rows): ?CodebookItem
+    {
+        return $request->has('columns')
+            ? self::asked($request, $items, 'columns')
+            : $items->first(fn (CodebookItem $one): bool => $one->id !== $rows->id);
+    }
+
+    /** @return \Generator<int, list<string|int>> */
+    private static function table(EvidenceMap $map): \Generator
+    {
+        yield ['', ...$map->columns, 'all'];
+        foreach ($map->rows as $row) {
+            yield [$row, ...array_map(fn (string $column): int => $map->at($row, $column), $map->columns), $map->rowTotals[$row] ?? 0];
+        }
+        yield ['all', ...array_map(fn (string $column): int => $map->columnTotals[$column] ?? 0, $map->columns), $map->studies];
+    }
+}

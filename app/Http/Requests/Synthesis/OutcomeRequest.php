@@ -1,0 +1,95 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests\Synthesis;
+
+use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Validation\Rule;
+use Illuminate\Validation\Validator;
+use WaryHeron\Core\Synthesis\Report\Numbers;
+use WaryHeron\Core\Synthesis\Report\OutcomeKind;
+
+/** An outcome as the review defines it; scales are written a line each: “nine-point sleepiness scale; 1 to 9; reversed”. */
+final class OutcomeRequest extends FormRequest
+{
+    public function authorize(): bool
+    {
+        return true; // the routes name the ability
+    }
+
+    /** @return array<string, mixed> */
+    public function rules(): array
+    {
+        return [
+            'name' => ['required', 'string', 'max:200'],
+            'kind' => [$this->route('outcome') === null ? 'required' : 'nullable', Rule::enum(OutcomeKind::class)],
+            'better' => ['nullable', 'in:lower,higher'],
+            'unit' => ['nullable', 'string', 'max:60'],
+            'about' => ['nullable', 'string', 'max:4000'],
+            'scales' => ['nullable', 'string', 'max:4000'],
+        ];
+    }
+
+    /** @return list<\Closure(Validator): void> */
+    public function after(): array
+    {
+        return [
+            function (Validator $validator): void {
+                foreach ($this->lines() as $line) {
+                    if (self::scale($line) === null) {
+                        $validator->errors()->add('scales', "“{$line}” is no scale: write its name; then, if you like, 1 to 9; then reversed.");
+                    }
+                }
+            },
+        ];
+    }
+
+    public function kind(): OutcomeKind
+    {
+        return OutcomeKind::from($this->validated('kind'));
+    }
+
+    /** @return array{name: string, better: 'lower'|'higher'|'', unit: string, scales: list<array{name: string, low: ?float, high: ?float, reversed: bool}>, about: string} */
+    public function values(): array
+    {
+        $better = $this->validated('better');
+
+        return [
+            'name' => trim((string) $this->validated('name')),
+            'better' => $better === 'lower' || $better === 'higher' ? $better : '',
+            'unit' => trim((string) $this->validated('unit')),
+            'scales' => array_values(array_filter(array_map(self::scale(...), $this->lines()))),
+            'about' => trim((string) $this->validated('about')),
+        ];
+    }
+
+    /** @return list<string> */
+    private function lines(): array
+    {
+        $given = $this->input('scales');
+
+        return preg_split('/\s*\R\s*/', is_string($given) ? trim($given) : '', -1, PREG_SPLIT_NO_EMPTY) ?: [];
+    }
+
+    /** @return ?array{name: string, low: ?float, high: ?float, reversed: bool} */
+    private static function scale(string $line): ?array
+    {
+        $parts = array_map(trim(...), explode(';', $line));
+        $scale = ['name' => mb_substr($parts[0], 0, 120), 'low' => null, 'high' => null, 'reversed' => false];
+        foreach (array_slice($parts, 1) as $part) {
+            if (preg_match('/^(\S+)\s*(?:to|–|\.\.)\s*(\S+)$/u', $part, $ends) === 1) {
+                [$scale['low'], $scale['high']] = [Numbers::read($ends[1]), Numbers::read($ends[2])];
+                if ($scale['low'] === null || $scale['high'] === null || $scale['low'] >= $scale['high']) {
+                    return null;
+                }
+            } elseif ($part === 'reversed') {
+                $scale['reversed'] = true;
+            } elseif ($part !== '') {
+                return null;
+            }
+        }
+
+        return $scale['name'] === '' ? null : $scale;
+    }
+}

@@ -1,0 +1,35 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Carbon\CarbonImmutable as Carbon;
+use WaryHeron\Core\Synthesis\Choice\AnalysisTerms;
+
+/**
+ * An analysis as a definition that is run again on what there is.
+ *
+ * @property string $id
+ * @property string $review_id
+ * @property string $title
+ * @property array<string, mixed> $terms as AnalysisTerms::toArray() gives them
+ * @property string $user_id
+ * @property ?Carbon $retired_at
+ * @property Carbon $created_at
+ * @property Carbon $updated_at
+ */
+final class KeptAnalysis extends Model
+{
+    protected $table = 'analyses';
+
+    public function asked(): AnalysisTerms
+    {
+        return AnalysisTerms::fromArray($this->terms);
+    }
+
+    protected function casts(): array
+    {
+        return ['terms' => 'array', 'retired_at' => 'immutable_datetime'];
+    }
+}

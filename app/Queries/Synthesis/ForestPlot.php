@@ -1,0 +1,117 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Queries\Synthesis;
+
+use App\Models\Comparison;
+use WaryHeron\Core\Synthesis\Choice\PooledEstimate;
+use WaryHeron\Core\Synthesis\Plot\Forest;
+use WaryHeron\Core\Synthesis\Plot\ForestLine;
+use WaryHeron\Core\Synthesis\Plot\Funnel;
+
+/** The pictures of an analysis, in the review's words. */
+final readonly class ForestPlot
+{
+    public function __construct(private PooledAnalysis $analysis, private ?Comparison $comparison)
+    {
+    }
+
+    public function forest(): Forest
+    {
+        $measure = $this->analysis->terms->measure;
+        $lines = [];
+        $group = null;
+        $groups = $this->analysis->byGroup();
+        $pooled = $this->analysis->pooled();
+        foreach ($this->analysis->rows as $row) {
+            if ($groups !== [] && $row->group !== $group) {
+                array_push($lines, ...$this->endOf($group, $groups), ...[ForestLine::head($row->group)]);
+                $group = $row->group;
+            }
+            $lines[] = $this->study($row, $pooled);
+        }
+        array_push($lines, ...$this->endOf($group, $groups));
+        $lines[] = $this->pooledLine($this->analysis->terms->by->label(), $pooled, withPrediction: true);
+
+        return new Forest($lines, $this->heads(), $measure->short(), $measure->isRatio(), $this->analysis->nothing(), $this->favours());
+    }
+
+    public function funnel(): Funnel
+    {
+        $measure = $this->analysis->terms->measure;
+        $studies = [];
+        foreach ($this->analysis->rows as $row) {
+            if ($row->isPooled()) {
+                $studies[] = [
+                    'label' => $row->label,
+                    'estimate' => $row->effect->estimate ?? 0.0,
+                    'se' => $row->effect->standardError() ?? 0.0,
+                ];
+            }
+        }
+        $pooled = $this->analysis->pooled();
+
+        return new Funnel($studies, $pooled->estimate, $this->analysis->nothing(), $measure->isRatio(), $measure->short());
+    }
+
+    /** @return list<string> of the columns of data */
+    private function heads(): array
+    {
+        if ($this->comparison === null) {
+            return ['Reported'];
+        }
+        $short = fn (string $name): string => mb_strlen($name) > 15 ? mb_substr($name, 0, 14).'…' : $name;
+
+        return [$short($this->comparison->intervention->name), $short($this->comparison->comparator->name)];
+    }
+
+    private function study(PooledRow $row, PooledEstimate $pooled): ForestLine
+    {
+        $effect = $row->effect;
+        $columns = [$row->chosen->used->one?->shown() ?? '', $row->chosen->used->two?->shown() ?? ''];
+        [$low, $high] = $effect->interval();
+        $isKnown = $effect->estimate !== null && $low !== null && $high !== null && ! $row->isHidden;
+
+        return ForestLine::study(
+            $row->isHidden ? "{$row->label} (left out)" : $row->label,
+            array_slice($columns, 0, count($this->heads())),
+            $isKnown ? [$effect->estimate, $low, $high] : null,
+            match (true) {
+                $row->isHidden => '',
+                ! $effect->isDefined() => 'not estimable',
+                default => Shown::interval($this->analysis->terms->measure, $effect, $row->chosen->used->one?->n),
+            },
+            $pooled->weights[$row->key] ?? 0.0,
+            $row->key,
+        );
+    }
+
+    /**
+     * @param  array<string, PooledEstimate>  $groups
+     * @return list<ForestLine>
+     */
+    private function endOf(?string $group, array $groups): array
+    {
+        return $group === null || ! isset($groups[$group]) ? [] : [$this->pooledLine("{$group}, {$groups[$group]->k} pooled", $groups[$group])];
+    }
+
+    private function pooledLine(string $label, PooledEstimate $pooled, bool $withPrediction = false): ForestLine
+    {
+        $shown = Shown::of($this->analysis->terms->measure, $pooled->estimate, $pooled->low, $pooled->high, $this->analysis->size());
+
+        return ForestLine::pooled(ucfirst($label), $pooled->interval(), $shown, $withPrediction ? $pooled->prediction : null);
+    }
+
+    /** @return array{string, string} */
+    private function favours(): array
+    {
+        $outcome = $this->analysis->outcome;
+        if ($this->comparison === null || $outcome->better === '') {
+            return ['', ''];
+        }
+        [$one, $other] = [$this->comparison->intervention->name, $this->comparison->comparator->name];
+
+        return $outcome->better === 'lower' ? ["better with {$one}", "better with {$other}"] : ["better with {$other}", "better with {$one}"];
+    }
+}

@@ -1,0 +1,205 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Queries\Synthesis;
+
+use App\Models\Review;
+use App\Models\ReviewOutcome;
+use Illuminate\Support\Str;
+use WaryHeron\Core\Synthesis\Choice\AnalysisTerms;
+use WaryHeron\Core\Synthesis\Choice\ChosenRow;
+use WaryHeron\Core\Synthesis\Choice\PooledEstimate;
+use WaryHeron\Core\Synthesis\Effect\TwoByTwo;
+use WaryHeron\Core\Synthesis\Pool\Heterogeneity;
+use WaryHeron\Core\Synthesis\Pool\SmallStudies;
+use WaryHeron\Core\Synthesis\Pool\Study;
+
+/** An analysis run on what there is now. */
+final readonly class PooledAnalysis
+{
+    /**
+     * @param  list<PooledRow>  $rows  every study that reports the outcome, pooled or not
+     * @param  array<string, TwoByTwo>  $tables  by key
+     */
+    private function __construct(
+        public AnalysisTerms $terms,
+        public ReviewOutcome $outcome,
+        public ReportedRows $reported,
+        public array $rows,
+        private array $tables,
+    ) {
+    }
+
+    public static function of(Review $review, AnalysisTerms $terms, ReviewOutcome $outcome): self
+    {
+        $reported = ReportedRows::of($review, $terms, $outcome);
+        $rows = $tables = $labels = [];
+        foreach ($terms->rows->of($reported->rows) as $chosen) {
+            $row = self::row($terms, $reported, $chosen);
+            $labels[$row->label] = ($labels[$row->label] ?? 0) + 1;
+            $rows[] = $row;
+            $table = $chosen->used->direct === [] ? $chosen->used->table() : null;
+            if ($table !== null) {
+                $tables[$row->key] = $table;
+            }
+        }
+        usort($rows, fn (PooledRow $a, PooledRow $b): int => [$a->group, $a->label, $a->key] <=> [$b->group, $b->label, $b->key]);
+
+        return new self($terms, $outcome, $reported, $rows, $tables);
+    }
+
+    private static function row(AnalysisTerms $terms, ReportedRows $reported, ChosenRow $chosen): PooledRow
+    {
+        $publication = $reported->studies[$chosen->study];
+        $name = trim(Str::before($publication->authors, ';').' '.$publication->year) ?: Str::limit($publication->title, 40);
+
+        return new PooledRow(
+            $chosen->study.($chosen->arms === '' ? '' : " {$chosen->rows[0]}"),
+            $publication->id,
+            $chosen->arms === '' ? $name : "{$name}, {$chosen->arms}",
+            $publication->year === null ? null : (float) $publication->year,
+            $terms->groups === '' ? '' : ($reported->said($chosen->study, $terms->groups) ?: 'not coded'),
+            $chosen,
+            $chosen->used->effect($terms->measure),
+            in_array($chosen->study, $terms->hidden, true),
+        );
+    }
+
+    /** @return list<Study> that are pooled */
+    public function studies(): array
+    {
+        return array_values(
+            array_map(
+                fn (PooledRow $one): Study => new Study(
+                    $one->key,
+                    $one->effect->estimate ?? 0.0,
+                    $one->effect->variance ?? 1.0,
+                    $one->year,
+                    $one->group,
+                ),
+                array_filter($this->rows, fn (PooledRow $one): bool => $one->isPooled()),
+            ),
+        );
+    }
+
+    /** @param  ?list<Study>  $studies  some of them; null for all */
+    public function pooled(?array $studies = null): PooledEstimate
+    {
+        return PooledEstimate::of(
+            $this->terms->measure->pooled(),
+            $studies ?? $this->studies(),
+            $this->tables,
+            $this->terms->by,
+            $this->terms->interval,
+        );
+    }
+
+    /** @return array<string, PooledEstimate> by group, in the order of the rows; none where there are no groups */
+    public function byGroup(): array
+    {
+        $groups = [];
+        foreach ($this->terms->groups === '' ? [] : $this->studies() as $study) {
+            $groups[$study->group][] = $study;
+        }
+
+        return array_map($this->pooled(...), $groups);
+    }
+
+    public function heterogeneity(): Heterogeneity
+    {
+        return new Heterogeneity($this->studies());
+    }
+
+    /** @return array<string, PooledEstimate> without each study in turn, by key */
+    public function leftOut(): array
+    {
+        $studies = $this->studies();
+        $without = [];
+        foreach (count($studies) < 2 ? [] : $studies as $i => $study) {
+            $without[$study->name] = $this->pooled([...array_slice($studies, 0, $i), ...array_slice($studies, $i + 1)]);
+        }
+
+        return $without;
+    }
+
+    /** @return list<array{label: string, pooled: PooledEstimate}> as studies were added year by year */
+    public function cumulative(): array
+    {
+        $studies = $this->studies();
+        $byYear = $studies;
+        usort($byYear, fn (Study $a, Study $b): int => ($a->year ?? INF) <=> ($b->year ?? INF));
+        $added = [];
+        foreach ($byYear as $i => $study) {
+            $added[] = ['label' => $this->labelOf($study->name), 'pooled' => $this->pooled(array_slice($byYear, 0, $i + 1))];
+        }
+
+        return $added;
+    }
+
+    /** @return list<string> studies without which the conclusion would be another one */
+    public function turning(): array
+    {
+        $nothing = $this->nothing();
+        if ($nothing === null) {
+            return [];
+        }
+        $side = $this->pooled()->side($nothing);
+        $turning = [];
+        foreach ($this->leftOut() as $key => $without) {
+            if ($without->side($nothing) !== $side) {
+                $turning[] = $this->labelOf($key);
+            }
+        }
+
+        return $turning;
+    }
+
+    /** @return array{intercept: ?float, se: ?float, t: ?float, df: ?int, p: ?float, slope: ?float} */
+    public function egger(): array
+    {
+        return SmallStudies::egger($this->studies());
+    }
+
+    /** @return array{k: int, S: ?int, tau_b: ?float, var_S: ?float, z: ?float, p: ?float} */
+    public function begg(): array
+    {
+        return SmallStudies::begg($this->studies());
+    }
+
+    /** Where nothing differs, on the scale of the analysis. */
+    public function nothing(): ?float
+    {
+        return $this->terms->measure->nothing() === null ? null : 0.0;
+    }
+
+    public function labelOf(string $key): string
+    {
+        foreach ($this->rows as $row) {
+            if ($row->key === $key) {
+                return $row->label;
+            }
+        }
+
+        return '';
+    }
+
+    /** In both groups of the studies that are pooled. */
+    public function people(): int
+    {
+        $people = 0.0;
+        foreach ($this->rows as $row) {
+            $people += $row->isPooled() ? $row->chosen->used->people() ?? 0 : 0;
+        }
+
+        return (int) round($people);
+    }
+
+    /** For shares by double arcsine, of which the pooled one is shown: the harmonic mean of the numbers (Miller 1978). */
+    public function size(): ?float
+    {
+        $sizes = array_filter(array_map(fn (PooledRow $one): ?float => $one->chosen->used->one?->n, $this->rows));
+
+        return $sizes === [] ? null : count($sizes) / array_sum(array_map(fn (float $n): float => 1 / $n, $sizes));
+    }
+}

@@ -1,0 +1,76 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Queries\Synthesis;
+
+use App\Models\Result;
+use App\Models\ReviewOutcome;
+use WaryHeron\Core\Synthesis\Report\Checks;
+use WaryHeron\Core\Synthesis\Report\Field;
+use WaryHeron\Core\Synthesis\Report\Reckoning;
+use WaryHeron\Core\Synthesis\Report\Step;
+use WaryHeron\Core\Synthesis\Report\Used;
+
+/** What is used of a result, how it was reckoned, and what looks wrong with it. */
+final readonly class Reckoned
+{
+    /** @param  list<float>  $otherSds  of other studies on the same scale */
+    public function __construct(private Result $result, private ReviewOutcome $outcome, private array $otherSds = [])
+    {
+    }
+
+    public function used(): Used
+    {
+        $isReversed = ($this->outcome->scale($this->result->scale) ?? ['reversed' => false])['reversed'];
+
+        return Reckoning::of($this->result->form, $this->result->design, $this->result->numbers(), $isReversed);
+    }
+
+    /** @return list<string> */
+    public function checks(): array
+    {
+        $scale = $this->outcome->scale($this->result->scale);
+
+        return (new Checks(
+            $this->result->form,
+            $this->result->numbers(),
+            $scale === null ? null : [$scale['low'], $scale['high']],
+            $this->otherSds,
+        ))->all();
+    }
+
+    /** @return list<Field> that the form and the design ask for */
+    public function fields(): array
+    {
+        return [...$this->result->form->fields(), ...$this->result->design->fields()];
+    }
+
+    /** @return array<string, mixed> for a page */
+    public function toArray(): array
+    {
+        $used = $this->used();
+        $effects = [];
+        foreach ($this->outcome->kind->measures() as $measure) {
+            $effect = $used->effect($measure);
+            if ($effect->isDefined()) {
+                $effects[] = ['measure' => $measure->label(), 'shown' => Shown::interval($measure, $effect)];
+            }
+        }
+
+        return [
+            'steps' => array_map(
+                fn (Step $one): array => [
+                    'what' => $one->what,
+                    'formula' => $one->formula,
+                    'result' => $one->result === null ? '' : Step::shown($one->result),
+                    'source' => $one->source,
+                ],
+                $used->steps,
+            ),
+            'groups' => [$used->one?->shown() ?? '', $used->two?->shown() ?? ''],
+            'effects' => $effects,
+            'checks' => $this->checks(),
+        ];
+    }
+}

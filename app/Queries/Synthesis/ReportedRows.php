@@ -1,0 +1,94 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Queries\Synthesis;
+
+use App\Models\Result;
+use App\Models\Review;
+use App\Models\ReviewOutcome;
+use App\Queries\Coding\CodingTable;
+use App\Queries\Coding\Table\TableAnswer;
+use stdClass;
+use WaryHeron\Core\Coding\AskedWhen;
+use WaryHeron\Core\Synthesis\Choice\AnalysisTerms;
+use WaryHeron\Core\Synthesis\Choice\ReportedRow;
+
+/** The results that an analysis may take, study by study, each with what the codebook says of its study. */
+final readonly class ReportedRows
+{
+    /**
+     * @param  list<ReportedRow>  $rows
+     * @param  array<string, stdClass>  $studies  a publication of each, by study
+     * @param  array<string, Result>  $results  by id
+     * @param  array<string, array<string, TableAnswer>>  $answers  by publication, then item
+     */
+    private function __construct(
+        public array $rows,
+        public array $studies,
+        public array $results,
+        private array $answers,
+    ) {
+    }
+
+    public static function of(Review $review, AnalysisTerms $terms, ReviewOutcome $outcome): self
+    {
+        $publications = CodingTable::included($review)->keyBy('id')->all();
+        $answers = $terms->groups === '' && $terms->onlyItem === ''
+            ? []
+            : CodingTable::answersOf($review, array_keys($publications));
+        $only = $terms->onlyItem === '' || $terms->onlyAnswers === [] ? null : new AskedWhen($terms->onlyItem, $terms->onlyAnswers);
+        $rows = $studies = $results = [];
+        foreach (self::results($review, $terms, $outcome) as $result) {
+            $publication = $publications[$result->publication_id] ?? null;
+            $says = ($answers[$result->publication_id][$terms->onlyItem] ?? null)?->value;
+            if ($publication === null || ($only !== null && ! $only->holds($says))) {
+                continue;
+            }
+            $study = $publication->study_id ?? $publication->id;
+            $studies[$study] ??= $publication;
+            $results[$result->id] = $result;
+            $rows[] = new ReportedRow(
+                $result->id,
+                $study,
+                (new Reckoned($result, $outcome))->used(),
+                $result->days,
+                $result->scale,
+                $result->own_intervention,
+            );
+        }
+
+        return new self($rows, $studies, $results, $answers);
+    }
+
+    /** What an item of the codebook says of a study, in words; empty where nothing. */
+    public function said(string $study, string $item): string
+    {
+        $answer = $this->answers[$this->studies[$study]->id][$item] ?? null;
+        $value = $answer?->value;
+
+        return match (true) {
+            $answer === null => '',
+            is_array($value) => implode(' and ', $value),
+            $value === null => $answer->kind->label(),
+            default => (string) $value,
+        };
+    }
+
+    /** @return iterable<Result> in an order that does not change */
+    private static function results(Review $review, AnalysisTerms $terms, ReviewOutcome $outcome): iterable
+    {
+        return (new Result())->setTable('standing_results')->newQuery()
+            ->where('review_id', $review->id)
+            ->where('outcome_id', $outcome->id)
+            ->when(
+                $outcome->kind->isOfTwo(),
+                fn ($some) => $some->where('comparison_id', $terms->comparison),
+                fn ($some) => $some->whereNull('comparison_id'),
+            )
+            ->with('user')
+            ->orderBy('publication_id')
+            ->orderBy('row_id')
+            ->get();
+    }
+}

@@ -1,0 +1,148 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Queries\Synthesis;
+
+use App\Models\Comparison;
+use App\Models\Publication;
+use App\Models\Result;
+use App\Models\Review;
+use App\Models\ReviewOutcome;
+use App\Queries\Coding\CodingDesk;
+use Illuminate\Support\Collection;
+use WaryHeron\Core\Coding\Evidence;
+use WaryHeron\Core\Synthesis\Report\Field;
+use WaryHeron\Core\Synthesis\Report\OutcomeKind;
+use WaryHeron\Core\Synthesis\Report\ReportForm;
+use WaryHeron\Core\Synthesis\Report\StudyDesign;
+
+/** The results of one study, and what a person needs to take more of them. */
+final readonly class StudyResults
+{
+    public function __construct(private Review $review, private Publication $publication)
+    {
+    }
+
+    /** @return array<string, mixed> */
+    public function data(): array
+    {
+        $book = OutcomeBook::of($this->review);
+
+        return [
+            'outcomes' => array_values($book->outcomes->map(fn (ReviewOutcome $one): array => [
+                'id' => $one->id,
+                'name' => $one->name,
+                'kind' => $one->kind->value,
+                'unit' => $one->unit,
+                'about' => $one->about,
+                'isOfTwo' => $one->kind->isOfTwo(),
+                'scales' => array_column($one->scales, 'name'),
+            ])->all()),
+            'comparisons' => array_values($book->comparisons->map(fn (Comparison $one): array => [
+                'id' => $one->id,
+                'words' => $one->words(),
+                'arms' => ['', $one->intervention->name, $one->comparator->name],
+            ])->all()),
+            'forms' => self::forms(),
+            'designs' => array_map(
+                fn (StudyDesign $one): array => [
+                    'id' => $one->value,
+                    'label' => $one->label(),
+                    'fields' => array_map(self::field(...), $one->fields()),
+                ],
+                StudyDesign::cases(),
+            ),
+            'rows' => $this->rows($book->outcomes),
+            'url' => route('results', [$this->review, $this->publication], false),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    public function row(Result $result, ReviewOutcome $outcome): array
+    {
+        return [
+            'id' => $result->id,
+            'row' => $result->row_id,
+            'outcome' => $result->outcome_id,
+            'comparison' => $result->comparison_id ?? '',
+            'days' => $result->days === null ? '' : (string) $result->days,
+            'time' => $result->time_told,
+            'scale' => $result->scale,
+            'own1' => $result->own_intervention,
+            'own2' => $result->own_comparator,
+            'form' => $result->form->value,
+            'design' => $result->design->value,
+            'given' => (object) $result->given,
+            'evidence' => (object) array_map(
+                fn (array $pieces): array => array_map(fn (Evidence $one): array => CodingDesk::evidence($one), $pieces),
+                $result->pieces(),
+            ),
+            'note' => $result->note,
+            'by' => $result->user->name,
+            ...(new Reckoned($result, $outcome, $this->otherSds($result)))->toArray(),
+        ];
+    }
+
+    /**
+     * @param  Collection<int, ReviewOutcome>  $outcomes
+     * @return list<array<string, mixed>>
+     */
+    private function rows(Collection $outcomes): array
+    {
+        $known = $outcomes->keyBy('id');
+        $rows = [];
+        foreach (
+            (new Result())->setTable('standing_results')->newQuery()
+                ->where('review_id', $this->review->id)
+                ->where('publication_id', $this->publication->id)
+                ->with('user')
+                ->orderBy('outcome_id')
+                ->orderBy('days')
+                ->orderBy('row_id')
+                ->get() as $result
+        ) {
+            $outcome = $known->get($result->outcome_id);
+            if ($outcome !== null) {
+                $rows[] = $this->row($result, $outcome);
+            }
+        }
+
+        return $rows;
+    }
+
+    /** @return list<float> SDs that other studies report on the same scale */
+    private function otherSds(Result $result): array
+    {
+        if ($result->form->kind() !== OutcomeKind::Means) {
+            return [];
+        }
+        $others = (new Result())->setTable('standing_results')->newQuery()
+            ->where('review_id', $this->review->id)
+            ->where('outcome_id', $result->outcome_id)
+            ->where('scale', $result->scale)
+            ->where('form', ReportForm::MeansWithSd)
+            ->where('publication_id', '<>', $this->publication->id)
+            ->limit(60)
+            ->get(['given']);
+
+        return array_values(array_filter($others->flatMap(fn (Result $one): array => $one->numbers()->all('sd1', 'sd2'))->all()));
+    }
+
+    /** @return list<array<string, mixed>> */
+    private static function forms(): array
+    {
+        return array_map(fn (ReportForm $one): array => [
+            'id' => $one->value,
+            'label' => $one->label(),
+            'kind' => $one->kind()->value,
+            'fields' => array_map(self::field(...), $one->fields()),
+        ], ReportForm::cases());
+    }
+
+    /** @return array{key: string, label: string, arm: int, needed: bool} */
+    private static function field(Field $field): array
+    {
+        return ['key' => $field->key, 'label' => $field->label, 'arm' => $field->arm, 'needed' => $field->isNeeded];
+    }
+}

@@ -1,0 +1,48 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WaryHeron\Core\Synthesis\Choice;
+
+use WaryHeron\Core\Synthesis\Effect\AnalysisMeasure;
+
+/** By which model studies are pooled. */
+enum PooledBy: string
+{
+    case Restricted = 'REML';
+    case PauleMandel = 'PM';
+    case DerSimonianLaird = 'DL';
+    case Common = 'common';
+    case MantelHaenszel = 'MH';
+    case Peto = 'peto';
+
+    public function label(): string
+    {
+        return match ($this) {
+            self::Restricted => 'random effects, REML',
+            self::PauleMandel => 'random effects, Paule-Mandel',
+            self::DerSimonianLaird => 'random effects, DerSimonian-Laird',
+            self::Common => 'common effect',
+            self::MantelHaenszel => 'common effect, Mantel-Haenszel',
+            self::Peto => 'common effect, Peto',
+        };
+    }
+
+    public function isRandom(): bool
+    {
+        return in_array($this, [self::Restricted, self::PauleMandel, self::DerSimonianLaird], true);
+    }
+
+    public function suits(AnalysisMeasure $measure): bool
+    {
+        return match ($this) {
+            self::MantelHaenszel => in_array($measure, [
+                AnalysisMeasure::RiskRatio,
+                AnalysisMeasure::OddsRatio,
+                AnalysisMeasure::RiskDifference,
+            ], true),
+            self::Peto => $measure === AnalysisMeasure::Peto,
+            default => true,
+        };
+    }
+}

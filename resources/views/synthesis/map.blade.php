@@ -1,0 +1,124 @@
+@use('App\Queries\Synthesis\Shown')
+@use('WaryHeron\Core\Synthesis\Map\MapPlot')
+<x-page title="Evidence map" :review="$review" stage="synthesis" place="map">
+    @if ($map === null)
+        <div class="desk">
+            <section class="sheet">
+                <header class="sheet-head">
+                    <h1>Map</h1>
+                </header>
+                <x-empty title="There is nothing to map yet">The codebook needs an item whose answers are chosen: the design, the people, the
+                    outcome. <a href="{{ route('codebook', $review) }}">To the codebook</a></x-empty>
+            </section>
+        </div>
+    @else
+        @php
+            $asked = ['rows' => $rows->id, 'columns' => $columns?->id ?? '', 'fill' => $fill?->id ?? ''];
+            $links = [];
+            foreach ($map->rows as $row) {
+                foreach ($map->columns as $column) {
+                    $links[$row][$column] = route('map', [$review, ...$asked, 'row' => $row, 'column' => $column]);
+                }
+            }
+            $tests = $map->tests();
+            $title = $columns === null ? $rows->label : "{$rows->label} by {$columns->label}";
+            $cells = count($map->rows) * count($map->columns);
+        @endphp
+        <div class="desk desk-side desk-map">
+            <section class="sheet">
+                <header class="sheet-head">
+                    <h1>Map</h1> <span>{{ $map->studies }} {{ Str::plural('study', $map->studies) }}{{ $uncounted > 0 ? ", {$uncounted} not coded for it yet" : '' }},
+                        {{ $map->gaps() }} of {{ $cells }} {{ $columns === null ? 'answers' : 'cells' }} without a study</span>
+                    <span class="end">
+                        @foreach (['svg', 'png', 'pdf', 'csv'] as $format)
+                            {{ $loop->first ? '' : '· ' }}<a href="{{ route('map.download', [$review, $format, ...$asked]) }}">{{ strtoupper($format) }}</a>
+                        @endforeach
+                    </span>
+                </header>
+                <form class="table-narrow" method="get" action="{{ route('map', $review) }}">
+                    @foreach (['rows' => ['', $rows, false], 'columns' => ['down, ', $columns, true], 'fill' => ['across, filled by ', $fill, true]] as $name => [$before, $now, $mayBeNone])
+                        <label>{{ $before }}<select class="input" name="{{ $name }}" aria-label="{{ ['rows' => 'Down', 'columns' => 'Across', 'fill' => 'Filled by'][$name] }}">
+                                @if ($mayBeNone)
+                                    <option value="">nothing</option>
+                                @endif
+                                @foreach ($items as $item)
+                                    <option value="{{ $item->id }}" @selected($item->id === $now?->id)>{{ $item->label }}</option>
+                                @endforeach
+                            </select></label>
+                    @endforeach
+                    <button class="button">Show</button>
+                </form>
+                <div class="plot-scroll" tabindex="0" role="region" aria-label="Evidence map">{!! (new MapPlot($map))->svg($title, isFile: false, links: $links, chosen: $at) !!}</div>
+                <details class="section">
+                    <summary class="cursor-pointer">As numbers</summary>
+                    <div class="overflow-x-auto" tabindex="0" role="region" aria-label="The map as numbers">
+                        <table class="table">
+                            <thead>
+                                <tr>
+                                    <th scope="col">{{ $rows->label }}</th>
+                                    @foreach ($map->columns as $column)
+                                        <th scope="col" class="number">{{ $column ?: 'studies' }}</th>
+                                    @endforeach
+                                    @if ($columns)
+                                        <th scope="col" class="number">all</th>
+                                    @endif
+                                    <th scope="col" class="number">% of studies</th>
+                                </tr>
+                            </thead>
+                            <tbody>
+                                @foreach ($map->rows as $row)
+                                    <tr>
+                                        <th scope="row">{{ $row }}</th>
+                                        @foreach ($map->columns as $column)
+                                            <td class="number">{{ $map->at($row, $column) }}</td>
+                                        @endforeach
+                                        @if ($columns)
+                                            <td class="number">{{ $map->rowTotals[$row] ?? 0 }}</td>
+                                        @endif
+                                        <td class="number">{{ $map->studies === 0 ? '–' : Shown::number((100 * ($map->rowTotals[$row] ?? 0)) / $map->studies, 0) }}</td>
+                                    </tr>
+                                @endforeach
+                                @if ($columns)
+                                    <tr>
+                                        <th scope="row">all</th>
+                                        @foreach ($map->columns as $column)
+                                            <td class="number">{{ $map->columnTotals[$column] ?? 0 }}</td>
+                                        @endforeach
+                                        <td class="number">{{ $map->studies }}</td>
+                                        <td class="number">100</td>
+                                    </tr>
+                                @endif
+                            </tbody>
+                        </table>
+                    </div>
+                    @if ($tests !== null && $tests['pearson']['chi2'] !== null)
+                        <p class="small">χ² {{ Shown::number($tests['pearson']['chi2']) }} on {{ $tests['pearson']['df'] }}, p
+                            {{ Shown::p($tests['pearson']['p']) }}{{ isset($tests['fisher_p']) ? ', Fisher’s exact p ' . Shown::p($tests['fisher_p']) : '' }}</p>
+                    @elseif ($columns)
+                        <p class="small quiet">Some studies have several answers and stand in several cells, so totals are of studies and no test
+                            is made.</p>
+                    @endif
+                </details>
+            </section>
+            <section class="sheet" aria-label="Studies in the cell">
+                @if ($studies === null)
+                    <header class="sheet-head">
+                        <h2>Studies</h2>
+                    </header>
+                    <p class="sheet-body quiet">Press a cell: its studies stand here.</p>
+                @else
+                    <header class="sheet-head">
+                        <h2>{{ trim(implode(' × ', array_filter($at))) }}</h2> <span>{{ $studies->count() }}
+                            {{ Str::plural('study', $studies->count()) }}</span>
+                    </header>
+                    @foreach ($studies as $study)
+                        <div class="section"><a class="title-link"
+                                href="{{ route('coding.show', [$review, $study->id]) }}">{{ trim(Str::before($study->authors, ';') . ' ' . $study->year) }}</a>
+                            <p class="small quiet">{{ Str::limit($study->title, 100) }}</p>
+                        </div>
+                    @endforeach
+                @endif
+            </section>
+        </div>
+    @endif
+</x-page>

@@ -1,0 +1,75 @@
+<?php
+
+namespace Tests\Feature\Synthesis;
+
+use App\Actions\Coding\ChangeCodebook;
+use App\Actions\Coding\SaveAnswer;
+use App\Models\CodebookItem;
+use App\Models\Review;
+use App\Queries\Synthesis\MapQuery;
+use Tests\Feature\Coding\AtTheDesk;
+use WaryHeron\Core\Coding\AnswerKind;
+use WaryHeron\Core\Coding\CodeType;
+use WaryHeron\Core\Coding\GivenAnswer;
+
+/** Five studies by light (several) and staff (one). */
+function mapped(): AtSynthesis
+{
+    $at = AtSynthesis::with('Aster', 'Birk', 'Cole', 'Dorn', 'Esch');
+    app(ChangeCodebook::class)->addAll($at->world->people['lead'], $at->world->review, [
+        AtTheDesk::asked('Light', CodeType::Choices),
+        AtTheDesk::asked('Staff', CodeType::YesNo),
+        AtTheDesk::asked('Lux'),
+    ]);
+    $answers = [
+        'Light' => ['Aster' => ['lamp', 'window'], 'Birk' => ['lamp'], 'Cole' => ['window'], 'Dorn' => null],
+        'Staff' => ['Aster' => 'Yes', 'Birk' => 'No', 'Cole' => 'Yes', 'Dorn' => 'Yes'],
+    ];
+    foreach ($answers as $label => $of) {
+        $code = CodebookItem::query()->where('label', $label)->sole();
+        foreach ($of as $name => $value) {
+            $given = $value === null ? new GivenAnswer(null, AnswerKind::NotReported) : new GivenAnswer($value);
+            app(SaveAnswer::class)->execute($at->world->people['coder'], $at->world->publication("Lamps of {$name}"), $code, $given);
+        }
+    }
+
+    return $at;
+}
+
+it('counts studies, each once in every cell of its own and once in a total', function () {
+    $at = mapped();
+    $item = fn (string $label): CodebookItem => CodebookItem::query()->where('label', $label)->sole();
+    $query = new MapQuery(Review::query()->findOrFail($at->world->review->id), $item('Light'), $item('Staff'), null);
+    $map = $query->map();
+    expect([$map->at('lamp', 'Yes'), $map->at('lamp', 'No'), $map->at('window', 'Yes'), $map->at('not reported', 'Yes')])->toBe([1, 1, 2, 1]);
+    expect([$map->rowTotals['lamp'], $map->columnTotals['Yes'], $map->studies, $query->uncounted($map->studies)])->toBe([2, 3, 4, 1]);
+    // Aster stands in two cells, so that no test is made
+    expect($map->isPartition())->toBeFalse()->and($map->tests())->toBeNull();
+    expect($query->studies('window', 'Yes')->pluck('title')->all())->toBe(['Lamps of Aster', 'Lamps of Cole']);
+});
+
+it('shows gaps, opens cells, splits discs, and gives files', function () {
+    $at = mapped();
+    [$light, $staff] = [CodebookItem::query()->where('label', 'Light')->value('id'), CodebookItem::query()->where('label', 'Staff')->value('id')];
+    $asked = "rows={$light}&columns={$staff}";
+    $page = $at->at("?{$asked}&row=window&column=Yes")->assertOk()->assertSee('4 studies, 1 not coded for it yet');
+    $page->assertSeeText(['window × Yes', 'Aster A 2020', 'Cole A 2020'])->assertDontSeeText('Birk A 2020');
+    $at->at("?rows={$light}&columns=&fill={$staff}")->assertOk()->assertSee('url(#lines)', false);
+    $csv = file_get_contents($at->at("/map.csv?{$asked}")->assertOk()->baseResponse->getFile()->getPathname());
+    expect($csv)->toContain("window,2,0,0,2\r\n", "all,3,1,0,4\r\n");
+    expect((new \DOMDocument())->loadXML($at->at("/map.svg?{$asked}")->getContent()))->toBeTrue();
+    $at->at("?{$asked}", 'outsider')->assertNotFound();
+    // what names no item is as if it were not there
+    $at->at('?rows=x&columns=y&fill=z&row=q')->assertOk();
+});
+
+it('tests independence where every study lies in one cell', function () {
+    $at = mapped();
+    $staff = CodebookItem::query()->where('label', 'Staff')->sole();
+    $map = (new MapQuery(Review::query()->findOrFail($at->world->review->id), $staff, $staff, null))->map();
+    expect($map->isPartition())->toBeTrue()->and($map->tests()['pearson']['df'])->toBe(1);
+});
+
+it('says what is missing where nothing can be mapped', function () {
+    AtSynthesis::with('Aster')->at('')->assertOk()->assertSee('There is nothing to map yet');
+});
