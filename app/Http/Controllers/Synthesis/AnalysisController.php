@@ -71,7 +71,7 @@ final class AnalysisController extends Controller
         $pooled = $this->run($review, $terms) ?? abort(404);
         $plot = new ForestPlot($pooled, $this->comparison($review, $terms));
         $asked = Input::text($request, 'study');
-        $at = array_values(array_filter($pooled->rows, fn (PooledRow $one): bool => $one->key === $asked))[0] ?? null;
+        $at = array_values(array_filter($pooled->rows, fn (PooledRow $one): bool => in_array($asked, [$one->key, $one->publication], true)))[0] ?? null;
 
         return view('synthesis.analysis', [
             'review' => $review,
