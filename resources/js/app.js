@@ -6,6 +6,7 @@ import deliveryForm from './deliveryForm';
 import dialectFile from './dialectFile';
 import findingActions from './findingActions';
 import frames from './frames';
+import keyed from './keyed';
 import keys from './keys';
 import later from './later';
 import menus from './menus';
@@ -13,7 +14,7 @@ import pairing from './pairing';
 import palette from './palette';
 import picking from './picking';
 import readingDesk from './readingDesk';
-import reconcile from './reconcile';
+
 import strategyBoard from './strategyBoard';
 import strategyLines from './strategyLines';
 import suggest from './suggest';
@@ -32,13 +33,13 @@ for (const [name, component] of Object.entries({
     dialectFile,
     findingActions,
     frames,
+    keyed,
     keys,
     later,
     pairing,
     palette,
     picking,
     readingDesk,
-    reconcile,
     strategyBoard,
     strategyLines,
     suggest,

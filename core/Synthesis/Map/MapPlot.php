@@ -81,7 +81,7 @@ final readonly class MapPlot
         $about = "{$this->map->studies} studies; {$this->map->gaps()} of ".
             count($this->map->rows) * count($this->map->columns).' cells have none.';
 
-        return $draw->svg($this->width(), $this->height(), $title, $about, $isFile);
+        return $draw->svg($this->width(), $this->height(), $title, $about, $isFile, $links !== []);
     }
 
     private function drawn(Drawing $draw, int $down, int $across, string $link, bool $isChosen): void

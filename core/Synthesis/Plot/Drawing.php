@@ -77,14 +77,19 @@ final class Drawing
         $this->body .= "</{$name}>";
     }
 
-    /** @param  bool  $isFile  a file of its own; else a part of a page */
-    public function svg(float $width, float $height, string $title, string $about, bool $isFile): string
+    /**
+     * @param  bool  $isFile  a file of its own; else a part of a page
+     * @param  bool  $hasLinks  whether parts of it are links, so that it is no picture to be read as one
+     */
+    public function svg(float $width, float $height, string $title, string $about, bool $isFile, bool $hasLinks = false): string
     {
         $frame = sprintf(
-            '<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 %1$s %2$s" width="%1$s" height="%2$s" role="img" class="plot" font-size="%3$s"',
+            '<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 %1$s %2$s" width="%1$s" height="%2$s" role="%4$s" aria-label="%5$s" class="plot" font-size="%3$s"',
             self::n($width),
             self::n($height),
             self::n($this->size),
+            $hasLinks ? 'group' : 'img',
+            self::escaped($title),
         );
         $ink = $isFile ? ' font-family="Liberation Sans, Arial, sans-serif" color="#12222c" fill="#12222c"' : ' fill="currentColor"';
         $words = '<title>'.self::escaped($title).'</title><desc>'.self::escaped($about).'</desc>';

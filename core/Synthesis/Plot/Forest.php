@@ -124,7 +124,7 @@ final readonly class Forest
             $this->drawn($draw, $i, $line, $chosen, $links[$line->key] ?? '');
         }
 
-        return $draw->svg($this->width(), $this->height(), $title, $this->about(), $isFile);
+        return $draw->svg($this->width(), $this->height(), $title, $this->about(), $isFile, $links !== []);
     }
 
     private function bottom(): float
@@ -214,7 +214,7 @@ final readonly class Forest
         if ($line->kind === ForestLine::STUDY) {
             $link === ''
                 ? $draw->open('g', ['class' => 'plot-row'], $line->label)
-                : $draw->open('a', ['class' => 'plot-row', 'href' => $link, 'aria-label' => trim("{$line->label} {$line->shown}")]);
+                : $draw->open('a', ['class' => 'plot-row', 'href' => $link]);
             $draw->rect(0, $y - $this->rowHeight / 2, $this->width(), $this->rowHeight, [
                 'class' => $line->key !== '' && $line->key === $chosen ? 'plot-back plot-chosen' : 'plot-back',
                 'fill' => 'none',

@@ -1,6 +1,6 @@
 <x-page title="Reconcile" :review="$review" stage="coding" place="reconcile">
     @php($mayCode = Gate::allows('code', $review))
-    <div class="desk desk-side" x-data="reconcile">
+    <div class="desk desk-side" x-data="keyed">
         <section class="sheet">
             <header class="sheet-head">
                 <h1>Reconcile</h1> <span>{{ number_format(count($open)) }} {{ count($open) === 1 ? 'answer differs' : 'answers differ' }}</span>

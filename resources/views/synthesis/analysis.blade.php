@@ -27,7 +27,7 @@
     $onlyItem = $codes->firstWhere('id', $terms->onlyItem);
 @endphp
 <x-page :title="$analysis->title" :review="$review" stage="synthesis" place="analyses">
-    <div @class(['desk', 'desk-three desk-analysis' => $at !== null, 'desk-analysis-plain' => $at === null])>
+    <div @class(['desk', 'desk-three desk-analysis' => $at !== null, 'desk-analysis-plain' => $at === null]) x-data="keyed">
         <section class="sheet">
             <header class="sheet-head">
                 <h1>{{ $analysis->title }}</h1>
