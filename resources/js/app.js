@@ -14,7 +14,6 @@ import pairing from './pairing';
 import palette from './palette';
 import picking from './picking';
 import readingDesk from './readingDesk';
-
 import strategyBoard from './strategyBoard';
 import strategyLines from './strategyLines';
 import suggest from './suggest';

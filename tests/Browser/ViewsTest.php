@@ -80,24 +80,22 @@ it('shows every main view without a complaint, to axe and to the browser, light 
     ];
     $ines = Browser::open()->signIn('ines.okafor@heron.example', 'night-shift-demo');
     $found = [];
-    foreach (['light', 'dark'] as $theme) {
-        $ines->tools('Emulation.setEmulatedMedia', [
-            'features' => [['name' => 'prefers-color-scheme', 'value' => $theme]],
-        ]);
-        foreach ($paths as $path) {
-            $ines->visit($path);
-            usleep(250_000);
-            foreach ([...$ines->axe($theme === 'dark' ? 'color-contrast' : ''), ...$ines->complaints()] as $complaint) {
-                $found[] = "{$theme} {$path}: {$complaint}";
-            }
-            if ($ines->isTooWide()) {
-                $found[] = "{$theme} {$path}: wider than the window";
-            }
-            foreach ($theme === 'light' ? $ines->covered() : [] as $complaint) {
-                $found[] = "{$path}: {$complaint}";
-            }
+    $theme = fn (string $value) => $ines->tools('Emulation.setEmulatedMedia', [
+        'features' => [['name' => 'prefers-color-scheme', 'value' => $value]],
+    ]);
+    foreach ($paths as $path) {
+        $theme('light');
+        $ines->visit($path);
+        usleep(250_000);
+        $inLight = [...$ines->axe(), ...$ines->covered(), ...$ines->isTooWide() ? ['wider than the window'] : []];
+        $theme('dark');
+        usleep(100_000);
+        $inDark = array_map(fn (string $complaint): string => "dark: {$complaint}", $ines->axe('color-contrast'));
+        foreach ([...$inLight, ...$inDark, ...$ines->complaints()] as $complaint) {
+            $found[] = "{$path}: {$complaint}";
         }
     }
+    $theme('light');
     // on a phone nothing is wider than the window, and everything can be pressed
     $ines->tools('Emulation.setDeviceMetricsOverride', [
         'width' => 390,
