@@ -3,7 +3,7 @@
 run_bench() {
     local name="${1:-}"
     [ $# -gt 0 ] && shift
-    case "$name" in pages | library | deliver | screening | search | vocabulary | match | convert | ranking | texts | leads) ;; *) fail "there is no benchmark “$name”." "./heron bench pages|library|deliver|screening|search|vocabulary|match|convert|ranking|texts|leads [SIZE]" ;; esac
+    case "$name" in pages | library | deliver | screening | search | vocabulary | match | convert | ranking | texts | leads | synthesis) ;; *) fail "there is no benchmark “$name”." "./heron bench pages|library|deliver|screening|search|vocabulary|match|convert|ranking|texts|leads|synthesis [SIZE]" ;; esac
     case "$name" in match | convert | ranking | texts | leads) # these need no database
         { need_cli_packages; need_composer; } >&2
         "bench_$name" "$@"
@@ -106,6 +106,15 @@ bench_library() {
     } >&2
     review="$(owner_artisan heron:load "${1:-100000}" 3 | sed -n 's/.*"review":"\([0-9a-z]*\)".*/\1/p')"
     BENCH_EMAIL=screener1@heron.example php -d pcov.enabled=0 bench/library.php "http://127.0.0.1:$WEB_PORT" "$review" 12
+}
+
+# Maps and tables of coded studies, and pooling.
+bench_synthesis() {
+    {
+        quietly "adding people" owner_artisan heron:person Lead lead@heron.example "--password=a long password"
+        quietly "adding people" owner_artisan heron:person Reviewer reviewer@heron.example "--password=a long password"
+    } >&2
+    owner_artisan heron:bench-synthesis "${1:-5000}"
 }
 
 bench_deliver() { owner_artisan heron:bench-deliver "${1:-50000}"; }

@@ -84,11 +84,17 @@ final class KeepPages
             ];
         }
         foreach ($pages as $number => $on) {
-            DB::table('paper_pages')
-                ->where('review_id', $copy->review_id)
-                ->where('full_text_id', $copy->id)
-                ->where('number', $number)
-                ->update(['blocks' => json_encode($on, JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR)]);
+            DB::update(
+                'UPDATE paper_pages SET blocks = ?, found_by = words_of(?)
+                    WHERE review_id = ? AND full_text_id = ? AND number = ?',
+                [
+                    json_encode($on, JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR),
+                    implode(' ', array_column($on, 'text')),
+                    $copy->review_id,
+                    $copy->id,
+                    $number,
+                ],
+            );
         }
     }
 }

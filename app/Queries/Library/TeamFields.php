@@ -15,7 +15,7 @@ use WaryHeron\Core\Search\Sql\SqlCondition;
 
 /**
  * Lets a query of the library ask for what the team added: tags, notes with Talk, and decisions, as far as this person
- * may see them.
+ * may see them; and for words in the papers that it has.
  */
 final class TeamFields
 {
@@ -49,6 +49,15 @@ final class TeamFields
                             ),
                         ),
                     ),
+            ),
+            Field::FullText->value => fn (string $compared, array $values): SqlCondition => self::within(
+                DB::table('paper_pages')
+                    ->join('full_texts', 'full_texts.id', '=', 'paper_pages.full_text_id')
+                    ->where('paper_pages.review_id', $review->id)
+                    ->whereNull('full_texts.taken_out_at')
+                    ->whereNotNull('full_texts.publication_id')
+                    ->whereRaw("paper_pages.found_by {$compared}", $values)
+                    ->select('full_texts.publication_id'),
             ),
             Field::Decision->value => fn (string $compared, array $values): SqlCondition => self::within(
                 self::decisions($review, $user)->whereRaw("decisions.verdict {$compared}", $values),

@@ -18,4 +18,7 @@ enum Field: string
     case Tag = 'tag';
     case Note = 'note';
     case Decision = 'decision';
+
+    // words of the papers themselves, where a review has them
+    case FullText = 'fulltext';
 }

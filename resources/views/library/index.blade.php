@@ -19,7 +19,7 @@
                         placeholder="title:light* NOT newborn*" spellcheck="false"
                         @if ($filters->line->problem !== '') aria-invalid="true" aria-describedby="q-problem" @endif>
                     <p class="field-help">Also <code>tag:pilot</code>, <code>note:dose</code>, <code>decision:unsure</code>, as far as you
-                        may see them.</p>
+                        may see them, and <code>fulltext:glare</code> in the papers.</p>
                     @if ($filters->line->problem !== '')
                         <p class="field-error" id="q-problem" role="alert">{{ $filters->line->problem }}</p>
                     @endif

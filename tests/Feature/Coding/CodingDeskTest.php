@@ -137,3 +137,22 @@ it('counts what two answered alike, shows neither the other’s, and lets people
     expect(Answer::query()->where('hand', '')->whereNull('superseded_at')->where('how', 'settled')->count())->toBe(2);
     expect(fn () => $terms->by($world->people['lead'], $world->review, 1))->toThrow(Refused::class, 'begun to code apart');
 });
+
+it('finds publications by words of their papers, as one reads them, and no longer once a copy is taken out', function () {
+    $world = AtTheDesk::world();
+    $copy = AtTheDesk::copy($world, 'In all 189 nurses were ran-', 'domised to glare shields.');
+    $found = fn (string $query): bool => str_contains(
+        $this->actingAs($world->people['observer'])->get("/reviews/{$world->review->id}/records?q=".urlencode($query))->assertOk()->getContent(),
+        'Bed lamps</a>',
+    );
+    expect([$found('fulltext:randomised'), $found('fulltext:"glare shields"'), $found('fulltext:(glar* AND nurses) NOT title:visor')])
+        ->toBe([true, true, true]);
+    expect([$found('fulltext:"shields glare"'), $found('fulltext:lux'), $found('randomised')])->toBe([false, false, false]);
+    // made anew by a command, from the files themselves
+    DB::table('paper_pages')->delete();
+    expect($found('fulltext:glare'))->toBeFalse();
+    $this->artisan('heron:papers')->expectsOutputToContain('1 paper')->assertSuccessful();
+    expect($found('fulltext:glare'))->toBeTrue();
+    $copy->update(['taken_out_at' => now()]);
+    expect($found('fulltext:glare'))->toBeFalse();
+});
