@@ -4,6 +4,7 @@ use App\Http\Controllers\Coding\CodebookController;
 use App\Http\Controllers\Coding\CodingController;
 use App\Http\Controllers\Coding\CodingDeskController;
 use App\Http\Controllers\Coding\LeadController;
+use App\Http\Controllers\Coding\PassageController;
 use App\Http\Controllers\Coding\ReconcileController;
 use App\Http\Controllers\Deliveries\DeliveryController;
 use App\Http\Controllers\FullTexts\FullTextController;
@@ -180,6 +181,12 @@ Route::prefix('/reviews/{review}')
             Route::get('/codebook/file', [CodebookController::class, 'export'])->name('codebook.file');
             Route::get('/coding/papers/{fullText}', [CodingDeskController::class, 'paper'])->name('coding.paper');
             Route::get('/coding/papers/{fullText}/find', [CodingDeskController::class, 'find'])->name('coding.find');
+            Route::get('/coding/passages', [PassageController::class, 'index'])->middleware('throttle:query')->name('passages');
+            Route::get('/exports/passages.{format}', [PassageController::class, 'export'])
+                ->whereIn('format', ['csv', 'xlsx', 'jsonld'])
+                ->middleware(['throttle:dear', WritesDownTakingOut::class])
+                ->name('passages.export');
+            Route::get('/coding/{publication}/passages', [PassageController::class, 'of'])->name('passages.of');
             Route::get('/coding/differences', [ReconcileController::class, 'index'])->name('reconcile');
             Route::get('/coding/{publication}/results', [ResultController::class, 'index'])->name('results');
             Route::get('/coding/{publication}/{code}', [CodingController::class, 'cell'])
@@ -488,6 +495,18 @@ Route::prefix('/reviews/{review}')
             ->can('code', 'review')
             ->withoutScopedBindings()
             ->name('reconcile.settle');
+        Route::post('/coding/{publication}/passages', [PassageController::class, 'store'])
+            ->can('code', 'review')
+            ->name('passages.store');
+        Route::put('/coding/passages/{passage}', [PassageController::class, 'change'])
+            ->can('code', 'review')
+            ->name('passages.change');
+        Route::delete('/coding/passages/{passage}', [PassageController::class, 'remove'])
+            ->can('code', 'review')
+            ->name('passages.remove');
+        Route::post('/coding/themes/{theme}', [PassageController::class, 'theme'])
+            ->can('code', 'review')
+            ->name('themes.change');
         Route::put('/coding/{publication}/results/{row}', [ResultController::class, 'save'])
             ->can('code', 'review')
             ->where('row', '[0-9a-hjkmnp-tv-zA-HJKMNP-TV-Z]{26}')

@@ -127,6 +127,18 @@ final class Review extends Model
         return $many;
     }
 
+    /** @return HasMany<Theme, $this> */
+    public function themes(): HasMany
+    {
+        return $this->hasMany(Theme::class);
+    }
+
+    /** @return HasMany<Passage, $this> */
+    public function passages(): HasMany
+    {
+        return $this->hasMany(Passage::class);
+    }
+
     /** @return HasMany<ReviewOutcome, $this> */
     public function outcomes(): HasMany
     {

@@ -4,6 +4,7 @@ import { joined } from './joined';
 import { isTyping } from './keys';
 import numbersDesk from './numbersDesk';
 import paperOf from './codingPaper';
+import passages from './passages';
 import { ask, data } from './server';
 
 const copyOf = (answer) => JSON.parse(JSON.stringify(answer));
@@ -315,6 +316,7 @@ const keys = () => ({
             j: () => this.step(1),
             k: () => this.step(-1),
             e: () => this.quote(),
+            p: () => this.markPassage(),
             a: () => this.accept(),
             c: () => this.correct(),
             x: () => this.reject(),
@@ -335,13 +337,13 @@ const keys = () => ({
 });
 
 export default () =>
-    joined(answers(), list(), atHand(), keys(), paperOf(), numbersDesk(), {
+    joined(answers(), list(), atHand(), keys(), paperOf(), numbersDesk(), passages(), {
         init() {
             const desk = data('coding-data');
             this.items = desk.items;
             this.leads = desk.leads;
             this.mayCode = desk.mayCode;
-            this.urls = { here: desk.here, previous: desk.previous, next: desk.next, results: desk.results };
+            this.urls = { here: desk.here, previous: desk.previous, next: desk.next, results: desk.results, passages: desk.passages };
             queue = new AnswerQueue(`heron-coding-${desk.user}-${desk.publication}`, {
                 answered: (id, answer, isNewest) => this.answered(id, answer, isNewest),
                 refused: (id, entry, failure) => this.refusedBy(id, entry, failure),
@@ -362,7 +364,8 @@ export default () =>
             queue.flush();
             this.begin(desk.copies);
             const asked = window.location.hash.replace('#item-', '').replace('#code-', '');
-            if (!asked.startsWith('#result-')) this.goTo(this.items.some((one) => one.id === asked) ? asked : this.firstOpen());
+            if (!/^#(result|passage)-/.test(asked)) this.goTo(this.items.some((one) => one.id === asked) ? asked : this.firstOpen());
+            this.loadPassages();
             this.beginNumbers(desk.user, desk.publication);
             window.addEventListener('keydown', (event) => this.pressed(event));
             window.addEventListener('online', () => queue.flush());

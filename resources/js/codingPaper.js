@@ -92,7 +92,7 @@ export default () => ({
             .filter((lead) => lead.evidence)
             .map((lead) => ({ piece: lead.evidence, item: lead.code, look: 'lead' }));
         const found = this.found.map((one) => ({ piece: { ...one, copy: this.source, quote: '' }, item: '', look: 'found' }));
-        sheet.mark(this.isNumbers ? [...this.resultMarks(), ...found] : [...leads, ...marks, ...found]);
+        sheet.mark(this.isNumbers ? [...this.resultMarks(), ...found] : [...this.passageMarks(), ...leads, ...marks, ...found]);
     },
     async see(piece) {
         const source = piece.copy || ABSTRACT;

@@ -44,7 +44,7 @@ final readonly class LogFilters
             'calibration',
         ],
         'Full texts' => ['full-text', 'retrievals', 'locker', 'report', 'study'],
-        'Coding' => ['code', 'coding', 'answer', 'lead'],
+        'Coding' => ['code', 'coding', 'answer', 'lead', 'passage', 'theme'],
         'Synthesis' => ['outcome', 'arm', 'comparison', 'result', 'analysis'],
         'Report' => ['flow'],
     ];

@@ -87,7 +87,12 @@ final class Page extends Component
                 'full-texts.read' => 'Read in full',
                 'studies' => 'Studies',
             ],
-            'coding' => ['coding' => 'Coding table', 'reconcile' => 'Reconcile', 'codebook' => 'Codebook'],
+            'coding' => [
+                'coding' => 'Coding table',
+                'reconcile' => 'Reconcile',
+                'passages' => 'Passages',
+                'codebook' => 'Codebook',
+            ],
             'synthesis' => ['map' => 'Map', 'analyses' => 'Analyses', 'outcomes' => 'Outcomes'],
             default => [],
         };
@@ -160,6 +165,7 @@ final class Page extends Component
                     'Studies and their reports' => route('studies', $this->review),
                     'Coding table' => route('coding', $this->review),
                     'Codebook' => route('codebook', $this->review),
+                    'Passages under themes' => route('passages', $this->review),
                     'Reconcile coders' => route('reconcile', $this->review),
                     'Evidence map and crosstabs' => route('map', $this->review),
                     'Analyses: pool results' => route('analyses', $this->review),

@@ -168,11 +168,14 @@
                         <div class="row">
                             <button type="button" class="button button-plain" x-on:mousedown.prevent="" x-on:click="quote" data-key="E"
                                 data-does="The marked words are evidence">Add the marked words <kbd>E</kbd></button>
+                            <button type="button" class="button button-plain" x-on:mousedown.prevent="" x-on:click="markPassage" data-key="P"
+                                data-does="The marked words are a passage under a theme">A theme for them <kbd>P</kbd></button>
                             <label class="small"><input type="checkbox" x-bind:checked="fromWhole" x-on:change="whole"> judged from the
                                 whole <kbd data-key="W" data-does="Judged from the whole paper">W</kbd></label>
                         </div>
                     @endif
                 </div>
+                @include('coding.desk-passages')
             </div>
             @include('coding.numbers-form')
             <p class="unsent" role="status" x-show="cutOff" x-text="cutOff"></p>

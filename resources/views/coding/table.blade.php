@@ -68,7 +68,9 @@
                     </x-menu>
                 </span>
             </header>
-            @if ($terms->codes->isEmpty())
+            @if ($table->publications->isEmpty() && $terms->filters === [])
+                <x-empty title="Nothing is included yet">Publications come here when screening includes them.</x-empty>
+            @elseif ($terms->codes->isEmpty())
                 <x-empty title="The codebook is empty">Say first what is to be found out about each study: <a
                         href="{{ route('codebook', $review) }}">the codebook</a>.</x-empty>
             @else
@@ -95,11 +97,7 @@
                     @endforeach
                 </form>
                 @if ($table->publications->isEmpty())
-                    @if ($terms->filters === [])
-                        <x-empty title="Nothing is included yet">Publications come here when screening includes them.</x-empty>
-                    @else
-                        <x-empty title="No study is like this">Take a condition away.</x-empty>
-                    @endif
+                    <x-empty title="No study is like this">Take a condition away.</x-empty>
                 @else
                     <div class="sheet-scroll coding-scroll" tabindex="0" role="region" aria-label="Coding table" x-on:keydown="pressed"
                         x-on:focusin="enter" x-on:click="clicked">

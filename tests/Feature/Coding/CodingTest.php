@@ -4,8 +4,6 @@ namespace Tests\Feature\Coding;
 
 use App\Models\Answer;
 use App\Models\CodebookItem;
-use Illuminate\Testing\TestResponse;
-use Symfony\Component\HttpFoundation\BinaryFileResponse;
 use Tests\Feature\World;
 
 function coded(): World
@@ -21,15 +19,6 @@ function coded(): World
     }
 
     return $world;
-}
-
-function bytesOf(TestResponse $answer): string
-{
-    $response = $answer->baseResponse;
-
-    return $response instanceof BinaryFileResponse
-        ? (string) file_get_contents($response->getFile()->getPathname())
-        : $answer->streamedContent();
 }
 
 it('builds a codebook, codes, and lets nobody overwrite unseen', function () {
@@ -117,7 +106,7 @@ it('exports what is included, safe to open', function () {
         ->assertOk();
     $rows = function (string $path): array {
         $stream = fopen('php://memory', 'w+');
-        fwrite($stream, substr(bytesOf($this->get($path)->assertOk()), 3));
+        fwrite($stream, substr(AtTheDesk::bytes($this->get($path)->assertOk()), 3));
         rewind($stream);
         $rows = [];
         while (($row = fgetcsv($stream, escape: '')) !== false) {

@@ -2,56 +2,11 @@
 
 namespace Tests\Feature\Coding;
 
-use App\Actions\Coding\ChangeCodebook;
-use App\Actions\Coding\SaveAnswer;
 use App\Actions\Coding\SetCodingTerms;
-use App\Models\CodebookItem;
 use App\Models\CodingLead;
 use OpenSpout\Reader\Common\Creator\ReaderEntityFactory;
 use Tests\Feature\World;
-use WaryHeron\Core\Coding\AnswerKind;
-use WaryHeron\Core\Coding\CodeType;
-use WaryHeron\Core\Coding\Evidence;
 use WaryHeron\Core\Coding\GivenAnswer;
-
-/** Four included studies, two items; Bay has answered of each but the last. */
-function codedStudies(): World
-{
-    $world = new World();
-    $world->deliver(array_map(
-        fn (string $name): array => ['TI' => "Lamps of {$name}", 'AU' => "{$name}, A"],
-        ['Aster', 'Birk', 'Cole', 'Dorn'],
-    ));
-    foreach (range(0, 3) as $i) {
-        foreach (['anna', 'ben'] as $who) {
-            $world->decide($who, $world->item($i), 'include');
-        }
-    }
-    app(ChangeCodebook::class)->addAll($world->people['lead'], $world->review, [
-        AtTheDesk::asked('Light', CodeType::Choices),
-        AtTheDesk::asked('Lux'),
-    ]);
-    $lux = ['Aster' => '900', 'Birk' => '2500', 'Cole' => '70'];
-    foreach ($lux as $name => $value) {
-        said($world, $name, 'Lux', new GivenAnswer($value, evidence: [Evidence::quoted("=at {$value} lux")]));
-    }
-    said($world, 'Aster', 'Light', new GivenAnswer(['lamp › desk']));
-    said($world, 'Birk', 'Light', new GivenAnswer(['lamp', 'window'], fromWhole: true));
-    said($world, 'Cole', 'Light', new GivenAnswer(null, AnswerKind::NotReported));
-
-    return $world;
-}
-
-function said(World $world, string $name, string $label, GivenAnswer $given, string $who = 'coder'): void
-{
-    $code = CodebookItem::query()->where('review_id', $world->review->id)->where('label', $label)->sole();
-    app(SaveAnswer::class)->execute($world->people[$who], $world->publication("Lamps of {$name}"), $code, $given);
-}
-
-function itemOf(World $world, string $label): string
-{
-    return CodebookItem::query()->where('review_id', $world->review->id)->where('label', $label)->value('id');
-}
 
 /** @return list<string> the studies that the table shows, in its order */
 function studiesShown(World $world, string $query): array
@@ -63,11 +18,11 @@ function studiesShown(World $world, string $query): array
 }
 
 it('narrows by what any item says and by how far it has come', function (string $item, string $asks, array $shown) {
-    $world = codedStudies();
-    expect(studiesShown($world, 'with[]='.urlencode(itemOf($world, $item).":{$asks}")))->toBe($shown);
+    $world = AtTheDesk::coded();
+    expect(studiesShown($world, 'with[]='.urlencode(AtTheDesk::itemOf($world, $item).":{$asks}")))->toBe($shown);
     // as the form sends it
     $name = $asks[0] === '~' ? 'standing' : 'standing=~lead&says';
-    expect(studiesShown($world, 'item='.itemOf($world, $item)."&{$name}=".urlencode($asks)))->toBe($shown);
+    expect(studiesShown($world, 'item='.AtTheDesk::itemOf($world, $item)."&{$name}=".urlencode($asks)))->toBe($shown);
 })->with([
     'an option with the narrower ones' => ['Light', 'lamp', ['Aster', 'Birk']],
     'a narrower option' => ['Light', 'lamp › desk', ['Aster']],
@@ -85,8 +40,8 @@ it('narrows by what any item says and by how far it has come', function (string 
 ]);
 
 it('orders by an item as numbers are ordered, those without an answer last', function () {
-    $world = codedStudies();
-    $lux = itemOf($world, 'Lux');
+    $world = AtTheDesk::coded();
+    $lux = AtTheDesk::itemOf($world, 'Lux');
     expect(studiesShown($world, "sort={$lux}"))->toBe(['Cole', 'Aster', 'Birk', 'Dorn']);
     expect(studiesShown($world, "sort={$lux}&down=1"))->toBe(['Birk', 'Aster', 'Cole', 'Dorn']);
     expect(studiesShown($world, 'sort=coded'))->toBe(['Dorn', 'Aster', 'Birk', 'Cole']);
@@ -94,11 +49,11 @@ it('orders by an item as numbers are ordered, those without an answer last', fun
 });
 
 it('makes what is missing or in doubt stand out', function () {
-    $world = codedStudies();
+    $world = AtTheDesk::coded();
     CodingLead::query()->create([
         'review_id' => $world->review->id,
         'publication_id' => $world->publication('Lamps of Dorn')->id,
-        'code_id' => itemOf($world, 'Lux'),
+        'code_id' => AtTheDesk::itemOf($world, 'Lux'),
         'value' => 40,
         'quote' => 'at 40 lux',
         'confidence' => 'check',
@@ -111,7 +66,7 @@ it('makes what is missing or in doubt stand out', function () {
     expect(substr_count($page->getContent(), '<span class="cell-mark">no evidence</span>'))->toBe(1);
     $page->assertSee('<span class="cell-mark">check</span>', false)->assertDontSee('Read the papers');
     // the cell in full, for those of the review
-    $cell = "{$at}/{$world->publication('Lamps of Dorn')->id}/".itemOf($world, 'Lux');
+    $cell = "{$at}/{$world->publication('Lamps of Dorn')->id}/".AtTheDesk::itemOf($world, 'Lux');
     $this->getJson($cell)->assertJsonPath('lead.evidence.quote', 'at 40 lux')->assertJsonPath('answer.id', '');
     $this->actingAs($world->people['outsider'])->getJson($cell)->assertNotFound();
     $this->actingAs($world->people['observer'])
@@ -120,19 +75,19 @@ it('makes what is missing or in doubt stand out', function () {
 });
 
 it('shows where two coders differ, and neither of their answers', function () {
-    $world = codedStudies();
+    $world = AtTheDesk::coded();
     app(SetCodingTerms::class)->by($world->people['lead'], $world->review, 2);
     $world->review->refresh();
-    said($world, 'Dorn', 'Lux', new GivenAnswer('3311'));
-    said($world, 'Dorn', 'Lux', new GivenAnswer('3322'), 'anna');
+    AtTheDesk::said($world, 'Dorn', 'Lux', new GivenAnswer('3311'));
+    AtTheDesk::said($world, 'Dorn', 'Lux', new GivenAnswer('3322'), 'anna');
     $page = $this->actingAs($world->people['ben'])->get("/reviews/{$world->review->id}/coding");
     $page->assertSee('1 difference to reconcile')->assertDontSee('3,311')->assertDontSee('3,322');
-    expect(studiesShown($world, 'with[]='.itemOf($world, 'Lux').':~differs'))->toBe(['Dorn']);
+    expect(studiesShown($world, 'with[]='.AtTheDesk::itemOf($world, 'Lux').':~differs'))->toBe(['Dorn']);
 });
 
 it('gives the table as it is shown, with what stands beside each answer', function () {
-    $world = codedStudies();
-    $lux = itemOf($world, 'Lux');
+    $world = AtTheDesk::coded();
+    $lux = AtTheDesk::itemOf($world, 'Lux');
     $at = "/reviews/{$world->review->id}/exports/coding";
     $asked = "sort={$lux}&down=1&columns[]={$lux}&parts[]=quote&parts[]=place&parts[]=coder";
     $file = $this->actingAs($world->people['observer'])->get("{$at}.xlsx?{$asked}")->assertOk()->baseResponse->getFile();

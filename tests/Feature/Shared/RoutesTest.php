@@ -100,6 +100,8 @@ it('hides everything in a review from outsiders, and sends guests to sign in', f
         'outcome' => $outcome->id,
         'comparison' => $comparison->id,
         'analysis' => app(KeepAnalysis::class)->begin($lead, $review, 'Errors', $terms)->id,
+        'theme' => 'none',
+        'passage' => 'none',
         'row' => str_repeat('0', 26),
         'picture' => 'forest',
         'review' => $world->review->id,

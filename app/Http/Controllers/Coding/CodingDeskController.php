@@ -52,6 +52,7 @@ final class CodingDeskController extends Controller
                 'publication' => $publication->id,
                 'user' => $this->me($request)->id,
                 'here' => self::address($review, $publication->id),
+                'passages' => route('passages.of', [$review, $publication], false),
                 'results' => route('results', [$review, $publication], false),
                 'previous' => self::address($review, $beside(-1)),
                 'next' => self::address($review, $beside(1)),

@@ -1,0 +1,57 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests\Coding;
+
+use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Validation\ValidationException;
+use WaryHeron\Core\Coding\Evidence;
+use WaryHeron\Core\Coding\ThemePath;
+
+/** A passage with the themes that it goes under, as the Coding Desk sends it. */
+final class PassageRequest extends FormRequest
+{
+    public function authorize(): bool
+    {
+        return true; // the routes name the ability
+    }
+
+    /** @return array<string, mixed> */
+    public function rules(): array
+    {
+        return [
+            'themes' => ['required', 'string', 'max:1000'],
+            'memo' => ['nullable', 'string', 'max:4000'],
+            'piece' => [$this->isMethod('post') ? 'required' : 'nullable', 'array'],
+            'piece.quote' => ['required_with:piece', 'string', 'max:4000'],
+            'piece.prefix' => ['nullable', 'string', 'max:400'],
+            'piece.suffix' => ['nullable', 'string', 'max:400'],
+            'piece.copy' => ['nullable', 'string', 'max:26'],
+            'piece.page' => ['nullable', 'integer', 'between:0,32000'],
+            'piece.first' => ['nullable', 'integer', 'between:-1,100000'],
+            'piece.last' => ['nullable', 'integer', 'between:-1,100000'],
+            'piece.boxes' => ['nullable', 'array', 'max:200'],
+            'piece.boxes.*' => ['array', 'size:4'],
+            'piece.boxes.*.*' => ['numeric', 'between:-1,2'],
+        ];
+    }
+
+    public function piece(): Evidence
+    {
+        return Evidence::fromArray($this->validated('piece'));
+    }
+
+    /** @return list<non-empty-list<string>> */
+    public function paths(): array
+    {
+        $paths = ThemePath::all($this->validated('themes'));
+
+        return $paths === [] ? throw ValidationException::withMessages(['themes' => 'Name a theme.']) : $paths;
+    }
+
+    public function memo(): string
+    {
+        return trim((string) $this->validated('memo'));
+    }
+}
