@@ -29,9 +29,6 @@ use App\Actions\Searches\ChangeStrategy;
 use App\Actions\Searches\KeepKnownItems;
 use App\Actions\Searches\RuleOnHeading;
 use App\Actions\Searches\RunStrategy;
-use App\Actions\Synthesis\ChangeOutcomes;
-use App\Actions\Synthesis\KeepAnalysis;
-use App\Actions\Synthesis\SaveResult;
 use App\Actions\Team\CreateReview;
 use App\Jobs\Coding\FindLeads;
 use App\Jobs\Deliveries\DeliverFile;
@@ -49,7 +46,6 @@ use App\Models\Item;
 use App\Models\Membership;
 use App\Models\Publication;
 use App\Models\Review;
-use App\Models\ReviewOutcome;
 use App\Models\Scheme;
 use App\Models\Strategy;
 use App\Models\Task;
@@ -62,7 +58,6 @@ use App\Sources\Sources;
 use Carbon\CarbonImmutable;
 use Illuminate\Contracts\Bus\Dispatcher;
 use Illuminate\Contracts\Console\Kernel;
-use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\Str;
@@ -74,10 +69,6 @@ use WaryHeron\Core\FullText\RetrievalState;
 use WaryHeron\Core\Screening\ItemState;
 use WaryHeron\Core\Screening\Ranking\ReadingOrder;
 use WaryHeron\Core\Screening\Verdict;
-use WaryHeron\Core\Synthesis\Choice\AnalysisTerms;
-use WaryHeron\Core\Synthesis\Report\OutcomeKind;
-use WaryHeron\Core\Synthesis\Report\ReportForm;
-use WaryHeron\Core\Synthesis\Report\StudyDesign;
 
 /** The demo's scenario, played through the application's own actions over four made-up weeks. */
 final class DemoReview
@@ -200,9 +191,7 @@ final class DemoReview
         private readonly StartLeads $leads,
         private readonly ChangeCodebook $codebook,
         private readonly SetCodingTerms $terms,
-        private readonly ChangeOutcomes $outcomes,
-        private readonly SaveResult $result,
-        private readonly KeepAnalysis $analyses,
+        private readonly DemoSynthesis $synthesis,
         private readonly ChangeCriteria $criteria,
         private readonly ChangeQuestion $question,
         private readonly ChangeStrategy $strategies,
@@ -246,7 +235,7 @@ final class DemoReview
                 $this->people['tunde'],
             ]);
             $this->code($start->addDays(22));
-            $this->takeNumbers($start->addDays(22));
+            $this->synthesis->make($this->review, $this->people, $start->addDays(22));
             $this->readForAnswers();
             $this->at($start->addDays(23)->setTime(15, 0));
             $this->deliverLate();
@@ -783,64 +772,6 @@ final class DemoReview
                 $this->answerAll($coder, $publication, ReadOff::inDepth($publication));
             }
         }
-    }
-
-    /** Two outcomes, defined once, with what the reports tell of them, and an analysis of each. */
-    private function takeNumbers(CarbonImmutable $day): void
-    {
-        $this->at($day->setTime(8, 30));
-        $ines = $this->people['ines'];
-        $lamp = $this->outcomes->addArm($ines, $this->review, 'bright light', 'intervention');
-        $dim = $this->outcomes->addArm($ines, $this->review, 'dim or no light', 'comparator');
-        $comparison = $this->outcomes->compare($ines, $this->review, $lamp, $dim);
-        $misses = $this->outcomes->addOutcome($ines, $this->review, 'Near misses', OutcomeKind::Events, 'lower', about: 'People with at least one, as they told or as was written down.');
-        $sleepy = $this->outcomes->addOutcome($ines, $this->review, 'Sleepiness at 04:00', OutcomeKind::Means, 'lower', 'points', [
-            ['name' => 'nine-point sleepiness scale', 'low' => 1.0, 'high' => 9.0, 'reversed' => false],
-        ]);
-        foreach ($this->copiesOfIncluded() as $i => $copy) {
-            $read = ReadNumbers::of($copy);
-            if ($read === null) {
-                continue;
-            }
-            $this->at($day->setTime(13, 0)->addMinutes($i * 17));
-            $coder = $this->people[$i % 2 === 0 ? 'karin' : 'tunde'];
-            $publication = Publication::query()->findOrFail($copy->publication_id);
-            $about = ['comparison_id' => $comparison->id, 'days' => 28, 'time_told' => 'in the last week', 'design' => StudyDesign::Parallel];
-            [$given, $evidence] = $read->some(['n', 'e']);
-            $this->result->execute($coder, $publication, strtolower((string) Str::ulid()), [
-                ...$about, 'outcome_id' => $misses->id, 'form' => ReportForm::Counts, 'given' => $given,
-            ], $evidence);
-            [$given, $evidence] = $read->some(['n', 'm', 'sd']);
-            $this->result->execute($coder, $publication, strtolower((string) Str::ulid()), [
-                ...$about, 'outcome_id' => $sleepy->id, 'form' => ReportForm::MeansWithSd, 'scale' => 'nine-point sleepiness scale', 'given' => $given,
-            ], $evidence);
-        }
-        $terms = fn (ReviewOutcome $of, string $measure, string $groups = ''): AnalysisTerms => AnalysisTerms::fromArray([
-            'outcome' => $of->id, 'comparison' => $comparison->id, 'measure' => $measure, 'groups' => $groups,
-        ]);
-        $this->at($day->setTime(18, 0));
-        $design = $this->review->codes()->where('label', 'Design')->value('id');
-        $this->analyses->begin($ines, $this->review, 'Near misses in the night', $terms($misses, 'RR'));
-        $this->analyses->begin($ines, $this->review, 'Sleepiness at 04:00, by design', $terms($sleepy, 'MD', (string) $design));
-    }
-
-    /** @return Collection<int, FullText> one of each study: a second report tells nothing new */
-    private function copiesOfIncluded(): Collection
-    {
-        $included = Item::query()
-            ->where('stage_id', $this->review->lastStage()->id)
-            ->where('state', ItemState::Included)
-            ->select('publication_id');
-
-        return FullText::query()
-            ->where('review_id', $this->review->id)
-            ->where('state', 'read')
-            ->whereIn('publication_id', $included)
-            ->orderBy('id')
-            ->get()
-            ->toBase()
-            ->unique('publication_id')
-            ->values();
     }
 
     /** @param  array<string, GivenAnswer>  $answers */

@@ -1,0 +1,171 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Database\Demo;
+
+use App\Actions\Coding\MarkPassage;
+use App\Actions\Synthesis\ChangeOutcomes;
+use App\Actions\Synthesis\KeepAnalysis;
+use App\Actions\Synthesis\SaveResult;
+use App\Models\Comparison;
+use App\Models\FullText;
+use App\Models\Item;
+use App\Models\Publication;
+use App\Models\Review;
+use App\Models\ReviewOutcome;
+use App\Models\User;
+use App\Queries\FullTexts\WordsFound;
+use Carbon\CarbonImmutable;
+use Illuminate\Support\Collection;
+use Illuminate\Support\Str;
+use WaryHeron\Core\Coding\Evidence;
+use WaryHeron\Core\Coding\ThemePath;
+use WaryHeron\Core\FullText\Selector\Selector;
+use WaryHeron\Core\Screening\ItemState;
+use WaryHeron\Core\Synthesis\Choice\AnalysisTerms;
+use WaryHeron\Core\Synthesis\Report\OutcomeKind;
+use WaryHeron\Core\Synthesis\Report\ReportForm;
+use WaryHeron\Core\Synthesis\Report\StudyDesign;
+
+/** What the demo's people have taken from the papers for synthesis: results of two outcomes, and passages under themes. */
+final class DemoSynthesis
+{
+    private const SCALE = 'nine-point sleepiness scale';
+
+    /** Sentences that stand in several of the invented papers, with the themes and memo that a reader gives them. */
+    private const PASSAGES = [
+        'Glare was named by one in eight.' => ['Acceptance › Glare', ''],
+        'The staff spoke of the lamps kindly, which may itself have an effect.' => ['Acceptance', 'Could be the attention, not the light.'],
+        'Costs were small against those of a single serious error.' => ['Costs', ''],
+        'Adherence fell a little after the second week.' => ['Acceptance › Keeping it up', ''],
+        'Nobody could be kept from knowing whether the lamps were on.' => ['Soundness › Nobody blinded', ''],
+        'Errors were counted as they were reported, and not all are.' => ['Soundness › Errors under-reported', 'Matters for near misses.'],
+        'It was largest when the need was greatest, late in the night.' => ['When it works', ''],
+    ];
+
+    private Review $review;
+
+    /** @var array<string, User> */
+    private array $people;
+
+    public function __construct(
+        private readonly ChangeOutcomes $outcomes,
+        private readonly SaveResult $result,
+        private readonly KeepAnalysis $analyses,
+        private readonly MarkPassage $mark,
+    ) {
+    }
+
+    /** @param  array<string, User>  $people */
+    public function make(Review $review, array $people, CarbonImmutable $day): void
+    {
+        [$this->review, $this->people] = [$review, $people];
+        $copies = $this->copiesOfIncluded();
+        CarbonImmutable::setTestNow($day->setTime(8, 30));
+        $comparison = $this->comparison();
+        $misses = $this->outcomes->addOutcome(
+            $people['ines'],
+            $review,
+            'Near misses',
+            OutcomeKind::Events,
+            'lower',
+            about: 'People with at least one, as they told or as was written down.',
+        );
+        $sleepy = $this->outcomes->addOutcome($people['ines'], $review, 'Sleepiness at 04:00', OutcomeKind::Means, 'lower', 'points', [
+            ['name' => self::SCALE, 'low' => 1.0, 'high' => 9.0, 'reversed' => false],
+        ]);
+        foreach ($copies as $i => $copy) {
+            CarbonImmutable::setTestNow($day->setTime(13, 0)->addMinutes($i * 17));
+            $this->take($people[$i % 2 === 0 ? 'karin' : 'tunde'], $copy, $comparison, $misses, $sleepy);
+            $this->markIn($people[$i % 3 === 0 ? 'tunde' : 'karin'], $copy);
+        }
+        CarbonImmutable::setTestNow($day->setTime(18, 0));
+        $this->analyse('Near misses in the night', $misses, $comparison, 'RR');
+        $design = $review->codes()->where('label', 'Design')->value('id');
+        $this->analyse('Sleepiness at 04:00, by design', $sleepy, $comparison, 'MD', is_string($design) ? $design : '');
+    }
+
+    private function comparison(): Comparison
+    {
+        $lamp = $this->outcomes->addArm($this->people['ines'], $this->review, 'bright light', 'intervention');
+        $dim = $this->outcomes->addArm($this->people['ines'], $this->review, 'dim or no light', 'comparator');
+
+        return $this->outcomes->compare($this->people['ines'], $this->review, $lamp, $dim);
+    }
+
+    /** @return Collection<int, FullText> one of each publication */
+    private function copiesOfIncluded(): Collection
+    {
+        $included = Item::query()
+            ->where('stage_id', $this->review->lastStage()->id)
+            ->where('state', ItemState::Included)
+            ->select('publication_id');
+
+        return FullText::query()
+            ->where('review_id', $this->review->id)
+            ->where('state', 'read')
+            ->whereIn('publication_id', $included)
+            ->orderBy('id')
+            ->get()
+            ->toBase()
+            ->unique('publication_id')
+            ->values();
+    }
+
+    private function take(User $coder, FullText $copy, Comparison $comparison, ReviewOutcome $misses, ReviewOutcome $sleepy): void
+    {
+        $read = ReadNumbers::of($copy);
+        if ($read === null) {
+            return;
+        }
+        $publication = Publication::query()->findOrFail($copy->publication_id);
+        foreach (
+            [
+                [$misses, ReportForm::Counts, ['n', 'e'], ''],
+                [$sleepy, ReportForm::MeansWithSd, ['n', 'm', 'sd'], self::SCALE],
+            ] as [$outcome, $form, $keys, $scale]
+        ) {
+            [$given, $evidence] = $read->some($keys);
+            $this->result->execute(
+                $coder,
+                $publication,
+                strtolower((string) Str::ulid()),
+                [
+                    'outcome_id' => $outcome->id,
+                    'comparison_id' => $comparison->id,
+                    'days' => 28,
+                    'time_told' => 'in the last week',
+                    'scale' => $scale,
+                    'form' => $form,
+                    'design' => StudyDesign::Parallel,
+                    'given' => $given,
+                ],
+                $evidence,
+            );
+        }
+    }
+
+    private function markIn(User $reader, FullText $copy): void
+    {
+        $publication = Publication::query()->findOrFail($copy->publication_id);
+        foreach (self::PASSAGES as $quote => [$themes, $memo]) {
+            $found = WordsFound::in($copy->review_id, $copy->id, $quote)[0] ?? null;
+            if ($found !== null) {
+                $piece = new Evidence(new Selector($quote, '', '', $found['page'], -1, -1, $found['boxes']), $copy->id);
+                $this->mark->mark($reader, $publication, $piece, ThemePath::all($themes), $memo);
+            }
+        }
+    }
+
+    private function analyse(string $title, ReviewOutcome $of, Comparison $comparison, string $measure, string $groups = ''): void
+    {
+        $terms = AnalysisTerms::fromArray([
+            'outcome' => $of->id,
+            'comparison' => $comparison->id,
+            'measure' => $measure,
+            'groups' => $groups,
+        ]);
+        $this->analyses->begin($this->people['ines'], $this->review, $title, $terms);
+    }
+}
