@@ -363,10 +363,11 @@ export default () =>
             });
             queue.flush();
             this.begin(desk.copies);
-            const asked = window.location.hash.replace('#item-', '').replace('#code-', '');
-            if (!/^#(result|passage)-/.test(asked)) this.goTo(this.items.some((one) => one.id === asked) ? asked : this.firstOpen());
-            this.loadPassages();
-            this.beginNumbers(desk.user, desk.publication);
+            // what the address asks for; going to an item writes another one into it
+            const [what, asked] = window.location.hash.slice(1).split(/-(.*)/);
+            if (what !== 'result') this.goTo(this.items.some((one) => one.id === asked) ? asked : this.firstOpen());
+            this.loadPassages(what === 'passage' ? asked : '');
+            this.beginNumbers(desk.user, desk.publication, what === 'result' ? asked : null);
             window.addEventListener('keydown', (event) => this.pressed(event));
             window.addEventListener('online', () => queue.flush());
         },

@@ -6,6 +6,7 @@ const ABSTRACT = 'abstract';
 
 // outside the component: what it watches must not be wrapped
 let sheet = null;
+let opening = Promise.resolve();
 
 // The middle of the Coding Desk: which copy is open and how, what is marked in it, and words to be found in it.
 export default () => ({
@@ -74,7 +75,8 @@ export default () => ({
         this.source = id;
         this.page = 0;
         await this.$nextTick();
-        await sheet.open(this.copy, this.isPlain === 'true');
+        opening = sheet.open(this.copy, this.isPlain === 'true');
+        await opening;
         this.page = sheet.page;
     },
     async turnPlain() {
@@ -97,6 +99,8 @@ export default () => ({
     async see(piece) {
         const source = piece.copy || ABSTRACT;
         if (source !== this.source) await this.show(source);
+        await this.$nextTick();
+        await opening;
         sheet.goTo(piece);
     },
     quote() {

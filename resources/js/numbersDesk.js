@@ -168,7 +168,7 @@ export default () => ({
             else this.numbers.rows.push({ ...newRow(id, { id: entry.body.outcome, kind: '' }, this.numbers), ...entry.body });
         });
     },
-    beginNumbers(user, publication) {
+    beginNumbers(user, publication, asked) {
         queue = new AnswerQueue(`heron-numbers-${user}-${publication}`, {
             answered: (id, result, isNewest) => this.tookResult(id, result, isNewest),
             refused: (id, entry, failure) => this.refusedResult(id, failure),
@@ -182,10 +182,7 @@ export default () => ({
         });
         window.addEventListener('online', () => queue.flush());
         queue.flush();
-        if (window.location.hash.startsWith('#result-')) {
-            const asked = window.location.hash.slice('#result-'.length);
-            this.turnNumbers().then(() => this.goToRow(asked));
-        }
+        if (asked !== null) this.turnNumbers().then(() => this.goToRow(asked || this.atRow));
     },
     goToRow(id) {
         this.atRow = id;

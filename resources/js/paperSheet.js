@@ -49,7 +49,7 @@ export class PaperSheet {
             return;
         }
         const text = this.text();
-        for (const look of ['evidence', 'current', 'lead', 'found']) {
+        for (const look of ['passage', 'evidence', 'current', 'lead', 'found']) {
             highlight(
                 look,
                 this.here()

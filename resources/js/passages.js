@@ -20,9 +20,8 @@ export default () => ({
     get passageLines() {
         return this.passages.map((one) => ({ ...one, quoted: `“${one.piece.quote}”`, where: one.piece.where }));
     },
-    async loadPassages() {
+    async loadPassages(asked) {
         this.takePassages(await ask('GET', this.urls.passages));
-        const asked = window.location.hash.replace('#passage-', '');
         const passage = this.passages.find((one) => one.id === asked);
         if (passage) this.see(passage.piece);
     },

@@ -1,5 +1,6 @@
 <?php
 
+use Facebook\WebDriver\WebDriverBy;
 use Facebook\WebDriver\WebDriverKeys;
 use Tests\Browser\Browser;
 use Tests\Browser\Server;
@@ -108,5 +109,44 @@ it('takes, corrects and turns down leads by key', function () {
     expect(given()[0]['label'])->toBe($label);
     $karin->press('Duration of each session')->sees('Turn down')
         ->keys('x')->until(fn (): bool => $ruled('rejected') === 1, 'Not turned down');
+    expect($karin->complaints())->toBe([]);
+});
+
+it('marks a passage by key, names its theme, and finds it again across studies and from there', function () {
+    $karin = codingDesk('karin.sollander');
+    mark($karin, 'Introduction');
+    $karin->keys('p')->sees('Themes, between commas');
+    $box = $karin->driver->findElement(WebDriverBy::cssSelector('[list="theme-names"]'));
+    $box->sendKeys('Setting the scene › Why nights'.WebDriverKeys::ENTER);
+    $karin->until(
+        fn (): bool => Server::rows("SELECT 1 FROM passages WHERE evidence->>'quote' LIKE '%Introduction%'") !== [],
+        'The passage was not kept',
+    );
+    $review = Server::rows('SELECT review_id FROM passages LIMIT 1')[0]['review_id'];
+    $karin->visit("/reviews/{$review}/coding/passages")->press('Why nights')->sees('Setting the scene › Why nights')->sees('1 passage of 1 publication');
+    $karin->driver->findElement(WebDriverBy::cssSelector('.passage .title-link'))->click();
+    $karin->sees('page 1 of')->until(
+        fn (): bool => $karin->driver->executeScript('return document.querySelectorAll(".paper-mark-passage").length') > 0,
+        'The passage is not marked in the paper',
+    );
+    expect($karin->complaints())->toBe([]);
+});
+
+it('changes an answer where it stands in the table, by keyboard', function () {
+    $review = Server::rows('SELECT review_id FROM answers LIMIT 1')[0]['review_id'];
+    $karin = Browser::open()->signIn('karin.sollander@heron.example', 'night-shift-demo')->visit("/reviews/{$review}/coding");
+    $karin->sees('Coding table');
+    $karin->driver->executeScript('document.querySelector("td[data-at=\"2\"]").focus()');
+    $karin->sees('People analysed')->sees('Open at the Coding Desk');
+    $karin->keys(WebDriverKeys::ARROW_RIGHT)->sees('Light level')->keys(WebDriverKeys::ARROW_LEFT)->sees('People analysed');
+    $karin->keys(WebDriverKeys::ENTER)->until(
+        fn (): bool => $karin->driver->executeScript('return document.activeElement.matches(".coding-edit .input")') === true,
+        'Enter does not lead into the box',
+    );
+    $karin->keys('77', WebDriverKeys::ENTER)->until(
+        fn (): bool => Server::rows("SELECT 1 FROM standing_answers WHERE value = '77'") !== [],
+        'The change was not kept',
+    );
+    $karin->sees('77 persons');
     expect($karin->complaints())->toBe([]);
 });
