@@ -72,7 +72,7 @@ export default () => ({
     // the options of the item are offered as words to narrow by
     narrowBy(event) {
         const options = JSON.parse(event.target.selectedOptions[0]?.dataset.options ?? '[]');
-        this.$refs.says.replaceChildren(
+        this.$root.querySelector('#table-says').replaceChildren(
             ...options.map((one) => {
                 const option = document.createElement('option');
                 option.value = one;

@@ -89,7 +89,7 @@
                         </select></label>
                     <label>or says <input class="input" name="says" list="table-says" size="18" maxlength="200" autocomplete="off"
                             placeholder="nurses, 20..60"></label>
-                    <datalist id="table-says" x-ref="says"></datalist>
+                    <datalist id="table-says"></datalist>
                     <button class="button">Narrow</button>
                     @foreach ($terms->filters as $filter)
                         <a class="table-filter" href="{{ $to($terms->without($filter)) }}"
