@@ -206,7 +206,7 @@ Route::prefix('/reviews/{review}')
                 ->middleware('throttle:query')
                 ->name('analyses.show');
             Route::get('/synthesis/analyses/{analysis}/{picture}.{format}', [AnalysisController::class, 'download'])
-                ->whereIn('picture', ['forest', 'funnel', 'data'])
+                ->whereIn('picture', ['forest', 'funnel', 'regression', 'data'])
                 ->whereIn('format', ['svg', 'png', 'pdf', 'csv', 'xlsx'])
                 ->middleware(['throttle:dear', WritesDownTakingOut::class])
                 ->name('analyses.download');

@@ -21,6 +21,10 @@ run_tests() {
         quick) suites=(Core Feature) ;;
     esac
     spent "setting up"
+    if [ "$part" = all ]; then
+        read_the_code || exit 1
+        spent "reading the code"
+    fi
     case "$part" in
         all | quick)
             need_node_packages
@@ -64,16 +68,6 @@ run_tests() {
     if [ ${#filters[@]} -gt 0 ]; then
         all="${suites[*]}"
         suites=("${all// /,}") # a filter that finds nothing in one suite may find something in another
-    fi
-    if [ "$part" = all ] && [ ${#filters[@]} -eq 0 ]; then
-        # what needs no database is done beside what waits for one
-        (read_the_code && run_suite Core) >"$DIR/beside.log" 2>&1 &
-        local beside=$!
-        run_suite Feature || failed=1
-        wait "$beside" || failed=1
-        cat "$DIR/beside.log"
-        spent "Feature, and beside it the reading of the code and Core"
-        suites=(Browser)
     fi
     for suite in "${suites[@]}"; do
         run_suite "$suite" "${filters[@]}" || failed=1

@@ -66,7 +66,7 @@ export default () => ({
         if (document.getElementById('coding-columns')) this.columns = data('coding-columns');
         const first = this.$root.querySelector('td[data-at]');
         if (first) first.tabIndex = 0;
-        const item = this.$root.querySelector('select[name="item"]');
+        const item = this.$root.querySelector('.table-narrow select[name="item"]');
         if (item) this.narrowBy({ target: item });
     },
     // the options of the item are offered as words to narrow by

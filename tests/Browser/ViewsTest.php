@@ -86,36 +86,24 @@ it('shows every main view without a complaint, to axe and to the browser, light 
     $theme = fn (string $value) => $ines->tools('Emulation.setEmulatedMedia', [
         'features' => [['name' => 'prefers-color-scheme', 'value' => $value]],
     ]);
+    $phone = fn (bool $is) => $is
+        ? $ines->tools('Emulation.setDeviceMetricsOverride', ['width' => 390, 'height' => 844, 'deviceScaleFactor' => 1, 'mobile' => true])
+        : $ines->tools('Emulation.clearDeviceMetricsOverride');
+    $told = fn (string $where, array $complaints): array => array_map(fn (string $one): string => "{$where}{$one}", $complaints);
     foreach ($paths as $path) {
         $theme('light');
+        $phone(false);
         $ines->visit($path);
         usleep(250_000);
-        $inLight = [...$ines->axe(), ...$ines->covered(), ...$ines->isTooWide() ? ['wider than the window'] : []];
+        $pressed = fn (): array => [...$ines->isTooWide() ? ['wider than the window'] : [], ...$ines->covered()];
+        $found = [...$found, ...$told("{$path}: ", [...$ines->axe(), ...$pressed()])];
         $theme('dark');
         usleep(100_000);
-        $inDark = array_map(fn (string $complaint): string => "dark: {$complaint}", $ines->axe('color-contrast'));
-        foreach ([...$inLight, ...$inDark, ...$ines->complaints()] as $complaint) {
-            $found[] = "{$path}: {$complaint}";
-        }
-    }
-    $theme('light');
-    // on a phone nothing is wider than the window, and everything can be pressed
-    $ines->tools('Emulation.setDeviceMetricsOverride', [
-        'width' => 390,
-        'height' => 844,
-        'deviceScaleFactor' => 1,
-        'mobile' => true,
-    ]);
-    foreach ($paths as $path) {
-        $ines->visit($path);
-        usleep(200_000);
-        array_push(
-            $found,
-            ...array_map(fn (string $complaint): string => "390 px {$path}: {$complaint}", [
-                ...$ines->isTooWide() ? ['wider than the window'] : [],
-                ...$ines->covered(),
-            ]),
-        );
+        $found = [...$found, ...$told("dark {$path}: ", $ines->axe('color-contrast'))];
+        // on a phone nothing is wider than the window, and everything can be pressed
+        $phone(true);
+        usleep(150_000);
+        $found = [...$found, ...$told("390 px {$path}: ", [...$pressed(), ...$ines->complaints()])];
     }
     expect($found)->toBe([]);
 });

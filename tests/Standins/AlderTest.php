@@ -32,7 +32,7 @@ function alderCount(string $cql): int
 it('counts what a plain search through every record counts', function () {
     $plain = new PlainSearch(1500);
     $random = new RandomQuery(new Randomizer(new Mt19937(($seed = 42))), onlyText: true);
-    $queries = array_map(fn () => $random->tree(3), range(1, 60));
+    $queries = array_map(fn () => $random->tree(3), range(1, 24));
     foreach (
         [
             '"night shift*"',
@@ -54,7 +54,7 @@ it('counts what a plain search through every record counts', function () {
         expect($count)->toBe($plain->count($query), "seed {$seed}: {$cql}");
         $found += $count > 0 ? 1 : 0;
     }
-    expect($found)->toBeGreaterThan(30);
+    expect($found)->toBeGreaterThan(15);
 });
 
 it('explodes headings, and tells major ones', function () {

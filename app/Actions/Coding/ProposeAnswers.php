@@ -13,6 +13,7 @@ use App\Models\CodingLead;
 use App\Models\FullText;
 use App\Models\Publication;
 use App\Models\Review;
+use App\Queries\Coding\Corrections;
 use Illuminate\Support\Facades\DB;
 use WaryHeron\Core\Coding\AnswerKind;
 use WaryHeron\Core\Coding\InvalidAnswer;
@@ -51,9 +52,10 @@ final readonly class ProposeAnswers
         }
         [$paper, $copy] = $this->paper($publication);
         $passages = Passages::of($paper);
+        $corrections = Corrections::of($review);
         $rows = [];
         foreach ($open as $code) {
-            $row = $this->row($code, $passages, $copy);
+            $row = $this->row($code, $passages, $copy, $corrections->learned($code->id));
             if ($row !== null) {
                 $rows[] = ['review_id' => $review->id, 'publication_id' => $publication->id, ...$row];
             }
@@ -114,10 +116,13 @@ final readonly class ProposeAnswers
         return [new Paper($blocks), null];
     }
 
-    /** @return ?array<string, mixed> */
-    private function row(CodebookItem $code, Passages $passages, ?string $copy): ?array
+    /**
+     * @param  array<array-key, float>  $learned
+     * @return ?array<string, mixed>
+     */
+    private function row(CodebookItem $code, Passages $passages, ?string $copy, array $learned): ?array
     {
-        $item = $this->asked($code);
+        $item = $this->asked($code, $learned);
         $lead = $item === null ? null : $this->engine->lead($item, $passages);
         $value = $lead === null ? null : $this->value($code, $lead);
         if ($lead === null || $value === null) {
@@ -154,7 +159,8 @@ final readonly class ProposeAnswers
         ];
     }
 
-    private function asked(CodebookItem $code): ?AskedItem
+    /** @param  array<array-key, float>  $learned */
+    private function asked(CodebookItem $code, array $learned): ?AskedItem
     {
         $type = ItemType::tryFrom(['choices' => 'choice'][$code->type->value] ?? $code->type->value);
 
@@ -166,7 +172,7 @@ final readonly class ProposeAnswers
                 $type,
                 $code->code()->choosable(),
                 $code->unit,
-                new Briefing($code->guidance, $code->synonyms),
+                new Briefing($code->guidance, $code->synonyms, $learned),
             );
     }
 

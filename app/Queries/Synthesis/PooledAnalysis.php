@@ -11,6 +11,7 @@ use WaryHeron\Core\Synthesis\Choice\AnalysisTerms;
 use WaryHeron\Core\Synthesis\Choice\ChosenRow;
 use WaryHeron\Core\Synthesis\Choice\PooledEstimate;
 use WaryHeron\Core\Synthesis\Effect\TwoByTwo;
+use WaryHeron\Core\Synthesis\Pool\Between;
 use WaryHeron\Core\Synthesis\Pool\Heterogeneity;
 use WaryHeron\Core\Synthesis\Pool\SmallStudies;
 use WaryHeron\Core\Synthesis\Pool\Study;
@@ -104,6 +105,21 @@ final readonly class PooledAnalysis
         }
 
         return array_map($this->pooled(...), $groups);
+    }
+
+    /**
+     * Whether the groups differ; null where there are none.
+     *
+     * @return ?array{Q: ?float, df: ?int, p: ?float}
+     */
+    public function between(): ?array
+    {
+        $groups = [];
+        foreach ($this->terms->groups === '' ? [] : $this->studies() as $study) {
+            $groups[$study->group][] = $study;
+        }
+
+        return $groups === [] ? null : Between::groups($groups, $this->terms->by->model());
     }
 
     public function heterogeneity(): Heterogeneity

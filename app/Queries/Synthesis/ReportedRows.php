@@ -34,7 +34,7 @@ final readonly class ReportedRows
     public static function of(Review $review, AnalysisTerms $terms, ReviewOutcome $outcome): self
     {
         $publications = CodingTable::included($review)->keyBy('id')->all();
-        $answers = $terms->groups === '' && $terms->onlyItem === ''
+        $answers = $terms->groups === '' && $terms->onlyItem === '' && $terms->moderators === []
             ? []
             : CodingTable::answersOf($review, array_keys($publications));
         $only = $terms->onlyItem === '' || $terms->onlyAnswers === [] ? null : new AskedWhen($terms->onlyItem, $terms->onlyAnswers);
@@ -73,6 +73,17 @@ final readonly class ReportedRows
             $value === null => $answer->kind->label(),
             default => (string) $value,
         };
+    }
+
+    /** The number that an item says of a study, or its year; null where there is none. */
+    public function number(string $study, string $item): ?float
+    {
+        if ($item === AnalysisTerms::YEAR) {
+            return is_numeric($this->studies[$study]->year) ? (float) $this->studies[$study]->year : null;
+        }
+        $value = ($this->answers[$this->studies[$study]->id][$item] ?? null)?->value;
+
+        return is_int($value) || is_float($value) ? (float) $value : null;
     }
 
     /** @return iterable<Result> in an order that does not change */

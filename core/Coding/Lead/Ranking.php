@@ -8,7 +8,7 @@ use WaryHeron\Core\Text\Words;
 
 /**
  * Passages by how much they speak of an item (BM25; Robertson & Zaragoza 2009, Found Trends Inf Retr 3:333), its name
- * and its other words counting more than its guidance.
+ * and its other words counting more than its guidance, and with what people took and turned down before.
  */
 final readonly class Ranking
 {
@@ -25,7 +25,7 @@ final readonly class Ranking
     {
         $asked = self::asked($item);
         $passages = $paper->told();
-        $words = array_map(fn (Passage $one): array => array_count_values(self::stems($one->text)), $passages);
+        $words = array_map(fn (Passage $one): array => array_count_values(Stems::of($one->text)), $passages);
         $length = max(1.0, array_sum(array_map(array_sum(...), $words)) / max(1, count($words)));
         $holding = [];
         foreach ($words as $counts) {
@@ -63,58 +63,17 @@ final readonly class Ranking
         return array_slice($this->ranked, 0, $most);
     }
 
-    /** @return array<string, float> */
+    /** @return array<array-key, float> weights by stem */
     private static function asked(AskedItem $item): array
     {
-        $asked = array_fill_keys(self::stems($item->briefing->guidance), 0.25);
+        $asked = array_fill_keys(Stems::of($item->briefing->guidance), 0.25);
         foreach ([$item->label, strtr($item->id, '_', ' '), ...$item->briefing->synonyms] as $text) {
-            $asked = array_fill_keys(self::stems($text), 1.0) + $asked;
+            $asked = array_fill_keys(Stems::of($text), 1.0) + $asked;
+        }
+        foreach ($item->briefing->learned as $stem => $weight) {
+            $asked[$stem] = ($asked[$stem] ?? 0.0) + $weight;
         }
 
         return $asked;
     }
-
-    /** @return list<string> */
-    private static function stems(string $text): array
-    {
-        $words = array_filter(
-            Words::of($text),
-            fn (string $word): bool => mb_strlen($word) > 2 && ! in_array($word, self::SMALL, true),
-        );
-
-        return array_values(array_map(fn (string $word): string => mb_substr($word, 0, 7), $words));
-    }
-
-    private const SMALL = [
-        'the',
-        'and',
-        'for',
-        'with',
-        'was',
-        'were',
-        'that',
-        'this',
-        'from',
-        'all',
-        'not',
-        'which',
-        'had',
-        'has',
-        'are',
-        'its',
-        'their',
-        'one',
-        'two',
-        'when',
-        'only',
-        'than',
-        'after',
-        'before',
-        'been',
-        'who',
-        'also',
-        'given',
-        'where',
-        'there',
-    ];
 }

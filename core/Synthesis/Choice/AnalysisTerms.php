@@ -9,12 +9,16 @@ use WaryHeron\Core\Synthesis\Effect\AnalysisMeasure;
 /** The definition of an analysis: which results are pooled and how, so that it can be run again on other studies. */
 final readonly class AnalysisTerms
 {
+    /** As a moderator: when a study was published. */
+    public const YEAR = 'year';
+
     /**
      * @param  string  $comparison  empty where single groups are described
      * @param  string  $groups  an item of the codebook whose answers make subgroups; empty for none
      * @param  string  $onlyItem  studies with one of these answers to that item; empty for all
      * @param  list<string>  $onlyAnswers
      * @param  list<string>  $hidden  studies left out by hand
+     * @param  list<string>  $moderators  at most two: items of the codebook that are numbers, or YEAR
      */
     public function __construct(
         public string $outcome,
@@ -27,6 +31,7 @@ final readonly class AnalysisTerms
         public string $onlyItem = '',
         public array $onlyAnswers = [],
         public array $hidden = [],
+        public array $moderators = [],
     ) {
     }
 
@@ -59,6 +64,7 @@ final readonly class AnalysisTerms
             $text('only'),
             self::texts($kept['answers'] ?? []),
             self::texts($kept['hidden'] ?? []),
+            array_slice(array_values(array_unique(self::texts($kept['moderators'] ?? []))), 0, 2),
         );
     }
 
@@ -80,6 +86,7 @@ final readonly class AnalysisTerms
             'only' => $this->onlyItem,
             'answers' => $this->onlyAnswers,
             'hidden' => $this->hidden,
+            'moderators' => $this->moderators,
         ];
     }
 

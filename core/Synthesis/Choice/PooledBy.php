@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace WaryHeron\Core\Synthesis\Choice;
 
 use WaryHeron\Core\Synthesis\Effect\AnalysisMeasure;
+use WaryHeron\Core\Synthesis\Pool\Model;
 
 /** By which model studies are pooled. */
 enum PooledBy: string
@@ -28,9 +29,20 @@ enum PooledBy: string
         };
     }
 
+    /** Of the variance between studies; null where there is none. */
+    public function model(): ?Model
+    {
+        return match ($this) {
+            self::Restricted => Model::RestrictedMaximumLikelihood,
+            self::PauleMandel => Model::PauleMandel,
+            self::DerSimonianLaird => Model::DerSimonianLaird,
+            default => null,
+        };
+    }
+
     public function isRandom(): bool
     {
-        return in_array($this, [self::Restricted, self::PauleMandel, self::DerSimonianLaird], true);
+        return $this->model() !== null;
     }
 
     public function suits(AnalysisMeasure $measure): bool

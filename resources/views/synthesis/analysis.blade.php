@@ -77,6 +77,18 @@
                             @endif
                         @endforeach
                     </select></div>
+                <div class="field"><label for="moderators">Regression on</label>
+                    @foreach ([0, 1] as $i)
+                        <select class="input" @if ($i === 0) id="moderators" @else aria-label="and on" @endif name="moderators[]">
+                            <option value="">{{ $i === 0 ? 'nothing' : 'nothing else' }}</option>
+                            <option value="year" @selected(($terms->moderators[$i] ?? '') === 'year')>year</option>
+                            @foreach ($codes->where('type', \WaryHeron\Core\Coding\CodeType::Number) as $code)
+                                <option value="{{ $code->id }}" @selected(($terms->moderators[$i] ?? '') === $code->id)>{{ $code->label }}</option>
+                            @endforeach
+                        </select>
+                        @break($terms->moderators === [])
+                    @endforeach
+                </div>
                 <details class="field" @if ($onlyItem || $terms->rows->nearest !== null || $terms->rows->from !== null || $terms->rows->to !== null) open @endif>
                     <summary class="cursor-pointer">Which results of a study</summary>
                     <div class="row mt-2"><label>From day <input class="input" name="from" size="4" inputmode="numeric"
@@ -147,6 +159,10 @@
                             <p>Where a new study may fall: {{ Shown::number($measure->shown($all->prediction[0], $pooled->size())) }} to
                                 {{ Shown::number($measure->shown($all->prediction[1], $pooled->size())) }}</p>
                         @endif
+                        @php($between = $pooled->between())
+                        @if ($between !== null && $between['Q'] !== null)
+                            <p>Between the groups: Q {{ Shown::number($between['Q'], 1) }} on {{ $between['df'] }}, p {{ Shown::p($between['p']) }}</p>
+                        @endif
                         @php($estimates = collect($leftOut)->pluck('estimate')->filter(fn($one) => $one !== null))
                         <p>Left out, one by one: {{ Shown::number($measure->shown($estimates->min(), $pooled->size())) }} to
                             {{ Shown::number($measure->shown($estimates->max(), $pooled->size())) }} ·
@@ -165,6 +181,47 @@
                         @foreach ($missing as $row)
                             <p><strong>{{ $row->label }}</strong> is not pooled: what it reports gives no {{ $measure->label() }}.</p>
                         @endforeach
+                    </div>
+                @endif
+                @if ($regression !== null)
+                    <div class="section">
+                        <h3>Regression on {{ implode(' and ', $regression->names) }}</h3>
+                        @if ($regression->fit === null)
+                            <p class="quiet">There are too few studies with {{ count($regression->names) > 1 ? 'these numbers' : 'this number' }}, or all have the
+                                same.</p>
+                        @else
+                            <table class="table">
+                                <thead>
+                                    <tr>
+                                        <th scope="col"></th>
+                                        <th scope="col" class="number">coefficient (95% CI)</th>
+                                        <th scope="col" class="number">t on {{ $regression->fit->df }}</th>
+                                        <th scope="col" class="number">p</th>
+                                    </tr>
+                                </thead>
+                                <tbody>
+                                    @foreach ($regression->fit->rows() as $row)
+                                        <tr>
+                                            <th scope="row">{{ $row['name'] }}</th>
+                                            <td class="number">{{ Shown::number($row['estimate'], 4) }} ({{ Shown::number($row['low'], 4) }} to
+                                                {{ Shown::number($row['high'], 4) }})</td>
+                                            <td class="number">{{ Shown::number($row['t']) }}</td>
+                                            <td class="number">{{ Shown::p($row['p']) }}</td>
+                                        </tr>
+                                    @endforeach
+                                </tbody>
+                            </table>
+                            <p class="small">{{ $regression->fit->k }} studies{{ $measure->isRatio() ? ', on the scale of logs' : '' }} · REML, Knapp-Hartung · τ² left
+                                {{ Shown::number($regression->fit->tau2, 3) }}{{ $regression->fit->explained === null ? '' : ', explained ' . Shown::number($regression->fit->explained, 0) . ' %' }}
+                                · Q of what is left {{ Shown::number($regression->fit->q, 1) }} on {{ $regression->fit->df }}, p {{ Shown::p($regression->fit->pOfRest()) }}</p>
+                            @if ($regression->plot() !== null)
+                                <div class="plot-scroll">{!! $regression->plot()->svg("{$analysis->title} by {$regression->names[0]}", isFile: false) !!}</div>
+                                <p class="small"><a href="{{ $file('regression', 'svg') }}">SVG</a> · <a href="{{ $file('regression', 'png') }}">PNG</a></p>
+                            @endif
+                        @endif
+                        @if ($regression->without !== [])
+                            <p class="small quiet">Without a number, and so not in it: {{ implode(', ', $regression->without) }}.</p>
+                        @endif
                     </div>
                 @endif
                 @if ($all->k > 2)

@@ -1,6 +1,7 @@
 <?php
 
 use WaryHeron\Core\Synthesis\Plot\Axis;
+use WaryHeron\Core\Synthesis\Plot\BubblePlot;
 use WaryHeron\Core\Synthesis\Plot\Forest;
 use WaryHeron\Core\Synthesis\Plot\ForestLine;
 use WaryHeron\Core\Synthesis\Plot\Funnel;
@@ -108,3 +109,14 @@ it('draws a funnel with every study inside', function () {
     }
     expect($funnel->y(0.2))->toBeLessThan($funnel->y(0.3))->and((new DOMDocument())->loadXML($funnel->svg('Funnel')))->toBeTrue();
 });
+
+it('draws a regression with every study and the whole line inside', function (array $xs) {
+    $points = array_map(fn (float $x, int $i): array => ['label' => "S{$i}", 'x' => $x, 'estimate' => 0.1 * $i - 0.3, 'weight' => 1.0 + $i], $xs, array_keys($xs));
+    $plot = new BubblePlot($points, fn (float $x): float => 0.2 - 0.001 * $x, 'lux', 'RR', true);
+    foreach ($points as $point) {
+        expect($plot->across->at($point['x']))->toBeGreaterThan(0.0)->toBeLessThan(1.0);
+        expect($plot->up->at($point['estimate']))->toBeGreaterThan(0.0)->toBeLessThan(1.0);
+    }
+    expect($plot->up->at(0.2 - 0.001 * $plot->across->low))->toBeLessThan(1.0)
+        ->and((new DOMDocument())->loadXML($plot->svg('Lux & near misses')))->toBeTrue();
+})->with([[[100.0, 900.0, 2500.0]], [[1.0, 2.0]], [[5.0, 5.0, 5.0]], [[-3.0, 0.0]]]);

@@ -87,7 +87,8 @@ it('pools subgroups by what the codebook says, and only studies that say so', fu
         app(SaveAnswer::class)->execute($at->world->people['coder'], $at->world->publication("Lamps of {$name}"), $code, new GivenAnswer($light));
     }
     $analysis = $at->analysis(['groups' => $code->id]);
-    $at->at("/analyses/{$analysis->id}")->assertSeeInOrder(['Lamp, 2 pooled', 'not coded', 'Window, 2 pooled']);
+    $at->at("/analyses/{$analysis->id}")->assertSeeInOrder(['Lamp, 2 pooled', 'not coded', 'Window, 2 pooled'])
+        ->assertSee('Between the groups: Q');
     $at->at("/analyses/{$analysis->id}?tried=1&measure=RR&only={$code->id}&answers[]=lamp")->assertSee('2 studies, 300 people');
 });
 
@@ -103,4 +104,22 @@ it('gives pictures and data as they are shown, and takes in what comes later', f
     $at->counts('Aster', 1, 50, 2, 50, ['days' => 400]);
     $at->at("/analyses/{$analysis->id}")->assertSee('5 studies, 1,452 people');
     $at->at('/analyses')->assertSee('Near misses in the night')->assertSee('5 studies');
+});
+
+it('regresses on a number of the codebook or the year, of the studies that have it', function () {
+    $at = fiveStudies();
+    app(ChangeCodebook::class)->addAll($at->world->people['lead'], $at->world->review, [AtTheDesk::asked('Lux')]);
+    $code = CodebookItem::query()->where('label', 'Lux')->sole();
+    foreach (['Aster' => '900', 'Birk' => '300', 'Cole' => '2500', 'Esch' => '700'] as $name => $lux) {
+        app(SaveAnswer::class)->execute($at->world->people['coder'], $at->world->publication("Lamps of {$name}"), $code, new GivenAnswer($lux));
+    }
+    $to = "/analyses/{$at->analysis()->id}";
+    $at->at("{$to}?tried=1&measure=RR&moderators[]={$code->id}")
+        ->assertSee('Regression on Lux')
+        ->assertSee('4 studies, on the scale of logs')
+        ->assertSee('Without a number, and so not in it: Dorn A 2020');
+    expect($at->at("{$to}/regression.svg?tried=1&measure=RR&moderators[]={$code->id}")->assertOk()->getContent())->toContain('by Lux');
+    // all of one year: no line can be drawn
+    $at->at("{$to}?tried=1&measure=RR&moderators[]=year")->assertSee('or all have the same');
+    $at->at("{$to}/regression.svg?tried=1&measure=RR&moderators[]=year")->assertNotFound();
 });

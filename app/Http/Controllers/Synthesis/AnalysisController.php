@@ -19,6 +19,7 @@ use App\Queries\Synthesis\ForestPlot;
 use App\Queries\Synthesis\OutcomeBook;
 use App\Queries\Synthesis\PooledAnalysis;
 use App\Queries\Synthesis\PooledRow;
+use App\Queries\Synthesis\RegressionOf;
 use App\Queries\Synthesis\Trace;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
@@ -70,6 +71,7 @@ final class AnalysisController extends Controller
         $terms = $this->terms($request, $analysis);
         $pooled = $this->run($review, $terms) ?? abort(404);
         $plot = new ForestPlot($pooled, $this->comparison($review, $terms));
+        $codes = $review->codes()->whereNull('retired_at')->get();
         $asked = Input::text($request, 'study');
         $at = array_values(array_filter($pooled->rows, fn (PooledRow $one): bool => in_array($asked, [$one->key, $one->publication], true)))[0] ?? null;
 
@@ -81,8 +83,9 @@ final class AnalysisController extends Controller
             'pooled' => $pooled,
             'comparison' => $this->comparison($review, $terms),
             'book' => OutcomeBook::of($review),
-            'codes' => $review->codes()->whereNull('retired_at')->get(),
+            'codes' => $codes,
             'plot' => $plot,
+            'regression' => RegressionOf::of($pooled, $codes),
             'at' => $at,
             'trace' => $at === null ? null : new Trace($review, $at),
         ]);
@@ -112,7 +115,11 @@ final class AnalysisController extends Controller
             return TableDownload::make($analysis->title, $format, AnalysisRows::of($pooled));
         }
         $plot = new ForestPlot($pooled, $this->comparison($review, $terms));
-        $svg = $picture === 'funnel' ? $plot->funnel()->svg($analysis->title) : $plot->forest()->svg($analysis->title);
+        $svg = match ($picture) {
+            'funnel' => $plot->funnel()->svg($analysis->title),
+            'regression' => RegressionOf::of($pooled, $review->codes()->get())?->plot()?->svg($analysis->title) ?? abort(404),
+            default => $plot->forest()->svg($analysis->title),
+        };
         $name = Str::limit(Str::slug($analysis->title), 40, '')."-{$picture}.{$format}";
 
         return response($format === 'svg' ? $svg : SvgPicture::of($svg, $format), 200, [

@@ -1,0 +1,55 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WaryHeron\Core\Coding\Lead;
+
+use WaryHeron\Core\Text\Words;
+
+/** The beginnings of words by which passages are compared: seven letters, small words left out. */
+final class Stems
+{
+    /** @return list<string> */
+    public static function of(string $text): array
+    {
+        $words = array_filter(
+            Words::of($text),
+            fn (string $word): bool => mb_strlen($word) > 2 && ! in_array($word, self::SMALL, true),
+        );
+
+        return array_values(array_map(fn (string $word): string => mb_substr($word, 0, 7), $words));
+    }
+
+    private const SMALL = [
+        'the',
+        'and',
+        'for',
+        'with',
+        'was',
+        'were',
+        'that',
+        'this',
+        'from',
+        'all',
+        'not',
+        'which',
+        'had',
+        'has',
+        'are',
+        'its',
+        'their',
+        'one',
+        'two',
+        'when',
+        'only',
+        'than',
+        'after',
+        'before',
+        'been',
+        'who',
+        'also',
+        'given',
+        'where',
+        'there',
+    ];
+}
