@@ -16,6 +16,7 @@ use Illuminate\Support\Str;
 use stdClass;
 use WaryHeron\Core\Coding\AnswerKind;
 use WaryHeron\Core\Coding\AskedItems;
+use WaryHeron\Core\Coding\Code;
 use WaryHeron\Core\Coding\Lead\LeadRuling;
 
 /** A page of the included publications against the items of the codebook, with the answers that count. */
@@ -31,6 +32,7 @@ final readonly class CodingTable
      * @param  array<string, array<string, stdClass>>  $leads  by publication, then code
      * @param  array<string, array<string, true>>  $differing  by publication, then code
      * @param  AskedItems  $askedItems  of all items
+     * @param  array<string, Code>  $shown  the items shown, read from their models once and not for each cell
      */
     private function __construct(
         public TableTerms $terms,
@@ -40,6 +42,7 @@ final readonly class CodingTable
         private array $leads,
         private array $differing,
         private AskedItems $askedItems,
+        private array $shown,
     ) {
     }
 
@@ -58,6 +61,7 @@ final readonly class CodingTable
             self::leadsOf($review, $ids),
             $review->coded_by === 1 ? [] : self::differingOf($review, $ids),
             new AskedItems($entries, $review->depth()),
+            $terms->shown()->map(fn (CodebookItem $code): Code => $code->code())->all(),
         );
     }
 
@@ -71,13 +75,12 @@ final readonly class CodingTable
     public function cells(string $publication): array
     {
         $asked = $this->asked($publication);
+        $cells = [];
+        foreach ($this->shown as $id => $code) {
+            $cells[] = $this->cell($publication, $id, $code, isset($asked[$id]));
+        }
 
-        return array_values(
-            $this->terms
-                ->shown()
-                ->map(fn (CodebookItem $code): Cell => $this->cell($publication, $code, isset($asked[$code->id])))
-                ->all(),
-        );
+        return $cells;
     }
 
     /** In words: how many of the items that are asked have answers. */
@@ -124,26 +127,32 @@ final readonly class CodingTable
         );
     }
 
-    private function cell(string $publication, CodebookItem $code, bool $isAsked): Cell
+    private function cell(string $publication, string $id, Code $code, bool $isAsked): Cell
     {
-        $answer = $this->answers[$publication][$code->id] ?? null;
+        $answer = $this->answers[$publication][$id] ?? null;
         if ($answer !== null) {
             $isBare = ! $answer->isShown && $answer->kind === AnswerKind::Value;
 
-            return new Cell(Str::limit($answer->words($code->code()), self::WORDS), $isBare ? 'no evidence' : '', 'cell-answer');
+            return new Cell(self::short($answer->words($code)), $isBare ? 'no evidence' : '', 'cell-answer');
         }
-        if (isset($this->differing[$publication][$code->id])) {
+        if (isset($this->differing[$publication][$id])) {
             return new Cell('', 'differs', 'cell-differs');
         }
-        $lead = $this->leads[$publication][$code->id] ?? null;
+        $lead = $this->leads[$publication][$id] ?? null;
         if ($lead === null) {
             return $isAsked ? Cell::nothing() : Cell::notAsked();
         }
         $says = $lead->kind === AnswerKind::Value->value
-            ? $code->code()->show(json_decode($lead->value, true, 4, JSON_THROW_ON_ERROR))
+            ? $code->show(json_decode($lead->value, true, 4, JSON_THROW_ON_ERROR))
             : AnswerKind::from($lead->kind)->label();
 
-        return new Cell(Str::limit($says, self::WORDS), $lead->confidence, 'cell-lead');
+        return new Cell(self::short($says), $lead->confidence, 'cell-lead');
+    }
+
+    private static function short(string $words): string
+    {
+        // most are so short that nobody has to measure them
+        return strlen($words) <= self::WORDS ? $words : Str::limit($words, self::WORDS);
     }
 
     /**

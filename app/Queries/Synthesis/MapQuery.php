@@ -42,28 +42,15 @@ final readonly class MapQuery
 
     public function map(): EvidenceMap
     {
-        $cells = $split = $rowTotals = $columnTotals = [];
-        $studies = 0;
-        foreach ($this->counted() as $one) {
-            [$row, $column, $fill, $n] = [$one->r ?? '', $one->c ?? '', $one->f ?? '', (int) $one->n];
-            match ((int) $one->level) {
-                0 => $split[$row][$column][$fill] = $n,
-                1 => $cells[$row][$column] = $n,
-                3 => $rowTotals[$row] = $n,
-                5 => $columnTotals[$column] = $n,
-                default => $studies = $n,
-            };
-        }
+        $said = $this->said();
+        $of = fn (?CodebookItem $code): ?array => $code === null ? null : $said[$code->id] ?? [];
+        $offered = fn (?CodebookItem $code): array => $code === null ? [] : $code->code()->choosable();
 
-        return new EvidenceMap(
-            self::ordered($this->rows, array_keys($rowTotals)),
-            $this->columns === null ? [''] : self::ordered($this->columns, array_keys($columnTotals)),
-            $this->fill === null ? [] : self::ordered($this->fill, self::fills($split), all: false),
-            $cells,
-            $split,
-            $rowTotals,
-            $columnTotals,
-            $studies,
+        return EvidenceMap::of(
+            $of($this->rows) ?? [],
+            $of($this->columns),
+            $of($this->fill),
+            [$offered($this->rows), $offered($this->columns), $offered($this->fill)],
         );
     }
 
@@ -103,67 +90,26 @@ final readonly class MapQuery
         return max(0, (int) $all - $counted);
     }
 
-    /** @return list<stdClass> counts of each cell, each part of one, each total and all, told apart by level */
-    private function counted(): array
+    /** @return array<string, array<string, list<string>>> answers by item, then study: one pass over the rows */
+    private function said(): array
     {
-        $bindings = $this->bound($this->rows);
-        $columns = "(SELECT study, '' AS v FROM r)";
-        if ($this->columns !== null) {
-            $columns = '('.self::SAID.')';
-            array_push($bindings, ...$this->bound($this->columns));
-        }
-        $fill = "(SELECT study, '' AS v FROM r)";
-        if ($this->fill !== null) {
-            $fill = '('.self::SAID.')';
-            array_push($bindings, ...$this->bound($this->fill));
+        $codes = array_values(array_unique(array_filter([$this->rows->id, $this->columns?->id, $this->fill?->id])));
+        $sql = str_replace(
+            ['SELECT DISTINCT coalesce', 'a.code_id = ?'],
+            ['SELECT a.code_id, coalesce', 'a.code_id IN ('.implode(', ', array_fill(0, count($codes), '?')).')'],
+            self::SAID,
+        );
+        $said = [];
+        foreach (DB::cursor($sql, [...array_slice($this->bound($this->rows), 0, 3), ...$codes]) as $row) {
+            $said[$row->code_id][$row->study][$row->v] = $row->v;
         }
 
-        return array_values(DB::select(
-            'WITH r AS ('.self::SAID."), c AS {$columns}, f AS {$fill}
-            SELECT r.v AS r, c.v AS c, f.v AS f, GROUPING(r.v, c.v, f.v) AS level, count(DISTINCT r.study) AS n
-            FROM r JOIN c ON c.study = r.study LEFT JOIN f ON f.study = r.study
-            GROUP BY GROUPING SETS ((r.v, c.v, f.v), (r.v, c.v), (r.v), (c.v), ())",
-            $bindings,
-        ));
+        return array_map(fn (array $studies): array => array_map(array_values(...), $studies), $said);
     }
 
     /** @return array{string, string, string, string} */
     private function bound(CodebookItem $code): array
     {
         return [$this->review->lastStage()->id, ItemState::Included->value, $this->review->id, $code->id];
-    }
-
-    /**
-     * @param  array<string, array<string, array<string, int>>>  $split
-     * @return list<string>
-     */
-    private static function fills(array $split): array
-    {
-        $fills = [];
-        foreach ($split as $row) {
-            foreach ($row as $cell) {
-                $fills += $cell;
-            }
-        }
-
-        return array_values(array_filter(array_map(strval(...), array_keys($fills)), fn (string $one): bool => $one !== ''));
-    }
-
-    /**
-     * In the order of the codebook, then what else was answered.
-     *
-     * @param  list<string|int>  $said
-     * @param  bool  $all  with options that nobody has chosen: gaps are shown
-     * @return list<string>
-     */
-    private static function ordered(CodebookItem $code, array $said, bool $all = true): array
-    {
-        $said = array_map(strval(...), $said);
-        $options = $code->code()->choosable();
-
-        return array_values(array_unique([
-            ...$all ? $options : array_values(array_intersect($options, $said)),
-            ...array_values(array_diff($said, $options)),
-        ]));
     }
 }

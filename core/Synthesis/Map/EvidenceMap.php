@@ -16,10 +16,10 @@ final readonly class EvidenceMap
      * @param  list<string>  $rows  answers, in the order of the codebook
      * @param  list<string>  $columns  the same; one empty name where only frequencies are asked for
      * @param  list<string>  $fills
-     * @param  array<string, array<string, int>>  $cells  studies by row, then column
-     * @param  array<string, array<string, array<string, int>>>  $split  by row, column and fill
-     * @param  array<string, int>  $rowTotals
-     * @param  array<string, int>  $columnTotals
+     * @param  array<array-key, array<array-key, int>>  $cells  studies by row, then column
+     * @param  array<array-key, array<array-key, array<array-key, int>>>  $split  by row, column and fill
+     * @param  array<array-key, int>  $rowTotals
+     * @param  array<array-key, int>  $columnTotals
      * @param  int  $studies  that answer both
      */
     public function __construct(
@@ -32,6 +32,52 @@ final readonly class EvidenceMap
         public array $columnTotals,
         public int $studies,
     ) {
+    }
+
+    /**
+     * Counts studies by what is said of them; a study counts where it says both.
+     *
+     * @param  array<string, list<string>>  $down  answers by study
+     * @param  ?array<string, list<string>>  $across  the same; null where only frequencies are asked for
+     * @param  ?array<string, list<string>>  $filled
+     * @param  array{list<string>, list<string>, list<string>}  $offered  options of each, which come first and are shown
+     *     though nobody has them; but for fills
+     */
+    public static function of(array $down, ?array $across, ?array $filled, array $offered): self
+    {
+        $cells = $split = $rows = $columns = $fills = [];
+        $studies = 0;
+        foreach ($down as $study => $saidDown) {
+            $saidAcross = $across === null ? [''] : $across[$study] ?? [];
+            if ($saidAcross === []) {
+                continue;
+            }
+            $studies++;
+            foreach ($saidAcross as $column) {
+                $columns[$column] = ($columns[$column] ?? 0) + 1;
+            }
+            foreach ($saidDown as $row) {
+                $rows[$row] = ($rows[$row] ?? 0) + 1;
+                foreach ($saidAcross as $column) {
+                    $cells[$row][$column] = ($cells[$row][$column] ?? 0) + 1;
+                    foreach ($filled[$study] ?? [] as $fill) {
+                        $split[$row][$column][$fill] = ($split[$row][$column][$fill] ?? 0) + 1;
+                        $fills[$fill] = true;
+                    }
+                }
+            }
+        }
+
+        return new self(
+            self::ordered($offered[0], $rows),
+            $across === null ? [''] : self::ordered($offered[1], $columns),
+            self::ordered(array_values(array_filter($offered[2], fn (string $one): bool => isset($fills[$one]))), $fills),
+            $cells,
+            $split,
+            $rows,
+            $columns,
+            $studies,
+        );
     }
 
     public function at(string $row, string $column): int
@@ -78,5 +124,20 @@ final readonly class EvidenceMap
         }
 
         return $counts === [] ? null : Crosstab::ofCounts($counts)->toArray();
+    }
+
+    /**
+     * What is offered, in its order, then what else was said.
+     *
+     * @param  list<string>  $offered
+     * @param  array<array-key, mixed>  $said
+     * @return list<string>
+     */
+    private static function ordered(array $offered, array $said): array
+    {
+        $others = array_diff(array_map(strval(...), array_keys($said)), $offered);
+        sort($others);
+
+        return [...$offered, ...$others];
     }
 }
