@@ -291,13 +291,18 @@ export default () => ({
         await this.loadNumbers();
         this.goToRow(id);
     },
+    // a row of a table that several numbers rest on is marked once
     resultMarks() {
         if (!this.isNumbers || !this.numbers) return [];
-        return this.numbers.rows.flatMap((row) =>
-            Object.values(row.evidence).flatMap((pieces) =>
-                pieces.map((piece) => ({ piece, item: '', look: row.row === this.atRow ? 'current' : 'evidence' })),
-            ),
-        );
+        const marks = new Map();
+        for (const row of this.numbers.rows) {
+            const look = row.row === this.atRow ? 'current' : 'evidence';
+            for (const piece of Object.values(row.evidence).flat()) {
+                const place = `${piece.copy} ${piece.page} ${piece.quote} ${piece.boxes}`;
+                if (look === 'current' || !marks.has(place)) marks.set(place, { piece, item: '', look });
+            }
+        }
+        return [...marks.values()];
     },
     stepRow(by) {
         const rows = this.outcomeLists.flatMap((one) => one.rows);

@@ -54,7 +54,7 @@
         <div class="section">
             <h3>What is used</h3>
             <template x-for="one in effects" x-bind:key="one.measure">
-                <p class="row"><span class="grow" x-text="one.measure"></span> <strong class="number" x-text="one.shown"></strong></p>
+                <p class="numbers-used"><span x-text="one.measure"></span> <strong class="number" x-text="one.shown"></strong></p>
             </template>
             <template x-for="one in steps" x-bind:key="one.key">
                 <p class="small"><span x-text="one.words"></span> <span class="quiet" x-text="one.source"></span></p>
