@@ -9,14 +9,11 @@ use App\Actions\Shared\WriteLog;
 use App\Models\Answer;
 use App\Models\CodebookItem;
 use App\Models\CodingLead;
-use App\Models\Item;
 use App\Models\Publication;
-use App\Models\Review;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
 use WaryHeron\Core\Coding\GivenAnswer;
 use WaryHeron\Core\Coding\Lead\LeadRuling;
-use WaryHeron\Core\Screening\ItemState;
 
 final readonly class SaveAnswer
 {
@@ -45,7 +42,10 @@ final readonly class SaveAnswer
         $values = $placed->read($code->code());
 
         return DB::transaction(function () use ($by, $publication, $code, $values, $seen): ?Answer {
-            $review = $this->includedIn($publication);
+            $review = CodedPublications::reviewOf(
+                $publication,
+                'This publication is not included, so it is not coded. The answers it has are kept.',
+            );
             $hand = $review->handOf($by);
             $current = CurrentAnswers::of($publication, $code)->where('hand', $hand)->with('user')->first();
             self::refuseUnseen($current, $code, $seen);
@@ -67,23 +67,6 @@ final readonly class SaveAnswer
 
             return $answer;
         });
-    }
-
-    /** @throws Refused If it is not included. */
-    private function includedIn(Publication $publication): Review
-    {
-        $review = Review::query()->findOrFail($publication->review_id);
-        $item = Item::query()
-            ->where('review_id', $review->id)
-            ->where('publication_id', $publication->id)
-            ->where('stage_id', $review->lastStage()->id)
-            ->lockForUpdate()
-            ->first();
-        if ($item?->state !== ItemState::Included) {
-            throw new Refused('This publication is not included, so it is not coded. The answers it has are kept.');
-        }
-
-        return $review;
     }
 
     /** @throws Refused If what stands is not what the page showed. */

@@ -4,18 +4,16 @@ declare(strict_types=1);
 
 namespace App\Actions\Synthesis;
 
+use App\Actions\Coding\CodedPublications;
 use App\Actions\Coding\PlaceEvidence;
 use App\Actions\Shared\Refused;
 use App\Actions\Shared\WriteLog;
-use App\Models\Item;
 use App\Models\Publication;
 use App\Models\Result;
-use App\Models\Review;
 use App\Models\ReviewOutcome;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
 use WaryHeron\Core\Coding\Evidence;
-use WaryHeron\Core\Screening\ItemState;
 
 /** Keeps a result of a study in place of the one that stood in its row. Nothing is lost: what was before is history. */
 final readonly class SaveResult
@@ -48,7 +46,10 @@ final readonly class SaveResult
         );
 
         return DB::transaction(function () use ($by, $publication, $row, $values, $placed, $seen): Result {
-            self::refuseUnlessIncluded($publication);
+            CodedPublications::reviewOf(
+                $publication,
+                'This publication is not included, so its results are not taken. Those it has are kept.',
+            );
             $current = self::current($publication->review_id, $row);
             if ($current !== null && $current->publication_id !== $publication->id) {
                 throw new Refused('This row is of another publication.');
@@ -82,20 +83,6 @@ final readonly class SaveResult
             ->with('user')
             ->lockForUpdate()
             ->first();
-    }
-
-    private static function refuseUnlessIncluded(Publication $publication): void
-    {
-        $review = Review::query()->findOrFail($publication->review_id);
-        $item = Item::query()
-            ->where('review_id', $review->id)
-            ->where('publication_id', $publication->id)
-            ->where('stage_id', $review->lastStage()->id)
-            ->lockForUpdate()
-            ->first();
-        if ($item?->state !== ItemState::Included) {
-            throw new Refused('This publication is not included, so its results are not taken. Those it has are kept.');
-        }
     }
 
     private function write(User $by, Publication $publication, Result $result, ?Result $before): void

@@ -82,7 +82,7 @@
                         <select class="input" @if ($i === 0) id="moderators" @else aria-label="and on" @endif name="moderators[]">
                             <option value="">{{ $i === 0 ? 'nothing' : 'nothing else' }}</option>
                             <option value="year" @selected(($terms->moderators[$i] ?? '') === 'year')>year</option>
-                            @foreach ($codes->where('type', \WaryHeron\Core\Coding\CodeType::Number) as $code)
+                            @foreach ($codes->filter(fn($one): bool => $one->type->value === 'number') as $code)
                                 <option value="{{ $code->id }}" @selected(($terms->moderators[$i] ?? '') === $code->id)>{{ $code->label }}</option>
                             @endforeach
                         </select>

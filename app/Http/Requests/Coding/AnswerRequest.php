@@ -29,17 +29,7 @@ final class AnswerRequest extends FormRequest
             'from_whole' => ['nullable', 'boolean'],
             'evidence' => ['nullable', 'array', 'max:40'],
             'evidence.*' => ['array'],
-            'evidence.*.quote' => ['required', 'string', 'max:4000'],
-            'evidence.*.prefix' => ['nullable', 'string', 'max:400'],
-            'evidence.*.suffix' => ['nullable', 'string', 'max:400'],
-            'evidence.*.place' => ['nullable', 'string', 'max:255'],
-            'evidence.*.copy' => ['nullable', 'string', 'max:26'],
-            'evidence.*.page' => ['nullable', 'integer', 'between:0,32000'],
-            'evidence.*.first' => ['nullable', 'integer', 'between:-1,100000'],
-            'evidence.*.last' => ['nullable', 'integer', 'between:-1,100000'],
-            'evidence.*.boxes' => ['nullable', 'array', 'max:200'],
-            'evidence.*.boxes.*' => ['array', 'size:4'],
-            'evidence.*.boxes.*.*' => ['numeric', 'between:-1,2'],
+            ...EvidenceRules::under('evidence.*'),
             'seen' => ['nullable', 'string', 'max:26'],
         ];
     }

@@ -24,16 +24,7 @@ final class PassageRequest extends FormRequest
             'themes' => ['required', 'string', 'max:1000'],
             'memo' => ['nullable', 'string', 'max:4000'],
             'piece' => [$this->isMethod('post') ? 'required' : 'nullable', 'array'],
-            'piece.quote' => ['required_with:piece', 'string', 'max:4000'],
-            'piece.prefix' => ['nullable', 'string', 'max:400'],
-            'piece.suffix' => ['nullable', 'string', 'max:400'],
-            'piece.copy' => ['nullable', 'string', 'max:26'],
-            'piece.page' => ['nullable', 'integer', 'between:0,32000'],
-            'piece.first' => ['nullable', 'integer', 'between:-1,100000'],
-            'piece.last' => ['nullable', 'integer', 'between:-1,100000'],
-            'piece.boxes' => ['nullable', 'array', 'max:200'],
-            'piece.boxes.*' => ['array', 'size:4'],
-            'piece.boxes.*.*' => ['numeric', 'between:-1,2'],
+            ...EvidenceRules::under('piece'),
         ];
     }
 

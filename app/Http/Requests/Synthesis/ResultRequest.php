@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests\Synthesis;
 
+use App\Http\Requests\Coding\EvidenceRules;
 use App\Models\Comparison;
 use App\Models\Review;
 use App\Models\ReviewOutcome;
@@ -40,17 +41,7 @@ final class ResultRequest extends FormRequest
             'evidence' => ['nullable', 'array', 'max:30'],
             'evidence.*' => ['array', 'max:10'],
             'evidence.*.*' => ['array'],
-            'evidence.*.*.quote' => ['required', 'string', 'max:4000'],
-            'evidence.*.*.prefix' => ['nullable', 'string', 'max:400'],
-            'evidence.*.*.suffix' => ['nullable', 'string', 'max:400'],
-            'evidence.*.*.place' => ['nullable', 'string', 'max:255'],
-            'evidence.*.*.copy' => ['nullable', 'string', 'max:26'],
-            'evidence.*.*.page' => ['nullable', 'integer', 'between:0,32000'],
-            'evidence.*.*.first' => ['nullable', 'integer', 'between:-1,100000'],
-            'evidence.*.*.last' => ['nullable', 'integer', 'between:-1,100000'],
-            'evidence.*.*.boxes' => ['nullable', 'array', 'max:200'],
-            'evidence.*.*.boxes.*' => ['array', 'size:4'],
-            'evidence.*.*.boxes.*.*' => ['numeric', 'between:-1,2'],
+            ...EvidenceRules::under('evidence.*.*'),
             'note' => ['nullable', 'string', 'max:4000'],
             'withdrawn' => ['nullable', 'boolean'],
             'seen' => ['nullable', 'string', 'max:26'],
