@@ -247,7 +247,9 @@ final class Browser
     /** @return list<string> what axe finds serious or worse, by all its rules or by one */
     public function axe(string $rule = ''): array
     {
-        $this->driver->executeScript((string) file_get_contents(__DIR__.'/../../node_modules/axe-core/axe.min.js'));
+        if ($this->driver->executeScript('return window.axe === undefined')) {
+            $this->driver->executeScript((string) file_get_contents(__DIR__.'/../../node_modules/axe-core/axe.min.js'));
+        }
 
         return $this->driver->executeAsyncScript(
             'const done = arguments[arguments.length - 1]; axe.run({resultTypes: ["violations"], ...(arguments[0] ? {runOnly: [arguments[0]]} : {})}).then(r => done(r.violations.filter(v => ["serious", "critical"].includes(v.impact)).map(v => v.id + ": " + v.nodes.map(n => n.html.slice(0, 120)).slice(0, 3).join(" | "))))',
