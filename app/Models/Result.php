@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Carbon\CarbonImmutable as Carbon;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use WaryHeron\Core\Coding\Evidence;
 use WaryHeron\Core\Synthesis\Report\Numbers;
@@ -41,6 +42,12 @@ final class Result extends Model
     protected $table = 'results';
 
     public const UPDATED_AT = null;
+
+    /** @return Builder<self> those that count: neither replaced nor withdrawn */
+    public static function standing(Review $review): Builder
+    {
+        return (new self())->setTable('standing_results')->newQuery()->where('review_id', $review->id);
+    }
 
     public function numbers(): Numbers
     {

@@ -6,7 +6,7 @@ namespace App\Queries\Coding;
 
 use App\Models\Review;
 use Illuminate\Support\Facades\DB;
-use WaryHeron\Core\Coding\Lead\Learned;
+use WaryHeron\Core\Coding\Lead\Ranked\Learned;
 
 /** What people took as evidence and turned down so far in a review, for the engine to learn from. */
 final readonly class Corrections

@@ -10,6 +10,7 @@ use App\Models\Publication;
 use App\Models\Review;
 use App\Queries\Coding\Table\ItemFilter;
 use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Database\Query\Builder as QueryBuilder;
 use Illuminate\Support\Facades\DB;
 use stdClass;
 
@@ -64,7 +65,7 @@ final readonly class ThemePassages
         ));
     }
 
-    /** @return list<stdClass> who marked how many passages under each theme, and how many studies both marked: theme, name, passages, studies */
+    /** @return list<stdClass> who marked how many passages of how many publications under each theme: theme, name, passages, studies */
     public function byPerson(): array
     {
         return array_values(DB::select(
@@ -85,25 +86,19 @@ final readonly class ThemePassages
         return Passage::query()->where('review_id', $this->review->id)->whereNull('removed_at');
     }
 
-    /** @return list<string> */
-    private function idsUnder(string $theme): array
+    private function idsUnder(string $theme): QueryBuilder
     {
-        return array_values(
-            DB::table('passage_themes')
-                ->where('review_id', $this->review->id)
-                ->whereIn('theme_id', $this->tree->below($theme))
-                ->distinct()
-                ->pluck('passage_id')
-                ->all(),
-        );
+        return DB::table('passage_themes')
+            ->where('review_id', $this->review->id)
+            ->whereIn('theme_id', $this->tree->below($theme))
+            ->select('passage_id');
     }
 
-    /** @return list<string> */
-    private function studies(ItemFilter $filter): array
+    private function studies(ItemFilter $filter): QueryBuilder
     {
-        $studies = DB::table('publications')->where('publications.review_id', $this->review->id);
+        $studies = DB::table('publications')->where('publications.review_id', $this->review->id)->select('publications.id');
         $filter->narrow($studies);
 
-        return array_values($studies->pluck('publications.id')->all());
+        return $studies;
     }
 }

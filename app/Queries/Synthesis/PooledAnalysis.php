@@ -35,10 +35,9 @@ final readonly class PooledAnalysis
     public static function of(Review $review, AnalysisTerms $terms, ReviewOutcome $outcome): self
     {
         $reported = ReportedRows::of($review, $terms, $outcome);
-        $rows = $tables = $labels = [];
+        $rows = $tables = [];
         foreach ($terms->rows->of($reported->rows) as $chosen) {
             $row = self::row($terms, $reported, $chosen);
-            $labels[$row->label] = ($labels[$row->label] ?? 0) + 1;
             $rows[] = $row;
             $table = $chosen->used->direct === [] ? $chosen->used->table() : null;
             if ($table !== null) {
@@ -99,12 +98,7 @@ final readonly class PooledAnalysis
     /** @return array<string, PooledEstimate> by group, in the order of the rows; none where there are no groups */
     public function byGroup(): array
     {
-        $groups = [];
-        foreach ($this->terms->groups === '' ? [] : $this->studies() as $study) {
-            $groups[$study->group][] = $study;
-        }
-
-        return array_map($this->pooled(...), $groups);
+        return array_map($this->pooled(...), $this->groups());
     }
 
     /**
@@ -114,12 +108,20 @@ final readonly class PooledAnalysis
      */
     public function between(): ?array
     {
+        $groups = $this->groups();
+
+        return $groups === [] ? null : Between::groups($groups, $this->terms->by->model());
+    }
+
+    /** @return array<string, non-empty-list<Study>> those that are pooled, by group; none where there are no groups */
+    private function groups(): array
+    {
         $groups = [];
         foreach ($this->terms->groups === '' ? [] : $this->studies() as $study) {
             $groups[$study->group][] = $study;
         }
 
-        return $groups === [] ? null : Between::groups($groups, $this->terms->by->model());
+        return $groups;
     }
 
     public function heterogeneity(): Heterogeneity
@@ -153,8 +155,11 @@ final readonly class PooledAnalysis
         return $added;
     }
 
-    /** @return list<string> studies without which the conclusion would be another one */
-    public function turning(): array
+    /**
+     * @param  array<string, PooledEstimate>  $leftOut  as leftOut() gives them
+     * @return list<string> studies without which the conclusion would be another one
+     */
+    public function turning(array $leftOut): array
     {
         $nothing = $this->nothing();
         if ($nothing === null) {
@@ -162,7 +167,7 @@ final readonly class PooledAnalysis
         }
         $side = $this->pooled()->side($nothing);
         $turning = [];
-        foreach ($this->leftOut() as $key => $without) {
+        foreach ($leftOut as $key => $without) {
             if ($without->side($nothing) !== $side) {
                 $turning[] = $this->labelOf($key);
             }

@@ -89,8 +89,7 @@ final readonly class ReportedRows
     /** @return iterable<Result> in an order that does not change */
     private static function results(Review $review, AnalysisTerms $terms, ReviewOutcome $outcome): iterable
     {
-        return (new Result())->setTable('standing_results')->newQuery()
-            ->where('review_id', $review->id)
+        return Result::standing($review)
             ->where('outcome_id', $outcome->id)
             ->when(
                 $outcome->kind->isOfTwo(),

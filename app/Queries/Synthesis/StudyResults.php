@@ -13,13 +13,15 @@ use App\Queries\Coding\CodingDesk;
 use Illuminate\Support\Collection;
 use WaryHeron\Core\Coding\Evidence;
 use WaryHeron\Core\Synthesis\Report\Field;
-use WaryHeron\Core\Synthesis\Report\OutcomeKind;
 use WaryHeron\Core\Synthesis\Report\ReportForm;
 use WaryHeron\Core\Synthesis\Report\StudyDesign;
 
 /** The results of one study, and what a person needs to take more of them. */
 final readonly class StudyResults
 {
+    /** So many results of other studies tell what an SD usually is. */
+    private const COMPARED = 600;
+
     public function __construct(private Review $review, private Publication $publication)
     {
     }
@@ -61,6 +63,17 @@ final readonly class StudyResults
     /** @return array<string, mixed> */
     public function row(Result $result, ReviewOutcome $outcome): array
     {
+        return $this->shown($result, $outcome, $this->otherSds([$outcome->id]));
+    }
+
+    /**
+     * @param  array<string, array<string, list<float>>>  $sds  by outcome, then scale
+     * @return array<string, mixed>
+     */
+    private function shown(Result $result, ReviewOutcome $outcome, array $sds): array
+    {
+        $usual = $sds[$outcome->id][$result->scale] ?? [];
+
         return [
             'id' => $result->id,
             'row' => $result->row_id,
@@ -80,7 +93,7 @@ final readonly class StudyResults
             ),
             'note' => $result->note,
             'by' => $result->user->name,
-            ...(new Reckoned($result, $outcome, $this->otherSds($result)))->toArray(),
+            ...(new Reckoned($result, $outcome, $usual))->toArray(),
         ];
     }
 
@@ -91,10 +104,10 @@ final readonly class StudyResults
     private function rows(Collection $outcomes): array
     {
         $known = $outcomes->keyBy('id');
+        $sds = $this->otherSds(array_values($known->keys()->all()));
         $rows = [];
         foreach (
-            (new Result())->setTable('standing_results')->newQuery()
-                ->where('review_id', $this->review->id)
+            Result::standing($this->review)
                 ->where('publication_id', $this->publication->id)
                 ->with('user')
                 ->orderBy('outcome_id')
@@ -104,29 +117,35 @@ final readonly class StudyResults
         ) {
             $outcome = $known->get($result->outcome_id);
             if ($outcome !== null) {
-                $rows[] = $this->row($result, $outcome);
+                $rows[] = $this->shown($result, $outcome, $sds);
             }
         }
 
         return $rows;
     }
 
-    /** @return list<float> SDs that other studies report on the same scale */
-    private function otherSds(Result $result): array
+    /**
+     * SDs that other studies report of these outcomes, to compare with: one query, however many rows there are.
+     *
+     * @param  list<string>  $outcomes
+     * @return array<string, array<string, list<float>>> by outcome, then scale
+     */
+    private function otherSds(array $outcomes): array
     {
-        if ($result->form->kind() !== OutcomeKind::Means) {
-            return [];
-        }
-        $others = (new Result())->setTable('standing_results')->newQuery()
-            ->where('review_id', $this->review->id)
-            ->where('outcome_id', $result->outcome_id)
-            ->where('scale', $result->scale)
+        $others = Result::standing($this->review)
+            ->whereIn('outcome_id', $outcomes)
             ->where('form', ReportForm::MeansWithSd)
             ->where('publication_id', '<>', $this->publication->id)
-            ->limit(60)
-            ->get(['given']);
+            ->limit(self::COMPARED)
+            ->get(['outcome_id', 'scale', 'given']);
+        $sds = [];
+        foreach ($others as $one) {
+            foreach (array_filter($one->numbers()->all('sd1', 'sd2')) as $sd) {
+                $sds[$one->outcome_id][$one->scale][] = $sd;
+            }
+        }
 
-        return array_values(array_filter($others->flatMap(fn (Result $one): array => $one->numbers()->all('sd1', 'sd2'))->all()));
+        return $sds;
     }
 
     /** @return list<array<string, mixed>> */

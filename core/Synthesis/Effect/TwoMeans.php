@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace WaryHeron\Core\Synthesis\Effect;
 
-use WaryHeron\Core\Synthesis\Distribution\Gamma;
-
 /**
  * Means and standard deviations of two groups.
  *
@@ -67,20 +65,15 @@ final readonly class TwoMeans
             : Effect::undefined();
     }
 
-    /** J = Γ(f/2) / (√(f/2) Γ((f − 1)/2)); for large f by its expansion, as logarithms of Γ lose digits there. */
+    /** J, as SmallSamples gives it. */
     public function exactCorrection(): float
     {
-        $f = $this->freedom();
-
-        return $f > 1e5
-            ? 1 - 3 / (4 * $f) - 7 / (32 * $f * $f)
-            : exp(Gamma::ln($f / 2) - Gamma::ln(($f - 1) / 2)) / sqrt($f / 2);
+        return SmallSamples::exact($this->freedom());
     }
 
-    /** J = 1 − 3 / (4f − 1). */
     public function approximateCorrection(): float
     {
-        return 1 - 3 / (4 * $this->freedom() - 1);
+        return SmallSamples::approximate($this->freedom());
     }
 
     private function freedom(): float

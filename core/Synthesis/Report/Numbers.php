@@ -39,6 +39,14 @@ final readonly class Numbers
         return array_values(array_map($this->of(...), $keys));
     }
 
+    /** Of the interval, as 0.95; given in percent or as a share, and 0.95 where it is not given. */
+    public function level(): float
+    {
+        $level = $this->of('level');
+
+        return $level === null ? 0.95 : ($level > 1 ? $level / 100 : $level);
+    }
+
     public function text(string $key): string
     {
         return trim($this->given[$key] ?? '');

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace WaryHeron\Core\Synthesis\Report;
 
-use WaryHeron\Core\Synthesis\Distribution\Gamma;
 use WaryHeron\Core\Synthesis\Effect\AnalysisMeasure;
 use WaryHeron\Core\Synthesis\Effect\Effect;
+use WaryHeron\Core\Synthesis\Effect\SmallSamples;
 
 /**
  * The same people under both conditions. Sources: Elbourne et al. 2002 (the difference of means of a crossover trial),
@@ -65,7 +65,7 @@ final readonly class Pairs
     {
         $f = $n - 1;
         // J of one degree of freedom is not defined
-        $exact = $f < 2 ? NAN : exp(Gamma::ln($f / 2) - Gamma::ln(($f - 1) / 2)) / sqrt($f / 2);
+        $exact = $f < 2 ? NAN : SmallSamples::exact($f);
         $effect = function (float $j) use ($d, $n, $r): Effect {
             $g = $j * $d;
 
@@ -74,7 +74,7 @@ final readonly class Pairs
 
         return [
             AnalysisMeasure::StandardisedMeanDifference->value => $effect($exact),
-            AnalysisMeasure::StandardisedApproximately->value => $effect(1 - 3 / (4 * $f - 1)),
+            AnalysisMeasure::StandardisedApproximately->value => $effect(SmallSamples::approximate($f)),
         ];
     }
 }

@@ -133,7 +133,7 @@ final class Reckoning
     {
         [$low, $high] = $this->numbers->all("low{$arm}", "high{$arm}");
         $byT = $n !== null && $n < self::LARGE;
-        $sd = Spread::fromInterval($n, $low, $high, $this->level(), $byT);
+        $sd = Spread::fromInterval($n, $low, $high, $this->numbers->level(), $byT);
         $quantile = $byT ? 't('.self::shown($n - 1).')' : 'z';
         $this->step(
             "SD, {$this->arm($arm)}",
@@ -176,7 +176,7 @@ final class Reckoning
         if ($this->form === ReportForm::RatioWithP) {
             $se = $this->errorByP($estimate);
         }
-        $effect = Reported::effect(true, $estimate, $se, $low, $high, $this->level());
+        $effect = Reported::effect(true, $estimate, $se, $low, $high, $this->numbers->level());
         if ($se === null) {
             $this->step('SE of the log', '(ln '.self::shown($high).' − ln '.self::shown($low).') / 2z', $effect->standardError());
         }
@@ -253,13 +253,6 @@ final class Reckoning
         return $this->design !== StudyDesign::Cluster || $icc === null || $cluster === null || $cluster < 1 || $icc < 0 || $icc > 1
             ? null
             : 1 + ($cluster - 1) * $icc;
-    }
-
-    private function level(): float
-    {
-        $level = $this->number('level');
-
-        return $level === null ? 0.95 : ($level > 1 ? $level / 100 : $level);
     }
 
     private function number(string $key): ?float

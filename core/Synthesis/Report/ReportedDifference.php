@@ -61,8 +61,8 @@ final readonly class ReportedDifference
 
     private function byInterval(?float $df): ?float
     {
-        [$low, $high, $level] = $this->numbers->all('low', 'high', 'level');
-        $level = $level === null ? 0.95 : ($level > 1 ? $level / 100 : $level);
+        [$low, $high] = $this->numbers->all('low', 'high');
+        $level = $this->numbers->level();
         if ($low === null || $high === null || $df === null || $level <= 0 || $level >= 1) {
             return null;
         }

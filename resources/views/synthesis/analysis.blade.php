@@ -11,7 +11,7 @@
     $file = fn(string $picture, string $format): string => route('analyses.download', [$review, $analysis, $picture, $format, ...$tried]);
     $spread = $pooled->heterogeneity()->toArray();
     $leftOut = $pooled->leftOut();
-    $turning = $pooled->turning();
+    $turning = $pooled->turning($leftOut);
     $egger = $pooled->egger();
     $begg = $pooled->begg();
     $hide = fn(string $study): array => ['tried' => 1, ...$terms->toArray(), 'hidden' => array_values(array_unique([...$terms->hidden, $study]))];

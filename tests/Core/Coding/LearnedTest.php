@@ -3,9 +3,9 @@
 use WaryHeron\Core\Coding\Lead\AskedItem;
 use WaryHeron\Core\Coding\Lead\Briefing;
 use WaryHeron\Core\Coding\Lead\ItemType;
-use WaryHeron\Core\Coding\Lead\Learned;
 use WaryHeron\Core\Coding\Lead\Passages;
-use WaryHeron\Core\Coding\Lead\Ranking;
+use WaryHeron\Core\Coding\Lead\Ranked\Learned;
+use WaryHeron\Core\Coding\Lead\Ranked\Ranking;
 use WaryHeron\Core\FullText\Reading\Block;
 use WaryHeron\Core\FullText\Reading\BlockKind;
 use WaryHeron\Core\FullText\Reading\Paper;

@@ -76,26 +76,22 @@ final class ReportController extends Controller
     public function flow(Review $review, string $format): Response
     {
         $diagram = FlowQuery::diagram($review);
-        $svg = fn (): string => DiagramSvg::of($diagram, $review->title, FlowQuery::links($review));
+        $name = Str::limit(Str::slug($review->title), 40, '')."-flow.{$format}";
+        if ($format !== 'csv') {
+            return SvgPicture::download(
+                DiagramSvg::of($diagram, $review->title, FlowQuery::links($review)),
+                $name,
+                $format,
+            );
+        }
         $rows = array_map(
             fn (array $one): array => [$one['arm'], $one['phase'], $one['line']->label, $one['line']->n],
             $diagram->numbers(),
         );
-        $name = Str::limit(Str::slug($review->title), 40, '')."-flow.{$format}";
-        [$type, $content] = match ($format) {
-            'csv' => [
-                'text/csv; charset=utf-8',
-                CsvLine::BEGINNING.
-                CsvLine::of(['arm', 'phase', 'box', 'n']).
-                implode('', array_map(CsvLine::of(...), $rows)),
-            ],
-            'svg' => ['image/svg+xml', $svg()],
-            'png' => ['image/png', SvgPicture::of($svg(), 'png')],
-            default => ['application/pdf', SvgPicture::of($svg(), 'pdf')],
-        };
+        $lines = array_map(CsvLine::of(...), [['arm', 'phase', 'box', 'n'], ...$rows]);
 
-        return response($content, 200, [
-            'Content-Type' => $type,
+        return response(CsvLine::BEGINNING.implode('', $lines), 200, [
+            'Content-Type' => 'text/csv; charset=utf-8',
             'Content-Disposition' => "attachment; filename=\"{$name}\"",
         ]);
     }

@@ -31,8 +31,6 @@ use WaryHeron\Core\Synthesis\Choice\AnalysisTerms;
 /** Analyses: results pooled by a definition that is kept and run again. */
 final class AnalysisController extends Controller
 {
-    private const TYPES = ['svg' => 'image/svg+xml', 'png' => 'image/png', 'pdf' => 'application/pdf'];
-
     public function index(Review $review): View
     {
         $analyses = KeptAnalysis::query()->where('review_id', $review->id)->whereNull('retired_at')->orderBy('id')->get();
@@ -70,7 +68,7 @@ final class AnalysisController extends Controller
     {
         $terms = $this->terms($request, $analysis);
         $pooled = $this->run($review, $terms) ?? abort(404);
-        $plot = new ForestPlot($pooled, $this->comparison($review, $terms));
+        $comparison = $this->comparison($review, $terms);
         $codes = $review->codes()->whereNull('retired_at')->get();
         $asked = Input::text($request, 'study');
         $at = array_values(array_filter($pooled->rows, fn (PooledRow $one): bool => in_array($asked, [$one->key, $one->publication], true)))[0] ?? null;
@@ -81,10 +79,9 @@ final class AnalysisController extends Controller
             'terms' => $terms,
             'isTried' => $terms->toArray() != $analysis->asked()->toArray(),
             'pooled' => $pooled,
-            'comparison' => $this->comparison($review, $terms),
-            'book' => OutcomeBook::of($review),
+            'comparison' => $comparison,
             'codes' => $codes,
-            'plot' => $plot,
+            'plot' => new ForestPlot($pooled, $comparison),
             'regression' => RegressionOf::of($pooled, $codes),
             'at' => $at,
             'trace' => $at === null ? null : new Trace($review, $at),
@@ -122,10 +119,7 @@ final class AnalysisController extends Controller
         };
         $name = Str::limit(Str::slug($analysis->title), 40, '')."-{$picture}.{$format}";
 
-        return response($format === 'svg' ? $svg : SvgPicture::of($svg, $format), 200, [
-            'Content-Type' => self::TYPES[$format],
-            'Content-Disposition' => "attachment; filename=\"{$name}\"",
-        ]);
+        return SvgPicture::download($svg, $name, $format);
     }
 
     private function terms(Request $request, KeptAnalysis $analysis): AnalysisTerms

@@ -22,8 +22,6 @@ use WaryHeron\Core\Synthesis\Map\MapPlot;
 /** Studies counted by what the codebook says of them, two items against each other. */
 final class MapController extends Controller
 {
-    private const TYPES = ['svg' => 'image/svg+xml', 'png' => 'image/png', 'pdf' => 'application/pdf'];
-
     public function show(Request $request, Review $review): View
     {
         $items = self::items($review);
@@ -63,10 +61,7 @@ final class MapController extends Controller
         $svg = (new MapPlot($map))->svg($title);
         $name = Str::limit(Str::slug($title), 60, '').".{$format}";
 
-        return response($format === 'svg' ? $svg : SvgPicture::of($svg, $format), 200, [
-            'Content-Type' => self::TYPES[$format],
-            'Content-Disposition' => "attachment; filename=\"{$name}\"",
-        ]);
+        return SvgPicture::download($svg, $name, $format);
     }
 
     /** @return Collection<int, CodebookItem> those whose answers can be counted */

@@ -10,7 +10,7 @@ use WaryHeron\Core\Coding\Lead\ItemType;
 use WaryHeron\Core\Coding\Lead\Lead;
 use WaryHeron\Core\Coding\Lead\LeadReader;
 use WaryHeron\Core\Coding\Lead\Passages;
-use WaryHeron\Core\Coding\Lead\Ranking;
+use WaryHeron\Core\Coding\Lead\Ranked\Ranking;
 use WaryHeron\Core\Coding\Lead\Traps;
 
 /** Any other number: one with the item's unit, or near its words, in a passage that speaks of it. */

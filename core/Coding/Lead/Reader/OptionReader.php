@@ -10,7 +10,7 @@ use WaryHeron\Core\Coding\Lead\ItemType;
 use WaryHeron\Core\Coding\Lead\Lead;
 use WaryHeron\Core\Coding\Lead\LeadReader;
 use WaryHeron\Core\Coding\Lead\Passages;
-use WaryHeron\Core\Coding\Lead\Ranking;
+use WaryHeron\Core\Coding\Lead\Ranked\Ranking;
 
 /** Any other choice: the option whose words stand in a passage that speaks of the item. */
 final class OptionReader implements LeadReader

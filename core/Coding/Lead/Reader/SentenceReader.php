@@ -8,7 +8,7 @@ use WaryHeron\Core\Coding\Lead\AskedItem;
 use WaryHeron\Core\Coding\Lead\Lead;
 use WaryHeron\Core\Coding\Lead\LeadReader;
 use WaryHeron\Core\Coding\Lead\Passages;
-use WaryHeron\Core\Coding\Lead\Ranking;
+use WaryHeron\Core\Coding\Lead\Ranked\Ranking;
 
 /** Any other text: the sentence that speaks most of it, for a person to look at. */
 final class SentenceReader implements LeadReader

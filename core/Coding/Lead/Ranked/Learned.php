@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace WaryHeron\Core\Coding\Lead;
+namespace WaryHeron\Core\Coding\Lead\Ranked;
 
 /**
  * What the words say that people took as evidence for an item, beside those they took for other items and those they

@@ -2,9 +2,12 @@
 
 declare(strict_types=1);
 
-namespace WaryHeron\Core\Coding\Lead;
+namespace WaryHeron\Core\Coding\Lead\Ranked;
 
-use WaryHeron\Core\Text\Words;
+use WaryHeron\Core\Coding\Lead\AskedItem;
+use WaryHeron\Core\Coding\Lead\Passage;
+use WaryHeron\Core\Coding\Lead\Passages;
+use WaryHeron\Core\Coding\Lead\Traps;
 
 /**
  * Passages by how much they speak of an item (BM25; Robertson & Zaragoza 2009, Found Trends Inf Retr 3:333), its name
