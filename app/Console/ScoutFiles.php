@@ -1,0 +1,94 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Console;
+
+use App\Files\In\ReferenceFile;
+use App\Files\In\Unpacking;
+use App\Files\TemporaryFolder;
+use Symfony\Component\Console\Output\OutputInterface;
+use WaryHeron\Core\Bibliography\Format\Csv\CsvLine;
+use WaryHeron\Core\Bibliography\Format\UnusableFile;
+use WaryHeron\Core\Bibliography\Reference;
+use WaryHeron\Core\Scouting\Finding;
+use WaryHeron\Core\Scouting\Reading\ReadRecord;
+use WaryHeron\Core\Scouting\Scout;
+
+/** Ranks the records of files by how well they answer a plain question, one row each. */
+final class ScoutFiles extends PureCommand
+{
+    protected $signature = 'heron:scout {question : in plain words} {file* : in any format that is read}';
+
+    protected $description = 'Answer a plain question from references';
+
+    private int $rejected = 0;
+
+    protected function work(): int
+    {
+        $folder = TemporaryFolder::make();
+        try {
+            $records = [];
+            foreach ((array) $this->argument('file') as $file) {
+                $this->take((string) $file, $folder, $records);
+            }
+        } catch (UnusableFile $unusable) {
+            return $this->unusable($unusable->getMessage());
+        } finally {
+            TemporaryFolder::remove($folder);
+        }
+        $scout = new Scout();
+        $question = $scout->question($this->text('question'));
+        if ($question->concepts === []) {
+            return $this->unusable('The question names nothing to look for.');
+        }
+        $rows = CsvLine::of(['rank', 'record_id', 'score', 'sentence', 'direction', 'confidence', 'reason']);
+        foreach ($scout->findings($question, array_values($records)) as $i => $finding) {
+            $rows .= $this->row($i + 1, $finding);
+        }
+        $this->output->write($rows, false, OutputInterface::OUTPUT_RAW);
+
+        return $this->rejected > 0 ? self::FAILURE : self::SUCCESS;
+    }
+
+    private function row(int $rank, Finding $finding): string
+    {
+        return CsvLine::of([
+            (string) $rank,
+            $finding->id,
+            number_format($finding->score, 4, '.', ''),
+            $finding->sentence,
+            $finding->direction->value ?? '',
+            $finding->confidence->value,
+            $finding->reason,
+        ]);
+    }
+
+    /** @param  array<string, ReadRecord>  $records  by identifier, one that comes twice numbered */
+    private function take(string $file, string $folder, array &$records): void
+    {
+        if (! is_file($file) || ! is_readable($file)) {
+            throw new UnusableFile("{$file} cannot be read.");
+        }
+        try {
+            foreach (Unpacking::of($file, basename($file), $folder) as $part) {
+                $number = 0;
+                $read = new ReferenceFile($part['path'], ReferenceFile::formatOf($part['path']));
+                foreach ($read->records() as $one) {
+                    $number++;
+                    if (! ($one instanceof Reference)) {
+                        $this->rejected++;
+                        $this->say("{$file}:{$one->line}: {$one->message}");
+
+                        continue;
+                    }
+                    $key = $one->id === '' ? "{$part['name']}#{$number}" : $one->id;
+                    for ($again = 2, $free = $key; isset($records[$free]); $free = "{$key}#{$again}", $again++);
+                    $records[$free] = ReadRecord::of($free, $one->title, $one->abstract);
+                }
+            }
+        } catch (UnusableFile $unusable) {
+            throw new UnusableFile("{$file}: {$unusable->getMessage()}");
+        }
+    }
+}

@@ -1,0 +1,76 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WaryHeron\Core\Scouting\Answer;
+
+use WaryHeron\Core\Scouting\Asked\ConceptRole;
+use WaryHeron\Core\Scouting\Asked\PlainQuestion;
+use WaryHeron\Core\Scouting\Asked\QuestionKind;
+use WaryHeron\Core\Scouting\Reading\ConceptMatches;
+use WaryHeron\Core\Scouting\Reading\ReadRecord;
+use WaryHeron\Core\Scouting\Reading\RecordSentence;
+use WaryHeron\Core\Scouting\Reading\SentencePart;
+use WaryHeron\Core\Scouting\Reading\Signs;
+
+/** Orders the sentences of a record by how well they answer a question. */
+final readonly class AnswerFinder
+{
+    public function __construct(private PlainQuestion $question)
+    {
+    }
+
+    /** @return list<Candidate> best first */
+    public function candidates(ReadRecord $record): array
+    {
+        $candidates = [];
+        $before = null;
+        foreach ($record->sentences as $sentence) {
+            $matches = ConceptMatches::of($this->question, $sentence);
+            $candidates[] = new Candidate($sentence, $matches, $this->topic($matches, $before, $sentence) + $this->manner($sentence));
+            $before = $matches;
+        }
+        usort($candidates, fn (Candidate $a, Candidate $b): int => $b->score <=> $a->score);
+
+        return $candidates;
+    }
+
+    /** What it speaks of; a sentence before may have named what is done. */
+    private function topic(ConceptMatches $now, ?ConceptMatches $before, RecordSentence $sentence): float
+    {
+        $outcome = $now->share(ConceptRole::Outcome);
+        if (! $this->question->has(ConceptRole::Exposure)) {
+            return 3.0 * $outcome + 0.3 * $now->share(ConceptRole::Population) + 0.2 * $now->share(ConceptRole::Setting) +
+                ($outcome < 0.5 ? 0.8 * ($before?->share(ConceptRole::Outcome) ?? 0.0) : 0.0);
+        }
+        $exposure = max($now->share(ConceptRole::Exposure), $now->share(ConceptRole::Comparator));
+        if ($exposure < 0.5 && $sentence->has(Signs::GROUPS)) {
+            $exposure = max($exposure, 0.5);
+        }
+
+        return 1.8 * min($exposure, $outcome) + 1.4 * $outcome + 0.6 * $exposure +
+            0.2 * $now->share(ConceptRole::Population) +
+            0.3 * ($before?->share(ConceptRole::Exposure) ?? 0.0) + ($outcome < 0.5 ? 0.5 * ($before?->share(ConceptRole::Outcome) ?? 0.0) : 0.0);
+    }
+
+    private function manner(RecordSentence $sentence): float
+    {
+        $part = match ($sentence->part) {
+            SentencePart::Result => 0.7,
+            SentencePart::Conclusion => 0.0,
+            SentencePart::Background => -1.0,
+            SentencePart::Aim => -1.6,
+            SentencePart::Method => -0.8,
+            SentencePart::Untold => $sentence->place < 0.2 ? -0.6 : 0.1,
+        };
+        $score = $part - ($sentence->has(Signs::ASIDE) ? 1.0 : 0.0) - ($sentence->has(Signs::SHOULD) ? 1.0 : 0.0) -
+            ($sentence->has(Signs::OTHERS) ? 0.8 : 0.0) -
+            ($sentence->has(Signs::NOT_LOOKED_FOR) ? 0.8 : 0.0) - (str_ends_with($sentence->text, '?') ? 1.0 : 0.0);
+
+        return $score + match ($this->question->kind) {
+            QuestionKind::Instrument => ($sentence->has(Signs::INSTRUMENT) ? 1.0 : 0.0) + ($sentence->has(Signs::NAMED) ? 0.8 : 0.0),
+            QuestionKind::Prevalence => ($sentence->has(Signs::SHARE) ? 1.4 : 0.0) + ($sentence->has(Signs::FIGURE) ? 0.4 : 0.0),
+            default => ($sentence->has(Signs::FIGURE) ? 0.9 : 0.0) + ($sentence->has(Signs::STATISTIC) ? 0.7 : 0.0) + ($sentence->has(Signs::COMPARED) ? 0.8 : 0.0),
+        };
+    }
+}

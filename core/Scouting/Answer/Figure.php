@@ -1,0 +1,68 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WaryHeron\Core\Scouting\Answer;
+
+/** Which way two figures or a ratio in a sentence point. */
+final class Figure
+{
+    private const NUMBER = '(\d+(?:[.·]\d+)?)';
+
+    /** 1 for a ratio above one, -1 for one below, 0 where there is none. */
+    public static function ratio(string $text): int
+    {
+        if (preg_match('/\b(?:ratio|OR|RR|HR|IRR)\b[^\d]{0,15}(\d+[.·]\d+)/u', $text, $found) !== 1) {
+            return 0;
+        }
+
+        return (float) strtr($found[1], ['·' => '.']) <=> 1.0;
+    }
+
+    /**
+     * Of two figures that are set against each other, whether those with it have more.
+     *
+     * @param  callable(string): bool  $isWithout
+     */
+    public static function compared(string $text, callable $isWithout): int
+    {
+        $unit = '\s*(?:%|per cent|percent|hours?|minutes?|points?|days?)?';
+        $pairs = [
+            '/\bfrom (?:a (?:mean|median) of )?'.self::NUMBER.'[^.;]{0,60}?\bto '.self::NUMBER.'/u' => -1,
+            '/'.self::NUMBER.$unit.'(?: \p{L}+){0,3}? (?:before)\b[^;]{0,60}?\b(?:and|to)\b[^;\d]{0,40}'.self::NUMBER.$unit.'[^;]{0,30}\b(?:after|afterwards|later|year after)/u' => -1,
+            '/\b[Bb]efore\b[^\d]{0,80}?'.self::NUMBER.$unit.'[^\d]{0,120}?\b(?:after|afterwards)\b[^\d]{0,40}'.self::NUMBER.'/u' => -1,
+        ];
+        foreach ($pairs as $pattern => $sign) {
+            if (preg_match($pattern, $text, $found) === 1) {
+                return $sign * (self::value($found[1]) <=> self::value($found[2]));
+            }
+        }
+        $number = self::NUMBER;
+        if (preg_match("/^(.*?){$number}{$unit}([^;]{0,80}?)\b(?:and|against|versus|vs?|compared with|but|as opposed to)\b([^;\d]{0,40}){$number}{$unit}([^;,.]{0,60})/u", $text, $found) !== 1) {
+            return 0;
+        }
+        [, $before, $one, $after, $joint, $other, $last] = $found;
+        $way = self::value($one) <=> self::value($other);
+        $isNamedAfter = preg_match('/\b(?:in|with|for|among|on|of) /u', $after) === 1;
+        [$first, $second] = $isNamedAfter ? [$after, $last] : [mb_substr($before, -60), $joint];
+
+        return $isWithout($first) && ! $isWithout($second) ? -$way : $way;
+    }
+
+    /** Two figures for two groups that nobody tested and that hardly differ. */
+    public static function isNearlyAlike(string $text): bool
+    {
+        $number = self::NUMBER;
+        if (preg_match("/{$number}\s*(?:%|per cent)[^;]{0,60}\band\b[^;\\d]{0,40}{$number}\s*(?:%|per cent)/u", $text, $found) !== 1) {
+            return false;
+        }
+        [$one, $other] = [self::value($found[1]), self::value($found[2])];
+
+        return abs($one - $other) <= 0.12 * max($one, $other);
+    }
+
+    private static function value(string $told): float
+    {
+        return (float) strtr($told, ['·' => '.']);
+    }
+}

@@ -1,0 +1,187 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WaryHeron\Core\Scouting\Asked;
+
+use WaryHeron\Core\Scouting\Kin\Families;
+use WaryHeron\Core\Text\Stem;
+
+/** Takes a plain question apart: what it wants to know, of whom, of what, against what. */
+final readonly class QuestionReader
+{
+    private const KINDS = [
+        ['/^(?:which|what|are there|is there)\b.*\b(?:instruments?|scales?|questionnaires?|tools?|inventor(?:y|ies)|measures|tests|indicators)\b|\bhow (?:can|could|should|do we|does one|is|are)\b.*\b(?:measured|assessed|rated|quantified)\b/i', QuestionKind::Instrument],
+        ['/^(?:how (?:common|often|frequent|prevalent|many|widespread|usual|rare|large a (?:share|part))|what (?:is the )?(?:share|proportion|percentage|prevalence|incidence|fraction|frequency|part))\b/i', QuestionKind::Prevalence],
+        ['/^which\b.*\bor\b|\b(?:better|worse|safer|more \w+|less \w+|\w+er) than\b|\bcompared (?:with|to)\b|\brather than\b|\bversus\b|\bvs\b|\bas (?:well|good|effective|safe) as\b/i', QuestionKind::Comparison],
+        ['/^how do(?:es)? .*\b(?:experience|perceive|feel|see|describe|view|cope)\b|^what (?:is|are) .*\b(?:experiences?|views?|perceptions?|like)\b|^what (?:does|do) .* mean\b|^why\b/i', QuestionKind::Meaning],
+        ['/^(?:who|which \w+ (?:are|is) at risk|what (?:predicts|foretells|determines))\b|\b(?:predict(?:s|ors?)?|risk factors?|prognos\w+|outlook)\b/i', QuestionKind::Prognosis],
+    ];
+
+    public function __construct(private Families $families)
+    {
+    }
+
+    public function read(string $text): PlainQuestion
+    {
+        $text = trim((string) preg_replace('/\s+/u', ' ', $text));
+        $kind = $this->kind($text);
+        $parts = $this->parts($text, $kind);
+        $concepts = [];
+        foreach ($parts as [$role, $words]) {
+            $slots = $this->slots($words, $role);
+            if ($slots !== []) {
+                $concepts[] = new AskedConcept($role, implode(' ', $words), $slots);
+            }
+        }
+
+        return new PlainQuestion($text, $kind, $concepts);
+    }
+
+    private function kind(string $text): QuestionKind
+    {
+        foreach (self::KINDS as [$pattern, $kind]) {
+            if (preg_match($pattern, $text) === 1) {
+                return $kind;
+            }
+        }
+
+        return QuestionKind::Effect;
+    }
+
+    /** @return list<array{ConceptRole, list<string>}> */
+    private function parts(string $text, QuestionKind $kind): array
+    {
+        $pieces = QuestionWords::pieces($text, $kind, $this->families);
+        $parts = [];
+        $afterVerb = false;
+        $isAside = ! in_array('side', array_column($pieces, 'mark'), true);
+        foreach ($pieces as ['mark' => $mark, 'verb' => $verb, 'words' => $words]) {
+            $afterVerb = $afterVerb || $verb;
+            $isAside = $isAside || $mark === 'side';
+            $before = array_column($parts, 0);
+            $parts[] = [
+                match (true) {
+                    $this->namesPeople($words) && ! in_array(ConceptRole::Population, $before, true) => ConceptRole::Population,
+                    ! $isAside => ConceptRole::Outcome,
+                    $kind->hasDirection() => $this->directed($mark, $afterVerb, $before, $kind),
+                    default => $this->undirected($mark, $before),
+                },
+                $words,
+            ];
+        }
+
+        return $this->withOutcome($parts);
+    }
+
+    /** @param  list<string>  $words */
+    private function namesPeople(array $words): bool
+    {
+        $stems = Stem::all(implode(' ', $words));
+        $isThing = count($stems) > 1 && $this->families->of($stems) !== null;
+
+        return ! $isThing && People::meant($stems) !== null;
+    }
+
+    /** @param  list<ConceptRole>  $before */
+    private function directed(string $mark, bool $afterVerb, array $before, QuestionKind $kind): ConceptRole
+    {
+        $hasExposure = in_array(ConceptRole::Exposure, $before, true);
+        $hasOutcome = in_array(ConceptRole::Outcome, $before, true);
+
+        return match (true) {
+            $mark === 'more' => ConceptRole::Outcome,
+            $mark === 'than' && $kind === QuestionKind::Comparison && $hasExposure => ConceptRole::Comparator,
+            $mark === 'side' => ConceptRole::Exposure,
+            $mark === 'if' && ! $hasExposure => ConceptRole::Exposure,
+            $mark === 'of' && $hasExposure && ! $hasOutcome && in_array(ConceptRole::Comparator, $before, true) => ConceptRole::Outcome,
+            in_array($mark, ['when', 'among'], true) && $before !== [] => ConceptRole::Setting,
+            $afterVerb && ! $hasOutcome => ConceptRole::Outcome,
+            default => $hasExposure && $hasOutcome ? ConceptRole::Setting : ConceptRole::Exposure,
+        };
+    }
+
+    /** @param  list<ConceptRole>  $before */
+    private function undirected(string $mark, array $before): ConceptRole
+    {
+        $isFurther = in_array(ConceptRole::Outcome, $before, true) && in_array($mark, ['when', 'among', 'if'], true);
+
+        return $isFurther ? ConceptRole::Setting : ConceptRole::Outcome;
+    }
+
+    /**
+     * A question of which only one thing is understood asks for that.
+     *
+     * @param  list<array{ConceptRole, list<string>}>  $parts
+     * @return list<array{ConceptRole, list<string>}>
+     */
+    private function withOutcome(array $parts): array
+    {
+        $roles = array_column($parts, 0);
+        if (in_array(ConceptRole::Outcome, $roles, true)) {
+            return $parts;
+        }
+        foreach ([ConceptRole::Setting, ConceptRole::Exposure] as $role) {
+            $at = array_keys($roles, $role, true);
+            if ($at !== [] && ($role !== ConceptRole::Setting || in_array(ConceptRole::Exposure, $roles, true))) {
+                $parts[end($at)][0] = ConceptRole::Outcome;
+                break;
+            }
+        }
+
+        return $parts;
+    }
+
+    /**
+     * @param  list<string>  $words
+     * @return list<ConceptSlot>
+     */
+    private function slots(array $words, ConceptRole $role): array
+    {
+        $stems = Stem::all(implode(' ', $words));
+        if ($role === ConceptRole::Population && ($people = People::meant($stems)) !== null) {
+            return [new ConceptSlot($stems, $people)];
+        }
+        $slots = [];
+        for ($i = 0; $i < count($stems); $i += $length) {
+            [$length, $slot] = $this->slotAt($stems, $i);
+            $slots[] = $slot;
+        }
+
+        return $this->weighed($slots);
+    }
+
+    /**
+     * @param  list<string>  $stems
+     * @return array{int, ConceptSlot} the longest phrase known from here on
+     */
+    private function slotAt(array $stems, int $from): array
+    {
+        for ($length = min($this->families->longest(), count($stems) - $from); $length > 0; $length--) {
+            $phrase = array_slice($stems, $from, $length);
+            $kin = $this->families->of($phrase);
+            if ($kin !== null) {
+                return [$length, new ConceptSlot($phrase, $kin['same'], $kin['contrary'])];
+            }
+        }
+
+        return [1, new ConceptSlot([$stems[$from]])];
+    }
+
+    /**
+     * The last word of a phrase says what it is about, those before describe it.
+     *
+     * @param  list<ConceptSlot>  $slots
+     * @return list<ConceptSlot>
+     */
+    private function weighed(array $slots): array
+    {
+        $last = count($slots) - 1;
+
+        return array_map(
+            fn (ConceptSlot $slot, int $i): ConceptSlot => new ConceptSlot($slot->own, $slot->kin, $slot->contrary, $i === $last ? 1.0 : 0.6),
+            $slots,
+            array_keys($slots),
+        );
+    }
+}

@@ -1,0 +1,94 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WaryHeron\Core\Scouting;
+
+use WaryHeron\Core\Coding\Lead\Confidence;
+use WaryHeron\Core\Scouting\Answer\Answer;
+use WaryHeron\Core\Scouting\Answer\AnswerFinder;
+use WaryHeron\Core\Scouting\Answer\AnswerReader;
+use WaryHeron\Core\Scouting\Answer\Direction;
+use WaryHeron\Core\Scouting\Asked\PlainQuestion;
+use WaryHeron\Core\Scouting\Asked\QuestionReader;
+use WaryHeron\Core\Scouting\Kin\Families;
+use WaryHeron\Core\Scouting\Kin\FoundKin;
+use WaryHeron\Core\Scouting\Reading\Evidence;
+use WaryHeron\Core\Scouting\Reading\ReadRecord;
+use WaryHeron\Core\Scouting\Reading\Weights;
+
+/** Ranks records by how well they answer a plain question, each with its sentence, its direction and why. */
+final readonly class Scout
+{
+    /** Below this a record is not said to answer. */
+    private const ANSWERS = 0.25;
+
+    private const LIKELY = 0.6;
+
+    public function __construct(private Families $families = new Families())
+    {
+    }
+
+    public function question(string $text): PlainQuestion
+    {
+        return (new QuestionReader($this->families))->read($text);
+    }
+
+    /**
+     * @param  iterable<ReadRecord>  $records
+     * @return list<Finding> best first; records alike in their order by identifier
+     */
+    public function findings(PlainQuestion $question, iterable $records): array
+    {
+        $records = [...$records];
+        $question = FoundKin::in($question, $records);
+        $findings = array_map(fn (ReadRecord $record): Finding => $this->finding($question, $record), $records);
+        usort($findings, fn (Finding $a, Finding $b): int => [$b->score, $a->id] <=> [$a->score, $b->id]);
+
+        return $findings;
+    }
+
+    private function finding(PlainQuestion $question, ReadRecord $record): Finding
+    {
+        $candidates = (new AnswerFinder($question))->candidates($record);
+        if ($candidates === []) {
+            return new Finding($record->id, 0.0, '', null, Confidence::Check, 'no abstract to read');
+        }
+        $evidence = Evidence::of($question, $record, $candidates);
+        $score = Weights::score($evidence);
+        $answer = (new AnswerReader($question))->read($candidates);
+        $reason = Reasons::of($question, $evidence, $answer);
+        if ($score < self::ANSWERS) {
+            return new Finding($record->id, $score, '', null, Confidence::Check, trim("no answer reported; {$reason}", '; '));
+        }
+
+        return new Finding(
+            $record->id,
+            $score,
+            $answer->candidate->sentence->text,
+            $answer->direction,
+            $this->confidence($question, $evidence, $answer, $score),
+            $reason,
+        );
+    }
+
+    /** Firm only where the record most likely answers and nothing in it speaks against what was read. */
+    private function confidence(PlainQuestion $question, Evidence $evidence, Answer $answer, float $score): Confidence
+    {
+        $parts = $evidence->parts;
+        $isDirect = $parts['directness'] >= 0.7 && $parts['denied'] < 0.5 && $parts['protocol'] < 0.6 && $parts['others'] === 0.0;
+        if ($score < self::LIKELY || ! $isDirect) {
+            return $score < self::LIKELY || ! $question->kind->hasDirection() ? Confidence::Check : Confidence::Fair;
+        }
+        if (! $question->kind->hasDirection()) {
+            return $parts['sample'] > 0.0 ? Confidence::Firm : Confidence::Fair;
+        }
+        $isPlain = $parts['figures'] > 0.0 && $parts['letter'] < 0.5 && $parts['review'] === 0.0;
+
+        return match (true) {
+            $answer->direction === Direction::Unclear, $answer->agreeing < 0 => Confidence::Check,
+            $isPlain || $answer->agreeing > 0 => Confidence::Firm,
+            default => Confidence::Fair,
+        };
+    }
+}
