@@ -12,13 +12,15 @@ use WaryHeron\Core\Bibliography\Format\Csv\CsvLine;
 use WaryHeron\Core\Bibliography\Format\UnusableFile;
 use WaryHeron\Core\Bibliography\Reference;
 use WaryHeron\Core\Scouting\Finding;
+use WaryHeron\Core\Scouting\Named\NamedThing;
+use WaryHeron\Core\Scouting\Named\NameKind;
 use WaryHeron\Core\Scouting\Reading\ReadRecord;
 use WaryHeron\Core\Scouting\Scout;
 
 /** Ranks the records of files by how well they answer a plain question, one row each. */
 final class ScoutFiles extends PureCommand
 {
-    protected $signature = 'heron:scout {question : in plain words} {file* : in any format that is read}';
+    protected $signature = 'heron:scout {question : in plain words} {file* : in any format that is read} {--named= : instead the things of one kind that they name: instrument, measure, dataset, intervention or outcome}';
 
     protected $description = 'Answer a plain question from references';
 
@@ -26,6 +28,10 @@ final class ScoutFiles extends PureCommand
 
     protected function work(): int
     {
+        $kind = NameKind::tryFrom($this->text('named'));
+        if ($kind === null && $this->text('named') !== '') {
+            return $this->unusable('The kinds are: '.implode(', ', array_column(NameKind::cases(), 'value')).'.');
+        }
         $folder = TemporaryFolder::make();
         try {
             $records = [];
@@ -42,13 +48,44 @@ final class ScoutFiles extends PureCommand
         if ($question->concepts === []) {
             return $this->unusable('The question names nothing to look for.');
         }
-        $rows = CsvLine::of(['rank', 'record_id', 'score', 'sentence', 'direction', 'confidence', 'reason']);
-        foreach ($scout->findings($question, array_values($records)) as $i => $finding) {
-            $rows .= $this->row($i + 1, $finding);
-        }
-        $this->output->write($rows, false, OutputInterface::OUTPUT_RAW);
+        $records = array_values($records);
+        $this->output->write(
+            $kind === null
+                ? $this->ranked($scout->findings($question, $records))
+                : $this->named($scout->named($question, $records, $kind)),
+            false,
+            OutputInterface::OUTPUT_RAW,
+        );
 
         return $this->rejected > 0 ? self::FAILURE : self::SUCCESS;
+    }
+
+    /** @param  list<Finding>  $findings */
+    private function ranked(array $findings): string
+    {
+        $rows = CsvLine::of(['rank', 'record_id', 'score', 'sentence', 'direction', 'confidence', 'reason']);
+        foreach ($findings as $i => $finding) {
+            $rows .= $this->row($i + 1, $finding);
+        }
+
+        return $rows;
+    }
+
+    /** @param  list<NamedThing>  $things */
+    private function named(array $things): string
+    {
+        $rows = CsvLine::of(['name', 'variants', 'papers', 'ids', 'definition']);
+        foreach ($things as $thing) {
+            $rows .= CsvLine::of([
+                $thing->name,
+                implode('; ', $thing->variants),
+                (string) count($thing->ids),
+                implode('; ', $thing->ids),
+                $thing->definition,
+            ]);
+        }
+
+        return $rows;
     }
 
     private function row(int $rank, Finding $finding): string

@@ -13,6 +13,10 @@ use WaryHeron\Core\Scouting\Asked\PlainQuestion;
 use WaryHeron\Core\Scouting\Asked\QuestionReader;
 use WaryHeron\Core\Scouting\Kin\Families;
 use WaryHeron\Core\Scouting\Kin\FoundKin;
+use WaryHeron\Core\Scouting\Named\ConceptNames;
+use WaryHeron\Core\Scouting\Named\NamedThing;
+use WaryHeron\Core\Scouting\Named\NameKind;
+use WaryHeron\Core\Scouting\Named\ProperNames;
 use WaryHeron\Core\Scouting\Reading\Evidence;
 use WaryHeron\Core\Scouting\Reading\ReadRecord;
 use WaryHeron\Core\Scouting\Reading\Weights;
@@ -24,6 +28,8 @@ final readonly class Scout
     private const ANSWERS = 0.25;
 
     private const LIKELY = 0.6;
+
+    private const NEAR = 0.5;
 
     public function __construct(private Families $families = new Families())
     {
@@ -40,12 +46,47 @@ final readonly class Scout
      */
     public function findings(PlainQuestion $question, iterable $records): array
     {
-        $records = [...$records];
+        $records = array_values([...$records]);
         $question = FoundKin::in($question, $records);
         $findings = array_map(fn (ReadRecord $record): Finding => $this->finding($question, $record), $records);
         usort($findings, fn (Finding $a, Finding $b): int => [$b->score, $a->id] <=> [$a->score, $b->id]);
 
         return $findings;
+    }
+
+    /**
+     * @param  list<ReadRecord>  $records
+     * @return list<NamedThing> those in most papers first
+     */
+    public function named(PlainQuestion $question, array $records, NameKind $kind): array
+    {
+        $records = $this->near($question, $records);
+
+        return $kind->nouns() === ''
+            ? ConceptNames::in($question, $records, $kind)
+            : ProperNames::in($records, $kind);
+    }
+
+    /**
+     * Those that speak of what is asked: names in others are names of something else.
+     *
+     * @param  list<ReadRecord>  $records
+     * @return list<ReadRecord>
+     */
+    private function near(PlainQuestion $question, array $records): array
+    {
+        $finder = new AnswerFinder($question);
+
+        return array_values(array_filter(
+            $records,
+            function (ReadRecord $record) use ($finder, $question): bool {
+                $parts = Evidence::of($question, $record, $finder->candidates($record))->parts;
+
+                $isOthers = $parts['others'] > 0.0 && $parts['denied'] >= self::NEAR;
+
+                return ! $isOthers && ($parts['directness'] >= self::NEAR || $parts['both'] >= self::NEAR);
+            },
+        ));
     }
 
     private function finding(PlainQuestion $question, ReadRecord $record): Finding

@@ -27,7 +27,7 @@ final class Stem
 
     public static function of(string $word): string
     {
-        return self::$known[$word] ??= self::IRREGULAR[$word] ?? self::stripped($word);
+        return self::$known[$word] ??= self::stripped(self::IRREGULAR[$word] ?? $word);
     }
 
     /** @return list<string> the stems of a text's words in their order */

@@ -7,6 +7,11 @@ namespace WaryHeron\Core\Scouting\Asked;
 /** A word or a fixed phrase of a concept with its kin. */
 final readonly class ConceptSlot
 {
+    private const KIN = 0.9;
+
+    /** @var array<array-key, list<SlotPhrase>> by first word, so that a sentence is asked only for what it may hold */
+    public array $phrases;
+
     /**
      * @param  list<string>  $own  stems as asked
      * @param  list<list<string>>  $kin  other phrases for it
@@ -19,11 +24,49 @@ final readonly class ConceptSlot
         public array $contrary = [],
         public float $weight = 1.0,
     ) {
+        $phrases = [];
+        foreach ($this->tried() as $phrase) {
+            $phrases[$phrase->first][] = $phrase;
+        }
+        $this->phrases = $phrases;
     }
 
     /** @param  list<list<string>>  $phrases */
     public function with(array $phrases): self
     {
-        return new self($this->own, [...$this->kin, ...$phrases], $this->contrary, $this->weight);
+        return $phrases === [] ? $this : new self($this->own, [...$this->kin, ...$phrases], $this->contrary, $this->weight);
+    }
+
+    public function weighing(float $weight): self
+    {
+        return new self($this->own, $this->kin, $this->contrary, $weight);
+    }
+
+    /** @param  list<string>  $phrase */
+    private function isInside(array $phrase): bool
+    {
+        return count($phrase) > 1 && array_intersect($this->own, $phrase) !== [];
+    }
+
+    /**
+     * In the order in which they are looked for: a contrary that holds the word itself ("short sleep" of "sleep")
+     * before it.
+     *
+     * @return list<SlotPhrase>
+     */
+    private function tried(): array
+    {
+        $tried = [
+            ...array_map(fn (array $one): array => [$one, self::KIN, true], array_filter($this->contrary, $this->isInside(...))),
+            [$this->own, 1.0, false],
+            ...array_map(fn (array $one): array => [$one, self::KIN, false], $this->kin),
+            ...array_map(fn (array $one): array => [$one, self::KIN, true], $this->contrary),
+        ];
+
+        return array_map(
+            fn (array $one, int $rank): SlotPhrase => SlotPhrase::of($one[0], $rank, $one[1], $one[2], count($this->own) > 1),
+            array_values($tried),
+            array_keys(array_values($tried)),
+        );
     }
 }

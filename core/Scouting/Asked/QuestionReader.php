@@ -123,9 +123,13 @@ final readonly class QuestionReader
         }
         foreach ([ConceptRole::Setting, ConceptRole::Exposure] as $role) {
             $at = array_keys($roles, $role, true);
-            if ($at !== [] && ($role !== ConceptRole::Setting || in_array(ConceptRole::Exposure, $roles, true))) {
-                $parts[end($at)][0] = ConceptRole::Outcome;
-                break;
+            $last = end($at);
+            if ($last !== false && ($role !== ConceptRole::Setting || in_array(ConceptRole::Exposure, $roles, true))) {
+                return array_map(
+                    fn (array $part, int $i): array => $i === $last ? [ConceptRole::Outcome, $part[1]] : $part,
+                    $parts,
+                    array_keys($parts),
+                );
             }
         }
 
@@ -179,7 +183,7 @@ final readonly class QuestionReader
         $last = count($slots) - 1;
 
         return array_map(
-            fn (ConceptSlot $slot, int $i): ConceptSlot => new ConceptSlot($slot->own, $slot->kin, $slot->contrary, $i === $last ? 1.0 : 0.6),
+            fn (ConceptSlot $slot, int $i): ConceptSlot => $slot->weighing($i === $last ? 1.0 : 0.6),
             $slots,
             array_keys($slots),
         );

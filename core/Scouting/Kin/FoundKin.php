@@ -20,6 +20,9 @@ final class FoundKin
 
     private const SHORTENED = '/((?:[\p{L}-]+\s+){1,5}[\p{L}-]+)\s+\((\p{Lu}{2,8})s?\)/u';
 
+    /** What a sentence must hold to be worth the longer look. */
+    private const MAY = '/defined as|taken as|, that is,|i\.e\.|\bmeans\b|, in which|\b(?:was|is|were|are) (?:an?|any)\b|, or\b|\(\p{Lu}{2}/u';
+
     /** A definition holds at least so much of the concept. */
     private const HELD = 0.72;
 
@@ -31,6 +34,9 @@ final class FoundKin
         $defined = [];
         foreach ($records as $record) {
             foreach ($record->sentences as $sentence) {
+                if (! $sentence->has(self::MAY)) {
+                    continue;
+                }
                 foreach ([self::DEFINED, self::SHORTENED] as $pattern) {
                     if (preg_match_all($pattern, $sentence->text, $found, PREG_SET_ORDER) > 0) {
                         foreach ($found as [, $one, $other]) {

@@ -6,12 +6,11 @@ namespace WaryHeron\Core\Scouting\Reading;
 
 use WaryHeron\Core\Scouting\Asked\AskedConcept;
 use WaryHeron\Core\Scouting\Asked\ConceptSlot;
+use WaryHeron\Core\Scouting\Asked\SlotPhrase;
 
 /** How much of a concept a sentence holds. */
 final readonly class ConceptMatch
 {
-    private const KIN = 0.9;
-
     /** A phrase of several words that stands for one part of a concept mostly stands for the whole. */
     private const TELLING = 0.8;
 
@@ -32,13 +31,12 @@ final readonly class ConceptMatch
         $at = -1;
         foreach ($concept->slots as $slot) {
             $weights += $slot->weight;
-            [$strength, $place, $contrary, $isTelling] = self::slot($slot, $sentence->stems);
-            $telling = $telling || $isTelling;
-            $held += $slot->weight * $strength;
-            if ($place >= 0) {
-                $places[] = $place;
-                $isContrary = $isContrary || $contrary;
-                $at = $place;
+            $phrase = self::held($slot, $sentence);
+            $held += $slot->weight * ($phrase === null ? self::scattered($slot, $sentence) : $phrase->strength);
+            if ($phrase !== null) {
+                $places[] = $at = self::place($phrase, $sentence);
+                $telling = $telling || $phrase->isTelling;
+                $isContrary = $isContrary || $phrase->isContrary;
             }
         }
         $isFar = count($places) > 1 && max($places) - min($places) > 3 * count($concept->slots) + 3;
@@ -48,52 +46,31 @@ final readonly class ConceptMatch
         return new self($telling ? max(self::TELLING, $share) : $share, $isContrary, $at);
     }
 
-    /** @return array{float, int, bool, bool} strength, place, whether by its contrary, whether by a phrase of its kin */
-    private static function slot(ConceptSlot $slot, string $stems): array
+    /** The phrase of lowest rank that the sentence holds. */
+    private static function held(ConceptSlot $slot, RecordSentence $sentence): ?SlotPhrase
     {
-        foreach (self::tried($slot) as [$phrase, $strength, $contrary]) {
-            $place = self::place($phrase, $stems);
-            if ($place >= 0) {
-                return [$strength, $place, $contrary, $strength < 1.0 && count($phrase) > 1 && count($slot->own) > 1];
+        $held = null;
+        foreach (array_intersect_key($slot->phrases, $sentence->set) as $phrases) {
+            foreach ($phrases as $phrase) {
+                if (($held === null || $phrase->rank < $held->rank) && str_contains($sentence->stems, $phrase->needle)) {
+                    $held = $phrase;
+                }
             }
         }
-        $some = count($slot->own) > 1 ? self::share($slot->own, $stems) : 0.0;
 
-        return [$some >= 0.99 ? 0.8 : 0.4 * $some, -1, false, false];
+        return $held;
     }
 
-    /**
-     * A contrary that holds the word itself ("short sleep" of "sleep") is looked for before it.
-     *
-     * @return \Generator<array{list<string>, float, bool}>
-     */
-    private static function tried(ConceptSlot $slot): \Generator
+    private static function place(SlotPhrase $phrase, RecordSentence $sentence): int
     {
-        foreach ($slot->contrary as $phrase) {
-            if (count($phrase) > 1 && array_intersect($slot->own, $phrase) !== []) {
-                yield [$phrase, self::KIN, true];
-            }
-        }
-        yield [$slot->own, 1.0, false];
-        foreach ($slot->kin as $phrase) {
-            yield [$phrase, self::KIN, false];
-        }
-        foreach ($slot->contrary as $phrase) {
-            yield [$phrase, self::KIN, true];
-        }
+        return substr_count($sentence->stems, ' ', 0, (int) strpos($sentence->stems, $phrase->needle) + 1) - 1;
     }
 
-    /** @param  list<string>  $phrase */
-    private static function place(array $phrase, string $stems): int
+    /** Of a phrase some of whose words stand apart. */
+    private static function scattered(ConceptSlot $slot, RecordSentence $sentence): float
     {
-        $at = strpos($stems, ' '.implode(' ', $phrase).' ');
+        $some = count($slot->own) > 1 ? count(array_intersect_key(array_flip($slot->own), $sentence->set)) / count($slot->own) : 0.0;
 
-        return $at === false ? -1 : substr_count($stems, ' ', 0, $at + 1) - 1;
-    }
-
-    /** @param  list<string>  $words */
-    private static function share(array $words, string $stems): float
-    {
-        return count(array_filter($words, fn (string $word): bool => str_contains($stems, " {$word} "))) / count($words);
+        return $some >= 0.99 ? 0.8 : 0.4 * $some;
     }
 }

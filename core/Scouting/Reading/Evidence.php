@@ -94,7 +94,11 @@ final readonly class Evidence
         )]);
     }
 
-    /** Whether those who are asked about are those who were counted. @param  list<Candidate>  $candidates */
+    /**
+     * Whether those who are asked about are those who were counted.
+     *
+     * @param  list<Candidate>  $candidates
+     */
     private static function sample(array $candidates): float
     {
         foreach ($candidates as $one) {
@@ -106,7 +110,11 @@ final readonly class Evidence
         return 0.0;
     }
 
-    /** How much of the question the authors say they did not look at. @param  list<Candidate>  $candidates */
+    /**
+     * How much of the question the authors say they did not look at.
+     *
+     * @param  list<Candidate>  $candidates
+     */
     private static function denied(PlainQuestion $question, array $candidates): float
     {
         $denied = 0.0;

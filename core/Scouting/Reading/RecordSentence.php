@@ -12,10 +12,15 @@ final readonly class RecordSentence
     /** Its stems between blanks, so that a phrase is found as text. */
     public string $stems;
 
+    /** @var array<array-key, true> */
+    public array $set;
+
     /** @param  float  $place  where in the text it stands, 0 at the beginning and 1 at the end */
     public function __construct(public string $text, public SentencePart $part, public float $place)
     {
-        $this->stems = ' '.implode(' ', Stem::all($text)).' ';
+        $stems = Stem::all($text);
+        $this->stems = ' '.implode(' ', $stems).' ';
+        $this->set = array_fill_keys($stems, true);
     }
 
     public function has(string $pattern): bool

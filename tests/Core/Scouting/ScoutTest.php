@@ -1,0 +1,102 @@
+<?php
+
+declare(strict_types=1);
+
+use Tests\Core\Scouting\Judged;
+use WaryHeron\Core\Coding\Lead\Confidence;
+use WaryHeron\Core\Scouting\Finding;
+use WaryHeron\Core\Scouting\Named\NameKind;
+use WaryHeron\Core\Scouting\Reading\ReadRecord;
+use WaryHeron\Core\Scouting\Scout;
+
+it('ranks what people judged to answer before what only shares its words', function (string $name, float $least) {
+    $judged = Judged::read($name);
+    $scout = new Scout();
+    $findings = $scout->findings($scout->question($judged->question), $judged->records);
+
+    expect($judged->ndcg(array_map(fn (Finding $one): string => $one->id, $findings)))->toBeGreaterThan($least);
+})->with([['q01', 0.93], ['q06', 0.85], ['q07', 0.9], ['q08', 0.93]]);
+
+it('shows the sentence that answers and which way it points', function (string $name) {
+    $judged = Judged::read($name);
+    $scout = new Scout();
+    $right = $wrongWay = $firmWrong = $answering = 0;
+    foreach ($scout->findings($scout->question($judged->question), $judged->records) as $finding) {
+        $label = $judged->labels[$finding->id];
+        if ($label['grade'] >= 2) {
+            $answering++;
+            $right += $judged->isRightSentence($finding->id, $finding->sentence) ? 1 : 0;
+            $isWrong = $label['direction'] !== null && $finding->direction?->value !== $label['direction'];
+            $wrongWay += $isWrong ? 1 : 0;
+            $firmWrong += $isWrong && $finding->confidence === Confidence::Firm ? 1 : 0;
+        }
+    }
+
+    expect($right / $answering)->toBeGreaterThanOrEqual(0.8)
+        ->and($wrongWay / $answering)->toBeLessThanOrEqual(0.15)
+        ->and($firmWrong)->toBe(0);
+})->with(['q01', 'q06', 'q07', 'q08']);
+
+it('finds the instruments that papers name, under all the names they go by', function () {
+    $judged = Judged::read('q07');
+    $scout = new Scout();
+    $found = [];
+    foreach ($scout->named($scout->question($judged->question), $judged->records, NameKind::Instrument) as $thing) {
+        $found[$thing->name] = $thing->ids;
+    }
+
+    expect($found)->toBe(array_column($judged->named, 'ids', 'name'));
+});
+
+it('says why a variant is taken for the same thing', function () {
+    $scout = new Scout();
+    $records = [
+        ReadRecord::of('a', 'A scale', 'The Marrow Night Strain Scale (MNSS) measures strain of nurses at night with 12 items.'),
+        ReadRecord::of('b', 'A use of it', 'Strain of nurses at night was measured with the MNSS-6 in 40 nurses. The Marrow scale is short.'),
+    ];
+    $things = $scout->named($scout->question('Which instruments measure strain in nurses at night?'), $records, NameKind::Instrument);
+
+    expect($things)->toHaveCount(1)
+        ->and($things[0]->ids)->toBe(['a', 'b'])
+        ->and(array_combine($things[0]->variants, $things[0]->joined))->toBe([
+            'MNSS' => 'its short form in brackets',
+            'MNSS-6' => 'its first letters',
+            'Marrow scale' => 'a first word that nothing else named here has',
+        ])
+        ->and($things[0]->definition)->toStartWith('The Marrow Night Strain Scale');
+});
+
+it('gives the same order whatever the order of the records', function () {
+    $judged = Judged::read('q01');
+    $scout = new Scout();
+    $question = $scout->question($judged->question);
+    $ranked = fn (array $records): array => array_map(fn (Finding $one): string => $one->id, $scout->findings($question, $records));
+
+    expect($ranked(array_reverse($judged->records)))->toBe($ranked($judged->records));
+});
+
+it('claims nothing of records without an abstract or about something else', function () {
+    $scout = new Scout();
+    $question = $scout->question('Does a planned nap during the night shift reduce sleepiness in hospital staff?');
+    $findings = $scout->findings($question, [
+        ReadRecord::of('empty', 'Naps', ''),
+        ReadRecord::of('other', 'Cotton with a raised nap', 'We weighed dust from 40 blankets. Dust fell by 12% (p = 0.02) after brushing.'),
+    ]);
+
+    expect(array_map(fn (Finding $one): array => [$one->id, $one->sentence, $one->direction, $one->confidence], $findings))->toBe([
+        ['other', '', null, Confidence::Check],
+        ['empty', '', null, Confidence::Check],
+    ]);
+});
+
+it('takes what the records define for what they define it as', function () {
+    $scout = new Scout();
+    $question = $scout->question('Do short handover meetings reduce drug errors in nurses?');
+    $named = fn (string $definition): float => $scout->findings($question, [
+        ReadRecord::of('defines', 'Lantern talks', $definition),
+        ReadRecord::of('uses', 'Lantern talks on wards', 'In 60 nurses drug errors were fewer with lantern talks than without (p = 0.01).'),
+    ])[0]->score;
+
+    expect($named('A lantern talk was a short handover meeting of nurses.'))
+        ->toBeGreaterThan($named('A lantern talk was held at dusk by nurses.'));
+});
