@@ -12,6 +12,14 @@ final readonly class AskedConcept
     {
     }
 
+    /** The stem of its last word, which says what it is about. */
+    public function head(): string
+    {
+        $last = $this->slots[count($this->slots) - 1] ?? null;
+
+        return $last === null ? '' : $last->own[count($last->own) - 1];
+    }
+
     /** @param  list<list<string>>  $phrases  that were found to speak of the whole of it */
     public function with(array $phrases): self
     {

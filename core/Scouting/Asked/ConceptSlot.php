@@ -17,12 +17,14 @@ final readonly class ConceptSlot
      * @param  list<list<string>>  $kin  other phrases for it
      * @param  list<list<string>>  $contrary  phrases of which more is less of it
      * @param  float  $weight  1 for what the concept is about, less for what describes it
+     * @param  list<string>  $words  how it is written, for a search
      */
     public function __construct(
         public array $own,
         public array $kin = [],
         public array $contrary = [],
         public float $weight = 1.0,
+        public array $words = [],
     ) {
         $phrases = [];
         foreach ($this->tried() as $phrase) {
@@ -34,12 +36,12 @@ final readonly class ConceptSlot
     /** @param  list<list<string>>  $phrases */
     public function with(array $phrases): self
     {
-        return $phrases === [] ? $this : new self($this->own, [...$this->kin, ...$phrases], $this->contrary, $this->weight);
+        return $phrases === [] ? $this : new self($this->own, [...$this->kin, ...$phrases], $this->contrary, $this->weight, $this->words);
     }
 
     public function weighing(float $weight): self
     {
-        return new self($this->own, $this->kin, $this->contrary, $weight);
+        return new self($this->own, $this->kin, $this->contrary, $weight, $this->words);
     }
 
     /** @param  list<string>  $phrase */

@@ -42,19 +42,19 @@ final class People
 
     /**
      * @param  list<string>  $stems  of a part of a question
-     * @return list<list<string>>|null  who is meant by it; null: it names nobody
+     * @return list<string>|null  who is meant by it, as they are written; null: it names nobody
      */
     public static function meant(array $stems): ?array
     {
         $last = end($stems) ?: '';
         foreach (self::GROUPS as $name => $lists) {
             if ($last === Stem::of($name)) {
-                return array_map(Stem::all(...), explode(',', implode(',', $lists)));
+                return array_map(trim(...), explode(',', implode(',', $lists)));
             }
         }
         $isAgent = preg_match('/(?:[^aeiou]er|ist|ant|ician|woman|man|mother|father|wife)$/', $last) === 1;
 
-        return $isAgent && ! in_array($last, self::NOBODY, true) ? [$stems, [$last]] : null;
+        return $isAgent && ! in_array($last, self::NOBODY, true) ? [implode(' ', $stems), $last] : null;
     }
 
     /** Whether a word names people. */

@@ -6,6 +6,7 @@ namespace WaryHeron\Core\Scouting\Asked;
 
 use WaryHeron\Core\Scouting\Kin\Families;
 use WaryHeron\Core\Text\Stem;
+use WaryHeron\Core\Text\Words;
 
 /** Takes a plain question apart: what it wants to know, of whom, of what, against what. */
 final readonly class QuestionReader
@@ -142,13 +143,14 @@ final readonly class QuestionReader
      */
     private function slots(array $words, ConceptRole $role): array
     {
-        $stems = Stem::all(implode(' ', $words));
+        $written = Words::of(implode(' ', $words));
+        $stems = array_map(Stem::of(...), $written);
         if ($role === ConceptRole::Population && ($people = People::meant($stems)) !== null) {
-            return [new ConceptSlot($stems, $people)];
+            return [new ConceptSlot($stems, array_map(Stem::all(...), $people), words: [implode(' ', $written), ...$people])];
         }
         $slots = [];
         for ($i = 0; $i < count($stems); $i += $length) {
-            [$length, $slot] = $this->slotAt($stems, $i);
+            [$length, $slot] = $this->slotAt($stems, $written, $i);
             $slots[] = $slot;
         }
 
@@ -157,19 +159,22 @@ final readonly class QuestionReader
 
     /**
      * @param  list<string>  $stems
+     * @param  list<string>  $written
      * @return array{int, ConceptSlot} the longest phrase known from here on
      */
-    private function slotAt(array $stems, int $from): array
+    private function slotAt(array $stems, array $written, int $from): array
     {
         for ($length = min($this->families->longest(), count($stems) - $from); $length > 0; $length--) {
             $phrase = array_slice($stems, $from, $length);
             $kin = $this->families->of($phrase);
             if ($kin !== null) {
-                return [$length, new ConceptSlot($phrase, $kin['same'], $kin['contrary'])];
+                $words = [implode(' ', array_slice($written, $from, $length)), ...$kin['words']];
+
+                return [$length, new ConceptSlot($phrase, $kin['same'], $kin['contrary'], words: array_values(array_unique($words)))];
             }
         }
 
-        return [1, new ConceptSlot([$stems[$from]])];
+        return [1, new ConceptSlot([$stems[$from]], words: [$written[$from]])];
     }
 
     /**

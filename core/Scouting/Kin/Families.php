@@ -35,7 +35,7 @@ final class Families
 
     /**
      * @param  list<string>  $phrase  stems
-     * @return array{same: list<list<string>>, contrary: list<list<string>>}|null  null: no family knows it
+     * @return array{same: list<list<string>>, contrary: list<list<string>>, words: list<string>}|null  null: no family knows it
      */
     public function of(array $phrase): ?array
     {
@@ -43,8 +43,9 @@ final class Families
         if ($held === []) {
             return null;
         }
-        $kin = ['same' => [], 'contrary' => []];
+        $kin = ['same' => [], 'contrary' => [], 'words' => []];
         foreach ($held as [$family, $sign]) {
+            $kin['words'] = [...$kin['words'], ...$family->words];
             $kin['same'] = [...$kin['same'], ...($sign > 0 ? $family->same : $family->contrary)];
             $kin['contrary'] = [...$kin['contrary'], ...($sign > 0 ? $family->contrary : $family->same)];
         }

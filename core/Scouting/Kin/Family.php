@@ -12,8 +12,9 @@ final readonly class Family
     /**
      * @param  list<list<string>>  $same  phrases as stems
      * @param  list<list<string>>  $contrary
+     * @param  list<string>  $words  all of them as they are written
      */
-    public function __construct(public array $same, public array $contrary = [])
+    private function __construct(public array $same, public array $contrary, public array $words)
     {
     }
 
@@ -22,13 +23,21 @@ final readonly class Family
     {
         [$same, $contrary] = [...explode('|', $line), ''];
 
-        return new self(self::phrases($same), self::phrases($contrary));
+        return new self(self::phrases($same), self::phrases($contrary), self::words($line));
     }
 
     /** @param  list<string>  $names  of one heading of a thesaurus */
     public static function ofHeading(array $names): self
     {
-        return new self(self::phrases(implode(',', $names)));
+        $line = implode(',', $names);
+
+        return new self(self::phrases($line), [], self::words($line));
+    }
+
+    /** @return list<string> */
+    private static function words(string $told): array
+    {
+        return array_values(array_filter(array_map(trim(...), preg_split('/[,|]/', $told) ?: [])));
     }
 
     /** @return list<list<string>> */

@@ -26,7 +26,7 @@ final class Signs
 
     public const REVIEW = '/\b(?:systematic review|meta-analys\w+|scoping review|umbrella|overview of reviews|literature review|review of (?:measurement|the literature)|studies (?:were|could be) (?:included|found|used)|articles were included|studies with \d|we searched|searched (?:for in )?\w+ databases|databases)\b/iu';
 
-    public const LETTER = '/^(?:comment|letter|reply|response|erratum|correction|corrigendum|in reply|author|editorial|retraction|a comment)\b|\b(?:erratum|correction to|corrigendum|a comment on|letter on|comment on)\b/iu';
+    public const LETTER = '/^(?:comment|letter|reply|response|erratum|correction|corrigendum|in reply|author|editorial|retraction|a comment)\b|\b(?:erratum|correction to|corrigendum|a comment on|letter (?:on|about|to)|comment on|retraction of)\b/iu';
 
     public const SECONDHAND = '/\b(?:(?:study|trial|paper|article|survey|report|analysis|finding|figures?|cohort) (?:by|of) (?:\p{L}+ ){0,3}?(?:\p{Lu}\p{L}+ )?(?:and (?:colleagues|others|co-?workers)|et al)|et al|and (?:colleagues|others) (?:has|have|reported?|found)?|in our article|the authors (?:do|did|mention|claim|let|conclude|of the)|(?:we )?read with interest|development paper|after publication of our|corrected (?:numbers?|difference|analysis|figures?))\b/u';
 
