@@ -19,6 +19,9 @@ use App\Http\Controllers\Matching\PairingController;
 use App\Http\Controllers\Question\QuestionController;
 use App\Http\Controllers\Report\LogController;
 use App\Http\Controllers\Report\ReportController;
+use App\Http\Controllers\Scouting\ScoutedExportController;
+use App\Http\Controllers\Scouting\ScoutedPaperController;
+use App\Http\Controllers\Scouting\ScoutingController;
 use App\Http\Controllers\Screening\DeskController;
 use App\Http\Controllers\Screening\DisagreementController;
 use App\Http\Controllers\Screening\MarkListController;
@@ -117,6 +120,17 @@ Route::prefix('/reviews/{review}')
             Route::get('/', [ReviewController::class, 'show'])->name('reviews.show');
             Route::get('/find', FindController::class)->name('find');
             Route::get('/question', [QuestionController::class, 'show'])->name('question');
+            Route::get('/scouting', [ScoutingController::class, 'index'])->name('scouting');
+            Route::get('/scouting/{scouting}', [ScoutingController::class, 'show'])
+                ->middleware('throttle:query')
+                ->name('scouting.show');
+            Route::get('/scouting/{scouting}/sharper', [ScoutingController::class, 'sharper'])
+                ->middleware('throttle:dear')
+                ->name('scouting.sharper');
+            Route::get('/scouting/{scouting}/papers.{format}', [ScoutedExportController::class, 'download'])
+                ->whereIn('format', ['csv', 'xlsx', 'ris', 'bibtex'])
+                ->middleware('throttle:dear')
+                ->name('scouting.download');
             Route::get('/team', [TeamController::class, 'show'])->name('team');
             Route::get('/searches', [StrategyController::class, 'index'])->name('searches');
             Route::get('/searches/report', [SearchReportController::class, 'show'])->name('searches.report');
@@ -298,6 +312,21 @@ Route::prefix('/reviews/{review}')
                 'strategies.archive',
             );
             Route::post('/searches/{strategy}/marks', [TranslationController::class, 'mark'])->name('strategies.mark');
+            Route::post('/scouting', [ScoutingController::class, 'ask'])->middleware('throttle:dear')->name('scouting.ask');
+            Route::post('/scouting/{scouting}/again', [ScoutingController::class, 'again'])
+                ->middleware('throttle:dear')
+                ->name('scouting.again');
+            Route::post('/scouting/{scouting}/further', [ScoutedPaperController::class, 'further'])->name('scouting.further');
+            Route::delete('/scouting/{scouting}/further/{further}', [ScoutedPaperController::class, 'takeBack'])
+                ->withoutScopedBindings()
+                ->name('scouting.further.back');
+            Route::put('/scouting/{scouting}/papers/{paper}', [ScoutedPaperController::class, 'throwOut'])
+                ->withoutScopedBindings()
+                ->name('scouting.paper');
+            Route::post('/scouting/{scouting}/known', [ScoutedExportController::class, 'known'])->name('scouting.known');
+            Route::post('/scouting/{scouting}/delivery', [ScoutedExportController::class, 'deliver'])
+                ->can('deliver', 'review')
+                ->name('scouting.deliver');
             Route::post('/searches/{strategy}/known-items', [KnownItemController::class, 'store'])->name(
                 'strategies.known.store',
             );

@@ -217,6 +217,12 @@ final class Review extends Model
         return $this->hasMany(Record::class);
     }
 
+    /** @return HasMany<Scouting, $this> */
+    public function scoutings(): HasMany
+    {
+        return $this->hasMany(Scouting::class);
+    }
+
     /** @return HasMany<Task, $this> */
     public function tasks(): HasMany
     {

@@ -12,6 +12,8 @@ use WaryHeron\Core\Text\Stem;
 /** What other records say against one: comments, corrections and retractions of it, and findings that go the other way. */
 final class Criticism
 {
+    private const DOUBT = '/\b(?:however|not|error|withdrawn|overlooked|trouble|biased?|corrected|unproven)\b/iu';
+
     /** A comment's title repeats so much of what it speaks of. */
     private const REPEATED = 0.6;
 
@@ -19,10 +21,24 @@ final class Criticism
     private const NAMED_REPEATED = 0.3;
 
     /**
+     * Records that speak of other people's work.
+     *
+     * @param  list<ReadRecord>  $records
+     * @return list<ReadRecord>
+     */
+    public static function remarks(array $records): array
+    {
+        return array_values(array_filter(
+            $records,
+            fn (ReadRecord $one): bool => $one->title->has(Signs::LETTER) || $one->count(Signs::SECONDHAND) > 0,
+        ));
+    }
+
+    /**
      * Records that comment on it or correct it.
      *
      * @param  string  $author  the family name of its first author; empty if unknown
-     * @param  list<ReadRecord>  $others
+     * @param  list<ReadRecord>  $others  those that remarks() leaves of all
      * @return list<array{id: string, sentence: string}> with the sentence that says most
      */
     public static function comments(ReadRecord $record, string $author, array $others): array
@@ -51,24 +67,27 @@ final class Criticism
             Direction::NoDifference => [Direction::More, Direction::Less],
             default => [],
         };
-        $contrary = array_filter($findings, fn (Finding $one): bool => $one->sentence !== '' && in_array($one->direction, $against, true));
+        $contrary = array_filter(
+            $findings,
+            fn (Finding $one): bool => $one->sentence !== '' && in_array($one->direction, $against, true),
+        );
         usort($contrary, fn (Finding $a, Finding $b): int => $b->score <=> $a->score);
 
-        return array_values($contrary);
+        return $contrary;
     }
 
     private static function speaksOf(ReadRecord $other, ReadRecord $record, string $author): bool
     {
-        $isComment = $other->title->has(Signs::LETTER) || $other->count(Signs::SECONDHAND) > 0;
-        if (! $isComment) {
-            return false;
-        }
         $own = array_filter(Stem::all($record->title->text), fn (string $stem): bool => mb_strlen($stem) > 3);
         $its = ' '.implode(' ', Stem::all($other->title->text)).' ';
-        $repeated = $own === [] ? 0.0 : count(array_filter($own, fn (string $stem): bool => str_contains($its, " {$stem} "))) / count($own);
+        $repeated = $own === []
+            ? 0.0
+            : count(array_filter($own, fn (string $stem): bool => str_contains($its, " {$stem} "))) / count($own);
         $names = $author !== '' && $other->has('/\b'.preg_quote($author, '/').'\b/u');
 
-        return $repeated >= self::REPEATED || ($names && $repeated >= self::NAMED_REPEATED) || ($names && $other->has(Signs::SECONDHAND));
+        return $repeated >= self::REPEATED ||
+            ($names && $repeated >= self::NAMED_REPEATED) ||
+            ($names && $other->has(Signs::SECONDHAND));
     }
 
     private static function telling(ReadRecord $comment): string
@@ -76,8 +95,9 @@ final class Criticism
         $best = '';
         $most = -1;
         foreach ($comment->sentences as $sentence) {
-            $worth = ($sentence->has(Signs::FIGURE) ? 1 : 0) + ($sentence->has(Signs::STATISTIC) ? 2 : 0) +
-                ($sentence->has('/\b(?:however|not|error|withdrawn|overlooked|trouble|biased?|corrected|unproven)\b/iu') ? 1 : 0);
+            $worth = ($sentence->has(Signs::FIGURE) ? 1 : 0) +
+                ($sentence->has(Signs::STATISTIC) ? 2 : 0) +
+                ($sentence->has(self::DOUBT) ? 1 : 0);
             if ($worth > $most) {
                 [$most, $best] = [$worth, $sentence->text];
             }

@@ -15,7 +15,8 @@ final class Reasons
     {
         $parts = $evidence->parts;
         $told = array_keys(array_filter([
-            'outcome and what is asked about in one sentence' => $question->kind->hasDirection() && $parts['directness'] >= 0.7,
+            'outcome and what is asked about in one sentence' => $question->kind->hasDirection() &&
+                $parts['directness'] >= 0.7,
             'what is asked for in one sentence' => ! $question->kind->hasDirection() && $parts['directness'] >= 0.7,
             'outcome and what is asked about only apart' => $parts['directness'] < 0.4 && $parts['both'] >= 0.5,
             'speaks little of what is asked' => $parts['both'] < 0.35,

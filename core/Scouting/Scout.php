@@ -100,7 +100,14 @@ final readonly class Scout
         $answer = (new AnswerReader($question))->read($candidates);
         $reason = Reasons::of($question, $evidence, $answer);
         if ($score < self::ANSWERS) {
-            return new Finding($record->id, $score, '', null, Confidence::Check, trim("no answer reported; {$reason}", '; '));
+            return new Finding(
+                $record->id,
+                $score,
+                '',
+                null,
+                Confidence::Check,
+                trim("no answer reported; {$reason}", '; '),
+            );
         }
 
         return new Finding(
@@ -117,7 +124,10 @@ final readonly class Scout
     private function confidence(PlainQuestion $question, Evidence $evidence, Answer $answer, float $score): Confidence
     {
         $parts = $evidence->parts;
-        $isDirect = $parts['directness'] >= 0.7 && $parts['denied'] < 0.5 && $parts['protocol'] < 0.6 && $parts['others'] === 0.0;
+        $isDirect = $parts['directness'] >= 0.7 &&
+            $parts['denied'] < 0.5 &&
+            $parts['protocol'] < 0.6 &&
+            $parts['others'] === 0.0;
         if ($score < self::LIKELY || ! $isDirect) {
             return $score < self::LIKELY || ! $question->kind->hasDirection() ? Confidence::Check : Confidence::Fair;
         }

@@ -57,7 +57,12 @@ final class Page extends Component
     private function placesOfArea(): array
     {
         $places = match ($this->stage) {
-            'question' => ['question' => 'Question and criteria', 'team' => 'Team', 'log' => 'The Log'],
+            'question' => [
+                'question' => 'Question and criteria',
+                'scouting' => 'Scouting',
+                'team' => 'Team',
+                'log' => 'The Log',
+            ],
             'searches' => [
                 'searches' => 'Strategies',
                 'thesauri' => 'Thesauri',
@@ -141,6 +146,7 @@ final class Page extends Component
                 ? []
                 : [
                     'Question and criteria' => route('question', $this->review),
+                    'Scouting: ask the literature a question' => route('scouting', $this->review),
                     'Team: invite people' => route('team', $this->review),
                     'Searches: strategies and runs' => route('searches', $this->review),
                     'New strategy' => route('searches.create', $this->review),

@@ -50,7 +50,8 @@ final class People
     private static function isOther(string $before, string $after, float $value): bool
     {
         return preg_match('/^\s*(?:%|per cent|percent|‰|°|o[’\']clock)/iu', $after) === 1 ||
-            preg_match('/^(?:\s+\p{L}+(?:-\p{L}+)*){0,2}?[\s-]+(?:'.self::THINGS.')\b/iu', $after) === 1 ||
+            (preg_match('/^\s+'.self::PERSONS.'\s+(?:on|in|at|of|for|during)\b/iu', $after) !== 1 &&
+                preg_match('/^(?:\s+\p{L}+(?:-\p{L}+)*){0,2}?[\s-]+(?:'.self::THINGS.')\b/iu', $after) === 1) ||
             preg_match('/^\s*(?:to|[–-]|±|:)\s*\d/u', $after) === 1 ||
             preg_match(
                 '/(?:\d\s*(?:to|[–-]|±|:)|[Pp]\s*[=<>]|\bTable|\bFig\w*\.?|\baged?|\bSD|\bCI|\bgrant|\bNo\.?|\bVol\.?|§|#|\bref\w*\.?|\b(?:weeks?|days?|months?|years?|nights?|visits?|phase|grade|level|stage|chapter|version|type|room|unit|ward|period|question|item|page|line))\s*$/iu',

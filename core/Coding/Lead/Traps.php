@@ -17,7 +17,7 @@ final class Traps
     /** In a letter without sections. */
     private const OTHERS = '/\bin (?:a|an|one|another) (?:\p{L}+ ){0,3}(?:study|trial|survey|experiment)\b|\b(?:the|an?) (?:only|best|largest|first|earlier) (?:\p{L}+ )?(?:study|trial|survey|experiment)\b|\bwe are aware of\b|\bfrom an earlier\b/iu';
 
-    private const PLANNED = '/\b(?:planned|plan to|needed|required|to detect|power|would (?:be|give|need)|will (?:be|take|receive|enrol)|aim(?:ed)? to|intend\w*|target|anticipat\w+|expect\w+|sample size|assum\w+|calculat\w+ that|at least \d+ (?:participants|patients|people))\b/iu';
+    private const PLANNED = '/\b(?:(?:had|was|were|is|are|we|originally|initially) planned|planned (?:to|sample|size|number|enrol\w*|recruit\w*)|plan to|needed|required|to detect|power|would (?:be|give|need)|will (?:be|take|receive|enrol)|aim(?:ed)? to|intend\w*|target|anticipat\w+|expect\w+|sample size|assum\w+|calculat\w+ that|at least \d+ (?:participants|patients|people))\b/iu';
 
     private const ENTRY = '/\b(?:eligib\w+|inclusion criteri\w+|exclu\w+|were included if|criteria|qualif\w+|at least|or (?:older|over|above|more|younger)|between \d+ and \d+ years|aged? (?:\d+ (?:to|and|[–-])|over|under|at least|from))\b/iu';
 

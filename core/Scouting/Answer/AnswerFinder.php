@@ -27,7 +27,11 @@ final readonly class AnswerFinder
         $before = null;
         foreach ($record->sentences as $sentence) {
             $matches = ConceptMatches::of($this->question, $sentence);
-            $candidates[] = new Candidate($sentence, $matches, $this->topic($matches, $before, $sentence) + $this->manner($sentence));
+            $candidates[] = new Candidate(
+                $sentence,
+                $matches,
+                $this->topic($matches, $before, $sentence) + $this->manner($sentence),
+            );
             $before = $matches;
         }
         usort($candidates, fn (Candidate $a, Candidate $b): int => $b->score <=> $a->score);
@@ -40,7 +44,9 @@ final readonly class AnswerFinder
     {
         $outcome = $now->share(ConceptRole::Outcome);
         if (! $this->question->has(ConceptRole::Exposure)) {
-            return 3.0 * $outcome + 0.3 * $now->share(ConceptRole::Population) + 0.2 * $now->share(ConceptRole::Setting) +
+            return 3.0 * $outcome +
+                0.3 * $now->share(ConceptRole::Population) +
+                0.2 * $now->share(ConceptRole::Setting) +
                 ($outcome < 0.5 ? 0.8 * ($before?->share(ConceptRole::Outcome) ?? 0.0) : 0.0);
         }
         $exposure = max($now->share(ConceptRole::Exposure), $now->share(ConceptRole::Comparator));
@@ -50,7 +56,8 @@ final readonly class AnswerFinder
 
         return 1.8 * min($exposure, $outcome) + 1.4 * $outcome + 0.6 * $exposure +
             0.2 * $now->share(ConceptRole::Population) +
-            0.3 * ($before?->share(ConceptRole::Exposure) ?? 0.0) + ($outcome < 0.5 ? 0.5 * ($before?->share(ConceptRole::Outcome) ?? 0.0) : 0.0);
+            0.3 * ($before?->share(ConceptRole::Exposure) ?? 0.0) +
+                ($outcome < 0.5 ? 0.5 * ($before?->share(ConceptRole::Outcome) ?? 0.0) : 0.0);
     }
 
     private function manner(RecordSentence $sentence): float
@@ -68,9 +75,13 @@ final readonly class AnswerFinder
             ($sentence->has(Signs::NOT_LOOKED_FOR) ? 0.8 : 0.0) - (str_ends_with($sentence->text, '?') ? 1.0 : 0.0);
 
         return $score + match ($this->question->kind) {
-            QuestionKind::Instrument => ($sentence->has(Signs::INSTRUMENT) ? 1.0 : 0.0) + ($sentence->has(Signs::NAMED) ? 0.8 : 0.0),
-            QuestionKind::Prevalence => ($sentence->has(Signs::SHARE) ? 1.4 : 0.0) + ($sentence->has(Signs::FIGURE) ? 0.4 : 0.0),
-            default => ($sentence->has(Signs::FIGURE) ? 0.9 : 0.0) + ($sentence->has(Signs::STATISTIC) ? 0.7 : 0.0) + ($sentence->has(Signs::COMPARED) ? 0.8 : 0.0),
+            QuestionKind::Instrument => ($sentence->has(Signs::INSTRUMENT) ? 1.0 : 0.0) +
+                ($sentence->has(Signs::NAMED) ? 0.8 : 0.0),
+            QuestionKind::Prevalence => ($sentence->has(Signs::SHARE) ? 1.4 : 0.0) +
+                ($sentence->has(Signs::FIGURE) ? 0.4 : 0.0),
+            default => ($sentence->has(Signs::FIGURE) ? 0.9 : 0.0) +
+                ($sentence->has(Signs::STATISTIC) ? 0.7 : 0.0) +
+                ($sentence->has(Signs::COMPARED) ? 0.8 : 0.0),
         };
     }
 }

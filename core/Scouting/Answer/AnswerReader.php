@@ -49,7 +49,11 @@ final readonly class AnswerReader
         $others = array_filter(
             array_slice($candidates, 1, self::HEARD),
             fn (Candidate $one): bool => $one->matches->share(ConceptRole::Outcome) >= 0.7 &&
-                ! in_array($one->sentence->part, [SentencePart::Aim, SentencePart::Method, SentencePart::Background], true) &&
+                ! in_array(
+                    $one->sentence->part,
+                    [SentencePart::Aim, SentencePart::Method, SentencePart::Background],
+                    true,
+                ) &&
                 ! $one->sentence->has(Signs::ASIDE),
         );
 

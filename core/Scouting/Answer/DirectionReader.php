@@ -46,7 +46,10 @@ final readonly class DirectionReader
     /** Some went one way and some did not. */
     private function isMixed(string $text): bool
     {
-        if (preg_match(Turns::SUBGROUP, $text, $found, PREG_OFFSET_CAPTURE) !== 1 || preg_match(Turns::STRATA, $text) !== 1) {
+        if (
+            preg_match(Turns::SUBGROUP, $text, $found, PREG_OFFSET_CAPTURE) !== 1 ||
+            preg_match(Turns::STRATA, $text) !== 1
+        ) {
             return false;
         }
         $at = $found[0][1];
@@ -74,7 +77,10 @@ final readonly class DirectionReader
     /** "were not less sleepy in no hospital": two denials. */
     private function isDoubled(string $text): bool
     {
-        return preg_match('/\b(?:In no|None|Nowhere|Never|Nobody|unlikely that|hardly true that)\b[^.,;]*\bnot\b/u', $text) === 1;
+        return preg_match(
+            '/\b(?:In no|None|Nowhere|Never|Nobody|unlikely that|hardly true that)\b[^.,;]*\bnot\b/u',
+            $text,
+        ) === 1;
     }
 
     private function sign(string $text): int
@@ -112,11 +118,22 @@ final readonly class DirectionReader
         $valence = $this->isGood() ? 1 : -1;
         $best = 0;
         $least = PHP_INT_MAX;
-        $kinds = [[Turns::UP, 1, true], [Turns::DOWN, -1, true], [Turns::BETTER, $valence, false], [Turns::WORSE, -$valence, false]];
+        $kinds = [
+            [Turns::UP, 1, true],
+            [Turns::DOWN, -1, true],
+            [Turns::BETTER, $valence, false],
+            [Turns::WORSE, -$valence, false],
+        ];
         foreach ($kinds as [$pattern, $sign, $isRelative]) {
             preg_match_all('/\b(?:'.$pattern.')\b/iu', $text, $found, PREG_OFFSET_CAPTURE);
             foreach ($found[0] as [$word, $at]) {
-                if (preg_match('/^(?:less|fewer|more|most|least)$/i', $word) === 1 && preg_match('/^\s*(?:than )?(?:\d|half|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|or\b)/i', substr($text, $at + strlen($word))) === 1) {
+                if (
+                    preg_match('/^(?:less|fewer|more|most|least)$/i', $word) === 1 &&
+                    preg_match(
+                        '/^\s*(?:than )?(?:\d|half|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|or\b)/i',
+                        substr($text, $at + strlen($word)),
+                    ) === 1
+                ) {
                     continue;
                 }
                 $distance = $outcome < 0 ? $at : abs($at - $outcome);
@@ -162,7 +179,14 @@ final readonly class DirectionReader
     /** -1 where those without it are compared to those with it. */
     private function orientation(string $text): int
     {
-        $than = preg_match('/\b(?:than(?! \d| (?:one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|half|a|an|usual|expected|before)\b)|compared (?:with|to)|versus|as against)\b/u', $text, $found, PREG_OFFSET_CAPTURE) === 1 ? $found[0][1] : -1;
+        $than = preg_match(
+            '/\b(?:than(?! \d| (?:one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|half|a|an|usual|expected|before)\b)|compared (?:with|to)|versus|as against)\b/u',
+            $text,
+            $found,
+            PREG_OFFSET_CAPTURE,
+        ) === 1
+            ? $found[0][1]
+            : -1;
         if ($than < 0) {
             return 1;
         }

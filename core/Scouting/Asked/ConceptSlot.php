@@ -36,7 +36,9 @@ final readonly class ConceptSlot
     /** @param  list<list<string>>  $phrases */
     public function with(array $phrases): self
     {
-        return $phrases === [] ? $this : new self($this->own, [...$this->kin, ...$phrases], $this->contrary, $this->weight, $this->words);
+        return $phrases === []
+            ? $this
+            : new self($this->own, [...$this->kin, ...$phrases], $this->contrary, $this->weight, $this->words);
     }
 
     public function weighing(float $weight): self
@@ -59,14 +61,23 @@ final readonly class ConceptSlot
     private function tried(): array
     {
         $tried = [
-            ...array_map(fn (array $one): array => [$one, self::KIN, true], array_filter($this->contrary, $this->isInside(...))),
+            ...array_map(
+                fn (array $one): array => [$one, self::KIN, true],
+                array_filter($this->contrary, $this->isInside(...)),
+            ),
             [$this->own, 1.0, false],
             ...array_map(fn (array $one): array => [$one, self::KIN, false], $this->kin),
             ...array_map(fn (array $one): array => [$one, self::KIN, true], $this->contrary),
         ];
 
         return array_map(
-            fn (array $one, int $rank): SlotPhrase => SlotPhrase::of($one[0], $rank, $one[1], $one[2], count($this->own) > 1),
+            fn (array $one, int $rank): SlotPhrase => SlotPhrase::of(
+                $one[0],
+                $rank,
+                $one[1],
+                $one[2],
+                count($this->own) > 1,
+            ),
             array_values($tried),
             array_keys(array_values($tried)),
         );

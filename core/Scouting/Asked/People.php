@@ -29,7 +29,9 @@ final class People
         'caregiver' => [self::CARERS, self::NURSES],
         'worker' => [self::WORKERS, self::CARERS, self::NURSES, self::DOCTORS],
         'employee' => [self::WORKERS, self::CARERS, self::NURSES, self::DOCTORS],
-        'patient' => ['patient, inpatient, adult in hospital, people in hospital, older people in hospital, bed day, admission'],
+        'patient' => [
+            'patient, inpatient, adult in hospital, people in hospital, older people in hospital, bed day, admission',
+        ],
         'student' => ['student, pupil, undergraduate, learner, student nurse, nursing student'],
         'child' => ['child, infant, adolescent, boy, girl, pupil, toddler'],
         'adult' => ['adult, people, person, patient, participant'],

@@ -27,7 +27,11 @@ final readonly class PlainQuestion
     public function missing(): array
     {
         $wanted = match ($this->kind) {
-            QuestionKind::Effect, QuestionKind::Prognosis => [ConceptRole::Exposure, ConceptRole::Outcome, ConceptRole::Population],
+            QuestionKind::Effect, QuestionKind::Prognosis => [
+                ConceptRole::Exposure,
+                ConceptRole::Outcome,
+                ConceptRole::Population,
+            ],
             QuestionKind::Comparison => [ConceptRole::Exposure, ConceptRole::Comparator, ConceptRole::Outcome],
             default => [ConceptRole::Outcome, ConceptRole::Population],
         };

@@ -12,11 +12,26 @@ use WaryHeron\Core\Text\Words;
 final readonly class QuestionReader
 {
     private const KINDS = [
-        ['/^(?:which|what|are there|is there)\b.*\b(?:instruments?|scales?|questionnaires?|tools?|inventor(?:y|ies)|measures|tests|indicators)\b|\bhow (?:can|could|should|do we|does one|is|are)\b.*\b(?:measured|assessed|rated|quantified)\b/i', QuestionKind::Instrument],
-        ['/^(?:how (?:common|often|frequent|prevalent|many|widespread|usual|rare|large a (?:share|part))|what (?:is the )?(?:share|proportion|percentage|prevalence|incidence|fraction|frequency|part))\b/i', QuestionKind::Prevalence],
-        ['/^which\b.*\bor\b|\b(?:better|worse|safer|more \w+|less \w+|\w+er) than\b|\bcompared (?:with|to)\b|\brather than\b|\bversus\b|\bvs\b|\bas (?:well|good|effective|safe) as\b/i', QuestionKind::Comparison],
-        ['/^how do(?:es)? .*\b(?:experience|perceive|feel|see|describe|view|cope)\b|^what (?:is|are) .*\b(?:experiences?|views?|perceptions?|like)\b|^what (?:does|do) .* mean\b|^why\b/i', QuestionKind::Meaning],
-        ['/^(?:who|which \w+ (?:are|is) at risk|what (?:predicts|foretells|determines))\b|\b(?:predict(?:s|ors?)?|risk factors?|prognos\w+|outlook)\b/i', QuestionKind::Prognosis],
+        [
+            '/^(?:which|what|are there|is there)\b.*\b(?:instruments?|scales?|questionnaires?|tools?|inventor(?:y|ies)|measures|tests|indicators)\b|\bhow (?:can|could|should|do we|does one|is|are)\b.*\b(?:measured|assessed|rated|quantified)\b/i',
+            QuestionKind::Instrument,
+        ],
+        [
+            '/^(?:how (?:common|often|frequent|prevalent|many|widespread|usual|rare|large a (?:share|part))|what (?:is the )?(?:share|proportion|percentage|prevalence|incidence|fraction|frequency|part))\b/i',
+            QuestionKind::Prevalence,
+        ],
+        [
+            '/^which\b.*\bor\b|\b(?:better|worse|safer|more \w+|less \w+|\w+er) than\b|\bcompared (?:with|to)\b|\brather than\b|\bversus\b|\bvs\b|\bas (?:well|good|effective|safe) as\b/i',
+            QuestionKind::Comparison,
+        ],
+        [
+            '/^how do(?:es)? .*\b(?:experience|perceive|feel|see|describe|view|cope)\b|^what (?:is|are) .*\b(?:experiences?|views?|perceptions?|like)\b|^what (?:does|do) .* mean\b|^why\b/i',
+            QuestionKind::Meaning,
+        ],
+        [
+            '/^(?:who|which \w+ (?:are|is) at risk|what (?:predicts|foretells|determines))\b|\b(?:predict(?:s|ors?)?|risk factors?|prognos\w+|outlook)\b/i',
+            QuestionKind::Prognosis,
+        ],
     ];
 
     public function __construct(private Families $families)
@@ -63,7 +78,8 @@ final readonly class QuestionReader
             $before = array_column($parts, 0);
             $parts[] = [
                 match (true) {
-                    $this->namesPeople($words) && ! in_array(ConceptRole::Population, $before, true) => ConceptRole::Population,
+                    $this->namesPeople($words) &&
+                        ! in_array(ConceptRole::Population, $before, true) => ConceptRole::Population,
                     ! $isAside => ConceptRole::Outcome,
                     $kind->hasDirection() => $this->directed($mark, $afterVerb, $before, $kind),
                     default => $this->undirected($mark, $before),
@@ -95,7 +111,10 @@ final readonly class QuestionReader
             $mark === 'than' && $kind === QuestionKind::Comparison && $hasExposure => ConceptRole::Comparator,
             $mark === 'side' => ConceptRole::Exposure,
             $mark === 'if' && ! $hasExposure => ConceptRole::Exposure,
-            $mark === 'of' && $hasExposure && ! $hasOutcome && in_array(ConceptRole::Comparator, $before, true) => ConceptRole::Outcome,
+            $mark === 'of' &&
+                $hasExposure &&
+                ! $hasOutcome &&
+                in_array(ConceptRole::Comparator, $before, true) => ConceptRole::Outcome,
             in_array($mark, ['when', 'among'], true) && $before !== [] => ConceptRole::Setting,
             $afterVerb && ! $hasOutcome => ConceptRole::Outcome,
             default => $hasExposure && $hasOutcome ? ConceptRole::Setting : ConceptRole::Exposure,
@@ -146,7 +165,13 @@ final readonly class QuestionReader
         $written = Words::of(implode(' ', $words));
         $stems = array_map(Stem::of(...), $written);
         if ($role === ConceptRole::Population && ($people = People::meant($stems)) !== null) {
-            return [new ConceptSlot($stems, array_map(Stem::all(...), $people), words: [implode(' ', $written), ...$people])];
+            return [
+                new ConceptSlot(
+                    $stems,
+                    array_map(Stem::all(...), $people),
+                    words: [implode(' ', $written), ...$people],
+                ),
+            ];
         }
         $slots = [];
         for ($i = 0; $i < count($stems); $i += $length) {
@@ -170,7 +195,10 @@ final readonly class QuestionReader
             if ($kin !== null) {
                 $words = [implode(' ', array_slice($written, $from, $length)), ...$kin['words']];
 
-                return [$length, new ConceptSlot($phrase, $kin['same'], $kin['contrary'], words: array_values(array_unique($words)))];
+                return [
+                    $length,
+                    new ConceptSlot($phrase, $kin['same'], $kin['contrary'], words: array_values(array_unique($words))),
+                ];
             }
         }
 

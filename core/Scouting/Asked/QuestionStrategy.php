@@ -28,6 +28,25 @@ final class QuestionStrategy
         return array_values(array_unique(array_filter($steps)));
     }
 
+    /**
+     * The parts of a question as concepts of a strategy; where and when is left to people.
+     *
+     * @return list<array{name: string, terms: list<string>}>
+     */
+    public static function concepts(PlainQuestion $question): array
+    {
+        $concepts = [];
+        foreach ($question->concepts as $concept) {
+            $main = $concept->slots[count($concept->slots) - 1] ?? null;
+            if ($main !== null && $concept->role !== ConceptRole::Setting) {
+                $terms = array_filter(array_map(self::term(...), array_slice($main->words, 0, self::MOST_WORDS)));
+                $concepts[] = ['name' => $concept->text, 'terms' => array_values(array_unique($terms))];
+            }
+        }
+
+        return $concepts;
+    }
+
     /** @param  list<ConceptRole>  $roles */
     private static function all(PlainQuestion $question, array $roles, bool $onlyMain): string
     {
@@ -35,7 +54,9 @@ final class QuestionStrategy
         foreach ($question->concepts as $concept) {
             if (in_array($concept->role, $roles, true)) {
                 // one and what it is set against need not be named both
-                $key = $concept->role === ConceptRole::Comparator ? ConceptRole::Exposure->value : $concept->role->value;
+                $key = $concept->role === ConceptRole::Comparator
+                    ? ConceptRole::Exposure->value
+                    : $concept->role->value;
                 $blocks[$key][] = self::concept($concept, $onlyMain);
             }
         }
@@ -50,7 +71,9 @@ final class QuestionStrategy
     {
         $slots = array_filter($concept->slots, fn (ConceptSlot $slot): bool => ! $onlyMain || $slot->weight >= 1.0);
         $parts = array_filter(array_map(
-            fn (ConceptSlot $slot): string => self::any(array_filter(array_map(self::term(...), array_slice($slot->words, 0, self::MOST_WORDS)))),
+            fn (ConceptSlot $slot): string => self::any(
+                array_filter(array_map(self::term(...), array_slice($slot->words, 0, self::MOST_WORDS))),
+            ),
             $slots,
         ));
 
@@ -74,6 +97,6 @@ final class QuestionStrategy
         }
         $word = $words[0] ?? '';
 
-        return mb_strlen($word) > 3 && preg_match('/^\p{L}+$/u', $word) === 1 ? rtrim($word, 'e').'*' : $word;
+        return mb_strlen($word) > 2 && preg_match('/^\p{L}+$/u', $word) === 1 ? rtrim($word, 'e').'*' : $word;
     }
 }

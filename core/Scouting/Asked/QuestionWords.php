@@ -77,7 +77,9 @@ final class QuestionWords
     {
         $ofKind = self::OF_KIND[$kind->value] ?? null;
 
-        return preg_match(self::FILL, $token) === 1 || isset(self::MARKS[$token]) || preg_match('/^[,;]$/', $token) === 1 ||
+        return preg_match(self::FILL, $token) === 1 ||
+            isset(self::MARKS[$token]) ||
+            preg_match('/^[,;]$/', $token) === 1 ||
             ($ofKind !== null && preg_match($ofKind, $token) === 1);
     }
 

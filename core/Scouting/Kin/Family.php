@@ -45,6 +45,8 @@ final readonly class Family
     {
         $phrases = array_filter(array_map(Stem::all(...), explode(',', $told)));
 
-        return array_values(array_combine(array_map(fn (array $one): string => implode(' ', $one), $phrases), $phrases));
+        return array_values(
+            array_combine(array_map(fn (array $one): string => implode(' ', $one), $phrases), $phrases),
+        );
     }
 }

@@ -63,7 +63,11 @@ final class FoundKin
             $stems = Stem::all($word);
             $isShort = count($stems) === 1 && mb_strtoupper($word) === $word;
             $meant = ConceptMatch::of($concept, new RecordSentence($meaning, SentencePart::Untold, 0.5))->share;
-            if ($meant >= self::HELD && ($isShort || count($stems) > 1) && array_intersect($stems, self::COMMON) === []) {
+            if (
+                $meant >= self::HELD &&
+                ($isShort || count($stems) > 1) &&
+                array_intersect($stems, self::COMMON) === []
+            ) {
                 $phrases[implode(' ', $stems)] = $stems;
             }
         }

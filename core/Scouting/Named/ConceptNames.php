@@ -29,7 +29,10 @@ final class ConceptNames
                 $things[] = self::of($concept, self::own($concept, $question), $records);
             }
         }
-        usort($things, fn (NamedThing $a, NamedThing $b): int => [count($b->ids), $a->name] <=> [count($a->ids), $b->name]);
+        usort(
+            $things,
+            fn (NamedThing $a, NamedThing $b): int => [count($b->ids), $a->name] <=> [count($a->ids), $b->name],
+        );
 
         return $things;
     }
@@ -77,7 +80,10 @@ final class ConceptNames
                     if ($surface !== '') {
                         $written[$surface] = ($written[$surface] ?? 0) + 1;
                         $ids[$record->id] = true;
-                        $definition = $definition === '' && $sentence->has('/\b(?:was|is|were|are) (?:an?|defined|taken)\b|\bthat is\b/iu') ? $sentence->text : $definition;
+                        $definition = $definition === '' &&
+                            $sentence->has('/\b(?:was|is|were|are) (?:an?|defined|taken)\b|\bthat is\b/iu')
+                                ? $sentence->text
+                                : $definition;
                     }
                 }
             }
@@ -86,11 +92,19 @@ final class ConceptNames
         $ids = array_map(strval(...), array_keys($ids));
         sort($ids);
         $spoken = array_map(strval(...), array_keys($written));
-        $whole = array_values(array_filter($spoken, fn (string $one): bool => preg_match('/^\p{L}+[ -]\p{L}+$/u', $one) === 1));
+        $whole = array_values(
+            array_filter($spoken, fn (string $one): bool => preg_match('/^\p{L}+[ -]\p{L}+$/u', $one) === 1),
+        );
         $name = count($concept->slots) > 1 ? ($whole[0] ?? $concept->text) : $concept->text;
         $variants = array_values(array_diff($spoken, [$name]));
 
-        return new NamedThing($name, $variants, $ids, $definition, array_fill(0, count($variants), 'known to mean nearly the same'));
+        return new NamedThing(
+            $name,
+            $variants,
+            $ids,
+            $definition,
+            array_fill(0, count($variants), 'known to mean nearly the same'),
+        );
     }
 
     /** @param  list<string>  $phrase  stems */
@@ -103,7 +117,9 @@ final class ConceptNames
             if (array_slice($stems, $i, $length) === $phrase) {
                 $last = $words[$i + $length - 1];
 
-                return mb_strtolower(substr($text, $words[$i]['offset'], $last['offset'] + $last['length'] - $words[$i]['offset']));
+                return mb_strtolower(
+                    substr($text, $words[$i]['offset'], $last['offset'] + $last['length'] - $words[$i]['offset']),
+                );
             }
         }
 

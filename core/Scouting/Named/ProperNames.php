@@ -14,6 +14,8 @@ use WaryHeron\Core\Scouting\Reading\RecordSentence;
  */
 final class ProperNames
 {
+    private const SAYS_WHAT = '/\b(?:measures|consists|has|is an?|asks|developed|contains|comprises|designed to|assesses|intended)\b/iu';
+
     private const SMALL = '(?:of|for|and|in|on|the|to|at)';
 
     /**
@@ -35,8 +37,14 @@ final class ProperNames
                 }
             }
         }
-        $named = array_map(fn (array $thing): NamedThing => self::gathered($thing, $things, $records, $kind), array_values($things));
-        usort($named, fn (NamedThing $a, NamedThing $b): int => [count($b->ids), $a->name] <=> [count($a->ids), $b->name]);
+        $named = array_map(
+            fn (array $thing): NamedThing => self::gathered($thing, $things, $records, $kind),
+            array_values($things),
+        );
+        usort(
+            $named,
+            fn (NamedThing $a, NamedThing $b): int => [count($b->ids), $a->name] <=> [count($a->ids), $b->name],
+        );
 
         return $named;
     }
@@ -55,7 +63,13 @@ final class ProperNames
         );
         $names = [];
         foreach ($found as $one) {
-            $name = trim((string) preg_replace('/^(?:[Tt]he|A|An|Our|This|In|We|With|Of|For|Development|Validation|Using|Both|And|Short|Revised|Brief|By|On|From|Measures?|Methods?|Results?) /u', '', trim($one[1])));
+            $name = trim(
+                (string) preg_replace(
+                    '/^(?:[Tt]he|A|An|Our|This|In|We|With|Of|For|Development|Validation|Using|Both|And|Short|Revised|Brief|By|On|From|Measures?|Methods?|Results?) /u',
+                    '',
+                    trim($one[1]),
+                ),
+            );
             if (preg_match('/ /', $name) === 1) {
                 $names[] = [$name, $one[2] ?? ''];
             }
@@ -73,7 +87,11 @@ final class ProperNames
     {
         foreach ($things as $key => $thing) {
             foreach (array_keys($thing['names']) as $other) {
-                if ($other === $name || self::isAlike($other, $name) || ($short !== '' && isset($thing['shorts'][$short]))) {
+                if (
+                    $other === $name ||
+                    self::isAlike($other, $name) ||
+                    ($short !== '' && isset($thing['shorts'][$short]))
+                ) {
                     return $key;
                 }
             }
@@ -86,7 +104,10 @@ final class ProperNames
     private static function isAlike(string $one, string $other): bool
     {
         [$a, $b] = array_map(
-            fn (string $name): array => array_diff(explode(' ', mb_strtolower($name)), ['of', 'for', 'the', 'and', 'in', 'on']),
+            fn (string $name): array => array_diff(
+                explode(' ', mb_strtolower($name)),
+                ['of', 'for', 'the', 'and', 'in', 'on'],
+            ),
             [$one, $other],
         );
         $shared = count(array_intersect($a, $b));
@@ -140,7 +161,10 @@ final class ProperNames
      */
     private static function pattern(string $name, array $thing, array $things, NameKind $kind): string
     {
-        $ways = array_map(fn (string $one): string => preg_quote($one, '/'), array_map(strval(...), array_keys($thing['names'])));
+        $ways = array_map(
+            fn (string $one): string => preg_quote($one, '/'),
+            array_map(strval(...), array_keys($thing['names'])),
+        );
         $shorts = array_keys($thing['shorts']);
         $letters = (string) preg_replace('/[^\p{Lu}]/u', '', (string) preg_replace('/\p{Ll}+/u', '', $name));
         if (mb_strlen($letters) > 2) {
@@ -176,7 +200,11 @@ final class ProperNames
             return false;
         });
 
-        return count($having) === 1 && preg_match('/^(?:Nurse|Alarm|Patient|Sleep|Night|Work|Quality|Care|Health|Home|Hospital|National|General|Brief|Short|Self|Visual|Daily|Safety)$/', $first) !== 1;
+        return count($having) === 1 &&
+            preg_match(
+                '/^(?:Nurse|Alarm|Patient|Sleep|Night|Work|Quality|Care|Health|Home|Hospital|National|General|Brief|Short|Self|Visual|Daily|Safety)$/',
+                $first,
+            ) !== 1;
     }
 
     /** @param  array{names: array<string, int>, shorts: array<string, string>, why: array<string, string>}  $thing */
@@ -192,7 +220,7 @@ final class ProperNames
 
     private static function defines(RecordSentence $sentence): int
     {
-        return ($sentence->has('/\b(?:measures|consists|has|is an?|asks|was developed|developed|contains|comprises|designed to|assesses|intended)\b/iu') ? 2 : 0) +
+        return ($sentence->has(self::SAYS_WHAT) ? 2 : 0) +
             ($sentence->has('/\b\d+ items?\b|\bwith (?:\w+ )?(?:items|questions|factors)\b/iu') ? 2 : 0) +
             ($sentence->has('/\bwe (?:accept|conclude)|should\b/iu') ? -2 : 1);
     }

@@ -52,7 +52,10 @@ final readonly class ConceptMatch
         $held = null;
         foreach (array_intersect_key($slot->phrases, $sentence->set) as $phrases) {
             foreach ($phrases as $phrase) {
-                if (($held === null || $phrase->rank < $held->rank) && str_contains($sentence->stems, $phrase->needle)) {
+                if (
+                    ($held === null || $phrase->rank < $held->rank) &&
+                    str_contains($sentence->stems, $phrase->needle)
+                ) {
                     $held = $phrase;
                 }
             }
@@ -69,7 +72,9 @@ final readonly class ConceptMatch
     /** Of a phrase some of whose words stand apart. */
     private static function scattered(ConceptSlot $slot, RecordSentence $sentence): float
     {
-        $some = count($slot->own) > 1 ? count(array_intersect_key(array_flip($slot->own), $sentence->set)) / count($slot->own) : 0.0;
+        $some = count($slot->own) > 1
+            ? count(array_intersect_key(array_flip($slot->own), $sentence->set)) / count($slot->own)
+            : 0.0;
 
         return $some >= 0.99 ? 0.8 : 0.4 * $some;
     }

@@ -37,8 +37,18 @@ final readonly class Evidence
     {
         $title = ConceptMatches::of($question, $record->title);
         $about = self::named($question, $title, $candidates, self::about(...));
-        $outcome = self::named($question, $title, $candidates, fn (PlainQuestion $q, ConceptMatches $m): float => $m->share(ConceptRole::Outcome));
-        $people = self::named($question, $title, $candidates, fn (PlainQuestion $q, ConceptMatches $m): float => $m->share(ConceptRole::Population));
+        $outcome = self::named(
+            $question,
+            $title,
+            $candidates,
+            fn (PlainQuestion $q, ConceptMatches $m): float => $m->share(ConceptRole::Outcome),
+        );
+        $people = self::named(
+            $question,
+            $title,
+            $candidates,
+            fn (PlainQuestion $q, ConceptMatches $m): float => $m->share(ConceptRole::Population),
+        );
         $best = $candidates[0] ?? null;
 
         return new self([
@@ -54,10 +64,15 @@ final readonly class Evidence
             'observed' => $record->has(Signs::OBSERVED) ? 1.0 : 0.0,
             'protocol' => min(3, $record->count(Signs::PROTOCOL)) / 3,
             'review' => $record->has(Signs::REVIEW) ? 1.0 : 0.0,
-            'letter' => max($record->title->has(Signs::LETTER) ? 1.0 : 0.0, min(2, $record->count(Signs::SECONDHAND)) / 2),
+            'letter' => max(
+                $record->title->has(Signs::LETTER) ? 1.0 : 0.0,
+                min(2, $record->count(Signs::SECONDHAND)) / 2,
+            ),
             'local' => min(3, $record->count(Signs::LOCAL)) / 3,
             'denied' => self::denied($question, $candidates),
-            'others' => $title->share(ConceptRole::Population) < 0.5 ? (float) min(1, People::others($record->title->text)) : 0.0,
+            'others' => $title->share(ConceptRole::Population) < 0.5
+                ? (float) min(1, People::others($record->title->text))
+                : 0.0,
         ]);
     }
 
@@ -73,8 +88,12 @@ final readonly class Evidence
      * @param  list<Candidate>  $candidates
      * @param  callable(PlainQuestion, ConceptMatches): float  $share
      */
-    private static function named(PlainQuestion $question, ConceptMatches $title, array $candidates, callable $share): float
-    {
+    private static function named(
+        PlainQuestion $question,
+        ConceptMatches $title,
+        array $candidates,
+        callable $share,
+    ): float {
         $times = self::TITLE * $share($question, $title);
         foreach ($candidates as $candidate) {
             $held = $share($question, $candidate->matches);
@@ -89,7 +108,10 @@ final readonly class Evidence
     private static function directness(PlainQuestion $question, array $candidates): float
     {
         return max([0.0, ...array_map(
-            fn (Candidate $one): float => min(self::about($question, $one->matches), $one->matches->share(ConceptRole::Outcome)),
+            fn (Candidate $one): float => min(
+                self::about($question, $one->matches),
+                $one->matches->share(ConceptRole::Outcome),
+            ),
             $candidates,
         )]);
     }
@@ -102,7 +124,11 @@ final readonly class Evidence
     private static function sample(array $candidates): float
     {
         foreach ($candidates as $one) {
-            if ($one->sentence->place < 0.7 && $one->matches->share(ConceptRole::Population) >= 0.5 && $one->sentence->has(Signs::COUNT)) {
+            if (
+                $one->sentence->place < 0.7 &&
+                $one->matches->share(ConceptRole::Population) >= 0.5 &&
+                $one->sentence->has(Signs::COUNT)
+            ) {
                 return 1.0;
             }
         }

@@ -16,10 +16,16 @@ enum SentencePart: string
 
     private const LABELS = [
         ['/^(?:results?|findings?|main results?|observations?|outcomes? and results?)$/i', self::Result],
-        ['/^(?:conclusions?|discussion|interpretation|implications?.*|relevance.*|significance|value|practice.*|limitations?|implications? for .*)$/i', self::Conclusion],
+        [
+            '/^(?:conclusions?|discussion|interpretation|implications?.*|relevance.*|significance|value|practice.*|limitations?|implications? for .*)$/i',
+            self::Conclusion,
+        ],
         ['/^(?:background|introduction|context|rationale|importance)$/i', self::Background],
         ['/^(?:aims?|objectives?|purpose|question|hypothes[ie]s|aims? and objectives?)$/i', self::Aim],
-        ['/^(?:methods?|materials?(?: and methods?)?|design|setting|participants?|patients|subjects|population|interventions?|procedures?|measure(?:ment)?s|main outcomes?(?: measures?)?|outcomes?|analysis|sample|data sources?|setting and participants|exposure|ethics|status|expected benefit|registration|funding|study selection|approach|primary outcome)$/i', self::Method],
+        [
+            '/^(?:methods?|materials?(?: and methods?)?|design|setting|participants?|patients|subjects|population|interventions?|procedures?|measure(?:ment)?s|main outcomes?(?: measures?)?|outcomes?|analysis|sample|data sources?|setting and participants|exposure|ethics|status|expected benefit|registration|funding|study selection|approach|primary outcome)$/i',
+            self::Method,
+        ],
     ];
 
     public static function labelled(string $label): ?self

@@ -26,7 +26,7 @@ final class Suggestions
 
     private const AGAINST = '/\b(?:than (?:with|on|in|after)?|against|versus|compared (?:with|to)|as opposed to)\s+((?:(?:the|a|an|usual|dim|ordinary|customary|standard|no|placebo)\s+)?[\p{L}-]+(?:\s[\p{L}-]+)?)/u';
 
-    private const SMALL = '/^(?:the|a|an|of|in|on|and|or|to|for|with|by|at|from|their|its|our|this|that|these|those|more|less|fewer|most|no|not|was|were|had|has|have|all|both|other|who|which|when|than|between|after|before|during|per|each|group|groups|one|two|any|whether|mean|self|rated|lower|higher)$/';
+    private const SMALL = '/^(?:the|a|an|of|in|on|and|or|to|for|with|by|at|from|their|its|our|this|that|these|those|more|less|fewer|most|no|not|was|were|had|has|have|all|both|other|who|which|when|than|between|after|before|during|per|each|group|groups|one|two|any|whether|mean|self|rated|lower|higher|they|we|how|then|them|round|does|did|hours|staff|nurses|people|much|many|some)$/';
 
     /**
      * @param  list<ReadRecord>  $records  that answer, best first
@@ -58,7 +58,10 @@ final class Suggestions
      */
     private static function outcomes(PlainQuestion $question, array $records): array
     {
-        $asked = array_map(fn (AskedConcept $one): string => (string) strrchr(' '.mb_strtolower($one->text), ' '), $question->of(ConceptRole::Outcome));
+        $asked = array_map(
+            fn (AskedConcept $one): string => (string) strrchr(' '.mb_strtolower($one->text), ' '),
+            $question->of(ConceptRole::Outcome),
+        );
         $heads = array_map(trim(...), $asked);
 
         return self::counted($records, function (string $text) use ($heads): array {
@@ -66,7 +69,12 @@ final class Suggestions
             $found = [];
             foreach ($words as $i => $word) {
                 $before = $words[$i - 1] ?? '';
-                if (in_array($word, $heads, true) && mb_strlen($before) > 3 && preg_match(self::SMALL, $before) !== 1 && preg_match('/(?:ed|ly)$/', $before) !== 1) {
+                if (
+                    in_array($word, $heads, true) &&
+                    mb_strlen($before) > 3 &&
+                    preg_match(self::SMALL, $before) !== 1 &&
+                    preg_match('/(?:ed|ly)$/', $before) !== 1
+                ) {
                     $found[] = "{$before} {$word}";
                 }
             }
@@ -83,8 +91,13 @@ final class Suggestions
      */
     private static function narrower(PlainQuestion $question, array $found): array
     {
-        $slots = array_merge(...array_map(fn (AskedConcept $one): array => $one->slots, $question->of(ConceptRole::Population)));
-        $kin = array_map(fn (array $phrase): string => $phrase[count($phrase) - 1], array_merge(...array_map(fn (ConceptSlot $slot): array => $slot->kin, $slots)));
+        $slots = array_merge(
+            ...array_map(fn (AskedConcept $one): array => $one->slots, $question->of(ConceptRole::Population))
+        );
+        $kin = array_map(
+            fn (array $phrase): string => $phrase[count($phrase) - 1],
+            array_merge(...array_map(fn (ConceptSlot $slot): array => $slot->kin, $slots)),
+        );
 
         return $slots === [] ? $found : array_filter(
             $found,
@@ -119,7 +132,16 @@ final class Suggestions
                 $found[1],
             );
 
-            return array_filter($words, fn (string $one): bool => preg_match('/ /', $one) === 1 && preg_match(self::SMALL, (string) strrchr($one, ' ')) !== 1 && preg_match(self::SMALL, explode(' ', $one)[1]) !== 1 && preg_match('/^(?:those|that|in|on|with|after|any|other)\b/', $one) !== 1);
+            return array_filter(
+                $words,
+                fn (string $one): bool => preg_match('/ /', $one) === 1 && preg_match(
+                    self::SMALL,
+                    (string) strrchr($one, ' '),
+                ) !== 1 && preg_match(self::SMALL, explode(' ', $one)[1]) !== 1 && preg_match(
+                    '/^(?:those|that|in|on|with|after|any|other)\b/',
+                    $one,
+                ) !== 1,
+            );
         });
     }
 
@@ -132,7 +154,10 @@ final class Suggestions
     {
         $papers = [];
         foreach ($records as $record) {
-            $text = implode(' ', [$record->title->text.'.', ...array_map(fn ($one): string => $one->text, $record->sentences)]);
+            $text = implode(
+                ' ',
+                [$record->title->text.'.', ...array_map(fn ($one): string => $one->text, $record->sentences)],
+            );
             foreach (array_unique($find($text)) as $words) {
                 $papers[$words] = ($papers[$words] ?? 0) + 1;
             }

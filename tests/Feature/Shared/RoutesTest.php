@@ -2,6 +2,7 @@
 
 namespace Tests\Feature\Shared;
 
+use App\Actions\Scouting\AskPlainly;
 use App\Actions\Synthesis\ChangeOutcomes;
 use App\Actions\Synthesis\KeepAnalysis;
 use App\Models\CodebookItem;
@@ -103,6 +104,9 @@ it('hides everything in a review from outsiders, and sends guests to sign in', f
         'theme' => 'none',
         'passage' => 'none',
         'row' => str_repeat('0', 26),
+        'scouting' => app(AskPlainly::class)->ask($lead, $review, 'Do naps reduce errors?', [])->id,
+        'paper' => 'none',
+        'further' => 'none',
         'picture' => 'forest',
         'review' => $world->review->id,
         'delivery' => $delivery->id,

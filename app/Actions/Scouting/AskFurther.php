@@ -1,0 +1,76 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Scouting;
+
+use App\Actions\Shared\Refused;
+use App\Actions\Shared\WriteLog;
+use App\Jobs\Scouting\AnswerFurther;
+use App\Models\CodebookItem;
+use App\Models\FurtherQuestion;
+use App\Models\Scouting;
+use App\Models\User;
+use App\Tasks\TaskState;
+use Illuminate\Support\Facades\DB;
+
+/** Asks something more of every paper that a question brought. */
+final readonly class AskFurther
+{
+    private const MOST = 12;
+
+    public function __construct(private WriteLog $log)
+    {
+    }
+
+    /**
+     * @param  ?CodebookItem  $code  where it is an item of the codebook
+     *
+     * @throws Refused If it was asked before, or there are too many.
+     */
+    public function ask(User $by, Scouting $scouting, string $label, ?CodebookItem $code): FurtherQuestion
+    {
+        return DB::transaction(function () use ($by, $scouting, $label, $code): FurtherQuestion {
+            Scouting::query()->whereKey($scouting->id)->lockForUpdate()->first();
+            $asked = $scouting->furtherQuestions()->get();
+            if ($asked->contains(fn (FurtherQuestion $one): bool => mb_strtolower($one->label) === mb_strtolower($label))) {
+                throw new Refused('This was asked already.');
+            }
+            if ($asked->count() >= self::MOST) {
+                throw new Refused('No more than '.self::MOST.' further questions fit beside one. Take one back first.');
+            }
+            $question = FurtherQuestion::query()->create([
+                'review_id' => $scouting->review_id,
+                'scouting_id' => $scouting->id,
+                'label' => $label,
+                'code_id' => $code?->id,
+                'asked_by' => $by->id,
+            ]);
+            ($this->log)($scouting->review_id, $by, 'scouting.further', "Asked further: {$label}", $scouting);
+            $task = $scouting->review->tasks()->create([
+                'user_id' => $by->id,
+                'kind' => 'further',
+                'title' => 'Reading papers for “'.mb_strimwidth($label, 0, 60, '…').'”',
+                'state' => TaskState::Queued,
+                'url' => route('scouting.show', [$scouting->review_id, $scouting->id], false),
+            ]);
+            AnswerFurther::dispatch($task->id, $question->id)->afterCommit();
+
+            return $question;
+        });
+    }
+
+    public function takeBack(User $by, FurtherQuestion $question): void
+    {
+        DB::transaction(function () use ($by, $question): void {
+            $question->delete();
+            ($this->log)(
+                $question->review_id,
+                $by,
+                'scouting.further',
+                "No longer asked: {$question->label}",
+                $question->scouting,
+            );
+        });
+    }
+}

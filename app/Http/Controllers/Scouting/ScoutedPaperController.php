@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers\Scouting;
+
+use App\Actions\Scouting\AskFurther;
+use App\Actions\Scouting\ThrowOut;
+use App\Http\Controllers\Controller;
+use App\Http\Input;
+use App\Models\FurtherQuestion;
+use App\Models\Review;
+use App\Models\ScoutedPaper;
+use App\Models\Scouting;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+
+/** What people do with the papers that a question brought. */
+final class ScoutedPaperController extends Controller
+{
+    public function throwOut(
+        Request $request,
+        Review $review,
+        Scouting $scouting,
+        ScoutedPaper $paper,
+        ThrowOut $throwOut,
+    ): RedirectResponse {
+        abort_unless($paper->review_id === $review->id && $paper->scouting_id === $scouting->id, 404);
+        $isOut = (bool) $request->validate(['out' => ['required', 'boolean']])['out'];
+        $throwOut->execute($this->me($request), $paper, $isOut);
+
+        return back()->with(
+            'notice',
+            $isOut ? 'Thrown out. It can be brought back at the foot of the page.' : 'It is back.',
+        );
+    }
+
+    public function further(Request $request, Review $review, Scouting $scouting, AskFurther $ask): RedirectResponse
+    {
+        $item = Input::text($request, 'item');
+        $code = $item === '' ? null : $review->codes()->whereNull('retired_at')->findOrFail($item);
+        $label = $code->label ?? trim(
+            (string) $request->validate(['label' => ['required', 'string', 'min:3', 'max:300']])['label'],
+        );
+        $ask->ask($this->me($request), $scouting, $label, $code);
+
+        return back()->with('notice', 'Every paper that answers is being read for it.');
+    }
+
+    public function takeBack(
+        Request $request,
+        Review $review,
+        Scouting $scouting,
+        FurtherQuestion $further,
+        AskFurther $ask,
+    ): RedirectResponse {
+        abort_unless($further->review_id === $review->id && $further->scouting_id === $scouting->id, 404);
+        $ask->takeBack($this->me($request), $further);
+
+        return back();
+    }
+}

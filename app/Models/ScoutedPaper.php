@@ -1,0 +1,75 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Carbon\CarbonImmutable as Carbon;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use WaryHeron\Core\Bibliography\Reference;
+use WaryHeron\Core\Coding\Lead\Confidence;
+use WaryHeron\Core\Scouting\Answer\Direction;
+use WaryHeron\Core\Scouting\Finding;
+use WaryHeron\Core\Scouting\Reading\ReadRecord;
+use WaryHeron\Core\Scouting\Reading\StudyKind;
+
+/**
+ * A paper that was read for a plain question, with the sentence that answers.
+ *
+ * @property string $id
+ * @property string $review_id
+ * @property string $scouting_id
+ * @property string $key
+ * @property string $source
+ * @property ?string $publication_id
+ * @property array<string, mixed> $reference
+ * @property float $score
+ * @property string $sentence empty where it reports no answer
+ * @property ?Direction $direction
+ * @property Confidence $confidence
+ * @property string $reason
+ * @property StudyKind $design
+ * @property ?Carbon $thrown_out_at
+ * @property ?string $thrown_out_by
+ * @property Carbon $created_at
+ * @property Scouting $scouting
+ */
+final class ScoutedPaper extends Model
+{
+    protected $table = 'scouted_papers';
+
+    /** @return BelongsTo<Scouting, $this> */
+    public function scouting(): BelongsTo
+    {
+        return $this->belongsTo(Scouting::class);
+    }
+
+    public function reference(): Reference
+    {
+        return Reference::fromArray($this->reference);
+    }
+
+    public function record(): ReadRecord
+    {
+        $reference = $this->reference();
+
+        return ReadRecord::of($this->id, $reference->fullTitle(), $reference->abstract);
+    }
+
+    public function finding(): Finding
+    {
+        return new Finding($this->id, $this->score, $this->sentence, $this->direction, $this->confidence, $this->reason);
+    }
+
+    protected function casts(): array
+    {
+        return [
+            'reference' => 'array',
+            'score' => 'float',
+            'direction' => Direction::class,
+            'confidence' => Confidence::class,
+            'design' => StudyKind::class,
+            'thrown_out_at' => 'immutable_datetime',
+        ];
+    }
+}

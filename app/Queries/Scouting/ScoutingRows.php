@@ -1,0 +1,67 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Queries\Scouting;
+
+use App\Models\FurtherQuestion;
+use App\Models\ScoutedPaper;
+use App\Models\Scouting;
+use WaryHeron\Core\Bibliography\Name;
+
+/**
+ * What a question brought as a table. The first column names the paper and never changes, so that a table that was
+ * taken before is brought up to date by it and no row is doubled.
+ */
+final class ScoutingRows
+{
+    /** @return \Generator<int, list<string|int|float|null>> */
+    public static function of(Scouting $scouting, FoundPapers $papers): \Generator
+    {
+        $questions = $scouting->furtherQuestions()->get();
+        yield [
+            'key', 'authors', 'year', 'title', 'journal', 'doi', 'answer', 'direction', 'confidence', 'reason', 'study', 'score',
+            ...$questions->flatMap(fn (FurtherQuestion $one): array => [$one->label, "{$one->label} (quote)"])->all(),
+        ];
+        foreach ($papers->wanted() as $paper) {
+            yield [...self::row($paper), ...self::further($paper, $papers, $questions->all())];
+        }
+    }
+
+    /** @return list<string|int|float|null> */
+    private static function row(ScoutedPaper $paper): array
+    {
+        $reference = $paper->reference();
+
+        return [
+            $paper->key,
+            implode('; ', array_map(fn (Name $name): string => $name->short(), $reference->authors)),
+            $reference->year,
+            $reference->suppliedTitle(),
+            $reference->appearedIn(),
+            $reference->doi,
+            $paper->sentence,
+            $paper->direction->value ?? '',
+            $paper->confidence->value,
+            $paper->reason,
+            $paper->design->label(),
+            round($paper->score, 4),
+        ];
+    }
+
+    /**
+     * @param  array<FurtherQuestion>  $questions
+     * @return list<string>
+     */
+    private static function further(ScoutedPaper $paper, FoundPapers $papers, array $questions): array
+    {
+        $cells = [];
+        foreach ($questions as $question) {
+            $answer = $papers->further[$paper->id][$question->id] ?? null;
+            $cells[] = trim(($answer->value ?? '').' '.($answer->unit ?? ''));
+            $cells[] = (string) ($answer->quote ?? '');
+        }
+
+        return $cells;
+    }
+}

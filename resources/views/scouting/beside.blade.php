@@ -1,0 +1,125 @@
+@use('WaryHeron\Core\Scouting\Reading\StudyKind')
+@php
+    $pattern = $papers->pattern();
+    $kinds = array_values(array_filter(StudyKind::cases(), fn($kind) => collect($pattern)->contains(fn($row) => isset($row[$kind->value]))));
+    $named = $papers->named();
+    $on = $terms->with([]);
+@endphp
+<aside class="sheet scout-beside" aria-label="Beside the answers">
+    @if ($pattern !== [])
+        <section>
+            <h2>What they say together</h2>
+            @foreach ($kinds as $kind)
+                @php
+                    $of = array_sum(array_map(fn($row) => $row[$kind->value] ?? 0, $pattern));
+                    $most = collect($pattern)->map(fn($row) => $row[$kind->value] ?? 0)->sortDesc();
+                @endphp
+                <p><a href="{{ $to(['direction' => $most->keys()->first(), 'kind' => $kind->value, 'shown' => null]) }}">{{ $most->first() }}</a> of <a
+                        href="{{ $to(['direction' => null, 'kind' => $kind->value, 'shown' => null]) }}">{{ $of }}
+                        {{ $of === 1 ? $kind->label() : $kind->plural() }}</a>: {{ $most->keys()->first() }}</p>
+            @endforeach
+            <table class="scout-pattern">
+                <caption class="visually-hidden">Papers by what they say and kind of study</caption>
+                @foreach ($pattern as $says => $row)
+                    <tr>
+                        <th scope="row">{{ $says }}</th>
+                        <td>
+                            @foreach ($kinds as $kind)
+                                @if (isset($row[$kind->value]))
+                                    <a href="{{ $to(['direction' => $says, 'kind' => $kind->value, 'shown' => null]) }}"
+                                        aria-label="{{ $row[$kind->value] }} {{ $row[$kind->value] === 1 ? $kind->label() : $kind->plural() }}: {{ $says }}"
+                                        title="{{ $row[$kind->value] }} {{ $row[$kind->value] === 1 ? $kind->label() : $kind->plural() }}">
+                                        <svg width="{{ 9 * $row[$kind->value] }}" height="10" aria-hidden="true">
+                                            @for ($i = 0; $i < $row[$kind->value]; $i++)
+                                                <rect x="{{ 9 * $i + 1 }}" y="1.500" width="6.500" height="7" stroke="currentColor" stroke-width="1.200"
+                                                    fill="{{ $kind === StudyKind::Trial ? 'currentColor' : 'none' }}"
+                                                    @if (!in_array($kind, [StudyKind::Trial, StudyKind::Observational], true)) stroke-dasharray="1.500 1.500" @endif />
+                                            @endfor
+                                        </svg></a>
+                                @endif
+                            @endforeach
+                        </td>
+                    </tr>
+                @endforeach
+            </table>
+            <p class="quiet">filled: trials · open: observational · dotted: others</p>
+        </section>
+    @endif
+    @if ($papers->answering->isNotEmpty() && !$isUnderWay)
+        <section>
+            <h2>Asked more sharply</h2>
+            <div x-data="later" data-url="{{ route('scouting.sharper', [$review, $scouting], false) }}" aria-live="polite" aria-busy="true">
+                <p class="quiet" x-show="waiting">Counting …</p>
+                <p class="says-warn" x-show="failed" x-cloak x-text="failed"></p>
+            </div>
+        </section>
+    @endif
+    @if ($named !== [])
+        <section>
+            <h2>Instruments they name</h2>
+            @foreach ($named as $thing)
+                <details>
+                    <summary>{{ $thing->name }} <span class="quiet">{{ count($thing->ids) }}</span></summary>
+                    @if ($thing->definition !== '')
+                        <p>“{{ $thing->definition }}”</p>
+                    @endif
+                    @foreach ($thing->variants as $i => $variant)
+                        <p class="quiet">also “{{ $variant }}”: {{ $thing->joined[$i] }}</p>
+                    @endforeach
+                </details>
+            @endforeach
+        </section>
+    @endif
+    @if ($further->isNotEmpty())
+        <section>
+            <h2>Asked of all of them</h2>
+            @foreach ($further as $one)
+                @php($said = collect($papers->further)->filter(fn($of) => ($of[$one->id]->value ?? '') !== '')->count())
+                <div class="scout-out">{{ $one->label }} <span class="quiet">{{ $said }} say</span>
+                    @if ($maySearch)
+                        <form method="post" action="{{ route('scouting.further.back', [$review, $scouting, $one]) }}">@csrf @method('delete')<button
+                                class="link" aria-label="No longer ask: {{ $one->label }}">Take back</button></form>
+                    @endif
+                </div>
+            @endforeach
+        </section>
+    @endif
+    <section>
+        <h2>From here</h2>
+        @if ($maySearch && $papers->shown()->isNotEmpty())
+            <form method="post" action="{{ route('scouting.known', [$review, $scouting, ...$on]) }}">@csrf<button class="link">Keep the
+                    {{ $papers->shown()->count() }} shown as known items</button></form>
+            <form method="post" action="{{ route('searches.store', $review) }}">@csrf
+                <input type="hidden" name="name" value="{{ Str::limit($scouting->question, 110, '') }}">
+                @foreach ($scouting->sources as $source)
+                    <input type="hidden" name="sources[]" value="{{ $source }}">
+                @endforeach
+                @foreach ($concepts as $i => $concept)
+                    <input type="hidden" name="blocks[{{ $i }}][name]" value="{{ $concept['name'] }}">
+                    <input type="hidden" name="blocks[{{ $i }}][terms]" value="{{ implode("\n", $concept['terms']) }}">
+                @endforeach
+                <button class="link">Its words into a strategy</button>
+            </form>
+            @can('deliver', $review)
+                <form method="post" action="{{ route('scouting.deliver', [$review, $scouting, ...$on]) }}">@csrf<button class="link">Those not in the library
+                        as a delivery</button></form>
+            @endcan
+        @endif
+        @if ($papers->answering->isNotEmpty())
+            <p>Take them along:
+                @foreach (['csv', 'xlsx', 'ris', 'bibtex'] as $format)
+                    {{ $loop->first ? '' : '· ' }}<a
+                        href="{{ route('scouting.download', [$review, $scouting, $format, ...$on]) }}">{{ ['bibtex' => 'BibTeX'][$format] ?? strtoupper($format) }}</a>
+                @endforeach
+            </p>
+        @endif
+        @if ($maySearch && !$isUnderWay)
+            <form method="post" action="{{ route('scouting.again', [$review, $scouting]) }}">@csrf<button class="link">Ask again: what is new?</button></form>
+            <form method="post" action="{{ route('scouting.again', [$review, $scouting]) }}">@csrf<input type="hidden" name="deeper" value="1"><button
+                    class="link">Read {{ \App\Actions\Scouting\AskPlainly::DEPTH }} more records of each</button></form>
+        @endif
+        <p class="quiet">{{ collect($scouting->found)->map(fn($n, $key) => number_format($n) . ' in ' . ($key === 'library' ? 'the library' : $sources->shortName($key)))->join(', ', ' and ') }}
+            share its words; {{ number_format($scouting->depth) }} of each are read at most.</p>
+        <p><a href="{{ route('scouting', $review) }}">Ask another question</a></p>
+    </section>
+</aside>
