@@ -9,7 +9,9 @@ use WaryHeron\Core\Scouting\Answer\Answer;
 use WaryHeron\Core\Scouting\Answer\AnswerFinder;
 use WaryHeron\Core\Scouting\Answer\AnswerReader;
 use WaryHeron\Core\Scouting\Answer\Direction;
+use WaryHeron\Core\Scouting\Asked\ConceptRole;
 use WaryHeron\Core\Scouting\Asked\PlainQuestion;
+use WaryHeron\Core\Scouting\Asked\QuestionKind;
 use WaryHeron\Core\Scouting\Asked\QuestionReader;
 use WaryHeron\Core\Scouting\Kin\Families;
 use WaryHeron\Core\Scouting\Kin\FoundKin;
@@ -25,11 +27,14 @@ use WaryHeron\Core\Scouting\Reading\Weights;
 final readonly class Scout
 {
     /** Below this a record is not said to answer. */
-    private const ANSWERS = 0.25;
+    private const ANSWERS = 0.3;
 
     private const LIKELY = 0.6;
 
     private const NEAR = 0.5;
+
+    /** Of three signs of a protocol two. */
+    private const PROTOCOL = 0.66;
 
     public function __construct(private Families $families = new Families())
     {
@@ -99,7 +104,8 @@ final readonly class Scout
         $score = Weights::score($evidence);
         $answer = (new AnswerReader($question))->read($candidates);
         $reason = Reasons::of($question, $evidence, $answer);
-        if ($score < self::ANSWERS) {
+        $isAnswer = self::isAnswer($question, $evidence, $answer);
+        if ($score < self::ANSWERS || ! $isAnswer) {
             return new Finding(
                 $record->id,
                 $score,
@@ -120,6 +126,16 @@ final readonly class Scout
         );
     }
 
+    /** Whether the best sentence tells a finding, not a plan. */
+    private static function isAnswer(PlainQuestion $question, Evidence $evidence, Answer $answer): bool
+    {
+        if ($question->kind === QuestionKind::Instrument) {
+            return true;
+        }
+
+        return $answer->candidate->sentence->isFinding() && $evidence->parts['protocol'] < self::PROTOCOL;
+    }
+
     /** Firm only where the record most likely answers and nothing in it speaks against what was read. */
     private function confidence(PlainQuestion $question, Evidence $evidence, Answer $answer, float $score): Confidence
     {
@@ -134,10 +150,13 @@ final readonly class Scout
         if (! $question->kind->hasDirection()) {
             return $parts['sample'] > 0.0 ? Confidence::Firm : Confidence::Fair;
         }
+        // it may tell of the outcome in other words, or of another one
+        $isOnOutcome = $answer->candidate->matches->share(ConceptRole::Outcome) >= 0.4;
         $isPlain = $parts['figures'] > 0.0 && $parts['letter'] < 0.5 && $parts['review'] === 0.0;
 
         return match (true) {
-            $answer->direction === Direction::Unclear, $answer->agreeing < 0 => Confidence::Check,
+            $answer->direction === Direction::Unclear, ! $isOnOutcome => Confidence::Check,
+            $answer->agreeing < 0 => $isPlain ? Confidence::Fair : Confidence::Check,
             $isPlain || $answer->agreeing > 0 => Confidence::Firm,
             default => Confidence::Fair,
         };

@@ -16,6 +16,12 @@ use WaryHeron\Core\Scouting\Reading\Signs;
 /** Orders the sentences of a record by how well they answer a question. */
 final readonly class AnswerFinder
 {
+    /** What was not found answers nothing; but where nothing else does, it shows what the record is about. */
+    private const NO_FINDING = 1.2;
+
+    /** One figure for one group says nothing of an effect. */
+    private const NO_COMPARISON = 0.8;
+
     public function __construct(private PlainQuestion $question)
     {
     }
@@ -73,6 +79,14 @@ final readonly class AnswerFinder
         $score = $part - ($sentence->has(Signs::ASIDE) ? 1.0 : 0.0) - ($sentence->has(Signs::SHOULD) ? 1.0 : 0.0) -
             ($sentence->has(Signs::OTHERS) ? 0.8 : 0.0) -
             ($sentence->has(Signs::NOT_LOOKED_FOR) ? 0.8 : 0.0) - (str_ends_with($sentence->text, '?') ? 1.0 : 0.0);
+
+        if ($this->question->kind !== QuestionKind::Instrument && ! $sentence->isFinding()) {
+            $score -= self::NO_FINDING;
+        }
+
+        if ($this->question->kind->hasDirection() && ! $sentence->isComparison()) {
+            $score -= self::NO_COMPARISON;
+        }
 
         return $score + match ($this->question->kind) {
             QuestionKind::Instrument => ($sentence->has(Signs::INSTRUMENT) ? 1.0 : 0.0) +

@@ -21,7 +21,8 @@ final readonly class DirectionReader
     public function read(RecordSentence $sentence): ?Direction
     {
         $text = $sentence->text;
-        $text = Votes::majority($text);
+        // clock times are no figures that could be compared
+        $text = Votes::majority((string) preg_replace('/\b[0-2]?\d:[0-5]\d\b/', '', $text));
         if ($this->isMixed($text)) {
             return Direction::Mixed;
         }
@@ -98,7 +99,9 @@ final readonly class DirectionReader
             return $word * $this->orientation($text);
         }
 
-        return Figure::compared($text, $this->isWithout(...)) * $this->polarity($text);
+        $sign = Figure::compared($text, $this->isWithout(...));
+
+        return ($sign === 0 ? Figure::difference($text) : $sign) * $this->polarity($text);
     }
 
     /** 1 where a sentence ends in favour of what is asked about, -1 in favour of the other. */

@@ -49,6 +49,14 @@ final class Figure
         return $isWithout($first) && ! $isWithout($second) ? -$way : $way;
     }
 
+    /** The sign of a difference that is told with those who have it first, as is the custom. */
+    public static function difference(string $text): int
+    {
+        $isTold = preg_match('/\bdifferences?\b[^.;]{0,80}?(?:was|were|of|,|:|is|\))?\s([−–-]?\d+(?:[.·]\d+)?)/u', $text, $found) === 1;
+
+        return $isTold ? (float) strtr($found[1], ['·' => '.', '−' => '-', '–' => '-']) <=> 0.0 : 0;
+    }
+
     /** Two figures for two groups that nobody tested and that hardly differ. */
     public static function isNearlyAlike(string $text): bool
     {

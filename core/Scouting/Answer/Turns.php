@@ -13,7 +13,7 @@ final class Turns
 
     public const BETTER = 'better|improv\w*|benefi\w*|in favour of|favou?r(?:s|ed|able)|helped|helps|superior|gained|safer';
 
-    public const WORSE = 'worse\w*|deteriorat\w*|impair\w*|harm\w*|inferior|suffered|adverse\w*|unfavourable';
+    public const WORSE = 'worse\w*|deteriorat\w*|impair\w*|harm\w*|inferior|suffered';
 
     public const NO_DIFFERENCE = '/\b(?:no (?:evidence (?:that|of|for)|(?:\p{L}+ ){0,3}?(?:differences?|effect|association|change|influence|relation\w*|advantage|benefit|reduction|increase|gain)\b)|(?:did|do|does|was|were|is|are|could|has|have) (?:not|neither|hardly) (?:\p{L}+ ){0,3}?(?:differ\w*|chang\w*|var(?:y|ied)|influenc\w*|reduc\w*|lower\w*|affect\w*|improv\w*|alter\w*|increas\w*|related|associated|distinguish\w*|shown to|better|fewer|less|more|detect\w*|demonstrat\w*)|not (?:be )?distinguish\w*|unrelated|unchanged|unaffected|indistinguishable|(?:statistically )?(?:not|non-?)\s?significant|not statistically|due to chance|explained by chance|chance (?:alone )?(?:may|could|might|cannot)|the interval included (?:zero|one|1|0)|included (?:zero|no difference|unity)|no (?:\p{L}+ )?contrast|neither\b[^.]*\bnor\b[^.]*\b(?:differ|chang|reduc)\w*|(?:were|was|are) (?:similar|alike|the same|equal|much the same)|no (?:fewer|less|more|lower|higher|better|sleepier|longer|shorter)\b|likewise unrelated|just as (?:many|often|much|high))\b/iu';
 

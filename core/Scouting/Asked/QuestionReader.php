@@ -76,26 +76,39 @@ final readonly class QuestionReader
             $afterVerb = $afterVerb || $verb;
             $isAside = $isAside || $mark === 'side';
             $before = array_column($parts, 0);
-            $parts[] = [
-                match (true) {
-                    $this->namesPeople($words) &&
-                        ! in_array(ConceptRole::Population, $before, true) => ConceptRole::Population,
-                    ! $isAside => ConceptRole::Outcome,
-                    $kind->hasDirection() => $this->directed($mark, $afterVerb, $before, $kind),
-                    default => $this->undirected($mark, $before),
-                },
-                $words,
-            ];
+            $role = match (true) {
+                $this->namesPeople($words) &&
+                    ! in_array(ConceptRole::Population, $before, true) => ConceptRole::Population,
+                ! $isAside => ConceptRole::Outcome,
+                $kind->hasDirection() => $this->directed($mark, $afterVerb, $before, $kind),
+                default => $this->undirected($mark, $before),
+            };
+            // "listening to music" is one thing
+            $isOne = $mark === 'of' && $role === ConceptRole::Exposure && end($before) === $role;
+            $parts = $isOne ? self::joined($parts, $words) : [...$parts, [$role, $words]];
         }
 
         return $this->withOutcome($parts);
+    }
+
+    /**
+     * @param  list<array{ConceptRole, list<string>}>  $parts
+     * @param  list<string>  $words  that belong to the last of them
+     * @return list<array{ConceptRole, list<string>}>
+     */
+    private static function joined(array $parts, array $words): array
+    {
+        $last = array_pop($parts);
+
+        return $last === null ? $parts : [...$parts, [$last[0], [...$last[1], ...$words]]];
     }
 
     /** @param  list<string>  $words */
     private function namesPeople(array $words): bool
     {
         $stems = Stem::all(implode(' ', $words));
-        $isThing = count($stems) > 1 && $this->families->of($stems) !== null;
+        // "moving patients" is something done, "hospital staff" are people whatever a thesaurus has
+        $isThing = count($stems) > 1 && $this->families->isCommon($stems);
 
         return ! $isThing && People::meant($stems) !== null;
     }
@@ -111,11 +124,12 @@ final readonly class QuestionReader
             $mark === 'than' && $kind === QuestionKind::Comparison && $hasExposure => ConceptRole::Comparator,
             $mark === 'side' => ConceptRole::Exposure,
             $mark === 'if' && ! $hasExposure => ConceptRole::Exposure,
-            $mark === 'of' &&
+            $mark === 'for' &&
                 $hasExposure &&
                 ! $hasOutcome &&
                 in_array(ConceptRole::Comparator, $before, true) => ConceptRole::Outcome,
             in_array($mark, ['when', 'among'], true) && $before !== [] => ConceptRole::Setting,
+            $mark === 'for' && $hasExposure && ! $afterVerb => ConceptRole::Setting,
             $afterVerb && ! $hasOutcome => ConceptRole::Outcome,
             default => $hasExposure && $hasOutcome ? ConceptRole::Setting : ConceptRole::Exposure,
         };

@@ -13,7 +13,7 @@ final class QuestionWords
 {
     /** What a small word says of the piece that follows it. */
     private const MARKS = [
-        'in' => 'among', 'among' => 'among', 'amongst' => 'among', 'of' => 'of', 'for' => 'of', 'to' => 'of', 'on' => 'when',
+        'in' => 'among', 'among' => 'among', 'amongst' => 'among', 'of' => 'of', 'for' => 'for', 'to' => 'of', 'on' => 'when',
         'during' => 'when', 'after' => 'when', 'before' => 'when', 'at' => 'when', 'between' => 'when', 'while' => 'when',
         'within' => 'when', 'since' => 'when', 'when' => 'if', 'if' => 'if', 'who' => 'if', 'whose' => 'if', 'with' => 'if',
         'from' => 'if', 'by' => 'if', 'because' => 'if', 'through' => 'if', 'without' => 'if',

@@ -96,7 +96,7 @@ final class CommonFamilies
         - bullying, harassment, mobbing, incivility
         - commute, commuting, drive home, way home, journey home, driving home, drive, drives
         - crash, collision, accident, road accident, car accident, crashes, near crash, near accident
-        - back pain, low back pain, back complaints, sore back, backache, back trouble, lumbar pain, pain in the
+        - back pain, low back pain, lower back, aching back, aching backs, back complaints, sore back, backache, back trouble, lumbar pain, pain in the
           back, back strain, low-back pain, low back complaints, back disorders, back injuries, lumbago,
           musculoskeletal pain, musculoskeletal complaints
         - neck pain, shoulder pain, neck complaints, shoulder complaints, neck and shoulder

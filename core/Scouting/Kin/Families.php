@@ -10,19 +10,41 @@ final class Families
     /** @var array<string, list<array{Family, int}>>  by phrase: the families and whether it is of the contrary (-1) */
     private array $holding = [];
 
+    /** @var array<string, true> */
+    private array $common = [];
+
     private int $longest = 1;
 
     /** @param  list<Family>  $more */
     public function __construct(array $more = [])
     {
-        foreach ([...CommonFamilies::all(), ...$more] as $family) {
-            foreach ([[$family->same, 1], [$family->contrary, -1]] as [$phrases, $sign]) {
-                foreach ($phrases as $phrase) {
-                    $this->holding[implode(' ', $phrase)][] = [$family, $sign];
-                    $this->longest = max($this->longest, count($phrase));
-                }
+        foreach (CommonFamilies::all() as $family) {
+            $this->add($family);
+        }
+        $this->common = array_fill_keys(array_keys($this->holding), true);
+        foreach ($more as $family) {
+            $this->add($family);
+        }
+    }
+
+    private function add(Family $family): void
+    {
+        foreach ([[$family->same, 1], [$family->contrary, -1]] as [$phrases, $sign]) {
+            foreach ($phrases as $phrase) {
+                $this->holding[implode(' ', $phrase)][] = [$family, $sign];
+                $this->longest = max($this->longest, count($phrase));
             }
         }
+    }
+
+    /**
+     * Whether the common families know it, thesauri apart.
+     *
+     * @param  list<string>  $phrase  stems
+     */
+    public function isCommon(array $phrase): bool
+    {
+        return isset($this->common[implode(' ', $phrase)]);
     }
 
     public function longest(): int

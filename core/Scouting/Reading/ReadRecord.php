@@ -20,18 +20,27 @@ final readonly class ReadRecord
         $sentences = [];
         $part = SentencePart::Untold;
         $last = max(1, count($pieces) - 1);
-        foreach ($pieces as $i => $piece) {
-            if (preg_match('/^([\p{L} ]{3,40}?)[:.](?:\s+(?=\S)|$)/u', $piece, $found) === 1) {
-                $labelled = SentencePart::labelled($found[1]);
-                $part = $labelled ?? $part;
-                $piece = $labelled === null ? $piece : substr($piece, strlen($found[0]));
-            }
-            if ($piece !== '') {
-                $sentences[] = new RecordSentence($piece, $part, $i / $last);
+        $labelled = array_map(self::labelled(...), $pieces);
+        // one label alone says nothing of the sentences after it
+        $isParted = count(array_filter(array_column($labelled, 0))) > 1;
+        foreach ($labelled as $i => [$own, $text]) {
+            $part = $own ?? ($isParted ? $part : SentencePart::Untold);
+            if ($text !== '') {
+                $sentences[] = new RecordSentence($text, $part, $i / $last);
             }
         }
 
         return new self($id, new RecordSentence($title, SentencePart::Untold, 0.0), $sentences);
+    }
+
+    /** @return array{?SentencePart, string} the part that a sentence's label begins, and the sentence without it */
+    private static function labelled(string $sentence): array
+    {
+        $part = preg_match('/^([\p{L} ]{3,40}?)[:.](?:\s+(?=\S)|$)/u', $sentence, $found) === 1
+            ? SentencePart::labelled($found[1])
+            : null;
+
+        return [$part, $part === null ? $sentence : substr($sentence, strlen($found[0]))];
     }
 
     public function has(string $pattern): bool

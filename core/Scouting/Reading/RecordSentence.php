@@ -23,6 +23,22 @@ final readonly class RecordSentence
         $this->set = array_fill_keys($stems, true);
     }
 
+    /** Whether it tells what was found, and not what was asked, planned or done. */
+    public function isFinding(): bool
+    {
+        $isTold = $this->has(Signs::FIGURE) || $this->has(Signs::STATISTIC) || $this->has(Signs::COMPARED) || $this->has(Signs::NOTHING);
+
+        return $isTold && ! str_ends_with($this->text, '?') && (! $this->has(Signs::SUPPOSED) || $this->has(Signs::STATISTIC)) &&
+            ! in_array($this->part, [SentencePart::Aim, SentencePart::Background], true);
+    }
+
+    /** Whether it sets one thing against another, in words, by a ratio or a test, or by two figures. */
+    public function isComparison(): bool
+    {
+        return $this->has(Signs::COMPARED) || $this->has(Signs::NOTHING) || $this->has(Signs::TESTED) ||
+            preg_match_all('/\d+(?:[.·]\d+)?\s*(?:%|per cent|percent|hours|minutes|points|days)/u', $this->text) > 1;
+    }
+
     public function has(string $pattern): bool
     {
         return preg_match($pattern, $this->text) === 1;

@@ -53,4 +53,13 @@ final class Signs
 
     /** A count of people as samples are told. */
     public const COUNT = '/\b\d{2,}\b|\b(?:twenty|thirty|forty|fifty|sixty|seventy|eighty|ninety|hundred)\b/iu';
+
+    /** What is supposed, planned or only described: never an answer. */
+    public const SUPPOSED = '/\b(?:hypothesi[sz]ed?|we (?:aimed|asked|wondered|will|set out|sought|plan)|this (?:study|trial|paper|protocol) (?:examined|examines|aimed|aims|describes|was designed|will)|is not known|are not known|is unknown|(?:are|is|were|was) related(?! to\b.*\d)|served as their own controls?|we will|will be (?:randomi[sz]ed|recruited|measured)|presented with|(?:was|were) (?:randomly )?(?:randomi[sz]ed|allocated|assigned) to)\b/iu';
+
+    /** That nothing was found to differ, told in words. */
+    public const NOTHING = '/\b(?:no (?:evidence|difference|effect|association|change|relation)|(?:did|does|do|was|were) not (?:\p{L}+ )?(?:differ|change|vary|influence|affect|reduce|alter|improve|associated|related)|not associated|unrelated|uncertain|unchanged)/iu';
+
+    /** A ratio or a test: something was compared. */
+    public const TESTED = '/\b(?:ratio|OR|RR|HR|IRR)\b[^.]{0,12}\d|\b[Pp]\s*[=<>≤]/u';
 }

@@ -26,7 +26,7 @@ final class Suggestions
 
     private const AGAINST = '/\b(?:than (?:with|on|in|after)?|against|versus|compared (?:with|to)|as opposed to)\s+((?:(?:the|a|an|usual|dim|ordinary|customary|standard|no|placebo)\s+)?[\p{L}-]+(?:\s[\p{L}-]+)?)/u';
 
-    private const SMALL = '/^(?:the|a|an|of|in|on|and|or|to|for|with|by|at|from|their|its|our|this|that|these|those|more|less|fewer|most|no|not|was|were|had|has|have|all|both|other|who|which|when|than|between|after|before|during|per|each|group|groups|one|two|any|whether|mean|self|rated|lower|higher|they|we|how|then|them|round|does|did|hours|staff|nurses|people|much|many|some)$/';
+    private const SMALL = '/^(?:the|a|an|of|in|on|and|or|to|for|with|by|at|from|their|its|our|this|that|these|those|more|less|fewer|most|no|not|was|were|had|has|have|all|both|other|who|which|when|than|between|after|before|during|per|each|group|groups|one|two|any|whether|mean|self|rated|lower|higher|they|we|how|then|them|round|does|did|hours|staff|nurses|people|much|many|some|any|other|others|such|same|usual|after|it|his|her|each|every)$/';
 
     /**
      * @param  list<ReadRecord>  $records  that answer, best first
@@ -132,17 +132,17 @@ final class Suggestions
                 $found[1],
             );
 
-            return array_filter(
-                $words,
-                fn (string $one): bool => preg_match('/ /', $one) === 1 && preg_match(
-                    self::SMALL,
-                    (string) strrchr($one, ' '),
-                ) !== 1 && preg_match(self::SMALL, explode(' ', $one)[1]) !== 1 && preg_match(
-                    '/^(?:those|that|in|on|with|after|any|other)\b/',
-                    $one,
-                ) !== 1,
-            );
+            return array_filter($words, self::isThing(...));
         });
+    }
+
+    /** Two words of which neither is a small one. */
+    private static function isThing(string $words): bool
+    {
+        $parts = explode(' ', $words);
+
+        return count($parts) === 2 &&
+            array_filter($parts, fn (string $one): bool => preg_match(self::SMALL, $one) === 1) === [];
     }
 
     /**

@@ -3,6 +3,8 @@
     $pattern = $papers->pattern();
     $kinds = array_values(array_filter(StudyKind::cases(), fn($kind) => collect($pattern)->contains(fn($row) => isset($row[$kind->value]))));
     $named = $papers->named();
+    // the longest row fills the sheet, and few papers are not blown up
+    $scale = min(9, 140 / max([1, ...array_map(array_sum(...), $pattern)]));
     $on = $terms->with([]);
 @endphp
 <aside class="sheet scout-beside" aria-label="Beside the answers">
@@ -23,18 +25,17 @@
                 @foreach ($pattern as $says => $row)
                     <tr>
                         <th scope="row">{{ $says }}</th>
+                        <td class="number">{{ array_sum($row) }}</td>
                         <td>
                             @foreach ($kinds as $kind)
                                 @if (isset($row[$kind->value]))
                                     <a href="{{ $to(['direction' => $says, 'kind' => $kind->value, 'shown' => null]) }}"
                                         aria-label="{{ $row[$kind->value] }} {{ $row[$kind->value] === 1 ? $kind->label() : $kind->plural() }}: {{ $says }}"
                                         title="{{ $row[$kind->value] }} {{ $row[$kind->value] === 1 ? $kind->label() : $kind->plural() }}">
-                                        <svg width="{{ 9 * $row[$kind->value] }}" height="10" aria-hidden="true">
-                                            @for ($i = 0; $i < $row[$kind->value]; $i++)
-                                                <rect x="{{ 9 * $i + 1 }}" y="1.500" width="6.500" height="7" stroke="currentColor" stroke-width="1.200"
-                                                    fill="{{ $kind === StudyKind::Trial ? 'currentColor' : 'none' }}"
-                                                    @if (!in_array($kind, [StudyKind::Trial, StudyKind::Observational], true)) stroke-dasharray="1.500 1.500" @endif />
-                                            @endfor
+                                        <svg width="{{ round($row[$kind->value] * $scale + 2, 1) }}" height="12" aria-hidden="true">
+                                            <rect x="1" y="1.500" width="{{ round(max(1.5, $row[$kind->value] * $scale - 1), 1) }}" height="9"
+                                                stroke="currentColor" stroke-width="1.200" fill="{{ $kind === StudyKind::Trial ? 'currentColor' : 'none' }}"
+                                                @if (!in_array($kind, [StudyKind::Trial, StudyKind::Observational], true)) stroke-dasharray="1.500 1.500" @endif />
                                         </svg></a>
                                 @endif
                             @endforeach

@@ -6,6 +6,7 @@
         $to = fn(array $other): string => route('scouting.show', [$review, $scouting, ...$terms->with($other)]);
         $wanted = $papers->wanted()->count();
         $shown = $papers->shown();
+        $outcome = $question->of(\WaryHeron\Core\Scouting\Asked\ConceptRole::Outcome)[0]->text ?? '';
         $read = $papers->answering->count() + $others['silent'];
     @endphp
     <div class="desk desk-side" @if ($isUnderWay) data-reload-when-done @endif>
@@ -57,7 +58,7 @@
             @forelse ($groups as $says => $group)
                 <div @class(['scout-group', 'scout-group-plain' => $says === ''])>
                     @if ($says !== '')
-                        <h2 class="scout-says">{{ Str::ucfirst($says) }}
+                        <h2 class="scout-says">{{ Str::ucfirst($says) }}{{ in_array($says, ['more', 'less'], true) ? " {$outcome}" : '' }}
                             <span class="quiet small">{{ $group->count() }} {{ Str::plural('paper', $group->count()) }}</span></h2>
                     @endif
                     <ol class="scout-papers">

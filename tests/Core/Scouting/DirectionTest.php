@@ -50,6 +50,12 @@ it('reads which way a sentence points', function (string $question, array $sente
         'Pressure ulcers arose in 3% of patients on air mattresses and in 8% of those on foam mattresses (p = 0.01).' => 'more',
         'The share with a pressure ulcer was 6.1% with foam and 5.9% with air mattresses (p = 0.88).' => 'no difference',
     ]],
+    'an outcome told by its contrary, and the time of day' => ['Does a light box make night staff less sleepy?', [
+        'Mean alertness at 04:00 was 4.68 points with the light box and 4.14 points with dim light (difference 0.54, 95% CI 0.19 to 0.88).' => 'less',
+        'The difference in lapses of attention was −1.40 lapses (95% CI −2.25 to −0.55).' => 'less',
+        'Alertness worsened by 0.89 points with the light box (p = 0.014).' => 'more',
+        'Sleepiness was found in 23% (95% CI 20 to 25).' => null,
+    ]],
     'long shifts and needles' => ['Are long shifts associated with needlestick injuries in nurses?', [
         'Nurses on long shifts had twice the odds of a needlestick injury (odds ratio 2.04, 95% CI 1.4 to 3.0).' => 'more',
         'Working twelve-hour shifts was not associated with needlestick injuries (OR 1.06, 95% CI 0.88 to 1.27).' => 'no difference',
