@@ -192,6 +192,7 @@ final class DemoReview
         private readonly ChangeCodebook $codebook,
         private readonly SetCodingTerms $terms,
         private readonly DemoSynthesis $synthesis,
+        private readonly DemoScouting $scouting,
         private readonly ChangeCriteria $criteria,
         private readonly ChangeQuestion $question,
         private readonly ChangeStrategy $strategies,
@@ -237,6 +238,7 @@ final class DemoReview
             $this->code($start->addDays(22));
             $this->synthesis->make($this->review, $this->people, $start->addDays(22));
             $this->readForAnswers();
+            $this->scouting->make($this->review, $this->people['ines']);
             $this->at($start->addDays(23)->setTime(15, 0));
             $this->deliverLate();
             $this->match(joins: false);

@@ -12,6 +12,7 @@ it('shows every main view without a complaint, to axe and to the browser, light 
     $publication = Server::rows('SELECT publication_id AS id FROM answers ORDER BY id LIMIT 1')[0]['id'];
     $analysis = Server::rows('SELECT id FROM analyses ORDER BY id LIMIT 1')[0]['id'];
     $taken = Server::rows('SELECT publication_id AS id FROM standing_results ORDER BY id LIMIT 1')[0]['id'];
+    $scouting = Server::rows('SELECT id FROM scoutings ORDER BY id LIMIT 1')[0]['id'];
     $theme = Server::rows('SELECT id FROM themes ORDER BY id LIMIT 1')[0]['id'];
     $full = Server::rows("SELECT id FROM stages WHERE purpose = 'full-text' ORDER BY id LIMIT 1")[0]['id'];
     $person = Server::rows("SELECT id FROM users WHERE email LIKE 'karin%'")[0]['id'];
@@ -24,6 +25,8 @@ it('shows every main view without a complaint, to axe and to the browser, light 
         '/design',
         ...array_map(fn (string $path): string => "/reviews/{$id}/{$path}", [
             'question',
+            'scouting',
+            "scouting/{$scouting}",
             'team',
             'log',
             'searches',

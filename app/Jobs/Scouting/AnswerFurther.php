@@ -9,6 +9,7 @@ use App\Models\FurtherQuestion;
 use App\Models\ScoutedPaper;
 use App\Models\Task;
 use App\Queries\Scouting\PaperText;
+use App\Tasks\DiedTwice;
 use App\Tasks\OfTask;
 use App\Tasks\TaskRun;
 use App\Tasks\TaskState;
@@ -52,8 +53,17 @@ final class AnswerFurther implements OfTask, ShouldQueue
     public function handle(LeadEngine $engine): void
     {
         $question = FurtherQuestion::query()->find($this->questionId);
-        $task = $question === null ? null : TaskRun::begin($this->taskId, 'reading');
-        if ($question === null || $task === null) {
+        try {
+            $task = TaskRun::begin($this->taskId, 'reading');
+        } catch (DiedTwice) {
+            TaskRun::fail($this->taskId, DiedTwice::WHY);
+
+            return;
+        }
+        if ($task === null) {
+            return;
+        }
+        if ($question === null) {
             TaskRun::end($this->taskId, TaskState::Cancelled, 'No longer asked.');
 
             return;
