@@ -133,7 +133,10 @@ final readonly class Scout
             return true;
         }
 
-        return $answer->candidate->sentence->isFinding() && $evidence->parts['protocol'] < self::PROTOCOL;
+        $sentence = $answer->candidate->sentence;
+        $isCompared = ! $question->kind->hasDirection() || $sentence->isComparison();
+
+        return $sentence->isFinding() && $isCompared && $evidence->parts['protocol'] < self::PROTOCOL;
     }
 
     /** Firm only where the record most likely answers and nothing in it speaks against what was read. */

@@ -10,6 +10,9 @@ final class People
     /** Nouns in -ers, -ors, -ents and the like that are no persons. */
     private const THINGS = 'centers?|papers?|numbers?|answers?|members of|measurements?|treatments?|statements?|accidents?|incidents?|instruments?|appointments?|errors?|scores?|sensors?|factors?|hours?|minutes?|days?|weeks?|months?|years?|nights?|times?|wards?|schools?|homes?|hospitals?|units?|sites?|clinics?|practices|classes|centres?|points?|items?|questions?|beds?|shifts?|sessions?|interviews?|groups?|arms?|events?|falls?|cases of|records?|letters?|questionnaires?|observations?|samples?|per cent|percent|lux|mg|ml|kg|cm|mm|km|shillings|euros|pounds|dollars|crowns|periods?|blocks?|visits?|tests?|trials?|studies|reports?|countries|towns?|villages?|cities|regions?|teams?|stations?|depots?|floors?|rooms?|lamps?|episodes?|injuries|lapses|messages|calls|forms|replies|pages?|pairs of gl|degrees?|steps?|metres?|meters?|January|February|March|April|May|June|July|August|September|October|November|December|drinks?|packets?|volunteer|cups?|slips|cards|rules|lectures?|modules?|lessons?|meals?|exercises?|cycles?|doses?';
 
+    /** Whatever stands before them: ward nurses are no wards. */
+    private const PLAINLY = '(?:nurses|staff|workers|physicians|doctors|patients|participants|people|employees|students|midwives|women|men|adults|volunteers|respondents|pharmacists|paramedics)';
+
     private const PERSONS = '(?:participants?|people|persons?|patients?|residents?|students?|pupils?|nurses?|workers?|employees?|staff|women|men|girls?|boys?|adults?|children|adolescents?|subjects?|volunteers?|respondents?|controls?|cases?|individuals?|mothers?|fathers?|doctors?|physicians?|midwives|aides|guards?|pairs|dyads|couples|\p{L}+(?:ers|ors|ists|ants|ents|ians|ees|men|women|wives|aides|mates))';
 
     /**
@@ -50,7 +53,7 @@ final class People
     private static function isOther(string $before, string $after, float $value): bool
     {
         return preg_match('/^\s*(?:%|per cent|percent|‰|°|o[’\']clock)/iu', $after) === 1 ||
-            (preg_match('/^\s+'.self::PERSONS.'\s+(?:on|in|at|of|for|during)\b/iu', $after) !== 1 &&
+            (preg_match('/^(?:\s+\p{L}+(?:-\p{L}+)*)?\s+'.self::PLAINLY.'\b/iu', $after) !== 1 &&
                 preg_match('/^(?:\s+\p{L}+(?:-\p{L}+)*){0,2}?[\s-]+(?:'.self::THINGS.')\b/iu', $after) === 1) ||
             preg_match('/^\s*(?:to|[–-]|±|:)\s*\d/u', $after) === 1 ||
             preg_match(

@@ -79,7 +79,7 @@
                 <div class="scout-out">{{ $one->label }} <span class="quiet">{{ $said }} say</span>
                     @if ($maySearch)
                         <form method="post" action="{{ route('scouting.further.back', [$review, $scouting, $one]) }}">@csrf @method('delete')<button
-                                class="link" aria-label="No longer ask: {{ $one->label }}">Take back</button></form>
+                                class="link" aria-label="Take back: {{ $one->label }}">Take back</button></form>
                     @endif
                 </div>
             @endforeach

@@ -28,6 +28,7 @@ final class CountReader implements LeadReader
         '(?:agreed|consented|gave (?:written |informed )*consent|took part|participated|volunteered|accepted|joined)' => 0.9,
         '(?:responded|replied|returned|answered|filled in|completed (?:the|a) (?:questionnaire|survey|first|baseline))' => 0.9,
         '(?:were |was )?interviewed' => 0.9,
+        'we (?:then |first )?(?:randomly )?(?:randomi[sz]ed|assigned|allocated|recruited|enrolled|included)' => 1.3,
         'we (?:followed|studied|observed|surveyed|examined|asked)' => 0.7,
     ];
 
