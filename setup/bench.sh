@@ -3,8 +3,8 @@
 run_bench() {
     local name="${1:-}"
     [ $# -gt 0 ] && shift
-    case "$name" in pages | library | deliver | screening | search | vocabulary | match | convert | ranking | texts | leads | synthesis) ;; *) fail "there is no benchmark “$name”." "./heron bench pages|library|deliver|screening|search|vocabulary|match|convert|ranking|texts|leads|synthesis [SIZE]" ;; esac
-    case "$name" in match | convert | ranking | texts | leads) # these need no database
+    case "$name" in pages | library | deliver | screening | search | vocabulary | match | convert | ranking | texts | leads | scouting | synthesis) ;; *) fail "there is no benchmark “$name”." "./heron bench pages|library|deliver|screening|search|vocabulary|match|convert|ranking|texts|leads|scouting|synthesis [SIZE]" ;; esac
+    case "$name" in match | convert | ranking | texts | leads | scouting) # these need no database
         { need_cli_packages; need_composer; } >&2
         "bench_$name" "$@"
         return ;;
@@ -88,6 +88,8 @@ bench_match() { php -d pcov.enabled=0 bench/matching.php "${1:-100000}"; }
 bench_texts() { php -d pcov.enabled=0 -d memory_limit=512M bench/papers.php texts "${1:-100}"; }
 
 bench_leads() { php -d pcov.enabled=0 -d memory_limit=512M bench/papers.php leads "${1:-100}"; }
+
+bench_scouting() { php -d pcov.enabled=0 bench/scouting.php "$@"; }
 
 bench_ranking() { php -d pcov.enabled=0 bench/ranking.php "$@"; }
 

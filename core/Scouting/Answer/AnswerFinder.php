@@ -19,6 +19,10 @@ final readonly class AnswerFinder
     /** What was not found answers nothing; but where nothing else does, it shows what the record is about. */
     private const NO_FINDING = 1.2;
 
+    private const ON_TOPIC = 0.3;
+
+    private const OFF_TOPIC = -1.5;
+
     /** One figure for one group says nothing of an effect. */
     private const NO_COMPARISON = 0.8;
 
@@ -33,11 +37,10 @@ final readonly class AnswerFinder
         $before = null;
         foreach ($record->sentences as $sentence) {
             $matches = ConceptMatches::of($this->question, $sentence);
-            $candidates[] = new Candidate(
-                $sentence,
-                $matches,
-                $this->topic($matches, $before, $sentence) + $this->manner($sentence),
-            );
+            $topic = $this->topic($matches, $before, $sentence);
+            // how it says it matters only where it says something of what is asked
+            $manner = $topic < self::ON_TOPIC ? self::OFF_TOPIC : $this->manner($sentence);
+            $candidates[] = new Candidate($sentence, $matches, $topic + $manner);
             $before = $matches;
         }
         usort($candidates, fn (Candidate $a, Candidate $b): int => $b->score <=> $a->score);
