@@ -36,7 +36,7 @@ final readonly class RecordSentence
     public function isComparison(): bool
     {
         return $this->has(Signs::COMPARED) || $this->has(Signs::NOTHING) || $this->has(Signs::TESTED) ||
-            preg_match_all('/\d+(?:[.·]\d+)?\s*(?:%|per cent|percent|hours|minutes|points|days)/u', $this->text) > 1;
+            preg_match_all('/(?<![\d.])(?!95\s*%)\d+(?:[.·]\d+)?\s*(?:%|per cent|percent|hours|minutes|points|days)/u', $this->text) > 1;
     }
 
     public function has(string $pattern): bool
