@@ -9,6 +9,7 @@ use WaryHeron\Core\Synthesis\Choice\PooledEstimate;
 use WaryHeron\Core\Synthesis\Plot\Forest;
 use WaryHeron\Core\Synthesis\Plot\ForestLine;
 use WaryHeron\Core\Synthesis\Plot\Funnel;
+use WaryHeron\Core\Synthesis\Pool\Study;
 
 /** The pictures of an analysis, in the review's words. */
 final readonly class ForestPlot
@@ -52,7 +53,19 @@ final readonly class ForestPlot
         }
         $pooled = $this->analysis->pooled();
 
-        return new Funnel($studies, $pooled->estimate, $this->analysis->nothing(), $measure->isRatio(), $measure->short());
+        $mirrored = array_map(
+            fn (Study $one): array => ['label' => $one->name, 'estimate' => $one->estimate, 'se' => sqrt($one->variance)],
+            $this->analysis->filled()->filled ?? [],
+        );
+
+        return new Funnel(
+            $studies,
+            $pooled->estimate,
+            $this->analysis->nothing(),
+            $measure->isRatio(),
+            $measure->short(),
+            $mirrored,
+        );
     }
 
     /** @return list<string> of the columns of data */

@@ -13,8 +13,10 @@ use WaryHeron\Core\Synthesis\Choice\PooledEstimate;
 use WaryHeron\Core\Synthesis\Effect\TwoByTwo;
 use WaryHeron\Core\Synthesis\Pool\Between;
 use WaryHeron\Core\Synthesis\Pool\Heterogeneity;
+use WaryHeron\Core\Synthesis\Pool\Influence;
 use WaryHeron\Core\Synthesis\Pool\SmallStudies;
 use WaryHeron\Core\Synthesis\Pool\Study;
+use WaryHeron\Core\Synthesis\Pool\TrimAndFill;
 
 /** An analysis run on what there is now. */
 final readonly class PooledAnalysis
@@ -174,6 +176,20 @@ final readonly class PooledAnalysis
         }
 
         return $turning;
+    }
+
+    /** @return array<string, Influence> by key; none of fewer than three studies */
+    public function influence(): array
+    {
+        $influence = Influence::of($this->studies(), $this->terms->by->model());
+
+        return array_column($influence, null, 'study');
+    }
+
+    /** With what a lopsided funnel lacks; null where that cannot be said. */
+    public function filled(): ?TrimAndFill
+    {
+        return TrimAndFill::of($this->studies(), $this->terms->by->model());
     }
 
     /** @return array{intercept: ?float, se: ?float, t: ?float, df: ?int, p: ?float, slope: ?float} */

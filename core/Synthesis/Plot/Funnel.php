@@ -27,18 +27,22 @@ final readonly class Funnel
 
     private float $most;
 
-    /** @param  list<array{label: string, estimate: float, se: float}>  $studies  on the scale of the analysis */
+    /**
+     * @param  list<array{label: string, estimate: float, se: float}>  $studies  on the scale of the analysis
+     * @param  list<array{label: string, estimate: float, se: float}>  $mirrored  that nobody observed: drawn hollow
+     */
     public function __construct(
         public array $studies,
         private ?float $common,
         private ?float $nothing,
         bool $isLog,
         private string $measure,
+        private array $mirrored = [],
     ) {
         $this->most = max([1e-9, ...array_column($studies, 'se')]) * 1.06;
         $half = Normal::Z * $this->most;
         $around = $common ?? $nothing ?? 0.0;
-        $estimates = array_column($studies, 'estimate');
+        $estimates = array_column([...$studies, ...$mirrored], 'estimate');
         $this->axis = Axis::of(min([$around - $half, ...$estimates]), max([$around + $half, ...$estimates]), $isLog);
     }
 
@@ -67,6 +71,15 @@ final readonly class Funnel
                 ]);
             }
         }
+        foreach ($this->mirrored as $study) {
+            $draw->open('g', [], $study['label']);
+            $draw->circle($this->x($study['estimate']), $this->y($study['se']), 4.0, [
+                'fill' => 'none',
+                'stroke' => 'currentColor',
+                'stroke-dasharray' => '2 2',
+            ]);
+            $draw->close('g');
+        }
         foreach ($this->studies as $study) {
             $draw->open('g', [], $study['label']);
             $draw->circle($this->x($study['estimate']), $this->y($study['se']), 4.5, [
@@ -76,7 +89,8 @@ final readonly class Funnel
             ]);
             $draw->close('g');
         }
-        $about = count($this->studies)." studies by {$this->measure} and standard error.";
+        $about = count($this->studies)." studies by {$this->measure} and standard error.".
+            ($this->mirrored === [] ? '' : ' '.count($this->mirrored).' mirrored ones are hollow.');
 
         return $draw->svg(self::LEFT + self::WIDTH + 20, self::TOP + self::HEIGHT + 46, $title, $about, $isFile);
     }

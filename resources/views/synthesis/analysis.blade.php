@@ -14,6 +14,8 @@
     $turning = $pooled->turning($leftOut);
     $egger = $pooled->egger();
     $begg = $pooled->begg();
+    $influence = $pooled->influence();
+    $filled = $pooled->filled();
     $hide = fn(string $study): array => ['tried' => 1, ...$terms->toArray(), 'hidden' => array_values(array_unique([...$terms->hidden, $study]))];
     $bring = fn(string $study): array => ['tried' => 1, ...$terms->toArray(), 'hidden' => array_values(array_diff($terms->hidden, [$study]))];
     $reasons = collect($pooled->rows)->filter(fn($row): bool => $row->chosen->why !== '');
@@ -229,12 +231,28 @@
                         <summary class="cursor-pointer">Each left out in turn, and added year by year</summary>
                         <div class="analysis-tables">
                             <table class="table">
-                                <caption class="small quiet">Without</caption>
+                                <caption class="small quiet">Without, and how far each moves the estimate</caption>
+                                <thead>
+                                    <tr>
+                                        <th scope="col">Study</th>
+                                        <th scope="col" class="number">without it</th>
+                                        <th scope="col" class="number"><abbr title="How many standard errors the estimate at this study moves when it is left out">DFFITS</abbr></th>
+                                        <th scope="col" class="number"><abbr title="Cook’s distance">Cook</abbr></th>
+                                        <th scope="col" class="number"><abbr title="Studentised residual: how far it lies from what the others say">residual</abbr></th>
+                                    </tr>
+                                </thead>
                                 <tbody>
                                     @foreach ($leftOut as $key => $one)
+                                        @php($moves = $influence[$key] ?? null)
                                         <tr>
-                                            <th scope="row">{{ $pooled->labelOf($key) }}</th>
+                                            <th scope="row">{{ $pooled->labelOf($key) }}@if ($moves?->isInfluential())
+                                                    <span class="says-warn">moves it much</span>
+                                                @endif
+                                            </th>
                                             <td class="number">{{ $shown($one) }}</td>
+                                            <td class="number">{{ Shown::number($moves?->dffits) }}</td>
+                                            <td class="number">{{ Shown::number($moves?->cook) }}</td>
+                                            <td class="number">{{ Shown::number($moves?->residual) }}</td>
                                         </tr>
                                     @endforeach
                                 </tbody>
@@ -256,6 +274,18 @@
                         <summary class="cursor-pointer">Small studies: funnel plot{{ $egger['p'] === null ? '' : ', Egger p ' . Shown::p($egger['p']) }}{{ $begg['p'] === null ? '' : ', Begg p ' . Shown::p($begg['p']) }}
                         </summary>
                         <div class="plot-scroll">{!! $plot->funnel()->svg("{$analysis->title}, funnel", isFile: false) !!}</div>
+                        @if ($filled !== null)
+                            <p class="small">Trim and fill:
+                                @if ($filled->missing === 0)
+                                    nothing seems to be missing on the {{ $filled->side }}.
+                                @else
+                                    {{ $filled->missing }} {{ Str::plural('study', $filled->missing) }} seem missing on the {{ $filled->side }}; with
+                                    {{ $filled->missing === 1 ? 'its mirror image' : 'their mirror images' }} (hollow)
+                                    {{ Shown::of($measure, ...$filled->interval(), size: $pooled->size()) }} instead of {{ $shown($all) }}. Nobody observed
+                                    {{ $filled->missing === 1 ? 'it' : 'them' }}: a look at what lopsidedness could do, no correction.
+                                @endif
+                            </p>
+                        @endif
                         <p class="small quiet">Areas between the contours: p above 0.1, 0.05 to 0.1, 0.01 to 0.05. Of fewer than ten studies these
                             tests say little. <a href="{{ $file('funnel', 'svg') }}">SVG</a> · <a href="{{ $file('funnel', 'png') }}">PNG</a></p>
                     </details>
