@@ -41,6 +41,7 @@ use App\Http\Controllers\Searches\VersionController;
 use App\Http\Controllers\Shared\FindController;
 use App\Http\Controllers\Shared\TaskController;
 use App\Http\Controllers\Synthesis\AnalysisController;
+use App\Http\Controllers\Synthesis\CertaintyController;
 use App\Http\Controllers\Synthesis\MapController;
 use App\Http\Controllers\Synthesis\OutcomeController;
 use App\Http\Controllers\Synthesis\ResultController;
@@ -213,6 +214,13 @@ Route::prefix('/reviews/{review}')
                 ->middleware(['throttle:dear', WritesDownTakingOut::class])
                 ->name('map.download');
             Route::get('/synthesis/outcomes', [OutcomeController::class, 'index'])->name('outcomes');
+            Route::get('/synthesis/certainty', [CertaintyController::class, 'show'])
+                ->middleware('throttle:query')
+                ->name('certainty');
+            Route::get('/synthesis/certainty.{format}', [CertaintyController::class, 'download'])
+                ->whereIn('format', ['csv', 'xlsx'])
+                ->middleware('throttle:dear')
+                ->name('certainty.download');
             Route::get('/synthesis/analyses', [AnalysisController::class, 'index'])
                 ->middleware('throttle:query')
                 ->name('analyses');
@@ -540,6 +548,9 @@ Route::prefix('/reviews/{review}')
             ->can('code', 'review')
             ->where('row', '[0-9a-hjkmnp-tv-zA-HJKMNP-TV-Z]{26}')
             ->name('results.save');
+        Route::put('/synthesis/analyses/{analysis}/certainty', [CertaintyController::class, 'update'])
+            ->can('code', 'review')
+            ->name('certainty.update');
         Route::post('/synthesis/analyses', [AnalysisController::class, 'store'])
             ->can('code', 'review')
             ->name('analyses.store');

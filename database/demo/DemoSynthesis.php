@@ -6,11 +6,13 @@ namespace Database\Demo;
 
 use App\Actions\Coding\MarkPassage;
 use App\Actions\Synthesis\ChangeOutcomes;
+use App\Actions\Synthesis\JudgeCertainty;
 use App\Actions\Synthesis\KeepAnalysis;
 use App\Actions\Synthesis\SaveResult;
 use App\Models\Comparison;
 use App\Models\FullText;
 use App\Models\Item;
+use App\Models\KeptAnalysis;
 use App\Models\Publication;
 use App\Models\Review;
 use App\Models\ReviewOutcome;
@@ -23,6 +25,8 @@ use WaryHeron\Core\Coding\Evidence;
 use WaryHeron\Core\Coding\ThemePath;
 use WaryHeron\Core\FullText\Selector\Selector;
 use WaryHeron\Core\Screening\ItemState;
+use WaryHeron\Core\Synthesis\Certainty\Certainty;
+use WaryHeron\Core\Synthesis\Certainty\CertaintyLevel;
 use WaryHeron\Core\Synthesis\Choice\AnalysisTerms;
 use WaryHeron\Core\Synthesis\Report\OutcomeKind;
 use WaryHeron\Core\Synthesis\Report\ReportForm;
@@ -32,6 +36,9 @@ use WaryHeron\Core\Synthesis\Report\StudyDesign;
 final class DemoSynthesis
 {
     private const SCALE = 'nine-point sleepiness scale';
+
+    /** Of 1,000 in dim light, about so many told of one in these papers. */
+    private const MISSES_WITHOUT = 235;
 
     /** Sentences that stand in several of the invented papers, with the themes and memo that a reader gives them. */
     private const PASSAGES = [
@@ -53,6 +60,7 @@ final class DemoSynthesis
         private readonly ChangeOutcomes $outcomes,
         private readonly SaveResult $result,
         private readonly KeepAnalysis $analyses,
+        private readonly JudgeCertainty $certainty,
         private readonly MarkPassage $mark,
     ) {
     }
@@ -81,7 +89,11 @@ final class DemoSynthesis
             $this->markIn($people[$i % 3 === 0 ? 'tunde' : 'karin'], $copy);
         }
         CarbonImmutable::setTestNow($day->setTime(18, 0));
-        $this->analyse('Near misses in the night', $misses, $comparison, 'RR');
+        $near = $this->analyse('Near misses in the night', $misses, $comparison, 'RR');
+        $this->certainty->execute($people['ines'], $near, Certainty::fromArray([
+            'start' => CertaintyLevel::High->value,
+            'reasons' => ['bias' => ['steps' => 1, 'why' => 'Nobody could be blinded, and near misses are told by those who saw the lamps.']],
+        ]), self::MISSES_WITHOUT);
         $design = $review->codes()->where('label', 'Design')->value('id');
         $this->analyse('Sleepiness at 04:00, by design', $sleepy, $comparison, 'MD', is_string($design) ? $design : '');
     }
@@ -158,7 +170,7 @@ final class DemoSynthesis
         }
     }
 
-    private function analyse(string $title, ReviewOutcome $of, Comparison $comparison, string $measure, string $groups = ''): void
+    private function analyse(string $title, ReviewOutcome $of, Comparison $comparison, string $measure, string $groups = ''): KeptAnalysis
     {
         $terms = AnalysisTerms::fromArray([
             'outcome' => $of->id,
@@ -166,6 +178,7 @@ final class DemoSynthesis
             'measure' => $measure,
             'groups' => $groups,
         ]);
-        $this->analyses->begin($this->people['ines'], $this->review, $title, $terms);
+
+        return $this->analyses->begin($this->people['ines'], $this->review, $title, $terms);
     }
 }

@@ -79,6 +79,7 @@ it('shows every main view without a complaint, to axe and to the browser, light 
             'synthesis?row=parallel-group%20trial&column=nurses',
             'synthesis/outcomes',
             'synthesis/analyses',
+            'synthesis/certainty',
             "synthesis/analyses/{$analysis}",
             "synthesis/analyses/{$analysis}?study={$taken}",
             'report',

@@ -98,7 +98,12 @@ final class Page extends Component
                 'passages' => 'Passages',
                 'codebook' => 'Codebook',
             ],
-            'synthesis' => ['map' => 'Map', 'analyses' => 'Analyses', 'outcomes' => 'Outcomes'],
+            'synthesis' => [
+                'map' => 'Map',
+                'analyses' => 'Analyses',
+                'certainty' => 'Certainty',
+                'outcomes' => 'Outcomes',
+            ],
             default => [],
         };
 
@@ -175,6 +180,7 @@ final class Page extends Component
                     'Reconcile coders' => route('reconcile', $this->review),
                     'Evidence map and crosstabs' => route('map', $this->review),
                     'Analyses: pool results' => route('analyses', $this->review),
+                    'Certainty of the evidence, outcome by outcome' => route('certainty', $this->review),
                     'Outcomes, groups and comparisons' => route('outcomes', $this->review),
                     'Report and flow' => route('report', $this->review),
                     'Exports: included publications and coding table' => route('report', $this->review).'#exports',

@@ -10,21 +10,8 @@ use Tests\Feature\Coding\AtTheDesk;
 use WaryHeron\Core\Coding\CodeType;
 use WaryHeron\Core\Coding\GivenAnswer;
 
-/** The first worked example of the statistics, as studies of the review. */
-function fiveStudies(): AtSynthesis
-{
-    $at = AtSynthesis::with('Aster', 'Birk', 'Cole', 'Dorn', 'Esch');
-    $at->counts('Aster', 12, 100, 24, 102);
-    $at->counts('Birk', 5, 48, 4, 50);
-    $at->counts('Cole', 30, 210, 61, 205);
-    $at->counts('Dorn', 0, 25, 3, 24);
-    $at->counts('Esch', 44, 400, 58, 390);
-
-    return $at;
-}
-
 it('pools by every model as the worked example has it', function (string $by, string $interval, string $shown) {
-    $at = fiveStudies();
+    $at = AtSynthesis::fiveStudies();
     $analysis = $at->analysis(['by' => $by, 'interval' => $interval]);
     $at->at("/analyses/{$analysis->id}")->assertOk()->assertSee($shown, false)->assertSee('5 studies, 1,554 people');
 })->with([
@@ -37,7 +24,7 @@ it('pools by every model as the worked example has it', function (string $by, st
 ]);
 
 it('tries terms without saving them, keeps them when told to, and leaves a study out to see', function () {
-    $at = fiveStudies();
+    $at = AtSynthesis::fiveStudies();
     $analysis = $at->analysis();
     $to = "/analyses/{$analysis->id}";
     $dorn = $at->world->publication('Lamps of Dorn')->id;
@@ -80,7 +67,7 @@ it('says which of several results of a study it takes, and counts nobody twice',
 });
 
 it('pools subgroups by what the codebook says, and only studies that say so', function () {
-    $at = fiveStudies();
+    $at = AtSynthesis::fiveStudies();
     app(ChangeCodebook::class)->addAll($at->world->people['lead'], $at->world->review, [AtTheDesk::asked('Light', CodeType::Choice)]);
     $code = CodebookItem::query()->where('label', 'Light')->sole();
     foreach (['Aster' => 'lamp', 'Birk' => 'lamp', 'Cole' => 'window', 'Dorn' => 'window'] as $name => $light) {
@@ -93,7 +80,7 @@ it('pools subgroups by what the codebook says, and only studies that say so', fu
 });
 
 it('gives pictures and data as they are shown, and takes in what comes later', function () {
-    $at = fiveStudies();
+    $at = AtSynthesis::fiveStudies();
     $analysis = $at->analysis();
     $svg = $at->at("/analyses/{$analysis->id}/forest.svg")->assertOk()->assertHeader('Content-Type', 'image/svg+xml')->getContent();
     expect((new \DOMDocument())->loadXML($svg))->toBeTrue()->and(substr_count($svg, 'class="plot-box"'))->toBe(5);
@@ -107,7 +94,7 @@ it('gives pictures and data as they are shown, and takes in what comes later', f
 });
 
 it('regresses on a number of the codebook or the year, of the studies that have it', function () {
-    $at = fiveStudies();
+    $at = AtSynthesis::fiveStudies();
     app(ChangeCodebook::class)->addAll($at->world->people['lead'], $at->world->review, [AtTheDesk::asked('Lux')]);
     $code = CodebookItem::query()->where('label', 'Lux')->sole();
     foreach (['Aster' => '900', 'Birk' => '300', 'Cole' => '2500', 'Esch' => '700'] as $name => $lux) {

@@ -99,4 +99,17 @@ final readonly class AtSynthesis
     {
         return array_values((new Result())->setTable('standing_results')->newQuery()->orderBy('id')->get()->all());
     }
+
+    /** The first worked example of the statistics, as studies of the review. */
+    public static function fiveStudies(): self
+    {
+        $at = self::with('Aster', 'Birk', 'Cole', 'Dorn', 'Esch');
+        $at->counts('Aster', 12, 100, 24, 102);
+        $at->counts('Birk', 5, 48, 4, 50);
+        $at->counts('Cole', 30, 210, 61, 205);
+        $at->counts('Dorn', 0, 25, 3, 24);
+        $at->counts('Esch', 44, 400, 58, 390);
+
+        return $at;
+    }
 }
