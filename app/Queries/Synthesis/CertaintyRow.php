@@ -60,7 +60,7 @@ final readonly class CertaintyRow
         return match ($domain) {
             CertaintyDomain::Inconsistency => $spread['I2'] === null ? '' : 'I² '.Shown::number($spread['I2'], 0).' %, p '.Shown::p($spread['p']),
             CertaintyDomain::Imprecision => number_format($this->pooled->people()).' people'.
-                ($nothing === null ? '' : ($this->all->side($nothing) === 0 ? '; the interval holds no effect' : '; the interval leaves out no effect')),
+                ($nothing === null ? '' : ($this->all->side($nothing) === 0 ? '; the interval holds “no difference”' : '; the interval does not hold “no difference”')),
             CertaintyDomain::PublicationBias => $this->pooled->egger()['p'] === null ? '' : 'Egger p '.Shown::p($this->pooled->egger()['p']),
             CertaintyDomain::LargeEffect => $this->effect(),
             default => '',

@@ -17,7 +17,7 @@ final class CertaintyTable
     {
         $analyses = KeptAnalysis::query()->where('review_id', $review->id)->whereNull('retired_at')->orderBy('id')->get();
         $outcomes = ReviewOutcome::query()->where('review_id', $review->id)->get()->keyBy('id');
-        $judged = JudgedCertainty::query()->where('review_id', $review->id)->with('user')->orderBy('id')->get()->keyBy('analysis_id');
+        $judged = JudgedCertainty::query()->where('review_id', $review->id)->with('user')->orderBy('created_at')->orderBy('id')->get()->keyBy('analysis_id');
         $rows = [];
         foreach ($analyses as $one) {
             $outcome = $outcomes[$one->asked()->outcome] ?? null;

@@ -22,7 +22,8 @@ it('puts the figures of each analysis beside what people say of them, with what 
     $file = $this->get("/reviews/{$at->world->review->id}/synthesis/certainty.csv")->assertOk()->getFile()->getPathname();
     expect(file_get_contents($file))->toContain('moderate')->toContain('80 fewer per 1,000');
 
-    $this->put($url, ['start' => 4, 'baseline' => 200, 'reasons' => ['bias' => ['steps' => 2, 'why' => 'Grave']]]);
+    $this->travel(1)->minutes();
+    $this->actingAs($at->world->people['coder'])->put($url, ['start' => 4, 'baseline' => 200, 'reasons' => ['bias' => ['steps' => 2, 'why' => 'Grave']]]);
     $at->at('/certainty')->assertSeeText('two steps down: Grave')->assertDontSeeText('Nobody was blinded');
     expect(JudgedCertainty::query()->count())->toBe(2)
         ->and(LogEntry::query()->where('action', 'certainty.judged')->count())->toBe(2);
