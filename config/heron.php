@@ -50,6 +50,14 @@ return [
     // Resolves DOIs to PDFs, for those that it has.
     'locker' => env('HERON_LOCKER', $standins === null ? null : "{$standins}/locker"),
 
+    // A service of one's own that proposes answers from papers; none is asked unless it is named here. What it is sent
+    // and has to answer is in docs/leads-service.md.
+    'leads' => [
+        'url' => env('HERON_LEADS_URL'),
+        'name' => env('HERON_LEADS_NAME', 'the outside service'),
+        'timeout' => (int) env('HERON_LEADS_TIMEOUT', 60),
+    ],
+
     'largest_upload_mb' => 200,
 
     // What the delivered files and PDFs of one review may come to in all.

@@ -12,6 +12,7 @@ use App\Http\Input;
 use App\Models\Review;
 use App\Models\User;
 use App\Notices\PostRoomTransport;
+use App\Sources\OutsideLeads;
 use App\Tasks\FairConnector;
 use App\Tasks\OfTask;
 use Carbon\CarbonImmutable;
@@ -37,6 +38,8 @@ use Illuminate\Support\Facades\Session;
 use Illuminate\Support\Facades\URL;
 use Illuminate\Support\ServiceProvider;
 use Illuminate\Support\Str;
+use WaryHeron\Core\Coding\Lead\LeadEngine;
+use WaryHeron\Core\Coding\Lead\LeadFinder;
 
 final class AppServiceProvider extends ServiceProvider
 {
@@ -55,7 +58,18 @@ final class AppServiceProvider extends ServiceProvider
                 'database.connections.pgsql.server_options' => ['statement_timeout' => self::PAGE_MILLISECONDS],
             ]);
         }
+        $this->app->bind(LeadFinder::class, fn (): LeadFinder => self::leads((array) config('heron.leads')));
         Connection::resolverFor('pgsql', fn (mixed ...$of): MillisecondConnection => new MillisecondConnection(...$of));
+    }
+
+    /** @param  array<array-key, mixed>  $settings */
+    private static function leads(array $settings): LeadFinder
+    {
+        $url = (string) ($settings['url'] ?? '');
+
+        return $url === ''
+            ? new LeadEngine()
+            : new OutsideLeads($url, (string) $settings['name'], (int) $settings['timeout'], new LeadEngine());
     }
 
     public function boot(): void

@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use WaryHeron\Standins\Fault;
+use WaryHeron\Standins\Leads\Leads;
 use WaryHeron\Standins\Locker\Locker;
 use WaryHeron\Standins\Service;
 use WaryHeron\Standins\Sru\SruServer;
@@ -34,6 +35,11 @@ if ($service !== null && $what === '') {
     http_response_code($status);
     header("Content-Type: {$type}");
     echo $content;
+} elseif ($key === 'leads') {
+    [$status, $content] = (new Leads())->answer((string) file_get_contents('php://input'));
+    http_response_code($status);
+    header('Content-Type: application/json');
+    echo $content;
 } elseif ($service !== null && $what === 'faults' && in_array($parameters['kind'] ?? '', Fault::KINDS, true)) {
     Fault::order(Store::connect(), $key, $parameters['kind'], (int) ($parameters['times'] ?? 1));
     header('Content-Type: text/plain');
@@ -41,5 +47,5 @@ if ($service !== null && $what === '') {
 } else {
     http_response_code(404);
     header('Content-Type: text/plain');
-    echo "SRU is answered at /alder, /tern and /fen; thesauri are at /alder/thesaurus.ttl and /tern/thesaurus.ttl; copies of DOIs are at /locker/DOI.\n";
+    echo "SRU is answered at /alder, /tern and /fen; thesauri are at /alder/thesaurus.ttl and /tern/thesaurus.ttl; copies of DOIs are at /locker/DOI; answers from papers are proposed at /leads.\n";
 }

@@ -6,6 +6,7 @@ use Closure;
 use Illuminate\Http\Client\Factory;
 use Illuminate\Http\Client\Request;
 use Illuminate\Support\Facades\Http;
+use WaryHeron\Standins\Leads\Leads;
 use WaryHeron\Standins\Locker\Locker;
 use WaryHeron\Standins\Service;
 use WaryHeron\Standins\Sru\SruServer;
@@ -26,6 +27,9 @@ final class Standin
                 return $given;
             }
             [$key, $what] = explode('/', trim((string) parse_url($request->url(), PHP_URL_PATH), '/'), 2) + ['', ''];
+            if ($key === 'leads') {
+                return Http::response(...array_reverse((new Leads())->answer($request->body())));
+            }
             if ($key === 'locker') {
                 [$status, , $content] = (new Locker(Store::connect()))->answer(
                     rawurldecode($what),

@@ -22,7 +22,7 @@ use WaryHeron\Core\Coding\Lead\Briefing;
 use WaryHeron\Core\Coding\Lead\Confidence;
 use WaryHeron\Core\Coding\Lead\ItemType;
 use WaryHeron\Core\Coding\Lead\Lead;
-use WaryHeron\Core\Coding\Lead\LeadEngine;
+use WaryHeron\Core\Coding\Lead\LeadFinder;
 use WaryHeron\Core\Coding\Lead\LeadRuling;
 use WaryHeron\Core\Coding\Lead\Passages;
 use WaryHeron\Core\FullText\Reading\Block;
@@ -36,7 +36,7 @@ use WaryHeron\Core\FullText\Reading\SectionKind;
  */
 final readonly class ProposeAnswers
 {
-    public function __construct(private LeadEngine $engine)
+    public function __construct(private LeadFinder $finder)
     {
     }
 
@@ -53,9 +53,15 @@ final readonly class ProposeAnswers
         [$paper, $copy] = $this->paper($publication);
         $passages = Passages::of($paper);
         $corrections = Corrections::of($review);
+        $items = array_filter(array_map(
+            fn (CodebookItem $code): ?AskedItem => $this->asked($code, $corrections->learned($code->id)),
+            array_values($open),
+        ));
+        $leads = $this->finder->leads(array_values($items), $passages);
+        $isAsked = array_flip(array_column($items, 'id'));
         $rows = [];
         foreach ($open as $code) {
-            $row = $this->row($code, $passages, $copy, $corrections->learned($code->id));
+            $row = isset($isAsked[$code->id]) ? $this->row($code, $passages, $copy, $leads[$code->id] ?? null) : null;
             if ($row !== null) {
                 $rows[] = ['review_id' => $review->id, 'publication_id' => $publication->id, ...$row];
             }
@@ -116,18 +122,13 @@ final readonly class ProposeAnswers
         return [new Paper($blocks), null];
     }
 
-    /**
-     * @param  array<array-key, float>  $learned
-     * @return ?array<string, mixed>
-     */
-    private function row(CodebookItem $code, Passages $passages, ?string $copy, array $learned): ?array
+    /** @return ?array<string, mixed> */
+    private function row(CodebookItem $code, Passages $passages, ?string $copy, ?Lead $lead): ?array
     {
-        $item = $this->asked($code, $learned);
-        $lead = $item === null ? null : $this->engine->lead($item, $passages);
         $value = $lead === null ? null : $this->value($code, $lead);
         if ($lead === null || $value === null) {
             // an abstract leaves out too much for its silence to say something
-            return $item === null || $copy === null ? null : $this->nothing($code, $passages, $copy);
+            return $copy === null ? null : $this->nothing($code, $passages, $copy);
         }
 
         return [

@@ -23,7 +23,7 @@ use WaryHeron\Core\Coding\Lead\AskedItem;
 use WaryHeron\Core\Coding\Lead\Briefing;
 use WaryHeron\Core\Coding\Lead\Confidence;
 use WaryHeron\Core\Coding\Lead\ItemType;
-use WaryHeron\Core\Coding\Lead\LeadEngine;
+use WaryHeron\Core\Coding\Lead\LeadFinder;
 use WaryHeron\Core\Coding\Lead\Passages;
 use WaryHeron\Core\Coding\Lead\PlainItem;
 
@@ -50,7 +50,7 @@ final class AnswerFurther implements OfTask, ShouldQueue
         return $this->taskId;
     }
 
-    public function handle(LeadEngine $engine): void
+    public function handle(LeadFinder $finder): void
     {
         $question = FurtherQuestion::query()->find($this->questionId);
         try {
@@ -72,7 +72,7 @@ final class AnswerFurther implements OfTask, ShouldQueue
         $deadline = microtime(true) + self::SECONDS;
         do {
             $papers = self::unread($question);
-            $this->read($engine, $item, $question, $papers);
+            $this->read($finder, $item, $question, $papers);
             Task::query()->whereKey($task->id)->update(['done' => DB::raw('done + '.$papers->count())]);
         } while ($papers->isNotEmpty() && TaskRun::isWanted($this->taskId) && microtime(true) < $deadline);
         if ($papers->isNotEmpty() && TaskRun::isWanted($this->taskId)) {
@@ -137,11 +137,11 @@ final class AnswerFurther implements OfTask, ShouldQueue
     }
 
     /** @param  Collection<int, ScoutedPaper>  $papers */
-    private function read(LeadEngine $engine, AskedItem $item, FurtherQuestion $question, Collection $papers): void
+    private function read(LeadFinder $finder, AskedItem $item, FurtherQuestion $question, Collection $papers): void
     {
         $rows = [];
         foreach (PaperText::of($question->review_id, $papers) as $id => [$text, $isWhole]) {
-            $lead = $engine->lead($item, Passages::of($text));
+            $lead = $finder->leads([$item], Passages::of($text))[$item->id] ?? null;
             $rows[] = [
                 'review_id' => $question->review_id,
                 'further_question_id' => $question->id,

@@ -18,7 +18,7 @@ final readonly class LogFilters
 {
     /** What an entry is about, by the first word of its action. */
     public const AREAS = [
-        'Question and team' => ['review', 'question', 'criterion', 'team'],
+        'Question and team' => ['review', 'question', 'criterion', 'team', 'scouting'],
         'Searches' => ['strategy', 'translation', 'search', 'scheme', 'heading', 'known', 'dialect', 'run', 'finding'],
         'Records' => [
             'delivery',
@@ -45,7 +45,7 @@ final readonly class LogFilters
         ],
         'Full texts' => ['full-text', 'retrievals', 'locker', 'report', 'study'],
         'Coding' => ['code', 'coding', 'answer', 'lead', 'passage', 'theme'],
-        'Synthesis' => ['outcome', 'arm', 'comparison', 'result', 'analysis'],
+        'Synthesis' => ['outcome', 'arm', 'comparison', 'result', 'analysis', 'certainty'],
         'Report' => ['flow'],
     ];
 

@@ -23,7 +23,7 @@ use WaryHeron\Core\Coding\Lead\Reader\SentenceReader;
 use WaryHeron\Core\Coding\Lead\Reader\SettingReader;
 
 /** Proposes answers to the items of a codebook from the text of a paper. */
-final readonly class LeadEngine
+final readonly class LeadEngine implements LeadFinder
 {
     private const NEARLY = 0.2;
 
@@ -71,6 +71,16 @@ final readonly class LeadEngine
         'case-control' => [DurationReader::class],
         'cross-sectional' => [DurationReader::class],
     ];
+
+    public function leads(array $items, Passages $paper): array
+    {
+        $leads = [];
+        foreach ($items as $item) {
+            $leads[$item->id] = $this->lead($item, $paper);
+        }
+
+        return array_filter($leads);
+    }
 
     /** @return ?Lead the best; null where nothing was found that would be worth a look */
     public function lead(AskedItem $item, Passages $paper): ?Lead
