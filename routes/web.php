@@ -193,7 +193,10 @@ Route::prefix('/reviews/{review}')
             Route::get('/full-texts/studies', [StudyController::class, 'index'])->name('studies');
             Route::get('/coding', [CodingController::class, 'index'])->name('coding');
             Route::get('/codebook', [CodebookController::class, 'show'])->name('codebook');
-            Route::get('/codebook/file', [CodebookController::class, 'export'])->name('codebook.file');
+            Route::get('/codebook/sheet', [CodebookController::class, 'sheet'])->name('codebook.sheet');
+            Route::get('/codebook/file/{format}', [CodebookController::class, 'export'])
+                ->whereIn('format', ['json', 'csv'])
+                ->name('codebook.file');
             Route::get('/coding/papers/{fullText}', [CodingDeskController::class, 'paper'])->name('coding.paper');
             Route::get('/coding/papers/{fullText}/find', [CodingDeskController::class, 'find'])->name('coding.find');
             Route::get('/coding/passages', [PassageController::class, 'index'])->middleware('throttle:query')->name('passages');

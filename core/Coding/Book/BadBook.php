@@ -11,6 +11,11 @@ final class BadBook extends \DomainException
         return new self('It holds no items. {"items": [{"label": …, "type": …}]} was expected.');
     }
 
+    public static function noColumns(): self
+    {
+        return new self('Its first row names no columns “label” and “type”. Nothing was taken in.');
+    }
+
     public static function item(int $number, string $why): self
     {
         return new self("Item {$number}: {$why} Nothing was taken in.");

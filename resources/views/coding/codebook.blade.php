@@ -11,7 +11,8 @@
             <header class="sheet-head">
                 <h1>Codebook</h1> <span>what is found out about each included study</span>
                 @if ($codes->isNotEmpty())
-                    <span class="end"><a class="button" href="{{ route('codebook.file', $review) }}">Download as JSON</a></span>
+                    <span class="end"><a href="{{ route('codebook.sheet', $review) }}">Sheet to print</a> · <a
+                            href="{{ route('codebook.file', [$review, 'csv']) }}">CSV</a> · <a href="{{ route('codebook.file', [$review, 'json']) }}">JSON</a></span>
                 @endif
             </header>
             @forelse ($codes->groupBy(fn ($code) => $code->pass->value . ' ' . $code->section) as $of)
@@ -81,8 +82,8 @@
                                     <option value="{{ $id }}">From “{{ $title }}”</option>
                                 @endforeach
                             </select></div>
-                        <div class="field"><label for="codebook-file">or a file (JSON)</label><input id="codebook-file" type="file" name="file"
-                                accept=".json,application/json"></div>
+                        <div class="field"><label for="codebook-file">or a file (JSON or CSV)</label><input id="codebook-file" type="file" name="file"
+                                accept=".json,.csv,application/json,text/csv"></div>
                         <button class="button">Add its items</button>
                     </form>
                 </section>

@@ -3,6 +3,7 @@
 use WaryHeron\Core\Coding\AskedItems;
 use WaryHeron\Core\Coding\AskedWhen;
 use WaryHeron\Core\Coding\Book\BadBook;
+use WaryHeron\Core\Coding\Book\BookCsv;
 use WaryHeron\Core\Coding\Book\BookJson;
 use WaryHeron\Core\Coding\Book\Entry;
 use WaryHeron\Core\Coding\Book\Outline;
@@ -31,6 +32,28 @@ it('knows yes, no and unclear, and nothing else', function () {
     $code = new Code(CodeType::YesNo);
     expect($code->read('Unclear'))->toBe('Unclear')->and(fn () => $code->read('Maybe'))->toThrow(InvalidAnswer::class);
 });
+
+it('reads a codebook from CSV as from JSON, and writes it so that it is read the same', function () {
+    $entries = [
+        new Entry('design', 'Design, "as told"', new Code(CodeType::Choice, ['trial', 'trial › cluster', '-5 to 0']), 'What they say; not what it is.', 'a, b', ['type']),
+        new Entry('n', 'People', new Code(CodeType::Number, unit: 'people', minimum: 1.0, maximum: 5000.5), pass: Pass::InDepth, isRequired: true, when: new AskedWhen('design', ['trial', '-5 to 0'])),
+        new Entry('why', 'Why', new Code(CodeType::Text), "Two\nlines", section: 'End'),
+    ];
+
+    expect(BookCsv::read(BookCsv::write($entries)))->toEqual(BookJson::read(BookJson::write('Book', $entries)))
+        ->and(BookCsv::read("label;type;options\r\nLight;choice;\"bright\ndim\"\r\n;;\r\n"))
+        ->toEqual(BookJson::read('{"items": [{"label": "Light", "type": "choice", "options": ["bright", "dim"]}]}'));
+});
+
+it('says what is wrong with a codebook in CSV', function (string $csv, string $why) {
+    expect(fn () => BookCsv::read($csv))->toThrow(BadBook::class, $why);
+})->with([
+    'no columns' => ["name,kind\nLight,text\n", 'names no columns'],
+    'nothing' => ['', 'names no columns'],
+    'no items' => ["label,type\n", 'It holds no items'],
+    'no such type' => ["label,type\nLight,colour\n", 'Item 1: its type is none of'],
+    'a condition on nothing' => ["label,type,asked when,is\nLight,text,Dark,yes\n", 'which is no item before it'],
+]);
 
 function item(string $id, ?AskedWhen $when = null, Pass $pass = Pass::Mapping): Entry
 {

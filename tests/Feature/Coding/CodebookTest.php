@@ -7,6 +7,8 @@ use App\Models\CodebookItem;
 use App\Models\Review;
 use Illuminate\Http\UploadedFile;
 use WaryHeron\Core\Coding\AskedWhen;
+use WaryHeron\Core\Coding\Book\BookCsv;
+use WaryHeron\Core\Coding\Book\BookJson;
 use WaryHeron\Core\Coding\CodeType;
 use WaryHeron\Core\Coding\Pass;
 
@@ -57,7 +59,10 @@ it('starts from a set, from a file and from another review of one’s own', func
     $lead = $this->actingAs($world->people['lead']);
     $lead->post("{$review}/codebook/file", ['from' => 'soundness'])->assertSessionHas('notice');
     expect(CodebookItem::query()->whereNotNull('when_code_id')->count())->toBe(2);
-    $json = (string) $lead->get("{$review}/codebook/file")->assertOk()->getContent();
+    $json = (string) $lead->get("{$review}/codebook/file/json")->assertOk()->getContent();
+    $csv = (string) $lead->get("{$review}/codebook/file/csv")->assertOk()->getContent();
+    expect(count(BookCsv::read($csv)))->toBe(count(BookJson::read($json)));
+    $lead->get("{$review}/codebook/sheet")->assertOk()->assertSeeText('not reported')->assertSeeText('Light');
     $other = AtTheDesk::elsewhere($world);
     $there = "/reviews/{$other->id}/codebook";
     $this->actingAs($world->people['outsider'])

@@ -19,7 +19,9 @@ use Illuminate\Http\Response;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Str;
 use WaryHeron\Core\Coding\Book\BadBook;
+use WaryHeron\Core\Coding\Book\BookCsv;
 use WaryHeron\Core\Coding\Book\BookJson;
+use WaryHeron\Core\Coding\Book\Entry;
 
 /** What is asked of each study. */
 final class CodebookController extends Controller
@@ -75,7 +77,7 @@ final class CodebookController extends Controller
         $file = $request->file('file');
         try {
             $entries = $file instanceof UploadedFile
-                ? BookJson::read((string) $file->get())
+                ? self::read((string) $file->get())
                 : CodebookSets::entries($this->me($request), Input::text($request, 'from'));
         } catch (BadBook $bad) {
             return redirect()->route('codebook', $review)->with('problem', $bad->getMessage());
@@ -85,17 +87,34 @@ final class CodebookController extends Controller
         return redirect()->route('codebook', $review)->with('notice', count($entries).' items were added to the codebook.');
     }
 
-    public function export(Review $review): Response
+    /**
+     * @return list<Entry>
+     *
+     * @throws BadBook
+     */
+    private static function read(string $text): array
+    {
+        return preg_match('/^[\s\x{FEFF}]*[{\[]/u', mb_scrub(substr($text, 0, 100))) === 1
+            ? BookJson::read($text)
+            : BookCsv::read($text);
+    }
+
+    public function sheet(Review $review): View
+    {
+        return view('coding.sheet', [
+            'review' => $review,
+            'codes' => $review->codes()->whereNull('retired_at')->get(),
+        ]);
+    }
+
+    public function export(Review $review, string $format): Response
     {
         $codes = $review->codes()->whereNull('retired_at')->get();
-        $json = BookJson::write(
-            $review->title,
-            array_values($codes->map(fn (CodebookItem $code) => $code->entry())->all()),
-        );
-        $name = Str::limit(Str::slug($review->title), 40, '').'-codebook.json';
+        $entries = array_values($codes->map(fn (CodebookItem $code) => $code->entry())->all());
+        $name = Str::limit(Str::slug($review->title), 40, '')."-codebook.{$format}";
 
-        return response($json, headers: [
-            'Content-Type' => 'application/json',
+        return response($format === 'csv' ? BookCsv::write($entries) : BookJson::write($review->title, $entries), headers: [
+            'Content-Type' => $format === 'csv' ? 'text/csv; charset=utf-8' : 'application/json',
             'Content-Disposition' => "attachment; filename=\"{$name}\"",
         ]);
     }
