@@ -96,6 +96,9 @@ final readonly class PostgresPrinter
         ) {
             return new SqlCondition("{$this->table->words} @@ ?::tsquery", [$query]);
         }
+        if ($weights === 'ABC' && $node instanceof Operation && ($cheap = $this->byColumns($node)) !== null) {
+            return $cheap;
+        }
         if (
             $weights === 'ABC' &&
             $this->table->authorsAlone !== null &&
@@ -424,6 +427,38 @@ final readonly class PostgresPrinter
             "({$this->table->words} @@ ?::tsquery AND (NOT {$this->table->authorsAlone} @@ ?::tsquery OR {$this->table->words} @@ ?::tsquery))",
             [$all, $any, $exact],
         );
+    }
+
+    /**
+     * Words of titles or authors together with words from anywhere: all of them are found by one index without asking
+     * for weights, which would read all the words of every row found; what stands where is then told by the short
+     * columns.
+     */
+    private function byColumns(Operation $node): ?SqlCondition
+    {
+        $fielded = $rest = [];
+        foreach ($node->operands as $operand) {
+            $isFielded = $operand instanceof Fielded && in_array($operand->fields, [[Field::Title], [Field::Author]], true);
+            $isFielded ? $fielded[] = $operand : $rest[] = $operand;
+        }
+        $all = $this->tsquery($node, 'ABC');
+        $isPlain = $node->operator === Operator::And &&
+            $this->table->titleWords !== null &&
+            $this->table->authorsAlone !== null &&
+            array_filter([...array_column($fielded, 'inner'), ...$rest], fn (Node $one): bool => ! self::isOnlyAdded($one)) === [];
+        if (! $isPlain || $fielded === [] || $rest === [] || $all === null || str_contains($all, '<')) {
+            return null;
+        }
+        $beside = $this->besideAuthors(count($rest) === 1 ? $rest[0] : new Operation(Operator::And, $rest));
+        if ($beside === null) {
+            return null;
+        }
+
+        return SqlCondition::joined('AND', [
+            new SqlCondition("{$this->table->words} @@ ?::tsquery", [(string) preg_replace(["/(?<='):\\*[A-D]+/", "/(?<='):[A-D]+/"], [':*', ''], $all)]),
+            ...array_map(fn (Fielded $one): SqlCondition => $this->print($one, self::DEFAULT_FIELDS), $fielded),
+            $beside,
+        ]);
     }
 
     /** Whether more words can only make it find more or less, never take away: there is no NOT in it. */
