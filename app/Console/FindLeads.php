@@ -10,6 +10,7 @@ use WaryHeron\Core\Coding\Lead\AskedItem;
 use WaryHeron\Core\Coding\Lead\BadCodebook;
 use WaryHeron\Core\Coding\Lead\Codebook;
 use WaryHeron\Core\Coding\Lead\LeadEngine;
+use WaryHeron\Core\Coding\Lead\LeadPass;
 use WaryHeron\Core\Coding\Lead\Passages;
 use WaryHeron\Core\FullText\Reading\HtmlPaper;
 use WaryHeron\Core\FullText\Reading\Paper;
@@ -21,15 +22,12 @@ final class FindLeads extends PureCommand
 
     protected $description = 'Propose answers to the items of a codebook from papers';
 
-    /** Of a fast pass. */
-    private const FIRST_PAGES = 2;
-
     private const LARGEST_HTML = 20_000_000;
 
     protected function work(): int
     {
-        $pass = $this->text('pass');
-        if (! in_array($pass, ['deep', 'fast'], true)) {
+        $pass = LeadPass::tryFrom($this->text('pass'));
+        if ($pass === null) {
             return $this->unusable('A pass is --pass=deep or --pass=fast.');
         }
         $path = $this->text('codebook');
@@ -44,7 +42,7 @@ final class FindLeads extends PureCommand
         $unread = 0;
         foreach ((array) $this->argument('files') as $file) {
             try {
-                $passages = Passages::of($this->paper((string) $file, $pass === 'fast'));
+                $passages = Passages::of($this->paper((string) $file, $pass));
             } catch (UnreadablePdf $unreadable) {
                 $this->say("{$file}: {$unreadable->getMessage()}");
                 $unread++;
@@ -72,7 +70,7 @@ final class FindLeads extends PureCommand
         }
     }
 
-    private function paper(string $file, bool $isFast): Paper
+    private function paper(string $file, LeadPass $pass): Paper
     {
         if (! is_file($file) || ! is_readable($file)) {
             throw new UnreadablePdf('It cannot be read.');
@@ -84,6 +82,6 @@ final class FindLeads extends PureCommand
             throw UnreadablePdf::withoutText();
         }
 
-        return $isFast ? $paper->beginning(self::FIRST_PAGES) : $paper;
+        return $pass->of($paper);
     }
 }

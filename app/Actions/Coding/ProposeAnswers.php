@@ -23,6 +23,7 @@ use WaryHeron\Core\Coding\Lead\Confidence;
 use WaryHeron\Core\Coding\Lead\ItemType;
 use WaryHeron\Core\Coding\Lead\Lead;
 use WaryHeron\Core\Coding\Lead\LeadFinder;
+use WaryHeron\Core\Coding\Lead\LeadPass;
 use WaryHeron\Core\Coding\Lead\LeadRuling;
 use WaryHeron\Core\Coding\Lead\Passages;
 use WaryHeron\Core\FullText\Reading\Block;
@@ -44,14 +45,20 @@ final readonly class ProposeAnswers
      * @param  ?string  $only  the item that is looked for; null for all
      * @return int how many answers are proposed
      */
-    public function execute(Review $review, Publication $publication, ?string $only = null): int
-    {
+    public function execute(
+        Review $review,
+        Publication $publication,
+        ?string $only = null,
+        LeadPass $pass = LeadPass::Deep,
+    ): int {
         $open = $this->open($review, $publication, $only);
         if ($open === []) {
             return 0;
         }
         [$paper, $copy] = $this->paper($publication);
-        $passages = Passages::of($paper);
+        $passages = Passages::of($pass->of($paper));
+        // the beginning of a paper leaves out too much for its silence to say something
+        $whole = $pass === LeadPass::Deep ? $copy : null;
         $corrections = Corrections::of($review);
         $items = array_filter(array_map(
             fn (CodebookItem $code): ?AskedItem => $this->asked($code, $corrections->learned($code->id)),
@@ -61,7 +68,7 @@ final readonly class ProposeAnswers
         $isAsked = array_flip(array_column($items, 'id'));
         $rows = [];
         foreach ($open as $code) {
-            $row = isset($isAsked[$code->id]) ? $this->row($code, $passages, $copy, $leads[$code->id] ?? null) : null;
+            $row = isset($isAsked[$code->id]) ? $this->row($code, $passages, [$copy, $whole], $leads[$code->id] ?? null) : null;
             if ($row !== null) {
                 $rows[] = ['review_id' => $review->id, 'publication_id' => $publication->id, ...$row];
             }
@@ -122,13 +129,17 @@ final readonly class ProposeAnswers
         return [new Paper($blocks), null];
     }
 
-    /** @return ?array<string, mixed> */
-    private function row(CodebookItem $code, Passages $passages, ?string $copy, ?Lead $lead): ?array
+    /**
+     * @param  array{?string, ?string}  $copies  the copy that was read; the same where it was read as a whole
+     * @return ?array<string, mixed>
+     */
+    private function row(CodebookItem $code, Passages $passages, array $copies, ?Lead $lead): ?array
     {
+        [$copy, $whole] = $copies;
         $value = $lead === null ? null : $this->value($code, $lead);
         if ($lead === null || $value === null) {
             // an abstract leaves out too much for its silence to say something
-            return $copy === null ? null : $this->nothing($code, $passages, $copy);
+            return $whole === null ? null : $this->nothing($code, $passages, $whole);
         }
 
         return [

@@ -14,6 +14,7 @@ use App\Models\Task;
 use App\Models\User;
 use App\Tasks\TaskState;
 use Illuminate\Support\Facades\DB;
+use WaryHeron\Core\Coding\Lead\LeadPass;
 use WaryHeron\Core\Screening\ItemState;
 
 /** Has the included papers read for answers to the codebook, in the background. */
@@ -28,9 +29,13 @@ final readonly class StartLeads
      *
      * @throws Refused If there is nothing to read or to ask, or they are being read already.
      */
-    public function execute(User $by, Review $review, ?CodebookItem $code = null): Task
-    {
-        return DB::transaction(function () use ($by, $review, $code): Task {
+    public function execute(
+        User $by,
+        Review $review,
+        ?CodebookItem $code = null,
+        LeadPass $pass = LeadPass::Deep,
+    ): Task {
+        return DB::transaction(function () use ($by, $review, $code, $pass): Task {
             Review::query()->whereKey($review->id)->lockForUpdate()->first();
             if ($review->tasks()->where('kind', 'leads')->whereIn('state', TaskState::underWay())->exists()) {
                 throw new Refused('The papers are being read already.');
@@ -45,13 +50,13 @@ final readonly class StartLeads
             $task = $review->tasks()->create([
                 'user_id' => $by->id,
                 'kind' => 'leads',
-                'title' => 'Reading '.number_format(count($included)).' papers for '.($code === null ? 'answers' : "“{$code->label}”"),
+                'title' => 'Reading '.number_format(count($included)).($pass === LeadPass::Fast ? ' papers’ beginnings for ' : ' papers for ').($code === null ? 'answers' : "“{$code->label}”"),
                 'state' => TaskState::Queued,
                 'total' => count($included),
                 'url' => route('coding', $review, false),
             ]);
             ($this->log)($review, $by, 'lead.sought', "Had {$task->total} papers read for answers to ".($code === null ? 'the codebook' : "“{$code->label}”"), $review);
-            FindLeads::dispatch($task->id, $included, $code?->id)->afterCommit();
+            FindLeads::dispatch($task->id, $included, $code?->id, $pass)->afterCommit();
 
             return $task;
         });

@@ -15,6 +15,7 @@ use Illuminate\Bus\Queueable;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Bus\Dispatchable;
 use Illuminate\Queue\InteractsWithQueue;
+use WaryHeron\Core\Coding\Lead\LeadPass;
 
 /**
  * Reads one included paper after the other for answers, some seconds at a time. Killed at any moment, the paper in
@@ -38,6 +39,7 @@ final class FindLeads implements OfTask, ShouldQueue
         public readonly string $taskId,
         public readonly array $publications,
         public readonly ?string $code = null,
+        public readonly LeadPass $pass = LeadPass::Deep,
     ) {
         $this->onQueue('files');
     }
@@ -55,7 +57,7 @@ final class FindLeads implements OfTask, ShouldQueue
         } while (! $isOver && microtime(true) < $deadline);
         if (! $isOver) {
             TaskRun::layDown($this->taskId);
-            self::dispatch($this->taskId, $this->publications, $this->code);
+            self::dispatch($this->taskId, $this->publications, $this->code, $this->pass);
         }
     }
 
@@ -84,7 +86,7 @@ final class FindLeads implements OfTask, ShouldQueue
 
             return true;
         }
-        $propose->execute($task->review, Publication::query()->findOrFail($id), $this->code);
+        $propose->execute($task->review, Publication::query()->findOrFail($id), $this->code, $this->pass);
         TaskRun::layDown($task->id);
         Task::query()->whereKey($task->id)->update(['done' => $done + 1]);
 

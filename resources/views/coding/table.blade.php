@@ -46,6 +46,10 @@
                                             <option value="{{ $code->id }}">{{ $code->label }}</option>
                                         @endforeach
                                     </select></div>
+                                <div class="field"><label for="lead-pass">Read</label><select class="input" id="lead-pass" name="pass">
+                                        <option value="deep">the whole papers</option>
+                                        <option value="fast">abstracts and first pages, for a first look</option>
+                                    </select></div>
                                 <button class="button button-go">Read the papers</button>
                                 <p class="field-help">What is found waits beside the items as leads; nothing is answered by it.</p>
                             </form>

@@ -16,6 +16,7 @@ use App\Queries\Coding\StudyCoding;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
+use WaryHeron\Core\Coding\Lead\LeadPass;
 
 /** Proposed answers: having papers read for them, and ruling on them. */
 final class LeadController extends Controller
@@ -24,7 +25,8 @@ final class LeadController extends Controller
     {
         $item = Input::text($request, 'item');
         $code = $item === '' ? null : $review->codes()->whereNull('retired_at')->findOrFail($item);
-        $task = $start->execute($this->me($request), $review, $code);
+        $pass = LeadPass::tryFrom(Input::text($request, 'pass')) ?? LeadPass::Deep;
+        $task = $start->execute($this->me($request), $review, $code, $pass);
 
         return redirect()->route('coding', $review)->with('notice', "{$task->title}. What is found waits beside the items.");
     }
