@@ -4,15 +4,10 @@ declare(strict_types=1);
 
 namespace App\Console;
 
-use App\Files\In\ReferenceFile;
-use App\Files\In\Unpacking;
-use App\Files\TemporaryFolder;
 use Symfony\Component\Console\Output\OutputInterface;
 use WaryHeron\Core\Bibliography\Format\Csv\CsvLine;
 use WaryHeron\Core\Bibliography\Format\UnusableFile;
-use WaryHeron\Core\Bibliography\Reference;
 use WaryHeron\Core\Matching\Conflict;
-use WaryHeron\Core\Matching\Fingerprint;
 use WaryHeron\Core\Matching\Fingerprints;
 use WaryHeron\Core\Matching\Matcher;
 use WaryHeron\Core\Matching\MatchField;
@@ -20,31 +15,27 @@ use WaryHeron\Core\Matching\MatchResult;
 use WaryHeron\Core\Matching\MatchSettings;
 
 /** Finds the records of files that are one publication; the groups joined without asking go to standard output. */
-final class MatchFiles extends PureCommand
+final class MatchFiles extends OfReferences
 {
     protected $signature = 'heron:match {file* : in any format that is read} {--with-likely : also join what a person would be asked about and is likely} {--evidence= : write all weighed pairs with the weight of each field to this CSV file} {--preset=balanced : cautious, balanced or keen}';
 
     protected $description = 'Deduplicate files of references';
-
-    private int $rejected = 0;
 
     protected function work(): int
     {
         if (! isset(MatchSettings::PRESETS[$this->text('preset')])) {
             return $this->unusable('The presets are: '.implode(', ', array_keys(MatchSettings::PRESETS)).'.');
         }
-        $folder = TemporaryFolder::make();
+        $fingerprints = new Fingerprints();
+        $prints = [];
         try {
-            $prints = [];
-            foreach ((array) $this->argument('file') as $file) {
-                $this->take((string) $file, $folder, $prints);
+            foreach ($this->references() as $key => $reference) {
+                $prints[] = $fingerprints->of($reference, $key);
             }
         } catch (UnusableFile $unusable) {
             return $this->unusable($unusable->getMessage());
-        } finally {
-            TemporaryFolder::remove($folder);
         }
-        $result = (new Matcher(MatchSettings::preset($this->text('preset'))))->match(array_values($prints));
+        $result = (new Matcher(MatchSettings::preset($this->text('preset'))))->match($prints);
         $this->output->write(
             $this->clusters($this->option('with-likely') ? $result->groupsWithLikely() : $result->groups()),
             false,
@@ -65,36 +56,6 @@ final class MatchFiles extends PureCommand
         );
 
         return $this->rejected > 0 ? self::FAILURE : self::SUCCESS;
-    }
-
-    /** @param  array<string, Fingerprint>  $prints */
-    private function take(string $file, string $folder, array &$prints): void
-    {
-        if (! is_file($file) || ! is_readable($file)) {
-            throw new UnusableFile("{$file} cannot be read.");
-        }
-        $fingerprints = new Fingerprints();
-        try {
-            foreach (Unpacking::of($file, basename($file), $folder) as $part) {
-                $number = 0;
-                foreach (
-                    (new ReferenceFile($part['path'], ReferenceFile::formatOf($part['path'])))->records() as $one
-                ) {
-                    $number++;
-                    if (! ($one instanceof Reference)) {
-                        $this->rejected++;
-                        $this->say("{$file}:{$one->line}: {$one->message}");
-
-                        continue;
-                    }
-                    $key = $one->id === '' ? "{$part['name']}#{$number}" : $one->id;
-                    for ($again = 2, $free = $key; isset($prints[$free]); $free = "{$key}#{$again}", $again++);
-                    $prints[$free] = $fingerprints->of($one, $free);
-                }
-            }
-        } catch (UnusableFile $unusable) {
-            throw new UnusableFile("{$file}: {$unusable->getMessage()}");
-        }
     }
 
     /** @param  list<list<string>>  $groups */

@@ -4,13 +4,9 @@ declare(strict_types=1);
 
 namespace App\Console;
 
-use App\Files\In\ReferenceFile;
-use App\Files\In\Unpacking;
-use App\Files\TemporaryFolder;
 use Symfony\Component\Console\Output\OutputInterface;
 use WaryHeron\Core\Bibliography\Format\Csv\CsvLine;
 use WaryHeron\Core\Bibliography\Format\UnusableFile;
-use WaryHeron\Core\Bibliography\Reference;
 use WaryHeron\Core\Scouting\Finding;
 use WaryHeron\Core\Scouting\Named\NamedThing;
 use WaryHeron\Core\Scouting\Named\NameKind;
@@ -18,13 +14,11 @@ use WaryHeron\Core\Scouting\Reading\ReadRecord;
 use WaryHeron\Core\Scouting\Scout;
 
 /** Ranks the records of files by how well they answer a plain question, one row each. */
-final class ScoutFiles extends PureCommand
+final class ScoutFiles extends OfReferences
 {
     protected $signature = 'heron:scout {question : in plain words} {file* : in any format that is read} {--named= : instead the things of one kind that they name: instrument, measure, dataset, intervention or outcome}';
 
     protected $description = 'Answer a plain question from references';
-
-    private int $rejected = 0;
 
     protected function work(): int
     {
@@ -32,23 +26,19 @@ final class ScoutFiles extends PureCommand
         if ($kind === null && $this->text('named') !== '') {
             return $this->unusable('The kinds are: '.implode(', ', array_column(NameKind::cases(), 'value')).'.');
         }
-        $folder = TemporaryFolder::make();
+        $records = [];
         try {
-            $records = [];
-            foreach ((array) $this->argument('file') as $file) {
-                $this->take((string) $file, $folder, $records);
+            foreach ($this->references() as $key => $reference) {
+                $records[] = ReadRecord::of($key, $reference->title, $reference->abstract);
             }
         } catch (UnusableFile $unusable) {
             return $this->unusable($unusable->getMessage());
-        } finally {
-            TemporaryFolder::remove($folder);
         }
         $scout = new Scout();
         $question = $scout->question($this->text('question'));
         if ($question->concepts === []) {
             return $this->unusable('The question names nothing to look for.');
         }
-        $records = array_values($records);
         $this->output->write(
             $kind === null
                 ? $this->ranked($scout->findings($question, $records))
@@ -99,33 +89,5 @@ final class ScoutFiles extends PureCommand
             $finding->confidence->value,
             $finding->reason,
         ]);
-    }
-
-    /** @param  array<string, ReadRecord>  $records  by identifier, one that comes twice numbered */
-    private function take(string $file, string $folder, array &$records): void
-    {
-        if (! is_file($file) || ! is_readable($file)) {
-            throw new UnusableFile("{$file} cannot be read.");
-        }
-        try {
-            foreach (Unpacking::of($file, basename($file), $folder) as $part) {
-                $number = 0;
-                $read = new ReferenceFile($part['path'], ReferenceFile::formatOf($part['path']));
-                foreach ($read->records() as $one) {
-                    $number++;
-                    if (! ($one instanceof Reference)) {
-                        $this->rejected++;
-                        $this->say("{$file}:{$one->line}: {$one->message}");
-
-                        continue;
-                    }
-                    $key = $one->id === '' ? "{$part['name']}#{$number}" : $one->id;
-                    for ($again = 2, $free = $key; isset($records[$free]); $free = "{$key}#{$again}", $again++);
-                    $records[$free] = ReadRecord::of($free, $one->title, $one->abstract);
-                }
-            }
-        } catch (UnusableFile $unusable) {
-            throw new UnusableFile("{$file}: {$unusable->getMessage()}");
-        }
     }
 }

@@ -5,6 +5,8 @@ const QUICK = 1000;
 const SLOW = 20000;
 // what went well has been read by then, and goes by itself
 const READ = 25000;
+// no page is shown anew sooner
+const PATIENCE = 2500;
 
 const inWords = (seconds) =>
     seconds < 60 ? `about ${Math.max(1, seconds)} s left` : `about ${Math.ceil(seconds / 60)} min left`;
@@ -54,6 +56,10 @@ export default () => ({
         this.over = tasks.filter((task) => !isLive(task)).map(shown);
         this.running = this.live.length > 0;
         if (wasRunning && !this.running && document.querySelector('[data-reload-when-done]')) window.location.reload();
+        // what comes bit by bit is shown as soon as there is something
+        const awaited = document.querySelector('[data-reload-when-begun]')?.dataset.reloadWhenBegun;
+        const begun = this.live.some((task) => task.kind === awaited && task.done > 0);
+        if (begun && performance.now() > PATIENCE) window.location.reload();
         this.leaving ??= this.over.some((task) => task.state !== 'failed')
             ? setTimeout(() => this.goByThemselves(), READ)
             : null;

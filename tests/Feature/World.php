@@ -86,9 +86,13 @@ final class World
         $path = tempnam(sys_get_temp_dir(), 'ris');
         file_put_contents($path, $text);
 
-        return app(StartDelivery::class)
-            ->ofFile($this->people['specialist'], $this->review, $path, 'export.ris', $source, now(), '')
-            ->refresh();
+        try {
+            return app(StartDelivery::class)
+                ->ofFile($this->people['specialist'], $this->review, $path, 'export.ris', $source, now(), '')
+                ->refresh();
+        } finally {
+            unlink($path);
+        }
     }
 
     /** @param  list<array<string, string>>  $records */

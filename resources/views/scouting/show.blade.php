@@ -9,7 +9,8 @@
         $outcome = $question->of(\WaryHeron\Core\Scouting\Asked\ConceptRole::Outcome)[0]->text ?? '';
         $read = $papers->answering->count() + $others['silent'];
     @endphp
-    <div class="desk desk-side" @if ($isUnderWay) data-reload-when-done @endif>
+    <div class="desk desk-side" @if ($isUnderWay) data-reload-when-done @endif
+        @if ($isUnderWay && $papers->answering->isEmpty()) data-reload-when-begun="scouting" @endif>
         <section class="sheet">
             <header class="scout-head">
                 <h1 class="serif">{{ $scouting->question }}</h1>
@@ -17,6 +18,9 @@
                     @foreach ($question->concepts as $concept)
                         {{ $concept->role->label() }} <strong class="scout-concept">{{ $concept->text }}</strong> ·
                     @endforeach
+                    @if ($question->missing() !== [])
+                        <span class="says-warn">not said: {{ implode(', ', array_map(fn($role): string => $role->label(), $question->missing())) }}</span> ·
+                    @endif
                     {{ $isUnderWay ? 'being read: ' : '' }}{{ number_format($read) }} {{ Str::plural('record', $read) }} read,
                     {{ number_format($papers->answering->count()) }} {{ $papers->answering->count() === 1 ? 'answers' : 'answer' }}
                     @if ($scouting->new_since !== null)

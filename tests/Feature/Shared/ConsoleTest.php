@@ -89,3 +89,20 @@ it('measures agreement from a file', function () {
     file_put_contents($file, "a,b\n");
     expect(heron('heron:agreement', $file)[0])->toBe(2);
 });
+
+it('answers a plain question from references, and says what cannot be used', function () {
+    $file = tempnam(sys_get_temp_dir(), 'ris');
+    file_put_contents($file, "TY  - JOUR\nID  - a\nTI  - Planned naps of nurses\nAB  - 120 nurses were randomised to a planned nap or to usual breaks. Sleepiness was 1.2 points lower with the nap (95% CI 0.7 to 1.7).\nER  - \nTY  - JOUR\nID  - b\nTI  - Cotton\nAB  - We weighed dust.\nER  - \n");
+    $question = 'Does a planned nap reduce sleepiness in nurses?';
+    [$code, $out] = heron('heron:scout', $question, $file);
+    $rows = array_map(fn (string $line): array => str_getcsv($line, escape: ''), explode("\r\n", trim($out)));
+    expect($code)->toBe(0)
+        ->and($rows[0])->toBe(['rank', 'record_id', 'score', 'sentence', 'direction', 'confidence', 'reason'])
+        ->and([$rows[1][1], $rows[1][4], $rows[2][1], $rows[2][3]])->toBe(['a', 'less', 'b', '']);
+    [$code, $out] = heron('heron:scout', 'Which instruments measure strain?', $file, '--named=instrument');
+    expect([$code, trim($out)])->toBe([0, 'name,variants,papers,ids,definition']);
+    expect(heron('heron:scout', $question, $file, '--named=colour')[0])->toBe(2)
+        ->and(heron('heron:scout', $question, "{$file}.gone")[0])->toBe(2)
+        ->and(heron('heron:scout', 'What is it?', $file)[0])->toBe(2);
+    unlink($file);
+});

@@ -51,6 +51,7 @@ final class TaskController extends Controller
                 fn (Task $task): array => [
                     'id' => $task->id,
                     'title' => $task->title,
+                    'kind' => $task->kind,
                     'state' => $task->state,
                     'done' => $task->done,
                     'total' => $task->total,
