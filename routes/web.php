@@ -132,6 +132,10 @@ Route::prefix('/reviews/{review}')
                 ->whereIn('format', ['csv', 'xlsx', 'ris', 'bibtex'])
                 ->middleware('throttle:dear')
                 ->name('scouting.download');
+            Route::get('/scouting/{scouting}/named/{kind}/{format}', [ScoutedExportController::class, 'named'])
+                ->whereIn('format', ['csv', 'xlsx'])
+                ->middleware('throttle:dear')
+                ->name('scouting.named');
             Route::get('/team', [TeamController::class, 'show'])->name('team');
             Route::get('/searches', [StrategyController::class, 'index'])->name('searches');
             Route::get('/searches/report', [SearchReportController::class, 'show'])->name('searches.report');

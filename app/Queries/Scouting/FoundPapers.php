@@ -8,6 +8,7 @@ use App\Models\ScoutedPaper;
 use App\Models\Scouting;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
+use WaryHeron\Core\Bibliography\Reference;
 use WaryHeron\Core\Scouting\Answer\Direction;
 use WaryHeron\Core\Scouting\Criticism;
 use WaryHeron\Core\Scouting\Finding;
@@ -15,6 +16,7 @@ use WaryHeron\Core\Scouting\Named\NamedThing;
 use WaryHeron\Core\Scouting\Named\NameKind;
 use WaryHeron\Core\Scouting\Named\ProperNames;
 use WaryHeron\Core\Scouting\Reading\ReadRecord;
+use WaryHeron\Core\Scouting\Scout;
 
 /** The papers that answer a plain question, and what can be said of them together. */
 final class FoundPapers
@@ -140,10 +142,36 @@ final class FoundPapers
         return $this->scouting->papers()->whereNotNull('thrown_out_at')->orderBy('thrown_out_at')->limit(self::MOST)->get();
     }
 
-    /** @return list<NamedThing> instruments that they name */
+    /** @return list<NamedThing> instruments that they name, those in most papers first */
     public function named(): array
     {
         return array_slice(ProperNames::in($this->records(), NameKind::Instrument), 0, self::MOST_NAMED);
+    }
+
+    /**
+     * All things of a kind that they name, with the years of the papers that do.
+     *
+     * @return \Generator<int, list<string|int>>
+     */
+    public function namedRows(NameKind $kind): \Generator
+    {
+        $scout = new Scout(ReviewFamilies::of($this->scouting->review, $this->scouting->question));
+        $papers = $this->answering->keyBy('id');
+        yield ['name', 'variants', 'why they are the same', 'papers', 'first year', 'last year', 'definition', 'titles'];
+        foreach ($scout->named($scout->question($this->scouting->question), $this->records(), $kind) as $thing) {
+            $naming = $papers->only($thing->ids)->map(fn (ScoutedPaper $one): Reference => $one->reference());
+            $years = $naming->map(fn (Reference $one): ?int => $one->year)->filter();
+            yield [
+                $thing->name,
+                implode('; ', $thing->variants),
+                implode('; ', $thing->joined),
+                count($thing->ids),
+                (string) $years->min(),
+                (string) $years->max(),
+                $thing->definition,
+                $naming->map(fn (Reference $one): string => $one->suppliedTitle())->implode('; '),
+            ];
+        }
     }
 
     /**

@@ -9,6 +9,14 @@ final readonly class ConceptSlot
 {
     private const KIN = 0.9;
 
+    /** Letters that a word has in common with others of its family, and that it may end otherwise in. */
+    private const SHORTEST = 5;
+
+    private const ENDING = 4;
+
+    /** Of a single word without kin: by what words of its family begin; else empty. */
+    public string $beginning;
+
     /** @var array<array-key, list<SlotPhrase>> by first word, so that a sentence is asked only for what it may hold */
     public array $phrases;
 
@@ -26,6 +34,9 @@ final readonly class ConceptSlot
         public float $weight = 1.0,
         public array $words = [],
     ) {
+        $this->beginning = count($own) === 1 && $kin === [] && strlen($own[0]) >= self::SHORTEST
+            ? substr($own[0], 0, max(self::SHORTEST, strlen($own[0]) - self::ENDING))
+            : '';
         $phrases = [];
         foreach ($this->tried() as $phrase) {
             $phrases[$phrase->first][] = $phrase;

@@ -233,6 +233,60 @@ final class CommonFamilies
           error
         - wake, waking, awakenings, woken, awakened, night waking, awake at night
         - dark, darkness, dimmed, dimming, dim light, night light, lights out, lights off, amber light, red light
+        # More of wards, rosters and people
+        - peer support, support by colleagues, collegial support, colleague support, peer supporters, buddy system
+        - presenteeism, work while sick, working while ill, came to work ill, worked although ill, working while
+          sick, at work when sick
+        - skipped breaks, missed breaks, no break, without a break, missed meal breaks, breaks missed,
+          uninterrupted break
+        - resuscitation, cardiac arrest, chest compressions, reanimation, life support
+        - amber glasses, blue-blocking glasses, orange glasses, tinted glasses, blue-light glasses, blue light
+          filter, glasses
+        - false alarms, nuisance alarms, unanswered alarms, missed alarms, alarm response, response to alarms
+        - information loss, lost information, omitted information, missing information, information transfer,
+          information omitted, forgotten items
+        - absent-minded, forgetfulness, forgetting, forgot, memory slips
+        - compliance, adherence, adhered, complied, followed the rule, uptake
+        - empathy, empathic, compassion for patients, kindness, person-centred care
+        - overcrowding, crowding, boarding, full wards, bed occupancy, occupancy
+        - night-time noise, noise at night, sound at night, noisy nights, noise on the ward
+        - hospital beds, bed, beds, bedding
+        - awake, stay awake, staying awake, remain awake, kept awake
+        - napping policy, rest policy, nap programme, strategic napping, rest facility, rest room, sleeping room
+        - job control, latitude, say in the roster, influence on working hours, control over working time
+        - irregular hours, irregular shifts, unsocial hours, split shifts, changing shifts, rotating rosters
+        - consecutive nights, nights in a row, run of nights, successive night shifts, number of nights
+        - early shift, morning shift, early start, day shift, day work, days
+        - evening shift, late shift, evening work, lates
+        - weekend, weekends, weekend work, holidays, free days, days off
+        - vacation, holiday, time off, leave days, sabbatical
+        - income, pay, wage, allowance, premium, bonus, salary
+        - accident at work, occupational injury, occupational accident, injured at work, work accident
+        - slips, stumbles, trips, slipped, stumbled
+        - blood exposure, splash, splashes, exposure to blood
+        - fit testing, fitted mask, mask fit
+        - pulse oximeter, oximetry, telemetry, cardiac monitor, bedside monitor
+        - infusion pump, infusion pumps, pump, syringe driver, drip
+        - intravenous, injection, injections, insulin injection
+        - ward pharmacist, clinical pharmacist, pharmacist, medication review, reconciliation
+        - sedation, sedatives, sedative, tranquillisers, benzodiazepines, antipsychotics
+        - bed rails, side rails, lowered beds
+        - swallowing, dysphagia, aspiration, thickened fluids
+        - oral care, mouth care, tooth brushing, teeth
+        - catheter days, catheter removal, catheter use
+        - hospital food, meals in hospital, protected mealtimes, mealtime
+        - family meeting, family conference, informing relatives, talk with relatives
+        - end of life, palliative, dying patients, terminal
+        - chaplain, spiritual, prayer, religion, faith
+        - humour, clown, clowns, laughter
+        - gratitude, thanks, diary of good things, positive writing, expressive writing
+        - virtual reality, headset, video glasses, games, gaming, gamification
+        - text reminders, telephone reminders, letters of reminder, recall letter
+        - screening test, detection, detected, early warning score, warning score, deterioration
+        - rapid response, emergency team, outreach team
+        - nurse-led, led by nurses, delegated to nurses, substitution of doctors
+        - skill mix, registered nurses, qualified nurses, unregistered staff, assistants instead of nurses
+        - agency staff, temporary staff, bank nurses, float pool, floating nurses, travelling nurses
         # What is asked for
         - instrument, instruments, scale, scales, questionnaire, questionnaires, inventory, tool, measure, index,
           form, checklist for measuring, rating, score, subscale

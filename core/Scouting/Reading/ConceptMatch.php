@@ -11,6 +11,9 @@ use WaryHeron\Core\Scouting\Asked\SlotPhrase;
 /** How much of a concept a sentence holds. */
 final readonly class ConceptMatch
 {
+    /** "alertness" for "alert". */
+    private const ALIKE = 0.7;
+
     /** A phrase of several words that stands for one part of a concept mostly stands for the whole. */
     private const TELLING = 0.8;
 
@@ -69,9 +72,12 @@ final readonly class ConceptMatch
         return substr_count($sentence->stems, ' ', 0, (int) strpos($sentence->stems, $phrase->needle) + 1) - 1;
     }
 
-    /** Of a phrase some of whose words stand apart. */
+    /** Of a phrase some of whose words stand apart, or of a word that nothing else is known of a word that begins alike. */
     private static function scattered(ConceptSlot $slot, RecordSentence $sentence): float
     {
+        if ($slot->beginning !== '') {
+            return str_contains($sentence->stems, " {$slot->beginning}") ? self::ALIKE : 0.0;
+        }
         $some = count($slot->own) > 1
             ? count(array_intersect_key(array_flip($slot->own), $sentence->set)) / count($slot->own)
             : 0.0;

@@ -107,6 +107,11 @@
             @endcan
         @endif
         @if ($papers->answering->isNotEmpty())
+            <p>What they name, as CSV:
+                @foreach (\WaryHeron\Core\Scouting\Named\NameKind::cases() as $kind)
+                    {{ $loop->first ? '' : '· ' }}<a href="{{ route('scouting.named', [$review, $scouting, $kind->value, 'csv']) }}">{{ $kind->label() }}</a>
+                @endforeach
+            </p>
             <p>Take them along:
                 @foreach (['csv', 'xlsx', 'ris', 'bibtex'] as $format)
                     {{ $loop->first ? '' : '· ' }}<a

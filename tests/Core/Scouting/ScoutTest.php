@@ -100,3 +100,15 @@ it('takes what the records define for what they define it as', function () {
     expect($named('A lantern talk was a short handover meeting of nurses.'))
         ->toBeGreaterThan($named('A lantern talk was held at dusk by nurses.'));
 });
+
+it('takes words that begin alike for one another where nothing else is known of them', function (string $finding, bool $answers) {
+    $scout = new Scout();
+    $question = $scout->question('Does marzipan reduce gloominess in nurses?');
+    $found = $scout->findings($question, [ReadRecord::of('a', 'Marzipan on the ward', "We randomised 80 nurses to marzipan or none. {$finding}")])[0];
+
+    expect($found->sentence === $finding)->toBe($answers);
+})->with([
+    ['Gloominess was lower with marzipan than without (p = 0.02).', true],
+    ['Nurses were less gloomy with marzipan than without (p = 0.02).', true],
+    ['Weather was the same on both wards.', false],
+]);

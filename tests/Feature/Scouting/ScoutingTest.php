@@ -140,6 +140,9 @@ it('takes what was found along: as a table that updates itself, as references, a
     foreach (['xlsx', 'ris', 'bibtex'] as $format) {
         $this->get("{$url}/papers.{$format}")->assertOk();
     }
+    $named = fn (string $kind): string => (string) file_get_contents($this->get("{$url}/named/{$kind}/csv")->assertOk()->getFile()->getPathname());
+    expect($named('intervention'))->toContain('planned nap')->and($named('instrument'))->toContain('definition');
+    $this->get("{$url}/named/colour/csv")->assertNotFound();
     $this->post("{$url}/known")->assertSessionHas('notice');
     $this->post("{$url}/known")->assertSessionHas('notice', 'All of them are known items already.');
     expect($world->review->knownItems()->pluck('title')->all())->toContain(NAPS[0]['TI']);

@@ -107,6 +107,7 @@ it('hides everything in a review from outsiders, and sends guests to sign in', f
         'scouting' => app(AskPlainly::class)->ask($lead, $review, 'Do naps reduce errors?', [])->id,
         'paper' => 'none',
         'further' => 'none',
+        'kind' => 'instrument',
         'picture' => 'forest',
         'review' => $world->review->id,
         'delivery' => $delivery->id,
