@@ -25,6 +25,7 @@ use WaryHeron\Core\Scouting\Reading\StudyKind;
  * @property array<string, mixed> $reference
  * @property float $score
  * @property string $sentence empty where it reports no answer
+ * @property ?int $page of a full text; null where the sentence is of the abstract
  * @property ?Direction $direction
  * @property Confidence $confidence
  * @property string $reason

@@ -42,6 +42,8 @@ return new class extends Migration
                 reference jsonb NOT NULL,
                 score double precision NOT NULL,
                 sentence text NOT NULL,
+                -- of a full text; null where it is of the abstract
+                page integer,
                 direction varchar(20),
                 confidence varchar(10) NOT NULL,
                 reason text NOT NULL,

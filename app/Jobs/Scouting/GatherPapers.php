@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Jobs\Scouting;
 
 use App\Actions\Scouting\KeepPapers;
+use App\Actions\Scouting\LookIntoTexts;
 use App\Models\Scouting;
 use App\Models\Task;
 use App\Queries\Scouting\Candidate;
@@ -46,7 +47,7 @@ final class GatherPapers implements OfTask, ShouldQueue
         return $this->taskId;
     }
 
-    public function handle(KeepPapers $keep, SourceCandidates $databases): void
+    public function handle(KeepPapers $keep, SourceCandidates $databases, LookIntoTexts $look): void
     {
         try {
             $task = TaskRun::begin($this->taskId, 'gathering');
@@ -82,6 +83,7 @@ final class GatherPapers implements OfTask, ShouldQueue
                 $trouble[] = $failed->getMessage();
             }
         }
+        $look->execute($scouting, $families);
         $this->finish($scouting, $found, $trouble, count($candidates));
     }
 

@@ -33,6 +33,12 @@ final readonly class ReadRecord
         return new self($id, new RecordSentence($title, SentencePart::Untold, 0.0), $sentences);
     }
 
+    /** @param  list<RecordSentence>  $sentences */
+    public static function ofSentences(string $id, string $title, array $sentences): self
+    {
+        return new self($id, new RecordSentence($title, SentencePart::Untold, 0.0), $sentences);
+    }
+
     /** @return array{?SentencePart, string} the part that a sentence's label begins, and the sentence without it */
     private static function labelled(string $sentence): array
     {

@@ -13,7 +13,7 @@
             @else
                 {{ $name }}
             @endif
-        </strong> {{ $reference->suppliedTitle() }} · {{ $paper->publication_id ? 'in the library' : $sources->shortName($paper->source) }} ·
+        </strong> {{ $reference->suppliedTitle() }} · {{ $paper->publication_id ? 'in the library' : $sources->shortName($paper->source) }}{{ $paper->page === null ? '' : ", full text, page {$paper->page}" }} ·
         {{ $paper->design->label() }}{{ $isNew ? ' · new' : '' }}</p>
     @foreach ($further as $one)
         @php($answer = $papers->further[$paper->id][$one->id] ?? null)

@@ -8,6 +8,7 @@ use App\Models\ScoutedPaper;
 use App\Models\Scouting;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Http;
+use Tests\Feature\Coding\AtTheDesk;
 use Tests\Feature\Standin;
 use Tests\Feature\World;
 use WaryHeron\Core\Scouting\Answer\Direction;
@@ -147,6 +148,24 @@ it('takes what was found along: as a table that updates itself, as references, a
     $this->post("{$url}/known")->assertSessionHas('notice', 'All of them are known items already.');
     expect($world->review->knownItems()->pluck('title')->all())->toContain(NAPS[0]['TI']);
     $this->post("{$url}/delivery")->assertSessionHas('problem', 'All of them are in the library already.');
+});
+
+it('reads the full text that the review has where the abstract does not answer, and says on which page', function () {
+    $world = new World();
+    $world->deliver([['TI' => 'Bed lamps', 'AB' => 'Bed lamps were tried on nurses at night. Sleepiness was recorded.']]);
+    AtTheDesk::copy(
+        $world,
+        'Bed lamps',
+        'Results',
+        'All 40 nurses finished. Sleepiness was 0.9 points lower with bed lamps than without them (95% CI 0.2 to 1.6).',
+    );
+    $scouting = asked($world, 'Do bed lamps reduce sleepiness in nurses?');
+    $paper = paperCalled($scouting, 'Bed lamps');
+
+    expect([$paper->sentence, $paper->page, $paper->direction, $paper->confidence->value])->toBe([
+        'Sleepiness was 0.9 points lower with bed lamps than without them (95% CI 0.2 to 1.6).', 1, Direction::Less, 'fair',
+    ]);
+    $this->get("/reviews/{$world->review->id}/scouting/{$scouting->id}")->assertSeeText('full text, page 1');
 });
 
 it('lets observers read and only searchers ask', function () {
