@@ -21,6 +21,7 @@ use WaryHeron\Core\Scouting\Named\NameKind;
 use WaryHeron\Core\Scouting\Named\ProperNames;
 use WaryHeron\Core\Scouting\Reading\Evidence;
 use WaryHeron\Core\Scouting\Reading\ReadRecord;
+use WaryHeron\Core\Scouting\Reading\Signs;
 use WaryHeron\Core\Scouting\Reading\Weights;
 
 /** Ranks records by how well they answer a plain question, each with its sentence, its direction and why. */
@@ -32,6 +33,8 @@ final readonly class Scout
     private const LIKELY = 0.6;
 
     private const NEAR = 0.5;
+
+    private const NAMED = 0.35;
 
     /** Of three signs of a protocol two. */
     private const PROTOCOL = 0.66;
@@ -134,15 +137,30 @@ final readonly class Scout
         }
 
         $sentence = $answer->candidate->sentence;
-        $isCompared = ! $question->kind->hasDirection() || $sentence->isComparison();
+        $isCompared = ! $question->kind->hasDirection() || ($sentence->isComparison() && self::isNamed($answer));
 
         return $sentence->isFinding() && $isCompared && $evidence->parts['protocol'] < self::PROTOCOL;
+    }
+
+    /** Whether the sentence itself names something of the question, or groups: "It was associated with age" does not. */
+    private static function isNamed(Answer $answer): bool
+    {
+        $matches = $answer->candidate->matches;
+        $roles = [ConceptRole::Outcome, ConceptRole::Exposure, ConceptRole::Comparator];
+
+        return $answer->candidate->sentence->has(Signs::GROUPS) ||
+            max(array_map($matches->share(...), $roles)) >= self::NAMED;
     }
 
     /** Firm only where the record most likely answers and nothing in it speaks against what was read. */
     private function confidence(PlainQuestion $question, Evidence $evidence, Answer $answer, float $score): Confidence
     {
         $parts = $evidence->parts;
+        // it may tell of the outcome in other words, or of another one
+        $isOnOutcome = $answer->candidate->matches->share(ConceptRole::Outcome) >= self::NAMED;
+        if ($question->kind->hasDirection() && ! $isOnOutcome) {
+            return Confidence::Check;
+        }
         $isDirect = $parts['directness'] >= 0.7 &&
             $parts['denied'] < 0.5 &&
             $parts['protocol'] < 0.6 &&
@@ -153,12 +171,10 @@ final readonly class Scout
         if (! $question->kind->hasDirection()) {
             return $parts['sample'] > 0.0 ? Confidence::Firm : Confidence::Fair;
         }
-        // it may tell of the outcome in other words, or of another one
-        $isOnOutcome = $answer->candidate->matches->share(ConceptRole::Outcome) >= 0.4;
         $isPlain = $parts['figures'] > 0.0 && $parts['letter'] < 0.5 && $parts['review'] === 0.0;
 
         return match (true) {
-            $answer->direction === Direction::Unclear, ! $isOnOutcome => Confidence::Check,
+            $answer->direction === Direction::Unclear => Confidence::Check,
             $answer->agreeing < 0 => $isPlain ? Confidence::Fair : Confidence::Check,
             $isPlain || $answer->agreeing > 0 => Confidence::Firm,
             default => Confidence::Fair,
