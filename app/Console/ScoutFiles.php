@@ -29,7 +29,12 @@ final class ScoutFiles extends OfReferences
         $records = [];
         try {
             foreach ($this->references() as $key => $reference) {
-                $records[] = ReadRecord::of($key, $reference->title, $reference->abstract);
+                $records[] = ReadRecord::of(
+                    $key,
+                    $reference->title,
+                    $reference->abstract,
+                    $reference->firstFamily(),
+                );
             }
         } catch (UnusableFile $unusable) {
             return $this->unusable($unusable->getMessage());

@@ -54,7 +54,7 @@ final class ScoutedPaper extends Model
     {
         $reference = $this->reference();
 
-        return ReadRecord::of($this->id, $reference->fullTitle(), $reference->abstract);
+        return ReadRecord::of($this->id, $reference->fullTitle(), $reference->abstract, $reference->firstFamily());
     }
 
     public function finding(): Finding

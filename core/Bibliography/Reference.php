@@ -76,6 +76,12 @@ final readonly class Reference
         return implode('', $texts) !== '' || [...$this->authors, ...$this->editors, ...$this->urls] !== [];
     }
 
+    /** The family name of the first author; empty where there is none. */
+    public function firstFamily(): string
+    {
+        return $this->authors === [] ? '' : $this->authors[0]->family;
+    }
+
     /** The title, or in square brackets, as cataloguers supply one (ISBD, A.4), what an untitled record is told by. */
     public function suppliedTitle(): string
     {

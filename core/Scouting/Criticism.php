@@ -37,15 +37,14 @@ final class Criticism
     /**
      * Records that comment on it or correct it.
      *
-     * @param  string  $author  the family name of its first author; empty if unknown
      * @param  list<ReadRecord>  $others  those that remarks() leaves of all
      * @return list<array{id: string, sentence: string}> with the sentence that says most
      */
-    public static function comments(ReadRecord $record, string $author, array $others): array
+    public static function comments(ReadRecord $record, array $others): array
     {
         $comments = [];
         foreach ($others as $other) {
-            if ($other->id !== $record->id && self::speaksOf($other, $record, $author)) {
+            if ($other->id !== $record->id && self::isAbout($other, $record)) {
                 $comments[] = ['id' => $other->id, 'sentence' => self::telling($other)];
             }
         }
@@ -76,8 +75,10 @@ final class Criticism
         return $contrary;
     }
 
-    private static function speaksOf(ReadRecord $other, ReadRecord $record, string $author): bool
+    /** Whether a remark is about this record: it repeats its title, or names its author and some of its title. */
+    public static function isAbout(ReadRecord $other, ReadRecord $record): bool
     {
+        $author = $record->author;
         $own = array_filter(Stem::all($record->title->text), fn (string $stem): bool => mb_strlen($stem) > 3);
         $its = ' '.implode(' ', Stem::all($other->title->text)).' ';
         $repeated = $own === []

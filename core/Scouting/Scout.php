@@ -22,7 +22,6 @@ use WaryHeron\Core\Scouting\Named\ProperNames;
 use WaryHeron\Core\Scouting\Reading\Evidence;
 use WaryHeron\Core\Scouting\Reading\ReadRecord;
 use WaryHeron\Core\Scouting\Reading\Signs;
-use WaryHeron\Core\Scouting\Reading\Weights;
 
 /** Ranks records by how well they answer a plain question, each with its sentence, its direction and why. */
 final readonly class Scout
@@ -56,7 +55,11 @@ final readonly class Scout
     {
         $records = array_values([...$records]);
         $question = FoundKin::in($question, $records);
-        $findings = array_map(fn (ReadRecord $record): Finding => $this->finding($question, $record), $records);
+        $weighed = array_map(fn (ReadRecord $record): Weighed => Weighed::of($question, $record), $records);
+        $findings = array_map(
+            fn (Weighed $one): Finding => $this->finding($question, $one),
+            Weighed::withRemarks($weighed, self::LIKELY),
+        );
         usort($findings, fn (Finding $a, Finding $b): int => [$b->score, $a->id] <=> [$a->score, $b->id]);
 
         return $findings;
@@ -97,17 +100,16 @@ final readonly class Scout
         ));
     }
 
-    private function finding(PlainQuestion $question, ReadRecord $record): Finding
+    private function finding(PlainQuestion $question, Weighed $weighed): Finding
     {
-        $candidates = (new AnswerFinder($question))->candidates($record);
+        [$record, $evidence, $score] = [$weighed->record, $weighed->evidence, $weighed->score];
+        $candidates = $weighed->candidates;
         if ($candidates === []) {
             return new Finding($record->id, 0.0, '', null, Confidence::Check, 'no abstract to read');
         }
-        $evidence = Evidence::of($question, $record, $candidates);
-        $score = Weights::score($evidence);
         $answer = (new AnswerReader($question))->read($candidates);
         $reason = Reasons::of($question, $evidence, $answer);
-        $isAnswer = self::isAnswer($question, $evidence, $answer);
+        $isAnswer = self::isAnswer($question, $weighed, $answer);
         if ($score < self::ANSWERS || ! $isAnswer) {
             return new Finding(
                 $record->id,
@@ -130,16 +132,16 @@ final readonly class Scout
     }
 
     /** Whether the best sentence tells a finding, not a plan. */
-    private static function isAnswer(PlainQuestion $question, Evidence $evidence, Answer $answer): bool
+    private static function isAnswer(PlainQuestion $question, Weighed $weighed, Answer $answer): bool
     {
         if ($question->kind === QuestionKind::Instrument) {
             return true;
         }
 
         $sentence = $answer->candidate->sentence;
-        $isCompared = ! $question->kind->hasDirection() || ($sentence->isComparison() && self::isNamed($answer));
+        $isCompared = ! $question->kind->hasDirection() || ($sentence->isComparison() && ($weighed->isRemark || self::isNamed($answer)));
 
-        return $sentence->isFinding() && $isCompared && $evidence->parts['protocol'] < self::PROTOCOL;
+        return $sentence->isFinding() && $isCompared && $weighed->evidence->parts['protocol'] < self::PROTOCOL;
     }
 
     /** Whether the sentence itself names something of the question, or groups: "It was associated with age" does not. */

@@ -43,6 +43,7 @@ final readonly class KeepPapers
                     $one->key,
                     $one->reference->fullTitle(),
                     $one->reference->abstract,
+                    $one->reference->firstFamily(),
                 ),
                 array_values($candidates),
             ),

@@ -188,10 +188,9 @@ final class FoundPapers
         $findings = array_values($this->answering->map(fn (ScoutedPaper $one): Finding => $one->finding())->all());
         $against = [];
         foreach ($this->shown() as $paper) {
-            $author = ($paper->reference()->authors[0] ?? null)->family ?? '';
             $comments = array_map(
                 fn (array $one): array => ['paper' => $all[$one['id']], 'sentence' => $one['sentence']],
-                Criticism::comments($paper->record(), $author, $remarks),
+                Criticism::comments($paper->record(), $remarks),
             );
             $contrary = array_map(
                 fn (Finding $one): ScoutedPaper => $this->answering->firstWhere('id', $one->id) ?? $paper,

@@ -9,12 +9,19 @@ use WaryHeron\Core\Coding\Lead\Sentences;
 /** A record's title and its abstract as sentences. */
 final readonly class ReadRecord
 {
-    /** @param  list<RecordSentence>  $sentences */
-    private function __construct(public string $id, public RecordSentence $title, public array $sentences)
-    {
+    /**
+     * @param  list<RecordSentence>  $sentences
+     * @param  string  $author  the family name of its first author; empty if unknown
+     */
+    private function __construct(
+        public string $id,
+        public RecordSentence $title,
+        public array $sentences,
+        public string $author = '',
+    ) {
     }
 
-    public static function of(string $id, string $title, string $abstract): self
+    public static function of(string $id, string $title, string $abstract, string $author = ''): self
     {
         $pieces = Sentences::of(trim((string) preg_replace('/\s+/u', ' ', $abstract)));
         $sentences = [];
@@ -30,7 +37,7 @@ final readonly class ReadRecord
             }
         }
 
-        return new self($id, new RecordSentence($title, SentencePart::Untold, 0.0), $sentences);
+        return new self($id, new RecordSentence($title, SentencePart::Untold, 0.0), $sentences, $author);
     }
 
     /** @param  list<RecordSentence>  $sentences */

@@ -25,12 +25,12 @@ final class Judged
     public static function read(string $name): self
     {
         $told = json_decode((string) file_get_contents(__DIR__."/judged/{$name}.json"), true, flags: JSON_THROW_ON_ERROR);
-        preg_match_all('/^ID  - (\S+).*?^TI  - (.*?)$.*?^AB  - (.*?)$/ms', (string) file_get_contents(__DIR__."/judged/{$name}.ris"), $found, PREG_SET_ORDER);
+        preg_match_all('/^ID  - (\S+).*?^TI  - (.*?)$.*?^AU  - ([^,\n]*).*?^AB  - (.*?)$/ms', (string) file_get_contents(__DIR__."/judged/{$name}.ris"), $found, PREG_SET_ORDER);
 
         return new self(
             $told['question'],
             $told['records'],
-            array_map(fn (array $one): ReadRecord => ReadRecord::of($one[1], $one[2], $one[3]), $found),
+            array_map(fn (array $one): ReadRecord => ReadRecord::of($one[1], $one[2], $one[4], $one[3]), $found),
             $told['named'] ?? [],
         );
     }

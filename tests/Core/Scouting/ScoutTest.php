@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 use Tests\Core\Scouting\Judged;
 use WaryHeron\Core\Coding\Lead\Confidence;
+use WaryHeron\Core\Scouting\Answer\Direction;
+use WaryHeron\Core\Scouting\Criticism;
 use WaryHeron\Core\Scouting\Finding;
 use WaryHeron\Core\Scouting\Named\NameKind;
 use WaryHeron\Core\Scouting\Reading\ReadRecord;
@@ -112,3 +114,33 @@ it('takes words that begin alike for one another where nothing else is known of 
     ['Nurses were less gloomy with marzipan than without (p = 0.02).', true],
     ['Weather was the same on both wards.', false],
 ]);
+
+it('knows what speaks against a paper, and lets a letter speak of the question through the paper it is about', function () {
+    $trial = ReadRecord::of('trial', 'Planned naps of night nurses', '120 nurses were randomised to a planned nap or to usual breaks. Sleepiness was 1.2 points lower with the nap (95% CI 0.7 to 1.7).', 'Haldor');
+    $letter = ReadRecord::of('letter', 'Letter: who was awake?', 'We read with interest the trial by Haldor and colleagues. Without the four youngest who napped the difference is 0.2 points (95% CI -0.4 to 0.8).', 'Zelen');
+    $other = ReadRecord::of('other', 'Letter: parking at night', 'We read with interest the paper by Ostrow and colleagues on car parks. The difference is 3 spaces.', 'Bruun');
+    $all = [$trial, $letter, $other];
+    $scout = new Scout();
+    $findings = $scout->findings($scout->question('Does a planned nap reduce sleepiness in nurses?'), $all);
+    $remarks = Criticism::remarks($all);
+
+    expect(array_map(fn (Finding $one): string => $one->id, $findings))->toBe(['trial', 'letter', 'other'])
+        ->and($findings[1]->sentence)->toContain('0.2 points')
+        ->and($findings[2]->sentence)->toBe('')
+        ->and(array_column(Criticism::comments($trial, $remarks), 'id'))->toBe(['letter'])
+        ->and(Criticism::comments($letter, $remarks))->toBe([]);
+});
+
+it('finds those who say otherwise, the likeliest first', function () {
+    $found = fn (string $id, float $score, ?Direction $direction): Finding => new Finding($id, $score, 'It was so.', $direction, Confidence::Fair, '');
+    $all = [
+        $found('a', 0.9, Direction::Less),
+        $found('b', 0.5, Direction::More),
+        $found('c', 0.8, Direction::NoDifference),
+        $found('d', 0.7, Direction::Mixed),
+        $found('e', 0.6, null),
+    ];
+    $against = fn (int $i): array => array_map(fn (Finding $one): string => $one->id, Criticism::contrary($all[$i], $all));
+
+    expect([$against(0), $against(2), $against(3)])->toBe([['c', 'b'], ['a', 'b'], []]);
+});
