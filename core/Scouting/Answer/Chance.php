@@ -40,7 +40,7 @@ final class Chance
             fn (string $one): float => (float) strtr($one, ['·' => '.', '−' => '-', '–' => '-']),
             [$found[1], $found[2]],
         );
-        $null = preg_match('/\b(?:ratio|OR|RR|HR|IRR|odds|relative risk)\b/u', $text) === 1 ? 1.0 : 0.0;
+        $null = preg_match('/\b(?:ratio|OR|RR|HR|IRR|odds|relative risk|hazard)\b/u', $text) === 1 ? 1.0 : 0.0;
 
         return $low <= $null && $high >= $null;
     }

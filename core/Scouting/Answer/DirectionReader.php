@@ -14,6 +14,8 @@ use WaryHeron\Core\Scouting\Reading\SentencePart;
 /** Reads from a sentence which way the outcome goes with what is asked about. */
 final readonly class DirectionReader
 {
+    private const COUNTS = 'one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve';
+
     public function __construct(private PlainQuestion $question)
     {
     }
@@ -117,6 +119,22 @@ final readonly class DirectionReader
     /** By the comparing word that stands nearest to the outcome. */
     private function worded(string $text): int
     {
+        foreach (preg_split('/,? and |[,;] /', $text) ?: [] as $clause) {
+            $own = $this->outcomeAt($clause) < 0 ? 0 : $this->wordedIn($clause);
+            if ($own !== 0) {
+                return $own;
+            }
+        }
+
+        return $this->wordedIn($text);
+    }
+
+    private function wordedIn(string $text): int
+    {
+        $change = Turns::sizeOfChange($text);
+        if ($change !== 0) {
+            return $change * $this->polarity($text);
+        }
         $outcome = $this->outcomeAt($text);
         $valence = $this->isGood() ? 1 : -1;
         $best = 0;
@@ -133,7 +151,7 @@ final readonly class DirectionReader
                 if (
                     preg_match('/^(?:less|fewer|more|most|least)$/i', $word) === 1 &&
                     preg_match(
-                        '/^\s*(?:than )?(?:\d|half|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|or\b)/i',
+                        '/^\s*(?:than )?(?:\d|half|'.self::COUNTS.'|or\b)/i',
                         substr($text, $at + strlen($word)),
                     ) === 1
                 ) {
@@ -183,7 +201,8 @@ final readonly class DirectionReader
     private function orientation(string $text): int
     {
         $than = preg_match(
-            '/\b(?:than(?! \d| (?:one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|half|a|an|usual|expected|before)\b)|compared (?:with|to)|versus|as against)\b/u',
+            '/\b(?:than(?! \d| (?:'.self::COUNTS.'|half|a|an|usual|expected|before)\b)'.
+                '|compared (?:with|to)|versus|as against)\b/u',
             $text,
             $found,
             PREG_OFFSET_CAPTURE,
@@ -226,7 +245,11 @@ final readonly class DirectionReader
         $sentence = new RecordSentence($text, SentencePart::Untold, 0.5);
 
         return max([0.0, ...array_map(
-            fn (AskedConcept $concept): float => ConceptMatch::of($concept, $sentence)->share,
+            function (AskedConcept $concept) use ($sentence): float {
+                $match = ConceptMatch::of($concept, $sentence);
+
+                return $match->isContrary ? 0.0 : $match->share;
+            },
             $this->question->of($role),
         )]);
     }

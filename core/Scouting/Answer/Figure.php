@@ -9,14 +9,24 @@ final class Figure
 {
     private const NUMBER = '(\d+(?:[.·]\d+)?)';
 
+    private const SET_AGAINST = '(?:\b(?:and|against|versus|vs?|compared with|but|as opposed to)\b'.
+        '|,(?= (?:without|in (?:the )?controls?)\b))';
+
     /** 1 for a ratio above one, -1 for one below, 0 where there is none. */
     public static function ratio(string $text): int
     {
-        if (preg_match('/\b(?:ratio|OR|RR|HR|IRR)\b[^\d]{0,15}(\d+[.·]\d+)/u', $text, $found) !== 1) {
-            return 0;
+        $ways = [
+            '/\b(?:ratio|OR|RR|HR|IRR)\b[^\d]{0,15}(\d+[.·]\d+)/u',
+            '/\b(?:hazard|odds|relative risk)\b[^\d]{0,40}\b(?:was|were|of)\s(\d+[.·]\d+)/u',
+            '/(\d+(?:[.·]\d+)?) times (?:that|the|as|more|higher|those)\b/u',
+        ];
+        foreach ($ways as $way) {
+            if (preg_match($way, $text, $found) === 1) {
+                return self::value($found[1]) <=> 1.0;
+            }
         }
 
-        return (float) strtr($found[1], ['·' => '.']) <=> 1.0;
+        return 0;
     }
 
     /**
@@ -29,16 +39,19 @@ final class Figure
         $unit = '\s*(?:%|per cent|percent|hours?|minutes?|points?|days?)?';
         $pairs = [
             '/\bfrom (?:a (?:mean|median) of )?'.self::NUMBER.'[^.;]{0,60}?\bto '.self::NUMBER.'/u' => -1,
-            '/'.self::NUMBER.$unit.'(?: \p{L}+){0,3}? (?:before)\b[^;]{0,60}?\b(?:and|to)\b[^;\d]{0,40}'.self::NUMBER.$unit.'[^;]{0,30}\b(?:after|afterwards|later|year after)/u' => -1,
-            '/\b[Bb]efore\b[^\d]{0,80}?'.self::NUMBER.$unit.'[^\d]{0,120}?\b(?:after|afterwards)\b[^\d]{0,40}'.self::NUMBER.'/u' => -1,
+            '/'.self::NUMBER.$unit.'(?: \p{L}+){0,3}? (?:before)\b[^;]{0,60}?\b(?:and|to)\b[^;\d]{0,40}'.
+                self::NUMBER.$unit.'[^;]{0,30}\b(?:after|afterwards|later|year after)/u' => -1,
+            '/\b[Bb]efore\b[^\d]{0,80}?'.self::NUMBER.$unit.
+                '[^\d]{0,120}?\b(?:after|afterwards)\b[^\d]{0,40}'.self::NUMBER.'/u' => -1,
         ];
         foreach ($pairs as $pattern => $sign) {
             if (preg_match($pattern, $text, $found) === 1) {
                 return $sign * (self::value($found[1]) <=> self::value($found[2]));
             }
         }
-        $number = self::NUMBER;
-        if (preg_match("/^(.*?){$number}{$unit}([^;]{0,80}?)\b(?:and|against|versus|vs?|compared with|but|as opposed to)\b([^;\d]{0,40}){$number}{$unit}([^;,.]{0,60})/u", $text, $found) !== 1) {
+        $figure = self::NUMBER.$unit;
+        $pair = "/^(.*?){$figure}([^;]{0,80}?)".self::SET_AGAINST."([^;\d]{0,40}){$figure}([^;,.]{0,60})/u";
+        if (preg_match($pair, $text, $found) !== 1) {
             return 0;
         }
         [, $before, $one, $after, $joint, $other, $last] = $found;

@@ -9,6 +9,8 @@ final class Votes
 {
     private const NUMBER = '(?:one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|\d+)';
 
+    private const FOUND = '(?:found|showed|reported|there was|saw|had|did|recorded)\b';
+
     /** The sentence, or of a count its first part: authors name first what most found. */
     public static function majority(string $text): string
     {
@@ -17,25 +19,18 @@ final class Votes
             "/\b(?:of (?:the )?{$number}|{$number} (?:of|out of) (?:the )?{$number})\b/iu",
             $text,
         ) === 1;
-        if (
-            ! $isCount ||
-            preg_match(
-                "/,?\s+(?:and |but )?(?:in )?{$number}(?: \p{L}+)? (?:found|showed|reported|there was|saw|had|did|recorded)\b/iu",
-                $text,
-                $found,
-                PREG_OFFSET_CAPTURE,
-                25,
-            ) !== 1
-        ) {
+        if (! $isCount) {
             return $text;
         }
-        preg_match_all(
-            "/,\s+(?:and |but )?(?:in )?{$number}(?: \p{L}+)? (?:found|showed|reported|there was|saw|had|did|recorded)\b/iu",
-            $text,
-            $all,
-            PREG_OFFSET_CAPTURE,
-        );
+        preg_match_all("/,\s+(?:and |but )?(?:in )?{$number}(?: \p{L}+)? ".self::FOUND.'/iu', $text, $all, PREG_OFFSET_CAPTURE);
+        foreach ($all[0] as [, $at]) {
+            $first = substr($text, 0, $at);
+            // "Of nine studies, six found" has not said yet what they found
+            if (preg_match('/\b(?:'.Turns::UP.'|'.Turns::DOWN.'|'.Turns::BETTER.'|'.Turns::WORSE.'|no|not)\b/iu', $first) === 1) {
+                return $first;
+            }
+        }
 
-        return $all[0] === [] ? $text : substr($text, 0, $all[0][0][1]);
+        return $text;
     }
 }

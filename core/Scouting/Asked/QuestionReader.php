@@ -21,7 +21,7 @@ final readonly class QuestionReader
             QuestionKind::Prevalence,
         ],
         [
-            '/^which\b.*\bor\b|\b(?:better|worse|safer|more \w+|less \w+|\w+er) than\b|\bcompared (?:with|to)\b|\brather than\b|\bversus\b|\bvs\b|\bas (?:well|good|effective|safe) as\b/i',
+            '/^which\b.*\bor\b|\b(?:more|less|fewer|better|worse|longer|shorter)\b(?:(?!\b(?:when|if|who)\b).){1,60}?\bthan\b(?! (?:\d|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|half|an?)\b)|\b(?:better|worse|safer|more \w+|less \w+|\w+er) than\b|\bcompared (?:with|to)\b|\brather than\b|\bversus\b|\bvs\b|\bas (?:well|good|effective|safe) as\b/i',
             QuestionKind::Comparison,
         ],
         [
@@ -88,7 +88,32 @@ final readonly class QuestionReader
             $parts = $isOne ? self::joined($parts, $words) : [...$parts, [$role, $words]];
         }
 
-        return $this->withOutcome($parts);
+        return $this->withOutcome($this->withExposure($parts));
+    }
+
+    /**
+     * Where people are set against others, they are what is asked about, and the rest is the outcome: "Is bullying more
+     * common among night than among day nurses?".
+     *
+     * @param  list<array{ConceptRole, list<string>}>  $parts
+     * @return list<array{ConceptRole, list<string>}>
+     */
+    private function withExposure(array $parts): array
+    {
+        $compared = array_filter(
+            $parts,
+            fn (array $part): bool => $part[0] === ConceptRole::Comparator && $this->namesPeople($part[1]),
+        );
+        $isOfPeople = $compared !== [] && in_array(ConceptRole::Population, array_column($parts, 0), true);
+
+        return ! $isOfPeople ? $parts : array_map(fn (array $part): array => [
+            match ($part[0]) {
+                ConceptRole::Population => ConceptRole::Exposure,
+                ConceptRole::Exposure => ConceptRole::Outcome,
+                default => $part[0],
+            },
+            $part[1],
+        ], $parts);
     }
 
     /**
@@ -121,7 +146,7 @@ final readonly class QuestionReader
 
         return match (true) {
             $mark === 'more' => ConceptRole::Outcome,
-            $mark === 'than' && $kind === QuestionKind::Comparison && $hasExposure => ConceptRole::Comparator,
+            $mark === 'than' && $kind === QuestionKind::Comparison && $before !== [] => ConceptRole::Comparator,
             $mark === 'side' => ConceptRole::Exposure,
             $mark === 'if' && ! $hasExposure => ConceptRole::Exposure,
             $mark === 'for' &&

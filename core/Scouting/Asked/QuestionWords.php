@@ -53,7 +53,8 @@ final class QuestionWords
                 $isVerb = $isVerb || ($token === 'do' && $pieces !== []);
                 $hasVerb = $hasVerb || $isVerb;
                 $open['verb'] = $open['verb'] || $isVerb;
-                $open['mark'] = $mark ?? $open['mark'];
+                // "than among" is still a comparison
+                $open['mark'] = $open['mark'] === 'than' ? 'than' : $mark ?? $open['mark'];
             } elseif (! self::isFill($token, $kind)) {
                 $open['words'][] = $token;
                 if (People::isOne(Stem::all($token)[count(Stem::all($token)) - 1] ?? '') && $next !== '') {

@@ -22,7 +22,8 @@ final class CommonFamilies
         # Sleep and waking
         - sleepiness, sleepy, sleepier, sleepiest, drowsiness, drowsy, drowsier, nodding off, nod off, dozing,
           doze, struggle to stay awake, hardly stay awake, grogginess, somnolence, lapses, lapses of attention,
-          tiredness at night | alertness, alert, vigilance, vigilant, wakefulness, wide awake, attention,
+          tiredness at night, lane departures, lane crossings, line crossings, missed signals, eye
+          closures | alertness, alert, vigilance, vigilant, wakefulness, wide awake, attention,
           attentive, fully alert, keep awake
         - fatigue, tiredness, tired, exhaustion, exhausted, weary, weariness, worn out, need for recovery |
           energy, vigour, rested, refreshed
@@ -96,7 +97,8 @@ final class CommonFamilies
         - bullying, harassment, mobbing, incivility
         - commute, commuting, drive home, way home, journey home, driving home, drive, drives
         - crash, collision, accident, road accident, car accident, crashes, near crash, near accident
-        - back pain, low back pain, lower back, aching back, aching backs, back complaints, sore back, backache, back trouble, lumbar pain, pain in the
+        - back pain, low back pain, lower back, aching back, aching backs, back complaints, sore back,
+          backache, back trouble, lumbar pain, pain in the
           back, back strain, low-back pain, low back complaints, back disorders, back injuries, lumbago,
           musculoskeletal pain, musculoskeletal complaints
         - neck pain, shoulder pain, neck complaints, shoulder complaints, neck and shoulder
@@ -135,7 +137,7 @@ final class CommonFamilies
         - mortality, death, deaths, died, dying, fatal | survival, survived
         - length of stay, hospital stay, days in hospital, discharge
         - readmission, readmitted, rehospitalisation, return to hospital
-        - pain, analgesia, pain score, painful
+        - pain, pain score, painful, sore, soreness, hurt | pain relief, relief, free of pain, painless, analgesia
         - satisfaction of patients, patient satisfaction, patients satisfied, patient experience
         - alarm, alarms, alerts, monitor alarms, clinical alarms
         - alarm fatigue, alarm weariness, alarm burden, alarm strain, alarm desensitisation, alarm tiredness,
