@@ -29,7 +29,8 @@ final class Chance
     {
         $number = self::NUMBER;
         $isFound = preg_match(
-            "/(?:CI|confidence interval|interval)\b[^\d−–-]{0,30}(?:(?:from|of) )?({$number})\s*(?:to|–|—|,|and|-)\s*({$number})/u",
+            "/(?:CI|confidence interval|interval)\b[^\d−–-]{0,30}(?:(?:from|of) )?".
+                "({$number})\s*(?:to|–|—|,|and|-)\s*({$number})(?![\d.]*\s?% ?CI)/u",
             $text,
             $found,
         ) === 1 || preg_match("/\(\d+(?:[.·]\d+)?[,;]?\s+({$number})\s*(?:to|–)\s*({$number})\)/u", $text, $found) === 1;

@@ -16,8 +16,11 @@ final readonly class DirectionReader
 {
     private const COUNTS = 'one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve';
 
+    private Opposites $opposites;
+
     public function __construct(private PlainQuestion $question)
     {
+        $this->opposites = Opposites::of($question);
     }
 
     public function read(RecordSentence $sentence): ?Direction
@@ -210,7 +213,7 @@ final readonly class DirectionReader
             ? $found[0][1]
             : -1;
         if ($than < 0) {
-            return 1;
+            return $this->opposites->areNamed($text) ? -1 : 1;
         }
         [$one, $other] = [substr($text, 0, $than), substr($text, $than)];
         $own = $this->exposed($one) - $this->unexposed($one);

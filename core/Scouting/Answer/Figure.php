@@ -10,7 +10,7 @@ final class Figure
     private const NUMBER = '(\d+(?:[.·]\d+)?)';
 
     private const SET_AGAINST = '(?:\b(?:and|against|versus|vs?|compared with|but|as opposed to)\b'.
-        '|,(?= (?:without|in (?:the )?controls?)\b))';
+        '|,(?= (?:without|of those|in (?:the )?controls?)\b))';
 
     /** 1 for a ratio above one, -1 for one below, 0 where there is none. */
     public static function ratio(string $text): int

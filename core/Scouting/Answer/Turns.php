@@ -9,13 +9,13 @@ final class Turns
 {
     public const UP =
         'higher|more|increas\w*|rose|risen|rise|greater|longer|raised?|raises|doubled|tripled|elevated|grew|'.
-        'gain(?:s|ed)?|larger|oftener|sooner|added?|adds|heightened|exceed\w*|excess|stronger|went up|most|twice|'.
+        'gain(?:s|ed)?|larger|oftener|commoner|sooner|added?|adds|heightened|exceed\w*|excess|stronger|went up|most|twice|'.
         'up from';
 
     public const DOWN =
         'lower(?:s|ed|ing)?|fewer|less|fell|fall(?:s|en)? from|reduc\w*|decreas\w*|shorter|shortened|halved|'.
         'dropped|drop|smaller|declin\w*|lessen\w*|prevent\w*|rarer|rarely|protect\w*|cut(?:s|ting)?|went down|'.
-        'diminish\w*|eased?|relieved|spared|shrank|(?:points?|minutes?|hours?|days?|mm) off|avoided|least|weaker|'.
+        'diminish\w*|eased?|relieved|spared|shrank|averted|(?:points?|minutes?|hours?|days?|mm) off|avoided|least|weaker|'.
         'lost|down from|abolish\w*';
 
     public const BETTER =
@@ -37,13 +37,15 @@ final class Turns
         'unrelated|just as (?:many|often|much|high)|(?<!twice )(?<!times )(?<!half )(?<!not )(?<!thrice )as '.
         '(?:much|many|often|frequent\w*|high|long|common|likely|well)\b[^.;]{0,60}? as (?:those|in|on|with|when|'.
         'under|others?|the|before|patients|nurses|people)|to the same (?:extent|degree)|by the same amount|no '.
-        'benefit|made no odds)\b/iu';
+        'benefit|made no odds|had no bearing|did nothing (?:for|to)|(?:up|down|rose|fell|declined|improved|changed|grew)'.
+        '[^.;,]{0,40} in both (?:arms|groups|conditions|kinds|periods)|did not (?:fall|rise|drop|shorten|lengthen|'.
+        'decline|worsen|grow|prevent|help|make))\b/iu';
 
     public const UNCLEAR =
         '/\b(?:uncertain|unproven|(?:does|do|did|can|could|cannot|may) (?:not|neither) (?:\p{L}+ '.
         '){0,2}?(?:settle|permit|tell|say|decide|show whether|answer|be (?:told|separated|attributed|judged|'.
         'answered))|cannot (?:be )?(?:tell|told|say|decide|separated|attributed|judged)|no longer excluded|'.
-        'inconclusive|remains? (?:open|unclear|unknown|uncertain)|not (?:possible|clear)|open question|no '.
+        'inconclusive|remains? (?:open|unclear|unknown|uncertain|to be (?:seen|shown|settled|established|determined))|not (?:possible|clear)|open question|no '.
         'conclusion|not be (?:determined|compared))\b/iu';
 
     public const SUBGROUP =
