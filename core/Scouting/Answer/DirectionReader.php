@@ -41,7 +41,7 @@ final readonly class DirectionReader
         if ($chance === null && preg_match(Turns::NO_DIFFERENCE, $text) === 1 && ! $this->isDoubled($text)) {
             return Direction::NoDifference;
         }
-        if ($chance === null && Figure::isNearlyAlike($text)) {
+        if ($chance === null && ($this->isSteady($text) || Figure::isNearlyAlike($text))) {
             return Direction::NoDifference;
         }
         $sign = $this->sign($text);
@@ -78,6 +78,12 @@ final readonly class DirectionReader
         $sign = $this->sign($clause);
 
         return $sign === 0 ? null : $sign;
+    }
+
+    private function isSteady(string $text): bool
+    {
+        return preg_match('/\bremained (?:stable|constant|the same|level|as it was)\b/iu', $text) === 1 &&
+            preg_match('/\b(?:but|whereas|while|though|although)\b/iu', $text) !== 1;
     }
 
     /** "were not less sleepy in no hospital": two denials. */

@@ -9,7 +9,7 @@ final class Turns
 {
     public const UP =
         'higher|more|increas\w*|rose|risen|rise|greater|longer|raised?|raises|doubled|tripled|elevated|grew|'.
-        'gain(?:s|ed)?|larger|oftener|commoner|sooner|added?|adds|heightened|exceed\w*|excess|stronger|went up|most|twice|'.
+        'gain(?:s|ed)?|larger|oftener|commoner|calmer|sleepier|drowsier|wearier|happier|sooner|added?|adds|heightened|exceed\w*|excess|stronger|went up|most|twice|'.
         'up from';
 
     public const DOWN =

@@ -87,7 +87,7 @@ final class CommonFamilies
         - stress, strain, distress, pressure, stressed, tension | calm, relaxation, relaxed
         - mood, well-being, wellbeing, mental health, psychological health, quality of life
         - depression, depressed, depressive, low mood
-        - anxiety, anxious, worry, fear, worries, fearful
+        - anxiety, anxious, worry, fear, worries, fearful, uneasy | calm, calmer, calmness, at ease, reassured
         - resilience, coping, cope
         - mindfulness, meditation, breathing exercises, yoga
         - debriefing, debrief, after-event talk, team talk, reflection round, case discussion
