@@ -8,6 +8,7 @@ use Carbon\CarbonImmutable as Carbon;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use WaryHeron\Core\Bibliography\Reference;
 use WaryHeron\Core\Coding\Lead\Confidence;
+use WaryHeron\Core\Scouting\Answer\Amount;
 use WaryHeron\Core\Scouting\Answer\Direction;
 use WaryHeron\Core\Scouting\Finding;
 use WaryHeron\Core\Scouting\Reading\ReadRecord;
@@ -55,6 +56,15 @@ final class ScoutedPaper extends Model
         $reference = $this->reference();
 
         return ReadRecord::of($this->id, $reference->fullTitle(), $reference->abstract, $reference->firstFamily());
+    }
+
+    /** By how much, in the authors' words; '' where the sentence does not point one way or tells no figures. */
+    public function amount(): string
+    {
+        return match ($this->direction) {
+            Direction::More, Direction::Less, Direction::NoDifference => Amount::told($this->sentence),
+            default => '',
+        };
     }
 
     public function finding(): Finding

@@ -20,7 +20,8 @@ final class ScoutingRows
     {
         $questions = $scouting->furtherQuestions()->get();
         yield [
-            'key', 'authors', 'year', 'title', 'journal', 'doi', 'answer', 'direction', 'confidence', 'reason', 'study', 'score',
+            'key', 'authors', 'year', 'title', 'journal', 'doi', 'answer', 'direction', 'by how much', 'confidence', 'reason',
+            'study', 'score',
             ...$questions->flatMap(fn (FurtherQuestion $one): array => [$one->label, "{$one->label} (quote)"])->all(),
         ];
         foreach ($papers->wanted() as $paper) {
@@ -42,6 +43,7 @@ final class ScoutingRows
             $reference->doi,
             $paper->sentence,
             $paper->direction->value ?? '',
+            $paper->amount(),
             $paper->confidence->value,
             $paper->reason,
             $paper->design->label(),

@@ -36,11 +36,14 @@
         <summary>Abstract, reasons{{ $speaks['comments'] !== [] ? ', what speaks against it' : '' }}</summary>
         <p class="mt-1">{{ $reference->abstract }}</p>
         <p class="mt-1"><span class="quiet">Why it stands here:</span> {{ $paper->reason }}.</p>
+        @if ($paper->amount() !== '')
+            <p class="mt-1"><span class="quiet">By how much:</span> {{ $paper->amount() }}</p>
+        @endif
         @foreach ($speaks['comments'] as $comment)
             <p class="mt-1"><span class="quiet">Speaks against it:</span> {{ $comment['paper']->reference()->suppliedTitle() }}: “{{ $comment['sentence'] }}”</p>
         @endforeach
         @foreach ($speaks['contrary'] as $other)
-            <p class="mt-1"><span class="quiet">Says otherwise ({{ $other->direction?->value }}):</span>
+            <p class="mt-1"><span class="quiet">Says otherwise ({{ $other->direction?->value }}{{ $other->amount() === '' ? '' : ", {$other->amount()}" }}):</span>
                 {{ ($other->reference()->authors[0] ?? null)?->family }} {{ $other->reference()->year }}: “{{ $other->sentence }}”</p>
         @endforeach
         @if ($reference->doi !== '')

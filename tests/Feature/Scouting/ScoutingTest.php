@@ -65,7 +65,8 @@ it('answers a plain question from the library, each paper with its sentence, and
         ->assertSeeText('Haldor 2020')
         ->assertSeeText('in the library')
         ->assertSeeText('Speaks against it: Letter about planned naps')
-        ->assertSeeText('Says otherwise (no difference): Lund 2020')
+        ->assertSeeText('By how much: 1.2 points lower with the nap than without it (95% CI 0.7 to 1.7)')
+        ->assertSeeText('Says otherwise (no difference, difference 0.1 points, 95% CI -0.3 to 0.5): Lund 2020')
         ->assertSeeText('Read, no answer');
     $this->get("/reviews/{$world->review->id}/scouting")->assertSeeText(QUESTION);
     expect(LogEntry::query()->where('action', 'scouting.asked')->count())->toBe(1);
@@ -135,6 +136,8 @@ it('takes what was found along: as a table that updates itself, as references, a
         array_filter(explode("\r\n", file_get_contents($this->get("{$url}/papers.csv")->assertOk()->getFile()->getPathname()))),
     );
     $keys = $table();
+    $told = (string) file_get_contents($this->get("{$url}/papers.csv")->getFile()->getPathname());
+    expect($told)->toContain(",by how much,")->toContain(',"difference 0.1 points, 95% CI -0.3 to 0.5",');
     expect(count($keys))->toBeGreaterThan(2)->and($keys)->toBe(array_unique($keys));
     $this->post("{$url}/again");
     expect($table())->toBe($keys);
