@@ -53,7 +53,7 @@ final class FoundPapers
     {
         $says = mb_strtolower($this->terms->says);
         $wanted = $this->answering->filter(
-            fn (ScoutedPaper $one): bool => in_array($this->terms->direction, [null, $one->direction], true) &&
+            fn (ScoutedPaper $one): bool => in_array($this->terms->direction, [null, self::says($one)], true) &&
                 in_array($this->terms->kind, [null, $one->design], true) &&
                 ($says === '' || str_contains(mb_strtolower($this->answer($one, $this->terms->by)), $says)),
         );
@@ -81,32 +81,46 @@ final class FoundPapers
     public function groups(): array
     {
         $shown = $this->shown();
-        if ($this->terms->by !== '' || $shown->every(fn (ScoutedPaper $one): bool => $one->direction === null)) {
+        if ($this->terms->by !== '' || ! $this->saysSomething()) {
             return $shown->isEmpty() ? [] : ['' => $shown];
         }
-        $groups = $shown->groupBy(
-            fn (ScoutedPaper $one): string => $one->direction->value ?? Direction::Unclear->value,
-        )->all();
-        uksort(
-            $groups,
-            fn (string $a, string $b): int => [
-                $a === Direction::Unclear->value,
-                -$groups[$a]->count(),
-            ] <=> [$b === Direction::Unclear->value, -$groups[$b]->count()],
-        );
+        $groups = $shown->groupBy(fn (ScoutedPaper $one): string => self::says($one)->value)->all();
+        $place = array_flip(array_keys($this->wantedBySaying()));
+        uksort($groups, fn (string $a, string $b): int => $place[$a] <=> $place[$b]);
 
         return $groups;
+    }
+
+    /** @return array<string, int> those asked for, on the page or not: what most say first, the unclear at the end */
+    public function wantedBySaying(): array
+    {
+        $counts = $this->wanted()->countBy(fn (ScoutedPaper $one): string => self::says($one)->value)->all();
+        uksort($counts, fn (string $a, string $b): int => [
+            $a === Direction::Unclear->value,
+            $counts[$b],
+        ] <=> [$b === Direction::Unclear->value, $counts[$a]]);
+
+        return $counts;
+    }
+
+    /** Where other papers point a way, one that points none is unclear. */
+    private static function says(ScoutedPaper $paper): Direction
+    {
+        return $paper->direction ?? Direction::Unclear;
+    }
+
+    private function saysSomething(): bool
+    {
+        return $this->answering->contains(fn (ScoutedPaper $one): bool => $one->direction !== null);
     }
 
     /** @return array<string, array<string, int>> papers by direction, then by kind of study */
     public function pattern(): array
     {
         $pattern = [];
-        foreach ($this->answering as $paper) {
-            if ($paper->direction !== null) {
-                [$says, $kind] = [$paper->direction->value, $paper->design->value];
-                $pattern[$says][$kind] = ($pattern[$says][$kind] ?? 0) + 1;
-            }
+        foreach ($this->saysSomething() ? $this->answering : [] as $paper) {
+            [$says, $kind] = [self::says($paper)->value, $paper->design->value];
+            $pattern[$says][$kind] = ($pattern[$says][$kind] ?? 0) + 1;
         }
         $order = array_flip(array_column(Direction::cases(), 'value'));
         uksort($pattern, fn (string $a, string $b): int => $order[$a] <=> $order[$b]);

@@ -63,7 +63,7 @@
                 <div @class(['scout-group', 'scout-group-plain' => $says === ''])>
                     @if ($says !== '')
                         <h2 class="scout-says">{{ Str::ucfirst($says) }}{{ in_array($says, ['more', 'less'], true) ? " {$outcome}" : '' }}
-                            <span class="quiet small">{{ $group->count() }} {{ Str::plural('paper', $group->count()) }}</span></h2>
+                            <span class="quiet small">{{ number_format($bySaying[$says]) }} {{ Str::plural('paper', $bySaying[$says]) }}{{ $group->count() < $bySaying[$says] ? ", {$group->count()} shown" : '' }}</span></h2>
                     @endif
                     <ol class="scout-papers">
                         @foreach ($group as $paper)

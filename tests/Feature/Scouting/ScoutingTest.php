@@ -126,6 +126,23 @@ it('keeps out what was thrown out when it is asked again, and tells what is new'
     $this->get($url)->assertSeeText('did not differ between nurses who took');
 });
 
+it('counts what papers say over all of them, not over those on the page', function () {
+    $world = new World();
+    $wards = ['surgery', 'oncology', 'cardiology', 'dialysis', 'paediatrics', 'maternity', 'neurology', 'psychiatry', 'burns', 'geriatrics', 'urology', 'hospice'];
+    $world->deliver(array_map(fn (string $ward, int $at): array => [
+        'TI' => "Planned naps of nurses in {$ward}",
+        'AU' => ucfirst($ward).', A',
+        'AB' => "RESULTS: In {$ward} sleepiness at 06:00 was 1.{$at} points lower with the planned nap than without it (95% CI 0.7 to 2.7).",
+    ], $wards, array_keys($wards)));
+    $scouting = asked($world);
+
+    $this->get("/reviews/{$world->review->id}/scouting/{$scouting->id}")
+        ->assertSeeTextInOrder(['Less sleepiness', '12 papers, 10 shown']);
+    $this->get("/reviews/{$world->review->id}/scouting/{$scouting->id}?shown=20")
+        ->assertSeeText('12 papers')
+        ->assertDontSeeText('12 papers,');
+});
+
 it('takes what was found along: as a table that updates itself, as references, as known items, as a strategy', function () {
     $world = new World();
     $world->deliver(NAPS);
@@ -137,7 +154,7 @@ it('takes what was found along: as a table that updates itself, as references, a
     );
     $keys = $table();
     $told = (string) file_get_contents($this->get("{$url}/papers.csv")->getFile()->getPathname());
-    expect($told)->toContain(",by how much,")->toContain(',"difference 0.1 points, 95% CI -0.3 to 0.5",');
+    expect($told)->toContain(',by how much,')->toContain(',"difference 0.1 points, 95% CI -0.3 to 0.5",');
     expect(count($keys))->toBeGreaterThan(2)->and($keys)->toBe(array_unique($keys));
     $this->post("{$url}/again");
     expect($table())->toBe($keys);

@@ -69,6 +69,7 @@ final class ScoutingController extends Controller
             'terms' => $terms,
             'papers' => $papers,
             'groups' => $papers->groups(),
+            'bySaying' => $papers->wantedBySaying(),
             'others' => $papers->others(),
             'against' => $papers->against(),
             'further' => $scouting->furtherQuestions()->get(),
