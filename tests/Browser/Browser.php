@@ -6,6 +6,7 @@ use Facebook\WebDriver\Chrome\ChromeDevToolsDriver;
 use Facebook\WebDriver\Chrome\ChromeOptions;
 use Facebook\WebDriver\Exception\ElementNotInteractableException;
 use Facebook\WebDriver\Exception\StaleElementReferenceException;
+use Facebook\WebDriver\Exception\UnknownErrorException;
 use Facebook\WebDriver\Remote\DesiredCapabilities;
 use Facebook\WebDriver\Remote\LocalFileDetector;
 use Facebook\WebDriver\Remote\RemoteWebDriver;
@@ -160,9 +161,11 @@ final class Browser
                 $found->click();
 
                 return $this;
-            } catch (StaleElementReferenceException $gone) {
+            } catch (StaleElementReferenceException|UnknownErrorException $gone) {
                 // the page was drawn anew between finding and pressing, as when background work ends
-                if ($tries === 1) {
+                $isGone = $gone instanceof StaleElementReferenceException ||
+                    str_contains((string) $gone->getMessage(), 'does not belong to the document');
+                if (! $isGone || $tries === 1) {
                     throw $gone;
                 }
             }
