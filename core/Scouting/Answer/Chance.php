@@ -17,7 +17,7 @@ final class Chance
             return $interval;
         }
         if (preg_match('/\b[Pp](?: for trend)?\s*([=<>≤])\s*(0?[.·]\d+)/u', $text, $found) === 1) {
-            $p = (float) strtr($found[2], ['·' => '.']);
+            $p = Figure::value($found[2]);
 
             return $found[1] === '>' ? $p >= 0.01 : $p > 0.05;
         }
@@ -37,10 +37,7 @@ final class Chance
         if (! $isFound) {
             return null;
         }
-        [$low, $high] = array_map(
-            fn (string $one): float => (float) strtr($one, ['·' => '.', '−' => '-', '–' => '-']),
-            [$found[1], $found[2]],
-        );
+        [$low, $high] = array_map(Figure::value(...), [$found[1], $found[2]]);
         $null = preg_match('/\b(?:ratio|OR|RR|HR|IRR|odds|relative risk|hazard)\b/u', $text) === 1 ? 1.0 : 0.0;
 
         return $low <= $null && $high >= $null;

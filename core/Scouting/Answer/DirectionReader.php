@@ -180,30 +180,32 @@ final readonly class DirectionReader
     /** -1 where the sentence tells the outcome by its contrary. */
     private function polarity(string $text): int
     {
-        $sentence = new RecordSentence($text, SentencePart::Untold, 0.5);
-        foreach ($this->question->of(ConceptRole::Outcome) as $concept) {
-            $match = ConceptMatch::of($concept, $sentence);
-            if ($match->at >= 0) {
-                return $match->isContrary ? -1 : 1;
-            }
-        }
-
-        return 1;
+        return $this->outcome($text)?->isContrary === true ? -1 : 1;
     }
 
     private function outcomeAt(string $text): int
+    {
+        $match = $this->outcome($text);
+        if ($match === null) {
+            return -1;
+        }
+        preg_match_all('/[\p{L}\p{N}]+/u', $text, $words, PREG_OFFSET_CAPTURE);
+
+        return $words[0][$match->at][1] ?? -1;
+    }
+
+    /** The first outcome asked about that the text holds. */
+    private function outcome(string $text): ?ConceptMatch
     {
         $sentence = new RecordSentence($text, SentencePart::Untold, 0.5);
         foreach ($this->question->of(ConceptRole::Outcome) as $concept) {
             $match = ConceptMatch::of($concept, $sentence);
             if ($match->at >= 0) {
-                preg_match_all('/[\p{L}\p{N}]+/u', $text, $words, PREG_OFFSET_CAPTURE);
-
-                return $words[0][$match->at][1] ?? -1;
+                return $match;
             }
         }
 
-        return -1;
+        return null;
     }
 
     /** -1 where those without it are compared to those with it. */

@@ -67,7 +67,7 @@ final class Figure
     {
         $isTold = preg_match('/\bdifferences?\b[^.;]{0,80}?(?:was|were|of|,|:|is|\))?\s([−–-]?\d+(?:[.·]\d+)?)/u', $text, $found) === 1;
 
-        return $isTold ? (float) strtr($found[1], ['·' => '.', '−' => '-', '–' => '-']) <=> 0.0 : 0;
+        return $isTold ? self::value($found[1]) <=> 0.0 : 0;
     }
 
     /** Two figures for two groups that nobody tested and that hardly differ. */
@@ -82,8 +82,9 @@ final class Figure
         return abs($one - $other) <= 0.12 * max($one, $other);
     }
 
-    private static function value(string $told): float
+    /** A number as papers print it, with a raised point or a long minus. */
+    public static function value(string $told): float
     {
-        return (float) strtr($told, ['·' => '.']);
+        return (float) strtr($told, ['·' => '.', '−' => '-', '–' => '-']);
     }
 }
