@@ -51,6 +51,12 @@ final class FoundPapers
     /** @return Collection<int, ScoutedPaper> those asked for, in their order */
     public function wanted(): Collection
     {
+        return once(fn (): Collection => $this->ordered());
+    }
+
+    /** @return Collection<int, ScoutedPaper> */
+    private function ordered(): Collection
+    {
         $says = mb_strtolower($this->terms->says);
         $wanted = $this->answering->filter(
             fn (ScoutedPaper $one): bool => in_array($this->terms->direction, [null, self::says($one)], true) &&
