@@ -9,6 +9,9 @@ use WaryHeron\Core\Coding\AskedWhen;
 use WaryHeron\Core\Coding\Book\Entry;
 use WaryHeron\Core\Coding\Code;
 use WaryHeron\Core\Coding\CodeType;
+use WaryHeron\Core\Coding\Lead\AskedItem;
+use WaryHeron\Core\Coding\Lead\Briefing;
+use WaryHeron\Core\Coding\Lead\ItemType;
 use WaryHeron\Core\Coding\Pass;
 
 /**
@@ -63,6 +66,28 @@ final class CodebookItem extends Model
             'maximum' => 'float',
             'retired_at' => 'immutable_datetime',
         ];
+    }
+
+    /**
+     * It as a question to a paper.
+     *
+     * @param  array<array-key, float>  $learned  what answers before it taught
+     * @param  ?ItemType  $otherwise  how it is asked where papers are not read for its type; null: not at all
+     */
+    public function asked(array $learned = [], ?ItemType $otherwise = null): ?AskedItem
+    {
+        $type = ItemType::tryFrom(['choices' => 'choice'][$this->type->value] ?? $this->type->value) ?? $otherwise;
+
+        return $type === null
+            ? null
+            : new AskedItem(
+                $this->id,
+                $this->label,
+                $type,
+                $this->code()->choosable(),
+                $this->unit,
+                new Briefing($this->guidance, $this->synonyms, $learned),
+            );
     }
 
     public function code(): Code

@@ -18,9 +18,7 @@ use Illuminate\Support\Facades\DB;
 use WaryHeron\Core\Coding\AnswerKind;
 use WaryHeron\Core\Coding\InvalidAnswer;
 use WaryHeron\Core\Coding\Lead\AskedItem;
-use WaryHeron\Core\Coding\Lead\Briefing;
 use WaryHeron\Core\Coding\Lead\Confidence;
-use WaryHeron\Core\Coding\Lead\ItemType;
 use WaryHeron\Core\Coding\Lead\Lead;
 use WaryHeron\Core\Coding\Lead\LeadFinder;
 use WaryHeron\Core\Coding\Lead\LeadPass;
@@ -61,7 +59,7 @@ final readonly class ProposeAnswers
         $whole = $pass === LeadPass::Deep ? $copy : null;
         $corrections = Corrections::of($review);
         $items = array_filter(array_map(
-            fn (CodebookItem $code): ?AskedItem => $this->asked($code, $corrections->learned($code->id)),
+            fn (CodebookItem $code): ?AskedItem => $code->asked($corrections->learned($code->id)),
             array_values($open),
         ));
         $leads = $this->finder->leads(array_values($items), $passages);
@@ -169,23 +167,6 @@ final readonly class ProposeAnswers
             'confidence' => Confidence::Check,
             'reason' => "Looked for {$words} in ".count($passages->all).' sentences and rows; none gives an answer.',
         ];
-    }
-
-    /** @param  array<array-key, float>  $learned */
-    private function asked(CodebookItem $code, array $learned): ?AskedItem
-    {
-        $type = ItemType::tryFrom(['choices' => 'choice'][$code->type->value] ?? $code->type->value);
-
-        return $type === null
-            ? null
-            : new AskedItem(
-                $code->id,
-                $code->label,
-                $type,
-                $code->code()->choosable(),
-                $code->unit,
-                new Briefing($code->guidance, $code->synonyms, $learned),
-            );
     }
 
     /**

@@ -20,7 +20,6 @@ use Illuminate\Queue\InteractsWithQueue;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use WaryHeron\Core\Coding\Lead\AskedItem;
-use WaryHeron\Core\Coding\Lead\Briefing;
 use WaryHeron\Core\Coding\Lead\Confidence;
 use WaryHeron\Core\Coding\Lead\ItemType;
 use WaryHeron\Core\Coding\Lead\LeadFinder;
@@ -99,19 +98,8 @@ final class AnswerFurther implements OfTask, ShouldQueue
         $code = $question->code_id === null
             ? null
             : CodebookItem::query()->where('review_id', $question->review_id)->find($question->code_id);
-        if ($code === null) {
-            return PlainItem::of($question->label);
-        }
-        $type = ItemType::tryFrom(['choices' => 'choice'][$code->type->value] ?? $code->type->value) ?? ItemType::Text;
 
-        return new AskedItem(
-            $code->id,
-            $code->label,
-            $type,
-            $code->code()->choosable(),
-            $code->unit,
-            new Briefing($code->guidance, $code->synonyms),
-        );
+        return $code?->asked(otherwise: ItemType::Text) ?? PlainItem::of($question->label);
     }
 
     /** @return Collection<int, ScoutedPaper> the likeliest that were not read for it */
