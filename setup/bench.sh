@@ -3,7 +3,7 @@
 run_bench() {
     local name="${1:-}"
     [ $# -gt 0 ] && shift
-    case "$name" in pages | library | deliver | screening | search | vocabulary | match | convert | ranking | texts | leads | scouting | synthesis) ;; *) fail "there is no benchmark “$name”." "./heron bench pages|library|deliver|screening|search|vocabulary|match|convert|ranking|texts|leads|scouting|synthesis [SIZE]" ;; esac
+    case "$name" in pages | library | deliver | screening | search | vocabulary | match | convert | ranking | texts | leads | scouting | judged | synthesis) ;; *) fail "there is no benchmark “$name”." "./heron bench pages|library|deliver|screening|search|vocabulary|match|convert|ranking|texts|leads|scouting|judged|synthesis [SIZE]" ;; esac
     case "$name" in match | convert | ranking | texts | leads | scouting) # these need no database
         { need_cli_packages; need_composer; } >&2
         "bench_$name" "$@"
@@ -90,6 +90,12 @@ bench_texts() { php -d pcov.enabled=0 -d memory_limit=512M bench/papers.php text
 bench_leads() { php -d pcov.enabled=0 -d memory_limit=512M bench/papers.php leads "${1:-100}"; }
 
 bench_scouting() { php -d pcov.enabled=0 bench/scouting.php "$@"; }
+
+# 60 judged questions over invented studies, beside the full-text ranking of PostgreSQL.
+bench_judged() {
+    PGPASSFILE="$DIR/secrets" php -d pcov.enabled=0 -d memory_limit=1G bench/scouting-judged.php \
+        "pgsql:host=127.0.0.1;port=$PG_PORT;dbname=$APP_DATABASE;user=heron_owner" "$@"
+}
 
 bench_ranking() { php -d pcov.enabled=0 bench/ranking.php "$@"; }
 

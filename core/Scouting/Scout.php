@@ -20,6 +20,7 @@ use WaryHeron\Core\Scouting\Named\NamedThing;
 use WaryHeron\Core\Scouting\Named\NameKind;
 use WaryHeron\Core\Scouting\Named\ProperNames;
 use WaryHeron\Core\Scouting\Reading\Evidence;
+use WaryHeron\Core\Scouting\Reading\Rarity;
 use WaryHeron\Core\Scouting\Reading\ReadRecord;
 use WaryHeron\Core\Scouting\Reading\Signs;
 
@@ -54,7 +55,7 @@ final readonly class Scout
     public function findings(PlainQuestion $question, iterable $records): array
     {
         $records = array_values([...$records]);
-        $question = FoundKin::in($question, $records);
+        $question = Rarity::weighed(FoundKin::in($question, $records), $records);
         $weighed = array_map(fn (ReadRecord $record): Weighed => Weighed::of($question, $record), $records);
         $findings = array_map(
             fn (Weighed $one): Finding => $this->finding($question, $one),
@@ -139,7 +140,8 @@ final readonly class Scout
         }
 
         $sentence = $answer->candidate->sentence;
-        $isCompared = ! $question->kind->hasDirection() || ($sentence->isComparison() && ($weighed->isRemark || self::isNamed($answer)));
+        $isCompared = ! $question->kind->hasDirection() ||
+            ($sentence->isComparison() && ($weighed->isRemark || self::isNamed($answer)));
 
         return $sentence->isFinding() && $isCompared && $weighed->evidence->parts['protocol'] < self::PROTOCOL;
     }

@@ -80,6 +80,17 @@ final class Story
         $this->sites = $chance->int(2, 14);
     }
 
+    public function facts(): StudyFacts
+    {
+        return new StudyFacts(
+            $this->topic['key'],
+            $this->design,
+            $this->people[0],
+            $this->does[0],
+            array_column($this->outcomes, 0),
+        );
+    }
+
     public function title(): string
     {
         $c = $this->chance;

@@ -31,6 +31,7 @@ final readonly class Study
         public array $types,
         public array $ideas,
         public array $central,
+        public StudyFacts $facts,
     ) {
     }
 }

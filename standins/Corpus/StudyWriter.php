@@ -90,7 +90,7 @@ final class StudyWriter
                 : '',
             $language,
             $this->types($design),
-            ...$this->headings($chance, $story),
+            ...[...$this->headings($chance, $story), $story->facts()],
         );
     }
 

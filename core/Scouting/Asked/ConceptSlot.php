@@ -57,6 +57,25 @@ final readonly class ConceptSlot
         return new self($this->own, $this->kin, $this->contrary, $weight, $this->words);
     }
 
+    /**
+     * Whether a sentence holds it in any of its words.
+     *
+     * @param  string  $stems  of the sentence, between blanks
+     * @param  array<array-key, true>  $set  the same
+     */
+    public function isIn(string $stems, array $set): bool
+    {
+        foreach (array_intersect_key($this->phrases, $set) as $phrases) {
+            foreach ($phrases as $phrase) {
+                if (str_contains($stems, $phrase->needle)) {
+                    return true;
+                }
+            }
+        }
+
+        return $this->beginning !== '' && str_contains($stems, " {$this->beginning}");
+    }
+
     /** @param  list<string>  $phrase */
     private function isInside(array $phrase): bool
     {

@@ -59,6 +59,12 @@ final class People
         return $isAgent && ! in_array($last, self::NOBODY, true) ? [implode(' ', $stems), $last] : null;
     }
 
+    /** "staff room", "nursing station": a word for people that says of what kind a thing is. */
+    public static function describe(string $word, string $next): bool
+    {
+        return preg_match(self::ONE, $word) === 1 && preg_match(self::THINGS, $next) === 1;
+    }
+
     /** Whether a word names people. */
     public static function isOne(string $stem): bool
     {
@@ -70,7 +76,26 @@ final class People
         return (int) preg_match_all(self::OTHERS, $text);
     }
 
+    /** In a form that can describe a thing. */
+    private const ONE = '/(?:nurse|nursing|staff|patient|doctor|physician|student|worker|driver|employee|crew)$/';
+
+    private const THINGS = '/^(?:rooms?|stations?|homes?|wards?|units?|education|training|schools?|staffing|shortages?|turnover|'.
+        'ratios?|handovers?|handling|transfers?|satisfaction|safety|records?|reports?|rounds?|rota|rosters?|care|time|hours|'.
+        'meetings?|canteens?|breaks?|workload|burnout|health|wellbeing|well-being|outcomes?|absence|experience|numbers|flow)$/';
+
     private const NOBODY = ['water', 'number', 'answer', 'matter', 'order', 'shoulder', 'finger', 'winter', 'paper', 'letter',
         'handover', 'hangover', 'turnover', 'cancer', 'fever', 'ulcer', 'computer', 'centr', 'infant', 'implant',
-        'pressur', 'stressor', 'disorder', 'roster', 'helper', 'burnout', 'player', 'ladder', 'monitor', 'filter', 'timer', 'sticker', 'fewer', 'after', 'under', 'longer', 'shorter', 'other', 'lower', 'higher', 'better', 'plant', 'restaurant', 'important', 'significant', 'constant', 'mist', 'wrist', 'list', 'checklist', 'assist', 'exist', 'eleven'];
+        'pressur', 'stressor', 'disorder', 'roster', 'helper', 'burnout', 'player', 'ladder', 'monitor', 'filter', 'timer', 'sticker', 'fewer', 'after', 'under', 'longer', 'shorter', 'other', 'lower', 'higher', 'better', 'plant', 'restaurant', 'important', 'significant', 'constant', 'mist', 'wrist', 'list', 'checklist', 'assist', 'exist', 'eleven',
+        'catheter', 'larger', 'smaller', 'faster', 'slower', 'stronger', 'weaker', 'earlier', 'later', 'sooner', 'newer', 'older', 'younger',
+        'greater', 'wider', 'narrower', 'deeper', 'cheaper', 'safer', 'quicker', 'fitter', 'brighter', 'darker', 'warmer',
+        'colder', 'cooler', 'calmer', 'happier', 'healthier', 'harder', 'easier', 'stricter', 'lighter', 'heavier', 'farther',
+        'layer', 'printer', 'barrier', 'trigger', 'buffer', 'counter', 'register', 'semester', 'chapter', 'character',
+        'parameter', 'diameter', 'powder', 'bladder', 'chamber', 'laser', 'poster', 'cluster', 'feeder', 'reminder', 'scanner',
+        'freezer', 'heater', 'pacemaker', 'marker', 'biomarker', 'tracker', 'dispenser', 'inhaler', 'starter', 'thermometer',
+        'weather', 'butter', 'silver', 'copper', 'litter', 'liner', 'container', 'blister', 'spacer', 'shower', 'dinner',
+        'supper', 'manner', 'corner', 'border', 'power', 'tower', 'summer', 'trouser', 'hamper', 'suffer', 'differ', 'offer',
+        'transfer', 'refer', 'prefer', 'consider', 'deliver', 'recover', 'discover', 'remember', 'liver',
+        'river', 'fibr', 'meter', 'dominant', 'instant', 'elegant', 'abundant', 'vacant', 'coolant', 'stimulant',
+        'antidepressant', 'anticoagulant', 'relaxant', 'disinfectant', 'antioxidant', 'lubricant', 'irritant', 'pollutant',
+        'contaminant', 'determinant', 'variant', 'resistant', 'redundant', 'consist', 'resist', 'persist', 'twist', 'fist'];
 }

@@ -44,4 +44,19 @@ final readonly class PlainQuestion
     {
         return new self($this->text, $this->kind, array_map($change, $this->concepts));
     }
+
+    /** @param  callable(ConceptSlot, int, int): ConceptSlot  $change  of a slot, its concept's place and its own */
+    public function withSlots(callable $change): self
+    {
+        $concepts = [];
+        foreach ($this->concepts as $i => $concept) {
+            $slots = [];
+            foreach ($concept->slots as $at => $slot) {
+                $slots[] = $change($slot, $i, $at);
+            }
+            $concepts[] = new AskedConcept($concept->role, $concept->text, $slots);
+        }
+
+        return new self($this->text, $this->kind, $concepts);
+    }
 }

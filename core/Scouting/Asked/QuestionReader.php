@@ -77,14 +77,19 @@ final readonly class QuestionReader
             $isAside = $isAside || $mark === 'side';
             $before = array_column($parts, 0);
             $role = match (true) {
+                // "double checking by two nurses": they belong to what is done
+                $mark === 'by' && ! $afterVerb && end($before) === ConceptRole::Exposure => ConceptRole::Setting,
                 $this->namesPeople($words) &&
                     ! in_array(ConceptRole::Population, $before, true) => ConceptRole::Population,
                 ! $isAside => ConceptRole::Outcome,
                 $kind->hasDirection() => $this->directed($mark, $afterVerb, $before, $kind),
                 default => $this->undirected($mark, $before),
             };
-            // "listening to music" is one thing
-            $isOne = $mark === 'of' && $role === ConceptRole::Exposure && end($before) === $role;
+            // "listening to music", "daylight from windows" are one thing
+            $isOne = in_array($mark, ['of', 'with', 'from'], true) &&
+                ! $afterVerb &&
+                $role === ConceptRole::Exposure &&
+                end($before) === $role;
             $parts = $isOne ? self::joined($parts, $words) : [...$parts, [$role, $words]];
         }
 
@@ -145,7 +150,12 @@ final readonly class QuestionReader
         $hasOutcome = in_array(ConceptRole::Outcome, $before, true);
 
         return match (true) {
-            $mark === 'more' => ConceptRole::Outcome,
+            in_array($mark, ['more', 'done'], true) && ! $hasOutcome => ConceptRole::Outcome,
+            $mark === 'of' && end($before) === ConceptRole::Population => ConceptRole::Setting,
+            $mark === 'of' && end($before) === ConceptRole::Exposure && ! $afterVerb => ConceptRole::Exposure,
+            in_array($mark, ['with', 'by', 'from'], true) && $hasExposure && ! $afterVerb => ConceptRole::Exposure,
+            $mark === 'with' && end($before) === ConceptRole::Population => ConceptRole::Setting,
+            in_array($mark, ['with', 'by', 'from'], true) && ! $hasExposure => ConceptRole::Exposure,
             $mark === 'than' && $kind === QuestionKind::Comparison && $before !== [] => ConceptRole::Comparator,
             $mark === 'side' => ConceptRole::Exposure,
             $mark === 'if' && ! $hasExposure => ConceptRole::Exposure,
@@ -163,7 +173,8 @@ final readonly class QuestionReader
     /** @param  list<ConceptRole>  $before */
     private function undirected(string $mark, array $before): ConceptRole
     {
-        $isFurther = in_array(ConceptRole::Outcome, $before, true) && in_array($mark, ['when', 'among', 'if'], true);
+        $isFurther = in_array(ConceptRole::Outcome, $before, true) &&
+            in_array($mark, ['when', 'among', 'if', 'with', 'by', 'from'], true);
 
         return $isFurther ? ConceptRole::Setting : ConceptRole::Outcome;
     }

@@ -15,19 +15,19 @@ final class QuestionWords
     private const MARKS = [
         'in' => 'among', 'among' => 'among', 'amongst' => 'among', 'of' => 'of', 'for' => 'for', 'to' => 'of', 'on' => 'when',
         'during' => 'when', 'after' => 'when', 'before' => 'when', 'at' => 'when', 'between' => 'when', 'while' => 'when',
-        'within' => 'when', 'since' => 'when', 'when' => 'if', 'if' => 'if', 'who' => 'if', 'whose' => 'if', 'with' => 'if',
-        'from' => 'if', 'by' => 'if', 'because' => 'if', 'through' => 'if', 'without' => 'if',
+        'within' => 'when', 'since' => 'when', 'when' => 'if', 'if' => 'if', 'who' => 'if', 'whose' => 'if', 'with' => 'with',
+        'from' => 'from', 'by' => 'by', 'because' => 'if', 'through' => 'if', 'without' => 'if',
         'than' => 'than', 'or' => 'than', 'versus' => 'than', 'vs' => 'than', 'compared' => 'than', 'rather' => 'than',
         ':' => 'side', 'more' => 'more', 'less' => 'more', 'fewer' => 'more', 'better' => 'more', 'worse' => 'more',
     ];
 
-    /** Verbs between what is done and what comes of it. */
-    private const VERBS = '/^(?:reduc\w*|increas\w*|improv\w*|lowers?|rais(?:e|es)|prevent\w*|affect\w*|influenc\w*|chang(?:e|es)|decreas\w*|lessen\w*|worsen\w*|shorten\w*|lengthen\w*|protects?|leads?|causes?|helps?|makes?|gives?|produces?|keeps?|cuts?|eases?|relieves?|promotes?|alters?|harms?|impairs?|delays?|speeds?|associated|linked|related|contributes?|enhances?|supports?|diminish\w*|avoids?|limits?|boosts?|gets?|brings?|results?|stops?|works?|matters?|suffers?|reports?|has|have|takes?|needs?|shows?|feels?|spares?|encourages?|strengthens?|weakens?|predicts?|slows?|raise)$/';
+    private const FILL = '/^(?:do|does|did|doing|bad|effective|ineffective|happens?|links?|factors?|association|relationship|connection|help|helps|wear(?:ing|s)?|letting|allowing|offering|providing|introducing|doing|having|receiving|is|are|was|were|be|been|being|can|could|will|would|should|may|might|has|have|had|having|what|which|how|whom|why|the|a|an|any|there|it|its|this|that|these|those|they|them|their|he|she|his|her|we|us|i|you|one|not|no|some|such|as|most|least|best|worst|giv\w+|mak\w+|made|tak\w+|get\w*|common|commonly|often|many|much|frequent|frequently|usual|likely|effects?|impact|risk|used?|using|so|very|also|other|own|each|every|all|up|out|about|over|exist|available|and|feel|feels|have|show|work|longer|shorter|lower|higher|greater|rarer|smaller|larger|well|good|than|into|their|when|during|us)$/';
 
-    private const FILL = '/^(?:do|does|did|doing|is|are|was|were|be|been|being|can|could|will|would|should|may|might|has|have|had|having|what|which|how|whom|why|the|a|an|any|there|it|its|this|that|these|those|they|them|their|he|she|his|her|we|us|i|you|one|not|no|some|such|as|most|least|best|worst|giv\w+|mak\w+|made|tak\w+|get\w*|common|commonly|often|many|much|frequent|frequently|usual|likely|effects?|impact|risk|used?|using|so|very|also|other|own|each|every|all|up|out|about|over|exist|available|and|feel|feels|have|show|work|longer|shorter|well|good|than|into|their|when|during|us)$/';
+    private const COMPARED = '/\b(?:fewer|less|more|better|worse|lower|higher|longer|shorter|rarer|commoner|greater|smaller|reduced|improved|lessened)\b/';
 
     private const OF_KIND = [
         'instrument' => '/^(?:instruments?|scales?|questionnaires?|tools?|inventor(?:y|ies)|measur\w*|assess\w*|tests?|indicators?|ratings?|quantif\w*|validated|reliabl\w*)$/',
+        'prognosis' => '/^predict\w*$/',
         'prevalence' => '/^(?:prevalence|incidence|share|proportion|percentage|fraction|frequency|part|prevalent|widespread|rare|rate|large|number)$/',
     ];
 
@@ -38,28 +38,43 @@ final class QuestionWords
     public static function pieces(string $text, QuestionKind $kind, Families $families): array
     {
         $pieces = [];
-        $open = ['mark' => '', 'verb' => false, 'words' => []];
+        $open = self::opened();
         $hasVerb = false;
         $tokens = self::tokens($text, $families);
         foreach ($tokens as $i => $token) {
-            $isVerb = ! $hasVerb && preg_match(self::VERBS, $token) === 1 && ($pieces !== [] || $open['words'] !== []);
             $next = $tokens[$i + 1] ?? '';
-            $mark = self::mark($token, $next, $i);
-            if ($mark !== null || $isVerb || $token === 'do') {
+            $isFirst = $pieces === [] && $open['words'] === [];
+            $isVerb = ! $hasVerb && ! $isFirst && (Verbs::joins($token, $next) || $token === 'do' ||
+                Verbs::links($token, array_slice($tokens, 0, $i)));
+            $isDone = ! $isFirst && Verbs::isOutcome($token, array_slice($tokens, $i + 1));
+            $mark = self::mark($token, $tokens, $i);
+            $told = $hasVerb || $isFirst ? null : Verbs::told($token);
+            if ($told !== null) {
+                $pieces = [
+                    ...($open['words'] === [] ? $pieces : [...$pieces, $open]),
+                    ['mark' => 'done', 'verb' => true, 'words' => [$told]],
+                ];
+                [$open, $hasVerb] = [self::opened(), true];
+            } elseif ($mark !== null || $isVerb || $isDone || $token === 'do') {
                 if ($open['words'] !== []) {
                     $pieces[] = $open;
-                    $open = ['mark' => '', 'verb' => false, 'words' => []];
+                    $open = self::opened();
                 }
-                $isVerb = $isVerb || ($token === 'do' && $pieces !== []);
-                $hasVerb = $hasVerb || $isVerb;
-                $open['verb'] = $open['verb'] || $isVerb;
+                $hasVerb = $hasVerb || $isVerb || $isDone;
+                $open['verb'] = $open['verb'] || $isVerb || $isDone;
                 // "than among" is still a comparison
-                $open['mark'] = $open['mark'] === 'than' ? 'than' : $mark ?? $open['mark'];
+                $open['mark'] = $open['mark'] === 'than' ? 'than' : $mark ?? ($isDone ? 'done' : $open['mark']);
+                $isDone && ($open['words'][] = $token);
             } elseif (! self::isFill($token, $kind)) {
                 $open['words'][] = $token;
-                if (People::isOne(Stem::all($token)[count(Stem::all($token)) - 1] ?? '') && $next !== '') {
+                if (
+                    $next !== '' &&
+                    self::isPeople($token) &&
+                    ! self::isPeople($next) &&
+                    ! People::describe($token, $next)
+                ) {
                     $pieces[] = $open;
-                    $open = ['mark' => '', 'verb' => false, 'words' => []];
+                    $open = self::opened();
                 }
             }
         }
@@ -67,11 +82,44 @@ final class QuestionWords
         return $open['words'] === [] ? $pieces : [...$pieces, $open];
     }
 
-    private static function mark(string $token, string $next, int $at): ?string
+    /** @return array{mark: string, verb: bool, words: list<string>} */
+    private static function opened(): array
     {
+        return ['mark' => '', 'verb' => false, 'words' => []];
+    }
+
+    private static function isPeople(string $token): bool
+    {
+        $stems = Stem::all($token);
+
+        return People::isOne($stems[count($stems) - 1] ?? '');
+    }
+
+    /** @param  list<string>  $tokens */
+    private static function mark(string $token, array $tokens, int $at): ?string
+    {
+        $next = $tokens[$at + 1] ?? '';
+        if ($token === 'as' && $at > 1 && ($tokens[$at - 2] === 'as')) {
+            return 'than'; // "as safe as"
+        }
+        if (self::isTurned($tokens, $at)) {
+            return 'side';
+        }
         $mark = self::MARKS[$token] ?? null;
 
         return $mark === 'more' && ($at === 0 || in_array($next, ['than', 'or', 'for'], true)) ? null : $mark;
+    }
+
+    /**
+     * "Are errors fewer with ...", "Is sleep longer after ...": the outcome comes first.
+     *
+     * @param  list<string>  $tokens
+     */
+    private static function isTurned(array $tokens, int $at): bool
+    {
+        return $at > 2 && (preg_match('/^(?:is|are|was|were)$/', $tokens[0]) === 1 || $tokens[1] === 'happens') &&
+            preg_match('/^(?:with|after|under|by|when|if|on|during)$/', $tokens[$at]) === 1 &&
+            ($tokens[1] === 'happens' || preg_match(self::COMPARED, "{$tokens[$at - 2]} {$tokens[$at - 1]}") === 1);
     }
 
     private static function isFill(string $token, QuestionKind $kind): bool

@@ -31,7 +31,7 @@ final class CommonFamilies
           sleep loss, sleep debt, sleep restriction, lack of sleep
         - sleep quality, quality of sleep, restorative sleep | insomnia, sleep disturbance, disturbed sleep, poor
           sleep, sleep problems, trouble sleeping, sleeplessness
-        - fall asleep at the wheel, asleep at the wheel, sleep at the wheel, asleep while driving, sleeping
+        - fall asleep at the wheel, dozing at the wheel, dozing off at the wheel, asleep at the wheel, sleep at the wheel, asleep while driving, sleeping
           drivers, closed their eyes, sleep-related driving events, dozed off while driving, microsleep, asleep
           when driving, slept while driving, asleep behind the wheel, nod off while driving, nodded off, nods off,
           dozed off, doze off, drowsy driving, sleep-related crash
@@ -135,7 +135,7 @@ final class CommonFamilies
         - hand hygiene, hand washing, handwashing, hand disinfection, hand rub, hand rubbing, disinfect their
           hands, clean their hands
         - mortality, death, deaths, died, dying, fatal | survival, survived
-        - length of stay, hospital stay, days in hospital, discharge
+        - length of stay, stay, hospital stay, days in hospital, discharge
         - readmission, readmitted, rehospitalisation, return to hospital
         - pain, pain score, painful, sore, soreness, hurt | pain relief, relief, free of pain, painless, analgesia
         - satisfaction of patients, patient satisfaction, patients satisfied, patient experience
@@ -186,7 +186,18 @@ final class CommonFamilies
         - incontinence, toileting, continence, urinary tract infection
         - malnutrition, undernutrition, weight loss, protein intake, appetite
         - frailty, mobility, mobilisation, walking ability, gait, early mobilisation, out of bed
-        - agitation, aggression in dementia, restlessness, wandering, behavioural symptoms
+        - agitation, agitated, aggression in dementia, restlessness, wandering, behavioural symptoms
+        - hba1c, glycated haemoglobin, glycated hemoglobin, glycosylated haemoglobin, haemoglobin a1c, a1c,
+          glycaemic control
+        - body clock, biological clock, circadian phase, circadian rhythm, circadian timing, internal clock, melatonin
+          onset, melatonin rhythm, time of melatonin onset
+        - breastfeed, breastfeeding, breast feeding, breast-feeding, breastfed, breast-fed
+        - jaundice, bilirubin, hyperbilirubinaemia, hyperbilirubinemia, icterus
+        - newborn, newborns, neonate, neonatal, infant, newborn infants
+        - phototherapy, light treatment, light therapy
+        - antibiotics, antibiotic, antibiotic prescriptions, antibiotic prescribing, antimicrobial, antimicrobials
+        - visit, visits, attendance, attendances
+        - school, schools, classroom, classrooms
         # People's work and feelings
         - moral distress, moral injury, ethical conflict, conscience, bad conscience, moral strain
         - compassion fatigue, secondary traumatic stress, empathy, compassion, vicarious trauma, post-traumatic

@@ -6,6 +6,7 @@ namespace WaryHeron\Core\Scouting\Kin;
 
 use WaryHeron\Core\Scouting\Asked\AskedConcept;
 use WaryHeron\Core\Scouting\Asked\ConceptRole;
+use WaryHeron\Core\Scouting\Asked\ConceptSlot;
 use WaryHeron\Core\Scouting\Asked\PlainQuestion;
 use WaryHeron\Core\Scouting\Reading\ConceptMatch;
 use WaryHeron\Core\Scouting\Reading\ReadRecord;
@@ -22,6 +23,9 @@ final class FoundKin
 
     /** What a sentence must hold to be worth the longer look. */
     private const MAY = '/defined as|taken as|, that is,|i\.e\.|\bmeans\b|, in which|\b(?:was|is|were|are) (?:an?|any)\b|, or\b|\(\p{Lu}{2}/u';
+
+    /** A short form is taken for so many phrases at most, those in most records first. */
+    private const WAYS = 2;
 
     /** A definition holds at least so much of the concept. */
     private const HELD = 0.72;
@@ -47,9 +51,49 @@ final class FoundKin
             }
         }
 
+        $spelled = self::spelled($question->text, $records);
+        $question = $question->withSlots(
+            fn (ConceptSlot $slot): ConceptSlot => $slot->with($spelled[implode(' ', $slot->own)] ?? []),
+        );
+
         return $question->mapped(fn (AskedConcept $concept): AskedConcept => in_array($concept->role, [ConceptRole::Exposure, ConceptRole::Comparator, ConceptRole::Outcome], true)
             ? $concept->with(self::phrases($concept, $defined))
             : $concept);
+    }
+
+    /**
+     * Short forms that the question has in capitals, as the records write them out: "light-emitting diode" for LED.
+     *
+     * @param  list<ReadRecord>  $records
+     * @return array<string, list<list<string>>>  phrases, by the stem of the short form
+     */
+    private static function spelled(string $question, array $records): array
+    {
+        $spelled = [];
+        preg_match_all('/\b\p{Lu}{3,6}\b/u', $question, $found);
+        foreach (array_unique($found[0]) as $short) {
+            $initials = array_map(
+                fn (string $letter): string => "{$letter}[\\p{L}]{2,}",
+                mb_str_split(mb_strtolower($short)),
+            );
+            $pattern = '/\b'.implode('[- ](?:of |and |the |for |in )?', $initials).'\b/iu';
+            $phrases = [];
+            foreach ($records as $record) {
+                foreach ([$record->title, ...$record->sentences] as $sentence) {
+                    if (preg_match($pattern, $sentence->text, $held) === 1) {
+                        $phrase = mb_strtolower($held[0]);
+                        $phrases[$phrase] = ($phrases[$phrase] ?? 0) + 1;
+                    }
+                }
+            }
+            arsort($phrases);
+            $spelled[Stem::of(mb_strtolower($short))] = array_map(
+                Stem::all(...),
+                array_slice(array_keys($phrases), 0, self::WAYS),
+            );
+        }
+
+        return $spelled;
     }
 
     /**

@@ -21,21 +21,27 @@ final readonly class ConceptMatch
      * @param  float  $share  0 nothing of it to 1 all of it, near together
      * @param  bool  $isContrary  it is told by its contrary: less of what the sentence names is more of the concept
      * @param  int  $at  the place of its main word among the stems; -1 where it is not there
+     * @param  list<float>  $held  of each slot how much of it, 0 to 1
      */
-    private function __construct(public float $share, public bool $isContrary = false, public int $at = -1)
-    {
+    private function __construct(
+        public float $share,
+        public bool $isContrary = false,
+        public int $at = -1,
+        public array $held = [],
+    ) {
     }
 
     public static function of(AskedConcept $concept, RecordSentence $sentence): self
     {
         $held = $weights = 0.0;
-        $places = [];
+        $places = $strengths = [];
         $isContrary = $telling = false;
         $at = -1;
         foreach ($concept->slots as $slot) {
             $weights += $slot->weight;
             $phrase = self::held($slot, $sentence);
-            $held += $slot->weight * ($phrase === null ? self::scattered($slot, $sentence) : $phrase->strength);
+            $strengths[] = $strength = $phrase === null ? self::scattered($slot, $sentence) : $phrase->strength;
+            $held += $slot->weight * $strength;
             if ($phrase !== null) {
                 $places[] = $at = self::place($phrase, $sentence);
                 $telling = $telling || $phrase->isTelling;
@@ -46,7 +52,7 @@ final readonly class ConceptMatch
 
         $share = $weights > 0 ? ($held / $weights) * ($isFar ? 0.6 : 1.0) : 0.0;
 
-        return new self($telling ? max(self::TELLING, $share) : $share, $isContrary, $at);
+        return new self($telling ? max(self::TELLING, $share) : $share, $isContrary, $at, $strengths);
     }
 
     /** The phrase of lowest rank that the sentence holds. */

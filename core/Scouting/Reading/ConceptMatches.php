@@ -11,16 +11,19 @@ use WaryHeron\Core\Scouting\Asked\PlainQuestion;
 /** How much of each part of a question a sentence holds. */
 final readonly class ConceptMatches
 {
-    /** @param  array<string, ConceptMatch>  $best  by role */
-    private function __construct(private array $best, private ConceptMatch $none)
+    /**
+     * @param  array<string, ConceptMatch>  $best  by role
+     * @param  list<ConceptMatch>  $all  of each concept of the question
+     */
+    private function __construct(private array $best, private ConceptMatch $none, public array $all)
     {
     }
 
     public static function of(PlainQuestion $question, RecordSentence $sentence): self
     {
-        $best = [];
+        $best = $all = [];
         foreach ($question->concepts as $concept) {
-            $match = ConceptMatch::of($concept, $sentence);
+            $all[] = $match = ConceptMatch::of($concept, $sentence);
             $role = $concept->role->value;
             if (! isset($best[$role]) || $match->share > $best[$role]->share) {
                 $best[$role] = $match;
@@ -28,7 +31,7 @@ final readonly class ConceptMatches
         }
         $nothing = new AskedConcept(ConceptRole::Setting, '', []);
 
-        return new self($best, ConceptMatch::of($nothing, $sentence));
+        return new self($best, ConceptMatch::of($nothing, $sentence), $all);
     }
 
     public function in(ConceptRole $role): ConceptMatch

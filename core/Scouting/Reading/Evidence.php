@@ -54,6 +54,8 @@ final readonly class Evidence
         return new self([
             'sentence' => ($best->score ?? 0.0) / 6,
             'directness' => self::directness($question, $candidates),
+            'coverage' => Coverage::of($question, $title, $candidates),
+            'verbatim' => Coverage::of($question, $title, $candidates, 1.0),
             'exposure' => $about,
             'outcome' => $outcome,
             'both' => min($about, $outcome),
@@ -70,7 +72,7 @@ final readonly class Evidence
             ),
             'local' => min(3, $record->count(Signs::LOCAL)) / 3,
             'denied' => self::denied($question, $candidates),
-            'others' => $title->share(ConceptRole::Population) < 0.5
+            'others' => $question->has(ConceptRole::Population) && $title->share(ConceptRole::Population) < 0.5
                 ? (float) min(1, People::others($record->title->text))
                 : 0.0,
         ]);

@@ -26,9 +26,14 @@ final readonly class RecordSentence
     /** Whether it tells what was found, and not what was asked, planned or done. */
     public function isFinding(): bool
     {
-        $isTold = $this->has(Signs::FIGURE) || $this->has(Signs::STATISTIC) || $this->has(Signs::COMPARED) || $this->has(Signs::NOTHING);
+        $isTold = $this->has(Signs::FIGURE) ||
+            $this->has(Signs::STATISTIC) ||
+            $this->has(Signs::COMPARED) ||
+            $this->has(Signs::NOTHING);
 
-        return $isTold && ! str_ends_with($this->text, '?') && (! $this->has(Signs::SUPPOSED) || $this->has(Signs::STATISTIC)) &&
+        return $isTold &&
+            ! str_ends_with($this->text, '?') &&
+            (! $this->has(Signs::SUPPOSED) || $this->has(Signs::STATISTIC)) &&
             ! in_array($this->part, [SentencePart::Aim, SentencePart::Background], true);
     }
 
@@ -36,7 +41,10 @@ final readonly class RecordSentence
     public function isComparison(): bool
     {
         return $this->has(Signs::COMPARED) || $this->has(Signs::NOTHING) || $this->has(Signs::TESTED) ||
-            preg_match_all('/(?<![\d.])(?!95\s*%)\d+(?:[.·]\d+)?\s*(?:%|per cent|percent|hours|minutes|points|days)/u', $this->text) > 1;
+            preg_match_all(
+                '/(?<![\d.])(?!95\s*%)\d+(?:[.·]\d+)?\s*(?:%|per cent|percent|hours|minutes|points|days)/u',
+                $this->text,
+            ) > 1;
     }
 
     public function has(string $pattern): bool

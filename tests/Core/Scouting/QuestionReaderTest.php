@@ -25,6 +25,17 @@ it('takes a question apart', function (string $question, string $kind, array $pa
     ['What share of nurses have been assaulted by patients?', 'prevalence', ['population: nurses', 'outcome: assaulted', 'setting: patients']],
     ['Which questionnaires measure fatigue in shift workers?', 'instrument', ['outcome: fatigue', 'population: shift workers']],
     ['How do night nurses experience rest breaks?', 'meaning', ['population: night nurses', 'outcome: experience rest breaks']],
+    ['Do forward-rotating rosters let shift workers sleep longer?', 'effect', ['exposure: forward-rotating rosters', 'population: shift workers', 'outcome: sleep']],
+    ['Are lapses of attention fewer with pulses of bright light?', 'effect', ['outcome: lapses of attention', 'exposure: pulses bright light']],
+    ['Do patients with depression sleep better with light therapy?', 'effect', ['population: patients', 'setting: depression', 'outcome: sleep', 'exposure: light therapy']],
+    ['Does playing music calm patients before surgery?', 'effect', ['exposure: playing music', 'outcome: calm', 'population: patients', 'setting: surgery']],
+    ['Do light boxes in the staff room improve alertness?', 'effect', ['exposure: light boxes', 'setting: staff room', 'outcome: alertness']],
+    ['Does double checking by two nurses prevent errors?', 'effect', ['exposure: double checking', 'setting: two nurses', 'outcome: errors']],
+    ['Is bedside handover safer than handover in an office?', 'comparison', ['exposure: bedside handover', 'outcome: safety', 'comparator: handover', 'setting: office']],
+    ['Is there a link between hospital noise and delirium?', 'effect', ['exposure: hospital noise', 'outcome: delirium']],
+    ['What happens to sleep when night nurses take melatonin?', 'effect', ['outcome: sleep', 'population: night nurses', 'exposure: melatonin']],
+    ['Does light before night duty shift the body clock?', 'effect', ['exposure: light', 'setting: night duty', 'outcome: body clock']],
+    ['What predicts turnover among student nurses?', 'prognosis', ['outcome: turnover', 'population: student nurses']],
     ['???', 'effect', []],
 ]);
 
