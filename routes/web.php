@@ -19,6 +19,7 @@ use App\Http\Controllers\Matching\PairingController;
 use App\Http\Controllers\Question\QuestionController;
 use App\Http\Controllers\Report\LogController;
 use App\Http\Controllers\Report\ReportController;
+use App\Http\Controllers\Scouting\NamedThingsController;
 use App\Http\Controllers\Scouting\ScoutedExportController;
 use App\Http\Controllers\Scouting\ScoutedPaperController;
 use App\Http\Controllers\Scouting\ScoutingController;
@@ -132,7 +133,10 @@ Route::prefix('/reviews/{review}')
                 ->whereIn('format', ['csv', 'xlsx', 'ris', 'bibtex'])
                 ->middleware('throttle:dear')
                 ->name('scouting.download');
-            Route::get('/scouting/{scouting}/named/{kind}/{format}', [ScoutedExportController::class, 'named'])
+            Route::get('/scouting/{scouting}/named/{kind}', [NamedThingsController::class, 'show'])
+                ->middleware('throttle:query')
+                ->name('scouting.things');
+            Route::get('/scouting/{scouting}/named/{kind}/{format}', [NamedThingsController::class, 'download'])
                 ->whereIn('format', ['csv', 'xlsx'])
                 ->middleware('throttle:dear')
                 ->name('scouting.named');
@@ -338,6 +342,9 @@ Route::prefix('/reviews/{review}')
             Route::put('/scouting/{scouting}/papers/{paper}', [ScoutedPaperController::class, 'throwOut'])
                 ->withoutScopedBindings()
                 ->name('scouting.paper');
+            Route::post('/scouting/{scouting}/named/{kind}/board', [NamedThingsController::class, 'board'])->name(
+                'scouting.board',
+            );
             Route::post('/scouting/{scouting}/known', [ScoutedExportController::class, 'known'])->name('scouting.known');
             Route::post('/scouting/{scouting}/delivery', [ScoutedExportController::class, 'deliver'])
                 ->can('deliver', 'review')

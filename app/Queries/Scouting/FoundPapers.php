@@ -8,7 +8,6 @@ use App\Models\ScoutedPaper;
 use App\Models\Scouting;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
-use WaryHeron\Core\Bibliography\Reference;
 use WaryHeron\Core\Scouting\Answer\Direction;
 use WaryHeron\Core\Scouting\Criticism;
 use WaryHeron\Core\Scouting\Finding;
@@ -16,7 +15,7 @@ use WaryHeron\Core\Scouting\Named\NamedThing;
 use WaryHeron\Core\Scouting\Named\NameKind;
 use WaryHeron\Core\Scouting\Named\ProperNames;
 use WaryHeron\Core\Scouting\Reading\ReadRecord;
-use WaryHeron\Core\Scouting\Scout;
+use WaryHeron\Core\Scouting\Reading\StudyKind;
 
 /** The papers that answer a plain question, and what can be said of them together. */
 final class FoundPapers
@@ -134,6 +133,26 @@ final class FoundPapers
         return $pattern;
     }
 
+    /**
+     * Of each kind of study how many say what; what no more than half say is not said to be what they find.
+     *
+     * @return list<array{kind: StudyKind, of: int, says: array<string, int>, leads: bool}> what most say first
+     */
+    public function told(): array
+    {
+        $told = [];
+        foreach (StudyKind::cases() as $kind) {
+            $says = array_filter(array_map(fn (array $row): int => $row[$kind->value] ?? 0, $this->pattern()));
+            arsort($says);
+            $of = array_sum($says);
+            if ($of > 0) {
+                $told[] = ['kind' => $kind, 'of' => $of, 'says' => $says, 'leads' => 2 * max($says) > $of];
+            }
+        }
+
+        return $told;
+    }
+
     /** @return array{silent: int, out: int, new: int, atHand: int} what else there is */
     public function others(): array
     {
@@ -166,32 +185,6 @@ final class FoundPapers
     public function named(): array
     {
         return array_slice(ProperNames::in($this->records(), NameKind::Instrument), 0, self::MOST_NAMED);
-    }
-
-    /**
-     * All things of a kind that they name, with the years of the papers that do.
-     *
-     * @return \Generator<int, list<string|int>>
-     */
-    public function namedRows(NameKind $kind): \Generator
-    {
-        $scout = new Scout(ReviewFamilies::of($this->scouting->review, $this->scouting->question));
-        $papers = $this->answering->keyBy('id');
-        yield ['name', 'variants', 'why they are the same', 'papers', 'first year', 'last year', 'definition', 'titles'];
-        foreach ($scout->named($scout->question($this->scouting->question), $this->records(), $kind) as $thing) {
-            $naming = $papers->only($thing->ids)->map(fn (ScoutedPaper $one): Reference => $one->reference());
-            $years = $naming->map(fn (Reference $one): ?int => $one->year)->filter();
-            yield [
-                $thing->name,
-                implode('; ', $thing->variants),
-                implode('; ', $thing->joined),
-                count($thing->ids),
-                (string) $years->min(),
-                (string) $years->max(),
-                $thing->definition,
-                $naming->map(fn (Reference $one): string => $one->suppliedTitle())->implode('; '),
-            ];
-        }
     }
 
     /**

@@ -80,10 +80,8 @@ final class ConceptNames
                     if ($surface !== '') {
                         $written[$surface] = ($written[$surface] ?? 0) + 1;
                         $ids[$record->id] = true;
-                        $definition = $definition === '' &&
-                            $sentence->has('/\b(?:was|is|were|are) (?:an?|defined|taken)\b|\bthat is\b/iu')
-                                ? $sentence->text
-                                : $definition;
+                        $isSaid = $definition === '' && $sentence->has(self::saysWhat($surface));
+                        $definition = $isSaid ? $sentence->text : $definition;
                     }
                 }
             }
@@ -105,6 +103,14 @@ final class ConceptNames
             $definition,
             array_fill(0, count($variants), 'known to mean nearly the same'),
         );
+    }
+
+    /** What says of something what it is, right after its name. */
+    private static function saysWhat(string $surface): string
+    {
+        $is = '(?: \p{L}+){0,2} (?:was|is|were|are) (?:an?\b|any\b|defined as|taken (?:as|to be))';
+
+        return '/\b'.preg_quote($surface, '/')."(?:{$is}|, that is)/iu";
     }
 
     /** @param  list<string>  $phrase  stems */

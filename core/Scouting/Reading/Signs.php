@@ -98,7 +98,7 @@ final class Signs
     /** Groups set against one another without being named. */
     public const GROUPS =
         '/\b(?:groups?|arms?|both conditions|control|comparison|intervention|exposed|unexposed|before and|'.
-        'afterwards|after the|usual (?:care|practice|breaks?)|(?:the|those) (?:others|other)|than (?:those|in|'.
+        'afterwards|after the|usual (?:care|practice|breaks?)|(?:the|those) (?:others|other)|than (?:those(?! (?:reported|published|known|found|seen) (?:from|in|by|before|earlier|else))|in|'.
         'with|without|on|the)|between)\b/u';
 
     /** A share of people or of occasions. */

@@ -11,14 +11,22 @@
     @if ($pattern !== [])
         <section>
             <h2>What they say together</h2>
-            @foreach ($kinds as $kind)
-                @php
-                    $of = array_sum(array_map(fn($row) => $row[$kind->value] ?? 0, $pattern));
-                    $most = collect($pattern)->map(fn($row) => $row[$kind->value] ?? 0)->sortDesc();
-                @endphp
-                <p><a href="{{ $to(['direction' => $most->keys()->first(), 'kind' => $kind->value, 'shown' => null]) }}">{{ $most->first() }}</a> of <a
-                        href="{{ $to(['direction' => null, 'kind' => $kind->value, 'shown' => null]) }}">{{ $of }}
-                        {{ $of === 1 ? $kind->label() : $kind->plural() }}</a>: {{ $most->keys()->first() }}</p>
+            @foreach ($papers->told() as ['kind' => $kind, 'of' => $of, 'says' => $counts, 'leads' => $leads])
+                <p>
+                    @if ($leads)
+                        <a href="{{ $to(['direction' => array_key_first($counts), 'kind' => $kind->value, 'shown' => null]) }}">{{ max($counts) }}</a> of
+                    @endif
+                    <a href="{{ $to(['direction' => null, 'kind' => $kind->value, 'shown' => null]) }}">{{ $of }}
+                        {{ $of === 1 ? $kind->label() : $kind->plural() }}</a>:
+                    @if ($leads)
+                        {{ array_key_first($counts) }}
+                    @else
+                        @foreach ($counts as $says => $count)
+                            <a href="{{ $to(['direction' => $says, 'kind' => $kind->value, 'shown' => null]) }}">{{ $count }}</a>
+                            {{ $says }}{{ $loop->last ? '' : ',' }}
+                        @endforeach
+                    @endif
+                </p>
             @endforeach
             <table class="scout-pattern">
                 <caption class="visually-hidden">Papers by what they say and kind of study</caption>
@@ -55,10 +63,10 @@
             </div>
         </section>
     @endif
-    @if ($named !== [])
+    @if ($papers->answering->isNotEmpty())
         <section>
             <h2>Instruments they name</h2>
-            @foreach ($named as $thing)
+            @forelse ($named as $thing)
                 <details>
                     <summary>{{ $thing->name }} <span class="quiet">{{ count($thing->ids) }}</span></summary>
                     @if ($thing->definition !== '')
@@ -68,7 +76,15 @@
                         <p class="quiet">also “{{ $variant }}”: {{ $thing->joined[$i] }}</p>
                     @endforeach
                 </details>
-            @endforeach
+            @empty
+                <p class="quiet">none by its name</p>
+            @endforelse
+            <p>All of the
+                @foreach (\WaryHeron\Core\Scouting\Named\NameKind::cases() as $kind)
+                    {{ $loop->first ? '' : '· ' }}<a href="{{ route('scouting.things', [$review, $scouting, $kind->value]) }}">{{ $kind->label() }}</a>
+                @endforeach
+                they name
+            </p>
         </section>
     @endif
     @if ($further->isNotEmpty())
@@ -107,11 +123,6 @@
             @endcan
         @endif
         @if ($papers->answering->isNotEmpty())
-            <p>What they name, as CSV:
-                @foreach (\WaryHeron\Core\Scouting\Named\NameKind::cases() as $kind)
-                    {{ $loop->first ? '' : '· ' }}<a href="{{ route('scouting.named', [$review, $scouting, $kind->value, 'csv']) }}">{{ $kind->label() }}</a>
-                @endforeach
-            </p>
             <p>Take them along:
                 @foreach (['csv', 'xlsx', 'ris', 'bibtex'] as $format)
                     {{ $loop->first ? '' : '· ' }}<a

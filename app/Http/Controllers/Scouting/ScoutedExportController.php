@@ -21,7 +21,6 @@ use Illuminate\Support\Str;
 use Symfony\Component\HttpFoundation\BinaryFileResponse;
 use WaryHeron\Core\Bibliography\Format\Formats;
 use WaryHeron\Core\Bibliography\Reference;
-use WaryHeron\Core\Scouting\Named\NameKind;
 
 /** What a question brought, taken elsewhere: as a file, as known items, as a delivery. */
 final class ScoutedExportController extends Controller
@@ -38,19 +37,6 @@ final class ScoutedExportController extends Controller
         return in_array($format, ['csv', 'xlsx'], true)
             ? TableDownload::make($name, $format, ScoutingRows::of($scouting, $papers))
             : RecordDownload::make($name, $format, self::references($papers), []);
-    }
-
-    /** The things of one kind that the papers name. */
-    public function named(
-        ScoutingRequest $request,
-        Review $review,
-        Scouting $scouting,
-        NameKind $kind,
-        string $format,
-    ): BinaryFileResponse {
-        $papers = new FoundPapers($scouting, $request->terms($scouting));
-
-        return TableDownload::make("{$kind->label()} {$scouting->question}", $format, $papers->namedRows($kind));
     }
 
     /** Those on the page. */
