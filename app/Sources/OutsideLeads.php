@@ -35,7 +35,7 @@ final readonly class OutsideLeads implements LeadFinder
 
     public function __construct(
         private string $url,
-        private string $name,
+        public string $name,
         private int $timeout,
         private LeadEngine $own,
     ) {
@@ -84,12 +84,14 @@ final readonly class OutsideLeads implements LeadFinder
     }
 
     /**
+     * What it says, believed or not.
+     *
      * @param  list<AskedItem>  $items
      * @return array<string, Told> by item; what does not have the form is left out
      *
      * @throws SourceFailed
      */
-    private function told(array $items, Passages $paper): array
+    public function told(array $items, Passages $paper): array
     {
         try {
             $answer = Http::timeout($this->timeout)

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Jobs\Scouting;
 
+use App\Actions\Scouting\HearOthers;
 use App\Actions\Scouting\KeepPapers;
 use App\Actions\Scouting\LookIntoTexts;
 use App\Models\Scouting;
@@ -47,7 +48,7 @@ final class GatherPapers implements OfTask, ShouldQueue
         return $this->taskId;
     }
 
-    public function handle(KeepPapers $keep, SourceCandidates $databases, LookIntoTexts $look): void
+    public function handle(KeepPapers $keep, SourceCandidates $databases, LookIntoTexts $look, HearOthers $others): void
     {
         try {
             $task = TaskRun::begin($this->taskId, 'gathering');
@@ -84,7 +85,8 @@ final class GatherPapers implements OfTask, ShouldQueue
             }
         }
         $look->execute($scouting, $families);
-        $this->finish($scouting, $found, $trouble, count($candidates));
+        $trouble = array_filter([...$trouble, $others->execute($scouting, $families)]);
+        $this->finish($scouting, $found, array_values($trouble), count($candidates));
     }
 
     public function failed(): void

@@ -6,6 +6,7 @@ namespace App\Queries\Scouting;
 
 use App\Models\Review;
 use App\Models\StrategyRevision;
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Query\JoinClause;
 use WaryHeron\Core\Search\Strategy\Board;
 
@@ -17,6 +18,7 @@ final class BoardConcepts
     /** @return array<string, array<string, string>> by the strategy's name, what is chosen and what it is called */
     public static function of(Review $review): array
     {
+        /** @var Collection<int, StrategyRevision> $revisions */
         $revisions = StrategyRevision::query()
             ->join('strategies', fn (JoinClause $join) => $join
                 ->on('strategies.id', '=', 'strategy_revisions.strategy_id')

@@ -146,7 +146,7 @@ final class FoundPapers
             arsort($says);
             $of = array_sum($says);
             if ($of > 0) {
-                $told[] = ['kind' => $kind, 'of' => $of, 'says' => $says, 'leads' => 2 * max($says) > $of];
+                $told[] = ['kind' => $kind, 'of' => $of, 'says' => $says, 'leads' => 2 * max([0, ...$says]) > $of];
             }
         }
 
