@@ -40,6 +40,7 @@ use App\Http\Controllers\Searches\ThesaurusController;
 use App\Http\Controllers\Searches\TranslationController;
 use App\Http\Controllers\Searches\VersionController;
 use App\Http\Controllers\Shared\FindController;
+use App\Http\Controllers\Shared\TableRecipeController;
 use App\Http\Controllers\Shared\TaskController;
 use App\Http\Controllers\Synthesis\AnalysisController;
 use App\Http\Controllers\Synthesis\CertaintyController;
@@ -332,6 +333,14 @@ Route::prefix('/reviews/{review}')
             );
             Route::post('/searches/{strategy}/marks', [TranslationController::class, 'mark'])->name('strategies.mark');
             Route::post('/scouting', [ScoutingController::class, 'ask'])->middleware('throttle:dear')->name('scouting.ask');
+            Route::post('/scouting/{scouting}/recipes', [TableRecipeController::class, 'ofScouting'])->name('scouting.recipes');
+            Route::delete('/scouting/recipes/{recipe}', [TableRecipeController::class, 'destroy'])->name(
+                'scouting.recipes.destroy',
+            );
+            Route::post('/scouting/{scouting}/recipes/{recipe}', [TableRecipeController::class, 'scouting'])
+                ->middleware(['throttle:dear', WritesDownTakingOut::class])
+                ->withoutScopedBindings()
+                ->name('scouting.recipes.export');
             Route::post('/scouting/{scouting}/again', [ScoutingController::class, 'again'])
                 ->middleware('throttle:dear')
                 ->name('scouting.again');
@@ -537,6 +546,15 @@ Route::prefix('/reviews/{review}')
         Route::post('/screening/disagreements/{item}/settlement', [DisagreementController::class, 'settle'])
             ->can('screen', 'review')
             ->name('disagreements.settle');
+        Route::middleware('can:code,review')->group(function (): void {
+            Route::post('/coding/recipes', [TableRecipeController::class, 'ofCoding'])->name('coding.recipes');
+            Route::delete('/coding/recipes/{recipe}', [TableRecipeController::class, 'destroy'])->name(
+                'coding.recipes.destroy',
+            );
+            Route::post('/coding/recipes/{recipe}', [TableRecipeController::class, 'coding'])
+                ->middleware(['throttle:dear', WritesDownTakingOut::class])
+                ->name('coding.recipes.export');
+        });
         Route::post('/coding/leads', [LeadController::class, 'start'])->can('code', 'review')->name('leads.start');
         Route::post('/coding/{publication}/{code}/lead', [LeadController::class, 'rule'])
             ->can('code', 'review')

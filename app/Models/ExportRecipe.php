@@ -9,6 +9,7 @@ namespace App\Models;
  *
  * @property string $id
  * @property string $review_id
+ * @property string $table_of library, coding or scouting
  * @property string $name
  * @property list<array{field: string, heading: string, kind?: string}> $columns
  * @property string $format csv or xlsx

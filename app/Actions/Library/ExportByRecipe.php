@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Actions\Library;
 
+use App\Actions\Shared\RecipeCell;
+use App\Actions\Shared\RecipeMemory;
 use App\Actions\Shared\WriteLog;
 use App\Models\ExportRecipe;
 use App\Models\Review;
@@ -61,7 +63,7 @@ final readonly class ExportByRecipe
 
     /**
      * @param  iterable<string, Reference>  $references  by publication
-     * @return \Generator<int, list<string|int|\DateTimeImmutable|null>> the headings, then rows
+     * @return \Generator<int, list<string|int|float|\DateTimeImmutable|null>> the headings, then rows
      */
     public function rows(
         User $by,
@@ -71,16 +73,14 @@ final readonly class ExportByRecipe
         bool $onlyChanged,
     ): \Generator {
         yield array_column($recipe->columns, 'heading');
-        $before = DB::table('recipe_exports')->where('recipe_id', $recipe->id)->pluck('hash', 'publication_id')->all();
+        $before = RecipeMemory::of($recipe);
         $now = [];
         foreach ($this->parts($references) as $part) {
             $facts = RecipeFacts::of($review, array_map(strval(...), array_keys($part)));
             foreach ($part as $id => $reference) {
                 $values = [...$this->values($reference), ...$facts[$id]];
                 // what goes out by this recipe, so that a column that is not in it changes nothing
-                $hash = md5(
-                    json_encode($this->row($recipe, $values), JSON_THROW_ON_ERROR | JSON_INVALID_UTF8_SUBSTITUTE),
-                );
+                $hash = RecipeMemory::hash($this->row($recipe, $values));
                 $change = ! isset($before[$id]) ? 'new' : ($before[$id] === $hash ? '' : 'changed');
                 $now[$id] = $hash;
                 if (! $onlyChanged || $change !== '') {
@@ -175,28 +175,18 @@ final readonly class ExportByRecipe
 
     /**
      * @param  array<string, string|int|null>  $values
-     * @return list<string|int|\DateTimeImmutable|null>
+     * @return list<string|int|float|\DateTimeImmutable|null>
      */
     private function row(ExportRecipe $recipe, array $values): array
     {
         return array_map(
-            fn (array $column): string|int|\DateTimeImmutable => self::typed(
+            fn (array $column): string|int|float|\DateTimeImmutable => RecipeCell::of(
                 $column['field'],
-                $column['kind'] ?? '',
+                ($column['kind'] ?? '') ?: self::KINDS[$column['field']] ?? 'text',
                 $values[$column['field']] ?? '',
             ),
             $recipe->columns,
         );
-    }
-
-    private static function typed(string $field, string $kind, string|int $value): string|int|\DateTimeImmutable
-    {
-        return match ($kind === '' ? self::KINDS[$field] ?? 'text' : $kind) {
-            'number' => is_int($value) || preg_match('/^-?\d{1,15}$/', $value) !== 1 ? $value : (int) $value,
-            'date' => \DateTimeImmutable::createFromFormat('!Y-m-d', (string) $value) ?: (string) $value,
-            'link' => $field === 'doi' && $value !== '' ? "https://doi.org/{$value}" : $value,
-            default => (string) $value,
-        };
     }
 
     /** @param  array<string, string>  $hashes */
@@ -206,21 +196,9 @@ final readonly class ExportByRecipe
             ($this->log)($recipe->review_id, $by, 'recipe.used', "Exported by the recipe {$recipe->name}", $recipe, [
                 'publications' => count($hashes),
             ]);
+            // what is not in it any more is told once
             DB::table('recipe_exports')->where('recipe_id', $recipe->id)->delete();
-            foreach (array_chunk($hashes, 2000, true) as $part) {
-                DB::table('recipe_exports')->insert(
-                    array_map(
-                        fn (string $id, string $hash): array => [
-                            'recipe_id' => $recipe->id,
-                            'publication_id' => $id,
-                            'hash' => $hash,
-                            'exported_at' => now(),
-                        ],
-                        array_map(strval(...), array_keys($part)),
-                        $part,
-                    ),
-                );
-            }
+            RecipeMemory::keep($recipe, $hashes);
         });
     }
 }

@@ -19,14 +19,22 @@ final class ScoutingRows
     public static function of(Scouting $scouting, FoundPapers $papers): \Generator
     {
         $questions = $scouting->furtherQuestions()->get();
-        yield [
-            'key', 'authors', 'year', 'title', 'journal', 'doi', 'answer', 'direction', 'by how much', 'confidence', 'reason',
-            'study', 'score',
-            ...$questions->flatMap(fn (FurtherQuestion $one): array => [$one->label, "{$one->label} (quote)"])->all(),
-        ];
+        yield self::headings($scouting);
         foreach ($papers->wanted() as $paper) {
             yield [...self::row($paper), ...self::further($paper, $papers, $questions->all())];
         }
+    }
+
+    /** @return list<string> the first is the key */
+    public static function headings(Scouting $scouting): array
+    {
+        $asked = $scouting->furtherQuestions()->pluck('label')->all();
+
+        return [
+            'key', 'authors', 'year', 'title', 'journal', 'doi', 'answer', 'direction', 'by how much', 'confidence', 'reason',
+            'study', 'score',
+            ...array_merge(...array_map(fn (string $label): array => [$label, "{$label} (quote)"], $asked)),
+        ];
     }
 
     /** @return list<string|int|float|null> */

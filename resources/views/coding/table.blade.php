@@ -55,7 +55,7 @@
                             </form>
                         </x-menu>
                     @endcan
-                    <x-menu label="Download" class="button button-plain" end>
+                    <x-menu label="Download" class="button button-plain" end :open="$errors->has('columns') || $errors->has('name')">
                         <form method="get" action="{{ route('exports.coding', [$review, 'xlsx']) }}">
                             <x-hidden :query="$terms->query()" />
                             <fieldset class="choices">
@@ -69,6 +69,12 @@
                             <div class="row"><button class="button button-go">As XLSX</button>
                                 <button class="button" formaction="{{ route('exports.coding', [$review, 'csv']) }}">As CSV</button></div>
                         </form>
+                        @can('code', $review)
+                            <x-table-recipes :recipes="$recipes" :fields="$recipeFields" what="studies"
+                                :keep="route('coding.recipes', [$review, ...$terms->query()])"
+                                :take="fn($recipe) => route('coding.recipes.export', [$review, $recipe, ...$terms->query()])"
+                                :drop="fn($recipe) => route('coding.recipes.destroy', [$review, $recipe])" />
+                        @endcan
                     </x-menu>
                 </span>
             </header>

@@ -130,6 +130,11 @@
                 @endforeach
             </p>
         @endif
+        @if ($maySearch && $papers->answering->isNotEmpty())
+            <x-table-recipes :recipes="$recipes" :fields="$recipeFields" what="papers" :keep="route('scouting.recipes', [$review, $scouting, ...$on])"
+                :take="fn($recipe) => route('scouting.recipes.export', [$review, $scouting, $recipe, ...$on])"
+                :drop="fn($recipe) => route('scouting.recipes.destroy', [$review, $recipe])" />
+        @endif
         @if ($maySearch && !$isUnderWay)
             <form method="post" action="{{ route('scouting.again', [$review, $scouting]) }}">@csrf<button class="link">Ask again: what is new?</button></form>
             <form method="post" action="{{ route('scouting.again', [$review, $scouting]) }}">@csrf<input type="hidden" name="deeper" value="1"><button

@@ -211,3 +211,26 @@ it('says so where a question names nothing, and takes only questions of its own 
     $other = app(CreateReview::class)->execute($world->people['lead'], 'Another', '');
     $this->actingAs($world->people['lead'])->get("/reviews/{$other->id}/scouting/{$scouting->id}")->assertNotFound();
 });
+
+it('takes the papers by a recipe kept for any question, and the second time only what changed', function () {
+    $world = new World();
+    $world->deliver(NAPS);
+    $scouting = asked($world);
+    $url = "/reviews/{$world->review->id}/scouting/{$scouting->id}/recipes";
+    $this->post($url, ['name' => 'Mine', 'format' => 'csv', 'columns' => "key = id\ntitle = Paper\ndirection = Says\nchange"])->assertSessionHasNoErrors();
+    $recipe = $world->review->recipes()->sole();
+    $take = function (Scouting $of, array $with = []) use ($world, $recipe): array {
+        $file = $this->post("/reviews/{$world->review->id}/scouting/{$of->id}/recipes/{$recipe->id}", $with)->assertOk()->baseResponse->getFile();
+
+        return array_map(fn (string $line): array => str_getcsv($line, ',', '"', ''), explode("\r\n", trim((string) file_get_contents($file->getPathname()), "\xEF\xBB\xBF\r\n")));
+    };
+    $rows = $take($scouting);
+    expect($rows[0])->toBe(['id', 'Paper', 'Says', 'change'])
+        ->and(array_unique(array_column(array_slice($rows, 1), 3)))->toBe(['new'])
+        ->and($take($scouting, ['changed' => 1]))->toHaveCount(1);
+    paperCalled($scouting, 'Naps and')->update(['direction' => Direction::Mixed]);
+    expect(array_column($take($scouting, ['changed' => 1]), 2))->toBe(['Says', 'mixed']);
+    // the same papers of another question are rows of their own
+    $other = asked($world, 'Do naps change the sleepiness of nurses?');
+    expect(count($take($other, ['changed' => 1])))->toBeGreaterThan(1);
+});

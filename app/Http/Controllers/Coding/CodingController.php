@@ -15,6 +15,7 @@ use App\Queries\Coding\CodingTable;
 use App\Queries\Coding\Leads;
 use App\Queries\Coding\Reconciling;
 use App\Queries\Coding\Table\TableRows;
+use App\Queries\Shared\TableRecipes;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -29,6 +30,8 @@ final class CodingController extends Controller
         return view('coding.table', [
             'review' => $review,
             'table' => CodingTable::of($review, $request->terms($review)),
+            'recipes' => TableRecipes::of($review, TableRecipes::CODING),
+            'recipeFields' => TableRecipes::codingFields($review),
             'record' => Leads::record($review),
             'differing' => Reconciling::in($review)->openCount(),
             'mayEdit' => Gate::allows('code', $review) && $review->coded_by === 1,

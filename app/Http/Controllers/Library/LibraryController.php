@@ -56,7 +56,7 @@ final class LibraryController extends Controller
             'columns' => $this->columns($request, $review),
             'choices' => LibraryChoices::of($review),
             'reasons' => LibraryChoices::removals($review),
-            'recipes' => $review->recipes()->orderBy('name')->get(),
+            'recipes' => $review->recipes()->where('table_of', 'library')->orderBy('name')->get(),
             'styles' => ReferenceList::styles(),
             'deliveries' => $review
                 ->deliveries()

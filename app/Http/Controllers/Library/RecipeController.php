@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace App\Http\Controllers\Library;
 
 use App\Actions\Library\ExportByRecipe;
-use App\Actions\Shared\WriteLog;
+use App\Actions\Shared\KeepRecipe;
+use App\Actions\Shared\RecipeColumns;
+use App\Actions\Shared\RecipeDraft;
 use App\Files\Out\TableDownload;
 use App\Http\Controllers\Controller;
 use App\Http\Input;
@@ -23,7 +25,7 @@ use Symfony\Component\HttpFoundation\Response;
 /** Tables for other programs: columns chosen, renamed and ordered, kept under a name. */
 final class RecipeController extends Controller
 {
-    public function store(Request $request, Review $review, WriteLog $log): RedirectResponse
+    public function store(Request $request, Review $review, KeepRecipe $keep): RedirectResponse
     {
         $given = $request->validate(
             [
@@ -39,28 +41,11 @@ final class RecipeController extends Controller
             ['name.unique' => 'There is a recipe of this name.'],
         );
         $fields = [...ExportByRecipe::FIELDS, ...RecipeFacts::answerFields($review)];
-        $columns = [['field' => 'id', 'heading' => 'id', 'kind' => '']];
-        foreach (preg_split('/\R/', trim($given['columns'])) ?: [] as $number => $line) {
-            [$field, $heading, $kind] =
-                preg_match('/^(.*?)(?:\s*=\s*(.*?))?(?:\s*\|\s*(text|number|date|link))?$/u', trim($line), $parts) === 1
-                    ? [...array_slice($parts, 1), '', '', '']
-                    : [$line, '', ''];
-            if (! isset($fields[$field])) {
-                return back()
-                    ->withInput()
-                    ->withErrors([
-                        'columns' => 'Line '.
-                            ($number + 1).
-                            ": “{$field}” is no field. Fields: ".
-                            implode(', ', array_keys($fields)).
-                            '.',
-                    ]);
-            }
-            if ($field === 'id') {
-                $columns[0]['heading'] = $heading === '' ? 'id' : $heading;
-            } else {
-                $columns[] = ['field' => $field, 'heading' => $heading === '' ? $field : $heading, 'kind' => $kind];
-            }
+        $columns = RecipeColumns::read($given['columns'], array_keys($fields), 'id');
+        if ($columns->problem !== '') {
+            return back()
+                ->withInput()
+                ->withErrors(['columns' => $columns->problem]);
         }
         $filters = LibraryFilters::from(Input::asked($request), $review, $this->me($request));
         $filter = array_filter(
@@ -71,27 +56,17 @@ final class RecipeController extends Controller
             ARRAY_FILTER_USE_BOTH,
         );
         $words = implode(', ', $filters->words());
-        $recipe = $review
-            ->recipes()
-            ->create([
-                'name' => $given['name'],
-                'columns' => $columns,
-                'format' => $given['format'],
-                'filter' => $filter,
-                'filter_words' => $words,
-                'created_by' => $this->me($request)->id,
-            ]);
-        $log($review, $this->me($request), 'recipe.made', "Made an export recipe: {$recipe->name}", $recipe);
+        $draft = new RecipeDraft('library', $given['name'], $given['format'], $columns, $filter, $words);
+        $keep->add($this->me($request), $review, $draft);
 
         return redirect()
             ->to(route('library', [$review, ...$filter]).'#export')
             ->with('notice', 'The recipe is kept'.($words === '' ? '.' : ", of those {$words}."));
     }
 
-    public function destroy(Request $request, Review $review, ExportRecipe $recipe, WriteLog $log): RedirectResponse
+    public function destroy(Request $request, Review $review, ExportRecipe $recipe, KeepRecipe $keep): RedirectResponse
     {
-        $recipe->delete();
-        $log($review, $this->me($request), 'recipe.removed', "Removed an export recipe: {$recipe->name}", $review);
+        $keep->drop($this->me($request), $recipe);
 
         return redirect()
             ->to(route('library', $review).'#export')

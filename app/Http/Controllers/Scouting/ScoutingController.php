@@ -12,6 +12,7 @@ use App\Models\Scouting;
 use App\Queries\Scouting\FoundPapers;
 use App\Queries\Scouting\ReviewFamilies;
 use App\Queries\Scouting\SharperQuestions;
+use App\Queries\Shared\TableRecipes;
 use App\Sources\Sources;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\JsonResponse;
@@ -74,6 +75,8 @@ final class ScoutingController extends Controller
             'against' => $papers->against(),
             'further' => $scouting->furtherQuestions()->get(),
             'codes' => $review->codes()->whereNull('retired_at')->get(),
+            'recipes' => TableRecipes::of($review, TableRecipes::SCOUTING),
+            'recipeFields' => TableRecipes::scoutingFields($scouting),
             'isUnderWay' => AskPlainly::isUnderWay($scouting),
             'sources' => $sources,
         ]);

@@ -27,16 +27,16 @@ final readonly class TableRows
     /** @return \Generator<int, list<string|int|float|null>> */
     public function all(): \Generator
     {
-        yield [...['id', 'title', 'authors', 'year', 'journal', 'doi'], ...$this->heads()];
+        yield $this->headings();
         foreach ((new TableStudies($this->review, $this->terms))->all()->chunk(self::SLICE) as $studies) {
             yield from $this->slice($studies);
         }
     }
 
-    /** @return list<string> */
-    private function heads(): array
+    /** @return list<string> the first is the key, which stays the same for good */
+    public function headings(): array
     {
-        $heads = [];
+        $heads = ['id', 'title', 'authors', 'year', 'journal', 'doi'];
         foreach ($this->terms->shown() as $code) {
             $heads[] = $code->unit === '' ? $code->label : "{$code->label} ({$code->unit})";
             foreach ($this->parts as $part) {

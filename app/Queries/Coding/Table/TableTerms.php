@@ -41,6 +41,12 @@ final readonly class TableTerms
         return $review->codes()->whereNull('retired_at')->get()->toBase()->keyBy('id');
     }
 
+    /** The same studies in the same order, with every item. */
+    public function whole(): self
+    {
+        return new self($this->codes, [], $this->filters, $this->sort, $this->descending, $this->page);
+    }
+
     /** @return Collection<string, CodebookItem> */
     public function shown(): Collection
     {
