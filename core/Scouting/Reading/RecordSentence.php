@@ -33,6 +33,7 @@ final readonly class RecordSentence
 
         return $isTold &&
             ! str_ends_with($this->text, '?') &&
+            ! $this->has(Signs::ABOUT_ITSELF) &&
             (! $this->has(Signs::SUPPOSED) || $this->has(Signs::STATISTIC)) &&
             ! in_array($this->part, [SentencePart::Aim, SentencePart::Background], true);
     }

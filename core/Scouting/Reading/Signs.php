@@ -101,6 +101,12 @@ final class Signs
         'afterwards|after the|usual (?:care|practice|breaks?)|(?:the|those) (?:others|other)|than (?:those(?! (?:reported|published|known|found|seen) (?:from|in|by|before|earlier|else))|in|'.
         'with|without|on|the)|between)\b/u';
 
+    /** What a text says of itself or asks for tells no finding. */
+    public const ABOUT_ITSELF =
+        '/^(?:(?:this|the present|our|the) (?:article|paper|review|chapter|editorial|commentary|overview|letter)|we) '.
+        '(?:summari[sz]es?|describes?|discuss(?:es)?|outlines?|reviews?|presents?|examines?|explores?|argues?|considers?)\b|'.
+        '\b(?:deserves?|warrants?|merits?|calls? for|awaits?) (?:more|further|closer|greater|study|research|attention)\b/iu';
+
     /** A share of people or of occasions. */
     public const SHARE =
         '/\d\s*(?:%|per cent\b|percent\b)|\b\d+ of (?:the )?\d|\b(?:prevalence|proportion|incidence|'.

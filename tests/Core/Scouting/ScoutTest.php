@@ -113,6 +113,8 @@ it('takes words that begin alike for one another where nothing else is known of 
     ['Gloominess was lower with marzipan than without (p = 0.02).', true],
     ['Nurses were less gloomy with marzipan than without (p = 0.02).', true],
     ['Weather was the same on both wards.', false],
+    ['This article summarises where opinion on gloominess and marzipan differs.', false],
+    ['Gloominess with marzipan deserves more attention than without.', false],
 ]);
 
 it('knows what speaks against a paper, and lets a letter speak of the question through the paper it is about', function () {
