@@ -345,6 +345,9 @@ Route::prefix('/reviews/{review}')
                 ->middleware('throttle:dear')
                 ->name('scouting.again');
             Route::post('/scouting/{scouting}/further', [ScoutedPaperController::class, 'further'])->name('scouting.further');
+            Route::post('/scouting/{scouting}/further/{further}', [ScoutedPaperController::class, 'ofAll'])
+                ->withoutScopedBindings()
+                ->name('scouting.further.all');
             Route::delete('/scouting/{scouting}/further/{further}', [ScoutedPaperController::class, 'takeBack'])
                 ->withoutScopedBindings()
                 ->name('scouting.further.back');

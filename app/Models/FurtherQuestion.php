@@ -15,6 +15,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property string $scouting_id
  * @property string $label
  * @property ?string $code_id
+ * @property ?list<string> $only_of papers of which it is asked; null: of all that answer
  * @property string $asked_by
  * @property Carbon $created_at
  * @property Scouting $scouting
@@ -27,5 +28,10 @@ final class FurtherQuestion extends Model
     public function scouting(): BelongsTo
     {
         return $this->belongsTo(Scouting::class);
+    }
+
+    protected function casts(): array
+    {
+        return ['only_of' => 'array'];
     }
 }

@@ -42,7 +42,7 @@ it('goes from a question in plain words to a sharper one, further answers, a tab
     );
     $field = $ines->driver->findElement(WebDriverBy::id('label'));
     $field->sendKeys('How many people took part?'.WebDriverKeys::ENTER);
-    $ines->sees('Asked of all of them');
+    $ines->sees('Asked of them');
     $ines->until(
         fn (): bool => Server::rows("SELECT 1 FROM further_answers WHERE value <> '' LIMIT 1") !== [],
         'nobody answers the further question',
@@ -52,6 +52,12 @@ it('goes from a question in plain words to a sharper one, further answers, a tab
         ->and(array_column($table, 0))->toBe(array_unique(array_column($table, 0)));
     $ines->driver->findElement(WebDriverBy::xpath('//button[contains(., "as known items")]'))->sendKeys(WebDriverKeys::ENTER);
     $ines->sees('Every strategy is checked against them');
+    // what the papers name, one of them into a concept of a strategy
+    $ines->driver->findElement(WebDriverBy::linkText('interventions'))->sendKeys(WebDriverKeys::ENTER);
+    $ines->sees('Interventions that papers name');
+    $ines->driver->findElement(WebDriverBy::cssSelector('.scout-named tbody input'))->sendKeys(WebDriverKeys::SPACE);
+    $ines->driver->findElement(WebDriverBy::xpath('//button[contains(., "Into the board")]'))->sendKeys(WebDriverKeys::ENTER);
+    $ines->sees('Undo takes them off');
     expect($known())->toBeGreaterThan($before)
         ->and(Server::rows('SELECT count(*) AS n FROM publications')[0]['n'])->toBe($publications)
         ->and($ines->complaints())->toBe([]);

@@ -25,12 +25,13 @@ final readonly class AskFurther
 
     /**
      * @param  ?CodebookItem  $code  where it is an item of the codebook
+     * @param  ?list<string>  $only  papers of which it is asked; null: of all that answer
      *
      * @throws Refused If it was asked before, or there are too many.
      */
-    public function ask(User $by, Scouting $scouting, string $label, ?CodebookItem $code): FurtherQuestion
+    public function ask(User $by, Scouting $scouting, string $label, ?CodebookItem $code, ?array $only = null): FurtherQuestion
     {
-        return DB::transaction(function () use ($by, $scouting, $label, $code): FurtherQuestion {
+        return DB::transaction(function () use ($by, $scouting, $label, $code, $only): FurtherQuestion {
             Scouting::query()->whereKey($scouting->id)->lockForUpdate()->first();
             $asked = $scouting->furtherQuestions()->get();
             if ($asked->contains(fn (FurtherQuestion $one): bool => mb_strtolower($one->label) === mb_strtolower($label))) {
@@ -44,20 +45,39 @@ final readonly class AskFurther
                 'scouting_id' => $scouting->id,
                 'label' => $label,
                 'code_id' => $code?->id,
+                'only_of' => $only,
                 'asked_by' => $by->id,
             ]);
             ($this->log)($scouting->review_id, $by, 'scouting.further', "Asked further: {$label}", $scouting);
-            $task = $scouting->review->tasks()->create([
-                'user_id' => $by->id,
-                'kind' => 'further',
-                'title' => 'Reading papers for “'.mb_strimwidth($label, 0, 60, '…').'”',
-                'state' => TaskState::Queued,
-                'url' => route('scouting.show', [$scouting->review_id, $scouting->id], false),
-            ]);
-            AnswerFurther::dispatch($task->id, $question->id)->afterCommit();
+            $this->read($by, $question);
 
             return $question;
         });
+    }
+
+    /** Asks it of the papers that were left out at first. */
+    public function ofAll(User $by, FurtherQuestion $question): void
+    {
+        DB::transaction(function () use ($by, $question): void {
+            $isPart = FurtherQuestion::query()->whereKey($question->id)->whereNotNull('only_of')->update(['only_of' => null]);
+            if ($isPart > 0) {
+                $words = "Asked of all: {$question->label}";
+                ($this->log)($question->review_id, $by, 'scouting.further', $words, $question->scouting);
+                $this->read($by, $question);
+            }
+        });
+    }
+
+    private function read(User $by, FurtherQuestion $question): void
+    {
+        $task = $question->scouting->review->tasks()->create([
+            'user_id' => $by->id,
+            'kind' => 'further',
+            'title' => 'Reading papers for “'.mb_strimwidth($question->label, 0, 60, '…').'”',
+            'state' => TaskState::Queued,
+            'url' => route('scouting.show', [$question->review_id, $question->scouting_id], false),
+        ]);
+        AnswerFurther::dispatch($task->id, $question->id)->afterCommit();
     }
 
     public function takeBack(User $by, FurtherQuestion $question): void

@@ -111,6 +111,7 @@ final class AnswerFurther implements OfTask, ShouldQueue
             ->where('scouting_id', $question->scouting_id)
             ->where('sentence', '<>', '')
             ->whereNull('thrown_out_at')
+            ->when($question->only_of !== null, fn ($papers) => $papers->whereIn('id', $question->only_of ?? []))
             ->whereNotIn(
                 'id',
                 DB::table('further_answers')

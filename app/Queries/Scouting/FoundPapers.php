@@ -78,6 +78,12 @@ final class FoundPapers
         return $this->wanted()->take($this->terms->shown);
     }
 
+    /** @return list<string> */
+    public function shownIds(): array
+    {
+        return array_values($this->shown()->map(fn (ScoutedPaper $one): string => $one->id)->all());
+    }
+
     /**
      * Those on the page by what they say, what most say first; in another order than the likeliest they stay together.
      *

@@ -89,11 +89,15 @@
     @endif
     @if ($further->isNotEmpty())
         <section>
-            <h2>Asked of all of them</h2>
+            <h2>Asked of them</h2>
             @foreach ($further as $one)
                 @php($said = collect($papers->further)->filter(fn($of) => ($of[$one->id]->value ?? '') !== '')->count())
-                <div class="scout-out">{{ $one->label }} <span class="quiet">{{ $said }} say</span>
+                <div class="scout-out">{{ $one->label }} <span class="quiet">{{ $said }} say{{ $one->only_of === null ? '' : ', of ' . count($one->only_of) . ' asked' }}</span>
                     @if ($maySearch)
+                        @if ($one->only_of !== null)
+                            <form method="post" action="{{ route('scouting.further.all', [$review, $scouting, $one]) }}">@csrf<button class="link">Ask the
+                                    others too</button></form>
+                        @endif
                         <form method="post" action="{{ route('scouting.further.back', [$review, $scouting, $one]) }}">@csrf @method('delete')<button
                                 class="link" aria-label="Take back: {{ $one->label }}">Take back</button></form>
                     @endif

@@ -107,9 +107,9 @@
             @if ($papers->answering->isNotEmpty())
                 <footer class="scout-foot">
                     @if ($maySearch)
-                        <form method="post" action="{{ route('scouting.further', [$review, $scouting]) }}" class="scout-further">@csrf
-                            <label class="visually-hidden" for="label">A further question to all of them</label>
-                            <input class="input" id="label" name="label" maxlength="300" placeholder="Ask all of them something more, such as: how many people took part?">
+                        <form method="post" action="{{ route('scouting.further', [$review, $scouting, ...$terms->with([])]) }}" class="scout-further">@csrf
+                            <label class="visually-hidden" for="label">A further question</label>
+                            <input class="input" id="label" name="label" maxlength="300" placeholder="Ask them something more, such as: how many people took part?">
                             @if ($codes->isNotEmpty())
                                 <label class="visually-hidden" for="item">or an item of the codebook</label>
                                 <select class="input" id="item" name="item">
@@ -117,6 +117,13 @@
                                     @foreach ($codes as $code)
                                         <option value="{{ $code->id }}">{{ $code->label }}</option>
                                     @endforeach
+                                </select>
+                            @endif
+                            @if ($papers->answering->count() > $shown->count())
+                                <label class="visually-hidden" for="of">Of which papers</label>
+                                <select class="input" id="of" name="of">
+                                    <option value="all">of all {{ number_format($papers->answering->count()) }}</option>
+                                    <option value="shown">of the {{ $shown->count() }} shown</option>
                                 </select>
                             @endif
                             <button class="button">Ask</button>

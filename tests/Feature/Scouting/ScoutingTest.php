@@ -197,7 +197,7 @@ it('lets observers read and only searchers ask', function () {
         ->get("{$url}/{$scouting->id}")
         ->assertOk()
         ->assertDontSeeText('Throw out')
-        ->assertDontSee('Ask all of them something more');
+        ->assertDontSee('Ask them something more');
     $this->post($url, ['question' => QUESTION])->assertForbidden();
     $this->put("{$url}/{$scouting->id}/papers/".paperCalled($scouting, 'Naps')->id, ['out' => 1])->assertForbidden();
 });
@@ -233,4 +233,19 @@ it('takes the papers by a recipe kept for any question, and the second time only
     // the same papers of another question are rows of their own
     $other = asked($world, 'Do naps change the sleepiness of nurses?');
     expect(count($take($other, ['changed' => 1])))->toBeGreaterThan(1);
+});
+
+it('asks something more of those shown only, and of the others when told to', function () {
+    $world = new World();
+    $world->deliver(NAPS);
+    $scouting = asked($world);
+    $url = "/reviews/{$world->review->id}/scouting/{$scouting->id}";
+    $this->post("{$url}/further?direction=less", ['label' => 'How many nurses took part?', 'of' => 'shown'])->assertSessionHasNoErrors();
+    $asked = fn (): array => DB::table('further_answers')->pluck('scouted_paper_id')->all();
+
+    expect($asked())->toBe([paperCalled($scouting, 'Planned naps')->id]);
+    $this->get($url)->assertSeeText('of 1 asked');
+    $this->post("{$url}/further/{$scouting->furtherQuestions()->sole()->id}")->assertSessionHas('notice');
+    expect(count($asked()))->toBe($scouting->papers()->where('sentence', '<>', '')->count())
+        ->and(count($asked()))->toBeGreaterThan(1);
 });

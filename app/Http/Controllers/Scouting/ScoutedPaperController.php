@@ -8,10 +8,12 @@ use App\Actions\Scouting\AskFurther;
 use App\Actions\Scouting\ThrowOut;
 use App\Http\Controllers\Controller;
 use App\Http\Input;
+use App\Http\Requests\Scouting\ScoutingRequest;
 use App\Models\FurtherQuestion;
 use App\Models\Review;
 use App\Models\ScoutedPaper;
 use App\Models\Scouting;
+use App\Queries\Scouting\FoundPapers;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 
@@ -35,16 +37,36 @@ final class ScoutedPaperController extends Controller
         );
     }
 
-    public function further(Request $request, Review $review, Scouting $scouting, AskFurther $ask): RedirectResponse
+    public function further(ScoutingRequest $request, Review $review, Scouting $scouting, AskFurther $ask): RedirectResponse
     {
         $item = Input::text($request, 'item');
         $code = $item === '' ? null : $review->codes()->whereNull('retired_at')->findOrFail($item);
         $label = $code->label ?? trim(
             (string) $request->validate(['label' => ['required', 'string', 'min:3', 'max:300']])['label'],
         );
-        $ask->ask($this->me($request), $scouting, $label, $code);
+        $shown = Input::text($request, 'of') === 'shown'
+            ? (new FoundPapers($scouting, $request->terms($scouting)))->shownIds()
+            : null;
+        $ask->ask($this->me($request), $scouting, $label, $code, $shown);
 
-        return back()->with('notice', 'Every paper that answers is being read for it.');
+        return back()->with(
+            'notice',
+            $shown === null ? 'Every paper that answers is being read for it.' : 'The '.count($shown).' shown are being read for it.',
+        );
+    }
+
+    /** What was asked of some, of all that answer. */
+    public function ofAll(
+        Request $request,
+        Review $review,
+        Scouting $scouting,
+        FurtherQuestion $further,
+        AskFurther $ask,
+    ): RedirectResponse {
+        abort_unless($further->review_id === $review->id && $further->scouting_id === $scouting->id, 404);
+        $ask->ofAll($this->me($request), $further);
+
+        return back()->with('notice', 'The others are being read for it.');
     }
 
     public function takeBack(
