@@ -58,6 +58,9 @@ return [
         'timeout' => (int) env('HERON_LEADS_TIMEOUT', 60),
     ],
 
+    // Of the words in pictures of pages, as tesseract names them; each needs Debian's package of that language.
+    'picture_languages' => env('HERON_PICTURE_LANGUAGES', 'eng'),
+
     'largest_upload_mb' => 200,
 
     // What the delivered files and PDFs of one review may come to in all.

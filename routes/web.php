@@ -492,6 +492,10 @@ Route::prefix('/reviews/{review}')
             Route::post('/full-texts/files', [FullTextController::class, 'store'])
                 ->middleware('throttle:upload')
                 ->name('full-texts.store');
+            Route::post('/full-texts/pictures', [FullTextController::class, 'allPictures'])->name('full-texts.pictures.all');
+            Route::post('/full-texts/files/{fullText}/pictures', [FullTextController::class, 'pictures'])->name(
+                'full-texts.pictures',
+            );
             Route::post('/full-texts/files/{fullText}/assign', [FullTextController::class, 'assign'])->name(
                 'full-texts.assign',
             );

@@ -20,6 +20,8 @@ missing_server_packages() {
     php -r 'exit(extension_loaded("Zend OPcache") ? 0 : 1);' || echo php8.2-opcache
     command -v pandoc >/dev/null || echo pandoc
     command -v pdftotext >/dev/null || echo poppler-utils
+    command -v ocrmypdf >/dev/null || echo ocrmypdf
+    [ -f /usr/share/tesseract-ocr/5/tessdata/eng.traineddata ] || echo tesseract-ocr tesseract-ocr-eng
     command -v rsvg-convert >/dev/null || echo librsvg2-bin
     [ -d /usr/share/fonts/truetype/liberation ] || [ -d /usr/share/fonts/truetype/liberation2 ] || echo fonts-liberation
     [ -f /usr/share/citation-style-language/styles/apa.csl ] || echo citation-style-language-styles

@@ -16,7 +16,7 @@ final class Store
     {
         $gigabytes = (float) config('heron.review_gigabytes');
         $has = (int) DB::scalar(
-            'SELECT (SELECT coalesce(sum(file_size), 0) FROM deliveries WHERE review_id = ?) + (SELECT coalesce(sum(bytes), 0) FROM full_texts WHERE review_id = ? AND taken_out_at IS NULL)',
+            'SELECT (SELECT coalesce(sum(file_size), 0) FROM deliveries WHERE review_id = ?) + (SELECT coalesce(sum(bytes + read_bytes), 0) FROM full_texts WHERE review_id = ? AND taken_out_at IS NULL)',
             [$review->id, $review->id],
         );
         if ($has + $bytes > $gigabytes * 1024 ** 3) {

@@ -14,6 +14,9 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property string $review_id
  * @property ?string $publication_id null while nobody knows what it is a copy of
  * @property string $hash
+ * @property ?string $read_hash of the copy in which the pictures have their words
+ * @property int $read_bytes
+ * @property ?Carbon $pictures_read_at when they were read, with or without finding words
  * @property string $name
  * @property int $bytes
  * @property ?int $pages
@@ -31,6 +34,9 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  */
 final class FullText extends Model
 {
+    /** A page with fewer is a picture with a stamp on it. */
+    private const FEW_WORDS = 25;
+
     protected $table = 'full_texts';
 
     /** @return BelongsTo<Publication, $this> */
@@ -51,7 +57,9 @@ final class FullText extends Model
         return match ($this->state) {
             'locked' => 'It is locked with a password, so it cannot be read here. Bring a copy without one.',
             'damaged' => 'It is damaged, or so made that it cannot be read. Bring another copy.',
-            'scan' => 'It holds pictures of pages and no text; it can be read on screen, but not searched or matched.',
+            'scan' => $this->pictures_read_at === null
+                ? 'It holds pictures of pages and no text; it can be read on screen, but not searched or matched.'
+                : 'It holds pictures of pages, and no words were found in them; it can be read on screen only.',
             default => '',
         };
     }
@@ -62,7 +70,23 @@ final class FullText extends Model
         return $this->belongsTo(User::class);
     }
 
+    /** Whether words may be looked for in the pictures of its pages: there are none, or hardly any. */
+    public function mayReadPictures(): bool
+    {
+        $words = self::FEW_WORDS * max(1, (int) $this->pages);
+
+        return $this->pictures_read_at === null && $this->pages !== null &&
+            ($this->state === 'scan' || ($this->state === 'read' && str_word_count(mb_substr($this->text, 0, 40 * $words)) < $words));
+    }
+
+    /** Where the file lies that is read: with the words of its pictures, where they were read. */
     public function path(): string
+    {
+        return self::pathOf($this->read_hash ?? $this->hash);
+    }
+
+    /** Where the file lies as it was brought. */
+    public function brought(): string
     {
         return self::pathOf($this->hash);
     }
@@ -75,6 +99,6 @@ final class FullText extends Model
 
     protected function casts(): array
     {
-        return ['offers' => 'array', 'taken_out_at' => 'immutable_datetime'];
+        return ['offers' => 'array', 'taken_out_at' => 'immutable_datetime', 'pictures_read_at' => 'immutable_datetime'];
     }
 }

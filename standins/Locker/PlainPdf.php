@@ -43,15 +43,7 @@ final class PlainPdf
         }
         $objects[2] = '<< /Type /Pages /Kids ['.implode(' ', $kids).'] /Count '.count($pages).' >>';
         ksort($objects);
-        $pdf = "%PDF-1.4\n%\xE2\xE3\xCF\xD3\n";
-        $table = '';
-        foreach ($objects as $number => $object) {
-            $table .= sprintf("%010d 00000 n \n", strlen($pdf));
-            $pdf .= "{$number} 0 obj\n{$object}\nendobj\n";
-        }
-        $start = strlen($pdf);
-        $count = count($objects) + 1;
 
-        return "{$pdf}xref\n0 {$count}\n0000000000 65535 f \n{$table}trailer\n<< /Size {$count} /Root 1 0 R >>\nstartxref\n{$start}\n%%EOF\n";
+        return PdfFile::of($objects);
     }
 }

@@ -34,7 +34,8 @@ final readonly class PdfText
         $text = self::run(['pdftotext', '-q', '-enc', 'UTF-8', '-l', (string) self::PAGES, $path, '-'])[0];
         $text = str_replace("\0", '', mb_scrub(substr($text, 0, self::BYTES), 'UTF-8'));
 
-        return new self($text, $pages, trim($text) === '' ? 'scan' : 'read');
+        // each page ends with a form feed, with or without a word on it
+        return new self($text, $pages, preg_match('/\S/u', $text) === 1 ? 'read' : 'scan');
     }
 
     /**

@@ -4,6 +4,12 @@
             <header class="sheet-head">
                 <h1>PDFs to assign</h1>
                 <span>{{ $all === 0 ? 'none wait' : number_format($all) . ' of which it is not sure what they are copies of' }}</span>
+                @can('obtain', $review)
+                    @if ($pictured > 1)
+                        <form method="post" action="{{ route('full-texts.pictures.all', $review) }}" class="end">@csrf <button class="button">Read the
+                                pictures of all {{ $pictured }} scanned ones</button></form>
+                    @endif
+                @endcan
             </header>
             @if ($files->isEmpty())
                 <x-empty title="Every PDF is assigned">Drop more of them on <a href="{{ route('full-texts', $review) }}">Texts sought</a>;
@@ -24,6 +30,16 @@
                                 {{ Str::limit((string) preg_replace('/\s+/u', ' ', mb_substr($file->text, 0, 1200)), 420) }}</p>
                         @elseif ($file->trouble() !== '')
                             <p class="small mt-1"><strong>{{ $file->trouble() }}</strong></p>
+                        @endif
+                        @can('obtain', $review)
+                            @if ($file->mayReadPictures())
+                                <form method="post" action="{{ route('full-texts.pictures', [$review, $file]) }}" class="mt-1">@csrf <button
+                                        class="button">Read its pictures</button></form>
+                            @endif
+                        @endcan
+                        @if ($file->read_hash !== null)
+                            <p class="small mt-1 quiet">Its words were read in its pictures: <a
+                                    href="{{ route('full-texts.file', [$review, $file, 'as' => 'brought']) }}">the file as it was brought</a></p>
                         @endif
                     </div>
                     <div>

@@ -6,6 +6,7 @@ namespace App\Http\Controllers\FullTexts;
 
 use App\Actions\FullTexts\AddFullText;
 use App\Actions\FullTexts\AssignFullText;
+use App\Actions\FullTexts\StartPictures;
 use App\Http\Controllers\Controller;
 use App\Http\Input;
 use App\Models\FullText;
@@ -17,6 +18,7 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Storage;
+use Illuminate\Support\Str;
 use Symfony\Component\HttpFoundation\Response;
 
 /** PDFs: brought, shown, and assigned to what they are copies of. */
@@ -59,6 +61,7 @@ final class FullTextController extends Controller
             'name' => $made->name,
             'reading' => $made->state === 'reading',
             'trouble' => $made->trouble(),
+            'pictures' => $made->mayReadPictures(),
             'assigned' => $made->publication_id !== null,
             'title' => $made->publication->title ?? '',
             'how' => match ($made->matched_by) {
@@ -80,8 +83,9 @@ final class FullTextController extends Controller
     /**
      * What others wrote is never shown as a page of ours: the viewer reads it as data, and by itself it is a download.
      */
-    public function show(Review $review, FullText $fullText): Response
+    public function show(Request $request, Review $review, FullText $fullText): Response
     {
+        $stored = Input::text($request, 'as') === 'brought' ? $fullText->brought() : $fullText->path();
         $headers = [
             'Content-Type' => 'application/pdf',
             'X-Content-Type-Options' => 'nosniff',
@@ -89,11 +93,11 @@ final class FullTextController extends Controller
                 (preg_replace('/[^A-Za-z0-9._-]+/', '-', $fullText->name) ?: 'text.pdf').
                 '"',
         ];
-        $path = Storage::path($fullText->path());
+        $path = Storage::path($stored);
 
         return is_file($path)
             ? response()->file($path, $headers)
-            : Storage::response($fullText->path(), null, $headers);
+            : Storage::response($stored, null, $headers);
     }
 
     public function unassigned(Request $request, Review $review): View
@@ -111,6 +115,7 @@ final class FullTextController extends Controller
             'words' => $words,
             'asking' => Input::text($request, 'file'),
             'all' => Retrievals::unassigned($review)->count(),
+            'pictured' => Retrievals::unassigned($review)->where('state', 'scan')->whereNull('pictures_read_at')->count(),
             'titles' => Publication::query()
                 ->where('review_id', $review->id)
                 ->whereIn('id', $offered)
@@ -118,6 +123,26 @@ final class FullTextController extends Controller
                 ->keyBy('id'),
             'found' => $words === '' ? [] : Retrievals::rows($review, Retrievals::found($review, ['words' => $words])),
         ]);
+    }
+
+    /** Has the words in the pictures of its pages read. */
+    public function pictures(Request $request, Review $review, FullText $fullText, StartPictures $start): RedirectResponse
+    {
+        $start->execute($this->me($request), $review, $fullText);
+
+        return back()->with('notice', "The pictures of “{$fullText->name}” are being read. It takes some seconds a page.");
+    }
+
+    /** The same of all that wait and hold pictures only. */
+    public function allPictures(Request $request, Review $review, StartPictures $start): RedirectResponse
+    {
+        $started = 0;
+        foreach (Retrievals::unassigned($review)->where('state', 'scan')->whereNull('pictures_read_at')->limit(50)->get() as $file) {
+            $start->execute($this->me($request), $review, $file);
+            $started++;
+        }
+
+        return back()->with('notice', "The pictures of {$started} ".Str::plural('file', $started).' are being read, one after the other.');
     }
 
     public function assign(
