@@ -562,6 +562,9 @@ Route::prefix('/reviews/{review}')
                 ->middleware(['throttle:dear', WritesDownTakingOut::class])
                 ->name('coding.recipes.export');
         });
+        Route::post('/coding/{publication}/carries', [StudyController::class, 'carry'])
+            ->can('code', 'review')
+            ->name('coding.carries');
         Route::post('/coding/leads', [LeadController::class, 'start'])->can('code', 'review')->name('leads.start');
         Route::post('/coding/{publication}/{code}/lead', [LeadController::class, 'rule'])
             ->can('code', 'review')

@@ -12,6 +12,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property string $id
  * @property string $review_id
  * @property string $name
+ * @property ?string $carried_by the publication with which it is coded
  * @property string $created_by
  */
 final class Study extends Model

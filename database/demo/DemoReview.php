@@ -10,7 +10,6 @@ use App\Actions\Coding\SaveAnswer;
 use App\Actions\Coding\SetCodingTerms;
 use App\Actions\Coding\StartLeads;
 use App\Actions\Deliveries\StartDelivery;
-use App\Actions\FullTexts\AddFullText;
 use App\Actions\FullTexts\AskLocker;
 use App\Actions\FullTexts\SetRetrieval;
 use App\Actions\Matching\StartJoining;
@@ -50,10 +49,9 @@ use App\Models\Scheme;
 use App\Models\Strategy;
 use App\Models\Task;
 use App\Models\User;
+use App\Queries\Coding\CodedReports;
 use App\Queries\Library\LibraryFilters;
 use App\Queries\Shared\Asked;
-use App\Sources\FullTextLocker;
-use App\Sources\SourceFailed;
 use App\Sources\Sources;
 use Carbon\CarbonImmutable;
 use Illuminate\Contracts\Bus\Dispatcher;
@@ -208,8 +206,7 @@ final class DemoReview
         private readonly ChangeMarkLists $marks,
         private readonly AskLocker $locker,
         private readonly SetRetrieval $retrieval,
-        private readonly AddFullText $bring,
-        private readonly FullTextLocker $copies,
+        private readonly DemoCopies $copies,
         private readonly Sources $sources,
         private readonly FollowUps $followUps,
     ) {
@@ -259,7 +256,7 @@ final class DemoReview
     {
         $task = $this->leads->execute($this->people['ines'], $this->review);
         while ($task->refresh()->state->isUnderWay()) {
-            app(Dispatcher::class)->dispatchNow(new FindLeads($task->id, StartLeads::included($this->review)));
+            app(Dispatcher::class)->dispatchNow(new FindLeads($task->id, CodedReports::ids($this->review)));
         }
     }
 
@@ -677,7 +674,7 @@ final class DemoReview
         ) {
             $this->retrieval->execute($this->people['mirela'], $this->review, $some, $state, $reason, now());
         }
-        $this->bringAnother();
+        $this->copies->make($this->people['mirela'], $this->review);
         $this->readCopies();
         $criteria = Criterion::query()->where('review_id', $this->review->id)->orderBy('position')->get();
         $here = Item::query()
@@ -720,32 +717,6 @@ final class DemoReview
         foreach ($waiting->pluck('id') as $copy) {
             app(Dispatcher::class)->dispatchNow(new ReadFullText($copy));
             app(Dispatcher::class)->dispatchNow(new ReadPages($copy));
-        }
-    }
-
-    /** A PDF that was brought with others, of a publication that is not sought. */
-    private function bringAnother(): void
-    {
-        foreach (
-            Publication::query()
-                ->where('review_id', $this->review->id)
-                ->where('doi', '<>', '')
-                ->whereHas('item', fn ($item) => $item->where('state', ItemState::Excluded))
-                ->orderBy('id')
-                ->limit(20)
-                ->get() as $excluded
-        ) {
-            try {
-                $pdf = $this->copies->pdf($excluded->doi);
-            } catch (SourceFailed) {
-                continue; // the next one, then
-            }
-            $path = (string) tempnam(sys_get_temp_dir(), 'heron');
-            file_put_contents($path, $pdf);
-            $this->bring->execute($this->people['mirela'], $this->review, $path, 'scan-from-the-ward-library.pdf');
-            unlink($path);
-
-            return;
         }
     }
 

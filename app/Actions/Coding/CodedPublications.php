@@ -8,6 +8,7 @@ use App\Actions\Shared\Refused;
 use App\Models\Item;
 use App\Models\Publication;
 use App\Models\Review;
+use App\Queries\Coding\CodedReports;
 use WaryHeron\Core\Screening\ItemState;
 
 /** What is coded and taken results of: the publications that screening has included. */
@@ -31,6 +32,25 @@ final class CodedPublications
             ->first();
         if ($item?->state !== ItemState::Included) {
             throw new Refused($otherwise);
+        }
+
+        return $review;
+    }
+
+    /**
+     * The same of one with which its study is coded.
+     *
+     * @throws Refused If it is not included, or another report carries the coding of its study.
+     */
+    public static function carrying(Publication $publication): Review
+    {
+        $review = self::reviewOf(
+            $publication,
+            'This publication is not included, so it is not coded. The answers it has are kept.',
+        );
+        $instead = CodedReports::instead($review, $publication);
+        if ($instead !== null) {
+            throw new Refused("This study is coded with another of its reports, {$instead->called()}. The answers kept here stay.");
         }
 
         return $review;

@@ -53,8 +53,28 @@ final readonly class ProposeAnswers
         if ($open === []) {
             return 0;
         }
-        [$paper, $copy] = $this->paper($publication);
-        $passages = Passages::of($pass->of($paper));
+        $rows = [];
+        foreach ($this->papers($publication) as [$report, $paper, $copy]) {
+            $left = array_filter($open, fn (CodebookItem $one): bool => ($rows[$one->id]['value'] ?? null) === null);
+            foreach ($this->found($review, $left, $pass->of($paper), $copy, $pass) as $code => $row) {
+                $reason = $report->id === $publication->id ? $row['reason'] : "In {$report->called()}, another report: {$row['reason']}";
+                $isBetter = ! isset($rows[$code]) || $row['value'] !== null;
+                $rows[$code] = $isBetter ? [...$row, 'reason' => $reason] : $rows[$code];
+            }
+        }
+        $of = ['review_id' => $review->id, 'publication_id' => $publication->id];
+        $this->keep($review, $publication, array_map(fn (array $row): array => [...$of, ...$row], array_values($rows)), $only);
+
+        return count($rows);
+    }
+
+    /**
+     * @param  array<CodebookItem>  $open
+     * @return array<string, array<string, mixed>> what a paper says, by item
+     */
+    private function found(Review $review, array $open, Paper $paper, ?string $copy, LeadPass $pass): array
+    {
+        $passages = Passages::of($paper);
         // the beginning of a paper leaves out too much for its silence to say something
         $whole = $pass === LeadPass::Deep ? $copy : null;
         $corrections = Corrections::of($review);
@@ -68,12 +88,11 @@ final readonly class ProposeAnswers
         foreach ($open as $code) {
             $row = isset($isAsked[$code->id]) ? $this->row($code, $passages, [$copy, $whole], $leads[$code->id] ?? null) : null;
             if ($row !== null) {
-                $rows[] = ['review_id' => $review->id, 'publication_id' => $publication->id, ...$row];
+                $rows[$code->id] = $row;
             }
         }
-        $this->keep($review, $publication, $rows, $only);
 
-        return count($rows);
+        return $rows;
     }
 
     /** @return array<CodebookItem> without answer, and without a lead that somebody ruled on */
@@ -99,8 +118,35 @@ final readonly class ProposeAnswers
         return $codes->reject(fn (CodebookItem $code): bool => in_array($code->id, $closed, true))->all();
     }
 
-    /** @return array{Paper, ?string} the first copy that gives text, and which; else title and abstract */
-    private function paper(Publication $publication): array
+    /**
+     * Of the report its first copy that gives text, else title and abstract; then such copies of other reports of its
+     * study.
+     *
+     * @return \Generator<int, array{Publication, Paper, ?string}> with the copy that was read
+     */
+    private function papers(Publication $publication): \Generator
+    {
+        yield $this->copy($publication) ?? [$publication, self::abstract($publication), null];
+        $others = $publication->study_id === null
+            ? []
+            : Publication::query()
+                ->where('review_id', $publication->review_id)
+                ->where('study_id', $publication->study_id)
+                ->whereNull('merged_into')
+                ->whereKeyNot($publication->id)
+                ->orderByRaw('year NULLS LAST')
+                ->orderBy('id')
+                ->get();
+        foreach ($others as $other) {
+            $copy = $this->copy($other);
+            if ($copy !== null) {
+                yield $copy;
+            }
+        }
+    }
+
+    /** @return ?array{Publication, Paper, string} */
+    private function copy(Publication $publication): ?array
     {
         $copies = FullText::query()
             ->where('review_id', $publication->review_id)
@@ -116,15 +162,21 @@ final readonly class ProposeAnswers
                 continue;
             }
             if ($paper->blocks !== []) {
-                return [$paper, $copy->id];
+                return [$publication, $paper, $copy->id];
             }
         }
+
+        return null;
+    }
+
+    private static function abstract(Publication $publication): Paper
+    {
         $blocks = [new Block(BlockKind::Heading, $publication->title, 1, $publication->title)];
         foreach (preg_split('/\R+/u', $publication->abstract, -1, PREG_SPLIT_NO_EMPTY) ?: [] as $text) {
             $blocks[] = new Block(BlockKind::Paragraph, $text, 1, 'Abstract', SectionKind::Abstract);
         }
 
-        return [new Paper($blocks), null];
+        return new Paper($blocks);
     }
 
     /**

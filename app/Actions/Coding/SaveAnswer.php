@@ -42,10 +42,7 @@ final readonly class SaveAnswer
         $values = $placed->read($code->code());
 
         return DB::transaction(function () use ($by, $publication, $code, $values, $seen): ?Answer {
-            $review = CodedPublications::reviewOf(
-                $publication,
-                'This publication is not included, so it is not coded. The answers it has are kept.',
-            );
+            $review = CodedPublications::carrying($publication);
             $hand = $review->handOf($by);
             $current = CurrentAnswers::of($publication, $code)->where('hand', $hand)->with('user')->first();
             self::refuseUnseen($current, $code, $seen);

@@ -8,14 +8,13 @@ use App\Actions\Shared\Refused;
 use App\Actions\Shared\WriteLog;
 use App\Jobs\Coding\FindLeads;
 use App\Models\CodebookItem;
-use App\Models\Item;
 use App\Models\Review;
 use App\Models\Task;
 use App\Models\User;
+use App\Queries\Coding\CodedReports;
 use App\Tasks\TaskState;
 use Illuminate\Support\Facades\DB;
 use WaryHeron\Core\Coding\Lead\LeadPass;
-use WaryHeron\Core\Screening\ItemState;
 
 /** Has the included papers read for answers to the codebook, in the background. */
 final readonly class StartLeads
@@ -43,7 +42,7 @@ final readonly class StartLeads
             if ($review->codes()->whereNull('retired_at')->doesntExist()) {
                 throw new Refused('The codebook is empty. Say first what is to be found out.');
             }
-            $included = self::included($review);
+            $included = CodedReports::ids($review);
             if ($included === []) {
                 throw new Refused('Nothing is included yet, so there is no paper to read.');
             }
@@ -60,19 +59,5 @@ final readonly class StartLeads
 
             return $task;
         });
-    }
-
-    /** @return list<string> publications, in an order that does not change */
-    public static function included(Review $review): array
-    {
-        return array_values(
-            Item::query()
-                ->where('review_id', $review->id)
-                ->where('stage_id', $review->lastStage()->id)
-                ->where('state', ItemState::Included)
-                ->orderBy('publication_id')
-                ->pluck('publication_id')
-                ->all(),
-        );
     }
 }

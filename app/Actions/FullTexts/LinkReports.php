@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\FullTexts;
 
+use App\Actions\Coding\CarryCoding;
 use App\Actions\Shared\Refused;
 use App\Actions\Shared\WriteLog;
 use App\Database\Locks;
@@ -16,7 +17,7 @@ use Illuminate\Support\Facades\DB;
 /** Says which publications are reports of one study. */
 final readonly class LinkReports
 {
-    public function __construct(private WriteLog $log)
+    public function __construct(private WriteLog $log, private CarryCoding $carry)
     {
     }
 
@@ -50,6 +51,7 @@ final readonly class LinkReports
                 ->where(fn ($any) => $any->whereIn('id', $reports->pluck('id'))->orWhereIn('study_id', $joined))
                 ->update(['study_id' => $study->id]);
             Study::query()->where('review_id', $review->id)->whereIn('id', $joined)->whereKeyNot($study->id)->delete();
+            $this->carryOn($by, $study);
             $this->log->each(
                 $review->id,
                 $by,
@@ -68,6 +70,16 @@ final readonly class LinkReports
 
             return $study;
         });
+    }
+
+    /** It is coded with the report that it was coded with, or with the one that has most answers. */
+    private function carryOn(User $by, Study $study): void
+    {
+        $carried = $study->publications()->whereNull('merged_into')->whereKey($study->carried_by)->exists();
+        $report = $carried ? null : CarryCoding::mostAnswered($study);
+        if ($report !== null) {
+            $this->carry->execute($by, $study, $report);
+        }
     }
 
     public function rename(User $by, Study $study, string $name): void
@@ -93,6 +105,8 @@ final readonly class LinkReports
             if ($study->publications()->whereNull('merged_into')->count() < 2) {
                 $study->publications()->update(['study_id' => null]);
                 $study->delete();
+            } else {
+                $this->carryOn($by, $study);
             }
             ($this->log)(
                 $report->review_id,

@@ -14,6 +14,7 @@ use App\Models\Item;
 use App\Models\Join;
 use App\Models\Publication;
 use App\Models\Record;
+use App\Models\Study;
 use App\Models\User;
 use App\Queries\Library\ReviewWords;
 use Illuminate\Support\Facades\DB;
@@ -175,6 +176,7 @@ final readonly class JoinPublications
         }
         if ($join->study_taken && $kept->study_id === $back->study_id) {
             $kept->update(['study_id' => null]);
+            self::carriesFor($back->study_id, $kept->id, $back->id);
         }
     }
 
@@ -209,6 +211,7 @@ final readonly class JoinPublications
         if ($takesStudy) {
             $kept->update(['study_id' => $gone->study_id]);
         }
+        self::carriesFor($gone->study_id, $gone->id, $kept->id);
         Record::query()
             ->whereIn('id', $records)
             ->update(['publication_id' => $kept->id]);
@@ -292,6 +295,14 @@ final readonly class JoinPublications
                 ->where('state', ItemState::Folded->value)
                 ->whereIn('publication_id', Publication::query()->where('merged_into', $publicationId)->select('id'))
                 ->update(['opened_at' => $ballot->item->opened_at]);
+        }
+    }
+
+    /** A study that was coded with one publication is coded with the other. */
+    private static function carriesFor(?string $study, string $before, string $after): void
+    {
+        if ($study !== null) {
+            Study::query()->whereKey($study)->where('carried_by', $before)->update(['carried_by' => $after]);
         }
     }
 }

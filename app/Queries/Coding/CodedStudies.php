@@ -9,7 +9,6 @@ use App\Models\Review;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 use WaryHeron\Core\Coding\AskedItems;
-use WaryHeron\Core\Screening\ItemState;
 
 /** How many included studies have an answer to everything that the codebook asks of them. */
 final class CodedStudies
@@ -56,13 +55,13 @@ final class CodedStudies
         return $answers
             ->join('codes', 'codes.id', '=', 'answers.code_id')
             ->join(
-                'items',
+                'coded_reports',
                 fn ($join) => $join
-                    ->on('items.publication_id', '=', 'answers.publication_id')
-                    ->on('items.review_id', '=', 'answers.review_id'),
+                    ->on('coded_reports.publication_id', '=', 'answers.publication_id')
+                    ->on('coded_reports.review_id', '=', 'answers.review_id'),
             )
             ->where('answers.review_id', $review->id)
-            ->where('items.stage_id', $review->lastStage()->id)
-            ->where('items.state', ItemState::Included->value);
+            ->where('coded_reports.review_id', $review->id)
+            ->where('coded_reports.stage_id', $review->lastStage()->id);
     }
 }

@@ -27,6 +27,7 @@ final readonly class CodingDesk
     {
         $study = StudyCoding::of($this->review, $this->publication, $user);
         $standings = $study->standings();
+        $others = OtherReports::of($this->review, $this->publication);
 
         return [
             'items' => array_values(
@@ -34,7 +35,7 @@ final readonly class CodingDesk
                     ->map(fn (CodebookItem $code): array => [
                         ...$this->item($code),
                         'standing' => $standings[$code->id],
-                        'answer' => self::answer($study->answers[$code->id] ?? null, $code->code()),
+                        'answer' => self::answer($study->answers[$code->id] ?? null, $code->code(), $others),
                     ])
                     ->all(),
             ),
@@ -83,8 +84,11 @@ final readonly class CodingDesk
         return ['value' => $option, 'label' => $parts[count($parts) - 1], 'depth' => count($parts) - 1];
     }
 
-    /** @return array<string, mixed> an empty one where there is none */
-    public static function answer(?Answer $answer, Code $code): array
+    /**
+     * @param  array<string, string>  $others  as OtherReports gives them
+     * @return array<string, mixed> an empty one where there is none
+     */
+    public static function answer(?Answer $answer, Code $code, array $others = []): array
     {
         return [
             'id' => $answer->id ?? '',
@@ -92,16 +96,21 @@ final readonly class CodingDesk
             'value' => $answer?->value,
             'shown' => $answer?->shown($code) ?? '',
             'note' => $answer->note ?? '',
-            'evidence' => array_map(self::evidence(...), $answer?->pieces() ?? []),
+            'evidence' => array_map(fn (Evidence $one): array => self::evidence($one, $others), $answer?->pieces() ?? []),
             'fromWhole' => $answer->from_whole ?? false,
             'by' => $answer?->user->name ?? '',
         ];
     }
 
-    /** @return array<string, mixed> */
-    public static function evidence(Evidence $piece): array
+    /**
+     * @param  array<string, string>  $others  as OtherReports gives them
+     * @return array<string, mixed>
+     */
+    public static function evidence(Evidence $piece, array $others = []): array
     {
-        return [...$piece->toArray(), 'where' => $piece->whereabouts()];
+        $report = $others[$piece->copy ?? ''] ?? '';
+
+        return [...$piece->toArray(), 'where' => ($report === '' ? '' : "{$report}, ").$piece->whereabouts()];
     }
 
     /** @return list<array<string, mixed>> with the places of their words */
@@ -141,7 +150,7 @@ final readonly class CodingDesk
                 ->whereKeyNot($this->publication->id)
                 ->orderBy('year')
                 ->orderBy('id')
-                ->get(['id', 'first_author', 'year'])
+                ->get(['id', 'title', 'authors', 'year'])
                 ->keyBy('id')
                 ->all();
         $found = Retrievals::copies($this->review, [$this->publication->id, ...array_keys($others)]);
@@ -154,7 +163,7 @@ final readonly class CodingDesk
                     'pages' => $copy['pages'],
                     'url' => $copy['url'],
                     'paper' => route('coding.paper', [$this->review, $copy['id']], false),
-                    'report' => trim("{$report->first_author} {$report->year}"),
+                    'report' => $report->called(),
                 ];
             }
         }

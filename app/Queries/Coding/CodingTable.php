@@ -71,6 +71,12 @@ final readonly class CodingTable
         return (new TableStudies($review, new TableTerms(new Collection())))->all();
     }
 
+    /** @return Collection<int, stdClass> every included report, whether or not its study is coded with it */
+    public static function reports(Review $review): Collection
+    {
+        return (new TableStudies($review, new TableTerms(new Collection()), everyReport: true))->all();
+    }
+
     /** @return list<Cell> of the items shown */
     public function cells(string $publication): array
     {

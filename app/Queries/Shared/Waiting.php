@@ -8,6 +8,7 @@ use App\Access\Ability;
 use App\Models\Review;
 use App\Models\Stage;
 use App\Models\User;
+use App\Queries\Coding\CodedReports;
 use App\Queries\Coding\CodedStudies;
 use App\Queries\Screening\ScreenerCounts;
 use Illuminate\Support\Facades\DB;
@@ -52,7 +53,7 @@ final readonly class Waiting
             $toScreen,
             $toReadInFull,
             $toSettle,
-            $role?->may(Ability::Code) === true ? max(0, $included - $mine) : 0,
+            $role?->may(Ability::Code) === true && $included > 0 ? max(0, CodedReports::count($review) - $mine) : 0,
             $coded,
         );
     }

@@ -6,11 +6,11 @@ namespace App\Queries\Synthesis;
 
 use App\Models\CodebookItem;
 use App\Models\Review;
+use App\Queries\Coding\CodedReports;
 use App\Queries\Coding\CodingTable;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use stdClass;
-use WaryHeron\Core\Screening\ItemState;
 use WaryHeron\Core\Synthesis\Map\EvidenceMap;
 
 /** Included studies counted by what the codebook says of them. */
@@ -59,17 +59,9 @@ final readonly class MapQuery
     /** Studies included of which the items of the map are not answered yet. */
     public function uncounted(int $counted): int
     {
-        $all = DB::table('items')
-            ->join('publications', fn ($join) => $join
-                ->on('publications.review_id', '=', 'items.review_id')
-                ->on('publications.id', '=', 'items.publication_id'))
-            ->where('items.review_id', $this->review->id)
-            ->where('items.stage_id', $this->review->lastStage()->id)
-            ->where('items.state', ItemState::Included->value)
-            ->selectRaw('count(DISTINCT coalesce(publications.study_id, publications.id)) AS n')
-            ->value('n');
+        $all = CodedReports::count($this->review);
 
-        return max(0, (int) $all - $counted);
+        return max(0, $all - $counted);
     }
 
     /**
@@ -82,11 +74,10 @@ final readonly class MapQuery
         $codes = array_values(array_unique(array_filter([$this->rows->id, $this->columns?->id, $this->fill?->id])));
         $rows = DB::cursor(
             <<<'SQL'
-            SELECT a.code_id, coalesce(p.study_id, p.id) AS study, said.v
+            SELECT a.code_id, r.study, said.v
             FROM standing_answers a
-            JOIN items i ON i.review_id = a.review_id AND i.publication_id = a.publication_id
-                AND i.stage_id = ? AND i.state = ?
-            JOIN publications p ON p.review_id = a.review_id AND p.id = a.publication_id
+            JOIN coded_reports r ON r.review_id = a.review_id AND r.publication_id = a.publication_id
+                AND r.review_id = ? AND r.stage_id = ?
             CROSS JOIN LATERAL (
                 SELECT jsonb_array_elements_text(
                     CASE jsonb_typeof(a.value) WHEN 'array' THEN a.value ELSE jsonb_build_array(a.value) END
@@ -96,8 +87,8 @@ final readonly class MapQuery
             WHERE a.review_id = ? AND a.code_id = ANY (?::bpchar[])
             SQL,
             [
+                $this->review->id,
                 $this->review->lastStage()->id,
-                ItemState::Included->value,
                 $this->review->id,
                 '{'.implode(',', $codes).'}',
             ],

@@ -33,7 +33,7 @@ final readonly class ReportedRows
 
     public static function of(Review $review, AnalysisTerms $terms, ReviewOutcome $outcome): self
     {
-        $publications = CodingTable::included($review)->keyBy('id')->all();
+        $publications = CodingTable::reports($review)->keyBy('id')->all();
         $answers = $terms->groups === '' && $terms->onlyItem === '' && $terms->moderators === []
             ? []
             : CodingTable::answersOf($review, array_keys($publications));

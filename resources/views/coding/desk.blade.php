@@ -89,9 +89,18 @@
             </div>
         </section>
         <section class="sheet" aria-label="The item at hand">
-            @unless ($included)
+            @if ($instead !== null)
+                <div class="problem">
+                    <p>This study is coded with another of its reports: <a href="{{ route('coding.show', [$review, $instead]) }}">{{ $instead->called() }}</a>.
+                        Its papers are all at hand there, and what was answered here is kept.</p>
+                    @can('code', $review)
+                        <form method="post" action="{{ route('coding.carries', [$review, $publication]) }}">@csrf <button class="button mt-1">Code
+                                the study with this report instead</button></form>
+                    @endcan
+                </div>
+            @elseif (!$included)
                 <p class="problem">This publication is not included, so it is not coded. Its answers are kept.</p>
-            @endunless
+            @endif
             <div class="sheet-scroll" tabindex="0" role="region" aria-label="Item, evidence and leads" x-show="hasItem">
                 <div class="section code-asked">
                     <p class="small quiet" x-text="placeWords"></p>

@@ -15,7 +15,7 @@
             <header class="sheet-head">
                 <h1>Coding table</h1>
                 <span>{{ number_format($table->count) }} {{ $terms->filters === [] ? 'included' : 'of the included' }}
-                    {{ Str::plural('publication', $table->count) }}, {{ $columns->count() }} of {{ $terms->codes->count() }} items</span>
+                    {{ Str::plural('study', $table->count) }}, {{ $columns->count() }} of {{ $terms->codes->count() }} items</span>
                 <span class="end row">
                     @if ($differing > 0)
                         <a href="{{ route('reconcile', $review) }}">{{ $differing }} {{ Str::plural('difference', $differing) }} to
@@ -134,7 +134,12 @@
                                     <tr data-study="{{ $publication->id }}">
                                         <th scope="row" class="coding-study"><a class="title-link"
                                                 href="{{ route('coding.show', [$review, $publication->id]) }}">{{ trim(Str::before($publication->authors, ';') . ' ' . $publication->year) ?: Str::limit($publication->title, 40) }}</a><span
-                                                class="coding-title" title="{{ $publication->title }}">{{ $publication->title }}</span></th>
+                                                class="coding-title" title="{{ $publication->title }}">{{ $publication->title }}</span>
+                                            @if ($publication->others > 0)
+                                                <a class="small quiet" href="{{ route('studies', $review) }}">and {{ $publication->others }} more
+                                                    {{ Str::plural('report', $publication->others) }}</a>
+                                            @endif
+                                        </th>
                                         <td class="number">{{ $table->answered($publication->id) }}</td>
                                         @foreach ($table->cells($publication->id) as $i => $cell)
                                             <td class="{{ $cell->look }}{{ $numeric[$i] ? ' number' : '' }}" tabindex="-1" data-at="{{ $i }}">{{ $cell->words }}@if ($cell->mark !== '')

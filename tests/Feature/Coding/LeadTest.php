@@ -13,6 +13,7 @@ use App\Models\Answer;
 use App\Models\CodebookItem;
 use App\Models\CodingLead;
 use App\Models\Publication;
+use App\Queries\Coding\CodedReports;
 use App\Tasks\TaskState;
 use Illuminate\Support\Facades\Queue;
 use Tests\Feature\World;
@@ -144,7 +145,7 @@ it('reads nothing more once it is cancelled', function () {
     Queue::fake();
     $task = app(StartLeads::class)->execute($world->people['lead'], $world->review);
     $this->actingAs($world->people['lead'])->post("/tasks/{$task->id}/cancel");
-    app()->call([new FindLeads($task->id, StartLeads::included($world->review)), 'handle']);
+    app()->call([new FindLeads($task->id, CodedReports::ids($world->review)), 'handle']);
     expect(CodingLead::query()->count())->toBe(0)->and($task->refresh()->state)->toBe(TaskState::Cancelled);
 });
 
@@ -153,7 +154,7 @@ it('passes over a paper that killed twice', function () {
     Queue::fake();
     $task = app(StartLeads::class)->execute($world->people['lead'], $world->review);
     $task->update(['state' => 'running', 'in_hand' => 'paper 0', 'deaths' => 1]);
-    app()->call([new FindLeads($task->id, StartLeads::included($world->review)), 'handle']);
+    app()->call([new FindLeads($task->id, CodedReports::ids($world->review)), 'handle']);
     expect(CodingLead::query()->count())->toBe(0)->and($task->refresh()->only('state', 'done'))->toBe(['state' => TaskState::Done, 'done' => 1]);
 });
 

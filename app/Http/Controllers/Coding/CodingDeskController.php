@@ -13,8 +13,10 @@ use App\Models\CodebookItem;
 use App\Models\FullText;
 use App\Models\Publication;
 use App\Models\Review;
+use App\Queries\Coding\CodedReports;
 use App\Queries\Coding\CodingDesk;
 use App\Queries\Coding\CodingTable;
+use App\Queries\Coding\OtherReports;
 use App\Queries\Coding\StudyCoding;
 use App\Queries\FullTexts\PaperPages;
 use App\Queries\FullTexts\WordsFound;
@@ -44,6 +46,7 @@ final class CodingDeskController extends Controller
             'publication' => $publication,
             'abstract' => StructuredAbstract::parts($publication->abstract),
             'included' => $at !== false,
+            'instead' => CodedReports::instead($review, $publication),
             'number' => $at === false ? null : $at + 1,
             'count' => $studies->count(),
             'desk' => [
@@ -81,7 +84,7 @@ final class CodingDeskController extends Controller
         }
 
         return response()->json([
-            ...CodingDesk::answer($answer, $code->code()),
+            ...CodingDesk::answer($answer, $code->code(), OtherReports::of($review, $publication)),
             'standings' => StudyCoding::of($review, $publication, $this->me($request))->standings(),
         ]);
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\FullTexts;
 
+use App\Actions\Coding\CarryCoding;
 use App\Actions\FullTexts\LinkReports;
 use App\Http\Controllers\Controller;
 use App\Models\Publication;
@@ -59,6 +60,15 @@ final class StudyController extends Controller
         );
 
         return redirect()->route('studies', $review);
+    }
+
+    /** Which of its reports a study is coded with. */
+    public function carry(Request $request, Review $review, Publication $publication, CarryCoding $carry): RedirectResponse
+    {
+        $study = Study::query()->where('review_id', $review->id)->findOrFail($publication->study_id ?? '');
+        $carry->execute($this->me($request), $study, $publication);
+
+        return back()->with('notice', 'The study is coded with this report now. What others were answered and this one was not went along.');
     }
 
     public function takeOut(

@@ -6,7 +6,9 @@ namespace App\Queries\Coding\Table;
 
 use App\Models\CodebookItem;
 use App\Models\Review;
+use App\Queries\Coding\CodingDesk;
 use App\Queries\Coding\CodingTable;
+use App\Queries\Coding\OtherReports;
 use Illuminate\Support\Collection;
 use stdClass;
 use WaryHeron\Core\Coding\Evidence;
@@ -47,6 +49,12 @@ final readonly class TableRows
         return $heads;
     }
 
+    /** @return array<string, string> reports that are not the one their study is coded with, by copy */
+    private function others(): array
+    {
+        return once(fn (): array => OtherReports::of($this->review));
+    }
+
     /**
      * @param  Collection<int, stdClass>  $studies
      * @return \Generator<int, list<string|int|float|null>>
@@ -72,7 +80,7 @@ final readonly class TableRows
         foreach ($this->parts as $part) {
             $cells[] = match ($part) {
                 'quote' => $lines(fn (Evidence $one): string => $one->selector->quote),
-                'place' => $lines(fn (Evidence $one): string => $one->whereabouts()),
+                'place' => $lines(fn (Evidence $one): string => CodingDesk::evidence($one, $this->others())['where']),
                 'coder' => $answer?->coder(),
                 default => $answer?->note(),
             };

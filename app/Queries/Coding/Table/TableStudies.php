@@ -11,11 +11,15 @@ use Illuminate\Support\Facades\DB;
 use stdClass;
 use WaryHeron\Core\Screening\ItemState;
 
-/** The included publications that a table of codings shows, in its order. */
+/** The included studies that a table of codings shows, in its order. */
 final readonly class TableStudies
 {
-    public function __construct(private Review $review, private TableTerms $terms)
-    {
+    /** @param  bool  $everyReport  of each study every included report, not the one with which it is coded */
+    public function __construct(
+        private Review $review,
+        private TableTerms $terms,
+        private bool $everyReport = false,
+    ) {
     }
 
     public function count(): int
@@ -39,18 +43,24 @@ final readonly class TableStudies
 
     private function narrowed(): Builder
     {
-        $studies = DB::table('items')
+        $studies = $this->reports()
             ->join('publications', fn ($join) => $join
-                ->on('publications.review_id', '=', 'items.review_id')
-                ->on('publications.id', '=', 'items.publication_id'))
-            ->where('items.review_id', $this->review->id)
-            ->where('items.stage_id', $this->review->lastStage()->id)
-            ->where('items.state', ItemState::Included->value);
+                ->on('publications.review_id', '=', 'reports.review_id')
+                ->on('publications.id', '=', 'reports.publication_id'))
+            ->where('reports.review_id', $this->review->id)
+            ->where('reports.stage_id', $this->review->lastStage()->id);
         foreach ($this->terms->filters as $filter) {
             $filter->narrow($studies);
         }
 
         return $studies;
+    }
+
+    private function reports(): Builder
+    {
+        return $this->everyReport
+            ? DB::table('items AS reports')->where('reports.state', ItemState::Included->value)
+            : DB::table('coded_reports AS reports');
     }
 
     private function ordered(): Builder
@@ -64,7 +74,12 @@ final readonly class TableStudies
             'publications.journal',
             'publications.doi',
             'publications.study_id',
-        ]);
+        ])->selectRaw(<<<'SQL'
+            CASE WHEN publications.study_id IS NULL THEN 0 ELSE (
+                SELECT count(*) - 1 FROM publications AS p WHERE p.review_id = publications.review_id
+                    AND p.study_id = publications.study_id AND p.merged_into IS NULL
+            ) END AS others
+            SQL);
         $way = $this->terms->descending ? 'DESC' : 'ASC';
         match ($this->terms->sort) {
             'author' => $studies->orderByRaw("publications.first_author {$way}"),

@@ -1,0 +1,82 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Coding;
+
+use App\Actions\Shared\WriteLog;
+use App\Models\Answer;
+use App\Models\Publication;
+use App\Models\Study;
+use App\Models\User;
+use Illuminate\Support\Facades\DB;
+
+/**
+ * Says with which of its reports a study is coded. What other reports were answered and this one was not goes along, with
+ * its coder and its evidence; where both were answered, what the other says stays there, to be looked at.
+ */
+final readonly class CarryCoding
+{
+    public function __construct(private WriteLog $log)
+    {
+    }
+
+    public function execute(User $by, Study $study, Publication $report): void
+    {
+        DB::transaction(function () use ($by, $study, $report): void {
+            $study = Study::query()->whereKey($study->id)->lockForUpdate()->firstOrFail();
+            if ($study->carried_by !== $report->id && $report->study_id === $study->id) {
+                $study->update(['carried_by' => $report->id]);
+                ($this->log)(
+                    $study->review_id,
+                    $by,
+                    'study.carried',
+                    "Said that the study “{$study->name}” is coded with “{$report->title}”",
+                    $report,
+                    ['brought' => $this->bringAnswers($study, $report)],
+                );
+            }
+        });
+    }
+
+    /** The report of a study that has most answers, the earliest of several. */
+    public static function mostAnswered(Study $study): ?Publication
+    {
+        return $study->publications()
+            ->whereNull('merged_into')
+            ->orderByDesc(
+                Answer::query()
+                    ->selectRaw('count(*)')
+                    ->whereColumn('answers.review_id', 'publications.review_id')
+                    ->whereColumn('answers.publication_id', 'publications.id')
+                    ->whereNull('superseded_at'),
+            )
+            ->orderByRaw('year NULLS LAST')
+            ->orderBy('id')
+            ->first();
+    }
+
+    /** @return int how many */
+    private function bringAnswers(Study $study, Publication $report): int
+    {
+        $others = $study->publications()->whereKeyNot($report->id)->pluck('id');
+        $answers = fn (array $reports): mixed => Answer::query()
+            ->where('review_id', $study->review_id)
+            ->whereIn('publication_id', $reports)
+            ->whereNull('superseded_at')
+            ->orderBy('id')
+            ->get();
+        $key = fn (Answer $one): string => "{$one->code_id} {$one->hand}";
+        $has = $answers([$report->id])->map($key)->flip()->all();
+        $brought = 0;
+        foreach ($answers($others->all()) as $answer) {
+            if (! isset($has[$key($answer)])) {
+                $has[$key($answer)] = true;
+                $brought++;
+                $answer->replicate(['created_at', 'updated_at'])->fill(['publication_id' => $report->id])->save();
+            }
+        }
+
+        return $brought;
+    }
+}
