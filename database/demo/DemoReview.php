@@ -726,12 +726,7 @@ final class DemoReview
         $included = Publication::query()
             ->where('review_id', $this->review->id)
             ->where('abstract', '<>', '')
-            ->whereHas(
-                'items',
-                fn ($item) => $item
-                    ->where('stage_id', $this->review->lastStage()->id)
-                    ->where('state', ItemState::Included),
-            )
+            ->whereIn('id', CodedReports::ids($this->review))
             ->orderBy('id')
             ->get();
         [$telling, $others] = $included->partition(

@@ -26,7 +26,7 @@ final class PassageFile
                     $passage->memo,
                     $passage->user->name,
                     $passage->created_at->format('Y-m-d'),
-                    $passage->publication->first_author,
+                    $passage->publication->called(),
                     $passage->publication->year,
                     $passage->publication->title,
                     $at->selector->prefix,

@@ -1,5 +1,5 @@
 <x-page title="PDFs to assign" :review="$review" stage="full-texts" place="full-texts.unassigned">
-    <div class="desk">
+    <div class="desk" @if ($files->contains(fn($file) => $file->state === 'reading')) data-reload-when-done @endif>
         <section class="sheet">
             <header class="sheet-head">
                 <h1>PDFs to assign</h1>
@@ -25,7 +25,7 @@
                                 : "{$file->pages} pages") }}
                             · {{ number_format($file->bytes / 1024) }} KB · {{ $file->user->name }},
                             {{ $file->created_at->format('j M Y') }}</p>
-                        @if (trim($file->text) !== '')
+                        @if ($file->state === 'read')
                             <p class="serif mt-1 unassigned-text">
                                 {{ Str::limit((string) preg_replace('/\s+/u', ' ', mb_substr($file->text, 0, 1200)), 420) }}</p>
                         @elseif ($file->trouble() !== '')
