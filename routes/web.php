@@ -3,6 +3,7 @@
 use App\Http\Controllers\Coding\CodebookController;
 use App\Http\Controllers\Coding\CodingController;
 use App\Http\Controllers\Coding\CodingDeskController;
+use App\Http\Controllers\Coding\CodingShareController;
 use App\Http\Controllers\Coding\LeadController;
 use App\Http\Controllers\Coding\PassageController;
 use App\Http\Controllers\Coding\ReconcileController;
@@ -201,6 +202,7 @@ Route::prefix('/reviews/{review}')
             );
             Route::get('/full-texts/studies', [StudyController::class, 'index'])->name('studies');
             Route::get('/coding', [CodingController::class, 'index'])->name('coding');
+            Route::get('/coding-shares', [CodingShareController::class, 'show'])->name('coding.shares');
             Route::get('/codebook', [CodebookController::class, 'show'])->name('codebook');
             Route::get('/codebook/sheet', [CodebookController::class, 'sheet'])->name('codebook.sheet');
             Route::get('/codebook/file/{format}', [CodebookController::class, 'export'])
@@ -305,6 +307,13 @@ Route::prefix('/reviews/{review}')
             Route::delete('/team/invitations/{invitation}', [TeamController::class, 'withdraw'])->name('team.withdraw');
             Route::put('/team/{membership}', [TeamController::class, 'change'])->name('team.change');
             Route::delete('/team/{membership}', [TeamController::class, 'remove'])->name('team.remove');
+            Route::post('/coding-shares', [CodingShareController::class, 'store'])->name('coding.shares.store');
+            Route::post('/coding-shares/{membership}/hand-on', [CodingShareController::class, 'handOn'])->name(
+                'coding.shares.hand-on',
+            );
+            Route::delete('/coding-shares/{membership}', [CodingShareController::class, 'takeBack'])->name(
+                'coding.shares.take-back',
+            );
             Route::post('/codebook', [CodebookController::class, 'add'])->name('codes.store');
             Route::put('/codebook/terms', [CodebookController::class, 'terms'])->name('codebook.terms');
             Route::post('/codebook/file', [CodebookController::class, 'import'])->name('codebook.import');

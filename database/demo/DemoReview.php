@@ -8,6 +8,7 @@ use App\Access\Role;
 use App\Actions\Coding\ChangeCodebook;
 use App\Actions\Coding\SaveAnswer;
 use App\Actions\Coding\SetCodingTerms;
+use App\Actions\Coding\ShareCoding;
 use App\Actions\Coding\StartLeads;
 use App\Actions\Deliveries\StartDelivery;
 use App\Actions\FullTexts\AskLocker;
@@ -191,6 +192,7 @@ final class DemoReview
         private readonly SetCodingTerms $terms,
         private readonly DemoSynthesis $synthesis,
         private readonly DemoScouting $scouting,
+        private readonly ShareCoding $shareOut,
         private readonly ChangeCriteria $criteria,
         private readonly ChangeQuestion $question,
         private readonly ChangeStrategy $strategies,
@@ -233,6 +235,7 @@ final class DemoReview
                 $this->people['tunde'],
             ]);
             $this->code($start->addDays(22));
+            $this->shareCoding();
             $this->synthesis->make($this->review, $this->people, $start->addDays(22));
             $this->readForAnswers();
             $this->scouting->make($this->review, $this->people['ines']);
@@ -718,6 +721,14 @@ final class DemoReview
             app(Dispatcher::class)->dispatchNow(new ReadFullText($copy));
             app(Dispatcher::class)->dispatchNow(new ReadPages($copy));
         }
+    }
+
+    /** Two coders have shares of what is to be coded. */
+    private function shareCoding(): void
+    {
+        $weights = [$this->people['karin']->id => 1.0, $this->people['tunde']->id => 1.0];
+        $studies = count(CodedReports::ids($this->review));
+        $this->shareOut->give($this->people['ines'], $this->review, $weights, 4711, $studies);
     }
 
     /** Twelve publications are coded: those whose abstracts tell everything in full, the rest as far as they go. */

@@ -10,6 +10,7 @@ use App\Models\Publication;
 use App\Models\Study;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
+use stdClass;
 
 /**
  * Says with which of its reports a study is coded. What other reports were answered and this one was not goes along, with
@@ -27,6 +28,7 @@ final readonly class CarryCoding
             $study = Study::query()->whereKey($study->id)->lockForUpdate()->firstOrFail();
             if ($study->carried_by !== $report->id && $report->study_id === $study->id) {
                 $study->update(['carried_by' => $report->id]);
+                self::carryShares($study, $report);
                 ($this->log)(
                     $study->review_id,
                     $by,
@@ -54,6 +56,19 @@ final readonly class CarryCoding
             ->orderByRaw('year NULLS LAST')
             ->orderBy('id')
             ->first();
+    }
+
+    /** Who was to code the study codes it with this report. */
+    private static function carryShares(Study $study, Publication $report): void
+    {
+        $others = $study->publications()->whereKeyNot($report->id)->pluck('id')->all();
+        $shares = DB::table('coding_shares')->where('review_id', $study->review_id)->whereIn('publication_id', $others);
+        $moved = array_map(
+            fn (stdClass $one): array => ['publication_id' => $report->id] + (array) $one,
+            (clone $shares)->get()->all(),
+        );
+        DB::table('coding_shares')->insertOrIgnore($moved);
+        $shares->delete();
     }
 
     /** @return int how many */

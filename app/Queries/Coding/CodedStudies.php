@@ -7,6 +7,7 @@ namespace App\Queries\Coding;
 use App\Models\CodebookItem;
 use App\Models\Review;
 use Illuminate\Database\Query\Builder;
+use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use WaryHeron\Core\Coding\AskedItems;
 
@@ -17,30 +18,59 @@ final class CodedStudies
     public static function count(Review $review, string $hand = ''): int
     {
         $codes = $review->codes()->whereNull('retired_at')->get();
-        if ($codes->isEmpty()) {
-            return 0;
-        }
-        $asked = new AskedItems(
-            array_values($codes->map(fn (CodebookItem $code) => $code->entry())->all()),
-            $review->depth(),
-        );
-        $answered = self::answered($review, $hand)->whereNull('codes.retired_at')->groupBy('answers.publication_id');
+        [$asked, $answered] = self::asked($review, $codes, $hand);
 
-        return $asked->areAll()
+        return $asked->areAll() && $codes->isNotEmpty()
             ? DB::query()->fromSub($answered->havingRaw('count(*) >= ?', [$codes->count()])->selectRaw('1'), 'all')->count()
-            : self::complete($asked, $answered);
+            : count(self::complete($codes->isEmpty(), $asked, $answered));
     }
 
-    /** Where not the same is asked of every study, each is looked at by what its answers make it be asked. */
-    private static function complete(AskedItems $asked, Builder $answered): int
+    /**
+     * @param  string  $hand  as above
+     * @return list<string> by the report with which each is coded
+     */
+    public static function ids(Review $review, string $hand = ''): array
     {
-        $complete = 0;
-        foreach ($answered->selectRaw('jsonb_object_agg(answers.code_id, answers.value) AS said')->cursor() as $study) {
+        $codes = $review->codes()->whereNull('retired_at')->get();
+        [$asked, $answered] = self::asked($review, $codes, $hand);
+
+        return $asked->areAll() && $codes->isNotEmpty()
+            ? array_map(strval(...), array_values($answered->havingRaw('count(*) >= ?', [$codes->count()])->pluck('answers.publication_id')->all()))
+            : self::complete($codes->isEmpty(), $asked, $answered);
+    }
+
+    /**
+     * Where not the same is asked of every study, each is looked at by what its answers make it be asked.
+     *
+     * @return list<string>
+     */
+    private static function complete(bool $isNothingAsked, AskedItems $asked, Builder $answered): array
+    {
+        if ($isNothingAsked) {
+            return [];
+        }
+        $complete = [];
+        $answered->selectRaw('answers.publication_id, jsonb_object_agg(answers.code_id, answers.value) AS said');
+        foreach ($answered->cursor() as $study) {
             $said = json_decode($study->said, true, 8, JSON_THROW_ON_ERROR);
-            $complete += array_diff_key($asked->of($said), $said) === [] ? 1 : 0;
+            if (array_diff_key($asked->of($said), $said) === []) {
+                $complete[] = (string) $study->publication_id;
+            }
         }
 
         return $complete;
+    }
+
+    /**
+     * @param  Collection<int, CodebookItem>  $codes
+     * @return array{AskedItems, Builder} what is asked, and the answers of each study
+     */
+    private static function asked(Review $review, Collection $codes, string $hand): array
+    {
+        return [
+            new AskedItems(array_values($codes->map(fn (CodebookItem $code) => $code->entry())->all()), $review->depth()),
+            self::answered($review, $hand)->whereNull('codes.retired_at')->groupBy('answers.publication_id'),
+        ];
     }
 
     private static function answered(Review $review, string $hand): Builder

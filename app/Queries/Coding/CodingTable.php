@@ -6,6 +6,7 @@ namespace App\Queries\Coding;
 
 use App\Models\CodebookItem;
 use App\Models\Review;
+use App\Models\User;
 use App\Queries\Coding\Table\Cell;
 use App\Queries\Coding\Table\TableAnswer;
 use App\Queries\Coding\Table\TableStudies;
@@ -66,9 +67,9 @@ final readonly class CodingTable
     }
 
     /** @return Collection<int, stdClass> all of them, in the order of the library */
-    public static function included(Review $review): Collection
+    public static function included(Review $review, ?User $sharedWith = null): Collection
     {
-        return (new TableStudies($review, new TableTerms(new Collection())))->all();
+        return (new TableStudies($review, new TableTerms(new Collection(), whose: $sharedWith?->id)))->all();
     }
 
     /** @return Collection<int, stdClass> every included report, whether or not its study is coded with it */

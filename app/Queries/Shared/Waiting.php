@@ -8,8 +8,8 @@ use App\Access\Ability;
 use App\Models\Review;
 use App\Models\Stage;
 use App\Models\User;
-use App\Queries\Coding\CodedReports;
 use App\Queries\Coding\CodedStudies;
+use App\Queries\Coding\CodingShares;
 use App\Queries\Screening\ScreenerCounts;
 use Illuminate\Support\Facades\DB;
 use WaryHeron\Core\Screening\ItemState;
@@ -47,13 +47,12 @@ final readonly class Waiting
             $included = $stage->id === $review->lastStage()->id ? $in->in(ItemState::Included) : $included;
         }
         $coded = $included === 0 ? 0 : CodedStudies::count($review);
-        $mine = $included === 0 || $review->coded_by === 1 ? $coded : CodedStudies::count($review, $user->id);
 
         return new self(
             $toScreen,
             $toReadInFull,
             $toSettle,
-            $role?->may(Ability::Code) === true && $included > 0 ? max(0, CodedReports::count($review) - $mine) : 0,
+            $role?->may(Ability::Code) === true && $included > 0 ? CodingShares::countToCode($review, $user) : 0,
             $coded,
         );
     }

@@ -96,6 +96,7 @@ final class Page extends Component
                 'coding' => 'Coding table',
                 'reconcile' => 'Reconcile',
                 'passages' => 'Passages',
+                'coding.shares' => 'Shares',
                 'codebook' => 'Codebook',
             ],
             'synthesis' => [

@@ -14,7 +14,7 @@
         <section class="sheet">
             <header class="sheet-head">
                 <h1>Coding table</h1>
-                <span>{{ number_format($table->count) }} {{ $terms->filters === [] ? 'included' : 'of the included' }}
+                <span>{{ number_format($table->count) }} {{ $terms->isAll() ? 'included' : 'of the included' }}
                     {{ Str::plural('study', $table->count) }}, {{ $columns->count() }} of {{ $terms->codes->count() }} items</span>
                 <span class="end row">
                     @if ($differing > 0)
@@ -78,14 +78,25 @@
                     </x-menu>
                 </span>
             </header>
-            @if ($table->publications->isEmpty() && $terms->filters === [])
+            @if ($table->publications->isEmpty() && $terms->isAll())
                 <x-empty title="Nothing is included yet">Publications come here when screening includes them.</x-empty>
             @elseif ($terms->codes->isEmpty())
                 <x-empty title="The codebook is empty">Say first what is to be found out about each study: <a
                         href="{{ route('codebook', $review) }}">the codebook</a>.</x-empty>
             @else
                 <form class="table-narrow" method="get" action="{{ route('coding', $review) }}" aria-label="Which studies">
-                    <x-hidden :query="$terms->query()" />
+                    <x-hidden :query="$terms->query(['whose' => null])" />
+                    @if ($sharers !== [])
+                        <label>Whose <select class="input" name="whose">
+                                <option value="">everybody</option>
+                                <option value="mine" @selected($terms->whose === auth()->id())>my share</option>
+                                @foreach ($sharers as $one)
+                                    @if ($one['id'] !== auth()->id())
+                                        <option value="{{ $one['id'] }}" @selected($terms->whose === $one['id'])>{{ $one['name'] }}</option>
+                                    @endif
+                                @endforeach
+                            </select></label>
+                    @endif
                     <label>Studies where <select class="input" name="item" x-on:change="narrowBy">
                             @foreach ($terms->codes as $code)
                                 <option value="{{ $code->id }}" data-options="{{ json_encode($code->code()->choosable()) }}">{{ $code->label }}

@@ -11,6 +11,7 @@ use App\Models\CodebookItem;
 use App\Models\Publication;
 use App\Models\Review;
 use App\Queries\Coding\CodingDesk;
+use App\Queries\Coding\CodingShares;
 use App\Queries\Coding\CodingTable;
 use App\Queries\Coding\Leads;
 use App\Queries\Coding\Reconciling;
@@ -32,6 +33,7 @@ final class CodingController extends Controller
             'table' => CodingTable::of($review, $request->terms($review)),
             'recipes' => TableRecipes::of($review, TableRecipes::CODING),
             'recipeFields' => TableRecipes::codingFields($review),
+            'sharers' => CodingShares::standing($review),
             'record' => Leads::record($review),
             'differing' => Reconciling::in($review)->openCount(),
             'mayEdit' => Gate::allows('code', $review) && $review->coded_by === 1,

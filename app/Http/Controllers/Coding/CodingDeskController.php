@@ -23,7 +23,9 @@ use App\Queries\FullTexts\WordsFound;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\Gate;
+use stdClass;
 use WaryHeron\Core\Coding\InvalidAnswer;
 use WaryHeron\Core\Text\StructuredAbstract;
 
@@ -37,7 +39,7 @@ final class CodingDeskController extends Controller
         if ($request->wantsJson()) {
             return response()->json($desk);
         }
-        $studies = CodingTable::included($review);
+        $studies = $this->way($request, $review, $publication);
         $at = $studies->search(fn ($one): bool => $one->id === $publication->id);
         $beside = fn (int $step): ?string => $at === false ? null : $studies->get($at + $step)?->id;
 
@@ -61,6 +63,18 @@ final class CodingDeskController extends Controller
                 'next' => self::address($review, $beside(1)),
             ],
         ]);
+    }
+
+    /**
+     * The studies that one goes through: one's own share where this is one of it, else all.
+     *
+     * @return Collection<int, stdClass>
+     */
+    private function way(Request $request, Review $review, Publication $publication): Collection
+    {
+        $mine = CodingTable::included($review, $this->me($request));
+
+        return $mine->contains('id', $publication->id) ? $mine : CodingTable::included($review);
     }
 
     private static function address(Review $review, ?string $publication): string

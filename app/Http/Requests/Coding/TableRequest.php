@@ -41,7 +41,19 @@ final class TableRequest extends FormRequest
             in_array($sort, TableTerms::SORTS, true) || $codes->has($sort) ? $sort : 'author',
             $this->boolean('down'),
             Input::page($this),
+            $this->whose($review),
         );
+    }
+
+    private function whose(Review $review): ?string
+    {
+        $whose = Input::text($this, 'whose');
+
+        return match (true) {
+            $whose === 'mine' => $this->user()?->getKey(),
+            $whose !== '' && $review->memberships()->where('user_id', $whose)->exists() => $whose,
+            default => null,
+        };
     }
 
     /** @return list<string> what a file has beside each answer */

@@ -49,6 +49,14 @@ final readonly class TableStudies
                 ->on('publications.id', '=', 'reports.publication_id'))
             ->where('reports.review_id', $this->review->id)
             ->where('reports.stage_id', $this->review->lastStage()->id);
+        if ($this->terms->whose !== null) {
+            $studies->whereExists(fn (Builder $share) => $share
+                ->selectRaw('1')
+                ->from('coding_shares')
+                ->whereColumn('coding_shares.review_id', 'publications.review_id')
+                ->whereColumn('coding_shares.publication_id', 'publications.id')
+                ->where('coding_shares.user_id', $this->terms->whose));
+        }
         foreach ($this->terms->filters as $filter) {
             $filter->narrow($studies);
         }

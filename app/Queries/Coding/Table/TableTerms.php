@@ -19,6 +19,7 @@ final readonly class TableTerms
      * @param  list<string>  $columns  the items shown; none for all
      * @param  list<ItemFilter>  $filters
      * @param  string  $sort  one of SORTS, or an item
+     * @param  ?string  $whose  only those shared out to this person
      */
     public function __construct(
         public Collection $codes,
@@ -27,6 +28,7 @@ final readonly class TableTerms
         public string $sort = 'author',
         public bool $descending = false,
         public int $page = 1,
+        public ?string $whose = null,
     ) {
     }
 
@@ -41,10 +43,16 @@ final readonly class TableTerms
         return $review->codes()->whereNull('retired_at')->get()->toBase()->keyBy('id');
     }
 
+    /** Whether every included study is asked for. */
+    public function isAll(): bool
+    {
+        return $this->filters === [] && $this->whose === null;
+    }
+
     /** The same studies in the same order, with every item. */
     public function whole(): self
     {
-        return new self($this->codes, [], $this->filters, $this->sort, $this->descending, $this->page);
+        return new self($this->codes, [], $this->filters, $this->sort, $this->descending, $this->page, $this->whose);
     }
 
     /** @return Collection<string, CodebookItem> */
@@ -66,6 +74,7 @@ final readonly class TableTerms
             'with' => array_map(fn (ItemFilter $one): string => $one->key(), $this->filters),
             'sort' => $this->sort === 'author' ? null : $this->sort,
             'down' => $this->descending ? 1 : null,
+            'whose' => $this->whose,
             ...$change,
         ];
 
