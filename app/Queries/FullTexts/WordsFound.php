@@ -4,26 +4,44 @@ declare(strict_types=1);
 
 namespace App\Queries\FullTexts;
 
+use WaryHeron\Core\FullText\Reading\Page;
+use WaryHeron\Core\FullText\Reading\Word;
 use WaryHeron\Core\FullText\Selector\Letters;
 use WaryHeron\Core\FullText\Selector\Selector;
+use WaryHeron\Core\Search\Query\Node\Node;
+use WaryHeron\Core\Search\Query\Parser;
+use WaryHeron\Core\Search\Text\QueryInWords;
+use WaryHeron\Core\Text\Words;
 
-/** Where words stand in a copy, for whoever looks for them on its pages. */
+/**
+ * Where words stand in a copy, for whoever looks for them on its pages: as they are typed, or by the query language,
+ * which is then to be answered within a sentence.
+ */
 final class WordsFound
 {
     private const MOST = 200;
 
     private const SHORTEST = 2;
 
+    /** Signs of the query language; without one of them what is typed is looked for as it stands. */
+    private const QUERY = '/\b(?:AND|OR|NOT|NEAR)\b|["()*?~]/';
+
+    private const END = '/[.!?]["”’)\]]?$/u';
+
     /** @return list<array{page: int, boxes: list<array{float, float, float, float}>}> */
     public static function in(string $reviewId, string $fullTextId, string $words): array
     {
-        $sought = Letters::fold(mb_substr($words, 0, 200));
+        $words = mb_substr($words, 0, 200);
+        $query = preg_match(self::QUERY, $words) === 1 ? Parser::parse($words) : null;
+        $isQuery = $query !== null && $query->isComplete() && QueryInWords::can($query->root);
+        $sought = Letters::fold($words);
         $found = [];
         if (mb_strlen($sought) < self::SHORTEST) {
             return $found;
         }
         foreach (PaperPages::of($reviewId, $fullTextId) as $page) {
-            foreach (Letters::of($page->words)->places($sought) as [$first, $last]) {
+            $places = $isQuery ? self::answering($page, $query->root) : Letters::of($page->words)->places($sought);
+            foreach ($places as [$first, $last]) {
                 $found[] = ['page' => $page->number, 'boxes' => Selector::of($page, $first, $last)->boxes];
                 if (count($found) === self::MOST) {
                     return $found;
@@ -32,5 +50,45 @@ final class WordsFound
         }
 
         return $found;
+    }
+
+    /** @return \Generator<int, array{int, int}> first and last word on the page of each place */
+    private static function answering(Page $page, Node $query): \Generator
+    {
+        foreach (self::sentences($page->words) as $sentence) {
+            foreach (QueryInWords::places($query, array_column($sentence, 0)) as [$first, $last]) {
+                yield [$sentence[$first][1], $sentence[$last][2]];
+            }
+        }
+    }
+
+    /**
+     * @param  list<Word>  $words
+     * @return list<list<array{string, int, int}>> of each sentence its words, folded, with the first and last on the
+     *     page of which each is made: one that a line end parts is of two
+     */
+    private static function sentences(array $words): array
+    {
+        $sentences = [[]];
+        $begun = '';
+        foreach ($words as $i => $word) {
+            $text = $begun.$word->text;
+            $begins = $begun === '' ? $i : $i - 1;
+            $isParted = preg_match('/\p{L}-$/u', $text) === 1 && preg_match('/^\p{Ll}/u', $words[$i + 1]->text ?? '') === 1;
+            if ($isParted && $begun === '') {
+                $begun = mb_substr($text, 0, -1);
+
+                continue;
+            }
+            $begun = '';
+            foreach (Words::of($text) as $folded) {
+                $sentences[count($sentences) - 1][] = [$folded, $begins, $i];
+            }
+            if (preg_match(self::END, $text) === 1) {
+                $sentences[] = [];
+            }
+        }
+
+        return array_values(array_filter($sentences));
     }
 }
