@@ -200,6 +200,9 @@ Route::prefix('/reviews/{review}')
             Route::get('/full-texts/files/{fullText}/standing', [FullTextController::class, 'standing'])->name(
                 'full-texts.standing',
             );
+            Route::get('/full-texts/files/{fullText}/evidence', [FullTextController::class, 'evidence'])->name(
+                'full-texts.evidence',
+            );
             Route::get('/full-texts/studies', [StudyController::class, 'index'])->name('studies');
             Route::get('/coding', [CodingController::class, 'index'])->name('coding');
             Route::get('/coding-shares', [CodingShareController::class, 'show'])->name('coding.shares');
@@ -504,6 +507,12 @@ Route::prefix('/reviews/{review}')
             Route::post('/full-texts/pictures', [FullTextController::class, 'allPictures'])->name('full-texts.pictures.all');
             Route::post('/full-texts/files/{fullText}/pictures', [FullTextController::class, 'pictures'])->name(
                 'full-texts.pictures',
+            );
+            Route::post('/full-texts/files/{fullText}/better', [FullTextController::class, 'better'])->name(
+                'full-texts.better',
+            );
+            Route::post('/full-texts/files/{fullText}/use-again', [FullTextController::class, 'useAgain'])->name(
+                'full-texts.use-again',
             );
             Route::post('/full-texts/files/{fullText}/assign', [FullTextController::class, 'assign'])->name(
                 'full-texts.assign',

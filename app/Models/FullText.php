@@ -14,6 +14,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property string $review_id
  * @property ?string $publication_id null while nobody knows what it is a copy of
  * @property string $hash
+ * @property ?string $replaced_by a better copy
  * @property ?string $read_hash of the copy in which the pictures have their words
  * @property int $read_bytes
  * @property ?Carbon $pictures_read_at when they were read, with or without finding words

@@ -78,8 +78,11 @@ export default () => ({
         return this.row?.locker ?? '';
     },
     get copies() {
+        const current = (this.row?.copies ?? []).filter((copy) => copy.better === null);
         return (this.row?.copies ?? []).map((copy) => ({
             ...copy,
+            isOlder: copy.better !== null,
+            mayBeBetter: copy.better === null && current.length > 1,
             words: `${copy.pages ? `${copy.pages} ${copy.pages === 1 ? 'page' : 'pages'}, ` : ''}${copy.about}`,
         }));
     },
@@ -259,6 +262,15 @@ export default () => ({
         }
         this.counts = answer.counts ?? this.counts;
         this.unassigned = answer.unassigned ?? this.unassigned;
+    },
+    async better(file) {
+        try {
+            const answer = await ask('POST', this.urls.better.replace('FILE', file), {});
+            this.take(answer);
+            this.said = answer.said;
+        } catch (failure) {
+            this.said = failure.message;
+        }
     },
     async takeOff(file) {
         try {

@@ -27,7 +27,7 @@ final readonly class CodingDesk
     {
         $study = StudyCoding::of($this->review, $this->publication, $user);
         $standings = $study->standings();
-        $others = OtherReports::of($this->review, $this->publication);
+        $view = EvidenceView::of($this->review, $this->publication);
 
         return [
             'items' => array_values(
@@ -35,11 +35,11 @@ final readonly class CodingDesk
                     ->map(fn (CodebookItem $code): array => [
                         ...$this->item($code),
                         'standing' => $standings[$code->id],
-                        'answer' => self::answer($study->answers[$code->id] ?? null, $code->code(), $others),
+                        'answer' => self::answer($study->answers[$code->id] ?? null, $code->code(), $view),
                     ])
                     ->all(),
             ),
-            'leads' => $this->leads($study),
+            'leads' => $this->leads($study, $view),
             'copies' => $this->copies(),
         ];
     }
@@ -48,11 +48,12 @@ final readonly class CodingDesk
     public function one(User $user, CodebookItem $code): array
     {
         $study = StudyCoding::of($this->review, $this->publication, $user);
-        $leads = array_column($this->leads($study), null, 'code');
+        $view = EvidenceView::of($this->review, $this->publication);
+        $leads = array_column($this->leads($study, $view), null, 'code');
 
         return [
             'item' => $this->item($code),
-            'answer' => self::answer($study->answers[$code->id] ?? null, $code->code()),
+            'answer' => self::answer($study->answers[$code->id] ?? null, $code->code(), $view),
             'lead' => $leads[$code->id] ?? null,
         ];
     }
@@ -84,11 +85,8 @@ final readonly class CodingDesk
         return ['value' => $option, 'label' => $parts[count($parts) - 1], 'depth' => count($parts) - 1];
     }
 
-    /**
-     * @param  array<string, string>  $others  as OtherReports gives them
-     * @return array<string, mixed> an empty one where there is none
-     */
-    public static function answer(?Answer $answer, Code $code, array $others = []): array
+    /** @return array<string, mixed> an empty one where there is none */
+    public static function answer(?Answer $answer, Code $code, EvidenceView $view): array
     {
         return [
             'id' => $answer->id ?? '',
@@ -96,25 +94,14 @@ final readonly class CodingDesk
             'value' => $answer?->value,
             'shown' => $answer?->shown($code) ?? '',
             'note' => $answer->note ?? '',
-            'evidence' => array_map(fn (Evidence $one): array => self::evidence($one, $others), $answer?->pieces() ?? []),
+            'evidence' => array_map($view->shown(...), $answer?->pieces() ?? []),
             'fromWhole' => $answer->from_whole ?? false,
             'by' => $answer?->user->name ?? '',
         ];
     }
 
-    /**
-     * @param  array<string, string>  $others  as OtherReports gives them
-     * @return array<string, mixed>
-     */
-    public static function evidence(Evidence $piece, array $others = []): array
-    {
-        $report = $others[$piece->copy ?? ''] ?? '';
-
-        return [...$piece->toArray(), 'where' => ($report === '' ? '' : "{$report}, ").$piece->whereabouts()];
-    }
-
     /** @return list<array<string, mixed>> with the places of their words */
-    private function leads(StudyCoding $study): array
+    private function leads(StudyCoding $study, EvidenceView $view): array
     {
         $codes = $study->codes->keyBy('id');
         $leads = array_values(array_filter($study->leads, fn (CodingLead $one): bool => $codes->has($one->code_id)));
@@ -129,7 +116,7 @@ final readonly class CodingDesk
                 'kind' => $lead->kind->value,
                 'value' => $lead->value,
                 'shown' => $lead->shown($codes->firstOrFail('id', $lead->code_id)->code()),
-                'evidence' => $lead->quote === '' ? null : self::evidence($piece),
+                'evidence' => $lead->quote === '' ? null : $view->shown($piece),
                 'confidence' => $lead->confidence->value,
                 'reason' => $lead->reason,
             ],
@@ -163,7 +150,7 @@ final readonly class CodingDesk
                     'pages' => $copy['pages'],
                     'url' => $copy['url'],
                     'paper' => route('coding.paper', [$this->review, $copy['id']], false),
-                    'report' => $report->called(),
+                    'report' => $report->called().($copy['better'] === null ? '' : ', older copy'),
                 ];
             }
         }

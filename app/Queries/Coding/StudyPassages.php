@@ -16,13 +16,14 @@ final class StudyPassages
     public static function of(Review $review, Publication $publication): array
     {
         $tree = ThemeTree::of($review);
+        $view = EvidenceView::of($review, $publication);
         $passages = (new ThemePassages($review, $tree))->of($publication);
 
         return [
             'passages' => array_map(
                 fn (Passage $one): array => [
                     'id' => $one->id,
-                    'piece' => CodingDesk::evidence($one->piece()),
+                    'piece' => $view->shown($one->piece()),
                     'themes' => $one->themes->map(fn (Theme $theme): string => $tree->pathOf($theme->id))->sort()->implode(', '),
                     'memo' => $one->memo,
                     'by' => $one->user->name,

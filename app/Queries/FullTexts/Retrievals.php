@@ -248,7 +248,7 @@ final class Retrievals
      * The copies of publications, also those that came to what was found to be the same publication.
      *
      * @param  list<string>  $publications
-     * @return array<string, list<array{id: string, name: string, pages: ?int, url: string, about: string}>> by
+     * @return array<string, list<array{id: string, name: string, pages: ?int, url: string, better: ?string, evidence: string, about: string}>> by
      *     publication
      */
     public static function copies(Review $review, array $publications): array
@@ -256,8 +256,8 @@ final class Retrievals
         $copies = [];
         $rows = DB::select(
             <<<'SQL'
-            SELECT coalesce(p.merged_into, p.id) AS publication, f.id, f.name, f.pages, f.origin, f.matched_by, f.created_at FROM full_texts f JOIN publications p ON p.id = f.publication_id
-            WHERE f.review_id = ? AND f.taken_out_at IS NULL AND (p.id = ANY (?::bpchar[]) OR p.merged_into = ANY (?::bpchar[])) ORDER BY f.id
+            SELECT coalesce(p.merged_into, p.id) AS publication, f.id, f.name, f.pages, f.origin, f.matched_by, f.created_at, f.replaced_by, f.state FROM full_texts f JOIN publications p ON p.id = f.publication_id
+            WHERE f.review_id = ? AND f.taken_out_at IS NULL AND (p.id = ANY (?::bpchar[]) OR p.merged_into = ANY (?::bpchar[])) ORDER BY f.replaced_by IS NOT NULL, f.id
             SQL
             ,
             [$review->id, ($in = '{'.implode(',', $publications).'}'), $in],
@@ -273,6 +273,8 @@ final class Retrievals
                 'name' => $row->name,
                 'pages' => $row->pages,
                 'url' => route('full-texts.file', [$review, $row->id], false),
+                'better' => $row->replaced_by,
+                'evidence' => route('full-texts.evidence', [$review, $row->id], false),
                 'about' => ($row->origin === 'locker' ? 'from the full-text locker' : $how).
                     ', '.
                     Carbon::parse($row->created_at)->format('j M Y'),

@@ -9,9 +9,8 @@ use App\Models\Publication;
 use App\Models\Result;
 use App\Models\Review;
 use App\Models\ReviewOutcome;
-use App\Queries\Coding\CodingDesk;
+use App\Queries\Coding\EvidenceView;
 use Illuminate\Support\Collection;
-use WaryHeron\Core\Coding\Evidence;
 use WaryHeron\Core\Synthesis\Report\Field;
 use WaryHeron\Core\Synthesis\Report\ReportForm;
 use WaryHeron\Core\Synthesis\Report\StudyDesign;
@@ -88,7 +87,7 @@ final readonly class StudyResults
             'design' => $result->design->value,
             'given' => (object) $result->given,
             'evidence' => (object) array_map(
-                fn (array $pieces): array => array_map(fn (Evidence $one): array => CodingDesk::evidence($one), $pieces),
+                fn (array $pieces): array => array_map($this->view()->shown(...), $pieces),
                 $result->pieces(),
             ),
             'note' => $result->note,
@@ -163,5 +162,10 @@ final readonly class StudyResults
     private static function field(Field $field): array
     {
         return ['key' => $field->key, 'label' => $field->label, 'arm' => $field->arm, 'needed' => $field->isNeeded];
+    }
+
+    private function view(): EvidenceView
+    {
+        return once(fn (): EvidenceView => EvidenceView::of($this->review, $this->publication));
     }
 }

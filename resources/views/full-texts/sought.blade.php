@@ -146,7 +146,10 @@
                         <p class="small quiet" x-show="noCopies">None here yet. Drop its PDF anywhere on this page.</p>
                         <ul><template x-for="copy in copies" x-bind:key="copy.id">
                                 <li class="small"><a x-bind:href="copy.url" x-text="copy.name"></a> <span class="quiet"
-                                        x-text="copy.words"></span> @can('obtain', $review)
+                                        x-text="copy.words"></span> <a x-show="copy.isOlder" x-bind:href="copy.evidence">replaced: its
+                                        evidence</a> @can('obtain', $review)
+                                        <button type="button" class="button button-plain" x-show="copy.mayBeBetter" x-on:click="better(copy.id)">Better
+                                            than the other</button>
                                         <button type="button" class="button button-plain" x-on:click="takeOff(copy.id)">Not a copy of
                                             this</button>
                                     @endcan

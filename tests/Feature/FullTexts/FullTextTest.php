@@ -193,9 +193,9 @@ it('takes PDFs in, finds what they are, and leaves the rest to a person', functi
         ->assertJson(['assigned' => true, 'how' => 'by its title']);
     expect(inFull($world, 0)->state)
         ->toBe(ItemState::Waiting)
-        ->and(FullText::query()->first()->text)
+        ->and(FullText::query()->orderBy('id')->first()->text)
         ->toContain('10.71000/lamps.0')
-        ->and(FullText::query()->first()->pages)
+        ->and(FullText::query()->orderBy('id')->first()->pages)
         ->toBe(1);
     $bring(pdfFile("../<b>3\u{202E}.pdf", 'A leaflet'))
         ->assertOk()

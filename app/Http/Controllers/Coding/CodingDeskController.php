@@ -16,7 +16,7 @@ use App\Models\Review;
 use App\Queries\Coding\CodedReports;
 use App\Queries\Coding\CodingDesk;
 use App\Queries\Coding\CodingTable;
-use App\Queries\Coding\OtherReports;
+use App\Queries\Coding\EvidenceView;
 use App\Queries\Coding\StudyCoding;
 use App\Queries\FullTexts\PaperPages;
 use App\Queries\FullTexts\WordsFound;
@@ -98,7 +98,7 @@ final class CodingDeskController extends Controller
         }
 
         return response()->json([
-            ...CodingDesk::answer($answer, $code->code(), OtherReports::of($review, $publication)),
+            ...CodingDesk::answer($answer, $code->code(), EvidenceView::of($review, $publication)),
             'standings' => StudyCoding::of($review, $publication, $this->me($request))->standings(),
         ]);
     }

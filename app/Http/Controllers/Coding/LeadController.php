@@ -12,6 +12,7 @@ use App\Models\CodebookItem;
 use App\Models\Publication;
 use App\Models\Review;
 use App\Queries\Coding\CodingDesk;
+use App\Queries\Coding\EvidenceView;
 use App\Queries\Coding\StudyCoding;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
@@ -48,7 +49,7 @@ final class LeadController extends Controller
             : $rule->reject($me, $publication, $code);
 
         return response()->json([
-            ...CodingDesk::answer($answer, $code->code()),
+            ...CodingDesk::answer($answer, $code->code(), EvidenceView::of($review, $publication)),
             'standings' => StudyCoding::of($review, $publication, $me)->standings(),
         ]);
     }

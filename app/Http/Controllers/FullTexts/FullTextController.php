@@ -6,12 +6,14 @@ namespace App\Http\Controllers\FullTexts;
 
 use App\Actions\FullTexts\AddFullText;
 use App\Actions\FullTexts\AssignFullText;
+use App\Actions\FullTexts\ReplaceCopy;
 use App\Actions\FullTexts\StartPictures;
 use App\Http\Controllers\Controller;
 use App\Http\Input;
 use App\Models\FullText;
 use App\Models\Publication;
 use App\Models\Review;
+use App\Queries\Coding\CopyEvidence;
 use App\Queries\FullTexts\Retrievals;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\JsonResponse;
@@ -175,6 +177,55 @@ final class FullTextController extends Controller
             'counts' => Retrievals::counts($review),
             'unassigned' => Retrievals::unassigned($review)->count(),
         ]);
+    }
+
+    /** It is better than the other copies of its publication, whose evidence is shown in it from now on. */
+    public function better(Request $request, Review $review, FullText $fullText, ReplaceCopy $replace): JsonResponse
+    {
+        $older = FullText::query()
+            ->where('review_id', $review->id)
+            ->where('publication_id', $fullText->publication_id ?? '')
+            ->whereNull('taken_out_at')
+            ->whereNull('replaced_by')
+            ->whereKeyNot($fullText->id)
+            ->get();
+        $found = $all = 0;
+        foreach ($older as $one) {
+            $replace->execute($this->me($request), $one, $fullText);
+            $pieces = CopyEvidence::of($review, $one, $this->me($request));
+            $all += count($pieces);
+            $found += count(array_filter($pieces, fn (array $piece): bool => $piece['now'] !== null));
+        }
+        $publication = (string) $fullText->publication_id;
+
+        return response()->json([
+            'rows' => Retrievals::rows($review, Retrievals::sought($review)->where('publications.id', $publication)),
+            'counts' => Retrievals::counts($review),
+            'unassigned' => Retrievals::unassigned($review)->count(),
+            'said' => $all === 0 ? 'It is the better copy. No evidence was taken from the others.'
+                : "It is the better copy. {$found} of {$all} pieces of evidence were found again in it; all are kept.",
+        ]);
+    }
+
+    /** What rests on a copy, and where that is in the one that replaced it. */
+    public function evidence(Request $request, Review $review, FullText $fullText): View
+    {
+        $fullText->load('publication');
+
+        return view('full-texts.evidence', [
+            'review' => $review,
+            'file' => $fullText,
+            'better' => $fullText->replaced_by === null ? null : FullText::query()->find($fullText->replaced_by),
+            'pieces' => CopyEvidence::of($review, $fullText, $this->me($request)),
+        ]);
+    }
+
+    /** The older copy is used again. */
+    public function useAgain(Request $request, Review $review, FullText $fullText, ReplaceCopy $replace): RedirectResponse
+    {
+        $replace->undo($this->me($request), $fullText);
+
+        return redirect()->route('full-texts.evidence', [$review, $fullText])->with('notice', 'Evidence is shown in this copy again.');
     }
 
     public function takeOut(

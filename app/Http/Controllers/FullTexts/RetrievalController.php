@@ -49,6 +49,7 @@ final class RetrievalController extends Controller
                     'files' => route('full-texts.store', $review, false),
                     'unassigned' => route('full-texts.unassigned', $review, false),
                     'standing' => route('full-texts.standing', [$review, 'FILE'], false),
+                    'better' => route('full-texts.better', [$review, 'FILE'], false),
                     'takeOff' => route('full-texts.take-off', [$review, 'FILE'], false),
                 ],
             ],

@@ -6,9 +6,8 @@ namespace App\Queries\Coding\Table;
 
 use App\Models\CodebookItem;
 use App\Models\Review;
-use App\Queries\Coding\CodingDesk;
 use App\Queries\Coding\CodingTable;
-use App\Queries\Coding\OtherReports;
+use App\Queries\Coding\EvidenceView;
 use Illuminate\Support\Collection;
 use stdClass;
 use WaryHeron\Core\Coding\Evidence;
@@ -49,10 +48,9 @@ final readonly class TableRows
         return $heads;
     }
 
-    /** @return array<string, string> reports that are not the one their study is coded with, by copy */
-    private function others(): array
+    private function view(): EvidenceView
     {
-        return once(fn (): array => OtherReports::of($this->review));
+        return once(fn (): EvidenceView => EvidenceView::of($this->review));
     }
 
     /**
@@ -80,7 +78,7 @@ final readonly class TableRows
         foreach ($this->parts as $part) {
             $cells[] = match ($part) {
                 'quote' => $lines(fn (Evidence $one): string => $one->selector->quote),
-                'place' => $lines(fn (Evidence $one): string => CodingDesk::evidence($one, $this->others())['where']),
+                'place' => $lines(fn (Evidence $one): string => $this->view()->shown($one)['where']),
                 'coder' => $answer?->coder(),
                 default => $answer?->note(),
             };

@@ -1,0 +1,53 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\FullTexts;
+
+use App\Actions\Shared\Refused;
+use App\Actions\Shared\WriteLog;
+use App\Models\FullText;
+use App\Models\User;
+use Illuminate\Support\Facades\DB;
+
+/** Says that one copy of a publication is better than another, or no longer. Both are kept, and all evidence as given. */
+final readonly class ReplaceCopy
+{
+    public function __construct(private WriteLog $log)
+    {
+    }
+
+    /** @throws Refused If they are not two copies of one publication, or the better one has no text yet. */
+    public function execute(User $by, FullText $older, FullText $better): void
+    {
+        DB::transaction(function () use ($by, $older, $better): void {
+            $copies = FullText::query()
+                ->where('review_id', $older->review_id)
+                ->whereKey([$older->id, $better->id])
+                ->whereNull('taken_out_at')
+                ->whereNotNull('publication_id')
+                ->lockForUpdate()
+                ->get();
+            if ($copies->count() !== 2 || $copies->unique('publication_id')->count() !== 1) {
+                throw new Refused('These are not two copies of one publication.');
+            }
+            if ($copies->firstOrFail('id', $better->id)->replaced_by !== null) {
+                throw new Refused("“{$better->name}” has itself been replaced by a better copy.");
+            }
+            if ($better->state !== 'read' || ! DB::table('paper_pages')->where('full_text_id', $better->id)->exists()) {
+                throw new Refused("The words of “{$better->name}” are not read yet, so nothing can be found again in it.");
+            }
+            FullText::query()->whereKey($older->id)->update(['replaced_by' => $better->id]);
+            $words = "Said that “{$better->name}” is a better copy than “{$older->name}”";
+            ($this->log)($older->review_id, $by, 'full-text.replaced', $words, $better, ['older' => $older->id]);
+        });
+    }
+
+    public function undo(User $by, FullText $older): void
+    {
+        DB::transaction(function () use ($by, $older): void {
+            FullText::query()->whereKey($older->id)->update(['replaced_by' => null]);
+            ($this->log)($older->review_id, $by, 'full-text.replaced', "Uses the copy “{$older->name}” again", $older);
+        });
+    }
+}

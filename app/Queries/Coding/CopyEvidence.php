@@ -1,0 +1,63 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Queries\Coding;
+
+use App\Models\Answer;
+use App\Models\FullText;
+use App\Models\Passage;
+use App\Models\Result;
+use App\Models\Review;
+use App\Models\User;
+use Illuminate\Support\Facades\DB;
+use WaryHeron\Core\Coding\Evidence;
+
+/** All that rests on one copy: pieces of evidence of answers, passages and numbers that stand, and where they are now. */
+final class CopyEvidence
+{
+    /** @return list<array{of: string, by: string, piece: Evidence, now: ?Evidence}> now: null where it is not found again */
+    public static function of(Review $review, FullText $copy, User $for): array
+    {
+        $view = EvidenceView::of($review);
+        $found = [];
+        foreach (self::pieces($review, $copy, $for) as [$of, $by, $piece]) {
+            $now = $view->now($piece);
+            $found[] = ['of' => $of, 'by' => $by, 'piece' => $piece, 'now' => $now === $piece ? null : $now];
+        }
+
+        return $found;
+    }
+
+    /** @return \Generator<int, array{string, string, Evidence}> what it is evidence of, whose, and the piece */
+    private static function pieces(Review $review, FullText $copy, User $for): \Generator
+    {
+        $holds = fn (string $column): string => "{$column}::text LIKE ?";
+        $id = "%{$copy->id}%";
+        $labels = DB::table('codes')->where('review_id', $review->id)->pluck('label', 'id');
+        // where two code apart, nobody sees what the other rests on
+        $answers = Answer::query()
+            ->with('user')
+            ->where('review_id', $review->id)
+            ->whereIn('hand', ['', $review->handOf($for)])
+            ->whereNull('superseded_at');
+        foreach ($answers->whereRaw($holds('evidence'), [$id])->orderBy('id')->get() as $answer) {
+            foreach ($answer->pieces() as $piece) {
+                if ($piece->copy === $copy->id) {
+                    yield [(string) ($labels[$answer->code_id] ?? 'an item'), $answer->user->name, $piece];
+                }
+            }
+        }
+        $passages = Passage::query()->with('user')->where('review_id', $review->id)->whereNull('removed_at');
+        foreach ($passages->whereRaw($holds('evidence'), [$id])->orderBy('id')->get() as $passage) {
+            yield ['a passage', $passage->user->name, $passage->piece()];
+        }
+        foreach (Result::standing($review)->with('user')->whereRaw($holds('evidence'), [$id])->orderBy('id')->get() as $result) {
+            foreach (array_merge(...array_values($result->pieces()) ?: [[]]) as $piece) {
+                if ($piece->copy === $copy->id) {
+                    yield ['a number', $result->user->name, $piece];
+                }
+            }
+        }
+    }
+}
