@@ -96,6 +96,29 @@ final readonly class Reconciling
         return $agreement;
     }
 
+    /**
+     * How many of the items that two have answered are alike, by the week in which the second answered.
+     *
+     * @return array<string, array{both: int, alike: int}> by the Monday, the earliest first
+     */
+    public function byWeek(): array
+    {
+        $rows = [];
+        foreach ($this->own() as $answer) {
+            $rows["{$answer->publication_id} {$answer->code_id}"][] = $answer;
+        }
+        $weeks = [];
+        foreach (array_filter($rows, fn (array $sides): bool => count($sides) > 1) as $sides) {
+            $week = max(array_map(fn (Answer $one): string => $one->created_at->startOfWeek()->format('Y-m-d'), $sides));
+            $weeks[$week] ??= ['both' => 0, 'alike' => 0];
+            $weeks[$week]['both']++;
+            $weeks[$week]['alike'] += self::difference($sides) === AnswerDifference::None ? 1 : 0;
+        }
+        ksort($weeks);
+
+        return $weeks;
+    }
+
     /** @return array<string, list<Answer>> of what does not count yet, by publication and code */
     private function both(): array
     {

@@ -50,12 +50,62 @@
                             @endif
                         @endforeach
                     </select></label>
+                @if (count($people) > 1)
+                    <label>compare <select class="input" name="one">
+                            <option value="">nobody</option>
+                            @foreach ($people as $id => $name)
+                                <option value="{{ $id }}" @selected(($compared[0] ?? '') === $id)>{{ $name }}</option>
+                            @endforeach
+                        </select></label>
+                    <label>with <select class="input" name="other">
+                            <option value="">nobody</option>
+                            @foreach ($people as $id => $name)
+                                <option value="{{ $id }}" @selected(($compared[1] ?? '') === $id)>{{ $name }}</option>
+                            @endforeach
+                        </select></label>
+                @endif
                 <button class="button">Show</button>
                 @if ($filter)
                     <a class="table-filter" href="{{ $to(['with' => []]) }}" aria-label="No longer: {{ $filter->words() }}">{{ $filter->words() }}
                         <span aria-hidden="true">×</span></a>
                 @endif
             </form>
+            @if (count($compared) === 2)
+                <div class="section overflow-x-auto" tabindex="0" role="region" aria-label="Themes of two people">
+                    @if ($agreements === [])
+                        <p class="quiet">There is no study in which both put passages under themes, or they are one person.</p>
+                    @else
+                        <table class="table">
+                            <caption class="small quiet">Studies in which both marked passages: who found each theme. α is Krippendorff’s, nominal; –
+                                where it is not defined.</caption>
+                            <thead>
+                                <tr>
+                                    <th scope="col">Theme</th>
+                                    <th scope="col" class="number">both</th>
+                                    <th scope="col" class="number">only {{ $people[$compared[0]] }}</th>
+                                    <th scope="col" class="number">only {{ $people[$compared[1]] }}</th>
+                                    <th scope="col" class="number">neither</th>
+                                    <th scope="col" class="number">α</th>
+                                    <th scope="col" class="number">passages that share words</th>
+                                </tr>
+                            </thead>
+                            <tbody>
+                                @foreach ($agreements as $id => $one)
+                                    <tr>
+                                        <th scope="row">{{ $tree->themes[$id]->path }}</th>
+                                        <td class="number">{{ $one->both }}</td>
+                                        <td class="number">{{ $one->onlyFirst }}</td>
+                                        <td class="number">{{ $one->onlySecond }}</td>
+                                        <td class="number">{{ $one->neither }}</td>
+                                        <td class="number">{{ $one->alpha === null ? '–' : number_format($one->alpha, 2) }}</td>
+                                        <td class="number">{{ $one->sharing }} of {{ $one->passages }}</td>
+                                    </tr>
+                                @endforeach
+                            </tbody>
+                        </table>
+                    @endif
+                </div>
+            @endif
             @if ($item)
                 <div class="section overflow-x-auto" tabindex="0" role="region" aria-label="Themes by {{ $item->label }}">
                     <table class="table">

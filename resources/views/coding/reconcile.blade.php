@@ -96,6 +96,26 @@
                         @endforeach
                     </tbody>
                 </table>
+                @if (count($weeks) > 1)
+                    <table class="table">
+                        <thead>
+                            <tr>
+                                <th scope="col">Week of</th>
+                                <th scope="col" class="number">Alike</th>
+                                <th scope="col" class="number">Share</th>
+                            </tr>
+                        </thead>
+                        <tbody>
+                            @foreach ($weeks as $monday => $week)
+                                <tr>
+                                    <td>{{ \Carbon\CarbonImmutable::parse($monday)->format('j M Y') }}</td>
+                                    <td class="number">{{ $week['alike'] }} of {{ $week['both'] }}</td>
+                                    <td class="number">{{ number_format((100 * $week['alike']) / $week['both']) }} %</td>
+                                </tr>
+                            @endforeach
+                        </tbody>
+                    </table>
+                @endif
                 <p class="sheet-body small quiet">α is Krippendorff’s, nominal; – where it is not defined, as with one category only.</p>
             @endif
         </section>

@@ -106,3 +106,18 @@ it('shows passages across studies with what stands around them, narrowed and cou
         ->toBe(['type' => 'TextQuoteSelector', 'exact' => 'Words of Birk', 'prefix' => 'Before them', 'suffix' => 'and after']);
     $this->actingAs($world->people['outsider'])->get($at)->assertNotFound();
 });
+
+it('compares the themes of two people over the studies that both have read', function () {
+    $world = AtTheDesk::world();
+    marks($world, 'coder', 'some found them glaring', 'Comfort › Glare')->assertOk();
+    marks($world, 'anna', 'found them glaring', 'Comfort')->assertOk();
+    marks($world, 'anna', 'too loud', 'Noise')->assertOk();
+    $people = ['one' => $world->people['coder']->id, 'other' => $world->people['anna']->id];
+    $page = fn (array $asked): string => preg_replace('/\s+/', ' ', strip_tags((string) $this->get("/reviews/{$world->review->id}/coding/passages?".http_build_query($asked))->assertOk()->getContent()));
+
+    expect($page($people))->toContain('Comfort 1 0 0 0 – 2 of 2')
+        ->toContain('Comfort › Glare 0 1 0 0 0.00 0 of 1')
+        ->toContain('Noise 0 0 1 0 0.00 0 of 1')
+        ->and($page(['one' => $people['one']]))->not->toContain('passages that share words')
+        ->and($page(['one' => $people['one'], 'other' => $people['one']]))->toContain('or they are one person');
+});

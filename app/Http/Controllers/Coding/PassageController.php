@@ -17,6 +17,7 @@ use App\Models\Review;
 use App\Models\Theme;
 use App\Queries\Coding\PassageFile;
 use App\Queries\Coding\StudyPassages;
+use App\Queries\Coding\ThemeComparison;
 use App\Queries\Coding\ThemePassages;
 use App\Queries\Coding\ThemeTree;
 use Illuminate\Contracts\View\View;
@@ -50,6 +51,9 @@ final class PassageController extends Controller
             'item' => $item,
             'byItem' => $item === null ? [] : $passages->byItem($item),
             'byPerson' => $passages->byPerson(),
+            'people' => $people = ThemeComparison::people($review),
+            'compared' => $compared = array_values(array_intersect([Input::text($request, 'one'), Input::text($request, 'other')], array_keys($people))),
+            'agreements' => count(array_unique($compared)) === 2 ? ThemeComparison::of($review, $tree, $compared[0], $compared[1]) : [],
         ]);
     }
 

@@ -33,6 +33,7 @@ final class ReconcileController extends Controller
             'at' => $at,
             'one' => $open[$at] ?? null,
             'agreement' => $reconciling->agreement(),
+            'weeks' => $reconciling->byWeek(),
         ]);
     }
 
