@@ -77,7 +77,8 @@ it('takes twelve PDFs at once, says of each what became of it, and reads the pic
         fn (): bool => Server::rows("SELECT 1 FROM full_texts WHERE name = 'scan.pdf' AND publication_id = '{$sought[7]['id']}'") !== [],
         'the scan was not matched by the words of its pictures',
     );
-    expect($karin->complaints())->toBe([]);
+    // the browser tells that the file brought twice was refused
+    expect(array_filter($karin->complaints(), fn (string $one): bool => ! str_contains($one, '409')))->toBe([]);
     array_map(unlink(...), glob("{$folder}/*") ?: []);
     rmdir($folder);
 });
