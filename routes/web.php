@@ -504,6 +504,9 @@ Route::prefix('/reviews/{review}')
             Route::post('/full-texts/files', [FullTextController::class, 'store'])
                 ->middleware('throttle:upload')
                 ->name('full-texts.store');
+            Route::post('/full-texts/shelf', [FullTextController::class, 'fromShelf'])
+                ->middleware('throttle:dear')
+                ->name('full-texts.shelf');
             Route::post('/full-texts/pictures', [FullTextController::class, 'allPictures'])->name('full-texts.pictures.all');
             Route::post('/full-texts/files/{fullText}/pictures', [FullTextController::class, 'pictures'])->name(
                 'full-texts.pictures',

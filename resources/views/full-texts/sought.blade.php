@@ -174,6 +174,20 @@
                             </template></ul>
                         <p class="small mt-1" x-show="someUnassigned"><a href="{{ route('full-texts.unassigned', $review) }}"><span
                                     x-text="unassignedWords"></span></a></p>
+                        @if ($shelf !== [])
+                            <form method="post" action="{{ route('full-texts.shelf', $review) }}" class="mt-2">@csrf
+                                <button class="button">Bring {{ count($shelf) }} from my shelf</button>
+                                <details class="small mt-1">
+                                    <summary>You brought {{ count($shelf) === 1 ? 'it' : 'them' }} to another review; here the team will see
+                                        {{ count($shelf) === 1 ? 'it' : 'them' }}.</summary>
+                                    <ul>
+                                        @foreach ($shelf as $one)
+                                            <li>{{ $one['title'] }} <span class="quiet">{{ $one['name'] }}</span></li>
+                                        @endforeach
+                                    </ul>
+                                </details>
+                            </form>
+                        @endif
                         <form method="post" action="{{ route('retrievals.locker', $review) }}" class="mt-2">@csrf <button
                                 class="button">Ask the locker for all with a DOI</button></form>
                     </div>

@@ -21,37 +21,12 @@ use Illuminate\Http\Client\Request;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\Http;
 use Illuminate\Support\Facades\Queue;
-use Illuminate\Support\Facades\Storage;
 use Tests\Feature\Standin;
 use Tests\Feature\World;
 use WaryHeron\Core\Coding\CodeType;
 use WaryHeron\Core\FullText\RetrievalState;
 use WaryHeron\Core\Screening\ItemState;
 use WaryHeron\Standins\Locker\PlainPdf;
-
-/** So many publications that both reviewers have included by title and abstract. */
-function soughtTexts(int $count): World
-{
-    Storage::fake();
-    $world = World::readingInFull()->withCriteria();
-    $world->deliver(
-        array_map(
-            fn (int $i): array => [
-                'TI' => 'Bright lamps and slow naps on ward '.str_repeat(chr(97 + $i), 3),
-                'DO' => "10.71000/lamps.{$i}",
-                'AU' => 'Sorlie, A'.chr(65 + $i),
-            ],
-            range(0, $count - 1),
-        ),
-    );
-    foreach (range(0, $count - 1) as $i) {
-        foreach (['anna', 'ben'] as $who) {
-            $world->decide($who, $world->item($i), 'include');
-        }
-    }
-
-    return $world;
-}
 
 function inFull(World $world, int $i): Item
 {
@@ -62,16 +37,8 @@ function inFull(World $world, int $i): Item
         ->get()[$i];
 }
 
-function pdfFile(string $name, string ...$lines): UploadedFile
-{
-    return UploadedFile::fake()->createWithContent(
-        $name,
-        PlainPdf::of(array_map(fn (string $line): array => [12, $line], $lines)),
-    );
-}
-
 it('lets nothing be judged in full whose text is not at hand, and reports what is given up', function () {
-    $world = soughtTexts(4);
+    $world = Sought::of(4);
     $set = fn (int $i, string $state, string $reason = '', string $who = 'specialist') => $this->actingAs(
         $world->people[$who],
     )->postJson("/reviews/{$world->review->id}/full-texts/retrievals", [
@@ -179,16 +146,16 @@ it('lets nothing be judged in full whose text is not at hand, and reports what i
 });
 
 it('takes PDFs in, finds what they are, and leaves the rest to a person', function () {
-    $world = soughtTexts(4);
+    $world = Sought::of(4);
     $bring = fn (UploadedFile $file, array $with = []) => $this->actingAs($world->people['anna'])->post(
         "/reviews/{$world->review->id}/full-texts/files",
         ['file' => $file, ...$with],
         ['Accept' => 'application/json'],
     );
-    $bring(pdfFile('1.pdf', 'Some journal', 'doi:10.71000/lamps.0'))
+    $bring(Sought::pdf('1.pdf', 'Some journal', 'doi:10.71000/lamps.0'))
         ->assertOk()
         ->assertJson(['assigned' => true, 'how' => 'by its DOI', 'title' => inFull($world, 0)->publication->title]);
-    $bring(pdfFile('2.pdf', 'Bright lamps and slow naps', 'on ward bbb', 'A Kolbe'))
+    $bring(Sought::pdf('2.pdf', 'Bright lamps and slow naps', 'on ward bbb', 'A Kolbe'))
         ->assertOk()
         ->assertJson(['assigned' => true, 'how' => 'by its title']);
     expect(inFull($world, 0)->state)
@@ -197,7 +164,7 @@ it('takes PDFs in, finds what they are, and leaves the rest to a person', functi
         ->toContain('10.71000/lamps.0')
         ->and(FullText::query()->orderBy('id')->first()->pages)
         ->toBe(1);
-    $bring(pdfFile("../<b>3\u{202E}.pdf", 'A leaflet'))
+    $bring(Sought::pdf("../<b>3\u{202E}.pdf", 'A leaflet'))
         ->assertOk()
         ->assertJson(['assigned' => false, 'unassigned' => 1]);
     $loose = FullText::query()->whereNull('publication_id')->sole();
@@ -206,7 +173,7 @@ it('takes PDFs in, finds what they are, and leaves the rest to a person', functi
     $bring(UploadedFile::fake()->createWithContent('page.pdf', '<html>Sign in</html>'))
         ->assertConflict()
         ->assertJsonPath('message', '“page.pdf” is not a PDF. Nothing was kept of it.');
-    $bring(pdfFile('again.pdf', 'Some journal', 'doi:10.71000/lamps.0'))->assertConflict();
+    $bring(Sought::pdf('again.pdf', 'Some journal', 'doi:10.71000/lamps.0'))->assertConflict();
     $bring(UploadedFile::fake()->createWithContent('broken.pdf', "%PDF-1.7\n".random_bytes(400)))
         ->assertOk()
         ->assertJson(['assigned' => false]);
@@ -239,7 +206,7 @@ it('takes PDFs in, finds what they are, and leaves the rest to a person', functi
         ->assertHeader('X-Content-Type-Options', 'nosniff')
         ->assertHeader('Content-Type', 'application/pdf');
     expect($answer->headers->get('Content-Disposition'))->toStartWith('attachment;');
-    $bring(pdfFile('mine.pdf', 'Scanned'), ['publication' => $third->id])
+    $bring(Sought::pdf('mine.pdf', 'Scanned'), ['publication' => $third->id])
         ->assertOk()
         ->assertJson(['assigned' => true, 'title' => $third->title]);
     // joining two publications loses neither copy nor standing
@@ -261,7 +228,7 @@ it('takes PDFs in, finds what they are, and leaves the rest to a person', functi
 });
 
 it('joins what was included with what was excluded, though a text of it was sought', function () {
-    $world = soughtTexts(1);
+    $world = Sought::of(1);
     $world->deliver([['TI' => 'Quite other words of lamps']], 'Elsewhere');
     $other = $world->publication('Quite other words of lamps');
     foreach (['anna', 'ben'] as $who) {
@@ -287,7 +254,7 @@ it('joins what was included with what was excluded, though a text of it was soug
 });
 
 it('tells on the whole list at once, and only on what it was narrowed down to', function () {
-    $world = soughtTexts(4);
+    $world = Sought::of(4);
     $at = "/reviews/{$world->review->id}/full-texts/retrievals";
     $ids = array_map(fn (int $i): string => inFull($world, $i)->publication_id, range(0, 3));
     $this->actingAs($world->people['anna'])
@@ -313,7 +280,7 @@ it('tells on the whole list at once, and only on what it was narrowed down to', 
 });
 
 it('asks the locker for many in the background, and again only for those without an answer', function () {
-    $world = soughtTexts(5);
+    $world = Sought::of(5);
     Queue::fake();
     $asked = [];
     $fails = 'lamps.3';
@@ -378,7 +345,7 @@ it('asks the locker for many in the background, and again only for those without
 });
 
 it('counts reports and studies apart', function () {
-    $world = soughtTexts(4);
+    $world = Sought::of(4);
     foreach (range(0, 3) as $i) {
         app(SetRetrieval::class)->execute(
             $world->people['lead'],
@@ -425,7 +392,7 @@ it('counts reports and studies apart', function () {
 it(
     'points at reports of one study, once for each two studies, and names them as authors write themselves',
     function () {
-        $world = soughtTexts(3);
+        $world = Sought::of(3);
         $ids = array_map(fn (int $i): string => inFull($world, $i)->publication_id, range(0, 2));
         foreach ($ids as $i => $id) {
             app(SetRetrieval::class)->execute(
@@ -459,7 +426,7 @@ it(
 it(
     'keeps what is known of studies when reports are found to be one publication, and when they are taken apart',
     function () {
-        $world = soughtTexts(3);
+        $world = Sought::of(3);
         $ids = array_map(fn (int $i): string => inFull($world, $i)->publication_id, range(0, 2));
         $study = app(LinkReports::class)->execute($world->people['lead'], $world->review, [$ids[1], $ids[2]]);
         $of = fn (): array => array_map(fn (string $id): ?string => Publication::query()->find($id)?->study_id, $ids);
@@ -488,7 +455,7 @@ it(
 );
 
 it('shares out texts before they come, and hands them on with the rest', function () {
-    $world = soughtTexts(4);
+    $world = Sought::of(4);
     $stage = inFull($world, 0)->stage;
     app(SetRetrieval::class)->execute(
         $world->people['lead'],

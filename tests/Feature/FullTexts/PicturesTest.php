@@ -37,7 +37,7 @@ function pictures(World $world, FullText $file): void
 }
 
 it('reads the words in the pictures of a scan, finds what it is a copy of, and keeps the file as it was brought', function () {
-    $world = soughtTexts(2);
+    $world = Sought::of(2);
     $file = scanned($world, 'Bright lamps and slow naps on ward bbb', 'In all, 64 nurses took part.');
     expect($file->state)->toBe('scan');
     pictures($world, $file);
@@ -57,7 +57,7 @@ it('reads the words in the pictures of a scan, finds what it is a copy of, and k
 });
 
 it('says so where a picture holds no words, and does not try again', function () {
-    $world = soughtTexts(1);
+    $world = Sought::of(1);
     $file = scanned($world, '');
     pictures($world, $file);
 
@@ -67,7 +67,7 @@ it('says so where a picture holds no words, and does not try again', function ()
 });
 
 it('goes on with the next page after a slice, and leaves the file as it was when it is cancelled', function () {
-    $world = soughtTexts(1);
+    $world = Sought::of(1);
     $file = scanned($world, 'Bright lamps and slow naps', 'In all, 64 nurses took part.');
     Queue::fake();
     pictures($world, $file);
@@ -79,7 +79,7 @@ it('goes on with the next page after a slice, and leaves the file as it was when
 });
 
 it('ends with the file as it was where it cannot be read, and reads none that has text or is too long', function () {
-    $world = soughtTexts(1);
+    $world = Sought::of(1);
     $broken = PdfFile::of([
         1 => '<< /Type /Catalog /Pages 2 0 R >>',
         2 => '<< /Type /Pages /Kids [3 0 R] /Count 1 >>',
@@ -104,7 +104,7 @@ it('ends with the file as it was where it cannot be read, and reads none that ha
 });
 
 it('reads all scans that wait at one press', function () {
-    $world = soughtTexts(2);
+    $world = Sought::of(2);
     $file = scanned($world, 'Bright lamps and slow naps on ward aaa');
     $this->post("/reviews/{$world->review->id}/full-texts/pictures")->assertSessionHas('notice');
 

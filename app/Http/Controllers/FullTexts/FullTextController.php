@@ -6,6 +6,7 @@ namespace App\Http\Controllers\FullTexts;
 
 use App\Actions\FullTexts\AddFullText;
 use App\Actions\FullTexts\AssignFullText;
+use App\Actions\FullTexts\BringFromShelf;
 use App\Actions\FullTexts\ReplaceCopy;
 use App\Actions\FullTexts\StartPictures;
 use App\Http\Controllers\Controller;
@@ -177,6 +178,17 @@ final class FullTextController extends Controller
             'counts' => Retrievals::counts($review),
             'unassigned' => Retrievals::unassigned($review)->count(),
         ]);
+    }
+
+    /** What this person brought to other reviews, of what is sought here. */
+    public function fromShelf(Request $request, Review $review, BringFromShelf $bring): RedirectResponse
+    {
+        [$came, $refused] = $bring->execute($this->me($request), $review);
+        $words = number_format($came).' '.Str::plural('PDF', $came).' came from your shelf.';
+
+        return $refused === []
+            ? back()->with('notice', $words)
+            : back()->with('problem', $words.' '.implode(' ', array_slice($refused, 0, 3)));
     }
 
     /** It is better than the other copies of its publication, whose evidence is shown in it from now on. */

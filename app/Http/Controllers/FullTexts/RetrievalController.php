@@ -10,6 +10,7 @@ use App\Http\Controllers\Controller;
 use App\Http\Input;
 use App\Models\Review;
 use App\Queries\FullTexts\Retrievals;
+use App\Queries\FullTexts\Shelf;
 use Carbon\CarbonImmutable;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\JsonResponse;
@@ -37,6 +38,7 @@ final class RetrievalController extends Controller
             'page' => $page,
             'pages' => (int) ceil($total / Retrievals::PER_PAGE),
             'unassigned' => Retrievals::unassigned($review)->count(),
+            'shelf' => $this->me($request)->can('obtain', $review) ? Shelf::listed($review, $this->me($request)) : [],
             'list' => [
                 'rows' => Retrievals::rows($review, $found, $page),
                 'at' => Input::text($request, 'at'),
