@@ -54,9 +54,7 @@ final readonly class AddFullText
         $hash = (string) hash_file('sha256', $path);
         $this->refuseTwice($review, $hash, $name, $of);
         Store::refuseBeyond($review, $bytes, $name);
-        $file = fopen($path, 'rb') ?: throw new \RuntimeException('The file cannot be read.');
-        Storage::put(FullText::pathOf($hash), $file);
-        is_resource($file) && fclose($file);
+        self::keep($path, FullText::pathOf($hash), $bytes);
 
         return DB::transaction(function () use ($by, $review, $name, $bytes, $hash, $of, $origin): FullText {
             Locks::fullTextsOf($review->id);
@@ -90,6 +88,17 @@ final readonly class AddFullText
 
             return $made;
         });
+    }
+
+    /** What is there already is the same, and may be the very file that is read. */
+    private static function keep(string $path, string $stored, int $bytes): void
+    {
+        if (Storage::exists($stored) && Storage::size($stored) === $bytes) {
+            return;
+        }
+        $file = fopen($path, 'rb') ?: throw new \RuntimeException('The file cannot be read.');
+        Storage::put($stored, $file);
+        is_resource($file) && fclose($file);
     }
 
     private function refuseTwice(Review $review, string $hash, string $name, ?Publication $of): void
