@@ -7,6 +7,7 @@ use App\Http\Controllers\Coding\CodingShareController;
 use App\Http\Controllers\Coding\LeadController;
 use App\Http\Controllers\Coding\PassageController;
 use App\Http\Controllers\Coding\ReconcileController;
+use App\Http\Controllers\Coding\SubsetController;
 use App\Http\Controllers\Deliveries\DeliveryController;
 use App\Http\Controllers\FullTexts\FullTextController;
 use App\Http\Controllers\FullTexts\RetrievalController;
@@ -206,6 +207,7 @@ Route::prefix('/reviews/{review}')
             Route::get('/full-texts/studies', [StudyController::class, 'index'])->name('studies');
             Route::get('/coding', [CodingController::class, 'index'])->name('coding');
             Route::get('/coding-shares', [CodingShareController::class, 'show'])->name('coding.shares');
+            Route::get('/in-depth', [SubsetController::class, 'show'])->name('coding.subset');
             Route::get('/codebook', [CodebookController::class, 'show'])->name('codebook');
             Route::get('/codebook/sheet', [CodebookController::class, 'sheet'])->name('codebook.sheet');
             Route::get('/codebook/file/{format}', [CodebookController::class, 'export'])
@@ -310,6 +312,9 @@ Route::prefix('/reviews/{review}')
             Route::delete('/team/invitations/{invitation}', [TeamController::class, 'withdraw'])->name('team.withdraw');
             Route::put('/team/{membership}', [TeamController::class, 'change'])->name('team.change');
             Route::delete('/team/{membership}', [TeamController::class, 'remove'])->name('team.remove');
+            Route::put('/in-depth', [SubsetController::class, 'define'])->name('coding.subset.define');
+            Route::post('/in-depth/changes', [SubsetController::class, 'follow'])->name('coding.subset.follow');
+            Route::post('/in-depth/studies', [SubsetController::class, 'byHand'])->name('coding.subset.hand');
             Route::post('/coding-shares', [CodingShareController::class, 'store'])->name('coding.shares.store');
             Route::post('/coding-shares/{membership}/hand-on', [CodingShareController::class, 'handOn'])->name(
                 'coding.shares.hand-on',

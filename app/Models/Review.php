@@ -7,7 +7,9 @@ namespace App\Models;
 use App\Tasks\TaskState;
 use Carbon\CarbonImmutable as Carbon;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Support\Facades\DB;
 use WaryHeron\Core\Coding\AskedWhen;
+use WaryHeron\Core\Coding\Subset;
 use WaryHeron\Core\Matching\MatchSettings;
 use WaryHeron\Core\Question\ConceptFrame;
 use WaryHeron\Core\Screening\StagePurpose;
@@ -26,8 +28,8 @@ use WaryHeron\Core\Screening\StagePurpose;
  * @property ?int $previous_reports
  * @property array<string, string> $search_notes
  * @property int $coded_by how many code each study, apart from each other: 1 or 2
- * @property ?string $depth_code_id the in-depth pass goes to studies where that item has one of the next; null: to all
- * @property list<string> $depth_answers
+ * @property ?list<array{item: string, answers: non-empty-list<string>}> $depth_rule which studies the in-depth pass goes to; null: all
+ * @property bool $depth_follows whether studies join and leave by the rule as they are coded
  * @property Carbon $created_at
  * @property Carbon $updated_at
  * @property \Illuminate\Database\Eloquent\Collection<int, Stage> $stages
@@ -42,7 +44,7 @@ final class Review extends Model
         'protocol' => '',
         'registration' => '',
         'coded_by' => 1,
-        'depth_answers' => '[]',
+        'depth_follows' => true,
     ];
 
     /** @return HasMany<Membership, $this> */
@@ -78,11 +80,19 @@ final class Review extends Model
     }
 
     /** Which studies the in-depth pass goes to; null for all. */
-    public function depth(): ?AskedWhen
+    public function depth(): ?Subset
     {
-        return $this->depth_code_id === null || $this->depth_answers === []
-            ? null
-            : new AskedWhen($this->depth_code_id, $this->depth_answers);
+        if ($this->depth_rule === null) {
+            return null;
+        }
+        /** @var array<string, string> $listed */
+        $listed = DB::table('depth_studies')->where('review_id', $this->id)->pluck('how', 'publication_id')->all();
+
+        return new Subset(
+            array_map(fn (array $one): AskedWhen => new AskedWhen($one['item'], $one['answers']), $this->depth_rule),
+            $this->depth_follows,
+            $listed,
+        );
     }
 
     /** Whose answers a person writes: the ones that count, or their own where two code apart. */
@@ -283,7 +293,8 @@ final class Review extends Model
             'match_settings' => 'array',
             'flow_captions' => 'array',
             'search_notes' => 'array',
-            'depth_answers' => 'array',
+            'depth_rule' => 'array',
+            'depth_follows' => 'boolean',
         ];
     }
 

@@ -11,9 +11,9 @@ final readonly class AskedItems
 {
     /**
      * @param  list<Entry>  $entries  in the order of the codebook
-     * @param  ?AskedWhen  $depth  which studies the in-depth pass goes to; null for all
+     * @param  ?Subset  $depth  which studies the in-depth pass goes to; null for all
      */
-    public function __construct(public array $entries, public ?AskedWhen $depth = null)
+    public function __construct(public array $entries, public ?Subset $depth = null)
     {
     }
 
@@ -29,11 +29,12 @@ final readonly class AskedItems
      * @param  array<string, string|int|float|list<string>|null>  $values  of the answers, by item
      * @return array<string, true> by item
      */
-    public function of(array $values): array
+    public function of(array $values, string $study): array
     {
         $asked = [];
+        $isDeep = $this->depth === null || $this->depth->has($study, $values);
         foreach ($this->entries as $entry) {
-            $passes = $entry->pass === Pass::Mapping || $this->holds($this->depth, $values, null);
+            $passes = $entry->pass === Pass::Mapping || $isDeep;
             if ($passes && $this->holds($entry->when, $values, $asked)) {
                 $asked[$entry->id] = true;
             }
@@ -44,11 +45,10 @@ final readonly class AskedItems
 
     /**
      * @param  array<string, string|int|float|list<string>|null>  $values
-     * @param  ?array<string, true>  $asked
+     * @param  array<string, true>  $asked
      */
-    private function holds(?AskedWhen $when, array $values, ?array $asked): bool
+    private function holds(?AskedWhen $when, array $values, array $asked): bool
     {
-        return $when === null ||
-            (($asked === null || isset($asked[$when->item])) && $when->holds($values[$when->item] ?? null));
+        return $when === null || (isset($asked[$when->item]) && $when->holds($values[$when->item] ?? null));
     }
 }

@@ -58,17 +58,19 @@ final readonly class CarryCoding
             ->first();
     }
 
-    /** Who was to code the study codes it with this report. */
+    /** Who was to code the study codes it with this report, and it stays in the in-depth subset or out of it. */
     private static function carryShares(Study $study, Publication $report): void
     {
         $others = $study->publications()->whereKeyNot($report->id)->pluck('id')->all();
-        $shares = DB::table('coding_shares')->where('review_id', $study->review_id)->whereIn('publication_id', $others);
-        $moved = array_map(
-            fn (stdClass $one): array => ['publication_id' => $report->id] + (array) $one,
-            (clone $shares)->get()->all(),
-        );
-        DB::table('coding_shares')->insertOrIgnore($moved);
-        $shares->delete();
+        foreach (['coding_shares', 'depth_studies'] as $table) {
+            $rows = DB::table($table)->where('review_id', $study->review_id)->whereIn('publication_id', $others);
+            $moved = array_map(
+                fn (stdClass $one): array => ['publication_id' => $report->id] + (array) $one,
+                (clone $rows)->get()->all(),
+            );
+            DB::table($table)->insertOrIgnore($moved);
+            $rows->delete();
+        }
     }
 
     /** @return int how many */

@@ -11,11 +11,12 @@ use App\Models\CodebookItem;
 use App\Models\Review;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
+use WaryHeron\Core\Coding\AskedWhen;
 
 /** How a review is coded: by one or by two apart, and which studies the in-depth pass goes to. */
 final readonly class SetCodingTerms
 {
-    public function __construct(private WriteLog $log)
+    public function __construct(private WriteLog $log, private ChangeSubset $subset)
     {
     }
 
@@ -34,17 +35,15 @@ final readonly class SetCodingTerms
         });
     }
 
-    /** @param  list<string>  $answers  none for all studies */
+    /**
+     * By the answers of one item, which new studies follow as they are coded.
+     *
+     * @param  list<string>  $answers  none for all studies
+     */
     public function depth(User $by, Review $review, ?CodebookItem $code, array $answers): void
     {
-        DB::transaction(function () use ($by, $review, $code, $answers): void {
-            $chosen = $code === null ? [] : array_values(array_intersect($code->code()->choosable(), $answers));
-            $review->update([
-                'depth_code_id' => $chosen === [] ? null : $code?->id,
-                'depth_answers' => $chosen,
-            ]);
-            $words = $chosen === [] ? 'all studies' : "studies where “{$code?->label}” is ".implode(' or ', $chosen);
-            ($this->log)($review, $by, 'coding.depth', "The in-depth pass goes to {$words}", $review);
-        });
+        $chosen = $code === null ? [] : array_values(array_intersect($code->code()->choosable(), $answers));
+        $rule = $chosen === [] || $code === null ? null : [new AskedWhen($code->id, $chosen)];
+        $this->subset->define($by, $review, $rule, follows: true);
     }
 }

@@ -53,7 +53,7 @@ final class CodedStudies
         $answered->selectRaw('answers.publication_id, jsonb_object_agg(answers.code_id, answers.value) AS said');
         foreach ($answered->cursor() as $study) {
             $said = json_decode($study->said, true, 8, JSON_THROW_ON_ERROR);
-            if (array_diff_key($asked->of($said), $said) === []) {
+            if (array_diff_key($asked->of($said, (string) $study->publication_id), $said) === []) {
                 $complete[] = (string) $study->publication_id;
             }
         }

@@ -131,6 +131,7 @@ final readonly class CodingTable
     {
         return $this->askedItems->of(
             array_map(fn (TableAnswer $one): mixed => $one->value, $this->answers[$publication] ?? []),
+            $publication,
         );
     }
 

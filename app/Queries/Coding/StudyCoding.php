@@ -50,7 +50,7 @@ final readonly class StudyCoding
             $codes,
             $answers,
             Leads::waitingFor($review, $publication->id, $user),
-            (new AskedItems($entries, $review->depth()))->of($values),
+            (new AskedItems($entries, $review->depth()))->of($values, $publication->id),
         );
     }
 

@@ -97,6 +97,7 @@ final class Page extends Component
                 'reconcile' => 'Reconcile',
                 'passages' => 'Passages',
                 'coding.shares' => 'Shares',
+                'coding.subset' => 'In-depth subset',
                 'codebook' => 'Codebook',
             ],
             'synthesis' => [
@@ -177,6 +178,8 @@ final class Page extends Component
                     'Studies and their reports' => route('studies', $this->review),
                     'Coding table' => route('coding', $this->review),
                     'Codebook' => route('codebook', $this->review),
+                    'Shares of coding: who codes what' => route('coding.shares', $this->review),
+                    'In-depth subset of studies' => route('coding.subset', $this->review),
                     'Passages under themes' => route('passages', $this->review),
                     'Reconcile coders' => route('reconcile', $this->review),
                     'Evidence map and crosstabs' => route('map', $this->review),

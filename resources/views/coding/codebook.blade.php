@@ -99,25 +99,8 @@
                         <button class="button mt-2">Set</button>
                     </form>
                     @if ($codes->contains(fn ($code) => $code->pass->value === 'in-depth'))
-                        <form class="section" method="post" action="{{ route('codebook.terms', $review) }}">
-                            @csrf @method('put')
-                            <p class="small mb-2">The in-depth pass goes to
-                                {{ $review->depth() ? 'studies where “' . $codes->firstWhere('id', $review->depth_code_id)?->label . '” is ' . implode(' or ', $review->depth_answers) : 'all studies' }}.
-                            </p>
-                            <p class="small quiet mb-2">Tick answers of one item, or none for all studies.</p>
-                            @foreach ($codes as $code)
-                                @if ($code->pass->value === 'mapping' && $code->code()->choosable() !== [])
-                                    <details class="small" @if ($review->depth_code_id === $code->id) open @endif>
-                                        <summary class="cursor-pointer">Where “{{ $code->label }}” is</summary>
-                                        @foreach ($code->code()->choosable() as $option)
-                                            <label class="block ml-6"><input type="checkbox" name="answers[{{ $code->id }}][]" value="{{ $option }}"
-                                                    @checked($review->depth_code_id === $code->id && in_array($option, $review->depth_answers, true))> {{ $option }}</label>
-                                        @endforeach
-                                    </details>
-                                @endif
-                            @endforeach
-                            <button class="button mt-2">Set</button>
-                        </form>
+                        <p class="section small">The in-depth pass goes to {{ \App\Queries\Coding\DepthSubset::of($review)->words() }}.
+                            <a href="{{ route('coding.subset', $review) }}">In-depth subset</a></p>
                     @endif
                 </section>
             @endif

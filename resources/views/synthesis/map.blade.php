@@ -111,6 +111,9 @@
                         <h2>{{ trim(implode(' × ', array_filter($at))) }}</h2> <span>{{ $studies->count() }}
                             {{ Str::plural('study', $studies->count()) }}</span>
                     </header>
+                    @php($cell = [$rows->id => [$at[0]]] + ($columns !== null && $at[1] !== '' ? [$columns->id => [$at[1]]] : []))
+                    <p class="section small"><a href="{{ route('coding.subset', [$review, 'answers' => $cell]) }}#preview">The studies of this cell as the
+                            in-depth subset</a></p>
                     @foreach ($studies as $study)
                         <div class="section"><a class="title-link"
                                 href="{{ route('coding.show', [$review, $study->id]) }}">{{ trim(Str::before($study->authors, ';') . ' ' . $study->year) }}</a>

@@ -12,6 +12,7 @@ use WaryHeron\Core\Coding\CodeType;
 use WaryHeron\Core\Coding\InvalidAnswer;
 use WaryHeron\Core\Coding\ItemStanding;
 use WaryHeron\Core\Coding\Pass;
+use WaryHeron\Core\Coding\Subset;
 
 it('reads options with narrower ones under them, and writes them the same', function (string $text, array $options) {
     expect(Outline::read($text))->toBe($options)->and(Outline::read(Outline::write($options)))->toBe($options);
@@ -68,9 +69,9 @@ it('asks what the answers so far make it ask', function (array $values, array $a
             item('why', new AskedWhen('lux', ['unknown'])),
             item('bias', null, Pass::InDepth),
         ],
-        new AskedWhen('light', ['lamp']),
+        new Subset([new AskedWhen('light', ['lamp'])], follows: true),
     );
-    expect(array_keys($items->of($values)))->toBe($asked)->and($items->areAll())->toBeFalse();
+    expect(array_keys($items->of($values, 'a study')))->toBe($asked)->and($items->areAll())->toBeFalse();
 })->with([
     'nothing is known' => [[], ['light']],
     'the condition holds' => [['light' => 'lamp'], ['light', 'lux', 'bias']],
@@ -129,3 +130,20 @@ it('reads each of the sets that ship, and what they ask hangs together', functio
     }
     expect(count($entries))->toBeGreaterThan(3);
 })->with(fn (): array => glob(__DIR__.'/../../../resources/codebooks/*.json') ?: []);
+
+it('goes to the studies of a rule or of a list, and tells what the rule would change of the list', function () {
+    $rule = [new AskedWhen('light', ['lamp']), new AskedWhen('people', ['nurses'])];
+    $both = ['light' => 'lamp › desk', 'people' => ['nurses', 'doctors']];
+    $one = ['light' => 'lamp', 'people' => ['doctors']];
+    $listed = ['listed' => Subset::RULE, 'by hand' => Subset::HAND, 'out' => Subset::OUT];
+    $fixed = new Subset($rule, follows: false, listed: $listed);
+    $following = new Subset($rule, follows: true, listed: $listed);
+
+    expect(array_map(fn (string $study): bool => $fixed->has($study, $both), ['listed', 'by hand', 'out', 'new']))->toBe([true, true, false, false])
+        ->and(array_map(fn (string $study): bool => $fixed->has($study, $one), ['listed', 'by hand', 'out', 'new']))->toBe([true, true, false, false])
+        ->and(array_map(fn (string $study): bool => $following->has($study, $both), ['listed', 'by hand', 'out', 'new']))->toBe([true, true, false, true])
+        ->and(array_map(fn (string $study): bool => $following->has($study, $one), ['listed', 'by hand', 'out', 'new']))->toBe([false, true, false, false])
+        ->and($fixed->changes(['listed' => $one, 'by hand' => $one, 'out' => $both, 'new' => $both, 'other' => []]))->toBe(['join' => ['new'], 'leave' => ['listed']])
+        ->and($following->changes(['new' => $both]))->toBe(['join' => [], 'leave' => []])
+        ->and((new Subset([], follows: true))->has('any', $both))->toBeFalse();
+});

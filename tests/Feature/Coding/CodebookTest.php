@@ -77,16 +77,9 @@ it('starts from a set, from a file and from another review of one’s own', func
     $this->actingAs($world->people['coder'])->post("{$review}/codebook/file", ['from' => 'soundness'])->assertForbidden();
 });
 
-it('sends the in-depth pass to the studies that one item’s answers choose', function () {
-    $world = AtTheDesk::world(AtTheDesk::asked('Light', CodeType::Choice), AtTheDesk::asked('Where', CodeType::Choice));
-    [$light, $where] = $world->review->codes()->pluck('id')->all();
+it('is coded by one or by two', function () {
+    $world = AtTheDesk::world(AtTheDesk::asked('Light', CodeType::Choice));
     $set = fn (array $with) => $this->actingAs($world->people['lead'])->put("/reviews/{$world->review->id}/codebook/terms", $with);
-    $set(['answers' => [$light => ['lamp', 'window']]])->assertSessionHas('notice');
-    expect($world->review->refresh()->depth())->toEqual(new AskedWhen($light, ['lamp', 'window']));
-    $set(['answers' => [$light => ['lamp'], $where => ['lamp']]])->assertSessionHasErrors('answers');
-    $this->get("/reviews/{$world->review->id}/codebook")->assertOk();
-    $set([])->assertSessionHas('notice');
-    expect($world->review->refresh()->depth())->toBeNull();
     $set(['coders' => '2'])->assertSessionHas('notice');
     expect($world->review->refresh()->coded_by)->toBe(2);
     $set(['coders' => '3'])->assertSessionHasErrors('coders');

@@ -122,19 +122,9 @@ final class CodebookController extends Controller
     public function terms(Request $request, Review $review, SetCodingTerms $set): RedirectResponse
     {
         $given = $request->validate([
-            'coders' => ['nullable', 'in:1,2'],
-            'answers' => ['nullable', 'array', 'max:1'],
-            'answers.*' => ['array', 'max:200'],
-            'answers.*.*' => ['string', 'max:400'],
-        ], ['answers.max' => 'Tick answers of one item only.']);
-        $me = $this->me($request);
-        if (isset($given['coders'])) {
-            $set->by($me, $review, (int) $given['coders']);
-        } else {
-            $answers = $given['answers'] ?? [];
-            $code = $review->codes()->whereKey((string) array_key_first($answers))->first();
-            $set->depth($me, $review, $code, array_values(array_merge(...array_values($answers))));
-        }
+            'coders' => ['required', 'in:1,2'],
+        ]);
+        $set->by($this->me($request), $review, (int) $given['coders']);
 
         return redirect()->route('codebook', $review)->with('notice', 'How studies are coded is changed.');
     }
