@@ -229,7 +229,7 @@ Route::prefix('/reviews/{review}')
             Route::get('/coding/{publication}', [CodingDeskController::class, 'show'])->name('coding.show');
             Route::get('/synthesis', [MapController::class, 'show'])->middleware('throttle:query')->name('map');
             Route::get('/synthesis/map.{format}', [MapController::class, 'download'])
-                ->whereIn('format', ['svg', 'png', 'pdf', 'csv', 'xlsx'])
+                ->whereIn('format', ['svg', 'png', 'pdf', 'csv', 'xlsx', 'html'])
                 ->middleware(['throttle:dear', WritesDownTakingOut::class])
                 ->name('map.download');
             Route::get('/synthesis/outcomes', [OutcomeController::class, 'index'])->name('outcomes');
@@ -237,7 +237,7 @@ Route::prefix('/reviews/{review}')
                 ->middleware('throttle:query')
                 ->name('certainty');
             Route::get('/synthesis/certainty.{format}', [CertaintyController::class, 'download'])
-                ->whereIn('format', ['csv', 'xlsx'])
+                ->whereIn('format', ['csv', 'xlsx', 'html'])
                 ->middleware('throttle:dear')
                 ->name('certainty.download');
             Route::get('/synthesis/analyses', [AnalysisController::class, 'index'])

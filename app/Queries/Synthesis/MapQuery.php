@@ -56,6 +56,23 @@ final readonly class MapQuery
         return CodingTable::included($this->review)->unique($study)->keyBy($study)->only($studies)->values();
     }
 
+    /** @return array<string, array<string, list<stdClass>>> the studies of each cell that has any, by row, then column */
+    public function byCell(): array
+    {
+        $studies = CodingTable::included($this->review)->keyBy(fn (stdClass $one): string => $one->study_id ?? $one->id);
+        $cells = [];
+        foreach ($this->said[$this->rows->id] ?? [] as $study => $down) {
+            $across = $this->columns === null ? [''] : $this->said[$this->columns->id][$study] ?? [];
+            foreach ($studies->has($study) ? $down : [] as $row) {
+                foreach ($across as $column) {
+                    $cells[$row][$column][] = $studies[$study];
+                }
+            }
+        }
+
+        return $cells;
+    }
+
     /** Studies included of which the items of the map are not answered yet. */
     public function uncounted(int $counted): int
     {

@@ -30,7 +30,7 @@
                     <h1>Map</h1> <span>{{ $map->studies }} {{ Str::plural('study', $map->studies) }}{{ $uncounted > 0 ? ", {$uncounted} not coded for it yet" : '' }},
                         {{ $map->gaps() }} of {{ $cells }} {{ $columns === null ? 'answers' : 'cells' }} without a study</span>
                     <span class="end">
-                        @foreach (['svg', 'png', 'pdf', 'csv'] as $format)
+                        @foreach (['svg', 'png', 'pdf', 'csv', 'html'] as $format)
                             {{ $loop->first ? '' : '· ' }}<a href="{{ route('map.download', [$review, $format, ...$asked]) }}">{{ strtoupper($format) }}</a>
                         @endforeach
                     </span>

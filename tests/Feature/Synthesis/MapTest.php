@@ -73,3 +73,24 @@ it('tests independence where every study lies in one cell', function () {
 it('says what is missing where nothing can be mapped', function () {
     AtSynthesis::with('Aster')->at('')->assertOk()->assertSee('There is nothing to map yet');
 });
+
+it('hands the map out as one page that loads nothing and leads from each cell to its studies', function () {
+    $at = mapped();
+    $codes = $at->world->review->codes()->pluck('id')->all();
+    $page = (string) $at->at("/map.html?rows={$codes[0]}&columns={$codes[1]}")->assertOk()->getContent();
+
+    expect($page)->toContain('<svg')
+        ->not->toMatch('/<script|<link|src=|url\((?!#)/i')
+        ->and(preg_match_all('/href="#(cell-\d+-\d+)"/', $page, $links))->toBeGreaterThan(0);
+    foreach (array_unique($links[1]) as $anchor) {
+        expect($page)->toContain("id=\"{$anchor}\"");
+    }
+    $query = new MapQuery($at->world->review, $at->world->review->codes()->findOrFail($codes[0]), $at->world->review->codes()->findOrFail($codes[1]), null);
+    $map = $query->map();
+    foreach ($map->rows as $row) {
+        foreach ($map->columns as $column) {
+            expect(count($query->byCell()[$row][$column] ?? []))->toBe($map->at($row, $column))
+                ->and($query->studies($row, $column)->count())->toBe($map->at($row, $column));
+        }
+    }
+});

@@ -53,10 +53,26 @@ final class MapController extends Controller
         $items = self::items($review);
         $rows = self::asked($request, $items, 'rows') ?? abort(404);
         $columns = self::columns($request, $items, $rows);
-        $map = (new MapQuery($review, $rows, $columns, self::asked($request, $items, 'fill')))->map();
+        $query = new MapQuery($review, $rows, $columns, self::asked($request, $items, 'fill'));
+        $map = $query->map();
         $title = $columns === null ? $rows->label : "{$rows->label} by {$columns->label}";
         if ($format === 'csv' || $format === 'xlsx') {
             return TableDownload::make($title, $format, self::table($map));
+        }
+        if ($format === 'html') {
+            $page = view('synthesis.map-file', [
+                'review' => $review,
+                'title' => $title,
+                'rows' => $rows,
+                'columns' => $columns,
+                'map' => $map,
+                'cells' => $query->byCell(),
+            ]);
+
+            return response($page->render(), 200, [
+                'Content-Type' => 'text/html; charset=utf-8',
+                'Content-Disposition' => 'attachment; filename="'.Str::limit(Str::slug($title), 60, '').'.html"',
+            ]);
         }
         $svg = (new MapPlot($map))->svg($title);
         $name = Str::limit(Str::slug($title), 60, '').".{$format}";
