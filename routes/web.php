@@ -49,6 +49,7 @@ use App\Http\Controllers\Synthesis\CertaintyController;
 use App\Http\Controllers\Synthesis\MapController;
 use App\Http\Controllers\Synthesis\OutcomeController;
 use App\Http\Controllers\Synthesis\ResultController;
+use App\Http\Controllers\Synthesis\SoundnessController;
 use App\Http\Controllers\Team\HomeController;
 use App\Http\Controllers\Team\InvitationController;
 use App\Http\Controllers\Team\NoticeController;
@@ -232,6 +233,11 @@ Route::prefix('/reviews/{review}')
                 ->whereIn('format', ['svg', 'png', 'pdf', 'csv', 'xlsx', 'html'])
                 ->middleware(['throttle:dear', WritesDownTakingOut::class])
                 ->name('map.download');
+            Route::get('/synthesis/soundness', [SoundnessController::class, 'show'])->name('soundness');
+            Route::get('/synthesis/soundness.{format}', [SoundnessController::class, 'download'])
+                ->whereIn('format', ['svg', 'png', 'pdf', 'csv', 'xlsx'])
+                ->middleware(['throttle:dear', WritesDownTakingOut::class])
+                ->name('soundness.download');
             Route::get('/synthesis/outcomes', [OutcomeController::class, 'index'])->name('outcomes');
             Route::get('/synthesis/certainty', [CertaintyController::class, 'show'])
                 ->middleware('throttle:query')

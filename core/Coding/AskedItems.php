@@ -20,7 +20,8 @@ final readonly class AskedItems
     /** Whether the same items are asked of every study. */
     public function areAll(): bool
     {
-        return $this->depth === null && array_filter($this->entries, fn (Entry $one): bool => $one->when !== null) === [];
+        return $this->depth === null &&
+            array_filter($this->entries, fn (Entry $one): bool => $one->when !== null) === [];
     }
 
     /**

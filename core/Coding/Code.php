@@ -112,7 +112,10 @@ final readonly class Code
 
     private function bounded(int|float $number): int|float
     {
-        if (($this->minimum !== null && $number < $this->minimum) || ($this->maximum !== null && $number > $this->maximum)) {
+        if (
+            ($this->minimum !== null && $number < $this->minimum) ||
+            ($this->maximum !== null && $number > $this->maximum)
+        ) {
             throw InvalidAnswer::outside($number, $this->minimum, $this->maximum);
         }
 

@@ -35,7 +35,9 @@ final readonly class ToldAnswer
             return null;
         }
         $direction = $question->kind->hasDirection()
-            ? (new DirectionReader($question))->read(new RecordSentence($passage->text, SentencePart::Untold, 0.5)) ?? Direction::Unclear
+            ? (new DirectionReader($question))->read(
+                new RecordSentence($passage->text, SentencePart::Untold, 0.5),
+            ) ?? Direction::Unclear
             : null;
 
         return new self(

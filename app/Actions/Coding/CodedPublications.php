@@ -50,7 +50,9 @@ final class CodedPublications
         );
         $instead = CodedReports::instead($review, $publication);
         if ($instead !== null) {
-            throw new Refused("This study is coded with another of its reports, {$instead->called()}. The answers kept here stay.");
+            throw new Refused(
+                "This study is coded with another of its reports, {$instead->called()}. The answers kept here stay.",
+            );
         }
 
         return $review;

@@ -57,13 +57,20 @@ final readonly class ProposeAnswers
         foreach ($this->papers($publication) as [$report, $paper, $copy]) {
             $left = array_filter($open, fn (CodebookItem $one): bool => ($rows[$one->id]['value'] ?? null) === null);
             foreach ($this->found($review, $left, $pass->of($paper), $copy, $pass) as $code => $row) {
-                $reason = $report->id === $publication->id ? $row['reason'] : "In {$report->called()}, another report: {$row['reason']}";
+                $reason = $report->id === $publication->id
+                    ? $row['reason']
+                    : "In {$report->called()}, another report: {$row['reason']}";
                 $isBetter = ! isset($rows[$code]) || $row['value'] !== null;
                 $rows[$code] = $isBetter ? [...$row, 'reason' => $reason] : $rows[$code];
             }
         }
         $of = ['review_id' => $review->id, 'publication_id' => $publication->id];
-        $this->keep($review, $publication, array_map(fn (array $row): array => [...$of, ...$row], array_values($rows)), $only);
+        $this->keep(
+            $review,
+            $publication,
+            array_map(fn (array $row): array => [...$of, ...$row], array_values($rows)),
+            $only,
+        );
 
         return count($rows);
     }
@@ -86,7 +93,9 @@ final readonly class ProposeAnswers
         $isAsked = array_flip(array_column($items, 'id'));
         $rows = [];
         foreach ($open as $code) {
-            $row = isset($isAsked[$code->id]) ? $this->row($code, $passages, [$copy, $whole], $leads[$code->id] ?? null) : null;
+            $row = isset($isAsked[$code->id])
+                ? $this->row($code, $passages, [$copy, $whole], $leads[$code->id] ?? null)
+                : null;
             if ($row !== null) {
                 $rows[$code->id] = $row;
             }

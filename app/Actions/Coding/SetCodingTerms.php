@@ -27,7 +27,9 @@ final readonly class SetCodingTerms
             $review = Review::query()->lockForUpdate()->findOrFail($review->id);
             $own = Answer::query()->where('review_id', $review->id)->where('hand', '<>', '')->whereNull('superseded_at');
             if ($coders === 1 && $review->coded_by === 2 && $own->exists()) {
-                throw new Refused('Two have begun to code apart. What they answered would count for nobody, so it stays that way.');
+                throw new Refused(
+                    'Two have begun to code apart. What they answered would count for nobody, so it stays that way.',
+                );
             }
             $review->update(['coded_by' => $coders]);
             $words = $coders === 2 ? 'two people, apart' : 'one person';

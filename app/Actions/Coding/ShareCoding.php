@@ -59,7 +59,9 @@ final readonly class ShareCoding
             $coders = CodingShares::coders($review)->whereIn('id', array_values(array_diff($to, [$from->id])));
             $open = $this->open($review, $from);
             if ($coders->isEmpty() || $open === []) {
-                throw new Refused($open === [] ? 'Nothing of this share is left to hand on.' : 'Choose who is to have it.');
+                throw new Refused(
+                    $open === [] ? 'Nothing of this share is left to hand on.' : 'Choose who is to have it.',
+                );
             }
             $people = array_values($coders->map(fn (User $one): string => $one->id)->all());
             $taken = array_merge_recursive(CodingShares::byStudy($review), CodingShares::own($review, $coders, $open));
@@ -69,7 +71,12 @@ final readonly class ShareCoding
                 throw new Refused($cannot->getMessage());
             }
             $this->remove($review, $from, $open);
-            $this->keep($by, $review, $plan->people, 'Handed '.count($open)." studies of {$from->name} on to others for coding");
+            $this->keep(
+                $by,
+                $review,
+                $plan->people,
+                'Handed '.count($open)." studies of {$from->name} on to others for coding",
+            );
 
             return count($open);
         });
@@ -82,7 +89,13 @@ final readonly class ShareCoding
             Review::query()->whereKey($review->id)->lockForUpdate()->first();
             $open = $this->open($review, $from);
             $this->remove($review, $from, $open);
-            ($this->log)($review, $by, 'coding.share', 'Took '.count($open)." studies back from the share of {$from->name}", $from);
+            ($this->log)(
+                $review,
+                $by,
+                'coding.share',
+                'Took '.count($open)." studies back from the share of {$from->name}",
+                $from,
+            );
 
             return count($open);
         });
@@ -96,7 +109,9 @@ final readonly class ShareCoding
             fn (array $people): bool => in_array($of->id, $people, true),
         ));
 
-        return array_values(array_diff(array_map(strval(...), $mine), CodedStudies::ids($review, $review->handOf($of))));
+        return array_values(
+            array_diff(array_map(strval(...), $mine), CodedStudies::ids($review, $review->handOf($of))),
+        );
     }
 
     /** @param  list<string>  $studies */

@@ -50,6 +50,8 @@ final readonly class KeepPictures
         FullText::query()
             ->whereKey($file->id)
             ->where('state', 'reading')
-            ->update(['state' => preg_match('/\S/u', $file->text) === 1 ? 'read' : 'scan', 'pictures_read_at' => now()]);
+            ->update(
+                ['state' => preg_match('/\S/u', $file->text) === 1 ? 'read' : 'scan', 'pictures_read_at' => now()],
+            );
     }
 }

@@ -35,7 +35,9 @@ final readonly class ReplaceCopy
                 throw new Refused("“{$better->name}” has itself been replaced by a better copy.");
             }
             if ($better->state !== 'read' || ! DB::table('paper_pages')->where('full_text_id', $better->id)->exists()) {
-                throw new Refused("The words of “{$better->name}” are not read yet, so nothing can be found again in it.");
+                throw new Refused(
+                    "The words of “{$better->name}” are not read yet, so nothing can be found again in it.",
+                );
             }
             FullText::query()->whereKey($older->id)->update(['replaced_by' => $better->id]);
             $words = "Said that “{$better->name}” is a better copy than “{$older->name}”";

@@ -36,7 +36,9 @@ final readonly class StartPictures
                 throw new Refused("“{$file->name}” has text, or its pictures were read before.");
             }
             if ((int) $file->pages > self::MOST_PAGES) {
-                throw new Refused("“{$file->name}” has more than ".self::MOST_PAGES.' pages. Bring the part that is needed.');
+                throw new Refused(
+                    "“{$file->name}” has more than ".self::MOST_PAGES.' pages. Bring the part that is needed.',
+                );
             }
             $file->update(['state' => 'reading']);
             $task = $review->tasks()->create([

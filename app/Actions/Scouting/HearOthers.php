@@ -70,7 +70,8 @@ final readonly class HearOthers
         if ($isSame || $paper->confidence === Confidence::Firm) {
             $paper->update([
                 'reason' => "{$paper->reason}; {$name} points to ".($isSame ? 'this sentence too' : 'another sentence'),
-                'confidence' => $isSame && $paper->confidence === Confidence::Check ? $answer->confidence : $paper->confidence,
+                'confidence' => $isSame &&
+                    $paper->confidence === Confidence::Check ? $answer->confidence : $paper->confidence,
             ]);
 
             return;

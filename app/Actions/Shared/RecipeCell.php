@@ -8,8 +8,11 @@ namespace App\Actions\Shared;
 final class RecipeCell
 {
     /** @param  string  $kind  text, number, date or link; empty: as it is */
-    public static function of(string $field, string $kind, string|int|float|null $value): string|int|float|\DateTimeImmutable
-    {
+    public static function of(
+        string $field,
+        string $kind,
+        string|int|float|null $value,
+    ): string|int|float|\DateTimeImmutable {
         return match ($kind) {
             'number' => is_numeric($value) && strlen((string) $value) <= 15 ? $value + 0 : (string) $value,
             'date' => \DateTimeImmutable::createFromFormat('!Y-m-d', (string) $value) ?: (string) $value,

@@ -29,7 +29,10 @@ final readonly class RecipeColumns
             if ($column === null) {
                 $field = trim((string) preg_replace('/\s*=.*$/u', '', $line));
 
-                return new self([], 'Line '.($number + 1).": “{$field}” is no field. Fields: ".implode(', ', $fields).'.');
+                return new self(
+                    [],
+                    'Line '.($number + 1).": “{$field}” is no field. Fields: ".implode(', ', $fields).'.',
+                );
             }
             $columns[$column['field']] = $column;
         }

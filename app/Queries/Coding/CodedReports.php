@@ -30,7 +30,9 @@ final class CodedReports
     /** @return list<string> publications, in an order that does not change */
     public static function ids(Review $review): array
     {
-        return array_values(array_map(strval(...), self::of($review)->orderBy('publication_id')->pluck('publication_id')->all()));
+        return array_values(
+            array_map(strval(...), self::of($review)->orderBy('publication_id')->pluck('publication_id')->all()),
+        );
     }
 
     /** The report with which the study of this one is coded; null where it is this one, or nothing of it is included. */

@@ -21,7 +21,10 @@ final class CodedStudies
         [$asked, $answered] = self::asked($review, $codes, $hand);
 
         return $asked->areAll() && $codes->isNotEmpty()
-            ? DB::query()->fromSub($answered->havingRaw('count(*) >= ?', [$codes->count()])->selectRaw('1'), 'all')->count()
+            ? DB::query()->fromSub(
+                $answered->havingRaw('count(*) >= ?', [$codes->count()])->selectRaw('1'),
+                'all',
+            )->count()
             : count(self::complete($codes->isEmpty(), $asked, $answered));
     }
 
@@ -35,7 +38,12 @@ final class CodedStudies
         [$asked, $answered] = self::asked($review, $codes, $hand);
 
         return $asked->areAll() && $codes->isNotEmpty()
-            ? array_map(strval(...), array_values($answered->havingRaw('count(*) >= ?', [$codes->count()])->pluck('answers.publication_id')->all()))
+            ? array_map(
+                strval(...),
+                array_values(
+                    $answered->havingRaw('count(*) >= ?', [$codes->count()])->pluck('answers.publication_id')->all(),
+                ),
+            )
             : self::complete($codes->isEmpty(), $asked, $answered);
     }
 
@@ -68,7 +76,10 @@ final class CodedStudies
     private static function asked(Review $review, Collection $codes, string $hand): array
     {
         return [
-            new AskedItems(array_values($codes->map(fn (CodebookItem $code) => $code->entry())->all()), $review->depth()),
+            new AskedItems(
+                array_values($codes->map(fn (CodebookItem $code) => $code->entry())->all()),
+                $review->depth(),
+            ),
             self::answered($review, $hand)->whereNull('codes.retired_at')->groupBy('answers.publication_id'),
         ];
     }

@@ -70,7 +70,13 @@ final readonly class CodingShareDraft
                     fn (int $n): int => count($some) - $n,
                     array_count_values(array_merge([], ...array_values($taken))),
                 );
-                $quotas = Quotas::of(count($some), $lacking, array_fill_keys(array_keys($weights), null), $weights, $most);
+                $quotas = Quotas::of(
+                    count($some),
+                    $lacking,
+                    array_fill_keys(array_keys($weights), null),
+                    $weights,
+                    $most,
+                );
                 $people += ShareOut::plan($some, $quotas, $seed, $taken)->people;
             }
         }

@@ -47,7 +47,9 @@ final readonly class DepthSubset
         $values = $this->values();
 
         return CodingTable::included($this->review)
-            ->filter(fn (stdClass $one): bool => $this->subset === null || $this->subset->has($one->id, $values[$one->id] ?? []))
+            ->filter(
+                fn (stdClass $one): bool => $this->subset === null || $this->subset->has($one->id, $values[$one->id] ?? []),
+            )
             ->each(fn (stdClass $one): string => $one->how = $this->subset->listed[$one->id] ?? Subset::RULE)
             ->values();
     }
@@ -85,7 +87,12 @@ final readonly class DepthSubset
             ->get(['publication_id', 'code_id', 'value']);
         $values = array_fill_keys(CodedReports::ids($this->review), []);
         foreach ($rows as $row) {
-            $values[$row->publication_id][$row->code_id] = json_decode($row->value ?? 'null', true, 8, JSON_THROW_ON_ERROR);
+            $values[$row->publication_id][$row->code_id] = json_decode(
+                $row->value ?? 'null',
+                true,
+                8,
+                JSON_THROW_ON_ERROR,
+            );
         }
 
         return $values;

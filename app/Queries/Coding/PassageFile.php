@@ -60,7 +60,9 @@ final class PassageFile
                         'purpose' => 'tagging',
                         'value' => $tree->pathOf($theme->id),
                     ]),
-                    ...$passage->memo === '' ? [] : [['type' => 'TextualBody', 'purpose' => 'commenting', 'value' => $passage->memo]],
+                    ...$passage->memo === ''
+                        ? []
+                        : [['type' => 'TextualBody', 'purpose' => 'commenting', 'value' => $passage->memo]],
                 ],
                 'target' => $target,
             ];
@@ -73,7 +75,10 @@ final class PassageFile
             'first' => ['type' => 'AnnotationPage', 'startIndex' => 0, 'items' => $items],
         ];
 
-        return json_encode($collection, JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR);
+        return json_encode(
+            $collection,
+            JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR,
+        );
     }
 
     /** @return iterable<Passage> */

@@ -109,7 +109,9 @@ final readonly class Reconciling
         }
         $weeks = [];
         foreach (array_filter($rows, fn (array $sides): bool => count($sides) > 1) as $sides) {
-            $week = max(array_map(fn (Answer $one): string => $one->created_at->startOfWeek()->format('Y-m-d'), $sides));
+            $week = max(
+                array_map(fn (Answer $one): string => $one->created_at->startOfWeek()->format('Y-m-d'), $sides),
+            );
             $weeks[$week] ??= ['both' => 0, 'alike' => 0];
             $weeks[$week]['both']++;
             $weeks[$week]['alike'] += self::difference($sides) === AnswerDifference::None ? 1 : 0;

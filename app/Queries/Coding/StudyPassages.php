@@ -24,7 +24,9 @@ final class StudyPassages
                 fn (Passage $one): array => [
                     'id' => $one->id,
                     'piece' => $view->shown($one->piece()),
-                    'themes' => $one->themes->map(fn (Theme $theme): string => $tree->pathOf($theme->id))->sort()->implode(', '),
+                    'themes' => $one->themes->map(
+                        fn (Theme $theme): string => $tree->pathOf($theme->id),
+                    )->sort()->implode(', '),
                     'memo' => $one->memo,
                     'by' => $one->user->name,
                     'url' => route('passages.change', [$review, $one], false),

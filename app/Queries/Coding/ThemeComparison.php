@@ -55,7 +55,9 @@ final class ThemeComparison
             ->where('passage_themes.review_id', $review->id)
             ->whereIn('passage_themes.user_id', $people)
             ->whereNull('passages.removed_at')
-            ->selectRaw('coalesce(publications.study_id, publications.id) AS study, passage_themes.user_id, theme_id, evidence')
+            ->selectRaw(
+                'coalesce(publications.study_id, publications.id) AS study, passage_themes.user_id, theme_id, evidence',
+            )
             ->get()
             ->map(fn (object $row): MarkedPassage => new MarkedPassage(
                 (string) $row->study,

@@ -65,7 +65,10 @@ final class Shelf
         $names = DB::table('full_texts')->whereIn('id', $offers)->pluck('name', 'id');
 
         return array_values(array_map(
-            fn (string $publication, string $file): array => ['title' => (string) $titles[$publication], 'name' => (string) $names[$file]],
+            fn (string $publication, string $file): array => [
+                'title' => (string) $titles[$publication],
+                'name' => (string) $names[$file],
+            ],
             array_map(strval(...), array_keys($offers)),
             $offers,
         ));

@@ -74,7 +74,8 @@ final class WordsFound
         foreach ($words as $i => $word) {
             $text = $begun.$word->text;
             $begins = $begun === '' ? $i : $i - 1;
-            $isParted = preg_match('/\p{L}-$/u', $text) === 1 && preg_match('/^\p{Ll}/u', $words[$i + 1]->text ?? '') === 1;
+            $isParted = preg_match('/\p{L}-$/u', $text) === 1 &&
+                preg_match('/^\p{Ll}/u', $words[$i + 1]->text ?? '') === 1;
             if ($isParted && $begun === '') {
                 $begun = mb_substr($text, 0, -1);
 

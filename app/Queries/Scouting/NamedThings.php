@@ -38,7 +38,16 @@ final class NamedThings
      */
     public static function rows(array $things): \Generator
     {
-        yield ['name', 'variants', 'why they are the same', 'papers', 'first year', 'last year', 'definition', 'titles'];
+        yield [
+            'name',
+            'variants',
+            'why they are the same',
+            'papers',
+            'first year',
+            'last year',
+            'definition',
+            'titles',
+        ];
         foreach ($things as $one) {
             $years = array_keys($one->byYear());
             yield [
@@ -49,7 +58,9 @@ final class NamedThings
                 (string) ($years[0] ?? ''),
                 (string) (end($years) ?: ''),
                 $one->thing->definition,
-                $one->papers->map(fn (ScoutedPaper $paper): string => $paper->reference()->suppliedTitle())->implode('; '),
+                $one->papers->map(
+                    fn (ScoutedPaper $paper): string => $paper->reference()->suppliedTitle(),
+                )->implode('; '),
             ];
         }
     }

@@ -59,7 +59,9 @@ final readonly class MapQuery
     /** @return array<string, array<string, list<stdClass>>> the studies of each cell that has any, by row, then column */
     public function byCell(): array
     {
-        $studies = CodingTable::included($this->review)->keyBy(fn (stdClass $one): string => $one->study_id ?? $one->id);
+        $studies = CodingTable::included($this->review)->keyBy(
+            fn (stdClass $one): string => $one->study_id ?? $one->id,
+        );
         $cells = [];
         foreach ($this->said[$this->rows->id] ?? [] as $study => $down) {
             $across = $this->columns === null ? [''] : $this->said[$this->columns->id][$study] ?? [];

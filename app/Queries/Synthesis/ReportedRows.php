@@ -37,7 +37,8 @@ final readonly class ReportedRows
         $answers = $terms->groups === '' && $terms->onlyItem === '' && $terms->moderators === []
             ? []
             : CodingTable::answersOf($review, array_keys($publications));
-        $only = $terms->onlyItem === '' || $terms->onlyAnswers === [] ? null : new AskedWhen($terms->onlyItem, $terms->onlyAnswers);
+        $only = $terms->onlyItem === '' ||
+            $terms->onlyAnswers === [] ? null : new AskedWhen($terms->onlyItem, $terms->onlyAnswers);
         $rows = $studies = $results = [];
         foreach (self::results($review, $terms, $outcome) as $result) {
             $publication = $publications[$result->publication_id] ?? null;

@@ -103,6 +103,7 @@ final class Page extends Component
             'synthesis' => [
                 'map' => 'Map',
                 'analyses' => 'Analyses',
+                'soundness' => 'Soundness',
                 'certainty' => 'Certainty',
                 'outcomes' => 'Outcomes',
             ],
@@ -185,6 +186,7 @@ final class Page extends Component
                     'Evidence map and crosstabs' => route('map', $this->review),
                     'Analyses: pool results' => route('analyses', $this->review),
                     'Certainty of the evidence, outcome by outcome' => route('certainty', $this->review),
+                    'Soundness: risk of bias of the studies' => route('soundness', $this->review),
                     'Outcomes, groups and comparisons' => route('outcomes', $this->review),
                     'Report and flow' => route('report', $this->review),
                     'Exports: included publications and coding table' => route('report', $this->review).'#exports',

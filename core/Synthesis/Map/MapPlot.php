@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace WaryHeron\Core\Synthesis\Map;
 
 use WaryHeron\Core\Synthesis\Plot\Drawing;
+use WaryHeron\Core\Synthesis\Plot\Words;
 
 /**
  * An evidence map drawn: discs as large in area as there are studies, split into sectors told apart by pattern, with the
@@ -63,15 +64,25 @@ final readonly class MapPlot
         $draw = new Drawing(13.0);
         $this->patterns($draw);
         foreach ($this->map->columns as $at => $column) {
-            foreach ($this->wrapped($draw, $column, self::CELL - 8) as $line => $words) {
-                $draw->text($this->cell(0, $at)[0] + self::CELL / 2, 22 + 16 * $line, $words, ['text-anchor' => 'middle']);
+            foreach (Words::wrapped($draw, $column, self::CELL - 8, 2) as $line => $words) {
+                $draw->text(
+                    $this->cell(0, $at)[0] + self::CELL / 2,
+                    22 + 16 * $line,
+                    $words,
+                    ['text-anchor' => 'middle'],
+                );
             }
         }
         foreach ($this->map->rows as $down => $row) {
             $y = $this->cell($down, 0)[1] + self::HEIGHT / 2;
-            $lines = $this->wrapped($draw, $row, $this->labelWidth);
+            $lines = Words::wrapped($draw, $row, $this->labelWidth, 2);
             foreach ($lines as $line => $words) {
-                $draw->text($this->labelWidth + 8, $y + 4 + 16 * ($line - (count($lines) - 1) / 2), $words, ['text-anchor' => 'end']);
+                $draw->text(
+                    $this->labelWidth + 8,
+                    $y + 4 + 16 * ($line - (count($lines) - 1) / 2),
+                    $words,
+                    ['text-anchor' => 'end'],
+                );
             }
             foreach ($this->map->columns as $across => $column) {
                 $this->drawn($draw, $down, $across, $links[$row][$column] ?? '', $chosen === [$row, $column]);
@@ -118,7 +129,12 @@ final readonly class MapPlot
 
             return;
         }
-        $draw->circle($x, $y, $r, ['fill' => 'none', 'stroke' => Drawing::ACCENT, 'stroke-width' => 1.5, 'class' => 'map-ring']);
+        $draw->circle(
+            $x,
+            $y,
+            $r,
+            ['fill' => 'none', 'stroke' => Drawing::ACCENT, 'stroke-width' => 1.5, 'class' => 'map-ring'],
+        );
         $from = 0.0;
         foreach ($this->map->fills as $i => $fill) {
             $part = ($split[$fill] ?? 0) / $sum;
@@ -137,7 +153,10 @@ final readonly class MapPlot
     private function sector(float $x, float $y, float $r, float $from, float $to): string
     {
         if ($to - $from > 0.9999) {
-            return sprintf('M%1$s %2$sa%3$s %3$s 0 1 1 0 %4$sa%3$s %3$s 0 1 1 0 -%4$sz', ...array_map(Drawing::n(...), [$x, $y - $r, $r, 2 * $r]));
+            return sprintf(
+                'M%1$s %2$sa%3$s %3$s 0 1 1 0 %4$sa%3$s %3$s 0 1 1 0 -%4$sz',
+                ...array_map(Drawing::n(...), [$x, $y - $r, $r, 2 * $r]),
+            );
         }
         $point = fn (float $at): string => Drawing::n($x + $r * sin(2 * M_PI * $at)).' '.Drawing::n($y - $r * cos(2 * M_PI * $at));
 
@@ -167,8 +186,18 @@ final readonly class MapPlot
             ] as $id => [$d, $dark]
         ) {
             $size = $id === 'gap' ? 8 : 6;
-            $draw->open('pattern', ['id' => $id, 'width' => $size, 'height' => $size, 'patternUnits' => 'userSpaceOnUse']);
-            $draw->path($d, ['stroke' => $id === 'gap' ? 'currentColor' : Drawing::ACCENT, 'stroke-opacity' => $dark, 'stroke-width' => 1.4]);
+            $draw->open(
+                'pattern',
+                ['id' => $id, 'width' => $size, 'height' => $size, 'patternUnits' => 'userSpaceOnUse'],
+            );
+            $draw->path(
+                $d,
+                [
+                    'stroke' => $id === 'gap' ? 'currentColor' : Drawing::ACCENT,
+                    'stroke-opacity' => $dark,
+                    'stroke-width' => 1.4,
+                ],
+            );
             $draw->close('pattern');
         }
         $draw->open('pattern', ['id' => 'dots', 'width' => 6, 'height' => 6, 'patternUnits' => 'userSpaceOnUse']);
@@ -182,22 +211,19 @@ final readonly class MapPlot
         $x = $this->labelWidth + 22;
         $y = $this->height() - 16;
         foreach ($this->map->fills as $i => $fill) {
-            $draw->rect($x, $y - 11, 14, 14, ['fill' => self::fill($i), 'stroke' => Drawing::ACCENT, 'class' => $i === 0 ? 'plot-box' : 'map-sector']);
+            $draw->rect(
+                $x,
+                $y - 11,
+                14,
+                14,
+                [
+                    'fill' => self::fill($i),
+                    'stroke' => Drawing::ACCENT,
+                    'class' => $i === 0 ? 'plot-box' : 'map-sector',
+                ],
+            );
             $draw->text($x + 20, $y, $fill);
             $x += 44 + $draw->widthOf($fill);
         }
-    }
-
-    /** @return non-empty-list<string> in two lines at most */
-    private function wrapped(Drawing $draw, string $text, float $width): array
-    {
-        $fits = max(6, (int) floor($width / $draw->widthOf('x')));
-        if (mb_strlen($text) <= $fits) {
-            return [$text];
-        }
-        $cut = mb_strrpos(mb_substr($text, 0, $fits + 1), ' ') ?: $fits;
-        $rest = trim(mb_substr($text, $cut));
-
-        return [trim(mb_substr($text, 0, $cut)), mb_strlen($rest) > $fits ? mb_substr($rest, 0, $fits - 1).'…' : $rest];
     }
 }

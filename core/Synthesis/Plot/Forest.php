@@ -47,7 +47,12 @@ final readonly class Forest
         private ?float $nothing,
         private array $favours = ['', ''],
     ) {
-        $this->axis = Axis::holding($this->intervals(ForestLine::STUDY), $this->intervals(ForestLine::POOLED), $isLog, $nothing);
+        $this->axis = Axis::holding(
+            $this->intervals(ForestLine::STUDY),
+            $this->intervals(ForestLine::POOLED),
+            $isLog,
+            $nothing,
+        );
         $this->draw = new Drawing(count($lines) > 70 ? 11.0 : 13.0);
         $this->rowHeight = $this->draw->size * (count($lines) > 70 ? 1.55 : 1.95);
         $this->labelWidth = min(self::LABEL, max([60.0, ...array_map(fn (ForestLine $one): float => $one->kind === ForestLine::STUDY
@@ -62,7 +67,11 @@ final readonly class Forest
 
     public function left(): float
     {
-        return self::EDGE + $this->labelWidth + self::GAP + array_sum($this->columnWidths) + self::GAP * count($this->columnWidths);
+        return self::EDGE +
+            $this->labelWidth +
+            self::GAP +
+            array_sum($this->columnWidths) +
+            self::GAP * count($this->columnWidths);
     }
 
     public function width(): float
@@ -107,7 +116,13 @@ final readonly class Forest
                 $isShown = $at === count($line->columns) + 1;
                 $x = $at === 0 ? self::EDGE : ($isShown ? $this->right() : $this->columnAt($at - 1));
                 $width = $this->draw->widthOf($text, isBold: $isShown);
-                $labels[] = ['text' => $text, 'x' => $isShown ? $x - $width : $x, 'y' => $this->y($i), 'width' => $width, 'height' => $this->draw->size];
+                $labels[] = [
+                    'text' => $text,
+                    'x' => $isShown ? $x - $width : $x,
+                    'y' => $this->y($i),
+                    'width' => $width,
+                    'height' => $this->draw->size,
+                ];
             }
         }
 
@@ -139,7 +154,11 @@ final readonly class Forest
 
     private function columnAt(int $column): float
     {
-        return self::EDGE + $this->labelWidth + self::GAP + array_sum(array_slice($this->columnWidths, 0, $column)) + self::GAP * $column;
+        return self::EDGE +
+            $this->labelWidth +
+            self::GAP +
+            array_sum(array_slice($this->columnWidths, 0, $column)) +
+            self::GAP * $column;
     }
 
     /** @return list<ForestLine> */
@@ -195,7 +214,12 @@ final readonly class Forest
         foreach ($this->axis->ticks as $tick) {
             $x = $this->left() + self::PLOT * $this->axis->atShown($tick);
             $draw->line($x, $top, $x, $bottom, ['opacity' => 0.25, 'stroke-dasharray' => '2 3']);
-            $draw->text($x, $bottom + 1.3 * $draw->size, $this->axis->label($tick), ['text-anchor' => 'middle', 'opacity' => 0.7]);
+            $draw->text(
+                $x,
+                $bottom + 1.3 * $draw->size,
+                $this->axis->label($tick),
+                ['text-anchor' => 'middle', 'opacity' => 0.7],
+            );
         }
         if ($this->nothing !== null) {
             $x = $this->x($this->nothing);
@@ -222,7 +246,13 @@ final readonly class Forest
             ]);
         }
         if ($line->kind === ForestLine::POOLED && $i === count($this->lines) - 1) {
-            $draw->line(self::EDGE, $y - $this->rowHeight / 2, $this->right(), $y - $this->rowHeight / 2, ['opacity' => 0.6]);
+            $draw->line(
+                self::EDGE,
+                $y - $this->rowHeight / 2,
+                $this->right(),
+                $y - $this->rowHeight / 2,
+                ['opacity' => 0.6],
+            );
         }
         $isBold = in_array($line->kind, [ForestLine::POOLED, ForestLine::HEAD], true);
         $draw->text(self::EDGE, $base, $this->labelOf($line), match (true) {
@@ -233,7 +263,12 @@ final readonly class Forest
         foreach ($line->columns as $at => $text) {
             $draw->text($this->columnAt($at), $base, $text);
         }
-        $draw->text($this->right(), $base, $line->shown, ['text-anchor' => 'end', ...$isBold ? ['font-weight' => 'bold'] : []]);
+        $draw->text(
+            $this->right(),
+            $base,
+            $line->shown,
+            ['text-anchor' => 'end', ...$isBold ? ['font-weight' => 'bold'] : []],
+        );
         if ($line->interval !== null) {
             $line->kind === ForestLine::STUDY ? $this->box($draw, $y, $line) : $this->diamond($draw, $y, $line);
         }
@@ -250,31 +285,54 @@ final readonly class Forest
             $isCut = $way < 0 ? $end < $this->axis->low : $end > $this->axis->high;
             if ($isCut) {
                 $x = $this->x($end);
-                $draw->path(sprintf('M%s %sl%d -4v8z', Drawing::n($x + 2 * $way), Drawing::n($y), -7 * $way), ['class' => 'plot-cut']);
+                $draw->path(
+                    sprintf('M%s %sl%d -4v8z', Drawing::n($x + 2 * $way), Drawing::n($y), -7 * $way),
+                    ['class' => 'plot-cut'],
+                );
             }
         }
         $half = $this->half($line->weight);
-        $draw->rect($this->x($estimate) - $half, $y - $half, 2 * $half, 2 * $half, ['class' => 'plot-box', 'fill' => Drawing::ACCENT]);
+        $draw->rect(
+            $this->x($estimate) - $half,
+            $y - $half,
+            2 * $half,
+            2 * $half,
+            ['class' => 'plot-box', 'fill' => Drawing::ACCENT],
+        );
     }
 
     private function diamond(Drawing $draw, float $y, ForestLine $line): void
     {
         [$estimate, $low, $high] = $line->interval ?? [0.0, 0.0, 0.0];
         $half = $this->rowHeight * 0.3;
-        $points = [[$this->x($low), $y], [$this->x($estimate), $y - $half], [$this->x($high), $y], [$this->x($estimate), $y + $half]];
+        $points = [
+            [$this->x($low), $y],
+            [$this->x($estimate), $y - $half],
+            [$this->x($high), $y],
+            [$this->x($estimate), $y + $half],
+        ];
         $draw->path('M'.implode('L', array_map(fn (array $p): string => Drawing::n($p[0]).' '.Drawing::n($p[1]), $points)).'z', [
             'class' => 'plot-diamond',
         ]);
         if ($line->prediction !== null) {
             [$from, $to] = [$this->x($line->prediction[0]), $this->x($line->prediction[1])];
-            $draw->rect($from, $y + $half + 2, max(1.0, $to - $from), 3, ['class' => 'plot-prediction', 'fill' => Drawing::SOFT]);
+            $draw->rect(
+                $from,
+                $y + $half + 2,
+                max(1.0, $to - $from),
+                3,
+                ['class' => 'plot-prediction', 'fill' => Drawing::SOFT],
+            );
         }
     }
 
     /** For who cannot see it. */
     private function about(): string
     {
-        $lines = array_filter($this->lines, fn (ForestLine $one): bool => $one->shown !== '' || $one->kind === ForestLine::HEAD);
+        $lines = array_filter(
+            $this->lines,
+            fn (ForestLine $one): bool => $one->shown !== '' || $one->kind === ForestLine::HEAD,
+        );
 
         return "{$this->measure} with 95% intervals. ".
             implode('; ', array_map(fn (ForestLine $one): string => trim("{$one->label} {$one->shown}"), $lines)).'.';

@@ -5,6 +5,8 @@ use WaryHeron\Core\Synthesis\Plot\BubblePlot;
 use WaryHeron\Core\Synthesis\Plot\Forest;
 use WaryHeron\Core\Synthesis\Plot\ForestLine;
 use WaryHeron\Core\Synthesis\Plot\Funnel;
+use WaryHeron\Core\Synthesis\Plot\Judged;
+use WaryHeron\Core\Synthesis\Plot\JudgementPlot;
 
 /** A plot of so many made-up studies by relative risk, and its pooled line. */
 function forestOf(int $count, bool $isLog = true): Forest
@@ -120,3 +122,21 @@ it('draws a regression with every study and the whole line inside', function (ar
     expect($plot->up->at(0.2 - 0.001 * $plot->across->low))->toBeLessThan(1.0)
         ->and((new DOMDocument())->loadXML($plot->svg('Lux & near misses')))->toBeTrue();
 })->with([[[100.0, 900.0, 2500.0]], [[1.0, 2.0]], [[5.0, 5.0, 5.0]], [[-3.0, 0.0]]]);
+
+it('draws judgements fuller the worse they are, and counts them below', function (int $studies) {
+    $names = array_combine(array_map(fn (int $i): string => "s{$i}", range(1, $studies)), array_map(fn (int $i): string => "Study {$i}", range(1, $studies)));
+    $scale = ['Low', 'Some', 'High'];
+    $by = array_map(fn (int $i): string => $scale[$i % 3], array_combine(array_keys($names), range(1, $studies)));
+    unset($by['s1']);
+    $regard = new Judged('how groups came about', $scale, $by);
+    $plot = new JudgementPlot($names, [$regard, new Judged('missing results', $scale, [])]);
+    $svg = $plot->svg('Judged');
+
+    expect([$regard->level('s2'), $regard->level('s3'), $regard->level('s1')])->toBe([1.0, 0.0, null])
+        ->and(array_sum($regard->counts()))->toBe($studies - 1)
+        ->and($plot->at($studies - 1, 1)[1])->toBeLessThan($plot->height())
+        ->and($plot->at(0, 1)[0])->toBeLessThan($plot->width())
+        ->and((new DOMDocument())->loadXML($svg))->toBeTrue()
+        ->and($svg)->toContain('nobody has judged it yet')
+        ->toContain("Study {$studies}. how groups came about:");
+})->with([3, 12, 60, 200]);

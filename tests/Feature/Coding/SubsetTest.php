@@ -21,7 +21,9 @@ function mapped(): World
         }
     }
     app(ChangeCodebook::class)->addAll($world->people['lead'], $world->review, [
-        AtTheDesk::asked('Light', CodeType::Choice), AtTheDesk::asked('Where', CodeType::Choice), AtTheDesk::asked('Bias', CodeType::Text, pass: Pass::InDepth),
+        AtTheDesk::asked('Light', CodeType::Choice),
+        AtTheDesk::asked('Where', CodeType::Choice),
+        AtTheDesk::asked('Bias', CodeType::Text, pass: Pass::InDepth),
     ]);
 
     return $world;
@@ -61,9 +63,13 @@ it('keeps a list by a rule, shows what the rule would change, and changes it whe
         says($world, $title, 'Light', $light);
         says($world, $title, 'Where', $where);
     }
-    subset($world, 'get', '?'.http_build_query(['answers' => lampsOnWindows($world)]))->assertOk()->assertSeeText('1 of 3 studies')->assertSee('Keep this list');
+    subset($world, 'get', '?'.http_build_query(['answers' => lampsOnWindows($world)]))
+        ->assertOk()
+        ->assertSeeText('1 of 3 studies')
+        ->assertSee('Keep this list');
     expect(inDepth($world))->toHaveCount(3);
-    subset($world, 'put', '', ['answers' => lampsOnWindows($world), 'follows' => 0])->assertSessionHas('notice', 'The in-depth pass goes to studies where “Light” is lamp and “Where” is window.');
+    subset($world, 'put', '', ['answers' => lampsOnWindows($world), 'follows' => 0])
+        ->assertSessionHas('notice', 'The in-depth pass goes to studies where “Light” is lamp and “Where” is window.');
     expect(inDepth($world))->toBe(['A lamp']);
 
     says($world, 'B lamp', 'Where', 'window');
@@ -85,7 +91,11 @@ it('follows the rule by itself where told to, and lets people put studies there 
     subset($world, 'post', '/studies', ['studies' => [$id('C lamp')], 'in' => 1]);
     subset($world, 'post', '/studies', ['studies' => [$id('A lamp')], 'in' => 0]);
     expect(inDepth($world))->toBe(['C lamp']);
-    $asked = fn (string $title): array => collect($this->actingAs($world->people['coder'])->getJson("/reviews/{$world->review->id}/coding/{$id($title)}")->json('items'))->pluck('standing', 'label')->all();
+    $asked = function (string $title) use ($world, $id): array {
+        $desk = $this->actingAs($world->people['coder'])->getJson("/reviews/{$world->review->id}/coding/{$id($title)}");
+
+        return collect($desk->json('items'))->pluck('standing', 'label')->all();
+    };
     expect($asked('C lamp')['Bias'])->toBe('open')
         ->and($asked('A lamp')['Bias'])->toBe('not-asked');
     subset($world, 'put', '', ['all' => 1]);
@@ -98,8 +108,9 @@ it('is offered from a cell of the map, and is the lead’s to change', function 
     says($world, 'A lamp', 'Light', 'lamp');
     says($world, 'A lamp', 'Where', 'window');
     [$rows, $columns] = [array_key_first(lampsOnWindows($world)), array_key_last(lampsOnWindows($world))];
+    $cell = http_build_query(['rows' => $rows, 'columns' => $columns, 'row' => 'lamp', 'column' => 'window']);
     $this->actingAs($world->people['lead'])
-        ->get("/reviews/{$world->review->id}/synthesis?".http_build_query(['rows' => $rows, 'columns' => $columns, 'row' => 'lamp', 'column' => 'window']))
+        ->get("/reviews/{$world->review->id}/synthesis?{$cell}")
         ->assertOk()
         ->assertSee('as the in-depth subset', false);
     subset($world, 'put', '', ['answers' => lampsOnWindows($world)], 'coder')->assertForbidden();

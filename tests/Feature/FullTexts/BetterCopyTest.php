@@ -13,8 +13,12 @@ function twoCopies(): array
 {
     $world = AtTheDesk::world(AtTheDesk::asked('People'), AtTheDesk::asked('Wards'));
     $older = AtTheDesk::copy($world, 'Methods', 'In all 189 nurses were ran-', 'domised to lamps or none.', 'There were 4 wards in Ulverton.');
-    $better = AtTheDesk::copy($world, 'A cover sheet of the journal.', ...array_fill(0, 30, 'A line of another matter.'), ...['In all 189 nurses were randomised to lamps or none.']);
-    $rest = fn (string $label, string $value, string $quote): TestResponse => AtTheDesk::answers($world, 'coder', $label, ['value' => $value, 'evidence' => [['quote' => $quote, 'copy' => $older->id, 'page' => 1]]])->assertOk();
+    $cover = ['A cover sheet of the journal.', ...array_fill(0, 30, 'A line of another matter.')];
+    $better = AtTheDesk::copy($world, ...[...$cover, 'In all 189 nurses were randomised to lamps or none.']);
+    $rest = fn (string $label, string $value, string $quote): TestResponse => AtTheDesk::answers($world, 'coder', $label, [
+        'value' => $value,
+        'evidence' => [['quote' => $quote, 'copy' => $older->id, 'page' => 1]],
+    ])->assertOk();
     $rest('People', '189', '189 nurses were ran-domised');
     $rest('Wards', '4', '4 wards in Ulverton');
 
@@ -24,7 +28,10 @@ function twoCopies(): array
 /** @return array<string, mixed> the evidence of an item, as the desk shows it */
 function deskEvidence(World $world, string $label): array
 {
-    $desk = test()->actingAs($world->people['coder'])->getJson("/reviews/{$world->review->id}/coding/{$world->publication('Bed lamps')->id}")->assertOk()->json();
+    $desk = test()->actingAs($world->people['coder'])
+        ->getJson("/reviews/{$world->review->id}/coding/{$world->publication('Bed lamps')->id}")
+        ->assertOk()
+        ->json();
 
     return collect($desk['items'])->firstWhere('label', $label)['answer']['evidence'][0];
 }
@@ -43,8 +50,14 @@ it('finds evidence again in a better copy, lists what is not there, and changes 
         ->and(deskEvidence($world, 'Wards'))->toMatchArray(['copy' => $older->id, 'where' => 'page 1 of the older copy'])
         ->and(Answer::query()->orderBy('id')->get()->toArray())->toBe($before);
     $list = "/reviews/{$world->review->id}/full-texts/files/{$older->id}/evidence";
-    $this->get($list)->assertOk()->assertSee('1 of 2 found again')->assertSee('not found again')->assertSee('4 wards in Ulverton');
-    $this->actingAs($world->people['specialist'])->post("/reviews/{$world->review->id}/full-texts/files/{$older->id}/use-again")->assertRedirect();
+    $this->get($list)
+        ->assertOk()
+        ->assertSee('1 of 2 found again')
+        ->assertSee('not found again')
+        ->assertSee('4 wards in Ulverton');
+    $this->actingAs($world->people['specialist'])
+        ->post("/reviews/{$world->review->id}/full-texts/files/{$older->id}/use-again")
+        ->assertRedirect();
     expect(deskEvidence($world, 'People')['copy'])->toBe($older->id);
     $this->get($list)->assertSee('a copy that is in use');
 });
@@ -52,7 +65,10 @@ it('finds evidence again in a better copy, lists what is not there, and changes 
 it('shows a blinded coder only what they rest on themselves', function () {
     [$world, $older, $better] = twoCopies();
     $world->review->update(['coded_by' => 2]);
-    AtTheDesk::answers($world, 'anna', 'People', ['value' => '95', 'evidence' => [['quote' => 'lamps or none', 'copy' => $older->id, 'page' => 1]]])->assertOk();
+    AtTheDesk::answers($world, 'anna', 'People', [
+        'value' => '95',
+        'evidence' => [['quote' => 'lamps or none', 'copy' => $older->id, 'page' => 1]],
+    ])->assertOk();
     $list = fn (string $who): TestResponse => $this->actingAs($world->people[$who])->get("/reviews/{$world->review->id}/full-texts/files/{$older->id}/evidence");
 
     $list('anna')->assertSee('lamps or none');

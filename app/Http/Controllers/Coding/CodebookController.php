@@ -84,7 +84,10 @@ final class CodebookController extends Controller
         }
         $change->addAll($this->me($request), $review, $entries);
 
-        return redirect()->route('codebook', $review)->with('notice', count($entries).' items were added to the codebook.');
+        return redirect()->route('codebook', $review)->with(
+            'notice',
+            count($entries).' items were added to the codebook.',
+        );
     }
 
     /**

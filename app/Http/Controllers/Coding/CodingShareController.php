@@ -40,21 +40,41 @@ final class CodingShareController extends Controller
         $expected = (int) $request->validate(['expected' => ['required', 'integer']])['expected'];
         $share->give($this->me($request), $review, $request->weights(), $request->seed(), $expected);
 
-        return redirect()->route('coding.shares', $review)->with('notice', 'The studies are shared out. Those who have a share were told.');
+        return redirect()->route('coding.shares', $review)->with(
+            'notice',
+            'The studies are shared out. Those who have a share were told.',
+        );
     }
 
-    public function handOn(Request $request, Review $review, Membership $membership, ShareCoding $share): RedirectResponse
-    {
-        $given = $request->validate(['to' => ['required', 'array', 'max:100'], 'to.*' => ['string']], ['to.required' => 'Choose who is to have it.']);
+    public function handOn(
+        Request $request,
+        Review $review,
+        Membership $membership,
+        ShareCoding $share,
+    ): RedirectResponse {
+        $given = $request->validate(
+            ['to' => ['required', 'array', 'max:100'], 'to.*' => ['string']],
+            ['to.required' => 'Choose who is to have it.'],
+        );
         $count = $share->handOn($this->me($request), $review, $membership->user, array_values($given['to']));
 
-        return redirect()->route('coding.shares', $review)->with('notice', "{$count} of the studies of {$membership->user->name} were handed on.");
+        return redirect()->route('coding.shares', $review)->with(
+            'notice',
+            "{$count} of the studies of {$membership->user->name} were handed on.",
+        );
     }
 
-    public function takeBack(Request $request, Review $review, Membership $membership, ShareCoding $share): RedirectResponse
-    {
+    public function takeBack(
+        Request $request,
+        Review $review,
+        Membership $membership,
+        ShareCoding $share,
+    ): RedirectResponse {
         $count = $share->takeBack($this->me($request), $review, $membership->user);
 
-        return redirect()->route('coding.shares', $review)->with('notice', "{$count} studies were taken back from {$membership->user->name}. What was coded stays.");
+        return redirect()->route('coding.shares', $review)->with(
+            'notice',
+            "{$count} studies were taken back from {$membership->user->name}. What was coded stays.",
+        );
     }
 }

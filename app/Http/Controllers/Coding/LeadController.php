@@ -29,7 +29,10 @@ final class LeadController extends Controller
         $pass = LeadPass::tryFrom(Input::text($request, 'pass')) ?? LeadPass::Deep;
         $task = $start->execute($this->me($request), $review, $code, $pass);
 
-        return redirect()->route('coding', $review)->with('notice', "{$task->title}. What is found waits beside the items.");
+        return redirect()->route('coding', $review)->with(
+            'notice',
+            "{$task->title}. What is found waits beside the items.",
+        );
     }
 
     public function rule(

@@ -52,8 +52,12 @@ final class PassageController extends Controller
             'byItem' => $item === null ? [] : $passages->byItem($item),
             'byPerson' => $passages->byPerson(),
             'people' => $people = ThemeComparison::people($review),
-            'compared' => $compared = array_values(array_intersect([Input::text($request, 'one'), Input::text($request, 'other')], array_keys($people))),
-            'agreements' => count(array_unique($compared)) === 2 ? ThemeComparison::of($review, $tree, $compared[0], $compared[1]) : [],
+            'compared' => $compared = array_values(
+                array_intersect([Input::text($request, 'one'), Input::text($request, 'other')], array_keys($people)),
+            ),
+            'agreements' => count(array_unique($compared)) === 2
+                ? ThemeComparison::of($review, $tree, $compared[0], $compared[1])
+                : [],
         ]);
     }
 
@@ -63,8 +67,12 @@ final class PassageController extends Controller
         return response()->json(StudyPassages::of($review, $publication));
     }
 
-    public function store(PassageRequest $request, Review $review, Publication $publication, MarkPassage $mark): JsonResponse
-    {
+    public function store(
+        PassageRequest $request,
+        Review $review,
+        Publication $publication,
+        MarkPassage $mark,
+    ): JsonResponse {
         $mark->mark($this->me($request), $publication, $request->piece(), $request->paths(), $request->memo());
 
         return response()->json(StudyPassages::of($review, $publication));

@@ -47,7 +47,10 @@ final class SubsetController extends Controller
         $rule = $request->boolean('all') ? null : $request->rule($review);
         $change->define($this->me($request), $review, $rule, $request->boolean('follows'));
 
-        return redirect()->route('coding.subset', $review)->with('notice', 'The in-depth pass goes to '.DepthSubset::of($review->refresh())->words().'.');
+        return redirect()->route('coding.subset', $review)->with(
+            'notice',
+            'The in-depth pass goes to '.DepthSubset::of($review->refresh())->words().'.',
+        );
     }
 
     public function follow(Request $request, Review $review, ChangeSubset $change): RedirectResponse
@@ -59,10 +62,19 @@ final class SubsetController extends Controller
 
     public function byHand(Request $request, Review $review, ChangeSubset $change): RedirectResponse
     {
-        $given = $request->validate(['studies' => ['required', 'array', 'max:1000'], 'studies.*' => ['string'], 'in' => ['required', 'boolean']]);
+        $given = $request->validate(
+            [
+                'studies' => ['required', 'array', 'max:1000'],
+                'studies.*' => ['string'],
+                'in' => ['required', 'boolean'],
+            ],
+        );
         $studies = array_values(array_intersect(CodedReports::ids($review), $given['studies']));
         $change->byHand($this->me($request), $review, $studies, (bool) $given['in']);
 
-        return redirect()->route('coding.subset', $review)->with('notice', $given['in'] ? 'They are in the subset.' : 'They are left out.');
+        return redirect()->route('coding.subset', $review)->with(
+            'notice',
+            $given['in'] ? 'They are in the subset.' : 'They are left out.',
+        );
     }
 }

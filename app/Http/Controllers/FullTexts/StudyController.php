@@ -63,12 +63,19 @@ final class StudyController extends Controller
     }
 
     /** Which of its reports a study is coded with. */
-    public function carry(Request $request, Review $review, Publication $publication, CarryCoding $carry): RedirectResponse
-    {
+    public function carry(
+        Request $request,
+        Review $review,
+        Publication $publication,
+        CarryCoding $carry,
+    ): RedirectResponse {
         $study = Study::query()->where('review_id', $review->id)->findOrFail($publication->study_id ?? '');
         $carry->execute($this->me($request), $study, $publication);
 
-        return back()->with('notice', 'The study is coded with this report now. What others were answered and this one was not went along.');
+        return back()->with(
+            'notice',
+            'The study is coded with this report now. What others were answered and this one was not went along.',
+        );
     }
 
     public function takeOut(

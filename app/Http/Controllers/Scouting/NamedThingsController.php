@@ -48,8 +48,13 @@ final class NamedThingsController extends Controller
     }
 
     /** The names ticked, as terms of a concept of a strategy. */
-    public function board(Request $request, Review $review, Scouting $scouting, NameKind $kind, IntoBoard $into): RedirectResponse
-    {
+    public function board(
+        Request $request,
+        Review $review,
+        Scouting $scouting,
+        NameKind $kind,
+        IntoBoard $into,
+    ): RedirectResponse {
         $given = $request->validate([
             'names' => ['required', 'array', 'max:100'],
             'names.*' => ['string', 'max:200'],
@@ -62,6 +67,9 @@ final class NamedThingsController extends Controller
 
         return redirect()
             ->route('strategies.show', [$review, $strategy])
-            ->with('notice', count($names).' '.Str::plural('name', count($names))." taken into “{$concept}”. Undo takes them off.");
+            ->with(
+                'notice',
+                count($names).' '.Str::plural('name', count($names))." taken into “{$concept}”. Undo takes them off.",
+            );
     }
 }

@@ -37,8 +37,12 @@ final class ScoutedPaperController extends Controller
         );
     }
 
-    public function further(ScoutingRequest $request, Review $review, Scouting $scouting, AskFurther $ask): RedirectResponse
-    {
+    public function further(
+        ScoutingRequest $request,
+        Review $review,
+        Scouting $scouting,
+        AskFurther $ask,
+    ): RedirectResponse {
         $item = Input::text($request, 'item');
         $code = $item === '' ? null : $review->codes()->whereNull('retired_at')->findOrFail($item);
         $label = $code->label ?? trim(
@@ -51,7 +55,9 @@ final class ScoutedPaperController extends Controller
 
         return back()->with(
             'notice',
-            $shown === null ? 'Every paper that answers is being read for it.' : 'The '.count($shown).' shown are being read for it.',
+            $shown === null
+                ? 'Every paper that answers is being read for it.'
+                : 'The '.count($shown).' shown are being read for it.',
         );
     }
 

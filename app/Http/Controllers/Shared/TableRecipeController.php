@@ -76,7 +76,12 @@ final class TableRecipeController extends Controller
     {
         $given = $request->validate(
             [
-                'name' => ['required', 'string', 'max:80', Rule::unique('export_recipes')->where('review_id', $review->id)],
+                'name' => [
+                    'required',
+                    'string',
+                    'max:80',
+                    Rule::unique('export_recipes')->where('review_id', $review->id),
+                ],
                 'format' => ['required', 'in:csv,xlsx'],
                 'columns' => ['required', 'string', 'max:20000'],
             ],
@@ -88,7 +93,11 @@ final class TableRecipeController extends Controller
                 ->withInput()
                 ->withErrors(['columns' => $columns->problem]);
         }
-        $this->keep->add($this->me($request), $review, new RecipeDraft($of, $given['name'], $given['format'], $columns));
+        $this->keep->add(
+            $this->me($request),
+            $review,
+            new RecipeDraft($of, $given['name'], $given['format'], $columns),
+        );
 
         return back()->with('notice', 'The recipe is kept.');
     }

@@ -111,8 +111,16 @@ final class MapController extends Controller
     {
         yield ['', ...$map->columns, 'all'];
         foreach ($map->rows as $row) {
-            yield [$row, ...array_map(fn (string $column): int => $map->at($row, $column), $map->columns), $map->rowTotals[$row] ?? 0];
+            yield [
+                $row,
+                ...array_map(fn (string $column): int => $map->at($row, $column), $map->columns),
+                $map->rowTotals[$row] ?? 0,
+            ];
         }
-        yield ['all', ...array_map(fn (string $column): int => $map->columnTotals[$column] ?? 0, $map->columns), $map->studies];
+        yield [
+            'all',
+            ...array_map(fn (string $column): int => $map->columnTotals[$column] ?? 0, $map->columns),
+            $map->studies,
+        ];
     }
 }

@@ -59,7 +59,11 @@ final readonly class TableRows
      */
     private function slice(Collection $studies): \Generator
     {
-        $answers = CodingTable::answersOf($this->review, array_values($studies->pluck('id')->all()), inFull: $this->parts !== []);
+        $answers = CodingTable::answersOf(
+            $this->review,
+            array_values($studies->pluck('id')->all()),
+            inFull: $this->parts !== [],
+        );
         foreach ($studies as $study) {
             $about = [$study->id, $study->title, $study->authors, $study->year, $study->journal, $study->doi];
             foreach ($this->terms->shown() as $code) {

@@ -1,0 +1,225 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WaryHeron\Core\Synthesis\Plot;
+
+/**
+ * Studies down, what they were judged in across: a disc for each judgement, the fuller the worse, so that print and eyes
+ * that tell no colours apart lose nothing; below, of each regard the share of studies by judgement.
+ */
+final readonly class JudgementPlot
+{
+    private const ROW = 26;
+
+    private const COLUMN = 104;
+
+    private const HEAD = 64;
+
+    private const BAR = 16;
+
+    private const R = 8;
+
+    private float $labels;
+
+    /**
+     * @param  array<string, string>  $studies  names by study, in their order
+     * @param  list<Judged>  $regards
+     */
+    public function __construct(private array $studies, private array $regards)
+    {
+        $draw = new Drawing();
+        $widths = array_map(
+            $draw->widthOf(...),
+            [...array_values($studies), ...array_map(fn (Judged $one): string => $one->name, $regards)],
+        );
+        $this->labels = min(320.0, max([120.0, ...$widths])) + 16;
+    }
+
+    public function width(): float
+    {
+        return max($this->labels + self::COLUMN * count($this->regards) + 12, $this->labels + 420);
+    }
+
+    public function height(): float
+    {
+        return $this->below() + (self::BAR + 10) * count($this->regards) + 48;
+    }
+
+    /** @return array{float, float} the middle of a disc */
+    public function at(int $row, int $column): array
+    {
+        return [$this->labels + self::COLUMN * ($column + 0.5), self::HEAD + self::ROW * ($row + 0.5)];
+    }
+
+    /** @param  array<string, string>  $links  addresses by study */
+    public function svg(string $title, bool $isFile = true, array $links = []): string
+    {
+        $draw = new Drawing();
+        $this->pattern($draw);
+        foreach ($this->regards as $column => $regard) {
+            foreach (Words::wrapped($draw, $regard->name, self::COLUMN - 8, 3) as $line => $words) {
+                $draw->text($this->at(0, $column)[0], 16 + 16 * $line, $words, ['text-anchor' => 'middle']);
+            }
+        }
+        $row = 0;
+        foreach ($this->studies as $study => $name) {
+            $this->study($draw, (string) $study, $name, $row++, $links[$study] ?? '');
+        }
+        $this->shares($draw);
+        $this->legend($draw);
+
+        return $draw->svg($this->width(), $this->height(), $title, $this->about(), $isFile, $links !== []);
+    }
+
+    private function below(): float
+    {
+        return self::HEAD + self::ROW * count($this->studies) + 28;
+    }
+
+    private function study(Drawing $draw, string $study, string $name, int $row, string $link): void
+    {
+        $said = array_map(
+            fn (Judged $one): string => "{$one->name}: ".($one->by[$study] ?? 'not judged'),
+            $this->regards,
+        );
+        $link === ''
+            ? $draw->open('g', [], "{$name}. ".implode('; ', $said))
+            : $draw->open(
+                'a',
+                ['href' => $link, 'class' => 'plot-row', 'aria-label' => "{$name}. ".implode('; ', $said)],
+            );
+        $draw->rect(
+            0,
+            self::HEAD + self::ROW * $row,
+            $this->width(),
+            self::ROW,
+            ['fill' => 'none', 'pointer-events' => 'all', 'class' => 'plot-hit'],
+        );
+        $draw->text(4, self::HEAD + self::ROW * ($row + 0.5) + 4, Words::cut($draw, $name, $this->labels - 12));
+        foreach ($this->regards as $column => $regard) {
+            [$x, $y] = $this->at($row, $column);
+            $level = $regard->level($study);
+            $level === null
+                ? $draw->line($x - 4, $y, $x + 4, $y, ['stroke-opacity' => 0.5])
+                : self::disc($draw, $x, $y, $level);
+        }
+        $draw->close($link === '' ? 'g' : 'a');
+    }
+
+    /** Filled from the bottom as far as it is bad. */
+    private static function disc(Drawing $draw, float $x, float $y, float $level): void
+    {
+        $ring = ['stroke' => Drawing::ACCENT, 'stroke-width' => 1.5];
+        $draw->circle(
+            $x,
+            $y,
+            self::R,
+            [
+                'fill' => $level >= 1.0 ? Drawing::ACCENT : 'none',
+                'class' => $level >= 1.0 ? 'plot-box' : 'map-ring',
+                ...$ring,
+            ],
+        );
+        if ($level > 0.0 && $level < 1.0) {
+            $height = self::R - 2 * self::R * $level;
+            $half = sqrt(self::R ** 2 - $height ** 2);
+            $draw->path(
+                sprintf(
+                    'M%s %sA%s %s 0 %d 1 %s %sz',
+                    ...array_map(Drawing::n(...), [$x + $half, $y + $height, self::R, self::R]),
+                    ...[$level > 0.5 ? 1 : 0],
+                    ...array_map(Drawing::n(...), [$x - $half, $y + $height]),
+                ),
+                ['fill' => Drawing::ACCENT, 'class' => 'plot-box'],
+            );
+        }
+    }
+
+    private function shares(Drawing $draw): void
+    {
+        $width = $this->width() - $this->labels - 12;
+        foreach ($this->regards as $i => $regard) {
+            $y = $this->below() + (self::BAR + 10) * $i;
+            $draw->text(4, $y + self::BAR - 4, Words::cut($draw, $regard->name, $this->labels - 12));
+            $counts = $regard->counts();
+            $all = array_sum($counts);
+            $x = $this->labels;
+            foreach ($regard->scale as $at => $judgement) {
+                $part = $all === 0 ? 0.0 : ($width * $counts[$judgement]) / $all;
+                if ($part > 0.0) {
+                    $draw->rect(
+                        $x,
+                        $y,
+                        $part,
+                        self::BAR,
+                        ['fill' => $this->fill($at, $regard), 'stroke' => Drawing::ACCENT, 'class' => 'map-sector'],
+                    );
+                    $this->number($draw, $x + $part / 2, $y, $counts[$judgement], $at === count($regard->scale) - 1);
+                }
+                $x += $part;
+            }
+            $all === 0 &&
+                $draw->text($this->labels, $y + self::BAR - 4, 'nobody has judged it yet', ['fill-opacity' => 0.7]);
+        }
+    }
+
+    private function number(Drawing $draw, float $x, float $y, int $count, bool $isOnInk): void
+    {
+        $wide = $draw->widthOf((string) $count) + 6;
+        $isOnInk ||
+            $draw->rect($x - $wide / 2, $y + 2, $wide, self::BAR - 4, ['class' => 'plot-paper', 'fill' => '#fcfefe']);
+        $draw->text(
+            $x,
+            $y + self::BAR - 4,
+            (string) $count,
+            ['text-anchor' => 'middle', 'font-size' => 12, 'fill' => $isOnInk ? '#ffffff' : '#12222c'],
+        );
+    }
+
+    private function fill(int $at, Judged $regard): string
+    {
+        return match ($at) {
+            0 => 'none',
+            count($regard->scale) - 1 => Drawing::ACCENT,
+            default => 'url(#between)',
+        };
+    }
+
+    private function pattern(Drawing $draw): void
+    {
+        $draw->open('defs');
+        $draw->open('pattern', ['id' => 'between', 'width' => 6, 'height' => 6, 'patternUnits' => 'userSpaceOnUse']);
+        $draw->path('M0 3h6', ['stroke' => Drawing::ACCENT, 'stroke-width' => 1.6]);
+        $draw->close('pattern');
+        $draw->close('defs');
+    }
+
+    private function legend(Drawing $draw): void
+    {
+        $y = $this->height() - 18;
+        $x = $this->labels;
+        $scale = $this->regards[0]->scale ?? [];
+        foreach ($scale as $at => $judgement) {
+            self::disc($draw, $x + self::R, $y - 4, $at / max(1, count($scale) - 1));
+            $draw->text($x + 2 * self::R + 6, $y, $judgement);
+            $x += 2 * self::R + 24 + $draw->widthOf($judgement);
+        }
+        $draw->line($x, $y - 4, $x + 8, $y - 4, ['stroke-opacity' => 0.5]);
+        $draw->text($x + 16, $y, 'not judged');
+    }
+
+    private function about(): string
+    {
+        $told = array_map(function (Judged $one): string {
+            $counts = $one->counts();
+
+            return "{$one->name}: ".implode(', ', array_map(
+                fn (string $judgement): string => "{$counts[$judgement]} {$judgement}",
+                $one->scale,
+            ));
+        }, $this->regards);
+
+        return count($this->studies).' studies. '.implode('. ', $told).'.';
+    }
+}
