@@ -29,7 +29,7 @@ final class ReadOff
     /** @return array<string, GivenAnswer> of what the in-depth pass asks; an abstract leaves most of it out */
     public static function inDepth(Publication $publication): array
     {
-        $isRandom = preg_match('/randomi|randomly/i', $publication->abstract) === 1;
+        $isRandom = preg_match('/random|trial/i', "{$publication->title} {$publication->abstract}") === 1;
 
         return [
             'Mean age' => new GivenAnswer(null, AnswerKind::NotReported),
