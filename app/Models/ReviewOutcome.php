@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Carbon\CarbonImmutable as Carbon;
+use WaryHeron\Core\Synthesis\Choice\TimeWindow;
 use WaryHeron\Core\Synthesis\Report\OutcomeKind;
 
 /**
@@ -18,6 +19,7 @@ use WaryHeron\Core\Synthesis\Report\OutcomeKind;
  * @property string $better which end is the better one: lower, higher, or '' for neither
  * @property string $unit
  * @property list<array{name: string, low: ?float, high: ?float, reversed: bool}> $scales it is measured with
+ * @property list<array{name: string, from: ?int, to: ?int}> $windows stretches of time that have a name, in days
  * @property string $about
  * @property ?Carbon $retired_at
  */
@@ -25,7 +27,7 @@ final class ReviewOutcome extends Model
 {
     protected $table = 'outcomes';
 
-    protected $attributes = ['better' => '', 'unit' => '', 'scales' => '[]', 'about' => ''];
+    protected $attributes = ['better' => '', 'unit' => '', 'scales' => '[]', 'windows' => '[]', 'about' => ''];
 
     /** @return ?array{name: string, low: ?float, high: ?float, reversed: bool} */
     public function scale(string $name): ?array
@@ -39,8 +41,14 @@ final class ReviewOutcome extends Model
         return null;
     }
 
+    /** @return list<TimeWindow> */
+    public function timeWindows(): array
+    {
+        return array_map(fn (array $one): TimeWindow => new TimeWindow($one['name'], $one['from'], $one['to']), $this->windows);
+    }
+
     protected function casts(): array
     {
-        return ['kind' => OutcomeKind::class, 'scales' => 'array', 'retired_at' => 'immutable_datetime'];
+        return ['kind' => OutcomeKind::class, 'scales' => 'array', 'windows' => 'array', 'retired_at' => 'immutable_datetime'];
     }
 }

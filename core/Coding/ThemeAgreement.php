@@ -80,7 +80,7 @@ final readonly class ThemeAgreement
             }
         }
 
-        return $rows === [] ? null : AgreementReport::of(Ratings::of($rows))['krippendorff']['alpha'] ?? null;
+        return $rows === [] ? null : AgreementReport::krippendorff(Ratings::of($rows)->counts(2))['alpha'];
     }
 
     /**

@@ -75,13 +75,21 @@ final class DemoSynthesis
         $misses = $this->outcomes->addOutcome(
             $people['ines'],
             $review,
-            'Near misses',
             OutcomeKind::Events,
-            'lower',
-            about: 'People with at least one, as they told or as was written down.',
+            'Near misses',
+            [
+                'better' => 'lower',
+                'about' => 'People with at least one, as they told or as was written down.',
+                'windows' => [
+                    ['name' => 'first month', 'from' => 0, 'to' => 30],
+                    ['name' => 'later', 'from' => 31, 'to' => null],
+                ],
+            ],
         );
-        $sleepy = $this->outcomes->addOutcome($people['ines'], $review, 'Sleepiness at 04:00', OutcomeKind::Means, 'lower', 'points', [
-            ['name' => self::SCALE, 'low' => 1.0, 'high' => 9.0, 'reversed' => false],
+        $sleepy = $this->outcomes->addOutcome($people['ines'], $review, OutcomeKind::Means, 'Sleepiness at 04:00', [
+            'better' => 'lower',
+            'unit' => 'points',
+            'scales' => [['name' => self::SCALE, 'low' => 1.0, 'high' => 9.0, 'reversed' => false]],
         ]);
         foreach ($copies as $i => $copy) {
             CarbonImmutable::setTestNow($day->setTime(13, 0)->addMinutes($i * 17));

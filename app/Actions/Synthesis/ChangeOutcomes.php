@@ -22,30 +22,16 @@ final readonly class ChangeOutcomes
     {
     }
 
-    /**
-     * @param  'lower'|'higher'|''  $better
-     * @param  list<array{name: string, low: ?float, high: ?float, reversed: bool}>  $scales
-     */
-    public function addOutcome(
-        User $by,
-        Review $review,
-        string $name,
-        OutcomeKind $kind,
-        string $better = '',
-        string $unit = '',
-        array $scales = [],
-        string $about = '',
-    ): ReviewOutcome {
-        return $this->inReview($review, function () use ($by, $review, $name, $kind, $better, $unit, $scales, $about): ReviewOutcome {
+    /** @param  array<string, mixed>  $more  better, unit, scales, windows and about, as far as they are told */
+    public function addOutcome(User $by, Review $review, OutcomeKind $kind, string $name, array $more = []): ReviewOutcome
+    {
+        return $this->inReview($review, function () use ($by, $review, $name, $kind, $more): ReviewOutcome {
             $outcome = ReviewOutcome::query()->create([
                 'review_id' => $review->id,
                 'position' => 1 + (int) ReviewOutcome::query()->where('review_id', $review->id)->max('position'),
                 'name' => $name,
                 'kind' => $kind,
-                'better' => $better,
-                'unit' => $unit,
-                'scales' => $scales,
-                'about' => $about,
+                ...$more,
             ]);
             ($this->log)($review, $by, 'outcome.added', "Defined the outcome “{$name}”", $outcome);
 
@@ -53,7 +39,7 @@ final readonly class ChangeOutcomes
         });
     }
 
-    /** @param  array<string, mixed>  $values  of what may be changed: name, better, unit, scales, about */
+    /** @param  array<string, mixed>  $values  of what may be changed: name, better, unit, scales, windows, about */
     public function changeOutcome(User $by, Review $review, ReviewOutcome $outcome, array $values): void
     {
         $this->inReview($review, function () use ($by, $review, $outcome, $values): void {

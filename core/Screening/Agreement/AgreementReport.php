@@ -89,7 +89,7 @@ final class AgreementReport
      * @param  list<list<int>>  $counts  of records with two ratings or more
      * @return array{units: int, pairable: int, d_observed: ?float, d_expected: ?float, alpha: ?float}
      */
-    private static function krippendorff(array $counts): array
+    public static function krippendorff(array $counts): array
     {
         $n = array_sum(array_map(array_sum(...), $counts));
         $result = [

@@ -30,5 +30,9 @@
     <textarea class="input" id="scales-{{ $id }}" name="scales" rows="3" placeholder="visual analogue scale; 0 to 100&#10;nine-point scale; 1 to 9; reversed">{{ $outcome === null ? old('scales') : $lines->implode("\n") }}</textarea>
     <p class="field-help">Name; least to greatest; “reversed” where the other end is the better one.</p>
 </div>
+<div class="field"><label for="windows-{{ $id }}">Windows of time, a line each</label>
+    <textarea class="input" id="windows-{{ $id }}" name="windows" rows="2" placeholder="under 3 months; to 3 months&#10;later; from 3 months">{{ $outcome === null ? old('windows') : collect($outcome->timeWindows())->map(fn($one) => "{$one->name}; {$one->span()}")->implode("\n") }}</textarea>
+    <p class="field-help">Name; from when to when. Analyses choose among them by name.</p>
+</div>
 <div class="field"><label for="about-{{ $id }}">What counts</label>
     <textarea class="input" id="about-{{ $id }}" name="about" rows="2" maxlength="4000">{{ $outcome?->about ?? old('about') }}</textarea></div>

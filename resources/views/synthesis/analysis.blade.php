@@ -93,6 +93,17 @@
                 </div>
                 <details class="field" @if ($onlyItem || $terms->rows->nearest !== null || $terms->rows->from !== null || $terms->rows->to !== null) open @endif>
                     <summary class="cursor-pointer">Which results of a study</summary>
+                    @if ($pooled->outcome->timeWindows() !== [])
+                        @php($was = collect($pooled->outcome->timeWindows())->search(fn($one): bool => $one->from === $terms->rows->from && $one->to === $terms->rows->to))
+                        <input type="hidden" name="window_was" value="{{ $was === false ? '' : $was }}">
+                        <label class="field block">When <select class="input" name="window">
+                                <option value="">as said below</option>
+                                @foreach ($pooled->outcome->timeWindows() as $i => $one)
+                                    <option value="{{ $i }}" @selected($i === $was)>{{ $one->name }}
+                                        ({{ $one->span() }})</option>
+                                @endforeach
+                            </select></label>
+                    @endif
                     <div class="row mt-2"><label>From day <input class="input" name="from" size="4" inputmode="numeric"
                                 value="{{ $terms->rows->from }}"></label> <label>to <input class="input" name="to" size="4"
                                 inputmode="numeric" value="{{ $terms->rows->to }}"></label></div>

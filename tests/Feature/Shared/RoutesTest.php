@@ -94,7 +94,7 @@ it('hides everything in a review from outsiders, and sends guests to sign in', f
     $task = $world->review->tasks()->first();
     $outcomes = app(ChangeOutcomes::class);
     [$lead, $review] = [$world->people['lead'], $world->review];
-    $outcome = $outcomes->addOutcome($lead, $review, 'Errors', OutcomeKind::Events);
+    $outcome = $outcomes->addOutcome($lead, $review, OutcomeKind::Events, 'Errors');
     $comparison = $outcomes->compare($lead, $review, $outcomes->addArm($lead, $review, 'lamp', 'intervention'), $outcomes->addArm($lead, $review, 'none', 'comparator'));
     $terms = AnalysisTerms::fromArray(['outcome' => $outcome->id, 'comparison' => $comparison->id, 'measure' => 'RR']);
     $ids = [

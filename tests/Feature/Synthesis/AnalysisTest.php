@@ -6,9 +6,11 @@ use App\Actions\Coding\ChangeCodebook;
 use App\Actions\Coding\SaveAnswer;
 use App\Models\CodebookItem;
 use App\Models\KeptAnalysis;
+use Illuminate\Testing\TestResponse;
 use Tests\Feature\Coding\AtTheDesk;
 use WaryHeron\Core\Coding\CodeType;
 use WaryHeron\Core\Coding\GivenAnswer;
+use WaryHeron\Core\Synthesis\Choice\TimeWindow;
 
 it('pools by every model as the worked example has it', function (string $by, string $interval, string $shown) {
     $at = AtSynthesis::fiveStudies();
@@ -64,6 +66,24 @@ it('says which of several results of a study it takes, and counts nobody twice',
         ->assertSee('day 7 is taken, nearest to day 10')
         ->assertSee('Birk A 2020, glasses')
         ->assertSee('5/30');
+});
+
+it('takes results of a window of time that the outcome has a name for', function () {
+    $at = AtSynthesis::with('Aster', 'Birk');
+    $at->counts('Aster', 8, 50, 12, 50, ['days' => 7]);
+    $at->counts('Aster', 9, 50, 12, 50, ['days' => 200]);
+    $at->counts('Birk', 4, 60, 10, 60, ['days' => 28]);
+    $to = "/reviews/{$at->world->review->id}/synthesis/outcomes/{$at->misses->id}";
+    $change = fn (string $windows): TestResponse => $this->actingAs($at->world->people['lead'])
+        ->put($to, ['name' => 'Near misses', 'windows' => $windows]);
+    $change("first month; 0 to 30\nlater; from 1 month")->assertSessionHasNoErrors();
+    $change('soon')->assertSessionHasErrors('windows');
+    expect($at->misses->refresh()->timeWindows())->toEqual([new TimeWindow('first month', 0, 30), new TimeWindow('later', 30, null)]);
+    $analysis = "/analyses/{$at->analysis()->id}";
+    $at->at("{$analysis}?tried=1&measure=RR&window=0&window_was=")->assertSee('8/50')->assertSee('2 studies');
+    $at->at("{$analysis}?tried=1&measure=RR&window=1&window_was=0&from=0&to=30")->assertSee('9/50')->assertDontSee('8/50');
+    // what is typed beside the window that stood there is meant
+    $at->at("{$analysis}?tried=1&measure=RR&window=0&window_was=0&from=100&to=300")->assertSee('9/50')->assertDontSee('8/50');
 });
 
 it('pools subgroups by what the codebook says, and only studies that say so', function () {

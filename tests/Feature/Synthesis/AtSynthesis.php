@@ -40,9 +40,11 @@ final readonly class AtSynthesis
 
         return new self(
             $world,
-            $change->addOutcome($lead, $review, 'Near misses', OutcomeKind::Events, 'lower'),
-            $change->addOutcome($lead, $review, 'Sleepiness', OutcomeKind::Means, 'lower', 'points', [
-                ['name' => 'nine-point scale', 'low' => 1.0, 'high' => 9.0, 'reversed' => false],
+            $change->addOutcome($lead, $review, OutcomeKind::Events, 'Near misses', ['better' => 'lower']),
+            $change->addOutcome($lead, $review, OutcomeKind::Means, 'Sleepiness', [
+                'better' => 'lower',
+                'unit' => 'points',
+                'scales' => [['name' => 'nine-point scale', 'low' => 1.0, 'high' => 9.0, 'reversed' => false]],
             ]),
             $comparison,
         );

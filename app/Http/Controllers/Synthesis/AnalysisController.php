@@ -129,7 +129,28 @@ final class AnalysisController extends Controller
         }
 
         // outcome and comparison are what the analysis is of
-        return AnalysisTerms::fromArray([...$request->all(), ...array_intersect_key($analysis->terms, ['outcome' => 1, 'comparison' => 1])]);
+        return AnalysisTerms::fromArray([
+            ...$request->all(),
+            ...$this->window($request, $analysis),
+            ...array_intersect_key($analysis->terms, ['outcome' => 1, 'comparison' => 1]),
+        ]);
+    }
+
+    /**
+     * A window of time that was chosen by its name says from when to when; days typed beside the one that stood there
+     * are what is meant.
+     *
+     * @return array{from?: ?int, to?: ?int}
+     */
+    private function window(Request $request, KeptAnalysis $analysis): array
+    {
+        $outcome = ReviewOutcome::query()
+            ->where('review_id', $analysis->review_id)
+            ->find($analysis->asked()->outcome);
+        $chosen = Input::text($request, 'window');
+        $window = $chosen === Input::text($request, 'window_was') ? null : $outcome?->timeWindows()[$chosen] ?? null;
+
+        return $window === null ? [] : ['from' => $window->from, 'to' => $window->to];
     }
 
     private function run(Review $review, AnalysisTerms $terms): ?PooledAnalysis

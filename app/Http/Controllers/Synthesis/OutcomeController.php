@@ -31,7 +31,8 @@ final class OutcomeController extends Controller
 
     public function store(OutcomeRequest $request, Review $review, ChangeOutcomes $change): RedirectResponse
     {
-        $change->addOutcome($this->me($request), $review, ...['kind' => $request->kind(), ...$request->values()]);
+        $values = $request->values();
+        $change->addOutcome($this->me($request), $review, $request->kind(), $values['name'], $values);
 
         return redirect()->route('outcomes', $review)->with('notice', 'The outcome is defined.');
     }

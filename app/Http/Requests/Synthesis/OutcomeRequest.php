@@ -7,6 +7,7 @@ namespace App\Http\Requests\Synthesis;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\Validator;
+use WaryHeron\Core\Synthesis\Choice\TimeWindow;
 use WaryHeron\Core\Synthesis\Report\Numbers;
 use WaryHeron\Core\Synthesis\Report\OutcomeKind;
 
@@ -28,6 +29,7 @@ final class OutcomeRequest extends FormRequest
             'unit' => ['nullable', 'string', 'max:60'],
             'about' => ['nullable', 'string', 'max:4000'],
             'scales' => ['nullable', 'string', 'max:4000'],
+            'windows' => ['nullable', 'string', 'max:4000'],
         ];
     }
 
@@ -36,7 +38,12 @@ final class OutcomeRequest extends FormRequest
     {
         return [
             function (Validator $validator): void {
-                foreach ($this->lines() as $line) {
+                foreach ($this->lines('windows') as $line) {
+                    if (TimeWindow::told($line) === null) {
+                        $validator->errors()->add('windows', "“{$line}” is no window of time: write its name; then 0 to 3 months.");
+                    }
+                }
+                foreach ($this->lines('scales') as $line) {
                     if (self::scale($line) === null) {
                         $validator->errors()->add('scales', "“{$line}” is no scale: write its name; then, if you like, 1 to 9; then reversed.");
                     }
@@ -50,7 +57,7 @@ final class OutcomeRequest extends FormRequest
         return OutcomeKind::from($this->validated('kind'));
     }
 
-    /** @return array{name: string, better: 'lower'|'higher'|'', unit: string, scales: list<array{name: string, low: ?float, high: ?float, reversed: bool}>, about: string} */
+    /** @return array{name: string, better: 'lower'|'higher'|'', unit: string, scales: list<array{name: string, low: ?float, high: ?float, reversed: bool}>, windows: list<array{name: string, from: ?int, to: ?int}>, about: string} */
     public function values(): array
     {
         $better = $this->validated('better');
@@ -59,15 +66,19 @@ final class OutcomeRequest extends FormRequest
             'name' => trim((string) $this->validated('name')),
             'better' => $better === 'lower' || $better === 'higher' ? $better : '',
             'unit' => trim((string) $this->validated('unit')),
-            'scales' => array_values(array_filter(array_map(self::scale(...), $this->lines()))),
+            'scales' => array_values(array_filter(array_map(self::scale(...), $this->lines('scales')))),
+            'windows' => array_map(
+                fn (TimeWindow $one): array => ['name' => $one->name, 'from' => $one->from, 'to' => $one->to],
+                array_values(array_filter(array_map(TimeWindow::told(...), $this->lines('windows')))),
+            ),
             'about' => trim((string) $this->validated('about')),
         ];
     }
 
     /** @return list<string> */
-    private function lines(): array
+    private function lines(string $of): array
     {
-        $given = $this->input('scales');
+        $given = $this->input($of);
 
         return preg_split('/\s*\R\s*/', is_string($given) ? trim($given) : '', -1, PREG_SPLIT_NO_EMPTY) ?: [];
     }
