@@ -4,18 +4,24 @@ declare(strict_types=1);
 
 namespace App\Queries\Synthesis;
 
+use App\Models\CodebookItem;
 use App\Models\Comparison;
 use WaryHeron\Core\Synthesis\Choice\PooledEstimate;
 use WaryHeron\Core\Synthesis\Plot\Forest;
 use WaryHeron\Core\Synthesis\Plot\ForestLine;
 use WaryHeron\Core\Synthesis\Plot\Funnel;
+use WaryHeron\Core\Synthesis\Plot\Judged;
 use WaryHeron\Core\Synthesis\Pool\Study;
 
 /** The pictures of an analysis, in the review's words. */
 final readonly class ForestPlot
 {
-    public function __construct(private PooledAnalysis $analysis, private ?Comparison $comparison)
-    {
+    /** @param  ?CodebookItem  $marks  in what regard studies are marked as they were judged */
+    public function __construct(
+        private PooledAnalysis $analysis,
+        private ?Comparison $comparison,
+        private ?CodebookItem $marks = null,
+    ) {
     }
 
     public function forest(): Forest
@@ -35,7 +41,15 @@ final readonly class ForestPlot
         array_push($lines, ...$this->endOf($group, $groups));
         $lines[] = $this->pooledLine($this->analysis->terms->by->label(), $pooled, withPrediction: true);
 
-        return new Forest($lines, $this->heads(), $measure->short(), $measure->isRatio(), $this->analysis->nothing(), $this->favours());
+        return new Forest(
+            $lines,
+            $this->heads(),
+            $measure->short(),
+            $measure->isRatio(),
+            $this->analysis->nothing(),
+            $this->favours(),
+            $this->marks->label ?? '',
+        );
     }
 
     public function funnel(): Funnel
@@ -97,7 +111,16 @@ final readonly class ForestPlot
             },
             $pooled->weights[$row->key] ?? 0.0,
             $row->key,
-        );
+        )->judged($this->level($row));
+    }
+
+    /** How a study was judged, 0 best to 1 worst. */
+    private function level(PooledRow $row): ?float
+    {
+        $scale = $this->marks?->code()->choosable() ?? [];
+        $said = $this->marks === null ? '' : $this->analysis->reported->said($row->chosen->study, $this->marks->id);
+
+        return (new Judged('', $scale, [$said => $said]))->level($said);
     }
 
     /**

@@ -7,6 +7,7 @@ namespace App\Queries\Synthesis;
 use App\Models\Result;
 use App\Models\Review;
 use App\Models\ReviewOutcome;
+use App\Queries\Coding\CodedReports;
 use App\Queries\Coding\CodingTable;
 use App\Queries\Coding\Table\TableAnswer;
 use stdClass;
@@ -21,7 +22,7 @@ final readonly class ReportedRows
      * @param  list<ReportedRow>  $rows
      * @param  array<string, stdClass>  $studies  a publication of each, by study
      * @param  array<string, Result>  $results  by id
-     * @param  array<string, array<string, TableAnswer>>  $answers  by publication, then item
+     * @param  array<string, array<string, TableAnswer>>  $answers  by study, then item
      */
     private function __construct(
         public array $rows,
@@ -34,19 +35,17 @@ final readonly class ReportedRows
     public static function of(Review $review, AnalysisTerms $terms, ReviewOutcome $outcome): self
     {
         $publications = CodingTable::reports($review)->keyBy('id')->all();
-        $answers = $terms->groups === '' && $terms->onlyItem === '' && $terms->moderators === []
-            ? []
-            : CodingTable::answersOf($review, array_keys($publications));
+        $answers = $terms->asksCodebook() ? self::answers($review) : [];
         $only = $terms->onlyItem === '' ||
             $terms->onlyAnswers === [] ? null : new AskedWhen($terms->onlyItem, $terms->onlyAnswers);
         $rows = $studies = $results = [];
         foreach (self::results($review, $terms, $outcome) as $result) {
             $publication = $publications[$result->publication_id] ?? null;
-            $says = ($answers[$result->publication_id][$terms->onlyItem] ?? null)?->value;
+            $study = $publication->study_id ?? $result->publication_id;
+            $says = ($answers[$study][$terms->onlyItem] ?? null)?->value;
             if ($publication === null || ($only !== null && ! $only->holds($says))) {
                 continue;
             }
-            $study = $publication->study_id ?? $publication->id;
             $studies[$study] ??= $publication;
             $results[$result->id] = $result;
             $rows[] = new ReportedRow(
@@ -65,7 +64,7 @@ final readonly class ReportedRows
     /** What an item of the codebook says of a study, in words; empty where nothing. */
     public function said(string $study, string $item): string
     {
-        $answer = $this->answers[$this->studies[$study]->id][$item] ?? null;
+        $answer = $this->answers[$study][$item] ?? null;
         $value = $answer?->value;
 
         return match (true) {
@@ -82,9 +81,21 @@ final readonly class ReportedRows
         if ($item === AnalysisTerms::YEAR) {
             return is_numeric($this->studies[$study]->year) ? (float) $this->studies[$study]->year : null;
         }
-        $value = ($this->answers[$this->studies[$study]->id][$item] ?? null)?->value;
+        $value = ($this->answers[$study][$item] ?? null)?->value;
 
         return is_int($value) || is_float($value) ? (float) $value : null;
+    }
+
+    /** @return array<string, array<string, TableAnswer>> of each study, as the report says with which it is coded */
+    private static function answers(Review $review): array
+    {
+        $studies = CodedReports::of($review)->pluck('study', 'publication_id')->all();
+        $answers = [];
+        foreach (CodingTable::answersOf($review, array_map(strval(...), array_keys($studies))) as $publication => $of) {
+            $answers[$studies[$publication]] = $of;
+        }
+
+        return $answers;
     }
 
     /** @return iterable<Result> in an order that does not change */

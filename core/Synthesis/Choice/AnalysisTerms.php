@@ -19,6 +19,7 @@ final readonly class AnalysisTerms
      * @param  list<string>  $onlyAnswers
      * @param  list<string>  $hidden  studies left out by hand
      * @param  list<string>  $moderators  at most two: items of the codebook that are numbers, or YEAR
+     * @param  string  $marks  an item by which studies are marked as they were judged; empty for none
      */
     public function __construct(
         public string $outcome,
@@ -32,7 +33,14 @@ final readonly class AnalysisTerms
         public array $onlyAnswers = [],
         public array $hidden = [],
         public array $moderators = [],
+        public string $marks = '',
     ) {
+    }
+
+    /** Whether it has to know what the codebook says of studies. */
+    public function asksCodebook(): bool
+    {
+        return $this->groups !== '' || $this->onlyItem !== '' || $this->moderators !== [] || $this->marks !== '';
     }
 
     /**
@@ -65,6 +73,7 @@ final readonly class AnalysisTerms
             self::texts($kept['answers'] ?? []),
             self::texts($kept['hidden'] ?? []),
             array_slice(array_values(array_unique(self::texts($kept['moderators'] ?? []))), 0, 2),
+            $text('marks'),
         );
     }
 
@@ -87,6 +96,7 @@ final readonly class AnalysisTerms
             'answers' => $this->onlyAnswers,
             'hidden' => $this->hidden,
             'moderators' => $this->moderators,
+            'marks' => $this->marks,
         ];
     }
 

@@ -38,6 +38,7 @@ final readonly class Forest
      * @param  string  $measure  at the head of the estimates
      * @param  ?float  $nothing  where nothing differs, on the scale of the analysis
      * @param  array{string, string}  $favours  in words, what lies to the left and to the right of it
+     * @param  string  $judgedBy  in what regard studies were judged; empty where marks are not shown
      */
     public function __construct(
         public array $lines,
@@ -46,6 +47,7 @@ final readonly class Forest
         bool $isLog,
         private ?float $nothing,
         private array $favours = ['', ''],
+        private string $judgedBy = '',
     ) {
         $this->axis = Axis::holding(
             $this->intervals(ForestLine::STUDY),
@@ -76,7 +78,7 @@ final readonly class Forest
 
     public function width(): float
     {
-        return $this->left() + self::PLOT + self::GAP + $this->shownWidth + self::EDGE;
+        return $this->left() + self::PLOT + self::GAP + $this->shownWidth + self::EDGE + $this->markWidth();
     }
 
     public function height(): float
@@ -147,9 +149,21 @@ final readonly class Forest
         return $this->y(count($this->lines)) - $this->rowHeight / 2;
     }
 
+    /** Where the estimates end, before the marks. */
     private function right(): float
     {
-        return $this->width() - self::EDGE;
+        return $this->width() - self::EDGE - $this->markWidth();
+    }
+
+    private function markWidth(): float
+    {
+        return $this->judgedBy === '' ? 0.0 : self::GAP + 2 * $this->draw->size;
+    }
+
+    /** @return array{float, float} the middle of a line's mark */
+    public function markAt(int $line): array
+    {
+        return [$this->width() - self::EDGE - $this->draw->size, $this->y($line)];
     }
 
     private function columnAt(int $column): float
@@ -272,6 +286,9 @@ final readonly class Forest
         if ($line->interval !== null) {
             $line->kind === ForestLine::STUDY ? $this->box($draw, $y, $line) : $this->diamond($draw, $y, $line);
         }
+        if ($line->kind === ForestLine::STUDY && $this->judgedBy !== '') {
+            Disc::draw($draw, $this->markAt($i), min(8.0, $this->rowHeight * 0.34), $line->judged);
+        }
         if ($line->kind === ForestLine::STUDY) {
             $draw->close($link === '' ? 'g' : 'a');
         }
@@ -334,7 +351,9 @@ final readonly class Forest
             fn (ForestLine $one): bool => $one->shown !== '' || $one->kind === ForestLine::HEAD,
         );
 
-        return "{$this->measure} with 95% intervals. ".
+        $marks = $this->judgedBy === '' ? '' : "Marks: {$this->judgedBy}, the fuller the worse. ";
+
+        return "{$this->measure} with 95% intervals. {$marks}".
             implode('; ', array_map(fn (ForestLine $one): string => trim("{$one->label} {$one->shown}"), $lines)).'.';
     }
 }

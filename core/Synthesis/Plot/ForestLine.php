@@ -21,6 +21,7 @@ final readonly class ForestLine
      * @param  ?array{float, float}  $prediction  where a new study may fall
      * @param  float  $weight  in percent
      * @param  string  $key  that a page knows it by; empty for none
+     * @param  ?float  $judged  0 best to 1 worst; null where it is not judged
      */
     private function __construct(
         public string $kind,
@@ -31,7 +32,24 @@ final readonly class ForestLine
         public float $weight = 0.0,
         public ?array $prediction = null,
         public string $key = '',
+        public ?float $judged = null,
     ) {
+    }
+
+    /** The same with how it was judged, 0 best to 1 worst. */
+    public function judged(?float $level): self
+    {
+        return new self(
+            $this->kind,
+            $this->label,
+            $this->columns,
+            $this->interval,
+            $this->shown,
+            $this->weight,
+            $this->prediction,
+            $this->key,
+            $level,
+        );
     }
 
     /**

@@ -99,41 +99,9 @@ final readonly class JudgementPlot
         $draw->text(4, self::HEAD + self::ROW * ($row + 0.5) + 4, Words::cut($draw, $name, $this->labels - 12));
         foreach ($this->regards as $column => $regard) {
             [$x, $y] = $this->at($row, $column);
-            $level = $regard->level($study);
-            $level === null
-                ? $draw->line($x - 4, $y, $x + 4, $y, ['stroke-opacity' => 0.5])
-                : self::disc($draw, $x, $y, $level);
+            Disc::draw($draw, [$x, $y], self::R, $regard->level($study));
         }
         $draw->close($link === '' ? 'g' : 'a');
-    }
-
-    /** Filled from the bottom as far as it is bad. */
-    private static function disc(Drawing $draw, float $x, float $y, float $level): void
-    {
-        $ring = ['stroke' => Drawing::ACCENT, 'stroke-width' => 1.5];
-        $draw->circle(
-            $x,
-            $y,
-            self::R,
-            [
-                'fill' => $level >= 1.0 ? Drawing::ACCENT : 'none',
-                'class' => $level >= 1.0 ? 'plot-box' : 'map-ring',
-                ...$ring,
-            ],
-        );
-        if ($level > 0.0 && $level < 1.0) {
-            $height = self::R - 2 * self::R * $level;
-            $half = sqrt(self::R ** 2 - $height ** 2);
-            $draw->path(
-                sprintf(
-                    'M%s %sA%s %s 0 %d 1 %s %sz',
-                    ...array_map(Drawing::n(...), [$x + $half, $y + $height, self::R, self::R]),
-                    ...[$level > 0.5 ? 1 : 0],
-                    ...array_map(Drawing::n(...), [$x - $half, $y + $height]),
-                ),
-                ['fill' => Drawing::ACCENT, 'class' => 'plot-box'],
-            );
-        }
     }
 
     private function shares(Drawing $draw): void
@@ -201,7 +169,7 @@ final readonly class JudgementPlot
         $x = $this->labels;
         $scale = $this->regards[0]->scale ?? [];
         foreach ($scale as $at => $judgement) {
-            self::disc($draw, $x + self::R, $y - 4, $at / max(1, count($scale) - 1));
+            Disc::draw($draw, [$x + self::R, $y - 4], self::R, $at / max(1, count($scale) - 1));
             $draw->text($x + 2 * self::R + 6, $y, $judgement);
             $x += 2 * self::R + 24 + $draw->widthOf($judgement);
         }

@@ -91,6 +91,17 @@
                         @break($terms->moderators === [])
                     @endforeach
                 </div>
+                @if ($scales->isNotEmpty())
+                    <label class="field block">Marked by <select class="input" name="marks">
+                            <option value="">nothing</option>
+                            @foreach ($scales as $item)
+                                <option value="{{ $item->id }}" @selected($terms->marks === $item->id)>{{ $item->label }}</option>
+                            @endforeach
+                        </select></label>
+                    @if ($terms->marks !== '')
+                        <p class="field-help">A disc beside each study, the fuller the worse; a dash where it is not judged.</p>
+                    @endif
+                @endif
                 <details class="field" @if ($onlyItem || $terms->rows->nearest !== null || $terms->rows->from !== null || $terms->rows->to !== null) open @endif>
                     <summary class="cursor-pointer">Which results of a study</summary>
                     @if ($pooled->outcome->timeWindows() !== [])

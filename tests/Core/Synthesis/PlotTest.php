@@ -123,6 +123,26 @@ it('draws a regression with every study and the whole line inside', function (ar
         ->and((new DOMDocument())->loadXML($plot->svg('Lux & near misses')))->toBeTrue();
 })->with([[[100.0, 900.0, 2500.0]], [[1.0, 2.0]], [[5.0, 5.0, 5.0]], [[-3.0, 0.0]]]);
 
+it('marks studies as they were judged, beyond their estimates and within the picture', function (int $count) {
+    $lines = array_map(
+        fn (int $i): ForestLine => ForestLine::study("Study {$i}", ["{$i}/60"], [0.1, -0.2, 0.4], '1.11 (0.82–1.49)', 3.0, "s{$i}")->judged([0.0, 0.5, 1.0, null][$i % 4]),
+        range(1, $count),
+    );
+    $plain = new Forest($lines, ['Light'], 'RR', true, 0.0);
+    $marked = new Forest($lines, ['Light'], 'RR', true, 0.0, judgedBy: 'risk of bias');
+    $shown = array_filter($marked->labels(), fn (array $one): bool => $one['text'] === '1.11 (0.82–1.49)');
+    foreach (array_values($shown) as $i => $label) {
+        [$x, $y] = $marked->markAt($i);
+        expect($x - 8)->toBeGreaterThan($label['x'] + $label['width'])
+            ->and($x + 8)->toBeLessThanOrEqual($marked->width())
+            ->and($y)->toBe($marked->y($i));
+    }
+    expect($marked->width())->toBeGreaterThan($plain->width())
+        ->and(substr_count($marked->svg('M'), '<circle'))->toBe($count - intdiv($count + 1, 4))
+        ->and($plain->svg('P'))->not->toContain('<circle')
+        ->and($marked->svg('M'))->toContain('Marks: risk of bias');
+})->with([3, 12, 60, 200]);
+
 it('draws judgements fuller the worse they are, and counts them below', function (int $studies) {
     $names = array_combine(array_map(fn (int $i): string => "s{$i}", range(1, $studies)), array_map(fn (int $i): string => "Study {$i}", range(1, $studies)));
     $scale = ['Low', 'Some', 'High'];

@@ -4,6 +4,7 @@ namespace Tests\Feature\Synthesis;
 
 use App\Actions\Coding\ChangeCodebook;
 use App\Actions\Coding\SaveAnswer;
+use App\Actions\FullTexts\LinkReports;
 use App\Models\CodebookItem;
 use App\Models\KeptAnalysis;
 use Illuminate\Testing\TestResponse;
@@ -129,4 +130,20 @@ it('regresses on a number of the codebook or the year, of the studies that have 
     // all of one year: no line can be drawn
     $at->at("{$to}?tried=1&measure=RR&moderators[]=year")->assertSee('or all have the same');
     $at->at("{$to}/regression.svg?tried=1&measure=RR&moderators[]=year")->assertNotFound();
+});
+
+it('finds what the codebook says of a study though its results are of another report', function () {
+    $at = AtSynthesis::with('Aster', 'Birk', 'Cole');
+    app(ChangeCodebook::class)->addAll($at->world->people['lead'], $at->world->review, [AtTheDesk::asked('Light', CodeType::Choice)]);
+    $code = CodebookItem::query()->where('label', 'Light')->sole();
+    app(SaveAnswer::class)->execute($at->world->people['coder'], $at->world->publication('Lamps of Aster'), $code, new GivenAnswer('lamp'));
+    $at->counts('Birk', 4, 60, 10, 60);
+    $at->counts('Cole', 6, 60, 10, 60);
+    app(LinkReports::class)->execute($at->world->people['lead'], $at->world->review, [
+        $at->world->publication('Lamps of Aster')->id, $at->world->publication('Lamps of Birk')->id,
+    ]);
+    $page = "/analyses/{$at->analysis()->id}?tried=1&measure=RR";
+    $at->at("{$page}&only={$code->id}&answers[]=lamp")->assertSee('4/60')->assertDontSee('6/60');
+    // marked by the same item, the study that nobody judged by a dash
+    $at->at("{$page}&marks={$code->id}")->assertSee('Marks: Light, the fuller the worse')->assertSee('map-ring', false);
 });

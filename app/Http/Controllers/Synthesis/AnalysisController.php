@@ -20,6 +20,7 @@ use App\Queries\Synthesis\OutcomeBook;
 use App\Queries\Synthesis\PooledAnalysis;
 use App\Queries\Synthesis\PooledRow;
 use App\Queries\Synthesis\RegressionOf;
+use App\Queries\Synthesis\Soundness;
 use App\Queries\Synthesis\Trace;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
@@ -81,7 +82,8 @@ final class AnalysisController extends Controller
             'pooled' => $pooled,
             'comparison' => $comparison,
             'codes' => $codes,
-            'plot' => new ForestPlot($pooled, $comparison),
+            'scales' => Soundness::scales($review),
+            'plot' => new ForestPlot($pooled, $comparison, $codes->firstWhere('id', $terms->marks)),
             'regression' => RegressionOf::of($pooled, $codes),
             'at' => $at,
             'trace' => $at === null ? null : new Trace($review, $at),
@@ -111,7 +113,7 @@ final class AnalysisController extends Controller
         if ($format === 'csv' || $format === 'xlsx') {
             return TableDownload::make($analysis->title, $format, AnalysisRows::of($pooled));
         }
-        $plot = new ForestPlot($pooled, $this->comparison($review, $terms));
+        $plot = new ForestPlot($pooled, $this->comparison($review, $terms), $review->codes()->find($terms->marks));
         $svg = match ($picture) {
             'funnel' => $plot->funnel()->svg($analysis->title),
             'regression' => RegressionOf::of($pooled, $review->codes()->get())?->plot()?->svg($analysis->title) ?? abort(404),
