@@ -235,6 +235,10 @@ final readonly class Forest
                 ['text-anchor' => 'middle', 'opacity' => 0.7],
             );
         }
+        if ($this->judgedBy !== '') {
+            $words = Words::cut($draw, "Discs: {$this->judgedBy}, the fuller the worse", $this->left() - self::EDGE - 24);
+            $draw->text(self::EDGE, $bottom + 1.3 * $draw->size, $words, ['opacity' => 0.8]);
+        }
         if ($this->nothing !== null) {
             $x = $this->x($this->nothing);
             $draw->line($x, $top, $x, $bottom, ['opacity' => 0.55]);
