@@ -3,16 +3,7 @@
 <details class="recipes" @if ($errors->has('columns') || $errors->has('name')) open @endif>
     <summary class="cursor-pointer">For my own table tool{{ $recipes->isEmpty() ? '' : ': ' . $recipes->count() . ' ' . Str::plural('recipe', $recipes->count()) }}</summary>
     @foreach ($recipes as $recipe)
-        <div class="recipe">
-            <p><strong>{{ $recipe->name }}</strong> <span class="quiet">{{ strtoupper($recipe->format) }}, {{ count($recipe->columns) }}
-                    {{ Str::plural('column', count($recipe->columns)) }}</span></p>
-            <form class="row" method="post" action="{{ $take($recipe) }}">@csrf
-                <button class="button">All</button> <button class="button" name="changed" value="1">Only what changed</button>
-                <button class="button button-plain" form="drop-{{ $recipe->id }}">Drop it</button>
-            </form>
-            <form id="drop-{{ $recipe->id }}" method="post" action="{{ $drop($recipe) }}">@csrf
-                @method('delete')</form>
-        </div>
+        <x-recipe-line :recipe="$recipe" :take="$take($recipe)" :drop="$drop($recipe)" />
     @endforeach
     <form class="grid gap-2" method="post" action="{{ $keep }}">@csrf
         <label class="block">New recipe <input class="input" name="name" required maxlength="80" value="{{ old('name') }}"></label>

@@ -11,6 +11,7 @@ use App\Actions\Shared\RecipeDraft;
 use App\Files\Out\TableDownload;
 use App\Http\Controllers\Controller;
 use App\Http\Input;
+use App\Http\Requests\Shared\RecipeRules;
 use App\Models\ExportRecipe;
 use App\Models\Review;
 use App\Queries\Library\LibraryFilters;
@@ -19,7 +20,6 @@ use App\Queries\Library\RecipeFacts;
 use App\Queries\Shared\Asked;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
-use Illuminate\Validation\Rule;
 use Symfony\Component\HttpFoundation\Response;
 
 /** Tables for other programs: columns chosen, renamed and ordered, kept under a name. */
@@ -27,19 +27,7 @@ final class RecipeController extends Controller
 {
     public function store(Request $request, Review $review, KeepRecipe $keep): RedirectResponse
     {
-        $given = $request->validate(
-            [
-                'name' => [
-                    'required',
-                    'string',
-                    'max:80',
-                    Rule::unique('export_recipes')->where('review_id', $review->id),
-                ],
-                'format' => ['required', 'in:csv,xlsx'],
-                'columns' => ['required', 'string', 'max:4000'],
-            ],
-            ['name.unique' => 'There is a recipe of this name.'],
-        );
+        $given = RecipeRules::validated($request, $review);
         $fields = [...ExportByRecipe::FIELDS, ...RecipeFacts::answerFields($review)];
         $columns = RecipeColumns::read($given['columns'], array_keys($fields), 'id');
         if ($columns->problem !== '') {

@@ -12,6 +12,7 @@ use App\Files\Out\TableDownload;
 use App\Http\Controllers\Controller;
 use App\Http\Requests\Coding\TableRequest;
 use App\Http\Requests\Scouting\ScoutingRequest;
+use App\Http\Requests\Shared\RecipeRules;
 use App\Models\ExportRecipe;
 use App\Models\Review;
 use App\Models\Scouting;
@@ -21,7 +22,6 @@ use App\Queries\Scouting\ScoutingRows;
 use App\Queries\Shared\TableRecipes;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
-use Illuminate\Validation\Rule;
 use Symfony\Component\HttpFoundation\BinaryFileResponse;
 
 /** The columns of the coding table and of a question's papers, chosen, renamed and kept for one's own table tool. */
@@ -74,19 +74,7 @@ final class TableRecipeController extends Controller
     /** @param  list<string>  $fields  the first is the key */
     private function store(Request $request, Review $review, string $of, array $fields): RedirectResponse
     {
-        $given = $request->validate(
-            [
-                'name' => [
-                    'required',
-                    'string',
-                    'max:80',
-                    Rule::unique('export_recipes')->where('review_id', $review->id),
-                ],
-                'format' => ['required', 'in:csv,xlsx'],
-                'columns' => ['required', 'string', 'max:20000'],
-            ],
-            ['name.unique' => 'There is a recipe of this name.'],
-        );
+        $given = RecipeRules::validated($request, $review);
         $columns = RecipeColumns::read($given['columns'], [...$fields, TableByRecipe::CHANGE], $fields[0]);
         if ($columns->problem !== '') {
             return back()

@@ -2,16 +2,8 @@
 @props(['review', 'recipes', 'kept', 'filters'])
 @use('App\Actions\Library\ExportByRecipe')
 @foreach ($recipes as $recipe)
-    <div class="recipe">
-        <p><strong>{{ $recipe->name }}</strong> <span class="quiet">{{ strtoupper($recipe->format) }}, {{ count($recipe->columns) }}
-                columns, {{ $recipe->filter === [] ? 'all publications' : 'of those ' . $recipe->filter_words }}</span></p>
-        <form class="row" method="post" action="{{ route('recipes.export', [$review, $recipe]) }}">@csrf
-            <button class="button">All</button> <button class="button" name="changed" value="1">Only what changed</button>
-            <button class="button button-plain" form="drop-{{ $recipe->id }}">Drop it</button>
-        </form>
-        <form id="drop-{{ $recipe->id }}" method="post" action="{{ route('recipes.destroy', [$review, $recipe]) }}">@csrf
-            @method('delete')</form>
-    </div>
+    <x-recipe-line :recipe="$recipe" :of="$recipe->filter === [] ? 'all publications' : 'of those ' . $recipe->filter_words"
+        :take="route('recipes.export', [$review, $recipe])" :drop="route('recipes.destroy', [$review, $recipe])" />
 @endforeach
 <form class="grid gap-2" method="post" action="{{ route('recipes.store', [$review, ...$kept]) }}">@csrf
     <label class="block">New recipe <input class="input" name="name" required maxlength="80" value="{{ old('name') }}"></label>
