@@ -13,6 +13,7 @@ it('shows every main view without a complaint, to axe and to the browser, light 
     $analysis = Server::rows('SELECT id FROM analyses ORDER BY id LIMIT 1')[0]['id'];
     $taken = Server::rows('SELECT publication_id AS id FROM standing_results ORDER BY id LIMIT 1')[0]['id'];
     $scouting = Server::rows('SELECT id FROM scoutings ORDER BY id LIMIT 1')[0]['id'];
+    $copy = Server::rows("SELECT id FROM full_texts WHERE state = 'read' AND publication_id IS NOT NULL ORDER BY id LIMIT 1")[0]['id'];
     $theme = Server::rows('SELECT id FROM themes ORDER BY id LIMIT 1')[0]['id'];
     $full = Server::rows("SELECT id FROM stages WHERE purpose = 'full-text' ORDER BY id LIMIT 1")[0]['id'];
     $person = Server::rows("SELECT id FROM users WHERE email LIKE 'karin%'")[0]['id'];
@@ -27,6 +28,7 @@ it('shows every main view without a complaint, to axe and to the browser, light 
             'question',
             'scouting',
             "scouting/{$scouting}",
+            "scouting/{$scouting}/named/intervention",
             'team',
             'log',
             'searches',
@@ -67,8 +69,12 @@ it('shows every main view without a complaint, to axe and to the browser, light 
             'full-texts',
             'full-texts/unassigned',
             'full-texts/studies',
+            "full-texts/files/{$copy}/evidence",
             "screening/desk?stage={$full}",
             'coding',
+            'coding-shares',
+            "coding-shares?people[]={$person}",
+            'in-depth',
             'codebook',
             'coding/differences',
             'coding/passages',
@@ -79,6 +85,7 @@ it('shows every main view without a complaint, to axe and to the browser, light 
             'synthesis?row=parallel-group%20trial&column=nurses',
             'synthesis/outcomes',
             'synthesis/analyses',
+            'synthesis/soundness',
             'synthesis/certainty',
             "synthesis/analyses/{$analysis}",
             "synthesis/analyses/{$analysis}?study={$taken}",

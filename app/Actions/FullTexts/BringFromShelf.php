@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions\FullTexts;
 
 use App\Actions\Shared\Refused;
+use App\Actions\Shared\WriteLog;
 use App\Files\StoredCopy;
 use App\Models\FullText;
 use App\Models\Publication;
@@ -16,7 +17,7 @@ use Illuminate\Support\Facades\DB;
 /** Brings what a person has on their shelf into a review. The file itself is kept once, whatever reviews it is in. */
 final readonly class BringFromShelf
 {
-    public function __construct(private AddFullText $add)
+    public function __construct(private AddFullText $add, private WriteLog $log)
     {
     }
 
@@ -46,6 +47,7 @@ final readonly class BringFromShelf
             $made = $this->add->execute($by, $review, StoredCopy::path($copy->brought()), $copy->name, $of);
             // words that were read in its pictures need no second reading
             $made->update($copy->only(['read_hash', 'read_bytes', 'pictures_read_at']));
+            ($this->log)($review, $by, 'full-text.shelf', "Took “{$made->name}” from their shelf", $made);
         });
     }
 }

@@ -56,6 +56,7 @@
                 @if ($studies->isEmpty())
                     <x-empty title="No study goes on to the in-depth pass">The rule holds for none, and none was put there by hand.</x-empty>
                 @else
+                    <div class="overflow-x-auto" tabindex="0" role="region" aria-label="Studies in the subset">
                     <table class="table">
                         <thead>
                             <tr>
@@ -81,10 +82,11 @@
                             @endforeach
                         </tbody>
                     </table>
+                    </div>
                 @endif
                 @if ($mayManage && $others->isNotEmpty())
                     <form class="section line-up" method="post" action="{{ route('coding.subset.hand', $review) }}">@csrf <input type="hidden" name="in"
-                            value="1"><label>Put there by hand <select class="input" name="studies[]">
+                            value="1"><label>Put there by hand <select class="input select-fits" name="studies[]">
                                 @foreach ($others as $one)
                                     <option value="{{ $one->id }}">{{ $called($one) }}: {{ Str::limit($one->title, 60) }}</option>
                                 @endforeach

@@ -21,6 +21,7 @@
                     {{ in_array($kind, [NameKind::Intervention, NameKind::Outcome], true) ? 'These are looked for in the words of the question.' : 'Only proper names are found, such as “Ferring Scale”.' }}</x-empty>
             @else
                 <form method="post" action="{{ route('scouting.board', [$review, $scouting, $kind->value]) }}">@csrf
+                    <div class="overflow-x-auto" tabindex="0" role="region" aria-label="What the papers name">
                     <table class="table scout-named">
                         <thead>
                             <tr>
@@ -39,12 +40,13 @@
                             @endforeach
                         </tbody>
                     </table>
+                    </div>
                     @can('search', $review)
                         <footer class="scout-foot">
                             @if ($concepts === [])
                                 <span class="quiet">There is no strategy yet into which a name could go.</span>
                             @else
-                                <label>Those ticked into <select class="input" name="concept">
+                                <label>Those ticked into <select class="input select-fits" name="concept">
                                         @foreach ($concepts as $strategy => $blocks)
                                             @foreach ($blocks as $key => $name)
                                                 <option value="{{ $key }}">{{ $name }}, of “{{ Str::limit($strategy, 50) }}”</option>
