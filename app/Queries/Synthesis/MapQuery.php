@@ -30,11 +30,44 @@ final readonly class MapQuery
 
     public function map(): EvidenceMap
     {
+        return $this->mapOf($this->said[$this->rows->id] ?? []);
+    }
+
+    /**
+     * The same matrix of those studies that give each answer to the third item; of those that give none, under ''.
+     *
+     * @return array<array-key, EvidenceMap> by answer, where there are studies
+     */
+    public function layers(): array
+    {
+        if ($this->fill === null) {
+            return [];
+        }
+        $down = $this->said[$this->rows->id] ?? [];
+        $thirds = $this->said[$this->fill->id] ?? [];
+        $layers = ['' => array_diff_key($down, $thirds)];
+        foreach (array_intersect_key($thirds, $down) as $study => $answers) {
+            foreach ($answers as $answer) {
+                $layers[$answer][$study] = $down[$study];
+            }
+        }
+        $maps = array_map($this->mapOf(...), $layers);
+        $order = [...array_fill_keys($this->map()->fills, true), '' => true];
+
+        return array_filter(
+            array_replace(array_intersect_key($order, $maps), $maps),
+            fn (EvidenceMap $map): bool => $map->studies > 0,
+        );
+    }
+
+    /** @param  array<string, list<string>>  $down  answers to the item of the rows, by study */
+    private function mapOf(array $down): EvidenceMap
+    {
         $of = fn (?CodebookItem $code): ?array => $code === null ? null : $this->said[$code->id] ?? [];
         $offered = fn (?CodebookItem $code): array => $code === null ? [] : $code->code()->choosable();
 
         return EvidenceMap::of(
-            $of($this->rows) ?? [],
+            $down,
             $of($this->columns),
             $of($this->fill),
             [$offered($this->rows), $offered($this->columns), $offered($this->fill)],

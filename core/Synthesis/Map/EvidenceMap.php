@@ -85,6 +85,23 @@ final readonly class EvidenceMap
         return $this->cells[$row][$column] ?? 0;
     }
 
+    /** A cell as a number of studies, or in percent of those of its row, its column or all; null of none. */
+    public function figure(string $row, string $column, CellFigure $as): int|float|null
+    {
+        $of = match ($as) {
+            CellFigure::Studies => null,
+            CellFigure::OfRow => $this->rowTotals[$row] ?? 0,
+            CellFigure::OfColumn => $this->columnTotals[$column] ?? 0,
+            CellFigure::OfAll => $this->studies,
+        };
+
+        return match ($of) {
+            null => $this->at($row, $column),
+            0 => null,
+            default => 100 * $this->at($row, $column) / $of,
+        };
+    }
+
     public function most(): int
     {
         return max([1, ...array_map(fn (array $row): int => $row === [] ? 0 : max($row), array_values($this->cells))]);

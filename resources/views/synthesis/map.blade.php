@@ -1,4 +1,4 @@
-@use('App\Queries\Synthesis\Shown')
+@use('WaryHeron\Core\Synthesis\Map\CellFigure')
 @use('WaryHeron\Core\Synthesis\Map\MapPlot')
 <x-page title="Evidence map" :review="$review" stage="synthesis" place="map">
     @if ($map === null)
@@ -20,7 +20,6 @@
                     $links[$row][$column] = route('map', [$review, ...$asked, 'row' => $row, 'column' => $column]);
                 }
             }
-            $tests = $map->tests();
             $title = $columns === null ? $rows->label : "{$rows->label} by {$columns->label}";
             $cells = count($map->rows) * count($map->columns);
         @endphp
@@ -49,55 +48,28 @@
                     <button class="button">Show</button>
                 </form>
                 <div class="plot-scroll" tabindex="0" role="region" aria-label="Evidence map">{!! (new MapPlot($map))->svg($title, isFile: false, links: $links, chosen: $at) !!}</div>
-                <details class="section">
-                    <summary class="cursor-pointer">As numbers</summary>
-                    <div class="overflow-x-auto" tabindex="0" role="region" aria-label="The map as numbers">
-                        <table class="table">
-                            <thead>
-                                <tr>
-                                    <th scope="col">{{ $rows->label }}</th>
-                                    @foreach ($map->columns as $column)
-                                        <th scope="col" class="number">{{ $column ?: 'studies' }}</th>
-                                    @endforeach
-                                    @if ($columns)
-                                        <th scope="col" class="number">all</th>
-                                    @endif
-                                    <th scope="col" class="number">% of studies</th>
-                                </tr>
-                            </thead>
-                            <tbody>
-                                @foreach ($map->rows as $row)
-                                    <tr>
-                                        <th scope="row">{{ $row }}</th>
-                                        @foreach ($map->columns as $column)
-                                            <td class="number">{{ $map->at($row, $column) }}</td>
-                                        @endforeach
-                                        @if ($columns)
-                                            <td class="number">{{ $map->rowTotals[$row] ?? 0 }}</td>
-                                        @endif
-                                        <td class="number">{{ $map->studies === 0 ? '–' : Shown::number((100 * ($map->rowTotals[$row] ?? 0)) / $map->studies, 0) }}</td>
-                                    </tr>
+                <details class="section" id="numbers" @if ($as) open @endif>
+                    <summary class="cursor-pointer">As numbers{{ $layers === [] ? '' : ', in layers' }}</summary>
+                    <form class="row my-2" method="get" action="{{ route('map', $review) }}#numbers">
+                        @foreach ($asked as $name => $value)
+                            <input type="hidden" name="{{ $name }}" value="{{ $value }}">
+                        @endforeach
+                        <label>Cells tell <select class="input" name="as">
+                                @foreach (CellFigure::cases() as $figure)
+                                    <option value="{{ $figure->value }}" @selected($figure === $as)>{{ $figure->label() }}</option>
                                 @endforeach
-                                @if ($columns)
-                                    <tr>
-                                        <th scope="row">all</th>
-                                        @foreach ($map->columns as $column)
-                                            <td class="number">{{ $map->columnTotals[$column] ?? 0 }}</td>
-                                        @endforeach
-                                        <td class="number">{{ $map->studies }}</td>
-                                        <td class="number">100</td>
-                                    </tr>
-                                @endif
-                            </tbody>
-                        </table>
-                    </div>
-                    @if ($tests !== null && $tests['pearson']['chi2'] !== null)
-                        <p class="small">χ² {{ Shown::number($tests['pearson']['chi2']) }} on {{ $tests['pearson']['df'] }}, p
-                            {{ Shown::p($tests['pearson']['p']) }}{{ isset($tests['fisher_p']) ? ', Fisher’s exact p ' . Shown::p($tests['fisher_p']) : '' }}</p>
-                    @elseif ($columns)
-                        <p class="small quiet">Some studies have several answers and stand in several cells, so totals are of studies and no test
-                            is made.</p>
+                            </select></label>
+                        <button class="button">Count</button>
+                    </form>
+                    @include('synthesis.map-numbers', ['map' => $map, 'name' => $title])
+                    @if ($columns && !$map->isPartition())
+                        <p class="small quiet">Some studies have several answers and stand in several cells, so totals are of studies and
+                            no test is made.</p>
                     @endif
+                    @foreach ($layers as $answer => $layer)
+                        <h3 class="mt-6">{{ $fill->label }}: {{ (string) $answer === '' ? 'no answer' : $answer }}</h3>
+                        @include('synthesis.map-numbers', ['map' => $layer, 'name' => (string) $answer ?: 'no answer'])
+                    @endforeach
                 </details>
             </section>
             <section class="sheet" aria-label="Studies in the cell">

@@ -1,5 +1,6 @@
 <?php
 
+use WaryHeron\Core\Synthesis\Map\CellFigure;
 use WaryHeron\Core\Synthesis\Map\EvidenceMap;
 use WaryHeron\Core\Synthesis\Map\MapPlot;
 
@@ -17,6 +18,17 @@ it('counts a study once in each of its cells and once in each total', function (
     expect(EvidenceMap::of(PEOPLE, null, null, [[], [], []])->studies)->toBe(5);
     expect(EvidenceMap::of([], [], null, [['x'], ['y'], []])->gaps())->toBe(1);
 });
+
+it('tells cells in percent of studies of the row, the column or all', function (CellFigure $as, int|float|null $cell, int|float|null $empty) {
+    $map = EvidenceMap::of(PEOPLE, LIGHT, null, [['nurses', 'doctors', 'porters'], ['lamp', 'window'], []]);
+    expect($map->figure('doctors', 'lamp', $as))->toEqual($cell)->and($map->figure('porters', 'lamp', $as))->toEqual($empty);
+})->with([
+    // doctors: a by lamp, c by window; by lamp: a, b, d; a, b, c and d say both
+    [CellFigure::Studies, 1, 0],
+    [CellFigure::OfRow, 50.0, null],
+    [CellFigure::OfColumn, 100 / 3, 0.0],
+    [CellFigure::OfAll, 25.0, 0.0],
+]);
 
 it('adds up however studies fall, and tests only where each lies in one cell', function () {
     mt_srand(8);

@@ -70,6 +70,31 @@ it('tests independence where every study lies in one cell', function () {
     expect($map->isPartition())->toBeTrue()->and($map->tests()['pearson']['df'])->toBe(1);
 });
 
+it('lays the map in layers of a third item, which add up where each study gives one answer', function () {
+    $at = mapped();
+    $item = fn (string $label): CodebookItem => CodebookItem::query()->where('label', $label)->sole();
+    $query = new MapQuery(Review::query()->findOrFail($at->world->review->id), $item('Light'), null, $item('Staff'));
+    $layers = $query->layers();
+    expect(array_keys($layers))->toBe(['Yes', 'No'])->and($layers['Yes']->studies + $layers['No']->studies)->toBe($query->map()->studies);
+    foreach ($query->map()->rows as $row) {
+        expect($layers['Yes']->at($row, '') + $layers['No']->at($row, ''))->toBe($query->map()->at($row, ''));
+    }
+    // Esch answers neither; Dorn says nothing of light but that it is not reported
+    expect($layers['Yes']->at('not reported', ''))->toBe(1);
+    $asked = "rows={$item('Light')->id}&columns=&fill={$item('Staff')->id}";
+    $at->at("?{$asked}&as=of-all")->assertOk()->assertSeeText(['Staff: Yes', '66.7 %', 'Staff: No']);
+    expect(file_get_contents($at->at("/map.csv?{$asked}")->baseResponse->getFile()->getPathname()))->toContain("\nYes\r\n", "window,2,2\r\n");
+});
+
+it('keeps the studies that give no answer to the third item as a layer of their own', function () {
+    $at = mapped();
+    $item = fn (string $label): CodebookItem => CodebookItem::query()->where('label', $label)->sole();
+    $esch = $at->world->publication('Lamps of Esch');
+    app(SaveAnswer::class)->execute($at->world->people['coder'], $esch, $item('Light'), new GivenAnswer(['lamp']));
+    $layers = (new MapQuery($at->world->review, $item('Light'), null, $item('Staff')))->layers();
+    expect(array_keys($layers))->toBe(['Yes', 'No', ''])->and([$layers['']->studies, $layers['']->at('lamp', '')])->toBe([1, 1]);
+});
+
 it('says what is missing where nothing can be mapped', function () {
     AtSynthesis::with('Aster')->at('')->assertOk()->assertSee('There is nothing to map yet');
 });

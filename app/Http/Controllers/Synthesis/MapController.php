@@ -16,6 +16,7 @@ use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Http\Request;
 use Illuminate\Support\Str;
 use Symfony\Component\HttpFoundation\Response;
+use WaryHeron\Core\Synthesis\Map\CellFigure;
 use WaryHeron\Core\Synthesis\Map\EvidenceMap;
 use WaryHeron\Core\Synthesis\Map\MapPlot;
 
@@ -42,6 +43,8 @@ final class MapController extends Controller
             'columns' => $columns,
             'fill' => $fill,
             'map' => $map,
+            'layers' => $query->layers(),
+            'as' => CellFigure::tryFrom(Input::text($request, 'as')),
             'uncounted' => $query->uncounted($map->studies),
             'at' => $at,
             'studies' => in_array($at[0], $map->rows, true) ? $query->studies(...$at) : null,
@@ -57,7 +60,7 @@ final class MapController extends Controller
         $map = $query->map();
         $title = $columns === null ? $rows->label : "{$rows->label} by {$columns->label}";
         if ($format === 'csv' || $format === 'xlsx') {
-            return TableDownload::make($title, $format, self::table($map));
+            return TableDownload::make($title, $format, self::tables($map, $query->layers()));
         }
         if ($format === 'html') {
             $page = view('synthesis.map-file', [
@@ -104,6 +107,22 @@ final class MapController extends Controller
         return $request->has('columns')
             ? self::asked($request, $items, 'columns')
             : $items->first(fn (CodebookItem $one): bool => $one->id !== $rows->id);
+    }
+
+    /**
+     * The map, then each layer of it under its name.
+     *
+     * @param  array<array-key, EvidenceMap>  $layers
+     * @return \Generator<int, list<string|int>>
+     */
+    private static function tables(EvidenceMap $map, array $layers): \Generator
+    {
+        yield from self::table($map);
+        foreach ($layers as $answer => $layer) {
+            yield [];
+            yield [(string) $answer === '' ? '(no answer)' : (string) $answer];
+            yield from self::table($layer);
+        }
     }
 
     /** @return \Generator<int, list<string|int>> */
