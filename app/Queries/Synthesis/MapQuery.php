@@ -51,13 +51,12 @@ final readonly class MapQuery
                 $layers[$answer][$study] = $down[$study];
             }
         }
-        $maps = array_map($this->mapOf(...), $layers);
-        $order = [...array_fill_keys($this->map()->fills, true), '' => true];
+        $maps = [];
+        foreach ([...$this->map()->fills, ''] as $answer) {
+            $maps[$answer] = $this->mapOf($layers[$answer] ?? []);
+        }
 
-        return array_filter(
-            array_replace(array_intersect_key($order, $maps), $maps),
-            fn (EvidenceMap $map): bool => $map->studies > 0,
-        );
+        return array_filter($maps, fn (EvidenceMap $map): bool => $map->studies > 0);
     }
 
     /** @param  array<string, list<string>>  $down  answers to the item of the rows, by study */
