@@ -63,6 +63,9 @@ return [
 
     'largest_upload_mb' => 200,
 
+    // answers in one document; more would take its maker minutes, and nobody could read it
+    'document_answers' => 5000,
+
     // What the delivered files and PDFs of one review may come to in all.
     'review_gigabytes' => (float) env('HERON_REVIEW_GB', 20),
 ];

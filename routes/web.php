@@ -277,7 +277,7 @@ Route::prefix('/reviews/{review}')
                 ->middleware(['throttle:dear', WritesDownTakingOut::class])
                 ->name('exports.decisions');
             Route::get('/exports/coding.{format}', [CodingController::class, 'export'])
-                ->whereIn('format', ['csv', 'xlsx'])
+                ->whereIn('format', ['csv', 'xlsx', 'docx'])
                 ->middleware(['throttle:dear', WritesDownTakingOut::class])
                 ->name('exports.coding');
         });

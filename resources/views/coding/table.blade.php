@@ -55,7 +55,7 @@
                             </form>
                         </x-menu>
                     @endcan
-                    <x-menu label="Download" class="button button-plain" end :open="$errors->has('columns') || $errors->has('name')">
+                    <x-menu label="Download" class="button button-plain" end :open="$errors->hasAny(['columns', 'name', 'document'])">
                         <form method="get" action="{{ route('exports.coding', [$review, 'xlsx']) }}">
                             <x-hidden :query="$terms->query()" />
                             <fieldset class="choices">
@@ -67,7 +67,12 @@
                             </fieldset>
                             <p class="field-help">The studies and items shown here, in this order.</p>
                             <div class="row"><button class="button button-go">As XLSX</button>
-                                <button class="button" formaction="{{ route('exports.coding', [$review, 'csv']) }}">As CSV</button></div>
+                                <button class="button" formaction="{{ route('exports.coding', [$review, 'csv']) }}">As CSV</button>
+                                <button class="button" formaction="{{ route('exports.coding', [$review, 'docx']) }}"
+                                    title="A document with a table for each study">As DOCX</button></div>
+                            @error('document')
+                                <p class="field-error" role="alert">{{ $message }}</p>
+                            @enderror
                         </form>
                         @can('code', $review)
                             <x-table-recipes :recipes="$recipes" :fields="$recipeFields" what="studies"

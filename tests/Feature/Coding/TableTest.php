@@ -110,3 +110,22 @@ it('gives the table as it is shown, with what stands beside each answer', functi
     expect($csv)->toContain(',lamp › desk,', '900')->not->toContain('2500', 'evidence');
     $this->actingAs($world->people['outsider'])->get("{$at}.csv")->assertNotFound();
 });
+
+it('gives the table as a document, study by study, and says when it would be too much', function () {
+    $world = AtTheDesk::coded();
+    $at = "/reviews/{$world->review->id}/exports/coding.docx";
+    $response = $this->actingAs($world->people['observer'])->get("{$at}?parts[]=quote&parts[]=place")->assertOk();
+    $path = tempnam(sys_get_temp_dir(), 'docx');
+    file_put_contents($path, $response->getContent());
+    $zip = new \ZipArchive();
+    expect($zip->open($path))->toBeTrue();
+    $text = strip_tags(str_replace(['</w:p>', '</w:tc>'], ["\n", '|'], (string) $zip->getFromName('word/document.xml')));
+    $zip->close();
+    unlink($path);
+    expect($text)->toContain('Aster', 'Evidence', 'at 2500 lux', 'abstract')->and(substr_count($text, 'Answer'))->toBe(4);
+    $one = "{$at}?columns[]=".AtTheDesk::itemOf($world, 'Lux').'&with[]='.AtTheDesk::itemOf($world, 'Lux').':900';
+    config(['heron.document_answers' => 1]);
+    $this->get($one)->assertOk();
+    $this->get($at)->assertRedirect()->assertSessionHasErrors(['document' => 'A document holds up to 1 answers. Show fewer studies or items, or take XLSX.']);
+    $this->actingAs($world->people['outsider'])->get($at)->assertNotFound();
+});

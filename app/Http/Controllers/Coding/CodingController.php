@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers\Coding;
 
 use App\Files\Out\TableDownload;
+use App\Files\Out\TextDownload;
 use App\Http\Controllers\Controller;
 use App\Http\Requests\Coding\TableRequest;
 use App\Models\CodebookItem;
@@ -16,12 +17,14 @@ use App\Queries\Coding\CodingTable;
 use App\Queries\Coding\Leads;
 use App\Queries\Coding\Reconciling;
 use App\Queries\Coding\Table\TableRows;
+use App\Queries\Coding\Table\TableStudies;
 use App\Queries\Shared\TableRecipes;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Gate;
-use Symfony\Component\HttpFoundation\BinaryFileResponse;
+use Illuminate\Validation\ValidationException;
+use Symfony\Component\HttpFoundation\Response;
 
 /** The studies against the codebook. */
 final class CodingController extends Controller
@@ -49,10 +52,24 @@ final class CodingController extends Controller
         return response()->json((new CodingDesk($review, $publication))->one($this->me($request), $code));
     }
 
-    public function export(TableRequest $request, Review $review, string $format): BinaryFileResponse
+    public function export(TableRequest $request, Review $review, string $format): Response
     {
-        $rows = new TableRows($review, $request->terms($review), $request->parts());
+        $terms = $request->terms($review);
+        $parts = $request->parts();
+        $rows = new TableRows($review, $terms, $parts);
+        if ($format !== 'docx') {
+            return TableDownload::make("{$review->title} coding", $format, $rows->all());
+        }
+        $most = (int) config('heron.document_answers');
+        if ((new TableStudies($review, $terms))->count() * $terms->shown()->count() > $most) {
+            throw ValidationException::withMessages([
+                'document' => 'A document holds up to '.number_format($most).' answers. Show fewer studies or items, or take XLSX.',
+            ]);
+        }
 
-        return TableDownload::make("{$review->title} coding", $format, $rows->all());
+        return TextDownload::docx(
+            "{$review->title} coding",
+            view('coding.table-print', ['review' => $review, 'rows' => $rows->all(), 'parts' => $parts])->render(),
+        );
     }
 }
