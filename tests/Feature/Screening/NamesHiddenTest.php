@@ -92,7 +92,7 @@ function walked(\Closure $get, World $world, array $ids): array
                 [
                     '/(name="_token" value|name="csrf-token" content)="[^"]*"/',
                     '/name="seed"[^>]*/',
-                    '/\d\d:\d\d:\d\d(\.\d+)?/',
+                    '/\d\d:\d\d(:\d\d(\.\d+)?)?/',
                     '/[0-9a-f]{8}-[0-9a-f-]{27}/',
                 ],
                 ['', '', '', 'UUID'],
