@@ -28,6 +28,7 @@ final readonly class CodingTable
     private const WORDS = 60;
 
     /**
+     * @param  int  $reported  included reports of all studies; 0 where some of them are asked for
      * @param  Collection<int, stdClass>  $publications
      * @param  array<string, array<string, TableAnswer>>  $answers  by publication, then code, of all items
      * @param  array<string, array<string, stdClass>>  $leads  by publication, then code
@@ -38,6 +39,7 @@ final readonly class CodingTable
     private function __construct(
         public TableTerms $terms,
         public int $count,
+        public int $reported,
         public Collection $publications,
         private array $answers,
         private array $leads,
@@ -57,6 +59,7 @@ final readonly class CodingTable
         return new self(
             $terms,
             $studies->count(),
+            $terms->isAll() ? (new TableStudies($review, $terms, everyReport: true))->count() : 0,
             $page,
             self::answersOf($review, $ids),
             self::leadsOf($review, $ids),

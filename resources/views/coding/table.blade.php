@@ -15,7 +15,8 @@
             <header class="sheet-head">
                 <h1>Coding table</h1>
                 <span>{{ number_format($table->count) }} {{ $terms->isAll() ? 'included' : 'of the included' }}
-                    {{ Str::plural('study', $table->count) }}, {{ $columns->count() }} of {{ $terms->codes->count() }} items</span>
+                    {{ Str::plural('study', $table->count) }}{{ $table->reported > $table->count ? ' in ' . number_format($table->reported) . ' reports' : '' }},
+                    {{ $columns->count() }} of {{ $terms->codes->count() }} items</span>
                 <span class="end row">
                     @if ($differing > 0)
                         <a href="{{ route('reconcile', $review) }}">{{ $differing }} {{ Str::plural('difference', $differing) }} to
@@ -131,7 +132,7 @@
                             <thead>
                                 <tr>
                                     <th scope="col" class="coding-study" aria-sort="{{ $aria('author') }}"><a
-                                            href="{{ $to($terms->ordered('author')) }}">Publication{{ $arrow('author') }}</a> <a
+                                            href="{{ $to($terms->ordered('author')) }}">Study{{ $arrow('author') }}</a> <a
                                             href="{{ $to($terms->ordered('year')) }}">Year{{ $arrow('year') }}</a></th>
                                     <th scope="col" class="number" aria-sort="{{ $aria('coded') }}"><a
                                             href="{{ $to($terms->ordered('coded')) }}">Coded{{ $arrow('coded') }}</a></th>

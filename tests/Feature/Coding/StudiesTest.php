@@ -71,7 +71,7 @@ it('codes and counts a study once, with the report that was coded most, and brin
         ->and(CodedReports::count($world->review))->toBe(2)
         ->and(CodedStudies::count($world->review))->toBe(1)
         ->and(standing())->toBe(['Bed lamps: Wards' => 3, 'Bed lamps, a year later: People' => 64, 'Bed lamps, a year later: Wards' => 4]);
-    $this->get("/reviews/{$world->review->id}/coding")->assertSee('2 included')->assertSee('and 1 more')->assertSee('Bed lamps, a year later');
+    $this->get("/reviews/{$world->review->id}/coding")->assertSeeText('2 included studies in 3 reports')->assertSee('and 1 more')->assertSee('Bed lamps, a year later');
     codes($world, 'Bed lamps', 'People', '60')->assertStatus(409);
     $this->get("/reviews/{$world->review->id}/coding/{$world->publication('Bed lamps')->id}")
         ->assertSee('is coded with another of its reports')
