@@ -597,6 +597,10 @@ Route::prefix('/reviews/{review}')
         Route::post('/coding/{publication}/carries', [StudyController::class, 'carry'])
             ->can('code', 'review')
             ->name('coding.carries');
+        Route::post('/scouting/{scouting}/further/{further}/codebook', [ScoutedPaperController::class, 'intoCodebook'])
+            ->can('code', 'review')
+            ->withoutScopedBindings()
+            ->name('scouting.further.codebook');
         Route::post('/coding/leads', [LeadController::class, 'start'])->can('code', 'review')->name('leads.start');
         Route::post('/coding/{publication}/{code}/lead', [LeadController::class, 'rule'])
             ->can('code', 'review')

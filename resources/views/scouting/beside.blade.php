@@ -93,6 +93,10 @@
             @foreach ($further as $one)
                 @php($said = collect($papers->further)->filter(fn($of) => ($of[$one->id]->value ?? '') !== '')->count())
                 <div class="scout-out">{{ $one->label }} <span class="quiet">{{ $said }} say{{ $one->only_of === null ? '' : ', of ' . count($one->only_of) . ' asked' }}</span>
+                    @can($one->code_id === null ? 'manage' : 'code', $review)
+                        <form method="post" action="{{ route('scouting.further.codebook', [$review, $scouting, $one]) }}">@csrf<button
+                                class="link">{{ $one->code_id === null ? 'Into the codebook' : 'Leads from the included' }}</button></form>
+                    @endcan
                     @if ($maySearch)
                         @if ($one->only_of !== null)
                             <form method="post" action="{{ route('scouting.further.all', [$review, $scouting, $one]) }}">@csrf<button class="link">Ask the

@@ -3,6 +3,7 @@
 namespace Tests\Feature\Scouting;
 
 use App\Actions\Team\CreateReview;
+use App\Models\FurtherQuestion;
 use App\Models\LogEntry;
 use App\Models\ScoutedPaper;
 use App\Models\Scouting;
@@ -11,6 +12,7 @@ use Illuminate\Support\Facades\Http;
 use Tests\Feature\Coding\AtTheDesk;
 use Tests\Feature\Standin;
 use Tests\Feature\World;
+use WaryHeron\Core\Coding\CodeType;
 use WaryHeron\Core\Scouting\Answer\Direction;
 
 const NAPS = [
@@ -248,4 +250,33 @@ it('asks something more of those shown only, and of the others when told to', fu
     $this->post("{$url}/further/{$scouting->furtherQuestions()->sole()->id}")->assertSessionHas('notice');
     expect(count($asked()))->toBe($scouting->papers()->where('sentence', '<>', '')->count())
         ->and(count($asked()))->toBeGreaterThan(1);
+});
+
+it('makes an item of the codebook of a further question, and leads to its answers from what is included', function () {
+    $world = AtTheDesk::coded();
+    $scouting = asked($world, 'Does bright light reduce sleepiness in nurses?');
+    $question = FurtherQuestion::query()->create([
+        'review_id' => $world->review->id,
+        'scouting_id' => $scouting->id,
+        'label' => 'How many lux were used?',
+        'asked_by' => $world->people['specialist']->id,
+    ]);
+    $at = "/reviews/{$world->review->id}/scouting/{$scouting->id}/further/{$question->id}/codebook";
+    $as = fn (string $who) => $this->actingAs($world->people[$who])->post($at);
+
+    // coders have leads read, and do not change the codebook
+    $as('coder')->assertForbidden();
+    $as('observer')->assertForbidden();
+    expect($world->review->codes()->where('label', $question->label)->exists())->toBeFalse();
+    $as('lead')->assertSessionHas('notice');
+    $item = $world->review->codes()->where('label', $question->label)->sole();
+    expect($item->type)->toBe(CodeType::Number)->and($question->refresh()->code_id)->toBe($item->id);
+    $before = DB::table('answers')->count();
+    $world->publication('Lamps of Dorn')->update(['abstract' => 'Desks had lamps of 2500 lux. People slept well.']);
+    $as('coder')->assertSessionHas('notice');
+    $values = DB::table('leads')->where('code_id', $item->id)->whereNotNull('value')->pluck('value')->map(json_decode(...))->all();
+
+    expect($values)->toContain(2500)->and(DB::table('answers')->count())->toBe($before);
+    $world->review->codes()->whereKey($item->id)->update(['retired_at' => now()]);
+    $as('coder')->assertSessionMissing('notice');
 });

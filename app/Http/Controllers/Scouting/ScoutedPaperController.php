@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers\Scouting;
 
 use App\Actions\Scouting\AskFurther;
+use App\Actions\Scouting\IntoCodebook;
 use App\Actions\Scouting\ThrowOut;
 use App\Http\Controllers\Controller;
 use App\Http\Input;
@@ -16,6 +17,7 @@ use App\Models\Scouting;
 use App\Queries\Scouting\FoundPapers;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Gate;
 
 /** What people do with the papers that a question brought. */
 final class ScoutedPaperController extends Controller
@@ -73,6 +75,26 @@ final class ScoutedPaperController extends Controller
         $ask->ofAll($this->me($request), $further);
 
         return back()->with('notice', 'The others are being read for it.');
+    }
+
+    /** An item of the codebook of it, or leads to its answers where it is one. */
+    public function intoCodebook(
+        Request $request,
+        Review $review,
+        Scouting $scouting,
+        FurtherQuestion $further,
+        IntoCodebook $into,
+    ): RedirectResponse {
+        abort_unless($further->review_id === $review->id && $further->scouting_id === $scouting->id, 404);
+        if ($further->code_id === null) {
+            Gate::authorize('manage', $review);
+            $item = $into->add($this->me($request), $further);
+
+            return back()->with('notice', "“{$item->label}” is in the codebook. Its leads can be read now.");
+        }
+        $task = $into->leads($this->me($request), $further);
+
+        return back()->with('notice', "{$task->title}. What is found waits beside the item in the coding table.");
     }
 
     public function takeBack(
