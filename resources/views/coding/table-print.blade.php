@@ -21,10 +21,10 @@
             <table>
                 <thead>
                     <tr>
-                        <th>Item</th>
-                        <th>Answer</th>
+                        <th scope="col">Item</th>
+                        <th scope="col">Answer</th>
                         @foreach ($parts as $part)
-                            <th>{{ Str::ucfirst(TableRows::PARTS[$part]) }}</th>
+                            <th scope="col">{{ Str::ucfirst(TableRows::PARTS[$part]) }}</th>
                         @endforeach
                     </tr>
                 </thead>
