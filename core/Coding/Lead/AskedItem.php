@@ -23,6 +23,16 @@ final readonly class AskedItem
     /** Whether its name or another word for it holds one of these stems. */
     public function isAbout(string $pattern): bool
     {
-        return preg_match("/{$pattern}/iu", $this->label.' '.strtr($this->id, '_', ' ')) === 1;
+        return preg_match("/{$pattern}/iu", implode(' ', $this->names())) === 1;
+    }
+
+    /** @return list<string> what it is called, and what plain words that it is asked in come to */
+    public function names(): array
+    {
+        return array_values(array_filter([
+            $this->label,
+            strtr($this->id, '_', ' '),
+            strtr(PlainItem::name($this->label), '_', ' '),
+        ], fn (string $name): bool => $name !== ''));
     }
 }

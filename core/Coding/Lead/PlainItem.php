@@ -31,14 +31,15 @@ final class PlainItem
         $label = rtrim(trim($question), ' ?');
         foreach (self::TYPES as $pattern => $type) {
             if (preg_match($pattern, $label) === 1) {
-                return new AskedItem(self::name($label), $label, $type);
+                return new AskedItem(self::name($label) ?: 'asked', $label, $type);
             }
         }
 
-        return new AskedItem(self::name($label), $label, ItemType::Text);
+        return new AskedItem(self::name($label) ?: 'asked', $label, ItemType::Text);
     }
 
-    private static function name(string $label): string
+    /** The name that readers know plain words under; empty where they know none. */
+    public static function name(string $label): string
     {
         foreach (self::NAMES as $pattern => $name) {
             if (preg_match($pattern, $label) === 1) {
@@ -46,6 +47,6 @@ final class PlainItem
             }
         }
 
-        return 'asked';
+        return '';
     }
 }

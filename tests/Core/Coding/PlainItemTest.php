@@ -2,8 +2,15 @@
 
 declare(strict_types=1);
 
+use WaryHeron\Core\Coding\Lead\AskedItem;
 use WaryHeron\Core\Coding\Lead\ItemType;
+use WaryHeron\Core\Coding\Lead\LeadEngine;
+use WaryHeron\Core\Coding\Lead\Passages;
 use WaryHeron\Core\Coding\Lead\PlainItem;
+use WaryHeron\Core\FullText\Reading\Block;
+use WaryHeron\Core\FullText\Reading\BlockKind;
+use WaryHeron\Core\FullText\Reading\Paper;
+use WaryHeron\Core\FullText\Reading\SectionKind;
 
 it('takes a plain question for an item that the readers know', function (string $question, ItemType $type, string $name) {
     $item = PlainItem::of($question);
@@ -20,3 +27,14 @@ it('takes a plain question for an item that the readers know', function (string 
     ['How old were they?', ItemType::Number, 'mean age'],
     ['What do the authors warn of?', ItemType::Text, 'asked'],
 ]);
+
+it('reads an item of a codebook that is asked in plain words as the question that it is', function (string $question, string $value) {
+    $paper = new Paper([
+        new Block(BlockKind::Paragraph, 'Lamps stood on 3 wards. 238 night-shift nurses were observed; their mean age was 41 years.', 1, 'Methods', SectionKind::Methods),
+    ]);
+    $plain = PlainItem::of($question);
+    $ofCodebook = new AskedItem('01m8g854xscmvje2wq41ts4j87', $question, $plain->type);
+    $leads = (new LeadEngine())->leads([$plain, $ofCodebook], Passages::of($paper));
+
+    expect($leads[$plain->id]->value)->toBe($value)->and($leads[$ofCodebook->id]->value)->toBe($value);
+})->with([['How many nurses took part?', '238'], ['How old were they?', '41']]);
