@@ -7,6 +7,7 @@ namespace App\Actions\Scouting;
 use App\Actions\Coding\ChangeCodebook;
 use App\Actions\Coding\StartLeads;
 use App\Actions\Shared\Refused;
+use App\Actions\Shared\WriteLog;
 use App\Models\CodebookItem;
 use App\Models\FurtherQuestion;
 use App\Models\Review;
@@ -26,8 +27,11 @@ use WaryHeron\Core\Coding\Lead\PlainItem;
  */
 final readonly class IntoCodebook
 {
-    public function __construct(private ChangeCodebook $change, private StartLeads $leads)
-    {
+    public function __construct(
+        private ChangeCodebook $change,
+        private StartLeads $leads,
+        private WriteLog $log,
+    ) {
     }
 
     /**
@@ -57,6 +61,8 @@ final readonly class IntoCodebook
                 $label === $question->label ? '' : $question->label,
             ));
             $question->update(['code_id' => $item->id]);
+            $words = "Took into the codebook what was asked further: {$question->label}";
+            ($this->log)($question->review_id, $by, 'scouting.further', $words, $question->scouting);
 
             return $item;
         });
