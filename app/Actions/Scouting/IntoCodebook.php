@@ -10,7 +10,6 @@ use App\Actions\Shared\Refused;
 use App\Actions\Shared\WriteLog;
 use App\Models\CodebookItem;
 use App\Models\FurtherQuestion;
-use App\Models\Review;
 use App\Models\Task;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
@@ -41,7 +40,7 @@ final readonly class IntoCodebook
      */
     public function leads(User $by, FurtherQuestion $question): Task
     {
-        return $this->leads->execute($by, self::review($question), self::item($question));
+        return $this->leads->execute($by, $question->scouting->review, self::item($question));
     }
 
     /** Makes an item of a question that is none; one that is, stays. */
@@ -52,9 +51,9 @@ final readonly class IntoCodebook
             if ($question->code_id !== null) {
                 return self::item($question);
             }
-            $isNumber = PlainItem::of($question->label)->type === ItemType::Number;
+            $isNumber = PlainItem::type($question->label) === ItemType::Number;
             $label = Str::limit($question->label, 117);
-            $item = $this->change->add($by, self::review($question), new Entry(
+            $item = $this->change->add($by, $question->scouting->review, new Entry(
                 $label,
                 $label,
                 new Code($isNumber ? CodeType::Number : CodeType::Text),
@@ -68,14 +67,9 @@ final readonly class IntoCodebook
         });
     }
 
-    private static function review(FurtherQuestion $question): Review
-    {
-        return Review::query()->findOrFail($question->review_id);
-    }
-
     private static function item(FurtherQuestion $question): CodebookItem
     {
-        return self::review($question)->codes()->whereNull('retired_at')->find($question->code_id)
+        return $question->scouting->review->codes()->whereNull('retired_at')->find($question->code_id)
             ?? throw new Refused('This is no longer asked in the codebook.');
     }
 }

@@ -30,7 +30,7 @@ final readonly class MapQuery
 
     public function map(): EvidenceMap
     {
-        return $this->mapOf($this->said[$this->rows->id] ?? []);
+        return once(fn (): EvidenceMap => $this->mapOf($this->said[$this->rows->id] ?? []));
     }
 
     /**

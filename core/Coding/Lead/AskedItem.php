@@ -7,6 +7,9 @@ namespace WaryHeron\Core\Coding\Lead;
 /** An item of a codebook as the engine asks it. */
 final readonly class AskedItem
 {
+    /** @var list<string> what it is called, and what plain words that it is asked in come to */
+    public array $names;
+
     /**
      * @param  list<string>  $options
      */
@@ -18,21 +21,15 @@ final readonly class AskedItem
         public string $unit = '',
         public Briefing $briefing = new Briefing(),
     ) {
+        $this->names = array_values(array_filter(
+            [$label, strtr($id, '_', ' '), strtr(PlainItem::name($label), '_', ' ')],
+            fn (string $name): bool => $name !== '',
+        ));
     }
 
     /** Whether its name or another word for it holds one of these stems. */
     public function isAbout(string $pattern): bool
     {
-        return preg_match("/{$pattern}/iu", implode(' ', $this->names())) === 1;
-    }
-
-    /** @return list<string> what it is called, and what plain words that it is asked in come to */
-    public function names(): array
-    {
-        return array_values(array_filter([
-            $this->label,
-            strtr($this->id, '_', ' '),
-            strtr(PlainItem::name($this->label), '_', ' '),
-        ], fn (string $name): bool => $name !== ''));
+        return preg_match("/{$pattern}/iu", implode(' ', $this->names)) === 1;
     }
 }

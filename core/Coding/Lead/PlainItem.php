@@ -29,13 +29,20 @@ final class PlainItem
     public static function of(string $question): AskedItem
     {
         $label = rtrim(trim($question), ' ?');
+
+        return new AskedItem(self::name($label) ?: 'asked', $label, self::type($label));
+    }
+
+    /** What answers plain words; text where they do not say. */
+    public static function type(string $label): ItemType
+    {
         foreach (self::TYPES as $pattern => $type) {
             if (preg_match($pattern, $label) === 1) {
-                return new AskedItem(self::name($label) ?: 'asked', $label, $type);
+                return $type;
             }
         }
 
-        return new AskedItem(self::name($label) ?: 'asked', $label, ItemType::Text);
+        return ItemType::Text;
     }
 
     /** The name that readers know plain words under; empty where they know none. */

@@ -70,7 +70,7 @@ final readonly class Ranking
     private static function asked(AskedItem $item): array
     {
         $asked = array_fill_keys(Stems::of($item->briefing->guidance), 0.25);
-        foreach ([...$item->names(), ...$item->briefing->synonyms] as $text) {
+        foreach ([...$item->names, ...$item->briefing->synonyms] as $text) {
             $asked = array_fill_keys(Stems::of($text), 1.0) + $asked;
         }
         foreach ($item->briefing->learned as $stem => $weight) {
