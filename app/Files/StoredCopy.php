@@ -6,7 +6,7 @@ namespace App\Files;
 
 use Illuminate\Support\Facades\Storage;
 
-/** A file of the store as a path on this machine; from a store elsewhere it is copied here first. */
+/** A file of the store beside its path on this machine; from a store elsewhere it is copied here first. */
 final class StoredCopy
 {
     public static function path(string $stored): string
@@ -21,5 +21,13 @@ final class StoredCopy
         register_shutdown_function(fn () => @unlink($copy));
 
         return $copy;
+    }
+
+    /** Keeps a file of this machine in the store, read as a stream. */
+    public static function keep(string $path, string $stored): void
+    {
+        $file = fopen($path, 'rb') ?: throw new \RuntimeException('The file cannot be read.');
+        Storage::put($stored, $file);
+        is_resource($file) && fclose($file);
     }
 }

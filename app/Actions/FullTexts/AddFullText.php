@@ -9,6 +9,7 @@ use App\Actions\Shared\WriteLog;
 use App\Database\Locks;
 use App\Files\In\FileName;
 use App\Files\Store;
+use App\Files\StoredCopy;
 use App\Jobs\FullTexts\ReadFullText;
 use App\Models\FullText;
 use App\Models\Publication;
@@ -93,12 +94,9 @@ final readonly class AddFullText
     /** What is there already is the same, and may be the very file that is read. */
     private static function keep(string $path, string $stored, int $bytes): void
     {
-        if (Storage::exists($stored) && Storage::size($stored) === $bytes) {
-            return;
+        if (! Storage::exists($stored) || Storage::size($stored) !== $bytes) {
+            StoredCopy::keep($path, $stored);
         }
-        $file = fopen($path, 'rb') ?: throw new \RuntimeException('The file cannot be read.');
-        Storage::put($stored, $file);
-        is_resource($file) && fclose($file);
     }
 
     private function refuseTwice(Review $review, string $hash, string $name, ?Publication $of): void

@@ -28,9 +28,7 @@ final readonly class KeepPictures
 
             return false;
         }
-        $stream = fopen($path, 'rb') ?: throw new \RuntimeException('The file cannot be read.');
-        Storage::put(FullText::pathOf($hash), $stream);
-        is_resource($stream) && fclose($stream);
+        StoredCopy::keep($path, FullText::pathOf($hash));
         FullText::query()->whereKey($file->id)->update([
             'read_hash' => $hash,
             'read_bytes' => (int) filesize($path),

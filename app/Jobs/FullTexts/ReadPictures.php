@@ -18,7 +18,6 @@ use Illuminate\Bus\Queueable;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Bus\Dispatchable;
 use Illuminate\Queue\InteractsWithQueue;
-use Illuminate\Support\Facades\Storage;
 
 /** Reads the pictures of a file's pages, some at a time. Killed at any moment, it goes on with the page it was at. */
 final class ReadPictures implements OfTask, ShouldQueue
@@ -99,9 +98,7 @@ final class ReadPictures implements OfTask, ShouldQueue
                 $from = PagePictures::read($from, $into, $page) ? $into : $from;
                 $task->update(['done' => $page]);
             }
-            $stream = fopen($from, 'rb') ?: throw new \RuntimeException('The file cannot be read.');
-            Storage::put(KeepPictures::underWay($file), $stream);
-            is_resource($stream) && fclose($stream);
+            StoredCopy::keep($from, KeepPictures::underWay($file));
 
             return $page;
         } finally {

@@ -40,10 +40,11 @@ final class CodingShares
                 $given[$person][] = $study;
             }
         }
-        $standing = [];
+        $standing = $codedBy = [];
         $memberships = $review->memberships()->pluck('id', 'user_id');
         foreach (User::query()->whereKey(array_keys($given))->orderBy('name')->get() as $person) {
-            $coded = CodedStudies::ids($review, $review->handOf($person));
+            $hand = $review->handOf($person);
+            $coded = $codedBy[$hand] ??= CodedStudies::ids($review, $hand);
             $standing[] = [
                 'id' => $person->id,
                 // null of somebody who has left the review

@@ -44,12 +44,7 @@ final readonly class DepthSubset
     /** @return Collection<int, stdClass> the studies in it, with how each came there */
     public function studies(): Collection
     {
-        $values = $this->values();
-
-        return CodingTable::included($this->review)
-            ->filter(
-                fn (stdClass $one): bool => $this->subset === null || $this->subset->has($one->id, $values[$one->id] ?? []),
-            )
+        return $this->parted()['in']
             ->each(fn (stdClass $one): string => $one->how = $this->subset->listed[$one->id] ?? Subset::RULE)
             ->values();
     }
@@ -57,9 +52,20 @@ final readonly class DepthSubset
     /** @return Collection<int, stdClass> the others */
     public function others(): Collection
     {
-        $in = $this->studies()->pluck('id')->flip();
+        return $this->parted()['out']->values();
+    }
 
-        return CodingTable::included($this->review)->reject(fn (stdClass $one): bool => $in->has($one->id))->values();
+    /** @return array{in: Collection<int, stdClass>, out: Collection<int, stdClass>} */
+    private function parted(): array
+    {
+        return once(function (): array {
+            $values = $this->values();
+            [$in, $out] = CodingTable::included($this->review)->partition(
+                fn (stdClass $one): bool => $this->subset === null || $this->subset->has($one->id, $values[$one->id] ?? []),
+            );
+
+            return ['in' => $in, 'out' => $out];
+        });
     }
 
     /** In words: which studies. */
