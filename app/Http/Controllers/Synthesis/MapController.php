@@ -6,6 +6,7 @@ namespace App\Http\Controllers\Synthesis;
 
 use App\Files\Out\SvgPicture;
 use App\Files\Out\TableDownload;
+use App\Files\Out\TextDownload;
 use App\Http\Controllers\Controller;
 use App\Http\Input;
 use App\Models\CodebookItem;
@@ -72,10 +73,7 @@ final class MapController extends Controller
                 'cells' => $query->byCell(),
             ]);
 
-            return response($page->render(), 200, [
-                'Content-Type' => 'text/html; charset=utf-8',
-                'Content-Disposition' => 'attachment; filename="'.Str::limit(Str::slug($title), 60, '').'.html"',
-            ]);
+            return TextDownload::made($title, 'html', $page->render());
         }
         $svg = (new MapPlot($map))->svg($title);
         $name = Str::limit(Str::slug($title), 60, '').".{$format}";
