@@ -2,6 +2,7 @@
 
 namespace Tests\Feature\Scouting;
 
+use App\Actions\Coding\ChangeCodebook;
 use App\Actions\Team\CreateReview;
 use App\Models\FurtherQuestion;
 use App\Models\LogEntry;
@@ -105,6 +106,32 @@ it('asks something more of every paper and orders and chooses by the answers', f
     expect($scouting->furtherQuestions()->count())->toBe(1);
     $this->delete("{$url}/further/{$further->id}");
     expect(DB::table('further_answers')->count())->toBe(0);
+});
+
+it('asks an item of the codebook as a further question', function () {
+    $world = new World();
+    $world->deliver(NAPS);
+    app(ChangeCodebook::class)->addAll($world->people['lead'], $world->review, [AtTheDesk::asked('Number of participants')]);
+    $scouting = asked($world);
+    $item = AtTheDesk::itemOf($world, 'Number of participants');
+    $url = "/reviews/{$world->review->id}/scouting/{$scouting->id}";
+    $this->post("{$url}/further", ['item' => $item])->assertSessionHasNoErrors();
+    $further = $scouting->furtherQuestions()->sole();
+
+    expect([$further->label, $further->code_id])->toBe(['Number of participants', $item])
+        ->and(DB::table('further_answers')->where('value', '<>', '')->pluck('value')->sort()->values()->all())->toBe(['120', '300']);
+    $elsewhere = AtTheDesk::elsewhere($world);
+    $this->post("/reviews/{$elsewhere->id}/scouting/{$scouting->id}/further", ['item' => $item])->assertNotFound();
+});
+
+it('puts the newest first on wish', function () {
+    $world = new World();
+    $world->deliver(array_map(fn (array $record, int $year): array => [...$record, 'PY' => (string) $year], array_slice(NAPS, 0, 2), [2004, 2019]));
+    $scouting = asked($world);
+    $url = "/reviews/{$world->review->id}/scouting/{$scouting->id}";
+
+    $this->get("{$url}?by=newest")->assertSeeTextInOrder(['Lund 2019', 'Haldor 2004']);
+    $this->get($url)->assertSeeTextInOrder(['Haldor 2004', 'Lund 2019']);
 });
 
 it('keeps out what was thrown out when it is asked again, and tells what is new', function () {
