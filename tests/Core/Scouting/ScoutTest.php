@@ -133,7 +133,11 @@ it('knows what speaks against a paper, and lets a letter speak of the question t
         ->and(Criticism::comments($letter, $remarks))->toBe([]);
 });
 
-it('shows replies, errata and retractions with the paper that they are of, and with their sentence', function (string $title, string $text, string $says) {
+it('shows replies, errata and retractions with the paper that they are of, and with their sentence', function (
+    string $title,
+    string $text,
+    string $says,
+) {
     $trial = ReadRecord::of('trial', 'Planned naps of night nurses', 'Sleepiness was 1.2 points lower with the nap (95% CI 0.7 to 1.7).', 'Haldor');
     $other = ReadRecord::of('other', 'Car parks of night porters', 'Spaces were counted.', 'Ostrow');
     $remark = ReadRecord::of('remark', $title, $text, 'Zelen');
@@ -142,8 +146,16 @@ it('shows replies, errata and retractions with the paper that they are of, and w
     expect(Criticism::comments($trial, $remarks))->toBe([['id' => 'remark', 'sentence' => $says]])
         ->and(Criticism::comments($other, $remarks))->toBe([]);
 })->with([
-    ['Erratum: Planned naps of night nurses', 'A table was printed twice. The difference is corrected to 0.2 points.', 'The difference is corrected to 0.2 points.'],
-    ['Retraction: Planned naps of night nurses', 'The journal was told in May. The paper is withdrawn by its authors.', 'The paper is withdrawn by its authors.'],
+    [
+        'Erratum: Planned naps of night nurses',
+        'A table was printed twice. The difference is corrected to 0.2 points.',
+        'The difference is corrected to 0.2 points.',
+    ],
+    [
+        'Retraction: Planned naps of night nurses',
+        'The journal was told in May. The paper is withdrawn by its authors.',
+        'The paper is withdrawn by its authors.',
+    ],
     ['Reply: planned naps of night nurses', 'We thank Dr Zelen. However, nobody slept longer.', 'However, nobody slept longer.'],
 ]);
 

@@ -126,7 +126,8 @@ it('asks an item of the codebook as a further question', function () {
 
 it('puts the newest first on wish', function () {
     $world = new World();
-    $world->deliver(array_map(fn (array $record, int $year): array => [...$record, 'PY' => (string) $year], array_slice(NAPS, 0, 2), [2004, 2019]));
+    $dated = fn (array $record, int $year): array => [...$record, 'PY' => (string) $year];
+    $world->deliver(array_map($dated, array_slice(NAPS, 0, 2), [2004, 2019]));
     $scouting = asked($world);
     $url = "/reviews/{$world->review->id}/scouting/{$scouting->id}";
 
