@@ -5,6 +5,7 @@ use App\Http\Controllers\Coding\CodingController;
 use App\Http\Controllers\Coding\CodingDeskController;
 use App\Http\Controllers\Coding\CodingShareController;
 use App\Http\Controllers\Coding\LeadController;
+use App\Http\Controllers\Coding\PartController;
 use App\Http\Controllers\Coding\PassageController;
 use App\Http\Controllers\Coding\ReconcileController;
 use App\Http\Controllers\Coding\SubsetController;
@@ -638,6 +639,17 @@ Route::prefix('/reviews/{review}')
         Route::post('/synthesis/analyses/{analysis}/retire', [AnalysisController::class, 'retire'])
             ->can('code', 'review')
             ->name('analyses.retire');
+        Route::post('/coding/{publication}/parts', [PartController::class, 'store'])
+            ->can('code', 'review')
+            ->name('parts.store');
+        Route::put('/coding/{publication}/parts/{part}', [PartController::class, 'update'])
+            ->can('code', 'review')
+            ->withoutScopedBindings()
+            ->name('parts.update');
+        Route::post('/coding/{publication}/parts/{part}', [PartController::class, 'move'])
+            ->can('code', 'review')
+            ->withoutScopedBindings()
+            ->name('parts.move');
         Route::put('/coding/{publication}/{code}', [CodingDeskController::class, 'answer'])
             ->can('code', 'review')
             ->withoutScopedBindings()

@@ -15,6 +15,7 @@ use WaryHeron\Core\Coding\Evidence;
  * @property string $review_id
  * @property string $publication_id
  * @property string $code_id
+ * @property ?string $part_id of the study; null for it as a whole
  * @property string $user_id
  * @property string|int|float|list<string>|null $value
  * @property AnswerKind $kind

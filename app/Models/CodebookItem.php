@@ -30,6 +30,7 @@ use WaryHeron\Core\Coding\Pass;
  * @property string $examples
  * @property list<string> $synonyms
  * @property bool $required
+ * @property string $per what of a study it is asked of, each: arm, site; empty for the study once
  * @property ?string $when_code_id asked only where that item has one of the next
  * @property list<string> $when_answers
  * @property ?Carbon $retired_at
@@ -50,6 +51,7 @@ final class CodebookItem extends Model
         'examples' => '',
         'synonyms' => '[]',
         'required' => false,
+        'per' => '',
         'when_answers' => '[]',
     ];
 
@@ -110,6 +112,7 @@ final class CodebookItem extends Model
             $this->when_code_id === null || $this->when_answers === []
                 ? null
                 : new AskedWhen($this->when_code_id, $this->when_answers),
+            $this->per,
         );
     }
 }

@@ -20,6 +20,7 @@ use WaryHeron\Core\FullText\Selector\Selector;
  * @property string $review_id
  * @property string $publication_id
  * @property string $code_id
+ * @property ?string $part_id of the study; null for it as a whole
  * @property AnswerKind $kind
  * @property string|int|float|list<string>|null $value null where the kind is not a value
  * @property string $quote

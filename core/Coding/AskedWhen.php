@@ -12,13 +12,14 @@ final readonly class AskedWhen
     {
     }
 
-    /** @param  string|int|float|list<string>|null  $value  of the other item; null where it has none */
+    /** @param  string|int|float|list<string|int|float>|null  $value  of the other item; null where it has none */
     public function holds(string|int|float|array|null $value): bool
     {
         foreach (is_array($value) ? $value : [(string) $value] as $one) {
+            $said = (string) $one;
             foreach ($this->answers as $answer) {
                 // a narrower option is one of its broader one
-                if ($one === $answer || str_starts_with($one, $answer.Code::NARROWER)) {
+                if ($said === $answer || str_starts_with($said, $answer.Code::NARROWER)) {
                     return true;
                 }
             }

@@ -63,13 +63,13 @@ final readonly class Code
     /**
      * For people: numbers with thousands separated, dates as 23 Nov 2026.
      *
-     * @param  string|int|float|list<string>|null  $value  as read() gave it
+     * @param  string|int|float|list<string|int|float>|null  $value  as read() gave it, or several such of parts of a study
      */
     public function show(string|int|float|array|null $value): string
     {
         $shown = match (true) {
             $value === null => '',
-            is_array($value) => implode('; ', $value),
+            is_array($value) => implode('; ', array_map(strval(...), $value)),
             is_int($value) => number_format($value),
             is_float($value) => rtrim(rtrim(number_format($value, 10), '0'), '.'),
             $this->type === CodeType::Date => (new \DateTimeImmutable($value))->format('j M Y'),

@@ -26,7 +26,7 @@ final readonly class Subset
     {
     }
 
-    /** @param  array<string, string|int|float|list<string>|null>  $values  of the study's answers, by item */
+    /** @param  array<string, string|int|float|list<string|int|float>|null>  $values  of the study's answers, by item */
     public function has(string $study, array $values): bool
     {
         return match ($this->listed[$study] ?? null) {
@@ -40,7 +40,7 @@ final readonly class Subset
     /**
      * What the rule would change of a list that does not follow it.
      *
-     * @param  array<string, array<string, string|int|float|list<string>|null>>  $studies  answers of each
+     * @param  array<string, array<string, string|int|float|list<string|int|float>|null>>  $studies  answers of each
      * @return array{join: list<string>, leave: list<string>}
      */
     public function changes(array $studies): array
@@ -58,7 +58,7 @@ final readonly class Subset
         return $changes;
     }
 
-    /** @param  array<string, string|int|float|list<string>|null>  $values */
+    /** @param  array<string, string|int|float|list<string|int|float>|null>  $values */
     public function matches(array $values): bool
     {
         foreach ($this->rule as $when) {

@@ -6,6 +6,7 @@ namespace Database\Demo;
 
 use App\Access\Role;
 use App\Actions\Coding\ChangeCodebook;
+use App\Actions\Coding\ChangeParts;
 use App\Actions\Coding\SaveAnswer;
 use App\Actions\Coding\SetCodingTerms;
 use App\Actions\Coding\ShareCoding;
@@ -48,8 +49,10 @@ use App\Models\Publication;
 use App\Models\Review;
 use App\Models\Scheme;
 use App\Models\Strategy;
+use App\Models\StudyPart;
 use App\Models\Task;
 use App\Models\User;
+use App\Queries\Coding\AnswerSlot;
 use App\Queries\Coding\CodedReports;
 use App\Queries\Library\LibraryFilters;
 use App\Queries\Shared\Asked;
@@ -164,9 +167,11 @@ final class DemoReview
 
     private const CALIBRATION = 20;
 
-    private const FULL_TEXTS = 44;
+    private const FULL_TEXTS = 60;
 
     private const CHECKED = 60;
+
+    private const MAPPED = 38;
 
     private const RUN_HERE = [
         DeliverFile::class,
@@ -187,6 +192,7 @@ final class DemoReview
         private readonly SettleItem $settle,
         private readonly PostToTalk $talk,
         private readonly SaveAnswer $answer,
+        private readonly ChangeParts $parts,
         private readonly StartLeads $leads,
         private readonly ChangeCodebook $codebook,
         private readonly SetCodingTerms $terms,
@@ -668,11 +674,11 @@ final class DemoReview
         $this->at($from->setTime(11, 30));
         foreach (
             [
-                [array_slice($refused, 0, 6), RetrievalState::Requested, 'from the author'],
-                [array_slice($refused, 6, 3), RetrievalState::Requested, 'through the library'],
-                [array_slice($refused, 9, 2), RetrievalState::NotRetrievable, 'no copy in any library'],
-                [array_slice($refused, 11, 1), RetrievalState::NotRetrievable, 'author did not answer'],
-                [array_slice($refused, 12, 1), RetrievalState::Obtained, 'a printed copy'],
+                [array_slice($refused, 0, 3), RetrievalState::Requested, 'from the author'],
+                [array_slice($refused, 3, 2), RetrievalState::Requested, 'through the library'],
+                [array_slice($refused, 5, 2), RetrievalState::NotRetrievable, 'no copy in any library'],
+                [array_slice($refused, 7, 1), RetrievalState::NotRetrievable, 'author did not answer'],
+                [array_slice($refused, 10, 20), RetrievalState::Obtained, 'a printed copy'],
             ] as [$some, $state, $reason]
         ) {
             $this->retrieval->execute($this->people['mirela'], $this->review, $some, $state, $reason, now());
@@ -731,7 +737,7 @@ final class DemoReview
         $this->shareOut->give($this->people['ines'], $this->review, $weights, 4711, $studies);
     }
 
-    /** Twelve publications are coded: those whose abstracts tell everything in full, the rest as far as they go. */
+    /** Most of what is included is mapped as far as abstracts go, those first that tell everything; nine are coded in depth. */
     private function code(CarbonImmutable $from): void
     {
         $included = Publication::query()
@@ -743,12 +749,33 @@ final class DemoReview
         [$telling, $others] = $included->partition(
             fn (Publication $one): bool => count(ReadOff::of($one)) === ReadOff::ITEMS,
         );
-        foreach ($telling->take(9)->concat($others)->take(12)->values() as $i => $publication) {
-            $this->at($from->setTime(9, 0)->addMinutes($i * 22));
+        foreach ($telling->concat($others)->take(self::MAPPED)->values() as $i => $publication) {
+            $this->at($from->setTime(9, 0)->addMinutes($i * 12));
             $coder = $this->people[$i % 2 === 0 ? 'karin' : 'tunde'];
             $this->answerAll($coder, $publication, ReadOff::of($publication));
-            if ($i < 6) {
+            if ($i < 9) {
                 $this->answerAll($coder, $publication, ReadOff::inDepth($publication));
+                $this->nameArms($coder, $publication, isAnswered: $i < 3);
+            }
+        }
+    }
+
+    /** The two arms of a trial, as its tables call them; of some, how many were in each. */
+    private function nameArms(User $coder, Publication $publication, bool $isAnswered): void
+    {
+        $copy = FullText::query()->where('review_id', $this->review->id)->where('publication_id', $publication->id)->first();
+        $read = $copy === null ? null : ReadNumbers::of($copy);
+        if ($read === null) {
+            return;
+        }
+        $code = $this->review->codes()->where('label', 'People in the arm')->sole();
+        [$given, $evidence] = $read->some(['n']);
+        foreach (['Lamps', 'Usual light'] as $i => $name) {
+            $part = $this->parts->name($coder, $publication, StudyPart::ARM, $name);
+            $key = 'n'.($i + 1);
+            if ($isAnswered) {
+                $answer = new GivenAnswer($given[$key], evidence: $evidence[$key]);
+                $this->answer->execute($coder, new AnswerSlot($publication, $code, $part), $answer);
             }
         }
     }
@@ -758,7 +785,7 @@ final class DemoReview
     {
         $codes = $this->review->codes()->get()->keyBy('label');
         foreach ($answers as $label => $given) {
-            $this->answer->execute($coder, $publication, $codes->firstOrFail('label', $label), $given);
+            $this->answer->execute($coder, new AnswerSlot($publication, $codes->firstOrFail('label', $label)), $given);
         }
     }
 }

@@ -38,7 +38,7 @@ const answers = () => ({
         return this.done.length === 0;
     },
     get lead() {
-        const lead = this.leads.find((one) => one.code === this.at);
+        const lead = this.leads.find((one) => one.slot === this.at);
         if (!lead || !this.item || says(this.item.answer)) return null;
         return {
             ...lead,
@@ -74,7 +74,7 @@ const answers = () => ({
         this.items.forEach((one) => {
             one.standing = answer.standings[one.id] ?? one.standing;
         });
-        if (says(item.answer)) this.leads = this.leads.filter((one) => one.code !== id);
+        if (says(item.answer)) this.leads = this.leads.filter((one) => one.slot !== id);
         this.remark();
     },
     async refusedBy(id, entry, failure) {
@@ -124,7 +124,7 @@ const answers = () => ({
         if (!this.lead || !this.mayCode) return;
         try {
             const answer = await ask('POST', item.leadUrl, { do: what });
-            this.leads = this.leads.filter((one) => one.code !== item.id);
+            this.leads = this.leads.filter((one) => one.slot !== item.id);
             if (what === 'accept') {
                 this.done = [...this.done, { item: item.id, before: copyOf(item.answer) }];
                 item.answer = answer;
@@ -205,6 +205,15 @@ const list = () => ({
 const atHand = () => ({
     get label() {
         return this.item?.label ?? '';
+    },
+    get per() {
+        return this.item?.per ?? '';
+    },
+    get partWords() {
+        return this.item?.part ? `${this.per}: ${this.item.part}` : '';
+    },
+    get isUnparted() {
+        return this.per !== '' && !this.item.part;
     },
     get guidance() {
         return this.item?.guidance ?? '';

@@ -25,7 +25,12 @@ const camel = (name) => name.replace(/-(\w)/g, (_, letter) => letter.toUpperCase
 export function sectionsOf(items, pass, current) {
     const sections = [];
     for (const item of items.filter((one) => one.pass === pass)) {
-        if (sections.at(-1)?.name !== item.section) sections.push({ name: item.section, items: [] });
+        const part = item.part ?? '';
+        const last = sections.at(-1);
+        if (!last || last.section !== item.section || last.part !== part) {
+            const name = last?.section === item.section ? '' : item.section;
+            sections.push({ key: `${sections.length} ${item.section} ${part}`, section: item.section, name, part, items: [] });
+        }
         sections.at(-1).items.push({
             id: item.id,
             label: item.label,

@@ -13,7 +13,7 @@ function shown(at, url, { item, answer, lead }) {
     return {
         study: at,
         url: `${url}#item-${item.id}`,
-        label: item.label,
+        label: item.part ? `${item.label}, ${item.part}` : item.label,
         says: isAnswered ? answer.shown : lead ? `Lead: ${lead.shown}` : 'No answer yet.',
         sure: isAnswered ? '' : lead?.confidence ?? '',
         evidence: shownEvidence(from),
@@ -25,7 +25,8 @@ export default () => ({
     cell: null,
     isEdited: false,
     problem: '',
-    full: null,
+    slots: [],
+    slotAt: 0,
     columns: { codes: [], url: '', mayEdit: false },
     get isNowhere() {
         return this.cell === null;
@@ -35,6 +36,21 @@ export default () => ({
     },
     get mayChange() {
         return this.columns.mayEdit && !this.isEdited;
+    },
+    // of the item at hand: of the study, or of one of its parts
+    get full() {
+        return this.slots[this.slotAt] ?? null;
+    },
+    get parts() {
+        return this.slots.length < 2 ? [] : this.slots.map(({ item, answer }, key) => ({
+            key,
+            name: item.part || 'the study as a whole',
+            says: says(answer) ? answer.shown : '–',
+            current: key === this.slotAt ? 'true' : 'false',
+        }));
+    },
+    get hasParts() {
+        return this.parts.length > 0;
     },
     get item() {
         return this.full?.item ?? null;
@@ -96,17 +112,19 @@ export default () => ({
     },
     async load(td) {
         try {
-            const full = await ask('GET', this.address(td));
+            const { slots } = await ask('GET', this.address(td));
             if (td !== this.td) return; // the reader is elsewhere by now
-            this.take(full, td);
+            this.slots = slots;
+            this.goToPart(0);
         } catch (failure) {
             this.problem = failure.message;
         }
     },
-    take(full, td) {
-        this.full = full;
-        const study = td.closest('tr').querySelector('.title-link');
-        this.cell = shown(study.textContent, study.getAttribute('href'), full);
+    goToPart(at) {
+        this.slotAt = at;
+        this.isEdited = false;
+        const study = this.td.closest('tr').querySelector('.title-link');
+        this.cell = this.full && shown(study.textContent, study.getAttribute('href'), this.full);
     },
     clicked(event) {
         event.target.closest('td[data-at]')?.focus();
@@ -163,7 +181,8 @@ export default () => ({
                 evidence: answer.evidence,
                 seen: answer.id,
             });
-            this.take({ ...this.full, answer: saved }, this.td);
+            this.slots = this.slots.map((one, i) => (i === this.slotAt ? { ...one, answer: saved } : one));
+            this.goToPart(this.slotAt);
             this.write(saved);
             this.leave();
         } catch (failure) {
@@ -172,6 +191,11 @@ export default () => ({
         }
     },
     write(answer) {
+        if (this.hasParts) {
+            const said = this.parts.filter((one) => one.says !== '–').map((one) => `${one.name}: ${one.says}`);
+            this.td.textContent = said.join(' · ') || '–';
+            return;
+        }
         const isBare = says(answer) && answer.evidence.length === 0 && !answer.fromWhole;
         this.td.textContent = says(answer) ? answer.shown || inShort(answer) : '–';
         this.td.classList.remove('cell-answer', 'cell-open', 'cell-lead', 'cell-not-asked');

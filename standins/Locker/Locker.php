@@ -9,6 +9,9 @@ use PDO;
 /** The full-text locker: a PDF for a part of the DOIs that it knows, a refusal for others. */
 final readonly class Locker
 {
+    /** One copy in so many is printed in two columns. */
+    private const IN_COLUMNS = 8;
+
     public function __construct(private PDO $database)
     {
     }
@@ -77,6 +80,11 @@ final readonly class Locker
             return [403, 'text/plain; charset=utf-8', "This publisher gives no copy without a subscription.\n"];
         }
 
-        return [200, 'application/pdf', PlainPdf::of((new ReportText($entry, $doi))->paragraphs())];
+        $paragraphs = (new ReportText($entry, $doi))->paragraphs();
+        $pdf = crc32($doi) % self::IN_COLUMNS === 0
+            ? TwoColumnPdf::of($paragraphs, ReportText::ABOVE, "{$entry['journal'][0]} {$entry['year']}")
+            : PlainPdf::of($paragraphs);
+
+        return [200, 'application/pdf', $pdf];
     }
 }

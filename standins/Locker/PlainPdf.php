@@ -11,39 +11,50 @@ final class PlainPdf
 
     private const WIDTH = 92;
 
-    /** @param  list<array{int, string}>  $paragraphs  size in points and text */
+    private const CELLS = [0, 270, 375, 450];
+
+    /** @param  list<array{int, string}>  $paragraphs  size in points and text; tabs part the cells of a table's row */
     public static function of(array $paragraphs): string
     {
         $lines = [];
-        foreach ($paragraphs as [$size, $text]) {
-            $text = (string) iconv('UTF-8', 'Windows-1252//TRANSLIT//IGNORE', $text);
-            foreach (explode("\n", wordwrap($text, (int) ((self::WIDTH * 11) / $size), "\n", true)) as $line) {
-                $lines[] = [$size, addcslashes($line, '()\\')];
+        foreach ($paragraphs as $i => [$size, $text]) {
+            foreach (self::wrapped($text, (int) ((self::WIDTH * 11) / $size)) as $line) {
+                $lines[] = [$size, $line];
             }
-            $lines[] = [$size, ''];
+            if (! str_contains($text, "\t") || ! str_contains($paragraphs[$i + 1][1] ?? '', "\t")) {
+                $lines[] = [$size, ''];
+            }
         }
-        $pages = array_chunk($lines, self::LINES_A_PAGE);
-        $objects = [
-            1 => '<< /Type /Catalog /Pages 2 0 R >>',
-            3 => '<< /Type /Font /Subtype /Type1 /BaseFont /Helvetica /Encoding /WinAnsiEncoding >>',
-        ];
-        $kids = [];
-        foreach ($pages as $i => $page) {
-            [$at, $content] = [4 + 2 * $i, "BT 56 790 Td\n"];
+        $pages = [];
+        foreach (array_chunk($lines, self::LINES_A_PAGE) as $page) {
+            $y = 790;
+            $content = '';
             foreach ($page as [$size, $line]) {
-                $content .= "/F1 {$size} Tf 0 -".($size + 5)." Td ({$line}) Tj\n";
+                $y -= $size + 5;
+                $content .= self::line($line, $size, 56, $y, self::CELLS);
             }
-            $content .= 'ET';
-            $kids[] = "{$at} 0 R";
-            $objects[$at] =
-                '<< /Type /Page /Parent 2 0 R /MediaBox [0 0 595 842] /Resources << /Font << /F1 3 0 R >> >> /Contents '.
-                ($at + 1).
-                ' 0 R >>';
-            $objects[$at + 1] = '<< /Length '.strlen($content)." >>\nstream\n{$content}\nendstream";
+            $pages[] = $content;
         }
-        $objects[2] = '<< /Type /Pages /Kids ['.implode(' ', $kids).'] /Count '.count($pages).' >>';
-        ksort($objects);
 
-        return PdfFile::of($objects);
+        return PdfFile::ofPages($pages);
+    }
+
+    /** @return list<string> in the letters that the font has */
+    public static function wrapped(string $text, int $width): array
+    {
+        $text = (string) iconv('UTF-8', 'Windows-1252//TRANSLIT//IGNORE', $text);
+
+        return str_contains($text, "\t") ? [$text] : explode("\n", wordwrap($text, $width, "\n", true));
+    }
+
+    /** @param  list<int>  $cells  where each cell of a row begins, beside the line's own place */
+    public static function line(string $line, int $size, int $x, int $y, array $cells): string
+    {
+        $content = '';
+        foreach ($line === '' ? [] : explode("\t", $line) as $i => $cell) {
+            $content .= 'BT /F1 '.$size.' Tf 1 0 0 1 '.($x + $cells[$i]).' '.$y.' Tm ('.addcslashes($cell, '()\\').") Tj ET\n";
+        }
+
+        return $content;
     }
 }

@@ -11,6 +11,9 @@ use WaryHeron\Standins\Corpus\Chance;
  */
 final readonly class ReportText
 {
+    /** So many paragraphs stand before the text: journal, title, authors, identifier, abstract. */
+    public const ABOVE = 6;
+
     private Chance $chance;
 
     /** @param  array<string, mixed>  $entry */
@@ -48,6 +51,7 @@ final readonly class ReportText
             [10, $this->some(self::FLOW, 3)],
             [10, $told['results']],
             [11, 'Table 1. People at the start'],
+            [10, "Characteristic\tLamps\tUsual light"],
         ];
         foreach (
             [
@@ -61,7 +65,7 @@ final readonly class ReportText
             $low = [34, 6, 7, 55, 5][$i];
             $body[] = [
                 10,
-                sprintf('%-48s %5d %5d', $row, $this->chance->int($low, $low + 9), $this->chance->int($low, $low + 9)),
+                implode("\t", [$row, $this->chance->int($low, $low + 9), $this->chance->int($low, $low + 9)]),
             ];
         }
 
@@ -92,10 +96,11 @@ final readonly class ReportText
         $ratio = $this->chance->int(45, 105) / 100;
         $sleepy = $this->chance->int(48, 64) / 10;
         $less = $this->chance->int(-2, 14) / 10;
-        $row = fn (string $label, string ...$cells): array => [10, sprintf('%-48s %7s %7s', $label, ...$cells)];
+        $row = fn (string ...$cells): array => [10, implode("\t", $cells)];
 
         return [
             [11, 'Table 2. What came out, with light and without'],
+            $row('Outcome', "Lamps (n = {$groups[0]})", "Usual light (n = {$groups[1]})"),
             $row('People analysed', ...array_map(strval(...), $groups)),
             $row('People with a near miss', (string) (int) round($groups[0] * $risk * $ratio), (string) (int) round($groups[1] * $risk)),
             $row('Sleepiness at 04:00 from 1 to 9, mean', sprintf('%.1f', $sleepy - $less), sprintf('%.1f', $sleepy)),

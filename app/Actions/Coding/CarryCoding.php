@@ -8,6 +8,7 @@ use App\Actions\Shared\WriteLog;
 use App\Models\Answer;
 use App\Models\Publication;
 use App\Models\Study;
+use App\Models\StudyPart;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
 use stdClass;
@@ -83,17 +84,48 @@ final readonly class CarryCoding
             ->whereNull('superseded_at')
             ->orderBy('id')
             ->get();
-        $key = fn (Answer $one): string => "{$one->code_id} {$one->hand}";
+        $parts = self::bringParts($study, $report, $others->all());
+        $key = fn (Answer $one): string => "{$one->code_id} {$one->part_id} {$one->hand}";
         $has = $answers([$report->id])->map($key)->flip()->all();
         $brought = 0;
         foreach ($answers($others->all()) as $answer) {
-            if (! isset($has[$key($answer)])) {
-                $has[$key($answer)] = true;
+            $here = $answer->replicate(['created_at', 'updated_at'])->fill([
+                'publication_id' => $report->id,
+                'part_id' => $answer->part_id === null ? null : $parts[$answer->part_id],
+            ]);
+            if (! isset($has[$key($here)])) {
+                $has[$key($here)] = true;
                 $brought++;
-                $answer->replicate(['created_at', 'updated_at'])->fill(['publication_id' => $report->id])->save();
+                $here->save();
             }
         }
 
         return $brought;
+    }
+
+    /**
+     * Parts that other reports name and this one does not go along.
+     *
+     * @param  array<mixed>  $others
+     * @return array<string, string> which part of this report each is now
+     */
+    private static function bringParts(Study $study, Publication $report, array $others): array
+    {
+        $name = fn (StudyPart $one): string => $one->kind.' '.mb_strtolower($one->name);
+        $here = StudyPart::of($report)->get()->keyBy($name);
+        $parts = [];
+        foreach (StudyPart::query()->where('review_id', $study->review_id)->whereIn('publication_id', $others)->get() as $part) {
+            $same = $here->get($name($part));
+            $parts[$part->id] = $same->id ?? $part->id;
+            if ($same === null) {
+                $here->put($name($part), $part);
+                StudyPart::query()
+                    ->where('review_id', $study->review_id)
+                    ->whereKey($part->id)
+                    ->update(['publication_id' => $report->id]);
+            }
+        }
+
+        return $parts;
     }
 }

@@ -84,7 +84,7 @@ final readonly class ChangeCodebook
             if ($lost !== [] || array_diff($becomes, $entry->code->choosable()) !== []) {
                 throw new Refused('Say what becomes of the answers that chose: '.implode(', ', array_keys($lost)).'.');
             }
-            $before = $code->only('label', 'guidance', 'options', 'unit', 'section', 'pass', 'minimum', 'maximum');
+            $before = $code->only('label', 'guidance', 'options', 'unit', 'section', 'pass', 'per', 'minimum', 'maximum');
             $code->update(self::values($review, $entry, $code));
             $this->carry($by, $code, $answers, $becomes);
             ($this->log)($review, $by, 'code.changed', "Changed “{$code->label}” in the codebook", $code, [
@@ -173,6 +173,7 @@ final readonly class ChangeCodebook
             'section' => $entry->section,
             'pass' => $entry->pass,
             'required' => $entry->isRequired,
+            'per' => $entry->per,
             'type' => $entry->code->type,
             'options' => $entry->code->options,
             'unit' => $entry->code->unit,

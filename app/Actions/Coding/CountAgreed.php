@@ -5,10 +5,9 @@ declare(strict_types=1);
 namespace App\Actions\Coding;
 
 use App\Models\Answer;
-use App\Models\CodebookItem;
-use App\Models\Publication;
 use App\Models\Review;
 use App\Models\User;
+use App\Queries\Coding\AnswerSlot;
 use Illuminate\Support\Collection;
 use WaryHeron\Core\Coding\AnswerDifference;
 
@@ -20,12 +19,12 @@ final class CountAgreed
 {
     public const AGREED = 'agreed';
 
-    public function execute(User $by, Review $review, Publication $publication, CodebookItem $code): void
+    public function execute(User $by, Review $review, AnswerSlot $slot): void
     {
         if ($review->coded_by === 1) {
             return;
         }
-        $current = CurrentAnswers::of($publication, $code)->orderBy('created_at')->get();
+        $current = $slot->answers()->orderBy('created_at')->get();
         [$own, $counting] = $current->partition(fn (Answer $one): bool => $one->hand !== '');
         $counts = $counting->first();
         if ($counts !== null && $counts->how !== self::AGREED) {
@@ -33,6 +32,7 @@ final class CountAgreed
         }
         $counts?->update(['superseded_at' => now()]);
         if (self::agree($own)) {
+            WholeGivesWay::to($slot, '');
             $this->count($by, $own->values());
         }
     }

@@ -4,16 +4,14 @@ declare(strict_types=1);
 
 namespace App\Actions\Coding;
 
-use App\Files\In\PdfPaper;
-use App\Files\In\UnreadablePdf;
-use App\Files\StoredCopy;
 use App\Models\Answer;
 use App\Models\CodebookItem;
 use App\Models\CodingLead;
-use App\Models\FullText;
 use App\Models\Publication;
 use App\Models\Review;
+use App\Queries\Coding\AnswerSlot;
 use App\Queries\Coding\Corrections;
+use App\Queries\Coding\StudyParts;
 use Illuminate\Support\Facades\DB;
 use WaryHeron\Core\Coding\AnswerKind;
 use WaryHeron\Core\Coding\InvalidAnswer;
@@ -23,15 +21,15 @@ use WaryHeron\Core\Coding\Lead\Lead;
 use WaryHeron\Core\Coding\Lead\LeadFinder;
 use WaryHeron\Core\Coding\Lead\LeadPass;
 use WaryHeron\Core\Coding\Lead\LeadRuling;
+use WaryHeron\Core\Coding\Lead\Parted\PartLeads;
+use WaryHeron\Core\Coding\Lead\Parted\PartNames;
 use WaryHeron\Core\Coding\Lead\Passages;
-use WaryHeron\Core\FullText\Reading\Block;
-use WaryHeron\Core\FullText\Reading\BlockKind;
 use WaryHeron\Core\FullText\Reading\Paper;
-use WaryHeron\Core\FullText\Reading\SectionKind;
 
 /**
- * Reads one paper and proposes an answer to each item of the codebook that has none. What a person ruled on is left as
- * it is; what still waits is replaced. Never in a request: PDFs come from anywhere.
+ * Reads one paper and proposes an answer to each item of the codebook that has none, part by
+ * part where it is asked so. What a person ruled on is left as it is; what still waits is replaced. Never in a request:
+ * PDFs come from anywhere.
  */
 final readonly class ProposeAnswers
 {
@@ -50,34 +48,32 @@ final readonly class ProposeAnswers
         LeadPass $pass = LeadPass::Deep,
     ): int {
         $open = $this->open($review, $publication, $only);
-        if ($open === []) {
-            return 0;
-        }
         $rows = [];
-        foreach ($this->papers($publication) as [$report, $paper, $copy]) {
-            $left = array_filter($open, fn (CodebookItem $one): bool => ($rows[$one->id]['value'] ?? null) === null);
-            foreach ($this->found($review, $left, $pass->of($paper), $copy, $pass) as $code => $row) {
+        foreach ($open === [] ? [] : PapersOfStudy::of($publication) as [$report, $paper, $copy]) {
+            $left = array_filter($open, fn (AnswerSlot $one): bool => ($rows[$one->key()]['value'] ?? null) === null);
+            foreach ($this->found($review, $left, $pass->of($paper), $copy, $pass) as $key => $row) {
                 $reason = $report->id === $publication->id
                     ? $row['reason']
                     : "In {$report->called()}, another report: {$row['reason']}";
-                $isBetter = ! isset($rows[$code]) || $row['value'] !== null;
-                $rows[$code] = $isBetter ? [...$row, 'reason' => $reason] : $rows[$code];
+                $isBetter = ! isset($rows[$key]) || $row['value'] !== null;
+                $rows[$key] = $isBetter ? [...$row, 'reason' => $reason] : $rows[$key];
             }
         }
-        $of = ['review_id' => $review->id, 'publication_id' => $publication->id];
-        $this->keep(
-            $review,
-            $publication,
-            array_map(fn (array $row): array => [...$of, ...$row], array_values($rows)),
-            $only,
+        $kept = array_map(
+            fn (string $key, array $row): array => [...$open[$key]->values(), ...$row],
+            array_keys($rows),
+            array_values($rows),
         );
+        if ($open !== []) {
+            $this->keep($review, $publication, $kept, $only);
+        }
 
         return count($rows);
     }
 
     /**
-     * @param  array<CodebookItem>  $open
-     * @return array<string, array<string, mixed>> what a paper says, by item
+     * @param  array<string, AnswerSlot>  $open
+     * @return array<string, array<string, mixed>> what a paper says, by slot
      */
     private function found(Review $review, array $open, Paper $paper, ?string $copy, LeadPass $pass): array
     {
@@ -85,26 +81,71 @@ final readonly class ProposeAnswers
         // the beginning of a paper leaves out too much for its silence to say something
         $whole = $pass === LeadPass::Deep ? $copy : null;
         $corrections = Corrections::of($review);
-        $items = array_filter(array_map(
-            fn (CodebookItem $code): ?AskedItem => $code->asked($corrections->learned($code->id)),
-            array_values($open),
-        ));
-        $leads = $this->finder->leads(array_values($items), $passages);
-        $isAsked = array_flip(array_column($items, 'id'));
+        $asked = [];
+        foreach ($open as $slot) {
+            $item = $slot->code->asked($corrections->learned($slot->code->id));
+            if ($item !== null) {
+                $asked[$slot->part === null ? 'whole' : 'parts'][$item->id] = $item;
+            }
+        }
+        $leads = $this->leadsOf($open, $asked, $passages);
         $rows = [];
-        foreach ($open as $code) {
-            $row = isset($isAsked[$code->id])
-                ? $this->row($code, $passages, [$copy, $whole], $leads[$code->id] ?? null)
+        foreach ($open as $key => $slot) {
+            $row = isset($asked[$slot->part === null ? 'whole' : 'parts'][$slot->code->id])
+                ? $this->row($slot->code, $passages, [$copy, $whole], $leads[$key] ?? null)
                 : null;
             if ($row !== null) {
-                $rows[$code->id] = $row;
+                $rows[$key] = $row;
             }
         }
 
         return $rows;
     }
 
-    /** @return array<CodebookItem> without answer, and without a lead that somebody ruled on */
+    /**
+     * @param  array<string, AnswerSlot>  $open
+     * @param  array<string, array<string, AskedItem>>  $asked  of the whole and of parts, by item
+     * @return array<string, Lead> by slot
+     */
+    private function leadsOf(array $open, array $asked, Passages $passages): array
+    {
+        $leads = $this->finder->leads(array_values($asked['whole'] ?? []), $passages);
+        $names = self::names($open);
+        if ($names !== []) {
+            $ofParts = (new PartLeads($this->finder))->leads(
+                array_values($asked['parts'] ?? []),
+                $passages,
+                PartNames::of($names),
+            );
+            foreach ($ofParts as $part => $of) {
+                foreach ($of as $item => $lead) {
+                    $leads[AnswerSlot::keyOf((string) $item, $part)] = $lead;
+                }
+            }
+        }
+
+        return $leads;
+    }
+
+    /**
+     * What the parts that are asked about are told apart by: their own names, and those of the groups they are.
+     *
+     * @param  array<string, AnswerSlot>  $open
+     * @return array<string, list<string>> by part
+     */
+    private static function names(array $open): array
+    {
+        $names = [];
+        $slot = reset($open);
+        foreach ($slot === false ? [] : StudyParts::of($slot->publication)->load('arm') as $part) {
+            $usual = $part->arm === null ? [] : [$part->arm->name, ...PartNames::USUAL[$part->arm->kind] ?? []];
+            $names[$part->id] = [$part->name, ...$usual];
+        }
+
+        return $names;
+    }
+
+    /** @return array<string, AnswerSlot> without answer, and without a lead that somebody ruled on, by their keys */
     private function open(Review $review, Publication $publication, ?string $only): array
     {
         // where two code apart, the other one has use for a lead until both have answered
@@ -114,78 +155,28 @@ final readonly class ProposeAnswers
             ->where('hand', '')
             ->whereNull('superseded_at')
             ->where(fn ($said) => $said->whereNotNull('value')->orWhere('kind', '<>', AnswerKind::Value))
-            ->pluck('code_id');
+            ->get(['code_id', 'part_id']);
         $ruled = CodingLead::query()
             ->where('review_id', $review->id)
             ->where('publication_id', $publication->id)
             ->where('ruling', '<>', LeadRuling::Waiting)
-            ->pluck('code_id');
-
-        $closed = $answered->merge($ruled)->all();
-        $codes = $review->codes()->whereNull('retired_at')->when($only, fn ($codes) => $codes->whereKey($only))->get();
-
-        return $codes->reject(fn (CodebookItem $code): bool => in_array($code->id, $closed, true))->all();
-    }
-
-    /**
-     * Of the report its first copy that gives text, else title and abstract; then such copies of other reports of its
-     * study.
-     *
-     * @return \Generator<int, array{Publication, Paper, ?string}> with the copy that was read
-     */
-    private function papers(Publication $publication): \Generator
-    {
-        yield $this->copy($publication) ?? [$publication, self::abstract($publication), null];
-        $others = $publication->study_id === null
-            ? []
-            : Publication::query()
-                ->where('review_id', $publication->review_id)
-                ->where('study_id', $publication->study_id)
-                ->whereNull('merged_into')
-                ->whereKeyNot($publication->id)
-                ->orderByRaw('year NULLS LAST')
-                ->orderBy('id')
-                ->get();
-        foreach ($others as $other) {
-            $copy = $this->copy($other);
-            if ($copy !== null) {
-                yield $copy;
-            }
+            ->get(['code_id', 'part_id']);
+        $closed = [];
+        foreach ([...$answered, ...$ruled] as $one) {
+            $closed[AnswerSlot::keyOf($one->code_id, $one->part_id)] = true;
         }
-    }
-
-    /** @return ?array{Publication, Paper, string} */
-    private function copy(Publication $publication): ?array
-    {
-        $copies = FullText::query()
-            ->where('review_id', $publication->review_id)
-            ->where('publication_id', $publication->id)
-            ->where('state', 'read')
-            ->whereNull('taken_out_at')
-            ->orderBy('id')
-            ->get();
-        foreach ($copies as $copy) {
-            try {
-                $paper = PdfPaper::read(StoredCopy::path($copy->path()));
-            } catch (UnreadablePdf) {
-                continue;
-            }
-            if ($paper->blocks !== []) {
-                return [$publication, $paper, $copy->id];
+        $parts = StudyParts::of($publication);
+        $open = [];
+        foreach ($review->codes()->whereNull('retired_at')->when($only, fn ($codes) => $codes->whereKey($only))->get() as $code) {
+            foreach (StudyParts::slots($publication, $code, $parts, []) as $slot) {
+                // what is asked of parts waits until they are named
+                if (! isset($closed[$slot->key()]) && ($code->per === '' || $slot->part !== null)) {
+                    $open[$slot->key()] = $slot;
+                }
             }
         }
 
-        return null;
-    }
-
-    private static function abstract(Publication $publication): Paper
-    {
-        $blocks = [new Block(BlockKind::Heading, $publication->title, 1, $publication->title)];
-        foreach (preg_split('/\R+/u', $publication->abstract, -1, PREG_SPLIT_NO_EMPTY) ?: [] as $text) {
-            $blocks[] = new Block(BlockKind::Paragraph, $text, 1, 'Abstract', SectionKind::Abstract);
-        }
-
-        return new Paper($blocks);
+        return $open;
     }
 
     /**
@@ -202,7 +193,6 @@ final readonly class ProposeAnswers
         }
 
         return [
-            'code_id' => $code->id,
             'kind' => AnswerKind::Value,
             'value' => $value,
             'quote' => $lead->quote,
@@ -219,7 +209,6 @@ final readonly class ProposeAnswers
         $words = implode(', ', array_slice([$code->label, ...$code->synonyms], 0, 6));
 
         return [
-            'code_id' => $code->id,
             'kind' => AnswerKind::NotReported,
             'value' => null,
             'quote' => '',
@@ -257,9 +246,9 @@ final readonly class ProposeAnswers
                 ->when($only, fn ($waiting) => $waiting->where('code_id', $only))
                 ->delete();
             // what was answered or ruled on while the paper was read needs no lead
-            $open = array_column($this->open($review, $publication, $only), 'id');
+            $open = $this->open($review, $publication, $only);
             foreach ($rows as $row) {
-                if (in_array($row['code_id'], $open, true)) {
+                if (isset($open[AnswerSlot::keyOf($row['code_id'], $row['part_id'])])) {
                     CodingLead::query()->create([...$row, 'ruling' => LeadRuling::Waiting]);
                 }
             }

@@ -7,10 +7,10 @@ namespace App\Actions\Coding;
 use App\Actions\Shared\Refused;
 use App\Actions\Shared\WriteLog;
 use App\Models\Answer;
-use App\Models\CodebookItem;
 use App\Models\CodingLead;
-use App\Models\Publication;
+use App\Models\StudyPart;
 use App\Models\User;
+use App\Queries\Coding\AnswerSlot;
 use Illuminate\Support\Facades\DB;
 use WaryHeron\Core\Coding\GivenAnswer;
 use WaryHeron\Core\Coding\Lead\LeadRuling;
@@ -28,51 +28,56 @@ final readonly class SaveAnswer
      * @param  ?string  $seen  the answer that the page showed, '' for none, null where it does not say
      * @return ?Answer the answer that stands in the person's hand; null where none does
      *
-     * @throws Refused If the publication is not included, or somebody has answered meanwhile.
+     * @throws Refused If the publication is not included, the part is taken out, or somebody has answered meanwhile.
      * @throws \WaryHeron\Core\Coding\InvalidAnswer
      */
     public function execute(
         User $by,
-        Publication $publication,
-        CodebookItem $code,
+        AnswerSlot $slot,
         GivenAnswer $given,
         ?string $seen = null,
     ): ?Answer {
-        $placed = $given->resting($this->evidence->execute($publication->review_id, $given->evidence));
-        $values = $placed->read($code->code());
+        $placed = $given->resting($this->evidence->execute($slot->publication->review_id, $given->evidence));
+        $values = $placed->read($slot->code->code());
 
-        return DB::transaction(function () use ($by, $publication, $code, $values, $seen): ?Answer {
-            $review = CodedPublications::carrying($publication);
+        return DB::transaction(function () use ($by, $slot, $values, $seen): ?Answer {
+            $review = CodedPublications::carrying($slot->publication);
+            self::refuseTakenOut($slot);
             $hand = $review->handOf($by);
-            $current = CurrentAnswers::of($publication, $code)->where('hand', $hand)->with('user')->first();
-            self::refuseUnseen($current, $code, $seen);
+            $current = $slot->answers()->where('hand', $hand)->with('user')->first();
+            self::refuseUnseen($current, $slot, $seen);
             if (self::isSame($current, $values)) {
                 return $current;
             }
             $current?->update(['superseded_at' => now()]);
-            $answer = Answer::query()->create([
-                'review_id' => $publication->review_id,
-                'publication_id' => $publication->id,
-                'code_id' => $code->id,
-                'user_id' => $by->id,
-                'hand' => $hand,
-                ...$values,
-            ]);
+            $answer = Answer::query()->create([...$slot->values(), 'user_id' => $by->id, 'hand' => $hand, ...$values]);
             $this->ruleOnLead($by, $answer);
-            $this->agreed->execute($by, $review, $publication, $code);
-            $this->write($by, $publication, $code, $answer);
+            if ($answer->says()) {
+                WholeGivesWay::to($slot, $hand);
+            }
+            $this->agreed->execute($by, $review, $slot);
+            $this->write($by, $slot, $answer);
 
             return $answer;
         });
     }
 
     /** @throws Refused If what stands is not what the page showed. */
-    private static function refuseUnseen(?Answer $current, CodebookItem $code, ?string $seen): void
+    private static function refuseUnseen(?Answer $current, AnswerSlot $slot, ?string $seen): void
     {
         if ($seen !== null && $seen !== ($current->id ?? '')) {
             throw new Refused(
-                "{$current?->user->name} answered “{$code->label}” meanwhile. That answer is shown now; save again if yours should replace it.",
+                "{$current?->user->name} answered “{$slot->code->label}” meanwhile. That answer is shown now; save again if yours should replace it.",
             );
+        }
+    }
+
+    /** @throws Refused If the part was taken out meanwhile. */
+    private static function refuseTakenOut(AnswerSlot $slot): void
+    {
+        $part = $slot->part;
+        if ($part !== null && StudyPart::of($slot->publication)->whereKey($part->id)->sharedLock()->value('retired_at') !== null) {
+            throw new Refused("“{$part->name}” was taken out of this study meanwhile. What it was answered is kept.");
         }
     }
 
@@ -97,18 +102,19 @@ final readonly class SaveAnswer
             ->where('review_id', $answer->review_id)
             ->where('publication_id', $answer->publication_id)
             ->where('code_id', $answer->code_id)
+            ->where('part_id', $answer->part_id)
             ->where('ruling', LeadRuling::Waiting)
             ->first()
             ?->ruled($by, $answer);
     }
 
-    private function write(User $by, Publication $publication, CodebookItem $code, Answer $answer): void
+    private function write(User $by, AnswerSlot $slot, Answer $answer): void
     {
         ($this->log)(
-            $publication->review_id,
+            $slot->publication->review_id,
             $by,
             'answer.saved',
-            "Coded “{$code->label}” of “{$publication->title}”",
+            "Coded {$slot->words()}",
             $answer,
             $answer->hand === '' ? ['value' => $answer->value, 'kind' => $answer->kind->value] : [],
         );

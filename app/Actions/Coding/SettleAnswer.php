@@ -7,9 +7,8 @@ namespace App\Actions\Coding;
 use App\Actions\Shared\Refused;
 use App\Actions\Shared\WriteLog;
 use App\Models\Answer;
-use App\Models\CodebookItem;
-use App\Models\Publication;
 use App\Models\User;
+use App\Queries\Coding\AnswerSlot;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Facades\DB;
 use WaryHeron\Core\Coding\AnswerKind;
@@ -25,9 +24,9 @@ final readonly class SettleAnswer
     }
 
     /** @throws Refused If it has not opened, or that answer is there no more. */
-    public function take(User $by, Publication $publication, CodebookItem $code, string $answerId): Answer
+    public function take(User $by, AnswerSlot $slot, string $answerId): Answer
     {
-        return $this->settle($by, $publication, $code, function (Collection $own) use ($answerId): array {
+        return $this->settle($by, $slot, function (Collection $own) use ($answerId): array {
             $taken = $own->firstWhere('id', $answerId);
             if ($taken === null) {
                 throw new Refused('That answer was changed meanwhile. It is shown now as it is.');
@@ -43,44 +42,42 @@ final readonly class SettleAnswer
      * @throws Refused If it has not opened.
      * @throws \WaryHeron\Core\Coding\InvalidAnswer
      */
-    public function otherwise(User $by, Publication $publication, CodebookItem $code, AnswerKind $kind, mixed $value): Answer
+    public function otherwise(User $by, AnswerSlot $slot, AnswerKind $kind, mixed $value): Answer
     {
         return $this->settle(
             $by,
-            $publication,
-            $code,
+            $slot,
             fn (Collection $own): array => [
-                ...(new GivenAnswer($value, $kind))->read($code->code()),
+                ...(new GivenAnswer($value, $kind))->read($slot->code->code()),
                 'evidence' => CountAgreed::each($own->flatMap(fn (Answer $one): array => $one->evidence)),
             ],
         );
     }
 
     /** @param  \Closure(Collection<int, Answer>): array<string, mixed>  $values  from the answers of both */
-    private function settle(User $by, Publication $publication, CodebookItem $code, \Closure $values): Answer
+    private function settle(User $by, AnswerSlot $slot, \Closure $values): Answer
     {
-        return DB::transaction(function () use ($by, $publication, $code, $values): Answer {
-            $current = CurrentAnswers::of($publication, $code)->orderBy('created_at')->lockForUpdate()->get();
+        return DB::transaction(function () use ($by, $slot, $values): Answer {
+            $current = $slot->answers()->orderBy('created_at')->lockForUpdate()->get();
             $own = $current->filter(fn (Answer $one): bool => $one->hand !== '' && $one->says());
             if ($own->count() < 2) {
                 throw new Refused('Both have to answer before it opens.');
             }
             $made = $values($own);
             $current->firstWhere('hand', '')?->update(['superseded_at' => now()]);
+            WholeGivesWay::to($slot, '');
             $answer = Answer::query()->create([
-                'review_id' => $publication->review_id,
-                'publication_id' => $publication->id,
-                'code_id' => $code->id,
+                ...$slot->values(),
                 'user_id' => $by->id,
                 'hand' => '',
                 'how' => self::SETTLED,
                 ...$made,
             ]);
             ($this->log)(
-                $publication->review_id,
+                $slot->publication->review_id,
                 $by,
                 'answer.settled',
-                "Settled “{$code->label}” of “{$publication->title}”: {$answer->shown($code->code())}",
+                "Settled {$slot->words()}: {$answer->shown($slot->code->code())}",
                 $answer,
             );
 

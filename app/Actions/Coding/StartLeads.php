@@ -8,6 +8,7 @@ use App\Actions\Shared\Refused;
 use App\Actions\Shared\WriteLog;
 use App\Jobs\Coding\FindLeads;
 use App\Models\CodebookItem;
+use App\Models\Publication;
 use App\Models\Review;
 use App\Models\Task;
 use App\Models\User;
@@ -25,6 +26,7 @@ final readonly class StartLeads
 
     /**
      * @param  ?CodebookItem  $code  the only one to be looked for; null for all
+     * @param  ?Publication  $study  the only one to be read; null for all
      *
      * @throws Refused If there is nothing to read or to ask, or they are being read already.
      */
@@ -33,8 +35,9 @@ final readonly class StartLeads
         Review $review,
         ?CodebookItem $code = null,
         LeadPass $pass = LeadPass::Deep,
+        ?Publication $study = null,
     ): Task {
-        return DB::transaction(function () use ($by, $review, $code, $pass): Task {
+        return DB::transaction(function () use ($by, $review, $code, $pass, $study): Task {
             Review::query()->whereKey($review->id)->lockForUpdate()->first();
             if ($review->tasks()->where('kind', 'leads')->whereIn('state', TaskState::underWay())->exists()) {
                 throw new Refused('The papers are being read already.');
@@ -43,21 +46,32 @@ final readonly class StartLeads
                 throw new Refused('The codebook is empty. Say first what is to be found out.');
             }
             $included = CodedReports::ids($review);
+            $included = $study === null ? $included : array_values(array_intersect($included, [$study->id]));
             if ($included === []) {
                 throw new Refused('Nothing is included yet, so there is no paper to read.');
             }
             $task = $review->tasks()->create([
                 'user_id' => $by->id,
                 'kind' => 'leads',
-                'title' => 'Reading '.number_format(count($included)).($pass === LeadPass::Fast ? ' papers’ beginnings for ' : ' papers for ').($code === null ? 'answers' : "“{$code->label}”"),
+                'title' => self::title($included, $code, $pass, $study),
                 'state' => TaskState::Queued,
                 'total' => count($included),
-                'url' => route('coding', $review, false),
+                'url' => $study === null ? route('coding', $review, false) : route('coding.show', [$review, $study], false),
             ]);
-            ($this->log)($review, $by, 'lead.sought', "Had {$task->total} papers read for answers to ".($code === null ? 'the codebook' : "“{$code->label}”"), $review);
+            $what = $code === null ? 'the codebook' : "“{$code->label}”";
+            ($this->log)($review, $by, 'lead.sought', "Had {$task->total} papers read for answers to {$what}", $review);
             FindLeads::dispatch($task->id, $included, $code?->id, $pass)->afterCommit();
 
             return $task;
         });
+    }
+
+    /** @param  list<string>  $included */
+    private static function title(array $included, ?CodebookItem $code, LeadPass $pass, ?Publication $study): string
+    {
+        $papers = $study?->called() ?? number_format(count($included)).' papers';
+        $beginnings = $pass === LeadPass::Fast ? ', the beginnings,' : '';
+
+        return "Reading {$papers}{$beginnings} for ".($code === null ? 'answers' : "“{$code->label}”");
     }
 }

@@ -22,10 +22,10 @@ final class CodedStudies
 
         return $asked->areAll() && $codes->isNotEmpty()
             ? DB::query()->fromSub(
-                $answered->havingRaw('count(*) >= ?', [$codes->count()])->selectRaw('1'),
+                $answered->havingRaw('count(DISTINCT answers.code_id) >= ?', [$codes->count()])->selectRaw('1'),
                 'all',
             )->count()
-            : count(self::complete($codes->isEmpty(), $asked, $answered));
+            : count(self::complete($review, $asked, $answered));
     }
 
     /**
@@ -41,10 +41,10 @@ final class CodedStudies
             ? array_map(
                 strval(...),
                 array_values(
-                    $answered->havingRaw('count(*) >= ?', [$codes->count()])->pluck('answers.publication_id')->all(),
+                    $answered->havingRaw('count(DISTINCT answers.code_id) >= ?', [$codes->count()])->pluck('answers.publication_id')->all(),
                 ),
             )
-            : self::complete($codes->isEmpty(), $asked, $answered);
+            : self::complete($review, $asked, $answered);
     }
 
     /**
@@ -52,21 +52,39 @@ final class CodedStudies
      *
      * @return list<string>
      */
-    private static function complete(bool $isNothingAsked, AskedItems $asked, Builder $answered): array
+    private static function complete(Review $review, AskedItems $asked, Builder $answered): array
     {
-        if ($isNothingAsked) {
+        if ($asked->entries === []) {
             return [];
         }
+        $parts = self::parts($review);
         $complete = [];
-        $answered->selectRaw('answers.publication_id, jsonb_object_agg(answers.code_id, answers.value) AS said');
+        $answered->selectRaw(
+            'answers.publication_id, jsonb_agg(jsonb_build_array(answers.part_id, answers.code_id, answers.value)) AS said',
+        );
         foreach ($answered->cursor() as $study) {
-            $said = json_decode($study->said, true, 8, JSON_THROW_ON_ERROR);
-            if (array_diff_key($asked->of($said, (string) $study->publication_id), $said) === []) {
-                $complete[] = (string) $study->publication_id;
+            $said = [];
+            foreach (json_decode($study->said, true, 8, JSON_THROW_ON_ERROR) as [$part, $code, $value]) {
+                $said[$part ?? ''][$code] = $value;
+            }
+            $id = (string) $study->publication_id;
+            if ($asked->areAnswered($said, $parts[$id] ?? [], $id)) {
+                $complete[] = $id;
             }
         }
 
         return $complete;
+    }
+
+    /** @return array<string, array<string, string>> kinds of the parts of each study, by part */
+    private static function parts(Review $review): array
+    {
+        $kinds = [];
+        foreach (DB::table('study_parts')->where('review_id', $review->id)->whereNull('retired_at')->get() as $part) {
+            $kinds[$part->publication_id][$part->id] = $part->kind;
+        }
+
+        return $kinds;
     }
 
     /**
@@ -86,14 +104,10 @@ final class CodedStudies
 
     private static function answered(Review $review, string $hand): Builder
     {
-        $answers = $hand === ''
-            ? DB::table('standing_answers AS answers')
-            : DB::table('answers')
-                ->where('answers.hand', $hand)
-                ->whereNull('answers.superseded_at')
-                ->whereRaw("(answers.value IS NOT NULL OR answers.kind <> 'value')");
-
-        return $answers
+        return DB::table('answers')
+            ->where('answers.hand', $hand)
+            ->whereNull('answers.superseded_at')
+            ->whereRaw("(answers.value IS NOT NULL OR answers.kind <> 'value')")
             ->join('codes', 'codes.id', '=', 'answers.code_id')
             ->join(
                 'coded_reports',

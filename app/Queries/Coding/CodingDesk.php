@@ -30,39 +30,44 @@ final readonly class CodingDesk
         $view = EvidenceView::of($this->review, $this->publication);
 
         return [
-            'items' => array_values(
-                $study->codes
-                    ->map(fn (CodebookItem $code): array => [
-                        ...$this->item($code),
-                        'standing' => $standings[$code->id],
-                        'answer' => self::answer($study->answers[$code->id] ?? null, $code->code(), $view),
-                    ])
-                    ->all(),
+            'items' => array_map(
+                fn (AnswerSlot $slot): array => [
+                    ...$this->item($slot),
+                    'standing' => $standings[$slot->key()],
+                    'answer' => self::answer($study->answers[$slot->key()] ?? null, $slot->code->code(), $view),
+                ],
+                $study->slots,
             ),
             'leads' => $this->leads($study, $view),
             'copies' => $this->copies(),
         ];
     }
 
-    /** @return array{item: array<string, mixed>, answer: array<string, mixed>, lead: ?array<string, mixed>} */
-    public function one(User $user, CodebookItem $code): array
+    /** @return list<array{item: array<string, mixed>, answer: array<string, mixed>, lead: ?array<string, mixed>}> of the study, or of each of its parts */
+    public function of(User $user, CodebookItem $code): array
     {
         $study = StudyCoding::of($this->review, $this->publication, $user);
         $view = EvidenceView::of($this->review, $this->publication);
-        $leads = array_column($this->leads($study, $view), null, 'code');
+        $leads = array_column($this->leads($study, $view), null, 'slot');
+        $slots = array_filter($study->slots, fn (AnswerSlot $one): bool => $one->code->id === $code->id);
 
-        return [
-            'item' => $this->item($code),
-            'answer' => self::answer($study->answers[$code->id] ?? null, $code->code(), $view),
-            'lead' => $leads[$code->id] ?? null,
-        ];
+        return array_values(array_map(fn (AnswerSlot $slot): array => [
+            'item' => $this->item($slot),
+            'answer' => self::answer($study->answers[$slot->key()] ?? null, $code->code(), $view),
+            'lead' => $leads[$slot->key()] ?? null,
+        ], $slots));
     }
 
     /** @return array<string, mixed> */
-    private function item(CodebookItem $code): array
+    private function item(AnswerSlot $slot): array
     {
+        $code = $slot->code;
+        $to = array_filter([$this->review->id, $this->publication->id, $code->id, 'part' => $slot->part?->id]);
+
         return [
-            'id' => $code->id,
+            'id' => $slot->key(),
+            'part' => $slot->part->name ?? '',
+            'per' => $code->per,
             'section' => $code->section,
             'pass' => $code->pass->value,
             'label' => $code->label,
@@ -72,8 +77,8 @@ final readonly class CodingDesk
             'unit' => $code->unit,
             'required' => $code->required,
             'options' => array_map(self::option(...), $code->code()->choosable()),
-            'url' => route('coding.answer', [$this->review, $this->publication, $code], false),
-            'leadUrl' => route('leads.rule', [$this->review, $this->publication, $code], false),
+            'url' => route('coding.answer', $to, false),
+            'leadUrl' => route('leads.rule', $to, false),
         ];
     }
 
@@ -103,24 +108,30 @@ final readonly class CodingDesk
     /** @return list<array<string, mixed>> with the places of their words */
     private function leads(StudyCoding $study, EvidenceView $view): array
     {
-        $codes = $study->codes->keyBy('id');
-        $leads = array_values(array_filter($study->leads, fn (CodingLead $one): bool => $codes->has($one->code_id)));
+        $slots = [];
+        foreach ($study->slots as $slot) {
+            $slots[$slot->key()] = $slot;
+        }
+        $leads = array_intersect_key($study->leads, $slots);
+        $codes = array_map(fn (string $key) => $slots[$key]->code->code(), array_keys($leads));
         $pieces = PlacedWords::of(
             $this->review->id,
-            array_map(fn (CodingLead $lead): Evidence => $lead->evidence(), $leads),
+            array_values(array_map(fn (CodingLead $lead): Evidence => $lead->evidence(), $leads)),
         );
 
         return array_map(
-            fn (CodingLead $lead, Evidence $piece): array => [
-                'code' => $lead->code_id,
+            fn (string $slot, CodingLead $lead, Code $code, Evidence $piece): array => [
+                'slot' => $slot,
                 'kind' => $lead->kind->value,
                 'value' => $lead->value,
-                'shown' => $lead->shown($codes->firstOrFail('id', $lead->code_id)->code()),
+                'shown' => $lead->shown($code),
                 'evidence' => $lead->quote === '' ? null : $view->shown($piece),
                 'confidence' => $lead->confidence->value,
                 'reason' => $lead->reason,
             ],
-            $leads,
+            array_keys($leads),
+            array_values($leads),
+            $codes,
             $pieces,
         );
     }

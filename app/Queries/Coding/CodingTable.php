@@ -18,6 +18,7 @@ use stdClass;
 use WaryHeron\Core\Coding\AnswerKind;
 use WaryHeron\Core\Coding\AskedItems;
 use WaryHeron\Core\Coding\Code;
+use WaryHeron\Core\Coding\Lead\Confidence;
 use WaryHeron\Core\Coding\Lead\LeadRuling;
 
 /** A page of the included publications against the items of the codebook, with the answers that count. */
@@ -31,7 +32,7 @@ final readonly class CodingTable
      * @param  int  $reported  included reports of all studies; 0 where some of them are asked for
      * @param  Collection<int, stdClass>  $publications
      * @param  array<string, array<string, TableAnswer>>  $answers  by publication, then code, of all items
-     * @param  array<string, array<string, stdClass>>  $leads  by publication, then code
+     * @param  array<string, array<string, list<stdClass>>>  $leads  by publication, then code
      * @param  array<string, array<string, true>>  $differing  by publication, then code
      * @param  AskedItems  $askedItems  of all items
      * @param  array<string, Code>  $shown  the items shown, read from their models once and not for each cell
@@ -116,14 +117,15 @@ final readonly class CodingTable
         $rows = DB::table('standing_answers AS a')
             ->where('a.review_id', $review->id)
             ->whereIn('a.publication_id', $publications)
-            ->select(['a.publication_id', 'a.code_id', 'a.kind', 'a.value'])
+            ->select(['a.publication_id', 'a.code_id', 'a.kind', 'a.value', 'a.parts'])
             ->selectRaw("(a.from_whole OR a.evidence <> '[]') AS is_shown");
         if ($inFull) {
             $rows->join('users', 'users.id', '=', 'a.user_id')->addSelect(['a.evidence', 'a.note', 'users.name AS coder']);
         }
+        $names = StudyParts::names($review, $publications);
         $answers = [];
         foreach ($rows->cursor() as $row) {
-            $answers[$row->publication_id][$row->code_id] = TableAnswer::of($row);
+            $answers[$row->publication_id][$row->code_id] = TableAnswer::of($row, $names);
         }
 
         return $answers;
@@ -149,15 +151,23 @@ final readonly class CodingTable
         if (isset($this->differing[$publication][$id])) {
             return new Cell('', 'differs', 'cell-differs');
         }
-        $lead = $this->leads[$publication][$id] ?? null;
-        if ($lead === null) {
+        $leads = $this->leads[$publication][$id] ?? [];
+        if ($leads === []) {
             return $isAsked ? Cell::nothing() : Cell::notAsked();
         }
+        $says = array_map(fn (stdClass $one): string => self::proposed($one, $code), $leads);
+        $surest = array_map(Confidence::from(...), array_column($leads, 'confidence'));
+
+        return new Cell(self::short(implode("\n", $says)), Confidence::least(...$surest)->value, 'cell-lead');
+    }
+
+    private static function proposed(stdClass $lead, Code $code): string
+    {
         $says = $lead->kind === AnswerKind::Value->value
             ? $code->show(json_decode($lead->value, true, 4, JSON_THROW_ON_ERROR))
             : AnswerKind::from($lead->kind)->label();
 
-        return new Cell(self::short($says), $lead->confidence, 'cell-lead');
+        return $lead->part === null ? $says : "{$lead->part}: {$says}";
     }
 
     private static function short(string $words): string
@@ -168,18 +178,22 @@ final readonly class CodingTable
 
     /**
      * @param  list<string>  $publications
-     * @return array<string, array<string, stdClass>>
+     * @return array<string, array<string, list<stdClass>>> by publication, then code; of each part one
      */
     private static function leadsOf(Review $review, array $publications): array
     {
         $rows = DB::table('leads')
-            ->where('review_id', $review->id)
-            ->whereIn('publication_id', $publications)
-            ->where('ruling', LeadRuling::Waiting->value)
-            ->select(['publication_id', 'code_id', 'kind', 'value', 'confidence']);
+            ->leftJoin('study_parts AS part', fn ($join) => $join
+                ->on('part.review_id', '=', 'leads.review_id')
+                ->on('part.id', '=', 'leads.part_id'))
+            ->where('leads.review_id', $review->id)
+            ->whereIn('leads.publication_id', $publications)
+            ->where('leads.ruling', LeadRuling::Waiting->value)
+            ->orderBy('part.position')
+            ->select(['leads.publication_id', 'leads.code_id', 'leads.kind', 'leads.value', 'leads.confidence', 'part.name AS part']);
         $leads = [];
         foreach ($rows->cursor() as $row) {
-            $leads[$row->publication_id][$row->code_id] = $row;
+            $leads[$row->publication_id][$row->code_id][] = $row;
         }
 
         return $leads;
@@ -199,7 +213,7 @@ final readonly class CodingTable
             ->where('hand', '<>', '')
             ->whereNull('superseded_at')
             ->whereRaw("(value IS NOT NULL OR kind <> 'value')")
-            ->groupBy('publication_id', 'code_id')
+            ->groupBy('publication_id', 'code_id', 'part_id')
             ->havingRaw('count(DISTINCT (kind, value)) > 1')
             ->get(['publication_id', 'code_id']);
         $differing = [];

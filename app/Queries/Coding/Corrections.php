@@ -23,7 +23,7 @@ final readonly class Corrections
 
     public static function of(Review $review): self
     {
-        $taken = DB::table('standing_answers')
+        $taken = DB::table('answers_by_part')
             ->where('review_id', $review->id)
             ->where('kind', 'value')
             ->whereRaw("evidence <> '[]'")

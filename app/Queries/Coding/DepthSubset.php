@@ -83,7 +83,7 @@ final readonly class DepthSubset
         return $rule === [] ? 'studies chosen by hand' : 'studies where '.implode(' and ', $rule);
     }
 
-    /** @return array<string, array<string, string|int|float|list<string>|null>> what counts of each study, of the items in the rule */
+    /** @return array<string, array<string, string|int|float|list<string|int|float>|null>> what counts of each study, of the items in the rule */
     private function values(): array
     {
         $rows = DB::table('standing_answers')

@@ -17,7 +17,7 @@ final class Leads
     /**
      * Those that a person may rule on. Where two code apart, what the other one ruled on waits for them all the same.
      *
-     * @return array<string, CodingLead> by code
+     * @return array<string, CodingLead> by slot
      */
     public static function waitingFor(Review $review, string $publicationId, User $user): array
     {
@@ -31,7 +31,7 @@ final class Leads
             ->where($waits)
             ->orderBy('created_at')
             ->get()
-            ->keyBy('code_id')
+            ->keyBy(fn (CodingLead $one): string => AnswerSlot::keyOf($one->code_id, $one->part_id))
             ->all();
     }
 

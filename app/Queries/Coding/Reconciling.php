@@ -27,8 +27,14 @@ final readonly class Reconciling
         return new self($review, $review->codes()->whereNull('retired_at')->get());
     }
 
+    /** @param  array{publication: stdClass, part: string, ...}  $one  of what is open */
+    public function partName(array $one): string
+    {
+        return StudyParts::names($this->review, [$one['publication']->id])[$one['part']] ?? '';
+    }
+
     /**
-     * @return list<array{publication: stdClass, code: CodebookItem, sides: list<Answer>, difference: AnswerDifference}>
+     * @return list<array{publication: stdClass, code: CodebookItem, part: string, sides: list<Answer>, difference: AnswerDifference}>
      *     those that nobody has settled, study by study
      */
     public function open(): array
@@ -36,13 +42,14 @@ final readonly class Reconciling
         $studies = CodingTable::included($this->review)->keyBy('id');
         $open = [];
         foreach ($this->both() as $key => $sides) {
-            [$publication, $code] = explode(' ', $key);
+            [$publication, $code, $part] = explode(' ', $key);
             $item = $this->codes->firstWhere('id', $code);
             $difference = self::difference($sides);
             if ($item !== null && $studies->has($publication) && $difference !== AnswerDifference::None) {
                 $open[] = [
                     'publication' => $studies[$publication],
                     'code' => $item,
+                    'part' => $part,
                     'sides' => $sides,
                     'difference' => $difference,
                 ];
@@ -51,8 +58,8 @@ final readonly class Reconciling
         $order = array_flip($studies->keys()->all());
         usort(
             $open,
-            fn (array $a, array $b): int => [$order[$a['publication']->id], $a['code']->position] <=>
-                [$order[$b['publication']->id], $b['code']->position],
+            fn (array $a, array $b): int => [$order[$a['publication']->id], $a['code']->position, $a['part']] <=>
+                [$order[$b['publication']->id], $b['code']->position, $b['part']],
         );
 
         return $open;
@@ -71,8 +78,8 @@ final readonly class Reconciling
     {
         $rows = [];
         foreach ($this->own() as $answer) {
-            $rows[$answer->code_id][$answer->publication_id][] = [
-                $answer->publication_id,
+            $rows[$answer->code_id][self::key($answer)][] = [
+                self::key($answer),
                 $answer->hand,
                 json_encode([$answer->kind, $answer->value], JSON_THROW_ON_ERROR),
             ];
@@ -105,7 +112,7 @@ final readonly class Reconciling
     {
         $rows = [];
         foreach ($this->own() as $answer) {
-            $rows["{$answer->publication_id} {$answer->code_id}"][] = $answer;
+            $rows[self::key($answer)][] = $answer;
         }
         $weeks = [];
         foreach (array_filter($rows, fn (array $sides): bool => count($sides) > 1) as $sides) {
@@ -121,19 +128,24 @@ final readonly class Reconciling
         return $weeks;
     }
 
-    /** @return array<string, list<Answer>> of what does not count yet, by publication and code */
+    private static function key(Answer $answer): string
+    {
+        return "{$answer->publication_id} {$answer->code_id} {$answer->part_id}";
+    }
+
+    /** @return array<string, list<Answer>> of what does not count yet, by publication, code and part */
     private function both(): array
     {
         $settled = array_flip(
-            DB::table('standing_answers')
+            DB::table('answers_by_part')
                 ->where('review_id', $this->review->id)
-                ->selectRaw("publication_id || ' ' || code_id AS key")
+                ->selectRaw("publication_id || ' ' || code_id || ' ' || coalesce(part_id, '') AS key")
                 ->pluck('key')
                 ->all(),
         );
         $both = [];
         foreach ($this->own() as $answer) {
-            $both["{$answer->publication_id} {$answer->code_id}"][] = $answer;
+            $both[self::key($answer)][] = $answer;
         }
 
         return array_filter(array_diff_key($both, $settled), fn (array $sides): bool => count($sides) > 1);

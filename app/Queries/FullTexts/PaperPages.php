@@ -6,7 +6,11 @@ namespace App\Queries\FullTexts;
 
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
+use WaryHeron\Core\FullText\Reading\Block;
+use WaryHeron\Core\FullText\Reading\BlockKind;
 use WaryHeron\Core\FullText\Reading\Page;
+use WaryHeron\Core\FullText\Reading\Paper;
+use WaryHeron\Core\FullText\Reading\SectionKind;
 use WaryHeron\Core\FullText\Reading\Word;
 
 /** The words and blocks of a copy, as they were read from its PDF. */
@@ -62,6 +66,21 @@ final class PaperPages
         }
 
         return $blocks;
+    }
+
+    /** A copy as text in reading order, without the sections that its headings make. */
+    public static function paper(string $reviewId, string $fullTextId): Paper
+    {
+        return new Paper(array_map(
+            fn (array $one): Block => new Block(
+                BlockKind::from($one['kind']),
+                $one['text'],
+                $one['page'],
+                section: SectionKind::Other,
+                cells: $one['cells'] ?? [],
+            ),
+            self::blocks($reviewId, $fullTextId),
+        ));
     }
 
     public static function areRead(string $reviewId, string $fullTextId): bool

@@ -7,10 +7,10 @@ namespace App\Queries\Synthesis;
 use App\Models\CodebookItem;
 use App\Models\Review;
 use App\Queries\Coding\CodingTable;
+use App\Queries\Coding\StudyParts;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
-use stdClass;
 use WaryHeron\Core\Coding\CodeType;
 use WaryHeron\Core\Synthesis\Plot\Judged;
 use WaryHeron\Core\Synthesis\Plot\JudgementPlot;
@@ -22,10 +22,11 @@ final readonly class Soundness
     private const LONGEST = 5;
 
     /**
-     * @param  Collection<int, stdClass>  $studies  those judged in any regard
+     * @param  array<string, string>  $names  of what is judged in any regard: studies, or parts of them
+     * @param  array<string, string>  $studies  the study of each
      * @param  list<Judged>  $regards
      */
-    private function __construct(public Collection $studies, public array $regards)
+    private function __construct(public array $names, public array $studies, public array $regards)
     {
     }
 
@@ -50,43 +51,60 @@ final readonly class Soundness
     public static function of(Review $review, Collection $items): self
     {
         $said = [];
-        $answers = DB::table('standing_answers')
+        $answers = DB::table('answers_by_part')
             ->where('review_id', $review->id)
             ->whereIn('code_id', $items->pluck('id'))
             ->where('kind', 'value')
-            ->get(['publication_id', 'code_id', 'value']);
+            ->get(['publication_id', 'part_id', 'code_id', 'value']);
         foreach ($answers as $answer) {
-            $said[$answer->code_id][$answer->publication_id] = (string) json_decode($answer->value, true, 4, JSON_THROW_ON_ERROR);
+            $value = (string) json_decode($answer->value, true, 4, JSON_THROW_ON_ERROR);
+            $said[$answer->code_id][trim("{$answer->publication_id} {$answer->part_id}")] = $value;
         }
-        $studies = CodingTable::included($review)->keyBy('id');
+        [$names, $studies] = self::rowsOf($review, array_merge(...array_values($said) ?: [[]]));
         $regards = array_values($items->map(fn (CodebookItem $one): Judged => new Judged(
             trim((string) preg_replace('/^risk of bias[,:]\s*/i', '', $one->label)) ?: $one->label,
             $one->code()->choosable(),
-            array_intersect_key($said[$one->id] ?? [], $studies->all()),
+            array_intersect_key($said[$one->id] ?? [], $names),
         ))->all());
-        $judged = array_merge(...array_map(fn (Judged $one): array => $one->by, $regards) ?: [[]]);
 
-        return new self($studies->only(array_keys($judged))->values(), $regards);
+        return new self($names, $studies, $regards);
+    }
+
+    /**
+     * A row for each study that is judged, and for each part of it that is.
+     *
+     * @param  array<string, string>  $judged  by study, or by study and part
+     * @return array{array<string, string>, array<string, string>} names of the rows, and the study of each
+     */
+    private static function rowsOf(Review $review, array $judged): array
+    {
+        $names = $of = [];
+        $studies = CodingTable::included($review);
+        $parts = StudyParts::names($review, array_values(array_map(strval(...), $studies->pluck('id')->all())));
+        foreach ($studies as $study) {
+            $name = trim(Str::before($study->authors, ';').' '.$study->year) ?: Str::limit($study->title, 40);
+            foreach (['' => ''] + $parts as $part => $called) {
+                $key = trim("{$study->id} {$part}");
+                if (isset($judged[$key])) {
+                    $names[$key] = $called === '' ? $name : "{$name}, {$called}";
+                    $of[$key] = $study->id;
+                }
+            }
+        }
+
+        return [$names, $of];
     }
 
     public function plot(): JudgementPlot
     {
-        return new JudgementPlot($this->names(), $this->regards);
-    }
-
-    /** @return array<string, string> by study */
-    public function names(): array
-    {
-        return $this->studies->mapWithKeys(
-            fn (stdClass $one): array => [$one->id => trim(Str::before($one->authors, ';').' '.$one->year) ?: Str::limit($one->title, 40)],
-        )->all();
+        return new JudgementPlot($this->names, $this->regards);
     }
 
     /** @return \Generator<int, list<string|int>> */
     public function rows(): \Generator
     {
         yield ['study', ...array_map(fn (Judged $one): string => $one->name, $this->regards)];
-        foreach ($this->names() as $study => $name) {
+        foreach ($this->names as $study => $name) {
             yield [$name, ...array_map(fn (Judged $one): string => $one->by[$study] ?? '', $this->regards)];
         }
     }

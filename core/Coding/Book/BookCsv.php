@@ -11,7 +11,7 @@ final class BookCsv
 {
     private const COLUMNS = [
         'id', 'label', 'type', 'options', 'unit', 'minimum', 'maximum', 'guidance', 'examples', 'synonyms', 'section',
-        'pass', 'required', 'asked when', 'is',
+        'pass', 'required', 'per', 'asked when', 'is',
     ];
 
     private const LISTS = ['options', 'synonyms', 'is'];

@@ -11,7 +11,7 @@ use WaryHeron\Core\Coding\Pass;
 
 /**
  * Entries of a codebook as plain values, whatever the file they come from: "id", "label", "type", "options", "unit",
- * "minimum", "maximum", "guidance", "examples", "synonyms", "section", "pass", "required", "when": {"item", "answers"}.
+ * "minimum", "maximum", "guidance", "examples", "synonyms", "section", "pass", "required", "per", "when": {"item", "answers"}.
  * Only label and type must be there. Types that a codebook for leads knows beside ours are texts here.
  */
 final class BookItems
@@ -61,6 +61,7 @@ final class BookItems
             'section' => $entry->section,
             'pass' => $entry->pass->value,
             'required' => $entry->isRequired,
+            'per' => $entry->per,
             'when' => $when,
         ];
 
@@ -87,6 +88,7 @@ final class BookItems
             Pass::tryFrom($given->text('pass', 20)) ?? Pass::Mapping,
             $given->is('required'),
             self::when($given),
+            $given->text('per', 40),
         );
     }
 

@@ -14,6 +14,7 @@ final readonly class Entry
     /**
      * @param  string  $id  by which conditions of the same codebook name it
      * @param  list<string>  $synonyms  other words for what is asked, by which leads are found
+     * @param  string  $per  what of a study it is asked of, each: arm, site; empty for the study once
      */
     public function __construct(
         public string $id,
@@ -26,6 +27,7 @@ final readonly class Entry
         public Pass $pass = Pass::Mapping,
         public bool $isRequired = false,
         public ?AskedWhen $when = null,
+        public string $per = '',
     ) {
     }
 
@@ -45,6 +47,7 @@ final readonly class Entry
             $this->pass,
             $this->isRequired,
             $when,
+            $this->per,
         );
     }
 }

@@ -12,4 +12,16 @@ enum Confidence: string
 
     /** A person has to look. */
     case Check = 'check';
+
+    /** Of several leads together. */
+    public static function least(self $first, self ...$others): self
+    {
+        $order = array_flip(array_column(self::cases(), 'value'));
+
+        return array_reduce(
+            $others,
+            fn (self $least, self $one): self => $order[$one->value] > $order[$least->value] ? $one : $least,
+            $first,
+        );
+    }
 }

@@ -36,6 +36,11 @@ final readonly class Lead
         };
     }
 
+    public function quoting(string $quote): self
+    {
+        return new self($this->value, $this->unit, $quote, $this->page, $this->score, $this->reason);
+    }
+
     public function weighed(float $more, string $why): self
     {
         $reason = trim("{$this->reason}; {$why}", '; ');

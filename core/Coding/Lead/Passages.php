@@ -66,6 +66,16 @@ final class Passages
         return new self($all);
     }
 
+    /**
+     * The same paper cut down.
+     *
+     * @param  list<Passage>  $some
+     */
+    public function only(array $some): self
+    {
+        return new self($some);
+    }
+
     /** @return list<Passage> those but references */
     public function told(): array
     {

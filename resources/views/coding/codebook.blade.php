@@ -6,6 +6,11 @@
             <option>{{ $section }}</option>
         @endforeach
     </datalist>
+    <datalist id="code-parts">
+        @foreach ($codes->pluck('per')->push('arm', 'outcome', 'site')->filter()->unique() as $part)
+            <option>{{ $part }}</option>
+        @endforeach
+    </datalist>
     <div class="desk desk-side">
         <section class="sheet">
             <header class="sheet-head">
@@ -20,7 +25,7 @@
                     <h2>{{ $of[0]->section ?: 'Without a section' }} <span class="quiet small">{{ $of[0]->pass->label() }}</span></h2>
                     @foreach ($of as $code)
                         <div class="codebook-item" id="item-{{ $code->id }}">
-                            <p><strong>{{ $code->label }}</strong> <span class="quiet">{{ $code->type->label() }}{{ $code->unit !== '' ? " in {$code->unit}" : '' }}{{ $code->minimum !== null ? ", at least {$code->minimum}" : '' }}{{ $code->maximum !== null ? ", at most {$code->maximum}" : '' }}{{ $code->required ? ', required' : '' }}</span>
+                            <p><strong>{{ $code->label }}</strong> <span class="quiet">{{ $code->type->label() }}{{ $code->unit !== '' ? " in {$code->unit}" : '' }}{{ $code->minimum !== null ? ", at least {$code->minimum}" : '' }}{{ $code->maximum !== null ? ", at most {$code->maximum}" : '' }}{{ $code->required ? ', required' : '' }}{{ $code->per !== '' ? ", of each {$code->per}" : '' }}</span>
                             </p>
                             @if ($code->guidance !== '')
                                 <p class="small">{{ $code->guidance }}</p>

@@ -15,9 +15,10 @@
             </header>
             @include('coding.numbers-list')
             <div class="sheet-scroll" tabindex="0" role="region" aria-label="Items" x-show="isCoding">
-                <template x-for="section in sections" x-bind:key="section.name">
+                <template x-for="section in sections" x-bind:key="section.key">
                     <div class="code-section">
                         <h2 x-text="section.name" x-show="section.name"></h2>
+                        <h3 class="code-part" x-text="section.part" x-show="section.part"></h3>
                         <ul>
                             <template x-for="one in section.items" x-bind:key="one.id">
                                 <li><button type="button" class="code-line" x-on:click="goTo(one.id)"
@@ -34,6 +35,13 @@
                         </ul>
                     </div>
                 </template>
+                @includeWhen($parts !== [], 'coding.desk-parts')
+                @if ($desk['mayCode'] && $desk['items'] !== [])
+                    <form class="study-parts" method="post" action="{{ route('leads.start', $review) }}">@csrf
+                        <input type="hidden" name="study" value="{{ $publication->id }}">
+                        <button class="button button-plain">Read its papers for answers</button>
+                    </form>
+                @endif
                 @if ($desk['items'] === [])
                     <x-empty title="The codebook is empty">Say first what is to be found out: <a
                             href="{{ route('codebook', $review) }}">the codebook</a>.</x-empty>
@@ -105,6 +113,9 @@
                 <div class="section code-asked">
                     <p class="small quiet" x-text="placeWords"></p>
                     <h2 x-text="label"></h2>
+                    <p class="code-part" x-text="partWords" x-show="partWords"></p>
+                    <p class="small waits-words" x-show="isUnparted">Asked of each <span x-text="per"></span>, and none is named yet: name them
+                        at the foot of the list. An answer here is of the study as a whole.</p>
                     <p class="small" x-text="guidance" x-show="guidance"></p>
                     <p class="small quiet" x-show="examples">Such as: <span x-text="examples"></span></p>
                     <p class="small waits-words" x-show="isNotAsked">Not asked of this study: what it depends on is answered otherwise.</p>

@@ -157,7 +157,7 @@
                     <x-empty title="No passage stands here yet">At the Coding Desk, select words that matter and press <kbd>P</kbd>: name a theme, or
                         several between commas; “Comfort › Glare” is a narrower one.</x-empty>
                 @endforelse
-                @if (count($passages) === \App\Queries\Coding\ThemePassages::MOST)
+                @if (count($passages) === \App\Queries\Coding\Themes\ThemePassages::MOST)
                     <p class="sheet-body small quiet">The first {{ count($passages) }} are shown; the files have all.</p>
                 @endif
                 @if ($now && $mayCode)

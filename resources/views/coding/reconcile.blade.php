@@ -26,13 +26,16 @@
                     at once; what only one has answered is nobody else’s to see.</x-empty>
             @else
                 <div class="section">
-                    <p class="small quiet"><a href="{{ route('coding.show', [$review, $one['publication']->id]) }}#item-{{ $one['code']->id }}">{{ Str::before($one['publication']->authors, ';') }}
+                    <p class="small quiet"><a href="{{ route('coding.show', [$review, $one['publication']->id]) }}#item-{{ App\Queries\Coding\AnswerSlot::keyOf($one['code']->id, $one['part'] ?: null) }}">{{ Str::before($one['publication']->authors, ';') }}
                             {{ $one['publication']->year }}</a> · {{ $one['publication']->title }}</p>
-                    <h2 class="reconcile-item">{{ $one['code']->label }}</h2>
+                    <h2 class="reconcile-item">{{ $one['code']->label }}@if ($part !== '')
+                            <span class="code-part">{{ $one['code']->per }}: {{ $part }}</span>
+                        @endif
+                    </h2>
                     <p class="small">{{ $one['code']->guidance }}</p>
                     <p class="small quiet">They differ in: {{ $one['difference']->label() }}</p>
                 </div>
-                @php($url = route('reconcile.settle', [$review, $one['publication']->id, $one['code']]))
+                @php($url = route('reconcile.settle', array_filter([$review->id, $one['publication']->id, $one['code']->id, 'part' => $one['part']])))
                 <div class="reconcile-sides">
                     @foreach ($one['sides'] as $side)
                         <section class="reconcile-side" aria-label="{{ $side->user->name }}">

@@ -21,6 +21,9 @@
                                 <p class="small quiet">{{ $code->guidance }}</p>
                             @endif
                             @php($choices = $code->code()->choosable())
+                            @if ($code->per !== '')
+                                <p class="small">For each {{ $code->per }}; {{ $code->per }}: <span class="line"></span></p>
+                            @endif
                             <p>
                                 @forelse ($choices as $option)
                                     <span class="box" aria-hidden="true"></span> {{ $option }} &ensp;

@@ -159,7 +159,7 @@
                                         </th>
                                         <td class="number">{{ $table->answered($publication->id) }}</td>
                                         @foreach ($table->cells($publication->id) as $i => $cell)
-                                            <td class="{{ $cell->look }}{{ $numeric[$i] ? ' number' : '' }}" tabindex="-1" data-at="{{ $i }}">{{ $cell->words }}@if ($cell->mark !== '')
+                                            <td class="{{ $cell->look }}{{ $numeric[$i] ? ' number' : '' }}" tabindex="-1" data-at="{{ $i }}">{!! nl2br(e($cell->words)) !!}@if ($cell->mark !== '')
                                                     <span class="cell-mark">{{ $cell->mark }}</span>
                                                 @endif
                                             </td>
@@ -178,6 +178,12 @@
                                 <div>
                                     <p class="small quiet" x-text="cell.study"></p>
                                     <p><strong x-text="cell.label"></strong> <span class="lead-mark" x-show="cell.sure" x-text="cell.sure"></span></p>
+                                    <p class="cell-slots" x-show="hasParts" role="group" aria-label="Parts of the study">
+                                        <template x-for="one in parts" x-bind:key="one.key">
+                                            <button type="button" x-on:click="goToPart(one.key)" x-bind:aria-pressed="one.current"><span
+                                                    x-text="one.name"></span>: <strong x-text="one.says"></strong></button>
+                                        </template>
+                                    </p>
                                     <p x-text="cell.says" x-show="isRead"></p>
                                     <form class="coding-edit" x-show="isEdited" x-on:submit.prevent="save">
                                         <select class="input" x-ref="choice" x-show="isChoice" x-bind:multiple="isSeveral" x-bind:size="choiceSize"

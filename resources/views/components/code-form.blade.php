@@ -49,8 +49,8 @@
         <div class="field"><label for="maximum-{{ $id }}">At most</label><input class="input number" id="maximum-{{ $id }}" name="maximum"
                 inputmode="decimal" value="{{ $typed('maximum', $code?->maximum) }}" size="5"></div>
     </div>
-    <details class="mb-3" @if ($code && ($code->section !== '' || $code->when_answers !== [] || $code->synonyms !== [])) open @endif>
-        <summary class="cursor-pointer small">Section, pass, examples, other words, condition</summary>
+    <details class="mb-3" @if ($code && ($code->section !== '' || $code->when_answers !== [] || $code->synonyms !== [] || $code->per !== '')) open @endif>
+        <summary class="cursor-pointer small">Section, pass, asked of what, examples, other words, condition</summary>
         <div class="row mt-2">
             <div class="field grow"><label for="section-{{ $id }}">Section</label><input class="input" id="section-{{ $id }}" name="section"
                     list="code-sections" value="{{ $typed('section', $code->section ?? '') }}" maxlength="120"></div>
@@ -59,6 +59,9 @@
                         <option value="{{ $pass->value }}" @selected($typed('pass', $code?->pass->value) === $pass->value)>{{ $pass->label() }}</option>
                     @endforeach
                 </select></div>
+        </div>
+        <div class="field"><label for="per-{{ $id }}">Asked of each (empty: once of the study)</label><input class="input" id="per-{{ $id }}"
+                name="per" list="code-parts" value="{{ $typed('per', $code->per ?? '') }}" maxlength="40" placeholder="arm, outcome, site">
         </div>
         <div class="field"><label for="examples-{{ $id }}">Examples of answers</label><input class="input" id="examples-{{ $id }}"
                 name="examples" value="{{ $typed('examples', $code->examples ?? '') }}" maxlength="2000"></div>

@@ -2,21 +2,22 @@
     <div class="desk desk-side">
         <section class="sheet">
             <header class="sheet-head">
-                <h1>Soundness</h1> <span>{{ $soundness->studies->count() }} {{ Str::plural('study', $soundness->studies->count()) }} judged: the fuller, the
+                <h1>Soundness</h1> @php($count = count(array_unique($soundness->studies)))
+                <span>{{ $count }} {{ Str::plural('study', $count) }} judged: the fuller, the
                     worse</span>
                 <span class="end">
-                    @if ($soundness->studies->isNotEmpty())
+                    @if ($soundness->names !== [])
                         @foreach (['svg', 'png', 'pdf', 'csv', 'xlsx'] as $format)
                             {{ $loop->first ? '' : '· ' }}<a href="{{ route('soundness.download', [$review, $format, 'items' => $chosen]) }}">{{ strtoupper($format) }}</a>
                         @endforeach
                     @endif
                 </span>
             </header>
-            @if ($soundness->studies->isEmpty())
+            @if ($soundness->names === [])
                 <x-empty title="Nothing is judged yet">Judgements are answers of the codebook on a scale, such as the risk of bias from low to high. A set of
                     them can be taken into the <a href="{{ route('codebook', $review) }}">codebook</a>.</x-empty>
             @else
-                <div class="plot-scroll" tabindex="0" role="region" aria-label="Judgements of the studies">{!! $soundness->plot()->svg("{$review->title}: how far its studies can be trusted", isFile: false, links: $soundness->studies->mapWithKeys(fn($one) => [$one->id => route('coding.show', [$review, $one->id])])->all()) !!}</div>
+                <div class="plot-scroll" tabindex="0" role="region" aria-label="Judgements of the studies">{!! $soundness->plot()->svg("{$review->title}: how far its studies can be trusted", isFile: false, links: array_map(fn(string $one) => route('coding.show', [$review, $one]), $soundness->studies)) !!}</div>
             @endif
         </section>
         <section class="sheet">

@@ -9,6 +9,7 @@ use App\Actions\Team\CreateReview;
 use App\Models\CodebookItem;
 use App\Models\FullText;
 use App\Models\Review;
+use App\Queries\Coding\AnswerSlot;
 use Illuminate\Support\Facades\Storage;
 use Illuminate\Testing\TestResponse;
 use Symfony\Component\HttpFoundation\BinaryFileResponse;
@@ -113,7 +114,7 @@ final class AtTheDesk
     public static function said(World $world, string $name, string $label, GivenAnswer $given, string $who = 'coder'): void
     {
         $code = CodebookItem::query()->where('review_id', $world->review->id)->where('label', $label)->sole();
-        app(SaveAnswer::class)->execute($world->people[$who], $world->publication("Lamps of {$name}"), $code, $given);
+        app(SaveAnswer::class)->execute($world->people[$who], new AnswerSlot($world->publication("Lamps of {$name}"), $code), $given);
     }
 
     public static function itemOf(World $world, string $label): string

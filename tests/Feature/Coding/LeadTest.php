@@ -13,6 +13,7 @@ use App\Models\Answer;
 use App\Models\CodebookItem;
 use App\Models\CodingLead;
 use App\Models\Publication;
+use App\Queries\Coding\AnswerSlot;
 use App\Queries\Coding\CodedReports;
 use App\Tasks\TaskState;
 use Illuminate\Support\Facades\Queue;
@@ -67,7 +68,7 @@ it('proposes answers from the paper, with the words they rest on, and keeps them
         ->toBeNull();
     $this->get("/reviews/{$world->review->id}/coding")->assertSeeTextInOrder(['Bed lamps', '0 of 3', '60', '38.4']);
     $desk = $this->getJson("/reviews/{$world->review->id}/coding/{$world->publication('Bed lamps')->id}")->assertOk();
-    $shown = collect($desk->json('leads'))->firstWhere('code', codeOf($world, 'Mean age')->id);
+    $shown = collect($desk->json('leads'))->firstWhere('slot', codeOf($world, 'Mean age')->id);
     expect([$shown['shown'], $shown['evidence']['quote'], $shown['evidence']['where']])
         ->toBe(['38.4', 'Their mean age was 38.4 years.', 'abstract'])
         ->and(collect($desk->json('items'))->pluck('standing')->all())
@@ -161,7 +162,7 @@ it('passes over a paper that killed twice', function () {
 it('takes a person’s answer that comes first as the answer', function () {
     $world = leading();
     $publication = $world->publication('Bed lamps');
-    app(SaveAnswer::class)->execute($world->people['coder'], $publication, codeOf($world, 'Mean age'), new GivenAnswer('40'));
+    app(SaveAnswer::class)->execute($world->people['coder'], new AnswerSlot($publication, codeOf($world, 'Mean age')), new GivenAnswer('40'));
     app(ProposeAnswers::class)->execute($world->review, $publication);
     expect(leadTo($world, 'Mean age'))->toBeNull();
 });

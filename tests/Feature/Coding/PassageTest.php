@@ -27,7 +27,7 @@ function treeOf(World $world): array
 {
     return array_map(
         fn (object $one): int => (int) $one->passages,
-        array_column(\App\Queries\Coding\ThemeTree::of($world->review)->themes, null, 'path'),
+        array_column(\App\Queries\Coding\Themes\ThemeTree::of($world->review)->themes, null, 'path'),
     );
 }
 

@@ -67,7 +67,7 @@ it('makes what is missing or in doubt stand out', function () {
     $page->assertSee('<span class="cell-mark">check</span>', false)->assertDontSee('Read the papers');
     // the cell in full, for those of the review
     $cell = "{$at}/{$world->publication('Lamps of Dorn')->id}/".AtTheDesk::itemOf($world, 'Lux');
-    $this->getJson($cell)->assertJsonPath('lead.evidence.quote', 'at 40 lux')->assertJsonPath('answer.id', '');
+    $this->getJson($cell)->assertJsonPath('slots.0.lead.evidence.quote', 'at 40 lux')->assertJsonPath('slots.0.answer.id', '');
     $this->actingAs($world->people['outsider'])->getJson($cell)->assertNotFound();
     $this->actingAs($world->people['observer'])
         ->getJson(str_replace($world->review->id, AtTheDesk::elsewhere($world)->id, $cell))

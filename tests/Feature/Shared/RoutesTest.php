@@ -103,6 +103,7 @@ it('hides everything in a review from outsiders, and sends guests to sign in', f
         'analysis' => app(KeepAnalysis::class)->begin($lead, $review, 'Errors', $terms)->id,
         'theme' => 'none',
         'passage' => 'none',
+        'part' => 'none',
         'row' => str_repeat('0', 26),
         'scouting' => app(AskPlainly::class)->ask($lead, $review, 'Do naps reduce errors?', [])->id,
         'paper' => 'none',

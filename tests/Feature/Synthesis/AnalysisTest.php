@@ -7,6 +7,7 @@ use App\Actions\Coding\SaveAnswer;
 use App\Actions\FullTexts\LinkReports;
 use App\Models\CodebookItem;
 use App\Models\KeptAnalysis;
+use App\Queries\Coding\AnswerSlot;
 use Illuminate\Testing\TestResponse;
 use Tests\Feature\Coding\AtTheDesk;
 use WaryHeron\Core\Coding\CodeType;
@@ -92,7 +93,7 @@ it('pools subgroups by what the codebook says, and only studies that say so', fu
     app(ChangeCodebook::class)->addAll($at->world->people['lead'], $at->world->review, [AtTheDesk::asked('Light', CodeType::Choice)]);
     $code = CodebookItem::query()->where('label', 'Light')->sole();
     foreach (['Aster' => 'lamp', 'Birk' => 'lamp', 'Cole' => 'window', 'Dorn' => 'window'] as $name => $light) {
-        app(SaveAnswer::class)->execute($at->world->people['coder'], $at->world->publication("Lamps of {$name}"), $code, new GivenAnswer($light));
+        app(SaveAnswer::class)->execute($at->world->people['coder'], new AnswerSlot($at->world->publication("Lamps of {$name}"), $code), new GivenAnswer($light));
     }
     $analysis = $at->analysis(['groups' => $code->id]);
     $at->at("/analyses/{$analysis->id}")->assertSeeInOrder(['Lamp, 2 pooled', 'not coded', 'Window, 2 pooled'])
@@ -119,7 +120,7 @@ it('regresses on a number of the codebook or the year, of the studies that have 
     app(ChangeCodebook::class)->addAll($at->world->people['lead'], $at->world->review, [AtTheDesk::asked('Lux')]);
     $code = CodebookItem::query()->where('label', 'Lux')->sole();
     foreach (['Aster' => '900', 'Birk' => '300', 'Cole' => '2500', 'Esch' => '700'] as $name => $lux) {
-        app(SaveAnswer::class)->execute($at->world->people['coder'], $at->world->publication("Lamps of {$name}"), $code, new GivenAnswer($lux));
+        app(SaveAnswer::class)->execute($at->world->people['coder'], new AnswerSlot($at->world->publication("Lamps of {$name}"), $code), new GivenAnswer($lux));
     }
     $to = "/analyses/{$at->analysis()->id}";
     $at->at("{$to}?tried=1&measure=RR&moderators[]={$code->id}")
@@ -136,7 +137,7 @@ it('finds what the codebook says of a study though its results are of another re
     $at = AtSynthesis::with('Aster', 'Birk', 'Cole');
     app(ChangeCodebook::class)->addAll($at->world->people['lead'], $at->world->review, [AtTheDesk::asked('Light', CodeType::Choice)]);
     $code = CodebookItem::query()->where('label', 'Light')->sole();
-    app(SaveAnswer::class)->execute($at->world->people['coder'], $at->world->publication('Lamps of Aster'), $code, new GivenAnswer('lamp'));
+    app(SaveAnswer::class)->execute($at->world->people['coder'], new AnswerSlot($at->world->publication('Lamps of Aster'), $code), new GivenAnswer('lamp'));
     $at->counts('Birk', 4, 60, 10, 60);
     $at->counts('Cole', 6, 60, 10, 60);
     app(LinkReports::class)->execute($at->world->people['lead'], $at->world->review, [

@@ -6,6 +6,7 @@ use App\Actions\Coding\ChangeCodebook;
 use App\Actions\Coding\SaveAnswer;
 use App\Models\CodebookItem;
 use App\Models\Review;
+use App\Queries\Coding\AnswerSlot;
 use App\Queries\Synthesis\MapQuery;
 use Tests\Feature\Coding\AtTheDesk;
 use WaryHeron\Core\Coding\AnswerKind;
@@ -29,7 +30,7 @@ function mapped(): AtSynthesis
         $code = CodebookItem::query()->where('label', $label)->sole();
         foreach ($of as $name => $value) {
             $given = $value === null ? new GivenAnswer(null, AnswerKind::NotReported) : new GivenAnswer($value);
-            app(SaveAnswer::class)->execute($at->world->people['coder'], $at->world->publication("Lamps of {$name}"), $code, $given);
+            app(SaveAnswer::class)->execute($at->world->people['coder'], new AnswerSlot($at->world->publication("Lamps of {$name}"), $code), $given);
         }
     }
 
@@ -90,7 +91,7 @@ it('keeps the studies that give no answer to the third item as a layer of their 
     $at = mapped();
     $item = fn (string $label): CodebookItem => CodebookItem::query()->where('label', $label)->sole();
     $esch = $at->world->publication('Lamps of Esch');
-    app(SaveAnswer::class)->execute($at->world->people['coder'], $esch, $item('Light'), new GivenAnswer(['lamp']));
+    app(SaveAnswer::class)->execute($at->world->people['coder'], new AnswerSlot($esch, $item('Light')), new GivenAnswer(['lamp']));
     $layers = (new MapQuery($at->world->review, $item('Light'), null, $item('Staff')))->layers();
     expect(array_keys($layers))->toBe(['Yes', 'No', ''])->and([$layers['']->studies, $layers['']->at('lamp', '')])->toBe([1, 1]);
 });

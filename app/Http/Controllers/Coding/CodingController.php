@@ -46,10 +46,9 @@ final class CodingController extends Controller
     /** One cell in full, to be read and changed where it stands. */
     public function cell(Request $request, Review $review, Publication $publication, CodebookItem $code): JsonResponse
     {
-        // the two belong to the review, not to each other, so the route cannot check it
         abort_unless($publication->review_id === $review->id && $code->review_id === $review->id, 404);
 
-        return response()->json((new CodingDesk($review, $publication))->one($this->me($request), $code));
+        return response()->json(['slots' => (new CodingDesk($review, $publication))->of($this->me($request), $code)]);
     }
 
     public function export(TableRequest $request, Review $review, string $format): Response

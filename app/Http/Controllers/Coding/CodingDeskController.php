@@ -18,6 +18,7 @@ use App\Queries\Coding\CodingDesk;
 use App\Queries\Coding\CodingTable;
 use App\Queries\Coding\EvidenceView;
 use App\Queries\Coding\StudyCoding;
+use App\Queries\Coding\StudyParts;
 use App\Queries\FullTexts\PaperPages;
 use App\Queries\FullTexts\WordsFound;
 use Illuminate\Contracts\View\View;
@@ -32,6 +33,8 @@ use WaryHeron\Core\Text\StructuredAbstract;
 /** One study: the paper beside the items of the codebook. */
 final class CodingDeskController extends Controller
 {
+    use FindsSlot;
+
     /** The page, or what is on it, for a page that has to look again. */
     public function show(Request $request, Review $review, Publication $publication): View|JsonResponse
     {
@@ -51,6 +54,8 @@ final class CodingDeskController extends Controller
             'instead' => CodedReports::instead($review, $publication),
             'number' => $at === false ? null : $at + 1,
             'count' => $studies->count(),
+            'parts' => StudyParts::lists($review, $publication),
+            'groups' => StudyParts::groups($review),
             'desk' => [
                 ...$desk,
                 'mayCode' => $at !== false && Gate::allows('code', $review),
@@ -89,10 +94,9 @@ final class CodingDeskController extends Controller
         CodebookItem $code,
         SaveAnswer $save,
     ): JsonResponse {
-        // the two belong to the review, not to each other, so the route cannot check it
-        abort_unless($publication->review_id === $review->id && $code->review_id === $review->id, 404);
+        $slot = $this->slot($request, $review, $publication, $code);
         try {
-            $answer = $save->execute($this->me($request), $publication, $code, $request->given(), $request->seen());
+            $answer = $save->execute($this->me($request), $slot, $request->given(), $request->seen());
         } catch (InvalidAnswer $invalid) {
             return response()->json(['message' => $invalid->getMessage()], 422);
         }

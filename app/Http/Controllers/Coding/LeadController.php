@@ -22,14 +22,19 @@ use WaryHeron\Core\Coding\Lead\LeadPass;
 /** Proposed answers: having papers read for them, and ruling on them. */
 final class LeadController extends Controller
 {
+    use FindsSlot;
+
     public function start(Request $request, Review $review, StartLeads $start): RedirectResponse
     {
         $item = Input::text($request, 'item');
         $code = $item === '' ? null : $review->codes()->whereNull('retired_at')->findOrFail($item);
         $pass = LeadPass::tryFrom(Input::text($request, 'pass')) ?? LeadPass::Deep;
-        $task = $start->execute($this->me($request), $review, $code, $pass);
+        $asked = Input::text($request, 'study');
+        $study = $asked === '' ? null : $review->publications()->findOrFail($asked);
+        $task = $start->execute($this->me($request), $review, $code, $pass, $study);
+        $to = $study === null ? route('coding', $review) : route('coding.show', [$review, $study]);
 
-        return redirect()->route('coding', $review)->with(
+        return redirect()->to($to)->with(
             'notice',
             "{$task->title}. What is found waits beside the items.",
         );
@@ -42,14 +47,13 @@ final class LeadController extends Controller
         CodebookItem $code,
         RuleOnLead $rule,
     ): JsonResponse {
-        // the two belong to the review, not to each other, so the route cannot check it
-        abort_unless($publication->review_id === $review->id && $code->review_id === $review->id, 404);
+        $slot = $this->slot($request, $review, $publication, $code);
         $given = $request->validate(['do' => ['required', 'in:accept,reject']]);
         $me = $this->me($request);
         $answer = null;
         $given['do'] === 'accept'
-            ? $answer = $rule->accept($me, $publication, $code)
-            : $rule->reject($me, $publication, $code);
+            ? $answer = $rule->accept($me, $slot)
+            : $rule->reject($me, $slot);
 
         return response()->json([
             ...CodingDesk::answer($answer, $code->code(), EvidenceView::of($review, $publication)),

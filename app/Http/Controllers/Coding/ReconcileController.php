@@ -21,6 +21,8 @@ use WaryHeron\Core\Coding\InvalidAnswer;
 /** Where two coders differ. */
 final class ReconcileController extends Controller
 {
+    use FindsSlot;
+
     public function index(Request $request, Review $review): View
     {
         $reconciling = Reconciling::in($review);
@@ -32,6 +34,7 @@ final class ReconcileController extends Controller
             'open' => $open,
             'at' => $at,
             'one' => $open[$at] ?? null,
+            'part' => isset($open[$at]) ? $reconciling->partName($open[$at]) : '',
             'agreement' => $reconciling->agreement(),
             'weeks' => $reconciling->byWeek(),
         ]);
@@ -44,8 +47,7 @@ final class ReconcileController extends Controller
         CodebookItem $code,
         SettleAnswer $settle,
     ): RedirectResponse {
-        // the two belong to the review, not to each other, so the route cannot check it
-        abort_unless($publication->review_id === $review->id && $code->review_id === $review->id, 404);
+        $slot = $this->slot($request, $review, $publication, $code);
         $given = $request->validate([
             'take' => ['nullable', 'string', 'max:26'],
             'kind' => ['nullable', Rule::enum(AnswerKind::class)],
@@ -56,11 +58,10 @@ final class ReconcileController extends Controller
         $here = redirect()->route('reconcile', [$review, 'at' => $given['at'] ?? 1]);
         try {
             $answer = isset($given['take'])
-                ? $settle->take($this->me($request), $publication, $code, $given['take'])
+                ? $settle->take($this->me($request), $slot, $given['take'])
                 : $settle->otherwise(
                     $this->me($request),
-                    $publication,
-                    $code,
+                    $slot,
                     AnswerKind::from($given['kind'] ?? AnswerKind::Value->value),
                     $given['value'] ?? null,
                 );

@@ -31,6 +31,7 @@ final class AnswerRequest extends FormRequest
             'evidence.*' => ['array'],
             ...EvidenceRules::under('evidence.*'),
             'seen' => ['nullable', 'string', 'max:26'],
+            'part' => ['nullable', 'string', 'max:26'],
         ];
     }
 

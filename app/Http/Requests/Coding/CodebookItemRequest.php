@@ -32,6 +32,7 @@ final class CodebookItemRequest extends FormRequest
             'examples' => ['nullable', 'string', 'max:2000'],
             'synonyms' => ['nullable', 'string', 'max:2000'],
             'required' => ['nullable', 'boolean'],
+            'per' => ['nullable', 'string', 'max:40'],
             'type' => ['required', Rule::enum(CodeType::class)],
             'options' => ['nullable', 'string', 'max:8000', 'required_if:type,choice,choices'],
             'unit' => ['nullable', 'string', 'max:40'],
@@ -78,6 +79,7 @@ final class CodebookItemRequest extends FormRequest
             Pass::tryFrom($this->said('pass')) ?? Pass::Mapping,
             $this->boolean('required'),
             $this->said('when') === '' || $answers === [] ? null : new AskedWhen($this->said('when'), $answers),
+            mb_strtolower($this->said('per')),
         );
     }
 

@@ -67,6 +67,7 @@ final readonly class ItemFilter
                         ->where('hand', '<>', '')
                         ->whereNull('superseded_at')
                         ->whereRaw("(value IS NOT NULL OR kind <> 'value')")
+                        ->groupBy('part_id')
                         ->havingRaw('count(DISTINCT (kind, value)) > 1')
                         ->selectRaw('1'),
                 ),
@@ -79,7 +80,8 @@ final readonly class ItemFilter
         $bounds = $this->bounds();
         if ($bounds !== null) {
             return $this->standing()->whereRaw(
-                "jsonb_typeof(value) = 'number' AND value >= to_jsonb(?::numeric) AND value <= to_jsonb(?::numeric)",
+                "EXISTS (SELECT FROM jsonb_path_query(value, 'lax $[*]') AS said WHERE jsonb_typeof(said) = 'number'
+                    AND said >= to_jsonb(?::numeric) AND said <= to_jsonb(?::numeric))",
                 $bounds,
             );
         }

@@ -2,12 +2,13 @@
 
 declare(strict_types=1);
 
-namespace App\Queries\Coding;
+namespace App\Queries\Coding\Themes;
 
 use App\Models\Passage;
 use App\Models\Publication;
 use App\Models\Review;
 use App\Models\Theme;
+use App\Queries\Coding\EvidenceView;
 
 /** The passages marked in one study, and the names that there are, as the Coding Desk needs them. */
 final class StudyPassages

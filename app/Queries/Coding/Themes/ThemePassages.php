@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Queries\Coding;
+namespace App\Queries\Coding\Themes;
 
 use App\Models\CodebookItem;
 use App\Models\Passage;
