@@ -770,7 +770,7 @@ final class DemoReview
         }
         $code = $this->review->codes()->where('label', 'People in the arm')->sole();
         [$given, $evidence] = $read->some(['n']);
-        foreach (['Lamps', 'Usual light'] as $i => $name) {
+        foreach (['Bright light', 'Dim light'] as $i => $name) {
             $part = $this->parts->name($coder, $publication, StudyPart::ARM, $name);
             $key = 'n'.($i + 1);
             if ($isAnswered) {

@@ -35,6 +35,9 @@ use WaryHeron\Core\Synthesis\Report\StudyDesign;
 /** What the demo's people have taken from the papers for synthesis: results of two outcomes, and passages under themes. */
 final class DemoSynthesis
 {
+    /** Papers whose tables nobody has taken numbers from yet. */
+    private const LEFT = 5;
+
     private const SCALE = 'nine-point sleepiness scale';
 
     /** Of 1,000 in dim light, about so many told of one in these papers. */
@@ -93,7 +96,9 @@ final class DemoSynthesis
         ]);
         foreach ($copies as $i => $copy) {
             CarbonImmutable::setTestNow($day->setTime(13, 0)->addMinutes($i * 17));
-            $this->take($people[$i % 2 === 0 ? 'karin' : 'tunde'], $copy, $comparison, $misses, $sleepy);
+            if ($i < $copies->count() - self::LEFT) {
+                $this->take($people[$i % 2 === 0 ? 'karin' : 'tunde'], $copy, $comparison, $misses, $sleepy);
+            }
             $this->markIn($people[$i % 3 === 0 ? 'tunde' : 'karin'], $copy);
         }
         CarbonImmutable::setTestNow($day->setTime(18, 0));

@@ -87,3 +87,18 @@ export function numberIn(words) {
     const numbers = words.replace(/[−–]/g, '-').match(/[<>≤]?\s?-?\d[\d,]*(?:[.·]\d+)?|[<>≤]?\s?-?[.·]\d+/g) ?? [];
     return numbers.length === 1 ? numbers[0].replace(/\s|,$/g, '').replace('·', '.') : '';
 }
+
+// what a table says, group by group, as a person would read it out
+export function offerWords({ given, evidence }) {
+    const group = (n) => {
+        const { [`n${n}`]: people, ...others } = Object.fromEntries(Object.entries(given).filter(([key]) => key.endsWith(n)));
+        const [main, ...spread] = Object.values(others);
+        if (main === undefined) return '';
+        const of = people === undefined ? '' : ` of ${people}`;
+        return `${main}${spread.length ? ` (${spread.join(', ')})` : ''}${of}`;
+    };
+    const both = Object.entries(given).filter(([key]) => !/[12]$/.test(key)).map(([, value]) => value);
+    const where = Object.values(evidence)[0]?.[0]?.where ?? '';
+    const estimate = both.length ? `${both[0]}${both.length > 1 ? ` (${both.slice(1).join(' to ')})` : ''}` : '';
+    return [[group('1'), group('2')].filter(Boolean).join(' against ') || estimate, where].filter(Boolean).join(', ');
+}

@@ -1,7 +1,7 @@
 import { AnswerQueue } from './answerQueue';
 import { selectedIn } from './selectedWords';
 import { ask } from './server';
-import { body, fieldsOf, newRow, nextField, numberIn, rowWords } from './numberRows';
+import { body, fieldsOf, newRow, nextField, numberIn, offerWords, rowWords } from './numberRows';
 
 const copyOf = (row) => JSON.parse(JSON.stringify(row));
 
@@ -64,6 +64,11 @@ export default () => ({
     get outcomeLists() {
         return (this.numbers?.outcomes ?? []).map((one) => ({
             ...one,
+            offers: (this.numbers.offers ?? []).filter((offer) => offer.outcome === one.id).map((offer) => ({
+                key: `${offer.comparison} ${offer.label} ${Object.values(offer.given).join(' ')}`,
+                offer,
+                words: offerWords(offer),
+            })),
             rows: this.numbers.rows
                 .filter((row) => row.outcome === one.id)
                 .map((row) => ({ id: row.row, words: rowWords(row), said: row.effects[0]?.shown ?? '', current: row.row === this.atRow ? 'true' : 'false' })),
@@ -195,6 +200,16 @@ export default () => ({
     addRow(outcome) {
         const row = newRow('', this.numbers.outcomes.find((one) => one.id === outcome), this.numbers);
         this.numbers.rows = [...this.numbers.rows, row];
+        this.goToRow(row.row);
+    },
+    // a row of a table that nobody has taken yet
+    takeOffer(offer) {
+        const outcome = this.numbers.outcomes.find((one) => one.id === offer.outcome);
+        const row = { ...newRow('', outcome, this.numbers), comparison: offer.comparison, form: offer.form };
+        this.numbers.rows.push(row);
+        this.numbers.offers = this.numbers.offers.filter((one) => one !== offer);
+        this.goToRow(row.row);
+        this.changeRow({ given: { ...offer.given }, evidence: copyOf(offer.evidence) });
         this.goToRow(row.row);
     },
     // everything that changes a result comes through here

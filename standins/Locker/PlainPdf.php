@@ -11,7 +11,7 @@ final class PlainPdf
 
     private const WIDTH = 92;
 
-    private const CELLS = [0, 270, 375, 450];
+    private const CELLS = [0, 230, 360, 450];
 
     /** @param  list<array{int, string}>  $paragraphs  size in points and text; tabs part the cells of a table's row */
     public static function of(array $paragraphs): string

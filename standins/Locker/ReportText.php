@@ -51,7 +51,7 @@ final readonly class ReportText
             [10, $this->some(self::FLOW, 3)],
             [10, $told['results']],
             [11, 'Table 1. People at the start'],
-            [10, "Characteristic\tLamps\tUsual light"],
+            [10, "Characteristic\tBright light\tDim light"],
         ];
         foreach (
             [
@@ -89,7 +89,7 @@ final readonly class ReportText
     {
         // what the abstract tells of people is not contradicted
         $all = preg_match('/(?:^|[^\d,.])(\d{2,3}) (?!per|%|of|min|mm|lux|weeks|points|sites)(?=\p{L})/u', $this->entry['abstract'], $told) === 1
-            ? max(20, (int) $told[1])
+            ? max(10, (int) $told[1])
             : $this->chance->int(60, 260);
         $groups = [intdiv($all, 2), $all - intdiv($all, 2)];
         $risk = $this->chance->int(14, 30) / 100;
@@ -100,7 +100,7 @@ final readonly class ReportText
 
         return [
             [11, 'Table 2. What came out, with light and without'],
-            $row('Outcome', "Lamps (n = {$groups[0]})", "Usual light (n = {$groups[1]})"),
+            $row('Outcome', "Bright light (n = {$groups[0]})", "Dim light (n = {$groups[1]})"),
             $row('People analysed', ...array_map(strval(...), $groups)),
             $row('People with a near miss', (string) (int) round($groups[0] * $risk * $ratio), (string) (int) round($groups[1] * $risk)),
             $row('Sleepiness at 04:00 from 1 to 9, mean', sprintf('%.1f', $sleepy - $less), sprintf('%.1f', $sleepy)),

@@ -15,7 +15,9 @@ final class TwoColumnPdf
 
     private const COLUMNS = [50, 308];
 
-    private const CELLS = [0, 150, 200];
+    private const CELLS = [0, 124, 178];
+
+    private const SIZE_IN_TABLES = 6;
 
     /**
      * @param  list<array{int, string}>  $paragraphs  size in points and text
@@ -44,8 +46,8 @@ final class TwoColumnPdf
         $pages = [$first];
         [$page, $column, $y] = [0, 0, $top];
         foreach ($paragraphs as $i => [$size, $text]) {
-            $small = min($size, self::SIZE + ($size > 10 ? 1 : 0));
             $isRow = str_contains($text, "\t");
+            $small = $isRow ? self::SIZE_IN_TABLES : min($size, self::SIZE + ($size > 10 ? 1 : 0));
             $isLastRow = $isRow && ! str_contains($paragraphs[$i + 1][1] ?? '', "\t");
             foreach ([...PlainPdf::wrapped($text, (int) (490 / $small)), ...($isRow && ! $isLastRow ? [] : [''])] as $line) {
                 $y -= $line === '' ? 5 : $small + 3;

@@ -1,6 +1,6 @@
 import assert from 'node:assert/strict';
 import test from 'node:test';
-import { body, fieldsOf, newRow, nextField, numberIn, rowName, rowWords } from '../../resources/js/numberRows.js';
+import { body, fieldsOf, newRow, nextField, numberIn, offerWords, rowName, rowWords } from '../../resources/js/numberRows.js';
 
 const numbers = {
     comparisons: [{ id: 'c1' }],
@@ -61,4 +61,12 @@ test('rows have names that the server takes, later ones after earlier ones', () 
     assert.match(rowName(), /^[0-9a-hjkmnp-tv-z]{26}$/);
     assert.ok(rowName(1000) < rowName(2000));
     assert.notEqual(rowName(5), rowName(5));
+});
+
+test('reads out what a table offers, group by group, with its place', () => {
+    const at = [{ where: 'page 2' }];
+    assert.equal(offerWords({ given: { e1: '7', n1: '86', e2: '15', n2: '85' }, evidence: { e1: at } }), '7 of 86 against 15 of 85, page 2');
+    assert.equal(offerWords({ given: { n1: '86', m1: '4.1', sd1: '1.6', m2: '5', sd2: '1.8' }, evidence: {} }), '4.1 (1.6) of 86 against 5 (1.8)');
+    assert.equal(offerWords({ given: { estimate: '0.5', low: '0.2', high: '1.1' }, evidence: {} }), '0.5 (0.2 to 1.1)');
+    assert.equal(offerWords({ given: { n1: '9', estimate: '0.5' }, evidence: {} }), '0.5');
 });

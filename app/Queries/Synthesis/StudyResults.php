@@ -29,6 +29,9 @@ final readonly class StudyResults
     public function data(): array
     {
         $book = OutcomeBook::of($this->review);
+        $known = $book->outcomes;
+        $taken = $this->taken($known);
+        $sds = $this->otherSds(array_values($known->pluck('id')->all()));
 
         return [
             'outcomes' => array_values($book->outcomes->map(fn (ReviewOutcome $one): array => [
@@ -54,7 +57,11 @@ final readonly class StudyResults
                 ],
                 StudyDesign::cases(),
             ),
-            'rows' => $this->rows($book->outcomes),
+            'rows' => array_map(
+                fn (Result $one): array => $this->shown($one, $known->firstOrFail('id', $one->outcome_id), $sds),
+                $taken->all(),
+            ),
+            'offers' => (new OfferedResults($this->publication, $this->view()))->of($book->outcomes, $book->comparisons, $taken),
             'url' => route('results', [$this->review, $this->publication], false),
         ];
     }
@@ -98,29 +105,19 @@ final readonly class StudyResults
 
     /**
      * @param  Collection<int, ReviewOutcome>  $outcomes
-     * @return list<array<string, mixed>>
+     * @return Collection<int, Result> of them, in an order that does not change
      */
-    private function rows(Collection $outcomes): array
+    private function taken(Collection $outcomes): Collection
     {
-        $known = $outcomes->keyBy('id');
-        $sds = $this->otherSds(array_values($known->keys()->all()));
-        $rows = [];
-        foreach (
-            Result::standing($this->review)
-                ->where('publication_id', $this->publication->id)
-                ->with('user')
-                ->orderBy('outcome_id')
-                ->orderBy('days')
-                ->orderBy('row_id')
-                ->get() as $result
-        ) {
-            $outcome = $known->get($result->outcome_id);
-            if ($outcome !== null) {
-                $rows[] = $this->shown($result, $outcome, $sds);
-            }
-        }
-
-        return $rows;
+        return Result::standing($this->review)
+            ->where('publication_id', $this->publication->id)
+            ->whereIn('outcome_id', $outcomes->pluck('id'))
+            ->with('user')
+            ->orderBy('outcome_id')
+            ->orderBy('days')
+            ->orderBy('row_id')
+            ->get()
+            ->toBase();
     }
 
     /**

@@ -11,6 +11,11 @@
                         </button></li>
                 </template>
                 @if ($desk['mayCode'])
+                    <template x-for="one in outcome.offers" x-bind:key="one.key">
+                        <li><button type="button" class="code-line numbers-line numbers-offer" x-on:click="takeOffer(one.offer)"
+                                x-bind:title="one.offer.label"><span class="code-name">+ <span x-text="one.words"></span></span>
+                                <span class="lead-mark">in a table</span></button></li>
+                    </template>
                     <li><button type="button" class="code-line numbers-line" x-on:click="addRow(outcome.id)"><span class="quiet">+ take a result</span></button>
                     </li>
                 @endif

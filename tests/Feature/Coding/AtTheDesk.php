@@ -49,11 +49,16 @@ final class AtTheDesk
 
     public static function copy(World $world, string ...$lines): FullText
     {
+        return self::copyOf($world, 'Bed lamps', ...$lines);
+    }
+
+    public static function copyOf(World $world, string $title, string ...$lines): FullText
+    {
         $pdf = PlainPdf::of(array_map(fn (string $line): array => [12, $line], $lines));
         Storage::put(FullText::pathOf(hash('sha256', $pdf)), $pdf);
         $copy = FullText::query()->create([
             'review_id' => $world->review->id,
-            'publication_id' => $world->publication('Bed lamps')->id,
+            'publication_id' => $world->publication($title)->id,
             'hash' => hash('sha256', $pdf),
             'name' => 'lamps.pdf',
             'bytes' => strlen($pdf),

@@ -2,6 +2,7 @@
 
 namespace Tests\Feature\Synthesis;
 
+use App\Actions\Coding\ChangeParts;
 use App\Models\LogEntry;
 use App\Models\Result;
 use Illuminate\Support\Facades\DB;
@@ -88,4 +89,42 @@ it('defines outcomes, groups and comparisons once, by the lead', function () {
     $at->takes('coder', 'Aster', ['outcome' => $mood->id, 'form' => 'mean-sd', 'scale' => 'faces', 'given' => $given])
         ->assertJsonPath('effects.0.shown', fn (string $shown): bool => str_starts_with($shown, '−1.00'))
         ->assertJsonPath('steps.0.what', 'direction');
+});
+
+it('offers rows of the paper’s tables that name the outcome and the groups, until they are taken', function () {
+    $at = AtSynthesis::with('Aster');
+    AtTheDesk::copyOf(
+        $at->world,
+        'Lamps of Aster',
+        'Table 2. What came out',
+        "Outcome\tBright light (n = 86)\tDim light (n = 85)",
+        "Near misses\t7\t15",
+        "Headache\t3\t2",
+        "Sleepiness, mean (SD)\t4.1 (1.6)\t5.0 (1.8)",
+    );
+    $id = $at->world->publication('Lamps of Aster')->id;
+    $url = "/reviews/{$at->world->review->id}/coding/{$id}/results";
+    $offers = $this->actingAs($at->world->people['coder'])->getJson($url)->assertOk()->json('offers');
+    expect(array_column($offers, 'given'))->toBe([
+        ['e1' => '7', 'n1' => '86', 'e2' => '15', 'n2' => '85'],
+        ['n1' => '86', 'm1' => '4.1', 'sd1' => '1.6', 'n2' => '85', 'm2' => '5.0', 'sd2' => '1.8'],
+    ])
+        ->and($offers[0]['evidence']['e2'][0])->toMatchArray(['quote' => 'Near misses 7 15', 'where' => 'page 1'])
+        ->and($offers[0]['evidence']['n2'][0]['quote'])->toContain('Dim light (n = 85)');
+    // taken as it is offered, each number has its place in the paper
+    $taken = $at->takes('coder', 'Aster', array_intersect_key($offers[0], ['form' => 1, 'given' => 1, 'evidence' => 1]))->assertOk();
+    expect($taken->json('evidence.e2.0.boxes'))->not->toBe([])
+        ->and(array_column($this->getJson($url)->json('offers'), 'form'))->toBe(['mean-sd']);
+});
+
+it('offers nothing where a study’s own name for a group does not say which it is, and finds it where it does', function () {
+    $at = AtSynthesis::with('Aster');
+    AtTheDesk::copyOf($at->world, 'Lamps of Aster', 'Table', "Outcome\tWhite ward\tAmber ward", "Near misses\t7/86\t15/85");
+    $publication = $at->world->publication('Lamps of Aster');
+    $url = "/reviews/{$at->world->review->id}/coding/{$publication->id}/results";
+    $this->actingAs($at->world->people['coder'])->getJson($url)->assertJsonPath('offers', []);
+    foreach (['White ward' => 'intervention', 'Amber ward' => 'comparator'] as $name => $arm) {
+        app(ChangeParts::class)->name($at->world->people['coder'], $publication, 'arm', $name, $at->comparison->{$arm});
+    }
+    $this->getJson($url)->assertJsonPath('offers.0.given', ['e1' => '7', 'n1' => '86', 'e2' => '15', 'n2' => '85']);
 });

@@ -20,12 +20,12 @@ final readonly class PartNames
 
     private const SMALL = ['the', 'and', 'for', 'with', 'arm', 'group', 'condition', 'or', 'no', 'of', 'in', 'at', 'a', 'to'];
 
-    /** @param  array<string, string>  $patterns  by part */
+    /** @param  array<array-key, string>  $patterns  by part */
     private function __construct(private array $patterns)
     {
     }
 
-    /** @param  array<string, list<string>>  $names  of each part, by what it is told apart with */
+    /** @param  array<array-key, list<string>>  $names  of each part, by what it is told apart with */
     public static function of(array $names): self
     {
         $words = array_map(

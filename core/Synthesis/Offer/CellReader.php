@@ -1,0 +1,156 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WaryHeron\Core\Synthesis\Offer;
+
+use WaryHeron\Core\Synthesis\Report\OutcomeKind;
+use WaryHeron\Core\Synthesis\Report\ReportForm;
+
+/** Reads the cells of one outcome's lines as numbers of a form of reporting. */
+final class CellReader
+{
+    private const NUMBER = '([−–-]?\d[\d,]*(?:[.·]\d+)?)';
+
+    private const INTERVAL = '/^'.self::NUMBER.'\s*[(\[]\s*(?:95 ?% CI:?\s*)?'.self::NUMBER.'\s*(?:to|–|-|,|;)\s*'.self::NUMBER.'\s*[)\]]/u';
+
+    /**
+     * @param  non-empty-list<TableLine>  $lines
+     * @param  array<int, OfferedNumber>  $sizes  of each group
+     * @return ?array{ReportForm, array<string, OfferedNumber>} null where it gives no numbers of both groups
+     */
+    public static function of(OutcomeKind $kind, array $lines, array $sizes): ?array
+    {
+        $read = match ($kind) {
+            OutcomeKind::Events => self::events($lines[0], $sizes),
+            OutcomeKind::Means => self::means($lines, $sizes),
+            default => null,
+        };
+
+        return $read ?? self::ofBoth($kind, $lines[0], $sizes);
+    }
+
+    /**
+     * @param  array<int, OfferedNumber>  $sizes
+     * @return ?array{ReportForm, array<string, OfferedNumber>}
+     */
+    private static function events(TableLine $line, array $sizes): ?array
+    {
+        $numbers = [];
+        $isShare = $line->says('%|per ?cent');
+        foreach ($line->groups() as $group => $cell) {
+            $cell = trim($cell);
+            if (preg_match('/^(\d[\d,]*)\s*(?:\/|of)\s*(\d[\d,]*)\b/u', $cell, $found) === 1) {
+                $numbers["e{$group}"] = self::number($line, $group, $found[1]);
+                $numbers["n{$group}"] = self::number($line, $group, $found[2]);
+            } elseif (preg_match('/^(\d[\d,]*)\s*\(\s*\d+(?:[.·]\d+)?\s*%?\s*\)/u', $cell, $found) === 1) {
+                $numbers["e{$group}"] = self::number($line, $group, $found[1]);
+            } elseif (preg_match('/^(\d+(?:[.·]\d+)?)\s*(%?)$/u', $cell, $found) === 1) {
+                $isPercent = $found[2] === '%' || $isShare;
+                if (! $isPercent && str_contains(strtr($found[1], '·', '.'), '.')) {
+                    return null; // nobody counts parts of people
+                }
+                $numbers[($isPercent ? 'p' : 'e').$group] = self::number($line, $group, $found[1]);
+            }
+        }
+        $form = isset($numbers['p1']) ? ReportForm::Percentages : ReportForm::Counts;
+        $key = $form === ReportForm::Percentages ? 'p' : 'e';
+
+        return isset($numbers["{$key}1"], $numbers["{$key}2"]) ? [$form, $numbers + self::sizes($sizes)] : null;
+    }
+
+    /**
+     * @param  non-empty-list<TableLine>  $lines
+     * @param  array<int, OfferedNumber>  $sizes
+     * @return ?array{ReportForm, array<string, OfferedNumber>}
+     */
+    private static function means(array $lines, array $sizes): ?array
+    {
+        $numbers = [];
+        foreach ($lines as $line) {
+            $numbers += self::ofMeans($line);
+        }
+        $form = match (true) {
+            isset($numbers['median1'], $numbers['median2'], $numbers['q11']) => ReportForm::Quartiles,
+            isset($numbers['low1']) => ReportForm::MeansWithInterval,
+            isset($numbers['se1']) => ReportForm::MeansWithSe,
+            default => ReportForm::MeansWithSd,
+        };
+        $main = $form === ReportForm::Quartiles ? 'median' : 'm';
+
+        return isset($numbers["{$main}1"], $numbers["{$main}2"]) ? [$form, $numbers + self::sizes($sizes)] : null;
+    }
+
+    /** @return array<string, OfferedNumber> */
+    private static function ofMeans(TableLine $line): array
+    {
+        $numbers = [];
+        $isSe = $line->says('\b(?:SE|SEM|standard error)\b');
+        $isSd = $line->says('\b(?:SD|s\.d\.|standard deviation)\b');
+        $isMedian = $line->says('\bmedian|IQR|quartile');
+        foreach ($line->groups() as $group => $cell) {
+            $cell = trim($cell);
+            if (preg_match(self::INTERVAL, $cell, $found) === 1) {
+                $keys = $isMedian ? ['median', 'q1', 'q3'] : ['m', 'low', 'high'];
+            } elseif (preg_match('/^'.self::NUMBER.'\s*(?:±|\+\/-|[(\[]\s*(?:SD|SE)?\s*=?)\s*'.self::NUMBER.'\s*[)\]]?$/u', $cell, $found) === 1) {
+                $keys = ['m', $isSe ? 'se' : 'sd'];
+            } elseif (preg_match('/^'.self::NUMBER.'$/u', $cell, $found) === 1) {
+                // a line by itself that gives the spread of the one before it
+                $isSpread = ($isSd || $isSe) && ! $line->says('\bmean\b');
+                $keys = [$isSpread ? ($isSe ? 'se' : 'sd') : ($isMedian ? 'median' : 'm')];
+            } else {
+                continue;
+            }
+            foreach ($keys as $i => $key) {
+                $numbers["{$key}{$group}"] = self::number($line, $group, $found[$i + 1] ?? '');
+            }
+        }
+
+        return $numbers;
+    }
+
+    /**
+     * An estimate of both groups together with its interval, from a column of its own.
+     *
+     * @param  array<int, OfferedNumber>  $sizes
+     * @return ?array{ReportForm, array<string, OfferedNumber>}
+     */
+    private static function ofBoth(OutcomeKind $kind, TableLine $line, array $sizes): ?array
+    {
+        $form = match (true) {
+            $kind === OutcomeKind::Ratio => ReportForm::RatioInterval,
+            $kind === OutcomeKind::Means => ReportForm::DifferenceWithInterval,
+            $kind !== OutcomeKind::Events => null,
+            preg_match('/\b(?:[Oo]dds|OR)\b/u', $line->head) === 1 => ReportForm::OddsRatioInterval,
+            default => ReportForm::RiskRatioInterval,
+        };
+        if ($form === null || preg_match(self::INTERVAL, trim($line->cells[0] ?? ''), $found) !== 1) {
+            return null;
+        }
+        $numbers = [];
+        foreach (['estimate', 'low', 'high'] as $i => $key) {
+            $numbers[$key] = self::number($line, 0, $found[$i + 1]);
+        }
+
+        return [$form, $form === ReportForm::DifferenceWithInterval ? $numbers + self::sizes($sizes) : $numbers];
+    }
+
+    /**
+     * @param  array<int, OfferedNumber>  $sizes
+     * @return array<string, OfferedNumber>
+     */
+    private static function sizes(array $sizes): array
+    {
+        $numbers = [];
+        foreach ($sizes as $group => $size) {
+            $numbers["n{$group}"] = $size;
+        }
+
+        return $numbers;
+    }
+
+    private static function number(TableLine $line, int $group, string $told): OfferedNumber
+    {
+        return $line->number($group, strtr(str_replace(',', '', $told), ['−' => '-', '–' => '-', '·' => '.']));
+    }
+}

@@ -1,0 +1,154 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WaryHeron\Core\Synthesis\Offer;
+
+use WaryHeron\Core\Coding\Lead\Parted\PartNames;
+use WaryHeron\Core\Coding\Lead\Passage;
+use WaryHeron\Core\Coding\Lead\Passages;
+
+/** A table that names the two groups of a comparison, over its columns or at the beginning of its rows. */
+final readonly class ResultTable
+{
+    /**
+     * @param  list<TableLine>  $lines
+     * @param  array<int, OfferedNumber>  $sizes  how many the table says are in each group
+     */
+    private function __construct(public array $lines, public array $sizes)
+    {
+    }
+
+    /** @return list<self> in the order of the paper, those that name both groups */
+    public static function all(Passages $paper, PartNames $groups): array
+    {
+        $tables = [];
+        foreach (self::runs($paper) as $rows) {
+            $table = self::byColumns($rows, $groups) ?? self::byRows($rows, $groups);
+            if ($table !== null) {
+                $tables[] = $table;
+            }
+        }
+
+        return $tables;
+    }
+
+    /** @return list<non-empty-list<Passage>> rows that stand together */
+    private static function runs(Passages $paper): array
+    {
+        $runs = $run = [];
+        foreach ($paper->all as $passage) {
+            if ($passage->isRow()) {
+                $run[] = $passage;
+            } elseif ($run !== []) {
+                $runs[] = $run;
+                $run = [];
+            }
+        }
+
+        return $run === [] ? $runs : [...$runs, $run];
+    }
+
+    /** @param  non-empty-list<Passage>  $rows */
+    private static function byColumns(array $rows, PartNames $groups): ?self
+    {
+        $head = $rows[0];
+        $at = self::columns($head->cells, $groups);
+        if (! isset($at[1], $at[2])) {
+            return null;
+        }
+        $lines = $sizes = [];
+        foreach ([1, 2] as $group) {
+            $sizes += self::size($group, $head->cells[$at[$group]], $head);
+        }
+        foreach (array_slice($rows, 1) as $row) {
+            // a head without a cell over the first column is one short
+            $shift = count($head->cells) === count($row->cells) - 1 ? 1 : 0;
+            $cells = array_filter(array_map(fn (int $i): string => $row->cells[$i + $shift] ?? '', $at), fn (string $cell): bool => $cell !== '');
+            $lines[] = new TableLine(
+                $row->cells[0] ?? '',
+                $cells,
+                array_fill_keys(array_keys($cells), $row),
+                isset($at[0]) ? $head->cells[$at[0]] : '',
+            );
+        }
+
+        return new self($lines, $sizes + self::counted($lines));
+    }
+
+    /** @param  non-empty-list<Passage>  $rows */
+    private static function byRows(array $rows, PartNames $groups): ?self
+    {
+        $of = $sizes = [];
+        foreach ($rows as $row) {
+            $named = $groups->in($row->cells[0] ?? '');
+            if (count($named) === 1) {
+                $of[(int) $named[0]] ??= $row;
+            }
+        }
+        if (! isset($of[1], $of[2]) || count($of[1]->cells) !== count($of[2]->cells)) {
+            return null;
+        }
+        $heads = $of[1]->heads;
+        $shift = count($heads) === count($of[1]->cells) - 1 ? 1 : 0;
+        $lines = [];
+        foreach ($heads as $i => $head) {
+            $at = $i + $shift;
+            if ($at > 0 && isset($of[1]->cells[$at], $of[2]->cells[$at])) {
+                $lines[] = new TableLine($head, [1 => $of[1]->cells[$at], 2 => $of[2]->cells[$at]], $of);
+            }
+        }
+        foreach ([1, 2] as $group) {
+            $sizes += self::size($group, $of[$group]->cells[0], $of[$group]);
+        }
+
+        return new self($lines, $sizes + self::counted($lines));
+    }
+
+    /**
+     * @param  list<string>  $heads
+     * @return array<int, int> the column of each group, and under 0 of what is worked out of both
+     */
+    private static function columns(array $heads, PartNames $groups): array
+    {
+        $at = [];
+        foreach ($heads as $i => $head) {
+            $named = $groups->in($head);
+            if ($i > 0 && count($named) === 1) {
+                $at[(int) $named[0]] ??= $i;
+            } elseif ($i > 0 && preg_match('/\b(?:ratio|difference|effect|RR|OR|HR|MD|SMD)\b/u', $head) === 1) {
+                $at[0] ??= $i;
+            }
+        }
+
+        return $at;
+    }
+
+    /** @return array<int, OfferedNumber> */
+    private static function size(int $group, string $text, Passage $in): array
+    {
+        return preg_match('/\bn\s*=\s*(\d[\d,]*)/iu', $text, $found) === 1
+            ? [$group => new OfferedNumber(str_replace(',', '', $found[1]), $in->text, $in->page)]
+            : [];
+    }
+
+    /**
+     * @param  list<TableLine>  $lines
+     * @return array<int, OfferedNumber>
+     */
+    private static function counted(array $lines): array
+    {
+        foreach ($lines as $line) {
+            if ($line->counts()) {
+                $sizes = [];
+                foreach ($line->groups() as $group => $cell) {
+                    $sizes[$group] = $line->number($group, str_replace(',', '', trim($cell)));
+                }
+
+                return $sizes;
+            }
+        }
+
+        return [];
+    }
+}

@@ -1,0 +1,104 @@
+<?php
+
+use WaryHeron\Core\Coding\Lead\Parted\PartNames;
+use WaryHeron\Core\Coding\Lead\Passages;
+use WaryHeron\Core\FullText\Reading\Block;
+use WaryHeron\Core\FullText\Reading\BlockKind;
+use WaryHeron\Core\FullText\Reading\Paper;
+use WaryHeron\Core\Synthesis\Offer\TableResults;
+use WaryHeron\Core\Synthesis\Report\OutcomeKind;
+
+/**
+ * @param  list<list<string>|string>  $rows  of a table, and text between tables
+ * @return list<array{string, array<string, string>}> form and numbers of what is offered
+ */
+function offered(array $rows, OutcomeKind $kind, string ...$names): array
+{
+    $paper = Passages::of(new Paper(array_map(fn (array|string $row): Block => is_string($row)
+        ? new Block(BlockKind::Paragraph, $row, 2)
+        : new Block(BlockKind::Row, implode(' ', $row), 2, cells: $row), $rows)));
+    $groups = PartNames::of([
+        '1' => ['bright light', 'Lamps', ...PartNames::USUAL['intervention']],
+        '2' => ['dim light', 'Usual light', ...PartNames::USUAL['comparator']],
+    ]);
+
+    return array_map(fn ($one): array => [$one->form->value, $one->given()], TableResults::of($paper, $kind, $names, $groups));
+}
+
+it('offers what rows say of an outcome in the columns of the groups', function (array $rows, OutcomeKind $kind, array $offered) {
+    expect(offered($rows, $kind, 'Near misses', 'Sleepiness'))->toBe($offered);
+})->with([
+    'counts, with people of each group in the head' => [
+        [['Outcome', 'Lamps (n = 60)', 'Usual light (n = 58)'], ['People with a near miss', '12', '20']],
+        OutcomeKind::Events,
+        [['counts', ['e1' => '12', 'n1' => '60', 'e2' => '20', 'n2' => '58']]],
+    ],
+    'counts, with people in a row of their own' => [
+        [['', 'Lamps', 'Usual light'], ['People analysed', '1,060', '58'], ['Near misses', '12 (20%)', '20 (34%)']],
+        OutcomeKind::Events,
+        [['counts', ['e1' => '12', 'n1' => '1060', 'e2' => '20', 'n2' => '58']]],
+    ],
+    'counts of counts, the comparator first' => [
+        [['', 'Control', 'Intervention'], ['Near misses', '20/58', '12/60']],
+        OutcomeKind::Events,
+        [['counts', ['e1' => '12', 'n1' => '60', 'e2' => '20', 'n2' => '58']]],
+    ],
+    'percentages' => [
+        [['', 'Lamps (n=60)', 'Usual light (n=58)'], ['Near misses, %', '20.0', '34.5']],
+        OutcomeKind::Events,
+        [['percentages', ['p1' => '20.0', 'n1' => '60', 'p2' => '34.5', 'n2' => '58']]],
+    ],
+    'means with SD in one cell' => [
+        [['', 'Lamps (n = 60)', 'Usual light (n = 58)'], ['Sleepiness, mean (SD)', '4.1 (1.6)', '5.0 ± 1.8']],
+        OutcomeKind::Means,
+        [['mean-sd', ['n1' => '60', 'm1' => '4.1', 'sd1' => '1.6', 'n2' => '58', 'm2' => '5.0', 'sd2' => '1.8']]],
+    ],
+    'means and SDs in two rows' => [
+        [['', 'Lamps', 'Usual light'], ['Sleepiness from 1 to 9, mean', '4·1', '5·0'], ['Sleepiness, SD', '1.6', '1.8']],
+        OutcomeKind::Means,
+        [['mean-sd', ['m1' => '4.1', 'sd1' => '1.6', 'm2' => '5.0', 'sd2' => '1.8']]],
+    ],
+    'means with standard errors' => [
+        [['', 'Lamps', 'Usual light'], ['Sleepiness, mean (SE)', '4.1 (0.2)', '5.0 (0.3)']],
+        OutcomeKind::Means,
+        [['mean-se', ['m1' => '4.1', 'se1' => '0.2', 'm2' => '5.0', 'se2' => '0.3']]],
+    ],
+    'medians and quartiles' => [
+        [['', 'Lamps', 'Usual light'], ['Sleepiness, median (IQR)', '4 (3–5)', '5 [4, 7]']],
+        OutcomeKind::Means,
+        [['quartiles', ['q11' => '3', 'median1' => '4', 'q31' => '5', 'q12' => '4', 'median2' => '5', 'q32' => '7']]],
+    ],
+    'below zero' => [
+        [['', 'Lamps', 'Usual light'], ['Change of sleepiness', '−1.2 (0.9)', '–0.4 (1.1)']],
+        OutcomeKind::Means,
+        [['mean-sd', ['m1' => '-1.2', 'sd1' => '0.9', 'm2' => '-0.4', 'sd2' => '1.1']]],
+    ],
+    'an estimate in a column of its own' => [
+        [['', 'Lamps', 'Usual light', 'Odds ratio (95% CI)'], ['Near misses', 'fewer', 'more', '0.55 (0.31 to 0.98)']],
+        OutcomeKind::Events,
+        [['or-interval', ['estimate' => '0.55', 'low' => '0.31', 'high' => '0.98']]],
+    ],
+    'groups below each other' => [
+        [['Group', 'n', 'Near misses', 'Sleepiness'], ['Lamps', '60', '12', '4.1 (1.6)'], ['Usual light', '58', '20', '5.0 (1.8)']],
+        OutcomeKind::Events,
+        [['counts', ['e1' => '12', 'n1' => '60', 'e2' => '20', 'n2' => '58']]],
+    ],
+    'a word that only begins alike' => [[['', 'Lamps', 'Usual light'], ['Hours of sleep', '6', '7']], OutcomeKind::Means, []],
+    'another outcome' => [[['', 'Lamps', 'Usual light'], ['Headache', '12', '20']], OutcomeKind::Events, []],
+    'groups that nobody names' => [[['', 'Ward A', 'Ward B'], ['Near misses', '12', '20']], OutcomeKind::Events, []],
+    'one group only' => [[['', 'Lamps', 'p'], ['Near misses', '12', '0.03']], OutcomeKind::Events, []],
+    'what counts no people' => [[['', 'Lamps', 'Usual light'], ['Near misses a night', '0.4', '0.7']], OutcomeKind::Events, []],
+    'words' => [[['', 'Lamps', 'Usual light'], ['Sleepiness', 'less', 'more']], OutcomeKind::Means, []],
+]);
+
+it('offers the row that holds most of the name first, and tables apart from each other', function () {
+    $rows = [
+        ['', 'Lamps', 'Usual light'], ['Sleepiness after waking', '3.0 (1.0)', '3.1 (1.0)'], ['Sleepiness at 04:00', '4.1 (1.6)', '5.0 (1.8)'],
+        'And then another table.',
+        ['', 'Lamps', 'Usual light'], ['Sleepiness at 04:00', '4.5 (1.6)', '5.1 (1.8)'],
+    ];
+    expect(array_column(array_column(offered($rows, OutcomeKind::Means, 'Sleepiness at night'), 1), 'm1'))->toBe([])
+        ->and(array_column(array_column(offered($rows, OutcomeKind::Means, 'Sleepiness at four'), 1), 'm1'))->toBe([])
+        ->and(array_column(array_column(offered($rows, OutcomeKind::Means, 'Sleepiness after waking'), 1), 'm1'))->toBe(['3.0'])
+        ->and(array_column(array_column(offered($rows, OutcomeKind::Means, 'Sleepiness'), 1), 'm1'))->toBe(['3.0', '4.1', '4.5']);
+});
