@@ -50,6 +50,7 @@ use App\Http\Controllers\Synthesis\CertaintyController;
 use App\Http\Controllers\Synthesis\MapController;
 use App\Http\Controllers\Synthesis\OutcomeController;
 use App\Http\Controllers\Synthesis\ResultController;
+use App\Http\Controllers\Synthesis\ResultDifferenceController;
 use App\Http\Controllers\Synthesis\SoundnessController;
 use App\Http\Controllers\Team\HomeController;
 use App\Http\Controllers\Team\InvitationController;
@@ -224,6 +225,8 @@ Route::prefix('/reviews/{review}')
                 ->name('passages.export');
             Route::get('/coding/{publication}/passages', [PassageController::class, 'of'])->name('passages.of');
             Route::get('/coding/differences', [ReconcileController::class, 'index'])->name('reconcile');
+            Route::get('/coding/differences/numbers', [ResultDifferenceController::class, 'index'])
+                ->name('reconcile.results');
             Route::get('/coding/{publication}/results', [ResultController::class, 'index'])->name('results');
             Route::get('/coding/{publication}/{code}', [CodingController::class, 'cell'])
                 ->withoutScopedBindings()
@@ -607,6 +610,9 @@ Route::prefix('/reviews/{review}')
             ->can('code', 'review')
             ->withoutScopedBindings()
             ->name('leads.rule');
+        Route::post('/coding/{publication}/results/settlement', [ResultDifferenceController::class, 'settle'])
+            ->can('code', 'review')
+            ->name('reconcile.results.settle');
         Route::post('/coding/{publication}/{code}/settlement', [ReconcileController::class, 'settle'])
             ->can('code', 'review')
             ->withoutScopedBindings()

@@ -11,6 +11,7 @@ use WaryHeron\Core\Coding\Evidence;
 use WaryHeron\Core\Synthesis\Report\Numbers;
 use WaryHeron\Core\Synthesis\Report\ReportForm;
 use WaryHeron\Core\Synthesis\Report\StudyDesign;
+use WaryHeron\Core\Synthesis\Twice\CodedResult;
 
 /**
  * What a study reports of an outcome, in its own form.
@@ -32,6 +33,9 @@ use WaryHeron\Core\Synthesis\Report\StudyDesign;
  * @property array<string, list<array<string, mixed>>> $evidence as Evidence::toArray() gives it, by field
  * @property string $note
  * @property bool $withdrawn
+ * @property string $hand whose own it is where two code apart; empty for the one that counts
+ * @property string $how of one that counts where two code apart: agreed, or settled by a person
+ * @property list<string> $of_rows the rows of coders that it rests on
  * @property string $user_id
  * @property ?Carbon $superseded_at
  * @property Carbon $created_at
@@ -41,12 +45,45 @@ final class Result extends Model
 {
     protected $table = 'results';
 
+    /** As the table has them, for a result that has just been made. */
+    protected $attributes = [
+        'evidence' => '{}', 'time_told' => '', 'scale' => '', 'own_intervention' => '', 'own_comparator' => '',
+        'note' => '', 'withdrawn' => false, 'hand' => '', 'how' => '', 'of_rows' => '[]',
+    ];
+
     public const UPDATED_AT = null;
 
     /** @return Builder<self> those that count: neither replaced nor withdrawn */
     public static function standing(Review $review): Builder
     {
         return (new self())->setTable('standing_results')->newQuery()->where('review_id', $review->id);
+    }
+
+    /**
+     * Those that stand in somebody’s hand: a coder’s own, or under '' what counts.
+     *
+     * @return Builder<self>
+     */
+    public static function inHand(Review $review, string $hand): Builder
+    {
+        return self::query()
+            ->where('review_id', $review->id)
+            ->where('hand', $hand)
+            ->whereNull('superseded_at')
+            ->where('withdrawn', false);
+    }
+
+    /** To be compared with another coder’s. */
+    public function coded(): CodedResult
+    {
+        return new CodedResult(
+            $this->row_id,
+            "{$this->outcome_id} {$this->comparison_id}",
+            "{$this->days} ".mb_strtolower($this->scale),
+            $this->form,
+            $this->design,
+            $this->given,
+        );
     }
 
     public function numbers(): Numbers
@@ -74,6 +111,7 @@ final class Result extends Model
             'given' => 'array',
             'evidence' => 'array',
             'withdrawn' => 'boolean',
+            'of_rows' => 'array',
             'superseded_at' => 'immutable_datetime',
         ];
     }

@@ -8,6 +8,7 @@ use App\Actions\Shared\Refused;
 use App\Actions\Shared\WriteLog;
 use App\Models\Answer;
 use App\Models\CodebookItem;
+use App\Models\Result;
 use App\Models\Review;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
@@ -26,7 +27,8 @@ final readonly class SetCodingTerms
         DB::transaction(function () use ($by, $review, $coders): void {
             $review = Review::query()->lockForUpdate()->findOrFail($review->id);
             $own = Answer::query()->where('review_id', $review->id)->where('hand', '<>', '')->whereNull('superseded_at');
-            if ($coders === 1 && $review->coded_by === 2 && $own->exists()) {
+            $results = Result::query()->where('review_id', $review->id)->where('hand', '<>', '')->whereNull('superseded_at');
+            if ($coders === 1 && $review->coded_by === 2 && ($own->exists() || $results->exists())) {
                 throw new Refused(
                     'Two have begun to code apart. What they answered would count for nobody, so it stays that way.',
                 );

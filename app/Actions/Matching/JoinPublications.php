@@ -261,7 +261,8 @@ final readonly class JoinPublications
                 UNION ALL SELECT items.publication_id, count(*) FROM items JOIN talk_messages ON talk_messages.review_id = items.review_id AND talk_messages.item_id = items.id WHERE items.review_id = ? AND items.publication_id = ANY (?::bpchar[]) GROUP BY 1
                 UNION ALL SELECT publication_id, count(*) FROM answers WHERE review_id = ? AND publication_id = ANY (?::bpchar[]) GROUP BY 1
                 UNION ALL SELECT publication_id, count(*) FROM leads WHERE review_id = ? AND publication_id = ANY (?::bpchar[]) AND ruling <> 'waiting' GROUP BY 1
-                UNION ALL SELECT publication_id, count(*) FROM standing_results WHERE review_id = ? AND publication_id = ANY (?::bpchar[]) GROUP BY 1
+                UNION ALL SELECT publication_id, count(*) FROM results WHERE review_id = ? AND publication_id = ANY (?::bpchar[])
+                    AND superseded_at IS NULL AND NOT withdrawn GROUP BY 1
                 UNION ALL SELECT publication_id, count(*) FROM publication_tags WHERE review_id = ? AND publication_id = ANY (?::bpchar[]) GROUP BY 1
                 UNION ALL SELECT publication_id, count(*) FROM retrievals WHERE review_id = ? AND publication_id = ANY (?::bpchar[]) GROUP BY 1
             ) AS work GROUP BY 1

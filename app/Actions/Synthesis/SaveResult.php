@@ -18,8 +18,11 @@ use WaryHeron\Core\Coding\Evidence;
 /** Keeps a result of a study in place of the one that stood in its row. Nothing is lost: what was before is history. */
 final readonly class SaveResult
 {
-    public function __construct(private WriteLog $log, private PlaceEvidence $evidence)
-    {
+    public function __construct(
+        private WriteLog $log,
+        private PlaceEvidence $evidence,
+        private CountAgreedResults $agreed,
+    ) {
     }
 
     /**
@@ -46,13 +49,14 @@ final readonly class SaveResult
         );
 
         return DB::transaction(function () use ($by, $publication, $row, $values, $placed, $seen): Result {
-            CodedPublications::reviewOf(
+            $review = CodedPublications::reviewOf(
                 $publication,
                 'This publication is not included, so its results are not taken. Those it has are kept.',
             );
             $current = self::current($publication->review_id, $row);
-            if ($current !== null && $current->publication_id !== $publication->id) {
-                throw new Refused('This row is of another publication.');
+            $hand = $review->handOf($by);
+            if ($current !== null && ($current->publication_id !== $publication->id || $current->hand !== $hand)) {
+                throw new Refused('This row is of another publication, or of another coder.');
             }
             if ($seen !== null && $seen !== ($current->id ?? '')) {
                 throw new Refused(
@@ -67,7 +71,9 @@ final readonly class SaveResult
                 'publication_id' => $publication->id,
                 'evidence' => $placed,
                 'user_id' => $by->id,
+                'hand' => $hand,
             ]);
+            $this->agreed->execute($by, $review, $publication);
             $this->write($by, $publication, $result, $current);
 
             return $result;
@@ -99,7 +105,10 @@ final readonly class SaveResult
             $action,
             "{$did} of “{$outcome}” from “{$publication->title}”",
             $publication,
-            ['form' => $result->form->value, 'before' => $before?->given, 'after' => $result->given],
+            // what one coder took is nobody else’s to see
+            $result->hand === ''
+                ? ['form' => $result->form->value, 'before' => $before?->given, 'after' => $result->given]
+                : [],
         );
     }
 }

@@ -52,7 +52,12 @@ final class CopyEvidence
         foreach ($passages->whereRaw($holds('evidence'), [$id])->orderBy('id')->get() as $passage) {
             yield ['a passage', $passage->user->name, $passage->piece()];
         }
-        foreach (Result::standing($review)->with('user')->whereRaw($holds('evidence'), [$id])->orderBy('id')->get() as $result) {
+        $results = Result::query()
+            ->where('review_id', $review->id)
+            ->whereIn('hand', ['', $review->handOf($for)])
+            ->whereNull('superseded_at')
+            ->where('withdrawn', false);
+        foreach ($results->with('user')->whereRaw($holds('evidence'), [$id])->orderBy('id')->get() as $result) {
             foreach (array_merge(...array_values($result->pieces()) ?: [[]]) as $piece) {
                 if ($piece->copy === $copy->id) {
                     yield ['a number', $result->user->name, $piece];

@@ -9,6 +9,7 @@ use App\Models\Publication;
 use App\Models\Result;
 use App\Models\Review;
 use App\Models\ReviewOutcome;
+use App\Models\User;
 use App\Queries\Coding\EvidenceView;
 use Illuminate\Support\Collection;
 use WaryHeron\Core\Synthesis\Report\Field;
@@ -21,7 +22,8 @@ final readonly class StudyResults
     /** So many results of other studies tell what an SD usually is. */
     private const COMPARED = 600;
 
-    public function __construct(private Review $review, private Publication $publication)
+    /** @param  User  $user  whose own are shown, where two code apart */
+    public function __construct(private Review $review, private Publication $publication, private User $user)
     {
     }
 
@@ -109,7 +111,7 @@ final readonly class StudyResults
      */
     private function taken(Collection $outcomes): Collection
     {
-        return Result::standing($this->review)
+        return Result::inHand($this->review, $this->review->handOf($this->user))
             ->where('publication_id', $this->publication->id)
             ->whereIn('outcome_id', $outcomes->pluck('id'))
             ->with('user')

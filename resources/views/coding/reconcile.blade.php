@@ -4,8 +4,9 @@
         <section class="sheet">
             <header class="sheet-head">
                 <h1>Reconcile</h1> <span>{{ number_format(count($open)) }} {{ count($open) === 1 ? 'answer differs' : 'answers differ' }}</span>
-                @if ($one)
-                    <span class="end">
+                <span class="end">
+                    <a href="{{ route('reconcile.results', $review) }}">{{ $results }} {{ Str::plural('result', $results) }}</a>
+                    @if ($one)
                         @if ($at > 0)
                             <a class="button" href="{{ route('reconcile', [$review, 'at' => $at]) }}" data-key="K" data-does="The one before">Before
                                 <kbd>K</kbd></a>
@@ -15,8 +16,8 @@
                             <a class="button" href="{{ route('reconcile', [$review, 'at' => $at + 2]) }}" data-key="J"
                                 data-does="The next one">Next <kbd>J</kbd></a>
                         @endif
-                    </span>
-                @endif
+                    @endif
+                </span>
             </header>
             @if ($review->coded_by === 1)
                 <x-empty title="One person codes each study">Where two code it apart, their differences come here. The lead sets that in <a

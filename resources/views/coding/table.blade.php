@@ -22,6 +22,10 @@
                         <a href="{{ route('reconcile', $review) }}">{{ $differing }} {{ Str::plural('difference', $differing) }} to
                             reconcile</a>
                     @endif
+                    @if ($numbersDiffering > 0)
+                        <a href="{{ route('reconcile.results', $review) }}">{{ $numbersDiffering }}
+                            {{ Str::plural('result', $numbersDiffering) }}</a>
+                    @endif
                     <x-menu label="Items shown" class="button button-plain">
                         <form method="get" action="{{ route('coding', $review) }}" class="table-columns">
                             <x-hidden :query="$terms->query(['columns' => null])" />

@@ -19,6 +19,7 @@ use App\Queries\Coding\Reconciling;
 use App\Queries\Coding\Table\TableRows;
 use App\Queries\Coding\Table\TableStudies;
 use App\Queries\Shared\TableRecipes;
+use App\Queries\Synthesis\CodedTwice;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -39,6 +40,7 @@ final class CodingController extends Controller
             'sharers' => CodingShares::standing($review),
             'record' => Leads::record($review),
             'differing' => Reconciling::in($review)->openCount(),
+            'numbersDiffering' => $review->coded_by === 1 ? 0 : count(CodedTwice::in($review)->open()),
             'mayEdit' => Gate::allows('code', $review) && $review->coded_by === 1,
         ]);
     }

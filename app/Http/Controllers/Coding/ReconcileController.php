@@ -11,6 +11,7 @@ use App\Models\CodebookItem;
 use App\Models\Publication;
 use App\Models\Review;
 use App\Queries\Coding\Reconciling;
+use App\Queries\Synthesis\CodedTwice;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -37,6 +38,7 @@ final class ReconcileController extends Controller
             'part' => isset($open[$at]) ? $reconciling->partName($open[$at]) : '',
             'agreement' => $reconciling->agreement(),
             'weeks' => $reconciling->byWeek(),
+            'results' => $review->coded_by === 1 ? 0 : count(CodedTwice::in($review)->open()),
         ]);
     }
 

@@ -11,13 +11,14 @@ use App\Models\Publication;
 use App\Models\Review;
 use App\Queries\Synthesis\StudyResults;
 use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
 
 /** The results of one study, taken at the Coding Desk. */
 final class ResultController extends Controller
 {
-    public function index(Review $review, Publication $publication): JsonResponse
+    public function index(Request $request, Review $review, Publication $publication): JsonResponse
     {
-        return response()->json((new StudyResults($review, $publication))->data());
+        return response()->json((new StudyResults($review, $publication, $this->me($request)))->data());
     }
 
     public function save(
@@ -37,6 +38,6 @@ final class ResultController extends Controller
             $request->seen(),
         );
 
-        return response()->json((new StudyResults($review, $publication))->row($result, $outcome));
+        return response()->json((new StudyResults($review, $publication, $this->me($request)))->row($result, $outcome));
     }
 }
