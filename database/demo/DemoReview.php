@@ -217,6 +217,7 @@ final class DemoReview
         private readonly DemoCopies $copies,
         private readonly Sources $sources,
         private readonly FollowUps $followUps,
+        private readonly DemoTwoCoders $twoCoders,
     ) {
     }
 
@@ -254,6 +255,7 @@ final class DemoReview
                 'Handover checklists at shift change',
                 'Do structured checklists at shift change reduce what is forgotten?',
             );
+            $this->twoCoders->make($this->people);
             Task::query()->update(['seen_at' => now()]);
         } finally {
             CarbonImmutable::setTestNow();

@@ -4,23 +4,14 @@ declare(strict_types=1);
 
 namespace Database\Demo;
 
-use App\Actions\Deliveries\StartDelivery;
 use App\Actions\FullTexts\LinkReports;
-use App\Actions\FullTexts\SetRetrieval;
-use App\Actions\Screening\RecordDecision;
-use App\Jobs\Deliveries\DeliverySlice;
-use App\Models\Item;
 use App\Models\Publication;
 use App\Models\Review;
 use App\Models\User;
-use Carbon\CarbonImmutable;
-use WaryHeron\Core\Bibliography\Format\Ris\RisWriter;
 use WaryHeron\Core\Bibliography\Name;
 use WaryHeron\Core\Bibliography\PublicationType;
 use WaryHeron\Core\Bibliography\Reference;
-use WaryHeron\Core\FullText\RetrievalState;
 use WaryHeron\Core\Screening\ItemState;
-use WaryHeron\Core\Screening\Verdict;
 
 /**
  * Two more reports of a trial that is included, found in reference lists: one is linked with it, of the other it is
@@ -29,9 +20,7 @@ use WaryHeron\Core\Screening\Verdict;
 final readonly class FollowUps
 {
     public function __construct(
-        private StartDelivery $start,
-        private RecordDecision $decide,
-        private SetRetrieval $retrieval,
+        private Included $included,
         private LinkReports $link,
     ) {
     }
@@ -40,47 +29,17 @@ final readonly class FollowUps
     public function find(Review $review, User $searcher, array $readers): void
     {
         [$trial, $people] = $this->trial($review);
-        $path = (string) tempnam(sys_get_temp_dir(), 'heron');
-        file_put_contents(
-            $path,
-            implode('', [
-                ...(new RisWriter())->write([$this->afterAYear($trial, $people), $this->firstResults($trial, $people)]),
-            ]),
-        );
-        DeliverySlice::runHere(
-            $this->start->ofFile(
-                $searcher,
-                $review,
-                $path,
+        $found = $this->included->bring(
+            $review,
+            $searcher,
+            $readers,
+            [$this->afterAYear($trial, $people), $this->firstResults($trial, $people)],
+            [
                 'reference-lists.ris',
                 'Reference lists of included reports',
-                CarbonImmutable::now()->startOfDay(),
                 'Read for further reports of the same studies.',
-                sourceKind: 'citation',
-            ),
+            ],
         );
-        unlink($path);
-        $found = Publication::query()
-            ->where('review_id', $review->id)
-            ->whereHas(
-                'records',
-                fn ($record) => $record->whereHas(
-                    'delivery',
-                    fn ($delivery) => $delivery->where('file_name', 'reference-lists.ris'),
-                ),
-            )
-            ->orderBy('id')
-            ->get();
-        $this->include($review, $readers, $found->modelKeys(), $review->firstStage()->id);
-        $this->retrieval->execute(
-            $searcher,
-            $review,
-            array_values($found->modelKeys()),
-            RetrievalState::Obtained,
-            'a printed copy',
-            now(),
-        );
-        $this->include($review, $readers, $found->modelKeys(), $review->lastStage()->id);
         $this->link->execute($readers[0], $review, [$trial->id, $found->firstOrFail()->id]);
     }
 
@@ -152,25 +111,5 @@ final readonly class FollowUps
     private function names(Publication $trial, int $most): array
     {
         return array_map(Name::indexed(...), array_slice(explode('; ', $trial->authors), 0, $most));
-    }
-
-    /**
-     * @param  list<User>  $readers
-     * @param  array<int, string>  $publications
-     */
-    private function include(Review $review, array $readers, array $publications, string $stageId): void
-    {
-        foreach (
-            Item::query()
-                ->where('review_id', $review->id)
-                ->where('stage_id', $stageId)
-                ->whereIn('publication_id', $publications)
-                ->orderBy('position')
-                ->get() as $item
-        ) {
-            foreach ($readers as $reader) {
-                $this->decide->execute($reader, $item, Verdict::Include, null, '');
-            }
-        }
     }
 }

@@ -24,7 +24,7 @@
                     @endif
                     @if ($numbersDiffering > 0)
                         <a href="{{ route('reconcile.results', $review) }}">{{ $numbersDiffering }}
-                            {{ Str::plural('result', $numbersDiffering) }}</a>
+                            {{ Str::plural('result', $numbersDiffering) }} to reconcile</a>
                     @endif
                     <x-menu label="Items shown" class="button button-plain">
                         <form method="get" action="{{ route('coding', $review) }}" class="table-columns">
