@@ -51,6 +51,7 @@ use App\Http\Controllers\Synthesis\MapController;
 use App\Http\Controllers\Synthesis\OutcomeController;
 use App\Http\Controllers\Synthesis\ResultController;
 use App\Http\Controllers\Synthesis\ResultDifferenceController;
+use App\Http\Controllers\Synthesis\SavedTableController;
 use App\Http\Controllers\Synthesis\SoundnessController;
 use App\Http\Controllers\Team\HomeController;
 use App\Http\Controllers\Team\InvitationController;
@@ -237,6 +238,14 @@ Route::prefix('/reviews/{review}')
                 ->whereIn('format', ['svg', 'png', 'pdf', 'csv', 'xlsx', 'html'])
                 ->middleware(['throttle:dear', WritesDownTakingOut::class])
                 ->name('map.download');
+            Route::get('/synthesis/tables', [SavedTableController::class, 'index'])->name('tables');
+            Route::get('/synthesis/tables/{table}.{format}', [SavedTableController::class, 'download'])
+                ->whereIn('format', ['csv', 'xlsx', 'docx'])
+                ->middleware(['throttle:dear', WritesDownTakingOut::class])
+                ->name('tables.download');
+            Route::get('/synthesis/tables/{table}', [SavedTableController::class, 'show'])
+                ->middleware('throttle:query')
+                ->name('tables.show');
             Route::get('/synthesis/soundness', [SoundnessController::class, 'show'])->name('soundness');
             Route::get('/synthesis/soundness.{format}', [SoundnessController::class, 'download'])
                 ->whereIn('format', ['svg', 'png', 'pdf', 'csv', 'xlsx'])
@@ -636,6 +645,13 @@ Route::prefix('/reviews/{review}')
         Route::put('/synthesis/analyses/{analysis}/certainty', [CertaintyController::class, 'update'])
             ->can('code', 'review')
             ->name('certainty.update');
+        Route::post('/synthesis/tables', [SavedTableController::class, 'store'])->can('code', 'review')->name('tables.store');
+        Route::put('/synthesis/tables/{table}', [SavedTableController::class, 'update'])
+            ->can('code', 'review')
+            ->name('tables.update');
+        Route::post('/synthesis/tables/{table}/retire', [SavedTableController::class, 'retire'])
+            ->can('code', 'review')
+            ->name('tables.retire');
         Route::post('/synthesis/analyses', [AnalysisController::class, 'store'])
             ->can('code', 'review')
             ->name('analyses.store');

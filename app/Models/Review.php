@@ -161,6 +161,12 @@ final class Review extends Model
         return $this->hasMany(Comparison::class);
     }
 
+    /** @return HasMany<SavedTable, $this> */
+    public function tables(): HasMany
+    {
+        return $this->hasMany(SavedTable::class);
+    }
+
     /** @return HasMany<KeptAnalysis, $this> */
     public function analyses(): HasMany
     {

@@ -8,6 +8,7 @@ use App\Actions\Coding\MarkPassage;
 use App\Actions\Synthesis\ChangeOutcomes;
 use App\Actions\Synthesis\JudgeCertainty;
 use App\Actions\Synthesis\KeepAnalysis;
+use App\Actions\Synthesis\KeepTable;
 use App\Actions\Synthesis\SaveResult;
 use App\Models\Comparison;
 use App\Models\FullText;
@@ -16,6 +17,7 @@ use App\Models\KeptAnalysis;
 use App\Models\Publication;
 use App\Models\Review;
 use App\Models\ReviewOutcome;
+use App\Models\Theme;
 use App\Models\User;
 use App\Queries\FullTexts\WordsFound;
 use Carbon\CarbonImmutable;
@@ -31,6 +33,7 @@ use WaryHeron\Core\Synthesis\Choice\AnalysisTerms;
 use WaryHeron\Core\Synthesis\Report\OutcomeKind;
 use WaryHeron\Core\Synthesis\Report\ReportForm;
 use WaryHeron\Core\Synthesis\Report\StudyDesign;
+use WaryHeron\Core\Synthesis\Table\TableDefinition;
 
 /** What the demo's people have taken from the papers for synthesis: results of two outcomes, and passages under themes. */
 final class DemoSynthesis
@@ -63,6 +66,7 @@ final class DemoSynthesis
         private readonly ChangeOutcomes $outcomes,
         private readonly SaveResult $result,
         private readonly KeepAnalysis $analyses,
+        private readonly KeepTable $tables,
         private readonly JudgeCertainty $certainty,
         private readonly MarkPassage $mark,
     ) {
@@ -107,6 +111,7 @@ final class DemoSynthesis
             'start' => CertaintyLevel::High->value,
             'reasons' => ['bias' => ['steps' => 1, 'why' => 'Nobody could be blinded, and near misses are told by those who saw the lamps.']],
         ]), self::MISSES_WITHOUT);
+        $this->keepTable($misses, $sleepy);
         $design = $review->codes()->where('label', 'Design')->value('id');
         $this->analyse('Sleepiness at 04:00, by design', $sleepy, $comparison, 'MD', is_string($design) ? $design : '');
     }
@@ -181,6 +186,25 @@ final class DemoSynthesis
                 $this->mark->mark($reader, $publication, $piece, ThemePath::all($themes), $memo);
             }
         }
+    }
+
+    /** What studies did and found, by their design, with what readers marked of acceptance. */
+    private function keepTable(ReviewOutcome $misses, ReviewOutcome $sleepy): void
+    {
+        $items = $this->review->codes()->pluck('id', 'label');
+        $theme = Theme::query()->where('review_id', $this->review->id)->where('name', 'Acceptance')->value('id');
+        $this->tables->begin($this->people['karin'], $this->review, 'What was tried and found, by design', TableDefinition::fromArray([
+            'columns' => [
+                "item:{$items['People']}",
+                "item:{$items['People analysed']}",
+                "item:{$items['Light level']}",
+                "outcome:{$misses->id}",
+                "outcome:{$sleepy->id}",
+                "theme:{$theme}",
+            ],
+            'groups' => $items['Design'],
+            'sort' => 'year',
+        ]));
     }
 
     private function analyse(string $title, ReviewOutcome $of, Comparison $comparison, string $measure, string $groups = ''): KeptAnalysis

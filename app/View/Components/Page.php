@@ -102,6 +102,7 @@ final class Page extends Component
             ],
             'synthesis' => [
                 'map' => 'Map',
+                'tables' => 'Tables',
                 'analyses' => 'Analyses',
                 'soundness' => 'Soundness',
                 'certainty' => 'Certainty',
@@ -184,6 +185,7 @@ final class Page extends Component
                     'Passages under themes' => route('passages', $this->review),
                     'Reconcile coders' => route('reconcile', $this->review),
                     'Evidence map and crosstabs' => route('map', $this->review),
+                    'Tables of studies' => route('tables', $this->review),
                     'Analyses: pool results' => route('analyses', $this->review),
                     'Certainty of the evidence, outcome by outcome' => route('certainty', $this->review),
                     'Soundness: risk of bias of the studies' => route('soundness', $this->review),

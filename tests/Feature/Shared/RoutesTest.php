@@ -104,6 +104,7 @@ it('hides everything in a review from outsiders, and sends guests to sign in', f
         'theme' => 'none',
         'passage' => 'none',
         'part' => 'none',
+        'table' => 'none',
         'row' => str_repeat('0', 26),
         'scouting' => app(AskPlainly::class)->ask($lead, $review, 'Do naps reduce errors?', [])->id,
         'paper' => 'none',

@@ -93,7 +93,8 @@ it('pools subgroups by what the codebook says, and only studies that say so', fu
     app(ChangeCodebook::class)->addAll($at->world->people['lead'], $at->world->review, [AtTheDesk::asked('Light', CodeType::Choice)]);
     $code = CodebookItem::query()->where('label', 'Light')->sole();
     foreach (['Aster' => 'lamp', 'Birk' => 'lamp', 'Cole' => 'window', 'Dorn' => 'window'] as $name => $light) {
-        app(SaveAnswer::class)->execute($at->world->people['coder'], new AnswerSlot($at->world->publication("Lamps of {$name}"), $code), new GivenAnswer($light));
+        $slot = new AnswerSlot($at->world->publication("Lamps of {$name}"), $code);
+        app(SaveAnswer::class)->execute($at->world->people['coder'], $slot, new GivenAnswer($light));
     }
     $analysis = $at->analysis(['groups' => $code->id]);
     $at->at("/analyses/{$analysis->id}")->assertSeeInOrder(['Lamp, 2 pooled', 'not coded', 'Window, 2 pooled'])
@@ -120,7 +121,8 @@ it('regresses on a number of the codebook or the year, of the studies that have 
     app(ChangeCodebook::class)->addAll($at->world->people['lead'], $at->world->review, [AtTheDesk::asked('Lux')]);
     $code = CodebookItem::query()->where('label', 'Lux')->sole();
     foreach (['Aster' => '900', 'Birk' => '300', 'Cole' => '2500', 'Esch' => '700'] as $name => $lux) {
-        app(SaveAnswer::class)->execute($at->world->people['coder'], new AnswerSlot($at->world->publication("Lamps of {$name}"), $code), new GivenAnswer($lux));
+        $slot = new AnswerSlot($at->world->publication("Lamps of {$name}"), $code);
+        app(SaveAnswer::class)->execute($at->world->people['coder'], $slot, new GivenAnswer($lux));
     }
     $to = "/analyses/{$at->analysis()->id}";
     $at->at("{$to}?tried=1&measure=RR&moderators[]={$code->id}")
@@ -137,7 +139,8 @@ it('finds what the codebook says of a study though its results are of another re
     $at = AtSynthesis::with('Aster', 'Birk', 'Cole');
     app(ChangeCodebook::class)->addAll($at->world->people['lead'], $at->world->review, [AtTheDesk::asked('Light', CodeType::Choice)]);
     $code = CodebookItem::query()->where('label', 'Light')->sole();
-    app(SaveAnswer::class)->execute($at->world->people['coder'], new AnswerSlot($at->world->publication('Lamps of Aster'), $code), new GivenAnswer('lamp'));
+    $slot = new AnswerSlot($at->world->publication('Lamps of Aster'), $code);
+    app(SaveAnswer::class)->execute($at->world->people['coder'], $slot, new GivenAnswer('lamp'));
     $at->counts('Birk', 4, 60, 10, 60);
     $at->counts('Cole', 6, 60, 10, 60);
     app(LinkReports::class)->execute($at->world->people['lead'], $at->world->review, [

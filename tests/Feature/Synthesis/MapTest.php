@@ -30,7 +30,8 @@ function mapped(): AtSynthesis
         $code = CodebookItem::query()->where('label', $label)->sole();
         foreach ($of as $name => $value) {
             $given = $value === null ? new GivenAnswer(null, AnswerKind::NotReported) : new GivenAnswer($value);
-            app(SaveAnswer::class)->execute($at->world->people['coder'], new AnswerSlot($at->world->publication("Lamps of {$name}"), $code), $given);
+            $slot = new AnswerSlot($at->world->publication("Lamps of {$name}"), $code);
+            app(SaveAnswer::class)->execute($at->world->people['coder'], $slot, $given);
         }
     }
 

@@ -71,15 +71,9 @@ final class TableRequest extends FormRequest
     private function filters(Collection $codes): array
     {
         $added = Input::text($this, 'item').':'.(Input::text($this, 'says') ?: Input::text($this, 'standing'));
-        $filters = [];
-        foreach (array_unique([...$this->texts('with'), $added]) as $asked) {
-            [$code, $asks] = [...explode(':', $asked, 2), ''];
-            if ($codes->has($code) && $asks !== '' && ($asks[0] !== '~' || isset(ItemFilter::STANDINGS[$asks]))) {
-                $filters[] = new ItemFilter($codes[$code], $asks);
-            }
-        }
+        $asked = array_values(array_unique([...$this->texts('with'), $added]));
 
-        return array_slice($filters, 0, self::FILTERS);
+        return array_slice(ItemFilter::all($codes, $asked), 0, self::FILTERS);
     }
 
     /** @return list<string> */

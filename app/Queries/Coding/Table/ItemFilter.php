@@ -6,6 +6,7 @@ namespace App\Queries\Coding\Table;
 
 use App\Models\CodebookItem;
 use Illuminate\Database\Query\Builder;
+use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use WaryHeron\Core\Coding\CodeType;
 
@@ -28,6 +29,27 @@ final readonly class ItemFilter
 
     public function __construct(public CodebookItem $code, public string $asks)
     {
+    }
+
+    /**
+     * Those that an address or a definition asks for; what names nothing that there is, is left out.
+     *
+     * @param  Collection<string, CodebookItem>  $codes  by id
+     * @param  list<string>  $keys
+     * @return list<self>
+     */
+    public static function all(Collection $codes, array $keys): array
+    {
+        $filters = [];
+        foreach ($keys as $key) {
+            [$id, $asks] = [...explode(':', $key, 2), ''];
+            $code = $codes->get($id);
+            if ($code !== null && $asks !== '' && ($asks[0] !== '~' || isset(self::STANDINGS[$asks]))) {
+                $filters[] = new self($code, $asks);
+            }
+        }
+
+        return $filters;
     }
 
     /** As it is written in an address. */
