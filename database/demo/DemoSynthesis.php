@@ -38,6 +38,9 @@ use WaryHeron\Core\Synthesis\Table\TableDefinition;
 /** What the demo's people have taken from the papers for synthesis: results of two outcomes, and passages under themes. */
 final class DemoSynthesis
 {
+    /** The paper of which one result was taken twice, once with the groups in the wrong order: for somebody to find. */
+    private const TWICE = 3;
+
     /** Papers whose tables nobody has taken numbers from yet. */
     private const LEFT = 5;
 
@@ -102,6 +105,9 @@ final class DemoSynthesis
             CarbonImmutable::setTestNow($day->setTime(13, 0)->addMinutes($i * 17));
             if ($i < $copies->count() - self::LEFT) {
                 $this->take($people[$i % 2 === 0 ? 'karin' : 'tunde'], $copy, $comparison, $misses, $sleepy);
+            }
+            if ($i === self::TWICE) {
+                $this->takeAgain($people['tunde'], $copy, $comparison, $misses);
             }
             $this->markIn($people[$i % 3 === 0 ? 'tunde' : 'karin'], $copy);
         }
@@ -174,6 +180,31 @@ final class DemoSynthesis
                 $evidence,
             );
         }
+    }
+
+    private function takeAgain(User $coder, FullText $copy, Comparison $comparison, ReviewOutcome $misses): void
+    {
+        $read = ReadNumbers::of($copy);
+        if ($read === null) {
+            return;
+        }
+        [$given, $evidence] = $read->some(['n', 'e']);
+        $this->result->execute(
+            $coder,
+            Publication::query()->findOrFail($copy->publication_id),
+            strtolower((string) Str::ulid()),
+            [
+                'outcome_id' => $misses->id,
+                'comparison_id' => $comparison->id,
+                'days' => 28,
+                'time_told' => 'in the last week',
+                'form' => ReportForm::Counts,
+                'design' => StudyDesign::Parallel,
+                'given' => ['e1' => $given['e2'], 'n1' => $given['n2'], 'e2' => $given['e1'], 'n2' => $given['n1']],
+                'note' => 'Is the first column of this table the light, or the second?',
+            ],
+            $evidence,
+        );
     }
 
     private function markIn(User $reader, FullText $copy): void

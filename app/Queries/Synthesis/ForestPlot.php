@@ -16,6 +16,9 @@ use WaryHeron\Core\Synthesis\Pool\Study;
 /** The pictures of an analysis, in the review's words. */
 final readonly class ForestPlot
 {
+    /** So many lines of a plot fit on a printed page. */
+    public const LINES_A_PAGE = 40;
+
     /** @param  ?CodebookItem  $marks  in what regard studies are marked as they were judged */
     public function __construct(
         private PooledAnalysis $analysis,
@@ -24,19 +27,20 @@ final readonly class ForestPlot
     ) {
     }
 
-    public function forest(): Forest
+    /** @param  bool  $isNoted  with the number of its note after each study */
+    public function forest(bool $isNoted = false): Forest
     {
         $measure = $this->analysis->terms->measure;
         $lines = [];
         $group = null;
         $groups = $this->analysis->byGroup();
         $pooled = $this->analysis->pooled();
-        foreach ($this->analysis->rows as $row) {
+        foreach ($this->analysis->rows as $i => $row) {
             if ($groups !== [] && $row->group !== $group) {
                 array_push($lines, ...$this->endOf($group, $groups), ...[ForestLine::head($row->group)]);
                 $group = $row->group;
             }
-            $lines[] = $this->study($row, $pooled);
+            $lines[] = $this->study($row, $pooled, $isNoted ? ' ['.($i + 1).']' : '');
         }
         array_push($lines, ...$this->endOf($group, $groups));
         $lines[] = $this->pooledLine($this->analysis->terms->by->label(), $pooled, withPrediction: true);
@@ -93,7 +97,7 @@ final readonly class ForestPlot
         return [$short($this->comparison->intervention->name), $short($this->comparison->comparator->name)];
     }
 
-    private function study(PooledRow $row, PooledEstimate $pooled): ForestLine
+    private function study(PooledRow $row, PooledEstimate $pooled, string $note): ForestLine
     {
         $effect = $row->effect;
         $columns = [$row->chosen->used->one?->shown() ?? '', $row->chosen->used->two?->shown() ?? ''];
@@ -101,7 +105,7 @@ final readonly class ForestPlot
         $isKnown = $effect->estimate !== null && $low !== null && $high !== null && ! $row->isHidden;
 
         return ForestLine::study(
-            $row->isHidden ? "{$row->label} (left out)" : $row->label,
+            ($row->isHidden ? "{$row->label} (left out)" : $row->label).$note,
             array_slice($columns, 0, count($this->heads())),
             $isKnown ? [$effect->estimate, $low, $high] : null,
             match (true) {

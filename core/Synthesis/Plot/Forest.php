@@ -30,6 +30,11 @@ final readonly class Forest
 
     private Drawing $draw;
 
+    private bool $isLog;
+
+    /** The greatest weight. */
+    private float $most;
+
     public Axis $axis;
 
     /**
@@ -39,6 +44,7 @@ final readonly class Forest
      * @param  ?float  $nothing  where nothing differs, on the scale of the analysis
      * @param  array{string, string}  $favours  in words, what lies to the left and to the right of it
      * @param  string  $judgedBy  in what regard studies were judged; empty where marks are not shown
+     * @param  ?self  $like  the whole of which this is a page: one axis, one width, and boxes to be compared across pages
      */
     public function __construct(
         public array $lines,
@@ -48,7 +54,22 @@ final readonly class Forest
         private ?float $nothing,
         private array $favours = ['', ''],
         private string $judgedBy = '',
+        ?self $like = null,
     ) {
+        if ($like !== null) {
+            $this->isLog = $like->isLog;
+            $this->axis = $like->axis;
+            $this->draw = $like->draw;
+            $this->rowHeight = $like->rowHeight;
+            $this->labelWidth = $like->labelWidth;
+            $this->columnWidths = $like->columnWidths;
+            $this->shownWidth = $like->shownWidth;
+            $this->most = $like->most;
+
+            return;
+        }
+        $this->isLog = $isLog;
+        $this->most = max([1e-9, ...array_map(fn (ForestLine $one): float => $one->weight, $lines)]);
         $this->axis = Axis::holding(
             $this->intervals(ForestLine::STUDY),
             $this->intervals(ForestLine::POOLED),
@@ -65,6 +86,53 @@ final readonly class Forest
             $this->draw->widthOf("{$measure} (95% CI)"),
             ...array_map(fn (ForestLine $one): float => $this->draw->widthOf($one->shown, isBold: true), $lines),
         ]);
+    }
+
+    /**
+     * In pages for print, each with its own head and scale. A subgroup's name never stands last on a page, nor its total
+     * first.
+     *
+     * @param  int  $most  lines on a page
+     * @return list<self> itself where it fits
+     */
+    public function pages(int $most): array
+    {
+        if (count($this->lines) <= $most) {
+            return [$this];
+        }
+        $pages = [];
+        $from = 0;
+        while ($from < count($this->lines)) {
+            $to = min(count($this->lines), $from + $most);
+            while ($to < count($this->lines) && $to > $from + 2 && $this->staysTogether($to)) {
+                $to--;
+            }
+            $pages[] = $this->with(array_slice($this->lines, $from, $to - $from));
+            $from = $to;
+        }
+
+        return $pages;
+    }
+
+    /** Whether no page may break before this line. */
+    private function staysTogether(int $line): bool
+    {
+        return $this->lines[$line]->kind === ForestLine::POOLED || $this->lines[$line - 1]->kind === ForestLine::HEAD;
+    }
+
+    /** @param  list<ForestLine>  $lines */
+    private function with(array $lines): self
+    {
+        return new self(
+            $lines,
+            $this->heads,
+            $this->measure,
+            $this->isLog,
+            $this->nothing,
+            $this->favours,
+            $this->judgedBy,
+            $this,
+        );
     }
 
     public function left(): float
@@ -101,9 +169,7 @@ final readonly class Forest
     /** Half the side of a box of this weight. */
     public function half(float $weight): float
     {
-        $most = max([1e-9, ...array_map(fn (ForestLine $one): float => $one->weight, $this->lines)]);
-
-        return max(1.5, sqrt(max(0.0, $weight) / $most) * $this->draw->size * 0.5);
+        return max(1.5, sqrt(max(0.0, $weight) / $this->most) * $this->draw->size * 0.5);
     }
 
     /** @return list<array{text: string, x: float, y: float, width: float, height: float}> where words stand, for whoever checks that none overlap */

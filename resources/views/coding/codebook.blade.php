@@ -40,6 +40,13 @@
                                 <p class="small quiet">Asked only where “{{ $codes->firstWhere('id', $code->when_code_id)?->label ?? 'an item that was retired' }}” is
                                     {{ implode(' or ', $code->when_answers) }}</p>
                             @endif
+                            @php($uses = $used->item($code))
+                            @if ($uses !== [])
+                                <details class="small uses">
+                                    <summary>Used {{ count($uses) === 1 ? 'once' : count($uses) . ' times' }}</summary>
+                                    <x-uses :uses="$uses" />
+                                </details>
+                            @endif
                             @if ($mayChange)
                                 <details class="mt-1 no-print" @if (($touched['code'] ?? '') === $code->id) open @endif>
                                     <summary class="small cursor-pointer">Change</summary>

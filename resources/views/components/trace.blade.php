@@ -55,8 +55,6 @@
     @endforeach
 </div>
 <div class="section">
-    <h3>Where its results are used</h3>
-    @foreach ($trace->uses() as $use)
-        <p><a href="{{ route('analyses.show', [$review, $use]) }}">{{ $use->title }}</a></p>
-    @endforeach
+    <h3>Where it is used</h3>
+    <x-uses :uses="$trace->uses()" />
 </div>

@@ -163,6 +163,12 @@
                         @endif
                     </div>
                 @endif
+                @if ($uses !== [])
+                    <div class="section" id="uses">
+                        <h3>Where it is used</h3>
+                        <x-uses :uses="$uses" />
+                    </div>
+                @endif
                 <div class="section">
                     <h3>History</h3>
                     @forelse ($history as $entry)

@@ -70,6 +70,10 @@
                                                 @endforeach
                                             </details>
                                         @endif
+                                        @isset($excluded[$criterion->id])
+                                            <p class="small"><a href="{{ route('library', [$review, 'reason' => $criterion->id]) }}">{{ number_format($excluded[$criterion->id]) }}
+                                                    excluded</a> by it</p>
+                                        @endisset
                                         @if ($mayChange && isset($older[$criterion->id]))
                                             <div class="asking small mt-1" role="status">
                                                 <p><strong>{{ number_format($older[$criterion->id]) }}</strong>

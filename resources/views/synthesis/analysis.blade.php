@@ -51,7 +51,7 @@
                     </div>
                 </div>
             @endif
-            <form class="sheet-body" method="get" action="{{ route('analyses.show', [$review, $analysis]) }}">
+            <form class="sheet-body no-print" method="get" action="{{ route('analyses.show', [$review, $analysis]) }}">
                 <input type="hidden" name="tried" value="1">
                 <x-hidden :query="['hidden' => $terms->hidden]" />
                 <div class="field"><label for="measure">Measure</label><select class="input" id="measure" name="measure">
@@ -161,7 +161,7 @@
         <section class="sheet">
             <header class="sheet-head">
                 <h2>Forest plot</h2> <span>{{ $all->k }} {{ Str::plural('study', $all->k) }}{{ $pooled->people() > 0 ? ', ' . number_format($pooled->people()) . ' people' : '' }}</span>
-                <span class="end">
+                <span class="end no-print">
                     @foreach (['svg', 'png', 'pdf'] as $format)
                         <a href="{{ $file('forest', $format) }}">{{ strtoupper($format) }}</a> ·
                     @endforeach
@@ -171,10 +171,15 @@
             @if ($pooled->rows === [])
                 <x-empty title="No study reports this yet">Take results at the Coding Desk, under <em>Numbers</em>.</x-empty>
             @else
-                <div class="plot-scroll" tabindex="0" role="region" aria-label="Forest plot">{!! $plot->forest()->svg($analysis->title, isFile: false, chosen: $at?->key ?? '', links: $links) !!}</div>
+                <div class="print-only">
+                    @foreach ($plot->forest(isNoted: true)->pages(App\Queries\Synthesis\ForestPlot::LINES_A_PAGE) as $page)
+                        <div class="plot-page">{!! $page->svg($analysis->title, isFile: false) !!}</div>
+                    @endforeach
+                </div>
+                <div class="plot-scroll no-print" tabindex="0" role="region" aria-label="Forest plot">{!! $plot->forest()->svg($analysis->title, isFile: false, chosen: $at?->key ?? '', links: $links) !!}</div>
                 <div class="section plot-said">
                     @if ($at === null)
-                        <p class="small quiet">Press a study: where its numbers come from stands beside the plot.</p>
+                        <p class="small quiet no-print">Press a study: where its numbers come from stands beside the plot.</p>
                     @endif
                     @if ($all->k > 1)
                         <p>{{ $all->tau2 === null ? '' : 'τ² ' . Shown::number($all->tau2, 3) . ' (' . Shown::number($spread['tau2_low'], 3) . ' to ' . Shown::number($spread['tau2_high'], 3) . ') · ' }}I² {{ Shown::number($spread['I2'], 0) }} %{{ $spread['I2_low'] === null ? '' : ' (' . Shown::number($spread['I2_low'], 0) . ' to ' . Shown::number($spread['I2_high'], 0) . ')' }}
@@ -312,10 +317,11 @@
                             tests say little. <a href="{{ $file('funnel', 'svg') }}">SVG</a> · <a href="{{ $file('funnel', 'png') }}">PNG</a></p>
                     </details>
                 @endif
+                <x-trace-notes :review="$review" :pooled="$pooled" :notes="$notes" />
             @endif
         </section>
         @if ($at !== null)
-            <section class="sheet" aria-label="Where a study comes from">
+            <section class="sheet no-print" aria-label="Where a study comes from">
                 <x-trace :review="$review" :row="$at" :trace="$trace" :pooled="$pooled" />
                 <div class="sheet-foot">
                     @if ($at->isHidden)

@@ -18,6 +18,13 @@
                     @endforeach
                     @php($count = $counts->get($outcome->id))
                     <p class="small">{{ $count === null ? 'No results yet.' : "{$count->results} " . Str::plural('result', $count->results) . " of {$count->studies} " . Str::plural('publication', $count->studies) }}</p>
+                    @php($uses = $used->outcome($outcome))
+                    @if ($uses !== [])
+                        <details class="small uses">
+                            <summary>Used {{ count($uses) === 1 ? 'once' : count($uses) . ' times' }}</summary>
+                            <x-uses :uses="$uses" />
+                        </details>
+                    @endif
                     @if ($mayChange)
                         <details class="mt-1 no-print">
                             <summary class="small cursor-pointer">Change</summary>

@@ -67,7 +67,7 @@
                                         <th scope="row"><a class="title-link"
                                                 href="{{ route('coding.show', [$review, $study->id]) }}">{{ StudyTable::called($study) }}</a></th>
                                         @foreach (array_keys($shown->columns->heads) as $key)
-                                            <td>{!! nl2br(e($cells[$key]->words ?? '–')) !!}
+                                            <td @class(['study-text' => str_starts_with($key, 'theme:')])>{!! nl2br(e($cells[$key]->words ?? '–')) !!}
                                                 @foreach ($cells[$key]->evidence ?? [] as $piece)
                                                     <span class="study-evidence">{{ in_array('quote', $terms->parts, true) && !str_starts_with($key, 'theme:') ? "“{$piece['quote']}” " : '' }}<span
                                                             class="quiet">{{ in_array('place', $terms->parts, true) ? $piece['where'] : '' }}</span></span>
@@ -112,13 +112,15 @@
                     <input class="input mt-1" name="says" maxlength="200" placeholder="or says: nurses, 20..60" aria-label="or says"
                         autocomplete="off">
                 </div>
-                <button class="button button-go">Show it so</button>
-                @can('code', $review)
-                    @if ($isTried)
-                        <button class="button" form="keep-table">Keep it so</button>
-                        <a class="button button-plain" href="{{ route('tables.show', [$review, $table]) }}">As it was kept</a>
-                    @endif
-                @endcan
+                <div class="form-foot row">
+                    <button class="button button-go">Show it so</button>
+                    @can('code', $review)
+                        @if ($isTried)
+                            <button class="button" form="keep-table">Keep it so</button>
+                            <a class="button button-plain" href="{{ route('tables.show', [$review, $table]) }}">As it was kept</a>
+                        @endif
+                    @endcan
+                </div>
             </form>
             @can('code', $review)
                 <form id="keep-table" method="post" action="{{ route('tables.update', [$review, $table, ...$query]) }}">@csrf @method('put')

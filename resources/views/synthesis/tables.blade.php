@@ -8,9 +8,9 @@
                 @php($asked = $table->asked())
                 <div class="section">
                     <p><a class="title-link" href="{{ route('tables.show', [$review, $table]) }}">{{ $table->title }}</a></p>
-                    <p class="small quiet">{{ count($asked->columns) }} {{ Str::plural('column', count($asked->columns)) }}@if ($items->has($asked->groups))
-                            , by {{ $items[$asked->groups]->label }}
-                        @endif, kept {{ $table->updated_at->format('j M Y') }}</p>
+                    @php($by = $items->has($asked->groups) ? ", by {$items[$asked->groups]->label}" : '')
+                    <p class="small quiet">{{ count($asked->columns) }} {{ Str::plural('column', count($asked->columns)) }}{{ $by }}, kept
+                        {{ $table->updated_at->format('j M Y') }}</p>
                 </div>
             @empty
                 <x-empty title="No table is kept yet">Choose items, outcomes and themes as columns. The table is run again each time it is opened, on
@@ -24,7 +24,7 @@
                 </header>
                 <form class="sheet-body" method="post" action="{{ route('tables.store', $review) }}">@csrf
                     @include('synthesis.table-form', ['terms' => new WaryHeron\Core\Synthesis\Table\TableDefinition([]), 'title' => ''])
-                    <button class="button button-go">Make it</button>
+                    <div class="form-foot"><button class="button button-go">Make it</button></div>
                 </form>
             </section>
         @endcan

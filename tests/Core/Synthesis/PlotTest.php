@@ -160,3 +160,22 @@ it('draws judgements fuller the worse they are, and counts them below', function
         ->and($svg)->toContain('nobody has judged it yet')
         ->toContain("Study {$studies}. how groups came about:");
 })->with([3, 12, 60, 200]);
+
+it('breaks into pages of one axis and one scale, loses no line, and parts no group from its name or total', function (int $groups, int $of, int $most) {
+    $lines = [];
+    foreach (range(1, $groups) as $group) {
+        $studies = array_slice(forestOf(200)->lines, 20 * $group, $of);
+        array_push($lines, ForestLine::head("Group {$group}"), ...[...$studies, ForestLine::pooled('All', [-0.2, -0.3, 0.1], '0.82')]);
+    }
+    $whole = new Forest($lines, ['Light', 'Dim'], 'RR', true, 0.0);
+    $pages = $whole->pages($most);
+    expect(array_merge(...array_map(fn (Forest $page): array => $page->lines, $pages)))->toBe($lines)
+        ->and(count($pages) === 1)->toBe(count($lines) <= $most);
+    foreach ($pages as $i => $page) {
+        expect(count($page->lines))->toBeLessThanOrEqual($most)
+            ->and([$page->width(), $page->x(-0.2), $page->half(7.0)])->toBe([$whole->width(), $whole->x(-0.2), $whole->half(7.0)])
+            ->and($page->lines[0]->kind === ForestLine::POOLED)->toBeFalse()
+            ->and($page->lines[count($page->lines) - 1]->kind === ForestLine::HEAD)->toBeFalse()
+            ->and((new DOMDocument())->loadXML($page->svg("Page {$i}")))->toBeTrue();
+    }
+})->with([[1, 3, 40], [3, 4, 7], [5, 20, 40], [8, 5, 13], [6, 11, 12]]);

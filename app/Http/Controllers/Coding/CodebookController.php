@@ -12,6 +12,7 @@ use App\Http\Requests\Coding\CodebookItemRequest;
 use App\Models\CodebookItem;
 use App\Models\Review;
 use App\Queries\Coding\CodebookSets;
+use App\Queries\Synthesis\Traced\WhereUsed;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -34,6 +35,7 @@ final class CodebookController extends Controller
             'retired' => $review->codes()->whereNotNull('retired_at')->get(),
             'sets' => CodebookSets::titles(),
             'others' => CodebookSets::reviews($this->me($request), $review),
+            'used' => WhereUsed::in($review),
         ]);
     }
 

@@ -16,6 +16,7 @@ use App\Queries\FullTexts\Retrievals;
 use App\Queries\Library\PublicationHistory;
 use App\Queries\Library\ShownValues;
 use App\Queries\Screening\OpenItems;
+use App\Queries\Synthesis\Traced\WhereUsed;
 use App\Sources\FullTextLocker;
 use App\Sources\SourceFailed;
 use Carbon\CarbonImmutable;
@@ -58,6 +59,7 @@ final class PublicationController extends Controller
                         $review,
                         Retrievals::sought($review)->where('publications.id', $publication->id),
                     )[0] ?? null,
+            'uses' => WhereUsed::in($review)->study($publication),
             'sides' => OpenItems::sidesOf($review, $this->me($request), array_values($items->pluck('id')->all())),
         ]);
     }

@@ -13,6 +13,7 @@ use App\Http\Requests\Question\WordingRequest;
 use App\Models\Criterion;
 use App\Models\Review;
 use App\Queries\Question\Concepts;
+use App\Queries\Question\ExcludedBy;
 use App\Queries\Question\OlderWording;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
@@ -29,6 +30,7 @@ final class QuestionController extends Controller
             'criteria' => $review->criteria()->whereNull('retired_at')->get(),
             'retired' => $review->criteria()->whereNotNull('retired_at')->get(),
             'older' => OlderWording::counts($review),
+            'excluded' => ExcludedBy::counts($review),
             'wordings' => OlderWording::wordings($review),
         ]);
     }

@@ -21,7 +21,8 @@ use App\Queries\Synthesis\PooledAnalysis;
 use App\Queries\Synthesis\PooledRow;
 use App\Queries\Synthesis\RegressionOf;
 use App\Queries\Synthesis\Soundness;
-use App\Queries\Synthesis\Trace;
+use App\Queries\Synthesis\Traced\Trace;
+use App\Queries\Synthesis\Traced\TraceNotes;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -87,6 +88,7 @@ final class AnalysisController extends Controller
             'regression' => RegressionOf::of($pooled, $codes),
             'at' => $at,
             'trace' => $at === null ? null : new Trace($review, $at),
+            'notes' => TraceNotes::of($review, $pooled),
         ]);
     }
 

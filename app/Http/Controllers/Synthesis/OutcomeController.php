@@ -13,6 +13,7 @@ use App\Models\Comparison;
 use App\Models\Review;
 use App\Models\ReviewOutcome;
 use App\Queries\Synthesis\OutcomeBook;
+use App\Queries\Synthesis\Traced\WhereUsed;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -26,6 +27,7 @@ final class OutcomeController extends Controller
             'review' => $review,
             'book' => OutcomeBook::of($review),
             'counts' => OutcomeBook::counts($review),
+            'used' => WhereUsed::in($review),
         ]);
     }
 

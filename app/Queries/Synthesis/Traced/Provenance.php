@@ -1,0 +1,66 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Queries\Synthesis\Traced;
+
+use App\Models\Review;
+use Illuminate\Support\Collection;
+use Illuminate\Support\Facades\DB;
+use stdClass;
+use WaryHeron\Core\Screening\ItemState;
+
+/** Why publications are in a review, and which search line found them: two queries, however many they are. */
+final readonly class Provenance
+{
+    /**
+     * @param  Collection<string, Collection<int, stdClass>>  $inclusions  by publication
+     * @param  Collection<string, Collection<int, stdClass>>  $records  by publication
+     */
+    private function __construct(private Collection $inclusions, private Collection $records)
+    {
+    }
+
+    /** @param  list<string>  $publications */
+    public static function of(Review $review, array $publications): self
+    {
+        $inclusions = DB::table('items')
+            ->join('stages', 'stages.id', '=', 'items.stage_id')
+            ->where('items.review_id', $review->id)
+            ->whereIn('items.publication_id', $publications)
+            ->where('items.state', ItemState::Included->value)
+            ->orderBy('stages.position')
+            ->get(['items.publication_id', 'stages.name', 'items.opened_at', 'items.settled', 'items.id']);
+        $records = DB::table('records')
+            ->join('deliveries', 'deliveries.id', '=', 'records.delivery_id')
+            ->leftJoin('runs', 'runs.id', '=', 'deliveries.run_id')
+            ->where('records.review_id', $review->id)
+            ->whereIn('records.publication_id', $publications)
+            ->whereNull('records.withdrawn_at')
+            ->orderBy('records.id')
+            ->get([
+                'records.publication_id',
+                'deliveries.source_name',
+                'deliveries.searched_on',
+                'deliveries.id AS delivery_id',
+                'records.line',
+                'runs.id AS run_id',
+                DB::raw("runs.lines -> -1 ->> 'text' AS last_line"),
+                DB::raw("runs.lines -> -1 ->> 'number' AS last_number"),
+            ]);
+
+        return new self($inclusions->groupBy('publication_id'), $records->groupBy('publication_id'));
+    }
+
+    /** @return Collection<int, stdClass> the stages at which it was included, with name and day */
+    public function inclusions(string $publication): Collection
+    {
+        return $this->inclusions->get($publication) ?? new Collection();
+    }
+
+    /** @return Collection<int, stdClass> the records that it came as, with source, day and line */
+    public function records(string $publication): Collection
+    {
+        return $this->records->get($publication) ?? new Collection();
+    }
+}
