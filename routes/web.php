@@ -20,6 +20,7 @@ use App\Http\Controllers\Library\RecipeController;
 use App\Http\Controllers\Matching\MatchingController;
 use App\Http\Controllers\Matching\PairingController;
 use App\Http\Controllers\Question\QuestionController;
+use App\Http\Controllers\Report\ComposerController;
 use App\Http\Controllers\Report\LogController;
 use App\Http\Controllers\Report\ReportController;
 use App\Http\Controllers\Scouting\NamedThingsController;
@@ -271,6 +272,14 @@ Route::prefix('/reviews/{review}')
                 ->middleware(['throttle:dear', WritesDownTakingOut::class])
                 ->name('analyses.download');
             Route::get('/report', [ReportController::class, 'show'])->name('report');
+            Route::get('/report/text', [ComposerController::class, 'show'])->middleware('throttle:query')->name('report.text');
+            Route::post('/report/text/exchange', [ComposerController::class, 'exchange'])->name('report.exchange');
+            Route::get('/report/text/standing', [ComposerController::class, 'standing'])
+                ->middleware('throttle:query')
+                ->name('report.standing');
+            Route::get('/report/text/evidence', [ComposerController::class, 'evidence'])
+                ->middleware('throttle:query')
+                ->name('report.evidence');
             Route::get('/report/flow.{format}', [ReportController::class, 'flow'])
                 ->whereIn('format', ['svg', 'png', 'pdf', 'csv'])
                 ->middleware('throttle:dear')
@@ -293,6 +302,17 @@ Route::prefix('/reviews/{review}')
                 ->whereIn('format', ['csv', 'xlsx', 'docx'])
                 ->middleware(['throttle:dear', WritesDownTakingOut::class])
                 ->name('exports.coding');
+        });
+
+        Route::middleware('can:write,review')->group(function (): void {
+            Route::post('/report/text', [ComposerController::class, 'begin'])->name('report.begin');
+            Route::post('/report/text/blocks', [ComposerController::class, 'block'])
+                ->middleware('throttle:query')
+                ->name('report.blocks');
+            Route::put('/report/text/claims/{claim}', [ComposerController::class, 'claim'])
+                ->where('claim', '[0-9a-z]{26}')
+                ->name('report.claims');
+            Route::post('/report/text/versions', [ComposerController::class, 'version'])->name('report.versions');
         });
 
         Route::middleware('can:manage,review')->group(function (): void {

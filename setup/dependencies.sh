@@ -58,11 +58,11 @@ need_node_packages() {
 need_assets() {
     local sources
     need_node_packages
-    sources="$(find resources vite.config.js package-lock.json -type f -print0 | sort -z | xargs -0 sha256sum | sha256sum | cut -c1-32)"
-    if [ ! -f public/build/manifest.json ] || ! is_stamped assets "$sources"; then
+    sources="$(find resources vite.config.js vite.reader.config.js package.json package-lock.json -type f -print0 | sort -z | xargs -0 sha256sum | sha256sum | cut -c1-32)"
+    if [ ! -f public/build/manifest.json ] || [ ! -f var/build/report-reader.mjs ] || ! is_stamped assets "$sources"; then
         step "Building styles and scripts"
         quietly "npm run build" npm run build
-        chmod -R a+rX public/build
+        chmod -R a+rX public/build var/build
         stamp assets "$sources"
     fi
 }

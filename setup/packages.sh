@@ -19,6 +19,7 @@ missing_server_packages() {
     [ -x "$PG_BIN/postgres" ] || echo postgresql-15
     php -r 'exit(extension_loaded("Zend OPcache") ? 0 : 1);' || echo php8.2-opcache
     command -v pandoc >/dev/null || echo pandoc
+    command -v weasyprint >/dev/null || echo weasyprint
     command -v pdftotext >/dev/null || echo poppler-utils
     command -v ocrmypdf >/dev/null || echo ocrmypdf
     [ -f /usr/share/tesseract-ocr/5/tessdata/eng.traineddata ] || echo tesseract-ocr tesseract-ocr-eng

@@ -15,6 +15,7 @@ enum Ability: string
     case Code = 'code';
     case Tag = 'tag';
     case Obtain = 'obtain';
+    case Write = 'write';
 
     public function refusal(): string
     {
@@ -26,6 +27,7 @@ enum Ability: string
             self::Settle => 'Only the review lead may settle alone.',
             self::Tag => 'Observers read; they do not tag.',
             self::Obtain => 'Observers read; they do not bring full texts.',
+            self::Write => 'Observers read the report; they do not write it.',
             self::Code => 'Only coders, reviewers and the lead may code.',
         };
     }

@@ -40,9 +40,9 @@ enum Role: string
             in_array(
                 $ability,
                 match ($this) {
-                    self::InformationSpecialist => [Ability::Search, Ability::Deliver, Ability::Tag, Ability::Obtain],
-                    self::Reviewer => [Ability::Screen, Ability::Code, Ability::Search, Ability::Tag, Ability::Obtain],
-                    self::Coder => [Ability::Code, Ability::Tag, Ability::Obtain],
+                    self::InformationSpecialist => [Ability::Search, Ability::Deliver, Ability::Tag, Ability::Obtain, Ability::Write],
+                    self::Reviewer => [Ability::Screen, Ability::Code, Ability::Search, Ability::Tag, Ability::Obtain, Ability::Write],
+                    self::Coder => [Ability::Code, Ability::Tag, Ability::Obtain, Ability::Write],
                     default => [],
                 },
                 true,

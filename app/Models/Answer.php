@@ -27,6 +27,7 @@ use WaryHeron\Core\Coding\Evidence;
  * @property ?Carbon $superseded_at
  * @property Carbon $created_at
  * @property User $user
+ * @property Publication $publication
  */
 final class Answer extends Model
 {
@@ -53,6 +54,12 @@ final class Answer extends Model
     public function shown(Code $code): string
     {
         return $this->kind === AnswerKind::Value ? $code->show($this->value) : $this->kind->label();
+    }
+
+    /** @return BelongsTo<Publication, $this> */
+    public function publication(): BelongsTo
+    {
+        return $this->belongsTo(Publication::class);
     }
 
     /** @return BelongsTo<User, $this> */

@@ -40,6 +40,8 @@ use WaryHeron\Core\Synthesis\Twice\CodedResult;
  * @property ?Carbon $superseded_at
  * @property Carbon $created_at
  * @property User $user
+ * @property Publication $publication
+ * @property ReviewOutcome $outcome
  */
 final class Result extends Model
 {
@@ -95,6 +97,18 @@ final class Result extends Model
     public function pieces(): array
     {
         return array_map(fn (array $of): array => array_values(array_map(Evidence::fromArray(...), $of)), $this->evidence);
+    }
+
+    /** @return BelongsTo<Publication, $this> */
+    public function publication(): BelongsTo
+    {
+        return $this->belongsTo(Publication::class);
+    }
+
+    /** @return BelongsTo<ReviewOutcome, $this> */
+    public function outcome(): BelongsTo
+    {
+        return $this->belongsTo(ReviewOutcome::class);
     }
 
     /** @return BelongsTo<User, $this> */

@@ -62,6 +62,11 @@ final class ReviewPolicy
         return $this->may($user, $review, Ability::Obtain);
     }
 
+    public function write(User $user, Review $review): Response
+    {
+        return $this->may($user, $review, Ability::Write);
+    }
+
     private function may(User $user, Review $review, Ability $ability): Response
     {
         $role = $user->roleIn($review);

@@ -255,7 +255,9 @@ final class DemoReview
                 'Handover checklists at shift change',
                 'Do structured checklists at shift change reduce what is forgotten?',
             );
+            $this->at($start->addDays(2)->setTime(9, 0));
             $this->twoCoders->make($this->people);
+            $this->at($start->addDays(23)->setTime(16, 0));
             Task::query()->update(['seen_at' => now()]);
         } finally {
             CarbonImmutable::setTestNow();

@@ -1,6 +1,7 @@
 import Alpine from '@alpinejs/csp';
 import codingDesk from './codingDesk';
 import codingTable from './codingTable';
+import composer from './composer';
 import copying from './copying';
 import deliveryForm from './deliveryForm';
 import dialectFile from './dialectFile';
@@ -27,6 +28,7 @@ import thresholds from './thresholds';
 for (const [name, component] of Object.entries({
     codingDesk,
     codingTable,
+    composer,
     copying,
     deliveryForm,
     dialectFile,

@@ -133,7 +133,7 @@ it('marks a passage by key, names its theme, and finds it again across studies a
 });
 
 it('changes an answer where it stands in the table, by keyboard', function () {
-    $review = Server::rows('SELECT review_id FROM answers LIMIT 1')[0]['review_id'];
+    $review = Server::rows('SELECT review_id FROM answers ORDER BY id LIMIT 1')[0]['review_id'];
     $karin = Browser::open()->signIn('karin.sollander@heron.example', 'night-shift-demo')->visit("/reviews/{$review}/coding");
     $karin->sees('Coding table');
     $karin->driver->executeScript('document.querySelector("td[data-at=\"2\"]").focus()');

@@ -90,7 +90,7 @@ it('takes numbers from a table of the paper by pressing them, in several forms, 
     }
     $karin->sees('The interval does not hold its estimate')->press('Withdraw it');
     // the plot has the study, and leads back to the words
-    $review = Server::rows('SELECT review_id FROM results LIMIT 1')[0]['review_id'];
+    $review = Server::rows('SELECT review_id FROM results ORDER BY id LIMIT 1')[0]['review_id'];
     $karin->visit("/reviews/{$review}/synthesis/analyses")->press('Near misses in the night')->sees('Forest plot');
     $publication = Server::rows('SELECT publication_id FROM results ORDER BY created_at DESC LIMIT 1')[0]['publication_id'];
     $karin->visit($karin->path()."?study={$publication}")->sees('The words they rest on')->press('Open the paper there')->sees('Reported as');
@@ -111,7 +111,7 @@ function newestCounts(Browser $at): array
 }
 
 it('leaves a study out to see, undoes it by one key, and keeps terms only when told to', function () {
-    $review = Server::rows('SELECT review_id FROM results LIMIT 1')[0]['review_id'];
+    $review = Server::rows('SELECT review_id FROM results ORDER BY id LIMIT 1')[0]['review_id'];
     $ines = Browser::open()
         ->signIn('ines.okafor@heron.example', 'night-shift-demo')
         ->visit("/reviews/{$review}/synthesis/analyses")

@@ -44,9 +44,9 @@ final readonly class LogFilters
             'calibration',
         ],
         'Full texts' => ['full-text', 'retrievals', 'locker', 'report', 'study'],
-        'Coding' => ['code', 'coding', 'answer', 'lead', 'passage', 'theme'],
-        'Synthesis' => ['outcome', 'arm', 'comparison', 'result', 'analysis', 'certainty'],
-        'Report' => ['flow'],
+        'Coding' => ['code', 'coding', 'answer', 'lead', 'part', 'passage', 'theme'],
+        'Synthesis' => ['outcome', 'arm', 'comparison', 'result', 'analysis', 'table', 'certainty'],
+        'Report' => ['flow', 'text', 'claim'],
     ];
 
     /** What entries are counted by. */

@@ -108,6 +108,10 @@ final class Page extends Component
                 'certainty' => 'Certainty',
                 'outcomes' => 'Outcomes',
             ],
+            'report' => [
+                'report.text' => 'Report',
+                'report' => 'Flow and files',
+            ],
             default => [],
         };
 
@@ -190,6 +194,7 @@ final class Page extends Component
                     'Certainty of the evidence, outcome by outcome' => route('certainty', $this->review),
                     'Soundness: risk of bias of the studies' => route('soundness', $this->review),
                     'Outcomes, groups and comparisons' => route('outcomes', $this->review),
+                    'The report as it is written' => route('report.text', $this->review),
                     'Report and flow' => route('report', $this->review),
                     'Exports: included publications and coding table' => route('report', $this->review).'#exports',
                     'The Log' => route('log', $this->review),

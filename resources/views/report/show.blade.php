@@ -1,5 +1,5 @@
 @php($facts = $flow->facts)
-<x-page title="Report" :review="$review" stage="report">
+<x-page title="Report" :review="$review" stage="report" place="report">
     <div class="desk desk-side">
         <section class="sheet">
             <header class="sheet-head">

@@ -105,6 +105,7 @@ it('hides everything in a review from outsiders, and sends guests to sign in', f
         'passage' => 'none',
         'part' => 'none',
         'table' => 'none',
+        'claim' => str_repeat('0', 26),
         'row' => str_repeat('0', 26),
         'scouting' => app(AskPlainly::class)->ask($lead, $review, 'Do naps reduce errors?', [])->id,
         'paper' => 'none',

@@ -1,0 +1,113 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Report;
+
+use App\Models\Report;
+use App\Models\User;
+use Illuminate\Support\Facades\DB;
+use stdClass;
+
+/**
+ * One exchange of an open report: what this page changed goes in, what others changed since goes out, and who is there.
+ * Updates are numbered under the lock of the report, so that none is seen before an earlier one.
+ */
+final class ExchangeUpdates
+{
+    /** An update larger than this is no typing. */
+    public const LARGEST = 262_144;
+
+    private const HERE = 25;
+
+    /**
+     * @param  int  $after  up to which the page has all
+     * @param  ?string  $update  base64
+     * @return array{seq: int, updates: list<string>, base: ?string}
+     */
+    public function execute(User $by, Report $report, int $after, int $client, ?string $update): array
+    {
+        if ($update !== null) {
+            $this->write($by, $report, $client, $update);
+        }
+        $now = DB::selectOne(
+            'SELECT seq, base_seq FROM reports WHERE review_id = ? AND id = ?',
+            [$report->review_id, $report->id],
+        );
+        $from = max($after, 0);
+        $base = null;
+        if ($from < $now->base_seq || $after < 0) {
+            $base = self::base($report);
+            $from = (int) $now->base_seq;
+        }
+        $updates = DB::select(
+            <<<'SQL'
+            SELECT seq, encode(data, 'base64') AS data FROM report_updates
+            WHERE review_id = ? AND report_id = ? AND seq > ? AND client <> ? ORDER BY seq
+            SQL,
+            [$report->review_id, $report->id, $from, $client],
+        );
+
+        return [
+            'seq' => (int) $now->seq,
+            'updates' => array_values(array_map(fn (stdClass $one): string => self::plain($one->data), $updates)),
+            'base' => $base,
+        ];
+    }
+
+    /** @return list<array{client: int, data: string}> where others are */
+    public function presence(Report $report, int $client, string $data): array
+    {
+        DB::statement(
+            <<<'SQL'
+            INSERT INTO report_presence (review_id, report_id, client, data, at) VALUES (?, ?, ?, ?, now())
+            ON CONFLICT (review_id, report_id, client) DO UPDATE SET data = excluded.data, at = now()
+            SQL,
+            [$report->review_id, $report->id, $client, $data],
+        );
+        $others = DB::select(
+            <<<'SQL'
+            SELECT client, data FROM report_presence
+            WHERE review_id = ? AND report_id = ? AND client <> ? AND at > now() - make_interval(secs => ?)
+            SQL,
+            [$report->review_id, $report->id, $client, self::HERE],
+        );
+
+        return array_values(array_map(
+            fn (stdClass $one): array => ['client' => (int) $one->client, 'data' => $one->data],
+            $others,
+        ));
+    }
+
+    public static function base(Report $report): string
+    {
+        $kept = DB::selectOne(
+            "SELECT encode(base, 'base64') AS base FROM reports WHERE review_id = ? AND id = ?",
+            [$report->review_id, $report->id],
+        );
+
+        return self::plain($kept->base);
+    }
+
+    public static function plain(string $base64): string
+    {
+        return str_replace("\n", '', $base64);
+    }
+
+    private function write(User $by, Report $report, int $client, string $update): void
+    {
+        DB::transaction(function () use ($by, $report, $client, $update): void {
+            $seq = DB::selectOne(
+                'UPDATE reports SET seq = seq + 1, updated_at = now() WHERE review_id = ? AND id = ? RETURNING seq',
+                [$report->review_id, $report->id],
+            )->seq;
+            DB::insert(
+                <<<'SQL'
+                INSERT INTO report_updates (review_id, report_id, seq, data, client, user_id, created_at)
+                VALUES (?, ?, ?, decode(?, 'base64'), ?, ?, now())
+                SQL,
+                [$report->review_id, $report->id, $seq, $update, $client, $by->id],
+            );
+        });
+    }
+}

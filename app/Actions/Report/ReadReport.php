@@ -1,0 +1,75 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Report;
+
+use App\Files\Out\BrokenReport;
+use App\Files\Out\ReportReader;
+use App\Models\Report;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Log;
+use stdClass;
+
+/**
+ * What a report says now, read from its updates where that has not been done. What was read becomes the base; the
+ * updates stay, as the history of who wrote what.
+ */
+final class ReadReport
+{
+    public function execute(Report $report): Report
+    {
+        $report->refresh();
+        if ($report->said_seq === $report->seq) {
+            return $report;
+        }
+        $upto = $report->seq;
+        $updates = DB::select(
+            <<<'SQL'
+            SELECT encode(u.data, 'base64') AS data FROM report_updates u
+            JOIN reports r ON r.review_id = u.review_id AND r.id = u.report_id
+            WHERE u.review_id = ? AND u.report_id = ? AND u.seq > r.base_seq AND u.seq <= ? ORDER BY u.seq
+            SQL,
+            [$report->review_id, $report->id, $upto],
+        );
+        $read = $this->read(
+            ExchangeUpdates::base($report),
+            array_values(array_map(fn (stdClass $one): string => ExchangeUpdates::plain($one->data), $updates)),
+        );
+        DB::update(
+            <<<'SQL'
+            UPDATE reports SET said = ?, said_seq = ?, base = decode(?, 'base64'), base_seq = ?
+            WHERE review_id = ? AND id = ? AND base_seq < ?
+            SQL,
+            [json_encode($read['json'], JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE), $upto, $read['state'], $upto, $report->review_id, $report->id, $upto],
+        );
+
+        return $report->refresh();
+    }
+
+    /**
+     * Where one update is broken, the others still say something: it alone is left out.
+     *
+     * @param  list<string>  $updates
+     * @return array{json: array<string, mixed>, state: string}
+     */
+    private function read(string $base, array $updates): array
+    {
+        try {
+            return ReportReader::read($base, $updates);
+        } catch (BrokenReport $broken) {
+            Log::warning('An update of a report cannot be read', ['why' => $broken->getMessage()]);
+            $kept = [];
+            foreach ($updates as $update) {
+                try {
+                    ReportReader::read($base, [...$kept, $update]);
+                    $kept[] = $update;
+                } catch (BrokenReport) {
+                    continue;
+                }
+            }
+
+            return ReportReader::read($base, $kept);
+        }
+    }
+}

@@ -1,0 +1,186 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers\Report;
+
+use App\Actions\Report\ExchangeUpdates;
+use App\Actions\Report\KeepVersion;
+use App\Actions\Report\OpenReport;
+use App\Actions\Report\ReadReport;
+use App\Actions\Report\SetClaim;
+use App\Actions\Report\TakeBlock;
+use App\Http\Controllers\Controller;
+use App\Http\Input;
+use App\Models\Report;
+use App\Models\ReportVersion;
+use App\Models\Review;
+use App\Queries\Report\Composed\Citable;
+use App\Queries\Report\Composed\ClaimChecks;
+use App\Queries\Report\Composed\ClaimEvidence;
+use App\Queries\Report\Composed\KeptBlocks;
+use App\Queries\Report\Composed\LiveNumbers;
+use App\View\Report\BlockContent;
+use App\View\Report\LiveBlocks;
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Gate;
+use Illuminate\Support\Str;
+use Illuminate\Validation\Rule;
+use WaryHeron\Core\Report\Document\Schema;
+use WaryHeron\Core\Report\Document\Section;
+use WaryHeron\Core\Report\Standard\Coverage;
+use WaryHeron\Core\Report\Standard\ReportingItem;
+
+/** The report as it is written: words by people, live blocks by the review. */
+final class ComposerController extends Controller
+{
+    /** A page of an older release is told to load again. */
+    private const OLDER = 'This page is of an older release. Load it again; what you wrote is kept on this machine.';
+
+    public function show(Request $request, Review $review, ReadReport $read): View
+    {
+        $report = Report::query()->where('review_id', $review->id)->first();
+        if ($report === null) {
+            return view('report.begin', ['review' => $review]);
+        }
+        $report = $read->execute($report);
+        $sections = Section::all(Schema::node($report->said));
+
+        return view('report.compose', [
+            'review' => $review,
+            'report' => $report,
+            'sections' => $sections,
+            'coverage' => Coverage::of($sections),
+            'items' => array_combine(array_column(ReportingItem::cases(), 'value'), array_map(fn (ReportingItem $one): string => $one->label(), ReportingItem::cases())),
+            'versions' => ReportVersion::query()->where('review_id', $review->id)->with('user')->orderByDesc('id')->limit(30)->get(['id', 'name', 'user_id', 'created_at']),
+            'offered' => LiveBlocks::offered($review),
+            'data' => [
+                'schema' => Schema::VERSION,
+                'mayWrite' => Gate::allows('write', $review),
+                'me' => ['name' => $this->me($request)->name, 'id' => $this->me($request)->id],
+                'blocks' => array_map(fn (array $one): array => [
+                    'title' => $one['shown']['title'],
+                    'html' => $one['shown']['html'],
+                    'kind' => $one['kind'],
+                    'source' => $one['source'],
+                ], KeptBlocks::of($report)),
+                'citable' => Citable::of($review),
+                'items' => array_map(fn (ReportingItem $one): array => ['n' => $one->value, 'label' => $one->label()], ReportingItem::cases()),
+                'urls' => [
+                    'exchange' => route('report.exchange', $review, false),
+                    'standing' => route('report.standing', $review, false),
+                    'blocks' => route('report.blocks', $review, false),
+                    'evidence' => route('report.evidence', $review, false),
+                    'claims' => route('report.claims', [$review, 'CLAIM'], false),
+                ],
+            ],
+        ]);
+    }
+
+    public function begin(Request $request, Review $review, OpenReport $open): RedirectResponse
+    {
+        $open->execute($this->me($request), $review);
+
+        return redirect()->route('report.text', $review);
+    }
+
+    /** What this page changed in, what others changed out. */
+    public function exchange(Request $request, Review $review, ExchangeUpdates $exchange): JsonResponse
+    {
+        $given = $request->validate([
+            'schema' => ['required', 'integer'],
+            'after' => ['required', 'integer', 'min:-1'],
+            'client' => ['required', 'integer', 'min:0', 'max:9007199254740991'],
+            'update' => ['nullable', 'string', 'max:'.(int) (ExchangeUpdates::LARGEST * 1.4), 'regex:~^[A-Za-z0-9+/]+={0,2}$~'],
+            'presence' => ['nullable', 'string', 'max:8000', 'regex:~^[A-Za-z0-9+/]*={0,2}$~'],
+        ]);
+        abort_if((int) $given['schema'] !== Schema::VERSION, 409, self::OLDER);
+        $report = $this->report($review);
+        $update = $given['update'] ?? null;
+        if ($update !== null) {
+            Gate::authorize('write', $review);
+        }
+        $client = (int) $given['client'];
+
+        return response()->json([
+            ...$exchange->execute($this->me($request), $report, (int) $given['after'], $client, $update),
+            'presence' => $exchange->presence($report, $client, $given['presence'] ?? ''),
+        ]);
+    }
+
+    /** What has changed since blocks were taken, what numbers are now, and how claims stand. */
+    public function standing(Review $review): JsonResponse
+    {
+        $report = $this->report($review);
+        $changed = [];
+        foreach (KeptBlocks::of($report) as $id => $kept) {
+            $now = LiveBlocks::of($review, $kept['kind'], $kept['source']);
+            $changed[$id] = BlockContent::fromArray($kept['shown'])->changed($now);
+        }
+
+        return response()->json([
+            'changed' => (object) array_filter($changed),
+            'numbers' => (object) LiveNumbers::of($review),
+            'claims' => (object) ClaimChecks::of($review, $report),
+        ]);
+    }
+
+    /** A block put in, or refreshed. */
+    public function block(Request $request, Review $review, TakeBlock $take): JsonResponse
+    {
+        $given = $request->validate([
+            'id' => ['nullable', 'string', 'regex:/^[0-9a-z]{26}$/'],
+            'kind' => ['required', 'string', Rule::in([...array_keys(LiveBlocks::PLAIN), 'forest', 'funnel', 'table', 'passages'])],
+            'source' => ['nullable', 'string', 'max:120'],
+        ]);
+        $id = $given['id'] ?? strtolower((string) Str::ulid());
+        $shown = $take->execute($this->me($request), $this->report($review), $id, $given['kind'], $given['source'] ?? '');
+
+        return response()->json([
+            'id' => $id,
+            'kind' => $given['kind'],
+            'source' => $given['source'] ?? '',
+            'title' => $shown->title,
+            'html' => $shown->html,
+        ]);
+    }
+
+    public function evidence(Request $request, Review $review): JsonResponse
+    {
+        return response()->json(['found' => (new ClaimEvidence($review))->search(Input::text($request, 'q'))]);
+    }
+
+    public function claim(Request $request, Review $review, string $claim, SetClaim $set): JsonResponse
+    {
+        $given = $request->validate([
+            'own' => ['required', 'boolean'],
+            'evidence' => ['present', 'array', 'max:40'],
+            'evidence.*.kind' => ['required', 'in:answer,passage,result'],
+            'evidence.*.id' => ['required', 'string', 'max:90'],
+        ]);
+        $report = $this->report($review);
+        $evidence = array_map(
+            fn (array $one): array => ['kind' => (string) $one['kind'], 'id' => (string) $one['id']],
+            array_values($given['evidence']),
+        );
+        $set->execute($this->me($request), $report, $claim, $evidence, (bool) $given['own']);
+
+        return response()->json(ClaimChecks::of($review, $report)[$claim]);
+    }
+
+    public function version(Request $request, Review $review, KeepVersion $keep): RedirectResponse
+    {
+        $given = $request->validate(['name' => ['required', 'string', 'max:200']]);
+        $keep->execute($this->me($request), $this->report($review), trim($given['name']));
+
+        return redirect()->route('report.text', $review)->with('notice', "The report is kept as “{$given['name']}”.");
+    }
+
+    private function report(Review $review): Report
+    {
+        return Report::query()->where('review_id', $review->id)->firstOrFail();
+    }
+}

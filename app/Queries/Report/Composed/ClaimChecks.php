@@ -1,0 +1,72 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Queries\Report\Composed;
+
+use App\Models\Report;
+use App\Models\ReportClaim;
+use App\Models\Review;
+use App\Queries\Coding\CodingTable;
+use Illuminate\Database\Eloquent\Collection;
+
+/** What the claims of a report rest on now, and which of them have to be looked at. */
+final class ClaimChecks
+{
+    /** @return array<string, array<string, mixed>> by claim: own, evidence with how each stands, by, problem in words */
+    public static function of(Review $review, Report $report): array
+    {
+        /** @var Collection<int, ReportClaim> $claims */
+        $claims = ReportClaim::query()
+            ->where('review_id', $review->id)
+            ->where('report_id', $report->id)
+            ->with('user')
+            ->orderBy('id')
+            ->get();
+        $now = (new ClaimEvidence($review))->now(array_merge([], ...$claims->map(fn (ReportClaim $one): array => $one->evidence)->all()));
+        $included = CodingTable::reports($review)->pluck('id')->flip()->all();
+
+        return $claims->mapWithKeys(fn (ReportClaim $one): array => [$one->id => self::standing($one, $now, $included)])->all();
+    }
+
+    /**
+     * @param  array<string, array<string, mixed>>  $now
+     * @param  array<string, int>  $included
+     * @return array<string, mixed>
+     */
+    private static function standing(ReportClaim $claim, array $now, array $included): array
+    {
+        $evidence = array_map(fn (array $one): array => [...$one, 'stands' => self::says($one, $now, $included)], $claim->evidence);
+        $wrong = array_values(array_filter(array_column($evidence, 'stands')));
+
+        return [
+            'id' => $claim->id,
+            'own' => $claim->own,
+            'evidence' => $evidence,
+            'by' => $claim->user->name,
+            'problem' => match (true) {
+                $wrong !== [] => implode('; ', $wrong),
+                $evidence === [] && ! $claim->own => 'rests on nothing yet',
+                default => '',
+            },
+        ];
+    }
+
+    /**
+     * @param  array<string, mixed>  $kept
+     * @param  array<string, array<string, mixed>>  $now
+     * @param  array<string, int>  $included
+     * @return string in words, what has become of it; empty where it stands as it was
+     */
+    private static function says(array $kept, array $now, array $included): string
+    {
+        $is = $now["{$kept['kind']} {$kept['id']}"] ?? null;
+
+        return match (true) {
+            ! isset($included[$kept['publication']]) => "{$kept['study']} is not included any more",
+            $is === null => "what {$kept['study']} rested on is gone",
+            $is['says'] !== $kept['says'] => "{$kept['study']} says “{$is['says']}” now, not “{$kept['says']}”",
+            default => '',
+        };
+    }
+}

@@ -1,0 +1,59 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Queries\Report\Composed;
+
+use App\Models\KeptAnalysis;
+use App\Models\Review;
+use App\Models\ReviewOutcome;
+use App\Queries\Coding\CodedReports;
+use App\Queries\Report\FlowQuery;
+use App\Queries\Synthesis\PooledAnalysis;
+use App\Queries\Synthesis\Shown;
+
+/** Numbers of a review that a sentence may hold, each with what it is called. */
+final class LiveNumbers
+{
+    /** @return array<string, array{label: string, value: string}> by the key that a report names it with */
+    public static function of(Review $review): array
+    {
+        $flow = FlowQuery::of($review);
+        $facts = $flow->facts;
+        $numbers = [
+            'records' => ['records delivered', $facts->recordsDelivered],
+            'duplicates' => ['duplicate records removed', $flow->duplicatesRemoved()],
+            'screened' => ['publications screened', $flow->toScreen()],
+            'excluded' => ['excluded by title and abstract', $facts->excluded],
+            'studies' => ['included studies', CodedReports::count($review)],
+        ];
+        if ($facts->fullTexts !== null) {
+            $numbers['assessed'] = ['reports read in full', $facts->fullTexts->assessed()];
+            $numbers['reports'] = ['included reports', $facts->fullTexts->included];
+        }
+        $shown = array_map(fn (array $one): array => ['label' => $one[0], 'value' => number_format($one[1])], $numbers);
+
+        return [...$shown, ...self::analyses($review)];
+    }
+
+    /** @return array<string, array{label: string, value: string}> */
+    private static function analyses(Review $review): array
+    {
+        $numbers = [];
+        $outcomes = ReviewOutcome::query()->where('review_id', $review->id)->get()->keyBy('id');
+        foreach (KeptAnalysis::query()->where('review_id', $review->id)->whereNull('retired_at')->orderBy('id')->get() as $kept) {
+            $outcome = $outcomes->get($kept->asked()->outcome);
+            if ($outcome === null) {
+                continue;
+            }
+            $pooled = PooledAnalysis::of($review, $kept->asked(), $outcome);
+            $all = $pooled->pooled();
+            $estimate = Shown::of($kept->asked()->measure, $all->estimate, $all->low, $all->high, $pooled->size());
+            $numbers["analysis {$kept->id} estimate"] = ['label' => "{$kept->title}: estimate", 'value' => $estimate ?: '–'];
+            $numbers["analysis {$kept->id} k"] = ['label' => "{$kept->title}: studies", 'value' => (string) $all->k];
+            $numbers["analysis {$kept->id} people"] = ['label' => "{$kept->title}: people", 'value' => number_format($pooled->people())];
+        }
+
+        return $numbers;
+    }
+}

@@ -1,0 +1,254 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\View\Report;
+
+use App\Models\Comparison;
+use App\Models\KeptAnalysis;
+use App\Models\Passage;
+use App\Models\Review;
+use App\Models\ReviewOutcome;
+use App\Models\SavedTable;
+use App\Queries\Coding\CodingTable;
+use App\Queries\Coding\Themes\ThemePassages;
+use App\Queries\Coding\Themes\ThemeTree;
+use App\Queries\Question\Concepts;
+use App\Queries\Report\FlowQuery;
+use App\Queries\Synthesis\CertaintyRow;
+use App\Queries\Synthesis\CertaintyTable;
+use App\Queries\Synthesis\ForestPlot;
+use App\Queries\Synthesis\PooledAnalysis;
+use App\Queries\Synthesis\PooledRow;
+use App\Queries\Synthesis\Shown;
+use App\Queries\Synthesis\Soundness;
+use App\Queries\Synthesis\Tables\StudyTable;
+use Illuminate\Support\Str;
+use stdClass;
+use WaryHeron\Core\Flow\DiagramSvg;
+use WaryHeron\Core\Synthesis\Effect\AnalysisMeasure;
+
+/** What live blocks of a report show now. A block whose source is gone says so. */
+final class LiveBlocks
+{
+    /** Kinds that need no source, with their names. */
+    public const PLAIN = [
+        'question' => 'The question',
+        'criteria' => 'Eligibility criteria',
+        'searches' => 'Searches',
+        'flow' => 'Flow diagram',
+        'studies' => 'Table of studies',
+        'soundness' => 'Soundness of the studies',
+        'certainty' => 'Certainty of the evidence',
+    ];
+
+    /** @return array<string, array<string, string>> titles of what may be inserted, by kind and source, by group */
+    public static function offered(Review $review): array
+    {
+        $analyses = KeptAnalysis::query()->where('review_id', $review->id)->whereNull('retired_at')->orderBy('id')->pluck('title', 'id');
+        $tables = SavedTable::query()->where('review_id', $review->id)->whereNull('retired_at')->orderBy('id')->pluck('title', 'id');
+        $themes = array_map(fn (stdClass $one): string => $one->path, ThemeTree::of($review)->themes);
+        $by = fn (string $kind, iterable $titles): array => collect($titles)->mapWithKeys(
+            fn (string $title, string $id): array => ["{$kind}:{$id}" => $title],
+        )->all();
+
+        return array_filter([
+            'Of the review' => $by('', self::PLAIN),
+            'Forest plots' => $by('forest', $analyses),
+            'Funnel plots' => $by('funnel', $analyses),
+            'Tables' => $by('table', $tables),
+            'Passages under a theme' => $by('passages', $themes),
+        ]);
+    }
+
+    public static function of(Review $review, string $kind, string $source): BlockContent
+    {
+        return match ($kind) {
+            'question' => self::question($review),
+            'criteria' => self::criteria($review),
+            'searches' => self::searches($review),
+            'flow' => self::flow($review),
+            'studies' => self::studies($review),
+            'soundness' => self::soundness($review),
+            'certainty' => self::certainty($review),
+            'forest', 'funnel' => self::analysis($review, $kind, $source),
+            'table' => self::table($review, $source),
+            'passages' => self::passages($review, $source),
+            default => self::gone(),
+        };
+    }
+
+    private static function gone(): BlockContent
+    {
+        return new BlockContent('What this showed is gone', '<p>What this showed is gone from the review.</p>', ['it' => 'gone']);
+    }
+
+    /** @param  array<string, mixed>  $with */
+    private static function rendered(string $view, array $with): string
+    {
+        return trim(view("report.blocks.{$view}", $with)->render());
+    }
+
+    private static function question(Review $review): BlockContent
+    {
+        $concepts = [];
+        foreach (Concepts::of($review)->rows as $row) {
+            $concepts[$row->label ?: $row->key] = trim($row->text);
+        }
+        $concepts = array_filter($concepts, fn (string $text): bool => $text !== '');
+
+        return new BlockContent(
+            'The question',
+            self::rendered('question', ['review' => $review, 'concepts' => $concepts]),
+            ['the question' => $review->question, ...$concepts],
+        );
+    }
+
+    private static function criteria(Review $review): BlockContent
+    {
+        $criteria = $review->criteria()->whereNull('retired_at')->get();
+        $facts = [];
+        foreach ($criteria as $i => $one) {
+            $facts['criterion '.($i + 1)] = "{$one->question} (no: {$one->reason})";
+        }
+
+        return new BlockContent('Eligibility criteria', self::rendered('criteria', ['criteria' => $criteria]), $facts);
+    }
+
+    private static function searches(Review $review): BlockContent
+    {
+        $searches = FlowQuery::sources($review)->where('kept', '>', 0);
+        $facts = [];
+        foreach ($searches as $one) {
+            $facts[trim("{$one->source_name} {$one->file_name} {$one->searched_on}")] = number_format($one->kept).' records';
+        }
+
+        return new BlockContent('Searches', self::rendered('searches', ['searches' => $searches]), $facts);
+    }
+
+    private static function flow(Review $review): BlockContent
+    {
+        $diagram = FlowQuery::diagram($review);
+        $facts = [];
+        foreach ($diagram->numbers() as $one) {
+            $facts[$one['line']->label] = $one['line']->n === null ? '–' : number_format($one['line']->n);
+        }
+
+        return new BlockContent('Flow of records and studies', DiagramSvg::of($diagram, $review->title), $facts);
+    }
+
+    private static function studies(Review $review): BlockContent
+    {
+        $studies = CodingTable::included($review);
+        $facts = ['studies' => (string) $studies->count()];
+        foreach ($studies as $one) {
+            $facts[StudyTable::called($one)] = 'included';
+        }
+
+        return new BlockContent('Included studies', self::rendered('studies', ['studies' => $studies]), $facts);
+    }
+
+    private static function soundness(Review $review): BlockContent
+    {
+        $scales = Soundness::scales($review)->filter(Soundness::judges(...))->values();
+        $soundness = Soundness::of($review, $scales);
+        $facts = ['judged' => (string) count($soundness->names)];
+        foreach ($soundness->regards as $regard) {
+            foreach ($regard->by as $study => $judgement) {
+                $facts[($soundness->names[$study] ?? '').", {$regard->name}"] = $judgement;
+            }
+        }
+        $html = $soundness->names === []
+            ? '<p>Nothing is judged yet.</p>'
+            : $soundness->plot()->svg('Soundness of the studies', isFile: false);
+
+        return new BlockContent('Soundness of the studies', $html, $facts);
+    }
+
+    private static function certainty(Review $review): BlockContent
+    {
+        $rows = CertaintyTable::of($review);
+        $facts = [];
+        foreach ($rows as $row) {
+            $facts[$row->kept->title] = trim("{$row->effect()} {$row->absolute()} ".self::sure($row));
+        }
+
+        return new BlockContent('Certainty of the evidence', self::rendered('certainty', ['rows' => $rows]), $facts);
+    }
+
+    private static function sure(CertaintyRow $row): string
+    {
+        return $row->judged?->certainty()->level()->label() ?? 'not judged';
+    }
+
+    private static function analysis(Review $review, string $kind, string $id): BlockContent
+    {
+        $kept = KeptAnalysis::query()->where('review_id', $review->id)->find($id);
+        $outcome = $kept === null ? null : ReviewOutcome::query()->where('review_id', $review->id)->find($kept->asked()->outcome);
+        if ($kept === null || $outcome === null) {
+            return self::gone();
+        }
+        $terms = $kept->asked();
+        $pooled = PooledAnalysis::of($review, $terms, $outcome);
+        $comparison = Comparison::query()->where('review_id', $review->id)->with(['intervention', 'comparator'])->find($terms->comparison);
+        $plot = new ForestPlot($pooled, $comparison, $review->codes()->find($terms->marks));
+        $all = $pooled->pooled();
+        $facts = [
+            'studies' => (string) $all->k,
+            'estimate' => Shown::of($terms->measure, $all->estimate, $all->low, $all->high, $pooled->size()),
+        ];
+        foreach ($pooled->rows as $row) {
+            $facts[$row->label] = self::effect($row, $terms->measure);
+        }
+        $svg = $kind === 'forest'
+            ? $plot->forest()->svg($kept->title, isFile: false)
+            : $plot->funnel()->svg("{$kept->title}, funnel", isFile: false);
+
+        return new BlockContent($kept->title, $pooled->rows === [] ? '<p>No study reports this yet.</p>' : $svg, $facts);
+    }
+
+    private static function effect(PooledRow $row, AnalysisMeasure $measure): string
+    {
+        return $row->effect->isDefined() ? Shown::interval($measure, $row->effect) : 'not estimable';
+    }
+
+    private static function table(Review $review, string $id): BlockContent
+    {
+        $table = SavedTable::query()->where('review_id', $review->id)->find($id);
+        if ($table === null) {
+            return self::gone();
+        }
+        $shown = StudyTable::of($review, $table->asked());
+        $facts = ['studies' => (string) $shown->studies->count()];
+        $groups = $shown->groups(300);
+        foreach ($groups as $group => $rows) {
+            foreach ($rows as ['study' => $study, 'cells' => $cells]) {
+                foreach ($cells as $key => $cell) {
+                    $head = $shown->columns->heads[$key] ?? '';
+                    $facts[trim(StudyTable::called($study).", {$head}")] = Str::limit(strtr($cell->words, "\n", ' '), 80);
+                }
+            }
+        }
+
+        return new BlockContent($table->title, self::rendered('table', ['shown' => $shown, 'groups' => $groups]), $facts);
+    }
+
+    private static function passages(Review $review, string $theme): BlockContent
+    {
+        $tree = ThemeTree::of($review);
+        if (! isset($tree->themes[$theme])) {
+            return self::gone();
+        }
+        $passages = (new ThemePassages($review, $tree))->under($theme);
+        $facts = ['passages' => (string) count($passages)];
+        foreach ($passages as $one) {
+            $facts[Str::limit($one->piece()->selector->quote, 50)] = $one->publication->called();
+        }
+
+        return new BlockContent(
+            $tree->pathOf($theme),
+            self::rendered('passages', ['passages' => collect($passages)->groupBy(fn (Passage $one): string => $one->publication->called())]),
+            $facts,
+        );
+    }
+}

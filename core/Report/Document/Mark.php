@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WaryHeron\Core\Report\Document;
+
+/** What words of a document are: bold, a link, a claim. */
+final readonly class Mark
+{
+    public const BOLD = 'bold';
+
+    public const ITALIC = 'italic';
+
+    public const LINK = 'link';
+
+    /** Words that say something the review found; its id leads to what they rest on. */
+    public const CLAIM = 'claim';
+
+    /** @param  string  $value  an address, or the id of a claim; empty otherwise */
+    public function __construct(public string $type, public string $value = '')
+    {
+    }
+}

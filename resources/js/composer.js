@@ -1,0 +1,329 @@
+import { ask, data } from './server';
+
+// The report: an editor that several people share, with live blocks, numbers, citations and claims. The editor itself is a
+// file of its own, loaded only here; its document is kept outside of what Alpine watches.
+let editor = null;
+let exchange = null;
+let views = null;
+let tools = null;
+
+const key = (one) => `${one.kind} ${one.id}`;
+const quoted = (one) => ({ ...one, key: key(one), quoted: one.quote ? `“${one.quote}”` : one.says, where: [one.study, one.where].filter(Boolean).join(', ') });
+
+const name = () => {
+    const letters = '0123456789abcdefghjkmnpqrstvwxyz';
+    return Array.from(crypto.getRandomValues(new Uint8Array(26)), (one) => letters[one % 32]).join('');
+};
+
+const panels = () => ({
+    panel: '',
+    text: '',
+    get isClaim() {
+        return this.panel === 'claim';
+    },
+    get isCiting() {
+        return this.panel === 'cite';
+    },
+    get isNumbering() {
+        return this.panel === 'number';
+    },
+    get isBlocking() {
+        return this.panel === 'block';
+    },
+    get isNoting() {
+        return this.panel === 'note';
+    },
+    get isIdle() {
+        return this.panel === '';
+    },
+    get panelTitle() {
+        return { claim: 'What this claim rests on', cite: 'Cite', number: 'A live number', block: 'A live block', note: 'A footnote' }[this.panel] ?? 'At hand';
+    },
+    get choices() {
+        const entries = this.isNumbering
+            ? Object.entries(this.numbers).map(([id, one]) => ({ id, name: one.value, title: one.label }))
+            : Object.entries(this.citable).map(([id, one]) => ({ id, ...one }));
+        return this.ready ? tools.choicesOf(entries, this.text) : [];
+    },
+    openPanel(panel) {
+        this.panel = this.panel === panel ? '' : panel;
+        this.text = '';
+        this.$nextTick(() => {
+            const box = this.$refs[this.panel];
+            if (!box) return;
+            box.value = '';
+            box.focus();
+        });
+    },
+    filter(event) {
+        this.text = event.target.value;
+    },
+    put(type, attrs) {
+        editor.chain().focus().insertContent({ type, attrs }).run();
+        this.panel = '';
+    },
+    cite(id) {
+        this.put('cite', { ids: [id] });
+    },
+    putNumber(source) {
+        this.put('liveNumber', { source, shown: this.numbers[source].value });
+    },
+    putNote() {
+        if (this.$refs.note.value.trim()) this.put('footnote', { text: this.$refs.note.value.trim() });
+    },
+    async putBlock(event) {
+        const { kind, source } = event.currentTarget.dataset;
+        try {
+            const block = await ask('POST', this.urls.blocks, { kind, source });
+            this.blocks[block.id] = block;
+            this.put('liveBlock', { id: block.id, kind, source, caption: '' });
+        } catch (failure) {
+            this.problem = failure.message;
+        }
+    },
+});
+
+const claims = () => ({
+    claims: {},
+    claimId: '',
+    claimTexts: {},
+    found: [],
+    looked: false,
+    get claim() {
+        return this.claims[this.claimId] ?? { own: false, evidence: [], problem: 'rests on nothing yet' };
+    },
+    get claimWords() {
+        return this.claimTexts[this.claimId] ?? '';
+    },
+    get claimProblem() {
+        return this.claim.problem;
+    },
+    get claimEvidence() {
+        return this.claim.evidence.map(quoted);
+    },
+    get isOwn() {
+        return this.claim.own === true;
+    },
+    get foundNothing() {
+        return this.looked && this.found.length === 0;
+    },
+    get problems() {
+        return Object.entries(this.claimTexts)
+            .map(([id, words]) => ({ id, words, problem: (this.claims[id] ?? { problem: 'rests on nothing yet' }).problem }))
+            .filter((one) => one.problem);
+    },
+    get hasProblems() {
+        return this.problems.length > 0;
+    },
+    addClaim() {
+        if (editor.state.selection.empty) {
+            this.problem = 'Select the words that are the claim first.';
+            return;
+        }
+        this.problem = '';
+        const id = name();
+        editor.chain().focus().setMark('claim', { id }).run();
+        this.showClaim(id);
+        this.setEvidence([], false);
+    },
+    showClaim(id) {
+        this.claimId = id;
+        this.panel = 'claim';
+        this.found = [];
+        this.looked = false;
+        if (this.$refs.evidence) this.$refs.evidence.value = '';
+    },
+    goToClaim(id) {
+        const at = this.$refs.editor.querySelector(`.claim[data-id='${JSON.stringify(id)}']`);
+        at?.scrollIntoView({ block: 'center' });
+        this.showClaim(id);
+    },
+    async findEvidence(event) {
+        const q = event.target.value.trim();
+        this.looked = q !== '';
+        this.found = q === '' ? [] : (await ask('GET', `${this.urls.evidence}?q=${encodeURIComponent(q)}`)).found.map(quoted);
+    },
+    async setEvidence(evidence, own) {
+        const id = this.claimId;
+        try {
+            const claim = await ask('PUT', this.urls.claims.replace('CLAIM', id), { own, evidence: evidence.map(({ kind, id: of }) => ({ kind, id: of })) });
+            this.claims = { ...this.claims, [id]: claim };
+            this.markClaims();
+        } catch (failure) {
+            this.problem = failure.message;
+        }
+    },
+    addEvidence(one) {
+        this.setEvidence([...this.claim.evidence, one], false);
+    },
+    takeOff(one) {
+        this.setEvidence(this.claim.evidence.filter((other) => key(other) !== one.key), this.isOwn);
+    },
+    setOwn(event) {
+        this.setEvidence(this.claim.evidence, event.target.checked);
+    },
+    // its evidence is kept, should the mark come back by undo
+    dropClaim() {
+        const id = this.claimId;
+        const { state } = editor;
+        const mark = state.schema.marks.claim;
+        const change = state.tr;
+        state.doc.descendants((node, at) => {
+            node.marks.filter((one) => one.type === mark && one.attrs.id === id).forEach((one) => change.removeMark(at, at + node.nodeSize, one));
+        });
+        editor.view.dispatch(change);
+        this.panel = '';
+    },
+    // how each claim stands is shown at its words
+    markClaims() {
+        this.$refs.editor.querySelectorAll('.claim').forEach((one) => {
+            const id = JSON.parse(one.dataset.id ?? '""');
+            one.classList.toggle('claim-open', Boolean((this.claims[id] ?? { problem: 'x' }).problem));
+            one.classList.toggle('claim-own', this.claims[id]?.own === true);
+        });
+    },
+});
+
+const standing = () => ({
+    changed: {},
+    numbers: {},
+    get changedCount() {
+        return Object.keys(this.changed).length + this.oldNumbers().length;
+    },
+    get hasChanged() {
+        return this.mayWrite && this.changedCount > 0;
+    },
+    get changedWords() {
+        return `${this.changedCount} changed`;
+    },
+    async look() {
+        try {
+            const now = await ask('GET', this.urls.standing);
+            Object.assign(this, { changed: now.changed, numbers: now.numbers, claims: now.claims });
+            views.redraw();
+            this.markClaims();
+        } catch (failure) {
+            this.problem = failure.message;
+        }
+    },
+    async refresh(id) {
+        const { kind, source } = this.blocks[id];
+        try {
+            this.blocks[id] = await ask('POST', this.urls.blocks, { id, kind, source });
+            const { [id]: gone, ...others } = this.changed;
+            this.changed = others;
+            views.redraw();
+        } catch (failure) {
+            this.problem = failure.message;
+        }
+    },
+    oldNumbers() {
+        const old = [];
+        if (!this.ready) return old;
+        editor.state.doc.descendants((node, at) => {
+            const now = node.type.name === 'liveNumber' ? this.numbers[node.attrs.source] : null;
+            if (now && now.value !== node.attrs.shown) old.push({ at, attrs: { ...node.attrs, shown: now.value } });
+        });
+        return old;
+    },
+    async refreshAll() {
+        for (const id of Object.keys(this.changed)) await this.refresh(id);
+        const change = editor.state.tr;
+        this.oldNumbers().forEach(({ at, attrs }) => change.setNodeMarkup(at, undefined, attrs));
+        if (change.docChanged) editor.view.dispatch(change);
+    },
+});
+
+export default () => {
+    const parts = [panels(), claims(), standing()];
+    return Object.defineProperties(
+        {
+            ready: false,
+            mayWrite: false,
+            problem: '',
+            saved: 'Opening …',
+            sections: [],
+            words: 0,
+            here: [],
+            blocks: {},
+            citable: {},
+            items: [],
+            urls: {},
+            get outline() {
+                return this.sections.map((one) => ({
+                    key: `${one.at} ${one.title}`,
+                    at: one.at,
+                    title: one.title,
+                    items: tools.ranges(one.items),
+                    look: `outline-${one.level}${one.empty ? ' outline-empty' : ''}`,
+                }));
+            },
+            get missing() {
+                return this.ready ? tools.missingOf(this.sections, this.items) : [];
+            },
+            get hasMissing() {
+                return this.missing.length > 0;
+            },
+            get coverage() {
+                return `${this.items.length - this.missing.length} of ${this.items.length} items`;
+            },
+            get wordCount() {
+                return `${this.words.toLocaleString('en-GB')} words`;
+            },
+            async init() {
+                const given = data('report-data');
+                Object.assign(this, {
+                    mayWrite: given.mayWrite, blocks: given.blocks, citable: given.citable, items: given.items, urls: given.urls,
+                });
+                const { open } = await import('./report/open');
+                const opened = open(this, given, {
+                    changed: (all) => {
+                        this.saved = all ? 'Saved' : 'Saving …';
+                        this.problem = '';
+                    },
+                    failed: (failure) => {
+                        this.saved = 'Not saved yet';
+                        this.problem = `${failure.message} What you wrote is kept on this machine.`;
+                    },
+                    read: (doc) => this.read(doc),
+                    claim: (id) => this.showClaim(id),
+                    presence: (people) => {
+                        this.here = people;
+                    },
+                });
+                ({ editor, exchange, views, tools } = await opened);
+                this.ready = true;
+                this.read(editor.getJSON());
+                this.look();
+            },
+            read(doc) {
+                this.sections = tools ? tools.outlineOf(doc) : [];
+                this.words = tools ? tools.countWords(tools.wordsOf(doc)) : 0;
+                this.claimTexts = tools ? Object.fromEntries(tools.claimsOf(doc)) : {};
+                this.$nextTick(() => this.markClaims());
+            },
+            run(command) {
+                editor.chain().focus()[command]().run();
+            },
+            setBlock(event) {
+                const level = Number(event.target.value);
+                const at = editor.chain().focus();
+                (level ? at.setHeading({ level }) : at.setParagraph()).run();
+            },
+            addTable() {
+                editor.chain().focus().insertTable({ rows: 3, cols: 3, withHeaderRow: true }).run();
+            },
+            goTo(at) {
+                this.$refs.editor.firstElementChild?.children[at]?.scrollIntoView({ block: 'start' });
+            },
+            // before a version is kept, what was typed last is there
+            async flush(event) {
+                if (!exchange?.waiting.length) return;
+                event.preventDefault();
+                await exchange.once();
+                event.target.submit();
+            },
+        },
+        Object.assign({}, ...parts.map((part) => Object.getOwnPropertyDescriptors(part))),
+    );
+};

@@ -1,0 +1,61 @@
+import { Editor } from '@tiptap/core';
+import Collaboration from '@tiptap/extension-collaboration';
+import CollaborationCaret from '@tiptap/extension-collaboration-caret';
+import { Exchange } from './exchange';
+import * as tools from './outline';
+import { parts } from './parts';
+import { calm } from './paste';
+import { viewsOf } from './views';
+
+// told apart by name first; the colour only helps
+const COLOURS = ['#17566b', '#7a4a00', '#5a3a7e', '#2f5f2a', '#7c2d3d', '#3d4f66'];
+const PAUSE = 250;
+
+// Opens the editor over a shared document, once what there is has come.
+export async function open(desk, { me, mayWrite, urls }, handlers) {
+    const views = viewsOf(desk);
+    const exchange = new Exchange(urls.exchange, localStorage, handlers);
+    await exchange.begin();
+    const colour = COLOURS[[...me.id].reduce((sum, letter) => sum + letter.charCodeAt(0), 0) % COLOURS.length];
+    exchange.awareness.setLocalStateField('user', { name: me.name, color: colour });
+    let timer = null;
+    const editor = new Editor({
+        element: desk.$refs.editor,
+        injectCSS: false,
+        editable: mayWrite,
+        extensions: [
+            ...parts({ liveBlock: views.liveBlock, liveNumber: views.liveNumber, cite: views.cite, footnote: views.footnote }),
+            Collaboration.configure({ document: exchange.doc, field: 'body' }),
+            CollaborationCaret.configure({ provider: { awareness: exchange.awareness }, user: { name: me.name, color: colour } }),
+        ],
+        editorProps: {
+            transformPastedHTML: calm,
+            attributes: { 'aria-label': 'Text of the report', role: 'textbox', 'aria-multiline': 'true' },
+            handleClick: (view, at, event) => {
+                const claim = event.target.closest?.('.claim');
+                if (claim) handlers.claim(JSON.parse(claim.dataset.id));
+                return false;
+            },
+            handleKeyDown: (view, event) => {
+                const isOurs = (event.ctrlKey || event.metaKey) && event.shiftKey;
+                const does = isOurs ? { e: () => desk.addClaim(), c: () => desk.openPanel('cite') }[event.key.toLowerCase()] : null;
+                if (!does) return false;
+                event.preventDefault();
+                does();
+                return true;
+            },
+        },
+        onUpdate: () => {
+            clearTimeout(timer);
+            timer = setTimeout(() => handlers.read(editor.getJSON()), PAUSE);
+        },
+    });
+    exchange.awareness.on('change', () => {
+        const people = [...exchange.awareness.getStates()].filter(([, state]) => state.user);
+        handlers.presence(people.map(([client, state]) => ({
+            client,
+            name: client === exchange.doc.clientID ? `${state.user.name} (you)` : state.user.name,
+        })));
+    });
+    return { editor, exchange, views, tools };
+}

@@ -1,0 +1,62 @@
+// The document as the panels beside it tell it: pure, so that it is tried without a page. It takes ProseMirror's JSON.
+
+const inlineWords = (node) => node.text ?? (node.content ?? []).map(inlineWords).join('');
+
+export const wordsOf = (node) => {
+    if (node.text !== undefined) return node.text;
+    const isInline = node.type === 'paragraph' || node.type === 'heading';
+    return (node.content ?? []).map(wordsOf).join(isInline ? '' : ' ').trim();
+};
+
+export const countWords = (text) => (text.match(/[\p{L}\p{N}]+/gu) ?? []).length;
+
+const holds = (node, types) => types.includes(node.type) || (node.content ?? []).some((one) => holds(one, types));
+
+export function outlineOf(doc) {
+    const sections = [];
+    (doc.content ?? []).forEach((node, at) => {
+        if (node.type === 'heading') {
+            sections.push({ at, level: node.attrs.level, title: inlineWords(node) || 'untitled', items: node.attrs.items ?? [], empty: true });
+        } else if (sections.length) {
+            const isSaid = countWords(wordsOf(node)) > 0 || holds(node, ['liveBlock', 'liveNumber']);
+            sections.at(-1).empty = sections.at(-1).empty && !isSaid;
+        }
+    });
+    return sections;
+}
+
+export function missingOf(sections, items) {
+    const answered = new Set(sections.filter((one) => !one.empty).flatMap((one) => one.items));
+    return items.filter((one) => !answered.has(one.n));
+}
+
+// “5–7, 12” of a list of numbers
+export function ranges(numbers) {
+    const runs = [];
+    [...numbers].sort((a, b) => a - b).forEach((n) => {
+        const last = runs.at(-1);
+        if (last && n === last[1] + 1) last[1] = n;
+        else runs.push([n, n]);
+    });
+    return runs.map(([from, to]) => (from === to ? `${from}` : `${from}–${to}`)).join(', ');
+}
+
+// the words of each claim, by its id, in the order of the document
+export function claimsOf(doc) {
+    const claims = new Map();
+    const walk = (node) => {
+        (node.marks ?? []).filter((mark) => mark.type === 'claim').forEach((mark) => {
+            claims.set(mark.attrs.id, (claims.get(mark.attrs.id) ?? '') + (node.text ?? ''));
+        });
+        (node.content ?? []).forEach(walk);
+    };
+    walk(doc);
+    return claims;
+}
+
+export const choicesOf = (entries, text, most = 30) => {
+    const words = text.toLowerCase().split(/\s+/).filter(Boolean);
+    return entries
+        .filter((one) => words.every((word) => `${one.name} ${one.title}`.toLowerCase().includes(word)))
+        .slice(0, most);
+};

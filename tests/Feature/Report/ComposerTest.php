@@ -1,0 +1,157 @@
+<?php
+
+namespace Tests\Feature\Report;
+
+use App\Actions\Report\OpenReport;
+use App\Actions\Report\ReadReport;
+use App\Files\Out\ReportReader;
+use App\Models\LogEntry;
+use App\Models\Report;
+use App\Models\ReportVersion;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Testing\TestResponse;
+use Tests\Feature\Synthesis\AtSynthesis;
+
+/** A review with two pooled studies whose report has been begun. */
+function begun(): AtSynthesis
+{
+    $at = AtSynthesis::with('Aster', 'Birk');
+    $at->counts('Aster', 7, 86, 15, 85, ['evidence' => ['e1' => [['quote' => '7 of 86 made one']]]]);
+    $at->counts('Birk', 4, 40, 9, 41);
+    $at->analysis();
+    app(OpenReport::class)->execute($at->world->people['lead'], $at->world->review);
+
+    return $at;
+}
+
+function textUrl(AtSynthesis $at, string $tail = ''): string
+{
+    return "/reviews/{$at->world->review->id}/report/text{$tail}";
+}
+
+/** An update that makes a document of one paragraph, as an editor of its own would send it. */
+function update(string $words): string
+{
+    return ReportReader::make(['type' => 'doc', 'content' => [['type' => 'paragraph', 'content' => [['type' => 'text', 'text' => $words]]]]]);
+}
+
+function exchange(AtSynthesis $at, string $who, array $given = []): TestResponse
+{
+    return test()->actingAs($at->world->people[$who])->postJson(textUrl($at, '/exchange'), ['schema' => 1, 'after' => 0, 'client' => 7, ...$given]);
+}
+
+it('begins with what the review knows, once, whoever presses first', function () {
+    $at = AtSynthesis::with('Aster');
+    $at->counts('Aster', 7, 86, 15, 85);
+    $at->analysis();
+    $this->actingAs($at->world->people['observer'])->get(textUrl($at))->assertSee('Nobody has begun it yet');
+    $this->post(textUrl($at))->assertForbidden();
+    $this->actingAs($at->world->people['coder'])->post(textUrl($at))->assertRedirect(textUrl($at));
+    $this->post(textUrl($at))->assertRedirect();
+    expect(Report::query()->count())->toBe(1)->and(LogEntry::query()->where('action', 'text.begun')->count())->toBe(1);
+    $this->get(textUrl($at))->assertOk()->assertSee('of 27 items')->assertSee('Live block');
+    $kinds = DB::table('report_blocks')->pluck('kind')->all();
+    expect($kinds)->toContain('question', 'criteria', 'searches', 'flow', 'studies', 'forest', 'certainty');
+    $forest = DB::table('report_blocks')->where('kind', 'forest')->value('shown');
+    expect(json_decode($forest, true)['facts'])->toMatchArray(['studies' => '1', 'Aster A 2020' => '0.46 (0.20–1.07)']);
+});
+
+it('gives each what others wrote, in order, and never a page its own', function () {
+    $at = begun();
+    $first = exchange($at, 'coder', ['after' => -1])->assertOk();
+    expect($first->json('base'))->not->toBeNull()->and($first->json('updates'))->toBe([]);
+    exchange($at, 'coder', ['update' => update('First.')])->assertJsonPath('seq', 1)->assertJsonPath('updates', []);
+    exchange($at, 'anna', ['client' => 8, 'update' => update('Second.')])->assertJsonPath('seq', 2)->assertJsonCount(1, 'updates');
+    exchange($at, 'coder', ['after' => 1])->assertJsonPath('seq', 2)->assertJsonCount(1, 'updates');
+    exchange($at, 'coder', ['after' => 2])->assertJsonCount(0, 'updates')->assertJsonPath('base', null);
+    $report = app(ReadReport::class)->execute(Report::query()->sole());
+    $said = json_encode($report->said, JSON_UNESCAPED_UNICODE);
+    expect($said)->toContain('First.')->toContain('Second.')->and($report->said_seq)->toBe(2);
+    // who comes late gets the base, and nothing twice
+    exchange($at, 'anna', ['client' => 9, 'after' => 1])->assertJsonCount(0, 'updates');
+    expect(exchange($at, 'anna', ['client' => 9, 'after' => 1])->json('base'))->not->toBeNull();
+});
+
+it('reads past an update that is none', function () {
+    $at = begun();
+    exchange($at, 'coder', ['update' => update('Good.')])->assertOk();
+    exchange($at, 'coder', ['update' => base64_encode(random_bytes(40))])->assertOk();
+    exchange($at, 'coder', ['update' => update('Better.')])->assertOk();
+    $said = json_encode(app(ReadReport::class)->execute(Report::query()->sole())->said);
+    expect($said)->toContain('Good.')->toContain('Better.');
+});
+
+it('lets observers read along, and outsiders nothing; an older page loads again', function () {
+    $at = begun();
+    exchange($at, 'observer', ['after' => -1])->assertOk();
+    exchange($at, 'observer', ['update' => update('x')])->assertForbidden();
+    exchange($at, 'outsider')->assertNotFound();
+    exchange($at, 'coder', ['schema' => 0])->assertConflict()->assertSee('older release');
+    foreach ([['update' => 'no base64!'], ['after' => 'x'], ['client' => -3], ['presence' => '<b>']] as $bad) {
+        exchange($at, 'coder', $bad)->assertUnprocessable();
+    }
+    expect(DB::table('report_updates')->count())->toBe(0);
+});
+
+it('tells who is there', function () {
+    $at = begun();
+    exchange($at, 'coder', ['presence' => 'QUJD']);
+    exchange($at, 'anna', ['client' => 8, 'presence' => 'REVG'])->assertJsonPath('presence', [['client' => 7, 'data' => 'QUJD']]);
+    DB::table('report_presence')->update(['at' => now()->subMinute()]);
+    exchange($at, 'anna', ['client' => 8])->assertJsonPath('presence', []);
+});
+
+it('marks a block when what it shows changes, says what, and follows only a press', function () {
+    $at = begun();
+    $forest = DB::table('report_blocks')->where('kind', 'forest')->sole();
+    $standing = fn (): TestResponse => test()->actingAs($at->world->people['coder'])->getJson(textUrl($at, '/standing'))->assertOk();
+    expect($standing()->json('changed'))->toBe([]);
+    $at->counts('Aster', 9, 86, 15, 85, ['days' => 90]);
+    $changed = $standing()->json('changed');
+    expect(array_keys($changed))->toContain($forest->id);
+    expect(json_decode(DB::table('report_blocks')->where('id', $forest->id)->value('shown'), true)['facts']['studies'])->toBe('2');
+    $this->postJson(textUrl($at, '/blocks'), ['id' => $forest->id, 'kind' => 'forest', 'source' => $forest->source])->assertOk();
+    expect($standing()->json('changed'))->not->toHaveKey($forest->id);
+    expect($standing()->json('numbers'))->toHaveKey('studies');
+});
+
+it('takes blocks of this review only, and says of one whose source is gone that it is', function () {
+    $at = begun();
+    $this->actingAs($at->world->people['coder'])->postJson(textUrl($at, '/blocks'), ['kind' => 'moon'])->assertUnprocessable();
+    $this->postJson(textUrl($at, '/blocks'), ['kind' => 'forest', 'source' => str_repeat('0', 26)])
+        ->assertOk()
+        ->assertJsonPath('title', 'What this showed is gone');
+    $this->actingAs($at->world->people['observer'])->postJson(textUrl($at, '/blocks'), ['kind' => 'flow'])->assertForbidden();
+});
+
+it('lets a claim rest on what was found, and says when that changes', function () {
+    $at = begun();
+    $this->actingAs($at->world->people['coder']);
+    $found = $this->getJson(textUrl($at, '/evidence?q=aster+misses'))->assertOk()->json('found');
+    expect($found)->toHaveCount(1)->and($found[0])->toMatchArray(['kind' => 'result', 'study' => 'Aster 2020', 'quote' => '7 of 86 made one']);
+    $claim = str_repeat('c', 26);
+    $set = fn (array $given): TestResponse => test()->putJson(textUrl($at, "/claims/{$claim}"), $given);
+    $set(['own' => false, 'evidence' => []])->assertJsonPath('problem', 'rests on nothing yet');
+    $set(['own' => false, 'evidence' => [['kind' => 'result', 'id' => $found[0]['id']], ['kind' => 'result', 'id' => str_repeat('0', 26)]]])
+        ->assertJsonPath('problem', '')
+        ->assertJsonCount(1, 'evidence');
+    $at->counts('Aster', 8, 86, 15, 85, []);
+    $row = $found[0]['id'];
+    $at->takes('coder', 'Aster', ['given' => ['e1' => '70', 'n1' => '86', 'e2' => '15', 'n2' => '85']], $row)->assertOk();
+    $now = $this->getJson(textUrl($at, '/standing'))->json("claims.{$claim}");
+    expect($now['problem'])->toContain('Aster 2020 says “Near misses: 70, 86, 15, 85” now');
+    // as it was given is kept, until it is taken off
+    $set(['own' => true, 'evidence' => []])->assertJsonPath('own', true)->assertJsonPath('problem', '');
+    $this->actingAs($at->world->people['observer'])->putJson(textUrl($at, "/claims/{$claim}"), ['own' => true, 'evidence' => []])->assertForbidden();
+});
+
+it('keeps versions by name, with blocks and claims as they were', function () {
+    $at = begun();
+    exchange($at, 'coder', ['update' => update('As sent to the board.')]);
+    $this->post(textUrl($at, '/versions'), ['name' => 'To the board'])->assertRedirect();
+    exchange($at, 'coder', ['update' => update('And more.')]);
+    $version = ReportVersion::query()->sole();
+    expect(json_encode($version->said))->toContain('As sent to the board.')->not->toContain('And more.')
+        ->and(count($version->kept['blocks']))->toBe(DB::table('report_blocks')->count());
+    $this->get(textUrl($at))->assertSee('To the board');
+});

@@ -1,0 +1,37 @@
+import assert from 'node:assert/strict';
+import test from 'node:test';
+import { choicesOf, claimsOf, countWords, missingOf, outlineOf, ranges, wordsOf } from '../../resources/js/report/outline.js';
+import { calm } from '../../resources/js/report/paste.js';
+
+const text = (words, ...marks) => ({ type: 'text', text: words, marks });
+const para = (...content) => ({ type: 'paragraph', content });
+const heading = (title, items, level = 2) => ({ type: 'heading', attrs: { level, items }, content: [text(title)] });
+
+test('tells sections and which items nobody has answered', () => {
+    const doc = { type: 'doc', content: [heading('Why', [3, 4]), para(text('They tire.')), heading('Search', [6]), { type: 'liveBlock' }, heading('Means', [23]), para()] };
+    const sections = outlineOf(doc);
+    assert.deepEqual(sections.map((one) => [one.title, one.empty]), [['Why', false], ['Search', false], ['Means', true]]);
+    assert.deepEqual(missingOf(sections, [{ n: 3 }, { n: 6 }, { n: 23 }, { n: 27 }]).map((one) => one.n), [23, 27]);
+});
+
+test('gathers the words of a claim over all its pieces, and of claims that overlap', () => {
+    const [one, two] = ['a', 'b'].map((id) => ({ type: 'claim', attrs: { id } }));
+    const doc = { type: 'doc', content: [para(text('Near ', one), text('misses', one, two, { type: 'bold' }), text(' fell', two))] };
+    assert.deepEqual([...claimsOf(doc)], [['a', 'Near misses'], ['b', 'misses fell']]);
+});
+
+test('writes numbers as ranges, counts words, finds by words in any order', () => {
+    assert.equal(ranges([12, 5, 7, 6]), '5–7, 12');
+    assert.equal(ranges([]), '');
+    assert.equal(countWords('Über 1,500 lux'), 4);
+    assert.equal(wordsOf({ type: 'doc', content: [para(text('a'), text('b')), para(text('c'))] }), 'ab c');
+    const entries = [{ name: 'Haas 2024', title: 'Lamps' }, { name: 'Haas 2021', title: 'Naps' }];
+    assert.deepEqual(choicesOf(entries, 'lam haas').map((one) => one.name), ['Haas 2024']);
+});
+
+test('takes from pasted HTML what the policy would block, and keeps bold', () => {
+    assert.equal(calm('<p style="color: red" onclick=\'x\'>a<script>b</script></p>'), '<p>a</p>');
+    assert.equal(calm('<span style="font-weight:700">a</span>'), '<b>a</b>');
+    assert.equal(calm('<img src="https://x.example/a.png" onerror=x>a<iframe src=x></iframe>'), 'a');
+    assert.equal(calm('a < b and c > d'), 'a < b and c > d');
+});
