@@ -274,6 +274,10 @@ Route::prefix('/reviews/{review}')
             Route::get('/report', [ReportController::class, 'show'])->name('report');
             Route::get('/report/text', [ComposerController::class, 'show'])->middleware('throttle:query')->name('report.text');
             Route::post('/report/text/exchange', [ComposerController::class, 'exchange'])->name('report.exchange');
+            Route::get('/report/text.{format}', [ComposerController::class, 'download'])
+                ->whereIn('format', ['html', 'pdf', 'docx', 'md'])
+                ->middleware(['throttle:dear', WritesDownTakingOut::class])
+                ->name('report.download');
             Route::get('/report/text/standing', [ComposerController::class, 'standing'])
                 ->middleware('throttle:query')
                 ->name('report.standing');
@@ -312,6 +316,7 @@ Route::prefix('/reviews/{review}')
             Route::put('/report/text/claims/{claim}', [ComposerController::class, 'claim'])
                 ->where('claim', '[0-9a-z]{26}')
                 ->name('report.claims');
+            Route::put('/report/text/style', [ComposerController::class, 'style'])->name('report.style');
             Route::post('/report/text/versions', [ComposerController::class, 'version'])->name('report.versions');
         });
 

@@ -27,6 +27,23 @@
                     </template>
                 </div>
                 <div class="section">
+                    <h3>As one file</h3>
+                    <p class="small">
+                        @foreach (['html', 'pdf', 'docx', 'md'] as $format)
+                            {{ $loop->first ? '' : '· ' }}<a href="{{ route('report.download', [$review, $format]) }}">{{ strtoupper($format) }}</a>
+                        @endforeach
+                    </p>
+                    @can('write', $review)
+                        <form class="row mt-1" method="post" action="{{ route('report.style', $review) }}">@csrf @method('put')
+                            <select class="input" name="style" aria-label="Style of citations">
+                                @foreach ($styles as $style => $name)
+                                    <option value="{{ $style }}" @selected($style === $report->style)>{{ $name }}</option>
+                                @endforeach
+                            </select> <button class="button button-plain">Set</button>
+                        </form>
+                    @endcan
+                </div>
+                <div class="section">
                     <h3>Versions</h3>
                     @foreach ($versions as $version)
                         <p class="small">{{ $version->name }} <span class="quiet">{{ $version->user->name }},

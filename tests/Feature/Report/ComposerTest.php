@@ -155,3 +155,62 @@ it('keeps versions by name, with blocks and claims as they were', function () {
         ->and(count($version->kept['blocks']))->toBe(DB::table('report_blocks')->count());
     $this->get(textUrl($at))->assertSee('To the board');
 });
+
+/** A report with a claim, a citation, a number, a footnote and all its blocks, as the file in a form. */
+function file(AtSynthesis $at, string $format): string
+{
+    $aster = $at->world->publication('Lamps of Aster')->id;
+    $claim = str_repeat('c', 26);
+    $row = DB::table('standing_results')->where('publication_id', $aster)->value('row_id');
+    test()->actingAs($at->world->people['coder'])
+        ->putJson(textUrl($at, "/claims/{$claim}"), ['own' => false, 'evidence' => [['kind' => 'result', 'id' => $row]]])
+        ->assertOk();
+    exchange($at, 'coder', ['update' => ReportReader::make(['type' => 'doc', 'content' => [['type' => 'paragraph', 'content' => [
+        ['type' => 'text', 'text' => 'Errors fell <b>', 'marks' => [['type' => 'claim', 'attrs' => ['id' => $claim]]]],
+        ['type' => 'text', 'text' => ' in '],
+        ['type' => 'liveNumber', 'attrs' => ['source' => 'studies', 'shown' => '2']],
+        ['type' => 'text', 'text' => ' studies '],
+        ['type' => 'cite', 'attrs' => ['ids' => [$aster]]],
+        ['type' => 'footnote', 'attrs' => ['text' => 'Both by night.']],
+    ]]]])])->assertOk();
+    $made = test()->get("/reviews/{$at->world->review->id}/report/text.{$format}")->assertOk();
+
+    return (string) $made->getContent();
+}
+
+it('leaves as one page that asks for nothing, with each claim leading to its words', function () {
+    $html = file(begun(), 'html');
+    expect($html)->toContain('href="#claim-1">Errors fell &lt;b&gt;</a> in 2 studies')
+        ->toContain('<q>7 of 86 made one</q>')
+        ->toContain('<h2>References</h2>')
+        ->toContain('Lamps of Aster')
+        ->toContain('<figcaption>Figure 1.');
+    preg_match_all('~(?:src|href)="(?!#|data:image/|https://doi\.org)([^"]*)"|url\(|@import~', $html, $asked);
+    expect(array_filter($asked[1]))->toBe([]);
+});
+
+it('leaves as a PDF that other programs read', function () {
+    $pdf = file(begun(), 'pdf');
+    $path = (string) tempnam(sys_get_temp_dir(), 'heron');
+    file_put_contents($path, $pdf);
+    exec('pdftotext -q -enc UTF-8 '.escapeshellarg($path).' -', $text, $code);
+    unlink($path);
+    expect($code)->toBe(0)->and(implode("\n", $text))->toContain('Errors fell <b> in 2 studies')->toContain('Both by night.')->toContain('References');
+});
+
+it('leaves as a document with headings, footnotes, pictures and references, and as Markdown', function () {
+    $at = begun();
+    $path = (string) tempnam(sys_get_temp_dir(), 'heron');
+    file_put_contents($path, file($at, 'docx'));
+    exec('pandoc --from=docx --to=markdown --wrap=none '.escapeshellarg($path), $back, $code);
+    unlink($path);
+    $back = implode("\n", $back);
+    expect($code)->toBe(0)->and($back)->toContain('## How we searched')
+        ->toContain('[^1]: Both by night.')
+        ->toContain('Figure 1.')
+        ->toContain('Lamps of Aster');
+    $this->put(textUrl($at, '/style'), ['style' => 'apa'])->assertRedirect();
+    $markdown = (string) $this->get("/reviews/{$at->world->review->id}/report/text.md")->getContent();
+    expect($markdown)->toContain('(Aster, 2020)')->toContain('Errors fell');
+    $this->put(textUrl($at, '/style'), ['style' => '../../etc/passwd'])->assertSessionHasErrors('style');
+});

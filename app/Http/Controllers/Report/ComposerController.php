@@ -10,6 +10,8 @@ use App\Actions\Report\OpenReport;
 use App\Actions\Report\ReadReport;
 use App\Actions\Report\SetClaim;
 use App\Actions\Report\TakeBlock;
+use App\Files\Out\ReferenceList;
+use App\Files\Out\ReportDownload;
 use App\Http\Controllers\Controller;
 use App\Http\Input;
 use App\Models\Report;
@@ -22,6 +24,7 @@ use App\Queries\Report\Composed\KeptBlocks;
 use App\Queries\Report\Composed\LiveNumbers;
 use App\View\Report\BlockContent;
 use App\View\Report\LiveBlocks;
+use App\View\Report\ReportFile;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
@@ -29,6 +32,7 @@ use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Str;
 use Illuminate\Validation\Rule;
+use Symfony\Component\HttpFoundation\Response;
 use WaryHeron\Core\Report\Document\Schema;
 use WaryHeron\Core\Report\Document\Section;
 use WaryHeron\Core\Report\Standard\Coverage;
@@ -57,6 +61,7 @@ final class ComposerController extends Controller
             'items' => array_combine(array_column(ReportingItem::cases(), 'value'), array_map(fn (ReportingItem $one): string => $one->label(), ReportingItem::cases())),
             'versions' => ReportVersion::query()->where('review_id', $review->id)->with('user')->orderByDesc('id')->limit(30)->get(['id', 'name', 'user_id', 'created_at']),
             'offered' => LiveBlocks::offered($review),
+            'styles' => ReferenceList::styles(),
             'data' => [
                 'schema' => Schema::VERSION,
                 'mayWrite' => Gate::allows('write', $review),
@@ -169,6 +174,36 @@ final class ComposerController extends Controller
         $set->execute($this->me($request), $report, $claim, $evidence, (bool) $given['own']);
 
         return response()->json(ClaimChecks::of($review, $report)[$claim]);
+    }
+
+    /** The report as it is now, as one file. */
+    public function download(Request $request, Review $review, string $format, ReadReport $read): Response
+    {
+        $report = $read->execute($this->report($review));
+        $file = ReportFile::of($review, $report, in_array($format, ['html', 'pdf'], true) ? ReportFile::PAGE : ReportFile::DOCUMENT);
+        [$type, $content] = match ($format) {
+            'pdf' => ['application/pdf', ReportDownload::pdf($file->html())],
+            'docx' => [
+                'application/vnd.openxmlformats-officedocument.wordprocessingml.document',
+                ReportDownload::document($file->html(), 'docx'),
+            ],
+            'md' => ['text/markdown; charset=utf-8', ReportDownload::document($file->html(), 'gfm')],
+            default => ['text/html; charset=utf-8', $file->html()],
+        };
+        $name = Str::limit(Str::slug($file->title()), 60, '').".{$format}";
+
+        return response($content, 200, [
+            'Content-Type' => $type,
+            'Content-Disposition' => "attachment; filename=\"{$name}\"",
+        ]);
+    }
+
+    public function style(Request $request, Review $review): RedirectResponse
+    {
+        $given = $request->validate(['style' => ['required', Rule::in(array_keys(ReferenceList::styles()))]]);
+        Report::query()->where('review_id', $review->id)->update(['style' => $given['style']]);
+
+        return redirect()->route('report.text', $review)->with('notice', 'Files cite in this style from now on.');
     }
 
     public function version(Request $request, Review $review, KeepVersion $keep): RedirectResponse

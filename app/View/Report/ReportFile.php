@@ -1,0 +1,159 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\View\Report;
+
+use App\Files\Out\Citations;
+use App\Files\Out\SvgPicture;
+use App\Models\Publication;
+use App\Models\Report;
+use App\Models\Review;
+use App\Queries\Library\KeptReference;
+use App\Queries\Report\Composed\ClaimChecks;
+use App\Queries\Report\Composed\KeptBlocks;
+use WaryHeron\Core\Report\Document\HtmlWriter;
+use WaryHeron\Core\Report\Document\Node;
+use WaryHeron\Core\Report\Document\Resolver;
+use WaryHeron\Core\Report\Document\Schema;
+
+/** A report as one file: its words, blocks as they were taken, citations in its style, and what each claim rests on. */
+final class ReportFile implements Resolver
+{
+    /** As pages read it: pictures as they are drawn, claims as links to what they rest on. */
+    public const PAGE = 'page';
+
+    /** As pandoc reads it: pictures as points, footnotes as notes. */
+    public const DOCUMENT = 'document';
+
+    /** @var list<string> of citations, in their order */
+    private array $cited;
+
+    private int $citation = 0;
+
+    private int $figures = 0;
+
+    /** @var array<string, int> numbers of the claims that were met, by id */
+    private array $claimed = [];
+
+    /**
+     * @param  array<string, array{kind: string, source: string, shown: array<string, mixed>, taken: string}>  $blocks
+     * @param  array<string, array<string, mixed>>  $claims
+     */
+    private function __construct(
+        private readonly Node $document,
+        private readonly array $blocks,
+        private readonly array $claims,
+        private readonly Citations $citations,
+        private readonly string $for,
+    ) {
+        $this->cited = $citations->texts;
+    }
+
+    /** @param  self::PAGE|self::DOCUMENT  $for */
+    public static function of(Review $review, Report $report, string $for): self
+    {
+        $document = Schema::node($report->said);
+
+        return new self(
+            $document,
+            KeptBlocks::of($report),
+            ClaimChecks::of($review, $report),
+            self::citationsOf($review, $document, $report->style),
+            $for,
+        );
+    }
+
+    public function title(): string
+    {
+        foreach ($this->document->content as $node) {
+            if ($node->type === Node::HEADING && $node->words() !== '') {
+                return $node->words();
+            }
+        }
+
+        return 'Report';
+    }
+
+    /** The whole file, which asks for nothing from anywhere. */
+    public function html(): string
+    {
+        $body = (new HtmlWriter($this))->write($this->document);
+
+        return view('report.file', [
+            'title' => $this->title(),
+            'body' => $body,
+            'references' => $this->citations->list,
+            'claims' => array_map(
+                fn (int $n, string $id): array => ['n' => $n, 'id' => $id, ...$this->claims[$id] ?? ['own' => false, 'evidence' => []]],
+                $this->claimed,
+                array_keys($this->claimed),
+            ),
+            'isPage' => $this->for === self::PAGE,
+        ])->render();
+    }
+
+    public function block(Node $block): string
+    {
+        $shown = $this->blocks[$block->said('id')]['shown'] ?? ['title' => '', 'html' => '<p>What this showed is gone.</p>'];
+        $isPicture = str_contains($shown['html'], '<svg');
+        $caption = HtmlWriter::escaped($block->said('caption') ?: $shown['title']);
+        $number = $isPicture ? 'Figure '.++$this->figures.'. ' : '';
+        $html = $isPicture && $this->for === self::DOCUMENT ? self::picture($shown['html'], $caption) : $shown['html'];
+
+        return $isPicture
+            ? "<figure>{$html}<figcaption>{$number}{$caption}</figcaption></figure>\n"
+            : "<div class=\"block\">{$html}</div>\n";
+    }
+
+    public function citation(Node $cite): string
+    {
+        return $this->cited[$this->citation++] ?? '';
+    }
+
+    public function claim(string $id, string $words): string
+    {
+        $n = $this->claimed[$id] ??= count($this->claimed) + 1;
+
+        return $this->for === self::PAGE
+            ? "<a class=\"claim\" href=\"#claim-{$n}\">{$words}</a>"
+            : $words;
+    }
+
+    public function footnote(Node $note): string
+    {
+        return '<span class="fn">'.HtmlWriter::escaped($note->said('text')).'</span>';
+    }
+
+    private static function citationsOf(Review $review, Node $document, string $style): Citations
+    {
+        $groups = [];
+        foreach ($document->all() as $node) {
+            if ($node->type === Node::CITE) {
+                $groups[] = $node->list('ids');
+            }
+        }
+        $references = [];
+        $cited = Publication::query()
+            ->where('review_id', $review->id)
+            ->whereKey(array_unique(array_merge([], ...$groups)))
+            ->with('records')
+            ->get();
+        foreach ($cited as $publication) {
+            $reference = KeptReference::of($publication);
+            if ($reference !== null) {
+                $references[$publication->id] = $reference;
+            }
+        }
+
+        return Citations::of($groups, $references, $style);
+    }
+
+    /** As points, since a document for word processors holds no drawings. */
+    private static function picture(string $html, string $about): string
+    {
+        $svg = (string) preg_replace('~^.*?(<svg.*</svg>).*$~s', '$1', $html);
+
+        return "<img alt=\"{$about}\" width=\"620\" src=\"data:image/png;base64,".base64_encode(SvgPicture::of($svg, 'png')).'">';
+    }
+}
