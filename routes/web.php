@@ -281,6 +281,9 @@ Route::prefix('/reviews/{review}')
             Route::get('/report/text/standing', [ComposerController::class, 'standing'])
                 ->middleware('throttle:query')
                 ->name('report.standing');
+            Route::get('/report/text/draft', [ComposerController::class, 'draft'])
+                ->middleware('throttle:query')
+                ->name('report.draft');
             Route::get('/report/text/evidence', [ComposerController::class, 'evidence'])
                 ->middleware('throttle:query')
                 ->name('report.evidence');

@@ -218,6 +218,7 @@ final class DemoReview
         private readonly Sources $sources,
         private readonly FollowUps $followUps,
         private readonly DemoTwoCoders $twoCoders,
+        private readonly DemoReport $report,
     ) {
     }
 
@@ -246,6 +247,7 @@ final class DemoReview
             $this->synthesis->make($this->review, $this->people, $start->addDays(22));
             $this->readForAnswers();
             $this->scouting->make($this->review, $this->people['ines']);
+            $this->report->make($this->review, $this->people['karin']);
             $this->at($start->addDays(23)->setTime(15, 0));
             $this->deliverLate();
             $this->match(joins: false);

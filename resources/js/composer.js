@@ -316,6 +316,25 @@ export default () => {
             goTo(at) {
                 this.$refs.editor.firstElementChild?.children[at]?.scrollIntoView({ block: 'start' });
             },
+            // sentences go to the end of the section they belong to; from the last to the first, so that places stay
+            async draft() {
+                try {
+                    const { sections } = await ask('GET', this.urls.draft);
+                    const places = tools.endsOf(editor.getJSON(), Object.keys(sections));
+                    const at = editor.chain();
+                    places.forEach(({ section, child }) => at.insertContentAt(this.positionOf(child), sections[section]));
+                    at.run();
+                } catch (failure) {
+                    this.problem = failure.message;
+                }
+            },
+            positionOf(child) {
+                let at = 0;
+                editor.state.doc.forEach((node, offset, index) => {
+                    if (index < child) at = offset + node.nodeSize;
+                });
+                return at;
+            },
             // before a version is kept, what was typed last is there
             async flush(event) {
                 if (!exchange?.waiting.length) return;

@@ -8,15 +8,17 @@ it('shows every main view without a complaint, to axe and to the browser, light 
     $id = Server::rows("SELECT id FROM reviews WHERE title LIKE 'Bright%'")[0]['id'];
     $strategy = Server::rows('SELECT id FROM strategies ORDER BY id LIMIT 1')[0]['id'];
     $run = Server::rows('SELECT id FROM runs ORDER BY id LIMIT 1')[0]['id'];
-    $delivery = Server::rows("SELECT id FROM deliveries WHERE kind = 'file'")[0]['id'];
+    $delivery = Server::rows("SELECT id FROM deliveries WHERE kind = 'file' AND review_id = '{$id}' ORDER BY id LIMIT 1")[0]['id'];
     $publication = Server::rows('SELECT publication_id AS id FROM answers ORDER BY id LIMIT 1')[0]['id'];
     $analysis = Server::rows('SELECT id FROM analyses ORDER BY id LIMIT 1')[0]['id'];
+    $table = Server::rows('SELECT id FROM saved_tables ORDER BY id LIMIT 1')[0]['id'];
     $taken = Server::rows('SELECT publication_id AS id FROM standing_results ORDER BY id LIMIT 1')[0]['id'];
     $scouting = Server::rows('SELECT id FROM scoutings ORDER BY id LIMIT 1')[0]['id'];
     $copy = Server::rows("SELECT id FROM full_texts WHERE state = 'read' AND publication_id IS NOT NULL ORDER BY id LIMIT 1")[0]['id'];
     $theme = Server::rows('SELECT id FROM themes ORDER BY id LIMIT 1')[0]['id'];
     $full = Server::rows("SELECT id FROM stages WHERE purpose = 'full-text' ORDER BY id LIMIT 1")[0]['id'];
     $person = Server::rows("SELECT id FROM users WHERE email LIKE 'karin%'")[0]['id'];
+    $apart = Server::rows('SELECT id FROM reviews WHERE coded_by = 2')[0]['id'];
     $paths = [
         '/',
         '/account',
@@ -86,11 +88,18 @@ it('shows every main view without a complaint, to axe and to the browser, light 
             'synthesis/outcomes',
             'synthesis/analyses',
             'synthesis/soundness',
+            'synthesis/tables',
+            "synthesis/tables/{$table}",
             'synthesis/certainty',
             "synthesis/analyses/{$analysis}",
             "synthesis/analyses/{$analysis}?study={$taken}",
             'report',
+            'report/text',
         ]),
+        // coded by two apart
+        "/reviews/{$apart}/coding",
+        "/reviews/{$apart}/coding/differences",
+        "/reviews/{$apart}/coding/differences/numbers",
     ];
     $ines = Browser::open()->signIn('ines.okafor@heron.example', 'night-shift-demo');
     $found = [];

@@ -1,6 +1,6 @@
 import assert from 'node:assert/strict';
 import test from 'node:test';
-import { choicesOf, claimsOf, countWords, missingOf, outlineOf, ranges, wordsOf } from '../../resources/js/report/outline.js';
+import { choicesOf, claimsOf, countWords, endsOf, missingOf, outlineOf, ranges, wordsOf } from '../../resources/js/report/outline.js';
 import { calm } from '../../resources/js/report/paste.js';
 
 const text = (words, ...marks) => ({ type: 'text', text: words, marks });
@@ -34,4 +34,10 @@ test('takes from pasted HTML what the policy would block, and keeps bold', () =>
     assert.equal(calm('<span style="font-weight:700">a</span>'), '<b>a</b>');
     assert.equal(calm('<img src="https://x.example/a.png" onerror=x>a<iframe src=x></iframe>'), 'a');
     assert.equal(calm('a < b and c > d'), 'a < b and c > d');
+});
+
+test('finds where new words of a section go, the last first', () => {
+    const named = (section) => ({ type: 'heading', attrs: { section } });
+    const doc = { content: [named('a'), para(), { type: 'liveBlock' }, named('b'), para(), para()] };
+    assert.deepEqual(endsOf(doc, ['a', 'b', 'c']), [{ section: 'b', child: 6 }, { section: 'a', child: 2 }]);
 });

@@ -17,7 +17,8 @@ final readonly class HtmlWriter
 
         return match ($node->type) {
             'doc' => $inner(),
-            'paragraph' => "<p>{$inner()}</p>\n",
+            // an empty line is for who writes, not for who reads
+            'paragraph' => $node->content === [] ? '' : "<p>{$inner()}</p>\n",
             Node::HEADING => $this->heading($node),
             'bulletList' => "<ul>\n{$inner()}</ul>\n",
             'orderedList' => "<ol>\n{$inner()}</ol>\n",

@@ -50,12 +50,14 @@ export async function open(desk, { me, mayWrite, urls }, handlers) {
             timer = setTimeout(() => handlers.read(editor.getJSON()), PAUSE);
         },
     });
-    exchange.awareness.on('change', () => {
+    const tellWho = () => {
         const people = [...exchange.awareness.getStates()].filter(([, state]) => state.user);
         handlers.presence(people.map(([client, state]) => ({
             client,
             name: client === exchange.doc.clientID ? `${state.user.name} (you)` : state.user.name,
         })));
-    });
+    };
+    exchange.awareness.on('change', tellWho);
+    tellWho();
     return { editor, exchange, views, tools };
 }

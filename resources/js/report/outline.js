@@ -60,3 +60,16 @@ export const choicesOf = (entries, text, most = 30) => {
         .filter((one) => words.every((word) => `${one.name} ${one.title}`.toLowerCase().includes(word)))
         .slice(0, most);
 };
+
+// after which child of the document new words of each section go: after its own words, before its live blocks and the next
+// heading; the last section first
+export function endsOf(doc, keys) {
+    const places = [];
+    (doc.content ?? []).forEach((node, at) => {
+        if (node.type !== 'heading' || !keys.includes(node.attrs.section)) return;
+        let child = at + 1;
+        while (doc.content[child] && !['heading', 'liveBlock'].includes(doc.content[child].type)) child++;
+        places.unshift({ section: node.attrs.section, child });
+    });
+    return places;
+}

@@ -35,6 +35,10 @@ export function viewsOf(desk) {
             }
             const body = element('div', 'live-body');
             body.innerHTML = block?.html ?? '<p>…</p>';
+            // what scrolls is reached by keyboard
+            body.tabIndex = 0;
+            body.setAttribute('role', 'region');
+            body.setAttribute('aria-label', block?.title ?? 'Live block');
             dom.append(body, element('figcaption', '', now.attrs.caption || block?.title || ''));
         });
         return {

@@ -66,7 +66,7 @@
             </header>
             @can('write', $review)
                 <div class="report-tools no-print" role="toolbar" aria-label="Setting words">
-                    <select class="input" aria-label="Kind of paragraph" x-on:change="setBlock" x-ref="block">
+                    <select class="input" aria-label="Kind of paragraph" x-on:change="setBlock">
                         <option value="paragraph">Text</option>
                         <option value="1">Title</option>
                         <option value="2">Section</option>
@@ -167,6 +167,10 @@
                 </div>
                 <div class="section" x-show="isIdle">
                     <p class="small quiet">Select words and press <em>Claim</em> to say what they rest on. Press a claim to see it.</p>
+                    @can('write', $review)
+                        <p class="mt-2"><button type="button" class="button" x-on:click="draft">Write the methods from the facts</button></p>
+                        <p class="small quiet">Sentences go to the end of their sections; their numbers stay live, the words are yours to change.</p>
+                    @endcan
                     <h3 x-show="hasProblems">To look at</h3>
                     <ul class="small">
                         <template x-for="one in problems" x-bind:key="one.id">

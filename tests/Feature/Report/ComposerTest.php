@@ -214,3 +214,17 @@ it('leaves as a document with headings, footnotes, pictures and references, and 
     expect($markdown)->toContain('(Aster, 2020)')->toContain('Errors fell');
     $this->put(textUrl($at, '/style'), ['style' => '../../etc/passwd'])->assertSessionHasErrors('style');
 });
+
+it('drafts the methods from what was done, with numbers that stay live, and claims nothing else', function () {
+    $at = begun();
+    $sections = $this->actingAs($at->world->people['coder'])->getJson(textUrl($at, '/draft'))->assertOk()->json('sections');
+    $words = fn (string $section): string => implode(' ', array_map(
+        fn (array $one): string => implode('', array_map(fn (array $part): string => $part['text'] ?? "{{$part['attrs']['source']}={$part['attrs']['shown']}}", $one['content'])),
+        $sections[$section] ?? [],
+    ));
+    expect($words('searched'))->toContain('{records=2} records.')->not->toContain('duplicates')
+        ->and($words('chose'))->toContain('judged by two people, who did not know of each other’s decisions, of 2 who took part')
+        ->and($words('read'))->toContain('Near misses in the night as relative risk with random effects, REML')
+        ->and($words('selected'))->toContain('{studies=2} studies are included')
+        ->and($sections)->not->toHaveKey('declared');
+});

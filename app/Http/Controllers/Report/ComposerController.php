@@ -22,6 +22,7 @@ use App\Queries\Report\Composed\ClaimChecks;
 use App\Queries\Report\Composed\ClaimEvidence;
 use App\Queries\Report\Composed\KeptBlocks;
 use App\Queries\Report\Composed\LiveNumbers;
+use App\Queries\Report\Composed\MethodsDraft;
 use App\View\Report\BlockContent;
 use App\View\Report\LiveBlocks;
 use App\View\Report\ReportFile;
@@ -79,6 +80,7 @@ final class ComposerController extends Controller
                     'standing' => route('report.standing', $review, false),
                     'blocks' => route('report.blocks', $review, false),
                     'evidence' => route('report.evidence', $review, false),
+                    'draft' => route('report.draft', $review, false),
                     'claims' => route('report.claims', [$review, 'CLAIM'], false),
                 ],
             ],
@@ -151,6 +153,12 @@ final class ComposerController extends Controller
             'title' => $shown->title,
             'html' => $shown->html,
         ]);
+    }
+
+    /** Methods as the review's facts tell them, to be put into the report. */
+    public function draft(Review $review): JsonResponse
+    {
+        return response()->json(['sections' => (object) MethodsDraft::of($review)]);
     }
 
     public function evidence(Request $request, Review $review): JsonResponse

@@ -1,0 +1,171 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Queries\Report\Composed;
+
+use App\Models\KeptAnalysis;
+use App\Models\Review;
+use App\Models\Stage;
+use App\Queries\Report\FlowQuery;
+use Carbon\CarbonImmutable;
+use Illuminate\Support\Collection;
+use Illuminate\Support\Facades\DB;
+use stdClass;
+use WaryHeron\Core\Report\Document\Node;
+use WaryHeron\Core\Screening\Settler;
+use WaryHeron\Core\Screening\StagePurpose;
+
+/**
+ * Methods as far as the review's own facts tell them, to be put into the report and to be changed by people. Numbers in
+ * them stay live. What nobody did is not claimed.
+ */
+final readonly class MethodsDraft
+{
+    private const NUMBERS = ['one', 'two', 'three', 'four', 'five'];
+
+    /** @param  array<string, array{label: string, value: string}>  $numbers */
+    private function __construct(private Review $review, private array $numbers)
+    {
+    }
+
+    /** @return array<string, list<array<string, mixed>>> paragraphs as ProseMirror's JSON, by section of the template */
+    public static function of(Review $review): array
+    {
+        $draft = new self($review, LiveNumbers::of($review));
+
+        return array_filter(array_map(
+            fn (array $paragraphs): array => array_values(array_filter($paragraphs)),
+            [
+                'searched' => [$draft->searches(), $draft->matching()],
+                'chose' => array_map($draft->stage(...), $review->stages->filter(fn (Stage $one): bool => $one->purpose !== StagePurpose::Subset)->values()->all()),
+                'read' => [$draft->coding(), $draft->pooling()],
+                'selected' => [$draft->selected()],
+                'declared' => [$draft->registered()],
+            ],
+        ));
+    }
+
+    /** @return ?array<string, mixed> */
+    private function searches(): ?array
+    {
+        $sources = FlowQuery::sources($this->review)->where('kept', '>', 0)->map(function (stdClass $one): string {
+            $day = $one->searched_on === null ? '' : ' on '.CarbonImmutable::parse($one->searched_on)->format('j F Y');
+
+            return "{$one->source_name}{$day}";
+        });
+
+        return $sources->isEmpty() ? null : $this->paragraph(
+            "We searched {$this->list($sources->unique())}. The searches brought ",
+            ['records'],
+            ' records.',
+        );
+    }
+
+    /** @return ?array<string, mixed> */
+    private function matching(): ?array
+    {
+        return ($this->numbers['duplicates']['value'] ?? '0') === '0' ? null : $this->paragraph(
+            'Records of the same publication were found by comparing identifiers, titles, authors, years and pages; what was '.
+                'certain was joined by machine, the rest by people. So ',
+            ['duplicates'],
+            ' records were removed as duplicates, and ',
+            ['screened'],
+            ' publications were screened.',
+        );
+    }
+
+    /** @return ?array<string, mixed> */
+    private function stage(Stage $stage): ?array
+    {
+        $people = DB::table('decisions')
+            ->where('review_id', $this->review->id)
+            ->where('stage_id', $stage->id)
+            ->distinct()
+            ->count('user_id');
+        if ($people === 0) {
+            return null;
+        }
+        $by = $stage->required_decisions === 1
+            ? 'one person'
+            : (self::NUMBERS[$stage->required_decisions - 1] ?? (string) $stage->required_decisions).' people, who did not know of each other’s decisions,';
+        $name = mb_strtolower($stage->name);
+
+        return $this->paragraph(
+            "At the stage “{$name}”, each publication was judged by {$by} of ".
+                "{$people} who took part. Disagreements were settled {$this->settled($stage)}.",
+        );
+    }
+
+    private function settled(Stage $stage): string
+    {
+        return match ($stage->settled_by) {
+            Settler::Third => 'by a third person',
+            Settler::Adjudicator => 'by an adjudicator who did not see whose decisions they were',
+            Settler::Pair => 'between them',
+        };
+    }
+
+    /** @return ?array<string, mixed> */
+    private function coding(): ?array
+    {
+        $items = $this->review->codes()->whereNull('retired_at')->count();
+
+        return $items === 0 ? null : $this->paragraph(
+            "From each included study {$items} items of a codebook were answered, each with the words of the paper that it rests on, by ".
+                ($this->review->coded_by === 2 ? 'two people apart, who then reconciled their answers.' : 'one person.'),
+        );
+    }
+
+    /** @return ?array<string, mixed> */
+    private function pooling(): ?array
+    {
+        $kept = KeptAnalysis::query()->where('review_id', $this->review->id)->whereNull('retired_at')->orderBy('id')->get();
+        $how = $kept->map(function (KeptAnalysis $one): string {
+            $terms = $one->asked();
+            $interval = $terms->by->isRandom() ? ", intervals by {$terms->interval->label()}" : '';
+
+            return "{$one->title} as {$terms->measure->label()} with {$terms->by->label()}{$interval}";
+        });
+
+        return $how->isEmpty() ? null : $this->paragraph("We pooled {$this->list($how)}.");
+    }
+
+    /** @return array<string, mixed> */
+    private function selected(): array
+    {
+        return isset($this->numbers['assessed'])
+            ? $this->paragraph('Of ', ['screened'], ' publications, ', ['excluded'], ' were excluded by title and abstract; ', ['assessed'], ' reports were read in full, and ', ['studies'], ' studies are included.')
+            : $this->paragraph('Of ', ['screened'], ' publications, ', ['studies'], ' studies are included.');
+    }
+
+    /** @return ?array<string, mixed> */
+    private function registered(): ?array
+    {
+        $said = array_filter([
+            $this->review->registration === '' ? '' : "The review is registered: {$this->review->registration}.",
+            $this->review->protocol === '' ? '' : "Its protocol is at {$this->review->protocol}.",
+        ]);
+
+        return $said === [] ? null : $this->paragraph(implode(' ', $said));
+    }
+
+    /**
+     * @param  string|list<string>  ...$pieces  words, or the key of a number
+     * @return array<string, mixed>
+     */
+    private function paragraph(string|array ...$pieces): array
+    {
+        $content = array_map(fn (string|array $one): array => is_string($one)
+            ? ['type' => Node::TEXT, 'text' => $one]
+            : ['type' => Node::LIVE_NUMBER, 'attrs' => ['source' => $one[0], 'shown' => $this->numbers[$one[0]]['value'] ?? '–']], $pieces);
+
+        return ['type' => 'paragraph', 'content' => array_values($content)];
+    }
+
+    /** @param  Collection<int, string>  $names */
+    private function list(Collection $names): string
+    {
+        return $names->join(', ', ' and ');
+    }
+}

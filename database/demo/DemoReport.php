@@ -1,0 +1,116 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Database\Demo;
+
+use App\Actions\Report\KeepVersion;
+use App\Actions\Report\OpenReport;
+use App\Actions\Report\SetClaim;
+use App\Files\Out\ReportReader;
+use App\Models\Passage;
+use App\Models\Report;
+use App\Models\Review;
+use App\Models\User;
+use App\Queries\Report\Composed\MethodsDraft;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
+
+/** The demo's report: two thirds written, with claims of which two rest on nothing yet. */
+final readonly class DemoReport
+{
+    private const WORDS = [
+        'title' => ['Bright light at work helps alertness on night shifts a little, and may spare near misses.'],
+        'background' => [
+            'Night work asks people to be alert when the body is set to sleep. Lamps are cheap, and wards have bought them; what they do for staff has not been put together for years.',
+        ],
+        'soundness' => ['Nobody could be kept from knowing whether the lamps were on, and near misses are told by those who saw them.'],
+        'means' => ['Light is no substitute for rest. Whoever plans lamps for a ward should know where the glare falls, and what the staff think of it.'],
+    ];
+
+    /** Claims by the section they stand in; the theme of the passages they rest on, or none yet. */
+    private const CLAIMS = [
+        ['studies', 'Glare was named again and again', 'Glare', ', and staff kept to the lamps less after the second week.'],
+        ['missing', 'Small studies found larger effects', '', '.'],
+        ['means', 'No study reported harm to a patient', '', ', but most were too short to see any.'],
+    ];
+
+    public function __construct(
+        private OpenReport $open,
+        private SetClaim $claim,
+        private KeepVersion $keep,
+    ) {
+    }
+
+    public function make(Review $review, User $by): void
+    {
+        $report = $this->open->execute($by, $review);
+        $written = $report->said;
+        $sections = MethodsDraft::of($review);
+        foreach (self::WORDS as $key => $paragraphs) {
+            $sections[$key] = array_map(fn (string $one): array => self::paragraph(['type' => 'text', 'text' => $one]), $paragraphs);
+        }
+        foreach (self::CLAIMS as [$section, $words, $theme, $after]) {
+            $id = strtolower((string) Str::ulid());
+            $this->claim->execute($by, $report, $id, self::passages($review, $theme), own: false);
+            $sections[$section][] = self::paragraph(
+                ['type' => 'text', 'text' => $words, 'marks' => [['type' => 'claim', 'attrs' => ['id' => $id]]]],
+                ['type' => 'text', 'text' => $after],
+            );
+        }
+        $this->replace($report, self::filled($written, $sections));
+        $this->keep->execute($by, $report, 'First draft, for the team');
+    }
+
+    /**
+     * @param  array<string, mixed>  $document
+     * @param  array<string, list<array<string, mixed>>>  $sections
+     * @return array<string, mixed> with words under the headings instead of the empty lines there
+     */
+    private static function filled(array $document, array $sections): array
+    {
+        $content = [];
+        $section = '';
+        foreach ($document['content'] as $node) {
+            $isEmpty = $node['type'] === 'paragraph' && ($node['content'] ?? []) === [];
+            array_push($content, ...$isEmpty ? $sections[$section] ?? [$node] : [$node]);
+            $section = $node['type'] === 'heading' ? (string) $node['attrs']['section'] : $section;
+        }
+
+        return ['content' => $content] + $document;
+    }
+
+    /** @param  array<string, mixed>  $document */
+    private function replace(Report $report, array $document): void
+    {
+        $state = (string) base64_decode(ReportReader::make($document), true);
+        DB::update(
+            "UPDATE reports SET base = decode(?, 'base64'), said = ? WHERE review_id = ? AND id = ?",
+            [base64_encode($state), json_encode($document, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE), $report->review_id, $report->id],
+        );
+        $report->refresh();
+    }
+
+    /** @return list<array{kind: string, id: string}> */
+    private static function passages(Review $review, string $theme): array
+    {
+        $ids = $theme === '' ? [] : Passage::query()
+            ->where('review_id', $review->id)
+            ->whereHas('themes', fn ($one) => $one->where('name', $theme))
+            ->orderBy('id')
+            ->limit(3)
+            ->pluck('id')
+            ->all();
+
+        return array_values(array_map(fn (string $id): array => ['kind' => 'passage', 'id' => $id], $ids));
+    }
+
+    /**
+     * @param  array<string, mixed>  ...$content
+     * @return array<string, mixed>
+     */
+    private static function paragraph(array ...$content): array
+    {
+        return ['type' => 'paragraph', 'content' => array_values($content)];
+    }
+}

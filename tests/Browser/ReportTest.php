@@ -1,0 +1,97 @@
+<?php
+
+use Facebook\WebDriver\WebDriverBy;
+use Facebook\WebDriver\WebDriverKeys;
+use Tests\Browser\Browser;
+use Tests\Browser\Server;
+
+beforeEach(fn () => Server::demo());
+
+function reportOf(string $who): Browser
+{
+    $review = Server::rows("SELECT id FROM reviews WHERE title = 'Bright light on night shifts'")[0]['id'];
+    $at = Browser::open()->signIn("{$who}@heron.example", 'night-shift-demo')->visit("/reviews/{$review}/report/text");
+
+    return $at->sees('Sections')->until(
+        fn (): bool => $at->driver->findElements(WebDriverBy::cssSelector('.ProseMirror h2')) !== [],
+        'the report does not open',
+    );
+}
+
+/** Goes to the end of a paragraph of the report and types. */
+function types(Browser $at, int $paragraph, string $words): Browser
+{
+    $at->driver->executeScript(<<<'JS'
+        const p = document.querySelectorAll('.ProseMirror > p')[arguments[0]];
+        p.scrollIntoView({ block: 'center' });
+        document.querySelector('.ProseMirror').focus();
+        const range = document.createRange();
+        range.selectNodeContents(p);
+        range.collapse(false);
+        getSelection().removeAllRanges();
+        getSelection().addRange(range);
+        JS, [$paragraph]);
+    usleep(400_000); // the editor takes the place in its next frame
+    $at->driver->getKeyboard()->sendKeys($words);
+
+    return $at;
+}
+
+/** Its words, without the names at the places where others are. */
+function said(Browser $at): string
+{
+    return (string) $at->driver->executeScript(<<<'JS'
+        const text = document.querySelector('.ProseMirror').cloneNode(true);
+        text.querySelectorAll('.collaboration-carets__caret').forEach((one) => one.remove());
+        return text.textContent;
+        JS);
+}
+
+it('is written by two at once, one of them cut off for a while, and nothing is lost', function () {
+    $karin = reportOf('karin.sollander');
+    $tunde = reportOf('tunde.adeyinka');
+    types($karin, 0, ' Karin was here.');
+    $tunde->until(fn (): bool => str_contains(said($tunde), 'Karin was here.'), 'Tunde does not see what Karin wrote');
+    $tunde->sees('Karin Sollander')->online(false);
+    types($tunde, 1, ' Tunde wrote this in a tunnel.');
+    types($karin, 0, ' And once more.');
+    $karin->until(fn (): bool => str_contains(said($karin), 'And once more.'), 'Karin cannot write');
+    expect(said($karin))->not->toContain('tunnel');
+    $tunde->online(true);
+    $karin->until(fn (): bool => str_contains(said($karin), 'in a tunnel.'), 'what was written offline does not come');
+    $tunde->until(fn (): bool => str_contains(said($tunde), 'And once more.'), 'what was missed does not come');
+    expect(said($tunde))->toBe(said($karin));
+    $karin->driver->navigate()->refresh();
+    $karin->until(fn (): bool => str_contains(said($karin), 'in a tunnel.'), 'a reload loses words');
+    expect($karin->complaints())->toBe([]);
+});
+
+it('lets a claim rest on a passage, marks what changed upstream, and refreshes it by a press', function () {
+    $karin = reportOf('karin.sollander');
+    types($karin, 1, 'Some found the lamps glaring');
+    $karin->driver->getKeyboard()->sendKeys([WebDriverKeys::SHIFT, WebDriverKeys::HOME]);
+    $karin->driver->getKeyboard()->sendKeys([WebDriverKeys::NULL]);
+    usleep(300_000);
+    $karin->press('Claim')->sees('What this claim rests on')->sees('rests on nothing yet');
+    $karin->driver->findElement(WebDriverBy::cssSelector('[x-ref="evidence"]'))->sendKeys('glare eight');
+    $karin->sees('Glare was named by one in eight');
+    $karin->driver->executeScript('[...document.querySelectorAll("button.evidence-quote")].find((one) => one.offsetParent).click()');
+    $karin->until(
+        fn (): bool => Server::rows("SELECT 1 FROM report_claims WHERE evidence::text LIKE '%one in eight%'") !== [],
+        'the evidence was not kept',
+    );
+    // a result is withdrawn: the plot says so, and follows only when it is told to
+    $result = Server::rows("SELECT review_id, publication_id, row_id FROM standing_results WHERE form = 'counts' ORDER BY row_id LIMIT 1")[0];
+    $here = $karin->path();
+    $karin->visit("/reviews/{$result['review_id']}/coding/{$result['publication_id']}#result-{$result['row_id']}")
+        ->sees('Withdraw it')->press('Withdraw it')
+        ->until(
+            fn (): bool => Server::rows("SELECT 1 FROM standing_results WHERE row_id = '{$result['row_id']}'") === [],
+            'it was not withdrawn',
+        );
+    $karin->visit($here)->sees('Changed')->sees('refresh all')->press('refresh all')->until(
+        fn (): bool => $karin->driver->findElements(WebDriverBy::cssSelector('.live-changed')) === [],
+        'blocks do not follow',
+    );
+    expect($karin->complaints())->toBe([]);
+});
