@@ -22,6 +22,8 @@ use App\Http\Controllers\Matching\PairingController;
 use App\Http\Controllers\Question\QuestionController;
 use App\Http\Controllers\Report\ComposerController;
 use App\Http\Controllers\Report\LogController;
+use App\Http\Controllers\Report\ReadingController;
+use App\Http\Controllers\Report\ReadingLinkController;
 use App\Http\Controllers\Report\ReportController;
 use App\Http\Controllers\Scouting\NamedThingsController;
 use App\Http\Controllers\Scouting\ScoutedExportController;
@@ -95,6 +97,14 @@ Route::get('/post-room/{letter}', [PostRoomController::class, 'show'])
     ->can('view', 'letter')
     ->name('post-room.letter');
 Route::view('/design', 'design')->can('see-design')->name('design');
+
+// the address itself is what lets somebody in, and only to these
+Route::middleware('throttle:reading')->group(function (): void {
+    Route::get('/read/{token}', [ReadingController::class, 'show'])->name('reading');
+    Route::get('/read/{token}/searches', [ReadingController::class, 'searches'])->name('reading.searches');
+    Route::get('/read/{token}/decisions', [ReadingController::class, 'decisions'])->name('reading.decisions');
+});
+Route::post('/read/{token}', [ReadingController::class, 'unlock'])->middleware('throttle:unlock')->name('reading.unlock');
 
 Route::middleware('auth')->group(function (): void {
     // these show and change nothing but one's own
@@ -278,6 +288,7 @@ Route::prefix('/reviews/{review}')
                 ->whereIn('format', ['html', 'pdf', 'docx', 'md'])
                 ->middleware(['throttle:dear', WritesDownTakingOut::class])
                 ->name('report.download');
+            Route::get('/report/links', [ReadingLinkController::class, 'index'])->name('report.links');
             Route::get('/report/text/standing', [ComposerController::class, 'standing'])
                 ->middleware('throttle:query')
                 ->name('report.standing');
@@ -324,6 +335,8 @@ Route::prefix('/reviews/{review}')
         });
 
         Route::middleware('can:manage,review')->group(function (): void {
+            Route::post('/report/links', [ReadingLinkController::class, 'store'])->name('report.links.store');
+            Route::post('/report/links/{link}/revoke', [ReadingLinkController::class, 'revoke'])->name('report.links.revoke');
             Route::put('/report/flow', [ReportController::class, 'word'])->name('report.word');
             Route::put('/question', [QuestionController::class, 'update'])->name('question.update');
             Route::post('/screening/stages', [StageController::class, 'store'])->name('stages.store');

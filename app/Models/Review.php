@@ -161,6 +161,12 @@ final class Review extends Model
         return $this->hasMany(Comparison::class);
     }
 
+    /** @return HasMany<ReadingLink, $this> */
+    public function links(): HasMany
+    {
+        return $this->hasMany(ReadingLink::class);
+    }
+
     /** @return HasMany<SavedTable, $this> */
     public function tables(): HasMany
     {

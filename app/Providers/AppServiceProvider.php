@@ -128,6 +128,12 @@ final class AppServiceProvider extends ServiceProvider
             'link' => fn (Request $request): Limit => Limit::perMinute(12)->by(
                 hash('sha256', is_string($token = $request->route('token')) ? $token : Input::text($request, 'token')),
             ),
+            // outsiders have nothing but an address
+            'reading' => fn (Request $request): Limit => Limit::perMinute(120)->by((string) $request->ip()),
+            'unlock' => fn (Request $request): array => [
+                Limit::perMinute(10)->by(hash('sha256', is_string($token = $request->route('token')) ? $token : '')),
+                Limit::perMinute(30)->by((string) $request->ip()),
+            ],
             'own-password' => fn (Request $request): Limit => Limit::perMinute(6)->by($who($request)),
             'invite' => fn (Request $request): Limit => Limit::perMinute(30)->by($who($request)),
             // what costs seconds, a database elsewhere or the worker: more than hands can ask for

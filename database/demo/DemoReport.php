@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Database\Demo;
 
+use App\Actions\Report\GiveReadingLink;
 use App\Actions\Report\KeepVersion;
 use App\Actions\Report\OpenReport;
 use App\Actions\Report\SetClaim;
@@ -13,6 +14,7 @@ use App\Models\Report;
 use App\Models\Review;
 use App\Models\User;
 use App\Queries\Report\Composed\MethodsDraft;
+use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 
@@ -39,6 +41,7 @@ final readonly class DemoReport
         private OpenReport $open,
         private SetClaim $claim,
         private KeepVersion $keep,
+        private GiveReadingLink $links,
     ) {
     }
 
@@ -60,6 +63,7 @@ final readonly class DemoReport
         }
         $this->replace($report, self::filled($written, $sections));
         $this->keep->execute($by, $report, 'First draft, for the team');
+        $this->links->execute($by, $review, 'The ward that asked for the review', null, CarbonImmutable::now()->addMonths(6));
     }
 
     /**

@@ -8,6 +8,7 @@ use App\Files\Out\Citations;
 use App\Files\Out\SvgPicture;
 use App\Models\Publication;
 use App\Models\Report;
+use App\Models\ReportVersion;
 use App\Models\Review;
 use App\Queries\Library\KeptReference;
 use App\Queries\Report\Composed\ClaimChecks;
@@ -54,13 +55,23 @@ final class ReportFile implements Resolver
     public static function of(Review $review, Report $report, string $for): self
     {
         $document = Schema::node($report->said);
+        $citations = self::citationsOf($review, $document, $report->style);
+
+        return new self($document, KeptBlocks::of($report), ClaimChecks::of($review, $report), $citations, $for);
+    }
+
+    /** As it was kept, for a page. */
+    public static function ofVersion(Review $review, ReportVersion $version): self
+    {
+        $document = Schema::node($version->said);
+        $style = (string) Report::query()->where('review_id', $review->id)->value('style');
 
         return new self(
             $document,
-            KeptBlocks::of($report),
-            ClaimChecks::of($review, $report),
-            self::citationsOf($review, $document, $report->style),
-            $for,
+            $version->kept['blocks'],
+            $version->kept['claims'],
+            self::citationsOf($review, $document, $style),
+            self::PAGE,
         );
     }
 
@@ -78,19 +89,23 @@ final class ReportFile implements Resolver
     /** The whole file, which asks for nothing from anywhere. */
     public function html(): string
     {
-        $body = (new HtmlWriter($this))->write($this->document);
+        return view('report.file', [...$this->parts(), 'isPage' => $this->for === self::PAGE])->render();
+    }
 
-        return view('report.file', [
-            'title' => $this->title(),
-            'body' => $body,
-            'references' => $this->citations->list,
-            'claims' => array_map(
-                fn (int $n, string $id): array => ['n' => $n, 'id' => $id, ...$this->claims[$id] ?? ['own' => false, 'evidence' => []]],
-                $this->claimed,
-                array_keys($this->claimed),
-            ),
-            'isPage' => $this->for === self::PAGE,
-        ])->render();
+    /**
+     * @return array{title: string, body: string, references: string, claims: list<array<string, mixed>>} HTML but for the
+     *     title, and what the claims rest on, without who said so
+     */
+    public function parts(): array
+    {
+        $body = (new HtmlWriter($this))->write($this->document);
+        $claims = [];
+        foreach ($this->claimed as $id => $n) {
+            $of = $this->claims[$id] ?? ['own' => false, 'evidence' => []];
+            $claims[] = ['n' => $n, 'own' => $of['own'], 'evidence' => $of['evidence']];
+        }
+
+        return ['title' => $this->title(), 'body' => $body, 'references' => $this->citations->list, 'claims' => $claims];
     }
 
     public function block(Node $block): string

@@ -20,20 +20,7 @@
         @if ($isPage && $claims !== [])
             <section class="claims">
                 <h2>What the claims rest on</h2>
-                <ol>
-                    @foreach ($claims as $claim)
-                        <li id="claim-{{ $claim['n'] }}">
-                            @forelse ($claim['evidence'] as $one)
-                                <p><strong>{{ $one['study'] }}</strong>{{ $one['says'] !== '' ? ", {$one['says']}" : '' }}@if ($one['quote'] !== '')
-                                        : <q>{{ $one['quote'] }}</q> ({{ $one['where'] }})
-                                    @endif
-                                </p>
-                            @empty
-                                <p>{{ $claim['own'] ? 'The authors’ own.' : 'Nothing has been named yet.' }}</p>
-                            @endforelse
-                        </li>
-                    @endforeach
-                </ol>
+                @include('report.claims-list')
             </section>
         @endif
     </body>

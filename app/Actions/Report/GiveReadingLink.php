@@ -1,0 +1,53 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Report;
+
+use App\Actions\Shared\WriteLog;
+use App\Models\ReadingLink;
+use App\Models\Review;
+use App\Models\User;
+use Carbon\CarbonImmutable;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Hash;
+use Illuminate\Support\Str;
+
+/** Gives outsiders an address to read the report by, and takes it back. */
+final readonly class GiveReadingLink
+{
+    public function __construct(private WriteLog $log)
+    {
+    }
+
+    /** @return string the token of the address, which is kept nowhere */
+    public function execute(User $by, Review $review, string $name, ?string $password, ?CarbonImmutable $expires): string
+    {
+        $token = Str::random(40);
+        DB::transaction(function () use ($by, $review, $name, $password, $expires, $token): void {
+            ReadingLink::query()->create([
+                'review_id' => $review->id,
+                'name' => $name,
+                'token_hash' => hash('sha256', $token),
+                'password_hash' => $password === null ? null : Hash::make($password),
+                'expires_at' => $expires,
+                'user_id' => $by->id,
+            ]);
+            ($this->log)($review, $by, 'text.link', "Gave “{$name}” a reading link to the report");
+        });
+
+        return $token;
+    }
+
+    public function revoke(User $by, Review $review, ReadingLink $link): void
+    {
+        DB::transaction(function () use ($by, $review, $link): void {
+            ReadingLink::query()
+                ->where('review_id', $review->id)
+                ->whereKey($link->id)
+                ->whereNull('revoked_at')
+                ->update(['revoked_at' => now()]);
+            ($this->log)($review, $by, 'text.link-back', "Took back the reading link of “{$link->name}”");
+        });
+    }
+}

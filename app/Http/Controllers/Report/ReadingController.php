@@ -1,0 +1,90 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers\Report;
+
+use App\Http\Controllers\Controller;
+use App\Http\Input;
+use App\Models\ReadingLink;
+use App\Models\ReportVersion;
+use App\Queries\Report\Composed\Readable;
+use App\View\Report\ReportFile;
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Cache;
+use Illuminate\Support\Facades\Hash;
+
+/** What outsiders read by an address they were given: the report as it was kept last, and what it rests on. */
+final class ReadingController extends Controller
+{
+    public function show(Request $request, string $token): View
+    {
+        $link = $this->link($token);
+        if (! $this->mayRead($request, $link)) {
+            return view('reading.password', ['token' => $token]);
+        }
+        $version = $this->version($link);
+        ReadingLink::query()->where('review_id', $link->review_id)->whereKey($link->id)->increment('visits');
+
+        return view('reading.report', [
+            'token' => $token,
+            'version' => $version,
+            // a version never changes, so that what it reads like does not either
+            'parts' => Cache::rememberForever(
+                "reading {$version->id}",
+                fn (): array => ReportFile::ofVersion($link->review, $version)->parts(),
+            ),
+        ]);
+    }
+
+    public function searches(Request $request, string $token): View
+    {
+        $link = $this->read($request, $token);
+
+        return view('reading.searches', ['token' => $token, 'runs' => Readable::runs($link->review), 'sources' => Readable::sources($link->review)]);
+    }
+
+    public function decisions(Request $request, string $token): View
+    {
+        $link = $this->read($request, $token);
+
+        return view('reading.decisions', ['token' => $token, 'decided' => Readable::decided($link->review)]);
+    }
+
+    public function unlock(Request $request, string $token): RedirectResponse
+    {
+        $link = $this->link($token);
+        if ($link->password_hash !== null && ! Hash::check(Input::text($request, 'password'), $link->password_hash)) {
+            return redirect()->route('reading', $token)->withErrors(['password' => 'That is not the password of this address.']);
+        }
+        $request->session()->put("reading {$link->id}", true);
+
+        return redirect()->route('reading', $token);
+    }
+
+    /** One that leads nowhere is as if it had never been. */
+    private function link(string $token): ReadingLink
+    {
+        return ReadingLink::open($token) ?? abort(404);
+    }
+
+    private function mayRead(Request $request, ReadingLink $link): bool
+    {
+        return $link->password_hash === null || $request->session()->get("reading {$link->id}") === true;
+    }
+
+    private function read(Request $request, string $token): ReadingLink
+    {
+        $link = $this->link($token);
+        abort_unless($this->mayRead($request, $link), 404);
+
+        return $link;
+    }
+
+    private function version(ReadingLink $link): ReportVersion
+    {
+        return ReportVersion::query()->where('review_id', $link->review_id)->latest('id')->first() ?? abort(404);
+    }
+}

@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers\Report;
+
+use App\Actions\Report\GiveReadingLink;
+use App\Http\Controllers\Controller;
+use App\Models\ReadingLink;
+use App\Models\ReportVersion;
+use App\Models\Review;
+use Carbon\CarbonImmutable;
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+
+/** The addresses by which outsiders read the report. */
+final class ReadingLinkController extends Controller
+{
+    public function index(Review $review): View
+    {
+        return view('report.links', [
+            'review' => $review,
+            'links' => ReadingLink::query()->where('review_id', $review->id)->orderByDesc('id')->get(),
+            'version' => ReportVersion::query()->where('review_id', $review->id)->latest('id')->first(['id', 'name', 'created_at']),
+        ]);
+    }
+
+    public function store(Request $request, Review $review, GiveReadingLink $give): RedirectResponse
+    {
+        $given = $request->validate([
+            'name' => ['required', 'string', 'max:200'],
+            'password' => ['nullable', 'string', 'min:8', 'max:200'],
+            'days' => ['nullable', 'integer', 'between:1,3650'],
+        ]);
+        $days = $given['days'] ?? null;
+        $token = $give->execute(
+            $this->me($request),
+            $review,
+            trim($given['name']),
+            $given['password'] ?? null,
+            $days === null ? null : CarbonImmutable::now()->addDays((int) $days),
+        );
+
+        return redirect()->route('report.links', $review)->with('address', route('reading', $token));
+    }
+
+    public function revoke(Request $request, Review $review, ReadingLink $link, GiveReadingLink $give): RedirectResponse
+    {
+        $give->revoke($this->me($request), $review, $link);
+
+        return redirect()->route('report.links', $review)->with('notice', 'The address leads nowhere any more.');
+    }
+}

@@ -1,0 +1,27 @@
+<x-page title="Decisions">
+    @include('reading.places')
+    <article class="sheet reading-report">
+        <h1>What was decided on full text</h1>
+        <table class="table">
+            <thead>
+                <tr>
+                    <th scope="col">Report</th>
+                    <th scope="col">Decision</th>
+                    <th scope="col">Reason</th>
+                </tr>
+            </thead>
+            <tbody>
+                @foreach ($decided as $one)
+                    <tr>
+                        <td>{{ $one->title }} <span class="quiet">{{ trim(Str::before((string) $one->authors, ';') . ' ' . $one->year) }}@if ($one->doi)
+                                    , doi:{{ $one->doi }}
+                                @endif
+                            </span></td>
+                        <td>{{ $one->state }}</td>
+                        <td>{{ $one->reason }}</td>
+                    </tr>
+                @endforeach
+            </tbody>
+        </table>
+    </article>
+</x-page>

@@ -1,0 +1,73 @@
+<x-page title="Reading links" :review="$review" stage="report" place="report.links">
+    <div class="desk desk-side">
+        <section class="sheet">
+            <header class="sheet-head">
+                <h1>Reading links</h1> <span>addresses by which outsiders read, and do nothing else</span>
+            </header>
+            @if (session('address'))
+                <div class="section" role="status">
+                    <p>The address, which is shown this once:</p>
+                    <p><code>{{ session('address') }}</code></p>
+                </div>
+            @endif
+            @if ($version === null)
+                <p class="section">They read the report as it was kept last under a name; nothing has been kept yet. <a
+                        href="{{ route('report.text', $review) }}">Keep a version</a> first.</p>
+            @else
+                <p class="section small quiet">They read “{{ $version->name }}” of {{ $version->created_at->format('j M Y') }}, with its claims and their words, the searches
+                    and the decisions on full text. Nobody's name stands there but in what you wrote.</p>
+            @endif
+            @if ($links->isEmpty())
+                <x-empty title="Nobody reads along yet">Give an address to those who asked for the review, or to who checks it.</x-empty>
+            @else
+                <table class="table">
+                    <thead>
+                        <tr>
+                            <th scope="col">For</th>
+                            <th scope="col">Since</th>
+                            <th scope="col">Until</th>
+                            <th scope="col" class="number">Opened</th>
+                            <th scope="col"><span class="sr-only">Take back</span></th>
+                        </tr>
+                    </thead>
+                    <tbody>
+                        @foreach ($links as $link)
+                            <tr>
+                                <td>{{ $link->name }}{{ $link->password_hash === null ? '' : ', with a password' }}</td>
+                                <td>{{ $link->created_at->format('j M Y') }}</td>
+                                <td>{{ $link->revoked_at !== null ? 'taken back ' . $link->revoked_at->format('j M Y') : $link->expires_at?->format('j M Y') ?? 'no end' }}</td>
+                                <td class="number">{{ number_format($link->visits) }}</td>
+                                <td>
+                                    @if (!$link->isOver())
+                                        @can('manage', $review)
+                                            <form method="post" action="{{ route('report.links.revoke', [$review, $link]) }}">@csrf <button
+                                                    class="button button-plain" aria-label="Take back: {{ $link->name }}">Take back</button></form>
+                                        @endcan
+                                    @endif
+                                </td>
+                            </tr>
+                        @endforeach
+                    </tbody>
+                </table>
+            @endif
+        </section>
+        @can('manage', $review)
+            <section class="sheet">
+                <header class="sheet-head">
+                    <h2>New link</h2>
+                </header>
+                <form class="sheet-body" method="post" action="{{ route('report.links.store', $review) }}">@csrf
+                    <div class="field"><label for="link-name">For whom</label><input class="input" id="link-name" name="name" maxlength="200" required></div>
+                    <div class="field"><label for="link-password">Password, if any</label><input class="input" id="link-password" name="password"
+                            type="password" minlength="8" maxlength="200" autocomplete="new-password"></div>
+                    <div class="field"><label for="link-days">Days until it ends (empty: none)</label><input class="input number" id="link-days"
+                            name="days" inputmode="numeric" size="5"></div>
+                    @if ($errors->any())
+                        <p class="field-error" role="alert">{{ $errors->first() }}</p>
+                    @endif
+                    <button class="button button-go">Give an address</button>
+                </form>
+            </section>
+        @endcan
+    </div>
+</x-page>

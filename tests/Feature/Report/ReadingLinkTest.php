@@ -1,0 +1,121 @@
+<?php
+
+namespace Tests\Feature\Report;
+
+use App\Actions\Report\KeepVersion;
+use App\Actions\Report\OpenReport;
+use App\Models\ReadingLink;
+use App\Models\Report;
+use Illuminate\Support\Facades\Auth;
+use Illuminate\Support\Facades\Route;
+use Illuminate\Testing\TestResponse;
+use Tests\Feature\Synthesis\AtSynthesis;
+
+/** A review whose report is kept as “To the board”. */
+function published(): AtSynthesis
+{
+    $at = AtSynthesis::with('Aster', 'Birk');
+    $at->counts('Aster', 7, 86, 15, 85);
+    $at->analysis();
+    app(OpenReport::class)->execute($at->world->people['lead'], $at->world->review);
+    app(KeepVersion::class)->execute($at->world->people['lead'], Report::query()->sole(), 'To the board');
+
+    return $at;
+}
+
+/** @param  array<string, mixed>  $given */
+function given(AtSynthesis $at, array $given = []): string
+{
+    $answer = test()->actingAs($at->world->people['lead'])
+        ->post("/reviews/{$at->world->review->id}/report/links", ['name' => 'The board', ...$given])
+        ->assertSessionHasNoErrors();
+    $address = (string) session('address');
+    $answer->assertRedirect();
+    Auth::logout();
+    session()->flush();
+
+    return (string) parse_url($address, PHP_URL_PATH);
+}
+
+function stranger(string $path): TestResponse
+{
+    return test()->get($path);
+}
+
+it('lets a stranger read the kept report, its searches and decisions, and nobody’s name', function () {
+    $at = published();
+    $path = given($at);
+    stranger($path)->assertOk()
+        ->assertSee('To the board')
+        ->assertSee('How we searched')
+        ->assertSee('Aster A 2020')
+        ->assertDontSee('Sign out');
+    stranger("{$path}/decisions")->assertOk()->assertSee('Lamps of Aster')->assertSee('included');
+    stranger("{$path}/searches")->assertOk();
+    foreach ($at->world->people as $person) {
+        foreach (['', '/decisions', '/searches'] as $part) {
+            stranger("{$path}{$part}")->assertDontSee($person->name)->assertDontSee($person->email);
+        }
+    }
+    // opening is counted, and that is all
+    expect(ReadingLink::query()->sole()->visits)->toBe(1 + count($at->world->people));
+});
+
+it('shows what was kept, whatever is written or found afterwards, until the next version', function () {
+    $at = published();
+    $path = given($at);
+    stranger($path)->assertSee('0.46 (0.20–1.07)');
+    $at->counts('Birk', 4, 40, 9, 41);
+    Auth::logout();
+    stranger($path)->assertDontSee('Birk A 2020</text>', false);
+});
+
+it('leads to nothing else, on any route', function () {
+    $at = published();
+    $path = given($at);
+    stranger($path)->assertOk();
+    $review = $at->world->review->id;
+    $tried = 0;
+    foreach (Route::getRoutes() as $route) {
+        if (str_starts_with($route->uri(), 'reviews/{review}') && in_array('GET', $route->methods(), true)) {
+            $url = '/'.preg_replace('/\{\w+\??\}/', 'none', str_replace('{review}', $review, $route->uri()));
+            $answer = $this->get($url);
+            expect($answer->isRedirect(route('sign-in')) || $answer->isNotFound())->toBeTrue($url);
+            $tried++;
+        }
+    }
+    expect($tried)->toBeGreaterThan(60);
+    $token = basename($path);
+    foreach (["/read/{$token}/papers", "/read/{$token}x", '/read/'.str_repeat('a', 40)] as $other) {
+        stranger($other)->assertNotFound();
+    }
+});
+
+it('asks for the password first, where there is one', function () {
+    $at = published();
+    $path = given($at, ['password' => 'lamps at night']);
+    stranger($path)->assertOk()->assertSee('Password of this address')->assertDontSee('How we searched');
+    stranger("{$path}/decisions")->assertNotFound();
+    $this->post($path, ['password' => 'lamps by day'])->assertSessionHasErrors('password');
+    stranger($path)->assertSee('Password of this address');
+    $this->post($path, ['password' => 'lamps at night'])->assertRedirect($path);
+    stranger($path)->assertSee('How we searched');
+    stranger("{$path}/decisions")->assertOk();
+    expect(ReadingLink::query()->sole()->getAttributes())->not->toContain('lamps at night');
+});
+
+it('ends by itself, or when it is taken back', function () {
+    $at = published();
+    [$ending, $back] = [given($at, ['days' => 3]), given($at, ['name' => 'A journal'])];
+    $this->travel(4)->days();
+    stranger($ending)->assertNotFound();
+    stranger($back)->assertOk();
+    $link = ReadingLink::query()->where('name', 'A journal')->sole();
+    $url = "/reviews/{$at->world->review->id}/report/links";
+    $this->actingAs($at->world->people['coder'])->post("{$url}/{$link->id}/revoke")->assertForbidden();
+    $this->post($url, ['name' => 'x'])->assertForbidden();
+    $this->actingAs($at->world->people['lead'])->post("{$url}/{$link->id}/revoke")->assertRedirect();
+    $this->get($url)->assertSee('taken back')->assertDontSee(basename($back));
+    Auth::logout();
+    stranger($back)->assertNotFound();
+});
