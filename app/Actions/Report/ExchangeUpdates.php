@@ -94,20 +94,18 @@ final class ExchangeUpdates
         return str_replace("\n", '', $base64);
     }
 
+    /** In one statement: the update stands with its number, or neither does. */
     private function write(User $by, Report $report, int $client, string $update): void
     {
-        DB::transaction(function () use ($by, $report, $client, $update): void {
-            $seq = DB::selectOne(
-                'UPDATE reports SET seq = seq + 1, updated_at = now() WHERE review_id = ? AND id = ? RETURNING seq',
-                [$report->review_id, $report->id],
-            )->seq;
-            DB::insert(
-                <<<'SQL'
-                INSERT INTO report_updates (review_id, report_id, seq, data, client, user_id, created_at)
-                VALUES (?, ?, ?, decode(?, 'base64'), ?, ?, now())
-                SQL,
-                [$report->review_id, $report->id, $seq, $update, $client, $by->id],
-            );
-        });
+        DB::insert(
+            <<<'SQL'
+            WITH numbered AS (
+                UPDATE reports SET seq = seq + 1, updated_at = now() WHERE review_id = ? AND id = ? RETURNING seq
+            )
+            INSERT INTO report_updates (review_id, report_id, seq, data, client, user_id, created_at)
+            SELECT ?, ?, seq, decode(?, 'base64'), ?, ?, now() FROM numbered
+            SQL,
+            [$report->review_id, $report->id, $report->review_id, $report->id, $update, $client, $by->id],
+        );
     }
 }
