@@ -6,6 +6,8 @@ let editor = null;
 let exchange = null;
 let views = null;
 let tools = null;
+// blocks that others put in, each asked for once
+const asked = new Set();
 
 const key = (one) => `${one.kind} ${one.id}`;
 const quoted = (one) => ({ ...one, key: key(one), quoted: one.quote ? `“${one.quote}”` : one.says, where: [one.study, one.where].filter(Boolean).join(', ') });
@@ -62,6 +64,13 @@ const panels = () => ({
         editor.chain().focus().insertContent({ type, attrs }).run();
         this.panel = '';
     },
+    // never within a table, a list or a quotation
+    putWhole(type, attrs) {
+        const { $from } = editor.state.selection;
+        if ($from.depth < 2) return this.put(type, attrs);
+        editor.chain().focus().insertContentAt($from.after(1), { type, attrs }).run();
+        this.panel = '';
+    },
     cite(id) {
         this.put('cite', { ids: [id] });
     },
@@ -76,7 +85,7 @@ const panels = () => ({
         try {
             const block = await ask('POST', this.urls.blocks, { kind, source });
             this.blocks[block.id] = block;
-            this.put('liveBlock', { id: block.id, kind, source, caption: '' });
+            this.putWhole('liveBlock', { id: block.id, kind, source, caption: '' });
         } catch (failure) {
             this.problem = failure.message;
         }
@@ -187,6 +196,7 @@ const claims = () => ({
 const standing = () => ({
     changed: {},
     numbers: {},
+    refreshing: false,
     get changedCount() {
         return Object.keys(this.changed).length + this.oldNumbers().length;
     },
@@ -194,12 +204,12 @@ const standing = () => ({
         return this.mayWrite && this.changedCount > 0;
     },
     get changedWords() {
-        return `${this.changedCount} changed`;
+        return this.refreshing ? `${this.changedCount} to refresh …` : `${this.changedCount} changed: refresh all`;
     },
     async look() {
         try {
             const now = await ask('GET', this.urls.standing);
-            Object.assign(this, { changed: now.changed, numbers: now.numbers, claims: now.claims });
+            Object.assign(this, { changed: now.changed, numbers: now.numbers, claims: now.claims, blocks: now.blocks });
             views.redraw();
             this.markClaims();
         } catch (failure) {
@@ -227,10 +237,12 @@ const standing = () => ({
         return old;
     },
     async refreshAll() {
+        this.refreshing = true;
         for (const id of Object.keys(this.changed)) await this.refresh(id);
         const change = editor.state.tr;
         this.oldNumbers().forEach(({ at, attrs }) => change.setNodeMarkup(at, undefined, attrs));
         if (change.docChanged) editor.view.dispatch(change);
+        this.refreshing = false;
     },
 });
 
@@ -294,13 +306,15 @@ export default () => {
                 ({ editor, exchange, views, tools } = await opened);
                 this.ready = true;
                 this.read(editor.getJSON());
-                this.look();
+                await this.look();
+                window.addEventListener('focus', () => this.look());
             },
             read(doc) {
                 this.sections = tools ? tools.outlineOf(doc) : [];
                 this.words = tools ? tools.countWords(tools.wordsOf(doc)) : 0;
                 this.claimTexts = tools ? Object.fromEntries(tools.claimsOf(doc)) : {};
                 this.$nextTick(() => this.markClaims());
+                if (tools && tools.blocksOf(doc).some((id) => !this.blocks[id] && !asked.has(id) && asked.add(id))) this.look();
             },
             run(command) {
                 editor.chain().focus()[command]().run();

@@ -60,6 +60,14 @@ it('is written by two at once, one of them cut off for a while, and nothing is l
     $tunde->online(true);
     $karin->until(fn (): bool => str_contains(said($karin), 'in a tunnel.'), 'what was written offline does not come');
     $tunde->until(fn (): bool => str_contains(said($tunde), 'And once more.'), 'what was missed does not come');
+    $tunde->press('Live block')->driver->executeScript(
+        "[...document.querySelectorAll('.report-choices button')].find((one) => one.textContent.trim() === 'Searches').click()",
+    );
+    $drawn = fn (Browser $at): int => (int) $at->driver->executeScript(
+        "return [...document.querySelectorAll('.live-body[aria-label=\"Searches\"]')].filter((one) => one.querySelector('td')).length",
+    );
+    $tunde->until(fn (): bool => $drawn($tunde) === 2, 'the block is not put in');
+    $karin->until(fn (): bool => $drawn($karin) === 2, 'a block that another put in is not drawn');
     expect(said($tunde))->toBe(said($karin));
     $karin->driver->navigate()->refresh();
     $karin->until(fn (): bool => str_contains(said($karin), 'in a tunnel.'), 'a reload loses words');

@@ -1,6 +1,6 @@
 import assert from 'node:assert/strict';
 import test from 'node:test';
-import { choicesOf, claimsOf, countWords, endsOf, missingOf, outlineOf, ranges, wordsOf } from '../../resources/js/report/outline.js';
+import { blocksOf, choicesOf, claimsOf, countWords, endsOf, missingOf, outlineOf, ranges, wordsOf } from '../../resources/js/report/outline.js';
 import { calm } from '../../resources/js/report/paste.js';
 
 const text = (words, ...marks) => ({ type: 'text', text: words, marks });
@@ -40,4 +40,5 @@ test('finds where new words of a section go, the last first', () => {
     const named = (section) => ({ type: 'heading', attrs: { section } });
     const doc = { content: [named('a'), para(), { type: 'liveBlock' }, named('b'), para(), para()] };
     assert.deepEqual(endsOf(doc, ['a', 'b', 'c']), [{ section: 'b', child: 6 }, { section: 'a', child: 2 }]);
+    assert.deepEqual(blocksOf({ content: [para(), { type: 'liveBlock', attrs: { id: 'x' } }, para()] }), ['x']);
 });

@@ -73,3 +73,5 @@ export function endsOf(doc, keys) {
     });
     return places;
 }
+
+export const blocksOf = (doc) => (doc.content ?? []).filter((node) => node.type === 'liveBlock').map((node) => node.attrs.id);

@@ -61,8 +61,8 @@
         <section class="sheet" aria-label="The report">
             <header class="sheet-head no-print">
                 <h1>Report</h1> <span role="status" x-text="saved"></span>
-                <span class="end"><button type="button" class="button button-plain" x-show="hasChanged" x-on:click="refreshAll"><span
-                            x-text="changedWords"></span>: refresh all</button> <span class="quiet" x-text="wordCount"></span></span>
+                <span class="end"><button type="button" class="button button-plain" x-show="hasChanged" x-bind:disabled="refreshing"
+                        x-on:click="refreshAll" x-text="changedWords"></button> <span class="quiet" x-text="wordCount"></span></span>
             </header>
             @can('write', $review)
                 <div class="report-tools no-print" role="toolbar" aria-label="Setting words">
@@ -169,9 +169,9 @@
                     <p class="small quiet">Select words and press <em>Claim</em> to say what they rest on. Press a claim to see it.</p>
                     @can('write', $review)
                         <p class="mt-2"><button type="button" class="button" x-on:click="draft">Write the methods from the facts</button></p>
-                        <p class="small quiet">Sentences go to the end of their sections; their numbers stay live, the words are yours to change.</p>
+                        <p class="small quiet mt-1">Sentences go to the end of their sections; their numbers stay live, the words are yours to change.</p>
                     @endcan
-                    <h3 x-show="hasProblems">To look at</h3>
+                    <h3 class="mt-3" x-show="hasProblems">To look at</h3>
                     <ul class="small">
                         <template x-for="one in problems" x-bind:key="one.id">
                             <li><button type="button" class="button-plain report-problem" x-on:click="goToClaim(one.id)"><span class="serif"

@@ -67,12 +67,7 @@ final class ComposerController extends Controller
                 'schema' => Schema::VERSION,
                 'mayWrite' => Gate::allows('write', $review),
                 'me' => ['name' => $this->me($request)->name, 'id' => $this->me($request)->id],
-                'blocks' => array_map(fn (array $one): array => [
-                    'title' => $one['shown']['title'],
-                    'html' => $one['shown']['html'],
-                    'kind' => $one['kind'],
-                    'source' => $one['source'],
-                ], KeptBlocks::of($report)),
+                'blocks' => (object) KeptBlocks::drawn($report),
                 'citable' => Citable::of($review),
                 'items' => array_map(fn (ReportingItem $one): array => ['n' => $one->value, 'label' => $one->label()], ReportingItem::cases()),
                 'urls' => [
@@ -118,7 +113,7 @@ final class ComposerController extends Controller
         ]);
     }
 
-    /** What has changed since blocks were taken, what numbers are now, and how claims stand. */
+    /** What live blocks show and what has changed since, what numbers are now, and how claims stand. */
     public function standing(Review $review): JsonResponse
     {
         $report = $this->report($review);
@@ -130,6 +125,7 @@ final class ComposerController extends Controller
 
         return response()->json([
             'changed' => (object) array_filter($changed),
+            'blocks' => (object) KeptBlocks::drawn($report),
             'numbers' => (object) LiveNumbers::of($review),
             'claims' => (object) ClaimChecks::of($review, $report),
         ]);

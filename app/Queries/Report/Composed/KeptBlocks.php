@@ -26,4 +26,15 @@ final class KeptBlocks
             ]])
             ->all();
     }
+
+    /** @return array<string, array{title: string, html: string, kind: string, source: string}> as a page draws them */
+    public static function drawn(Report $report): array
+    {
+        return array_map(fn (array $one): array => [
+            'title' => $one['shown']['title'],
+            'html' => $one['shown']['html'],
+            'kind' => $one['kind'],
+            'source' => $one['source'],
+        ], self::of($report));
+    }
 }

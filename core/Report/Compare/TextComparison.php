@@ -1,0 +1,107 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WaryHeron\Core\Report\Compare;
+
+use SebastianBergmann\Diff\Differ;
+use SebastianBergmann\Diff\Output\DiffOnlyOutputBuilder;
+
+/**
+ * Two versions of a document, line by line and, where a line was changed, word by word: longest common subsequences of
+ * lines first, then of the words of lines that took each other's place.
+ */
+final class TextComparison
+{
+    /** Lines less alike than this are two lines. */
+    private const ALIKE = 0.4;
+
+    /**
+     * @param  list<TextLine>  $before
+     * @param  list<TextLine>  $after
+     * @return list<ComparedLine> in the order of reading, what was removed where it stood
+     */
+    public static function of(array $before, array $after): array
+    {
+        $compared = $removed = $added = [];
+        [$old, $new] = [0, 0];
+        foreach (self::fates(array_map(self::key(...), $before), array_map(self::key(...), $after)) as $fate) {
+            if ($fate === Fate::Removed) {
+                $removed[] = $before[$old++];
+            } elseif ($fate === Fate::Added) {
+                $added[] = $after[$new++];
+            } else {
+                array_push($compared, ...self::run($removed, $added), ...[ComparedLine::whole($after[$new++], Fate::Kept)]);
+                $old++;
+                $removed = $added = [];
+            }
+        }
+
+        return [...$compared, ...self::run($removed, $added)];
+    }
+
+    private static function key(TextLine $line): string
+    {
+        return "{$line->kind} {$line->words}";
+    }
+
+    /**
+     * Lines that went and lines that came at one place: those that are alike are one line that was changed.
+     *
+     * @param  list<TextLine>  $removed
+     * @param  list<TextLine>  $added
+     * @return list<ComparedLine>
+     */
+    private static function run(array $removed, array $added): array
+    {
+        $compared = [];
+        foreach ($added as $line) {
+            $at = array_key_first(array_filter($removed, fn (TextLine $one): bool => $one->likeness($line) >= self::ALIKE));
+            if ($at === null) {
+                $compared[] = ComparedLine::whole($line, Fate::Added);
+
+                continue;
+            }
+            foreach (array_splice($removed, 0, $at) as $gone) {
+                $compared[] = ComparedLine::whole($gone, Fate::Removed);
+            }
+            $compared[] = self::changed(array_shift($removed), $line);
+        }
+        $gone = array_map(fn (TextLine $one): ComparedLine => ComparedLine::whole($one, Fate::Removed), $removed);
+
+        return [...$compared, ...$gone];
+    }
+
+    private static function changed(TextLine $before, TextLine $after): ComparedLine
+    {
+        $pieces = [];
+        [$old, $new] = [$before->split(), $after->split()];
+        foreach (self::fates($old, $new) as $fate) {
+            $word = $fate === Fate::Removed ? (string) array_shift($old) : (string) array_shift($new);
+            if ($fate === Fate::Kept) {
+                array_shift($old);
+            }
+            $last = array_key_last($pieces);
+            if ($last !== null && $pieces[$last]->fate === $fate) {
+                $pieces[$last] = new Piece($fate, "{$pieces[$last]->words} {$word}");
+            } else {
+                $pieces[] = new Piece($fate, $word);
+            }
+        }
+
+        return new ComparedLine($after, $pieces);
+    }
+
+    /**
+     * @param  list<string>  $before
+     * @param  list<string>  $after
+     * @return list<Fate>
+     */
+    private static function fates(array $before, array $after): array
+    {
+        $differ = new Differ(new DiffOnlyOutputBuilder());
+        $fates = array_map(fn (array $one): ?Fate => Fate::tryFrom($one[1]), $differ->diffToArray($before, $after));
+
+        return array_values(array_filter($fates));
+    }
+}
