@@ -25,6 +25,7 @@ use App\Http\Controllers\Report\LogController;
 use App\Http\Controllers\Report\ReadingController;
 use App\Http\Controllers\Report\ReadingLinkController;
 use App\Http\Controllers\Report\ReportController;
+use App\Http\Controllers\Report\ReportVersionController;
 use App\Http\Controllers\Scouting\NamedThingsController;
 use App\Http\Controllers\Scouting\ScoutedExportController;
 use App\Http\Controllers\Scouting\ScoutedPaperController;
@@ -289,6 +290,9 @@ Route::prefix('/reviews/{review}')
                 ->middleware(['throttle:dear', WritesDownTakingOut::class])
                 ->name('report.download');
             Route::get('/report/links', [ReadingLinkController::class, 'index'])->name('report.links');
+            Route::get('/report/text/changes', [ReportVersionController::class, 'compare'])
+                ->middleware('throttle:query')
+                ->name('report.changes');
             Route::get('/report/text/standing', [ComposerController::class, 'standing'])
                 ->middleware('throttle:query')
                 ->name('report.standing');
@@ -331,7 +335,7 @@ Route::prefix('/reviews/{review}')
                 ->where('claim', '[0-9a-z]{26}')
                 ->name('report.claims');
             Route::put('/report/text/style', [ComposerController::class, 'style'])->name('report.style');
-            Route::post('/report/text/versions', [ComposerController::class, 'version'])->name('report.versions');
+            Route::post('/report/text/versions', [ReportVersionController::class, 'store'])->name('report.versions');
         });
 
         Route::middleware('can:manage,review')->group(function (): void {

@@ -62,10 +62,11 @@ final class TextComparison
 
                 continue;
             }
-            foreach (array_splice($removed, 0, $at) as $gone) {
+            foreach (array_slice($removed, 0, $at) as $gone) {
                 $compared[] = ComparedLine::whole($gone, Fate::Removed);
             }
-            $compared[] = self::changed(array_shift($removed), $line);
+            $compared[] = self::changed($removed[$at], $line);
+            $removed = array_slice($removed, $at + 1);
         }
         $gone = array_map(fn (TextLine $one): ComparedLine => ComparedLine::whole($one, Fate::Removed), $removed);
 
@@ -74,22 +75,22 @@ final class TextComparison
 
     private static function changed(TextLine $before, TextLine $after): ComparedLine
     {
-        $pieces = [];
         [$old, $new] = [$before->split(), $after->split()];
+        [$at, $to] = [0, 0];
+        $pieces = $words = [];
+        $last = null;
         foreach (self::fates($old, $new) as $fate) {
-            $word = $fate === Fate::Removed ? (string) array_shift($old) : (string) array_shift($new);
-            if ($fate === Fate::Kept) {
-                array_shift($old);
+            if ($last !== null && $fate !== $last) {
+                $pieces[] = new Piece($last, implode(' ', $words));
+                $words = [];
             }
-            $last = array_key_last($pieces);
-            if ($last !== null && $pieces[$last]->fate === $fate) {
-                $pieces[$last] = new Piece($fate, "{$pieces[$last]->words} {$word}");
-            } else {
-                $pieces[] = new Piece($fate, $word);
-            }
+            $words[] = $fate === Fate::Removed ? $old[$at] : $new[$to];
+            $at += $fate === Fate::Added ? 0 : 1;
+            $to += $fate === Fate::Removed ? 0 : 1;
+            $last = $fate;
         }
 
-        return new ComparedLine($after, $pieces);
+        return new ComparedLine($after, $last === null ? $pieces : [...$pieces, new Piece($last, implode(' ', $words))]);
     }
 
     /**
@@ -99,9 +100,9 @@ final class TextComparison
      */
     private static function fates(array $before, array $after): array
     {
-        $differ = new Differ(new DiffOnlyOutputBuilder());
-        $fates = array_map(fn (array $one): ?Fate => Fate::tryFrom($one[1]), $differ->diffToArray($before, $after));
+        /** @var list<array{string, int}> $all */
+        $all = (new Differ(new DiffOnlyOutputBuilder()))->diffToArray($before, $after);
 
-        return array_values(array_filter($fates));
+        return array_values(array_filter(array_map(fn (array $one): ?Fate => Fate::tryFrom($one[1]), $all)));
     }
 }

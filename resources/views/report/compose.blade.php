@@ -47,7 +47,8 @@
                     <h3>Versions</h3>
                     @foreach ($versions as $version)
                         <p class="small">{{ $version->name }} <span class="quiet">{{ $version->user->name }},
-                                {{ $version->created_at->format('j M Y') }}</span></p>
+                                {{ $version->created_at->format('j M Y') }}</span> <a href="{{ route('report.changes', [$review, 'from' => $version->id]) }}"
+                                aria-label="Compare {{ $version->name }} with now">Compare</a></p>
                     @endforeach
                     @can('write', $review)
                         <form class="row mt-2" method="post" action="{{ route('report.versions', $review) }}" x-on:submit="flush">@csrf

@@ -156,6 +156,29 @@ it('keeps versions by name, with blocks and claims as they were', function () {
     $this->get(textUrl($at))->assertSee('To the board');
 });
 
+it('compares versions word by word, says what blocks show otherwise and who wrote, to whoever may read', function () {
+    $at = begun();
+    $this->actingAs($at->world->people['coder'])->get(textUrl($at, '/changes'))->assertOk()->assertSee('No version is kept');
+    exchange($at, 'coder', ['update' => update('Lamps helped a little.')]);
+    $this->post(textUrl($at, '/versions'), ['name' => 'Monday'])->assertRedirect();
+    $monday = ReportVersion::query()->sole();
+    $url = textUrl($at, "/changes?from={$monday->id}");
+    $this->get($url)->assertSee('Nothing has changed');
+    exchange($at, 'lead', ['update' => update('Naps <b>were studied</b> in Varna.')]);
+    $forest = DB::table('report_blocks')->where('kind', 'forest')->first();
+    $at->counts('Birk', 9, 40, 9, 41);
+    $this->actingAs($at->world->people['lead'])
+        ->postJson(textUrl($at, '/blocks'), ['id' => $forest->id, 'kind' => 'forest', 'source' => $forest->source])
+        ->assertOk();
+    $this->actingAs($at->world->people['observer'])->get($url)
+        ->assertSee('<ins>Naps &lt;b&gt;were studied&lt;/b&gt; in Varna.</ins>', false)
+        ->assertSee('Birk')
+        ->assertSee('→')
+        ->assertSee($at->world->people['lead']->name)
+        ->assertDontSee("{$at->world->people['coder']->name} <span", false);
+    $this->get(textUrl($at, '/changes?from=none'))->assertNotFound();
+});
+
 /** A report with a claim, a citation, a number, a footnote and all its blocks, as the file in a form. */
 function file(AtSynthesis $at, string $format): string
 {

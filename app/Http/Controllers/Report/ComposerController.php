@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Http\Controllers\Report;
 
 use App\Actions\Report\ExchangeUpdates;
-use App\Actions\Report\KeepVersion;
 use App\Actions\Report\OpenReport;
 use App\Actions\Report\ReadReport;
 use App\Actions\Report\SetClaim;
@@ -208,14 +207,6 @@ final class ComposerController extends Controller
         Report::query()->where('review_id', $review->id)->update(['style' => $given['style']]);
 
         return redirect()->route('report.text', $review)->with('notice', 'Files cite in this style from now on.');
-    }
-
-    public function version(Request $request, Review $review, KeepVersion $keep): RedirectResponse
-    {
-        $given = $request->validate(['name' => ['required', 'string', 'max:200']]);
-        $keep->execute($this->me($request), $this->report($review), trim($given['name']));
-
-        return redirect()->route('report.text', $review)->with('notice', "The report is kept as “{$given['name']}”.");
     }
 
     private function report(Review $review): Report
