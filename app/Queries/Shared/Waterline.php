@@ -128,7 +128,7 @@ final readonly class Waterline
                 'key' => 'coding',
                 'label' => 'Coding',
                 'figure' => number_format($inTheEnd),
-                'unit' => 'included',
+                'unit' => $full === null ? 'included' : 'reports in',
                 'waits' => $waiting->toCode,
                 'url' => route('coding', $review),
                 'outflow' => $outOfFullTexts === []

@@ -26,7 +26,7 @@
             @elseif (!$compared->isChanged())
                 <x-empty title="Nothing has changed">The same words, and blocks that show the same.</x-empty>
             @else
-                <div class="compared-text">
+                <div class="compared">
                     @foreach ($compared->shown() as $line)
                         @if ($line === null)
                             <p class="quiet" aria-label="lines that are the same">…</p>

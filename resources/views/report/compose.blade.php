@@ -103,7 +103,7 @@
                 <div class="section" x-show="isClaim">
                     <p class="serif" x-text="claimWords"></p>
                     <p class="small says-warn" x-show="claimProblem" x-text="claimProblem"></p>
-                    <ul class="evidence-list">
+                    <ul class="evidence-list mt-2">
                         <template x-for="one in claimEvidence" x-bind:key="one.key">
                             <li><a class="evidence-quote" x-bind:href="one.url"><span class="serif" x-text="one.quoted"></span> <span
                                         class="small quiet" x-text="one.where"></span></a>
@@ -117,7 +117,7 @@
                     @can('write', $review)
                         <label class="field block">Add evidence <input class="input" x-ref="evidence" x-on:input.debounce.300ms="findEvidence"
                                 placeholder="a study, words of a quote" maxlength="200" autocomplete="off"></label>
-                        <ul class="evidence-list">
+                        <ul class="evidence-list mt-2">
                             <template x-for="one in found" x-bind:key="one.key">
                                 <li><button type="button" class="evidence-quote" x-on:click="addEvidence(one)"><strong class="small"
                                             x-text="one.study"></strong> <span class="small" x-text="one.says"></span> <span class="serif"

@@ -50,16 +50,22 @@ final readonly class ComparedVersions
         return $this->blocks !== [] || array_filter($this->lines, fn (ComparedLine $one): bool => $one->isChanged()) !== [];
     }
 
-    /** @return list<ComparedLine|null> lines that changed with one beside them, and headings; null where others were left out */
+    /** @return list<ComparedLine|null> lines that changed, with what stands beside them and the heading above; null between */
     public function shown(): array
     {
+        $wanted = [];
+        $heading = null;
+        foreach ($this->lines as $at => $line) {
+            $heading = $line->line->isHeading() ? $at : $heading;
+            if ($line->isChanged()) {
+                $wanted += [$heading ?? $at => true, max($at - 1, 0) => true, $at => true, $at + 1 => true];
+            }
+        }
         $shown = [];
         foreach ($this->lines as $at => $line) {
-            $isNear = $line->isChanged() || $line->line->isHeading()
-                || ($this->lines[$at - 1] ?? $line)->isChanged() || ($this->lines[$at + 1] ?? $line)->isChanged();
-            if ($isNear) {
+            if (isset($wanted[$at])) {
                 $shown[] = $line;
-            } elseif ($shown === [] || $shown[array_key_last($shown)] !== null) {
+            } elseif ($shown !== [] && $shown[array_key_last($shown)] !== null) {
                 $shown[] = null;
             }
         }
