@@ -13,7 +13,10 @@ use App\Models\Passage;
 use App\Models\Report;
 use App\Models\Review;
 use App\Models\User;
+use App\Queries\Report\Composed\FindingsDraft;
+use App\Queries\Report\Composed\LiveNumbers;
 use App\Queries\Report\Composed\MethodsDraft;
+use App\Queries\Report\Composed\NumberedWords;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
@@ -49,7 +52,8 @@ final readonly class DemoReport
     {
         $report = $this->open->execute($by, $review);
         $written = $report->said;
-        $sections = MethodsDraft::of($review);
+        $numbers = new NumberedWords(LiveNumbers::of($review));
+        $sections = [...FindingsDraft::of($review, $numbers), ...MethodsDraft::of($review, $numbers)];
         foreach (self::WORDS as $key => $paragraphs) {
             $sections[$key] = array_map(fn (string $one): array => self::paragraph(['type' => 'text', 'text' => $one]), $paragraphs);
         }

@@ -169,8 +169,9 @@
                 <div class="section" x-show="isIdle">
                     <p class="small quiet">Select words and press <em>Claim</em> to say what they rest on. Press a claim to see it.</p>
                     @can('write', $review)
-                        <p class="mt-2"><button type="button" class="button" x-on:click="draft">Write the methods from the facts</button></p>
-                        <p class="small quiet mt-1">Sentences go to the end of their sections; their numbers stay live, the words are yours to change.</p>
+                        <p class="mt-2"><button type="button" class="button" x-on:click="draft">Write from the facts</button></p>
+                        <p class="small quiet mt-1">Methods, what analyses found and how many studies speak of a theme: sentences go to the end of their sections; their numbers stay live, the words
+                            are yours to change.</p>
                     @endcan
                     <h3 class="mt-3" x-show="hasProblems">To look at</h3>
                     <ul class="small">

@@ -249,5 +249,9 @@ it('drafts the methods from what was done, with numbers that stay live, and clai
         ->and($words('chose'))->toContain('judged by two people, who did not know of each other’s decisions, of 2 who took part')
         ->and($words('read'))->toContain('Near misses in the night as relative risk with random effects, REML')
         ->and($words('selected'))->toContain('{studies=2} studies are included')
-        ->and($sections)->not->toHaveKey('declared');
+        ->and($sections)->not->toHaveKey('declared')->not->toHaveKey('studies');
+    $analysis = DB::table('analyses')->value('id');
+    expect($words("analysis {$analysis}"))
+        ->toMatch("/^\\{analysis {$analysis} k=2\\} studies with \\{analysis {$analysis} people=252\\} people gave a relative risk of /")
+        ->toContain("{analysis {$analysis} i2=0 %} is more than chance");
 });

@@ -19,9 +19,11 @@ use App\Models\Review;
 use App\Queries\Report\Composed\Citable;
 use App\Queries\Report\Composed\ClaimChecks;
 use App\Queries\Report\Composed\ClaimEvidence;
+use App\Queries\Report\Composed\FindingsDraft;
 use App\Queries\Report\Composed\KeptBlocks;
 use App\Queries\Report\Composed\LiveNumbers;
 use App\Queries\Report\Composed\MethodsDraft;
+use App\Queries\Report\Composed\NumberedWords;
 use App\View\Report\BlockContent;
 use App\View\Report\LiveBlocks;
 use App\View\Report\ReportFile;
@@ -150,10 +152,13 @@ final class ComposerController extends Controller
         ]);
     }
 
-    /** Methods as the review's facts tell them, to be put into the report. */
+    /** Methods and findings as the review's facts tell them, to be put into the report. */
     public function draft(Review $review): JsonResponse
     {
-        return response()->json(['sections' => (object) MethodsDraft::of($review)]);
+        $numbers = new NumberedWords(LiveNumbers::of($review));
+        $sections = array_merge_recursive(MethodsDraft::of($review, $numbers), FindingsDraft::of($review, $numbers));
+
+        return response()->json(['sections' => (object) $sections]);
     }
 
     public function evidence(Request $request, Review $review): JsonResponse

@@ -8,6 +8,7 @@ use App\Models\KeptAnalysis;
 use App\Models\Review;
 use App\Models\ReviewOutcome;
 use App\Queries\Coding\CodedReports;
+use App\Queries\Coding\Themes\ThemeTree;
 use App\Queries\Report\FlowQuery;
 use App\Queries\Synthesis\PooledAnalysis;
 use App\Queries\Synthesis\Shown;
@@ -33,7 +34,7 @@ final class LiveNumbers
         }
         $shown = array_map(fn (array $one): array => ['label' => $one[0], 'value' => number_format($one[1])], $numbers);
 
-        return [...$shown, ...self::analyses($review)];
+        return [...$shown, ...self::analyses($review), ...self::themes($review)];
     }
 
     /** @return array<string, array{label: string, value: string}> */
@@ -51,7 +52,25 @@ final class LiveNumbers
             $estimate = Shown::of($kept->asked()->measure, $all->estimate, $all->low, $all->high, $pooled->size());
             $numbers["analysis {$kept->id} estimate"] = ['label' => "{$kept->title}: estimate", 'value' => $estimate ?: '–'];
             $numbers["analysis {$kept->id} k"] = ['label' => "{$kept->title}: studies", 'value' => (string) $all->k];
+            $spread = $pooled->heterogeneity()->iSquared();
+            if ($spread !== null) {
+                $numbers["analysis {$kept->id} i2"] = ['label' => "{$kept->title}: I²", 'value' => Shown::number($spread, 0).' %'];
+            }
             $numbers["analysis {$kept->id} people"] = ['label' => "{$kept->title}: people", 'value' => number_format($pooled->people())];
+        }
+
+        return $numbers;
+    }
+
+    /** @return array<string, array{label: string, value: string}> of themes that something stands under */
+    private static function themes(Review $review): array
+    {
+        $numbers = [];
+        foreach (ThemeTree::of($review)->themes as $one) {
+            if ((int) $one->passages > 0) {
+                $numbers["theme {$one->id} studies"] = ['label' => "{$one->path}: studies", 'value' => number_format((int) $one->studies)];
+                $numbers["theme {$one->id} passages"] = ['label' => "{$one->path}: passages", 'value' => number_format((int) $one->passages)];
+            }
         }
 
         return $numbers;

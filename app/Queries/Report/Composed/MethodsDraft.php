@@ -12,7 +12,6 @@ use Carbon\CarbonImmutable;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use stdClass;
-use WaryHeron\Core\Report\Document\Node;
 use WaryHeron\Core\Screening\Settler;
 use WaryHeron\Core\Screening\StagePurpose;
 
@@ -24,15 +23,14 @@ final readonly class MethodsDraft
 {
     private const NUMBERS = ['one', 'two', 'three', 'four', 'five'];
 
-    /** @param  array<string, array{label: string, value: string}>  $numbers */
-    private function __construct(private Review $review, private array $numbers)
+    private function __construct(private Review $review, private NumberedWords $numbers)
     {
     }
 
     /** @return array<string, list<array<string, mixed>>> paragraphs as ProseMirror's JSON, by section of the template */
-    public static function of(Review $review): array
+    public static function of(Review $review, NumberedWords $numbers): array
     {
-        $draft = new self($review, LiveNumbers::of($review));
+        $draft = new self($review, $numbers);
 
         return array_filter(array_map(
             fn (array $paragraphs): array => array_values(array_filter($paragraphs)),
@@ -65,7 +63,7 @@ final readonly class MethodsDraft
     /** @return ?array<string, mixed> */
     private function matching(): ?array
     {
-        return ($this->numbers['duplicates']['value'] ?? '0') === '0' ? null : $this->paragraph(
+        return in_array($this->numbers->shown('duplicates'), ['0', '–'], true) ? null : $this->paragraph(
             'Records of the same publication were found by comparing identifiers, titles, authors, years and pages; what was '.
                 'certain was joined by machine, the rest by people. So ',
             ['duplicates'],
@@ -134,7 +132,7 @@ final readonly class MethodsDraft
     /** @return array<string, mixed> */
     private function selected(): array
     {
-        return isset($this->numbers['assessed'])
+        return $this->numbers->has('assessed')
             ? $this->paragraph('Of ', ['screened'], ' publications, ', ['excluded'], ' were excluded by title and abstract; ', ['assessed'], ' reports were read in full, and ', ['studies'], ' studies are included.')
             : $this->paragraph('Of ', ['screened'], ' publications, ', ['studies'], ' studies are included.');
     }
@@ -156,11 +154,7 @@ final readonly class MethodsDraft
      */
     private function paragraph(string|array ...$pieces): array
     {
-        $content = array_map(fn (string|array $one): array => is_string($one)
-            ? ['type' => Node::TEXT, 'text' => $one]
-            : ['type' => Node::LIVE_NUMBER, 'attrs' => ['source' => $one[0], 'shown' => $this->numbers[$one[0]]['value'] ?? '–']], $pieces);
-
-        return ['type' => 'paragraph', 'content' => array_values($content)];
+        return $this->numbers->paragraph(...$pieces);
     }
 
     /** @param  Collection<int, string>  $names */

@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Queries\Report\Composed;
+
+use WaryHeron\Core\Report\Document\Node;
+
+/** Makes paragraphs of words and of numbers that stay live. */
+final readonly class NumberedWords
+{
+    /** @param  array<string, array{label: string, value: string}>  $numbers */
+    public function __construct(private array $numbers)
+    {
+    }
+
+    public function has(string $key): bool
+    {
+        return isset($this->numbers[$key]);
+    }
+
+    public function shown(string $key): string
+    {
+        return $this->numbers[$key]['value'] ?? '–';
+    }
+
+    /**
+     * @param  string|list<string>  ...$pieces  words, or the key of a number
+     * @return array<string, mixed> as ProseMirror's JSON
+     */
+    public function paragraph(string|array ...$pieces): array
+    {
+        $content = array_map(fn (string|array $one): array => is_string($one)
+            ? ['type' => Node::TEXT, 'text' => $one]
+            : ['type' => Node::LIVE_NUMBER, 'attrs' => ['source' => $one[0], 'shown' => $this->shown($one[0])]], $pieces);
+
+        return ['type' => 'paragraph', 'content' => array_values($content)];
+    }
+}
