@@ -38,7 +38,7 @@ $ask(
     http_build_query([
         '_token' => $token($html),
         'email' => getenv('BENCH_EMAIL') ?: 'reviewer@heron.example',
-        'password' => 'a long password',
+        'password' => getenv('BENCH_PASSWORD') ?: 'a long password',
     ]),
 );
 [$html] = $ask('GET', "/reviews/{$review}/screening/desk");

@@ -3,7 +3,7 @@
 run_bench() {
     local name="${1:-}"
     [ $# -gt 0 ] && shift
-    case "$name" in pages | library | deliver | screening | search | vocabulary | match | convert | ranking | texts | leads | scouting | judged | synthesis) ;; *) fail "there is no benchmark “$name”." "./heron bench pages|library|deliver|screening|search|vocabulary|match|convert|ranking|texts|leads|scouting|judged|synthesis [SIZE]" ;; esac
+    case "$name" in pages | library | deliver | screening | search | vocabulary | match | convert | ranking | texts | leads | scouting | judged | synthesis | report) ;; *) fail "there is no benchmark “$name”." "./heron bench pages|library|deliver|screening|search|vocabulary|match|convert|ranking|texts|leads|scouting|judged|synthesis|report [SIZE]" ;; esac
     case "$name" in match | convert | ranking | texts | leads | scouting) # these need no database
         { need_cli_packages; need_composer; } >&2
         "bench_$name" "$@"
@@ -123,6 +123,21 @@ bench_synthesis() {
         quietly "adding people" owner_artisan heron:person Reviewer reviewer@heron.example "--password=a long password"
     } >&2
     owner_artisan heron:bench-synthesis "${1:-5000}"
+}
+
+# The demo's report, made long.
+bench_report() {
+    local made
+    {
+        build_corpora
+        start_servers
+        wait_for "http://127.0.0.1:$STANDINS_PORT/up" "the stand-ins"
+        quietly "making the demo" artisan heron:demo
+        owner_sql -c ANALYZE
+    } >&2
+    made="$(owner_artisan heron:long-report "$@")"
+    BENCH_EMAIL=ines.okafor@heron.example BENCH_PASSWORD=night-shift-demo \
+        php -d pcov.enabled=0 bench/report.php "http://127.0.0.1:$WEB_PORT" "${made% *}" 15 "${made#* }"
 }
 
 bench_deliver() { owner_artisan heron:bench-deliver "${1:-50000}"; }
