@@ -95,6 +95,7 @@ it('shows every main view without a complaint, to axe and to the browser, light 
             "synthesis/analyses/{$analysis}?study={$taken}",
             'report',
             'report/text',
+            'report/text/changes',
         ]),
         // coded by two apart
         "/reviews/{$apart}/coding",

@@ -51,11 +51,11 @@ final readonly class FindingsDraft
         foreach (array_slice($themes, 0, self::THEMES) as $i => $one) {
             array_push(
                 $pieces,
-                ($i === 0 ? 'Of ' : '; of ')."“{$one->name}” ",
-                ["theme {$one->id} studies"],
-                ((int) $one->studies === 1 ? ' study speaks in ' : ' studies speak in '),
+                ($i === 0 ? 'The studies speak of ' : ', ')."“{$one->name}” (",
                 ["theme {$one->id} passages"],
-                (int) $one->passages === 1 ? ' passage' : ' passages',
+                (int) $one->passages === 1 ? ' passage in ' : ' passages in ',
+                ["theme {$one->id} studies"],
+                (int) $one->studies === 1 ? ' study)' : ' studies)',
             );
         }
 
