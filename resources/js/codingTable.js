@@ -23,7 +23,9 @@ function shown(at, url, { item, answer, lead }) {
 
 export default () => ({
     cell: null,
+    loaded: null,
     isEdited: false,
+    isWanted: false,
     problem: '',
     slots: [],
     slotAt: 0,
@@ -103,6 +105,8 @@ export default () => ({
         td.tabIndex = 0;
         this.td = td;
         this.isEdited = false;
+        this.isWanted = false;
+        this.loaded = null;
         this.problem = '';
         clearTimeout(this.waits);
         this.waits = setTimeout(() => this.load(td), PAUSE);
@@ -115,7 +119,9 @@ export default () => ({
             const { slots } = await ask('GET', this.address(td));
             if (td !== this.td) return; // the reader is elsewhere by now
             this.slots = slots;
+            this.loaded = td;
             this.goToPart(0);
+            if (this.isWanted) this.edit();
         } catch (failure) {
             this.problem = failure.message;
         }
@@ -151,6 +157,9 @@ export default () => ({
         }
     },
     edit() {
+        // what is beside the table may still be of the cell before; nobody changes that by mistake
+        this.isWanted = this.loaded !== this.td;
+        if (this.isWanted) return;
         if (!this.columns.mayEdit || !this.cell) {
             if (this.cell) window.location.assign(this.cell.url);
             return;

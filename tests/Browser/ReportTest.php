@@ -41,7 +41,8 @@ function types(Browser $at, int $paragraph, string $words): Browser
 function said(Browser $at): string
 {
     return (string) $at->driver->executeScript(<<<'JS'
-        const text = document.querySelector('.ProseMirror').cloneNode(true);
+        const text = document.querySelector('.ProseMirror')?.cloneNode(true);
+        if (!text) return '';
         text.querySelectorAll('.collaboration-carets__caret').forEach((one) => one.remove());
         return text.textContent;
         JS);
