@@ -9,7 +9,7 @@ use WaryHeron\Core\Report\Document\Node;
 use WaryHeron\Core\Report\Document\Schema;
 
 /** @return list<TextLine> “# ” is a heading */
-function linesOf(string ...$lines): array
+function textLines(string ...$lines): array
 {
     return array_map(
         fn (string $one): TextLine => str_starts_with($one, '# ') ? new TextLine('h2', substr($one, 2)) : new TextLine('text', $one),
@@ -18,7 +18,7 @@ function linesOf(string ...$lines): array
 }
 
 /** @param  list<ComparedLine>  $compared */
-function marked(array $compared): array
+function fatesOf(array $compared): array
 {
     $mark = [Fate::Kept->value => '%s', Fate::Added->value => '+%s+', Fate::Removed->value => '-%s-'];
 
@@ -29,7 +29,7 @@ function marked(array $compared): array
 }
 
 it('tells words that came and went within a line from lines that came and went', function (array $before, array $after, array $shown) {
-    expect(marked(TextComparison::of(linesOf(...$before), linesOf(...$after))))->toBe($shown);
+    expect(fatesOf(TextComparison::of(textLines(...$before), textLines(...$after))))->toBe($shown);
 })->with([
     'nothing' => [['Lamps helped.'], ['Lamps helped.'], ['Lamps helped.']],
     'a word' => [['Lamps helped a little.'], ['Lamps helped nurses a little.'], ['Lamps helped +nurses+ a little.']],
@@ -62,7 +62,7 @@ it('loses no word of either version', function () {
     };
     foreach (range(1, 300) as $round) {
         [$before, $after] = [$text(), $text()];
-        $compared = TextComparison::of(linesOf(...$before), linesOf(...$after));
+        $compared = TextComparison::of(textLines(...$before), textLines(...$after));
         expect($words($compared, Fate::Added))->toEqualCanonicalizing(explode(' ', implode(' ', $before)))
             ->and($words($compared, Fate::Removed))->toBe(explode(' ', implode(' ', $after)));
     }
