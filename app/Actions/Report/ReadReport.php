@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Actions\Report;
 
-use App\Files\Out\BrokenReport;
 use App\Files\Out\ReportReader;
 use App\Models\Report;
 use Illuminate\Support\Facades\DB;
@@ -32,10 +31,13 @@ final class ReadReport
             SQL,
             [$report->review_id, $report->id, $upto],
         );
-        $read = $this->read(
+        $read = ReportReader::read(
             ExchangeUpdates::base($report),
             array_values(array_map(fn (stdClass $one): string => ExchangeUpdates::plain($one->data), $updates)),
         );
+        foreach ($read['left'] as $why) {
+            Log::warning('An update of a report cannot be read', ['why' => $why]);
+        }
         DB::update(
             <<<'SQL'
             UPDATE reports SET said = ?, said_seq = ?, base = decode(?, 'base64'), base_seq = ?
@@ -45,31 +47,5 @@ final class ReadReport
         );
 
         return $report->refresh();
-    }
-
-    /**
-     * Where one update is broken, the others still say something: it alone is left out.
-     *
-     * @param  list<string>  $updates
-     * @return array{json: array<string, mixed>, state: string}
-     */
-    private function read(string $base, array $updates): array
-    {
-        try {
-            return ReportReader::read($base, $updates);
-        } catch (BrokenReport $broken) {
-            Log::warning('An update of a report cannot be read', ['why' => $broken->getMessage()]);
-            $kept = [];
-            foreach ($updates as $update) {
-                try {
-                    ReportReader::read($base, [...$kept, $update]);
-                    $kept[] = $update;
-                } catch (BrokenReport) {
-                    continue;
-                }
-            }
-
-            return ReportReader::read($base, $kept);
-        }
     }
 }

@@ -17,13 +17,14 @@ final class ReportReader
     /**
      * @param  string  $base  base64, as all updates are
      * @param  list<string>  $updates
-     * @return array{json: array<string, mixed>, state: string} what it says, and one update that makes all of it
+     * @return array{json: array<string, mixed>, state: string, left: list<string>} what it says, one update that makes
+     *     all of it, and why updates were left out: one that is none, or one that misses another
      *
-     * @throws BrokenReport If an update is none, or one is missing.
+     * @throws BrokenReport If the base cannot be read.
      */
     public static function read(string $base, array $updates): array
     {
-        /** @var array{json: array<string, mixed>, state: string} $read */
+        /** @var array{json: array<string, mixed>, state: string, left: list<string>} $read */
         $read = self::ask(['do' => 'read', 'base' => $base, 'updates' => $updates]);
 
         return $read;

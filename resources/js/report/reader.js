@@ -4,12 +4,12 @@ import * as Y from 'yjs';
 import { parts } from './parts';
 
 // Run by the server: from a document and its updates to what it says, or from what it says to a new document. One JSON
-// comes in, one goes out; an update that is none ends it with the reason.
+// comes in, one goes out; what cannot be read at all ends it with the reason.
 
 const bytes = (text) => new Uint8Array(Buffer.from(text, 'base64'));
 const text = (state) => Buffer.from(state).toString('base64');
 
-function read({ base, updates }, schema) {
+function folded(base, updates, schema) {
     const doc = new Y.Doc();
     doc.transact(() => [base, ...updates].filter(Boolean).forEach((one) => Y.applyUpdate(doc, bytes(one))));
     if (doc.store.pendingStructs) throw new Error('an update is missing');
@@ -18,16 +18,24 @@ function read({ base, updates }, schema) {
     return { json: node.toJSON(), state: text(Y.encodeStateAsUpdate(doc)) };
 }
 
+// Where one update is broken, the others still say something: it alone is left out, and why is told.
+function read({ base, updates }, schema) {
+    try {
+        return { ...folded(base, updates, schema), left: [] };
+    } catch (error) {
+        if (updates.length === 0) throw error;
+        if (updates.length === 1) return { ...folded(base, [], schema), left: [String(error?.message ?? error).slice(0, 500)] };
+        const half = Math.ceil(updates.length / 2);
+        const first = read({ base, updates: updates.slice(0, half) }, schema);
+        const rest = read({ base: first.state, updates: updates.slice(half) }, schema);
+        return { ...rest, left: [...first.left, ...rest.left] };
+    }
+}
+
 function make({ json }, schema) {
     const doc = new Y.Doc();
     prosemirrorJSONToYXmlFragment(schema, json, doc.getXmlFragment('body'));
     return { state: text(Y.encodeStateAsUpdate(doc)) };
-}
-
-function check({ updates }) {
-    const doc = new Y.Doc();
-    updates.forEach((one) => Y.applyUpdate(doc, bytes(one)));
-    return { ok: true };
 }
 
 const chunks = [];
@@ -36,7 +44,7 @@ process.stdin.on('end', () => {
     try {
         const asked = JSON.parse(Buffer.concat(chunks).toString('utf8'));
         const schema = getSchema(parts());
-        process.stdout.write(JSON.stringify({ read, make, check }[asked.do](asked, schema)));
+        process.stdout.write(JSON.stringify({ read, make }[asked.do](asked, schema)));
     } catch (error) {
         process.stderr.write(String(error?.message ?? error).slice(0, 500));
         process.exitCode = 1;
