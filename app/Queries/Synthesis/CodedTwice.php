@@ -79,11 +79,11 @@ final readonly class CodedTwice
      */
     public function open(): array
     {
-        $settled = $this->counting->flatMap(fn (Result $one): array => $one->of_rows)->flip()->all();
+        $settled = array_merge([], ...$this->counting->map(fn (Result $one): array => $one->of_rows)->all());
         $open = [];
         foreach ($this->studies() as $publication) {
             foreach ($this->pairs($publication) as $pair) {
-                if (array_diff($pair->ids(), array_map(strval(...), array_keys($settled))) !== [] && $pair->difference() !== ResultDifference::None) {
+                if (array_diff($pair->ids(), $settled) !== [] && $pair->difference() !== ResultDifference::None) {
                     $open[] = ['publication' => $publication, 'pair' => $pair, 'sides' => $this->sides($pair)];
                 }
             }

@@ -40,10 +40,15 @@ final readonly class OfferedResults
      */
     public function of(Collection $outcomes, Collection $comparisons, Collection $taken): array
     {
+        if ($outcomes->isEmpty() || $comparisons->isEmpty()) {
+            return [];
+        }
         $offers = [];
-        foreach ($outcomes->isEmpty() || $comparisons->isEmpty() ? [] : $this->papers() as $copy => $paper) {
+        $parts = StudyParts::of($this->publication)->where('kind', StudyPart::ARM);
+        $groupsOf = $comparisons->keyBy('id')->map(fn (Comparison $one): PartNames => self::groups($one, $parts));
+        foreach ($this->papers() as $copy => $paper) {
             foreach ($comparisons as $comparison) {
-                $groups = $this->groups($comparison);
+                $groups = $groupsOf[$comparison->id];
                 foreach ($outcomes as $outcome) {
                     $of = $taken->where('outcome_id', $outcome->id)->map(fn (Result $one): array => $one->given)->all();
                     foreach (TableResults::of($paper, $outcome->kind, self::names($outcome), $groups) as $offer) {
@@ -77,10 +82,13 @@ final readonly class OfferedResults
         return $papers;
     }
 
-    /** The two groups as the review, this study and papers at large call them. */
-    private function groups(Comparison $comparison): PartNames
+    /**
+     * The two groups as the review, this study and papers at large call them.
+     *
+     * @param  Collection<int, StudyPart>  $parts  arms of the study
+     */
+    private static function groups(Comparison $comparison, Collection $parts): PartNames
     {
-        $parts = StudyParts::of($this->publication)->where('kind', StudyPart::ARM);
         $names = [];
         foreach (['1' => $comparison->intervention, '2' => $comparison->comparator] as $group => $arm) {
             $own = array_map(strval(...), $parts->where('arm_id', $arm->id)->pluck('name')->all());
