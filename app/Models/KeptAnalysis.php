@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Carbon\CarbonImmutable as Carbon;
+use Illuminate\Database\Eloquent\Builder;
 use WaryHeron\Core\Synthesis\Choice\AnalysisTerms;
 
 /**
@@ -22,6 +23,12 @@ use WaryHeron\Core\Synthesis\Choice\AnalysisTerms;
 final class KeptAnalysis extends Model
 {
     protected $table = 'analyses';
+
+    /** @return Builder<self> those of a review that are not retired, in the order they were made */
+    public static function of(Review $review): Builder
+    {
+        return self::query()->where('review_id', $review->id)->whereNull('retired_at')->orderBy('id');
+    }
 
     public function asked(): AnalysisTerms
     {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Carbon\CarbonImmutable as Carbon;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
 /**
@@ -26,6 +27,12 @@ final class Report extends Model
 
     /** The document itself passes as text, and only where it is asked for. */
     protected $hidden = ['base'];
+
+    /** @return Builder<self> the one of a review, where it has been begun */
+    public static function of(Review $review): Builder
+    {
+        return self::query()->where('review_id', $review->id);
+    }
 
     /** @return BelongsTo<Review, $this> */
     public function review(): BelongsTo

@@ -7,12 +7,11 @@ namespace Bench\Console;
 use App\Actions\Report\GiveReadingLink;
 use App\Actions\Report\KeepVersion;
 use App\Actions\Report\TakeBlock;
-use App\Files\Out\ReportReader;
 use App\Models\Report;
 use App\Models\Review;
 use App\Models\User;
+use Database\Demo\DemoReport;
 use Illuminate\Console\Command;
-use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use WaryHeron\Core\Report\Document\Node;
 
@@ -39,12 +38,8 @@ final class MakeLongReport extends Command
                 $take->execute($lead, $report, $node['attrs']['id'], $node['attrs']['kind'], $node['attrs']['source']);
             }
         }
-        $document = ['type' => 'doc', 'content' => [...$written, ...$this->prose($review)]];
-        DB::update(
-            "UPDATE reports SET base = decode(?, 'base64'), said = ?, said_seq = seq, base_seq = seq WHERE review_id = ? AND id = ?",
-            [ReportReader::make($document), json_encode($document, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE), $review->id, $report->id],
-        );
-        $keep->execute($lead, $report->refresh(), 'Long');
+        DemoReport::replace($report, ['type' => 'doc', 'content' => [...$written, ...$this->prose($review)]]);
+        $keep->execute($lead, $report, 'Long');
         $this->line("{$review->id} {$links->execute($lead, $review, 'Load', null, null)}");
 
         return self::SUCCESS;
@@ -61,7 +56,11 @@ final class MakeLongReport extends Command
                 continue;
             }
             if ($content === [] || $since > 1000) {
-                $content[] = ['type' => 'heading', 'attrs' => ['level' => 2, 'section' => '', 'items' => []], 'content' => [['type' => 'text', 'text' => 'What else was read']]];
+                $content[] = [
+                    'type' => 'heading',
+                    'attrs' => ['level' => 2, 'section' => '', 'items' => []],
+                    'content' => [['type' => 'text', 'text' => 'What else was read']],
+                ];
                 $since = 0;
             }
             $content[] = ['type' => 'paragraph', 'content' => [['type' => 'text', 'text' => $text]]];

@@ -65,7 +65,7 @@ final readonly class DemoReport
                 ['type' => 'text', 'text' => $after],
             );
         }
-        $this->replace($report, self::filled($written, $sections));
+        self::replace($report, self::filled($written, $sections));
         $this->keep->execute($by, $report, 'First draft, for the team');
         $this->links->execute($by, $review, 'The ward that asked for the review', null, CarbonImmutable::now()->addMonths(6));
     }
@@ -88,13 +88,20 @@ final readonly class DemoReport
         return ['content' => $content] + $document;
     }
 
-    /** @param  array<string, mixed>  $document */
-    private function replace(Report $report, array $document): void
+    /**
+     * As if it had been written so, without the writing.
+     *
+     * @param  array<string, mixed>  $document
+     */
+    public static function replace(Report $report, array $document): void
     {
-        $state = (string) base64_decode(ReportReader::make($document), true);
+        $said = json_encode($document, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE);
         DB::update(
-            "UPDATE reports SET base = decode(?, 'base64'), said = ? WHERE review_id = ? AND id = ?",
-            [base64_encode($state), json_encode($document, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE), $report->review_id, $report->id],
+            <<<'SQL'
+            UPDATE reports SET base = decode(?, 'base64'), said = ?, said_seq = seq, base_seq = seq
+            WHERE review_id = ? AND id = ?
+            SQL,
+            [ReportReader::make($document), $said, $report->review_id, $report->id],
         );
         $report->refresh();
     }

@@ -25,10 +25,7 @@ final readonly class OpenReport
 
     public function execute(User $by, Review $review): Report
     {
-        $analyses = KeptAnalysis::query()
-            ->where('review_id', $review->id)
-            ->whereNull('retired_at')
-            ->orderBy('id')
+        $analyses = KeptAnalysis::of($review)
             ->pluck('title', 'id')
             ->all();
         $document = Template::document($review->title, $analyses, fn (): string => strtolower((string) Str::ulid()));
@@ -37,7 +34,7 @@ final readonly class OpenReport
 
         return DB::transaction(function () use ($by, $review, $base, $read): Report {
             Review::query()->whereKey($review->id)->lockForUpdate()->first();
-            $there = Report::query()->where('review_id', $review->id)->first();
+            $there = Report::of($review)->first();
             if ($there !== null) {
                 return $there;
             }
@@ -53,7 +50,7 @@ final readonly class OpenReport
             }
             ($this->log)($review, $by, 'text.begun', 'Began the report', $report);
 
-            return Report::query()->where('review_id', $review->id)->sole();
+            return Report::of($review)->sole();
         });
     }
 }

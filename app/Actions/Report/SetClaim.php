@@ -24,11 +24,11 @@ final readonly class SetClaim
         DB::transaction(function () use ($by, $report, $id, $evidence, $own): void {
             $key = ['review_id' => $report->review_id, 'report_id' => $report->id, 'id' => $id];
             $claim = ReportClaim::query()->where($key)->lockForUpdate()->first();
-            $before = collect($claim->evidence ?? [])->keyBy(fn (array $one): string => "{$one['kind']} {$one['id']}");
+            $before = collect($claim->evidence ?? [])->keyBy(ClaimEvidence::key(...));
             $now = (new ClaimEvidence($report->review))->now($evidence);
             $kept = [];
             foreach ($evidence as $one) {
-                $found = $before->get("{$one['kind']} {$one['id']}") ?? $now["{$one['kind']} {$one['id']}"] ?? null;
+                $found = $before->get(ClaimEvidence::key($one)) ?? $now[ClaimEvidence::key($one)] ?? null;
                 if ($found !== null) {
                     $kept[] = $found;
                 }

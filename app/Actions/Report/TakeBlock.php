@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Actions\Report;
 
 use App\Models\Report;
-use App\Models\Review;
 use App\Models\User;
 use App\View\Report\BlockContent;
 use App\View\Report\LiveBlocks;
@@ -16,7 +15,7 @@ final class TakeBlock
 {
     public function execute(User $by, Report $report, string $id, string $kind, string $source): BlockContent
     {
-        $shown = LiveBlocks::of(Review::query()->findOrFail($report->review_id), $kind, $source);
+        $shown = LiveBlocks::of($report->review, $kind, $source);
         DB::table('report_blocks')->upsert(
             [
                 'review_id' => $report->review_id,

@@ -65,6 +65,8 @@ final class TextDownload
             [
                 'docx' => 'application/vnd.openxmlformats-officedocument.wordprocessingml.document',
                 'html' => 'text/html; charset=utf-8',
+                'md' => 'text/markdown; charset=utf-8',
+                'pdf' => 'application/pdf',
             ][$ending] ?? 'text/plain; charset=utf-8',
             $content,
         );

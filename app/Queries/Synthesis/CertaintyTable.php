@@ -15,7 +15,7 @@ final class CertaintyTable
     /** @return list<CertaintyRow> */
     public static function of(Review $review): array
     {
-        $analyses = KeptAnalysis::query()->where('review_id', $review->id)->whereNull('retired_at')->orderBy('id')->get();
+        $analyses = KeptAnalysis::of($review)->get();
         $outcomes = ReviewOutcome::query()->where('review_id', $review->id)->get()->keyBy('id');
         $judged = JudgedCertainty::query()->where('review_id', $review->id)->with('user')->orderBy('created_at')->orderBy('id')->get()->keyBy('analysis_id');
         $rows = [];

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\View\Report;
 
+use Closure;
+
 /** What a live block shows: HTML of ours, and the facts by which a change is told. */
 final readonly class BlockContent
 {
@@ -11,9 +13,10 @@ final readonly class BlockContent
     private const TOLD = 4;
 
     /**
+     * @param  Closure(): string|string  $html  made only where it is shown
      * @param  array<string, string>  $facts  in words, by what they are of
      */
-    public function __construct(public string $title, public string $html, public array $facts)
+    public function __construct(public string $title, private Closure|string $html, public array $facts)
     {
     }
 
@@ -23,10 +26,15 @@ final readonly class BlockContent
         return new self((string) ($kept['title'] ?? ''), (string) ($kept['html'] ?? ''), array_map(strval(...), (array) ($kept['facts'] ?? [])));
     }
 
+    public function html(): string
+    {
+        return $this->html instanceof Closure ? ($this->html)() : $this->html;
+    }
+
     /** @return array{title: string, html: string, facts: array<string, string>} */
     public function toArray(): array
     {
-        return ['title' => $this->title, 'html' => $this->html, 'facts' => $this->facts];
+        return ['title' => $this->title, 'html' => $this->html(), 'facts' => $this->facts];
     }
 
     /** In words, what has changed since; empty where nothing has. */

@@ -23,6 +23,7 @@ use App\Queries\Synthesis\PooledRow;
 use App\Queries\Synthesis\Shown;
 use App\Queries\Synthesis\Soundness;
 use App\Queries\Synthesis\Tables\StudyTable;
+use Closure;
 use Illuminate\Support\Str;
 use stdClass;
 use WaryHeron\Core\Flow\DiagramSvg;
@@ -45,8 +46,8 @@ final class LiveBlocks
     /** @return array<string, array<string, string>> titles of what may be inserted, by kind and source, by group */
     public static function offered(Review $review): array
     {
-        $analyses = KeptAnalysis::query()->where('review_id', $review->id)->whereNull('retired_at')->orderBy('id')->pluck('title', 'id');
-        $tables = SavedTable::query()->where('review_id', $review->id)->whereNull('retired_at')->orderBy('id')->pluck('title', 'id');
+        $analyses = KeptAnalysis::of($review)->pluck('title', 'id');
+        $tables = SavedTable::of($review)->pluck('title', 'id');
         $themes = array_map(fn (stdClass $one): string => $one->path, ThemeTree::of($review)->themes);
         $by = fn (string $kind, iterable $titles): array => collect($titles)->mapWithKeys(
             fn (string $title, string $id): array => ["{$kind}:{$id}" => $title],
@@ -83,10 +84,13 @@ final class LiveBlocks
         return new BlockContent('What this showed is gone', '<p>What this showed is gone from the review.</p>', ['it' => 'gone']);
     }
 
-    /** @param  array<string, mixed>  $with */
-    private static function rendered(string $view, array $with): string
+    /**
+     * @param  array<string, mixed>  $with
+     * @return Closure(): string
+     */
+    private static function rendered(string $view, array $with): Closure
     {
-        return trim(view("report.blocks.{$view}", $with)->render());
+        return fn (): string => trim(view("report.blocks.{$view}", $with)->render());
     }
 
     private static function question(Review $review): BlockContent
@@ -134,7 +138,7 @@ final class LiveBlocks
             $facts[$one['line']->label] = $one['line']->n === null ? '–' : number_format($one['line']->n);
         }
 
-        return new BlockContent('Flow of records and studies', DiagramSvg::of($diagram, $review->title), $facts);
+        return new BlockContent('Flow of records and studies', fn (): string => DiagramSvg::of($diagram, $review->title), $facts);
     }
 
     private static function studies(Review $review): BlockContent
@@ -158,7 +162,7 @@ final class LiveBlocks
                 $facts[($soundness->names[$study] ?? '').", {$regard->name}"] = $judgement;
             }
         }
-        $html = $soundness->names === []
+        $html = fn (): string => $soundness->names === []
             ? '<p>Nothing is judged yet.</p>'
             : $soundness->plot()->svg('Soundness of the studies', isFile: false);
 
@@ -200,7 +204,7 @@ final class LiveBlocks
         foreach ($pooled->rows as $row) {
             $facts[$row->label] = self::effect($row, $terms->measure);
         }
-        $svg = $kind === 'forest'
+        $svg = fn (): string => $kind === 'forest'
             ? $plot->forest()->svg($kept->title, isFile: false)
             : $plot->funnel()->svg("{$kept->title}, funnel", isFile: false);
 

@@ -64,7 +64,7 @@ final class ReportFile implements Resolver
     public static function ofVersion(Review $review, ReportVersion $version): self
     {
         $document = Schema::node($version->said);
-        $style = (string) Report::query()->where('review_id', $review->id)->value('style');
+        $style = (string) Report::of($review)->value('style');
 
         return new self(
             $document,

@@ -24,7 +24,7 @@ export async function open(desk, { me, mayWrite, urls }, handlers) {
         injectCSS: false,
         editable: mayWrite,
         extensions: [
-            ...parts({ liveBlock: views.liveBlock, liveNumber: views.liveNumber, cite: views.cite, footnote: views.footnote }),
+            ...parts(views),
             Collaboration.configure({ document: exchange.doc, field: 'body' }),
             CollaborationCaret.configure({ provider: { awareness: exchange.awareness }, user: { name: me.name, color: colour } }),
         ],

@@ -3,7 +3,7 @@
     <div class="desk desk-three desk-fixed desk-report" x-data="composer">
         <section class="sheet no-print" aria-label="Sections">
             <header class="sheet-head">
-                <h2>Sections</h2> <span x-text="coverage">{{ $coverage->answered() }} of {{ count($items) }} items</span>
+                <h2>Sections</h2> <span x-text="coverage">{{ $coverage->answered() }} of {{ $items }} items</span>
             </header>
             <div class="sheet-scroll" tabindex="0" role="region" aria-label="Sections of the report">
                 <ul class="report-outline">

@@ -7,6 +7,7 @@ namespace App\Http\Controllers\Coding;
 use App\Files\Out\TableDownload;
 use App\Files\Out\TextDownload;
 use App\Http\Controllers\Controller;
+use App\Http\DocumentLimit;
 use App\Http\Requests\Coding\TableRequest;
 use App\Models\CodebookItem;
 use App\Models\Publication;
@@ -24,7 +25,6 @@ use Illuminate\Contracts\View\View;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Gate;
-use Illuminate\Validation\ValidationException;
 use Symfony\Component\HttpFoundation\Response;
 
 /** The studies against the codebook. */
@@ -61,12 +61,8 @@ final class CodingController extends Controller
         if ($format !== 'docx') {
             return TableDownload::make("{$review->title} coding", $format, $rows->all());
         }
-        $most = (int) config('heron.document_answers');
-        if ((new TableStudies($review, $terms))->count() * $terms->shown()->count() > $most) {
-            throw ValidationException::withMessages([
-                'document' => 'A document holds up to '.number_format($most).' answers. Show fewer studies or items, or take XLSX.',
-            ]);
-        }
+        $count = (new TableStudies($review, $terms))->count() * $terms->shown()->count();
+        DocumentLimit::check($count, 'answers', 'studies or items');
 
         return TextDownload::docx(
             "{$review->title} coding",

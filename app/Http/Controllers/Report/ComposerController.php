@@ -11,6 +11,7 @@ use App\Actions\Report\SetClaim;
 use App\Actions\Report\TakeBlock;
 use App\Files\Out\ReferenceList;
 use App\Files\Out\ReportDownload;
+use App\Files\Out\TextDownload;
 use App\Http\Controllers\Controller;
 use App\Http\Input;
 use App\Models\Report;
@@ -48,19 +49,17 @@ final class ComposerController extends Controller
 
     public function show(Request $request, Review $review, ReadReport $read): View
     {
-        $report = Report::query()->where('review_id', $review->id)->first();
+        $report = Report::of($review)->first();
         if ($report === null) {
             return view('report.begin', ['review' => $review]);
         }
         $report = $read->execute($report);
-        $sections = Section::all(Schema::node($report->said));
 
         return view('report.compose', [
             'review' => $review,
             'report' => $report,
-            'sections' => $sections,
-            'coverage' => Coverage::of($sections),
-            'items' => array_combine(array_column(ReportingItem::cases(), 'value'), array_map(fn (ReportingItem $one): string => $one->label(), ReportingItem::cases())),
+            'coverage' => Coverage::of(Section::all(Schema::node($report->said))),
+            'items' => count(ReportingItem::cases()),
             'versions' => ReportVersion::query()->where('review_id', $review->id)->with('user')->orderByDesc('id')->limit(30)->get(['id', 'name', 'user_id', 'created_at']),
             'offered' => LiveBlocks::offered($review),
             'styles' => ReferenceList::styles(),
@@ -68,7 +67,7 @@ final class ComposerController extends Controller
                 'schema' => Schema::VERSION,
                 'mayWrite' => Gate::allows('write', $review),
                 'me' => ['name' => $this->me($request)->name, 'id' => $this->me($request)->id],
-                'blocks' => (object) KeptBlocks::drawn($report),
+                'blocks' => (object) KeptBlocks::drawn(KeptBlocks::of($report)),
                 'citable' => Citable::of($review),
                 'items' => array_map(fn (ReportingItem $one): array => ['n' => $one->value, 'label' => $one->label()], ReportingItem::cases()),
                 'urls' => [
@@ -101,7 +100,7 @@ final class ComposerController extends Controller
             'presence' => ['nullable', 'string', 'max:8000', 'regex:~^[A-Za-z0-9+/]*={0,2}$~'],
         ]);
         abort_if((int) $given['schema'] !== Schema::VERSION, 409, self::OLDER);
-        $report = $this->report($review);
+        $report = Report::of($review)->firstOrFail();
         $update = $given['update'] ?? null;
         if ($update !== null) {
             Gate::authorize('write', $review);
@@ -117,16 +116,17 @@ final class ComposerController extends Controller
     /** What live blocks show and what has changed since, what numbers are now, and how claims stand. */
     public function standing(Review $review): JsonResponse
     {
-        $report = $this->report($review);
-        $changed = [];
-        foreach (KeptBlocks::of($report) as $id => $kept) {
-            $now = LiveBlocks::of($review, $kept['kind'], $kept['source']);
-            $changed[$id] = BlockContent::fromArray($kept['shown'])->changed($now);
+        $report = Report::of($review)->firstOrFail();
+        $blocks = KeptBlocks::of($report);
+        $changed = $now = [];
+        foreach ($blocks as $id => $kept) {
+            $is = $now["{$kept['kind']} {$kept['source']}"] ??= LiveBlocks::of($review, $kept['kind'], $kept['source']);
+            $changed[$id] = BlockContent::fromArray($kept['shown'])->changed($is);
         }
 
         return response()->json([
             'changed' => (object) array_filter($changed),
-            'blocks' => (object) KeptBlocks::drawn($report),
+            'blocks' => (object) KeptBlocks::drawn($blocks),
             'numbers' => (object) LiveNumbers::of($review),
             'claims' => (object) ClaimChecks::of($review, $report),
         ]);
@@ -141,14 +141,14 @@ final class ComposerController extends Controller
             'source' => ['nullable', 'string', 'max:120'],
         ]);
         $id = $given['id'] ?? strtolower((string) Str::ulid());
-        $shown = $take->execute($this->me($request), $this->report($review), $id, $given['kind'], $given['source'] ?? '');
+        $shown = $take->execute($this->me($request), Report::of($review)->firstOrFail(), $id, $given['kind'], $given['source'] ?? '');
 
         return response()->json([
             'id' => $id,
             'kind' => $given['kind'],
             'source' => $given['source'] ?? '',
             'title' => $shown->title,
-            'html' => $shown->html,
+            'html' => $shown->html(),
         ]);
     }
 
@@ -174,7 +174,7 @@ final class ComposerController extends Controller
             'evidence.*.kind' => ['required', 'in:answer,passage,result'],
             'evidence.*.id' => ['required', 'string', 'max:90'],
         ]);
-        $report = $this->report($review);
+        $report = Report::of($review)->firstOrFail();
         $evidence = array_map(
             fn (array $one): array => ['kind' => (string) $one['kind'], 'id' => (string) $one['id']],
             array_values($given['evidence']),
@@ -187,35 +187,23 @@ final class ComposerController extends Controller
     /** The report as it is now, as one file. */
     public function download(Request $request, Review $review, string $format, ReadReport $read): Response
     {
-        $report = $read->execute($this->report($review));
+        $report = $read->execute(Report::of($review)->firstOrFail());
         $file = ReportFile::of($review, $report, in_array($format, ['html', 'pdf'], true) ? ReportFile::PAGE : ReportFile::DOCUMENT);
-        [$type, $content] = match ($format) {
-            'pdf' => ['application/pdf', ReportDownload::pdf($file->html())],
-            'docx' => [
-                'application/vnd.openxmlformats-officedocument.wordprocessingml.document',
-                ReportDownload::document($file->html(), 'docx'),
-            ],
-            'md' => ['text/markdown; charset=utf-8', ReportDownload::document($file->html(), 'gfm')],
-            default => ['text/html; charset=utf-8', $file->html()],
+        $content = match ($format) {
+            'pdf' => ReportDownload::pdf($file->html()),
+            'docx' => ReportDownload::document($file->html(), 'docx'),
+            'md' => ReportDownload::document($file->html(), 'gfm'),
+            default => $file->html(),
         };
-        $name = Str::limit(Str::slug($file->title()), 60, '').".{$format}";
 
-        return response($content, 200, [
-            'Content-Type' => $type,
-            'Content-Disposition' => "attachment; filename=\"{$name}\"",
-        ]);
+        return TextDownload::made($file->title(), $format, $content);
     }
 
     public function style(Request $request, Review $review): RedirectResponse
     {
         $given = $request->validate(['style' => ['required', Rule::in(array_keys(ReferenceList::styles()))]]);
-        Report::query()->where('review_id', $review->id)->update(['style' => $given['style']]);
+        Report::of($review)->update(['style' => $given['style']]);
 
         return redirect()->route('report.text', $review)->with('notice', 'Files cite in this style from now on.');
-    }
-
-    private function report(Review $review): Report
-    {
-        return Report::query()->where('review_id', $review->id)->firstOrFail();
     }
 }

@@ -13,6 +13,7 @@ use App\Models\ReportVersion;
 use App\Models\Review;
 use App\Queries\Report\Composed\ComparedVersions;
 use Illuminate\Contracts\View\View;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 
@@ -22,7 +23,7 @@ final class ReportVersionController extends Controller
     public function store(Request $request, Review $review, KeepVersion $keep): RedirectResponse
     {
         $given = $request->validate(['name' => ['required', 'string', 'max:200']]);
-        $keep->execute($this->me($request), $this->report($review), trim($given['name']));
+        $keep->execute($this->me($request), Report::of($review)->firstOrFail(), trim($given['name']));
 
         return redirect()->route('report.text', $review)->with('notice', "The report is kept as “{$given['name']}”.");
     }
@@ -30,11 +31,10 @@ final class ReportVersionController extends Controller
     /** Two of them, or one and the report as it is. */
     public function compare(Request $request, Review $review, ReadReport $read): View
     {
-        $report = $read->execute($this->report($review));
-        $versions = ReportVersion::query()->where('review_id', $review->id)->where('report_id', $report->id)->orderByDesc('id')
-            ->limit(200)->get(['id', 'name', 'created_at']);
-        $from = $this->version($report, Input::text($request, 'from') ?: (string) $versions->first()?->id);
-        $to = $this->version($report, Input::text($request, 'to'));
+        $report = $read->execute(Report::of($review)->firstOrFail());
+        $versions = self::of($report)->orderByDesc('id')->limit(200)->get(['id', 'name', 'created_at']);
+        $from = self::version($report, Input::text($request, 'from') ?: (string) $versions->first()?->id);
+        $to = self::version($report, Input::text($request, 'to'));
 
         return view('report.compare', [
             'review' => $review,
@@ -45,15 +45,14 @@ final class ReportVersionController extends Controller
         ]);
     }
 
-    private function version(Report $report, string $id): ?ReportVersion
+    /** @return Builder<ReportVersion> */
+    private static function of(Report $report): Builder
     {
-        $versions = ReportVersion::query()->where('review_id', $report->review_id)->where('report_id', $report->id);
-
-        return $id === '' ? null : $versions->findOrFail($id);
+        return ReportVersion::query()->where('review_id', $report->review_id)->where('report_id', $report->id);
     }
 
-    private function report(Review $review): Report
+    private static function version(Report $report, string $id): ?ReportVersion
     {
-        return Report::query()->where('review_id', $review->id)->firstOrFail();
+        return $id === '' ? null : self::of($report)->findOrFail($id);
     }
 }

@@ -35,7 +35,7 @@ final class AnalysisController extends Controller
 {
     public function index(Review $review): View
     {
-        $analyses = KeptAnalysis::query()->where('review_id', $review->id)->whereNull('retired_at')->orderBy('id')->get();
+        $analyses = KeptAnalysis::of($review)->get();
 
         return view('synthesis.analyses', [
             'review' => $review,

@@ -8,6 +8,7 @@ use App\Actions\Synthesis\KeepTable;
 use App\Files\Out\TableDownload;
 use App\Files\Out\TextDownload;
 use App\Http\Controllers\Controller;
+use App\Http\DocumentLimit;
 use App\Http\Input;
 use App\Models\Review;
 use App\Models\SavedTable;
@@ -32,7 +33,7 @@ final class SavedTableController extends Controller
     {
         return view('synthesis.tables', [
             'review' => $review,
-            'tables' => SavedTable::query()->where('review_id', $review->id)->whereNull('retired_at')->orderBy('id')->get(),
+            'tables' => SavedTable::of($review)->get(),
             ...$this->offered($review),
         ]);
     }
@@ -86,12 +87,7 @@ final class SavedTableController extends Controller
         if ($format !== 'docx') {
             return TableDownload::make($table->title, $format, $shown->rows());
         }
-        $most = (int) config('heron.document_answers');
-        if ($shown->studies->count() * count($shown->columns->heads) > $most) {
-            throw ValidationException::withMessages([
-                'document' => 'A document holds up to '.number_format($most).' cells. Show fewer studies or columns, or take XLSX.',
-            ]);
-        }
+        DocumentLimit::check($shown->studies->count() * count($shown->columns->heads), 'cells', 'studies or columns');
 
         return TextDownload::docx(
             $table->title,

@@ -7,7 +7,6 @@ namespace App\Queries\Report\Composed;
 use App\Models\Publication;
 use App\Models\Review;
 use App\Queries\Coding\CodingTable;
-use stdClass;
 
 /** What a report may cite: the included publications, as one names them in a sentence. */
 final class Citable
@@ -17,15 +16,9 @@ final class Citable
     {
         $names = [];
         foreach (CodingTable::reports($review) as $one) {
-            $names[$one->id] = ['name' => self::name($one), 'title' => (string) $one->title];
+            $names[$one->id] = ['name' => (new Publication((array) $one))->called(), 'title' => (string) $one->title];
         }
 
         return $names;
-    }
-
-    /** “Birkeland 2024”, or the beginning of the title where nobody wrote it. */
-    private static function name(stdClass $publication): string
-    {
-        return (new Publication((array) $publication))->called();
     }
 }

@@ -60,7 +60,7 @@ final class ClaimChecks
      */
     private static function says(array $kept, array $now, array $included): string
     {
-        $is = $now["{$kept['kind']} {$kept['id']}"] ?? null;
+        $is = $now[ClaimEvidence::key($kept)] ?? null;
 
         return match (true) {
             ! isset($included[$kept['publication']]) => "{$kept['study']} is not included any more",

@@ -51,10 +51,16 @@ final readonly class ClaimEvidence
         $now = [];
         $asked = collect($kept)->groupBy('kind')->map(fn (Collection $of): array => $of->pluck('id')->all());
         foreach ([...$this->passages($asked['passage'] ?? []), ...$this->answers($asked['answer'] ?? []), ...$this->results($asked['result'] ?? [])] as $one) {
-            $now["{$one['kind']} {$one['id']}"] = $one;
+            $now[self::key($one)] = $one;
         }
 
         return $now;
+    }
+
+    /** @param  array<string, mixed>  $one  as it is kept, found or asked for: kind and id */
+    public static function key(array $one): string
+    {
+        return "{$one['kind']} {$one['id']}";
     }
 
     /**
@@ -92,6 +98,7 @@ final readonly class ClaimEvidence
             ->where('hand', '')
             ->whereNull('superseded_at')
             ->whereIn('publication_id', CodedReports::of($this->review)->select('publication_id'))
+            ->when($only !== null, fn ($some) => $some->whereIn('publication_id', self::publications($only ?? [])))
             ->with('publication')
             ->orderBy('id')
             ->get();
@@ -110,6 +117,15 @@ final readonly class ClaimEvidence
         }
 
         return $told;
+    }
+
+    /**
+     * @param  array<mixed>  $ids  of answers
+     * @return list<string>
+     */
+    private static function publications(array $ids): array
+    {
+        return array_values(array_unique(array_map(fn (mixed $id): string => explode(' ', (string) $id)[0], $ids)));
     }
 
     /**

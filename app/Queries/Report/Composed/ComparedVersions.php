@@ -31,7 +31,6 @@ final readonly class ComparedVersions
     /** @param  ?ReportVersion  $to  none for the report as it is, which has been read */
     public static function of(Report $report, ReportVersion $from, ?ReportVersion $to): self
     {
-        $kept = KeptBlocks::of($report);
         $citable = Citable::of($report->review);
         $named = fn (Node $node): string => self::named($node, $citable);
 
@@ -40,7 +39,7 @@ final readonly class ComparedVersions
                 TextLine::all(Schema::node($from->said), $named),
                 TextLine::all(Schema::node($to->said ?? $report->said), $named),
             ),
-            self::blocks($from->kept['blocks'] ?? [], $to->kept['blocks'] ?? $kept),
+            self::blocks($from->kept['blocks'], $to === null ? KeptBlocks::of($report) : $to->kept['blocks']),
             self::writers($report, $from->seq, $to->seq ?? $report->said_seq),
         );
     }

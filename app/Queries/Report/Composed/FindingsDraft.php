@@ -19,7 +19,7 @@ final readonly class FindingsDraft
     public static function of(Review $review, NumberedWords $numbers): array
     {
         $sections = [];
-        foreach (KeptAnalysis::query()->where('review_id', $review->id)->whereNull('retired_at')->orderBy('id')->get() as $kept) {
+        foreach (KeptAnalysis::of($review)->get() as $kept) {
             $sections["analysis {$kept->id}"] = self::pooled($kept, $numbers);
         }
         $sections['studies'] = self::themes($review, $numbers);
@@ -35,9 +35,18 @@ final readonly class FindingsDraft
         if (in_array($studies, ['–', '0'], true)) {
             return [];
         }
-        $measure = mb_strtolower(mb_substr($kept->asked()->measure->label(), 0, 1)).mb_substr($kept->asked()->measure->label(), 1);
-        $pieces = [["{$of} k"], $studies === '1' ? ' study with ' : ' studies with ', ["{$of} people"], " people gave a {$measure} of ", ["{$of} estimate"]];
-        $spread = $numbers->has("{$of} i2") ? ['; of the variation between them ', ["{$of} i2"], ' is more than chance (I²).'] : ['.'];
+        $measure = $kept->asked()->measure->label();
+        $article = $measure[0] === 'o' ? 'an' : 'a';
+        $pieces = [
+            ["{$of} k"],
+            $studies === '1' ? ' study with ' : ' studies with ',
+            ["{$of} people"],
+            " people gave {$article} {$measure} of ",
+            ["{$of} estimate"],
+        ];
+        $spread = $numbers->has("{$of} i2")
+            ? ['; of the variation between them ', ["{$of} i2"], ' is more than chance (I²).']
+            : ['.'];
 
         return [$numbers->paragraph(...$pieces, ...$spread)];
     }

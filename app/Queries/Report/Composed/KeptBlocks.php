@@ -27,14 +27,17 @@ final class KeptBlocks
             ->all();
     }
 
-    /** @return array<string, array{title: string, html: string, kind: string, source: string}> as a page draws them */
-    public static function drawn(Report $report): array
+    /**
+     * @param  array<string, array{kind: string, source: string, shown: array<string, mixed>, taken: string}>  $blocks
+     * @return array<string, array{title: string, html: string, kind: string, source: string}> as a page draws them
+     */
+    public static function drawn(array $blocks): array
     {
         return array_map(fn (array $one): array => [
             'title' => $one['shown']['title'],
             'html' => $one['shown']['html'],
             'kind' => $one['kind'],
             'source' => $one['source'],
-        ], self::of($report));
+        ], $blocks);
     }
 }

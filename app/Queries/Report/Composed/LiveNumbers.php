@@ -42,7 +42,7 @@ final class LiveNumbers
     {
         $numbers = [];
         $outcomes = ReviewOutcome::query()->where('review_id', $review->id)->get()->keyBy('id');
-        foreach (KeptAnalysis::query()->where('review_id', $review->id)->whereNull('retired_at')->orderBy('id')->get() as $kept) {
+        foreach (KeptAnalysis::of($review)->get() as $kept) {
             $outcome = $outcomes->get($kept->asked()->outcome);
             if ($outcome === null) {
                 continue;

@@ -118,7 +118,7 @@ final readonly class MethodsDraft
     /** @return ?array<string, mixed> */
     private function pooling(): ?array
     {
-        $kept = KeptAnalysis::query()->where('review_id', $this->review->id)->whereNull('retired_at')->orderBy('id')->get();
+        $kept = KeptAnalysis::of($this->review)->get();
         $how = $kept->map(function (KeptAnalysis $one): string {
             $terms = $one->asked();
             $interval = $terms->by->isRandom() ? ", intervals by {$terms->interval->label()}" : '';

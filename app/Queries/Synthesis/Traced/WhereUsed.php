@@ -32,8 +32,8 @@ final readonly class WhereUsed
     {
         return new self(
             $review,
-            KeptAnalysis::query()->where('review_id', $review->id)->whereNull('retired_at')->orderBy('id')->get(),
-            SavedTable::query()->where('review_id', $review->id)->whereNull('retired_at')->orderBy('id')->get(),
+            KeptAnalysis::of($review)->get(),
+            SavedTable::of($review)->get(),
         );
     }
 
