@@ -38,12 +38,13 @@ final class ReadReport
         foreach ($read['left'] as $why) {
             Log::warning('An update of a report cannot be read', ['why' => $why]);
         }
+        $said = json_encode($read['json'], JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE);
         DB::update(
             <<<'SQL'
             UPDATE reports SET said = ?, said_seq = ?, base = decode(?, 'base64'), base_seq = ?
             WHERE review_id = ? AND id = ? AND base_seq < ?
             SQL,
-            [json_encode($read['json'], JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE), $upto, $read['state'], $upto, $report->review_id, $report->id, $upto],
+            [$said, $upto, $read['state'], $upto, $report->review_id, $report->id, $upto],
         );
 
         return $report->refresh();

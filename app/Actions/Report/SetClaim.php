@@ -37,7 +37,11 @@ final readonly class SetClaim
             $claim === null
                 ? (new ReportClaim())->forceFill([...$key, ...$values])->save()
                 : $claim->newQuery()->where($key)->update([...$values, 'evidence' => json_encode($kept), 'updated_at' => now()]);
-            ($this->log)($report->review_id, $by, 'claim.set', 'Said what a claim of the report rests on', null, ['claim' => $id, 'own' => $own, 'pieces' => count($kept)]);
+            ($this->log)($report->review_id, $by, 'claim.set', 'Said what a claim of the report rests on', null, [
+                'claim' => $id,
+                'own' => $own,
+                'pieces' => count($kept),
+            ]);
         });
     }
 }

@@ -23,7 +23,11 @@ final readonly class BlockContent
     /** @param  array<string, mixed>  $kept */
     public static function fromArray(array $kept): self
     {
-        return new self((string) ($kept['title'] ?? ''), (string) ($kept['html'] ?? ''), array_map(strval(...), (array) ($kept['facts'] ?? [])));
+        return new self(
+            (string) ($kept['title'] ?? ''),
+            (string) ($kept['html'] ?? ''),
+            array_map(strval(...), (array) ($kept['facts'] ?? [])),
+        );
     }
 
     public function html(): string

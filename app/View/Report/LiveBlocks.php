@@ -249,9 +249,11 @@ final class LiveBlocks
             $facts[Str::limit($one->piece()->selector->quote, 50)] = $one->publication->called();
         }
 
+        $byStudy = collect($passages)->groupBy(fn (Passage $one): string => $one->publication->called());
+
         return new BlockContent(
             $tree->pathOf($theme),
-            self::rendered('passages', ['passages' => collect($passages)->groupBy(fn (Passage $one): string => $one->publication->called())]),
+            self::rendered('passages', ['passages' => $byStudy]),
             $facts,
         );
     }

@@ -60,7 +60,12 @@ final class ComposerController extends Controller
             'report' => $report,
             'coverage' => Coverage::of(Section::all(Schema::node($report->said))),
             'items' => count(ReportingItem::cases()),
-            'versions' => ReportVersion::query()->where('review_id', $review->id)->with('user')->orderByDesc('id')->limit(30)->get(['id', 'name', 'user_id', 'created_at']),
+            'versions' => ReportVersion::query()
+                ->where('review_id', $review->id)
+                ->with('user')
+                ->orderByDesc('id')
+                ->limit(30)
+                ->get(['id', 'name', 'user_id', 'created_at']),
             'offered' => LiveBlocks::offered($review),
             'styles' => ReferenceList::styles(),
             'data' => [
@@ -69,7 +74,10 @@ final class ComposerController extends Controller
                 'me' => ['name' => $this->me($request)->name, 'id' => $this->me($request)->id],
                 'blocks' => (object) KeptBlocks::drawn(KeptBlocks::of($report)),
                 'citable' => Citable::of($review),
-                'items' => array_map(fn (ReportingItem $one): array => ['n' => $one->value, 'label' => $one->label()], ReportingItem::cases()),
+                'items' => array_map(
+                    fn (ReportingItem $one): array => ['n' => $one->value, 'label' => $one->label()],
+                    ReportingItem::cases(),
+                ),
                 'urls' => [
                     'exchange' => route('report.exchange', $review, false),
                     'standing' => route('report.standing', $review, false),

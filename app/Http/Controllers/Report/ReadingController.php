@@ -43,7 +43,11 @@ final class ReadingController extends Controller
     {
         $link = $this->read($request, $token);
 
-        return view('reading.searches', ['token' => $token, 'runs' => Readable::runs($link->review), 'sources' => Readable::sources($link->review)]);
+        return view('reading.searches', [
+            'token' => $token,
+            'runs' => Readable::runs($link->review),
+            'sources' => Readable::sources($link->review),
+        ]);
     }
 
     public function decisions(Request $request, string $token): View

@@ -37,7 +37,9 @@ final readonly class ClaimEvidence
             fn (string $stem): bool => ! str_contains(mb_strtolower("{$one['study']} {$one['says']} {$one['quote']}"), $stem),
         ) === [];
 
-        return array_slice(array_values(array_filter([...$this->passages(), ...$this->answers(), ...$this->results()], $has)), 0, self::MOST);
+        $all = [...$this->passages(), ...$this->answers(), ...$this->results()];
+
+        return array_slice(array_values(array_filter($all, $has)), 0, self::MOST);
     }
 
     /**
@@ -50,7 +52,12 @@ final readonly class ClaimEvidence
     {
         $now = [];
         $asked = collect($kept)->groupBy('kind')->map(fn (Collection $of): array => $of->pluck('id')->all());
-        foreach ([...$this->passages($asked['passage'] ?? []), ...$this->answers($asked['answer'] ?? []), ...$this->results($asked['result'] ?? [])] as $one) {
+        $all = [
+            ...$this->passages($asked['passage'] ?? []),
+            ...$this->answers($asked['answer'] ?? []),
+            ...$this->results($asked['result'] ?? []),
+        ];
+        foreach ($all as $one) {
             $now[self::key($one)] = $one;
         }
 

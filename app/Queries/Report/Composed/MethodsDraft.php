@@ -31,12 +31,13 @@ final readonly class MethodsDraft
     public static function of(Review $review, NumberedWords $numbers): array
     {
         $draft = new self($review, $numbers);
+        $stages = $review->stages->filter(fn (Stage $one): bool => $one->purpose !== StagePurpose::Subset);
 
         return array_filter(array_map(
             fn (array $paragraphs): array => array_values(array_filter($paragraphs)),
             [
                 'searched' => [$draft->searches(), $draft->matching()],
-                'chose' => array_map($draft->stage(...), $review->stages->filter(fn (Stage $one): bool => $one->purpose !== StagePurpose::Subset)->values()->all()),
+                'chose' => array_map($draft->stage(...), $stages->values()->all()),
                 'read' => [$draft->coding(), $draft->pooling()],
                 'selected' => [$draft->selected()],
                 'declared' => [$draft->registered()],
@@ -133,7 +134,17 @@ final readonly class MethodsDraft
     private function selected(): array
     {
         return $this->numbers->has('assessed')
-            ? $this->paragraph('Of ', ['screened'], ' publications, ', ['excluded'], ' were excluded by title and abstract; ', ['assessed'], ' reports were read in full, and ', ['studies'], ' studies are included.')
+            ? $this->paragraph(
+                'Of ',
+                ['screened'],
+                ' publications, ',
+                ['excluded'],
+                ' were excluded by title and abstract; ',
+                ['assessed'],
+                ' reports were read in full, and ',
+                ['studies'],
+                ' studies are included.',
+            )
             : $this->paragraph('Of ', ['screened'], ' publications, ', ['studies'], ' studies are included.');
     }
 

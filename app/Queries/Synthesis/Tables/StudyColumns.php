@@ -176,7 +176,8 @@ final readonly class StudyColumns
             ->get();
         $of = [];
         foreach ($passages as $passage) {
-            foreach (array_unique(array_merge([], ...$passage->themes->map(fn ($theme): array => $under[$theme->id] ?? [])->all())) as $theme) {
+            $broader = $passage->themes->map(fn ($theme): array => $under[$theme->id] ?? [])->all();
+            foreach (array_unique(array_merge([], ...$broader)) as $theme) {
                 $of[$passage->publication_id]["theme:{$theme}"][] = $passage;
             }
         }
