@@ -1,4 +1,5 @@
 import { inShort, says } from './codingItems';
+import { focusShown } from './focusShown';
 import { ask, data } from './server';
 
 // The studies against the codebook: one cell has the focus, what it rests on stands below, and it is changed there.
@@ -169,8 +170,7 @@ export default () => ({
         this.$nextTick(() => {
             const field = this.isChoice ? this.$refs.choice : this.$refs.text;
             if (!this.isChoice) field.value = value ?? '';
-            field.focus();
-            field.select?.();
+            focusShown(() => field, () => field.select?.());
         });
     },
     leave() {

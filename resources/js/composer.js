@@ -1,3 +1,4 @@
+import { focusShown } from './focusShown';
 import { ask, data } from './server';
 
 // The report: an editor that several people share, with live blocks, numbers, citations and claims. The editor itself is a
@@ -54,7 +55,7 @@ const panels = () => ({
             const box = this.$refs[this.panel];
             if (!box) return;
             box.value = '';
-            box.focus();
+            focusShown(() => box);
         });
     },
     filter(event) {

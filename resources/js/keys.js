@@ -1,3 +1,5 @@
+import { focusShown } from './focusShown';
+
 // The sheet of keys that ? opens, filled from what the page says it listens to.
 const OFF = 'heron-single-keys-off';
 
@@ -31,7 +33,7 @@ export default () => ({
         }));
         this.before = document.activeElement;
         this.open = true;
-        this.$nextTick(() => this.$refs.close.focus());
+        focusShown(() => this.$refs.close);
     },
     close() {
         this.open = false;

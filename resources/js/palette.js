@@ -1,3 +1,4 @@
+import { focusShown } from './focusShown';
 import { isTyping } from './keys';
 import { ask } from './server';
 
@@ -29,7 +30,7 @@ export default () => ({
         this.text = '';
         this.found = [];
         this.at = 0;
-        this.$nextTick(() => this.$refs.input.focus());
+        focusShown(() => this.$refs.input);
     },
     close() {
         this.open = false;

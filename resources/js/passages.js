@@ -1,3 +1,4 @@
+import { focusShown } from './focusShown';
 import { selectedIn } from './selectedWords';
 import { ask } from './server';
 
@@ -49,7 +50,7 @@ export default () => ({
         this.$nextTick(() => {
             this.$refs.themes.value = pending.themes;
             this.$refs.memo.value = pending.memo;
-            this.$refs.themes.focus();
+            focusShown(() => this.$refs.themes);
         });
     },
     async keepPassage() {

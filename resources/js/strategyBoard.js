@@ -1,3 +1,4 @@
+import { focusShown } from './focusShown';
 import { isTyping } from './keys';
 import { stillMeans } from './meanwhile';
 import { ask, data } from './server';
@@ -242,11 +243,10 @@ export default () => ({
     // what is being written in place: a term, a concept's name, or a new concept
     edit(id) {
         this.editing = id;
-        this.$nextTick(() => {
-            const input = this.boardRoot.querySelector(`[data-edit="${id}"]`);
-            input?.focus();
-            input?.select();
-        });
+        focusShown(
+            () => this.boardRoot.querySelector(`[data-edit="${id}"]`),
+            (input) => input.select(),
+        );
     },
     addBlock() {
         this.edit('new-block');
@@ -303,7 +303,7 @@ export default () => ({
     },
     // where the hand goes on after what had the focus is gone
     focusOn(selector) {
-        this.$nextTick(() => this.boardRoot.querySelector(selector)?.focus());
+        focusShown(() => this.boardRoot.querySelector(selector));
     },
     openTerm(term) {
         if (term.heading) {

@@ -1,3 +1,4 @@
+import { focusShown } from './focusShown';
 import strategyBoard from './strategyBoard';
 
 // The same strategy as numbered lines, edited in the query language. What saves and counts is the board's.
@@ -54,7 +55,7 @@ export default () => {
         },
         async move(line, by) {
             await this.send('move-line', { line: line.id, to: line.number + by });
-            this.$nextTick(() => this.boardRoot.querySelector(`[data-line="${line.id}"]`)?.focus());
+            focusShown(() => this.boardRoot.querySelector(`[data-line="${line.id}"]`));
         },
         duplicate(line) {
             this.send('duplicate-line', { line: line.id });

@@ -1,3 +1,4 @@
+import { drawAnew } from './drawnAnew';
 import { ask } from './server';
 
 // The rows of background work: looked at every second or so while something runs, seldom otherwise.
@@ -55,11 +56,11 @@ export default () => ({
         this.live = tasks.filter(isLive).map(shown);
         this.over = tasks.filter((task) => !isLive(task)).map(shown);
         this.running = this.live.length > 0;
-        if (wasRunning && !this.running && document.querySelector('[data-reload-when-done]')) window.location.reload();
+        if (wasRunning && !this.running && document.querySelector('[data-reload-when-done]')) drawAnew();
         // what comes bit by bit is shown as soon as there is something
         const awaited = document.querySelector('[data-reload-when-begun]')?.dataset.reloadWhenBegun;
         const begun = this.live.some((task) => task.kind === awaited && task.done > 0);
-        if (begun && performance.now() > PATIENCE) window.location.reload();
+        if (begun && performance.now() > PATIENCE) drawAnew();
         this.leaving ??= this.over.some((task) => task.state !== 'failed')
             ? setTimeout(() => this.goByThemselves(), READ)
             : null;

@@ -1,3 +1,4 @@
+import { focusShown } from './focusShown';
 import { isTyping } from './keys';
 import { ask, data, upload } from './server';
 
@@ -213,7 +214,7 @@ export default () => ({
         this.asking = state;
         this.newReason = this.row?.state === state ? this.row.reason : '';
         this.dated = this.today;
-        this.$nextTick(() => this.$refs.reason?.focus());
+        focusShown(() => this.$refs.reason);
     },
     forget() {
         this.asking = '';

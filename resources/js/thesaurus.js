@@ -1,3 +1,4 @@
+import { focusShown } from './focusShown';
 import { ask } from './server';
 
 // Headings for a word, with reasons, counts and cautions; and one heading with what is around it.
@@ -107,7 +108,7 @@ export default () => ({
             this.explode = found.children.length > 0;
             this.major = false;
             this.qualifier = '';
-            this.$nextTick(() => this.panel.querySelector('.heading-name')?.focus());
+            focusShown(() => this.panel.querySelector('.heading-name'));
         } catch (failure) {
             this.failure = failure.status === 404 ? `“${label}” is no heading of this thesaurus.` : failure.message;
         } finally {
