@@ -134,8 +134,10 @@ final class LiveBlocks
     {
         $diagram = FlowQuery::diagram($review);
         $facts = [];
-        foreach ($diagram->numbers() as $one) {
-            $facts[$one['line']->label] = $one['line']->n === null ? '–' : number_format($one['line']->n);
+        foreach ($diagram->numbers() as ['arm' => $arm, 'line' => $line]) {
+            // the arms of the diagram have boxes of one name
+            $name = isset($facts[$line->label]) ? "{$line->label}, {$arm}" : $line->label;
+            $facts[$name] = number_format((int) $line->n);
         }
 
         return new BlockContent('Flow of records and studies', fn (): string => DiagramSvg::of($diagram, $review->title), $facts);

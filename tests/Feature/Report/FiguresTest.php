@@ -7,6 +7,7 @@ use App\Actions\Library\RemovePublications;
 use App\Actions\Matching\JoinPublications;
 use App\Queries\Report\FlowQuery;
 use App\Queries\Searches\SearchReport;
+use App\View\Report\LiveBlocks;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Tests\Feature\World;
@@ -116,6 +117,14 @@ it('shows one figure wherever it is shown, after a withdrawal too', function () 
     expect($text)->toContain(
         "{$facts->recordsDelivered} records; {$flow->duplicatesRemoved()} duplicates, {$flow->duplicatesByMachine()} found by machine and {$facts->joinedByPeople} by people; {$facts->publications} publications",
     );
+});
+
+it('tells every number of the diagram in the live block, of both arms where they have boxes of one name', function () {
+    $world = busyReview();
+    $numbers = FlowQuery::diagram($world->review->fresh())->numbers();
+    $facts = LiveBlocks::of($world->review->fresh(), 'flow', '')->facts;
+    $shown = array_map(fn (array $one): string => number_format($one['line']->n), $numbers);
+    expect(array_values($facts))->toBe($shown)->and(count(array_unique($shown)))->toBeGreaterThan(3);
 });
 
 it('adds the arms of the diagram up to the whole', function () {
