@@ -150,3 +150,21 @@ it('changes an answer where it stands in the table, by keyboard', function () {
     $karin->sees('77 persons');
     expect($karin->complaints())->toBe([]);
 });
+
+it('settles by key what two coders answered differently, by one of them and by a third answer', function () {
+    $review = Server::rows("SELECT id FROM reviews WHERE coded_by = 2 AND title LIKE 'Short naps%'")[0]['id'];
+    $lead = Browser::open()->signIn('ines.okafor@heron.example', 'night-shift-demo')->visit("/reviews/{$review}/coding/differences");
+    $settled = fn (): int => count(Server::rows(
+        "SELECT 1 FROM answers WHERE review_id = '{$review}' AND how = 'settled' AND superseded_at IS NULL",
+    ));
+    $sides = fn (): array => $lead->driver->executeScript(
+        'return [...document.querySelectorAll(".reconcile-side")].map((one) => one.querySelector(".reconcile-value").textContent)',
+    );
+    [$before, [$one, $other]] = [$settled(), $sides()];
+    expect($one)->not->toBe($other);
+    $lead->keys('2')->until(fn (): bool => $settled() === $before + 1, 'The second coder’s answer was not taken');
+    $lead->until(fn (): bool => $sides() !== [$one, $other], 'It does not go on to what differs next');
+    $lead->press('Not reported')->until(fn (): bool => $settled() === $before + 2, 'A third answer was not taken');
+    $own = Server::rows("SELECT 1 FROM answers WHERE review_id = '{$review}' AND hand <> '' AND superseded_at IS NOT NULL");
+    expect($own)->toBe([])->and($lead->complaints())->toBe([]);
+});
