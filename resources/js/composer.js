@@ -7,6 +7,8 @@ let editor = null;
 let exchange = null;
 let views = null;
 let tools = null;
+const KEPT = 'What you wrote is kept on this machine.';
+const NOT_KEPT = 'There is no room to keep it on this machine: leave this page open until it is saved.';
 // blocks that others put in, each asked for once
 const asked = new Set();
 
@@ -294,9 +296,12 @@ export default () => {
                         this.saved = all ? 'Saved' : 'Saving …';
                         this.problem = '';
                     },
-                    failed: (failure) => {
+                    failed: (failure, isKept) => {
                         this.saved = 'Not saved yet';
-                        this.problem = `${failure.message} What you wrote is kept on this machine.`;
+                        this.problem = `${failure.message} ${isKept ? KEPT : NOT_KEPT}`;
+                    },
+                    refused: (words) => {
+                        this.problem = words;
                     },
                     read: (doc) => this.read(doc),
                     claim: (id) => this.showClaim(id),

@@ -15,8 +15,8 @@ use stdClass;
  */
 final class ExchangeUpdates
 {
-    /** An update larger than this is no typing. */
-    public const LARGEST = 262_144;
+    /** Bytes of one update: a browser keeps no more, and no paste of what a page takes makes more. */
+    public const LARGEST = 4_194_304;
 
     private const HERE = 25;
 

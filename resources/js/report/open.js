@@ -10,6 +10,9 @@ import { viewsOf } from './views';
 // told apart by name first; the colour only helps
 const COLOURS = ['#17566b', '#7a4a00', '#5a3a7e', '#2f5f2a', '#7c2d3d', '#3d4f66'];
 const PAUSE = 250;
+// many times a long report
+const LONGEST = 1500000;
+const TOO_LONG = 'That is more than a report holds: nothing of it was put in. Paste it in parts.';
 
 // Opens the editor over a shared document, once what there is has come.
 export async function open(desk, { me, mayWrite, urls }, handlers) {
@@ -35,6 +38,12 @@ export async function open(desk, { me, mayWrite, urls }, handlers) {
                 const claim = event.target.closest?.('.claim');
                 if (claim) handlers.claim(JSON.parse(claim.dataset.id));
                 return false;
+            },
+            handlePaste: (view, event) => {
+                const all = ['text/html', 'text/plain'].map((type) => event.clipboardData?.getData(type) ?? '');
+                if (Math.max(...all.map((one) => one.length)) <= LONGEST) return false;
+                handlers.refused(TOO_LONG);
+                return true;
             },
             handleKeyDown: (view, event) => {
                 const isOurs = (event.ctrlKey || event.metaKey) && event.shiftKey;

@@ -3,9 +3,7 @@ import Heading from '@tiptap/extension-heading';
 import { TableKit } from '@tiptap/extension-table';
 import StarterKit from '@tiptap/starter-kit';
 
-// What a report is made of, the same in the editor and where the server reads it. Raised with every part that is new, as
-// core/Report/Document/Schema is: a page that does not know a part would delete it for everybody.
-export const SCHEMA = 1;
+// What a report is made of, the same in the editor and where the server reads it: a new part raises the number in schema.js.
 
 const attribute = (name, otherwise = null) => ({
     default: otherwise,

@@ -104,7 +104,7 @@ final class ComposerController extends Controller
             'schema' => ['required', 'integer'],
             'after' => ['required', 'integer', 'min:-1'],
             'client' => ['required', 'integer', 'min:0', 'max:9007199254740991'],
-            'update' => ['nullable', 'string', 'max:'.(int) (ExchangeUpdates::LARGEST * 1.4), 'regex:~^[A-Za-z0-9+/]+={0,2}$~'],
+            'update' => ['nullable', 'string', 'max:'.(int) (ExchangeUpdates::LARGEST * 1.4), 'regex:~^[A-Za-z0-9+/]++={0,2}$~'],
             'presence' => ['nullable', 'string', 'max:8000', 'regex:~^[A-Za-z0-9+/]*={0,2}$~'],
         ]);
         abort_if((int) $given['schema'] !== Schema::VERSION, 409, self::OLDER);
