@@ -1,5 +1,7 @@
 <?php
 
+use App\Http\Controllers\Archive\ArchiveController;
+use App\Http\Controllers\Archive\MadeFileController;
 use App\Http\Controllers\Coding\CodebookController;
 use App\Http\Controllers\Coding\CodingController;
 use App\Http\Controllers\Coding\CodingDeskController;
@@ -125,6 +127,13 @@ Route::middleware('auth')->group(function (): void {
         ->name('tasks.cancel');
     Route::post('/tasks/seen', [TaskController::class, 'seen'])->name('tasks.seen');
 
+    Route::get('/archives/bring-in', [ArchiveController::class, 'create'])
+        ->can('create', Review::class)
+        ->name('archives.create');
+    Route::post('/archives', [ArchiveController::class, 'store'])
+        ->can('create', Review::class)
+        ->middleware('throttle:dear')
+        ->name('archives.store');
     Route::get('/reviews/new', [ReviewController::class, 'create'])
         ->can('create', Review::class)
         ->name('reviews.create');
@@ -283,10 +292,14 @@ Route::prefix('/reviews/{review}')
                 ->middleware(['throttle:dear', WritesDownTakingOut::class])
                 ->name('analyses.download');
             Route::get('/report', [ReportController::class, 'show'])->name('report');
+            Route::post('/report/made', [MadeFileController::class, 'store'])->middleware('throttle:dear')->name('made.store');
+            Route::get('/report/made/{file}', [MadeFileController::class, 'download'])
+                ->middleware(['throttle:dear', WritesDownTakingOut::class])
+                ->name('made.download');
             Route::get('/report/text', [ComposerController::class, 'show'])->middleware('throttle:query')->name('report.text');
             Route::post('/report/text/exchange', [ComposerController::class, 'exchange'])->name('report.exchange');
             Route::get('/report/text.{format}', [ComposerController::class, 'download'])
-                ->whereIn('format', ['html', 'pdf', 'docx', 'md'])
+                ->whereIn('format', ['html', 'md'])
                 ->middleware(['throttle:dear', WritesDownTakingOut::class])
                 ->name('report.download');
             Route::get('/report/links', [ReadingLinkController::class, 'index'])->name('report.links');
@@ -337,6 +350,8 @@ Route::prefix('/reviews/{review}')
             Route::put('/report/text/style', [ComposerController::class, 'style'])->name('report.style');
             Route::post('/report/text/versions', [ReportVersionController::class, 'store'])->name('report.versions');
         });
+
+        Route::put('/closed', [ReviewController::class, 'close'])->can('close', 'review')->name('reviews.close');
 
         Route::middleware('can:manage,review')->group(function (): void {
             Route::post('/report/links', [ReadingLinkController::class, 'store'])->name('report.links.store');

@@ -30,6 +30,7 @@ use WaryHeron\Core\Screening\StagePurpose;
  * @property int $coded_by how many code each study, apart from each other: 1 or 2
  * @property ?list<array{item: string, answers: non-empty-list<string>}> $depth_rule which studies the in-depth pass goes to; null: all
  * @property bool $depth_follows whether studies join and leave by the rule as they are coded
+ * @property ?Carbon $closed_at nothing is changed after it
  * @property Carbon $created_at
  * @property Carbon $updated_at
  * @property \Illuminate\Database\Eloquent\Collection<int, Stage> $stages
@@ -165,6 +166,12 @@ final class Review extends Model
     public function links(): HasMany
     {
         return $this->hasMany(ReadingLink::class);
+    }
+
+    /** @return HasMany<MadeFile, $this> made in the background, to be taken away */
+    public function files(): HasMany
+    {
+        return $this->hasMany(MadeFile::class);
     }
 
     /** @return HasMany<SavedTable, $this> */
@@ -307,6 +314,7 @@ final class Review extends Model
             'search_notes' => 'array',
             'depth_rule' => 'array',
             'depth_follows' => 'boolean',
+            'closed_at' => 'immutable_datetime',
         ];
     }
 

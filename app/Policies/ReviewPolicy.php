@@ -67,7 +67,20 @@ final class ReviewPolicy
         return $this->may($user, $review, Ability::Write);
     }
 
+    /** Taking the whole review away, closing it, and opening it again: also when it is closed. */
+    public function close(User $user, Review $review): Response
+    {
+        return $this->inRole($user, $review, Ability::Manage);
+    }
+
     private function may(User $user, Review $review, Ability $ability): Response
+    {
+        return $review->closed_at !== null && $user->roleIn($review) !== null
+            ? Response::deny('This review was closed on '.$review->closed_at->format('j M Y').': nothing in it is changed any more.')
+            : $this->inRole($user, $review, $ability);
+    }
+
+    private function inRole(User $user, Review $review, Ability $ability): Response
     {
         $role = $user->roleIn($review);
 

@@ -63,10 +63,8 @@ final class TextDownload
             $name,
             $ending,
             [
-                'docx' => 'application/vnd.openxmlformats-officedocument.wordprocessingml.document',
                 'html' => 'text/html; charset=utf-8',
                 'md' => 'text/markdown; charset=utf-8',
-                'pdf' => 'application/pdf',
             ][$ending] ?? 'text/plain; charset=utf-8',
             $content,
         );

@@ -25,6 +25,15 @@ final class LibraryReferences
         return self::read($review, $filters->publications());
     }
 
+    /** @return \Generator<string, Reference> all that the review has, removed ones among them */
+    public static function whole(Review $review): \Generator
+    {
+        return self::read(
+            $review,
+            DB::table('publications')->where('publications.review_id', $review->id)->whereNull('publications.merged_into'),
+        );
+    }
+
     /** @return \Generator<string, Reference> */
     public static function included(Review $review): \Generator
     {

@@ -7,6 +7,7 @@
         <meta name="csrf-token" content="{{ csrf_token() }}">
         <title>{{ $title }}{{ $review ? " · {$review->title}" : '' }} · Wary Heron</title>
         <link rel="icon" href="/heron.svg" type="image/svg+xml">
+        {{ $head ?? '' }}
         @vite(['resources/css/app.css', 'resources/js/app.js'])
     </head>
 
@@ -25,6 +26,9 @@
             </a>
             @if ($review)
                 <a class="bar-review" href="{{ route('question', $review) }}">{{ $review->title }}</a>
+            @endif
+            @if ($review?->closed_at)
+                <span class="bar-demo" title="It is read, and nothing in it is changed. Its lead can open it again.">Closed</span>
             @endif
             @if (config('heron.demo'))
                 <span class="bar-demo"

@@ -29,10 +29,16 @@
                 <div class="section">
                     <h3>As one file</h3>
                     <p class="small">
-                        @foreach (['html', 'pdf', 'docx', 'md'] as $format)
+                        @foreach (['html', 'md'] as $format)
                             {{ $loop->first ? '' : '· ' }}<a href="{{ route('report.download', [$review, $format]) }}">{{ strtoupper($format) }}</a>
                         @endforeach
+                        · made in the background:
                     </p>
+                    <form class="row mt-1" method="post" action="{{ route('made.store', $review) }}">@csrf
+                        <button class="button button-plain" name="kind" value="report-pdf">PDF</button>
+                        <button class="button button-plain" name="kind" value="report-docx">DOCX</button>
+                        <button class="button button-plain" name="kind" value="supplements">Supplements</button>
+                    </form>
                     @can('write', $review)
                         <form class="row mt-1" method="post" action="{{ route('report.style', $review) }}">@csrf @method('put')
                             <select class="input" name="style" aria-label="Style of citations">

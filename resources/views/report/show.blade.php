@@ -214,6 +214,7 @@
                 <h3>Coding table</h3>
                 <p><a href="{{ route('exports.coding', [$review, 'csv']) }}">The coding table as CSV</a></p>
             </div>
+            @include('report.made')
             <p class="section small quiet">In CSV files, text that a spreadsheet would run as a formula has an apostrophe in front.</p>
         </section>
         </div>

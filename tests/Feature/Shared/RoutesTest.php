@@ -110,6 +110,7 @@ it('hides everything in a review from outsiders, and sends guests to sign in', f
         'part' => 'none',
         'table' => 'none',
         'link' => 'none',
+        'file' => 'none',
         'claim' => str_repeat('0', 26),
         'row' => str_repeat('0', 26),
         'scouting' => app(AskPlainly::class)->ask($lead, $review, 'Do naps reduce errors?', [])->id,

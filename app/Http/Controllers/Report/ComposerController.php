@@ -192,17 +192,12 @@ final class ComposerController extends Controller
         return response()->json(ClaimChecks::of($review, $report)[$claim]);
     }
 
-    /** The report as it is now, as one file. */
+    /** The report as it is now, as one file that is quickly made; others are made in the background. */
     public function download(Request $request, Review $review, string $format, ReadReport $read): Response
     {
         $report = $read->execute(Report::of($review)->firstOrFail());
-        $file = ReportFile::of($review, $report, in_array($format, ['html', 'pdf'], true) ? ReportFile::PAGE : ReportFile::DOCUMENT);
-        $content = match ($format) {
-            'pdf' => ReportDownload::pdf($file->html()),
-            'docx' => ReportDownload::document($file->html(), 'docx'),
-            'md' => ReportDownload::document($file->html(), 'gfm'),
-            default => $file->html(),
-        };
+        $file = ReportFile::of($review, $report, $format === 'html' ? ReportFile::PAGE : ReportFile::DOCUMENT);
+        $content = $format === 'html' ? $file->html() : ReportDownload::document($file->html(), 'gfm');
 
         return TextDownload::made($file->title(), $format, $content);
     }

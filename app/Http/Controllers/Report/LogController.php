@@ -7,10 +7,9 @@ namespace App\Http\Controllers\Report;
 use App\Files\Out\TableDownload;
 use App\Http\Controllers\Controller;
 use App\Http\Input;
-use App\Models\LogEntry;
 use App\Models\Review;
-use App\Models\User;
 use App\Queries\Report\LogFilters;
+use App\Queries\Report\LogRows;
 use App\Queries\Shared\Visibility;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\Request;
@@ -44,27 +43,8 @@ final class LogController extends Controller
         return TableDownload::make(
             "{$review->title} log",
             $format,
-            self::rows(LogFilters::of($review, $me, Input::asked($request)), $me),
+            LogRows::of(LogFilters::of($review, $me, Input::asked($request)), $me),
         );
-    }
-
-    /** @return iterable<list<string>> */
-    private static function rows(LogFilters $filters, User $me): iterable
-    {
-        yield ['when', 'who', 'action', 'what'];
-        foreach ($filters->query()->reorder()->lazyByIdDesc(1000, 'log_entries.id', 'id')->chunk(1000) as $entries) {
-            /** @var list<LogEntry> $some */
-            $some = $entries->all();
-            Visibility::withoutNames($some, $me);
-            foreach ($some as $entry) {
-                yield [
-                    $entry->created_at->toIso8601String(),
-                    $entry->user->name ?? 'Wary Heron',
-                    $entry->action,
-                    $entry->summary,
-                ];
-            }
-        }
     }
 
     /** A place in the log that was not given out by this page is as if none were asked for. */

@@ -9,6 +9,7 @@ use App\Files\Out\SvgPicture;
 use App\Http\Controllers\Controller;
 use App\Models\Review;
 use App\Queries\Report\FlowQuery;
+use App\Queries\Report\MadeFiles;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -19,7 +20,7 @@ use WaryHeron\Core\Flow\DiagramSvg;
 
 final class ReportController extends Controller
 {
-    public function show(Review $review): View
+    public function show(Request $request, Review $review): View
     {
         return view('report.show', [
             'review' => $review,
@@ -29,6 +30,7 @@ final class ReportController extends Controller
             'sources' => FlowQuery::sources($review),
             'diagram' => FlowQuery::diagram($review),
             'captions' => FlowQuery::captionKeys($review),
+            'made' => MadeFiles::of($review, $this->me($request)),
         ]);
     }
 

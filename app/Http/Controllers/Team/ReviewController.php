@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Team;
 
+use App\Actions\Team\CloseReview;
 use App\Actions\Team\CreateReview;
 use App\Http\Controllers\Controller;
 use App\Models\Review;
@@ -29,6 +30,14 @@ final class ReviewController extends Controller
             'question',
             $create->execute($this->me($request), $given['title'], $given['question'] ?? ''),
         );
+    }
+
+    public function close(Request $request, Review $review, CloseReview $close): RedirectResponse
+    {
+        $given = $request->validate(['closed' => ['required', 'boolean']]);
+        $close->execute($this->me($request), $review, (bool) $given['closed']);
+
+        return redirect()->to(route('report', $review).'#whole');
     }
 
     public function show(Review $review): RedirectResponse

@@ -1,0 +1,269 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Archive;
+
+use App\Access\Role;
+use App\Actions\Shared\WriteLog;
+use App\Database\ArchivedTable;
+use App\Database\ArchivedTables;
+use App\Files\In\ArchivedRow;
+use App\Files\In\ArchiveFile;
+use App\Files\Out\ArchivedRows;
+use App\Files\StoredCopy;
+use App\Models\Review;
+use App\Models\User;
+use Illuminate\Database\QueryException;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Storage;
+use WaryHeron\Core\Archive\ArchivedFile;
+use WaryHeron\Core\Archive\BadArchive;
+
+/** Brings a whole review in from its archive, or nothing of it. */
+final readonly class BringInArchive
+{
+    private const PART = 500;
+
+    private const PART_BYTES = 8_388_608;
+
+    public function __construct(private PeopleOfArchive $people, private WriteLog $log)
+    {
+    }
+
+    /**
+     * @param  User  $by  leads the review from now on
+     * @param  bool  $isTrusted  whether people of the archive are taken for those of this copy with the same address
+     * @param  \Closure(int $done, int $total): void  $told
+     *
+     * @throws BadArchive If it cannot be taken; nothing was.
+     */
+    public function execute(User $by, string $path, bool $isTrusted, \Closure $told): Review
+    {
+        $archive = ArchiveFile::open($path);
+        $manifest = $archive->manifest;
+        if ($manifest->structure > ArchivedTables::structure()) {
+            throw new BadArchive('It was written by a newer release. Bring this copy up to date and try again.');
+        }
+        if (Review::query()->whereKey($manifest->review)->exists()) {
+            throw new BadArchive("“{$manifest->title}” is here already. An archive brings back what is not here any more.");
+        }
+        $tables = ArchivedTables::all();
+        $this->checkTables($archive, $tables);
+        $this->keepFiles($archive);
+
+        return DB::transaction(function () use ($by, $archive, $tables, $isTrusted, $told): Review {
+            $manifest = $archive->manifest;
+            $ids = $this->people->execute($by, $archive, $isTrusted) + $this->thesauriHere($archive);
+            foreach ($tables as $n => $table) {
+                $this->bring($archive, $table, $ids);
+                $told($n + 1, count($tables));
+            }
+            $this->checkBounds($manifest->review, $ids, $archive);
+            $review = Review::query()->findOrFail($manifest->review);
+            $review->memberships()->updateOrCreate(['user_id' => $by->id], ['role' => Role::Lead]);
+            ($this->log)(
+                $review,
+                $by,
+                'archive.brought-in',
+                "Brought the review in from an archive of {$manifest->writtenAt}",
+                $review,
+                ['written' => $manifest->writtenAt, 'structure' => $manifest->structure],
+            );
+
+            return $review;
+        });
+    }
+
+    /** @param  list<ArchivedTable>  $tables */
+    private function checkTables(ArchiveFile $archive, array $tables): void
+    {
+        $known = array_map(fn (ArchivedTable $one): string => $one->file(), $tables);
+        foreach ($archive->manifest->files as $one) {
+            if (str_starts_with($one->name, 'data/') && ! in_array($one->name, [...$known, 'data/people.jsonl'], true)) {
+                throw new BadArchive("“{$one->name}” is of no table that this copy knows, and would be lost.");
+            }
+        }
+        foreach (['data/reviews.jsonl', 'data/people.jsonl'] as $needed) {
+            $file = $archive->manifest->file($needed);
+            if ($file === null || (int) $file->rows === 0) {
+                throw new BadArchive("“{$needed}” is missing or empty.");
+            }
+        }
+    }
+
+    /** Files go by their checksums: what is here already is the same, and what is new takes nothing away. */
+    private function keepFiles(ArchiveFile $archive): void
+    {
+        foreach ($archive->manifest->files as $one) {
+            if (! str_starts_with($one->name, 'files/')) {
+                continue;
+            }
+            $stored = substr($one->name, strlen('files/'));
+            if (preg_match('~^(deliveries|full-texts)/[0-9a-f]{64}\z~', $stored) !== 1 || basename($stored) !== $one->sha256) {
+                throw new BadArchive("“{$one->name}” is not named by its checksum.");
+            }
+            if (! Storage::exists($stored)) {
+                $this->keep($archive, $one, $stored);
+            }
+        }
+    }
+
+    private function keep(ArchiveFile $archive, ArchivedFile $file, string $stored): void
+    {
+        $path = (string) tempnam(sys_get_temp_dir(), 'heron');
+        try {
+            $archive->extract($file->name, $path);
+            StoredCopy::keep($path, $stored);
+        } finally {
+            unlink($path);
+        }
+    }
+
+    /** @return array<string, string> ids of the thesauri of this copy by those of the archive, where they are the same */
+    private function thesauriHere(ArchiveFile $archive): array
+    {
+        $ids = [];
+        foreach ($archive->manifest->file('data/schemes.jsonl') === null ? [] : $archive->lines('data/schemes.jsonl') as $n => $line) {
+            $row = ArchivedRow::decode($line, 'schemes', $n);
+            if (($row['review_id'] ?? null) === null) {
+                $same = DB::table('schemes')->whereNull('review_id')->where('content_hash', $row['content_hash'] ?? '')->value('id');
+                $ids += $same === null ? [] : [(string) $row['id'] => (string) $same];
+            }
+        }
+
+        return $ids;
+    }
+
+    /** @param  array<string, string>  $ids  of here by those of the archive */
+    private function bring(ArchiveFile $archive, ArchivedTable $table, array $ids): void
+    {
+        if ($archive->manifest->file($table->file()) === null) {
+            return; // a table that is younger than the archive
+        }
+        [$lines, $bytes, $columns] = [[], 0, null];
+        foreach ($archive->lines($table->file()) as $n => $line) {
+            $row = new ArchivedRow($table, $n, $line, $archive->manifest->review, $ids);
+            $columns ??= $row->columns();
+            if ($columns !== $row->columns()) {
+                throw new BadArchive("Line {$n} of “{$table->file()}” has other columns than the first.");
+            }
+            if ($row->isHere()) {
+                continue;
+            }
+            $lines[] = $row->line();
+            $bytes += strlen($line);
+            if (count($lines) === self::PART || $bytes > self::PART_BYTES) {
+                $this->insert($table, $columns, $lines, $n);
+                [$lines, $bytes] = [[], 0];
+            }
+        }
+        if ($lines !== []) {
+            $this->insert($table, $columns ?? [], $lines, $n ?? 0);
+        }
+        $this->nameEachOther($archive, $table, $columns ?? [], $ids);
+        $this->countOn($table);
+    }
+
+    /** What comes later is numbered after what was brought. */
+    private function countOn(ArchivedTable $table): void
+    {
+        foreach ($table->numbered as $column) {
+            DB::statement(
+                "SELECT setval(pg_get_serial_sequence(?, ?), greatest(
+                    (SELECT coalesce(max(\"{$column}\"), 0) FROM \"{$table->name}\") + 1,
+                    nextval(pg_get_serial_sequence(?, ?))))",
+                [$table->name, $column, $table->name, $column],
+            );
+        }
+    }
+
+    /**
+     * @param  list<string>  $columns
+     * @param  list<string>  $lines
+     */
+    private function insert(ArchivedTable $table, array $columns, array $lines, int $until): void
+    {
+        $into = implode(', ', array_map(fn (string $one): string => "\"{$one}\"", $columns));
+        // rows that name others of their own table name them when all are there
+        $from = implode(', ', array_map(
+            fn (string $one): string => in_array($one, $table->toItself, true) ? 'NULL' : "\"{$one}\"",
+            $columns,
+        ));
+        $this->carefully($table, $until, fn () => DB::insert(
+            "INSERT INTO \"{$table->name}\" ({$into}) OVERRIDING SYSTEM VALUE SELECT {$from} FROM jsonb_populate_recordset(NULL::\"{$table->name}\", ?::jsonb)",
+            ['['.implode(',', $lines).']'],
+        ));
+    }
+
+    /**
+     * @param  list<string>  $columns
+     * @param  array<string, string>  $ids
+     */
+    private function nameEachOther(ArchiveFile $archive, ArchivedTable $table, array $columns, array $ids): void
+    {
+        $named = array_values(array_intersect($table->toItself, $columns));
+        if ($named === []) {
+            return;
+        }
+        $set = implode(', ', array_map(fn (string $one): string => "\"{$one}\" = named.\"{$one}\"", $named));
+        $any = implode(', ', array_map(fn (string $one): string => "named.\"{$one}\"", $named));
+        $flush = fn (array $lines, int $n) => $this->carefully($table, $n, fn () => DB::update(
+            "UPDATE \"{$table->name}\" AS t SET {$set} FROM jsonb_populate_recordset(NULL::\"{$table->name}\", ?::jsonb) AS named
+                WHERE t.review_id = named.review_id AND t.id = named.id AND coalesce({$any}) IS NOT NULL",
+            ['['.implode(',', $lines).']'],
+        ));
+        $lines = [];
+        foreach ($archive->lines($table->file()) as $n => $line) {
+            $row = new ArchivedRow($table, $n, $line, $archive->manifest->review, $ids);
+            if ($row->names($named)) {
+                $lines[] = $row->line();
+            }
+            if (count($lines) === self::PART) {
+                $flush($lines, $n);
+                $lines = [];
+            }
+        }
+        $lines === [] || $flush($lines, $n ?? 0);
+    }
+
+    /**
+     * Nothing in it may name a row of another review, or a person whom it does not list.
+     *
+     * @param  array<string, string>  $ids
+     */
+    private function checkBounds(string $reviewId, array $ids, ArchiveFile $archive): void
+    {
+        foreach (ArchivedTables::loose() as ['table' => $table, 'column' => $column, 'other' => $other]) {
+            $strays = DB::selectOne(
+                "SELECT EXISTS (SELECT FROM \"{$table}\" t JOIN \"{$other}\" o ON o.id = t.\"{$column}\"
+                    WHERE t.review_id = ? AND o.review_id <> ?) AS any",
+                [$reviewId, $reviewId],
+            );
+            if ($strays->any) {
+                throw new BadArchive("“data/{$table}.jsonl” names rows of another review in “{$column}”.");
+            }
+        }
+        $listed = [];
+        foreach ($archive->lines('data/people.jsonl') as $n => $line) {
+            $id = (string) ArchivedRow::decode($line, 'people', $n)['id'];
+            $listed[$ids[$id] ?? $id] = true;
+        }
+        foreach (ArchivedRows::people($reviewId) as $line) {
+            if (! isset($listed[json_decode($line, true)['id']])) {
+                throw new BadArchive('It names people whom “data/people.jsonl” does not list.');
+            }
+        }
+    }
+
+    /** @param  \Closure(): mixed  $write */
+    private function carefully(ArchivedTable $table, int $until, \Closure $write): void
+    {
+        try {
+            $write();
+        } catch (QueryException $refused) {
+            $why = preg_match('/(ERROR|DETAIL): +(.{1,200})/', (string) ($refused->errorInfo[2] ?? ''), $m) === 1 ? $m[2] : '';
+            throw new BadArchive("“{$table->file()}” cannot be taken, in the lines up to {$until}: {$why}", 0, $refused);
+        }
+    }
+}

@@ -1,0 +1,103 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Archive;
+
+use App\Database\ArchivedTables;
+use App\Files\In\ArchiveFile;
+use App\Models\FullText;
+use App\Models\LogEntry;
+use App\Models\Review;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Storage;
+use WaryHeron\Core\Archive\BadArchive;
+
+/**
+ * Deletes a review for good, after an archive that holds all of it. Only the owner of the tables can: what is only added
+ * to stays for everybody else.
+ */
+final class DeleteReview
+{
+    /** @throws BadArchive If the archive is not whole, or something was done after it. */
+    public function execute(Review $review, string $archive): void
+    {
+        $this->check($review, ArchiveFile::open($archive));
+        $stored = $this->stored($review);
+        DB::transaction(function () use ($review): void {
+            // scratched from the places that do not name the review, and then from those that do, the last first
+            DB::table('recipe_exports')
+                ->whereIn('recipe_id', DB::table('export_recipes')->where('review_id', $review->id)->select('id'))
+                ->delete();
+            $tables = [...array_keys(ArchivedTables::LEFT_OUT)];
+            foreach (array_reverse(ArchivedTables::all()) as $table) {
+                $tables[] = $table->name;
+            }
+            foreach (self::inOrder($tables) as $table) {
+                DB::statement("ALTER TABLE \"{$table}\" DISABLE TRIGGER USER");
+                DB::table($table)->where($table === 'reviews' ? 'id' : 'review_id', $review->id)->delete();
+                DB::statement("ALTER TABLE \"{$table}\" ENABLE TRIGGER USER");
+            }
+        });
+        Storage::delete($stored);
+    }
+
+    private function check(Review $review, ArchiveFile $archive): void
+    {
+        if ($archive->manifest->review !== $review->id) {
+            throw new BadArchive("It is of “{$archive->manifest->title}”.");
+        }
+        if (! $archive->manifest->hasFullTexts) {
+            throw new BadArchive('It is without the full texts, which would be lost.');
+        }
+        $last = LogEntry::query()
+            ->where('review_id', $review->id)
+            ->where('action', '<>', 'archive.written')
+            ->max('id');
+        foreach ($archive->lines('data/log_entries.jsonl') as $line) {
+            if (str_contains($line, "\"id\": \"{$last}\"")) {
+                return;
+            }
+        }
+        throw new BadArchive('Something was done in the review after it was written.');
+    }
+
+    /**
+     * @param  list<string>  $tables
+     * @return list<string>
+     */
+    private static function inOrder(array $tables): array
+    {
+        // what names work of this place goes before the work
+        $last = ['tasks', 'reviews'];
+
+        return [
+            ...array_values(array_diff($tables, $last, ['jobs', 'scheme_concepts', 'recipe_exports'])),
+            ...$last,
+        ];
+    }
+
+    /** @return list<string> files that no other review has */
+    private function stored(Review $review): array
+    {
+        $elsewhere = fn (string $table, string $column, string $hash): bool => DB::table($table)
+            ->where($column, $hash)
+            ->where('review_id', '<>', $review->id)
+            ->exists();
+        $stored = [];
+        foreach (DB::table('deliveries')->where('review_id', $review->id)->whereNotNull('file_hash')->pluck('file_hash') as $hash) {
+            $elsewhere('deliveries', 'file_hash', (string) $hash) || ($stored[] = "deliveries/{$hash}");
+        }
+        foreach (DB::table('full_texts')->where('review_id', $review->id)->get(['hash', 'read_hash']) as $paper) {
+            foreach (array_filter([$paper->hash, $paper->read_hash]) as $hash) {
+                $elsewhere('full_texts', 'hash', $hash) || $elsewhere('full_texts', 'read_hash', $hash)
+                    || ($stored[] = FullText::pathOf($hash));
+            }
+        }
+        foreach (DB::table('made_files')->where('review_id', $review->id)->pluck('stored') as $made) {
+            $stored[] = (string) $made;
+        }
+
+        return $stored;
+    }
+}

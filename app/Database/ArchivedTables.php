@@ -1,0 +1,172 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Database;
+
+use Illuminate\Support\Facades\DB;
+use stdClass;
+
+/**
+ * Which tables hold what a review is, read from the catalogue, so that a table that is new is archived without being
+ * named anywhere.
+ */
+final class ArchivedTables
+{
+    /** What is of a review and is not archived: what passes, what is made from the rest, and what lets somebody in. */
+    public const LEFT_OUT = [
+        'claims' => 'who has something open just now',
+        'item_claims' => 'who has something open just now',
+        'report_presence' => 'who has something open just now',
+        'jobs' => 'work of this installation',
+        'tasks' => 'work of this installation',
+        'made_files' => 'files that were made here to be taken away',
+        'tallies' => 'counted by the database as items come in',
+        'invitations' => 'what lets somebody in',
+        'reading_links' => 'what lets somebody in',
+    ];
+
+    /** Rows of a review that do not name it. */
+    private const BY_ANOTHER = ['scheme_concepts', 'recipe_exports'];
+
+    /** What the insertion of a row changes in others comes before these. */
+    private const AFTER = ['assignments' => ['decisions', 'items']];
+
+    /** Columns that name work of this installation. */
+    public const OF_THIS_PLACE = ['task_id'];
+
+    /** @return list<ArchivedTable> so that a row comes after those that it names */
+    public static function all(): array
+    {
+        $references = self::references();
+        $tables = $after = [];
+        foreach (self::named() as $name) {
+            $of = array_filter($references, fn (array $one): bool => $one['table'] === $name);
+            $to = fn (string $other): array => array_values(array_unique(array_merge([], ...array_column(
+                array_filter($of, fn (array $one): bool => $one['other'] === $other),
+                'columns',
+            ))));
+            [$columns, $numbered] = self::columns($name);
+            $tables[$name] = new ArchivedTable($name, $columns, self::key($name), $to($name), $to('users'), $numbered);
+            $after[$name] = array_column($of, 'other');
+        }
+        foreach ($after as $name => $others) {
+            $after[$name] = array_values(array_diff(array_intersect($others, array_keys($tables)), [$name]));
+        }
+        $ordered = [];
+        foreach (array_keys($tables) as $name) {
+            self::place($name, array_merge_recursive($after, self::AFTER), $ordered);
+        }
+
+        return array_map(fn (string $name): ArchivedTable => $tables[$name], array_keys($ordered));
+    }
+
+    /**
+     * References that the database does not bind to one review.
+     *
+     * @return list<array{table: string, column: string, other: string}>
+     */
+    public static function loose(): array
+    {
+        $names = array_flip(self::named());
+        $bound = array_filter(self::references(), fn (array $one): bool => ! $one['isBound'] && count($one['columns']) === 1
+            && isset($names[$one['table']], $names[$one['other']])
+            && ! in_array($one['other'], ['reviews', 'schemes'], true)
+            && array_intersect([$one['table'], $one['other']], self::BY_ANOTHER) === []);
+
+        return array_values(array_map(
+            fn (array $one): array => ['table' => $one['table'], 'column' => $one['columns'][0], 'other' => $one['other']],
+            $bound,
+        ));
+    }
+
+    /** The newest change to the tables; names sort by age. */
+    public static function structure(): string
+    {
+        return (string) DB::table('migrations')->max('migration');
+    }
+
+    /**
+     * @param  array<string, list<string>>  $after
+     * @param  array<string, true>  $ordered
+     */
+    private static function place(string $name, array $after, array &$ordered): void
+    {
+        foreach (isset($ordered[$name]) ? [] : $after[$name] as $before) {
+            self::place($before, $after, $ordered);
+        }
+        $ordered[$name] = true;
+    }
+
+    /** @return list<string> */
+    private static function named(): array
+    {
+        $with = DB::select(
+            <<<'SQL'
+            SELECT c.table_name AS name FROM information_schema.columns c
+            JOIN information_schema.tables t USING (table_schema, table_name)
+            WHERE table_schema = current_schema AND t.table_type = 'BASE TABLE' AND c.column_name = 'review_id'
+            ORDER BY 1
+            SQL,
+        );
+        $names = [...array_column($with, 'name'), ...self::BY_ANOTHER];
+
+        return ['reviews', ...array_values(array_diff($names, array_keys(self::LEFT_OUT)))];
+    }
+
+    /** @return array{list<string>, list<string>} those that are written, and which of them the database numbers */
+    private static function columns(string $table): array
+    {
+        $columns = DB::select(
+            <<<'SQL'
+            SELECT column_name AS name, is_identity = 'YES' AS numbered FROM information_schema.columns
+            WHERE table_schema = current_schema AND table_name = ? AND is_generated = 'NEVER' ORDER BY ordinal_position
+            SQL,
+            [$table],
+        );
+        $numbered = array_filter($columns, fn (stdClass $one): bool => $one->numbered);
+
+        return [array_column($columns, 'name'), array_column($numbered, 'name')];
+    }
+
+    /** @return list<string> */
+    private static function key(string $table): array
+    {
+        return array_column(DB::select(
+            <<<'SQL'
+            SELECT a.attname AS name FROM pg_index i
+            JOIN unnest(i.indkey) WITH ORDINALITY AS k (number, place) ON true
+            JOIN pg_attribute a ON a.attrelid = i.indrelid AND a.attnum = k.number
+            WHERE i.indrelid = ?::regclass AND i.indisprimary ORDER BY k.place
+            SQL,
+            [$table],
+        ), 'name');
+    }
+
+    /** @return list<array{table: string, other: string, columns: list<string>, isBound: bool}> bound: to one review */
+    private static function references(): array
+    {
+        $found = DB::select(
+            <<<'SQL'
+            SELECT c.conrelid::regclass::text AS of_table, c.confrelid::regclass::text AS other,
+                string_agg(a.attname, ',' ORDER BY k.place) FILTER (WHERE a.attname <> 'review_id') AS columns,
+                bool_or(a.attname = 'review_id') AS is_bound
+            FROM pg_constraint c
+            JOIN unnest(c.conkey) WITH ORDINALITY AS k (number, place) ON true
+            JOIN pg_attribute a ON a.attrelid = c.conrelid AND a.attnum = k.number
+            WHERE c.contype = 'f' AND c.connamespace = current_schema::regnamespace
+            GROUP BY c.oid, 1, 2 ORDER BY 1, c.conname
+            SQL,
+        );
+
+        return array_values(array_map(
+            fn (stdClass $one): array => [
+                'table' => $one->of_table,
+                'other' => $one->other,
+                'columns' => array_values(array_filter(explode(',', $one->columns ?? ''))),
+                'isBound' => $one->is_bound,
+            ],
+            $found,
+        ));
+    }
+}
