@@ -3,7 +3,7 @@
 run_bench() {
     local name="${1:-}"
     [ $# -gt 0 ] && shift
-    case "$name" in pages | library | deliver | screening | search | vocabulary | match | convert | ranking | texts | leads | scouting | judged | synthesis | report) ;; *) fail "there is no benchmark “$name”." "./heron bench pages|library|deliver|screening|search|vocabulary|match|convert|ranking|texts|leads|scouting|judged|synthesis|report [SIZE]" ;; esac
+    case "$name" in pages | library | deliver | screening | search | vocabulary | match | convert | ranking | texts | leads | scouting | judged | synthesis | report | archive) ;; *) fail "there is no benchmark “$name”." "./heron bench pages|library|deliver|screening|search|vocabulary|match|convert|ranking|texts|leads|scouting|judged|synthesis|report|archive [SIZE]" ;; esac
     case "$name" in match | convert | ranking | texts | leads | scouting) # these need no database
         { need_cli_packages; need_composer; } >&2
         "bench_$name" "$@"
@@ -114,6 +114,15 @@ bench_library() {
     } >&2
     review="$(owner_artisan heron:load "${1:-100000}" 3 | sed -n 's/.*"review":"\([0-9a-z]*\)".*/\1/p')"
     BENCH_EMAIL=screener1@heron.example php -d pcov.enabled=0 bench/library.php "http://127.0.0.1:$WEB_PORT" "$review" 12
+}
+
+# A whole review as a file and back; publications made by the database, 200 papers of random bytes.
+bench_archive() {
+    local review
+    step "Making a review of ${1:-100000} publications" >&2
+    review="$(owner_artisan heron:load "${1:-100000}" 3 | sed -n 's/.*"review":"\([0-9a-z]*\)".*/\1/p')"
+    owner_sql -c ANALYZE >&2
+    owner_artisan heron:bench-archive "$review" "${@:2}"
 }
 
 # Maps and tables of coded studies, and pooling.

@@ -25,7 +25,7 @@ final class DeleteReview
         $this->check($review, ArchiveFile::open($archive));
         $stored = $this->stored($review);
         DB::transaction(function () use ($review): void {
-            // scratched from the places that do not name the review, and then from those that do, the last first
+            $indexed = $this->indexed();
             DB::table('recipe_exports')
                 ->whereIn('recipe_id', DB::table('export_recipes')->where('review_id', $review->id)->select('id'))
                 ->delete();
@@ -38,8 +38,28 @@ final class DeleteReview
                 DB::table($table)->where($table === 'reviews' ? 'id' : 'review_id', $review->id)->delete();
                 DB::statement("ALTER TABLE \"{$table}\" ENABLE TRIGGER USER");
             }
+            array_map(fn (string $index) => DB::statement("DROP INDEX {$index}"), $indexed);
         });
         Storage::delete($stored);
+    }
+
+    /** @return list<string> names of indexes that were made: each row that goes is looked for wherever it could be named */
+    private function indexed(): array
+    {
+        $made = [];
+        foreach (ArchivedTables::loose() as ['table' => $table, 'column' => $column]) {
+            $has = DB::scalar(
+                'SELECT EXISTS (SELECT FROM pg_index i JOIN pg_attribute a ON a.attrelid = i.indrelid AND a.attnum = i.indkey[0]
+                    WHERE i.indrelid = ?::regclass AND a.attname = ? AND i.indpred IS NULL)',
+                [$table, $column],
+            );
+            if (! $has) {
+                DB::statement("CREATE INDEX going_{$table}_{$column} ON \"{$table}\" (\"{$column}\")");
+                $made[] = "going_{$table}_{$column}";
+            }
+        }
+
+        return $made;
     }
 
     private function check(Review $review, ArchiveFile $archive): void

@@ -15,7 +15,7 @@
                 @csrf
                 <p>A review comes back as it was when the archive was written, and you lead it. Every file in it is checked first; if
                     anything is damaged or missing, nothing is taken.</p>
-                <p class="mt-2">Its people are named as they were. Nobody of this copy but you is taken for one of them: invite those who
+                <p class="mt-2 mb-2">Its people are named as they were. Nobody of this copy but you is taken for one of them: invite those who
                     are to go on with it.</p>
                 <x-field name="file" label="Archive" help="A zip file of up to 200 MB. Larger ones are brought in by whoever runs this copy: heron bring-in.">
                     <input class="input" type="file" id="file" name="file" accept=".zip,application/zip" required>

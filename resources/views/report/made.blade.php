@@ -1,9 +1,9 @@
 <div class="section" id="made" @if ($made->isUnderWay) data-reload-when-done @endif>
     <h3>Made in the background</h3>
     <form class="row" method="post" action="{{ route('made.store', $review) }}">@csrf
-        <button class="button button-plain" name="kind" value="report-pdf">Report as PDF</button>
-        <button class="button button-plain" name="kind" value="report-docx">Report as DOCX</button>
-        <button class="button button-plain" name="kind" value="supplements"
+        <button class="button" name="kind" value="report-pdf">Report as PDF</button>
+        <button class="button" name="kind" value="report-docx">DOCX</button>
+        <button class="button" name="kind" value="supplements"
             title="Each step as a file: searches, strategies, references, decisions, coding, evidence, flow, Log">Supplementary files</button>
     </form>
     @error('kind')
@@ -26,12 +26,15 @@
         <h3>The whole review</h3>
         <p class="small">An archive is one file of open formats that holds everything, for years to come or for another
             installation.</p>
-        <form class="row mt-1" method="post" action="{{ route('made.store', $review) }}">@csrf
-            <button class="button button-plain" name="kind" value="archive">Archive with full texts</button>
-            <button class="button button-plain" name="kind" value="bare-archive">without</button>
+        <form class="mt-1" method="post" action="{{ route('made.store', $review) }}">@csrf
+            <button class="button" name="kind" value="archive">Write an archive</button>
+            <button class="button button-plain" name="kind" value="bare-archive">without full texts</button>
         </form>
-        <form class="row mt-2" method="post" action="{{ route('reviews.close', $review) }}">@csrf @method('put')
-            <button class="button button-plain" name="closed" value="{{ $review->closed_at ? 0 : 1 }}">{{ $review->closed_at
+        @error('archive')
+            <p class="problem" role="alert">{{ $message }}</p>
+        @enderror
+        <form class="mt-2" method="post" action="{{ route('reviews.close', $review) }}">@csrf @method('put')
+            <button class="button" name="closed" value="{{ $review->closed_at ? 0 : 1 }}">{{ $review->closed_at
                 ? 'Open the review again' : 'Close the review' }}</button> <span class="small quiet">{{ $review->closed_at
                 ? 'It is read, and nothing in it is changed.' : 'Then it is read, and nothing in it is changed.' }}</span>
         </form>

@@ -1,7 +1,7 @@
 <x-page title="What waits for me">
     <div class="desk">
         <header class="home-head">
-            <h1>What waits for me</h1> <span class="row"><a href="{{ route('archives.create') }}">Bring in an archive</a> <a class="button"
+            <h1>What waits for me</h1> <span class="row"><a class="button button-plain" href="{{ route('archives.create') }}">Bring in an archive</a> <a class="button"
                     href="{{ route('reviews.create') }}">Start a review</a></span>
         </header>
         @forelse ($reviews as $one)

@@ -75,6 +75,30 @@ final class AtArchive
         return $contents;
     }
 
+    /** @return list<string> files of two archives of one review that say something else, but for that they were written */
+    public static function differing(string $first, string $second): array
+    {
+        [$one, $other] = array_map(self::lasting(...), [$first, $second]);
+
+        return array_values(array_filter(
+            array_unique([...array_keys($one), ...array_keys($other)]),
+            fn (string $name): bool => ($one[$name] ?? null) !== ($other[$name] ?? null),
+        ));
+    }
+
+    /** @return array<string, string> */
+    private static function lasting(string $path): array
+    {
+        $contents = self::contents($path);
+        unset($contents['manifest.json']);
+        foreach (['data/log_entries.jsonl', 'open/log.csv'] as $log) {
+            $lines = array_filter(explode("\n", $contents[$log]), fn (string $line): bool => ! str_contains($line, 'archive.'));
+            $contents[$log] = implode("\n", $lines);
+        }
+
+        return $contents;
+    }
+
     /**
      * The archive with some of its files changed, and a manifest that says so.
      *

@@ -17,7 +17,7 @@ it('gives the lead an archive and nobody else, and each the supplements that the
     $theirs = MadeFile::query()->sole();
     $this->get("{$url}/made/{$theirs->id}")->assertOk();
     $this->actingAs($people['lead'])->get("{$url}/made/{$theirs->id}")->assertNotFound();
-    $this->post("{$url}/made", ['kind' => 'archive'])->assertRedirect("{$url}#made");
+    $this->post("{$url}/made", ['kind' => 'archive'])->assertRedirect("{$url}#whole");
     $archive = MadeFile::query()->where('kind', 'archive')->sole();
     $this->get($url)->assertSee('Archive with full texts')->assertSee($archive->sha256)->assertDontSee($theirs->sha256);
     $file = $this->get("{$url}/made/{$archive->id}")->assertOk()->baseResponse->getFile();
@@ -53,8 +53,8 @@ it('gives no archive of what nobody may see yet', function () {
     $world->deliver([['TI' => 'Lamps']]);
     $world->decide('anna', $world->item(), 'include');
     $url = "/reviews/{$world->review->id}/report";
-    $this->actingAs($world->people['lead'])->post("{$url}/made", ['kind' => 'bare-archive'])->assertSessionHasErrors('kind');
-    expect(MadeFile::query()->count())->toBe(0)->and(session('errors')->first('kind'))->toContain('1 of them you may not see yet');
+    $this->actingAs($world->people['lead'])->post("{$url}/made", ['kind' => 'bare-archive'])->assertSessionHasErrors('archive');
+    expect(MadeFile::query()->count())->toBe(0)->and(session('errors')->first('archive'))->toContain('1 of them you may not see yet');
 });
 
 it('brings an archive in from the page, tells what is wrong with another, and lets others see neither', function () {

@@ -12,6 +12,7 @@ use App\Queries\Shared\Tallies;
 use App\Queries\Shared\Waterline;
 use Database\Demo\DemoReview;
 use Illuminate\Support\Facades\DB;
+use Tests\Feature\Archive\AtArchive;
 use Tests\Feature\Standin;
 use WaryHeron\Core\Screening\ItemState;
 
@@ -67,6 +68,13 @@ it('has something real to do on every screen, and is the same each time', functi
         ]);
         $this->actingAs($user)->get('/')->assertOk();
     }
+    // the whole of it as one file, and back
+    $written = AtArchive::write($review);
+    AtArchive::delete($review, $written);
+    $again = AtArchive::write(AtArchive::bring(User::query()->where('name', 'Ines Okafor')->sole(), $written));
+    expect(AtArchive::differing($written, $again))->toBe([])
+        ->and(FlowQuery::of($review->refresh())->contradictions())->toBe([])
+        ->and(Tallies::of($review)->in(ItemState::Disagreement))->toBeGreaterThanOrEqual(10);
     DB::statement("UPDATE users SET email = id || '@old.example'");
     DB::statement("UPDATE reviews SET title = 'old ' || id");
     expect(array_slice($picture(), 1))->toBe($first);

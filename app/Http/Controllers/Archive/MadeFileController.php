@@ -27,11 +27,11 @@ final class MadeFileController extends Controller
         if ($kind->isArchive()) {
             Gate::authorize('close', $review);
         }
-        $at = redirect()->to(route('report', $review).'#made');
+        $at = redirect()->to(route('report', $review).($kind->isArchive() ? '#whole' : '#made'));
         try {
             $ask->execute($this->me($request), $review, $kind);
         } catch (Refused $refused) {
-            return $at->withErrors(['kind' => $refused->getMessage()]);
+            return $at->withErrors([$kind->isArchive() ? 'archive' : 'kind' => $refused->getMessage()]);
         }
 
         return $at->with('notice', "“{$kind->label()}” is being made. It stands here when it is done.");
