@@ -2,6 +2,7 @@
 
 use App\Http\Controllers\Archive\ArchiveController;
 use App\Http\Controllers\Archive\MadeFileController;
+use App\Http\Controllers\Asking\AskController;
 use App\Http\Controllers\Coding\CodebookController;
 use App\Http\Controllers\Coding\CodingController;
 use App\Http\Controllers\Coding\CodingDeskController;
@@ -303,6 +304,11 @@ Route::prefix('/reviews/{review}')
                 ->middleware(['throttle:dear', WritesDownTakingOut::class])
                 ->name('report.download');
             Route::get('/report/links', [ReadingLinkController::class, 'index'])->name('report.links');
+            Route::get('/ask', [AskController::class, 'index'])->name('ask');
+            Route::post('/ask', [AskController::class, 'store'])->middleware('throttle:dear')->name('ask.store');
+            Route::get('/ask/{question}', [AskController::class, 'show'])->name('ask.show');
+            Route::delete('/ask/{question}', [AskController::class, 'forget'])->name('ask.forget');
+            Route::post('/ask/{question}/claim', [AskController::class, 'claim'])->name('ask.claim');
             Route::get('/report/text/changes', [ReportVersionController::class, 'compare'])
                 ->middleware('throttle:query')
                 ->name('report.changes');

@@ -13,6 +13,16 @@ abstract class TestCase extends BaseTestCase
 {
     private static bool $given = false;
 
+    /** Where the tests run in two halves, each has a database of its own. */
+    public function createApplication()
+    {
+        $name = 'heron_test'.($_SERVER['TEST_TOKEN'] ?? '');
+        $_ENV['DB_DATABASE'] = $_SERVER['DB_DATABASE'] = $name;
+        putenv("DB_DATABASE={$name}");
+
+        return parent::createApplication();
+    }
+
     protected function setUp(): void
     {
         parent::setUp();

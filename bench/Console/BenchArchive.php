@@ -44,7 +44,7 @@ final class BenchArchive extends Command
         $publications = DB::table('publications')->where('review_id', $review->id)->limit((int) $this->option('papers'))->pluck('id');
         foreach ($publications as $n => $publication) {
             // as papers are: hardly to be packed any further
-            $bytes = '%PDF-1.7 '.random_bytes(1024 * (int) $this->option('kilobytes'));
+            $bytes = '%PDF-1.7 '.random_bytes(max(1, 1024 * (int) $this->option('kilobytes')));
             $hash = hash('sha256', $bytes);
             Storage::put(FullText::pathOf($hash), $bytes);
             DB::table('full_texts')->insert([

@@ -375,6 +375,7 @@ export default () =>
             // what the address asks for; going to an item writes another one into it
             const [what, asked] = window.location.hash.slice(1).split(/-(.*)/);
             if (what !== 'result') this.goTo(this.items.some((one) => one.id === asked) ? asked : this.firstOpen());
+            if (what === 'find') this.findFirst(decodeURIComponent(asked));
             this.loadPassages(what === 'passage' ? asked : '');
             this.beginNumbers(desk.user, desk.publication, what === 'result' ? asked : null);
             window.addEventListener('keydown', (event) => this.pressed(event));

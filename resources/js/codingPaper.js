@@ -36,7 +36,7 @@ export default () => ({
         this.$refs.scroll.addEventListener('scroll', () => {
             this.page = sheet.page;
         });
-        this.show(copies[0]?.id ?? ABSTRACT);
+        this.first = this.show(copies[0]?.id ?? ABSTRACT);
     },
     get copy() {
         return this.copies.find((one) => one.id === this.source) ?? null;
@@ -124,6 +124,12 @@ export default () => ({
         this.foundAt = found.length ? 0 : words ? -2 : -1;
         this.remark();
         if (found.length) sheet.goTo({ ...found[0], quote: words });
+    },
+    // words that an address asks for
+    async findFirst(words) {
+        await this.first;
+        this.$refs.find.value = words;
+        await this.find({ target: { value: words } });
     },
     findNext() {
         if (this.found.length === 0) return;

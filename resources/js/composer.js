@@ -312,6 +312,7 @@ export default () => {
                 ({ editor, exchange, views, tools } = await opened);
                 this.ready = true;
                 this.read(editor.getJSON());
+                this.putAsked();
                 await this.look();
                 window.addEventListener('focus', () => this.look());
             },
@@ -347,6 +348,17 @@ export default () => {
                 } catch (failure) {
                     this.problem = failure.message;
                 }
+            },
+            // an answer that was asked for elsewhere comes as a claim of its own, at the end of what was found
+            putAsked() {
+                const [what, id, words] = window.location.hash.slice(1).split(/-(.*?)-(.*)/);
+                if (what !== 'claim' || !words || !this.mayWrite) return;
+                window.history.replaceState(null, '', window.location.pathname);
+                const [place] = tools.endsOf(editor.getJSON(), ['found']);
+                const text = { type: 'text', text: decodeURIComponent(words), marks: [{ type: 'claim', attrs: { id } }] };
+                const at = place ? this.positionOf(place.child) : editor.state.doc.content.size;
+                editor.chain().insertContentAt(at, { type: 'paragraph', content: [text] }).run();
+                this.showClaim(id);
             },
             positionOf(child) {
                 let at = 0;

@@ -111,6 +111,7 @@ final class Page extends Component
             'report' => [
                 'report.text' => 'Report',
                 'report' => 'Flow and files',
+                'ask' => 'Ask',
                 'report.links' => 'Reading links',
             ],
             default => [],

@@ -110,6 +110,7 @@ it('hides everything in a review from outsiders, and sends guests to sign in', f
         'part' => 'none',
         'table' => 'none',
         'link' => 'none',
+        'question' => 'none',
         'file' => 'none',
         'claim' => str_repeat('0', 26),
         'row' => str_repeat('0', 26),

@@ -37,9 +37,13 @@ final readonly class ClaimEvidence
             fn (string $stem): bool => ! str_contains(mb_strtolower("{$one['study']} {$one['says']} {$one['quote']}"), $stem),
         ) === [];
 
-        $all = [...$this->passages(), ...$this->answers(), ...$this->results()];
+        return array_slice(array_values(array_filter($this->all(), $has)), 0, self::MOST);
+    }
 
-        return array_slice(array_values(array_filter($all, $has)), 0, self::MOST);
+    /** @return list<array<string, mixed>> */
+    public function all(): array
+    {
+        return [...$this->passages(), ...$this->answers(), ...$this->results()];
     }
 
     /**

@@ -1,0 +1,71 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Asking;
+
+use App\Models\AskedQuestion;
+use App\Models\Review;
+use App\Models\User;
+use App\Queries\Asking\AskedPieces;
+use App\Queries\Asking\BearingNumbers;
+use App\Queries\Scouting\ReviewFamilies;
+use WaryHeron\Core\Asking\PieceRanking;
+use WaryHeron\Core\Asking\PlainAsk;
+use WaryHeron\Core\Asking\RankedPiece;
+
+/** Asks what a review holds in plain words, and keeps what it answered for whoever asked, and for nobody else. */
+final class AskReview
+{
+    private const MOST = 30;
+
+    /** So many questions of one person are kept. */
+    private const KEPT = 200;
+
+    /**
+     * @param  list<string>  $scopes  of AskedPieces::SCOPES
+     * @param  ?AskedQuestion  $after  the question that it follows
+     * @param  bool  $isNarrow  whether only studies of what was found before are asked
+     */
+    public function execute(User $by, Review $review, string $question, array $scopes, ?AskedQuestion $after, bool $isNarrow): AskedQuestion
+    {
+        $ask = PlainAsk::read($question, ReviewFamilies::of($review, $question));
+        $only = $isNarrow ? $after?->studies() : null;
+        $pieces = new AskedPieces($review, $ask, $only);
+        $ranked = (new PieceRanking($ask))->ranked($ask->isEmpty() ? [] : $pieces->in($scopes), self::MOST);
+        $numbers = new BearingNumbers($review, $ask);
+        $asked = AskedQuestion::query()->create([
+            'review_id' => $review->id,
+            'user_id' => $by->id,
+            'after_id' => $after?->id,
+            'question' => $question,
+            'scope' => $scopes,
+            'only_of' => $only,
+            'found' => [
+                'numbers' => $numbers->named(),
+                'counted' => $numbers->counted(),
+                'pieces' => array_map(fn (RankedPiece $one): array => [
+                    ...$pieces->shown($one->piece),
+                    'confidence' => $one->confidence->value,
+                    'reason' => $one->reason,
+                ], $ranked),
+                'looked' => $pieces->looked(),
+            ],
+        ]);
+        $this->forgetOldest($by, $review);
+
+        return $asked;
+    }
+
+    private function forgetOldest(User $by, Review $review): void
+    {
+        $oldest = AskedQuestion::query()
+            ->where('review_id', $review->id)
+            ->where('user_id', $by->id)
+            ->orderByDesc('id')
+            ->skip(self::KEPT)
+            ->limit(1000)
+            ->pluck('id');
+        AskedQuestion::query()->where('review_id', $review->id)->whereIn('id', $oldest)->delete();
+    }
+}

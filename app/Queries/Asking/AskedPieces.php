@@ -1,0 +1,214 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Queries\Asking;
+
+use App\Models\Report;
+use App\Models\Review;
+use App\Queries\Coding\CodedReports;
+use App\Queries\Report\Composed\ClaimEvidence;
+use Illuminate\Database\Query\Builder;
+use Illuminate\Support\Facades\DB;
+use stdClass;
+use WaryHeron\Core\Asking\Piece;
+use WaryHeron\Core\Asking\PieceKind;
+use WaryHeron\Core\Asking\PlainAsk;
+use WaryHeron\Core\Coding\Lead\Sentences;
+use WaryHeron\Core\Report\Document\Node;
+use WaryHeron\Core\Report\Document\Schema;
+
+/** What a review holds that may answer a plain question, as pieces to be ranked, each with where it stands. */
+final class AskedPieces
+{
+    /** Where one can ask, in words. */
+    public const SCOPES = [
+        'coded' => 'answers, results and passages',
+        'texts' => 'full texts of included studies',
+        'abstracts' => 'abstracts of the library',
+        'report' => 'the report',
+    ];
+
+    private const MOST_PAGES = 80;
+
+    private const MOST_ABSTRACTS = 150;
+
+    /** A sentence is no longer. */
+    private const LONGEST = 600;
+
+    /** @var array<string, array<string, mixed>> what is shown of a piece, by its id */
+    private array $shown = [];
+
+    /** @var array<string, int> how much was looked at, by scope */
+    private array $looked = [];
+
+    /** @param  ?list<string>  $onlyOf  publications */
+    public function __construct(private readonly Review $review, private readonly PlainAsk $ask, private readonly ?array $onlyOf)
+    {
+    }
+
+    /**
+     * @param  list<string>  $scopes
+     * @return list<Piece>
+     */
+    public function in(array $scopes): array
+    {
+        $pieces = [];
+        foreach ($scopes as $scope) {
+            $found = match ($scope) {
+                'coded' => $this->coded(),
+                'texts' => $this->texts(),
+                'abstracts' => $this->abstracts(),
+                'report' => $this->report(),
+                default => [],
+            };
+            $this->looked[$scope] = count($found);
+            $pieces = [...$pieces, ...$found];
+        }
+
+        return $pieces;
+    }
+
+    /** @return array<string, int> */
+    public function looked(): array
+    {
+        return $this->looked;
+    }
+
+    /** @return array<string, mixed> kind, says, quote, study, where, url, publication, evidence (kind and id, if a claim may rest on it) */
+    public function shown(Piece $piece): array
+    {
+        return $this->shown[$piece->id];
+    }
+
+    /** @return list<Piece> what people took from papers */
+    private function coded(): array
+    {
+        $pieces = [];
+        foreach ((new ClaimEvidence($this->review))->all() as $one) {
+            if ($this->onlyOf !== null && ! in_array($one['publication'], $this->onlyOf, true)) {
+                continue;
+            }
+            [$label, $says] = str_contains($one['says'], ': ') ? explode(': ', $one['says'], 2) : ['', $one['says']];
+            $id = ClaimEvidence::key($one);
+            $this->shown[$id] = [...$one, 'evidence' => ['kind' => $one['kind'], 'id' => $one['id']]];
+            $pieces[] = new Piece(PieceKind::from($one['kind']), $id, trim("{$says} {$one['quote']}"), $label, $one['study']);
+        }
+
+        return $pieces;
+    }
+
+    /** @return list<Piece> sentences of the pages that hold most of what is asked */
+    private function texts(): array
+    {
+        $pages = DB::table('paper_pages')
+            ->join('full_texts', fn ($join) => $join
+                ->on('full_texts.review_id', '=', 'paper_pages.review_id')
+                ->on('full_texts.id', '=', 'paper_pages.full_text_id'))
+            ->join('publications', 'publications.id', '=', 'full_texts.publication_id')
+            ->where('paper_pages.review_id', $this->review->id)
+            ->whereNull('full_texts.taken_out_at')
+            ->whereIn('full_texts.publication_id', CodedReports::of($this->review)->select('publication_id'))
+            ->when($this->onlyOf !== null, fn (Builder $some) => $some->whereIn('full_texts.publication_id', $this->onlyOf ?? []))
+            ->whereRaw("paper_pages.found_by @@ to_tsquery('simple', ?)", [$this->query()])
+            ->orderByRaw("ts_rank(paper_pages.found_by, to_tsquery('simple', ?)) DESC, paper_pages.full_text_id, number", [$this->query()])
+            ->limit(self::MOST_PAGES)
+            ->get(['paper_pages.number', 'blocks', 'full_texts.publication_id', 'publications.first_author', 'year']);
+        $pieces = [];
+        foreach ($pages as $page) {
+            foreach (json_decode($page->blocks, true, 16, JSON_THROW_ON_ERROR) as $block) {
+                $heading = ($block['kind'] ?? '') === 'heading' ? (string) $block['text'] : ($heading ?? '');
+                foreach (($block['kind'] ?? '') === 'heading' ? [] : Sentences::of((string) $block['text']) as $sentence) {
+                    $pieces[] = $this->sentence(PieceKind::Text, $page, $sentence, $heading, "page {$page->number}", "?page={$page->number}");
+                }
+            }
+        }
+
+        return $pieces;
+    }
+
+    /** @return list<Piece> */
+    private function abstracts(): array
+    {
+        $publications = DB::table('publications')
+            ->where('review_id', $this->review->id)
+            ->whereNull('merged_into')
+            ->whereNull('removed_at')
+            ->when($this->onlyOf !== null, fn (Builder $some) => $some->whereIn('id', $this->onlyOf ?? []))
+            ->whereRaw("words @@ to_tsquery('simple', ?)", [$this->query()])
+            ->orderByRaw("ts_rank(words, to_tsquery('simple', ?)) DESC, id", [$this->query()])
+            ->limit(self::MOST_ABSTRACTS)
+            ->get(['id AS publication_id', 'title', 'abstract', 'first_author', 'year']);
+        $pieces = [];
+        foreach ($publications as $one) {
+            foreach (Sentences::of((string) $one->abstract) as $sentence) {
+                $pieces[] = $this->sentence(PieceKind::Abstract, $one, $sentence, (string) $one->title, 'abstract');
+            }
+        }
+
+        return $pieces;
+    }
+
+    /** @return list<Piece> sentences that people wrote */
+    private function report(): array
+    {
+        $report = Report::of($this->review)->first();
+        $pieces = [];
+        $heading = '';
+        foreach ($report === null ? [] : Schema::node($report->said)->content as $n => $node) {
+            if ($node->type === Node::HEADING) {
+                $heading = $node->words();
+
+                continue;
+            }
+            foreach (Sentences::of($node->words()) as $i => $sentence) {
+                $id = "report {$n} {$i}";
+                $this->shown[$id] = [
+                    'kind' => 'report',
+                    'says' => '',
+                    'quote' => $sentence,
+                    'study' => '',
+                    'where' => $heading,
+                    'url' => route('report.text', $this->review, false),
+                    'publication' => '',
+                    'evidence' => null,
+                ];
+                $pieces[] = new Piece(PieceKind::Report, $id, $sentence, '', $heading);
+            }
+        }
+
+        return $pieces;
+    }
+
+    private function sentence(PieceKind $kind, stdClass $of, string $sentence, string $beside, string $where, string $at = ''): Piece
+    {
+        $sentence = mb_substr($sentence, 0, self::LONGEST);
+        $id = "{$kind->value} {$of->publication_id} {$at} ".count($this->shown);
+        $this->shown[$id] = [
+            'kind' => $kind->value,
+            'says' => '',
+            'quote' => $sentence,
+            'study' => trim("{$of->first_author} {$of->year}"),
+            'where' => $where,
+            'url' => $kind === PieceKind::Text
+                ? route('coding.show', [$this->review, $of->publication_id], false).$at
+                : route('publications.show', [$this->review, $of->publication_id], false),
+            'publication' => $of->publication_id,
+            'evidence' => null,
+        ];
+
+        return new Piece($kind, $id, $sentence, '', $beside);
+    }
+
+    /** Any of its words, as they begin. */
+    private function query(): string
+    {
+        $stems = array_map(
+            fn (string $stem): string => mb_strlen($stem) > 3 && str_ends_with($stem, 'i') ? mb_substr($stem, 0, -1) : $stem,
+            $this->ask->stems(),
+        );
+        $stems = array_filter($stems, fn (string $stem): bool => preg_match('/^[\p{L}\p{N}]+$/u', $stem) === 1);
+
+        return $stems === [] ? "'nothing is asked'" : implode(' | ', array_map(fn (string $stem): string => "{$stem}:*", $stems));
+    }
+}

@@ -1,0 +1,121 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Queries\Asking;
+
+use App\Models\KeptAnalysis;
+use App\Models\Review;
+use App\Models\ReviewOutcome;
+use App\Queries\Report\Composed\LiveNumbers;
+use App\Queries\Synthesis\PooledAnalysis;
+use App\Queries\Synthesis\Shown;
+use WaryHeron\Core\Asking\Extreme;
+use WaryHeron\Core\Asking\Piece;
+use WaryHeron\Core\Asking\PieceKind;
+use WaryHeron\Core\Asking\PieceRanking;
+use WaryHeron\Core\Asking\PlainAsk;
+use WaryHeron\Core\Asking\RankedPiece;
+
+/** Figures of the review that bear on a plain question: those it names, and of extremes the analyses in order. */
+final readonly class BearingNumbers
+{
+    private const MOST = 8;
+
+    public function __construct(private Review $review, private PlainAsk $ask)
+    {
+    }
+
+    /** @return list<array{label: string, value: string}> */
+    public function named(): array
+    {
+        $numbers = LiveNumbers::of($this->review);
+        $pieces = array_map(
+            fn (string $key, array $one): Piece => new Piece(PieceKind::Result, $key, $one['label']),
+            array_keys($numbers),
+            $numbers,
+        );
+        $ranked = (new PieceRanking($this->ask))->ranked($pieces, self::MOST);
+
+        return array_map(fn (RankedPiece $one): array => $numbers[$one->piece->id], $ranked);
+    }
+
+    /** @return list<array{of: string, how: string, rows: list<array{label: string, value: string, url: string}>}> for each extreme that is asked */
+    public function counted(): array
+    {
+        $analyses = $this->ask->extremes === [] ? [] : $this->analyses();
+
+        return array_map(fn (Extreme $one): array => [
+            'of' => $one->value,
+            'how' => self::how($one),
+            'rows' => array_slice($this->ordered($one, $analyses), 0, self::MOST),
+        ], $analyses === [] ? [] : $this->ask->extremes);
+    }
+
+    private static function how(Extreme $extreme): string
+    {
+        return match ($extreme) {
+            Extreme::Studies => 'analyses by how many studies they pool',
+            Extreme::People => 'analyses by how many people were studied in them',
+            Extreme::Largest => 'analyses by how far the estimate stands from no effect, within one measure: measures are not compared',
+            Extreme::Smallest => 'analyses by how near the estimate stands to no effect, within one measure: measures are not compared',
+            Extreme::Surest => 'analyses by how narrow the interval is, within one measure: measures are not compared',
+            Extreme::Varied => 'analyses by I²',
+        };
+    }
+
+    /** @return list<array<string, mixed>> */
+    private function analyses(): array
+    {
+        $outcomes = ReviewOutcome::query()->where('review_id', $this->review->id)->get()->keyBy('id');
+        $all = [];
+        foreach (KeptAnalysis::of($this->review)->get() as $kept) {
+            $outcome = $outcomes->get($kept->asked()->outcome);
+            if ($outcome === null) {
+                continue;
+            }
+            $pooled = PooledAnalysis::of($this->review, $kept->asked(), $outcome);
+            $estimate = $pooled->pooled();
+            $all[] = [
+                'title' => $kept->title,
+                'url' => route('analyses.show', [$this->review, $kept], false),
+                'measure' => $kept->asked()->measure,
+                'k' => $estimate->k,
+                'people' => $pooled->people(),
+                'i2' => $pooled->heterogeneity()->iSquared(),
+                'estimate' => $estimate->estimate,
+                'width' => $estimate->low === null || $estimate->high === null ? null : $estimate->high - $estimate->low,
+                'shown' => Shown::of($kept->asked()->measure, $estimate->estimate, $estimate->low, $estimate->high, $pooled->size()),
+            ];
+        }
+
+        return $all;
+    }
+
+    /**
+     * @param  list<array<string, mixed>>  $analyses
+     * @return list<array{label: string, value: string, url: string}>
+     */
+    private function ordered(Extreme $extreme, array $analyses): array
+    {
+        // on the scale on which they are pooled, no effect is 0
+        $size = fn (array $one): ?float => $one['estimate'] === null ? null : abs($one['estimate']);
+        [$by, $value] = match ($extreme) {
+            Extreme::Studies => [fn (array $one): int => -(int) $one['k'], fn (array $one): string => "{$one['k']} studies"],
+            Extreme::People => [fn (array $one): int => -(int) $one['people'], fn (array $one): string => number_format($one['people']).' people'],
+            Extreme::Varied => [
+                fn (array $one): float => -($one['i2'] ?? -1.0),
+                fn (array $one): string => $one['i2'] === null ? 'not to be told' : 'I² '.Shown::number($one['i2'], 0).' %',
+            ],
+            Extreme::Largest => [fn (array $one): array => [$one['measure']->value, -($size($one) ?? -1.0)], fn (array $one): string => $one['shown']],
+            Extreme::Smallest => [fn (array $one): array => [$one['measure']->value, $size($one) ?? INF], fn (array $one): string => $one['shown']],
+            Extreme::Surest => [fn (array $one): array => [$one['measure']->value, $one['width'] ?? INF], fn (array $one): string => $one['shown']],
+        };
+        usort($analyses, fn (array $a, array $b): int => [$by($a), $a['title']] <=> [$by($b), $b['title']]);
+
+        return array_map(
+            fn (array $one): array => ['label' => $one['title'], 'value' => $value($one), 'url' => $one['url']],
+            $analyses,
+        );
+    }
+}

@@ -1,0 +1,153 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WaryHeron\Core\Asking;
+
+use WaryHeron\Core\Coding\Lead\Confidence;
+use WaryHeron\Core\Text\Stem;
+
+/**
+ * Ranks the pieces of a review by how well they answer a plain question: BM25 over its terms (Robertson and Zaragoza 2009,
+ * Foundations and Trends in Information Retrieval 3:333), where any phrase that says a term counts as the term. What
+ * holds less than half of what was asked, by weight, is not said to answer.
+ */
+final readonly class PieceRanking
+{
+    private const K1 = 1.2;
+
+    private const B = 0.5;
+
+    /** Words beside a piece tell what it is about, and do not answer. */
+    private const BESIDE = 0.35;
+
+    private const LABEL = 1.6;
+
+    private const ENOUGH = 0.5;
+
+    private const WHOLE = 0.95;
+
+    /** What people took from a paper goes before what merely stands in one. */
+    private const BY_PEOPLE = 1.25;
+
+    public function __construct(private PlainAsk $ask)
+    {
+    }
+
+    /**
+     * @param  list<Piece>  $pieces
+     * @return list<RankedPiece> best first; those alike in the order in which they were given
+     */
+    public function ranked(array $pieces, int $most): array
+    {
+        if ($this->ask->isEmpty() || $pieces === []) {
+            return [];
+        }
+        $counted = array_map($this->counted(...), $pieces);
+        $weights = $this->weights($counted);
+        $all = array_sum($weights);
+        $mean = max(1.0, array_sum(array_column($counted, 'length')) / count($counted));
+        $ranked = [];
+        foreach ($pieces as $i => $piece) {
+            $one = $this->weighed($piece, $counted[$i], $weights, $all, $mean);
+            if ($one !== null) {
+                $ranked[] = $one;
+            }
+        }
+        usort($ranked, fn (RankedPiece $a, RankedPiece $b): int => $b->score <=> $a->score);
+
+        return array_slice($ranked, 0, $most);
+    }
+
+    /** @return array{length: int, counts: list<float>, own: list<bool>} how often each term is said in it, and whether in its own words */
+    private function counted(Piece $piece): array
+    {
+        $own = Stem::all($piece->says);
+        [$label, $beside] = [Stem::all($piece->label), Stem::all($piece->beside)];
+        $counts = $said = [];
+        foreach ($this->ask->terms as $phrases) {
+            [$inWords, $inLabel] = [self::times($own, $phrases), self::times($label, $phrases)];
+            $counts[] = $inWords + self::LABEL * $inLabel + self::BESIDE * self::times($beside, $phrases);
+            $said[] = $inWords + $inLabel > 0;
+        }
+
+        return ['length' => count($own), 'counts' => $counts, 'own' => $said];
+    }
+
+    /**
+     * @param  list<string>  $stems
+     * @param  list<list<string>>  $phrases
+     */
+    private static function times(array $stems, array $phrases): int
+    {
+        $text = ' '.implode(' ', $stems).' ';
+
+        return array_sum(array_map(
+            fn (array $phrase): int => $phrase === [] ? 0 : substr_count($text, ' '.implode(' ', $phrase).' '),
+            $phrases,
+        ));
+    }
+
+    /**
+     * @param  list<array{length: int, counts: list<float>, own: list<bool>}>  $counted
+     * @return list<float> what each term weighs: the rarer, the more
+     */
+    private function weights(array $counted): array
+    {
+        $n = count($counted);
+
+        return array_map(function (int $term) use ($counted, $n): float {
+            $holding = count(array_filter($counted, fn (array $one): bool => $one['counts'][$term] > 0));
+
+            return log(1 + ($n - $holding + 0.5) / ($holding + 0.5)) + 0.1;
+        }, array_keys($this->ask->terms));
+    }
+
+    /**
+     * @param  array{length: int, counts: list<float>, own: list<bool>}  $counted
+     * @param  list<float>  $weights
+     */
+    private function weighed(Piece $piece, array $counted, array $weights, float $all, float $mean): ?RankedPiece
+    {
+        $score = $held = $own = 0.0;
+        foreach ($weights as $term => $weight) {
+            $count = $counted['counts'][$term];
+            $norm = self::K1 * (1 - self::B + self::B * $counted['length'] / $mean);
+            $score += $weight * $count * (self::K1 + 1) / ($count + $norm);
+            $held += $count > 0 ? $weight : 0.0;
+            $own += $counted['own'][$term] ? $weight : 0.0;
+        }
+        if ($held / $all < self::ENOUGH || $own === 0.0) {
+            return null;
+        }
+        $share = $own / $all;
+
+        return new RankedPiece(
+            $piece,
+            $score * $held / $all * ($piece->kind->isByPeople() ? self::BY_PEOPLE : 1.0),
+            $held / $all,
+            $this->confidence($piece, $share),
+            $this->reason($piece, $share, $held / $all),
+        );
+    }
+
+    private function confidence(Piece $piece, float $share): Confidence
+    {
+        return match (true) {
+            $share < self::WHOLE => Confidence::Check,
+            $piece->kind->isByPeople() => Confidence::Firm,
+            default => Confidence::Fair,
+        };
+    }
+
+    private function reason(Piece $piece, float $share, float $held): string
+    {
+        $who = $piece->kind->isByPeople() ? 'taken from the paper by people' : 'stands there';
+
+        return match (true) {
+            $share >= self::WHOLE => "{$who}, with all that was asked",
+            $held >= self::WHOLE => "{$who}; part of what was asked stands only near it",
+            default => "{$who}, with part of what was asked",
+        };
+    }
+}
