@@ -10,12 +10,12 @@ use Carbon\CarbonImmutable as Carbon;
  * @property string $id
  * @property string $review_id
  * @property string $user_id
- * @property ?string $after_id the question that it follows
+ * @property ?string $after_id the question whose studies alone were asked
  * @property string $question
  * @property list<string> $scope where it was asked, of AskedPieces::SCOPES
  * @property ?list<string> $only_of publications, where only some were asked
  * @property array{numbers: list<array{label: string, value: string}>, counted: list<array{of: string, rows: list<array<string, string>>}>,
- *     pieces: list<array<string, mixed>>, looked: array<string, int>} $found
+ *     pieces: list<array<string, mixed>>, looked: array<string, int>, nowhere: list<string>} $found
  * @property Carbon $created_at
  */
 final class AskedQuestion extends Model

@@ -46,6 +46,9 @@ final readonly class PieceRanking
         $counted = array_map($this->counted(...), $pieces);
         $weights = $this->weights($counted);
         $all = array_sum($weights);
+        if ($all === 0.0) {
+            return [];
+        }
         $mean = max(1.0, array_sum(array_column($counted, 'length')) / count($counted));
         $ranked = [];
         foreach ($pieces as $i => $piece) {
@@ -89,8 +92,24 @@ final readonly class PieceRanking
     }
 
     /**
+     * @param  list<Piece>  $pieces
+     * @return list<string> what was asked and stands in none of them, as stems
+     */
+    public function nowhere(array $pieces): array
+    {
+        $counted = array_map($this->counted(...), $pieces);
+        $missing = array_filter(
+            $this->ask->terms,
+            fn (int $term): bool => array_filter($counted, fn (array $one): bool => $one['counts'][$term] > 0) === [],
+            ARRAY_FILTER_USE_KEY,
+        );
+
+        return array_values(array_map(fn (array $phrases): string => implode(' ', $phrases[0]), $missing));
+    }
+
+    /**
      * @param  list<array{length: int, counts: list<float>, own: list<bool>}>  $counted
-     * @return list<float> what each term weighs: the rarer, the more
+     * @return list<float> what each term weighs: the rarer, the more; nothing if it stands nowhere
      */
     private function weights(array $counted): array
     {
@@ -99,7 +118,7 @@ final readonly class PieceRanking
         return array_map(function (int $term) use ($counted, $n): float {
             $holding = count(array_filter($counted, fn (array $one): bool => $one['counts'][$term] > 0));
 
-            return log(1 + ($n - $holding + 0.5) / ($holding + 0.5)) + 0.1;
+            return $holding === 0 ? 0.0 : log(1 + ($n - $holding + 0.5) / ($holding + 0.5)) + 0.1;
         }, array_keys($this->ask->terms));
     }
 
@@ -120,14 +139,15 @@ final readonly class PieceRanking
         if ($held / $all < self::ENOUGH || $own === 0.0) {
             return null;
         }
-        $share = $own / $all;
+        // what stands nowhere is not held
+        $share = in_array(0.0, $weights, true) ? min($own / $all, self::ENOUGH) : $own / $all;
 
         return new RankedPiece(
             $piece,
             $score * $held / $all * ($piece->kind->isByPeople() ? self::BY_PEOPLE : 1.0),
             $held / $all,
             $this->confidence($piece, $share),
-            $this->reason($piece, $share, $held / $all),
+            $this->reason($piece, $share, min($held / $all, in_array(0.0, $weights, true) ? self::ENOUGH : 1.0)),
         );
     }
 

@@ -48,6 +48,19 @@ final readonly class PlainAsk
         return $this->terms === [];
     }
 
+    /**
+     * Words of the question as they were asked.
+     *
+     * @param  list<string>  $terms  stems of each, with spaces between
+     * @return list<string>
+     */
+    public function asked(array $terms): array
+    {
+        $stems = array_merge([], ...array_map(fn (string $term): array => explode(' ', $term), $terms));
+
+        return array_values(array_filter(Words::of($this->text), fn (string $word): bool => in_array(Stem::of($word), $stems, true)));
+    }
+
     /** @return list<string> every stem that would say something of it */
     public function stems(): array
     {

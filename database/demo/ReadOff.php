@@ -76,7 +76,7 @@ final class ReadOff
             ]),
         ) ?: ['mixed or other'];
         $told = $sentence('/randomis|assigned|allocated|took part|analysed|observed|crossover|served|received/');
-        preg_match('/(?:^|[^\d,])(\d{2,4}|\d,\d{3}) (?=\p{L})/u', $told, $size);
+        $size = self::size($told);
         // the lamps, not what they are compared with
         preg_match('/(\d,\d{3}) lux/', "{$publication->title} {$text}", $lux);
         $outcome = $sentence('/primary outcome|assessed|measured|Outcomes were|counted/');
@@ -99,7 +99,7 @@ final class ReadOff
                 $people,
                 $sentence('/nurs|midwi|doctor|physician|residents\b|ambulance|pharmac|laborator|staff|teams/'),
             ],
-            'People analysed' => isset($size[1]) ? [$size[1], $told] : null,
+            'People analysed' => $size === '' ? null : [$size, $told],
             'Light level' => isset($lux[1]) ? [$lux[1], $sentence('/\d,\d{3} lux/')] : null,
             'Main outcome' => $outcome === ''
                     ? null
@@ -110,5 +110,25 @@ final class ReadOff
                         $outcome,
                     ],
         ]);
+    }
+
+    /** How many people a sentence tells of, in figures or in words; not how bright the lamps were, or how long it took. */
+    private static function size(string $told): string
+    {
+        $others = '(?!lux|sites|centres|hospitals|wards|units|weeks|days|hours|nights|shifts|consecutive|years)';
+        if (preg_match("/(?:^|[^\\d,])(\\d{2,4}|\\d,\\d{3}) {$others}(?=\\p{L})/u", $told, $figures) === 1) {
+            return $figures[1];
+        }
+        $ones = ['one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten', 'eleven', 'twelve', 'thirteen'];
+        $ones = [...$ones, 'fourteen', 'fifteen', 'sixteen', 'seventeen', 'eighteen', 'nineteen'];
+        $tens = ['twenty', 'thirty', 'forty', 'fifty', 'sixty', 'seventy', 'eighty', 'ninety'];
+        $words = '(?:('.implode('|', $tens).')(?:-('.implode('|', array_slice($ones, 0, 9)).'))?|('.implode('|', array_slice($ones, 8)).'))';
+        if (preg_match("/\\b{$words} {$others}(?=\\p{L})/iu", $told, $found) !== 1) {
+            return '';
+        }
+        $of = fn (string $word, array $list): int => $word === '' ? 0 : (int) array_search(strtolower($word), $list, true) + 1;
+        $ten = $of($found[1], $tens);
+
+        return (string) (($ten === 0 ? 0 : 10 * ($ten + 1)) + $of($found[2] ?? '', $ones) + $of($found[3] ?? '', $ones));
     }
 }

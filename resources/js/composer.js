@@ -357,7 +357,7 @@ export default () => {
                 const [place] = tools.endsOf(editor.getJSON(), ['found']);
                 const text = { type: 'text', text: decodeURIComponent(words), marks: [{ type: 'claim', attrs: { id } }] };
                 const at = place ? this.positionOf(place.child) : editor.state.doc.content.size;
-                editor.chain().insertContentAt(at, { type: 'paragraph', content: [text] }).run();
+                editor.chain().insertContentAt(at, { type: 'paragraph', content: [text] }).setTextSelection(at + 1).scrollIntoView().run();
                 this.showClaim(id);
             },
             positionOf(child) {

@@ -32,12 +32,14 @@ final class AskReview
         $ask = PlainAsk::read($question, ReviewFamilies::of($review, $question));
         $only = $isNarrow ? $after?->studies() : null;
         $pieces = new AskedPieces($review, $ask, $only);
-        $ranked = (new PieceRanking($ask))->ranked($ask->isEmpty() ? [] : $pieces->in($scopes), self::MOST);
+        $looked = $ask->isEmpty() ? [] : $pieces->in($scopes);
+        $ranking = new PieceRanking($ask);
+        $ranked = $ranking->ranked($looked, self::MOST);
         $numbers = new BearingNumbers($review, $ask);
         $asked = AskedQuestion::query()->create([
             'review_id' => $review->id,
             'user_id' => $by->id,
-            'after_id' => $after?->id,
+            'after_id' => $isNarrow ? $after?->id : null,
             'question' => $question,
             'scope' => $scopes,
             'only_of' => $only,
@@ -50,6 +52,7 @@ final class AskReview
                     'reason' => $one->reason,
                 ], $ranked),
                 'looked' => $pieces->looked(),
+                'nowhere' => $ask->asked($ranking->nowhere($looked)),
             ],
         ]);
         $this->forgetOldest($by, $review);

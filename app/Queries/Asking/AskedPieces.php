@@ -9,6 +9,7 @@ use App\Models\Review;
 use App\Queries\Coding\CodedReports;
 use App\Queries\Report\Composed\ClaimEvidence;
 use Illuminate\Database\Query\Builder;
+use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use stdClass;
 use WaryHeron\Core\Asking\Piece;
@@ -32,6 +33,8 @@ final class AskedPieces
     private const MOST_PAGES = 80;
 
     private const MOST_ABSTRACTS = 150;
+
+    private const MOST_RANKED = 3000;
 
     /** A sentence is no longer. */
     private const LONGEST = 600;
@@ -110,12 +113,10 @@ final class AskedPieces
             ->whereNull('full_texts.taken_out_at')
             ->whereIn('full_texts.publication_id', CodedReports::of($this->review)->select('publication_id'))
             ->when($this->onlyOf !== null, fn (Builder $some) => $some->whereIn('full_texts.publication_id', $this->onlyOf ?? []))
-            ->whereRaw("paper_pages.found_by @@ to_tsquery('simple', ?)", [$this->query()])
-            ->orderByRaw("ts_rank(paper_pages.found_by, to_tsquery('simple', ?)) DESC, paper_pages.full_text_id, number", [$this->query()])
-            ->limit(self::MOST_PAGES)
-            ->get(['paper_pages.number', 'blocks', 'full_texts.publication_id', 'publications.first_author', 'year']);
+            ->selectRaw("paper_pages.full_text_id || ' ' || paper_pages.number AS id")
+            ->addSelect(['paper_pages.number', 'blocks', 'full_texts.publication_id', 'publications.first_author', 'year']);
         $pieces = [];
-        foreach ($pages as $page) {
+        foreach ($this->holding($pages, 'paper_pages.found_by', 'id', self::MOST_PAGES) as $page) {
             foreach (json_decode($page->blocks, true, 16, JSON_THROW_ON_ERROR) as $block) {
                 $heading = ($block['kind'] ?? '') === 'heading' ? (string) $block['text'] : ($heading ?? '');
                 foreach (($block['kind'] ?? '') === 'heading' ? [] : Sentences::of((string) $block['text']) as $sentence) {
@@ -135,12 +136,9 @@ final class AskedPieces
             ->whereNull('merged_into')
             ->whereNull('removed_at')
             ->when($this->onlyOf !== null, fn (Builder $some) => $some->whereIn('id', $this->onlyOf ?? []))
-            ->whereRaw("words @@ to_tsquery('simple', ?)", [$this->query()])
-            ->orderByRaw("ts_rank(words, to_tsquery('simple', ?)) DESC, id", [$this->query()])
-            ->limit(self::MOST_ABSTRACTS)
-            ->get(['id AS publication_id', 'title', 'abstract', 'first_author', 'year']);
+            ->select(['id AS publication_id', 'title', 'abstract', 'first_author', 'year']);
         $pieces = [];
-        foreach ($publications as $one) {
+        foreach ($this->holding($publications, 'publications.words', 'publication_id', self::MOST_ABSTRACTS) as $one) {
             foreach (Sentences::of((string) $one->abstract) as $sentence) {
                 $pieces[] = $this->sentence(PieceKind::Abstract, $one, $sentence, (string) $one->title, 'abstract');
             }
@@ -200,15 +198,53 @@ final class AskedPieces
         return new Piece($kind, $id, $sentence, '', $beside);
     }
 
-    /** Any of its words, as they begin. */
-    private function query(): string
+    /**
+     * Rows whose words hold what is asked, those that hold most of it first. Of a large library only so many that hold a
+     * part are put in order: what holds all of it is looked for before.
+     *
+     * @param  string  $words  the column of words
+     * @return Collection<int, stdClass>
+     */
+    private function holding(Builder $rows, string $words, string $order, int $most): Collection
     {
-        $stems = array_map(
-            fn (string $stem): string => mb_strlen($stem) > 3 && str_ends_with($stem, 'i') ? mb_substr($stem, 0, -1) : $stem,
-            $this->ask->stems(),
-        );
-        $stems = array_filter($stems, fn (string $stem): bool => preg_match('/^[\p{L}\p{N}]+$/u', $stem) === 1);
+        $whole = implode(' & ', array_map(
+            fn (array $phrases): string => '('.implode(' | ', array_map(self::phrase(...), $phrases)).')',
+            $this->ask->terms,
+        ));
+        $part = implode(' | ', array_map(fn (string $stem): string => self::phrase([$stem]), $this->ask->stems()));
+        $found = new Collection();
+        foreach (array_unique([$whole, $part]) as $query) {
+            $some = $rows->clone()
+                ->whereRaw("{$words} @@ to_tsquery('simple', ?)", [$query])
+                ->selectRaw("{$words} AS words")
+                ->limit(self::MOST_RANKED);
+            $found = $found->merge(
+                DB::query()->fromSub($some, 'some')
+                    ->orderByRaw("ts_rank(words, to_tsquery('simple', ?)) DESC, {$order}", [$query])
+                    ->limit($most - $found->count())
+                    ->get(),
+            )->unique($order)->values();
+            if ($found->count() >= $most) {
+                break;
+            }
+        }
 
-        return $stems === [] ? "'nothing is asked'" : implode(' | ', array_map(fn (string $stem): string => "{$stem}:*", $stems));
+        return $found;
+    }
+
+    /**
+     * Words as they begin.
+     *
+     * @param  list<string>  $stems
+     */
+    private static function phrase(array $stems): string
+    {
+        $begins = array_map(function (string $stem): string {
+            $stem = mb_strlen($stem) > 3 && str_ends_with($stem, 'i') ? mb_substr($stem, 0, -1) : $stem;
+
+            return "'".str_replace(["'", '\\'], '', $stem)."':*";
+        }, $stems);
+
+        return implode(' & ', $begins);
     }
 }

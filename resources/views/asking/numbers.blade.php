@@ -6,7 +6,7 @@
             <thead>
                 <tr>
                     <th scope="col">Analysis</th>
-                    <th scope="col">{{ $one['of'] }}</th>
+                    <th scope="col">{{ Str::after($one['of'], ' ') }}</th>
                 </tr>
             </thead>
             <tbody>

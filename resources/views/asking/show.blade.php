@@ -63,10 +63,13 @@
                             </div>
                         </article>
                     @empty
-                        <p>Nothing that was looked at holds enough of what was asked. Ask in other words, or look in more places.</p>
+                        <p @if ($asked->found['counted'] !== []) hidden @endif>Nothing that was looked at holds enough of what was asked. Ask in other words, or look in more places.</p>
                     @endforelse
-                    <p class="small quiet section">Looked at:
-                        {{ collect($asked->found['looked'])->map(fn($count, $key): string => number_format($count) . ' ' . ($key === 'coded' ? 'answers, results and passages' : "sentences of {$scopes[$key]}"))->implode(', ') ?: 'nothing' }}.
+                    @if ($asked->found['nowhere'] !== [] && $asked->found['looked'] !== [])
+                        <p class="small says-warn mt-2">In none of it stands: {{ implode(', ', $asked->found['nowhere']) }}.</p>
+                    @endif
+                    <p class="small quiet mt-2">Looked at:
+                        {{ collect($asked->found['looked'])->map(fn($count, $key): string => number_format($count) . ' ' . ($key === 'coded' ? 'answers, results and passages' : "sentences of {$scopes[$key]}"))->implode(', ') ?: 'the analyses' }}.
                         What stands here is quoted, counted or read from the analyses; nothing of it was written by machine.</p>
                 </div>
             @endif
@@ -84,7 +87,7 @@
                     <p class="quiet">What you ask is kept here, for you alone.</p>
                 @endforelse
                 @if ($asked)
-                    <form class="section" method="post" action="{{ route('ask.forget', [$review, $asked->id]) }}">@csrf @method('delete')
+                    <form class="mt-2" method="post" action="{{ route('ask.forget', [$review, $asked->id]) }}">@csrf @method('delete')
                         <button class="button button-plain">Forget this question</button>
                     </form>
                 @endif

@@ -61,6 +61,15 @@ it('takes other names of a thing for the thing, and the order of alike pieces as
     expect($ids)->toBe(['b', 'a']);
 });
 
+it('answers with the rest where a word stands nowhere, says which, and is never sure then', function () {
+    $ranking = new PieceRanking(PlainAsk::read('Was glare a grievance of midwives?'));
+    $pieces = [textPiece('a', 'Glare was named by one in eight midwives.'), textPiece('b', 'Midwives slept well.')];
+    $ranked = $ranking->ranked($pieces, 10);
+    expect(array_map(fn (RankedPiece $one): array => [$one->piece->id, $one->confidence], $ranked))->toBe([['a', Confidence::Check]])
+        ->and($ranked[0]->reason)->toBe('stands there, with part of what was asked')
+        ->and($ranking->nowhere($pieces))->toBe(['grievanc']);
+});
+
 it('finds nothing where nothing is asked or held', function (string $question) {
     expect(rankedIds($question, textPiece('a', 'Lamps helped.')))->toBe([]);
 })->with(['', '?', 'What is it?', 'Which studies were the largest?', 'Elephants', "\x00\xFF"]);

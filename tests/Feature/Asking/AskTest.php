@@ -74,7 +74,7 @@ it('keeps questions for whoever asked, follows on with their scope, and only of 
     $url = "/reviews/{$at->world->review->id}/ask";
     $first = askIt($at, 'anna', 'headache of nurses', ['texts']);
     $next = askIt($at, 'anna', 'dosing error', ['coded'], ['after' => $first->id, 'narrow' => 1]);
-    expect($next->only_of)->toBe([$at->world->publication('Lamps of Birk')->id])->and($next->found['pieces'])->toBe([]);
+    expect($next->after_id)->toBe($first->id)->and($next->only_of)->toBe([$at->world->publication('Lamps of Birk')->id])->and($next->found['pieces'])->toBe([]);
     $this->get("{$url}/{$next->id}")->assertSee('headache of nurses')->assertSee('only of 1 study');
     $this->actingAs($at->world->people['lead'])->get("{$url}/{$first->id}")->assertNotFound();
     $this->get($url)->assertOk()->assertDontSee('headache of nurses');
