@@ -312,8 +312,10 @@ export default () => {
                 ({ editor, exchange, views, tools } = await opened);
                 this.ready = true;
                 this.read(editor.getJSON());
-                this.putAsked();
+                const put = this.putAsked();
                 await this.look();
+                // blocks above it have their height by now
+                if (put) this.$refs.editor.querySelector(`.claim[data-id='"${put}"']`)?.scrollIntoView({ block: 'center' });
                 window.addEventListener('focus', () => this.look());
             },
             read(doc) {
@@ -352,13 +354,14 @@ export default () => {
             // an answer that was asked for elsewhere comes as a claim of its own, at the end of what was found
             putAsked() {
                 const [what, id, words] = window.location.hash.slice(1).split(/-(.*?)-(.*)/);
-                if (what !== 'claim' || !words || !this.mayWrite) return;
+                if (what !== 'claim' || !words || !this.mayWrite) return '';
                 window.history.replaceState(null, '', window.location.pathname);
                 const [place] = tools.endsOf(editor.getJSON(), ['found']);
                 const text = { type: 'text', text: decodeURIComponent(words), marks: [{ type: 'claim', attrs: { id } }] };
                 const at = place ? this.positionOf(place.child) : editor.state.doc.content.size;
-                editor.chain().insertContentAt(at, { type: 'paragraph', content: [text] }).setTextSelection(at + 1).scrollIntoView().run();
+                editor.chain().insertContentAt(at, { type: 'paragraph', content: [text] }).run();
                 this.showClaim(id);
+                return id;
             },
             positionOf(child) {
                 let at = 0;

@@ -104,3 +104,27 @@ it('lets a claim rest on a passage, marks what changed upstream, and refreshes i
     );
     expect($karin->complaints())->toBe([]);
 });
+
+it('asks the review by keyboard, follows on, opens the paper at the words, and takes an answer into the report', function () {
+    $review = Server::rows("SELECT id FROM reviews WHERE title LIKE 'Bright%'")[0]['id'];
+    $karin = Browser::open()->signIn('karin.sollander@heron.example', 'night-shift-demo')->visit("/reviews/{$review}/ask");
+    // the field has the focus
+    $karin->keys('Was glare a complaint?'.WebDriverKeys::ENTER)->sees('Numbers that bear on it')->sees('Into the report, as a claim');
+    $karin->tick('only of the');
+    $karin->driver->findElement(WebDriverBy::id('question'))->sendKeys('How many people were analysed?'.WebDriverKeys::ENTER);
+    $karin->sees('after Was glare a complaint?')->sees('People analysed');
+    $karin->driver->findElement(WebDriverBy::linkText('Was glare a complaint?'))->click();
+    $karin->sees('Glare was named')->press('Into the report, as a claim')->sees('What this claim rests on')->until(
+        fn (): bool => str_contains((string) $karin->driver->executeScript(
+            'return [...document.querySelectorAll(".report-text .claim")].map((one) => one.textContent).join("|")',
+        ), 'Glare'),
+        'The claim is not in the text',
+    );
+    $karin->sees('Saved')->until(
+        fn (): bool => Server::rows("SELECT 1 FROM report_claims WHERE evidence::text LIKE '%Glare was named%' AND NOT own") !== [],
+        'The claim rests on nothing',
+    );
+    expect($karin->axe())->toBe([])->and($karin->complaints())->toBe([]);
+    $karin->visit("/reviews/{$review}/ask")->sees('Asked by you');
+    expect($karin->axe())->toBe([])->and($karin->isTooWide())->toBeFalse();
+});
