@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Archive;
 
+use App\Access\SecurityLog;
 use App\Database\ArchivedTables;
 use App\Files\In\ArchiveFile;
 use App\Models\FullText;
@@ -17,8 +18,12 @@ use WaryHeron\Core\Archive\BadArchive;
  * Deletes a review for good, after an archive that holds all of it. Only the owner of the tables can: what is only added
  * to stays for everybody else.
  */
-final class DeleteReview
+final readonly class DeleteReview
 {
+    public function __construct(private SecurityLog $security)
+    {
+    }
+
     /** @throws BadArchive If the archive is not whole, or something was done after it. */
     public function execute(Review $review, string $archive): void
     {
@@ -41,6 +46,8 @@ final class DeleteReview
             array_map(fn (string $index) => DB::statement("DROP INDEX {$index}"), $indexed);
         });
         Storage::delete($stored);
+        // its own Log went with it
+        $this->security->write('review deleted', ['review' => $review->id, 'archive' => (string) hash_file('sha256', $archive)]);
         $this->tidy();
     }
 
