@@ -10,6 +10,7 @@ enum PieceKind: string
     case Answer = 'answer';
     case Result = 'result';
     case Passage = 'passage';
+    case Decision = 'decision';
     case Report = 'report';
     case Text = 'text';
     case Abstract = 'abstract';
@@ -17,6 +18,6 @@ enum PieceKind: string
     /** Who says it: what people took out of a paper is surer than what stands in it somewhere. */
     public function isByPeople(): bool
     {
-        return in_array($this, [self::Answer, self::Result, self::Passage], true);
+        return in_array($this, [self::Answer, self::Result, self::Passage, self::Decision], true);
     }
 }

@@ -24,7 +24,7 @@ final class AskedPieces
 {
     /** Where one can ask, in words. */
     public const SCOPES = [
-        'coded' => 'answers, results and passages',
+        'coded' => 'answers, results, passages and decisions',
         'texts' => 'full texts of included studies',
         'abstracts' => 'abstracts of the library',
         'report' => 'the report',

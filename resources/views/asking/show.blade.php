@@ -69,7 +69,7 @@
                         <p class="small says-warn mt-2">In none of it stands: {{ implode(', ', $asked->found['nowhere']) }}.</p>
                     @endif
                     <p class="small quiet mt-2">Looked at:
-                        {{ collect($asked->found['looked'])->map(fn($count, $key): string => number_format($count) . ' ' . ($key === 'coded' ? 'answers, results and passages' : "sentences of {$scopes[$key]}"))->implode(', ') ?: 'the analyses' }}.
+                        {{ collect($asked->found['looked'])->map(fn($count, $key): string => number_format($count) . ' ' . ($key === 'coded' ? 'answers, results, passages and decisions' : "sentences of {$scopes[$key]}"))->implode(', ') ?: 'the analyses' }}.
                         What stands here is quoted, counted or read from the analyses; nothing of it was written by machine.</p>
                 </div>
             @endif

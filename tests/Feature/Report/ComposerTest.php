@@ -2,6 +2,7 @@
 
 namespace Tests\Feature\Report;
 
+use App\Actions\Question\ChangeCriteria;
 use App\Actions\Report\OpenReport;
 use App\Actions\Report\ReadReport;
 use App\Files\Out\ReportReader;
@@ -9,6 +10,7 @@ use App\Models\LogEntry;
 use App\Models\MadeFile;
 use App\Models\Report;
 use App\Models\ReportVersion;
+use App\Queries\Report\Composed\LiveNumbers;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Testing\TestResponse;
 use Tests\Feature\Synthesis\AtSynthesis;
@@ -260,4 +262,33 @@ it('drafts the methods from what was done, with numbers that stay live, and clai
     expect($words("analysis {$analysis}"))
         ->toMatch("/^\\{analysis {$analysis} k=2\\} studies with \\{analysis {$analysis} people=252\\} people gave a relative risk of /")
         ->toContain("{analysis {$analysis} i2=0 %} is more than chance");
+});
+
+it('tells in the draft how far people agreed before they talked, and what was changed while they judged', function () {
+    $at = begun();
+    $lead = $at->world->people['lead'];
+    $criterion = app(ChangeCriteria::class)->add($lead, $at->world->review, 'Is it about lamps?', 'Not about lamps');
+    $stage = $at->world->review->lastStage();
+    $sections = $this->actingAs($lead)->getJson(textUrl($at, '/draft'))->json('sections');
+    $told = json_encode($sections['chose']);
+    expect($told)->toContain("stage {$stage->id} agreed")
+        ->toContain('After the first decisions we added the criterion \\u201cIs it about lamps?\\u201d ('.now()->format('j F Y').')')
+        ->and(LiveNumbers::of($at->world->review->fresh())["stage {$stage->id} agreed"]['value'])->toBe('100 %');
+});
+
+it('lets a claim rest on a decision, and says which of its numbers stand in nothing it rests on', function () {
+    $at = begun();
+    $claim = str_repeat('d', 26);
+    $said = ['type' => 'text', 'text' => '7 of 68 made one in 2 studies', 'marks' => [['type' => 'claim', 'attrs' => ['id' => $claim]]]];
+    exchange($at, 'coder', ['update' => ReportReader::make(['type' => 'doc', 'content' => [['type' => 'paragraph', 'content' => [$said]]]])]);
+    $found = $this->getJson(textUrl($at, '/evidence?q=').rawurlencode('Aster included'))->assertOk()->json('found');
+    expect($found[0]['kind'])->toBe('decision')->and($found[0]['says'])->toContain('included');
+    $row = DB::table('standing_results')->where('publication_id', $at->world->publication('Lamps of Aster')->id)->value('row_id');
+    $rests = fn (array ...$on) => $this->putJson(textUrl($at, "/claims/{$claim}"), ['own' => false, 'evidence' => $on])->assertOk();
+    $decision = ['kind' => 'decision', 'id' => $found[0]['id']];
+    app(ReadReport::class)->execute(Report::query()->sole());
+    $rests($decision, ['kind' => 'result', 'id' => $row])->assertJsonPath('problem', 'says 68, which stands in nothing that it rests on');
+    DB::table('items')->where('id', $found[0]['id'])->update(['state' => 'excluded']);
+    $standing = $this->getJson(textUrl($at, '/standing'))->json("claims.{$claim}.problem");
+    expect($standing)->toContain('excluded');
 });

@@ -179,7 +179,7 @@ final class ComposerController extends Controller
         $given = $request->validate([
             'own' => ['required', 'boolean'],
             'evidence' => ['present', 'array', 'max:40'],
-            'evidence.*.kind' => ['required', 'in:answer,passage,result'],
+            'evidence.*.kind' => ['required', 'in:answer,passage,result,decision'],
             'evidence.*.id' => ['required', 'string', 'max:90'],
         ]);
         $report = Report::of($review)->firstOrFail();

@@ -9,6 +9,8 @@ use App\Models\ReportClaim;
 use App\Models\Review;
 use App\Queries\Coding\CodingTable;
 use Illuminate\Database\Eloquent\Collection;
+use WaryHeron\Core\Report\Document\ClaimWords;
+use WaryHeron\Core\Report\Document\Schema;
 
 /** What the claims of a report rest on now, and which of them have to be looked at. */
 final class ClaimChecks
@@ -26,7 +28,11 @@ final class ClaimChecks
         $now = (new ClaimEvidence($review))->now(array_merge([], ...$claims->map(fn (ReportClaim $one): array => $one->evidence)->all()));
         $included = CodingTable::reports($review)->pluck('id')->flip()->all();
 
-        return $claims->mapWithKeys(fn (ReportClaim $one): array => [$one->id => self::standing($one, $now, $included)])->all();
+        $words = ClaimWords::of(Schema::node($report->said));
+
+        return $claims
+            ->mapWithKeys(fn (ReportClaim $one): array => [$one->id => self::standing($one, $words[$one->id] ?? '', $now, $included)])
+            ->all();
     }
 
     /**
@@ -34,10 +40,11 @@ final class ClaimChecks
      * @param  array<string, int>  $included
      * @return array<string, mixed>
      */
-    private static function standing(ReportClaim $claim, array $now, array $included): array
+    private static function standing(ReportClaim $claim, string $words, array $now, array $included): array
     {
         $evidence = array_map(fn (array $one): array => [...$one, 'stands' => self::says($one, $now, $included)], $claim->evidence);
         $wrong = array_values(array_filter(array_column($evidence, 'stands')));
+        $unheld = $claim->own || $evidence === [] ? [] : ClaimWords::unheld($words, self::held($evidence));
 
         return [
             'id' => $claim->id,
@@ -47,9 +54,21 @@ final class ClaimChecks
             'problem' => match (true) {
                 $wrong !== [] => implode('; ', $wrong),
                 $evidence === [] && ! $claim->own => 'rests on nothing yet',
+                $unheld !== [] => 'says '.implode(', ', $unheld).', which stands in nothing that it rests on',
                 default => '',
             },
         ];
+    }
+
+    /**
+     * @param  list<array<string, mixed>>  $evidence
+     * @return list<string> what it says, and how much it is
+     */
+    private static function held(array $evidence): array
+    {
+        $told = array_map(fn (array $one): string => "{$one['says']} {$one['quote']} {$one['study']}", $evidence);
+
+        return [...$told, (string) count($evidence), (string) count(array_unique(array_column($evidence, 'publication')))];
     }
 
     /**
@@ -63,7 +82,8 @@ final class ClaimChecks
         $is = $now[ClaimEvidence::key($kept)] ?? null;
 
         return match (true) {
-            ! isset($included[$kept['publication']]) => "{$kept['study']} is not included any more",
+            // a decision tells of those too that are out
+            $kept['kind'] !== DecisionEvidence::KIND && ! isset($included[$kept['publication']]) => "{$kept['study']} is not included any more",
             $is === null => "what {$kept['study']} rested on is gone",
             $is['says'] !== $kept['says'] => "{$kept['study']} says “{$is['says']}” now, not “{$kept['says']}”",
             default => '',

@@ -14,7 +14,7 @@ use Illuminate\Support\Collection;
 use WaryHeron\Core\Synthesis\Report\Field;
 
 /**
- * What a claim may rest on, found by words: answers, passages and results, each with its words, its place and its study.
+ * What a claim may rest on, found by words: answers, passages, results and decisions on full text, each with its words, its place and its study.
  * What is kept of one says how it was when it was given, so that a change is seen.
  */
 final readonly class ClaimEvidence
@@ -43,7 +43,7 @@ final readonly class ClaimEvidence
     /** @return list<array<string, mixed>> */
     public function all(): array
     {
-        return [...$this->passages(), ...$this->answers(), ...$this->results()];
+        return [...$this->passages(), ...$this->answers(), ...$this->results(), ...DecisionEvidence::of($this->review)];
     }
 
     /**
@@ -60,6 +60,7 @@ final readonly class ClaimEvidence
             ...$this->passages($asked['passage'] ?? []),
             ...$this->answers($asked['answer'] ?? []),
             ...$this->results($asked['result'] ?? []),
+            ...DecisionEvidence::of($this->review, $asked[DecisionEvidence::KIND] ?? []),
         ];
         foreach ($all as $one) {
             $now[self::key($one)] = $one;

@@ -10,12 +10,18 @@ use App\Models\ReviewOutcome;
 use App\Queries\Coding\CodedReports;
 use App\Queries\Coding\Themes\ThemeTree;
 use App\Queries\Report\FlowQuery;
+use App\Queries\Screening\Agreement;
 use App\Queries\Synthesis\PooledAnalysis;
 use App\Queries\Synthesis\Shown;
+use Illuminate\Database\Query\JoinClause;
+use Illuminate\Support\Facades\Cache;
+use Illuminate\Support\Facades\DB;
 
 /** Numbers of a review that a sentence may hold, each with what it is called. */
 final class LiveNumbers
 {
+    private const DAY = 86_400;
+
     /** @return array<string, array{label: string, value: string}> by the key that a report names it with */
     public static function of(Review $review): array
     {
@@ -34,7 +40,55 @@ final class LiveNumbers
         }
         $shown = array_map(fn (array $one): array => ['label' => $one[0], 'value' => number_format($one[1])], $numbers);
 
-        return [...$shown, ...self::analyses($review), ...self::themes($review)];
+        return [...$shown, ...self::agreement($review), ...self::analyses($review), ...self::themes($review)];
+    }
+
+    /** @return array<string, array{label: string, value: string}> of stages that several judge, on how many all said the same before it opened */
+    private static function agreement(Review $review): array
+    {
+        $stages = $review->stages->where('required_decisions', '>', 1)->keyBy('id');
+        if ($stages->isEmpty()) {
+            return [];
+        }
+        // of a large review it takes a second; whatever opens is written in the Log
+        $last = DB::table('log_entries')->where('review_id', $review->id)->max('id');
+        $shares = Cache::remember("agreed {$last}", self::DAY, fn (): array => self::shares($review, $stages->keys()->all()));
+        $numbers = [];
+        foreach (array_intersect_key($shares, $stages->all()) as $id => $share) {
+            $numbers["stage {$id} agreed"] = [
+                'label' => "{$stages[$id]->name}: agreed before talking",
+                'value' => Shown::number(100 * $share, 0).' %',
+            ];
+        }
+
+        return $numbers;
+    }
+
+    /**
+     * @param  array<mixed>  $stages  ids
+     * @return array<string, float> by stage
+     */
+    private static function shares(Review $review, array $stages): array
+    {
+        $judged = DB::table('items')
+            ->join('decisions', fn (JoinClause $join) => $join
+                ->on('decisions.review_id', '=', 'items.review_id')
+                ->on('decisions.item_id', '=', 'items.id'))
+            ->where('items.review_id', $review->id)
+            ->whereIn('items.stage_id', $stages)
+            ->whereNotNull('items.opened_at')
+            ->tap(Agreement::beforeOpening(...))
+            ->groupBy('items.stage_id', 'items.id')
+            ->havingRaw('count(DISTINCT decisions.user_id) > 1')
+            ->selectRaw('items.stage_id, (count(DISTINCT decisions.verdict) = 1)::int AS alike');
+
+        return DB::query()
+            ->fromSub($judged, 'judged')
+            ->groupBy('stage_id')
+            ->selectRaw('stage_id, avg(alike) AS share')
+            ->pluck('share', 'stage_id')
+            ->map(floatval(...))
+            ->all();
     }
 
     /** @return array<string, array{label: string, value: string}> */

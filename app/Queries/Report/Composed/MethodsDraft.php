@@ -21,6 +21,11 @@ use WaryHeron\Core\Screening\StagePurpose;
  */
 final readonly class MethodsDraft
 {
+    /** What the Log calls a change of how the review is done. */
+    private const CHANGES = ['criterion.added', 'criterion.reworded', 'criterion.retired', 'stage.added', 'stage.changed', 'stage.removed', 'coding.by'];
+
+    private const MOST_CHANGES = 20;
+
     private const NUMBERS = ['one', 'two', 'three', 'four', 'five'];
 
     private function __construct(private Review $review, private NumberedWords $numbers)
@@ -37,7 +42,7 @@ final readonly class MethodsDraft
             fn (array $paragraphs): array => array_values(array_filter($paragraphs)),
             [
                 'searched' => [$draft->searches(), $draft->matching()],
-                'chose' => array_map($draft->stage(...), $stages->values()->all()),
+                'chose' => [...array_map($draft->stage(...), $stages->values()->all()), $draft->changes()],
                 'read' => [$draft->coding(), $draft->pooling()],
                 'selected' => [$draft->selected()],
                 'declared' => [$draft->registered()],
@@ -90,10 +95,30 @@ final readonly class MethodsDraft
             : (self::NUMBERS[$stage->required_decisions - 1] ?? (string) $stage->required_decisions).' people, who did not know of each other’s decisions,';
         $name = mb_strtolower($stage->name);
 
-        return $this->paragraph(
-            "At the stage “{$name}”, each publication was judged by {$by} of ".
-                "{$people} who took part. Disagreements were settled {$this->settled($stage)}.",
-        );
+        $told = "At the stage “{$name}”, each publication was judged by {$by} of {$people} who took part.";
+        $settled = " Disagreements were settled {$this->settled($stage)}.";
+        $key = "stage {$stage->id} agreed";
+
+        return in_array($this->numbers->shown($key), ['', '–'], true)
+            ? $this->paragraph($told.$settled)
+            : $this->paragraph("{$told} Before they talked, they agreed on ", [$key], ' of those that all had judged.'.$settled);
+    }
+
+    /** @return ?array<string, mixed> what was changed after the first decision, with its day */
+    private function changes(): ?array
+    {
+        $first = DB::table('decisions')->where('review_id', $this->review->id)->min('created_at');
+        $changes = $first === null ? new Collection() : DB::table('log_entries')
+            ->where('review_id', $this->review->id)
+            ->whereIn('action', self::CHANGES)
+            ->where('created_at', '>', $first)
+            ->orderBy('id')
+            ->limit(self::MOST_CHANGES)
+            ->get(['summary', 'created_at'])
+            ->map(fn (stdClass $one): string => mb_strtolower(mb_substr($one->summary, 0, 1)).mb_substr($one->summary, 1)
+                .' ('.CarbonImmutable::parse($one->created_at)->format('j F Y').')');
+
+        return $changes->isEmpty() ? null : $this->paragraph('After the first decisions we '.$changes->join('; we ').'.');
     }
 
     private function settled(Stage $stage): string

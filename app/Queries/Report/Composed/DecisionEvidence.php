@@ -1,0 +1,51 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Queries\Report\Composed;
+
+use App\Models\Review;
+use Illuminate\Database\Query\Builder;
+use Illuminate\Support\Facades\DB;
+use stdClass;
+use WaryHeron\Core\Screening\ItemState;
+
+/** Decisions on full text as what a claim may rest on: which report was taken or left out, and why. Only those that have opened. */
+final class DecisionEvidence
+{
+    public const KIND = 'decision';
+
+    /**
+     * @param  ?array<mixed>  $only  ids of items
+     * @return list<array<string, mixed>> as ClaimEvidence tells others
+     */
+    public static function of(Review $review, ?array $only = null): array
+    {
+        if ($only === []) {
+            return [];
+        }
+        $stage = $review->lastStage();
+        $items = DB::table('items')
+            ->join('publications', 'publications.id', '=', 'items.publication_id')
+            ->leftJoin('criteria', 'criteria.id', '=', 'items.criterion_id')
+            ->where('items.review_id', $review->id)
+            ->where('items.stage_id', $stage->id)
+            ->whereIn('items.state', [ItemState::Included->value, ItemState::Excluded->value])
+            ->whereNotNull('items.opened_at')
+            ->whereNull('items.folded_at')
+            ->when($only !== null, fn (Builder $some) => $some->whereIn('items.id', $only ?? []))
+            ->orderBy('items.id')
+            ->get(['items.id', 'items.publication_id', 'items.state', 'criteria.reason', 'publications.title', 'first_author', 'year']);
+
+        return array_values($items->map(fn (stdClass $one): array => [
+            'kind' => self::KIND,
+            'id' => $one->id,
+            'publication' => $one->publication_id,
+            'study' => trim("{$one->first_author} {$one->year}") ?: $one->title,
+            'says' => "{$stage->name}: {$one->state}".($one->reason === null ? '' : ", {$one->reason}"),
+            'quote' => '',
+            'where' => $one->title,
+            'url' => route('publications.show', [$review, $one->publication_id], false),
+        ])->all());
+    }
+}
