@@ -345,8 +345,12 @@ export default () => {
                     const { sections } = await ask('GET', this.urls.draft);
                     const places = tools.endsOf(editor.getJSON(), Object.keys(sections));
                     const at = editor.chain();
-                    places.forEach(({ section, child }) => at.insertContentAt(this.positionOf(child), sections[section]));
+                    const said = editor.getJSON();
+                    const isNew = places.map(({ section, child }) => ({ child, sentences: tools.notSaidYet(said, sections[section]) }));
+                    const some = isNew.filter((one) => one.sentences.length);
+                    some.forEach(({ child, sentences }) => at.insertContentAt(this.positionOf(child), sentences));
                     at.run();
+                    if (some.length === 0) this.saved = 'All of it stands in the text already';
                 } catch (failure) {
                     this.problem = failure.message;
                 }

@@ -1,6 +1,6 @@
 import assert from 'node:assert/strict';
 import test from 'node:test';
-import { blocksOf, choicesOf, claimsOf, countWords, endsOf, missingOf, outlineOf, ranges, wordsOf } from '../../resources/js/report/outline.js';
+import { blocksOf, choicesOf, claimsOf, countWords, endsOf, missingOf, notSaidYet, outlineOf, ranges, wordsOf } from '../../resources/js/report/outline.js';
 import { calm } from '../../resources/js/report/paste.js';
 
 const text = (words, ...marks) => ({ type: 'text', text: words, marks });
@@ -18,6 +18,13 @@ test('gathers the words of a claim over all its pieces, and of claims that overl
     const [one, two] = ['a', 'b'].map((id) => ({ type: 'claim', attrs: { id } }));
     const doc = { type: 'doc', content: [para(text('Near ', one), text('misses', one, two, { type: 'bold' }), text(' fell', two))] };
     assert.deepEqual([...claimsOf(doc)], [['a', 'Near misses'], ['b', 'misses fell']]);
+});
+
+test('offers no sentence a second time, whatever its numbers are by now', () => {
+    const agreed = (shown) => para(text('They agreed on '), { type: 'liveNumber', attrs: { source: 'a', shown } }, text(' of them.'));
+    const doc = { type: 'doc', content: [heading('How', [5]), agreed('85 %'), para(text('By hand.'))] };
+    assert.deepEqual(notSaidYet(doc, [agreed('91 %'), para(text('We changed one.'))]), [para(text('We changed one.'))]);
+    assert.deepEqual(notSaidYet({ type: 'doc' }, [agreed('91 %')]), [agreed('91 %')]);
 });
 
 test('writes numbers as ranges, counts words, finds by words in any order', () => {

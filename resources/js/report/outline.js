@@ -61,6 +61,12 @@ export const choicesOf = (entries, text, most = 30) => {
         .slice(0, most);
 };
 
+// sentences that a section does not say yet; numbers that stay live are no part of what a sentence says
+export function notSaidYet(doc, paragraphs) {
+    const said = new Set((doc.content ?? []).map(inlineWords));
+    return paragraphs.filter((one) => !said.has(inlineWords(one)));
+}
+
 // after which child of the document new words of each section go: after its own words, before its live blocks and the next
 // heading; the last section first
 export function endsOf(doc, keys) {
