@@ -107,6 +107,7 @@ Route::middleware('throttle:reading')->group(function (): void {
     Route::get('/read/{token}', [ReadingController::class, 'show'])->name('reading');
     Route::get('/read/{token}/searches', [ReadingController::class, 'searches'])->name('reading.searches');
     Route::get('/read/{token}/decisions', [ReadingController::class, 'decisions'])->name('reading.decisions');
+    Route::get('/read/{token}/papers/{paper}', [ReadingController::class, 'paper'])->name('reading.paper');
 });
 Route::post('/read/{token}', [ReadingController::class, 'unlock'])->middleware('throttle:unlock')->name('reading.unlock');
 

@@ -17,6 +17,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property ?string $password_hash
  * @property ?Carbon $expires_at
  * @property ?Carbon $revoked_at
+ * @property bool $with_texts whether the papers of included studies can be opened
  * @property int $visits
  * @property string $user_id
  * @property Carbon $created_at
@@ -26,7 +27,7 @@ final class ReadingLink extends Model
 {
     protected $table = 'reading_links';
 
-    protected $attributes = ['visits' => 0];
+    protected $attributes = ['visits' => 0, 'with_texts' => false];
 
     protected $hidden = ['token_hash', 'password_hash'];
 
@@ -53,6 +54,6 @@ final class ReadingLink extends Model
 
     protected function casts(): array
     {
-        return ['expires_at' => 'immutable_datetime', 'revoked_at' => 'immutable_datetime', 'visits' => 'integer'];
+        return ['expires_at' => 'immutable_datetime', 'revoked_at' => 'immutable_datetime', 'visits' => 'integer', 'with_texts' => 'boolean'];
     }
 }

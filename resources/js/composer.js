@@ -56,15 +56,25 @@ const panels = () => ({
         this.$nextTick(() => {
             const box = this.$refs[this.panel];
             if (!box) return;
-            box.value = '';
+            box.value = this.panel === 'note' ? (this.noteAtHand()?.attrs.text ?? '') : '';
             focusShown(() => box);
         });
+    },
+    // the footnote that is selected, by a press or by the arrow keys
+    noteAtHand() {
+        const node = editor?.state.selection.node;
+        return node?.type.name === 'footnote' ? node : null;
+    },
+    openNote() {
+        this.panel = '';
+        this.openPanel('note');
     },
     filter(event) {
         this.text = event.target.value;
     },
+    // after words that are selected, never in their place
     put(type, attrs) {
-        editor.chain().focus().insertContent({ type, attrs }).run();
+        editor.chain().focus().insertContentAt(editor.state.selection.to, { type, attrs }).run();
         this.panel = '';
     },
     // never within a table, a list or a quotation
@@ -81,7 +91,14 @@ const panels = () => ({
         this.put('liveNumber', { source, shown: this.numbers[source].value });
     },
     putNote() {
-        if (this.$refs.note.value.trim()) this.put('footnote', { text: this.$refs.note.value.trim() });
+        const text = this.$refs.note.value.trim();
+        if (this.noteAtHand()) {
+            const at = editor.chain().focus();
+            (text ? at.updateAttributes('footnote', { text }) : at.deleteSelection()).run();
+            this.panel = '';
+        } else if (text) {
+            this.put('footnote', { text });
+        }
     },
     async putBlock(event) {
         const { kind, source } = event.currentTarget.dataset;
@@ -305,6 +322,7 @@ export default () => {
                     },
                     read: (doc) => this.read(doc),
                     claim: (id) => this.showClaim(id),
+                    note: () => this.mayWrite && this.openNote(),
                     presence: (people) => {
                         this.here = people;
                     },

@@ -89,6 +89,23 @@ it('lets a claim rest on a passage, marks what changed upstream, and refreshes i
         fn (): bool => Server::rows("SELECT 1 FROM report_claims WHERE evidence::text LIKE '%one in eight%'") !== [],
         'the evidence was not kept',
     );
+    // a footnote goes behind the words that are still selected, and is changed once it is in
+    $note = fn () => $karin->driver->findElement(WebDriverBy::cssSelector('[x-ref="note"]'));
+    $karin->press('Footnote')->sees('Press a footnote in the text');
+    $note()->sendKeys('On two wards');
+    $karin->press('Keep it')->until(
+        fn (): bool => $karin->driver->findElements(WebDriverBy::cssSelector('.report-text .footnote')) !== [],
+        'the footnote is not there',
+    );
+    $karin->sees('Some found the lamps glaring†');
+    $karin->driver->findElement(WebDriverBy::cssSelector('.report-text .footnote'))->click();
+    $karin->until(fn (): bool => $note()->isDisplayed() && $note()->getAttribute('value') === 'On two wards', 'it does not open');
+    $note()->clear();
+    $note()->sendKeys('On three wards');
+    $karin->press('Keep it')->until(
+        fn (): bool => $karin->driver->findElement(WebDriverBy::cssSelector('.report-text .footnote'))->getAttribute('title') === 'On three wards',
+        'the footnote was not changed',
+    );
     // a result is withdrawn: the plot says so, and follows only when it is told to
     $result = Server::rows("SELECT review_id, publication_id, row_id FROM standing_results WHERE form = 'counts' ORDER BY row_id LIMIT 1")[0];
     $here = $karin->path();

@@ -21,19 +21,20 @@ final readonly class GiveReadingLink
     }
 
     /** @return string the token of the address, which is kept nowhere */
-    public function execute(User $by, Review $review, string $name, ?string $password, ?CarbonImmutable $expires): string
+    public function execute(User $by, Review $review, string $name, ?string $password, ?CarbonImmutable $expires, bool $withTexts = false): string
     {
         $token = Str::random(40);
-        DB::transaction(function () use ($by, $review, $name, $password, $expires, $token): void {
+        DB::transaction(function () use ($by, $review, $name, $password, $expires, $withTexts, $token): void {
             ReadingLink::query()->create([
                 'review_id' => $review->id,
                 'name' => $name,
                 'token_hash' => hash('sha256', $token),
                 'password_hash' => $password === null ? null : Hash::make($password),
                 'expires_at' => $expires,
+                'with_texts' => $withTexts,
                 'user_id' => $by->id,
             ]);
-            ($this->log)($review, $by, 'text.link', "Gave “{$name}” a reading link to the report");
+            ($this->log)($review, $by, 'text.link', "Gave “{$name}” a reading link to the report".($withTexts ? ' and the full texts' : ''));
         });
 
         return $token;

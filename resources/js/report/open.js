@@ -39,6 +39,11 @@ export async function open(desk, { me, mayWrite, urls }, handlers) {
                 if (claim) handlers.claim(JSON.parse(claim.dataset.id));
                 return false;
             },
+            handleClickOn: (view, at, node) => {
+                // once it is selected
+                if (node.type.name === 'footnote') setTimeout(() => handlers.note());
+                return false;
+            },
             handlePaste: (view, event) => {
                 const all = ['text/html', 'text/plain'].map((type) => event.clipboardData?.getData(type) ?? '');
                 if (Math.max(...all.map((one) => one.length)) <= LONGEST) return false;

@@ -16,7 +16,11 @@
                         <td>{{ $one->title }} <span class="quiet">{{ trim(Str::before((string) $one->authors, ';') . ' ' . $one->year) }}@if ($one->doi)
                                     , doi:{{ $one->doi }}
                                 @endif
-                            </span></td>
+                            </span>
+                            @isset($papers[$one->id])
+                                <a href="{{ route('reading.paper', [$token, $papers[$one->id]]) }}">full text</a>
+                            @endisset
+                        </td>
                         <td>{{ $one->state }}</td>
                         <td>{{ $one->reason }}</td>
                     </tr>

@@ -170,7 +170,8 @@
                 </div>
                 <div class="section" x-show="isNoting">
                     <label class="field block">Footnote <textarea class="input" rows="4" x-ref="note" maxlength="2000"></textarea></label>
-                    <button type="button" class="button button-go" x-on:click="putNote">Put it there</button>
+                    <button type="button" class="button button-go" x-on:click="putNote">Keep it</button>
+                    <p class="small quiet mt-1">Press a footnote in the text to read or change it; without words it is taken out.</p>
                 </div>
                 <div class="section" x-show="isIdle">
                     <p class="small quiet">Select words and press <em>Claim</em> to say what they rest on. Press a claim to see it.</p>

@@ -33,7 +33,7 @@
                     <tbody>
                         @foreach ($links as $link)
                             <tr>
-                                <td>{{ $link->name }}{{ $link->password_hash === null ? '' : ', with a password' }}</td>
+                                <td>{{ $link->name }}{{ $link->password_hash === null ? '' : ', with a password' }}{{ $link->with_texts ? ', with full texts' : '' }}</td>
                                 <td>{{ $link->created_at->format('j M Y') }}</td>
                                 <td>{{ $link->revoked_at !== null ? 'taken back ' . $link->revoked_at->format('j M Y') : $link->expires_at?->format('j M Y') ?? 'no end' }}</td>
                                 <td class="number">{{ number_format($link->visits) }}</td>
@@ -62,6 +62,8 @@
                             type="password" minlength="8" maxlength="200" autocomplete="new-password"></div>
                     <div class="field"><label for="link-days">Days until it ends (empty: none)</label><input class="input number" id="link-days"
                             name="days" inputmode="numeric" size="5"></div>
+                    <label class="field block"><input type="checkbox" name="texts" value="1"> with the full texts of included studies (their publishers’
+                        rights allow it)</label>
                     @if ($errors->any())
                         <p class="field-error" role="alert">{{ $errors->first() }}</p>
                     @endif

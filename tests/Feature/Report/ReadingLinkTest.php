@@ -4,10 +4,14 @@ namespace Tests\Feature\Report;
 
 use App\Actions\Report\KeepVersion;
 use App\Actions\Report\OpenReport;
+use App\Models\FullText;
 use App\Models\ReadingLink;
 use App\Models\Report;
 use Illuminate\Support\Facades\Auth;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Route;
+use Illuminate\Support\Facades\Storage;
+use Illuminate\Support\Str;
 use Illuminate\Testing\TestResponse;
 use Tests\Feature\Synthesis\AtSynthesis;
 
@@ -118,4 +122,31 @@ it('ends by itself, or when it is taken back', function () {
     $this->get($url)->assertSee('taken back')->assertDontSee(basename($back));
     Auth::logout();
     stranger($back)->assertNotFound();
+});
+
+it('gives the papers of included studies where the team says so, and no others', function () {
+    $at = published();
+    $add = function (string $title) use ($at): string {
+        $hash = hash('sha256', $title);
+        Storage::put(FullText::pathOf($hash), '%PDF-1.7 '.$title);
+        $id = strtolower((string) Str::ulid());
+        DB::table('full_texts')->insert([
+            'id' => $id, 'review_id' => $at->world->review->id, 'publication_id' => $at->world->publication($title)->id, 'hash' => $hash,
+            'name' => "{$title}.pdf", 'bytes' => 9, 'origin' => 'added', 'user_id' => $at->world->people['lead']->id,
+        ]);
+
+        return $id;
+    };
+    [$in, $out] = [$add('Lamps of Aster'), $add('Lamps of Birk')];
+    DB::table('items')->where('publication_id', $at->world->publication('Lamps of Birk')->id)->update(['state' => 'excluded']);
+    $without = given($at);
+    stranger("{$without}/decisions")->assertOk()->assertDontSee('full text</a>', false);
+    stranger("{$without}/papers/{$in}")->assertNotFound();
+    $with = given($at, ['texts' => 1]);
+    stranger("{$with}/decisions")->assertSee("{$with}/papers/{$in}")->assertDontSee($out);
+    $paper = stranger("{$with}/papers/{$in}")->assertOk();
+    expect($paper->headers->get('Content-Disposition'))->toStartWith('attachment')->and($paper->streamedContent())->toContain('Lamps of Aster');
+    stranger("{$with}/papers/{$out}")->assertNotFound();
+    $locked = given($at, ['texts' => 1, 'password' => 'lamps at night']);
+    stranger("{$locked}/papers/{$in}")->assertNotFound();
 });

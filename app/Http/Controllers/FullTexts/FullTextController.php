@@ -98,6 +98,9 @@ final class FullTextController extends Controller
         ];
         $path = Storage::path($stored);
 
+        // of an archive without full texts the file is nowhere
+        abort_unless(is_file($path) || Storage::exists($stored), 404);
+
         return is_file($path)
             ? response()->file($path, $headers)
             : Storage::response($stored, null, $headers);

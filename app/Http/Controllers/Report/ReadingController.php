@@ -6,6 +6,7 @@ namespace App\Http\Controllers\Report;
 
 use App\Http\Controllers\Controller;
 use App\Http\Input;
+use App\Models\FullText;
 use App\Models\ReadingLink;
 use App\Models\ReportVersion;
 use App\Queries\Report\Composed\Readable;
@@ -15,6 +16,8 @@ use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\Hash;
+use Illuminate\Support\Facades\Storage;
+use Symfony\Component\HttpFoundation\Response;
 
 /** What outsiders read by an address they were given: the report as it was kept last, and what it rests on. */
 final class ReadingController extends Controller
@@ -54,7 +57,26 @@ final class ReadingController extends Controller
     {
         $link = $this->read($request, $token);
 
-        return view('reading.decisions', ['token' => $token, 'decided' => Readable::decided($link->review)]);
+        return view('reading.decisions', [
+            'token' => $token,
+            'decided' => Readable::decided($link->review),
+            'papers' => $link->with_texts ? Readable::papers($link->review) : [],
+        ]);
+    }
+
+    /** The paper of an included study, where the team lets it out. As data, never as a page of ours. */
+    public function paper(Request $request, string $token, string $paper): Response
+    {
+        $link = $this->read($request, $token);
+        abort_unless($link->with_texts && in_array($paper, Readable::papers($link->review), true), 404);
+        $copy = FullText::query()->where('review_id', $link->review_id)->findOrFail($paper);
+        abort_unless(Storage::exists($copy->path()), 404);
+
+        return Storage::response($copy->path(), null, [
+            'Content-Type' => 'application/pdf',
+            'X-Content-Type-Options' => 'nosniff',
+            'Content-Disposition' => 'attachment; filename="'.(preg_replace('/[^A-Za-z0-9._-]+/', '-', $copy->name) ?: 'text.pdf').'"',
+        ]);
     }
 
     public function unlock(Request $request, string $token): RedirectResponse

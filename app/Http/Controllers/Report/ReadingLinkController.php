@@ -32,6 +32,7 @@ final class ReadingLinkController extends Controller
             'name' => ['required', 'string', 'max:200'],
             'password' => ['nullable', 'string', 'min:8', 'max:200'],
             'days' => ['nullable', 'integer', 'between:1,3650'],
+            'texts' => ['nullable', 'boolean'],
         ]);
         $days = $given['days'] ?? null;
         $token = $give->execute(
@@ -40,6 +41,7 @@ final class ReadingLinkController extends Controller
             trim($given['name']),
             $given['password'] ?? null,
             $days === null ? null : CarbonImmutable::now()->addDays((int) $days),
+            (bool) ($given['texts'] ?? false),
         );
 
         return redirect()->route('report.links', $review)->with('address', route('reading', $token));

@@ -35,6 +35,25 @@ final class Readable
         return FlowQuery::sources($review)->where('kept', '>', 0)->values();
     }
 
+    /** @return array<string, string> the newest copy of each included report, by its publication */
+    public static function papers(Review $review): array
+    {
+        $included = DB::table('items')
+            ->where('review_id', $review->id)
+            ->where('stage_id', $review->lastStage()->id)
+            ->where('state', ItemState::Included->value)
+            ->whereNotNull('opened_at')
+            ->select('publication_id');
+
+        return array_map(strval(...), DB::table('full_texts')
+            ->where('review_id', $review->id)
+            ->whereIn('publication_id', $included)
+            ->whereNull('taken_out_at')
+            ->orderBy('id')
+            ->pluck('id', 'publication_id')
+            ->all());
+    }
+
     /** @return Collection<int, stdClass> included ones, then those excluded in full text, each with its reason */
     public static function decided(Review $review): Collection
     {
@@ -51,6 +70,6 @@ final class Readable
             ->orderBy('publications.first_author')
             ->orderBy('publications.id')
             ->limit(self::MOST)
-            ->get(['publications.title', 'publications.authors', 'publications.year', 'publications.doi', 'items.state', 'criteria.reason']);
+            ->get(['publications.id', 'publications.title', 'publications.authors', 'publications.year', 'publications.doi', 'items.state', 'criteria.reason']);
     }
 }
