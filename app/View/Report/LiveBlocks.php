@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\View\Report;
 
+use App\Models\CodebookItem;
 use App\Models\Comparison;
 use App\Models\KeptAnalysis;
 use App\Models\Passage;
@@ -18,20 +19,26 @@ use App\Queries\Report\FlowQuery;
 use App\Queries\Synthesis\CertaintyRow;
 use App\Queries\Synthesis\CertaintyTable;
 use App\Queries\Synthesis\ForestPlot;
+use App\Queries\Synthesis\MapQuery;
 use App\Queries\Synthesis\PooledAnalysis;
 use App\Queries\Synthesis\PooledRow;
 use App\Queries\Synthesis\Shown;
 use App\Queries\Synthesis\Soundness;
 use App\Queries\Synthesis\Tables\StudyTable;
 use Closure;
+use Illuminate\Support\Collection;
 use Illuminate\Support\Str;
 use stdClass;
 use WaryHeron\Core\Flow\DiagramSvg;
 use WaryHeron\Core\Synthesis\Effect\AnalysisMeasure;
+use WaryHeron\Core\Synthesis\Map\MapPlot;
 
 /** What live blocks of a report show now. A block whose source is gone says so. */
 final class LiveBlocks
 {
+    /** Of so many items maps are offered, each with each. */
+    private const MAPPED = 5;
+
     /** Kinds that need no source, with their names. */
     public const PLAIN = [
         'question' => 'The question',
@@ -57,6 +64,7 @@ final class LiveBlocks
             'Of the review' => $by('', self::PLAIN),
             'Forest plots' => $by('forest', $analyses),
             'Funnel plots' => $by('funnel', $analyses),
+            'Evidence maps' => $by('map', self::maps($review)),
             'Tables' => $by('table', $tables),
             'Passages under a theme' => $by('passages', $themes),
         ]);
@@ -73,6 +81,7 @@ final class LiveBlocks
             'soundness' => self::soundness($review),
             'certainty' => self::certainty($review),
             'forest', 'funnel' => self::analysis($review, $kind, $source),
+            'map' => self::map($review, $source),
             'table' => self::table($review, $source),
             'passages' => self::passages($review, $source),
             default => self::gone(),
@@ -216,6 +225,46 @@ final class LiveBlocks
     private static function effect(PooledRow $row, AnalysisMeasure $measure): string
     {
         return $row->effect->isDefined() ? Shown::interval($measure, $row->effect) : 'not estimable';
+    }
+
+    /** @return array<string, string> pairs of items with options, in the order of the codebook, by their ids */
+    private static function maps(Review $review): array
+    {
+        $items = self::mapped($review)->take(self::MAPPED)->values();
+        $pairs = [];
+        foreach ($items as $i => $rows) {
+            foreach ($items->slice($i + 1) as $columns) {
+                $pairs["{$rows->id} {$columns->id}"] = "{$rows->label} by {$columns->label}";
+            }
+        }
+
+        return $pairs;
+    }
+
+    /** @return Collection<int, CodebookItem> items of the whole study with options to count by */
+    private static function mapped(Review $review): Collection
+    {
+        return $review->codes()->get()->filter(fn (CodebookItem $one): bool => $one->retired_at === null && $one->code()->choosable() !== []);
+    }
+
+    private static function map(Review $review, string $source): BlockContent
+    {
+        $items = self::mapped($review)->keyBy('id');
+        [$rows, $columns] = array_map(fn (string $id): ?CodebookItem => $items->get($id), [...explode(' ', $source, 2), '']);
+        if ($rows === null || $columns === null) {
+            return self::gone();
+        }
+        $map = (new MapQuery($review, $rows, $columns, null))->map();
+        $facts = ['studies' => (string) $map->studies];
+        foreach ($map->rows as $row) {
+            foreach ($map->columns as $column) {
+                $facts["{$row}, {$column}"] = (string) $map->at((string) $row, (string) $column);
+            }
+        }
+        $title = "{$rows->label} by {$columns->label}";
+        $svg = fn (): string => (new MapPlot($map))->svg($title, false);
+
+        return new BlockContent($title, $map->studies === 0 ? '<p>No included study says both yet.</p>' : $svg, $facts);
     }
 
     private static function table(Review $review, string $id): BlockContent

@@ -8,6 +8,7 @@ use App\Models\CodebookItem;
 use App\Models\Review;
 use App\Queries\Coding\AnswerSlot;
 use App\Queries\Synthesis\MapQuery;
+use App\View\Report\LiveBlocks;
 use Tests\Feature\Coding\AtTheDesk;
 use WaryHeron\Core\Coding\AnswerKind;
 use WaryHeron\Core\Coding\CodeType;
@@ -120,4 +121,20 @@ it('hands the map out as one page that loads nothing and leads from each cell to
                 ->and($query->studies($row, $column)->count())->toBe($map->at($row, $column));
         }
     }
+});
+
+it('stands in the report as a live block that tells which cell has changed', function () {
+    $at = mapped();
+    $item = fn (string $label): CodebookItem => CodebookItem::query()->where('label', $label)->sole();
+    $review = $at->world->review->fresh();
+    expect(LiveBlocks::offered($review)['Evidence maps'])->toBe(["map:{$item('Light')->id} {$item('Staff')->id}" => 'Light by Staff']);
+    $before = LiveBlocks::of($review, 'map', "{$item('Light')->id} {$item('Staff')->id}");
+    expect($before->facts)->toMatchArray(['studies' => '4', 'lamp, Yes' => '1', 'window, Yes' => '2'])
+        ->and($before->html())->toContain('<svg')->not->toContain('<script');
+    $slot = new AnswerSlot($at->world->publication('Lamps of Birk'), $item('Staff'));
+    app(SaveAnswer::class)->execute($at->world->people['coder'], $slot, new GivenAnswer('Yes'));
+    $after = LiveBlocks::of($review, 'map', "{$item('Light')->id} {$item('Staff')->id}");
+    expect($before->changed($after))->toContain('lamp, Yes: 1 → 2')->toContain('lamp, No: 1 → 0');
+    expect(LiveBlocks::of($review, 'map', "{$item('Light')->id} {$item('Lux')->id}")->title)->toBe('What this showed is gone')
+        ->and(LiveBlocks::of($review, 'map', '')->title)->toBe('What this showed is gone');
 });

@@ -145,7 +145,7 @@ final class ComposerController extends Controller
     {
         $given = $request->validate([
             'id' => ['nullable', 'string', 'regex:/^[0-9a-z]{26}$/'],
-            'kind' => ['required', 'string', Rule::in([...array_keys(LiveBlocks::PLAIN), 'forest', 'funnel', 'table', 'passages'])],
+            'kind' => ['required', 'string', Rule::in([...array_keys(LiveBlocks::PLAIN), 'forest', 'funnel', 'map', 'table', 'passages'])],
             'source' => ['nullable', 'string', 'max:120'],
         ]);
         $id = $given['id'] ?? strtolower((string) Str::ulid());
