@@ -359,6 +359,7 @@ Route::prefix('/reviews/{review}')
         });
 
         Route::put('/closed', [ReviewController::class, 'close'])->can('close', 'review')->name('reviews.close');
+        Route::post('/copies', [ReviewController::class, 'copy'])->can('close', 'review')->name('reviews.copy');
 
         Route::middleware('can:manage,review')->group(function (): void {
             Route::post('/report/links', [ReadingLinkController::class, 'store'])->name('report.links.store');

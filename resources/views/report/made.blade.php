@@ -38,5 +38,10 @@
                 ? 'Open the review again' : 'Close the review' }}</button> <span class="small quiet">{{ $review->closed_at
                 ? 'It is read, and nothing in it is changed.' : 'Then it is read, and nothing in it is changed.' }}</span>
         </form>
+        <form class="mt-2" method="post" action="{{ route('reviews.copy', $review) }}">@csrf
+            <label class="field block small">Start another that is set up like it: question, criteria, stages, codebook, outcomes, and none of its
+                data <input class="input" name="title" maxlength="200" required placeholder="Its title"></label>
+            <button class="button">Start it</button>
+        </form>
     </div>
 @endcan

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers\Team;
 
 use App\Actions\Team\CloseReview;
+use App\Actions\Team\CopyReview;
 use App\Actions\Team\CreateReview;
 use App\Http\Controllers\Controller;
 use App\Models\Review;
@@ -30,6 +31,13 @@ final class ReviewController extends Controller
             'question',
             $create->execute($this->me($request), $given['title'], $given['question'] ?? ''),
         );
+    }
+
+    public function copy(Request $request, Review $review, CopyReview $copy): RedirectResponse
+    {
+        $given = $request->validate(['title' => ['required', 'string', 'max:200']]);
+
+        return redirect()->route('question', $copy->execute($this->me($request), $review, trim($given['title'])));
     }
 
     public function close(Request $request, Review $review, CloseReview $close): RedirectResponse
