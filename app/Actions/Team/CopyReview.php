@@ -12,6 +12,7 @@ use App\Models\Review;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
+use stdClass;
 
 /** Starts a review that is set up as another is, with nothing in it: how it asks, judges, codes and compares. */
 final readonly class CopyReview
@@ -54,11 +55,11 @@ final readonly class CopyReview
     {
         $isRetired = in_array('retired_at', $table->columns, true) ? 'AND retired_at IS NULL' : '';
         $rows = array_map(
-            fn (object $one): array => json_decode($one->line, true),
+            fn (stdClass $one): array => json_decode($one->line, true),
             DB::select("SELECT to_jsonb(t)::text AS line FROM \"{$table->name}\" t WHERE review_id = ? {$isRetired} ORDER BY id", [$from->id]),
         );
         foreach ($rows as $row) {
-            $ids[$row['id']] = strtolower((string) Str::ulid());
+            $ids[(string) $row['id']] = strtolower((string) Str::ulid());
         }
         $new = array_map(function (array $row) use ($table, $by): array {
             $people = array_fill_keys($table->people, $by->id);
