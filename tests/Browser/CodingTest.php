@@ -123,7 +123,8 @@ it('marks a passage by key, names its theme, and finds it again across studies a
         'The passage was not kept',
     );
     $review = Server::rows('SELECT review_id FROM passages LIMIT 1')[0]['review_id'];
-    $karin->visit("/reviews/{$review}/coding/passages")->press('Why nights')->sees('Setting the scene › Why nights')->sees('1 passage of 1 publication');
+    $karin->visit("/reviews/{$review}/coding/passages")->press('Why nights')->sees('Setting the scene › Why nights')
+        ->sees('1 passage of 1 publication');
     $karin->driver->findElement(WebDriverBy::cssSelector('.passage .title-link'))->click();
     $karin->sees('page 1 of')->until(
         fn (): bool => $karin->driver->executeScript('return document.querySelectorAll(".paper-mark-passage").length') > 0,

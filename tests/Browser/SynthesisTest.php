@@ -102,7 +102,8 @@ it('takes numbers from a table of the paper by pressing them, in several forms, 
     // the plot has the study, and leads back to the words
     $karin->visit("/reviews/{$review}/synthesis/analyses")->press('Near misses in the night')->sees('Forest plot');
     $publication = Server::rows('SELECT publication_id FROM results ORDER BY created_at DESC LIMIT 1')[0]['publication_id'];
-    $karin->visit($karin->path()."?study={$publication}")->sees('The words they rest on')->press('Open the paper there')->sees('Reported as');
+    $karin->visit($karin->path()."?study={$publication}")->sees('The words they rest on')->press('Open the paper there')
+        ->sees('Reported as');
     $karin->until(
         fn (): bool => $karin->driver->executeScript('return document.querySelectorAll(".paper-mark-current").length') > 0,
         'The evidence is not marked in the paper',

@@ -60,7 +60,8 @@ it('gives no archive of what nobody may see yet', function () {
 it('brings an archive in from the page, tells what is wrong with another, and lets others see neither', function () {
     [$people, $path] = AtArchive::ofGone();
     $this->actingAs($people['outsider'])->get('/archives/bring-in')->assertOk()->assertDontSee('Brought by you');
-    $this->post('/archives', ['file' => UploadedFile::fake()->createWithContent('x.zip', 'no archive')])->assertRedirect('/archives/bring-in');
+    $this->post('/archives', ['file' => UploadedFile::fake()->createWithContent('x.zip', 'no archive')])
+        ->assertRedirect('/archives/bring-in');
     $this->get('/archives/bring-in')->assertSee('It is no zip file')->assertSee('Nothing was brought in');
     $this->post('/archives', ['file' => new UploadedFile($path, '../../<b>lamps.zip', 'application/zip', null, true)]);
     $review = Review::query()->sole();

@@ -48,7 +48,8 @@ function askIt(AtSynthesis $at, string $who, string $question, array $scope, arr
 it('answers from what people took, from papers and from abstracts, each with its place', function () {
     $at = askable();
     $coded = askIt($at, 'anna', 'How many errors of dosing?', ['coded']);
-    expect($coded->found['pieces'][0])->toMatchArray(['kind' => 'result', 'quote' => '7 of 86 nurses made an error of dosing', 'confidence' => 'firm']);
+    expect($coded->found['pieces'][0])
+        ->toMatchArray(['kind' => 'result', 'quote' => '7 of 86 nurses made an error of dosing', 'confidence' => 'firm']);
     $texts = askIt($at, 'anna', 'Which nurses had headaches?', ['texts', 'abstracts']);
     expect(array_column($texts->found['pieces'], 'where'))->toBe(['page 4'])
         ->and($texts->found['pieces'][0]['quote'])->toBe('Headache was told by three of the nurses.');
@@ -74,13 +75,17 @@ it('keeps questions for whoever asked, follows on with their scope, and only of 
     $url = "/reviews/{$at->world->review->id}/ask";
     $first = askIt($at, 'anna', 'headache of nurses', ['texts']);
     $next = askIt($at, 'anna', 'dosing error', ['coded'], ['after' => $first->id, 'narrow' => 1]);
-    expect($next->after_id)->toBe($first->id)->and($next->only_of)->toBe([$at->world->publication('Lamps of Birk')->id])->and($next->found['pieces'])->toBe([]);
+    expect($next->after_id)->toBe($first->id)
+        ->and($next->only_of)->toBe([$at->world->publication('Lamps of Birk')->id])
+        ->and($next->found['pieces'])->toBe([]);
     $this->get("{$url}/{$next->id}")->assertSee('headache of nurses')->assertSee('only of 1 study');
     $this->actingAs($at->world->people['lead'])->get("{$url}/{$first->id}")->assertNotFound();
     $this->get($url)->assertOk()->assertDontSee('headache of nurses');
     $this->delete("{$url}/{$first->id}")->assertRedirect();
     $theirs = askIt($at, 'lead', 'dosing error', ['coded'], ['after' => $first->id, 'narrow' => 1]);
-    expect($theirs->after_id)->toBeNull()->and($theirs->only_of)->toBeNull()->and(AskedQuestion::query()->find($first->id))->not->toBeNull();
+    expect($theirs->after_id)->toBeNull()
+        ->and($theirs->only_of)->toBeNull()
+        ->and(AskedQuestion::query()->find($first->id))->not->toBeNull();
     $this->actingAs($at->world->people['anna'])->delete("{$url}/{$first->id}")->assertRedirect();
     expect(AskedQuestion::query()->find($first->id))->toBeNull();
     $this->actingAs($at->world->people['outsider'])->get($url)->assertNotFound();

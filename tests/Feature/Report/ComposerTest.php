@@ -40,7 +40,8 @@ function update(string $words): string
 
 function exchange(AtSynthesis $at, string $who, array $given = []): TestResponse
 {
-    return test()->actingAs($at->world->people[$who])->postJson(textUrl($at, '/exchange'), ['schema' => 1, 'after' => 0, 'client' => 7, ...$given]);
+    return test()->actingAs($at->world->people[$who])
+        ->postJson(textUrl($at, '/exchange'), ['schema' => 1, 'after' => 0, 'client' => 7, ...$given]);
 }
 
 it('begins with what the review knows, once, whoever presses first', function () {
@@ -131,7 +132,8 @@ it('lets a claim rest on what was found, and says when that changes', function (
     $at = begun();
     $this->actingAs($at->world->people['coder']);
     $found = $this->getJson(textUrl($at, '/evidence?q=aster+misses'))->assertOk()->json('found');
-    expect($found)->toHaveCount(1)->and($found[0])->toMatchArray(['kind' => 'result', 'study' => 'Aster 2020', 'quote' => '7 of 86 made one']);
+    expect($found)->toHaveCount(1)
+        ->and($found[0])->toMatchArray(['kind' => 'result', 'study' => 'Aster 2020', 'quote' => '7 of 86 made one']);
     $claim = str_repeat('c', 26);
     $set = fn (array $given): TestResponse => test()->putJson(textUrl($at, "/claims/{$claim}"), $given);
     $set(['own' => false, 'evidence' => []])->assertJsonPath('problem', 'rests on nothing yet');
@@ -145,7 +147,8 @@ it('lets a claim rest on what was found, and says when that changes', function (
     expect($now['problem'])->toContain('Aster 2020 says “Near misses: 70, 86, 15, 85” now');
     // as it was given is kept, until it is taken off
     $set(['own' => true, 'evidence' => []])->assertJsonPath('own', true)->assertJsonPath('problem', '');
-    $this->actingAs($at->world->people['observer'])->putJson(textUrl($at, "/claims/{$claim}"), ['own' => true, 'evidence' => []])->assertForbidden();
+    $this->actingAs($at->world->people['observer'])->putJson(textUrl($at, "/claims/{$claim}"), ['own' => true, 'evidence' => []])
+        ->assertForbidden();
 });
 
 it('keeps versions by name, with blocks and claims as they were', function () {
@@ -226,7 +229,8 @@ it('leaves as a PDF that other programs read', function () {
     file_put_contents($path, $pdf);
     exec('pdftotext -q -enc UTF-8 '.escapeshellarg($path).' -', $text, $code);
     unlink($path);
-    expect($code)->toBe(0)->and(implode("\n", $text))->toContain('Errors fell <b> in 2 studies')->toContain('Both by night.')->toContain('References');
+    expect($code)->toBe(0)
+        ->and(implode("\n", $text))->toContain('Errors fell <b> in 2 studies')->toContain('Both by night.')->toContain('References');
 });
 
 it('leaves as a document with headings, footnotes, pictures and references, and as Markdown', function () {

@@ -145,7 +145,8 @@ it('gives the papers of included studies where the team says so, and no others',
     $with = given($at, ['texts' => 1]);
     stranger("{$with}/decisions")->assertSee("{$with}/papers/{$in}")->assertDontSee($out);
     $paper = stranger("{$with}/papers/{$in}")->assertOk();
-    expect($paper->headers->get('Content-Disposition'))->toStartWith('attachment')->and($paper->streamedContent())->toContain('Lamps of Aster');
+    expect($paper->headers->get('Content-Disposition'))->toStartWith('attachment')
+        ->and($paper->streamedContent())->toContain('Lamps of Aster');
     stranger("{$with}/papers/{$out}")->assertNotFound();
     $locked = given($at, ['texts' => 1, 'password' => 'lamps at night']);
     stranger("{$locked}/papers/{$in}")->assertNotFound();

@@ -26,6 +26,7 @@ const WITHOUT_POLICY = [
     'reading',
     'reading.searches',
     'reading.decisions',
+    'reading.paper',
     'reading.unlock',
     'home',
     'account',
