@@ -43,6 +43,34 @@ final readonly class ArchivedTable
         return array_fill(0, substr_count($this->ofReview(), '?'), $reviewId);
     }
 
+    /** @param  list<string>  $columns */
+    public static function quoted(array $columns): string
+    {
+        return implode(', ', array_map(fn (string $one): string => "\"{$one}\"", $columns));
+    }
+
+    /**
+     * SQL that inserts rows from one JSON list of objects, which is bound.
+     *
+     * @param  list<string>  $columns  that the objects have
+     * @param  list<string>  $empty  those of them that stay empty at first
+     */
+    public function insertion(array $columns, array $empty = []): string
+    {
+        $from = implode(', ', array_map(
+            fn (string $one): string => in_array($one, $empty, true) ? 'NULL' : "\"{$one}\"",
+            $columns,
+        ));
+
+        return "INSERT INTO \"{$this->name}\" (".self::quoted($columns).") OVERRIDING SYSTEM VALUE SELECT {$from} FROM {$this->rows()}";
+    }
+
+    /** SQL of the rows that one JSON list of objects tells, which is bound. */
+    public function rows(): string
+    {
+        return "jsonb_populate_recordset(NULL::\"{$this->name}\", ?::jsonb)";
+    }
+
     public function file(): string
     {
         return "data/{$this->name}.jsonl";

@@ -12,7 +12,9 @@ use App\Models\Report;
 use App\Models\Review;
 use App\Models\Task;
 use App\Models\User;
+use App\Queries\Shared\Visibility;
 use App\Tasks\TaskState;
+use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
 
@@ -57,10 +59,9 @@ final class AskForFile
             ->join('items', 'items.id', '=', 'decisions.item_id')
             ->where('decisions.review_id', $review->id)
             ->where('items.review_id', $review->id)
-            ->whereNull('items.opened_at')
             ->whereNull('decisions.superseded_at')
             ->whereNotNull('decisions.verdict')
-            ->where('decisions.user_id', '<>', $by->id)
+            ->tap(fn (Builder $decisions) => Visibility::hiddenDecisions($decisions, $by))
             ->count();
         if ($blind > 0) {
             throw new Refused(

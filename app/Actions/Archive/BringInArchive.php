@@ -50,7 +50,6 @@ final readonly class BringInArchive
         }
         $tables = ArchivedTables::all();
         $this->checkTables($archive, $tables);
-        $this->keepFiles($archive);
 
         return DB::transaction(function () use ($by, $archive, $tables, $isTrusted, $told): Review {
             $manifest = $archive->manifest;
@@ -60,6 +59,8 @@ final readonly class BringInArchive
                 $told($n + 1, count($tables));
             }
             $this->checkBounds($manifest->review, $ids, $archive);
+            // last, so that nothing is left in the store of what is refused
+            $this->keepFiles($archive);
             $review = Review::query()->findOrFail($manifest->review);
             $review->memberships()->updateOrCreate(['user_id' => $by->id], ['role' => Role::Lead]);
             ($this->log)(
@@ -141,7 +142,7 @@ final readonly class BringInArchive
         if ($archive->manifest->file($table->file()) === null) {
             return; // a table that is younger than the archive
         }
-        [$lines, $bytes, $columns] = [[], 0, null];
+        [$lines, $bytes, $columns, $naming] = [[], 0, null, []];
         foreach ($archive->lines($table->file()) as $n => $line) {
             $row = new ArchivedRow($table, $n, $line, $archive->manifest->review, $ids);
             $columns ??= $row->columns();
@@ -152,6 +153,7 @@ final readonly class BringInArchive
                 continue;
             }
             $lines[] = $row->line();
+            array_push($naming, ...$row->naming());
             $bytes += strlen($line);
             if (count($lines) === self::PART || $bytes > self::PART_BYTES) {
                 $this->insert($table, $columns, $lines, $n);
@@ -161,7 +163,7 @@ final readonly class BringInArchive
         if ($lines !== []) {
             $this->insert($table, $columns ?? [], $lines, $n ?? 0);
         }
-        $this->nameEachOther($archive, $table, $columns ?? [], $ids);
+        $this->nameEachOther($table, $columns ?? [], $naming, $n ?? 0);
         $this->countOn($table);
     }
 
@@ -184,47 +186,26 @@ final readonly class BringInArchive
      */
     private function insert(ArchivedTable $table, array $columns, array $lines, int $until): void
     {
-        $into = implode(', ', array_map(fn (string $one): string => "\"{$one}\"", $columns));
         // rows that name others of their own table name them when all are there
-        $from = implode(', ', array_map(
-            fn (string $one): string => in_array($one, $table->toItself, true) ? 'NULL' : "\"{$one}\"",
-            $columns,
-        ));
-        $this->carefully($table, $until, fn () => DB::insert(
-            "INSERT INTO \"{$table->name}\" ({$into}) OVERRIDING SYSTEM VALUE SELECT {$from} FROM jsonb_populate_recordset(NULL::\"{$table->name}\", ?::jsonb)",
-            ['['.implode(',', $lines).']'],
-        ));
+        $this->carefully($table, $until, fn () => DB::insert($table->insertion($columns, $table->toItself), ['['.implode(',', $lines).']']));
     }
 
     /**
      * @param  list<string>  $columns
-     * @param  array<string, string>  $ids
+     * @param  list<string>  $naming  the rows that name others of their own table, with nothing else in them
      */
-    private function nameEachOther(ArchiveFile $archive, ArchivedTable $table, array $columns, array $ids): void
+    private function nameEachOther(ArchivedTable $table, array $columns, array $naming, int $until): void
     {
-        $named = array_values(array_intersect($table->toItself, $columns));
-        if ($named === []) {
-            return;
-        }
-        $set = implode(', ', array_map(fn (string $one): string => "\"{$one}\" = named.\"{$one}\"", $named));
-        $any = implode(', ', array_map(fn (string $one): string => "named.\"{$one}\"", $named));
-        $flush = fn (array $lines, int $n) => $this->carefully($table, $n, fn () => DB::update(
-            "UPDATE \"{$table->name}\" AS t SET {$set} FROM jsonb_populate_recordset(NULL::\"{$table->name}\", ?::jsonb) AS named
-                WHERE t.review_id = named.review_id AND t.id = named.id AND coalesce({$any}) IS NOT NULL",
-            ['['.implode(',', $lines).']'],
+        $set = implode(', ', array_map(
+            fn (string $one): string => "\"{$one}\" = named.\"{$one}\"",
+            array_intersect($table->toItself, $columns),
         ));
-        $lines = [];
-        foreach ($archive->lines($table->file()) as $n => $line) {
-            $row = new ArchivedRow($table, $n, $line, $archive->manifest->review, $ids);
-            if ($row->names($named)) {
-                $lines[] = $row->line();
-            }
-            if (count($lines) === self::PART) {
-                $flush($lines, $n);
-                $lines = [];
-            }
+        foreach (array_chunk($naming, self::PART) as $some) {
+            $this->carefully($table, $until, fn () => DB::update(
+                "UPDATE \"{$table->name}\" AS t SET {$set} FROM {$table->rows()} AS named WHERE t.review_id = named.review_id AND t.id = named.id",
+                ['['.implode(',', $some).']'],
+            ));
         }
-        $lines === [] || $flush($lines, $n ?? 0);
     }
 
     /**

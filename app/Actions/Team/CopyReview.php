@@ -67,10 +67,6 @@ final readonly class CopyReview
             return [...$row, ...$people, ...self::AS_NEW[$table->name] ?? [], 'created_at' => now()->toIso8601String()];
         }, $rows);
         $lines = strtr(json_encode($new, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES), $ids);
-        $columns = implode(', ', array_map(fn (string $one): string => "\"{$one}\"", $table->columns));
-        DB::insert(
-            "INSERT INTO \"{$table->name}\" ({$columns}) SELECT {$columns} FROM jsonb_populate_recordset(NULL::\"{$table->name}\", ?::jsonb)",
-            [$lines],
-        );
+        DB::insert($table->insertion($table->columns), [$lines]);
     }
 }

@@ -72,10 +72,14 @@ final class ArchivedRow
         return $this->line;
     }
 
-    /** @param  list<string>  $columns */
-    public function names(array $columns): bool
+    /** @return list<string> itself as JSON with what names others of its table alone; nothing where it names none */
+    public function naming(): array
     {
-        return array_filter(array_intersect_key($this->row, array_flip($columns))) !== [];
+        $named = array_intersect_key($this->row, array_flip($this->table->toItself));
+
+        return array_filter($named) === []
+            ? []
+            : [json_encode([...array_intersect_key($this->row, ['review_id' => 0, 'id' => 0]), ...$named], JSON_THROW_ON_ERROR)];
     }
 
     /** Whether it is of a thesaurus that this copy has already. */

@@ -27,7 +27,7 @@ final class ArchivedRows
             ! $hasFullTexts && $table->name === 'full_texts' && $column === 'text' => "''::text AS text",
             default => "\"{$column}\"",
         }, $table->columns));
-        $order = implode(', ', array_map(fn (string $column): string => "\"{$column}\"", $table->key));
+        $order = ArchivedTable::quoted($table->key);
         $cursor = "archived_{$table->name}";
         DB::statement(
             "DECLARE {$cursor} NO SCROLL CURSOR FOR SELECT to_jsonb(archived)::text AS line FROM

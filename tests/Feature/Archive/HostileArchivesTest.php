@@ -6,6 +6,7 @@ use App\Models\Publication;
 use App\Models\Review;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Storage;
 use Tests\Feature\World;
 use WaryHeron\Core\Archive\BadArchive;
 
@@ -95,6 +96,10 @@ it('takes nothing of what is damaged, foreign or made to do harm, and says why',
         }
         expect($said)->toContain($why)->and(countsOf())->toBe($before, $name);
     }
+    expect(Storage::allFiles())->toBe([]);
+    // of what is taken they are there
+    AtArchive::bring($people['lead'], $path);
+    expect(Storage::allFiles('deliveries'))->not->toBe([]);
 });
 
 it('refuses what is no archive, or cut off', function () {
