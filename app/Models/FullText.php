@@ -92,6 +92,18 @@ final class FullText extends Model
         return self::pathOf($this->hash);
     }
 
+    /** @return array<string, string> what others wrote is data and a download, never a page of ours */
+    public function headers(): array
+    {
+        $name = preg_replace('/[^A-Za-z0-9._-]+/', '-', $this->name) ?: 'text.pdf';
+
+        return [
+            'Content-Type' => 'application/pdf',
+            'X-Content-Type-Options' => 'nosniff',
+            'Content-Disposition' => "attachment; filename=\"{$name}\"",
+        ];
+    }
+
     /** Where the file is kept, by what it holds. */
     public static function pathOf(string $hash): string
     {

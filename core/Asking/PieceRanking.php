@@ -30,29 +30,30 @@ final readonly class PieceRanking
     /** What people took from a paper goes before what merely stands in one. */
     private const BY_PEOPLE = 1.25;
 
-    public function __construct(private PlainAsk $ask)
+    /** @var list<array{length: int, counts: list<float>, own: list<bool>}> of each piece */
+    private array $counted;
+
+    /** @var list<float> of each term */
+    private array $weights;
+
+    /** @param  list<Piece>  $pieces */
+    public function __construct(private PlainAsk $ask, private array $pieces)
     {
+        $this->counted = array_map($this->counted(...), $pieces);
+        $this->weights = $this->weights($this->counted);
     }
 
-    /**
-     * @param  list<Piece>  $pieces
-     * @return list<RankedPiece> best first; those alike in the order in which they were given
-     */
-    public function ranked(array $pieces, int $most): array
+    /** @return list<RankedPiece> best first; those alike in the order in which they were given */
+    public function ranked(int $most): array
     {
-        if ($this->ask->isEmpty() || $pieces === []) {
-            return [];
-        }
-        $counted = array_map($this->counted(...), $pieces);
-        $weights = $this->weights($counted);
-        $all = array_sum($weights);
+        $all = (float) array_sum($this->weights);
         if ($all === 0.0) {
             return [];
         }
-        $mean = max(1.0, array_sum(array_column($counted, 'length')) / count($counted));
+        $mean = max(1.0, array_sum(array_column($this->counted, 'length')) / count($this->counted));
         $ranked = [];
-        foreach ($pieces as $i => $piece) {
-            $one = $this->weighed($piece, $counted[$i], $weights, $all, $mean);
+        foreach ($this->pieces as $i => $piece) {
+            $one = $this->weighed($piece, $this->counted[$i], $this->weights, $all, $mean);
             if ($one !== null) {
                 $ranked[] = $one;
             }
@@ -91,18 +92,10 @@ final readonly class PieceRanking
         ));
     }
 
-    /**
-     * @param  list<Piece>  $pieces
-     * @return list<string> what was asked and stands in none of them, as stems
-     */
-    public function nowhere(array $pieces): array
+    /** @return list<string> what was asked and stands in none of them, as stems */
+    public function nowhere(): array
     {
-        $counted = array_map($this->counted(...), $pieces);
-        $missing = array_filter(
-            $this->ask->terms,
-            fn (int $term): bool => array_filter($counted, fn (array $one): bool => $one['counts'][$term] > 0) === [],
-            ARRAY_FILTER_USE_KEY,
-        );
+        $missing = array_filter($this->ask->terms, fn (int $term): bool => $this->weights[$term] === 0.0, ARRAY_FILTER_USE_KEY);
 
         return array_values(array_map(fn (array $phrases): string => implode(' ', $phrases[0]), $missing));
     }

@@ -33,8 +33,8 @@ final class AskReview
         $only = $isNarrow ? $after?->studies() : null;
         $pieces = new AskedPieces($review, $ask, $only);
         $looked = $ask->isEmpty() ? [] : $pieces->in($scopes);
-        $ranking = new PieceRanking($ask);
-        $ranked = $ranking->ranked($looked, self::MOST);
+        $ranking = new PieceRanking($ask, $looked);
+        $ranked = $ranking->ranked(self::MOST);
         $numbers = new BearingNumbers($review, $ask);
         $asked = AskedQuestion::query()->create([
             'review_id' => $review->id,
@@ -52,7 +52,7 @@ final class AskReview
                     'reason' => $one->reason,
                 ], $ranked),
                 'looked' => $pieces->looked(),
-                'nowhere' => $ask->asked($ranking->nowhere($looked)),
+                'nowhere' => $ask->asked($ranking->nowhere()),
             ],
         ]);
         $this->forgetOldest($by, $review);

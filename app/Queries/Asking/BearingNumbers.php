@@ -35,7 +35,7 @@ final readonly class BearingNumbers
             array_keys($numbers),
             $numbers,
         );
-        $ranked = (new PieceRanking($this->ask))->ranked($pieces, self::MOST);
+        $ranked = (new PieceRanking($this->ask, $pieces))->ranked(self::MOST);
 
         return array_map(fn (RankedPiece $one): array => $numbers[$one->piece->id], $ranked);
     }

@@ -26,6 +26,12 @@ final class Visibility
         );
     }
 
+    /** For queries on decisions joined with items: those that the person may not see yet. */
+    public static function hiddenDecisions(Builder $query, User $user): Builder
+    {
+        return $query->whereNull('items.opened_at')->where('decisions.user_id', '<>', $user->id);
+    }
+
     /** For queries on log_entries. */
     public static function log(Builder $query, User $user): Builder
     {

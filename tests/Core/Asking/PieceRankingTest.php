@@ -13,7 +13,7 @@ use WaryHeron\Core\Scouting\Kin\Family;
 /** @return list<string> ids, best first */
 function rankedIds(string $question, Piece ...$pieces): array
 {
-    return array_map(fn (RankedPiece $one): string => $one->piece->id, (new PieceRanking(PlainAsk::read($question)))->ranked(array_values($pieces), 10));
+    return array_map(fn (RankedPiece $one): string => $one->piece->id, (new PieceRanking(PlainAsk::read($question), array_values($pieces)))->ranked(10));
 }
 
 function textPiece(string $id, string $says, string $beside = ''): Piece
@@ -42,11 +42,11 @@ it('lets words beside a piece count for what it is about, but never alone', func
 });
 
 it('is surest of what people took from a paper', function () {
-    $ranked = (new PieceRanking(PlainAsk::read('Mean age?')))->ranked([
+    $ranked = (new PieceRanking(PlainAsk::read('Mean age?'), [
         textPiece('text', 'The mean age was 41 years.'),
         new Piece(PieceKind::Answer, 'answer', '41 years', 'Mean age'),
         textPiece('half', 'Age was not asked.'),
-    ], 10);
+    ]))->ranked(10);
     $told = array_map(fn (RankedPiece $one): array => [$one->piece->id, $one->confidence], $ranked);
     expect($told)->toBe([['answer', Confidence::Firm], ['text', Confidence::Fair]])
         ->and($ranked[1]->reason)->toBe('stands there, with all that was asked');
@@ -57,17 +57,17 @@ it('takes other names of a thing for the thing, and the order of alike pieces as
     $ask = PlainAsk::read('Did gloom lamps help?', $families);
     expect($ask->terms)->toBe([[['gloom', 'lamp'], ['dusk', 'lantern']], [['help']]]);
     $pieces = [textPiece('b', 'Dusk lanterns help.'), textPiece('a', 'Dusk lanterns help.')];
-    $ids = array_map(fn (RankedPiece $one): string => $one->piece->id, (new PieceRanking($ask))->ranked($pieces, 10));
+    $ids = array_map(fn (RankedPiece $one): string => $one->piece->id, (new PieceRanking($ask, $pieces))->ranked(10));
     expect($ids)->toBe(['b', 'a']);
 });
 
 it('answers with the rest where a word stands nowhere, says which, and is never sure then', function () {
-    $ranking = new PieceRanking(PlainAsk::read('Was glare a grievance of midwives?'));
     $pieces = [textPiece('a', 'Glare was named by one in eight midwives.'), textPiece('b', 'Midwives slept well.')];
-    $ranked = $ranking->ranked($pieces, 10);
+    $ranking = new PieceRanking(PlainAsk::read('Was glare a grievance of midwives?'), $pieces);
+    $ranked = $ranking->ranked(10);
     expect(array_map(fn (RankedPiece $one): array => [$one->piece->id, $one->confidence], $ranked))->toBe([['a', Confidence::Check]])
         ->and($ranked[0]->reason)->toBe('stands there, with part of what was asked')
-        ->and($ranking->nowhere($pieces))->toBe(['grievanc']);
+        ->and($ranking->nowhere())->toBe(['grievanc']);
 });
 
 it('finds nothing where nothing is asked or held', function (string $question) {

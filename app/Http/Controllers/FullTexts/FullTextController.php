@@ -89,21 +89,14 @@ final class FullTextController extends Controller
     public function show(Request $request, Review $review, FullText $fullText): Response
     {
         $stored = Input::text($request, 'as') === 'brought' ? $fullText->brought() : $fullText->path();
-        $headers = [
-            'Content-Type' => 'application/pdf',
-            'X-Content-Type-Options' => 'nosniff',
-            'Content-Disposition' => 'attachment; filename="'.
-                (preg_replace('/[^A-Za-z0-9._-]+/', '-', $fullText->name) ?: 'text.pdf').
-                '"',
-        ];
         $path = Storage::path($stored);
 
         // of an archive without full texts the file is nowhere
         abort_unless(is_file($path) || Storage::exists($stored), 404);
 
         return is_file($path)
-            ? response()->file($path, $headers)
-            : Storage::response($stored, null, $headers);
+            ? response()->file($path, $fullText->headers())
+            : Storage::response($stored, null, $fullText->headers());
     }
 
     public function unassigned(Request $request, Review $review): View

@@ -72,11 +72,7 @@ final class ReadingController extends Controller
         $copy = FullText::query()->where('review_id', $link->review_id)->findOrFail($paper);
         abort_unless(Storage::exists($copy->path()), 404);
 
-        return Storage::response($copy->path(), null, [
-            'Content-Type' => 'application/pdf',
-            'X-Content-Type-Options' => 'nosniff',
-            'Content-Disposition' => 'attachment; filename="'.(preg_replace('/[^A-Za-z0-9._-]+/', '-', $copy->name) ?: 'text.pdf').'"',
-        ]);
+        return Storage::response($copy->path(), null, $copy->headers());
     }
 
     public function unlock(Request $request, string $token): RedirectResponse
