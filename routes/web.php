@@ -13,6 +13,9 @@ use App\Http\Controllers\Coding\PassageController;
 use App\Http\Controllers\Coding\ReconcileController;
 use App\Http\Controllers\Coding\SubsetController;
 use App\Http\Controllers\Deliveries\DeliveryController;
+use App\Http\Controllers\Drafting\DraftChangeController;
+use App\Http\Controllers\Drafting\DraftController;
+use App\Http\Controllers\Drafting\DraftTakingController;
 use App\Http\Controllers\FullTexts\FullTextController;
 use App\Http\Controllers\FullTexts\RetrievalController;
 use App\Http\Controllers\FullTexts\StudyController;
@@ -170,6 +173,12 @@ Route::prefix('/reviews/{review}')
                 ->whereIn('format', ['csv', 'xlsx'])
                 ->middleware('throttle:dear')
                 ->name('scouting.named');
+            Route::get('/drafts/{draft}', [DraftController::class, 'show'])->name('drafts.show');
+            Route::get('/drafts/{draft}/{step}.{format}', [DraftController::class, 'download'])
+                ->whereIn('step', DraftController::STEPS)
+                ->whereIn('format', ['csv', 'xlsx'])
+                ->middleware('throttle:dear')
+                ->name('drafts.download');
             Route::get('/team', [TeamController::class, 'show'])->name('team');
             Route::get('/searches', [StrategyController::class, 'index'])->name('searches');
             Route::get('/searches/report', [SearchReportController::class, 'show'])->name('searches.report');
@@ -462,6 +471,20 @@ Route::prefix('/reviews/{review}')
                 'scouting.board',
             );
             Route::post('/scouting/{scouting}/known', [ScoutedExportController::class, 'known'])->name('scouting.known');
+            Route::post('/scouting/{scouting}/draft', [DraftController::class, 'start'])
+                ->middleware('throttle:dear')
+                ->name('drafts.start');
+            Route::post('/drafts/{draft}/criteria', [DraftChangeController::class, 'addCriterion'])->name('drafts.criteria');
+            Route::put('/drafts/{draft}/criteria/{draftCriterion}', [DraftChangeController::class, 'criterion'])->name(
+                'drafts.criterion',
+            );
+            Route::put('/drafts/{draft}/criteria/{draftCriterion}/{paper}', [DraftChangeController::class, 'answer'])->name(
+                'drafts.answer',
+            );
+            Route::put('/drafts/{draft}/papers/{paper}', [DraftChangeController::class, 'paper'])->name('drafts.paper');
+            Route::post('/drafts/{draft}/more', [DraftChangeController::class, 'deepen'])->name('drafts.more');
+            Route::post('/drafts/{draft}/items', [DraftChangeController::class, 'addItem'])->name('drafts.items');
+            Route::put('/drafts/{draft}/items/{draftItem}', [DraftChangeController::class, 'item'])->name('drafts.item');
             Route::post('/scouting/{scouting}/delivery', [ScoutedExportController::class, 'deliver'])
                 ->can('deliver', 'review')
                 ->name('scouting.deliver');
@@ -678,6 +701,18 @@ Route::prefix('/reviews/{review}')
         Route::post('/coding/{publication}/carries', [StudyController::class, 'carry'])
             ->can('code', 'review')
             ->name('coding.carries');
+        Route::post('/drafts/{draft}/criteria/{draftCriterion}/taken', [DraftTakingController::class, 'criterion'])
+            ->can('manage', 'review')
+            ->name('drafts.criterion.take');
+        Route::post('/drafts/{draft}/items/{draftItem}/taken', [DraftTakingController::class, 'item'])
+            ->can('manage', 'review')
+            ->name('drafts.item.take');
+        Route::post('/drafts/{draft}/papers/taken', [DraftTakingController::class, 'papers'])
+            ->can('deliver', 'review')
+            ->name('drafts.papers.take');
+        Route::post('/drafts/{draft}/sections/{section}/taken', [DraftTakingController::class, 'section'])
+            ->can('write', 'review')
+            ->name('drafts.section');
         Route::post('/scouting/{scouting}/further/{further}/codebook', [ScoutedPaperController::class, 'intoCodebook'])
             ->can('code', 'review')
             ->withoutScopedBindings()

@@ -246,6 +246,12 @@ final class Review extends Model
         return $this->hasMany(Record::class);
     }
 
+    /** @return HasMany<Draft, $this> */
+    public function drafts(): HasMany
+    {
+        return $this->hasMany(Draft::class);
+    }
+
     /** @return HasMany<Scouting, $this> */
     public function scoutings(): HasMany
     {

@@ -51,6 +51,14 @@ final class ScoutedPaper extends Model
         return Reference::fromArray($this->reference);
     }
 
+    /** "Haldor 2020" */
+    public function called(): string
+    {
+        $reference = $this->reference();
+
+        return trim((($reference->authors[0] ?? null)?->family ?: 'No author')." {$reference->year}");
+    }
+
     public function record(): ReadRecord
     {
         $reference = $this->reference();

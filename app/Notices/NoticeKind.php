@@ -12,6 +12,7 @@ enum NoticeKind: string
     case Disagreement = 'disagreement';
     case Proposal = 'proposal';
     case StageDone = 'stage';
+    case Draft = 'draft';
 
     public function label(): string
     {
@@ -21,6 +22,7 @@ enum NoticeKind: string
             self::Disagreement => 'a disagreement on what I judged waits',
             self::Proposal => 'somebody proposes how to settle what I judged',
             self::StageDone => 'a stage of a review I lead is done',
+            self::Draft => 'a draft that I asked for is there',
         };
     }
 }

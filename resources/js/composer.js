@@ -331,6 +331,7 @@ export default () => {
                 this.ready = true;
                 this.read(editor.getJSON());
                 const put = this.putAsked();
+                await this.putDrafted();
                 await this.look();
                 // blocks above it have their height by now
                 if (put) this.$refs.editor.querySelector(`.claim[data-id='"${put}"']`)?.scrollIntoView({ block: 'center' });
@@ -384,6 +385,20 @@ export default () => {
                 editor.chain().insertContentAt(at, { type: 'paragraph', content: [text] }).run();
                 this.showClaim(id);
                 return id;
+            },
+            // a section that a machine drafted, at the end of the section of the report that it belongs to
+            async putDrafted() {
+                const [what, draft, section] = window.location.hash.slice(1).split('-');
+                if (what !== 'draft' || !section || !this.mayWrite) return;
+                window.history.replaceState(null, '', window.location.pathname);
+                try {
+                    const { place, paragraphs } = await ask('POST', this.urls.drafted.replace('DRAFT', draft).replace('SECTION', section));
+                    const [end] = tools.endsOf(editor.getJSON(), [place]);
+                    const at = end ? this.positionOf(end.child) : editor.state.doc.content.size;
+                    editor.chain().insertContentAt(at, paragraphs).setTextSelection(at + 1).scrollIntoView().run();
+                } catch (failure) {
+                    this.problem = failure.message;
+                }
             },
             positionOf(child) {
                 let at = 0;

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Jobs\Scouting;
 
+use App\Actions\Drafting\StartDraft;
 use App\Actions\Scouting\HearOthers;
 use App\Actions\Scouting\KeepPapers;
 use App\Actions\Scouting\LookIntoTexts;
@@ -48,7 +49,7 @@ final class GatherPapers implements OfTask, ShouldQueue
         return $this->taskId;
     }
 
-    public function handle(KeepPapers $keep, SourceCandidates $databases, LookIntoTexts $look, HearOthers $others): void
+    public function handle(KeepPapers $keep, SourceCandidates $databases, LookIntoTexts $look, HearOthers $others, StartDraft $draft): void
     {
         try {
             $task = TaskRun::begin($this->taskId, 'gathering');
@@ -87,6 +88,7 @@ final class GatherPapers implements OfTask, ShouldQueue
         $look->execute($scouting, $families);
         $trouble = array_filter([...$trouble, $others->execute($scouting, $families)]);
         $this->finish($scouting, $found, array_values($trouble), count($candidates));
+        $draft->afterPapers($scouting);
     }
 
     public function failed(): void

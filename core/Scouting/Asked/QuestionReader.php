@@ -54,6 +54,14 @@ final readonly class QuestionReader
         return new PlainQuestion($text, $kind, $concepts);
     }
 
+    /** @return ?AskedConcept  one part by itself, in the words of somebody who knows what it is; null: nothing to look for */
+    public function concept(string $words, ConceptRole $role): ?AskedConcept
+    {
+        $slots = $this->slots(QuestionWords::telling($words), $role);
+
+        return $slots === [] ? null : new AskedConcept($role, trim($words), $slots);
+    }
+
     private function kind(string $text): QuestionKind
     {
         foreach (self::KINDS as [$pattern, $kind]) {

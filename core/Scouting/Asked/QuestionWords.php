@@ -31,6 +31,15 @@ final class QuestionWords
         'prevalence' => '/^(?:prevalence|incidence|share|proportion|percentage|fraction|frequency|part|prevalent|widespread|rare|rate|large|number)$/',
     ];
 
+    /** @return list<string> those that say something, lower-cased */
+    public static function telling(string $words): array
+    {
+        return array_values(array_filter(
+            Words::of($words),
+            fn (string $one): bool => ! isset(self::MARKS[$one]) && preg_match(self::FILL, $one) !== 1,
+        ));
+    }
+
     /**
      * @return list<array{mark: string, verb: bool, words: list<string>}>  words lower-cased, phrases that a family
      *                                                                      knows kept whole

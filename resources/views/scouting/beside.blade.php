@@ -1,3 +1,4 @@
+@use('App\Actions\Drafting\StartDraft')
 @use('WaryHeron\Core\Scouting\Reading\StudyKind')
 @php
     $pattern = $papers->pattern();
@@ -107,6 +108,31 @@
                     @endif
                 </div>
             @endforeach
+        </section>
+    @endif
+    @if ($draft)
+        <section>
+            <h2>A first draft</h2>
+            <p><a href="{{ route('drafts.show', [$review, $draft]) }}">The review drafted from these papers</a></p>
+        </section>
+    @elseif ($maySearch)
+        <section>
+            <h2>A first draft</h2>
+            <form method="post" action="{{ route('drafts.start', [$review, $scouting]) }}" class="draft-more">@csrf
+                <label>By title and abstract <select class="input" name="depth">
+                        @foreach (StartDraft::DEPTHS as $depth)
+                            <option value="{{ $depth }}" @selected($depth === StartDraft::DEPTH)>{{ $depth }} papers</option>
+                        @endforeach
+                    </select></label>
+                <label>Closely, of those that fit <select class="input" name="in_full">
+                        @foreach (StartDraft::IN_FULL as $depth)
+                            <option value="{{ $depth }}" @selected($depth === StartDraft::DEPTH_IN_FULL)>{{ $depth }} papers</option>
+                        @endforeach
+                    </select></label>
+                <button class="button">Draft a review from them</button>
+            </form>
+            <p class="small quiet">A proposal beside the review: criteria, answers, codes and a text, each with its quotes. Usually there
+                within a minute.</p>
         </section>
     @endif
     <section>

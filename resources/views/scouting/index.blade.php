@@ -20,7 +20,8 @@
                         @foreach ($sources as $key => $name)
                             <label><input type="checkbox" name="sources[]" value="{{ $key }}" checked> {{ $name }}</label>
                         @endforeach
-                        <button class="button button-go end">Ask</button>
+                        <button class="button end" name="draft" value="1">Ask and draft a review</button>
+                        <button class="button button-go">Ask</button>
                     </fieldset>
                     <p class="small quiet">Best is one that says what is done or met with, what may come of it, and among whom: “Does a planned nap
                         reduce sleepiness in night staff?” Also: how common something is, which instruments measure it, which of two does more.</p>
@@ -40,6 +41,7 @@
                         <tr>
                             <th scope="col">Question</th>
                             <th scope="col" class="number">Papers that answer</th>
+                            <th scope="col">First draft</th>
                             <th scope="col">Asked by</th>
                             <th scope="col">Last asked</th>
                         </tr>
@@ -49,6 +51,11 @@
                             <tr>
                                 <td><a class="serif" href="{{ route('scouting.show', [$review, $one]) }}">{{ $one->question }}</a></td>
                                 <td class="number">{{ number_format($one->papers_count) }}</td>
+                                <td>
+                                    @isset($drafts[$one->id])
+                                        <a href="{{ route('drafts.show', [$review, $drafts[$one->id]]) }}">Open</a>
+                                    @endisset
+                                </td>
                                 <td>{{ $one->asker->name }}</td>
                                 <td>{{ ($one->ran_at ?? $one->created_at)->format('j M Y, H:i') }}</td>
                             </tr>

@@ -1,7 +1,6 @@
 @php
     $reference = $paper->reference();
-    $author = ($reference->authors[0] ?? null)?->family ?: 'No author';
-    $name = trim("{$author} {$reference->year}");
+    $name = $paper->called();
     $speaks = $against[$paper->id] ?? ['comments' => [], 'contrary' => []];
     $isNew = $scouting->new_since !== null && $paper->created_at->gt($scouting->new_since);
 @endphp

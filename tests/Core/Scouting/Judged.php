@@ -10,7 +10,7 @@ use WaryHeron\Core\Scouting\Reading\ReadRecord;
 final class Judged
 {
     /**
-     * @param  array<string, array{grade: int, sentence: string|null, also: list<string>, direction: string|null}>  $labels
+     * @param  array<string, array{grade: int, sentence: string|null, also: list<string>, direction: string|null, design: string}>  $labels
      * @param  list<ReadRecord>  $records
      * @param  list<array{name: string, ids: list<string>}>  $named
      */

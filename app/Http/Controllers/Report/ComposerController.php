@@ -84,6 +84,7 @@ final class ComposerController extends Controller
                     'blocks' => route('report.blocks', $review, false),
                     'evidence' => route('report.evidence', $review, false),
                     'draft' => route('report.draft', $review, false),
+                    'drafted' => route('drafts.section', [$review, 'DRAFT', 'SECTION'], false),
                     'claims' => route('report.claims', [$review, 'CLAIM'], false),
                 ],
             ],
@@ -179,7 +180,7 @@ final class ComposerController extends Controller
         $given = $request->validate([
             'own' => ['required', 'boolean'],
             'evidence' => ['present', 'array', 'max:40'],
-            'evidence.*.kind' => ['required', 'in:answer,passage,result,decision'],
+            'evidence.*.kind' => ['required', 'in:answer,passage,result,decision,scouted'],
             'evidence.*.id' => ['required', 'string', 'max:90'],
         ]);
         $report = Report::of($review)->firstOrFail();

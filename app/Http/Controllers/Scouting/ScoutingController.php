@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Scouting;
 
+use App\Actions\Drafting\StartDraft;
 use App\Actions\Scouting\AskPlainly;
 use App\Http\Controllers\Controller;
 use App\Http\Requests\Scouting\ScoutingRequest;
@@ -40,20 +41,25 @@ final class ScoutingController extends Controller
                 ->orderByDesc('id')
                 ->limit(self::LISTED)
                 ->get(),
+            'drafts' => $review->drafts()->pluck('id', 'scouting_id')->all(),
         ]);
     }
 
-    public function ask(Request $request, Review $review, AskPlainly $ask): RedirectResponse
+    /** Asks, and has a review drafted from what comes where that is wanted. */
+    public function ask(Request $request, Review $review, AskPlainly $ask, StartDraft $draft): RedirectResponse
     {
         $given = $request->validate([
             'question' => ['required', 'string', 'min:5', 'max:500'],
             'sources' => ['nullable', 'array', 'max:10'],
             'sources.*' => ['string', 'max:40'],
+            'draft' => ['nullable', 'boolean'],
         ]);
         $question = trim((string) preg_replace('/\s+/u', ' ', mb_scrub($given['question'])));
         $scouting = $ask->ask($this->me($request), $review, $question, $given['sources'] ?? []);
 
-        return redirect()->route('scouting.show', [$review, $scouting]);
+        return ($given['draft'] ?? false)
+            ? redirect()->route('drafts.show', [$review, $draft->execute($this->me($request), $scouting, StartDraft::DEPTH, StartDraft::DEPTH_IN_FULL)])
+            : redirect()->route('scouting.show', [$review, $scouting]);
     }
 
     public function show(ScoutingRequest $request, Review $review, Scouting $scouting, Sources $sources): View
@@ -77,6 +83,7 @@ final class ScoutingController extends Controller
             'codes' => $review->codes()->whereNull('retired_at')->get(),
             'recipes' => TableRecipes::of($review, TableRecipes::SCOUTING),
             'recipeFields' => TableRecipes::scoutingFields($scouting),
+            'draft' => $review->drafts()->where('scouting_id', $scouting->id)->first(),
             'isUnderWay' => AskPlainly::isUnderWay($scouting),
             'sources' => $sources,
         ]);

@@ -15,6 +15,9 @@ use WaryHeron\Core\Report\Document\Schema;
 /** What the claims of a report rest on now, and which of them have to be looked at. */
 final class ClaimChecks
 {
+    /** A decision tells of those too that are out, and what was scouted need not be in the library. */
+    private const OF_ANY = [DecisionEvidence::KIND, ScoutedEvidence::KIND];
+
     /** @return array<string, array<string, mixed>> by claim: own, evidence with how each stands, by, problem in words */
     public static function of(Review $review, Report $report): array
     {
@@ -82,8 +85,7 @@ final class ClaimChecks
         $is = $now[ClaimEvidence::key($kept)] ?? null;
 
         return match (true) {
-            // a decision tells of those too that are out
-            $kept['kind'] !== DecisionEvidence::KIND && ! isset($included[$kept['publication']]) => "{$kept['study']} is not included any more",
+            ! in_array($kept['kind'], self::OF_ANY, true) && ! isset($included[$kept['publication']]) => "{$kept['study']} is not included any more",
             $is === null => "what {$kept['study']} rested on is gone",
             $is['says'] !== $kept['says'] => "{$kept['study']} says “{$is['says']}” now, not “{$kept['says']}”",
             default => '',

@@ -61,6 +61,7 @@ final readonly class ClaimEvidence
             ...$this->answers($asked['answer'] ?? []),
             ...$this->results($asked['result'] ?? []),
             ...DecisionEvidence::of($this->review, $asked[DecisionEvidence::KIND] ?? []),
+            ...ScoutedEvidence::of($this->review, $asked[ScoutedEvidence::KIND] ?? []),
         ];
         foreach ($all as $one) {
             $now[self::key($one)] = $one;

@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Drafting;
+
+use App\Jobs\Drafting\MakeDraft;
+use App\Models\Draft;
+use App\Models\User;
+use App\Tasks\TaskState;
+
+/** Sends the work on a draft into the background; what is under way takes a change along. */
+final class RunDraft
+{
+    public function execute(User $by, Draft $draft): void
+    {
+        if (self::isUnderWay($draft)) {
+            return;
+        }
+        $task = $draft->review->tasks()->create([
+            'user_id' => $by->id,
+            'kind' => 'draft',
+            'title' => 'Drafting a review from a question',
+            'state' => TaskState::Queued,
+            'url' => self::url($draft),
+        ]);
+        MakeDraft::dispatch($task->id, $draft->id)->afterCommit();
+    }
+
+    public static function isUnderWay(Draft $draft): bool
+    {
+        return $draft->review
+            ->tasks()
+            ->where('kind', 'draft')
+            ->where('url', self::url($draft))
+            ->whereIn('state', TaskState::underWay())
+            ->exists();
+    }
+
+    public static function url(Draft $draft): string
+    {
+        return route('drafts.show', [$draft->review_id, $draft->id], false);
+    }
+}

@@ -1,0 +1,108 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers\Drafting;
+
+use App\Actions\Drafting\ChangeDraft;
+use App\Http\Controllers\Controller;
+use App\Models\Draft;
+use App\Models\DraftCriterion;
+use App\Models\DraftItem;
+use App\Models\Review;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Validation\Rule;
+use WaryHeron\Core\Drafting\CriterionKind;
+use WaryHeron\Core\Screening\CriterionAnswer;
+
+/** What people change in a draft; what follows from it is worked out again in the background. */
+final class DraftChangeController extends Controller
+{
+    private const STEP = 10;
+
+    public function __construct(private readonly ChangeDraft $change)
+    {
+    }
+
+    public function addCriterion(Request $request, Review $review, Draft $draft): RedirectResponse
+    {
+        $given = $request->validate([
+            'kind' => ['required', Rule::in(array_column(CriterionKind::cases(), 'value'))],
+            'words' => ['required', 'string', 'max:300'],
+        ]);
+        $this->change->addCriterion($this->me($request), $draft, CriterionKind::from($given['kind']), self::line($given['words']));
+
+        return $this->back($review, $draft, 'criteria');
+    }
+
+    public function criterion(Request $request, Review $review, Draft $draft, DraftCriterion $draftCriterion): RedirectResponse
+    {
+        $given = $request->validate(['words' => ['nullable', 'string', 'max:300'], 'on' => ['nullable', 'boolean']]);
+        $words = self::line($given['words'] ?? '');
+        if ($words !== '') {
+            $this->change->reword($this->me($request), $draftCriterion, $words);
+        }
+        if (isset($given['on'])) {
+            $this->change->switchCriterion($this->me($request), $draftCriterion, (bool) $given['on']);
+        }
+
+        return $this->back($review, $draft, 'criteria');
+    }
+
+    /** What a person answers instead of the machine; nothing takes it back. */
+    public function answer(Request $request, Review $review, Draft $draft, DraftCriterion $draftCriterion, string $paper): RedirectResponse
+    {
+        $given = $request->validate(['answer' => ['nullable', Rule::in(array_column(CriterionAnswer::cases(), 'value'))]]);
+        $answer = CriterionAnswer::tryFrom($given['answer'] ?? '');
+        $this->change->overrule($this->me($request), $draftCriterion, $paper, $answer);
+
+        return redirect()->to(url()->previous().'#paper-'.$paper);
+    }
+
+    public function paper(Request $request, Review $review, Draft $draft, string $paper): RedirectResponse
+    {
+        $given = $request->validate(['ruling' => ['nullable', 'in:in,out']]);
+        $this->change->rule($this->me($request), $draft, $paper, $given['ruling'] ?? null);
+
+        return redirect()->to(url()->previous().'#paper-'.$paper);
+    }
+
+    public function deepen(Request $request, Review $review, Draft $draft): RedirectResponse
+    {
+        $given = $request->validate(['what' => ['required', 'in:abstracts,texts,again']]);
+        match ($given['what']) {
+            'abstracts' => $this->change->deepen($this->me($request), $draft, self::STEP, 0),
+            'texts' => $this->change->deepen($this->me($request), $draft, 0, self::STEP),
+            default => $this->change->again($this->me($request), $draft),
+        };
+
+        return $this->back($review, $draft, 'papers');
+    }
+
+    public function addItem(Request $request, Review $review, Draft $draft): RedirectResponse
+    {
+        $given = $request->validate(['label' => ['required', 'string', 'min:3', 'max:300']]);
+        $this->change->addItem($this->me($request), $draft, self::line($given['label']));
+
+        return $this->back($review, $draft, 'items');
+    }
+
+    public function item(Request $request, Review $review, Draft $draft, DraftItem $draftItem): RedirectResponse
+    {
+        $given = $request->validate(['on' => ['required', 'boolean']]);
+        $this->change->switchItem($this->me($request), $draftItem, (bool) $given['on']);
+
+        return $this->back($review, $draft, 'items');
+    }
+
+    private static function line(string $text): string
+    {
+        return trim((string) preg_replace('/\s+/u', ' ', mb_scrub($text)));
+    }
+
+    private function back(Review $review, Draft $draft, string $step): RedirectResponse
+    {
+        return redirect()->route('drafts.show', [$review, $draft, 'step' => $step]);
+    }
+}
