@@ -75,6 +75,11 @@ final class Draft extends Model
 
     protected function casts(): array
     {
-        return ['changes' => 'array', 'seconds' => 'float', 'ran_at' => 'immutable_datetime', 'told_at' => 'immutable_datetime'];
+        return [
+            'changes' => 'array',
+            'seconds' => 'float',
+            'ran_at' => 'immutable_datetime',
+            'told_at' => 'immutable_datetime',
+        ];
     }
 }

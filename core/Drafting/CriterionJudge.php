@@ -98,11 +98,22 @@ final readonly class CriterionJudge
         $isOthers = People::others($record->title->text) > 0 && $this->share($record->title) < self::PEOPLE;
 
         return match (true) {
-            $isOthers && $counted === null => self::no(Confidence::Firm, $record->title->text, 'the title names other people'),
+            $isOthers && $counted === null => self::no(
+                Confidence::Firm,
+                $record->title->text,
+                'the title names other people',
+            ),
             $counted !== null && ! $isOthers => self::yes(Confidence::Firm, $counted->text, 'they were counted'),
-            $counted !== null => self::yes(Confidence::Check, $counted->text, 'they were counted, and the title names others'),
+            $counted !== null => self::yes(
+                Confidence::Check,
+                $counted->text,
+                'they were counted, and the title names others',
+            ),
             $told !== null => self::yes(Confidence::Fair, $told->text, 'they are named'),
-            default => self::unclear($aside->text ?? '', $aside === null ? 'nobody of them is named' : 'they are named only in passing'),
+            default => self::unclear(
+                $aside->text ?? '',
+                $aside === null ? 'nobody of them is named' : 'they are named only in passing',
+            ),
         };
     }
 
@@ -133,7 +144,10 @@ final readonly class CriterionJudge
                 $denied->text,
                 'it says that this was not looked at',
             ),
-            $denied !== null => self::unclear($denied->text, 'it says that this was not looked at, and tells something of it'),
+            $denied !== null => self::unclear(
+                $denied->text,
+                'it says that this was not looked at, and tells something of it',
+            ),
             $found !== null => self::yes(Confidence::Firm, $found->text, 'a finding tells of it'),
             $told !== null => self::yes(
                 $this->criterion->kind === CriterionKind::Outcome ? Confidence::Fair : Confidence::Firm,
@@ -146,7 +160,10 @@ final readonly class CriterionJudge
                 '',
                 'nothing of it is named in title or abstract',
             ),
-            default => self::unclear($aside->text ?? '', $aside === null ? 'only part of it is named' : 'it is named only in passing'),
+            default => self::unclear(
+                $aside->text ?? '',
+                $aside === null ? 'only part of it is named' : 'it is named only in passing',
+            ),
         };
     }
 

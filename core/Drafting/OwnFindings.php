@@ -43,7 +43,12 @@ final class OwnFindings
         if ($record->count(Signs::PROTOCOL) > 1) {
             $plan = self::first($record, fn (RecordSentence $one): bool => $one->has(Signs::PROTOCOL));
 
-            return new CriterionReading(CriterionAnswer::No, Confidence::Firm, $plan->text ?? '', 'it tells what will be done');
+            return new CriterionReading(
+                CriterionAnswer::No,
+                Confidence::Firm,
+                $plan->text ?? '',
+                'it tells what will be done',
+            );
         }
         $found = self::first(
             $record,
@@ -60,8 +65,18 @@ final class OwnFindings
                 self::first($record, fn (RecordSentence $one): bool => $one->has(Signs::SECONDHAND))->text ?? '',
                 'it speaks of what others found',
             ),
-            $found !== null => new CriterionReading(CriterionAnswer::Yes, Confidence::Firm, $found->text, 'it tells figures of its own'),
-            $told !== null => new CriterionReading(CriterionAnswer::Yes, Confidence::Fair, $told->text, 'it tells what was found'),
+            $found !== null => new CriterionReading(
+                CriterionAnswer::Yes,
+                Confidence::Firm,
+                $found->text,
+                'it tells figures of its own',
+            ),
+            $told !== null => new CriterionReading(
+                CriterionAnswer::Yes,
+                Confidence::Fair,
+                $told->text,
+                'it tells what was found',
+            ),
             default => new CriterionReading(CriterionAnswer::Unclear, Confidence::Check, '', 'no finding is told'),
         };
     }

@@ -22,7 +22,14 @@ final class ProposedItems
                 'intervention', 'comparator', 'follow_up', 'primary_outcome', 'funding'],
             QuestionKind::Prognosis => ['country', 'setting', 'design', 'participants_enrolled', 'mean_age', 'follow_up',
                 'primary_outcome', 'funding'],
-            QuestionKind::Prevalence => ['country', 'setting', 'design', 'participants_enrolled', 'mean_age', 'funding'],
+            QuestionKind::Prevalence => [
+                'country',
+                'setting',
+                'design',
+                'participants_enrolled',
+                'mean_age',
+                'funding',
+            ],
             QuestionKind::Instrument => ['country', 'setting', 'participants_enrolled', 'primary_outcome', 'funding'],
             QuestionKind::Meaning => ['country', 'setting', 'design', 'participants_enrolled', 'funding'],
         };
@@ -34,7 +41,12 @@ final class ProposedItems
     private static function all(): array
     {
         $items = [
-            new ProposedItem('country', 'Country', ItemType::Country, 'Where the study took place, not where its authors work.'),
+            new ProposedItem(
+                'country',
+                'Country',
+                ItemType::Country,
+                'Where the study took place, not where its authors work.',
+            ),
             new ProposedItem(
                 'setting',
                 'Setting',
@@ -55,7 +67,14 @@ final class ProposedItems
                 ItemType::Number,
                 'All who were enrolled, of all groups together; not those who were invited or analysed.',
             ),
-            new ProposedItem('mean_age', 'Mean age', ItemType::Number, 'Of all who took part, in years.', unit: 'years', synonyms: ['mean age']),
+            new ProposedItem(
+                'mean_age',
+                'Mean age',
+                ItemType::Number,
+                'Of all who took part, in years.',
+                unit: 'years',
+                synonyms: ['mean age'],
+            ),
             new ProposedItem(
                 'intervention',
                 'What was done or met with',
@@ -77,8 +96,19 @@ final class ProposedItems
                 'From the beginning to the last measurement.',
                 synonyms: ['follow-up', 'duration'],
             ),
-            new ProposedItem('primary_outcome', 'Main outcome', ItemType::Text, 'What the authors say they mainly measured, and by what.'),
-            new ProposedItem('funding', 'Funding', ItemType::Text, 'Who paid; “none” where the paper says so.', synonyms: ['funded by', 'grant']),
+            new ProposedItem(
+                'primary_outcome',
+                'Main outcome',
+                ItemType::Text,
+                'What the authors say they mainly measured, and by what.',
+            ),
+            new ProposedItem(
+                'funding',
+                'Funding',
+                ItemType::Text,
+                'Who paid; “none” where the paper says so.',
+                synonyms: ['funded by', 'grant'],
+            ),
         ];
 
         return array_combine(array_map(fn (ProposedItem $one): string => $one->name, $items), $items);

@@ -58,7 +58,13 @@ final readonly class AnswerCriteria
             foreach ($papers as $i => $paper) {
                 if (! isset($answered[$paper->id])) {
                     $judge ??= CriterionJudge::of($criterion->asked(), $families, $records);
-                    $rows[] = self::row($criterion, $paper->id, $judge->reading($records[$i], $paper->score), null, null);
+                    $rows[] = self::row(
+                        $criterion,
+                        $paper->id,
+                        $judge->reading($records[$i], $paper->score),
+                        null,
+                        null,
+                    );
                 }
             }
             $this->keep($rows);
@@ -75,7 +81,12 @@ final readonly class AnswerCriteria
             $some = $some->filter(fn (ScoutedPaper $one): bool => isset($open[$one->id]));
             foreach (PaperText::of($draft->review_id, $some) as $id => [$text, $isWhole]) {
                 if ($isWhole) {
-                    $this->readText($some->firstOrFail('id', $id), Passages::of($text), $criteria, [$families, $open[$id]]);
+                    $this->readText(
+                        $some->firstOrFail('id', $id),
+                        Passages::of($text),
+                        $criteria,
+                        [$families, $open[$id]],
+                    );
                 }
             }
         }
@@ -91,7 +102,10 @@ final readonly class AnswerCriteria
         $rows = [];
         foreach ($criteria as $criterion) {
             if (isset($open[1][$criterion->id])) {
-                $reading = CriterionJudge::of($criterion->asked(), $open[0], [$record])->reading($record, $paper->score);
+                $reading = CriterionJudge::of($criterion->asked(), $open[0], [$record])->reading(
+                    $record,
+                    $paper->score,
+                );
                 $page = $reading->quote === '' ? null : QuotedPassage::in($text, $reading->quote)?->page;
                 $rows[] = self::row($criterion, $paper->id, $reading, $page, $paper->getAttribute('read_copy'));
             }
@@ -157,8 +171,13 @@ final readonly class AnswerCriteria
     }
 
     /** @return array<string, mixed> */
-    private static function row(DraftCriterion $criterion, string $paper, CriterionReading $reading, ?int $page, mixed $copy): array
-    {
+    private static function row(
+        DraftCriterion $criterion,
+        string $paper,
+        CriterionReading $reading,
+        ?int $page,
+        mixed $copy,
+    ): array {
         return [
             'review_id' => $criterion->review_id,
             'draft_criterion_id' => $criterion->id,

@@ -63,7 +63,9 @@ final readonly class AskPapers
         DB::transaction(function () use ($draft, $rows): void {
             $all = DB::table('draft_papers')->where('review_id', $draft->review_id)->where('draft_id', $draft->id);
             (clone $all)->whereNotIn('scouted_paper_id', array_keys($rows))->update(['in_full' => false]);
-            (clone $all)->whereIn('scouted_paper_id', array_keys($rows))->update(['in_full' => true, 'full_text_id' => null]);
+            (clone $all)->whereIn('scouted_paper_id', array_keys($rows))->update(
+                ['in_full' => true, 'full_text_id' => null],
+            );
             foreach (array_filter($rows) as $paper => $copy) {
                 (clone $all)->where('scouted_paper_id', $paper)->update(['full_text_id' => $copy]);
             }

@@ -32,7 +32,9 @@ final readonly class ChangeDraft
     {
         $this->changed($by, $draft, "Added a criterion to the draft: {$words}", function (Draft $draft) use ($by, $kind, $words): void {
             if ($draft->criteria()->count() >= self::MOST_CRITERIA) {
-                throw new Refused('A draft asks no more than '.self::MOST_CRITERIA.' criteria. Reword or switch off one of them.');
+                throw new Refused(
+                    'A draft asks no more than '.self::MOST_CRITERIA.' criteria. Reword or switch off one of them.',
+                );
             }
             $draft->criteria()->create([
                 'review_id' => $draft->review_id,
@@ -63,7 +65,12 @@ final readonly class ChangeDraft
     public function switchCriterion(User $by, DraftCriterion $criterion, bool $isOn): void
     {
         $told = ($isOn ? 'Switched on' : 'Switched off')." a criterion of the draft: {$criterion->asked()->asks()}";
-        $this->changed($by, $criterion->draft, $told, fn () => $criterion->update(['is_on' => $isOn, 'changed_by' => $by->id]));
+        $this->changed(
+            $by,
+            $criterion->draft,
+            $told,
+            fn () => $criterion->update(['is_on' => $isOn, 'changed_by' => $by->id]),
+        );
     }
 
     /** @param  ?CriterionAnswer  $answer  null takes back what a person said */
@@ -108,7 +115,9 @@ final readonly class ChangeDraft
     {
         $this->changed($by, $draft, "Asked the papers of the draft: {$label}", function (Draft $draft) use ($by, $label): void {
             if ($draft->items()->count() >= self::MOST_ITEMS) {
-                throw new Refused('A draft asks no more than '.self::MOST_ITEMS.' things of each paper. Switch off one of them.');
+                throw new Refused(
+                    'A draft asks no more than '.self::MOST_ITEMS.' things of each paper. Switch off one of them.',
+                );
             }
             $asked = PlainItem::of($label);
             $draft->items()->create([

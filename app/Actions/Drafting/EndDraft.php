@@ -28,13 +28,19 @@ final readonly class EndDraft
     {
         $now = DraftRecords::in($draft);
         $isFirst = $draft->ran_at === null;
-        $changes = $isFirst ? [] : self::changes(count(array_diff($now, $before)), count(array_diff($before, $now)), $sections);
+        $changes = $isFirst ? [] : self::changes(
+            count(array_diff($now, $before)),
+            count(array_diff($before, $now)),
+            $sections,
+        );
         $isOver = DB::transaction(function () use ($draft, $revision, $changes, $seconds): bool {
             $here = Draft::query()->whereKey($draft->id)->lockForUpdate()->firstOrFail();
             if ($here->revision !== $revision) {
                 return false;
             }
-            $here->update(['ran_at' => now(), 'seconds' => $seconds, 'changes' => $changes, 'told_at' => $here->told_at ?? now()]);
+            $here->update(
+                ['ran_at' => now(), 'seconds' => $seconds, 'changes' => $changes, 'told_at' => $here->told_at ?? now()],
+            );
 
             return true;
         });
@@ -55,7 +61,9 @@ final readonly class EndDraft
         return array_values(array_filter([
             $in === 0 ? '' : number_format($in).' more '.Str::plural('paper', $in).' '.($in === 1 ? 'meets' : 'meet').' the criteria',
             $out === 0 ? '' : number_format($out).' '.Str::plural('paper', $out).' no longer '.($out === 1 ? 'does' : 'do'),
-            $sections === [] ? 'the text says the same as before' : 'written anew: '.mb_strtolower(implode(', ', $sections)),
+            $sections === [] ? 'the text says the same as before' : 'written anew: '.mb_strtolower(
+                implode(', ', $sections),
+            ),
         ]));
     }
 }

@@ -105,7 +105,10 @@ final readonly class TakeOver
         try {
             $path = "{$folder}/draft.ris";
             $references = $papers->map(fn (ScoutedPaper $one) => $one->reference())->values()->all();
-            file_put_contents($path, implode('', iterator_to_array(Formats::writers()['ris']->write($references), false)));
+            file_put_contents(
+                $path,
+                implode('', iterator_to_array(Formats::writers()['ris']->write($references), false)),
+            );
 
             return $this->deliver->ofFile(
                 $by,

@@ -30,14 +30,20 @@ final readonly class TakeSection
      */
     public function execute(User $by, Draft $draft, string $key): array
     {
-        $report = Report::of($draft->review)->first() ?? throw new Refused('The report has not been begun: begin it first.');
+        $report = Report::of($draft->review)->first() ?? throw new Refused(
+            'The report has not been begun: begin it first.',
+        );
 
         return DB::transaction(function () use ($by, $draft, $key, $report): array {
             $section = $this->section($draft, $key);
             $paragraphs = [];
             foreach (json_decode($section->body, true, 16, JSON_THROW_ON_ERROR) as $one) {
                 $paragraphs[] = $one['heading']
-                    ? ['type' => 'heading', 'attrs' => ['level' => 3], 'content' => [['type' => 'text', 'text' => $one['pieces'][0]['text']]]]
+                    ? [
+                        'type' => 'heading',
+                        'attrs' => ['level' => 3],
+                        'content' => [['type' => 'text', 'text' => $one['pieces'][0]['text']]],
+                    ]
                     : ['type' => 'paragraph', 'content' => $this->pieces($by, $report, $one['pieces'])];
             }
             DB::table('draft_sections')
@@ -45,7 +51,13 @@ final readonly class TakeSection
                 ->where('draft_id', $draft->id)
                 ->where('key', $key)
                 ->update(['taken_at' => now(), 'taken_by' => $by->id]);
-            ($this->log)($draft->review_id, $by, 'draft.taken', "Took over from the draft into the report: {$section->title}", $draft);
+            ($this->log)(
+                $draft->review_id,
+                $by,
+                'draft.taken',
+                "Took over from the draft into the report: {$section->title}",
+                $draft,
+            );
 
             return [$section->place, $paragraphs];
         });
@@ -74,7 +86,10 @@ final readonly class TakeSection
             $text = ['type' => 'text', 'text' => $piece['text']];
             if ($piece['papers'] !== []) {
                 $id = strtolower((string) Str::ulid());
-                $evidence = array_map(fn (string $paper): array => ['kind' => ScoutedEvidence::KIND, 'id' => $paper], $piece['papers']);
+                $evidence = array_map(
+                    fn (string $paper): array => ['kind' => ScoutedEvidence::KIND, 'id' => $paper],
+                    $piece['papers'],
+                );
                 $this->claims->execute($by, $report, $id, $evidence, false);
                 $text['marks'] = [['type' => 'claim', 'attrs' => ['id' => $id]]];
             }

@@ -112,7 +112,10 @@ final class MakeDraft implements OfTask, ShouldQueue
 
     public function failed(): void
     {
-        TaskRun::fail($this->taskId, 'Stopped by an error of ours. What was drafted before is kept; have it made again for the rest.');
+        TaskRun::fail(
+            $this->taskId,
+            'Stopped by an error of ours. What was drafted before is kept; have it made again for the rest.',
+        );
     }
 
     /** Reads for some seconds. */

@@ -31,6 +31,18 @@ final class DraftPage
         return once(fn (): Collection => $this->draft->criteria()->get());
     }
 
+    /** @return Collection<int, DraftCriterion> */
+    public function criteriaInUse(): Collection
+    {
+        return $this->criteria()->where('is_on', true);
+    }
+
+    /** @return Collection<int, DraftItem> */
+    public function itemsInUse(): Collection
+    {
+        return $this->items()->where('is_on', true);
+    }
+
     /** @return Collection<int, DraftItem> */
     public function items(): Collection
     {
@@ -42,8 +54,12 @@ final class DraftPage
      * @param  string  $criterion  that answers so
      * @return Collection<int, ScoutedPaper>
      */
-    public function papers(string $only = '', string $criterion = '', string $answer = '', ?int $most = null): Collection
-    {
+    public function papers(
+        string $only = '',
+        string $criterion = '',
+        string $answer = '',
+        ?int $most = null,
+    ): Collection {
         $papers = DraftRecords::query($this->draft);
         match ($only) {
             'in', 'out' => $papers->where('draft_papers.is_in', $only === 'in'),
@@ -126,14 +142,14 @@ final class DraftPage
     public function waiting(): array
     {
         return [
-            'criteria' => $this->criteria()->where('is_on', true)->whereNull('criterion_id')->count(),
+            'criteria' => $this->criteriaInUse()->whereNull('criterion_id')->count(),
             'papers' => DB::table('draft_papers')
                 ->where('review_id', $this->draft->review_id)
                 ->where('draft_id', $this->draft->id)
                 ->where('is_in', true)
                 ->whereNull('taken_at')
                 ->count(),
-            'items' => $this->items()->where('is_on', true)->whereNull('code_id')->count(),
+            'items' => $this->itemsInUse()->whereNull('code_id')->count(),
             'sections' => count(array_filter($this->sections(), fn (array $one): bool => $one['taken'] === null)),
         ];
     }
@@ -149,6 +165,9 @@ final class DraftPage
     {
         $paragraphs = json_decode($body, true, 16, JSON_THROW_ON_ERROR);
 
-        return implode("\n", array_map(fn (array $one): string => implode('', array_column($one['pieces'], 'text')), $paragraphs));
+        return implode(
+            "\n",
+            array_map(fn (array $one): string => implode('', array_column($one['pieces'], 'text')), $paragraphs),
+        );
     }
 }

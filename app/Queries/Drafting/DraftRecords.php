@@ -30,13 +30,21 @@ final class DraftRecords
     {
         $papers = ScoutedPaper::query();
         $papers->join('draft_papers', fn ($join) => $join
-                ->on('draft_papers.review_id', '=', 'scouted_papers.review_id')
-                ->on('draft_papers.scouted_paper_id', '=', 'scouted_papers.id'))
+            ->on('draft_papers.review_id', '=', 'scouted_papers.review_id')
+            ->on('draft_papers.scouted_paper_id', '=', 'scouted_papers.id'))
             ->where('draft_papers.review_id', $draft->review_id)
             ->where('draft_papers.draft_id', $draft->id)
             ->orderBy('draft_papers.position')
             ->orderBy('scouted_papers.id')
-            ->select(['scouted_papers.*', 'draft_papers.is_in', 'draft_papers.ruling', 'draft_papers.in_full', 'draft_papers.taken_at'])
+            ->select(
+                [
+                    'scouted_papers.*',
+                    'draft_papers.is_in',
+                    'draft_papers.ruling',
+                    'draft_papers.in_full',
+                    'draft_papers.taken_at',
+                ],
+            )
             ->addSelect(['draft_papers.full_text_id AS read_copy', 'draft_papers.position']);
 
         return $papers;
@@ -51,7 +59,11 @@ final class DraftRecords
         ));
         $last = max(1, count($told) - 1);
         $sentences = array_map(
-            fn (Passage $one, int $i): RecordSentence => new RecordSentence($one->text, self::part($one->section), $i / $last),
+            fn (Passage $one, int $i): RecordSentence => new RecordSentence(
+                $one->text,
+                self::part($one->section),
+                $i / $last,
+            ),
             $told,
             array_keys($told),
         );

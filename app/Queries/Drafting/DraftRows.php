@@ -40,7 +40,10 @@ final class DraftRows
             yield [
                 $paper->called(), $reference->suppliedTitle(), $reference->year, $reference->doi, $paper->source, round($paper->score, 4),
                 $paper->getAttribute('is_in') ? 'in' : 'out', $paper->getAttribute('ruling') === null ? 'criteria' : 'a person',
-                ...array_merge([], ...$criteria->map(fn (DraftCriterion $one): array => self::answer($answers[$paper->id][$one->id] ?? null))->all()),
+                ...array_merge(
+                    [],
+                    ...$criteria->map(fn (DraftCriterion $one): array => self::answer($answers[$paper->id][$one->id] ?? null))->all(),
+                ),
             ];
         }
     }

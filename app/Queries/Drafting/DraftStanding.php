@@ -55,7 +55,9 @@ final class DraftStanding
             ->where('review_id', $this->draft->review_id)
             ->where('draft_id', $this->draft->id)
             ->selectRaw('count(*) AS read, count(ruling) AS ruled, count(*) FILTER (WHERE is_in) AS "in"')
-            ->selectRaw('count(*) FILTER (WHERE in_full) AS in_full, count(*) FILTER (WHERE in_full AND full_text_id IS NOT NULL) AS copies')
+            ->selectRaw(
+                'count(*) FILTER (WHERE in_full) AS in_full, count(*) FILTER (WHERE in_full AND full_text_id IS NOT NULL) AS copies',
+            )
             ->first();
 
         return [

@@ -21,7 +21,12 @@ final readonly class Composition
         $methods = new Methods($this->facts);
 
         return [
-            new Section('title', 'Title', 'title', [Paragraph::of("{$this->facts->question->text} A review of what is reported")]),
+            new Section(
+                'title',
+                'Title',
+                'title',
+                [Paragraph::of("{$this->facts->question->text} A review of what is reported")],
+            ),
             new Section('summary', 'In one sentence', 'title', [$findings->summary()]),
             new Section('abstract', 'Abstract', 'abstract', $this->abstract($findings)),
             new Section('short', 'In short', 'means', $findings->short()),
@@ -42,8 +47,9 @@ final readonly class Composition
         return [
             Paragraph::of("Question. {$facts->question->text}"),
             Paragraph::of(
-                'Methods. '.Methods::list(array_keys($facts->found)).' were asked on '.$facts->day.'; the '.Methods::counted($facts->read, 'record').
-                    ' likeliest to answer '.($facts->read === 1 ? 'was' : 'were').' read by title and abstract. '.
+                "Methods. On {$facts->day} the question was asked of ".Methods::list(array_keys($facts->found)).'; the '.
+                    Methods::counted($facts->read, 'record').' likeliest to answer '.
+                    ($facts->read === 1 ? 'was' : 'were').' read by title and abstract. '.
                     Methods::counted($papers, 'paper').' met the criteria'.
                     ($facts->inFull > 0 ? ", {$facts->inFull} of them read in full text." : ', read by title and abstract.'),
             ),

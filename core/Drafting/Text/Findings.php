@@ -28,7 +28,10 @@ final readonly class Findings
         }
         $on = 'on '.Methods::list(array_map(fn (string $one): string => "“{$one}”", array_keys($this->groups->all)));
         if (array_keys($groups) === ['']) {
-            return Paragraph::of(self::claim(Methods::counted(count($papers), 'paper'), $papers), (count($papers) === 1 ? " reports" : " report")." something {$on}.");
+            return Paragraph::of(
+                self::claim(Methods::counted(count($papers), 'paper'), $papers),
+                (count($papers) === 1 ? ' reports' : ' report')." something {$on}.",
+            );
         }
         $pieces = [new Piece('Of '.Methods::counted(count($papers), 'paper')." with an answer {$on}, ")];
         $left = count($groups);
@@ -50,13 +53,21 @@ final readonly class Findings
         $told = [];
         foreach ($this->groups->bySaying() as $says => $papers) {
             $some = array_slice(self::surest($papers), 0, self::SHORT);
-            $pieces = [new Piece($says === '' ? '' : self::heading($says, (string) array_key_first($this->groups->all)).': ')];
+            $pieces = [
+                new Piece($says === '' ? '' : self::heading($says, (string) array_key_first($this->groups->all)).': '),
+            ];
             foreach ($some as $i => $paper) {
                 $said = $paper->amount === '' ? $paper->sentence : $paper->amount;
-                array_push($pieces, new Piece($i === 0 ? '' : '; '), self::claim("{$paper->called} “".rtrim($said, '. ').'”', [$paper]));
+                array_push(
+                    $pieces,
+                    new Piece($i === 0 ? '' : '; '),
+                    self::claim("{$paper->called} “".rtrim($said, '. ').'”', [$paper]),
+                );
             }
             $rest = count($papers) - count($some);
-            $told[] = new Paragraph([...$pieces, new Piece($rest === 0 ? '.' : '; and '.Methods::counted($rest, 'other paper').'.')]);
+            $told[] = new Paragraph(
+                [...$pieces, new Piece($rest === 0 ? '.' : '; and '.Methods::counted($rest, 'other paper').'.')],
+            );
         }
 
         return $told === [] ? [Paragraph::of('Nothing is reported on the question.')] : $told;
@@ -92,13 +103,15 @@ final readonly class Findings
     public function sureness(): array
     {
         $papers = $this->facts->papers;
-        $of = fn (Confidence $sure): int => count(array_filter($papers, fn (DraftPaper $one): bool => $one->confidence === $sure));
+        $of = fn (Confidence $sure): int => count(
+            array_filter($papers, fn (DraftPaper $one): bool => $one->confidence === $sure),
+        );
         $abstracts = count($papers) - $this->facts->inFull;
 
         return [Paragraph::of(
             'What papers say was read by machine: '.$of(Confidence::Firm).' firmly, '.$of(Confidence::Fair).' fairly, and '.
                 $of(Confidence::Check).' so that a person has to look. '.
-                ($abstracts === 0 ? 'All were read in full. ' : Methods::counted($abstracts, 'paper').' were read by title and abstract only. ').
+                ($abstracts === 0 ? 'All were read in full. ' : Methods::counted($abstracts, 'paper').($abstracts === 1 ? ' was' : ' were').' read by title and abstract only. ').
                 'How sound the studies are has not been judged, and nothing has been pooled.',
         )];
     }

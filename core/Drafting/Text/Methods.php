@@ -37,7 +37,9 @@ final readonly class Methods
         )];
         foreach ($this->facts->criteria as $one) {
             $people = $one['people'] === 0 ? '' : '; people changed '.self::counted($one['people'], 'answer');
-            $told[] = Paragraph::of("{$one['asks']} Left out: {$one['no']}. Not to be told: {$one['unclear']}{$people}.");
+            $told[] = Paragraph::of(
+                "{$one['asks']} Left out: {$one['no']}. Not to be told: {$one['unclear']}{$people}.",
+            );
         }
         $told[] = Paragraph::of($this->facts->changed === 0
             ? 'No person has confirmed or changed any of this yet.'
@@ -51,8 +53,8 @@ final readonly class Methods
     public function read(): array
     {
         return [Paragraph::of(
-            'Of each of '.self::counted(count($this->facts->papers), 'paper').' a machine proposed the sentence that answers the question, '.
-                'and answers to: '.self::list(array_map(lcfirst(...), $this->facts->items)).'. Each stands with the words it was read from. '.
+            'Of each paper that met the criteria ('.count($this->facts->papers).') a machine proposed the sentence that answers the '.
+                'question, and answers to: '.self::list(array_map(lcfirst(...), $this->facts->items)).'. Each stands with the words it was read from. '.
                 self::counted($this->facts->inFull, 'paper').' could be read in full.',
         )];
     }

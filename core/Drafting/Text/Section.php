@@ -11,8 +11,12 @@ final readonly class Section
      * @param  string  $place  the section of the report's template that it goes to
      * @param  list<Paragraph>  $paragraphs
      */
-    public function __construct(public string $key, public string $title, public string $place, public array $paragraphs)
-    {
+    public function __construct(
+        public string $key,
+        public string $title,
+        public string $place,
+        public array $paragraphs,
+    ) {
     }
 
     /** @return list<string> papers that it rests on */

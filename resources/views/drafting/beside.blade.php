@@ -2,7 +2,12 @@
     <section>
         <h2>Waits for people</h2>
         <ul class="draft-waits">
-            @foreach (['criteria' => ['criterion', 'criteria'], 'papers' => ['paper', 'papers'], 'items' => ['item', 'items'], 'sections' => ['section', 'sections']] as $what => [$one, $many])
+            @foreach ([
+                'criteria' => ['criterion', 'criteria'],
+                'papers' => ['paper', 'papers'],
+                'items' => ['item', 'items'],
+                'sections' => ['section', 'sections'],
+            ] as $what => [$one, $many])
                 <li><a href="{{ $to($what === 'sections' ? 'report' : $what, $what === 'papers' ? ['only' => 'in'] : []) }}"><span
                             class="number">{{ number_format($waiting[$what]) }}</span> {{ $waiting[$what] === 1 ? $one : $many }}</a></li>
             @endforeach
@@ -13,7 +18,8 @@
     @if ($draft->ran_at)
         <section>
             <h2>The last run</h2>
-            <p class="small">{{ $draft->ran_at->format('j M Y, H:i') }}, in {{ $draft->seconds < 1 ? 'less than a second' : number_format($draft->seconds) . ' ' . Str::plural('second', (int) round($draft->seconds)) }}.
+            <p class="small">{{ $draft->ran_at->format('j M Y, H:i') }}, in
+                {{ $draft->seconds < 1 ? 'less than a second' : number_format($draft->seconds) . ' ' . Str::plural('second', (int) round($draft->seconds)) }}.
             </p>
             @if ($draft->changes !== [])
                 <ul class="small draft-changes">

@@ -16,8 +16,9 @@
             <tr @class(['draft-off' => !$one->is_on])>
                 <td>
                     <strong>{{ $one->asked()->asks() }}</strong>
-                    <p class="small quiet">{{ $one->changed_by === null ? 'proposed by machine' : 'changed by a person' }}{{ ($of->people ?? 0) > 0 ? ", {$of->people} " . Str::plural('answer', $of->people) . ' by people' : '' }}{{ $one->is_on ? '' : ', switched off' }}
-                    </p>
+                    <p class="small quiet">{{ $one->changed_by === null ? 'proposed by machine' : 'changed by a person' }}
+                        {{ ($of->people ?? 0) > 0 ? "· {$of->people} " . Str::plural('answer', $of->people) . ' by people' : '' }}
+                        {{ $one->is_on ? '' : '· switched off' }}</p>
                     @if ($mayChange && $one->kind->hasWords())
                         <details class="small">
                             <summary>Reword</summary>

@@ -2,7 +2,7 @@
     $leads = $page->standing->leads();
     $close = $page->papers('close');
     $items = $page->items();
-    $inUse = $items->where('is_on', true);
+    $inUse = $page->itemsInUse();
 @endphp
 <table class="table draft-criteria">
     <thead>
@@ -17,8 +17,10 @@
             @php($answered = count(array_filter($leads, fn(array $of): bool => ($of[$one->id]->value ?? '') !== '')))
             <tr @class(['draft-off' => !$one->is_on])>
                 <td><strong>{{ $one->label }}</strong>
-                    <p class="small">{{ $one->instructions ?: 'In the words of the paper.' }}{{ $one->options === [] ? '' : ' One of: ' . implode(', ', $one->options) . '.' }}</p>
-                    <p class="small quiet">{{ $one->changed_by === null ? 'proposed by machine' : 'changed by a person' }}{{ $one->is_on ? '' : ', no longer asked' }}</p>
+                    <p class="small">{{ $one->instructions ?: 'In the words of the paper.' }}
+                        {{ $one->options === [] ? '' : 'One of: ' . implode(', ', $one->options) . '.' }}</p>
+                    <p class="small quiet">{{ $one->changed_by === null ? 'proposed by machine' : 'changed by a person' }}
+                        {{ $one->is_on ? '' : '· no longer asked' }}</p>
                 </td>
                 <td class="number">{{ $one->is_on ? "{$answered} of {$close->count()}" : '' }}</td>
                 <td class="draft-do">

@@ -2,11 +2,15 @@
     $asked = $page->criteria()->firstWhere('id', $criterion);
     $papers = $page->papers($only, $asked === null ? '' : $criterion, $answer, $shown + 1);
     $answers = $page->answers($papers);
-    $inUse = $page->criteria()->where('is_on', true);
+    $inUse = $page->criteriaInUse();
     $marks = ['yes' => 'include', 'no' => 'exclude', 'unclear' => 'unsure'];
 @endphp
 <p class="draft-filter small">
-    @foreach (['' => 'All ' . number_format($counts['read']), 'in' => number_format($counts['in']) . ' that fit', 'out' => number_format($counts['read'] - $counts['in']) . ' that do not'] as $key => $name)
+    @foreach ([
+        '' => 'All ' . number_format($counts['read']),
+        'in' => number_format($counts['in']) . ' that fit',
+        'out' => number_format($counts['read'] - $counts['in']) . ' that do not',
+    ] as $key => $name)
         <a href="{{ $to('papers', array_filter(['only' => $key])) }}" @if ($only === $key && $asked === null) aria-current="true" @endif>{{ $name }}</a>
     @endforeach
     @if ($asked)
@@ -20,7 +24,10 @@
         <div>
             <h2 class="serif">{{ $paper->reference()->suppliedTitle() }}</h2>
             <p class="small"><strong>{{ $paper->called() }}</strong> ·
-                {{ $paper->publication_id ? 'in the library' : $sources->shortName($paper->source) }}{{ $paper->getAttribute('ruling') === null ? '' : ' · ' . ($isIn ? 'put in' : 'taken out') . ' by a person' }}{{ $paper->getAttribute('read_copy') === null ? '' : ' · read in full' }}{{ $paper->getAttribute('taken_at') === null ? '' : ' · taken over' }}
+                {{ $paper->publication_id ? 'in the library' : $sources->shortName($paper->source) }}
+                {{ $paper->getAttribute('ruling') === null ? '' : '· ' . ($isIn ? 'put in' : 'taken out') . ' by a person' }}
+                {{ $paper->getAttribute('read_copy') === null ? '' : '· read in full' }}
+                {{ $paper->getAttribute('taken_at') === null ? '' : '· taken over' }}
             </p>
             <details class="small">
                 <summary class="draft-answers">
@@ -39,10 +46,12 @@
                             <p><strong>{{ $one->asked()->asks() }}</strong> {{ Str::ucfirst($is->answer) }} <x-sureness :confidence="$is->confidence" />
                                 <span class="quiet">{{ $is->reason }}</span></p>
                             @if ($is->quote !== '')
-                                <p class="serif">“{{ Str::limit($is->quote, 400) }}” <span class="quiet">{{ $is->page === null ? 'title or abstract' : "page {$is->page}" }}</span></p>
+                                <p class="serif">“{{ Str::limit($is->quote, 400) }}”
+                                    <span class="quiet">{{ $is->page === null ? 'title or abstract' : "page {$is->page}" }}</span></p>
                             @endif
                             @if ($mayChange)
-                                <form method="post" action="{{ route('drafts.answer', [$review, $draft, $one, $paper]) }}" class="draft-line">@csrf @method('put')
+                                <form method="post" action="{{ route('drafts.answer', [$review, $draft, $one, $paper]) }}" class="draft-line">
+                                    @csrf @method('put')
                                     <label for="a-{{ $one->id }}-{{ $paper->id }}">You say</label>
                                     <select class="input" id="a-{{ $one->id }}-{{ $paper->id }}" name="answer">
                                         <option value="">as the machine</option>
@@ -73,7 +82,8 @@
 @endforelse
 <footer class="scout-foot">
     @if ($papers->count() > $shown)
-        <a class="button" href="{{ $to('papers', array_filter(['only' => $only, 'criterion' => $criterion, 'answer' => $answer, 'shown' => $shown + \App\Queries\Drafting\DraftPage::SHOWN])) }}">Show more</a>
+        @php($more = array_filter(['only' => $only, 'criterion' => $criterion, 'answer' => $answer, 'shown' => $shown + $page::SHOWN]))
+        <a class="button" href="{{ $to('papers', $more) }}">Show more</a>
     @endif
     @if ($waiting['papers'] > 0 && Gate::allows('deliver', $review))
         <form method="post" action="{{ route('drafts.papers.take', [$review, $draft]) }}">@csrf

@@ -3,7 +3,7 @@
     $mayWrite = Gate::allows('write', $review);
     $leads = $page->standing->leads();
     $close = $page->papers('close');
-    $inUse = $page->items()->where('is_on', true);
+    $inUse = $page->itemsInUse();
 @endphp
 @forelse ($page->sections() as $section)
     <section class="draft-section" id="section-{{ $section['key'] }}" aria-labelledby="title-{{ $section['key'] }}">
@@ -13,7 +13,8 @@
                 <span class="small quiet">taken over</span>
             @endif
             @if ($mayWrite && $hasReport)
-                <a class="button" href="{{ route('report.text', $review) }}#draft-{{ $draft->id }}-{{ $section['key'] }}">{{ $section['taken'] ? 'Take over again' : 'Take over into the report' }}</a>
+                <a class="button"
+                    href="{{ route('report.text', $review) }}#draft-{{ $draft->id }}-{{ $section['key'] }}">{{ $section['taken'] ? 'Take over again' : 'Take over into the report' }}</a>
             @endif
         </header>
         @if ($section['before'] !== '')
@@ -38,7 +39,8 @@
                         <ul class="draft-quotes small" id="quotes-{{ $section['key'] }}-{{ $loop->index }}" x-show="open" x-cloak>
                             @foreach ($papers as $id)
                                 @if (isset($cited[$id]))
-                                    <li><strong>{{ $cited[$id]->called() }}</strong> “{{ $cited[$id]->sentence }}” <span class="quiet">{{ $cited[$id]->page === null ? 'abstract' : "full text, page {$cited[$id]->page}" }}</span>
+                                    <li><strong>{{ $cited[$id]->called() }}</strong> “{{ $cited[$id]->sentence }}”
+                                        <span class="quiet">{{ $cited[$id]->page === null ? 'abstract' : "full text, page {$cited[$id]->page}" }}</span>
                                         <x-sureness :confidence="$cited[$id]->confidence->value" title="{{ $cited[$id]->reason }}" />
                                         <a href="{{ $to('papers', ['only' => 'in', 'shown' => 300]) }}#paper-{{ $id }}">Why it fits</a></li>
                                 @endif

@@ -17,8 +17,11 @@
             <nav class="draft-steps" aria-label="Steps of the draft">
                 @foreach ([
                     'papers' => ['Papers', number_format($counts['read']) . ' read, ' . number_format($counts['in']) . ' fit'],
-                    'criteria' => ['Criteria', $page->criteria()->where('is_on', true)->count() . ' in use'],
-                    'items' => ['Asked of each', $page->items()->where('is_on', true)->count() . ' things, ' . number_format($counts['inFull']) . ' ' . Str::plural('paper', $counts['inFull'])],
+                    'criteria' => ['Criteria', $page->criteriaInUse()->count() . ' in use'],
+                    'items' => [
+                        'Asked of each',
+                        $page->itemsInUse()->count() . ' things, ' . number_format($counts['inFull']) . ' ' . Str::plural('paper', $counts['inFull']),
+                    ],
                     'report' => ['Report', count($page->sections()) . ' sections'],
                 ] as $key => [$name, $told])
                     <a href="{{ $to($key) }}" @if ($step === $key) aria-current="step" @endif><strong>{{ $name }}</strong>
@@ -26,8 +29,9 @@
                 @endforeach
             </nav>
             @if ($isWaiting || $isUnderWay)
-                <p class="draft-running small" role="status">{{ $isWaiting ? 'Papers are still being gathered; the draft begins when they are there.' : 'Being drafted. What is there already can be looked at; the page draws itself anew at the end.' }}
-                </p>
+                <p class="draft-running small" role="status">{{ $isWaiting
+                    ? 'Papers are still being gathered; the draft begins when they are there.'
+                    : 'Being drafted. What is there already can be looked at; the page draws itself anew at the end.' }}</p>
             @endif
             @include("drafting.{$step}")
         </section>

@@ -13,7 +13,8 @@
             <tbody>
                 @foreach ($close as $paper)
                     <tr>
-                        <th scope="row">{{ $paper->called() }} <span class="small quiet">{{ $paper->getAttribute('read_copy') === null ? 'abstract' : 'in full' }}</span></th>
+                        <th scope="row">{{ $paper->called() }}
+                            <span class="small quiet">{{ $paper->getAttribute('read_copy') === null ? 'abstract' : 'in full' }}</span></th>
                         @foreach ($inUse as $one)
                             @php($lead = $leads[$paper->id][$one->id] ?? null)
                             <td>

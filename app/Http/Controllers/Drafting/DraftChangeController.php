@@ -31,13 +31,22 @@ final class DraftChangeController extends Controller
             'kind' => ['required', Rule::in(array_column(CriterionKind::cases(), 'value'))],
             'words' => ['required', 'string', 'max:300'],
         ]);
-        $this->change->addCriterion($this->me($request), $draft, CriterionKind::from($given['kind']), self::line($given['words']));
+        $this->change->addCriterion(
+            $this->me($request),
+            $draft,
+            CriterionKind::from($given['kind']),
+            self::line($given['words']),
+        );
 
         return $this->back($review, $draft, 'criteria');
     }
 
-    public function criterion(Request $request, Review $review, Draft $draft, DraftCriterion $draftCriterion): RedirectResponse
-    {
+    public function criterion(
+        Request $request,
+        Review $review,
+        Draft $draft,
+        DraftCriterion $draftCriterion,
+    ): RedirectResponse {
         $given = $request->validate(['words' => ['nullable', 'string', 'max:300'], 'on' => ['nullable', 'boolean']]);
         $words = self::line($given['words'] ?? '');
         if ($words !== '') {
@@ -51,9 +60,16 @@ final class DraftChangeController extends Controller
     }
 
     /** What a person answers instead of the machine; nothing takes it back. */
-    public function answer(Request $request, Review $review, Draft $draft, DraftCriterion $draftCriterion, string $paper): RedirectResponse
-    {
-        $given = $request->validate(['answer' => ['nullable', Rule::in(array_column(CriterionAnswer::cases(), 'value'))]]);
+    public function answer(
+        Request $request,
+        Review $review,
+        Draft $draft,
+        DraftCriterion $draftCriterion,
+        string $paper,
+    ): RedirectResponse {
+        $given = $request->validate(
+            ['answer' => ['nullable', Rule::in(array_column(CriterionAnswer::cases(), 'value'))]],
+        );
         $answer = CriterionAnswer::tryFrom($given['answer'] ?? '');
         $this->change->overrule($this->me($request), $draftCriterion, $paper, $answer);
 

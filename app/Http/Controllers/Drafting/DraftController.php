@@ -62,8 +62,13 @@ final class DraftController extends Controller
     }
 
     /** One step as a table, with the answers and their reasons. */
-    public function download(Review $review, Draft $draft, string $step, string $format, Sources $sources): BinaryFileResponse
-    {
+    public function download(
+        Review $review,
+        Draft $draft,
+        string $step,
+        string $format,
+        Sources $sources,
+    ): BinaryFileResponse {
         return TableDownload::make("draft-{$step}", $format, DraftRows::of(new DraftPage($draft, $sources), $step));
     }
 }

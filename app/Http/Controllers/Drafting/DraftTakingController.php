@@ -34,8 +34,13 @@ final class DraftTakingController extends Controller
             ->with('notice', 'It is a criterion of the review now. Its wording can be changed under Question.');
     }
 
-    public function item(Request $request, Review $review, Draft $draft, DraftItem $draftItem, TakeOver $take): RedirectResponse
-    {
+    public function item(
+        Request $request,
+        Review $review,
+        Draft $draft,
+        DraftItem $draftItem,
+        TakeOver $take,
+    ): RedirectResponse {
         $take->item($this->me($request), $draftItem);
 
         return redirect()
@@ -48,13 +53,21 @@ final class DraftTakingController extends Controller
         $delivery = $take->papers($this->me($request), $draft, self::PAPERS);
 
         return $delivery === null
-            ? redirect()->route('drafts.show', [$review, $draft, 'step' => 'papers'])->with('notice', 'All of them are in the library already.')
+            ? redirect()->route('drafts.show', [$review, $draft, 'step' => 'papers'])->with(
+                'notice',
+                'All of them are in the library already.',
+            )
             : redirect()->route('deliveries.show', [$review, $delivery]);
     }
 
     /** The section as paragraphs of the report; the composer puts them in. */
-    public function section(Request $request, Review $review, Draft $draft, string $section, TakeSection $take): JsonResponse
-    {
+    public function section(
+        Request $request,
+        Review $review,
+        Draft $draft,
+        string $section,
+        TakeSection $take,
+    ): JsonResponse {
         [$place, $paragraphs] = $take->execute($this->me($request), $draft, $section);
 
         return response()->json(['place' => $place, 'paragraphs' => $paragraphs]);

@@ -57,9 +57,12 @@ final class ScoutingController extends Controller
         $question = trim((string) preg_replace('/\s+/u', ' ', mb_scrub($given['question'])));
         $scouting = $ask->ask($this->me($request), $review, $question, $given['sources'] ?? []);
 
-        return ($given['draft'] ?? false)
-            ? redirect()->route('drafts.show', [$review, $draft->execute($this->me($request), $scouting, StartDraft::DEPTH, StartDraft::DEPTH_IN_FULL)])
-            : redirect()->route('scouting.show', [$review, $scouting]);
+        if (! ($given['draft'] ?? false)) {
+            return redirect()->route('scouting.show', [$review, $scouting]);
+        }
+        $made = $draft->execute($this->me($request), $scouting, StartDraft::DEPTH, StartDraft::DEPTH_IN_FULL);
+
+        return redirect()->route('drafts.show', [$review, $made]);
     }
 
     public function show(ScoutingRequest $request, Review $review, Scouting $scouting, Sources $sources): View
