@@ -10,7 +10,7 @@ use WaryHeron\Core\Scouting\Asked\QuestionKind;
 /** What people code for a question of a kind. */
 final class ProposedItems
 {
-    private const DESIGNS = ['Randomised trial', 'Cluster randomised trial', 'Crossover trial', 'Cohort study',
+    private const DESIGNS = ['Randomised trial, parallel groups', 'Cluster randomised trial', 'Crossover trial', 'Cohort study',
         'Case-control study', 'Cross-sectional study', 'Before-after study', 'Qualitative study', 'Other'];
 
     /** @return list<ProposedItem> in the order in which a table of studies shows them */

@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace Database\Demo;
 
+use App\Actions\Drafting\StartDraft;
 use App\Actions\Scouting\AskFurther;
 use App\Actions\Scouting\AskPlainly;
+use App\Jobs\Drafting\MakeDraft;
 use App\Jobs\Scouting\AnswerFurther;
 use App\Jobs\Scouting\GatherPapers;
 use App\Models\Review;
@@ -19,8 +21,12 @@ final readonly class DemoScouting
 
     private const FURTHER = 'How many people took part?';
 
-    public function __construct(private AskPlainly $ask, private AskFurther $further, private Dispatcher $bus)
-    {
+    public function __construct(
+        private AskPlainly $ask,
+        private AskFurther $further,
+        private StartDraft $draft,
+        private Dispatcher $bus,
+    ) {
     }
 
     public function make(Review $review, User $by): void
@@ -31,6 +37,11 @@ final readonly class DemoScouting
         $task = $this->task($review, 'further');
         while ($review->tasks()->findOrFail($task)->state->isUnderWay()) {
             $this->bus->dispatchNow(new AnswerFurther($task, $further->id));
+        }
+        $draft = $this->draft->execute($by, $scouting, StartDraft::DEPTH, StartDraft::DEPTH_IN_FULL);
+        $task = $this->task($review, 'draft');
+        while ($review->tasks()->findOrFail($task)->state->isUnderWay()) {
+            $this->bus->dispatchNow(new MakeDraft($task, $draft->id));
         }
     }
 

@@ -27,26 +27,29 @@
             @if ($paragraph['heading'])
                 <h3>{{ $paragraph['pieces'][0]['text'] }}</h3>
             @else
-                @php($papers = array_unique(array_merge([], ...array_column($paragraph['pieces'], 'papers'))))
-                <div x-data="{ open: false }">
+                @php($at = "{$section['key']}-{$loop->index}")
+                <div x-data="{ open: '' }">
                     {{-- at the beginning of the line, so that no blank comes between words and a full stop --}}
-                    <p class="serif draft-words">@foreach ($paragraph['pieces'] as $piece)
-@if ($piece['papers'] === []){{ $piece['text'] }}@else<a href="#quotes-{{ $section['key'] }}-{{ $loop->parent->index }}" role="button" class="draft-claim" x-on:click.prevent="open = !open"
-                        x-bind:aria-expanded="open" title="Rests on {{ count($piece['papers']) }} {{ Str::plural('paper', count($piece['papers'])) }}">{{ $piece['text'] }}</a>@endif
+                    <p class="serif draft-words">@foreach ($paragraph['pieces'] as $n => $piece)
+@if ($piece['papers'] === []){{ $piece['text'] }}@else<a href="#quotes-{{ $at }}-{{ $n }}" role="button" class="draft-claim"
+                        x-on:click.prevent="open = open === '{{ $n }}' ? '' : '{{ $n }}'" x-bind:aria-expanded="open === '{{ $n }}'"
+                        title="Rests on {{ count($piece['papers']) }} {{ Str::plural('paper', count($piece['papers'])) }}">{{ $piece['text'] }}</a>@endif
 @endforeach
                     </p>
-                    @if ($papers !== [])
-                        <ul class="draft-quotes small" id="quotes-{{ $section['key'] }}-{{ $loop->index }}" x-show="open" x-cloak>
-                            @foreach ($papers as $id)
-                                @if (isset($cited[$id]))
-                                    <li><strong>{{ $cited[$id]->called() }}</strong> “{{ $cited[$id]->sentence }}”
-                                        <span class="quiet">{{ $cited[$id]->page === null ? 'abstract' : "full text, page {$cited[$id]->page}" }}</span>
-                                        <x-sureness :confidence="$cited[$id]->confidence->value" title="{{ $cited[$id]->reason }}" />
-                                        <a href="{{ $to('papers', ['only' => 'in', 'shown' => 300]) }}#paper-{{ $id }}">Why it fits</a></li>
-                                @endif
-                            @endforeach
-                        </ul>
-                    @endif
+                    @foreach ($paragraph['pieces'] as $n => $piece)
+                        @if ($piece['papers'] !== [])
+                            <ul class="draft-quotes small" id="quotes-{{ $at }}-{{ $n }}" x-show="open === '{{ $n }}'" x-cloak>
+                                @foreach ($piece['papers'] as $id)
+                                    @isset($cited[$id])
+                                        <li><strong>{{ $cited[$id]->called() }}</strong> “{{ $cited[$id]->sentence }}”
+                                            <span class="quiet">{{ $cited[$id]->page === null ? 'abstract' : "full text, page {$cited[$id]->page}" }}</span>
+                                            <x-sureness :confidence="$cited[$id]->confidence->value" title="{{ $cited[$id]->reason }}" />
+                                            <a href="{{ $to('papers', ['only' => 'in', 'shown' => 300]) }}#paper-{{ $id }}">Why it fits</a></li>
+                                    @endisset
+                                @endforeach
+                            </ul>
+                        @endif
+                    @endforeach
                 </div>
             @endif
         @endforeach

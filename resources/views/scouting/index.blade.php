@@ -20,8 +20,8 @@
                         @foreach ($sources as $key => $name)
                             <label><input type="checkbox" name="sources[]" value="{{ $key }}" checked> {{ $name }}</label>
                         @endforeach
-                        <button class="button end" name="draft" value="1">Ask and draft a review</button>
-                        <button class="button button-go">Ask</button>
+                        <button class="button button-go end">Ask</button>
+                        <button class="button" name="draft" value="1">Ask and draft a review</button>
                     </fieldset>
                     <p class="small quiet">Best is one that says what is done or met with, what may come of it, and among whom: “Does a planned nap
                         reduce sleepiness in night staff?” Also: how common something is, which instruments measure it, which of two does more.</p>
