@@ -11,7 +11,12 @@ use Illuminate\Foundation\Configuration\Middleware;
 use Illuminate\Http\Middleware\HandleCors;
 
 $app = Application::configure(basePath: dirname(__DIR__))
-    ->withRouting(web: __DIR__.'/../routes/web.php', health: '/up')
+    ->withRouting(
+        web: __DIR__.'/../routes/web.php',
+        api: __DIR__.'/../routes/api.php',
+        apiPrefix: 'api/v1',
+        health: '/up',
+    )
     // the benchmarks' commands are there where development's classes are
     ->withCommands([__DIR__.'/../app/Console', ...class_exists(Commands::class) ? Commands::ALL : []])
     ->withMiddleware(function (Middleware $middleware): void {

@@ -1,5 +1,6 @@
 <?php
 
+use App\Http\Controllers\Api\TokenController;
 use App\Http\Controllers\Archive\ArchiveController;
 use App\Http\Controllers\Archive\MadeFileController;
 use App\Http\Controllers\Asking\AskController;
@@ -314,6 +315,9 @@ Route::prefix('/reviews/{review}')
                 ->middleware(['throttle:dear', WritesDownTakingOut::class])
                 ->name('report.download');
             Route::get('/report/links', [ReadingLinkController::class, 'index'])->name('report.links');
+            Route::get('/interface', [TokenController::class, 'index'])->name('interface');
+            Route::post('/interface/tokens', [TokenController::class, 'store'])->middleware('throttle:dear')->name('tokens.store');
+            Route::delete('/interface/tokens/{token}', [TokenController::class, 'destroy'])->name('tokens.destroy');
             Route::get('/ask', [AskController::class, 'index'])->name('ask');
             Route::post('/ask', [AskController::class, 'store'])->middleware('throttle:dear')->name('ask.store');
             Route::get('/ask/{question}', [AskController::class, 'show'])->name('ask.show');

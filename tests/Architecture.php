@@ -79,7 +79,7 @@ test('locks have their names in one place', function () {
 });
 
 test('every area stands at the same place, and no folder is a heap', function () {
-    $areas = ['Archive', 'Asking', 'Coding', 'Deliveries', 'Drafting', 'FullTexts', 'Library', 'Matching', 'Question', 'Report', 'Scouting', 'Screening'];
+    $areas = ['Api', 'Archive', 'Asking', 'Coding', 'Deliveries', 'Drafting', 'FullTexts', 'Library', 'Matching', 'Question', 'Report', 'Scouting', 'Screening'];
     $areas = [...$areas, 'Searches', 'Shared', 'Synthesis', 'Team'];
     foreach (['app/Actions', 'app/Queries', 'app/Http/Controllers', 'app/Http/Requests', 'app/Jobs', 'tests/Feature'] as $room) {
         $folders = array_map(basename(...), glob(dirname(__DIR__)."/{$room}/*", GLOB_ONLYDIR) ?: []);

@@ -24,6 +24,8 @@ final class ArchivedTables
         'tallies' => 'counted by the database as items come in',
         'invitations' => 'what lets somebody in',
         'reading_links' => 'what lets somebody in',
+        'access_tokens' => 'what lets somebody in',
+        'kept_replies' => 'what programs were answered here',
     ];
 
     /** Rows of a review that do not name it. */

@@ -38,6 +38,14 @@ final class Problems
         $exceptions->dontReport(Refused::class);
         $exceptions->dontFlash(self::SECRET);
         $exceptions->map(QueryException::class, self::fromDatabase(...));
+        $exceptions->shouldRenderJsonWhen(
+            fn (Request $request): bool => $request->is('api/*') || $request->expectsJson(),
+        );
+        $exceptions->render(
+            fn (\Throwable $failure, Request $request): ?Response => $request->is('api/*')
+                ? ApiProblem::of($failure, $request)
+                : null,
+        );
         $exceptions->render(
             fn (Refused $refused, Request $request): Response => $request->expectsJson()
                 ? response()->json(['message' => $refused->getMessage(), 'context' => $refused->context], 409)

@@ -12,6 +12,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Query\JoinClause;
 use Illuminate\Foundation\Auth\User as Authenticatable;
 use Illuminate\Notifications\Notifiable;
+use Laravel\Sanctum\HasApiTokens;
 
 /**
  * @property string $id
@@ -24,7 +25,8 @@ use Illuminate\Notifications\Notifiable;
  */
 final class User extends Authenticatable
 {
-    use BootsByName, HasUlids, Notifiable;
+    /** @use HasApiTokens<AccessToken> */
+    use BootsByName, HasApiTokens, HasUlids, Notifiable;
 
     protected $table = 'users';
 

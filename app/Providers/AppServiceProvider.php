@@ -9,6 +9,7 @@ use App\Database\Grants;
 use App\Database\MillisecondConnection;
 use App\Database\SessionRows;
 use App\Http\Input;
+use App\Models\AccessToken;
 use App\Models\Review;
 use App\Models\User;
 use App\Notices\PostRoomTransport;
@@ -38,6 +39,7 @@ use Illuminate\Support\Facades\Session;
 use Illuminate\Support\Facades\URL;
 use Illuminate\Support\ServiceProvider;
 use Illuminate\Support\Str;
+use Laravel\Sanctum\Sanctum;
 use WaryHeron\Core\Coding\Lead\LeadEngine;
 use WaryHeron\Core\Coding\Lead\LeadFinder;
 
@@ -47,6 +49,7 @@ final class AppServiceProvider extends ServiceProvider
 
     public function register(): void
     {
+        Sanctum::usePersonalAccessTokenModel(AccessToken::class);
         if (PHP_SAPI === 'fpm-fcgi') {
             // a new connection costs more than most pages; not in the configuration, which is cached from the command
             // line
@@ -142,6 +145,8 @@ final class AppServiceProvider extends ServiceProvider
             'query' => fn (Request $request): Limit => Input::text($request, 'q') === ''
                 ? Limit::none()
                 : Limit::perMinute(120)->by($who($request)),
+            // a program may ask more often than hands, and less often than hurts those who work beside it
+            'api' => fn (Request $request): Limit => Limit::perMinute(600)->by($who($request)),
             'upload' => fn (Request $request): Limit => Limit::perMinute(600)->by($who($request)),
         ];
         foreach ($limits as $name => $limit) {

@@ -10,6 +10,10 @@ export default () => ({
         await navigator.clipboard.writeText(button.closest('td').querySelector('code').textContent);
         say(button);
     },
+    async text(button, text) {
+        await navigator.clipboard.writeText(text);
+        say(button);
+    },
     async column(key) {
         const lines = [...this.$root.querySelectorAll(`[data-copy="${key}"]`)].map((code) => code.textContent);
         await navigator.clipboard.writeText(lines.join('\n'));

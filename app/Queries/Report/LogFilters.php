@@ -18,7 +18,7 @@ final readonly class LogFilters
 {
     /** What an entry is about, by the first word of its action. */
     public const AREAS = [
-        'Question and team' => ['review', 'question', 'criterion', 'team', 'scouting', 'draft', 'archive'],
+        'Question and team' => ['review', 'question', 'criterion', 'team', 'scouting', 'draft', 'token', 'archive'],
         'Searches' => ['strategy', 'translation', 'search', 'scheme', 'heading', 'known', 'dialect', 'run', 'finding'],
         'Records' => [
             'delivery',

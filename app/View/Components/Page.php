@@ -113,6 +113,7 @@ final class Page extends Component
                 'report' => 'Flow and files',
                 'ask' => 'Ask',
                 'report.links' => 'Reading links',
+                'interface' => 'Programming interface',
             ],
             default => [],
         };

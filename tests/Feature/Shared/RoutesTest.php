@@ -37,6 +37,7 @@ const WITHOUT_POLICY = [
     'notices.read',
     'tasks',
     'tasks.seen',
+    'api.description',
 ];
 
 function heronRoutes(): array
@@ -116,6 +117,7 @@ it('hides everything in a review from outsiders, and sends guests to sign in', f
         'claim' => str_repeat('0', 26),
         'row' => str_repeat('0', 26),
         'scouting' => app(AskPlainly::class)->ask($lead, $review, 'Do naps reduce errors?', [])->id,
+        'token' => 'none',
         'draft' => 'none',
         'draftCriterion' => 'none',
         'draftItem' => 'none',
