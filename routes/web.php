@@ -49,6 +49,7 @@ use App\Http\Controllers\Searches\DialectController;
 use App\Http\Controllers\Searches\KnownItemController;
 use App\Http\Controllers\Searches\RunController;
 use App\Http\Controllers\Searches\SearchReportController;
+use App\Http\Controllers\Searches\StandingSearchController;
 use App\Http\Controllers\Searches\StrategyController;
 use App\Http\Controllers\Searches\ThesaurusController;
 use App\Http\Controllers\Searches\TranslationController;
@@ -375,6 +376,8 @@ Route::prefix('/reviews/{review}')
         Route::post('/copies', [ReviewController::class, 'copy'])->can('close', 'review')->name('reviews.copy');
 
         Route::middleware('can:manage,review')->group(function (): void {
+            Route::post('/report/versions-of-review', [ReportController::class, 'closeVersion'])->name('report.versions.close');
+            Route::delete('/report/versions-of-review', [ReportController::class, 'takeBackVersion'])->name('report.versions.back');
             Route::post('/report/links', [ReadingLinkController::class, 'store'])->name('report.links.store');
             Route::post('/report/links/{link}/revoke', [ReadingLinkController::class, 'revoke'])->name('report.links.revoke');
             Route::put('/report/flow', [ReportController::class, 'word'])->name('report.word');
@@ -445,6 +448,16 @@ Route::prefix('/reviews/{review}')
             Route::post('/searches/{strategy}/changes', [StrategyController::class, 'change'])->name(
                 'strategies.change',
             );
+            Route::put('/searches/{strategy}/standing', [StandingSearchController::class, 'set'])
+                ->can('deliver', 'review')
+                ->name('strategies.standing.set');
+            Route::delete('/searches/{strategy}/standing', [StandingSearchController::class, 'end'])->name(
+                'strategies.standing.end',
+            );
+            Route::post('/searches/{strategy}/standing/rounds', [StandingSearchController::class, 'now'])
+                ->can('deliver', 'review')
+                ->middleware('throttle:dear')
+                ->name('strategies.standing.now');
             Route::post('/searches/{strategy}/archive', [StrategyController::class, 'archive'])->name(
                 'strategies.archive',
             );
@@ -551,6 +564,7 @@ Route::prefix('/reviews/{review}')
                 'strategies.versions',
             );
             Route::get('/searches/{strategy}/runs', [RunController::class, 'index'])->name('strategies.runs');
+            Route::get('/searches/{strategy}/standing', [StandingSearchController::class, 'show'])->name('strategies.standing');
             Route::get('/searches/{strategy}/results', [RunController::class, 'results'])
                 ->middleware('throttle:dear')
                 ->name('strategies.results');

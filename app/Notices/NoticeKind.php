@@ -13,6 +13,7 @@ enum NoticeKind: string
     case Proposal = 'proposal';
     case StageDone = 'stage';
     case Draft = 'draft';
+    case Found = 'found';
 
     public function label(): string
     {
@@ -22,6 +23,7 @@ enum NoticeKind: string
             self::Disagreement => 'a disagreement on what I judged waits',
             self::Proposal => 'somebody proposes how to settle what I judged',
             self::StageDone => 'a stage of a review I lead is done',
+            self::Found => 'a search that runs by itself brought something',
             self::Draft => 'a draft that I asked for is there',
         };
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Providers;
 
 use App\Access\Passwords;
+use App\Actions\Searches\BeginDueRounds;
 use App\Database\Grants;
 use App\Database\MillisecondConnection;
 use App\Database\SessionRows;
@@ -77,6 +78,7 @@ final class AppServiceProvider extends ServiceProvider
 
     public function boot(): void
     {
+        Queue::looping(fn () => app(BeginDueRounds::class)->sometimes());
         URL::useOrigin((string) config('app.url'));
         URL::forceScheme((string) parse_url((string) config('app.url'), PHP_URL_SCHEME));
         Date::use(CarbonImmutable::class);

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Queries\FullTexts;
 
 use App\Models\Review;
+use App\Models\ReviewVersion;
+use App\Queries\Library\Filter\SinceVersionFilter;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 use stdClass;
@@ -15,10 +17,21 @@ use WaryHeron\Core\Screening\ItemState;
 /** Studies and the reports that tell of them; a report that is linked with none stands for a study of its own. */
 final class Studies
 {
-    /** How many studies the included reports tell of. */
-    public static function included(Review $review): int
+    /** @return list<string> publications that are included */
+    public static function includedReports(Review $review): array
     {
-        return self::reports($review)->distinct()->count(DB::raw('coalesce(publications.study_id, publications.id)'));
+        return array_values(self::reports($review)->orderBy('publications.id')->pluck('publications.id')->all());
+    }
+
+    /** How many studies the included reports tell of; of those alone that are new since a version. */
+    public static function included(Review $review, ?ReviewVersion $since = null): int
+    {
+        $reports = self::reports($review);
+        if ($since !== null) {
+            SinceVersionFilter::leaveNew($reports, 'publications.id', $since);
+        }
+
+        return $reports->distinct()->count(DB::raw('coalesce(publications.study_id, publications.id)'));
     }
 
     /** Included reports in the last stage that there is. */

@@ -17,6 +17,7 @@ use App\Queries\Library\Filter\Place;
 use App\Queries\Library\Filter\QueryFilter;
 use App\Queries\Library\Filter\ReasonFilter;
 use App\Queries\Library\Filter\RemovedFilter;
+use App\Queries\Library\Filter\SinceVersionFilter;
 use App\Queries\Library\Filter\SourceFilter;
 use App\Queries\Library\Filter\StageFilter;
 use App\Queries\Library\Filter\StateFilter;
@@ -40,6 +41,7 @@ final readonly class LibraryFilters
         'judged',
         'coded',
         'delivery',
+        'since',
         'source',
         'from',
         'to',
@@ -60,6 +62,7 @@ final readonly class LibraryFilters
         JudgedFilter::class,
         CodedFilter::class,
         DeliveryFilter::class,
+        SinceVersionFilter::class,
         YearsFilter::class,
         ValueFilter::class,
         SourceFilter::class,

@@ -5,10 +5,12 @@ declare(strict_types=1);
 namespace App\Queries\Report;
 
 use App\Models\Review;
+use App\Models\ReviewVersion;
 use App\Models\Stage;
 use App\Queries\Coding\CodedStudies;
 use App\Queries\FullTexts\Retrievals;
 use App\Queries\FullTexts\Studies;
+use App\Queries\Library\Filter\SinceVersionFilter;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
@@ -27,9 +29,13 @@ final readonly class FlowQuery
     /**
      * @param  ?bool  $searched  true: what databases and registers brought; false: what other methods alone brought;
      *     null: all
+     * @param  ?ReviewVersion  $since  what came after it alone
      */
-    private function __construct(private Review $review, private ?bool $searched)
-    {
+    private function __construct(
+        private Review $review,
+        private ?bool $searched,
+        private ?ReviewVersion $since = null,
+    ) {
     }
 
     public static function of(Review $review): Flow
@@ -37,27 +43,32 @@ final readonly class FlowQuery
         return Flow::from((new self($review, null))->facts());
     }
 
+    /** For an update, what was included before and what came since are told apart, as the standard's form has it. */
     public static function diagram(Review $review): Diagram
     {
-        $sources = self::namedSources($review);
+        $since = ReviewVersion::latest($review);
+        $sources = self::namedSources($review, $since);
         $both = array_filter($sources, fn (array $one): bool => ! $one['kind']->isSearched()) !== [];
-        $databases = new self($review, $both ? true : null);
-        $previous =
-            $review->previous_studies === null
-                ? null
-                : [
-                    'studies' => $review->previous_studies,
-                    'reports' => $review->previous_reports ?? $review->previous_studies,
-                ];
-        $reports = self::of($review)->included();
+        $databases = new self($review, $both ? true : null, $since);
+        $previous = match (true) {
+            $since !== null => ['studies' => $since->studies, 'reports' => $since->reports],
+            $review->previous_studies === null => null,
+            default => [
+                'studies' => $review->previous_studies,
+                'reports' => $review->previous_reports ?? $review->previous_studies,
+            ],
+        };
+        $reports = Flow::from((new self($review, null, $since))->facts())->included();
 
         return Diagram::of(
             Flow::from($databases->facts()),
-            $both ? Flow::from((new self($review, false))->facts()) : null,
+            $both ? Flow::from((new self($review, false, $since))->facts()) : null,
             $sources,
             DB::table('criteria')->where('review_id', $review->id)->pluck('reason', 'id')->all(),
             [
-                'studies' => $review->lastStage()->purpose === StagePurpose::FullText ? Studies::included($review) : $reports,
+                'studies' => $review->lastStage()->purpose === StagePurpose::FullText
+                    ? Studies::included($review, $since)
+                    : $reports,
                 'reports' => $reports,
             ],
             $previous,
@@ -93,10 +104,14 @@ final readonly class FlowQuery
     {
         $first = $review->firstStage()->id;
         $last = $review->lastStage()->id;
+        $version = ReviewVersion::latest($review);
+        // of an update, its numbers lead to what is new
+        $since = $version === null ? [] : ['since' => $version->id];
         $in = fn (string $state, string $stage): string => route('library', [
             $review,
             'state' => $state,
             'stage' => $stage,
+            ...$since,
         ]);
         $links = [
             'identified' => route('deliveries', $review),
@@ -105,7 +120,7 @@ final readonly class FlowQuery
             'duplicates-machine' => route('matching.joined', $review),
             'duplicates-people' => route('matching.joined', $review),
             'removed-otherwise' => route('library', [$review, 'removed' => 1]),
-            'screened' => route('library', $review),
+            'screened' => route('library', [$review, ...$since]),
             'pending' => $in('pending', $first),
             'excluded' => $in('excluded', $first),
             'sought' => route('full-texts', $review),
@@ -123,13 +138,14 @@ final readonly class FlowQuery
                 $links["{$key}:{$reason->id}"] =
                     $reason->id === ''
                         ? $in('excluded', $stage)
-                        : route('library', [$review, 'reason' => $reason->id, 'stage' => $stage]);
+                        : route('library', [$review, 'reason' => $reason->id, 'stage' => $stage, ...$since]);
             }
         }
-        foreach (self::namedSources($review) as $source) {
+        foreach (self::namedSources($review, $version) as $source) {
             $links["source:{$source['kind']->value}:{$source['name']}"] = route('library', [
                 $review,
                 'source' => $source['name'],
+                ...$since,
             ]);
         }
 
@@ -140,13 +156,14 @@ final readonly class FlowQuery
      * @return list<array{kind: SourceKind, name: string, n: int}> records by source, those of withdrawn deliveries left
      *     out
      */
-    public static function namedSources(Review $review): array
+    public static function namedSources(Review $review, ?ReviewVersion $since = null): array
     {
         return array_values(
             DB::table('records')
                 ->join('deliveries', 'deliveries.id', '=', 'records.delivery_id')
                 ->where('records.review_id', $review->id)
                 ->whereNull('records.withdrawn_at')
+                ->when($since !== null, fn (Builder $new) => $new->where('records.created_at', '>', $since?->closed_at))
                 ->groupBy('source_kind', 'source_name')
                 ->orderByRaw('count(*) DESC, source_name')
                 ->selectRaw('source_kind, source_name, count(*) AS n')
@@ -218,7 +235,7 @@ final readonly class FlowQuery
             self::byReason($this->reasonsHere($full)),
             $in(ItemState::Awaited),
             $givenUp,
-            $this->searched === null ? Studies::included($this->review) : null,
+            $this->searched === null ? Studies::included($this->review, $this->since) : null,
         );
     }
 
@@ -253,6 +270,10 @@ final readonly class FlowQuery
             ->where('records.review_id', $this->review->id)
             ->whereNull('records.withdrawn_at')
             ->when(
+                $this->since !== null,
+                fn (Builder $new) => $new->where('records.created_at', '>', $this->since?->closed_at),
+            )
+            ->when(
                 $this->searched === true,
                 fn (Builder $of) => $of->whereIn('deliveries.source_kind', self::searchedKinds()),
             )
@@ -276,6 +297,10 @@ final readonly class FlowQuery
             ->whereNotNull('records.publication_id')
             ->whereIn('deliveries.source_kind', self::searchedKinds());
 
+        if ($this->since !== null) {
+            SinceVersionFilter::leaveNew($query, $publication, $this->since);
+        }
+
         return match ($this->searched) {
             null => $query,
             true => $query->whereIn($publication, $brought),
@@ -293,19 +318,24 @@ final readonly class FlowQuery
             ->where('review_id', $this->review->id)
             ->whereNull('matching_id')
             ->whereNull('undone_at')
+            ->when($this->since !== null, fn (Builder $new) => $new->where('created_at', '>', $this->since?->closed_at))
             ->count();
         if ($this->searched === null) {
-            return $all;
+            return min($duplicates, $all);
         }
         $searched =
-            (new self($this->review, true))->records()->count() -
-            (new self($this->review, true))->publications()->count();
+            (new self($this->review, true, $this->since))->records()->count() -
+            (new self($this->review, true, $this->since))->publications()->count();
         $ofSearched = min(
             $searched,
             (int) DB::table('joins')
                 ->where('review_id', $this->review->id)
                 ->whereNull('matching_id')
                 ->whereNull('undone_at')
+                ->when(
+                    $this->since !== null,
+                    fn (Builder $new) => $new->where('created_at', '>', $this->since?->closed_at),
+                )
                 ->whereExists(
                     fn (Builder $record) => $record
                         ->selectRaw('1')

@@ -170,7 +170,29 @@
                         href="{{ route('report.flow', [$review, 'png']) }}">PNG</a> · <a
                         href="{{ route('report.flow', [$review, 'pdf']) }}">PDF</a> · <a
                         href="{{ route('report.flow', [$review, 'csv']) }}">its numbers as CSV</a></p>
+                @foreach ($versions as $version)
+                    <p class="small">{{ $version->name }}, {{ $version->closed_at->format('j M Y') }}: {{ number_format($version->studies) }}
+                        {{ Str::plural('study', $version->studies) }} in {{ number_format($version->reports) }}
+                        {{ Str::plural('report', $version->reports) }}, held fast by {{ $version->closer->name }}
+                        @if ($loop->first)
+                            @can('manage', $review)
+                                <form class="inline" method="post" action="{{ route('report.versions.back', $review) }}">@csrf @method('delete')<button
+                                        class="link">Take back</button></form>
+                            @endcan
+                        @endif
+                    </p>
+                @endforeach
                 @can('manage', $review)
+                    <details class="mt-2" @if ($errors->has('name')) open @endif>
+                        <summary class="cursor-pointer small">Hold this version fast, to go on with an update</summary>
+                        <form class="mt-2" method="post" action="{{ route('report.versions.close', $review) }}">@csrf
+                            <label class="small">Called <input class="input" name="name" maxlength="120"
+                                    placeholder="Version {{ 1 + (int) $versions->max('number') }}"></label>
+                            <button class="button mt-2">Hold it fast</button>
+                            <p class="small quiet">What is included now stands in the diagram as previous studies; records, decisions and studies
+                                that come later are counted apart. Nothing else changes.</p>
+                        </form>
+                    </details>
                     <details class="mt-2" @if ($errors->hasAny(['previous_studies', 'previous_reports'])) open @endif>
                         <summary class="cursor-pointer small">Its words, and an earlier version</summary>
                         <form class="mt-2" method="post" action="{{ route('report.word', $review) }}">@csrf @method('put')

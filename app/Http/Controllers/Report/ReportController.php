@@ -5,9 +5,11 @@ declare(strict_types=1);
 namespace App\Http\Controllers\Report;
 
 use App\Actions\Question\WordFlow;
+use App\Actions\Report\CloseVersion;
 use App\Files\Out\SvgPicture;
 use App\Http\Controllers\Controller;
 use App\Models\Review;
+use App\Models\ReviewVersion;
 use App\Queries\Report\FlowQuery;
 use App\Queries\Report\MadeFiles;
 use Illuminate\Contracts\View\View;
@@ -30,6 +32,7 @@ final class ReportController extends Controller
             'sources' => FlowQuery::sources($review),
             'diagram' => FlowQuery::diagram($review),
             'captions' => FlowQuery::captionKeys($review),
+            'versions' => ReviewVersion::query()->where('review_id', $review->id)->with('closer')->orderByDesc('number')->get(),
             'made' => MadeFiles::of($review, $this->me($request)),
         ]);
     }
@@ -73,6 +76,24 @@ final class ReportController extends Controller
         return redirect()
             ->to(route('report', $review).'#diagram')
             ->with('notice', 'The diagram says so from now on.');
+    }
+
+    /** What has been come to is held fast: what comes later is an update. */
+    public function closeVersion(Request $request, Review $review, CloseVersion $close): RedirectResponse
+    {
+        $given = $request->validate(['name' => ['nullable', 'string', 'max:120']]);
+        $version = $close->execute($this->me($request), $review, trim($given['name'] ?? ''));
+
+        return redirect()
+            ->to(route('report', $review).'#diagram')
+            ->with('notice', "“{$version->name}” is held fast. The diagram tells what comes from now on apart.");
+    }
+
+    public function takeBackVersion(Request $request, Review $review, CloseVersion $close): RedirectResponse
+    {
+        $close->takeBack($this->me($request), $review);
+
+        return redirect()->to(route('report', $review).'#diagram')->with('notice', 'The diagram tells all of it together again.');
     }
 
     public function flow(Review $review, string $format): Response

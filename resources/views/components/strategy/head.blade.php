@@ -5,7 +5,7 @@
     {{ $slot }}
     <nav class="end tabs" aria-label="Ways to look at this strategy">
         @foreach (['show' => 'Board', 'lines' => 'Lines', 'translation' => 'Translation', 'known' => 'Known items',
-            'check' => 'Check', 'versions' => 'Versions', 'runs' => 'Runs'] as $name => $label)
+            'check' => 'Check', 'versions' => 'Versions', 'runs' => 'Runs', 'standing' => 'By itself'] as $name => $label)
             <a href="{{ route("strategies.{$name}", [$review, $strategy]) }}"
                 @if ($name === $current) aria-current="page" @endif>{{ $label }}</a>
         @endforeach
