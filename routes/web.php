@@ -1,5 +1,6 @@
 <?php
 
+use App\Files\Out\SvgPicture;
 use App\Http\Controllers\Api\TokenController;
 use App\Http\Controllers\Archive\ArchiveController;
 use App\Http\Controllers\Archive\MadeFileController;
@@ -33,6 +34,7 @@ use App\Http\Controllers\Report\ReadingController;
 use App\Http\Controllers\Report\ReadingLinkController;
 use App\Http\Controllers\Report\ReportController;
 use App\Http\Controllers\Report\ReportVersionController;
+use App\Http\Controllers\Report\WorkDiagramController;
 use App\Http\Controllers\Scouting\NamedThingsController;
 use App\Http\Controllers\Scouting\ScoutedExportController;
 use App\Http\Controllers\Scouting\ScoutedPaperController;
@@ -316,6 +318,11 @@ Route::prefix('/reviews/{review}')
                 ->middleware(['throttle:dear', WritesDownTakingOut::class])
                 ->name('report.download');
             Route::get('/report/links', [ReadingLinkController::class, 'index'])->name('report.links');
+            Route::get('/report/work', [WorkDiagramController::class, 'show'])->name('report.work');
+            Route::get('/report/work.{format}', [WorkDiagramController::class, 'download'])
+                ->whereIn('format', array_keys(SvgPicture::TYPES))
+                ->middleware('throttle:dear')
+                ->name('report.work.download');
             Route::get('/interface', [TokenController::class, 'index'])->name('interface');
             Route::post('/interface/tokens', [TokenController::class, 'store'])->middleware('throttle:dear')->name('tokens.store');
             Route::delete('/interface/tokens/{token}', [TokenController::class, 'destroy'])->name('tokens.destroy');
@@ -376,6 +383,7 @@ Route::prefix('/reviews/{review}')
         Route::post('/copies', [ReviewController::class, 'copy'])->can('close', 'review')->name('reviews.copy');
 
         Route::middleware('can:manage,review')->group(function (): void {
+            Route::put('/report/work', [WorkDiagramController::class, 'word'])->name('report.work.word');
             Route::post('/report/versions-of-review', [ReportController::class, 'closeVersion'])->name('report.versions.close');
             Route::delete('/report/versions-of-review', [ReportController::class, 'takeBackVersion'])->name('report.versions.back');
             Route::post('/report/links', [ReadingLinkController::class, 'store'])->name('report.links.store');

@@ -24,6 +24,8 @@ use WaryHeron\Core\Screening\StagePurpose;
  * @property string $created_by
  * @property ?array{certain: float, ask: float, emphasis: array<string, float>} $match_settings
  * @property array<string, string> $flow_captions
+ * @property array<string, string> $work_captions
+ * @property int $work_columns how many steps stand side by side in the diagram of work
  * @property ?int $previous_studies of the version that this review updates
  * @property ?int $previous_reports
  * @property array<string, string> $search_notes
@@ -46,6 +48,8 @@ final class Review extends Model
         'registration' => '',
         'coded_by' => 1,
         'depth_follows' => true,
+        'work_captions' => '{}',
+        'work_columns' => 3,
     ];
 
     /** @return HasMany<Membership, $this> */
@@ -317,6 +321,7 @@ final class Review extends Model
             'frame' => ConceptFrame::class,
             'match_settings' => 'array',
             'flow_captions' => 'array',
+            'work_captions' => 'array',
             'search_notes' => 'array',
             'depth_rule' => 'array',
             'depth_follows' => 'boolean',

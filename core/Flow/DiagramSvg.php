@@ -184,11 +184,13 @@ final class DiagramSvg
 
     private function words(FlowLine $line, string $words, int $x, int $y, bool $bold): void
     {
+        $definition = Definitions::of($line->key);
         $text = sprintf(
-            '<text x="%d" y="%d"%s>%s</text>',
+            '<text x="%d" y="%d"%s>%s%s</text>',
             $x,
             $y,
             $bold ? ' font-weight="bold"' : '',
+            $definition === '' ? '' : '<title>'.self::escaped($definition).'</title>',
             self::escaped($words),
         );
         $link = $this->links[$line->key] ?? '';

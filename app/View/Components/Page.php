@@ -111,6 +111,7 @@ final class Page extends Component
             'report' => [
                 'report.text' => 'Report',
                 'report' => 'Flow and files',
+                'report.work' => 'Work',
                 'ask' => 'Ask',
                 'report.links' => 'Reading links',
                 'interface' => 'Programming interface',

@@ -11,6 +11,7 @@ use App\View\Report\LiveBlocks;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Tests\Feature\World;
+use WaryHeron\Core\Flow\Definitions;
 
 /** The words of a page, as a person reads them. */
 function wordsOf(string $html): string
@@ -227,4 +228,13 @@ it('answers all sixteen items of the reporting standard, with what only people c
         ->toBe(['peer_review' => 'Olu Amadi, 3 Nov 2026, by the published checklist'])
         ->and(SearchReport::of($world->review->fresh())->unsaid())
         ->toContain('Citation searching');
+});
+
+it('says of every number of the flow diagram what it counts, in the picture too', function () {
+    $world = busyReview();
+    foreach (FlowQuery::diagram($world->review->fresh())->numbers() as ['line' => $line]) {
+        expect(Definitions::of($line->key))->not->toBe('', $line->key);
+    }
+    $svg = $this->actingAs($world->people['observer'])->get("/reviews/{$world->review->id}/report/flow.svg")->getContent();
+    expect($svg)->toContain('<title>'.Definitions::of('screened').'</title>');
 });
