@@ -20,3 +20,4 @@ BEGIN
         END IF;
     END LOOP;
 END $$;
+GRANT EXECUTE ON FUNCTION forget_person(char, text, text, text) TO :role;

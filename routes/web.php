@@ -71,6 +71,7 @@ use App\Http\Controllers\Team\HomeController;
 use App\Http\Controllers\Team\InvitationController;
 use App\Http\Controllers\Team\NoticeController;
 use App\Http\Controllers\Team\PasswordController;
+use App\Http\Controllers\Team\PersonalDataController;
 use App\Http\Controllers\Team\PostRoomController;
 use App\Http\Controllers\Team\ReviewController;
 use App\Http\Controllers\Team\SessionController;
@@ -126,6 +127,10 @@ Route::middleware('auth')->group(function (): void {
     Route::put('/account', [PasswordController::class, 'change'])
         ->middleware('throttle:own-password')
         ->name('account.change');
+    Route::get('/account/data', [PersonalDataController::class, 'download'])->middleware('throttle:dear')->name('account.data');
+    Route::delete('/account', [PersonalDataController::class, 'remove'])
+        ->middleware('throttle:own-password')
+        ->name('account.remove');
     Route::delete('/account/sessions', [SessionController::class, 'end'])->name('sessions.end');
     Route::put('/account/notices', [NoticeController::class, 'change'])->name('account.notices');
     Route::get('/notices', [NoticeController::class, 'index'])->name('notices');
@@ -372,6 +377,9 @@ Route::prefix('/reviews/{review}')
             Route::post('/report/text/blocks', [ComposerController::class, 'block'])
                 ->middleware('throttle:query')
                 ->name('report.blocks');
+            Route::post('/report/text/remarks/{thread}', [ComposerController::class, 'remark'])
+                ->where('thread', '[0-9a-z]{26}')
+                ->name('report.remark');
             Route::put('/report/text/claims/{claim}', [ComposerController::class, 'claim'])
                 ->where('claim', '[0-9a-z]{26}')
                 ->name('report.claims');

@@ -22,6 +22,7 @@ use Laravel\Sanctum\HasApiTokens;
  * @property array<string, list<string>> $unwanted_notices kinds by way
  * @property Carbon $created_at
  * @property Carbon $updated_at
+ * @property ?Carbon $removed_at since when the name stands for nobody
  */
 final class User extends Authenticatable
 {

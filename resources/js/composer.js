@@ -20,9 +20,22 @@ const name = () => {
     return Array.from(crypto.getRandomValues(new Uint8Array(26)), (one) => letters[one % 32]).join('');
 };
 
+const TITLES = {
+    claim: 'What this claim rests on',
+    cite: 'Cite',
+    number: 'A live number',
+    block: 'A live block',
+    note: 'A footnote',
+    refer: 'A figure or table',
+    caption: 'Its caption',
+    remark: 'Remark',
+};
+
 const panels = () => ({
     panel: '',
     text: '',
+    captionId: '',
+    numbering: {},
     get isClaim() {
         return this.panel === 'claim';
     },
@@ -38,11 +51,20 @@ const panels = () => ({
     get isNoting() {
         return this.panel === 'note';
     },
+    get isReferring() {
+        return this.panel === 'refer';
+    },
+    get isCaptioning() {
+        return this.panel === 'caption';
+    },
+    get isRemarking() {
+        return this.panel === 'remark';
+    },
     get isIdle() {
         return this.panel === '';
     },
     get panelTitle() {
-        return { claim: 'What this claim rests on', cite: 'Cite', number: 'A live number', block: 'A live block', note: 'A footnote' }[this.panel] ?? 'At hand';
+        return TITLES[this.panel] ?? 'At hand';
     },
     get choices() {
         const entries = this.isNumbering
@@ -68,6 +90,31 @@ const panels = () => ({
     openNote() {
         this.panel = '';
         this.openPanel('note');
+    },
+    // figures and tables as they are numbered now
+    get numberedBlocks() {
+        return Object.entries(this.numbering).map(([id, name]) => ({ id, name, title: this.blocks[id]?.title ?? '' }));
+    },
+    refer(id) {
+        this.put('blockRef', { id });
+    },
+    openCaption({ id, caption }) {
+        this.captionId = id;
+        this.panel = '';
+        this.openPanel('caption');
+        this.$nextTick(() => {
+            this.$refs.caption.value = caption;
+        });
+    },
+    // without words it has its usual title again
+    putCaption() {
+        const caption = this.$refs.caption.value.trim();
+        const change = editor.state.tr;
+        editor.state.doc.descendants((node, at) => {
+            if (node.type.name === 'liveBlock' && node.attrs.id === this.captionId) change.setNodeMarkup(at, undefined, { ...node.attrs, caption });
+        });
+        editor.view.dispatch(change);
+        this.panel = '';
     },
     filter(event) {
         this.text = event.target.value;
@@ -213,6 +260,87 @@ const claims = () => ({
     },
 });
 
+// what people say to each other about words of the text
+const remarks = () => ({
+    remarks: {},
+    threadId: '',
+    remarkTexts: {},
+    get thread() {
+        return this.remarks[this.threadId] ?? { ended: false, said: [] };
+    },
+    get said() {
+        return this.thread.said.map((one) => ({ ...one, words: one.body || (one.ends ? 'ended it' : 'opened it again') }));
+    },
+    get remarkWords() {
+        return this.remarkTexts[this.threadId] ?? '';
+    },
+    get hasEnded() {
+        return this.thread.ended;
+    },
+    get isSpokenOf() {
+        return this.thread.said.length > 0;
+    },
+    get endWords() {
+        return this.hasEnded ? 'Open it again' : 'End it';
+    },
+    get openRemarks() {
+        return Object.entries(this.remarkTexts)
+            .filter(([id]) => this.remarks[id] && !this.remarks[id].ended)
+            .map(([id, words]) => ({ id, words, last: this.remarks[id].said.at(-1) }))
+            .map((one) => ({ ...one, says: `${one.last.by}: ${one.last.body}` }));
+    },
+    get hasOpenRemarks() {
+        return this.openRemarks.length > 0;
+    },
+    addRemark() {
+        if (editor.state.selection.empty) {
+            this.problem = 'Select the words that you want to speak about first.';
+            return;
+        }
+        this.problem = '';
+        const id = name();
+        editor.chain().focus().setMark('remark', { id }).run();
+        this.showRemark(id);
+    },
+    showRemark(id) {
+        this.threadId = id;
+        this.panel = 'remark';
+        this.$nextTick(() => {
+            if (!this.$refs.remark) return;
+            this.$refs.remark.value = '';
+            focusShown(() => this.$refs.remark);
+        });
+    },
+    goToRemark(id) {
+        this.$refs.editor.querySelector(`.remark[data-id='${JSON.stringify(id)}']`)?.scrollIntoView({ block: 'center' });
+        this.showRemark(id);
+    },
+    async say(given) {
+        const id = this.threadId;
+        try {
+            const thread = await ask('POST', this.urls.remarks.replace('THREAD', id), given);
+            this.remarks = { ...this.remarks, [id]: thread };
+            if (this.$refs.remark) this.$refs.remark.value = '';
+            this.markRemarks();
+        } catch (failure) {
+            this.problem = failure.message;
+        }
+    },
+    sayRemark() {
+        const body = this.$refs.remark.value.trim();
+        if (body) this.say({ body });
+    },
+    endRemark() {
+        this.say({ ends: !this.hasEnded });
+    },
+    markRemarks() {
+        this.$refs.editor.querySelectorAll('.remark').forEach((one) => {
+            const thread = this.remarks[JSON.parse(one.dataset.id ?? '""')];
+            one.classList.toggle('remark-open', thread !== undefined && !thread.ended);
+        });
+    },
+});
+
 const standing = () => ({
     changed: {},
     numbers: {},
@@ -229,9 +357,10 @@ const standing = () => ({
     async look() {
         try {
             const now = await ask('GET', this.urls.standing);
-            Object.assign(this, { changed: now.changed, numbers: now.numbers, claims: now.claims, blocks: now.blocks });
+            Object.assign(this, { changed: now.changed, numbers: now.numbers, claims: now.claims, remarks: now.remarks, blocks: now.blocks });
             views.redraw();
             this.markClaims();
+            this.markRemarks();
         } catch (failure) {
             this.problem = failure.message;
         }
@@ -267,7 +396,7 @@ const standing = () => ({
 });
 
 export default () => {
-    const parts = [panels(), claims(), standing()];
+    const parts = [panels(), claims(), remarks(), standing()];
     return Object.defineProperties(
         {
             ready: false,
@@ -322,6 +451,7 @@ export default () => {
                     },
                     read: (doc) => this.read(doc),
                     claim: (id) => this.showClaim(id),
+                    remark: (id) => this.showRemark(id),
                     note: () => this.mayWrite && this.openNote(),
                     presence: (people) => {
                         this.here = people;
@@ -332,6 +462,8 @@ export default () => {
                 this.read(editor.getJSON());
                 const put = this.putAsked();
                 await this.putDrafted();
+                const [spoken, thread] = window.location.hash.slice(1).split('-');
+                if (spoken === 'remark') this.goToRemark(thread);
                 await this.look();
                 // blocks above it have their height by now
                 if (put) this.$refs.editor.querySelector(`.claim[data-id='"${put}"']`)?.scrollIntoView({ block: 'center' });
@@ -341,7 +473,16 @@ export default () => {
                 this.sections = tools ? tools.outlineOf(doc) : [];
                 this.words = tools ? tools.countWords(tools.wordsOf(doc)) : 0;
                 this.claimTexts = tools ? Object.fromEntries(tools.claimsOf(doc)) : {};
-                this.$nextTick(() => this.markClaims());
+                this.remarkTexts = tools ? Object.fromEntries(tools.remarksOf(doc)) : {};
+                const numbering = tools ? tools.numberingOf(doc) : {};
+                if (JSON.stringify(numbering) !== JSON.stringify(this.numbering)) {
+                    this.numbering = numbering;
+                    this.$nextTick(() => views?.redraw());
+                }
+                this.$nextTick(() => {
+                    this.markClaims();
+                    this.markRemarks();
+                });
                 if (tools && tools.blocksOf(doc).some((id) => !this.blocks[id] && !asked.has(id) && asked.add(id))) this.look();
             },
             run(command) {

@@ -1,6 +1,7 @@
 import assert from 'node:assert/strict';
+import { readFileSync } from 'node:fs';
 import test from 'node:test';
-import { blocksOf, choicesOf, claimsOf, countWords, endsOf, missingOf, notSaidYet, outlineOf, ranges, wordsOf } from '../../resources/js/report/outline.js';
+import { blocksOf, choicesOf, claimsOf, countWords, endsOf, missingOf, notSaidYet, outlineOf, ranges, wordsOf, numberingOf, remarksOf } from '../../resources/js/report/outline.js';
 import { calm } from '../../resources/js/report/paste.js';
 
 const text = (words, ...marks) => ({ type: 'text', text: words, marks });
@@ -48,4 +49,23 @@ test('finds where new words of a section go, the last first', () => {
     const doc = { content: [named('a'), para(), { type: 'liveBlock' }, named('b'), para(), para()] };
     assert.deepEqual(endsOf(doc, ['a', 'b', 'c']), [{ section: 'b', child: 6 }, { section: 'a', child: 2 }]);
     assert.deepEqual(blocksOf({ content: [para(), { type: 'liveBlock', attrs: { id: 'x' } }, para()] }), ['x']);
+});
+
+// the server numbers by the same table, see tests/Core/Report/NumberingTest.php
+test('figures and tables are numbered in the order of reading, each kind by itself', () => {
+    const { kinds, numbers } = JSON.parse(readFileSync(new URL('./numbered.json', import.meta.url)));
+    const blocks = kinds.map((kind, i) => ({ type: 'liveBlock', attrs: { id: `b${i}`, kind } }));
+    const doc = { type: 'doc', content: [...blocks.slice(0, 3), { type: 'blockquote', content: [blocks[3]] }, ...blocks.slice(4)] };
+    const told = numberingOf(doc);
+    assert.deepEqual(blocks.map(({ attrs }) => told[attrs.id] ?? null), numbers);
+});
+
+test('remarks and claims have their words, wherever marks begin and end', () => {
+    const text = (words, ...marks) => ({ type: 'text', text: words, marks: marks.map(([type, id]) => ({ type, attrs: { id } })) });
+    const doc = { type: 'doc', content: [
+        { type: 'paragraph', content: [text('One ', ['claim', 'c']), text('two ', ['claim', 'c'], ['remark', 'r']), text('three', ['remark', 'r'])] },
+        { type: 'paragraph', content: [text('alone', ['remark', 's'])] },
+    ] };
+    assert.deepEqual([...remarksOf(doc)], [['r', 'two three'], ['s', 'alone']]);
+    assert.deepEqual([...claimsOf(doc)], [['c', 'One two ']]);
 });

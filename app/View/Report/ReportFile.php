@@ -15,6 +15,7 @@ use App\Queries\Report\Composed\ClaimChecks;
 use App\Queries\Report\Composed\KeptBlocks;
 use WaryHeron\Core\Report\Document\HtmlWriter;
 use WaryHeron\Core\Report\Document\Node;
+use WaryHeron\Core\Report\Document\Numbering;
 use WaryHeron\Core\Report\Document\Resolver;
 use WaryHeron\Core\Report\Document\Schema;
 
@@ -32,7 +33,8 @@ final class ReportFile implements Resolver
 
     private int $citation = 0;
 
-    private int $figures = 0;
+    /** @var array<string, string> of figures and tables, by the id of their block */
+    private array $numbers;
 
     /** @var array<string, int> numbers of the claims that were met, by id */
     private array $claimed = [];
@@ -49,6 +51,7 @@ final class ReportFile implements Resolver
         private readonly string $for,
     ) {
         $this->cited = $citations->texts;
+        $this->numbers = Numbering::of($document);
     }
 
     /** @param  self::PAGE|self::DOCUMENT  $for */
@@ -105,20 +108,30 @@ final class ReportFile implements Resolver
             $claims[] = ['n' => $n, 'own' => $of['own'], 'evidence' => $of['evidence']];
         }
 
-        return ['title' => $this->title(), 'body' => $body, 'references' => $this->citations->list, 'claims' => $claims];
+        return [
+            'title' => $this->title(),
+            'body' => $body,
+            'references' => $this->citations->list,
+            'claims' => $claims,
+        ];
     }
 
     public function block(Node $block): string
     {
-        $shown = $this->blocks[$block->said('id')]['shown'] ?? ['title' => '', 'html' => '<p>What this showed is gone.</p>'];
+        $shown = $this->blocks[$block->said('id')]['shown'] ?? [
+            'title' => '',
+            'html' => '<p>What this showed is gone.</p>',
+        ];
         $isPicture = str_contains($shown['html'], '<svg');
         $caption = HtmlWriter::escaped($block->said('caption') ?: $shown['title']);
-        $number = $isPicture ? 'Figure '.++$this->figures.'. ' : '';
+        $number = isset($this->numbers[$block->said('id')]) ? "{$this->numbers[$block->said('id')]}. " : '';
+        $anchor = 'block-'.HtmlWriter::escaped($block->said('id'));
         $html = $isPicture && $this->for === self::DOCUMENT ? self::picture($shown['html'], $caption) : $shown['html'];
 
         return $isPicture
-            ? "<figure>{$html}<figcaption>{$number}{$caption}</figcaption></figure>\n"
-            : "<div class=\"block\">{$html}</div>\n";
+            ? "<figure id=\"{$anchor}\">{$html}<figcaption>{$number}{$caption}</figcaption></figure>\n"
+            : "<div class=\"block\" id=\"{$anchor}\">".($number === '' ? '' : "<p class=\"caption\"><strong>{$number}</strong>{$caption}</p>").
+                "{$html}</div>\n";
     }
 
     public function citation(Node $cite): string
@@ -138,6 +151,15 @@ final class ReportFile implements Resolver
     public function footnote(Node $note): string
     {
         return '<span class="fn">'.HtmlWriter::escaped($note->said('text')).'</span>';
+    }
+
+    public function reference(Node $reference): string
+    {
+        $number = $this->numbers[$reference->said('id')] ?? 'what is no longer here';
+
+        return isset($this->numbers[$reference->said('id')]) && $this->for === self::PAGE
+            ? '<a href="#block-'.HtmlWriter::escaped($reference->said('id'))."\">{$number}</a>"
+            : $number;
     }
 
     private static function citationsOf(Review $review, Node $document, string $style): Citations

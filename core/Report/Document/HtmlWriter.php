@@ -33,6 +33,7 @@ final readonly class HtmlWriter
             Node::LIVE_NUMBER => self::escaped($node->said('shown')),
             Node::CITE => $this->resolver->citation($node),
             Node::FOOTNOTE => $this->resolver->footnote($node),
+            Node::BLOCK_REF => $this->resolver->reference($node),
             default => self::escaped($node->text),
         };
     }

@@ -16,7 +16,10 @@ final readonly class Mark
     /** Words that say something the review found; its id leads to what they rest on. */
     public const CLAIM = 'claim';
 
-    /** @param  string  $value  an address, or the id of a claim; empty otherwise */
+    /** Words that people speak about; what they say is not part of the text. */
+    public const REMARK = 'remark';
+
+    /** @param  string  $value  an address, or the id of a claim or a remark; empty otherwise */
     public function __construct(public string $type, public string $value = '')
     {
     }

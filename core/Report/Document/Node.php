@@ -17,6 +17,9 @@ final readonly class Node
 
     public const FOOTNOTE = 'footnote';
 
+    /** "Figure 2": a live block named in the text */
+    public const BLOCK_REF = 'blockRef';
+
     public const HEADING = 'heading';
 
     /**

@@ -17,4 +17,7 @@ interface Resolver
     public function claim(string $id, string $words): string;
 
     public function footnote(Node $note): string;
+
+    /** A figure or table by its number, as HTML. */
+    public function reference(Node $reference): string;
 }

@@ -13,7 +13,7 @@ namespace WaryHeron\Core\Report\Document;
 final class Schema
 {
     /** Raised with every node or mark that is new, so that an older page cannot drop what it does not know. */
-    public const VERSION = 1;
+    public const VERSION = 2;
 
     private const DEEPEST = 30;
 
@@ -21,7 +21,7 @@ final class Schema
 
     private const BLOCKS = ['paragraph', 'heading', 'bulletList', 'orderedList', 'blockquote', 'table', Node::LIVE_BLOCK];
 
-    private const INLINE = [Node::TEXT, 'hardBreak', Node::LIVE_NUMBER, Node::CITE, Node::FOOTNOTE];
+    private const INLINE = [Node::TEXT, 'hardBreak', Node::LIVE_NUMBER, Node::CITE, Node::FOOTNOTE, Node::BLOCK_REF];
 
     /** What each may hold; nothing where it is whole by itself. */
     private const CONTENT = [
@@ -41,6 +41,7 @@ final class Schema
         Node::LIVE_NUMBER => [],
         Node::CITE => [],
         Node::FOOTNOTE => [],
+        Node::BLOCK_REF => [],
     ];
 
     /** What each may say of itself, and how. */
@@ -53,6 +54,7 @@ final class Schema
         Node::LIVE_NUMBER => ['source' => 'key', 'shown' => 'text'],
         Node::CITE => ['ids' => 'keys'],
         Node::FOOTNOTE => ['text' => 'text'],
+        Node::BLOCK_REF => ['id' => 'key'],
     ];
 
     private int $count = 0;
@@ -163,7 +165,7 @@ final class Schema
         return match (true) {
             $type === Mark::BOLD || $type === Mark::ITALIC => new Mark($type),
             $type === Mark::LINK && is_string($href) && preg_match('~^https?://\S{1,2000}$~iD', $href) === 1 => new Mark($type, $href),
-            $type === Mark::CLAIM && self::isKey($id) => new Mark($type, $id),
+            ($type === Mark::CLAIM || $type === Mark::REMARK) && self::isKey($id) => new Mark($type, $id),
             default => throw BadDocument::at($path, 'a mark is not as it should be'),
         };
     }

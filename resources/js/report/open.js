@@ -36,7 +36,9 @@ export async function open(desk, { me, mayWrite, urls }, handlers) {
             attributes: { 'aria-label': 'Text of the report', role: 'textbox', 'aria-multiline': 'true' },
             handleClick: (view, at, event) => {
                 const claim = event.target.closest?.('.claim');
-                if (claim) handlers.claim(JSON.parse(claim.dataset.id));
+                const remark = event.target.closest?.('.remark');
+                if (remark) handlers.remark(JSON.parse(remark.dataset.id));
+                else if (claim) handlers.claim(JSON.parse(claim.dataset.id));
                 return false;
             },
             handleClickOn: (view, at, node) => {
@@ -52,7 +54,7 @@ export async function open(desk, { me, mayWrite, urls }, handlers) {
             },
             handleKeyDown: (view, event) => {
                 const isOurs = (event.ctrlKey || event.metaKey) && event.shiftKey;
-                const does = isOurs ? { e: () => desk.addClaim(), c: () => desk.openPanel('cite') }[event.key.toLowerCase()] : null;
+                const does = isOurs ? { e: () => desk.addClaim(), c: () => desk.openPanel('cite'), m: () => desk.addRemark() }[event.key.toLowerCase()] : null;
                 if (!does) return false;
                 event.preventDefault();
                 does();

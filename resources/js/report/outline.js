@@ -41,17 +41,36 @@ export function ranges(numbers) {
     return runs.map(([from, to]) => (from === to ? `${from}` : `${from}–${to}`)).join(', ');
 }
 
-// the words of each claim, by its id, in the order of the document
-export function claimsOf(doc) {
-    const claims = new Map();
+// the words under each mark of a kind, by its id, in the order of the document
+function marked(doc, type) {
+    const words = new Map();
     const walk = (node) => {
-        (node.marks ?? []).filter((mark) => mark.type === 'claim').forEach((mark) => {
-            claims.set(mark.attrs.id, (claims.get(mark.attrs.id) ?? '') + (node.text ?? ''));
+        (node.marks ?? []).filter((mark) => mark.type === type).forEach((mark) => {
+            words.set(mark.attrs.id, (words.get(mark.attrs.id) ?? '') + (node.text ?? ''));
         });
         (node.content ?? []).forEach(walk);
     };
     walk(doc);
-    return claims;
+    return words;
+}
+
+export const claimsOf = (doc) => marked(doc, 'claim');
+
+export const remarksOf = (doc) => marked(doc, 'remark');
+
+const NUMBERED = { flow: 'Figure', forest: 'Figure', funnel: 'Figure', map: 'Figure', studies: 'Table', soundness: 'Table', certainty: 'Table', table: 'Table' };
+
+// “Figure 2” by the id of a live block, in the order of reading, as core/Report/Document/Numbering has it
+export function numberingOf(doc) {
+    const counts = {};
+    const numbers = {};
+    const walk = (node) => {
+        const kind = node.type === 'liveBlock' ? NUMBERED[node.attrs.kind] : undefined;
+        if (kind) numbers[node.attrs.id] = `${kind} ${(counts[kind] = (counts[kind] ?? 0) + 1)}`;
+        (node.content ?? []).forEach(walk);
+    };
+    walk(doc);
+    return numbers;
 }
 
 export const choicesOf = (entries, text, most = 30) => {

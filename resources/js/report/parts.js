@@ -47,6 +47,16 @@ const Claim = Mark.create({
     renderHTML: ({ HTMLAttributes }) => ['span', mergeAttributes({ 'data-part': 'claim', class: 'claim' }, HTMLAttributes), 0],
 });
 
+// what people say about them is kept by the server, by the thread
+const Remark = Mark.create({
+    name: 'remark',
+    inclusive: false,
+    excludes: '',
+    addAttributes: attributes({ id: '' }),
+    parseHTML: () => [{ tag: 'span[data-part="remark"]' }],
+    renderHTML: ({ HTMLAttributes }) => ['span', mergeAttributes({ 'data-part': 'remark', class: 'remark' }, HTMLAttributes), 0],
+});
+
 export const parts = (views = {}) => [
     StarterKit.configure({
         undoRedo: false,
@@ -64,5 +74,7 @@ export const parts = (views = {}) => [
     atom('liveNumber', 'inline', { source: '', shown: '' }, views.liveNumber),
     atom('cite', 'inline', { ids: [] }, views.cite),
     atom('footnote', 'inline', { text: '' }, views.footnote),
+    atom('blockRef', 'inline', { id: '' }, views.blockRef),
     Claim,
+    Remark,
 ];

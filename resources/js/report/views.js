@@ -39,7 +39,19 @@ export function viewsOf(desk) {
             body.tabIndex = 0;
             body.setAttribute('role', 'region');
             body.setAttribute('aria-label', block?.title ?? 'Live block');
-            dom.append(body, element('figcaption', '', now.attrs.caption || block?.title || ''));
+            const number = desk.numbering[now.attrs.id];
+            const words = `${number ? `${number}. ` : ''}${now.attrs.caption || block?.title || ''}`;
+            const caption = element('figcaption', '');
+            if (desk.mayWrite) {
+                const button = element('button', 'live-caption', words);
+                button.type = 'button';
+                button.title = 'Change the caption';
+                button.addEventListener('click', () => desk.openCaption(now.attrs));
+                caption.append(button);
+            } else {
+                caption.textContent = words;
+            }
+            dom.append(body, caption);
         });
         return {
             dom,
@@ -85,6 +97,7 @@ export function viewsOf(desk) {
             return { words: shown, title: now ? `${now.label}${changed ? `: now ${now.value}` : ''}` : '', changed };
         }),
         cite: inline('cite', ({ ids }) => ({ words: `(${ids.map((id) => desk.citable[id]?.name ?? 'gone').join('; ')})` })),
+        blockRef: inline('block-ref', ({ id }) => ({ words: desk.numbering[id] ?? 'what is no longer here', title: desk.blocks[id]?.title })),
         footnote: inline('footnote', ({ text }) => ({ words: '†', title: text })),
     };
 }

@@ -91,6 +91,8 @@
                     <button type="button" x-on:click="openPanel('number')">Number</button>
                     <button type="button" x-on:click="openPanel('block')">Live block</button>
                     <button type="button" x-on:click="openPanel('note')">Footnote</button>
+                    <button type="button" x-on:click="openPanel('refer')">Figure or table</button>
+                    <button type="button" x-on:click="addRemark" title="Speak about the selected words, Ctrl Shift M">Remark</button>
                     <span class="report-tools-part"></span>
                     <button type="button" x-on:click="run('undo')" title="Undo, Ctrl Z">Undo</button>
                     <button type="button" x-on:click="run('redo')">Redo</button>
@@ -173,6 +175,36 @@
                     <button type="button" class="button button-go" x-on:click="putNote">Keep it</button>
                     <p class="small quiet mt-1">Press a footnote in the text to read or change it; without words it is taken out.</p>
                 </div>
+                <div class="section" x-show="isReferring">
+                    <ul class="report-choices">
+                        <template x-for="one in numberedBlocks" x-bind:key="one.id">
+                            <li><button type="button" x-on:click="refer(one.id)"><strong x-text="one.name"></strong> <span class="small quiet"
+                                        x-text="one.title"></span></button></li>
+                        </template>
+                    </ul>
+                    <p class="small quiet mt-1">The number follows the figure or table, wherever it moves.</p>
+                </div>
+                <div class="section" x-show="isCaptioning">
+                    <label class="field block">Caption <textarea class="input" rows="3" x-ref="caption" maxlength="2000"></textarea></label>
+                    <button type="button" class="button button-go" x-on:click="putCaption">Keep it</button>
+                    <p class="small quiet mt-1">Without words it has its usual title; its number goes before.</p>
+                </div>
+                <div class="section" x-show="isRemarking">
+                    <p class="serif" x-text="remarkWords"></p>
+                    <ul class="report-remarks mt-2">
+                        <template x-for="one in said" x-bind:key="one.id">
+                            <li><strong class="small" x-text="one.by"></strong> <span class="small quiet" x-text="one.at"></span>
+                                <p x-text="one.words"></p>
+                            </li>
+                        </template>
+                    </ul>
+                    @can('write', $review)
+                        <label class="field block mt-2">Say <textarea class="input" rows="3" x-ref="remark" maxlength="4000"></textarea></label>
+                        <div class="row"><button type="button" class="button button-go" x-on:click="sayRemark">Say it</button> <button type="button"
+                                class="button button-plain" x-show="isSpokenOf" x-on:click="endRemark" x-text="endWords"></button></div>
+                        <p class="small quiet mt-1">Whoever spoke here before gets a notice. Remarks are not part of what is handed out.</p>
+                    @endcan
+                </div>
                 <div class="section" x-show="isIdle">
                     <p class="small quiet">Select words and press <em>Claim</em> to say what they rest on. Press a claim to see it.</p>
                     @can('write', $review)
@@ -180,6 +212,13 @@
                         <p class="small quiet mt-1">Methods, what analyses found and how many studies speak of a theme: sentences go to the end of their sections; their numbers stay live, the words
                             are yours to change.</p>
                     @endcan
+                    <h3 class="mt-3" x-show="hasOpenRemarks">Open remarks</h3>
+                    <ul class="small">
+                        <template x-for="one in openRemarks" x-bind:key="one.id">
+                            <li><button type="button" class="button-plain report-problem" x-on:click="goToRemark(one.id)"><span class="serif"
+                                        x-text="one.words"></span> <span class="quiet" x-text="one.says"></span></button></li>
+                        </template>
+                    </ul>
                     <h3 class="mt-3" x-show="hasProblems">To look at</h3>
                     <ul class="small">
                         <template x-for="one in problems" x-bind:key="one.id">

@@ -81,5 +81,25 @@
                         class="button">End all others</button></form>
             @endif
         </section>
+        <section class="sheet mt-3" id="data">
+            <header class="sheet-head">
+                <h2>What is kept about me</h2> <span><a href="{{ route('account.data') }}" download>take it away as JSON</a></span>
+            </header>
+            <details class="sheet-body" @if ($errors->hasAny(['removing_password', 'sure'])) open @endif>
+                <summary class="cursor-pointer">Remove my account</summary>
+                <p class="mt-2">Your name and address go from everywhere, from sentences of the Log and of Talk too; your sign-ins, notices,
+                    questions and tokens with them. What you decided, answered and wrote in reviews stays, by “Former member” and four
+                    letters, so that they can still be followed. What was shared out to you and is not judged is free again. This cannot be
+                    taken back.</p>
+                <form class="mt-2" method="post" action="{{ route('account.remove') }}">@csrf @method('delete')
+                    <x-field name="removing_password" label="Your password" type="password" autocomplete="current-password" required />
+                    <label><input type="checkbox" name="sure" value="1"> I am sure</label>
+                    @error('sure')
+                        <p class="field-error" role="alert">{{ $message }}</p>
+                    @enderror
+                    <button class="button mt-2">Remove my account</button>
+                </form>
+            </details>
+        </section>
     </div>
 </x-page>

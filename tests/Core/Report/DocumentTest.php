@@ -49,6 +49,11 @@ function plainly(): Resolver
         {
             return "[note: {$note->said('text')}]";
         }
+
+        public function reference(Node $reference): string
+        {
+            return "[see {$reference->said('id')}]";
+        }
     };
 }
 

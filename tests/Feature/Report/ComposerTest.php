@@ -14,6 +14,7 @@ use App\Queries\Report\Composed\LiveNumbers;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Testing\TestResponse;
 use Tests\Feature\Synthesis\AtSynthesis;
+use WaryHeron\Core\Report\Document\Schema;
 
 /** A review with two pooled studies whose report has been begun. */
 function begun(): AtSynthesis
@@ -41,7 +42,7 @@ function update(string $words): string
 function exchange(AtSynthesis $at, string $who, array $given = []): TestResponse
 {
     return test()->actingAs($at->world->people[$who])
-        ->postJson(textUrl($at, '/exchange'), ['schema' => 1, 'after' => 0, 'client' => 7, ...$given]);
+        ->postJson(textUrl($at, '/exchange'), ['schema' => Schema::VERSION, 'after' => 0, 'client' => 7, ...$given]);
 }
 
 it('begins with what the review knows, once, whoever presses first', function () {

@@ -7,6 +7,7 @@ namespace App\Http\Controllers\Report;
 use App\Actions\Report\ExchangeUpdates;
 use App\Actions\Report\OpenReport;
 use App\Actions\Report\ReadReport;
+use App\Actions\Report\Remark;
 use App\Actions\Report\SetClaim;
 use App\Actions\Report\TakeBlock;
 use App\Files\Out\ReferenceList;
@@ -25,6 +26,7 @@ use App\Queries\Report\Composed\KeptBlocks;
 use App\Queries\Report\Composed\LiveNumbers;
 use App\Queries\Report\Composed\MethodsDraft;
 use App\Queries\Report\Composed\NumberedWords;
+use App\Queries\Report\Composed\Remarks;
 use App\View\Report\BlockContent;
 use App\View\Report\LiveBlocks;
 use App\View\Report\ReportFile;
@@ -85,6 +87,7 @@ final class ComposerController extends Controller
                     'evidence' => route('report.evidence', $review, false),
                     'draft' => route('report.draft', $review, false),
                     'drafted' => route('drafts.section', [$review, 'DRAFT', 'SECTION'], false),
+                    'remarks' => route('report.remark', [$review, 'THREAD'], false),
                     'claims' => route('report.claims', [$review, 'CLAIM'], false),
                 ],
             ],
@@ -105,7 +108,12 @@ final class ComposerController extends Controller
             'schema' => ['required', 'integer'],
             'after' => ['required', 'integer', 'min:-1'],
             'client' => ['required', 'integer', 'min:0', 'max:9007199254740991'],
-            'update' => ['nullable', 'string', 'max:'.(int) (ExchangeUpdates::LARGEST * 1.4), 'regex:~^[A-Za-z0-9+/]++={0,2}$~'],
+            'update' => [
+                'nullable',
+                'string',
+                'max:'.(int) (ExchangeUpdates::LARGEST * 1.4),
+                'regex:~^[A-Za-z0-9+/]++={0,2}$~',
+            ],
             'presence' => ['nullable', 'string', 'max:8000', 'regex:~^[A-Za-z0-9+/]*={0,2}$~'],
         ]);
         abort_if((int) $given['schema'] !== Schema::VERSION, 409, self::OLDER);
@@ -138,6 +146,7 @@ final class ComposerController extends Controller
             'blocks' => (object) KeptBlocks::drawn($blocks),
             'numbers' => (object) LiveNumbers::of($review),
             'claims' => (object) ClaimChecks::of($review, $report),
+            'remarks' => (object) Remarks::of($report),
         ]);
     }
 
@@ -146,11 +155,21 @@ final class ComposerController extends Controller
     {
         $given = $request->validate([
             'id' => ['nullable', 'string', 'regex:/^[0-9a-z]{26}$/'],
-            'kind' => ['required', 'string', Rule::in([...array_keys(LiveBlocks::PLAIN), 'forest', 'funnel', 'map', 'table', 'passages'])],
+            'kind' => [
+                'required',
+                'string',
+                Rule::in([...array_keys(LiveBlocks::PLAIN), 'forest', 'funnel', 'map', 'table', 'passages']),
+            ],
             'source' => ['nullable', 'string', 'max:120'],
         ]);
         $id = $given['id'] ?? strtolower((string) Str::ulid());
-        $shown = $take->execute($this->me($request), Report::of($review)->firstOrFail(), $id, $given['kind'], $given['source'] ?? '');
+        $shown = $take->execute(
+            $this->me($request),
+            Report::of($review)->firstOrFail(),
+            $id,
+            $given['kind'],
+            $given['source'] ?? '',
+        );
 
         return response()->json([
             'id' => $id,
@@ -191,6 +210,25 @@ final class ComposerController extends Controller
         $set->execute($this->me($request), $report, $claim, $evidence, (bool) $given['own']);
 
         return response()->json(ClaimChecks::of($review, $report)[$claim]);
+    }
+
+    /** Something said about words of the report, or that it is ended, or open again. */
+    public function remark(Request $request, Review $review, string $thread, Remark $remark): JsonResponse
+    {
+        $given = $request->validate([
+            'body' => ['required_without:ends', 'nullable', 'string', 'max:4000'],
+            'ends' => ['nullable', 'boolean'],
+        ]);
+        $report = Report::of($review)->firstOrFail();
+        $remark->execute(
+            $this->me($request),
+            $report,
+            $thread,
+            trim($given['body'] ?? ''),
+            isset($given['ends']) ? (bool) $given['ends'] : null,
+        );
+
+        return response()->json(Remarks::of($report)[$thread]);
     }
 
     /** The report as it is now, as one file that is quickly made; others are made in the background. */

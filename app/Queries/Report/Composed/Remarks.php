@@ -1,0 +1,37 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Queries\Report\Composed;
+
+use App\Models\Report;
+use Carbon\CarbonImmutable;
+use Illuminate\Support\Facades\DB;
+
+/** What people say to each other about words of a report. */
+final class Remarks
+{
+    /** @return array<string, array{ended: bool, said: list<array{id: string, by: string, at: string, body: string, ends: ?bool}>}> by thread */
+    public static function of(Report $report): array
+    {
+        $threads = [];
+        $rows = DB::table('report_remarks')
+            ->join('users', 'users.id', '=', 'report_remarks.user_id')
+            ->where('review_id', $report->review_id)
+            ->where('report_id', $report->id)
+            ->orderBy('report_remarks.id')
+            ->get(['report_remarks.id', 'thread', 'users.name', 'body', 'ends', 'report_remarks.created_at']);
+        foreach ($rows as $row) {
+            $threads[$row->thread]['ended'] = $row->ends ?? $threads[$row->thread]['ended'] ?? false;
+            $threads[$row->thread]['said'][] = [
+                'id' => $row->id,
+                'by' => $row->name,
+                'at' => CarbonImmutable::parse($row->created_at)->format('j M, H:i'),
+                'body' => $row->body,
+                'ends' => $row->ends,
+            ];
+        }
+
+        return $threads;
+    }
+}

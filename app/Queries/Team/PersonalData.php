@@ -1,0 +1,89 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Queries\Team;
+
+use App\Models\User;
+use Illuminate\Database\Query\Builder;
+use Illuminate\Support\Facades\DB;
+
+/** All that is kept about a person, for them to take away: who they are here, and what they did. */
+final class PersonalData
+{
+    /** What a person did, by table: the column that names them, and what is told of each. */
+    private const DONE = [
+        'decisions' => ['user_id', ['review_id', 'item_id', 'verdict', 'note', 'created_at', 'superseded_at']],
+        'settlements' => ['user_id', ['review_id', 'item_id', 'verdict', 'note', 'created_at']],
+        'rulings' => ['user_id', ['review_id', 'created_at']],
+        'answers' => [
+            'user_id',
+            ['review_id', 'publication_id', 'code_id', 'value', 'note', 'created_at', 'superseded_at'],
+        ],
+        'results' => ['user_id', ['review_id', 'publication_id', 'given', 'note', 'created_at']],
+        'passages' => ['user_id', ['review_id', 'publication_id', 'memo', 'created_at']],
+        'talk_messages' => ['user_id', ['review_id', 'item_id', 'body', 'created_at']],
+        'full_texts' => ['user_id', ['review_id', 'publication_id', 'name', 'bytes', 'created_at']],
+        'asked_questions' => ['user_id', ['review_id', 'question', 'created_at']],
+        'log_entries' => ['user_id', ['review_id', 'action', 'summary', 'created_at']],
+    ];
+
+    /** @return \Generator<int, string> JSON, a piece at a time */
+    public static function json(User $user): \Generator
+    {
+        yield '{"person":'.self::encoded([
+            'name' => $user->name,
+            'address' => $user->email,
+            'since' => $user->created_at->toIso8601String(),
+            'password' => 'kept as a hash that nobody can read',
+            'notices not wanted' => $user->unwanted_notices,
+        ]);
+        yield ',"reviews":'.self::encoded(self::reviews($user)->get()->all());
+        yield ',"signed in":'.self::encoded(DB::table('sessions')
+            ->where('user_id', $user->id)
+            ->get(['ip_address', 'user_agent', 'last_activity'])
+            ->all());
+        yield ',"notices":'.self::encoded(
+            DB::table('notifications')->where('notifiable_id', $user->id)->get(['data', 'created_at', 'read_at'])->all(),
+        );
+        yield ',"tokens":'.self::encoded(DB::table('access_tokens')
+            ->where('tokenable_id', $user->id)
+            ->get(['review_id', 'name', 'abilities', 'last_used_at', 'expires_at'])
+            ->all());
+        foreach (self::DONE as $table => [$column, $told]) {
+            yield ',"'.strtr($table, '_', ' ').'":[';
+            $isFirst = true;
+            foreach (DB::table($table)->where($column, $user->id)->orderBy('created_at')->select($told)->cursor() as $row) {
+                yield ($isFirst ? '' : ',').self::encoded($row);
+                $isFirst = false;
+            }
+            yield ']';
+        }
+        yield "}\n";
+    }
+
+    private static function reviews(User $user): Builder
+    {
+        return DB::table('memberships')
+            ->join('reviews', 'reviews.id', '=', 'memberships.review_id')
+            ->where('user_id', $user->id)
+            ->orderBy('reviews.id')
+            ->select(
+                [
+                    'reviews.id',
+                    'reviews.title',
+                    'memberships.role',
+                    'memberships.created_at AS since',
+                    'memberships.seen_at',
+                ],
+            );
+    }
+
+    private static function encoded(mixed $what): string
+    {
+        return json_encode(
+            $what,
+            JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_INVALID_UTF8_SUBSTITUTE,
+        );
+    }
+}

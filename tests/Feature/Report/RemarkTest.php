@@ -1,0 +1,60 @@
+<?php
+
+namespace Tests\Feature\Report;
+
+use App\Actions\Report\OpenReport;
+use App\Files\Out\ReportReader;
+use App\Models\Report;
+use App\View\Report\ReportFile;
+use Illuminate\Support\Facades\DB;
+use Tests\Feature\World;
+
+const THREAD = '01hzzzzzzzzzzzzzzzzzzzzzzz';
+
+it('keeps what people say about words of the report, tells who spoke before, and ends it', function () {
+    $world = new World();
+    app(OpenReport::class)->execute($world->people['lead'], $world->review);
+    $url = "/reviews/{$world->review->id}/report/text/remarks/".THREAD;
+    $this->actingAs($world->people['lead'])->postJson($url, ['body' => 'Is this so? <b>'])->assertOk()->assertJsonPath('ended', false);
+    $this->actingAs($world->people['anna'])->postJson($url, ['body' => 'Yes.'])->assertJsonCount(2, 'said')->assertJsonPath('said.1.by', 'Anna Kolbe');
+    $this->postJson($url, ['ends' => true])->assertJsonPath('ended', true);
+    $this->postJson($url, ['body' => 'One thing more'])->assertJsonPath('ended', true);
+    $this->postJson($url, ['ends' => false])->assertJsonPath('ended', false);
+    $this->postJson($url, [])->assertStatus(422);
+    $this->getJson("/reviews/{$world->review->id}/report/text/standing")->assertJsonPath('remarks.'.THREAD.'.said.0.body', 'Is this so? <b>');
+    expect($world->people['lead']->notifications()->where('data->kind', 'mention')->first()->data['url'])->toEndWith('#remark-'.THREAD)
+        ->and($world->people['anna']->notifications()->count())->toBe(0);
+    $this->actingAs($world->people['observer'])->postJson($url, ['body' => 'I too'])->assertForbidden();
+});
+
+it('hands out a figure by its number and its own caption, and no remark', function () {
+    $world = new World();
+    app(OpenReport::class)->execute($world->people['lead'], $world->review);
+    $report = Report::of($world->review)->sole();
+    $flow = DB::table('report_blocks')->where('kind', 'flow')->value('id');
+    $studies = DB::table('report_blocks')->where('kind', 'studies')->value('id');
+    $block = fn (string $kind, string $id, string $caption): array => [
+        'type' => 'liveBlock',
+        'attrs' => ['id' => $id, 'kind' => $kind, 'source' => '', 'caption' => $caption],
+    ];
+    $text = fn (string $words, array ...$marks): array => ['type' => 'text', 'text' => $words, ...($marks === [] ? [] : ['marks' => $marks])];
+    $said = ['type' => 'doc', 'content' => [
+        ['type' => 'paragraph', 'content' => [
+            $text('As '),
+            ['type' => 'blockRef', 'attrs' => ['id' => $flow]],
+            $text(' shows, ', ['type' => 'remark', 'attrs' => ['id' => THREAD]]),
+            ['type' => 'blockRef', 'attrs' => ['id' => 'gone']],
+        ]],
+        $block('studies', $studies, ''),
+        $block('flow', $flow, 'How papers <came>'),
+    ]];
+    $report->forceFill(['said' => $said]);
+    $html = ReportFile::of($world->review, $report, ReportFile::PAGE)->html();
+    expect($html)->toContain("As <a href=\"#block-{$flow}\">Figure 1</a> shows, what is no longer here")
+        ->toContain("id=\"block-{$flow}\"")
+        ->toContain('Figure 1. How papers &lt;came&gt;')
+        ->toContain('<strong>Table 1. </strong>')
+        ->not->toContain(THREAD);
+    // the editor's own reader knows the new parts: made and read back, they are the same
+    expect(ReportReader::read(ReportReader::make($said), [])['json']['content'][0])->toEqual($said['content'][0]);
+});
