@@ -145,3 +145,34 @@ it('asks the review by keyboard, follows on, opens the paper at the words, and t
     $karin->visit("/reviews/{$review}/ask")->sees('Asked by you');
     expect($karin->axe())->toBe([])->and($karin->isTooWide())->toBeFalse();
 });
+
+it('has two speak about words of the text, and a figure named by its number wherever it stands', function () {
+    $karin = reportOf('karin.sollander');
+    types($karin, 0, ' Lamps help.');
+    $karin->driver->executeScript(<<<'JS'
+        const p = document.querySelector('.ProseMirror > p');
+        const text = [...p.childNodes].findLast((one) => one.nodeType === 3) ?? p.lastChild.firstChild;
+        const range = document.createRange();
+        range.setStart(text, text.length - 11);
+        range.setEnd(text, text.length);
+        getSelection().removeAllRanges();
+        getSelection().addRange(range);
+        JS);
+    usleep(400_000); // the editor takes the place in its next frame
+    $karin->press('Remark')->sees('Remarks are not part of what is handed out');
+    $karin->driver->findElement(WebDriverBy::cssSelector('textarea[x-ref="remark"]'))->sendKeys('Do they, by day?');
+    $karin->press('Say it')->sees('Do they, by day?');
+    $tunde = reportOf('tunde.adeyinka')->sees('Open remarks');
+    $tunde->press('Do they, by day?')->sees('Lamps help.');
+    $tunde->driver->findElement(WebDriverBy::cssSelector('textarea[x-ref="remark"]'))->sendKeys('Only at night.');
+    $tunde->press('Say it')->sees('Only at night.')->press('End it')->sees('Open it again');
+    expect($tunde->axe())->toBe([]);
+    $karin->visit('/notices')->sees('answered your remark on the report');
+
+    types($tunde, 0, ' See ')->press('Figure or table')->press('Figure 1');
+    $tunde->until(
+        fn (): bool => $tunde->driver->findElements(WebDriverBy::xpath('//p//span[contains(@class, "block-ref") and . = "Figure 1"]')) !== [],
+        'the figure is not named',
+    );
+    expect($tunde->complaints())->toBe([]);
+});

@@ -94,8 +94,10 @@ function walked(\Closure $get, World $world, array $ids): array
                     '/name="seed"[^>]*/',
                     '/\d\d:\d\d(:\d\d(\.\d+)?)?/',
                     '/[0-9a-f]{8}-[0-9a-f-]{27}/',
+                    // how long a page took is no news of anybody
+                    '/"pause":\d+/',
                 ],
-                ['', '', '', 'UUID'],
+                ['', '', '', 'UUID', ''],
                 $text,
             );
         }

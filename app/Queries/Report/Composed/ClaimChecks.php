@@ -9,6 +9,7 @@ use App\Models\ReportClaim;
 use App\Models\Review;
 use App\Queries\Coding\CodingTable;
 use Illuminate\Database\Eloquent\Collection;
+use WaryHeron\Core\Report\Document\ClaimDirection;
 use WaryHeron\Core\Report\Document\ClaimWords;
 use WaryHeron\Core\Report\Document\Schema;
 
@@ -47,6 +48,8 @@ final class ClaimChecks
     {
         $evidence = array_map(fn (array $one): array => [...$one, 'stands' => self::says($one, $now, $included)], $claim->evidence);
         $wrong = array_values(array_filter(array_column($evidence, 'stands')));
+        $quotes = array_values(array_filter(array_column($evidence, 'quote')));
+        $against = $claim->own ? '' : ClaimDirection::contradicted($words, $quotes);
         $unheld = $claim->own || $evidence === [] ? [] : ClaimWords::unheld($words, self::held($evidence));
 
         return [
@@ -58,6 +61,7 @@ final class ClaimChecks
                 $wrong !== [] => implode('; ', $wrong),
                 $evidence === [] && ! $claim->own => 'rests on nothing yet',
                 $unheld !== [] => 'says '.implode(', ', $unheld).', which stands in nothing that it rests on',
+                $against !== '' => $against,
                 default => '',
             },
         ];
