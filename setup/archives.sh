@@ -2,8 +2,8 @@
 # own.
 
 of_instance() {
-    use_instance work
-    [ -d "$DIR" ] && [ "${HERON_OF:-work}" = work ] || use_instance demo
+    use_instance "${HERON_OF:-work}"
+    [ -d "$DIR" ] || use_instance demo
     [ -d "$DIR" ] || fail "there is no copy yet." "./heron up"
     start_cluster >/dev/null
     use_standins

@@ -1,0 +1,114 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Console;
+
+use App\Models\FullText;
+use Carbon\CarbonImmutable;
+use Illuminate\Console\Command;
+use Illuminate\Support\Facades\Artisan;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Storage;
+use Symfony\Component\Process\ExecutableFinder;
+
+/** Says what a running copy is well or ill of, a line each; ends with 1 where something has to be done. */
+final class ExamineCopy extends Command
+{
+    protected $signature = 'heron:doctor {--free= : megabytes that the disk has left} {--backup=0 : when the last backup was written, in seconds since 1970}';
+
+    protected $description = 'Look whether everything that this copy needs is there, and whether what is kept agrees with itself';
+
+    private const PROGRAMS = ['pdftotext', 'pandoc', 'weasyprint', 'rsvg-convert', 'node'];
+
+    private const LEAST_FREE = 2048;
+
+    private const BACKUP_DAYS = 2;
+
+    private const WAITING_MINUTES = 10;
+
+    private int $ill = 0;
+
+    public function handle(): int
+    {
+        $this->say('PHP', PHP_VERSION, version_compare(PHP_VERSION, '8.2', '>='));
+        $this->say('PostgreSQL', (string) DB::scalar('SHOW server_version'), (int) DB::scalar('SHOW server_version_num') >= 150000);
+        $pending = $this->pending();
+        $this->say('Database', $pending === 0 ? 'as this release has it' : "{$pending} migrations are missing: start it once", $pending === 0);
+        foreach (self::PROGRAMS as $program) {
+            $path = (new ExecutableFinder())->find($program);
+            $this->say($program, $path ?? 'not installed', $path !== null);
+        }
+        $this->disk();
+        $this->backup();
+        $this->queue();
+        $this->files();
+        $this->invariants();
+
+        return $this->ill === 0 ? self::SUCCESS : self::FAILURE;
+    }
+
+    private function pending(): int
+    {
+        $there = count(glob(database_path('migrations/*.php')) ?: []);
+
+        return $there - DB::table('migrations')->count();
+    }
+
+    private function disk(): void
+    {
+        $free = $this->option('free') === null ? (int) (disk_free_space(storage_path()) / 1048576) : (int) $this->option('free');
+        $this->say('Disk', number_format($free).' MB left', $free >= self::LEAST_FREE);
+    }
+
+    private function backup(): void
+    {
+        $at = (int) $this->option('backup');
+        if ($at === 0) {
+            $this->say('Backup', 'none was written by ./heron backup', false);
+
+            return;
+        }
+        $when = CarbonImmutable::createFromTimestampUTC($at);
+        $this->say('Backup', $when->format('j M Y, H:i').' UTC', $when->gt(now()->subDays(self::BACKUP_DAYS)));
+    }
+
+    private function queue(): void
+    {
+        $oldest = DB::table('jobs')->whereNull('reserved_at')->where('available_at', '<=', now()->getTimestamp())->min('available_at');
+        $minutes = $oldest === null ? 0 : intdiv(now()->getTimestamp() - (int) $oldest, 60);
+        $this->say('Background work', $minutes === 0 ? 'none waits' : "waits for {$minutes} minutes", $minutes < self::WAITING_MINUTES);
+        $failed = DB::table('tasks')->where('state', 'failed')->where('finished_at', '>', now()->subDay())->count();
+        $this->say('Failed in a day', (string) $failed, $failed === 0);
+    }
+
+    /** Every copy that a row names is in the store. */
+    private function files(): void
+    {
+        $missing = $all = 0;
+        foreach (DB::table('full_texts')->whereNull('taken_out_at')->select('hash')->distinct()->cursor() as $row) {
+            $all++;
+            $missing += Storage::exists(FullText::pathOf(trim((string) $row->hash))) ? 0 : 1;
+        }
+        $this->say('PDFs', number_format($all).' in the store'.($missing === 0 ? '' : ", {$missing} missing"), $missing === 0);
+    }
+
+    private function invariants(): void
+    {
+        $isRight = Artisan::call('heron:check-states') === 0;
+        $lines = explode("\n", trim(Artisan::output()));
+        $this->say('Decisions', (string) end($lines), $isRight);
+        $open = DB::table('pg_trigger')
+            ->join('pg_class', 'pg_class.oid', '=', 'pg_trigger.tgrelid')
+            ->where('tgname', 'append_only')
+            ->where('tgenabled', '<>', 'O')
+            ->count();
+        $this->say('What is only added to', $open === 0 ? 'is guarded' : "{$open} tables are open", $open === 0);
+    }
+
+    private function say(string $of, string $what, bool $isWell): void
+    {
+        $this->ill += $isWell ? 0 : 1;
+        $this->line(sprintf('  %-22s %s%s', $of, $what, $isWell ? '' : '   <- look at this'));
+    }
+}
