@@ -323,6 +323,9 @@ Route::prefix('/reviews/{review}')
                 ->middleware(['throttle:dear', WritesDownTakingOut::class])
                 ->name('report.download');
             Route::get('/report/links', [ReadingLinkController::class, 'index'])->name('report.links');
+            Route::get('/report/text/written', [ReportVersionController::class, 'written'])
+                ->middleware('throttle:dear')
+                ->name('report.written');
             Route::get('/report/work', [WorkDiagramController::class, 'show'])->name('report.work');
             Route::get('/report/work.{format}', [WorkDiagramController::class, 'download'])
                 ->whereIn('format', array_keys(SvgPicture::TYPES))

@@ -6,6 +6,7 @@ namespace App\Actions\Report;
 
 use App\Models\Report;
 use App\Models\User;
+use App\Queries\Report\Composed\ReportBase;
 use Illuminate\Support\Facades\DB;
 use stdClass;
 
@@ -37,7 +38,7 @@ final class ExchangeUpdates
         $from = max($after, 0);
         $base = null;
         if ($from < $now->base_seq || $after < 0) {
-            $base = self::base($report);
+            $base = ReportBase::of($report);
             $from = (int) $now->base_seq;
         }
         $updates = DB::select(
@@ -50,7 +51,7 @@ final class ExchangeUpdates
 
         return [
             'seq' => (int) $now->seq,
-            'updates' => array_values(array_map(fn (stdClass $one): string => self::plain($one->data), $updates)),
+            'updates' => array_values(array_map(fn (stdClass $one): string => ReportBase::plain($one->data), $updates)),
             'base' => $base,
         ];
     }
@@ -77,21 +78,6 @@ final class ExchangeUpdates
             fn (stdClass $one): array => ['client' => (int) $one->client, 'data' => $one->data],
             $others,
         ));
-    }
-
-    public static function base(Report $report): string
-    {
-        $kept = DB::selectOne(
-            "SELECT encode(base, 'base64') AS base FROM reports WHERE review_id = ? AND id = ?",
-            [$report->review_id, $report->id],
-        );
-
-        return self::plain($kept->base);
-    }
-
-    public static function plain(string $base64): string
-    {
-        return str_replace("\n", '', $base64);
     }
 
     /** In one statement: the update stands with its number, or neither does. */

@@ -6,6 +6,7 @@ namespace App\Actions\Report;
 
 use App\Files\Out\ReportReader;
 use App\Models\Report;
+use App\Queries\Report\Composed\ReportBase;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Log;
 use stdClass;
@@ -32,8 +33,8 @@ final class ReadReport
             [$report->review_id, $report->id, $upto],
         );
         $read = ReportReader::read(
-            ExchangeUpdates::base($report),
-            array_values(array_map(fn (stdClass $one): string => ExchangeUpdates::plain($one->data), $updates)),
+            ReportBase::of($report),
+            array_values(array_map(fn (stdClass $one): string => ReportBase::plain($one->data), $updates)),
         );
         foreach ($read['left'] as $why) {
             Log::warning('An update of a report cannot be read', ['why' => $why]);

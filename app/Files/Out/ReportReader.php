@@ -40,6 +40,20 @@ final class ReportReader
     }
 
     /**
+     * @return list<array{type: string, runs: list<array{client: int, text: string}>}> its paragraphs, each as what was
+     *     written with one client after another
+     *
+     * @throws BrokenReport
+     */
+    public static function written(string $base): array
+    {
+        /** @var list<array{type: string, runs: list<array{client: int, text: string}>}> $blocks */
+        $blocks = self::ask(['do' => 'written', 'base' => $base])['blocks'];
+
+        return $blocks;
+    }
+
+    /**
      * @param  array<string, mixed>  $what
      * @return array<string, mixed>
      *

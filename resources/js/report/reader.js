@@ -38,13 +38,37 @@ function make({ json }, schema) {
     return { state: text(Y.encodeStateAsUpdate(doc)) };
 }
 
+// Who wrote which words: of each paragraph its runs, by the client that each was written with.
+function written({ base }) {
+    const doc = new Y.Doc();
+    Y.applyUpdate(doc, bytes(base));
+    const blocks = [];
+    const runsOf = (text) => {
+        const runs = [];
+        for (let item = text._start; item; item = item.right) {
+            if (item.deleted || !(item.content instanceof Y.ContentString)) continue;
+            const last = runs.at(-1);
+            if (last?.client === item.id.client) last.text += item.content.str;
+            else runs.push({ client: item.id.client, text: item.content.str });
+        }
+        return runs;
+    };
+    const walk = (node) => {
+        const texts = node.toArray().filter((one) => one instanceof Y.XmlText);
+        if (texts.length) blocks.push({ type: node.nodeName, runs: texts.flatMap(runsOf) });
+        node.toArray().filter((one) => one instanceof Y.XmlElement).forEach(walk);
+    };
+    doc.getXmlFragment('body').toArray().filter((one) => one instanceof Y.XmlElement).forEach(walk);
+    return { blocks: blocks.filter((one) => one.runs.length) };
+}
+
 const chunks = [];
 process.stdin.on('data', (chunk) => chunks.push(chunk));
 process.stdin.on('end', () => {
     try {
         const asked = JSON.parse(Buffer.concat(chunks).toString('utf8'));
         const schema = getSchema(parts());
-        process.stdout.write(JSON.stringify({ read, make }[asked.do](asked, schema)));
+        process.stdout.write(JSON.stringify({ read, make, written }[asked.do](asked, schema)));
     } catch (error) {
         process.stderr.write(String(error?.message ?? error).slice(0, 500));
         process.exitCode = 1;

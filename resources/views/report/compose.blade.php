@@ -51,6 +51,7 @@
                 </div>
                 <div class="section">
                     <h3>Versions</h3>
+                    <p class="small"><a href="{{ route('report.written', $review) }}">Who wrote what</a></p>
                     @foreach ($versions as $version)
                         <p class="small">{{ $version->name }} <span class="quiet">{{ $version->user->name }},
                                 {{ $version->created_at->format('j M Y') }}</span> <a href="{{ route('report.changes', [$review, 'from' => $version->id]) }}"

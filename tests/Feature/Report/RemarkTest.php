@@ -3,11 +3,15 @@
 namespace Tests\Feature\Report;
 
 use App\Actions\Report\OpenReport;
+use App\Actions\Report\ReadReport;
 use App\Files\Out\ReportReader;
 use App\Models\Report;
+use App\Queries\Report\Composed\ReportBase;
+use App\Queries\Report\Composed\WrittenBy;
 use App\View\Report\ReportFile;
 use Illuminate\Support\Facades\DB;
 use Tests\Feature\World;
+use WaryHeron\Core\Report\Document\Schema;
 
 const THREAD = '01hzzzzzzzzzzzzzzzzzzzzzzz';
 
@@ -57,4 +61,42 @@ it('hands out a figure by its number and its own caption, and no remark', functi
         ->not->toContain(THREAD);
     // the editor's own reader knows the new parts: made and read back, they are the same
     expect(ReportReader::read(ReportReader::make($said), [])['json']['content'][0])->toEqual($said['content'][0]);
+});
+
+it('tells who wrote which of the words that stand, by the pages that they came from', function () {
+    $world = new World();
+    app(OpenReport::class)->execute($world->people['lead'], $world->review);
+    $url = "/reviews/{$world->review->id}/report/text";
+    $send = fn (string $who, int $client) => $this->actingAs($world->people[$who])->postJson("{$url}/exchange", [
+        'schema' => Schema::VERSION,
+        'after' => 0,
+        'client' => $client,
+        'update' => ReportReader::make(['type' => 'doc', 'content' => [
+            ['type' => 'paragraph', 'content' => [['type' => 'text', 'text' => "{$who} wrote three"]]],
+        ]]),
+    ])->assertOk();
+    // each update carries the client that it was made with, which is told by the words themselves
+    foreach (['anna' => 11, 'ben' => 12] as $who => $client) {
+        $send($who, $client);
+    }
+    app(ReadReport::class)->execute(Report::of($world->review)->sole());
+    $blocks = ReportReader::written(ReportBase::of(Report::of($world->review)->sole()));
+    $clientOf = fn (string $words): int => collect($blocks)->flatMap(fn (array $one): array => $one['runs'])->firstWhere('text', $words)['client'];
+    foreach (['anna', 'ben'] as $i => $who) {
+        DB::table('report_updates')->where('client', 11 + $i)->delete();
+        DB::table('report_updates')->insert([
+            'review_id' => $world->review->id,
+            'report_id' => Report::of($world->review)->sole()->id,
+            'seq' => 100 + $i,
+            'data' => '',
+            'client' => $clientOf("{$who} wrote three"),
+            'user_id' => $world->people[$who]->id,
+            'created_at' => now(),
+        ]);
+    }
+    $written = WrittenBy::of(Report::of($world->review)->sole());
+    expect(array_map(fn (array $one): int => $one['words'], $written->people))
+        ->toMatchArray([$world->people['anna']->id => 3, $world->people['ben']->id => 3])
+        ->toHaveKey(WrittenBy::NOBODY);
+    $this->get("{$url}/written?who={$world->people['anna']->id}")->assertOk()->assertSeeText('Ben Strand 3 words')->assertSeeText('there at the beginning');
 });

@@ -12,6 +12,7 @@ use App\Models\Report;
 use App\Models\ReportVersion;
 use App\Models\Review;
 use App\Queries\Report\Composed\ComparedVersions;
+use App\Queries\Report\Composed\WrittenBy;
 use Illuminate\Contracts\View\View;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Http\RedirectResponse;
@@ -42,6 +43,18 @@ final class ReportVersionController extends Controller
             'from' => $from,
             'to' => $to,
             'compared' => $from === null ? null : ComparedVersions::of($report, $from, $to),
+        ]);
+    }
+
+    /** Who wrote which of the words that stand now. */
+    public function written(Request $request, Review $review, ReadReport $read): View
+    {
+        $report = $read->execute(Report::of($review)->firstOrFail());
+
+        return view('report.written', [
+            'review' => $review,
+            'written' => WrittenBy::of($report),
+            'who' => Input::text($request, 'who'),
         ]);
     }
 
