@@ -1,13 +1,25 @@
 @use('WaryHeron\Core\Search\Standing\Every')
 <x-page :title="$strategy->name . ', by itself'" :review="$review" stage="searches" place="searches">
-    @php($isUnderWay = $rounds->contains(fn($one) => $one->ended_at === null))
+    @php
+        $isUnderWay = $rounds->contains(fn($one) => $one->ended_at === null);
+        $runs = $standing !== null && $standing->ended_at === null;
+        $first = $runs ? $standing->next_at : now()->addDay();
+        $doing = [
+            'search' => 'asking the databases',
+            'fetch' => 'fetching',
+            'match' => 'being matched',
+            'join' => 'being joined',
+            'share' => 'being shared out',
+        ];
+    @endphp
     <div class="desk desk-side" @if ($isUnderWay) data-reload-when-done @endif>
         <section class="sheet">
             <x-strategy.head :review="$review" :strategy="$strategy" current="standing" />
-            @if ($standing && $standing->ended_at === null)
+            @if ($runs)
                 <p class="sheet-body">Runs <strong>{{ $standing->every->label() }}</strong>, next on
                     <strong>{{ $standing->next_at->format('j M Y') }}</strong>, in the name of {{ $standing->setter->name }}. Only what is new
-                    is fetched{{ $standing->joins ? ', matched, and joined where it is certain' : ' and matched' }}{{ $standing->people === [] ? '; it waits as the stage is worked.' : ', and shared out among ' . count($standing->people) . ' people.' }}
+                    is fetched{{ $standing->joins ? ', matched, and joined where it is certain' : ' and matched' }};
+                    {{ $standing->people === [] ? 'it waits as the stage is worked.' : 'it is shared out among ' . count($standing->people) . ' people.' }}
                 </p>
             @endif
             @if ($rounds->isEmpty())
@@ -39,7 +51,12 @@
                                     @endforeach
                                 </td>
                                 <td>
-                                    {{ $round->ended_at === null ? ['search' => 'asking the databases', 'fetch' => 'fetching', 'match' => 'being matched', 'join' => 'being joined', 'share' => 'being shared out'][$round->step] ?? '' : ($round->records === 0 ? 'nothing new' : ($round->share_out_id ? 'matched and shared out' : 'matched; it waits')) }}
+                                    {{ match (true) {
+                                        $round->ended_at === null => $doing[$round->step] ?? '',
+                                        $round->records === 0 => 'nothing new',
+                                        $round->share_out_id !== null => 'matched and shared out',
+                                        default => 'matched; it waits',
+                                    } }}
                                     @if ($round->trouble !== '')
                                         <p class="small says-warn">{{ $round->trouble }}</p>
                                     @endif
@@ -62,22 +79,23 @@
                             @endforeach
                         </select></label>
                     <label>First on <input class="input" type="date" name="first" required
-                            value="{{ old('first', ($standing?->ended_at === null ? $standing?->next_at : null)?->format('Y-m-d') ?? now()->addDay()->format('Y-m-d')) }}"></label>
+                            value="{{ old('first', $first->format('Y-m-d')) }}"></label>
                     <label><input type="checkbox" name="joins" value="1" @checked($standing?->joins ?? true)> join what is certain</label>
                     <fieldset class="field">
                         <legend class="field-label">Share out what is new among</legend>
                         @foreach ($screeners as $one)
-                            <label class="block"><input type="checkbox" name="people[]" value="{{ $one->user_id }}" @checked(in_array($one->user_id, $standing?->people ?? [], true))>
+                            <label class="block"><input type="checkbox" name="people[]" value="{{ $one->user_id }}"
+                                    @checked(in_array($one->user_id, $standing?->people ?? [], true))>
                                 {{ $one->user->name }}</label>
                         @endforeach
                         <p class="field-help">Nobody: it waits as the stage is worked.</p>
                     </fieldset>
-                    <button class="button button-go">{{ $standing && $standing->ended_at === null ? 'Change' : 'Run it by itself' }}</button>
+                    <button class="button button-go">{{ $runs ? 'Change' : 'Run it by itself' }}</button>
                     @foreach ($errors->all() as $problem)
                         <p class="field-error" role="alert">{{ $problem }}</p>
                     @endforeach
                 </form>
-                @if ($standing && $standing->ended_at === null)
+                @if ($runs)
                     <div class="sheet-body row">
                         <form method="post" action="{{ route('strategies.standing.now', [$review, $strategy]) }}">@csrf<button class="button">Look now</button></form>
                         <form method="post" action="{{ route('strategies.standing.end', [$review, $strategy]) }}">@csrf @method('delete')<button

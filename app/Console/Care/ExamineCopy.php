@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Console;
+namespace App\Console\Care;
 
 use App\Models\FullText;
 use Carbon\CarbonImmutable;
