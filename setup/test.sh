@@ -21,9 +21,12 @@ run_tests() {
         quick) suites=(Core Feature) ;;
     esac
     spent "setting up"
+    # what reads the code takes what the tests leave of the processor, and is heard at the end
+    local reading="" read_says
     if [ "$part" = all ]; then
-        read_the_code || exit 1
-        spent "reading the code"
+        read_says="$(mktemp)"
+        (renice -n 19 "$BASHPID" >/dev/null 2>&1; read_the_code) >"$read_says" 2>&1 &
+        reading=$!
     fi
     case "$part" in
         all | quick)
@@ -88,6 +91,12 @@ run_tests() {
         fi
         spent "$suite"
     done
+    if [ -n "$reading" ]; then
+        wait "$reading" || failed=1
+        cat "$read_says"
+        rm -f "$read_says"
+        spent "reading the code, beside all that"
+    fi
     step "Where the time went"
     printf '%s' "$SPENT"
     return $failed

@@ -7,9 +7,10 @@ namespace App\Console\Care;
 use App\Models\FullText;
 use Carbon\CarbonImmutable;
 use Illuminate\Console\Command;
-use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
+use Symfony\Component\Console\Input\ArrayInput;
+use Symfony\Component\Console\Output\BufferedOutput;
 use Symfony\Component\Process\ExecutableFinder;
 
 /** Says what a running copy is well or ill of, a line each; ends with 1 where something has to be done. */
@@ -95,8 +96,9 @@ final class ExamineCopy extends Command
 
     private function invariants(): void
     {
-        $isRight = Artisan::call('heron:check-states') === 0;
-        $lines = explode("\n", trim(Artisan::output()));
+        $said = new BufferedOutput();
+        $isRight = $this->resolveCommand(CheckStates::class)->run(new ArrayInput([]), $said) === 0;
+        $lines = explode("\n", trim($said->fetch()));
         $this->say('Decisions', (string) end($lines), $isRight);
         $open = DB::table('pg_trigger')
             ->join('pg_class', 'pg_class.oid', '=', 'pg_trigger.tgrelid')

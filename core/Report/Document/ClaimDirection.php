@@ -29,7 +29,23 @@ final class ClaimDirection
     private const DENIED = '/\b(?:not|no|nor|never|neither|hardly|without)\b/iu';
 
     /** What follows one of these says where and of whom, not of what. */
-    private const PLACES = ['in', 'with', 'among', 'of', 'during', 'after', 'before', 'at', 'on', 'by', 'for', 'from', 'between', 'under', 'to'];
+    private const PLACES = [
+        'in',
+        'with',
+        'among',
+        'of',
+        'during',
+        'after',
+        'before',
+        'at',
+        'on',
+        'by',
+        'for',
+        'from',
+        'between',
+        'under',
+        'to',
+    ];
 
     private const ENDS = ['was', 'were', 'is', 'are', 'did', 'does', 'do', 'had', 'has', 'have'];
 

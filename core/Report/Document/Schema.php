@@ -19,7 +19,15 @@ final class Schema
 
     private const MOST = 200_000;
 
-    private const BLOCKS = ['paragraph', 'heading', 'bulletList', 'orderedList', 'blockquote', 'table', Node::LIVE_BLOCK];
+    private const BLOCKS = [
+        'paragraph',
+        'heading',
+        'bulletList',
+        'orderedList',
+        'blockquote',
+        'table',
+        Node::LIVE_BLOCK,
+    ];
 
     private const INLINE = [Node::TEXT, 'hardBreak', Node::LIVE_NUMBER, Node::CITE, Node::FOOTNOTE, Node::BLOCK_REF];
 
@@ -68,7 +76,10 @@ final class Schema
     {
         $data = json_decode($json, true, 2 * self::DEEPEST + 10);
 
-        return is_array($data) ? self::node($data) : throw BadDocument::at('the beginning', 'this is no JSON, or too deep');
+        return is_array($data) ? self::node($data) : throw BadDocument::at(
+            'the beginning',
+            'this is no JSON, or too deep',
+        );
     }
 
     /**
@@ -148,7 +159,10 @@ final class Schema
                 'key' => self::isKey($value),
                 default => is_string($value) && mb_strlen($value) <= 4000 && mb_check_encoding($value, 'UTF-8'),
             };
-            $attrs[$name] = $isRight ? $value : throw BadDocument::at($path, "“{$name}” of “{$type}” is not as it should be");
+            $attrs[$name] = $isRight ? $value : throw BadDocument::at(
+                $path,
+                "“{$name}” of “{$type}” is not as it should be",
+            );
         }
 
         return $attrs;

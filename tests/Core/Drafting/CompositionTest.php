@@ -46,7 +46,9 @@ it('counts what papers say, each count a claim that rests on just those', functi
         draftPaper('b', Direction::Less),
         draftPaper('c', Direction::NoDifference),
     );
-    expect(wordsOf($sections['summary']))->toBe('Of 3 papers with an answer on “sleepiness”, 2 report less of it and 1 reports no difference.');
+    expect(wordsOf($sections['summary']))->toBe(
+        'Of 3 papers with an answer on “sleepiness”, 2 report less of it and 1 reports no difference.',
+    );
     foreach ($sections['summary']->paragraphs[0]->pieces as $piece) {
         expect(preg_match('/^(\d+) /', $piece->text, $count) !== 1 || count($piece->papers) === (int) $count[1])->toBeTrue();
     }
@@ -89,7 +91,10 @@ it('says so where nothing answers', function () {
 
 it('groups by outcome where a question has several, and by nothing where it asks for no direction', function () {
     $read = fn (string $text): PlainQuestion => (new Scout())->question($text);
-    $outcomes = [...$read('Does a nap reduce errors?')->of(ConceptRole::Outcome), ...$read('Does a nap reduce sleepiness?')->of(ConceptRole::Outcome)];
+    $outcomes = [
+        ...$read('Does a nap reduce errors?')->of(ConceptRole::Outcome),
+        ...$read('Does a nap reduce sleepiness?')->of(ConceptRole::Outcome),
+    ];
     $two = composed(
         new PlainQuestion('Does a nap reduce errors or sleepiness?', QuestionKind::Effect, $outcomes),
         draftPaper('a', Direction::Less, 'Errors fell by 3%.'),

@@ -37,7 +37,15 @@ it('answers a criterion with the words that it rests on, and why', function (
         ->and($reading->reason)->not->toBe('');
 })->with([
     'people who were counted' => [CriterionKind::People, 'nurses', 'Lamps at night', LAMPS, 'yes', 'firm', '84 nurses'],
-    'other people, by the title' => [CriterionKind::People, 'nurses', 'Lamps for bus drivers', 'We asked 30 drivers. They slept.', 'no', 'firm', 'bus drivers'],
+    'other people, by the title' => [
+        CriterionKind::People,
+        'nurses',
+        'Lamps for bus drivers',
+        'We asked 30 drivers. They slept.',
+        'no',
+        'firm',
+        'bus drivers',
+    ],
     'nobody named' => [CriterionKind::People, 'nurses', 'Lamps', 'Lamps were tried. They shone.', 'unclear', 'check', ''],
     'a finding' => [CriterionKind::Outcome, 'errors', 'Lamps', LAMPS, 'yes', 'firm', '12% lower'],
     'not looked at' => [CriterionKind::Outcome, 'sleep', 'Lamps', LAMPS, 'no', 'firm', 'not measured'],
@@ -45,7 +53,15 @@ it('answers a criterion with the words that it rests on, and why', function (
     'alternatives' => [CriterionKind::Named, 'intensive care or wards', 'Lamps', LAMPS, 'yes', 'firm', 'wards'],
     'where it was goes without saying' => [CriterionKind::Named, 'intensive care', 'Lamps', LAMPS, 'unclear', 'check', ''],
     'figures of its own' => [CriterionKind::OwnFindings, '', 'Lamps', LAMPS, 'yes', 'firm', '12% lower'],
-    'a letter' => [CriterionKind::OwnFindings, '', 'Letter on lamps', 'The authors do not say who paid. Errors fell by 3%.', 'no', 'firm', 'Letter'],
+    'a letter' => [
+        CriterionKind::OwnFindings,
+        '',
+        'Letter on lamps',
+        'The authors do not say who paid. Errors fell by 3%.',
+        'no',
+        'firm',
+        'Letter',
+    ],
     'a plan' => [
         CriterionKind::OwnFindings, '', 'Lamps: protocol of a trial', 'Nurses will be randomised. Errors will be measured.', 'no', 'firm', 'protocol',
     ],
@@ -61,7 +77,10 @@ it('takes the parts of a question for its criteria', function (string $question,
     expect(array_map(fn (AskedCriterion $one): string => $one->asks(), $criteria))
         ->toBe([...$asked, 'Does it report findings of its own, not a plan, a comment or a review?']);
 })->with([
-    ['Do ceiling lifts reduce back pain in nurses?', ['Did it study “nurses”?', 'Is it about “ceiling lifts”?', 'Does it report on “back pain”?']],
+    [
+        'Do ceiling lifts reduce back pain in nurses?',
+        ['Did it study “nurses”?', 'Is it about “ceiling lifts”?', 'Does it report on “back pain”?'],
+    ],
     ['Which instruments measure alarm fatigue in nurses?', ['Did it study “nurses”?', 'Does it report on “alarm fatigue”?']],
 ]);
 

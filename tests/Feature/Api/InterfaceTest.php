@@ -132,7 +132,10 @@ it('goes through a list page by page, each row once', function (int $limit) {
 it('says what is wrong with a question, and answers it by filters that it knows', function () {
     $world = screened();
     $program = Program::of($world, 'lead');
-    $program('GET', '/items?stage=1')->assertStatus(400)->assertJsonPath('detail', fn (string $says): bool => str_contains($says, 'stage_id'));
+    $program('GET', '/items?stage=1')->assertStatus(400)->assertJsonPath(
+        'detail',
+        fn (string $says): bool => str_contains($says, 'stage_id'),
+    );
     $program('GET', '/items?after=here')->assertStatus(400);
     $program('GET', '/nothing')->assertNotFound()->assertHeader('Content-Type', 'application/problem+json');
     $program('GET', '/items?state=waiting')->assertJsonCount(3, 'data');
@@ -163,7 +166,10 @@ it('decides and takes back in the name of its person, and hides from it what is 
     expect(json_encode($two('GET', '/log')->json()))->not->toContain('include');
     $one('GET', '/decisions')->assertJsonCount(1, 'data');
     $one('DELETE', "/items/{$item->id}/decision")->assertNoContent();
-    $one('POST', "/items/{$item->id}/decision", ['verdict' => 'exclude'])->assertStatus(422)->assertJsonPath('errors.criterion.0', fn ($says) => $says !== '');
+    $one('POST', "/items/{$item->id}/decision", ['verdict' => 'exclude'])->assertStatus(422)->assertJsonPath(
+        'errors.criterion.0',
+        fn ($says) => $says !== '',
+    );
     $one('POST', "/items/{$item->id}/decision", ['verdict' => 'include']);
     $two('POST', "/items/{$item->id}/decision", ['verdict' => 'include'])->assertJsonPath('item.state', 'included');
     $two('GET', "/decisions?item_id={$item->id}")->assertJsonCount(2, 'data');
@@ -222,7 +228,10 @@ it('is described as it is: every address, and every answer by its schema', funct
     foreach (Route::getRoutes() as $route) {
         foreach (str_starts_with($route->uri(), 'api/v1') ? array_diff($route->methods(), ['HEAD']) : [] as $method) {
             $names = str_contains($route->uri(), '{listing}') ? array_keys(Listings::all()) : [''];
-            array_push($there, ...array_map(fn (string $name): string => "{$method} ".str_replace('{listing}', $name, $route->uri()), $names));
+            array_push(
+                $there,
+                ...array_map(fn (string $name): string => "{$method} ".str_replace('{listing}', $name, $route->uri()), $names),
+            );
         }
     }
     expect($described)->toEqualCanonicalizing($there);

@@ -30,14 +30,21 @@ const LIT_NIGHTS = [
         'AU' => 'Varga, T',
         'AB' => 'Forty nurses will be randomised to a planned nap or to none. Sleepiness will be measured at six. Recruitment has started.',
     ],
-    ['TI' => 'Raised nap of cotton blankets', 'AU' => 'Wool, C', 'AB' => 'We weighed dust from 40 blankets with a raised nap. Sleepiness was not measured.'],
+    [
+        'TI' => 'Raised nap of cotton blankets',
+        'AU' => 'Wool, C',
+        'AB' => 'We weighed dust from 40 blankets with a raised nap. Sleepiness was not measured.',
+    ],
 ];
 
 function drafted(World $world): Draft
 {
     $world->deliver(LIT_NIGHTS);
     test()->actingAs($world->people['specialist'])
-        ->post("/reviews/{$world->review->id}/scouting", ['question' => 'Does a planned nap reduce sleepiness in nurses?', 'sources' => [], 'draft' => 1])
+        ->post(
+            "/reviews/{$world->review->id}/scouting",
+            ['question' => 'Does a planned nap reduce sleepiness in nurses?', 'sources' => [], 'draft' => 1],
+        )
         ->assertSessionHasNoErrors();
 
     return Draft::query()->where('review_id', $world->review->id)->sole();
@@ -118,7 +125,9 @@ it('lets people overrule an answer and a paper, and goes back to the machine’s
     expect(fitting($draft))->toContain('Haldor');
     $this->get(draftUrl($draft))->assertSeeText('No person has confirmed or changed');
     $this->put(draftUrl($draft, "/papers/{$paper}"), ['ruling' => 'out']);
-    $this->get(draftUrl($draft))->assertSeeText('People changed 1 criterion, paper or item')->assertSeeText('Of 1 paper with an answer on “sleepiness”, 1 reports no difference.');
+    $this->get(draftUrl($draft))->assertSeeText('People changed 1 criterion, paper or item')->assertSeeText(
+        'Of 1 paper with an answer on “sleepiness”, 1 reports no difference.',
+    );
     $this->put(draftUrl($draft, "/papers/{$paper}"), ['ruling' => 'perhaps'])->assertSessionHasErrors('ruling');
 });
 

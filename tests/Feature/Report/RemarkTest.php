@@ -20,12 +20,18 @@ it('keeps what people say about words of the report, tells who spoke before, and
     app(OpenReport::class)->execute($world->people['lead'], $world->review);
     $url = "/reviews/{$world->review->id}/report/text/remarks/".THREAD;
     $this->actingAs($world->people['lead'])->postJson($url, ['body' => 'Is this so? <b>'])->assertOk()->assertJsonPath('ended', false);
-    $this->actingAs($world->people['anna'])->postJson($url, ['body' => 'Yes.'])->assertJsonCount(2, 'said')->assertJsonPath('said.1.by', 'Anna Kolbe');
+    $this->actingAs($world->people['anna'])->postJson($url, ['body' => 'Yes.'])->assertJsonCount(2, 'said')->assertJsonPath(
+        'said.1.by',
+        'Anna Kolbe',
+    );
     $this->postJson($url, ['ends' => true])->assertJsonPath('ended', true);
     $this->postJson($url, ['body' => 'One thing more'])->assertJsonPath('ended', true);
     $this->postJson($url, ['ends' => false])->assertJsonPath('ended', false);
     $this->postJson($url, [])->assertStatus(422);
-    $this->getJson("/reviews/{$world->review->id}/report/text/standing")->assertJsonPath('remarks.'.THREAD.'.said.0.body', 'Is this so? <b>');
+    $this->getJson("/reviews/{$world->review->id}/report/text/standing")->assertJsonPath(
+        'remarks.'.THREAD.'.said.0.body',
+        'Is this so? <b>',
+    );
     expect($world->people['lead']->notifications()->where('data->kind', 'mention')->first()->data['url'])->toEndWith('#remark-'.THREAD)
         ->and($world->people['anna']->notifications()->count())->toBe(0);
     $this->actingAs($world->people['observer'])->postJson($url, ['body' => 'I too'])->assertForbidden();
@@ -41,7 +47,11 @@ it('hands out a figure by its number and its own caption, and no remark', functi
         'type' => 'liveBlock',
         'attrs' => ['id' => $id, 'kind' => $kind, 'source' => '', 'caption' => $caption],
     ];
-    $text = fn (string $words, array ...$marks): array => ['type' => 'text', 'text' => $words, ...($marks === [] ? [] : ['marks' => $marks])];
+    $text = fn (string $words, array ...$marks): array => [
+        'type' => 'text',
+        'text' => $words,
+        ...($marks === [] ? [] : ['marks' => $marks]),
+    ];
     $said = ['type' => 'doc', 'content' => [
         ['type' => 'paragraph', 'content' => [
             $text('As '),
@@ -98,5 +108,7 @@ it('tells who wrote which of the words that stand, by the pages that they came f
     expect(array_map(fn (array $one): int => $one['words'], $written->people))
         ->toMatchArray([$world->people['anna']->id => 3, $world->people['ben']->id => 3])
         ->toHaveKey(WrittenBy::NOBODY);
-    $this->get("{$url}/written?who={$world->people['anna']->id}")->assertOk()->assertSeeText('Ben Strand 3 words')->assertSeeText('there at the beginning');
+    $this->get("{$url}/written?who={$world->people['anna']->id}")->assertOk()->assertSeeText('Ben Strand 3 words')->assertSeeText(
+        'there at the beginning',
+    );
 });

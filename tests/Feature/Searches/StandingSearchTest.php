@@ -62,7 +62,9 @@ it('looks by itself when it is time: only what is new comes in, is matched and s
         ->and($world->review->matchings()->count())->toBe(1)
         ->and($standing->refresh()->next_at->gt(now()->addDays(26)))->toBeTrue()
         ->and(DB::table('assignments')->where('share_out_id', $round->share_out_id)->count())->toBeGreaterThanOrEqual(2 * $new);
-    expect($world->people['lead']->notifications()->where('data->kind', 'found')->sole()->data['text'])->toContain("{$round->records} new records")
+    expect($world->people['lead']->notifications()->where('data->kind', 'found')->sole()->data['text'])->toContain(
+        "{$round->records} new records",
+    )
         ->and($world->people['anna']->notifications()->where('data->kind', 'share')->exists())->toBeTrue();
     $this->get("/reviews/{$world->review->id}/searches/{$strategy->id}/standing")
         ->assertOk()
