@@ -9,6 +9,7 @@ use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
 use Illuminate\Http\Middleware\HandleCors;
+use Illuminate\Support\Facades\Route;
 
 $app = Application::configure(basePath: dirname(__DIR__))
     ->withRouting(
@@ -16,6 +17,7 @@ $app = Application::configure(basePath: dirname(__DIR__))
         api: __DIR__.'/../routes/api.php',
         apiPrefix: 'api/v1',
         health: '/up',
+        then: fn () => Route::group([], __DIR__.'/../routes/health.php'),
     )
     // the benchmarks' commands are there where development's classes are
     ->withCommands([__DIR__.'/../app/Console', ...class_exists(Commands::class) ? Commands::ALL : []])

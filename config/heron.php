@@ -67,5 +67,8 @@ return [
     'document_answers' => 5000,
 
     // What the delivered files and PDFs of one review may come to in all.
+    // what whoever asks /metrics has to show; without one there are none
+    'metrics_token' => env('HERON_METRICS_TOKEN', ''),
+
     'review_gigabytes' => (float) env('HERON_REVIEW_GB', 20),
 ];

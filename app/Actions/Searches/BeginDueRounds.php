@@ -6,6 +6,7 @@ namespace App\Actions\Searches;
 
 use App\Actions\Shared\Refused;
 use App\Models\StandingSearch;
+use App\Queries\Shared\CopyHealth;
 use Illuminate\Support\Facades\DB;
 
 /** Begins the rounds that are due. Workers ask it whenever they look for work; it looks itself once a minute. */
@@ -24,6 +25,7 @@ final class BeginDueRounds
         $now = microtime(true);
         if ($now >= self::$next) {
             self::$next = $now + self::SECONDS;
+            CopyHealth::beat();
             $this->execute();
         }
     }

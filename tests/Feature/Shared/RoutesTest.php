@@ -40,6 +40,8 @@ const WITHOUT_POLICY = [
     'tasks',
     'tasks.seen',
     'api.description',
+    'ready',
+    'metrics',
 ];
 
 function heronRoutes(): array

@@ -60,16 +60,7 @@ final class WorkController extends Controller
 
     public function decide(VerdictRequest $request, Review $review, Item $item, RecordDecision $record): JsonResponse
     {
-        $decision = $record->execute(
-            $this->me($request),
-            $item->setRelation('review', $review),
-            $request->verdict(),
-            $request->criterion(),
-            $request->note(),
-            $request->has('seen') ? $request->string('seen')->value() : null,
-            $request->input('key'),
-            $request->answers(),
-        );
+        $decision = $request->keptBy($record, $this->me($request), $item->setRelation('review', $review));
 
         return $this->decided($request, $review, $decision);
     }

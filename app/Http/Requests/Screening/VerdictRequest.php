@@ -4,10 +4,13 @@ declare(strict_types=1);
 
 namespace App\Http\Requests\Screening;
 
+use App\Actions\Screening\RecordDecision;
 use App\Models\Criterion;
+use App\Models\Decision;
 use App\Models\Item;
 use App\Models\Review;
 use App\Models\Stage;
+use App\Models\User;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
@@ -78,6 +81,21 @@ final class VerdictRequest extends FormRequest
     public function answers(): array
     {
         return array_filter((array) $this->input('answers'), is_string(...));
+    }
+
+    /** Keeps what was decided, as it was given. */
+    public function keptBy(RecordDecision $record, User $by, Item $item): Decision
+    {
+        return $record->execute(
+            $by,
+            $item,
+            $this->verdict(),
+            $this->criterion(),
+            $this->note(),
+            $this->has('seen') ? $this->string('seen')->value() : null,
+            $this->input('key'),
+            $this->answers(),
+        );
     }
 
     public function note(): string

@@ -1,0 +1,73 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Queries\Shared;
+
+use Illuminate\Support\Facades\Cache;
+use Illuminate\Support\Facades\DB;
+
+/** How a running copy is, in numbers that cost nothing to count. */
+final class CopyHealth
+{
+    /** Under which a worker says that it is there, each minute. */
+    public const BEAT = 'worker beat';
+
+    /** A worker that has not been heard of for so long is not there. */
+    private const SILENT = 300;
+
+    /** @return array{database: bool, storage: bool, workers: bool} */
+    public static function ready(): array
+    {
+        try {
+            $database = DB::scalar('SELECT 1') === 1;
+            $beat = Cache::get(self::BEAT);
+        } catch (\Throwable) {
+            return ['database' => false, 'storage' => is_writable(storage_path('app')), 'workers' => false];
+        }
+
+        return [
+            'database' => $database,
+            'storage' => is_writable(storage_path('app')),
+            'workers' => is_int($beat) && now()->getTimestamp() - $beat < self::SILENT,
+        ];
+    }
+
+    public static function beat(): void
+    {
+        Cache::put(self::BEAT, now()->getTimestamp(), self::SILENT);
+    }
+
+    /** @return array<string, array{string, string, float}> kind, what it is, and its value, by name; large tables as the planner knows them */
+    public static function numbers(): array
+    {
+        $rows = DB::table('pg_class')
+            ->whereIn('relname', ['publications', 'records', 'decisions', 'answers', 'log_entries'])
+            ->where('relkind', 'r')
+            ->pluck('reltuples', 'relname');
+        $oldest = DB::table('jobs')
+            ->whereNull('reserved_at')
+            ->where('available_at', '<=', now()->getTimestamp())
+            ->selectRaw('count(*) AS n, min(available_at) AS at')
+            ->first();
+        $numbers = [
+            'heron_reviews' => ['gauge', 'reviews there are', (float) DB::table('reviews')->count()],
+            'heron_people' => ['gauge', 'people who may sign in', (float) DB::table('users')->whereNull('removed_at')->count()],
+            'heron_jobs_waiting' => ['gauge', 'pieces of background work that wait', (float) ($oldest->n ?? 0)],
+            'heron_jobs_oldest_seconds' => ['gauge', 'for how long the oldest of them waits', $oldest?->at === null
+                ? 0.0
+                : (float) (now()->getTimestamp() - (int) $oldest->at)],
+            'heron_tasks_failed_day' => ['gauge', 'background work that failed within a day', (float) DB::table('tasks')
+                ->where('state', 'failed')
+                ->where('finished_at', '>', now()->subDay())
+                ->count()],
+            'heron_database_bytes' => ['gauge', 'what the database takes', (float) DB::scalar('SELECT pg_database_size(current_database())')],
+            'heron_disk_free_bytes' => ['gauge', 'what the disk has left', (float) disk_free_space(storage_path())],
+        ];
+        foreach ($rows as $table => $estimate) {
+            $numbers["heron_{$table}_about"] = ['gauge', "rows of {$table}, about", max(0.0, (float) $estimate)];
+        }
+
+        return $numbers;
+    }
+}
