@@ -117,6 +117,9 @@ Route::middleware('throttle:reading')->group(function (): void {
     Route::get('/read/{token}/decisions', [ReadingController::class, 'decisions'])->name('reading.decisions');
     Route::get('/read/{token}/papers/{paper}', [ReadingController::class, 'paper'])->name('reading.paper');
 });
+Route::post('/read/{token}/comments', [ReadingController::class, 'comment'])
+    ->middleware('throttle:unlock')
+    ->name('reading.comment');
 Route::post('/read/{token}', [ReadingController::class, 'unlock'])->middleware('throttle:unlock')->name('reading.unlock');
 
 Route::middleware('auth')->group(function (): void {
@@ -398,6 +401,7 @@ Route::prefix('/reviews/{review}')
             Route::post('/report/versions-of-review', [ReportController::class, 'closeVersion'])->name('report.versions.close');
             Route::delete('/report/versions-of-review', [ReportController::class, 'takeBackVersion'])->name('report.versions.back');
             Route::post('/report/links', [ReadingLinkController::class, 'store'])->name('report.links.store');
+            Route::post('/report/comments/{readerComment}/seen-to', [ReadingLinkController::class, 'seenTo'])->name('report.comments.seen');
             Route::post('/report/links/{link}/revoke', [ReadingLinkController::class, 'revoke'])->name('report.links.revoke');
             Route::put('/report/flow', [ReportController::class, 'word'])->name('report.word');
             Route::put('/question', [QuestionController::class, 'update'])->name('question.update');

@@ -18,6 +18,8 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property ?Carbon $expires_at
  * @property ?Carbon $revoked_at
  * @property bool $with_texts whether the papers of included studies can be opened
+ * @property bool $with_names whether it is told who decided
+ * @property bool $with_comments whether readers can say something to the team
  * @property int $visits
  * @property string $user_id
  * @property Carbon $created_at
@@ -27,7 +29,7 @@ final class ReadingLink extends Model
 {
     protected $table = 'reading_links';
 
-    protected $attributes = ['visits' => 0, 'with_texts' => false];
+    protected $attributes = ['visits' => 0, 'with_texts' => false, 'with_names' => false, 'with_comments' => false];
 
     protected $hidden = ['token_hash', 'password_hash'];
 
@@ -54,6 +56,13 @@ final class ReadingLink extends Model
 
     protected function casts(): array
     {
-        return ['expires_at' => 'immutable_datetime', 'revoked_at' => 'immutable_datetime', 'visits' => 'integer', 'with_texts' => 'boolean'];
+        return [
+            'expires_at' => 'immutable_datetime',
+            'revoked_at' => 'immutable_datetime',
+            'visits' => 'integer',
+            'with_texts' => 'boolean',
+            'with_names' => 'boolean',
+            'with_comments' => 'boolean',
+        ];
     }
 }

@@ -172,6 +172,12 @@ final class Review extends Model
         return $this->hasMany(ReadingLink::class);
     }
 
+    /** @return HasMany<ReaderComment, $this> */
+    public function readerComments(): HasMany
+    {
+        return $this->hasMany(ReaderComment::class);
+    }
+
     /** @return HasMany<MadeFile, $this> made in the background, to be taken away */
     public function files(): HasMany
     {

@@ -14,6 +14,7 @@ enum NoticeKind: string
     case StageDone = 'stage';
     case Draft = 'draft';
     case Found = 'found';
+    case Reader = 'reader';
 
     public function label(): string
     {
@@ -24,6 +25,7 @@ enum NoticeKind: string
             self::Proposal => 'somebody proposes how to settle what I judged',
             self::StageDone => 'a stage of a review I lead is done',
             self::Found => 'a search that runs by itself brought something',
+            self::Reader => 'somebody outside comments on a report that I lead',
             self::Draft => 'a draft that I asked for is there',
         };
     }

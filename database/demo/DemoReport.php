@@ -5,12 +5,15 @@ declare(strict_types=1);
 namespace Database\Demo;
 
 use App\Actions\Report\GiveReadingLink;
+use App\Actions\Report\HearReader;
 use App\Actions\Report\KeepVersion;
 use App\Actions\Report\OpenReport;
 use App\Actions\Report\SetClaim;
 use App\Files\Out\ReportReader;
 use App\Models\Passage;
+use App\Models\ReadingLink;
 use App\Models\Report;
+use App\Models\ReportVersion;
 use App\Models\Review;
 use App\Models\User;
 use App\Queries\Report\Composed\FindingsDraft;
@@ -45,6 +48,7 @@ final readonly class DemoReport
         private SetClaim $claim,
         private KeepVersion $keep,
         private GiveReadingLink $links,
+        private HearReader $hear,
     ) {
     }
 
@@ -67,7 +71,20 @@ final readonly class DemoReport
         }
         self::replace($report, self::filled($written, $sections));
         $this->keep->execute($by, $report, 'First draft, for the team');
-        $this->links->execute($by, $review, 'The ward that asked for the review', null, CarbonImmutable::now()->addMonths(6));
+        $this->readBy('The ward that asked for the review', $by, $review);
+    }
+
+    /** An address at which somebody has said something. */
+    private function readBy(string $whom, User $by, Review $review): void
+    {
+        $this->links->execute($by, $review, $whom, null, CarbonImmutable::now()->addMonths(6), ['comments']);
+        $this->hear->execute(
+            ReadingLink::query()->where('review_id', $review->id)->sole(),
+            ReportVersion::query()->where('review_id', $review->id)->sole(),
+            'Head nurse, ward 4',
+            'Background',
+            'Our nights are twelve hours long. Do the studies say anything about shifts of that length?',
+        );
     }
 
     /**

@@ -169,7 +169,7 @@ it('has two speak about words of the text, and a figure named by its number wher
     expect($tunde->axe())->toBe([]);
     $karin->visit('/notices')->sees('answered your remark on the report');
 
-    types($tunde, 0, ' See ')->press('Figure or table')->press('Figure 1');
+    types($tunde, 0, ' See ')->press('Figure or table')->press('Figure 1 Flow of records');
     $tunde->until(
         fn (): bool => $tunde->driver->findElements(WebDriverBy::xpath('//p//span[contains(@class, "block-ref") and . = "Figure 1"]')) !== [],
         'the figure is not named',

@@ -9,6 +9,7 @@ use App\Models\ReadingLink;
 use App\Models\Review;
 use App\Models\User;
 use Carbon\CarbonImmutable;
+use Illuminate\Support\Arr;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Hash;
 use Illuminate\Support\Str;
@@ -20,21 +21,41 @@ final readonly class GiveReadingLink
     {
     }
 
-    /** @return string the token of the address, which is kept nowhere */
-    public function execute(User $by, Review $review, string $name, ?string $password, ?CarbonImmutable $expires, bool $withTexts = false): string
-    {
+    /** What the team lets out or in by an address only where it says so, as the Log words it. */
+    public const WISHES = [
+        'texts' => 'the full texts',
+        'names' => 'who decided',
+        'comments' => 'room for comments',
+    ];
+
+    /**
+     * @param  list<key-of<self::WISHES>>  $wishes
+     * @return string the token of the address, which is kept nowhere
+     */
+    public function execute(
+        User $by,
+        Review $review,
+        string $name,
+        ?string $password = null,
+        ?CarbonImmutable $expires = null,
+        array $wishes = [],
+    ): string {
         $token = Str::random(40);
-        DB::transaction(function () use ($by, $review, $name, $password, $expires, $withTexts, $token): void {
+        DB::transaction(function () use ($by, $review, $name, $password, $expires, $wishes, $token): void {
             ReadingLink::query()->create([
                 'review_id' => $review->id,
                 'name' => $name,
                 'token_hash' => hash('sha256', $token),
                 'password_hash' => $password === null ? null : Hash::make($password),
                 'expires_at' => $expires,
-                'with_texts' => $withTexts,
+                'with_texts' => in_array('texts', $wishes, true),
+                'with_names' => in_array('names', $wishes, true),
+                'with_comments' => in_array('comments', $wishes, true),
                 'user_id' => $by->id,
             ]);
-            ($this->log)($review, $by, 'text.link', "Gave “{$name}” a reading link to the report".($withTexts ? ' and the full texts' : ''));
+            $with = Arr::join(array_map(fn (string $one): string => self::WISHES[$one], $wishes), ', ', ' and ');
+            $words = "Gave “{$name}” a reading link to the report".($with === '' ? '' : ", with {$with}");
+            ($this->log)($review, $by, 'text.link', $words);
         });
 
         return $token;

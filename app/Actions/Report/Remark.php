@@ -33,10 +33,10 @@ final readonly class Remark
                 'ends' => $ends,
                 'created_at' => now(),
             ]);
-            $words = match ($ends) {
-                true => 'Ended a remark on the report',
-                false => 'Opened a remark on the report again',
-                default => 'Remarked on words of the report',
+            [$words, $told] = match ($ends) {
+                true => ['Ended a remark on the report', 'ended your remark on the report'],
+                false => ['Opened a remark on the report again', 'opened your remark on the report again'],
+                default => ['Remarked on words of the report', 'answered your remark on the report'],
             };
             ($this->log)($report->review_id, $by, 'text.remark', $words, $report, ['thread' => $thread]);
             $others = DB::table('report_remarks')
@@ -50,7 +50,7 @@ final readonly class Remark
                 array_values($others),
                 NoticeKind::Mentioned,
                 $report->review,
-                "{$by->name} answered your remark on the report",
+                "{$by->name} {$told}",
                 route('report.text', $report->review_id, false)."#remark-{$thread}",
             );
         });

@@ -8,6 +8,9 @@
                     <th scope="col">Report</th>
                     <th scope="col">Decision</th>
                     <th scope="col">Reason</th>
+                    @if ($deciders !== null)
+                        <th scope="col">Decided by</th>
+                    @endif
                 </tr>
             </thead>
             <tbody>
@@ -23,6 +26,9 @@
                         </td>
                         <td>{{ $one->state }}</td>
                         <td>{{ $one->reason }}</td>
+                        @if ($deciders !== null)
+                            <td>{{ $deciders[$one->id] ?? '' }}</td>
+                        @endif
                     </tr>
                 @endforeach
             </tbody>

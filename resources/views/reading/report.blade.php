@@ -14,4 +14,7 @@
             </section>
         @endif
     </article>
+    @if ($said !== null)
+        @include('reading.comments')
+    @endif
 </x-page>

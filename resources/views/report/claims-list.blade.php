@@ -3,8 +3,9 @@
     @foreach ($claims as $claim)
         <li id="claim-{{ $claim['n'] }}">
             @forelse ($claim['evidence'] as $one)
-                <p><strong>{{ $one['study'] }}</strong>{{ $one['says'] !== '' ? ", {$one['says']}" : '' }}@if ($one['quote'] !== '')
-                        : <q>{{ $one['quote'] }}</q> ({{ $one['where'] }})
+                <p><strong>{{ $one['study'] }}</strong>{{ $one['says'] !== '' ? ", {$one['says']}" : '' }}{{ $one['quote'] !== '' ? ':' : '' }}
+                    @if ($one['quote'] !== '')
+                        <q>{{ $one['quote'] }}</q> ({{ $one['where'] }})
                     @endif
                 </p>
             @empty

@@ -7,7 +7,7 @@
             @forelse ($notices as $notice)
                 <form class="section" method="post" action="{{ route('notices.read') }}">@csrf <input type="hidden" name="notice"
                         value="{{ $notice->id }}">
-                    <button class="button-plain text-left">
+                    <button class="button-plain text-left -ml-2">
                         @if ($notice->read_at === null)
                             <strong>{{ $notice->data['text'] }}</strong>@else{{ $notice->data['text'] }}
                         @endif

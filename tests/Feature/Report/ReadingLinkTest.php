@@ -2,9 +2,12 @@
 
 namespace Tests\Feature\Report;
 
+use App\Actions\Report\HearReader;
 use App\Actions\Report\KeepVersion;
 use App\Actions\Report\OpenReport;
 use App\Models\FullText;
+use App\Models\LogEntry;
+use App\Models\ReaderComment;
 use App\Models\ReadingLink;
 use App\Models\Report;
 use Illuminate\Support\Facades\Auth;
@@ -150,4 +153,63 @@ it('gives the papers of included studies where the team says so, and no others',
     stranger("{$with}/papers/{$out}")->assertNotFound();
     $locked = given($at, ['texts' => 1, 'password' => 'lamps at night']);
     stranger("{$locked}/papers/{$in}")->assertNotFound();
+});
+
+it('hears what readers say where the team wishes it, and shows it to the team and to who reads by the same address', function () {
+    $at = published();
+    $lead = $at->world->people['lead'];
+    $links = "/reviews/{$at->world->review->id}/report/links";
+    [$silent, $open, $other] = [given($at), given($at, ['name' => 'The ward', 'comments' => 1]), given($at, ['name' => 'A journal', 'comments' => 1])];
+    $said = ['name' => 'Head nurse', 'about' => 'Background', 'body' => "Twelve hours?\n<script>alert(1)</script>"];
+    stranger($silent)->assertDontSee('Send to the team');
+    $this->post("{$silent}/comments", $said)->assertNotFound();
+    stranger($open)->assertOk()->assertSee('Send to the team');
+
+    $this->post("{$open}/comments", [...$said, 'body' => ' '])->assertSessionHasErrors('body');
+    $this->post("{$open}/comments", [...$said, 'about' => 'No such heading'])->assertSessionHasErrors('about');
+    $this->post("{$open}/comments", [...$said, 'body' => str_repeat('x', 4001)])->assertSessionHasErrors('body');
+    expect(ReaderComment::query()->count())->toBe(0);
+    $this->post("{$open}/comments", $said)->assertRedirect("{$open}#comments");
+    stranger($open)->assertSee('Head nurse')->assertSee('on “Background”')->assertDontSee('<script>alert', false);
+    stranger($other)->assertDontSee('Head nurse');
+
+    expect($lead->notifications()->where('data->kind', 'reader')->sole()->data['text'])->toBe('A reader of “The ward” commented on the report')
+        ->and(LogEntry::query()->where('action', 'text.heard')->sole()->user_id)->toBeNull();
+    $comment = ReaderComment::query()->sole();
+    $this->actingAs($at->world->people['coder'])->get($links)->assertSee('Twelve hours?')->assertSee('To the board');
+    $seen = "/reviews/{$at->world->review->id}/report/comments/{$comment->id}/seen-to";
+    $this->post($seen)->assertForbidden();
+    $this->actingAs($lead)->post($seen)->assertRedirect();
+    $this->post($seen)->assertRedirect();
+    $this->get($links)->assertSee('Seen to');
+    expect(LogEntry::query()->where('action', 'text.seen-to')->count())->toBe(1);
+});
+
+it('hears no more than fits, and nothing once a review is closed', function () {
+    $at = published();
+    $path = given($at, ['comments' => 1]);
+    $said = ['name' => 'Head nurse', 'about' => '', 'body' => 'Again.'];
+    $this->post("{$path}/comments", $said)->assertSessionHasNoErrors();
+    $one = (array) DB::table('reader_comments')->sole();
+    $rows = array_map(fn (int $n): array => [...$one, 'id' => sprintf('%026d', $n)], range(2, HearReader::MOST));
+    DB::table('reader_comments')->insert($rows);
+    $this->post("{$path}/comments", $said)->assertSessionHasErrors('body');
+    expect(ReaderComment::query()->count())->toBe(HearReader::MOST);
+    $at->world->review->update(['closed_at' => now()]);
+    $this->post("{$path}/comments", $said)->assertNotFound();
+    stranger($path)->assertSee('Again.')->assertDontSee('Send to the team');
+});
+
+it('tells who decided only where the team says so', function () {
+    $at = published();
+    $item = $at->world->publication('Lamps of Aster')->items()->firstOrFail();
+    DB::table('decisions')->insert([
+        'id' => strtolower((string) Str::ulid()), 'review_id' => $item->review_id, 'item_id' => $item->id, 'stage_id' => $item->stage_id,
+        'user_id' => $at->world->people['coder']->id, 'verdict' => 'include', 'created_at' => now(),
+    ]);
+    $name = $at->world->people['coder']->name;
+    $without = given($at);
+    stranger("{$without}/decisions")->assertDontSee($name);
+    $with = given($at, ['names' => 1]);
+    stranger("{$with}/decisions")->assertSeeInOrder(['Decided by', 'Lamps of Aster', $name]);
 });

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Report;
 
+use App\Actions\Report\HearReader;
+use App\Actions\Shared\Refused;
 use App\Http\Controllers\Controller;
 use App\Http\Input;
 use App\Models\FullText;
@@ -17,6 +19,7 @@ use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\Hash;
 use Illuminate\Support\Facades\Storage;
+use Illuminate\Validation\Rule;
 use Symfony\Component\HttpFoundation\Response;
 
 /** What outsiders read by an address they were given: the report as it was kept last, and what it rests on. */
@@ -34,6 +37,9 @@ final class ReadingController extends Controller
         return view('reading.report', [
             'token' => $token,
             'version' => $version,
+            'headings' => $link->with_comments ? Readable::headings($version) : [],
+            'isHeard' => $link->review->closed_at === null,
+            'said' => $link->with_comments ? HearReader::of($link)->orderBy('id')->get() : null,
             // a version never changes, so that what it reads like does not either
             'parts' => Cache::rememberForever(
                 "reading {$version->id}",
@@ -60,6 +66,7 @@ final class ReadingController extends Controller
         return view('reading.decisions', [
             'token' => $token,
             'decided' => Readable::decided($link->review),
+            'deciders' => $link->with_names ? Readable::deciders($link->review) : null,
             'papers' => $link->with_texts ? Readable::papers($link->review) : [],
         ]);
     }
@@ -73,6 +80,27 @@ final class ReadingController extends Controller
         abort_unless(Storage::exists($copy->path()), 404);
 
         return Storage::response($copy->path(), null, $copy->headers());
+    }
+
+    /** What a reader says. Those who read by the same address see it too. */
+    public function comment(Request $request, string $token, HearReader $hear): RedirectResponse
+    {
+        $link = $this->read($request, $token);
+        abort_unless($link->with_comments && $link->review->closed_at === null, 404);
+        $version = $this->version($link);
+        $given = $request->validate([
+            'name' => ['required', 'string', 'max:100'],
+            'about' => ['nullable', 'string', Rule::in(Readable::headings($version))],
+            'body' => ['required', 'string', 'max:4000'],
+        ]);
+        $back = redirect()->to(route('reading', $token).'#comments');
+        try {
+            $hear->execute($link, $version, trim($given['name']), $given['about'] ?? '', trim($given['body']));
+        } catch (Refused $refused) {
+            return $back->withInput()->withErrors(['body' => $refused->getMessage()]);
+        }
+
+        return $back->with('notice', 'Your comment is with the team.');
     }
 
     public function unlock(Request $request, string $token): RedirectResponse

@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace App\Http\Controllers\Report;
 
 use App\Actions\Report\GiveReadingLink;
+use App\Actions\Report\HearReader;
 use App\Http\Controllers\Controller;
+use App\Models\ReaderComment;
 use App\Models\ReadingLink;
 use App\Models\ReportVersion;
 use App\Models\Review;
@@ -17,11 +19,21 @@ use Illuminate\Http\Request;
 /** The addresses by which outsiders read the report. */
 final class ReadingLinkController extends Controller
 {
+    /** Comments at once; those that wait come first. */
+    private const SHOWN = 200;
+
     public function index(Review $review): View
     {
         return view('report.links', [
             'review' => $review,
             'links' => ReadingLink::query()->where('review_id', $review->id)->orderByDesc('id')->get(),
+            'comments' => ReaderComment::query()
+                ->where('review_id', $review->id)
+                ->with('version:id,name')
+                ->orderByRaw('done_at IS NOT NULL')
+                ->orderByDesc('id')
+                ->limit(self::SHOWN)
+                ->get(),
             'version' => ReportVersion::query()->where('review_id', $review->id)->latest('id')->first(['id', 'name', 'created_at']),
         ]);
     }
@@ -32,7 +44,7 @@ final class ReadingLinkController extends Controller
             'name' => ['required', 'string', 'max:200'],
             'password' => ['nullable', 'string', 'min:8', 'max:200'],
             'days' => ['nullable', 'integer', 'between:1,3650'],
-            'texts' => ['nullable', 'boolean'],
+            ...array_fill_keys(array_keys(GiveReadingLink::WISHES), ['nullable', 'boolean']),
         ]);
         $days = $given['days'] ?? null;
         $token = $give->execute(
@@ -41,10 +53,20 @@ final class ReadingLinkController extends Controller
             trim($given['name']),
             $given['password'] ?? null,
             $days === null ? null : CarbonImmutable::now()->addDays((int) $days),
-            (bool) ($given['texts'] ?? false),
+            array_values(array_filter(
+                array_keys(GiveReadingLink::WISHES),
+                fn (string $one): bool => (bool) ($given[$one] ?? false),
+            )),
         );
 
         return redirect()->route('report.links', $review)->with('address', route('reading', $token));
+    }
+
+    public function seenTo(Request $request, Review $review, ReaderComment $readerComment, HearReader $hear): RedirectResponse
+    {
+        $hear->seenTo($this->me($request), $readerComment);
+
+        return redirect()->to(route('report.links', $review).'#comments')->with('notice', 'Seen to.');
     }
 
     public function revoke(Request $request, Review $review, ReadingLink $link, GiveReadingLink $give): RedirectResponse
