@@ -176,3 +176,42 @@ it('has two speak about words of the text, and a figure named by its number wher
     );
     expect($tunde->complaints())->toBe([]);
 });
+
+it('is read by a stranger on a phone, down to what each claim rests on, and answered', function () {
+    $review = Server::rows("SELECT id FROM reviews WHERE title = 'Bright light on night shifts'")[0]['id'];
+    $ines = Browser::open()->signIn('ines.okafor@heron.example', 'night-shift-demo')->visit("/reviews/{$review}/report/links");
+    $ines->fill('For whom', 'A journal')->tick('with room for comments to the team')->press('Give an address')->sees('shown this once');
+    $address = (string) $ines->driver->executeScript("return document.querySelector('[role=status] code').textContent");
+
+    $stranger = Browser::open();
+    $stranger->tools('Emulation.setDeviceMetricsOverride', ['width' => 390, 'height' => 844, 'deviceScaleFactor' => 1, 'mobile' => true]);
+    $found = [];
+    $looks = function (string $where) use ($stranger, &$found): void {
+        $all = [...$stranger->axe(), ...$stranger->complaints(), ...$stranger->covered(), ...$stranger->isTooWide() ? ['wider than the window'] : []];
+        $found = [...$found, ...array_map(fn (string $one): string => "{$where}: {$one}", $all)];
+    };
+    $stranger->visit((string) parse_url($address, PHP_URL_PATH))->sees('First draft, for the team')->seesNot('Sign out');
+    $looks('report');
+    $stranger->one('//article//a[starts-with(@href, "#claim-")]')->click();
+    $stranger->until(
+        fn (): bool => (bool) $stranger->driver->executeScript(<<<'JS'
+            const box = document.querySelector(location.hash || '#none')?.getBoundingClientRect();
+            return box && box.top >= 0 && box.top < innerHeight && document.querySelector(location.hash).querySelector('q') !== null;
+            JS),
+        'the claim does not lead to the words it rests on',
+    );
+    $stranger->press('Decisions')->sees('What was decided on full text');
+    $looks('decisions');
+    $stranger->press('Searches')->sees('As it was sent');
+    $looks('searches');
+    $stranger->driver->navigate()->back();
+    $stranger->sees('What was decided on full text')->press('Report');
+    $stranger->fill('Your name', 'A referee')->fill('Comment', 'How was the light measured?')->press('Send to the team');
+    $stranger->sees('Your comment is with the team.')->sees('How was the light measured?');
+    expect($found)->toBe([]);
+
+    $ines->visit("/reviews/{$review}/report/links")->sees('How was the light measured?')->press('Seen to')->sees('Seen to 2');
+    $ines->one('//button[@aria-label="Take back: A journal"]')->click();
+    $ines->sees('The address leads nowhere any more.');
+    $stranger->visit((string) parse_url($address, PHP_URL_PATH))->seesNot('First draft, for the team');
+});

@@ -126,11 +126,13 @@ final class ReportFile implements Resolver
         $caption = HtmlWriter::escaped($block->said('caption') ?: $shown['title']);
         $number = isset($this->numbers[$block->said('id')]) ? "{$this->numbers[$block->said('id')]}. " : '';
         $anchor = 'block-'.HtmlWriter::escaped($block->said('id'));
+        // what is wider than a small window is moved by key as well
+        $focus = $this->for === self::PAGE ? ' tabindex="0"' : '';
         $html = $isPicture && $this->for === self::DOCUMENT ? self::picture($shown['html'], $caption) : $shown['html'];
 
         return $isPicture
-            ? "<figure id=\"{$anchor}\">{$html}<figcaption>{$number}{$caption}</figcaption></figure>\n"
-            : "<div class=\"block\" id=\"{$anchor}\">".($number === '' ? '' : "<p class=\"caption\"><strong>{$number}</strong>{$caption}</p>").
+            ? "<figure id=\"{$anchor}\"{$focus}>{$html}<figcaption>{$number}{$caption}</figcaption></figure>\n"
+            : "<div class=\"block\" id=\"{$anchor}\"{$focus}>".($number === '' ? '' : "<p class=\"caption\"><strong>{$number}</strong>{$caption}</p>").
                 "{$html}</div>\n";
     }
 

@@ -42,7 +42,7 @@ final class ReadingController extends Controller
             'said' => $link->with_comments ? HearReader::of($link)->orderBy('id')->get() : null,
             // a version never changes, so that what it reads like does not either
             'parts' => Cache::rememberForever(
-                "reading {$version->id}",
+                "reading with keys {$version->id}",
                 fn (): array => ReportFile::ofVersion($link->review, $version)->parts(),
             ),
         ]);
