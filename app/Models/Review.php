@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Access\Role;
 use App\Tasks\TaskState;
 use Carbon\CarbonImmutable as Carbon;
 use Illuminate\Database\Eloquent\Relations\HasMany;
@@ -56,6 +57,12 @@ final class Review extends Model
     public function memberships(): HasMany
     {
         return $this->hasMany(Membership::class);
+    }
+
+    /** @return list<string> ids of the people who lead it */
+    public function leads(): array
+    {
+        return array_values($this->memberships()->where('role', Role::Lead)->pluck('user_id')->all());
     }
 
     /** @return HasMany<Stage, $this> */
@@ -272,6 +279,16 @@ final class Review extends Model
     public function tasks(): HasMany
     {
         return $this->hasMany(Task::class);
+    }
+
+    /** @param  ?string  $url  only the work that this address shows; null: any of the kind */
+    public function isAtWork(string $kind, ?string $url = null): bool
+    {
+        return $this->tasks()
+            ->where('kind', $kind)
+            ->when($url !== null, fn ($tasks) => $tasks->where('url', $url))
+            ->whereIn('state', TaskState::underWay())
+            ->exists();
     }
 
     /** @return HasMany<Matching, $this> */

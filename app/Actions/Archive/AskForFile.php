@@ -32,12 +32,7 @@ final class AskForFile
         if ($kind->isArchive()) {
             $this->refuseWhileBlind($by, $review);
         }
-        $isUnderWay = Task::query()
-            ->where('review_id', $review->id)
-            ->where('kind', $kind->value)
-            ->whereIn('state', TaskState::underWay())
-            ->exists();
-        if ($isUnderWay) {
+        if ($review->isAtWork($kind->value)) {
             throw new Refused("“{$kind->label()}” is being made just now.");
         }
         $this->forgetOld($review);

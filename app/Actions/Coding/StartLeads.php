@@ -39,7 +39,7 @@ final readonly class StartLeads
     ): Task {
         return DB::transaction(function () use ($by, $review, $code, $pass, $study): Task {
             Review::query()->whereKey($review->id)->lockForUpdate()->first();
-            if ($review->tasks()->where('kind', 'leads')->whereIn('state', TaskState::underWay())->exists()) {
+            if ($review->isAtWork('leads')) {
                 throw new Refused('The papers are being read already.');
             }
             if ($review->codes()->whereNull('retired_at')->doesntExist()) {

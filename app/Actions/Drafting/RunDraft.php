@@ -29,12 +29,7 @@ final class RunDraft
 
     public static function isUnderWay(Draft $draft): bool
     {
-        return $draft->review
-            ->tasks()
-            ->where('kind', 'draft')
-            ->where('url', self::url($draft))
-            ->whereIn('state', TaskState::underWay())
-            ->exists();
+        return $draft->review->isAtWork('draft', self::url($draft));
     }
 
     public static function url(Draft $draft): string

@@ -30,13 +30,7 @@ final readonly class AskLocker
     {
         return DB::transaction(function () use ($by, $review, $publications): Task {
             Review::query()->whereKey($review->id)->lockForUpdate()->first();
-            if (
-                $review
-                    ->tasks()
-                    ->where('kind', 'locker')
-                    ->whereIn('state', TaskState::underWay())
-                    ->exists()
-            ) {
+            if ($review->isAtWork('locker')) {
                 throw new Refused('The locker is being asked already.');
             }
             $wanted = Retrievals::sought($review)

@@ -26,13 +26,7 @@ final readonly class StartJoining
     {
         return DB::transaction(function () use ($by, $review, $matching): Task {
             Review::query()->whereKey($review->id)->lockForUpdate()->first();
-            if (
-                $review
-                    ->tasks()
-                    ->where('kind', 'joining')
-                    ->whereIn('state', TaskState::underWay())
-                    ->exists()
-            ) {
+            if ($review->isAtWork('joining')) {
                 throw new Refused('They are being joined already.');
             }
             $task = $review

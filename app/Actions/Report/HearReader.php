@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Actions\Report;
 
-use App\Access\Role;
 use App\Actions\Shared\Refused;
 use App\Actions\Shared\TellPeople;
 use App\Actions\Shared\WriteLog;
@@ -13,6 +12,7 @@ use App\Models\ReadingLink;
 use App\Models\ReportVersion;
 use App\Models\User;
 use App\Notices\NoticeKind;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Support\Facades\DB;
 
 /** Keeps what somebody outside says about the report, and marks it as seen to. The text itself stays as it is. */
@@ -44,7 +44,7 @@ final readonly class HearReader
             ]);
             ($this->log)($link->review, null, 'text.heard', "A reader of “{$link->name}” commented on the report", $comment);
             ($this->tell)(
-                array_values($link->review->memberships()->where('role', Role::Lead)->pluck('user_id')->all()),
+                $link->review->leads(),
                 NoticeKind::Reader,
                 $link->review,
                 "A reader of “{$link->name}” commented on the report",
@@ -67,8 +67,8 @@ final readonly class HearReader
         });
     }
 
-    /** @return \Illuminate\Database\Eloquent\Builder<ReaderComment> */
-    public static function of(ReadingLink $link): \Illuminate\Database\Eloquent\Builder
+    /** @return Builder<ReaderComment> */
+    public static function of(ReadingLink $link): Builder
     {
         return ReaderComment::query()->where('review_id', $link->review_id)->where('reading_link_id', $link->id);
     }

@@ -90,12 +90,7 @@ final readonly class AskPlainly
 
     public static function isUnderWay(Scouting $scouting): bool
     {
-        return $scouting->review
-            ->tasks()
-            ->where('kind', 'scouting')
-            ->where('url', self::url($scouting))
-            ->whereIn('state', TaskState::underWay())
-            ->exists();
+        return $scouting->review->isAtWork('scouting', self::url($scouting));
     }
 
     private function gather(User $by, Scouting $scouting): void

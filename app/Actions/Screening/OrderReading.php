@@ -31,13 +31,7 @@ final readonly class OrderReading
     {
         DB::transaction(function () use ($by, $stage, $order, $randomPercent): void {
             $stage = Stage::query()->with('review')->lockForUpdate()->findOrFail($stage->id);
-            if (
-                $stage->review
-                    ->tasks()
-                    ->where('kind', 'ranking')
-                    ->whereIn('state', TaskState::underWay())
-                    ->exists()
-            ) {
+            if ($stage->review->isAtWork('ranking')) {
                 throw new Refused('What is left is being put in order already.');
             }
             $stage->update(['reading_order' => $order, 'random_percent' => $randomPercent]);

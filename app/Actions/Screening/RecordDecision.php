@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Actions\Screening;
 
-use App\Access\Role;
 use App\Actions\Shared\Refused;
 use App\Actions\Shared\TellPeople;
 use App\Actions\Shared\WriteLog;
@@ -206,9 +205,8 @@ final readonly class RecordDecision
             $this->learnAnew($stage, $tallies->in(ItemState::Included, ItemState::Excluded));
         }
         if ($tallies->in(ItemState::Waiting) === 0) {
-            $leads = $stage->review->memberships()->where('role', Role::Lead)->pluck('user_id')->all();
             ($this->tell)(
-                array_values($leads),
+                $stage->review->leads(),
                 NoticeKind::StageDone,
                 $stage->review,
                 "All decisions are in at “{$stage->name}”",

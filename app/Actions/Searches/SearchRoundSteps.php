@@ -56,7 +56,7 @@ final readonly class SearchRoundSteps
             SearchRound::SEARCH => $this->search($round, $standing, $by),
             SearchRound::FETCH => $this->fetched($round),
             SearchRound::MATCH => $this->matched($round, $standing, $by),
-            SearchRound::JOIN => $this->joined($round, $standing, $by),
+            SearchRound::JOIN => $this->joined($standing),
             SearchRound::SHARE => $this->shared($round, $standing, $by),
             default => SearchRound::DONE,
         };
@@ -117,18 +117,16 @@ final readonly class SearchRoundSteps
             try {
                 $this->join->execute($by, $standing->review, $matching);
             } catch (Refused) {
-                return SearchRound::JOIN;
+                // they are being joined already: that is waited for as well
             }
         }
 
         return SearchRound::JOIN;
     }
 
-    private function joined(SearchRound $round, StandingSearch $standing, User $by): string
+    private function joined(StandingSearch $standing): string
     {
-        $isUnderWay = $standing->review->tasks()->where('kind', 'joining')->whereIn('state', TaskState::underWay())->exists();
-
-        return $isUnderWay ? SearchRound::JOIN : SearchRound::SHARE;
+        return $standing->review->isAtWork('joining') ? SearchRound::JOIN : SearchRound::SHARE;
     }
 
     /** In the learned order where there is one, and among the people of the standing rule. */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Console\Care;
 
 use App\Models\FullText;
+use App\Queries\Shared\CopyHealth;
 use Carbon\CarbonImmutable;
 use Illuminate\Console\Command;
 use Illuminate\Support\Facades\DB;
@@ -76,10 +77,9 @@ final class ExamineCopy extends Command
 
     private function queue(): void
     {
-        $oldest = DB::table('jobs')->whereNull('reserved_at')->where('available_at', '<=', now()->getTimestamp())->min('available_at');
-        $minutes = $oldest === null ? 0 : intdiv(now()->getTimestamp() - (int) $oldest, 60);
+        $minutes = intdiv(CopyHealth::waiting()[1], 60);
         $this->say('Background work', $minutes === 0 ? 'none waits' : "waits for {$minutes} minutes", $minutes < self::WAITING_MINUTES);
-        $failed = DB::table('tasks')->where('state', 'failed')->where('finished_at', '>', now()->subDay())->count();
+        $failed = CopyHealth::failedInADay();
         $this->say('Failed in a day', (string) $failed, $failed === 0);
     }
 

@@ -114,9 +114,8 @@ final class RepeatSearch implements OfTask, ShouldQueue
                 number_format($round->publications).' new '.Str::plural('publication', $round->publications);
         TaskRun::end($this->taskId, TaskState::Done, Str::ucfirst("{$what}. {$round->trouble}"));
         if ($round->records > 0 || $round->trouble !== '') {
-            $leads = $standing->review->memberships()->where('role', 'lead')->pluck('user_id')->all();
             $tell(
-                array_values(array_unique([$standing->set_by, ...$leads])),
+                array_values(array_unique([$standing->set_by, ...$standing->review->leads()])),
                 NoticeKind::Found,
                 $standing->review,
                 trim("“{$standing->strategy->name}” brought {$what}. {$round->trouble}"),

@@ -38,6 +38,24 @@ final class CopyHealth
         Cache::put(self::BEAT, now()->getTimestamp(), self::SILENT);
     }
 
+    /** @return array{int, int} pieces of background work that nobody has begun, and for how many seconds the oldest waits */
+    public static function waiting(): array
+    {
+        $now = now()->getTimestamp();
+        $row = DB::table('jobs')
+            ->whereNull('reserved_at')
+            ->where('available_at', '<=', $now)
+            ->selectRaw('count(*) AS n, min(available_at) AS at')
+            ->first();
+
+        return [(int) ($row->n ?? 0), $row?->at === null ? 0 : $now - (int) $row->at];
+    }
+
+    public static function failedInADay(): int
+    {
+        return DB::table('tasks')->where('state', 'failed')->where('finished_at', '>', now()->subDay())->count();
+    }
+
     /** @return array<string, array{string, string, float}> kind, what it is, and its value, by name; large tables as the planner knows them */
     public static function numbers(): array
     {
@@ -45,22 +63,13 @@ final class CopyHealth
             ->whereIn('relname', ['publications', 'records', 'decisions', 'answers', 'log_entries'])
             ->where('relkind', 'r')
             ->pluck('reltuples', 'relname');
-        $oldest = DB::table('jobs')
-            ->whereNull('reserved_at')
-            ->where('available_at', '<=', now()->getTimestamp())
-            ->selectRaw('count(*) AS n, min(available_at) AS at')
-            ->first();
+        [$waiting, $seconds] = self::waiting();
         $numbers = [
             'heron_reviews' => ['gauge', 'reviews there are', (float) DB::table('reviews')->count()],
             'heron_people' => ['gauge', 'people who may sign in', (float) DB::table('users')->whereNull('removed_at')->count()],
-            'heron_jobs_waiting' => ['gauge', 'pieces of background work that wait', (float) ($oldest->n ?? 0)],
-            'heron_jobs_oldest_seconds' => ['gauge', 'for how long the oldest of them waits', $oldest?->at === null
-                ? 0.0
-                : (float) (now()->getTimestamp() - (int) $oldest->at)],
-            'heron_tasks_failed_day' => ['gauge', 'background work that failed within a day', (float) DB::table('tasks')
-                ->where('state', 'failed')
-                ->where('finished_at', '>', now()->subDay())
-                ->count()],
+            'heron_jobs_waiting' => ['gauge', 'pieces of background work that wait', (float) $waiting],
+            'heron_jobs_oldest_seconds' => ['gauge', 'for how long the oldest of them waits', (float) $seconds],
+            'heron_tasks_failed_day' => ['gauge', 'background work that failed within a day', (float) self::failedInADay()],
             'heron_database_bytes' => ['gauge', 'what the database takes', (float) DB::scalar('SELECT pg_database_size(current_database())')],
             'heron_disk_free_bytes' => ['gauge', 'what the disk has left', (float) disk_free_space(storage_path())],
         ];
