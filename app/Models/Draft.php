@@ -7,6 +7,8 @@ namespace App\Models;
 use Carbon\CarbonImmutable as Carbon;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Database\Query\Builder;
+use Illuminate\Support\Facades\DB;
 
 /**
  * A whole review as a machine would do it from a plain question, beside the review: proposals, never decisions.
@@ -65,6 +67,12 @@ final class Draft extends Model
         $many->orderBy('position');
 
         return $many;
+    }
+
+    /** @param  'draft_papers'|'draft_sections'  $table */
+    public function rows(string $table): Builder
+    {
+        return DB::table($table)->where('review_id', $this->review_id)->where('draft_id', $this->id);
     }
 
     /** What addresses call its parts, since a review has criteria and items of its own. */

@@ -60,16 +60,17 @@ final readonly class AskPapers
         $papers = ScoutedPaper::query()->where('review_id', $draft->review_id)->whereIn('id', $chosen)->get();
         $copies = PaperText::copies($draft->review_id, $papers);
         $rows = $papers->mapWithKeys(fn (ScoutedPaper $one): array => [$one->id => $copies[$one->publication_id ?? ''] ?? null])->all();
-        DB::transaction(function () use ($draft, $rows): void {
-            $all = DB::table('draft_papers')->where('review_id', $draft->review_id)->where('draft_id', $draft->id);
-            (clone $all)->whereNotIn('scouted_paper_id', array_keys($rows))->update(['in_full' => false]);
-            (clone $all)->whereIn('scouted_paper_id', array_keys($rows))->update(
-                ['in_full' => true, 'full_text_id' => null],
-            );
-            foreach (array_filter($rows) as $paper => $copy) {
-                (clone $all)->where('scouted_paper_id', $paper)->update(['full_text_id' => $copy]);
-            }
-        });
+        // one that is no longer chosen keeps the copy in which it was read
+        DB::update(
+            <<<'SQL'
+            UPDATE draft_papers p SET in_full = c.paper IS NOT NULL,
+                full_text_id = CASE WHEN c.paper IS NULL THEN p.full_text_id ELSE c.copy END
+            FROM draft_papers q LEFT JOIN jsonb_each_text(?::jsonb) AS c (paper, copy) ON c.paper = q.scouted_paper_id::text
+            WHERE q.review_id = ? AND q.draft_id = ? AND p.review_id = q.review_id AND p.draft_id = q.draft_id
+                AND p.scouted_paper_id = q.scouted_paper_id
+            SQL,
+            [json_encode((object) $rows, JSON_THROW_ON_ERROR), $draft->review_id, $draft->id],
+        );
     }
 
     /** @return bool whether papers are left that have not been read for every item */

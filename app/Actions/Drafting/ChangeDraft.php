@@ -92,9 +92,7 @@ final readonly class ChangeDraft
             'out' => 'Took a paper out of the draft',
             default => 'Left a paper of the draft to its criteria',
         };
-        $this->changed($by, $draft, $told, fn (): int => DB::table('draft_papers')
-            ->where('review_id', $draft->review_id)
-            ->where('draft_id', $draft->id)
+        $this->changed($by, $draft, $told, fn (): int => $draft->rows('draft_papers')
             ->where('scouted_paper_id', $paper)
             ->update(['ruling' => $ruling, 'ruled_by' => $ruling === null ? null : $by->id]));
     }

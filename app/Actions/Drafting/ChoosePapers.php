@@ -24,9 +24,7 @@ final class ChoosePapers
                 [$draft->id, $draft->review_id, $draft->scouting_id, $draft->depth],
             );
             // thrown out of the question's papers, it leaves the draft too
-            DB::table('draft_papers')
-                ->where('review_id', $draft->review_id)
-                ->where('draft_id', $draft->id)
+            $draft->rows('draft_papers')
                 ->whereIn('scouted_paper_id', DB::table('scouted_papers')
                     ->where('review_id', $draft->review_id)
                     ->where('scouting_id', $draft->scouting_id)

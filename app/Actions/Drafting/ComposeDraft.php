@@ -27,34 +27,33 @@ final readonly class ComposeDraft
 
         return DB::transaction(function () use ($draft, $sections): array {
             Draft::query()->whereKey($draft->id)->lockForUpdate()->first();
-            $before = DB::table('draft_sections')
-                ->where('review_id', $draft->review_id)
-                ->where('draft_id', $draft->id)
+            $before = $draft->rows('draft_sections')
                 ->pluck('body', 'key');
-            $changed = [];
+            $changed = $rows = [];
             foreach ($sections as $i => $section) {
                 $body = self::body($section);
                 $was = $before->get($section->key);
                 // the database keeps the parts of a paragraph in an order of its own
                 if ($was === null || json_decode($was, true) != $body) {
                     $changed[] = $was === null ? null : $section->title;
-                    DB::table('draft_sections')->upsert(
-                        [
-                            'review_id' => $draft->review_id,
-                            'draft_id' => $draft->id,
-                            'key' => $section->key,
-                            'position' => $i,
-                            'title' => $section->title,
-                            'place' => $section->place,
-                            'body' => json_encode($body, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE),
-                            'before' => $was,
-                            'changed_at' => now(),
-                        ],
-                        ['review_id', 'draft_id', 'key'],
-                        ['position', 'title', 'place', 'body', 'before', 'changed_at'],
-                    );
+                    $rows[] = [
+                        'review_id' => $draft->review_id,
+                        'draft_id' => $draft->id,
+                        'key' => $section->key,
+                        'position' => $i,
+                        'title' => $section->title,
+                        'place' => $section->place,
+                        'body' => json_encode($body, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE),
+                        'before' => $was,
+                        'changed_at' => now(),
+                    ];
                 }
             }
+            DB::table('draft_sections')->upsert(
+                $rows,
+                ['review_id', 'draft_id', 'key'],
+                ['position', 'title', 'place', 'body', 'before', 'changed_at'],
+            );
 
             return array_values(array_filter($changed));
         });

@@ -87,9 +87,7 @@ final readonly class TakeOver
         $new = $papers->whereNull('publication_id');
         $delivery = $new->isEmpty() ? null : $this->delivered($by, $draft, $new);
         DB::transaction(function () use ($by, $draft, $papers): void {
-            DB::table('draft_papers')
-                ->where('review_id', $draft->review_id)
-                ->where('draft_id', $draft->id)
+            $draft->rows('draft_papers')
                 ->whereIn('scouted_paper_id', $papers->pluck('id'))
                 ->update(['taken_at' => now()]);
             $this->told($by, $draft, "Took over {$papers->count()} papers of the draft");

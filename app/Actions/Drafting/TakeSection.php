@@ -46,9 +46,7 @@ final readonly class TakeSection
                     ]
                     : ['type' => 'paragraph', 'content' => $this->pieces($by, $report, $one['pieces'])];
             }
-            DB::table('draft_sections')
-                ->where('review_id', $draft->review_id)
-                ->where('draft_id', $draft->id)
+            $draft->rows('draft_sections')
                 ->where('key', $key)
                 ->update(['taken_at' => now(), 'taken_by' => $by->id]);
             ($this->log)(
@@ -65,9 +63,7 @@ final readonly class TakeSection
 
     private function section(Draft $draft, string $key): stdClass
     {
-        return DB::table('draft_sections')
-            ->where('review_id', $draft->review_id)
-            ->where('draft_id', $draft->id)
+        return $draft->rows('draft_sections')
             ->where('key', $key)
             ->first() ?? throw new Refused('The draft has no such section.');
     }

@@ -103,21 +103,11 @@ final class DraftPage
     /** @return list<array{key: string, title: string, place: string, taken: ?string, paragraphs: list<array<string, mixed>>, before: string}> */
     public function sections(): array
     {
-        $rows = DB::table('draft_sections')
-            ->where('review_id', $this->draft->review_id)
-            ->where('draft_id', $this->draft->id)
+        return once(fn (): array => array_values($this->draft->rows('draft_sections')
             ->orderBy('position')
-            ->get();
-
-        return array_values($rows->map(fn (stdClass $one): array => [
-            'key' => $one->key,
-            'title' => $one->title,
-            'place' => $one->place,
-            'taken' => $one->taken_at,
-            'paragraphs' => json_decode($one->body, true, 16, JSON_THROW_ON_ERROR),
-            // only what the last run changed is told
-            'before' => $one->before !== null && $this->draft->changes !== [] && $this->isOfLastRun($one->changed_at) ? self::words($one->before) : '',
-        ])->all());
+            ->get()
+            ->map($this->section(...))
+            ->all()));
     }
 
     /** @return array<string, ScoutedPaper> that the text rests on, by id */
@@ -143,14 +133,28 @@ final class DraftPage
     {
         return [
             'criteria' => $this->criteriaInUse()->whereNull('criterion_id')->count(),
-            'papers' => DB::table('draft_papers')
-                ->where('review_id', $this->draft->review_id)
-                ->where('draft_id', $this->draft->id)
+            'papers' => $this->draft->rows('draft_papers')
                 ->where('is_in', true)
                 ->whereNull('taken_at')
                 ->count(),
             'items' => $this->itemsInUse()->whereNull('code_id')->count(),
             'sections' => count(array_filter($this->sections(), fn (array $one): bool => $one['taken'] === null)),
+        ];
+    }
+
+    /** @return array{key: string, title: string, place: string, taken: ?string, paragraphs: list<array<string, mixed>>, before: string} */
+    private function section(stdClass $one): array
+    {
+        // only what the last run changed is told
+        $tellsBefore = $one->before !== null && $this->draft->changes !== [] && $this->isOfLastRun($one->changed_at);
+
+        return [
+            'key' => $one->key,
+            'title' => $one->title,
+            'place' => $one->place,
+            'taken' => $one->taken_at,
+            'paragraphs' => json_decode($one->body, true, 16, JSON_THROW_ON_ERROR),
+            'before' => $tellsBefore ? self::words($one->before) : '',
         ];
     }
 

@@ -8,7 +8,6 @@ use App\Models\Draft;
 use App\Models\ScoutedPaper;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
-use Illuminate\Support\Facades\DB;
 use WaryHeron\Core\Coding\Lead\Passage;
 use WaryHeron\Core\Coding\Lead\Passages;
 use WaryHeron\Core\FullText\Reading\SectionKind;
@@ -84,9 +83,7 @@ final class DraftRecords
     /** @return list<string> ids of those that meet the criteria */
     public static function in(Draft $draft): array
     {
-        return array_values(DB::table('draft_papers')
-            ->where('review_id', $draft->review_id)
-            ->where('draft_id', $draft->id)
+        return array_values($draft->rows('draft_papers')
             ->where('is_in', true)
             ->orderBy('position')
             ->pluck('scouted_paper_id')

@@ -51,9 +51,7 @@ final class DraftStanding
     /** @return array{read: int, in: int, inFull: int, copies: int, ruled: int} of papers */
     public function counts(): array
     {
-        $row = DB::table('draft_papers')
-            ->where('review_id', $this->draft->review_id)
-            ->where('draft_id', $this->draft->id)
+        $row = $this->draft->rows('draft_papers')
             ->selectRaw('count(*) AS read, count(ruling) AS ruled, count(*) FILTER (WHERE is_in) AS "in"')
             ->selectRaw(
                 'count(*) FILTER (WHERE in_full) AS in_full, count(*) FILTER (WHERE in_full AND full_text_id IS NOT NULL) AS copies',

@@ -40,21 +40,13 @@
                         @endif
                     </td>
                 @endforeach
-                <td class="draft-do">
-                    @if ($mayChange)
-                        <form method="post" action="{{ route('drafts.criterion', [$review, $draft, $one]) }}">@csrf @method('put')
-                            <input type="hidden" name="on" value="{{ $one->is_on ? 0 : 1 }}">
-                            <button class="button">{{ $one->is_on ? 'Switch off' : 'Switch on' }}</button>
-                        </form>
-                    @endif
-                    @if ($one->criterion_id)
-                        <span class="small quiet">taken over</span>
-                    @elseif ($one->is_on && Gate::allows('manage', $review))
-                        <form method="post" action="{{ route('drafts.criterion.take', [$review, $draft, $one]) }}">@csrf
-                            <button class="button">Take over</button>
-                        </form>
-                    @endif
-                </td>
+                @include('drafting.part', [
+                    'route' => 'drafts.criterion',
+                    'off' => 'Switch off',
+                    'on' => 'Switch on',
+                    'isTaken' => $one->criterion_id !== null,
+                    'taken' => 'taken over',
+                ])
             </tr>
         @empty
             <tr>

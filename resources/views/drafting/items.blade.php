@@ -23,21 +23,13 @@
                         {{ $one->is_on ? '' : '· no longer asked' }}</p>
                 </td>
                 <td class="number">{{ $one->is_on ? "{$answered} of {$close->count()}" : '' }}</td>
-                <td class="draft-do">
-                    @if ($mayChange)
-                        <form method="post" action="{{ route('drafts.item', [$review, $draft, $one]) }}">@csrf @method('put')
-                            <input type="hidden" name="on" value="{{ $one->is_on ? 0 : 1 }}">
-                            <button class="button">{{ $one->is_on ? 'Ask no longer' : 'Ask again' }}</button>
-                        </form>
-                    @endif
-                    @if ($one->code_id)
-                        <span class="small quiet">in the codebook</span>
-                    @elseif ($one->is_on && Gate::allows('manage', $review))
-                        <form method="post" action="{{ route('drafts.item.take', [$review, $draft, $one]) }}">@csrf
-                            <button class="button">Take over</button>
-                        </form>
-                    @endif
-                </td>
+                @include('drafting.part', [
+                    'route' => 'drafts.item',
+                    'off' => 'Ask no longer',
+                    'on' => 'Ask again',
+                    'isTaken' => $one->code_id !== null,
+                    'taken' => 'in the codebook',
+                ])
             </tr>
         @empty
             <tr>
