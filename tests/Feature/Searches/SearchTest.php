@@ -159,11 +159,13 @@ it('gives the numbers that the databases give', function () {
     $world = new World();
     $strategy = strategyIn($world, [...BOARD, 'a ('], ['alder', 'tern', 'fen']);
     $this->artisan('heron:thesauri');
-    $answer = $this->actingAs($world->people['observer'])
-        ->postJson("/reviews/{$world->review->id}/searches/{$strategy->id}/numbers")
-        ->assertOk()
-        ->assertJsonPath('done', true)
-        ->json('numbers');
+    $this->actingAs($world->people['observer']);
+    // one answer counts for a while only: like the page, ask until nothing is missing
+    for ($told = ['done' => false], $asked = 0; ! $told['done'] && $asked < 20; $asked++) {
+        $told = $this->postJson("/reviews/{$world->review->id}/searches/{$strategy->id}/numbers")->assertOk()->json();
+    }
+    expect($told['done'])->toBeTrue();
+    $answer = $told['numbers'];
     $night = 'alder.heading = "Night work"';
     $near = 'night* prox/unit=word/distance<=2 shift*';
     $light = 'lux or dc.title = light*';
