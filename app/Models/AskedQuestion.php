@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Carbon\CarbonImmutable as Carbon;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
 /**
  * @property string $id
@@ -17,10 +18,17 @@ use Carbon\CarbonImmutable as Carbon;
  * @property array{numbers: list<array{label: string, value: string}>, counted: list<array{of: string, rows: list<array<string, string>>}>,
  *     pieces: list<array<string, mixed>>, looked: array<string, int>, nowhere: list<string>} $found
  * @property Carbon $created_at
+ * @property Review $review
  */
 final class AskedQuestion extends Model
 {
     protected $table = 'asked_questions';
+
+    /** @return BelongsTo<Review, $this> */
+    public function review(): BelongsTo
+    {
+        return $this->belongsTo(Review::class);
+    }
 
     /** @return list<string> publications that what was found is of */
     public function studies(): array

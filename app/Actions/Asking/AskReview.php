@@ -4,23 +4,31 @@ declare(strict_types=1);
 
 namespace App\Actions\Asking;
 
+use App\Jobs\Asking\HearOutside;
 use App\Models\AskedQuestion;
 use App\Models\Review;
 use App\Models\User;
 use App\Queries\Asking\AskedPieces;
 use App\Queries\Asking\BearingNumbers;
 use App\Queries\Scouting\ReviewFamilies;
+use App\Sources\OutsideLeads;
+use App\Tasks\TaskState;
 use WaryHeron\Core\Asking\PieceRanking;
 use WaryHeron\Core\Asking\PlainAsk;
 use WaryHeron\Core\Asking\RankedPiece;
+use WaryHeron\Core\Coding\Lead\LeadFinder;
 
 /** Asks what a review holds in plain words, and keeps what it answered for whoever asked, and for nobody else. */
-final class AskReview
+final readonly class AskReview
 {
     private const MOST = 30;
 
     /** So many questions of one person are kept. */
     private const KEPT = 200;
+
+    public function __construct(private LeadFinder $finder)
+    {
+    }
 
     /**
      * @param  list<string>  $scopes  of AskedPieces::SCOPES
@@ -56,8 +64,24 @@ final class AskReview
             ],
         ]);
         $this->forgetOldest($by, $review);
+        $this->askOutside($by, $review, $asked);
 
         return $asked;
+    }
+
+    private function askOutside(User $by, Review $review, AskedQuestion $asked): void
+    {
+        if (! $this->finder instanceof OutsideLeads || ! AskOutside::concerns($asked)) {
+            return;
+        }
+        $task = $review->tasks()->create([
+            'user_id' => $by->id,
+            'kind' => 'ask',
+            'title' => "Asking {$this->finder->name} too",
+            'state' => TaskState::Queued,
+            'url' => route('ask.show', [$review, $asked->id], false),
+        ]);
+        HearOutside::dispatch($task->id, $asked->id)->afterCommit();
     }
 
     private function forgetOldest(User $by, Review $review): void

@@ -6,12 +6,9 @@ namespace App\Queries\Scouting;
 
 use App\Models\ScoutedPaper;
 use App\Queries\FullTexts\PaperPages;
+use App\Queries\FullTexts\PublicationTexts;
 use Illuminate\Support\Collection;
-use Illuminate\Support\Facades\DB;
-use WaryHeron\Core\FullText\Reading\Block;
-use WaryHeron\Core\FullText\Reading\BlockKind;
 use WaryHeron\Core\FullText\Reading\Paper;
-use WaryHeron\Core\FullText\Reading\SectionKind;
 
 /** What there is to read of papers: the full text where the review has it, else title and abstract. */
 final class PaperText
@@ -39,27 +36,13 @@ final class PaperText
      */
     public static function copies(string $reviewId, Collection $papers): array
     {
-        $publications = $papers->pluck('publication_id')->filter()->values()->all();
-
-        return $publications === []
-            ? []
-            : DB::table('full_texts')
-                ->where('review_id', $reviewId)
-                ->whereIn('publication_id', $publications)
-                ->where('state', 'read')
-                ->whereNull('taken_out_at')
-                ->orderByDesc('id')
-                ->pluck('id', 'publication_id')
-                ->all();
+        return PublicationTexts::copies($reviewId, array_values($papers->pluck('publication_id')->filter()->all()));
     }
 
     private static function told(ScoutedPaper $paper): Paper
     {
         $reference = $paper->reference();
 
-        return new Paper([
-            new Block(BlockKind::Heading, $reference->fullTitle(), 1, $reference->fullTitle(), SectionKind::Title),
-            new Block(BlockKind::Paragraph, $reference->abstract, 1, 'Abstract', SectionKind::Abstract),
-        ]);
+        return PublicationTexts::told($reference->fullTitle(), $reference->abstract);
     }
 }

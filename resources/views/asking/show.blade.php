@@ -3,7 +3,7 @@
     $studies = count($asked?->studies() ?? []);
 @endphp
 <x-page title="Ask" :review="$review" stage="report" place="ask">
-    <div class="desk desk-side">
+    <div class="desk desk-side" @if ($isWaiting) data-reload-when-done @endif>
         <section class="sheet">
             <form class="sheet-body ask-form" method="post" action="{{ route('ask.store', $review) }}">@csrf
                 <label class="field block" for="question"><strong>{{ $asked ? 'Ask further, or something else' : 'Ask what the review holds' }}</strong>
@@ -39,6 +39,9 @@
                                 · only of {{ count($asked->only_of) }} {{ count($asked->only_of) === 1 ? 'study' : 'studies' }}
                             @endif
                         </p>
+                    @endif
+                    @if ($isWaiting)
+                        <p class="small quiet" role="status">A service of this copy is asked too; what it points to is added here.</p>
                     @endif
                     @include('asking.numbers')
                     @forelse ($asked->found['pieces'] as $n => $one)

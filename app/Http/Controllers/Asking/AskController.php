@@ -94,6 +94,7 @@ final class AskController extends Controller
             'review' => $review,
             'asked' => $asked,
             'before' => $asked?->after_id === null ? null : $this->own($request, $review)->find($asked->after_id),
+            'isWaiting' => $asked !== null && $review->isAtWork('ask', route('ask.show', [$review, $asked->id], false)),
             'history' => $this->own($request, $review)->orderByDesc('id')->limit(30)->get(['review_id', 'id', 'question', 'created_at']),
             'scopes' => AskedPieces::SCOPES,
             'mayClaim' => Gate::allows('write', $review) && Report::of($review)->exists(),

@@ -1,0 +1,167 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Asking;
+
+use App\Models\AskedQuestion;
+use App\Models\Publication;
+use App\Queries\Coding\CodedReports;
+use App\Queries\FullTexts\PublicationTexts;
+use App\Sources\OutsideLeads;
+use App\Sources\SourceFailed;
+use WaryHeron\Core\Asking\PieceKind;
+use WaryHeron\Core\Coding\Lead\AskedItem;
+use WaryHeron\Core\Coding\Lead\Confidence;
+use WaryHeron\Core\Coding\Lead\ItemType;
+use WaryHeron\Core\Coding\Lead\Passage;
+use WaryHeron\Core\Coding\Lead\Passages;
+use WaryHeron\Core\Coding\Lead\QuotedPassage;
+use WaryHeron\Core\FullText\Reading\Paper;
+
+/**
+ * Asks the service that was set up for leads for the sentence that answers, in the papers of what our own engine found
+ * first, and then in others (docs/leads-service.md). What it quotes has to stand there; it adds and confirms, and takes nothing away.
+ */
+final readonly class AskOutside
+{
+    /** Papers; a person waits for it. */
+    private const MOST = 12;
+
+    private const SECONDS = 60.0;
+
+    private const ITEM = 'answer';
+
+    public function __construct(private OutsideLeads $service)
+    {
+    }
+
+    /** @return string what came of it, in words */
+    public function execute(AskedQuestion $asked): string
+    {
+        $item = new AskedItem(self::ITEM, $asked->question, ItemType::Text);
+        $inFull = in_array('texts', $asked->scope, true);
+        [$told, $whole, $problem] = [[], [], ''];
+        $deadline = microtime(true) + self::SECONDS;
+        foreach (PublicationTexts::of($asked->review_id, $this->papers($asked), $inFull) as $id => [$paper, $isWhole]) {
+            if (! $isWhole && ! in_array('abstracts', $asked->scope, true)) {
+                continue;
+            }
+            if (microtime(true) > $deadline) {
+                $problem = ' It takes long: the rest was not asked.';
+                break;
+            }
+            try {
+                $told[$id] = $this->pointedTo($item, $paper);
+            } catch (SourceFailed $failed) {
+                $problem = " {$failed->getMessage()}";
+                break;
+            }
+            $whole[$id] = $isWhole;
+        }
+        $added = $this->keep($asked, array_filter($told), $whole);
+
+        return "{$this->service->name} was asked about ".count($told).(count($told) === 1 ? ' paper' : ' papers').
+            "; {$added} added to what was found here.{$problem}";
+    }
+
+    /** Whether it asks in papers at all. */
+    public static function concerns(AskedQuestion $asked): bool
+    {
+        return array_intersect(['texts', 'abstracts'], $asked->scope) !== [];
+    }
+
+    /** @return list<string> those of what was found first, then others that are asked */
+    private function papers(AskedQuestion $asked): array
+    {
+        $others = $asked->only_of ?? CodedReports::ids($asked->review);
+
+        return array_slice(array_values(array_unique([...$asked->studies(), ...$others])), 0, self::MOST);
+    }
+
+    /** @throws SourceFailed */
+    private function pointedTo(AskedItem $item, Paper $paper): ?Passage
+    {
+        $passages = Passages::of($paper);
+        $told = $this->service->told([$item], $passages)[self::ITEM] ?? null;
+
+        return $told === null ? null : QuotedPassage::in($passages, $told['quote']);
+    }
+
+    /**
+     * @param  array<string, Passage>  $told  by publication
+     * @param  array<string, bool>  $whole  whether the full text was read
+     * @return int how many sentences are new
+     */
+    private function keep(AskedQuestion $asked, array $told, array $whole): int
+    {
+        $pieces = $asked->found['pieces'];
+        $new = [];
+        $studies = Publication::query()
+            ->where('review_id', $asked->review_id)
+            ->whereIn('id', array_keys($told))
+            ->get(['id', 'first_author', 'year'])
+            ->keyBy('id');
+        foreach ($told as $id => $passage) {
+            $at = $this->place($pieces, $id, $passage->text);
+            if ($at !== null) {
+                $pieces[$at] = $this->confirmed($pieces[$at]);
+            } elseif ($studies->has($id)) {
+                $study = $studies[$id];
+                $new[] = [
+                    ...$this->piece($asked, $id, $passage, $whole[$id]),
+                    'study' => trim("{$study->first_author} {$study->year}"),
+                ];
+            }
+        }
+        $asked->update(['found' => [...$asked->found, 'pieces' => [...$pieces, ...$new]]]);
+
+        return count($new);
+    }
+
+    /** @param  list<array<string, mixed>>  $pieces */
+    private function place(array $pieces, string $id, string $sentence): ?int
+    {
+        foreach ($pieces as $at => $one) {
+            $quote = (string) $one['quote'];
+            if ($one['publication'] === $id && $quote !== '' && (str_contains($sentence, $quote) || str_contains($quote, $sentence))) {
+                return $at;
+            }
+        }
+
+        return null;
+    }
+
+    /**
+     * Two that read the same are surer than one, and never firm by that.
+     *
+     * @param  array<string, mixed>  $piece
+     * @return array<string, mixed>
+     */
+    private function confirmed(array $piece): array
+    {
+        return [
+            ...$piece,
+            'reason' => "{$piece['reason']}; {$this->service->name} points to it too",
+            'confidence' => $piece['confidence'] === Confidence::Check->value ? Confidence::Fair->value : $piece['confidence'],
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private function piece(AskedQuestion $asked, string $id, Passage $passage, bool $isWhole): array
+    {
+        return [
+            'kind' => ($isWhole ? PieceKind::Text : PieceKind::Abstract)->value,
+            'says' => '',
+            'quote' => $passage->text,
+            'where' => $isWhole ? "page {$passage->page}" : 'abstract',
+            'url' => $isWhole
+                ? route('coding.show', [$asked->review_id, $id], false)."?page={$passage->page}"
+                : route('publications.show', [$asked->review_id, $id], false),
+            'publication' => $id,
+            'evidence' => null,
+            'confidence' => Confidence::Check->value,
+            'reason' => "{$this->service->name} points to this sentence; our own reading does not",
+        ];
+    }
+}
