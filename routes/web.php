@@ -751,6 +751,11 @@ Route::prefix('/reviews/{review}')
         Route::post('/drafts/{draft}/papers/taken', [DraftTakingController::class, 'papers'])
             ->can('deliver', 'review')
             ->name('drafts.papers.take');
+        Route::post('/drafts/{draft}/papers/{paper}/pdf', [DraftChangeController::class, 'pdf'])
+            ->can('obtain', 'review')
+            ->middleware('throttle:upload')
+            ->withoutScopedBindings()
+            ->name('drafts.pdf');
         Route::post('/drafts/{draft}/sections/{section}/taken', [DraftTakingController::class, 'section'])
             ->can('write', 'review')
             ->name('drafts.section');

@@ -35,6 +35,7 @@ use WaryHeron\Core\Scouting\Reading\StudyKind;
  * @property ?string $thrown_out_by
  * @property Carbon $created_at
  * @property Scouting $scouting
+ * @property ?Publication $publication
  */
 final class ScoutedPaper extends Model
 {
@@ -44,6 +45,12 @@ final class ScoutedPaper extends Model
     public function scouting(): BelongsTo
     {
         return $this->belongsTo(Scouting::class);
+    }
+
+    /** @return BelongsTo<Publication, $this> */
+    public function publication(): BelongsTo
+    {
+        return $this->belongsTo(Publication::class);
     }
 
     public function reference(): Reference

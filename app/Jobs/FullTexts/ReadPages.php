@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Jobs\FullTexts;
 
+use App\Actions\Drafting\ReadNewCopy;
 use App\Actions\FullTexts\KeepPages;
 use App\Models\FullText;
 use Illuminate\Contracts\Queue\ShouldBeUniqueUntilProcessing;
@@ -30,11 +31,12 @@ final class ReadPages implements ShouldBeUniqueUntilProcessing, ShouldQueue
         return $this->fullTextId;
     }
 
-    public function handle(KeepPages $keep): void
+    public function handle(KeepPages $keep, ReadNewCopy $drafts): void
     {
         $copy = FullText::query()->find($this->fullTextId);
         if ($copy?->state === 'read') {
             $keep->execute($copy);
+            $drafts->execute($copy);
         }
     }
 }

@@ -66,6 +66,9 @@
                     @endif
                 @endforeach
             </details>
+            @if ($mayAddPdf && $isIn && $paper->getAttribute('read_copy') === null)
+                @include('drafting.pdf')
+            @endif
         </div>
         @if ($mayChange)
             <form method="post" action="{{ route('drafts.paper', [$review, $draft, $paper]) }}" class="draft-do">@csrf @method('put')

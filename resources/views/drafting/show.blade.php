@@ -1,6 +1,7 @@
 <x-page title="A first draft" :review="$review" stage="question" place="scouting">
     @php
         $mayChange = Gate::allows('search', $review);
+        $mayAddPdf = Gate::allows('obtain', $review);
         $counts = $page->standing->counts();
         $waiting = $page->waiting();
         $to = fn(string $step, array $more = []): string => route('drafts.show', [$review, $draft, 'step' => $step, ...$more]);

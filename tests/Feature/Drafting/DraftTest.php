@@ -5,12 +5,15 @@ namespace Tests\Feature\Drafting;
 use App\Actions\Report\OpenReport;
 use App\Jobs\Drafting\MakeDraft;
 use App\Models\Draft;
+use App\Models\FullText;
 use App\Models\LogEntry;
 use App\Models\ReportClaim;
 use App\Models\ScoutedPaper;
 use App\Queries\Drafting\DraftRecords;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Queue;
+use Illuminate\Support\Facades\Storage;
+use Tests\Feature\FullTexts\Sought;
 use Tests\Feature\World;
 use WaryHeron\Core\Drafting\CriterionKind;
 
@@ -191,6 +194,34 @@ it('takes in a change that comes while it works', function () {
     $this->post(draftUrl($draft, '/more'), ['what' => 'texts']);
     Queue::assertPushed(MakeDraft::class, 1);
     expect($draft->refresh()->revision)->toBeGreaterThan(2);
+});
+
+it('reads a PDF that is added to a paper, and is made again with it', function () {
+    Storage::fake();
+    $draft = drafted($world = World::readingInFull());
+    $revision = $draft->revision;
+    $paper = paperBy($draft, 'Haldor');
+    $pdf = Sought::pdf('haldor.pdf', 'Methods', 'The setting was one acute ward of Brindle Vale Hospital.', 'We analysed 97 nurses of the 120.');
+    $this->get(draftUrl($draft, '?step=papers'))->assertSeeText('Add its PDF');
+    $this->actingAs($world->people['observer'])
+        ->post(draftUrl($draft, "/papers/{$paper}/pdf"), ['file' => $pdf])
+        ->assertForbidden();
+    $this->actingAs($world->people['specialist'])
+        ->post(draftUrl($draft, "/papers/{$paper}/pdf"), [])
+        ->assertSessionHasErrors('file');
+    $this->post(draftUrl($draft, "/papers/{$paper}/pdf"), ['file' => $pdf])->assertSessionHasNoErrors()->assertRedirect();
+    $copy = FullText::query()->sole();
+    expect($copy->publication?->first_author)->toContain('haldor')
+        ->and($draft->refresh()->revision)->toBe($revision + 1)
+        ->and(DB::table('draft_papers')->where('scouted_paper_id', $paper)->value('full_text_id'))->toBe($copy->id)
+        ->and(DB::table('draft_leads')->where('scouted_paper_id', $paper)->where('full_text_id', $copy->id)->exists())->toBeTrue();
+    $this->get(draftUrl($draft, '?step=papers'))->assertSeeText('read in full');
+    // brought under Full texts, it is read all the same; of a paper that is read already nothing is done again
+    $this->post("/reviews/{$draft->review_id}/full-texts/files", [
+        'file' => Sought::pdf('other.pdf', 'Another copy with other words.'),
+        'publication' => $copy->publication_id,
+    ])->assertOk();
+    expect($draft->refresh()->revision)->toBe($revision + 1);
 });
 
 it('gives each step as a table', function (string $step, string $says) {

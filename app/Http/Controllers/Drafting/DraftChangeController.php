@@ -5,11 +5,14 @@ declare(strict_types=1);
 namespace App\Http\Controllers\Drafting;
 
 use App\Actions\Drafting\ChangeDraft;
+use App\Actions\FullTexts\AddFullText;
+use App\Actions\Shared\Refused;
 use App\Http\Controllers\Controller;
 use App\Models\Draft;
 use App\Models\DraftCriterion;
 use App\Models\DraftItem;
 use App\Models\Review;
+use App\Models\ScoutedPaper;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Validation\Rule;
@@ -82,6 +85,31 @@ final class DraftChangeController extends Controller
         $this->change->rule($this->me($request), $draft, $paper, $given['ruling'] ?? null);
 
         return redirect()->to(url()->previous().'#paper-'.$paper);
+    }
+
+    /** The PDF of a paper: kept as its full text, which the draft reads as soon as it is read. */
+    public function pdf(
+        Request $request,
+        Review $review,
+        Draft $draft,
+        ScoutedPaper $paper,
+        AddFullText $add,
+    ): RedirectResponse {
+        abort_unless($paper->review_id === $review->id && $paper->scouting_id === $draft->scouting_id, 404);
+        $given = $request->validate(
+            ['file' => ['required', 'file', 'max:'.intdiv(AddFullText::LARGEST, 1024)]],
+            ['file.required' => 'Choose a PDF first.', 'file.*' => 'The file did not arrive. A PDF may have 100 MB at most.'],
+        );
+        $publication = $paper->publication ?? throw new Refused(
+            'This paper is not in the library yet. Take it over, then add its PDF.',
+        );
+        $file = $given['file'];
+        $add->execute($this->me($request), $review, $file->getRealPath(), $file->getClientOriginalName(), $publication);
+
+        return redirect()->to(url()->previous().'#paper-'.$paper->id)->with(
+            'notice',
+            "“{$file->getClientOriginalName()}” is kept as its full text. It is read now; then the draft is made again with it.",
+        );
     }
 
     public function deepen(Request $request, Review $review, Draft $draft): RedirectResponse

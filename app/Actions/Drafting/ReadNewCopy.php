@@ -1,0 +1,56 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Drafting;
+
+use App\Actions\Shared\WriteLog;
+use App\Models\Draft;
+use App\Models\FullText;
+use Illuminate\Database\Query\Builder;
+use Illuminate\Support\Facades\DB;
+
+/** A copy of a paper that a draft reads closely has come: the draft reads it, and what follows is worked out again. */
+final readonly class ReadNewCopy
+{
+    public function __construct(private WriteLog $log, private RunDraft $run)
+    {
+    }
+
+    public function execute(FullText $copy): void
+    {
+        if ($copy->publication_id === null || $copy->taken_out_at !== null) {
+            return;
+        }
+        foreach ($this->drafts($copy) as $id) {
+            DB::transaction(function () use ($copy, $id): void {
+                $draft = Draft::query()->where('review_id', $copy->review_id)->whereKey($id)->lockForUpdate()->firstOrFail();
+                $draft->update(['revision' => $draft->revision + 1]);
+                ($this->log)($copy->review_id, $copy->user, 'draft.changed', "A draft reads “{$copy->name}”", $draft);
+                $this->run->execute($copy->user, $draft);
+            });
+        }
+    }
+
+    /** @return list<string> drafts that read its paper closely, and no copy of it so far */
+    private function drafts(FullText $copy): array
+    {
+        $drafts = DB::table('draft_papers')
+            ->join('scouted_papers', fn ($join) => $join
+                ->on('scouted_papers.review_id', '=', 'draft_papers.review_id')
+                ->on('scouted_papers.id', '=', 'draft_papers.scouted_paper_id'))
+            ->where('draft_papers.review_id', $copy->review_id)
+            ->where('scouted_papers.publication_id', $copy->publication_id)
+            ->where('draft_papers.in_full', true)
+            ->where(fn (Builder $some) => $some->whereNull('full_text_id')->orWhereIn(
+                'full_text_id',
+                DB::table('full_texts')
+                    ->where('review_id', $copy->review_id)
+                    ->whereNotNull('taken_out_at')
+                    ->select('id'),
+            ))
+            ->pluck('draft_papers.draft_id');
+
+        return array_values(array_map(strval(...), $drafts->all()));
+    }
+}
