@@ -2,6 +2,7 @@
 
 namespace Tests\Feature\Report;
 
+use App\Actions\Report\GiveReadingLink;
 use App\Actions\Report\HearReader;
 use App\Actions\Report\KeepVersion;
 use App\Actions\Report\OpenReport;
@@ -17,6 +18,7 @@ use Illuminate\Support\Facades\Storage;
 use Illuminate\Support\Str;
 use Illuminate\Testing\TestResponse;
 use Tests\Feature\Synthesis\AtSynthesis;
+use Tests\Feature\World;
 
 /** A review whose report is kept as “To the board”. */
 function published(): AtSynthesis
@@ -212,4 +214,24 @@ it('tells who decided only where the team says so', function () {
     stranger("{$without}/decisions")->assertDontSee($name);
     $with = given($at, ['names' => 1]);
     stranger("{$with}/decisions")->assertSeeInOrder(['Decided by', 'Lamps of Aster', $name]);
+});
+
+it('tells decisions of each stage with their reasons, and none that is not opened yet', function () {
+    $world = World::readingInFull()->withCriteria();
+    $world->deliver([['TI' => 'Lamps of Aster'], ['TI' => 'Cotton blankets'], ['TI' => 'Naps of Birk']]);
+    $reason = $world->review->criteria()->firstOrFail();
+    foreach (['anna', 'ben'] as $who) {
+        $world->decide($who, $world->item(0), 'include');
+        $world->decide($who, $world->item(1), 'exclude');
+    }
+    $world->decide('anna', $world->item(2), 'exclude');
+    app(OpenReport::class)->execute($world->people['lead'], $world->review);
+    app(KeepVersion::class)->execute($world->people['lead'], Report::query()->sole(), 'To the board');
+    $path = '/read/'.app(GiveReadingLink::class)->execute($world->people['lead'], $world->review, 'The board');
+    $first = $world->review->firstStage();
+    stranger("{$path}/decisions")->assertOk()->assertSeeInOrder(['Full text', '0', $first->name, '2'])->assertDontSee('Cotton');
+    stranger("{$path}/decisions?stage={$first->id}")->assertOk()
+        ->assertSeeInOrder(['Lamps of Aster', 'included', 'Cotton blankets', 'excluded', $reason->reason])
+        ->assertDontSee('Naps of Birk');
+    stranger("{$path}/decisions?stage=".str_repeat('0', 26))->assertRedirect();
 });

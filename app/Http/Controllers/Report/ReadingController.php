@@ -12,6 +12,7 @@ use App\Models\FullText;
 use App\Models\ReadingLink;
 use App\Models\ReportVersion;
 use App\Queries\Report\Composed\Readable;
+use App\Queries\Report\Composed\ReadableDecisions;
 use App\View\Report\ReportFile;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
@@ -63,10 +64,22 @@ final class ReadingController extends Controller
     {
         $link = $this->read($request, $token);
 
+        $stages = ReadableDecisions::stages($link->review);
+        $given = $request->validate([
+            'stage' => ['nullable', Rule::in($stages->pluck('id'))],
+            'page' => ['nullable', 'integer', 'min:1', 'max:10000'],
+        ]);
+        $stage = $stages->firstWhere('id', $given['stage'] ?? $link->review->lastStage()->id) ?? abort(404);
+        $decisions = new ReadableDecisions($stage);
+        $shown = $decisions->page($page = (int) ($given['page'] ?? 1));
+
         return view('reading.decisions', [
             'token' => $token,
-            'decided' => Readable::decided($link->review),
-            'deciders' => $link->with_names ? Readable::deciders($link->review) : null,
+            'stages' => $stages,
+            'stage' => $stage,
+            'page' => $page,
+            'decided' => $shown,
+            'deciders' => $link->with_names ? $decisions->deciders($shown) : null,
             'papers' => $link->with_texts ? Readable::papers($link->review) : [],
         ]);
     }
