@@ -45,6 +45,22 @@ final class TaskRun
         return $task;
     }
 
+    /**
+     * Takes it in hand as above; one that died here twice is over, which is said.
+     *
+     * @param  string  $kept  what is left of it, in words
+     */
+    public static function take(string $id, string $place, string $kept = ''): ?Task
+    {
+        try {
+            return self::begin($id, $place);
+        } catch (DiedTwice) {
+            self::fail($id, rtrim(DiedTwice::WHY." {$kept}"));
+
+            return null;
+        }
+    }
+
     /** Until the next slice. */
     public static function layDown(string $id): void
     {

@@ -7,7 +7,6 @@ namespace App\Jobs\Archive;
 use App\Actions\Archive\MakeReviewFile;
 use App\Files\MadeKind;
 use App\Models\Task;
-use App\Tasks\DiedTwice;
 use App\Tasks\OfTask;
 use App\Tasks\TaskRun;
 use App\Tasks\TaskState;
@@ -36,19 +35,15 @@ final class MakeFile implements OfTask, ShouldQueue
 
     public function handle(MakeReviewFile $make): void
     {
-        try {
-            $task = TaskRun::begin($this->taskId, 'the file');
-            if ($task === null) {
-                return;
-            }
-            $task->load('user', 'review');
-            $file = $make->execute($task->user, $task->review, $this->kind, function (int $done, int $total) use ($task): void {
-                Task::query()->whereKey($task->id)->update(['done' => $done, 'total' => $total]);
-            });
-            TaskRun::end($task->id, TaskState::Done, "It can be taken away: {$file->name}.");
-        } catch (DiedTwice) {
-            TaskRun::end($this->taskId, TaskState::Failed, DiedTwice::WHY);
+        $task = TaskRun::take($this->taskId, 'the file');
+        if ($task === null) {
+            return;
         }
+        $task->load('user', 'review');
+        $file = $make->execute($task->user, $task->review, $this->kind, function (int $done, int $total) use ($task): void {
+            Task::query()->whereKey($task->id)->update(['done' => $done, 'total' => $total]);
+        });
+        TaskRun::end($task->id, TaskState::Done, "It can be taken away: {$file->name}.");
     }
 
     public function failed(): void

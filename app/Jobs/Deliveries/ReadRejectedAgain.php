@@ -8,7 +8,6 @@ use App\Actions\Deliveries\MendRejection;
 use App\Models\Delivery;
 use App\Models\Rejection;
 use App\Models\Task;
-use App\Tasks\DiedTwice;
 use App\Tasks\OfTask;
 use App\Tasks\TaskRun;
 use App\Tasks\TaskState;
@@ -44,13 +43,7 @@ final class ReadRejectedAgain implements OfTask, ShouldQueue
 
     public function handle(MendRejection $mend): void
     {
-        try {
-            $task = TaskRun::begin($this->taskId, "record {$this->after}");
-        } catch (DiedTwice) {
-            TaskRun::end($this->taskId, TaskState::Failed, DiedTwice::WHY.' '.self::told($this->taken));
-
-            return;
-        }
+        $task = TaskRun::take($this->taskId, "record {$this->after}", self::told($this->taken));
         if ($task === null) {
             return;
         }

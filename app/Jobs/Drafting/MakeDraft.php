@@ -13,7 +13,6 @@ use App\Models\Draft;
 use App\Models\Task;
 use App\Queries\Drafting\DraftRecords;
 use App\Queries\Scouting\ReviewFamilies;
-use App\Tasks\DiedTwice;
 use App\Tasks\OfTask;
 use App\Tasks\TaskRun;
 use App\Tasks\TaskState;
@@ -61,13 +60,7 @@ final class MakeDraft implements OfTask, ShouldQueue
         ComposeDraft $compose,
         EndDraft $end,
     ): void {
-        try {
-            $task = TaskRun::begin($this->taskId, 'drafting');
-        } catch (DiedTwice) {
-            TaskRun::fail($this->taskId, DiedTwice::WHY);
-
-            return;
-        }
+        $task = TaskRun::take($this->taskId, 'drafting');
         if ($task === null) {
             return;
         }

@@ -9,7 +9,6 @@ use App\Models\Matching;
 use App\Models\Task;
 use App\Models\User;
 use App\Queries\Matching\CertainGroups;
-use App\Tasks\DiedTwice;
 use App\Tasks\OfTask;
 use App\Tasks\TaskRun;
 use App\Tasks\TaskState;
@@ -44,13 +43,7 @@ final class JoinCertain implements OfTask, ShouldQueue
     public function handle(JoinPublications $join): void
     {
         $matching = Matching::query()->find($this->matchingId);
-        try {
-            $task = TaskRun::begin($this->taskId, 'group '.Task::query()->whereKey($this->taskId)->value('done'));
-        } catch (DiedTwice) {
-            TaskRun::end($this->taskId, TaskState::Failed, DiedTwice::WHY.' What was joined stays joined.');
-
-            return;
-        }
+        $task = TaskRun::take($this->taskId, 'group '.Task::query()->whereKey($this->taskId)->value('done'), 'What was joined stays joined.');
         if ($task === null || $matching === null) {
             return;
         }

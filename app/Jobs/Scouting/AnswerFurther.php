@@ -9,7 +9,6 @@ use App\Models\FurtherQuestion;
 use App\Models\ScoutedPaper;
 use App\Models\Task;
 use App\Queries\Scouting\PaperText;
-use App\Tasks\DiedTwice;
 use App\Tasks\OfTask;
 use App\Tasks\TaskRun;
 use App\Tasks\TaskState;
@@ -52,13 +51,7 @@ final class AnswerFurther implements OfTask, ShouldQueue
     public function handle(LeadFinder $finder): void
     {
         $question = FurtherQuestion::query()->find($this->questionId);
-        try {
-            $task = TaskRun::begin($this->taskId, 'reading');
-        } catch (DiedTwice) {
-            TaskRun::fail($this->taskId, DiedTwice::WHY);
-
-            return;
-        }
+        $task = TaskRun::take($this->taskId, 'reading');
         if ($task === null) {
             return;
         }

@@ -15,7 +15,6 @@ use App\Queries\Scouting\LibraryCandidates;
 use App\Queries\Scouting\ReviewFamilies;
 use App\Queries\Scouting\SourceCandidates;
 use App\Sources\SourceFailed;
-use App\Tasks\DiedTwice;
 use App\Tasks\OfTask;
 use App\Tasks\TaskRun;
 use App\Tasks\TaskState;
@@ -51,13 +50,7 @@ final class GatherPapers implements OfTask, ShouldQueue
 
     public function handle(KeepPapers $keep, SourceCandidates $databases, LookIntoTexts $look, HearOthers $others, StartDraft $draft): void
     {
-        try {
-            $task = TaskRun::begin($this->taskId, 'gathering');
-        } catch (DiedTwice) {
-            TaskRun::fail($this->taskId, DiedTwice::WHY);
-
-            return;
-        }
+        $task = TaskRun::take($this->taskId, 'gathering');
         if ($task === null) {
             return;
         }
