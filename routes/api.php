@@ -2,9 +2,11 @@
 
 use App\Http\Controllers\Api\ListingController;
 use App\Http\Controllers\Api\ReviewApiController;
+use App\Http\Controllers\Api\SynthesisApiController;
 use App\Http\Controllers\Api\WorkController;
 use App\Http\Middleware\OfToken;
 use App\Http\Middleware\OnlyOnce;
+use App\Http\Middleware\WritesDownTakingOut;
 use App\Queries\Api\Listings;
 use Illuminate\Support\Facades\Route;
 
@@ -20,6 +22,10 @@ Route::prefix('/reviews/{review}')
             Route::get('/', [ReviewApiController::class, 'show'])->name('api.review');
             Route::get('/numbers', [ReviewApiController::class, 'numbers'])->name('api.numbers');
             Route::get('/report', [ReviewApiController::class, 'report'])->name('api.report');
+            Route::get('/tables/{table}/rows', [SynthesisApiController::class, 'table'])
+                ->middleware('throttle:query')
+                ->name('api.table');
+            Route::get('/map', [SynthesisApiController::class, 'map'])->middleware('throttle:query')->name('api.map');
             Route::get('/{listing}', [ListingController::class, 'index'])
                 ->whereIn('listing', array_keys(Listings::all()))
                 ->name('api.list');
@@ -28,6 +34,9 @@ Route::prefix('/reviews/{review}')
                 ->where('id', '[0-9a-z]{26}')
                 ->name('api.one');
         });
+        Route::get('/full-texts/{fullText}/file', [SynthesisApiController::class, 'file'])
+            ->middleware([OfToken::class.':read', 'can:view,review', WritesDownTakingOut::class])
+            ->name('api.file');
         Route::middleware(OnlyOnce::class)->group(function (): void {
             Route::post('/deliveries', [WorkController::class, 'deliver'])
                 ->middleware([OfToken::class.':deliver', 'can:deliver,review', 'throttle:upload'])

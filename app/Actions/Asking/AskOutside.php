@@ -21,7 +21,8 @@ use WaryHeron\Core\FullText\Reading\Paper;
 
 /**
  * Asks the service that was set up for leads for the sentence that answers, in the papers of what our own engine found
- * first, and then in others (docs/leads-service.md). What it quotes has to stand there; it adds and confirms, and takes nothing away.
+ * first, and then in others (docs/leads-service.md). What it quotes has to stand there; it adds and confirms, and takes
+ * nothing away.
  */
 final readonly class AskOutside
 {

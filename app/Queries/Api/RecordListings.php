@@ -95,7 +95,7 @@ final class RecordListings
 
     private static function fullTexts(): Listing
     {
-        return new Listing('full-texts', 'Copies of papers; the files themselves are read on screen', [
+        return new Listing('full-texts', 'Copies of papers; the file of each has an address of its own', [
             'id' => Field::id('the copy'),
             'publication_id' => Field::id('of which')->orNone(),
             'name' => Field::text('of the file'),

@@ -17,7 +17,7 @@ final class SynthesisListings
     /** @return list<Listing> */
     public static function all(): array
     {
-        return [self::outcomes(), self::results(), self::analyses()];
+        return [self::outcomes(), self::results(), self::analyses(), self::tables()];
     }
 
     private static function outcomes(): Listing
@@ -69,6 +69,18 @@ final class SynthesisListings
         ], fn (Review $review): Builder => DB::table('analyses')
             ->where('review_id', $review->id)
             ->whereNull('retired_at'), more: self::pooled(...));
+    }
+
+    private static function tables(): Listing
+    {
+        return new Listing('tables', 'Tables of studies that are kept; their rows have an address of their own', [
+            'id' => Field::id('the table'),
+            'title' => Field::text('as the team calls it'),
+            'terms' => Field::json('columns, filters and groups'),
+            'created_at' => Field::time('when it was kept'),
+        ], fn (Review $review): Builder => DB::table('saved_tables')
+            ->where('review_id', $review->id)
+            ->whereNull('retired_at'));
     }
 
     /**

@@ -43,6 +43,19 @@ final readonly class FlowQuery
         return Flow::from((new self($review, null))->facts());
     }
 
+    /** What came after a version alone. */
+    public static function since(Review $review, ReviewVersion $version): Flow
+    {
+        return Flow::from((new self($review, null, $version))->facts());
+    }
+
+    public static function newStudies(Review $review, ReviewVersion $version): int
+    {
+        return $review->lastStage()->purpose === StagePurpose::FullText
+            ? Studies::included($review, $version)
+            : self::since($review, $version)->included();
+    }
+
     /** For an update, what was included before and what came since are told apart, as the standard's form has it. */
     public static function diagram(Review $review): Diagram
     {

@@ -35,7 +35,7 @@ final class OpenApi
             ],
             'servers' => [['url' => rtrim(url('/api/v1'), '/')]],
             'security' => [['token' => []]],
-            'paths' => [...self::whole(), ...self::lists(), ...self::work()],
+            'paths' => [...self::whole(), ...self::lists(), ...self::together(), ...self::work()],
             'components' => [
                 'securitySchemes' => ['token' => [
                     'type' => 'http',
@@ -105,11 +105,67 @@ final class OpenApi
                 ],
             ], self::filters($listing));
             $paths["/reviews/{review}/{$name}/{id}"]['get'] = self::read("one-of-{$name}", "One of: {$listing->about}", $schema, [
-                ['name' => 'id', 'in' => 'path', 'required' => true, 'schema' => ['type' => 'string']],
+                self::given('id', 'path', true),
             ]);
         }
 
         return $paths;
+    }
+
+    /** @return array<string, mixed> */
+    private static function together(): array
+    {
+        $texts = ['type' => 'array', 'items' => ['type' => 'string']];
+        $id = fn (string $name): array => self::given($name, 'path', true);
+        $of = fn (array $names): array => ['type' => 'array', 'items' => [
+            'type' => 'object',
+            'required' => [...$names, 'studies'],
+            'properties' => [...array_fill_keys($names, ['type' => 'string']), 'studies' => ['type' => 'integer']],
+        ]];
+
+        return [
+            '/reviews/{review}/tables/{table}/rows' => ['get' => self::read('table', 'A saved table, run on what there is now', [
+                'type' => 'object',
+                'required' => ['title', 'head', 'rows'],
+                'properties' => [
+                    'title' => ['type' => 'string'],
+                    'head' => $texts,
+                    'rows' => ['type' => 'array', 'items' => [
+                        'type' => 'array',
+                        'items' => ['type' => ['string', 'number', 'null']],
+                    ]],
+                ],
+            ], [$id('table')])],
+            '/reviews/{review}/map' => ['get' => self::read('map', 'Studies counted by the answers to one or two items', [
+                'type' => 'object',
+                'required' => ['studies', 'rows', 'columns', 'cells'],
+                'properties' => [
+                    'studies' => ['type' => 'integer'],
+                    'rows' => $of(['name']),
+                    'columns' => $of(['name']),
+                    'cells' => $of(['row', 'column']),
+                ],
+            ], [self::given('rows', 'query', true), self::given('columns', 'query', false)])],
+            '/reviews/{review}/full-texts/{fullText}/file' => ['get' => [
+                'operationId' => 'file',
+                'summary' => 'The file of a copy; that it was taken is written down',
+                'x-needs' => TokenAbility::Read->value,
+                'parameters' => [['$ref' => '#/components/parameters/review'], $id('fullText')],
+                'responses' => [
+                    '200' => [
+                        'description' => 'The file',
+                        'content' => ['application/pdf' => ['schema' => ['type' => 'string']]],
+                    ],
+                    'default' => ['$ref' => '#/components/responses/Problem'],
+                ],
+            ]],
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private static function given(string $name, string $in, bool $isNeeded): array
+    {
+        return ['name' => $name, 'in' => $in, 'required' => $isNeeded, 'schema' => ['type' => 'string']];
     }
 
     /** @return list<array<string, mixed>> */
@@ -137,12 +193,7 @@ final class OpenApi
     /** @return array<string, mixed> */
     private static function work(): array
     {
-        $id = fn (string $name): array => [
-            'name' => $name,
-            'in' => 'path',
-            'required' => true,
-            'schema' => ['type' => 'string'],
-        ];
+        $id = fn (string $name): array => self::given($name, 'path', true);
         $decision = ['type' => 'object', 'required' => ['decision', 'item'], 'properties' => [
             'decision' => ['$ref' => '#/components/schemas/Decisions'],
             'item' => ['$ref' => '#/components/schemas/Items'],

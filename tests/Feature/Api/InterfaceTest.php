@@ -4,20 +4,31 @@ namespace Tests\Feature\Api;
 
 use App\Access\TokenAbility;
 use App\Actions\Api\GiveToken;
+use App\Actions\Coding\ChangeCodebook;
+use App\Actions\Coding\SaveAnswer;
 use App\Actions\Report\OpenReport;
+use App\Actions\Synthesis\KeepTable;
 use App\Actions\Team\CreateReview;
 use App\Models\AccessToken;
 use App\Models\Answer;
+use App\Models\CodebookItem;
 use App\Models\Decision;
+use App\Models\FullText;
 use App\Models\LogEntry;
 use App\Queries\Api\Listings;
+use App\Queries\Coding\AnswerSlot;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Route;
+use Illuminate\Support\Facades\Storage;
 use Illuminate\Testing\TestResponse;
 use Opis\JsonSchema\Validator;
 use Tests\Feature\Coding\AtTheDesk;
+use Tests\Feature\Synthesis\AtSynthesis;
 use Tests\Feature\World;
+use WaryHeron\Core\Coding\CodeType;
+use WaryHeron\Core\Coding\GivenAnswer;
+use WaryHeron\Core\Synthesis\Table\TableDefinition;
 
 /** A program of somebody's. */
 final class Program
@@ -253,4 +264,37 @@ it('is described as it is: every address, and every answer by its schema', funct
     }
     $program('GET', '/numbers')->assertOk();
     $program('GET', '/report')->assertOk()->assertJsonPath('document.type', 'doc');
+});
+
+it('gives out a saved table and the map as they are shown, and the file of a copy, which is written down', function () {
+    Storage::fake();
+    $at = AtSynthesis::with('Aster', 'Birk');
+    $world = $at->world;
+    app(ChangeCodebook::class)->addAll($world->people['lead'], $world->review, [AtTheDesk::asked('Staff', CodeType::YesNo)]);
+    $code = CodebookItem::query()->where('label', 'Staff')->sole();
+    $slot = new AnswerSlot($world->publication('Lamps of Aster'), $code);
+    app(SaveAnswer::class)->execute($world->people['coder'], $slot, new GivenAnswer('Yes'));
+    $terms = TableDefinition::fromArray(['columns' => ["item:{$code->id}"]]);
+    $table = app(KeepTable::class)->begin($world->people['coder'], $world->review, 'Staff', $terms);
+    $program = Program::of($world, 'anna', TokenAbility::Read);
+
+    expect(array_column($program('GET', '/tables')->assertOk()->json('data'), 'title'))->toBe(['Staff']);
+    $rows = json_decode($program('GET', "/tables/{$table->id}/rows")->assertOk()->streamedContent(), true);
+    expect($rows['head'])->toBe(['study', 'title', 'year', 'doi', 'Staff'])
+        ->and(array_column($rows['rows'], 4, 1))->toBe(['Lamps of Aster' => 'Yes', 'Lamps of Birk' => '']);
+    $map = $program('GET', "/map?rows={$code->id}")->assertOk()->json();
+    expect([$map['studies'], $map['rows'][0]])->toBe([1, ['name' => 'Yes', 'studies' => 1]]);
+    $program('GET', '/map?rows='.str_repeat('0', 26))->assertUnprocessable()->assertJsonPath('errors.rows.0', fn (string $why): bool => str_contains($why, 'codebook'));
+
+    $copy = FullText::query()->create([
+        'review_id' => $world->review->id, 'publication_id' => $world->publication('Lamps of Aster')->id, 'hash' => hash('sha256', '%PDF-1.4'),
+        'name' => 'aster.pdf', 'bytes' => 8, 'origin' => 'person', 'state' => 'read', 'user_id' => $world->people['lead']->id,
+    ]);
+    Storage::put($copy->path(), '%PDF-1.4');
+    $file = $program('GET', "/full-texts/{$copy->id}/file")->assertOk();
+    expect(hash('sha256', $file->streamedContent()))->toBe($copy->hash)->and($file->headers->get('Content-Disposition'))->toStartWith('attachment');
+    $other = new World();
+    Program::of($other, 'anna')('GET', "/full-texts/{$copy->id}/file")->assertNotFound();
+    $copy->update(['taken_out_at' => now()]);
+    $program('GET', "/full-texts/{$copy->id}/file")->assertNotFound();
 });

@@ -7,6 +7,7 @@ namespace App\Queries\Report\Composed;
 use App\Models\KeptAnalysis;
 use App\Models\Review;
 use App\Models\ReviewOutcome;
+use App\Models\ReviewVersion;
 use App\Queries\Coding\CodedReports;
 use App\Queries\Coding\Themes\ThemeTree;
 use App\Queries\Report\FlowQuery;
@@ -16,6 +17,7 @@ use App\Queries\Synthesis\Shown;
 use Illuminate\Database\Query\JoinClause;
 use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
+use WaryHeron\Core\Flow\Flow;
 
 /** Numbers of a review that a sentence may hold, each with what it is called. */
 final class LiveNumbers
@@ -25,22 +27,43 @@ final class LiveNumbers
     /** @return array<string, array{label: string, value: string}> by the key that a report names it with */
     public static function of(Review $review): array
     {
-        $flow = FlowQuery::of($review);
+        $version = ReviewVersion::latest($review);
+        $together = $version === null ? '' : ', all versions together';
+
+        return [
+            ...self::flow(FlowQuery::of($review), CodedReports::count($review), $together),
+            ...($version === null ? [] : self::since($review, $version)),
+            ...self::agreement($review),
+            ...self::analyses($review),
+            ...self::themes($review),
+        ];
+    }
+
+    /** @return array<string, array{label: string, value: string}> what an update adds, as its flow diagram tells it */
+    private static function since(Review $review, ReviewVersion $version): array
+    {
+        $numbers = self::flow(FlowQuery::since($review, $version), FlowQuery::newStudies($review, $version), ", since {$version->name}");
+
+        return array_combine(array_map(fn (string $key): string => "new {$key}", array_keys($numbers)), $numbers);
+    }
+
+    /** @return array<string, array{label: string, value: string}> */
+    private static function flow(Flow $flow, int $studies, string $of): array
+    {
         $facts = $flow->facts;
         $numbers = [
             'records' => ['records delivered', $facts->recordsDelivered],
             'duplicates' => ['duplicate records removed', $flow->duplicatesRemoved()],
             'screened' => ['publications screened', $flow->toScreen()],
             'excluded' => ['excluded by title and abstract', $facts->excluded],
-            'studies' => ['included studies', CodedReports::count($review)],
+            'studies' => ['included studies', $studies],
         ];
         if ($facts->fullTexts !== null) {
             $numbers['assessed'] = ['reports read in full', $facts->fullTexts->assessed()];
             $numbers['reports'] = ['included reports', $facts->fullTexts->included];
         }
-        $shown = array_map(fn (array $one): array => ['label' => $one[0], 'value' => number_format($one[1])], $numbers);
 
-        return [...$shown, ...self::agreement($review), ...self::analyses($review), ...self::themes($review)];
+        return array_map(fn (array $one): array => ['label' => $one[0].$of, 'value' => number_format($one[1])], $numbers);
     }
 
     /** @return array<string, array{label: string, value: string}> of stages that several judge, on how many all said the same before it opened */
