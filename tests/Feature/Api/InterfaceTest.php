@@ -293,8 +293,9 @@ it('gives out a saved table and the map as they are shown, and the file of a cop
     Storage::put($copy->path(), '%PDF-1.4');
     $file = $program('GET', "/full-texts/{$copy->id}/file")->assertOk();
     expect(hash('sha256', $file->streamedContent()))->toBe($copy->hash)->and($file->headers->get('Content-Disposition'))->toStartWith('attachment');
-    $other = new World();
-    Program::of($other, 'anna')('GET', "/full-texts/{$copy->id}/file")->assertNotFound();
     $copy->update(['taken_out_at' => now()]);
+    $program('GET', "/full-texts/{$copy->id}/file")->assertNotFound();
+    $other = app(CreateReview::class)->execute($world->people['lead'], 'Lamps by day', 'Do they?');
+    $copy->update(['taken_out_at' => null, 'review_id' => $other->id, 'publication_id' => null]);
     $program('GET', "/full-texts/{$copy->id}/file")->assertNotFound();
 });
