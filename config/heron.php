@@ -58,6 +58,17 @@ return [
         'timeout' => (int) env('HERON_LEADS_TIMEOUT', 60),
     ],
 
+    // Sign-in at an institution by OpenID Connect. Its address is what it calls itself (“iss”); the way back that it has to
+    // know is /sign-in/institution/back of this copy.
+    'institution' => [
+        'issuer' => env('HERON_OIDC_ISSUER') ?: null,
+        'client' => (string) env('HERON_OIDC_CLIENT', ''),
+        'secret' => (string) env('HERON_OIDC_SECRET', ''),
+        'name' => (string) env('HERON_OIDC_NAME', 'your institution'),
+        // whether somebody whom nobody invited may have an account
+        'newcomers' => (bool) env('HERON_OIDC_NEWCOMERS', false),
+    ],
+
     // Of the words in pictures of pages, as tesseract names them; each needs Debian's package of that language.
     'picture_languages' => env('HERON_PICTURE_LANGUAGES', 'eng'),
 

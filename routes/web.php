@@ -68,15 +68,19 @@ use App\Http\Controllers\Synthesis\ResultDifferenceController;
 use App\Http\Controllers\Synthesis\SavedTableController;
 use App\Http\Controllers\Synthesis\SoundnessController;
 use App\Http\Controllers\Team\HomeController;
+use App\Http\Controllers\Team\InstitutionController;
 use App\Http\Controllers\Team\InvitationController;
 use App\Http\Controllers\Team\NoticeController;
 use App\Http\Controllers\Team\PasswordController;
 use App\Http\Controllers\Team\PersonalDataController;
 use App\Http\Controllers\Team\PostRoomController;
 use App\Http\Controllers\Team\ReviewController;
+use App\Http\Controllers\Team\SecondFactorController;
 use App\Http\Controllers\Team\SessionController;
 use App\Http\Controllers\Team\TeamController;
+use App\Http\Controllers\Team\WhoAgainController;
 use App\Http\Middleware\KeepVisit;
+use App\Http\Middleware\ShowWhoAgain;
 use App\Http\Middleware\WritesDownTakingOut;
 use App\Models\Letter;
 use App\Models\Review;
@@ -88,12 +92,20 @@ use WaryHeron\Core\Bibliography\Format\Formats;
 Route::middleware('guest')->group(function (): void {
     Route::get('/sign-in', [SessionController::class, 'create'])->name('sign-in');
     Route::post('/sign-in', [SessionController::class, 'store'])->middleware('throttle:sign-in');
+    Route::get('/sign-in/second', [SecondFactorController::class, 'ask'])->name('sign-in.second');
+    Route::post('/sign-in/second', [SecondFactorController::class, 'answer'])->middleware('throttle:second-factor');
     Route::get('/forgot-password', [PasswordController::class, 'forgotten'])->name('password.forgotten');
     Route::post('/forgot-password', [PasswordController::class, 'sendLink'])->middleware('throttle:reset-link');
     Route::get('/reset-password/{token}', [PasswordController::class, 'edit'])->name('password.reset');
     Route::post('/reset-password', [PasswordController::class, 'update'])
         ->middleware('throttle:link')
         ->name('password.update');
+});
+
+// for guests, and for those who show again who they are
+Route::middleware('throttle:institution')->group(function (): void {
+    Route::get('/sign-in/institution', [InstitutionController::class, 'begin'])->name('institution');
+    Route::get('/sign-in/institution/back', [InstitutionController::class, 'back'])->name('institution.back');
 });
 
 // the link itself is the right to use it
@@ -130,6 +142,14 @@ Route::middleware('auth')->group(function (): void {
     Route::put('/account', [PasswordController::class, 'change'])
         ->middleware('throttle:own-password')
         ->name('account.change');
+    Route::get('/account/who-again', [WhoAgainController::class, 'ask'])->name('who-again');
+    Route::post('/account/who-again', [WhoAgainController::class, 'answer'])->middleware('throttle:own-password');
+    Route::middleware(ShowWhoAgain::class)->group(function (): void {
+        Route::post('/account/second-factor', [SecondFactorController::class, 'begin'])->name('second-factor');
+        Route::put('/account/second-factor', [SecondFactorController::class, 'confirm'])->middleware('throttle:own-password');
+        Route::delete('/account/second-factor', [SecondFactorController::class, 'remove']);
+        Route::post('/account/second-factor/codes', [SecondFactorController::class, 'renew'])->name('second-factor.codes');
+    });
     Route::get('/account/data', [PersonalDataController::class, 'download'])->middleware('throttle:dear')->name('account.data');
     Route::delete('/account', [PersonalDataController::class, 'remove'])
         ->middleware('throttle:own-password')
@@ -335,7 +355,9 @@ Route::prefix('/reviews/{review}')
                 ->middleware('throttle:dear')
                 ->name('report.work.download');
             Route::get('/interface', [TokenController::class, 'index'])->name('interface');
-            Route::post('/interface/tokens', [TokenController::class, 'store'])->middleware('throttle:dear')->name('tokens.store');
+            Route::post('/interface/tokens', [TokenController::class, 'store'])
+                ->middleware(['throttle:dear', ShowWhoAgain::class])
+                ->name('tokens.store');
             Route::delete('/interface/tokens/{token}', [TokenController::class, 'destroy'])->name('tokens.destroy');
             Route::get('/ask', [AskController::class, 'index'])->name('ask');
             Route::post('/ask', [AskController::class, 'store'])->middleware('throttle:dear')->name('ask.store');
@@ -400,7 +422,9 @@ Route::prefix('/reviews/{review}')
             Route::put('/report/work', [WorkDiagramController::class, 'word'])->name('report.work.word');
             Route::post('/report/versions-of-review', [ReportController::class, 'closeVersion'])->name('report.versions.close');
             Route::delete('/report/versions-of-review', [ReportController::class, 'takeBackVersion'])->name('report.versions.back');
-            Route::post('/report/links', [ReadingLinkController::class, 'store'])->name('report.links.store');
+            Route::post('/report/links', [ReadingLinkController::class, 'store'])
+                ->middleware(ShowWhoAgain::class)
+                ->name('report.links.store');
             Route::post('/report/comments/{readerComment}/seen-to', [ReadingLinkController::class, 'seenTo'])->name('report.comments.seen');
             Route::post('/report/links/{link}/revoke', [ReadingLinkController::class, 'revoke'])->name('report.links.revoke');
             Route::put('/report/flow', [ReportController::class, 'word'])->name('report.word');

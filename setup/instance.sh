@@ -65,7 +65,9 @@ DB_PORT=$PG_PORT
 DB_DATABASE=$APP_DATABASE
 DB_USERNAME=heron_app
 DB_PASSWORD=$(secret_of heron_app)
-$([ "$WITH_STANDINS" = no ] || echo "STANDINS_URL=http://127.0.0.1:$STANDINS_PORT")
+$([ "$WITH_STANDINS" = no ] || printf '%s\n' "STANDINS_URL=http://127.0.0.1:$STANDINS_PORT" \
+    "HERON_OIDC_ISSUER=http://127.0.0.1:$STANDINS_PORT/institution" HERON_OIDC_CLIENT=wary-heron HERON_OIDC_SECRET=of-the-demo \
+    'HERON_OIDC_NAME="Brindle Vale University"')
 ENV
     # what whoever runs it has set: how mail is sent, which databases there are
     if [ -f "$DIR/settings" ]; then cat "$DIR/settings" >>"$DIR/.env.new"; fi

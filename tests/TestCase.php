@@ -2,6 +2,7 @@
 
 namespace Tests;
 
+use App\Access\SignIn;
 use App\Database\Grants;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Foundation\Testing\TestCase as BaseTestCase;
@@ -53,5 +54,11 @@ abstract class TestCase extends BaseTestCase
         $made = parent::createTestResponse($response, $request);
 
         return ReadResponse::fromBaseResponse($made->baseResponse, $request)->withExceptions($made->exceptions);
+    }
+
+    /** As somebody who has just said their password. */
+    public function showingWho(): static
+    {
+        return $this->withSession([SignIn::SHOWN => now()->getTimestamp()]);
     }
 }

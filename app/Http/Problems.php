@@ -31,7 +31,7 @@ final class Problems
     private const NOT_STORABLE = ['22021', '22003', '22P05', '22008', '22007', '22P02'];
 
     /** Never kept in a session, however a form ends. */
-    private const SECRET = ['password', 'password_confirmation', 'current_password', 'removing_password'];
+    private const SECRET = ['password', 'password_confirmation', 'current_password', 'removing_password', 'code'];
 
     public static function handle(Exceptions $exceptions): void
     {

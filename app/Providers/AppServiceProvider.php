@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
+use App\Access\Institution;
 use App\Access\Passwords;
+use App\Access\SignIn;
 use App\Actions\Searches\BeginDueRounds;
 use App\Database\Grants;
 use App\Database\MillisecondConnection;
@@ -25,6 +27,7 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
 use Illuminate\Database\Events\MigrationsEnded;
 use Illuminate\Database\Events\NoPendingMigrations;
+use Illuminate\Http\Client\Factory as HttpClient;
 use Illuminate\Http\Request;
 use Illuminate\Support\Arr;
 use Illuminate\Support\Facades\Auth;
@@ -63,6 +66,10 @@ final class AppServiceProvider extends ServiceProvider
             ]);
         }
         $this->app->bind(LeadFinder::class, fn (): LeadFinder => self::leads((array) config('heron.leads')));
+        $this->app->bind(
+            Institution::class,
+            fn (): Institution => Institution::of((array) config('heron.institution'), $this->app->make(HttpClient::class)),
+        );
         Connection::resolverFor('pgsql', fn (mixed ...$of): MillisecondConnection => new MillisecondConnection(...$of));
     }
 
@@ -126,6 +133,11 @@ final class AppServiceProvider extends ServiceProvider
                 Limit::perMinutes(15, 40)->by($account($request)),
                 Limit::perMinute(300)->by((string) $request->ip()),
             ],
+            'second-factor' => fn (Request $request): array => [
+                Limit::perMinute(6)->by($half = SignIn::waiting($request)->id ?? (string) $request->ip()),
+                Limit::perMinutes(60, 30)->by($half),
+            ],
+            'institution' => fn (Request $request): Limit => Limit::perMinute(60)->by((string) $request->ip()),
             'reset-link' => fn (Request $request): array => [
                 Limit::perMinutes(10, 3)->by($account($request)),
                 Limit::perMinute(60)->by((string) $request->ip()),

@@ -7,6 +7,7 @@ import deliveryForm from './deliveryForm';
 import dialectFile from './dialectFile';
 import findingActions from './findingActions';
 import frames from './frames';
+import keyPicture from './keyPicture';
 import keyed from './keyed';
 import keys from './keys';
 import later from './later';
@@ -55,3 +56,4 @@ for (const [name, component] of Object.entries({
 }
 Alpine.start();
 menus();
+keyPicture();

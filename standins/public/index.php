@@ -3,6 +3,8 @@
 declare(strict_types=1);
 
 use WaryHeron\Standins\Fault;
+use WaryHeron\Standins\Institution\Institution;
+use WaryHeron\Standins\Institution\SigningKey;
 use WaryHeron\Standins\Leads\Leads;
 use WaryHeron\Standins\Locker\Locker;
 use WaryHeron\Standins\Service;
@@ -35,6 +37,18 @@ if ($service !== null && $what === '') {
     http_response_code($status);
     header("Content-Type: {$type}");
     echo $content;
+} elseif ($key === 'institution') {
+    $folder = getenv('HERON_INSTANCE_DIR') ?: sys_get_temp_dir();
+    $institution = new Institution(
+        'http://127.0.0.1:'.($_SERVER['SERVER_PORT'] ?? '').'/institution',
+        SigningKey::keptAt((is_writable($folder) ? $folder : sys_get_temp_dir()).'/institution-'.hash('xxh32', $folder).'.pem'),
+    );
+    [$status, $headers, $content] = $institution->answer($what, $parameters, time());
+    http_response_code($status);
+    foreach ($headers as $name => $value) {
+        header("{$name}: {$value}");
+    }
+    echo $content;
 } elseif ($key === 'leads') {
     [$status, $content] = (new Leads())->answer((string) file_get_contents('php://input'));
     http_response_code($status);
@@ -47,5 +61,5 @@ if ($service !== null && $what === '') {
 } else {
     http_response_code(404);
     header('Content-Type: text/plain');
-    echo "SRU is answered at /alder, /tern and /fen; thesauri are at /alder/thesaurus.ttl and /tern/thesaurus.ttl; copies of DOIs are at /locker/DOI; answers from papers are proposed at /leads.\n";
+    echo "SRU is answered at /alder, /tern and /fen; thesauri are at /alder/thesaurus.ttl and /tern/thesaurus.ttl; copies of DOIs are at /locker/DOI; answers from papers are proposed at /leads; a university says who somebody is at /institution.\n";
 }

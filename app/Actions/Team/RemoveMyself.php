@@ -28,6 +28,8 @@ final readonly class RemoveMyself
         'claims' => 'user_id',
         'item_claims' => 'user_id',
         'notifications' => 'notifiable_id',
+        'second_factors' => 'user_id',
+        'institution_accounts' => 'user_id',
     ];
 
     public function __construct(private ChangeTeam $team, private SecurityLog $security)

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Queries\Team;
 
+use App\Models\SecondFactor;
 use App\Models\User;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
@@ -36,6 +37,11 @@ final class PersonalData
             'address' => $user->email,
             'since' => $user->created_at->toIso8601String(),
             'password' => 'kept as a hash that nobody can read',
+            'second factor' => SecondFactor::of($user) === null ? 'none' : 'its key is kept encrypted, its recovery codes as hashes',
+            'known at institutions as' => DB::table('institution_accounts')
+                ->where('user_id', $user->id)
+                ->get(['issuer', 'subject', 'created_at'])
+                ->all(),
             'notices not wanted' => $user->unwanted_notices,
         ]);
         yield ',"reviews":'.self::encoded(self::reviews($user)->get()->all());

@@ -16,6 +16,7 @@
             </form>
             <form class="sheet-foot" method="post" action="{{ route('sign-out') }}">@csrf <button class="button">Sign out</button></form>
         </section>
+        @include('team.second-factor')
         <section class="sheet mt-3" id="notices">
             <header class="sheet-head">
                 <h2>What I am told of</h2> <span><a href="{{ route('notices') }}">see my notices</a></span>

@@ -11,9 +11,13 @@
                 <div class="row"><button class="button button-go">Sign in</button> <a href="{{ route('password.forgotten') }}">Forgotten
                         your password?</a></div>
             </form>
+            @if (\App\Access\Institution::isThere())
+                <p class="sheet-foot">Or <a class="button" href="{{ route('institution') }}">Sign in by
+                        {{ \App\Access\Institution::name() }}</a></p>
+            @endif
         </section>
         @if (config('heron.demo'))
-            <p class="small quiet">This is a demo. <a href="{{ route('post-room') }}">The post room</a> shows the mail that it sends.</p>
+            <p class="small quiet mt-2">This is a demo. <a href="{{ route('post-room') }}">The post room</a> shows the mail that it sends.</p>
         @endif
     </div>
 </x-page>

@@ -75,7 +75,8 @@ function screened(): World
 
 it('gives a token once, keeps only its hash, and lets it do what it says until it ends or is taken back', function () {
     $world = screened();
-    $this->actingAs($world->people['anna'])
+    $this->showingWho()
+        ->actingAs($world->people['anna'])
         ->post("/reviews/{$world->review->id}/interface/tokens", ['name' => 'nightly', 'abilities' => ['read'], 'days' => 30])
         ->assertSessionHas('token');
     $plain = session('token');

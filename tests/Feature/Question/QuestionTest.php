@@ -61,7 +61,7 @@ it('has every action that changes something write in the Log', function () {
             // or have it written by those that they call
             preg_match('/BeginDueRounds|RemoveMyself/', $file) === 1;
         if (str_contains($code, 'DB::transaction') && ! $isTold) {
-            expect(preg_match('/\(\$this->log\)\(|\$this->log->keep\(/', $code))->toBe(1, basename($file));
+            expect(preg_match('/\(\$this->log\)\(|\$this->log->keep\(|\$this->security->write\(/', $code))->toBe(1, basename($file));
         }
     }
 });

@@ -35,7 +35,8 @@ function published(): AtSynthesis
 /** @param  array<string, mixed>  $given */
 function given(AtSynthesis $at, array $given = []): string
 {
-    $answer = test()->actingAs($at->world->people['lead'])
+    $answer = test()->showingWho()
+        ->actingAs($at->world->people['lead'])
         ->post("/reviews/{$at->world->review->id}/report/links", ['name' => 'The board', ...$given])
         ->assertSessionHasNoErrors();
     $address = (string) session('address');

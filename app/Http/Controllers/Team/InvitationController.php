@@ -6,9 +6,9 @@ namespace App\Http\Controllers\Team;
 
 use App\Access\Passwords;
 use App\Access\SecurityLog;
+use App\Access\SignIn;
 use App\Actions\Team\AcceptInvitation;
 use App\Http\Controllers\Controller;
-use App\Http\Middleware\EndOldSessions;
 use App\Models\Invitation;
 use App\Models\User;
 use Illuminate\Contracts\View\View;
@@ -37,6 +37,7 @@ final class InvitationController extends Controller
         string $token,
         AcceptInvitation $accept,
         SecurityLog $security,
+        SignIn $signIn,
     ): RedirectResponse {
         $invitation = $this->find($token);
         $user = $request->user();
@@ -50,9 +51,7 @@ final class InvitationController extends Controller
                 ? $accept->asNew($invitation, ...$this->newcomer($request))
                 : $accept->execute($user, $invitation);
         if (! Auth::check()) {
-            Auth::login($user);
-            $request->session()->regenerate();
-            $request->session()->put(EndOldSessions::KEY, now()->getTimestamp());
+            $signIn->as($user, $request, 'invitation');
         }
         $security->write('invitation accepted', ['review' => $invitation->review_id]);
 

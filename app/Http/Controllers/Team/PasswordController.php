@@ -7,10 +7,12 @@ namespace App\Http\Controllers\Team;
 use App\Access\OpenSessions;
 use App\Access\Passwords;
 use App\Access\SecurityLog;
+use App\Access\Totp;
 use App\Http\Controllers\Controller;
 use App\Http\Input;
 use App\Http\Middleware\EndOldSessions;
 use App\Jobs\Team\SendResetLink;
+use App\Models\SecondFactor;
 use App\Models\User;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
@@ -67,12 +69,21 @@ final class PasswordController extends Controller
     public function account(Request $request): View
     {
         $me = $this->me($request);
+        $factor = SecondFactor::query()->where('user_id', $me->id)->first();
 
         return view('team.account', [
             'user' => $me,
+            'factor' => $factor,
+            'factorAddress' => $factor === null ? '' : Totp::address(self::title(), $me->email, $factor->key),
             'sessions' => OpenSessions::of($me),
             'here' => $request->session()->getId(),
         ]);
+    }
+
+    /** How this copy is told from others on a device. */
+    private static function title(): string
+    {
+        return config('app.name').' '.parse_url((string) config('app.url'), PHP_URL_HOST);
     }
 
     public function change(Request $request): RedirectResponse

@@ -6,9 +6,10 @@ namespace App\Http\Controllers\Team;
 
 use App\Access\OpenSessions;
 use App\Access\SecurityLog;
+use App\Access\SignIn;
 use App\Http\Controllers\Controller;
 use App\Http\Input;
-use App\Http\Middleware\EndOldSessions;
+use App\Models\SecondFactor;
 use App\Models\User;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
@@ -23,7 +24,7 @@ final class SessionController extends Controller
     /** What nobody's password is; made with the costs of the day when it is first needed. */
     private static ?string $nobodys = null;
 
-    public function __construct(private readonly SecurityLog $security)
+    public function __construct(private readonly SecurityLog $security, private readonly SignIn $signIn)
     {
     }
 
@@ -53,10 +54,12 @@ final class SessionController extends Controller
         if (Hash::needsRehash($user->password)) {
             $user->update(['password' => $given['password']]);
         }
-        Auth::login($user);
-        $request->session()->regenerate();
-        $request->session()->put(EndOldSessions::KEY, now()->getTimestamp());
-        $this->security->write('signed in');
+        if (SecondFactor::of($user) !== null) {
+            $this->signIn->halfway($user, $request);
+
+            return redirect()->route('sign-in.second');
+        }
+        $this->signIn->as($user, $request, 'password');
 
         return redirect()->intended(route('home'));
     }

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Console;
+namespace App\Console\Care;
 
 use App\Access\CommonPasswords;
 use App\Models\User;
