@@ -142,6 +142,7 @@ bench_report() {
         start_servers
         wait_for "http://127.0.0.1:$STANDINS_PORT/up" "the stand-ins"
         quietly "making the demo" artisan heron:demo
+        start_worker
         owner_sql -c ANALYZE
     } >&2
     made="$(owner_artisan heron:long-report "$@")"
