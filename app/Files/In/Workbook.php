@@ -44,6 +44,9 @@ final class Workbook
             }
         } catch (SpoutException $wrong) {
             throw new UnusableFile('The XLSX file cannot be read: '.lcfirst($wrong->getMessage()));
+        } catch (\Error) {
+            // the library trusts what a workbook says of itself
+            throw new UnusableFile('The XLSX file is damaged: a cell names something that is not in it.');
         } finally {
             $reader->close();
         }

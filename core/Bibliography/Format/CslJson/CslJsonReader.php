@@ -291,9 +291,11 @@ final class CslJsonReader implements RecognisesItself, ReferenceReader
                 array_slice(array_values(array_filter(is_array($part) ? $part : [], is_scalar(...))), 0, 3),
             );
         }
-        $parts = array_values(
-            array_filter(array_map(fn (array $part): array => array_values(array_filter($part)), $parts)),
-        );
+        $parts = array_values(array_filter(
+            array_map(fn (array $part): array => array_values(array_filter($part)), $parts),
+            // years of four digits, as everywhere
+            fn (array $part): bool => $part !== [] && abs($part[0]) <= 9999,
+        ));
         if ($parts !== []) {
             if (
                 is_scalar($issued['season'] ?? null) &&
