@@ -10,5 +10,7 @@ return [
     'fallback_locale' => 'en',
     'cipher' => 'AES-256-CBC',
     'key' => env('APP_KEY'),
+    // what was encrypted with keys of before is read by them still, and written anew with the present one
+    'previous_keys' => array_values(array_filter(explode(',', (string) env('APP_PREVIOUS_KEYS', '')))),
     'maintenance' => ['driver' => 'file'],
 ];

@@ -9,7 +9,8 @@ return [
     'table' => 'sessions',
     'store' => null,
     'lottery' => [2, 1000],
-    'cookie' => 'wary_heron_session',
+    // over TLS a name that no other host and no plain connection can set
+    'cookie' => str_starts_with((string) env('APP_URL'), 'https:') ? '__Host-wary_heron' : 'wary_heron_session',
     'path' => '/',
     'domain' => null,
     'secure' => str_starts_with((string) env('APP_URL'), 'https:'),

@@ -80,7 +80,7 @@ final readonly class ChangeSecondFactor
             if ($step !== null) {
                 return $factor->update(['last_step' => $step]);
             }
-            $left = array_values(array_diff($factor->recovery, [self::hash($code)]));
+            $left = array_values(array_diff($factor->recovery, self::hashes($code)));
             if (count($left) === count($factor->recovery)) {
                 return false;
             }
@@ -107,6 +107,14 @@ final readonly class ChangeSecondFactor
 
     private static function hash(string $code): string
     {
-        return hash_hmac('sha256', self::plain($code), (string) config('app.key'));
+        return self::hashes($code)[0];
+    }
+
+    /** @return non-empty-list<string> by the key of the day first, then by those of before */
+    private static function hashes(string $code): array
+    {
+        $by = fn (string $key): string => hash_hmac('sha256', self::plain($code), $key);
+
+        return [$by((string) config('app.key')), ...array_map($by, array_values((array) config('app.previous_keys')))];
     }
 }

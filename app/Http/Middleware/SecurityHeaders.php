@@ -14,6 +14,8 @@ final class SecurityHeaders
         "default-src 'none'; script-src 'self'; style-src 'self'; img-src 'self' data:; font-src 'self'; ".
         "connect-src 'self'; worker-src 'self'; form-action 'self'; frame-ancestors 'none'; base-uri 'none'";
 
+    private const NOT_USED = 'camera=(), display-capture=(), geolocation=(), microphone=(), midi=(), payment=(), serial=(), usb=()';
+
     public function handle(Request $request, Closure $next): Response
     {
         $response = $next($request);
@@ -22,6 +24,8 @@ final class SecurityHeaders
         $response->headers->set('Referrer-Policy', 'same-origin');
         $response->headers->set('X-Frame-Options', 'DENY');
         $response->headers->set('Cross-Origin-Opener-Policy', 'same-origin');
+        $response->headers->set('Cross-Origin-Resource-Policy', 'same-origin');
+        $response->headers->set('Permissions-Policy', self::NOT_USED);
         if ($request->isSecure()) {
             $response->headers->set('Strict-Transport-Security', 'max-age=31536000');
         }

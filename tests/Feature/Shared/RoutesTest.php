@@ -278,6 +278,8 @@ it('sends strict headers and guarded cookies', function () {
     $policy = $response->headers->get('Content-Security-Policy');
     expect($policy)->toContain("default-src 'none'")->toContain("script-src 'self'")->not->toContain('unsafe');
     $cookie = collect($response->headers->getCookies())->first(fn ($c): bool => $c->getName() === 'wary_heron_session');
+    expect($response->headers->get('Permissions-Policy'))->toContain('camera=()')
+        ->and($response->headers->get('Cross-Origin-Resource-Policy'))->toBe('same-origin');
     expect($cookie->isHttpOnly())->toBeTrue()->and($cookie->getSameSite())->toBe('lax');
     expect($response->getContent())->not->toMatch('/<script(?![^>]*(src=|type="application\/json"))/');
 });

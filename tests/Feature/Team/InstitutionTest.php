@@ -116,6 +116,7 @@ it('asks for the second factor after the institution too', function () {
 
 it('is nowhere where no institution is set up, and says so where it does not answer', function () {
     inesHere();
+    config(['heron.institution.issuer' => null]);
     $this->get('/sign-in')->assertDontSeeText('Sign in by');
     $this->get('/sign-in/institution')->assertNotFound();
     Brindle::answers();

@@ -87,6 +87,19 @@ it('takes each recovery code once, however it is written', function () {
     expect(SecondFactor::of($anna)->recovery)->toHaveCount(9);
 });
 
+it('outlives a change of the key by which it is kept', function () {
+    $anna = (new World())->people['anna'];
+    $codes = withFactor($anna);
+    $before = config('app.key');
+    config(['app.key' => 'base64:'.base64_encode(random_bytes(32)), 'app.previous_keys' => [$before]]);
+    app()->forgetInstance('encrypter');
+    SecondFactor::encryptUsing(app('encrypter'));
+    says();
+    $this->post('/sign-in/second', ['code' => $codes[0]])->assertRedirect('/');
+    expect(app(ChangeSecondFactor::class)->takes($anna, shownBy(SecondFactor::of($anna), 1)))->toBeTrue();
+    SecondFactor::encryptUsing(null);
+});
+
 it('slows down guessing of codes, from wherever it comes', function () {
     withFactor((new World())->people['anna']);
     says();
