@@ -9,24 +9,27 @@ run_bench() {
         "bench_$name" "$@"
         return ;;
     esac
-    {
-        need_space
-        need_all_packages
-        use_instance bench
-        need_composer
-        need_assets
-        make_instance
-        trap 'stop_servers; stop_cluster' EXIT
-        start_cluster
-        WEB_PORT="$(free_port "$WEB_PORT")"
-        STANDINS_PORT="$(free_port "$STANDINS_PORT")"
-        write_ports
-        write_env
-        need_database "$APP_DATABASE"
-        refresh_caches
-        quietly "emptying the benchmark's database" owner_artisan migrate:fresh --force
-    } >&2
+    prepare_bench >&2
     "bench_$name" "$@"
+}
+
+# The benchmarks' own copy, empty.
+prepare_bench() {
+    need_space
+    need_all_packages
+    use_instance bench
+    need_composer
+    need_assets
+    make_instance
+    trap 'stop_servers; stop_cluster' EXIT
+    start_cluster
+    WEB_PORT="$(free_port "$WEB_PORT")"
+    STANDINS_PORT="$(free_port "$STANDINS_PORT")"
+    write_ports
+    write_env
+    need_database "$APP_DATABASE"
+    refresh_caches
+    quietly "emptying the benchmark's database" owner_artisan migrate:fresh --force
 }
 
 # Starts the copy with one large review, whose id is then in $review.

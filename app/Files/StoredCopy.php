@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Files;
 
+use App\Actions\Shared\Refused;
 use Illuminate\Support\Facades\Storage;
 
 /** A file of the store beside its path on this machine; from a store elsewhere it is copied here first. */
@@ -23,11 +24,27 @@ final class StoredCopy
         return $copy;
     }
 
-    /** Keeps a file of this machine in the store, read as a stream. */
+    /**
+     * Keeps a file of this machine in the store, read as a stream: whole or not at all.
+     *
+     * @throws Refused If the store has no room, or cannot be reached.
+     */
     public static function keep(string $path, string $stored): void
     {
         $file = fopen($path, 'rb') ?: throw new \RuntimeException('The file cannot be read.');
-        Storage::put($stored, $file);
-        is_resource($file) && fclose($file);
+        try {
+            $isKept = Storage::put($stored, $file) && Storage::size($stored) === filesize($path);
+        } catch (\Throwable $why) {
+            report($why);
+            $isKept = false;
+        } finally {
+            is_resource($file) && fclose($file);
+        }
+        if (! $isKept) {
+            rescue(fn () => Storage::delete($stored), report: false);
+            throw new Refused(
+                'The file could not be kept: the store of this copy has no room or cannot be reached. Nothing of it was kept; tell whoever runs the copy.',
+            );
+        }
     }
 }

@@ -12,6 +12,7 @@ final class Commands
         BenchDeliver::class,
         BenchSearch::class,
         BenchSynthesis::class,
+        MakeBusy::class,
         MakeLargeReview::class,
         MakeLoad::class,
         MakeLongReport::class,

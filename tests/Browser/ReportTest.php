@@ -215,3 +215,15 @@ it('is read by a stranger on a phone, down to what each claim rests on, and answ
     $ines->sees('The address leads nowhere any more.');
     $stranger->visit((string) parse_url($address, PHP_URL_PATH))->seesNot('First draft, for the team');
 });
+
+it('is written as an archive by the worker, and taken away', function () {
+    $review = Server::rows('SELECT id FROM reviews WHERE coded_by = 2')[0]['id'];
+    $lead = Browser::open()->signIn('ines.okafor@heron.example', 'night-shift-demo')->visit("/reviews/{$review}/report");
+    $lead->press('Write an archive');
+    $state = fn (): string => (string) (Server::rows("SELECT state FROM tasks WHERE review_id = '{$review}' AND kind = 'archive'")[0]['state'] ?? '');
+    $lead->until(fn (): bool => in_array($state(), ['done', 'failed'], true), 'no archive is made');
+    expect($state())->toBe('done');
+    $told = Server::rows("SELECT done, total FROM tasks WHERE review_id = '{$review}' AND kind = 'archive'")[0];
+    expect((int) $told['done'])->toBeGreaterThan(0)->toBe((int) $told['total'] - 1);
+    $lead->visit("/reviews/{$review}/report")->sees('Archive with full texts');
+});

@@ -6,7 +6,6 @@ namespace App\Jobs\Archive;
 
 use App\Actions\Archive\MakeReviewFile;
 use App\Files\MadeKind;
-use App\Models\Task;
 use App\Tasks\OfTask;
 use App\Tasks\TaskRun;
 use App\Tasks\TaskState;
@@ -41,7 +40,7 @@ final class MakeFile implements OfTask, ShouldQueue
         }
         $task->load('user', 'review');
         $file = $make->execute($task->user, $task->review, $this->kind, function (int $done, int $total) use ($task): void {
-            Task::query()->whereKey($task->id)->update(['done' => $done, 'total' => $total]);
+            TaskRun::tell($task->id, $done, $total);
         });
         TaskRun::end($task->id, TaskState::Done, "It can be taken away: {$file->name}.");
     }
