@@ -1,5 +1,6 @@
 <?php
 
+use App\Http\Middleware\CheckFormToken;
 use App\Http\Middleware\EndOldSessions;
 use App\Http\Middleware\OwnHostOnly;
 use App\Http\Middleware\SecurityHeaders;
@@ -8,6 +9,7 @@ use Bench\Console\Commands;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
+use Illuminate\Foundation\Http\Middleware\ValidateCsrfToken;
 use Illuminate\Http\Middleware\HandleCors;
 use Illuminate\Support\Facades\Route;
 
@@ -25,7 +27,7 @@ $app = Application::configure(basePath: dirname(__DIR__))
         $middleware->remove(HandleCors::class);
         $middleware->prepend(OwnHostOnly::class);
         $middleware->append(SecurityHeaders::class);
-        $middleware->web(append: [EndOldSessions::class]);
+        $middleware->web(append: [EndOldSessions::class], replace: [ValidateCsrfToken::class => CheckFormToken::class]);
         // only what stands before it on this machine may say how a request came in
         $middleware->trustProxies(
             at: ['127.0.0.1', '::1'],

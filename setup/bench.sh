@@ -13,11 +13,11 @@ run_bench() {
     "bench_$name" "$@"
 }
 
-# The benchmarks' own copy, empty.
+# The benchmarks' own copy, or another name's, empty.
 prepare_bench() {
     need_space
     need_all_packages
-    use_instance bench
+    use_instance "${1:-bench}"
     need_composer
     need_assets
     make_instance

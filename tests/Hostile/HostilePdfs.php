@@ -28,8 +28,14 @@ final class HostilePdfs
         foreach (['[0 0 0 0]', '[0 0 1e9 1e9]', '[-1e9 -1e9 1 1]', '[0 0 nan inf]', '[]', '(x)'] as $box) {
             yield "a page of {$box}" => ['a.pdf', self::file(self::page(self::stream(self::SAYS), box: $box))];
         }
-        yield 'pages within themselves' => ['a.pdf', self::file(['<< /Type /Catalog /Pages 2 0 R >>', '<< /Type /Pages /Kids [2 0 R 2 0 R] /Count 2 >>'])];
-        yield 'a thousand million pages' => ['a.pdf', self::file(['<< /Type /Catalog /Pages 2 0 R >>', '<< /Type /Pages /Kids [] /Count 1000000000 >>'])];
+        yield 'pages within themselves' => [
+            'a.pdf',
+            self::file(['<< /Type /Catalog /Pages 2 0 R >>', '<< /Type /Pages /Kids [2 0 R 2 0 R] /Count 2 >>']),
+        ];
+        yield 'a thousand million pages' => [
+            'a.pdf',
+            self::file(['<< /Type /Catalog /Pages 2 0 R >>', '<< /Type /Pages /Kids [] /Count 1000000000 >>']),
+        ];
         yield 'a root that is itself' => ['a.pdf', self::file(['1 0 R'])];
         yield 'lists within lists' => ['a.pdf', self::file([str_repeat('[', 50_000).str_repeat(']', 50_000), '<< >>'])];
         yield 'a page that draws a form that draws itself' => ['a.pdf', self::file(self::page(
@@ -45,7 +51,10 @@ final class HostilePdfs
             '/Filter ['.str_repeat('/FlateDecode ', 10).']',
         )))];
         foreach (['/JBIG2Decode', '/DCTDecode', '/JPXDecode', '/CCITTFaxDecode', '/Crypt', '/EvilDecode'] as $filter) {
-            yield "a stream by {$filter} that is none" => ['a.pdf', self::file(self::page(self::stream(random_bytes(2000), "/Filter {$filter}")))];
+            yield "a stream by {$filter} that is none" => [
+                'a.pdf',
+                self::file(self::page(self::stream(random_bytes(2000), "/Filter {$filter}"))),
+            ];
         }
         yield 'a picture of four thousand million points' => ['a.pdf', self::file(self::page(
             self::stream(self::SAYS.' q 500 0 0 500 0 0 cm /I Do Q'),

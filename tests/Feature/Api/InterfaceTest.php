@@ -285,10 +285,16 @@ it('gives out a saved table and the map as they are shown, and the file of a cop
         ->and(array_column($rows['rows'], 4, 1))->toBe(['Lamps of Aster' => 'Yes', 'Lamps of Birk' => '']);
     $map = $program('GET', "/map?rows={$code->id}")->assertOk()->json();
     expect([$map['studies'], $map['rows'][0]])->toBe([1, ['name' => 'Yes', 'studies' => 1]]);
-    $program('GET', '/map?rows='.str_repeat('0', 26))->assertUnprocessable()->assertJsonPath('errors.rows.0', fn (string $why): bool => str_contains($why, 'codebook'));
+    $program('GET', '/map?rows='.str_repeat('0', 26))->assertUnprocessable()->assertJsonPath(
+        'errors.rows.0',
+        fn (string $why): bool => str_contains($why, 'codebook'),
+    );
 
     $copy = FullText::query()->create([
-        'review_id' => $world->review->id, 'publication_id' => $world->publication('Lamps of Aster')->id, 'hash' => hash('sha256', '%PDF-1.4'),
+        'review_id' => $world->review->id, 'publication_id' => $world->publication('Lamps of Aster')->id, 'hash' => hash(
+            'sha256',
+            '%PDF-1.4',
+        ),
         'name' => 'aster.pdf', 'bytes' => 8, 'origin' => 'person', 'state' => 'read', 'user_id' => $world->people['lead']->id,
     ]);
     Storage::put($copy->path(), '%PDF-1.4');

@@ -201,7 +201,12 @@ it('reads a PDF that is added to a paper, and is made again with it', function (
     $draft = drafted($world = World::readingInFull());
     $revision = $draft->revision;
     $paper = paperBy($draft, 'Haldor');
-    $pdf = Sought::pdf('haldor.pdf', 'Methods', 'The setting was one acute ward of Brindle Vale Hospital.', 'We analysed 97 nurses of the 120.');
+    $pdf = Sought::pdf(
+        'haldor.pdf',
+        'Methods',
+        'The setting was one acute ward of Brindle Vale Hospital.',
+        'We analysed 97 nurses of the 120.',
+    );
     $this->get(draftUrl($draft, '?step=papers'))->assertSeeText('Add its PDF');
     $this->actingAs($world->people['observer'])
         ->post(draftUrl($draft, "/papers/{$paper}/pdf"), ['file' => $pdf])

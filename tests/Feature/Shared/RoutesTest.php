@@ -280,6 +280,7 @@ it('sends strict headers and guarded cookies', function () {
     $cookie = collect($response->headers->getCookies())->first(fn ($c): bool => $c->getName() === 'wary_heron_session');
     expect($response->headers->get('Permissions-Policy'))->toContain('camera=()')
         ->and($response->headers->get('Cross-Origin-Resource-Policy'))->toBe('same-origin');
+    expect($response->headers->getCookies())->toHaveCount(1); // none that scripts could read
     expect($cookie->isHttpOnly())->toBeTrue()->and($cookie->getSameSite())->toBe('lax');
     expect($response->getContent())->not->toMatch('/<script(?![^>]*(src=|type="application\/json"))/');
 });

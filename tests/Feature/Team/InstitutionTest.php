@@ -35,7 +35,10 @@ it('lets in whom the institution names, and knows them again when their address 
 
 it('lets nobody in by an address that is not confirmed, or that nobody here has', function (string $person, string $says) {
     inesHere();
-    Brindle::answers()->comeBackAs($person)->assertRedirect('/sign-in')->assertSessionHas('problem', fn (string $why): bool => str_contains($why, $says));
+    Brindle::answers()->comeBackAs($person)->assertRedirect('/sign-in')->assertSessionHas(
+        'problem',
+        fn (string $why): bool => str_contains($why, $says),
+    );
     $this->assertGuest();
     expect(InstitutionAccount::query()->count())->toBe(0);
 })->with([['bv-0004', 'by which address'], ['bv-0003', 'odile.ferrand@brindlevale.example']]);
@@ -62,7 +65,9 @@ it('takes no token that is not right', function (Closure $token) {
     'no nonce' => [fn (array $claims, SigningKey $key): string => $key->signed(array_diff_key($claims, ['nonce' => 1]))],
     'over' => [fn (array $claims, SigningKey $key): string => $key->signed([...$claims, 'exp' => now()->getTimestamp() - 31])],
     'no end' => [fn (array $claims, SigningKey $key): string => $key->signed(array_diff_key($claims, ['exp' => 1]))],
-    'a clock that is ahead' => [fn (array $claims, SigningKey $key): string => $key->signed([...$claims, 'iat' => now()->getTimestamp() + 120])],
+    'a clock that is ahead' => [
+        fn (array $claims, SigningKey $key): string => $key->signed([...$claims, 'iat' => now()->getTimestamp() + 120]),
+    ],
     'nobody' => [fn (array $claims, SigningKey $key): string => $key->signed(array_diff_key($claims, ['sub' => 1]))],
     'another key under the same name' => [fn (array $claims): string => SigningKey::made()->signed($claims)],
     'another key' => [fn (array $claims): string => SigningKey::made('of a stranger')->signed($claims)],
@@ -122,5 +127,8 @@ it('is nowhere where no institution is set up, and says so where it does not ans
     Brindle::answers();
     Http::swap(new Factory(app('events')));
     Http::fake(fn () => Http::response('', 503));
-    $this->get('/sign-in/institution')->assertRedirect('/sign-in')->assertSessionHas('problem', fn (string $why): bool => str_contains($why, 'does not answer'));
+    $this->get('/sign-in/institution')->assertRedirect('/sign-in')->assertSessionHas(
+        'problem',
+        fn (string $why): bool => str_contains($why, 'does not answer'),
+    );
 });
