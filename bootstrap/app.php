@@ -2,6 +2,7 @@
 
 use App\Http\Middleware\CheckFormToken;
 use App\Http\Middleware\EndOldSessions;
+use App\Http\Middleware\NameRequest;
 use App\Http\Middleware\OwnHostOnly;
 use App\Http\Middleware\SecurityHeaders;
 use App\Http\Problems;
@@ -25,7 +26,7 @@ $app = Application::configure(basePath: dirname(__DIR__))
     ->withCommands([__DIR__.'/../app/Console', ...class_exists(Commands::class) ? Commands::ALL : []])
     ->withMiddleware(function (Middleware $middleware): void {
         $middleware->remove(HandleCors::class);
-        $middleware->prepend(OwnHostOnly::class);
+        $middleware->prepend([NameRequest::class, OwnHostOnly::class]);
         $middleware->append(SecurityHeaders::class);
         $middleware->web(append: [EndOldSessions::class], replace: [ValidateCsrfToken::class => CheckFormToken::class]);
         // only what stands before it on this machine may say how a request came in

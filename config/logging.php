@@ -1,5 +1,6 @@
 <?php
 
+use App\Logs\LogLine;
 use Monolog\Formatter\JsonFormatter;
 
 return [
@@ -10,9 +11,11 @@ return [
             'path' => storage_path('logs/laravel.log'),
             'level' => env('LOG_LEVEL', 'debug'),
             'permission' => 0640,
+            'formatter' => LogLine::class,
         ],
         'stderr' => [
             'driver' => 'monolog',
+            'formatter' => LogLine::class,
             'handler' => Monolog\Handler\StreamHandler::class,
             'with' => ['stream' => 'php://stderr'],
         ],

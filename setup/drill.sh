@@ -206,6 +206,10 @@ CONF
     if am_root; then chown postgres: "$there"; fi
     backrest --log-level-console=warn --pg1-path="$there" --type=time --target="$second" --target-action=promote restore >&2 || bad=1
     as_postgres "$PG_BIN/pg_ctl" -D "$there" -l "$there/server.log" -w -t 60 -o "-p $((PG_PORT + 7)) -c archive_mode=off" start >&2 || bad=1
+    for _ in $(seq 120); do # it answers before it has read its log to the end
+        [ "$(PG_PORT=$((PG_PORT + 7)) sql -d postgres -c 'SELECT pg_is_in_recovery()' 2>/dev/null)" = f ] && break
+        sleep 0.5
+    done
     found="$(PG_PORT=$((PG_PORT + 7)) sql -d "$APP_DATABASE" -c "SELECT count(*), coalesce(md5(string_agg(id, '' ORDER BY id)), '') FROM decisions WHERE created_at < '$second'")"
     [ "$kept" = "$found" ] || bad=1
     verdict point-in-time "$bad" "\"second\":\"$second\",\"decisions_then\":\"$kept\",\"decisions_restored\":\"$found\""

@@ -80,6 +80,7 @@ $([ "$host" = localhost ] || echo "    server { listen 127.0.0.1:$WEB_PORT; serv
         location = /index.php {
             include /etc/nginx/fastcgi_params;
             fastcgi_param HTTP_HOST \$http_host;
+            fastcgi_param REQUEST_ID \$request_id;
             fastcgi_param REQUEST_BEGAN \$msec; # before it waits for a free process
             fastcgi_param SCRIPT_FILENAME \$document_root/index.php;
             fastcgi_buffers 16 32k;
