@@ -47,7 +47,7 @@ final class LogLine extends JsonFormatter
     private static function withoutValues(string $message): string
     {
         if (str_contains($message, 'SQLSTATE')) {
-            $message = (string) preg_split('/\R|\s(?:DETAIL|CONTEXT|HINT):|\s\(Connection:/', $message, 2)[0];
+            $message = (string) preg_replace('/(?:\R|\s(?:DETAIL|CONTEXT|HINT):|\s\(Connection:).*/s', '', $message);
             $message = (string) preg_replace('/"[^"]*"|\'[^\']*\'/', '…', $message);
         }
 
