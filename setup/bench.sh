@@ -83,7 +83,10 @@ kill_hard() {
     step "kill -9 $pid ($(ps -o comm= -p "$pid")) and its children" >&2
     kill -9 "$pid" $(ps -o pid= --ppid "$pid") 2>/dev/null || true
     if [ "$1" = "$DIR/run/worker.pid" ]; then kill -9 -- "-$pid" 2>/dev/null || true; fi
-    sleep 0.5
+    for _ in $(seq 100); do # until nobody takes it for alive any more
+        sleep 0.2
+        kill -0 "$pid" 2>/dev/null || break
+    done
 }
 
 bench_match() { php -d pcov.enabled=0 bench/matching.php "${1:-100000}"; }

@@ -62,7 +62,7 @@ kill_part() {
         worker) pid="$(worker_pids | shuf -n 1)" ;;
         backend) pid="$(sql -d "$APP_DATABASE" -c "SELECT pid FROM pg_stat_activity WHERE backend_type = 'client backend' AND pid <> pg_backend_pid() ORDER BY random() LIMIT 1" 2>/dev/null || true)" ;;
         database) kill_hard "$(cluster_dir)/postmaster.pid"; sleep 1; start_cluster ;;
-    esac >&2
+    esac >&2 || step "$1 did not come back at once" >&2
     [ -z "$pid" ] || kill -9 $pid 2>/dev/null || true
 }
 
@@ -79,6 +79,7 @@ drill_kills() {
         kill_part "$part"
         killed[$part]=$((${killed[$part]:-0} + 1))
         sleep 2
+        sql -d postgres -c 'SELECT 1' >/dev/null 2>&1 || (start_cluster) >&2 || true
     done
     compared kills "\"killed\":{$(for part in "${!killed[@]}"; do printf '"%s":%s,' "$part" "${killed[$part]}"; done | sed 's/,$//')}"
 }

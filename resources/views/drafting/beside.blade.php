@@ -38,7 +38,7 @@
                 <button class="button" name="what" value="texts">Read 10 more closely</button>
                 <button class="button" name="what" value="again">Look again for full texts</button>
             </form>
-            <p class="small quiet">Read closely: asked for all items, in full text where the library has one.</p>
+            <p class="small quiet">Read closely: asked for all items, in full text where the library has one. A paper of the library takes its PDF beside it here; one that was taken over does too.</p>
         </section>
     @endif
     <section>

@@ -66,7 +66,7 @@
                     @endif
                 @endforeach
             </details>
-            @if ($mayAddPdf && $isIn && $paper->getAttribute('read_copy') === null)
+            @if ($mayAddPdf && $isIn && $paper->publication_id && $paper->getAttribute('read_copy') === null)
                 @include('drafting.pdf')
             @endif
         </div>

@@ -1,12 +1,8 @@
-@if ($paper->publication_id === null)
-    <p class="small quiet">Read by its abstract. Once it is taken over into the library, its PDF can be added here.</p>
-@else
-    <details class="small">
-        <summary>Add its PDF</summary>
-        <form method="post" enctype="multipart/form-data" class="draft-line" action="{{ route('drafts.pdf', [$review, $draft, $paper]) }}">@csrf
-            <label for="pdf-{{ $paper->id }}">PDF of {{ $paper->called() }}</label>
-            <input class="small" type="file" accept="application/pdf,.pdf" required id="pdf-{{ $paper->id }}" name="file">
-            <button class="button">Add and read it</button>
-        </form>
-    </details>
-@endif
+<details class="small">
+    <summary>Add its PDF</summary>
+    <form method="post" enctype="multipart/form-data" class="draft-line" action="{{ route('drafts.pdf', [$review, $draft, $paper]) }}">@csrf
+        <label for="pdf-{{ $paper->id }}">PDF of {{ $paper->called() }}</label>
+        <input class="small" type="file" accept="application/pdf,.pdf" required id="pdf-{{ $paper->id }}" name="file">
+        <button class="button">Add and read it</button>
+    </form>
+</details>

@@ -8,7 +8,7 @@
                     {{ $one->name }} <span class="quiet">{{ number_format($one->ended) }}</span></a>
             @endforeach
         </nav>
-        <table class="table">
+        <table class="table decided">
             <thead>
                 <tr>
                     <th scope="col">Report</th>
