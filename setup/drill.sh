@@ -160,7 +160,7 @@ backrest() { as_postgres pgbackrest --config="$repo/backrest.conf" --stanza=dril
 
 # ./heron drill point-in-time: a backup and the log of the database, restored to a second, compared with what there was then.
 drill_point_in_time() {
-    local data bad=0 second kept found
+    local data bad=0 second then kept found later
     command -v pgbackrest >/dev/null || install_packages pgbackrest >&2
     data="$(cluster_dir)"
     there="$data.restored"
@@ -199,7 +199,10 @@ CONF
     people_decide 20000 30
     sleep 15
     second="$(sql -d postgres -c "SELECT date_trunc('second', now())")"
-    kept="$(sql -d "$APP_DATABASE" -c "SELECT count(*), coalesce(md5(string_agg(id, '' ORDER BY id)), '') FROM decisions WHERE created_at < '$second'")"
+    # what is written down with a time just before it may be kept just after it
+    then="SELECT count(*), coalesce(md5(string_agg(id, '' ORDER BY id)), '') FROM decisions WHERE created_at < timestamptz '$second' - interval '2 seconds'"
+    sleep 3
+    kept="$(sql -d "$APP_DATABASE" -c "$then")"
     compared point-in-time-load '"while":"the log is archived"' || bad=1
     { sql -d postgres -c 'SELECT pg_switch_wal()'; sleep 6; } >&2
     step "Restoring to $second" >&2
@@ -211,9 +214,10 @@ CONF
         [ "$(PG_PORT=$((PG_PORT + 7)) sql -d postgres -c 'SELECT pg_is_in_recovery()' 2>/dev/null)" = f ] && break
         sleep 0.5
     done
-    found="$(PG_PORT=$((PG_PORT + 7)) sql -d "$APP_DATABASE" -c "SELECT count(*), coalesce(md5(string_agg(id, '' ORDER BY id)), '') FROM decisions WHERE created_at < '$second'")"
-    [ "$kept" = "$found" ] || bad=1
-    verdict point-in-time "$bad" "\"second\":\"$second\",\"decisions_then\":\"$kept\",\"decisions_restored\":\"$found\""
+    found="$(PG_PORT=$((PG_PORT + 7)) sql -d "$APP_DATABASE" -c "$then")"
+    later="$(PG_PORT=$((PG_PORT + 7)) sql -d "$APP_DATABASE" -c "SELECT count(*) FROM decisions WHERE created_at > '$second'")"
+    [ "$kept" = "$found" ] && [ "$later" = 0 ] || bad=1
+    verdict point-in-time "$bad" "\"second\":\"$second\",\"decisions_then\":\"${kept%%|*}\",\"decisions_restored\":\"${found%%|*}\",\"of_later\":${later:-null}"
 }
 
 stop_restored() { as_postgres "$PG_BIN/pg_ctl" -D "$1" -m immediate stop >/dev/null 2>&1 || true; }
