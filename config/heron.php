@@ -69,6 +69,9 @@ return [
         'newcomers' => (bool) env('HERON_OIDC_NEWCOMERS', false),
     ],
 
+    // Whether everybody has to have a second factor, at the latest at their next page.
+    'second_factor_required' => (bool) env('HERON_SECOND_FACTOR_REQUIRED', false),
+
     // Of the words in pictures of pages, as tesseract names them; each needs Debian's package of that language.
     'picture_languages' => env('HERON_PICTURE_LANGUAGES', 'eng'),
 

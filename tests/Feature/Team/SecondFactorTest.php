@@ -151,3 +151,21 @@ it('is taken off by whoever runs the copy, which ends the sign-ins of that perso
     $this->artisan('heron:second-factor', ['email' => 'ANNA@heron.example'])->assertSuccessful();
     expect(SecondFactor::of($anna))->toBeNull();
 });
+
+it('is asked of everybody where the copy says so, before anything else', function () {
+    config(['heron.second_factor_required' => true]);
+    $world = new World();
+    $anna = $world->people['anna'];
+    $review = "/reviews/{$world->review->id}/question";
+    says();
+    $this->get($review)->assertRedirect('/account#second-factor')->assertSessionHas('problem');
+    $this->getJson($review)->assertForbidden();
+    $this->get('/account')->assertOk()->assertSeeText('Set up a second factor');
+    $this->post('/account/second-factor');
+    $this->put('/account/second-factor', ['code' => shownBy(SecondFactor::query()->sole())])->assertSessionHas('recovery');
+    $this->get($review)->assertOk();
+    app(ChangeSecondFactor::class)->remove($anna);
+    $this->post('/sign-out');
+    says();
+    $this->get('/')->assertRedirect('/account#second-factor');
+});
