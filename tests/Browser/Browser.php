@@ -65,6 +65,12 @@ final class Browser
         return self::$open[] = $browser;
     }
 
+    /** In a process of its own: those that are open are another's. */
+    public static function forget(): void
+    {
+        self::$open = [];
+    }
+
     public static function closeAll(): void
     {
         foreach (self::$open as $browser) {

@@ -182,7 +182,7 @@ final class HostileFiles
         yield 'a record that does not end' => ['a.ris', "TY  - JOUR\nTI  - Lamps\n".str_repeat("AB  - and on\n", 100_000)];
         yield 'a line of four million letters' => $ris('TI  - '.str_repeat('lamp ', 800_000));
         yield 'a hundred thousand authors' => $ris("TI  - Lamps\n".str_repeat("AU  - Haldor, P\n", 100_000));
-        yield 'forty thousand empty records' => ['a.ris', str_repeat("TY  - \nER  - \n", 40_000)];
+        yield 'twelve thousand empty records' => ['a.ris', str_repeat("TY  - \nER  - \n", 12_000)];
         yield 'beginnings alone' => ['a.ris', str_repeat("TY  - JOUR\n", 20_000)];
         yield 'ends alone' => ['a.ris', str_repeat("ER  - \n", 20_000)];
         yield 'a script in every field' => $ris(
