@@ -1,14 +1,14 @@
 # Bad days, on a copy of their own: what people were told is kept is compared with what is there. Each prints JSON lines,
 # the last of them its verdict, and ends with 1 where something was lost, doubled or stayed away.
 
-DRILLS="kills | workers | storage | logs | database-full | point-in-time | fuzz"
+DRILLS="kills | workers | queue | storage | logs | database-full | point-in-time | fuzz"
 
 run_drill() {
     local name="${1:-}"
     [ $# -gt 0 ] && shift
     case "$name" in
         fuzz) need_cli_packages >&2; need_composer >&2; exec php -d pcov.enabled=0 -d memory_limit=1G bench/fuzzing.php "$@" ;;
-        kills | workers | storage | logs | database-full | point-in-time) ;;
+        kills | workers | queue | storage | logs | database-full | point-in-time) ;;
         *) fail "there is no drill “$name”." "./heron drill ${DRILLS// /}" ;;
     esac
     . "$ROOT/setup/bench.sh"
@@ -92,13 +92,35 @@ drill_workers() {
         sleep "0.$((RANDOM % 9 + 1))"
         kill_part worker
     done
-    for i in $(seq 240); do
-        [ "$(sql -d "$APP_DATABASE" -c "SELECT count(*) FROM tasks WHERE review_id = '$review' AND state IN ('queued', 'running')")" = 0 ] && break
-        sleep 1
-    done
+    all_over "$review"
     told="$(artisan heron:busy "$review")" || bad=1
     echo "$told"
     verdict workers "$bad" "\"killed\":${1:-30}"
+}
+
+# ./heron drill queue [TIMES]: the queue is emptied while there is much to do, and made again from what the tasks kept.
+drill_queue() {
+    local review bad=0 told i
+    review="$(artisan heron:busy)"
+    for i in $(seq "${1:-1}"); do
+        sleep 2
+        kill_part workers
+        owner_sql -c 'DELETE FROM jobs'
+        artisan heron:queue-again >&2
+    done
+    all_over "$review"
+    told="$(artisan heron:busy "$review")" || bad=1
+    echo "$told"
+    [[ "$told" == *'"failed":[]'* ]] || bad=1
+    verdict queue "$bad" "\"emptied\":${1:-1}"
+}
+
+# Waits until nothing of a review is under way, for four minutes at most.
+all_over() {
+    for _ in $(seq 240); do
+        [ "$(sql -d "$APP_DATABASE" -c "SELECT count(*) FROM tasks WHERE review_id = '$1' AND state IN ('queued', 'running')")" = 0 ] && return 0
+        sleep 1
+    done
 }
 
 need_mounts() { am_root && mount -t tmpfs -o size=1m tmpfs "$DIR/run/tried" 2>/dev/null && umount "$DIR/run/tried" || fail "this drill puts a small disk below the copy, for which it has to be root and may mount."; }

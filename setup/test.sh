@@ -46,7 +46,7 @@ run_tests() {
         WEB_PORT="$(free_port "$WEB_PORT")"
         STANDINS_PORT="$(free_port "$STANDINS_PORT")"
         write_ports
-        for database in heron_test heron_test2 "$APP_DATABASE"; do need_database "$database"; done
+        for database in heron_test heron_test2 heron_test3 "$APP_DATABASE"; do need_database "$database"; done
         build_corpora
         write_env
     fi
@@ -102,21 +102,31 @@ run_tests() {
     return $failed
 }
 
-# The features in two halves, each with a database and files of its own, since most of them wait for the database.
-FIRST_HALF="Archive Deliveries Library Question Report Scouting Shared Team"
-run_halves() {
-    local first=() second=(tests/Standins) failed=0 told folder
+# The features in three parts, each with a database and files of its own, since most of them wait for the database.
+FIRST_PART="Shared"
+SECOND_PART="Api Archive Asking Coding Deliveries Drafting Library Question Scouting Team"
+run_parts() {
+    local first=() second=() third=(tests/Standins) failed=0 folder part told=() beside=()
     for folder in tests/Feature/*/; do
         folder="${folder%/}"
-        case " $FIRST_HALF " in *" ${folder##*/} "*) first+=("$folder") ;; *) second+=("$folder") ;; esac
+        case " $FIRST_PART | $SECOND_PART " in
+            *" ${folder##*/} "*"|"*) first+=("$folder") ;;
+            *"|"*" ${folder##*/} "*) second+=("$folder") ;;
+            *) third+=("$folder") ;;
+        esac
     done
-    told="$(mktemp)"
-    TEST_TOKEN=2 run_suite Feature "${second[@]}" >"$told" 2>&1 &
-    local beside=$!
+    for part in 2 3; do
+        told[part]="$(mktemp)"
+        if [ "$part" = 2 ]; then set -- "${second[@]}"; else set -- "${third[@]}"; fi
+        TEST_TOKEN="$part" run_suite Feature "$@" >"${told[part]}" 2>&1 &
+        beside[part]=$!
+    done
     run_suite Feature "${first[@]}" || failed=1
-    wait "$beside" || failed=1
-    cat "$told"
-    rm -f "$told"
+    for part in 2 3; do
+        wait "${beside[part]}" || failed=1
+        cat "${told[part]}"
+        rm -f "${told[part]}"
+    done
     return $failed
 }
 
@@ -124,7 +134,7 @@ run_suite() {
     local suite=$1
     shift
     if [ "$suite" = Feature ] && [ $# -eq 0 ]; then
-        run_halves
+        run_parts
         return
     fi
     step "Pest: $suite"

@@ -21,6 +21,9 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property string $url
  * @property ?string $in_hand where it was when it was last taken in hand
  * @property int $deaths
+ * @property ?string $job what does the work next, as the queue has it
+ * @property ?string $job_queue
+ * @property int $queued_again
  * @property ?Carbon $cancel_requested_at
  * @property ?Carbon $started_at
  * @property ?Carbon $finished_at

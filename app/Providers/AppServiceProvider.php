@@ -18,6 +18,7 @@ use App\Models\User;
 use App\Notices\PostRoomTransport;
 use App\Sources\OutsideLeads;
 use App\Tasks\FairConnector;
+use App\Tasks\LostWork;
 use App\Tasks\OfTask;
 use Carbon\CarbonImmutable;
 use Illuminate\Cache\RateLimiting\Limit;
@@ -29,6 +30,7 @@ use Illuminate\Database\Events\MigrationsEnded;
 use Illuminate\Database\Events\NoPendingMigrations;
 use Illuminate\Http\Client\Factory as HttpClient;
 use Illuminate\Http\Request;
+use Illuminate\Queue\Events\JobQueued;
 use Illuminate\Support\Arr;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\Date;
@@ -85,7 +87,11 @@ final class AppServiceProvider extends ServiceProvider
 
     public function boot(): void
     {
-        Queue::looping(fn () => app(BeginDueRounds::class)->sometimes());
+        Queue::looping(function (): void {
+            app(BeginDueRounds::class)->sometimes();
+            app(LostWork::class)->sometimes();
+        });
+        Event::listen(JobQueued::class, LostWork::keep(...));
         URL::useOrigin((string) config('app.url'));
         URL::forceScheme((string) parse_url((string) config('app.url'), PHP_URL_SCHEME));
         Date::use(CarbonImmutable::class);

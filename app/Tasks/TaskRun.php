@@ -108,6 +108,7 @@ final class TaskRun
                 'finished_at' => now(),
                 'in_hand' => null,
                 'deaths' => 0,
+                'job' => null,
                 ...array_filter(['done' => $done, 'total' => $total], fn (?int $n): bool => $n !== null),
             ]);
     }
