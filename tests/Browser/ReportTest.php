@@ -200,12 +200,12 @@ it('is read by a stranger on a phone, down to what each claim rests on, and answ
             JS),
         'the claim does not lead to the words it rests on',
     );
-    $stranger->press('Decisions')->sees('What was decided on full text');
+    $stranger->press('Decisions')->sees('What was decided');
     $looks('decisions');
     $stranger->press('Searches')->sees('As it was sent');
     $looks('searches');
     $stranger->driver->navigate()->back();
-    $stranger->sees('What was decided on full text')->press('Report');
+    $stranger->sees('What was decided')->press('Report');
     $stranger->fill('Your name', 'A referee')->fill('Comment', 'How was the light measured?')->press('Send to the team');
     $stranger->sees('Your comment is with the team.')->sees('How was the light measured?');
     expect($found)->toBe([]);

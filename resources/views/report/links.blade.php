@@ -84,7 +84,7 @@
                             name="days" inputmode="numeric" size="5"></div>
                     <label class="field block"><input type="checkbox" name="texts" value="1"> with the full texts of included studies (their publishers’
                         rights allow it)</label>
-                    <label class="field block"><input type="checkbox" name="names" value="1"> with who decided on full text</label>
+                    <label class="field block"><input type="checkbox" name="names" value="1"> with who decided</label>
                     <label class="field block"><input type="checkbox" name="comments" value="1"> with room for comments to the team</label>
                     @if ($errors->any())
                         <p class="field-error" role="alert">{{ $errors->first() }}</p>
