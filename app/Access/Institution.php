@@ -63,11 +63,6 @@ final readonly class Institution
         return (string) config('heron.institution.name');
     }
 
-    public function issuer(): string
-    {
-        return $this->settings['issuer'];
-    }
-
     /**
      * @return string where the person goes
      *

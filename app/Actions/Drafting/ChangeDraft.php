@@ -142,6 +142,12 @@ final readonly class ChangeDraft
         $this->changed($by, $draft, 'Had the draft made again', fn () => null);
     }
 
+    /** A copy of one of its papers has come: what follows from that is worked out again. */
+    public function copyCame(User $by, Draft $draft, string $name): void
+    {
+        $this->changed($by, $draft, "A draft reads “{$name}”", fn () => null);
+    }
+
     /** @param  \Closure(Draft): mixed  $change */
     private function changed(User $by, Draft $draft, string $told, \Closure $change): void
     {

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Actions\Drafting;
 
-use App\Actions\Shared\WriteLog;
 use App\Models\Draft;
 use App\Models\FullText;
 use Illuminate\Database\Query\Builder;
@@ -13,7 +12,7 @@ use Illuminate\Support\Facades\DB;
 /** A copy of a paper that a draft reads closely has come: the draft reads it, and what follows is worked out again. */
 final readonly class ReadNewCopy
 {
-    public function __construct(private WriteLog $log, private RunDraft $run)
+    public function __construct(private ChangeDraft $change)
     {
     }
 
@@ -22,20 +21,15 @@ final readonly class ReadNewCopy
         if ($copy->publication_id === null || $copy->taken_out_at !== null) {
             return;
         }
-        foreach ($this->drafts($copy) as $id) {
-            DB::transaction(function () use ($copy, $id): void {
-                $draft = Draft::query()->where('review_id', $copy->review_id)->whereKey($id)->lockForUpdate()->firstOrFail();
-                $draft->update(['revision' => $draft->revision + 1]);
-                ($this->log)($copy->review_id, $copy->user, 'draft.changed', "A draft reads “{$copy->name}”", $draft);
-                $this->run->execute($copy->user, $draft);
-            });
+        foreach (Draft::query()->where('review_id', $copy->review_id)->whereIn('id', $this->drafts($copy))->get() as $draft) {
+            $this->change->copyCame($copy->user, $draft, $copy->name);
         }
     }
 
-    /** @return list<string> drafts that read its paper closely, and no copy of it so far */
-    private function drafts(FullText $copy): array
+    /** Drafts that read its paper closely, and no copy of it so far. */
+    private function drafts(FullText $copy): Builder
     {
-        $drafts = DB::table('draft_papers')
+        return DB::table('draft_papers')
             ->join('scouted_papers', fn ($join) => $join
                 ->on('scouted_papers.review_id', '=', 'draft_papers.review_id')
                 ->on('scouted_papers.id', '=', 'draft_papers.scouted_paper_id'))
@@ -49,8 +43,6 @@ final readonly class ReadNewCopy
                     ->whereNotNull('taken_out_at')
                     ->select('id'),
             ))
-            ->pluck('draft_papers.draft_id');
-
-        return array_values(array_map(strval(...), $drafts->all()));
+            ->select('draft_papers.draft_id');
     }
 }

@@ -49,11 +49,10 @@ final readonly class FlowQuery
         return Flow::from((new self($review, null, $version))->facts());
     }
 
-    public static function newStudies(Review $review, ReviewVersion $version): int
+    /** @param  int  $reports  as many as are included; each is a study where no texts are read in full */
+    public static function studies(Review $review, ?ReviewVersion $since, int $reports): int
     {
-        return $review->lastStage()->purpose === StagePurpose::FullText
-            ? Studies::included($review, $version)
-            : self::since($review, $version)->included();
+        return $review->lastStage()->purpose === StagePurpose::FullText ? Studies::included($review, $since) : $reports;
     }
 
     /** For an update, what was included before and what came since are told apart, as the standard's form has it. */
@@ -79,9 +78,7 @@ final readonly class FlowQuery
             $sources,
             DB::table('criteria')->where('review_id', $review->id)->pluck('reason', 'id')->all(),
             [
-                'studies' => $review->lastStage()->purpose === StagePurpose::FullText
-                    ? Studies::included($review, $since)
-                    : $reports,
+                'studies' => self::studies($review, $since, $reports),
                 'reports' => $reports,
             ],
             $previous,

@@ -8,6 +8,7 @@ use App\Models\CodebookItem;
 use App\Models\Review;
 use App\Queries\Coding\CodedReports;
 use App\Queries\Coding\CodingTable;
+use Illuminate\Database\Eloquent\Collection as Models;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use stdClass;
@@ -26,6 +27,14 @@ final readonly class MapQuery
         private ?CodebookItem $fill,
     ) {
         $this->said = $this->said();
+    }
+
+    /** @return Models<int, CodebookItem> those whose answers can be counted */
+    public static function items(Review $review): Models
+    {
+        $codes = $review->codes()->whereNull('retired_at')->get();
+
+        return $codes->filter(fn (CodebookItem $one): bool => $one->code()->choosable() !== [])->values();
     }
 
     public function map(): EvidenceMap

@@ -6,7 +6,6 @@ namespace App\Http\Controllers\Api;
 
 use App\Http\Controllers\Controller;
 use App\Http\Input;
-use App\Models\CodebookItem;
 use App\Models\FullText;
 use App\Models\Review;
 use App\Models\SavedTable;
@@ -34,8 +33,7 @@ final class SynthesisApiController extends Controller
     /** Studies counted by the answers to two items, as the map shows them. */
     public function map(Request $request, Review $review): JsonResponse
     {
-        $items = $review->codes()->whereNull('retired_at')->get()
-            ->filter(fn (CodebookItem $one): bool => $one->code()->choosable() !== []);
+        $items = MapQuery::items($review);
         $one = Rule::in($items->pluck('id'));
         $request->validate(
             ['rows' => ['required', $one], 'columns' => ['nullable', $one]],

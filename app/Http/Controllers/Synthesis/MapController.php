@@ -26,7 +26,7 @@ final class MapController extends Controller
 {
     public function show(Request $request, Review $review): View
     {
-        $items = self::items($review);
+        $items = MapQuery::items($review);
         $rows = self::asked($request, $items, 'rows') ?? $items->first();
         if ($rows === null) {
             return view('synthesis.map', ['review' => $review, 'map' => null]);
@@ -54,7 +54,7 @@ final class MapController extends Controller
 
     public function download(Request $request, Review $review, string $format): Response
     {
-        $items = self::items($review);
+        $items = MapQuery::items($review);
         $rows = self::asked($request, $items, 'rows') ?? abort(404);
         $columns = self::columns($request, $items, $rows);
         $query = new MapQuery($review, $rows, $columns, self::asked($request, $items, 'fill'));
@@ -79,14 +79,6 @@ final class MapController extends Controller
         $name = Str::limit(Str::slug($title), 60, '').".{$format}";
 
         return SvgPicture::download($svg, $name, $format);
-    }
-
-    /** @return Collection<int, CodebookItem> those whose answers can be counted */
-    private static function items(Review $review): Collection
-    {
-        $codes = $review->codes()->whereNull('retired_at')->get();
-
-        return $codes->filter(fn (CodebookItem $one): bool => $one->code()->choosable() !== [])->values();
     }
 
     /** @param  Collection<int, CodebookItem>  $items */

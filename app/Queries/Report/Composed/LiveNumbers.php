@@ -42,7 +42,9 @@ final class LiveNumbers
     /** @return array<string, array{label: string, value: string}> what an update adds, as its flow diagram tells it */
     private static function since(Review $review, ReviewVersion $version): array
     {
-        $numbers = self::flow(FlowQuery::since($review, $version), FlowQuery::newStudies($review, $version), ", since {$version->name}");
+        $flow = FlowQuery::since($review, $version);
+        $studies = FlowQuery::studies($review, $version, $flow->included());
+        $numbers = self::flow($flow, $studies, ", since {$version->name}");
 
         return array_combine(array_map(fn (string $key): string => "new {$key}", array_keys($numbers)), $numbers);
     }
