@@ -6,11 +6,11 @@ namespace App\Actions\Asking;
 
 use App\Models\AskedQuestion;
 use App\Models\Publication;
+use App\Queries\Asking\AskedPieces;
 use App\Queries\Coding\CodedReports;
 use App\Queries\FullTexts\PublicationTexts;
 use App\Sources\OutsideLeads;
 use App\Sources\SourceFailed;
-use WaryHeron\Core\Asking\PieceKind;
 use WaryHeron\Core\Coding\Lead\AskedItem;
 use WaryHeron\Core\Coding\Lead\Confidence;
 use WaryHeron\Core\Coding\Lead\ItemType;
@@ -108,10 +108,12 @@ final readonly class AskOutside
             if ($at !== null) {
                 $pieces[$at] = $this->confirmed($pieces[$at]);
             } elseif ($studies->has($id)) {
-                $study = $studies[$id];
+                $study = trim("{$studies[$id]->first_author} {$studies[$id]->year}");
+                $page = $whole[$id] ? $passage->page : null;
                 $new[] = [
-                    ...$this->piece($asked, $id, $passage, $whole[$id]),
-                    'study' => trim("{$study->first_author} {$study->year}"),
+                    ...AskedPieces::ofPaper($asked->review_id, $id, $study, $passage->text, $page),
+                    'confidence' => Confidence::Check->value,
+                    'reason' => "{$this->service->name} points to this sentence; our own reading does not",
                 ];
             }
         }
@@ -145,24 +147,6 @@ final readonly class AskOutside
             ...$piece,
             'reason' => "{$piece['reason']}; {$this->service->name} points to it too",
             'confidence' => $piece['confidence'] === Confidence::Check->value ? Confidence::Fair->value : $piece['confidence'],
-        ];
-    }
-
-    /** @return array<string, mixed> */
-    private function piece(AskedQuestion $asked, string $id, Passage $passage, bool $isWhole): array
-    {
-        return [
-            'kind' => ($isWhole ? PieceKind::Text : PieceKind::Abstract)->value,
-            'says' => '',
-            'quote' => $passage->text,
-            'where' => $isWhole ? "page {$passage->page}" : 'abstract',
-            'url' => $isWhole
-                ? route('coding.show', [$asked->review_id, $id], false)."?page={$passage->page}"
-                : route('publications.show', [$asked->review_id, $id], false),
-            'publication' => $id,
-            'evidence' => null,
-            'confidence' => Confidence::Check->value,
-            'reason' => "{$this->service->name} points to this sentence; our own reading does not",
         ];
     }
 }

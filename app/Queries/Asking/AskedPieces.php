@@ -120,7 +120,7 @@ final class AskedPieces
             foreach (json_decode($page->blocks, true, 16, JSON_THROW_ON_ERROR) as $block) {
                 $heading = ($block['kind'] ?? '') === 'heading' ? (string) $block['text'] : ($heading ?? '');
                 foreach (($block['kind'] ?? '') === 'heading' ? [] : Sentences::of((string) $block['text']) as $sentence) {
-                    $pieces[] = $this->sentence(PieceKind::Text, $page, $sentence, $heading, "page {$page->number}", "?page={$page->number}");
+                    $pieces[] = $this->sentence(PieceKind::Text, $page, $sentence, $heading, (int) $page->number);
                 }
             }
         }
@@ -140,7 +140,7 @@ final class AskedPieces
         $pieces = [];
         foreach ($this->holding($publications, 'publications.words', 'publication_id', self::MOST_ABSTRACTS) as $one) {
             foreach (Sentences::of((string) $one->abstract) as $sentence) {
-                $pieces[] = $this->sentence(PieceKind::Abstract, $one, $sentence, (string) $one->title, 'abstract');
+                $pieces[] = $this->sentence(PieceKind::Abstract, $one, $sentence, (string) $one->title, null);
             }
         }
 
@@ -178,22 +178,34 @@ final class AskedPieces
         return $pieces;
     }
 
-    private function sentence(PieceKind $kind, stdClass $of, string $sentence, string $beside, string $where, string $at = ''): Piece
+    /**
+     * What is shown of a sentence of a paper.
+     *
+     * @param  ?int  $page  of its full text; null where it stands in the abstract
+     * @return array<string, mixed> as shown() gives it
+     */
+    public static function ofPaper(string $reviewId, string $publication, string $study, string $sentence, ?int $page): array
     {
-        $sentence = mb_substr($sentence, 0, self::LONGEST);
-        $id = "{$kind->value} {$of->publication_id} {$at} ".count($this->shown);
-        $this->shown[$id] = [
-            'kind' => $kind->value,
+        return [
+            'kind' => ($page === null ? PieceKind::Abstract : PieceKind::Text)->value,
             'says' => '',
             'quote' => $sentence,
-            'study' => trim("{$of->first_author} {$of->year}"),
-            'where' => $where,
-            'url' => $kind === PieceKind::Text
-                ? route('coding.show', [$this->review, $of->publication_id], false).$at
-                : route('publications.show', [$this->review, $of->publication_id], false),
-            'publication' => $of->publication_id,
+            'study' => $study,
+            'where' => $page === null ? 'abstract' : "page {$page}",
+            'url' => $page === null
+                ? route('publications.show', [$reviewId, $publication], false)
+                : route('coding.show', [$reviewId, $publication], false)."?page={$page}",
+            'publication' => $publication,
             'evidence' => null,
         ];
+    }
+
+    private function sentence(PieceKind $kind, stdClass $of, string $sentence, string $beside, ?int $page): Piece
+    {
+        $sentence = mb_substr($sentence, 0, self::LONGEST);
+        $id = "{$kind->value} {$of->publication_id} {$page} ".count($this->shown);
+        $study = trim("{$of->first_author} {$of->year}");
+        $this->shown[$id] = self::ofPaper($this->review->id, $of->publication_id, $study, $sentence, $page);
 
         return new Piece($kind, $id, $sentence, '', $beside);
     }
