@@ -1,3 +1,6 @@
 <?php
 
-return [App\Providers\AppServiceProvider::class];
+use App\Providers\AppServiceProvider;
+use App\Providers\EngineServiceProvider;
+
+return [AppServiceProvider::class, EngineServiceProvider::class];

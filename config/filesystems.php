@@ -11,7 +11,13 @@ return [
             'region' => env('AWS_DEFAULT_REGION'),
             'bucket' => env('AWS_BUCKET'),
             'endpoint' => env('AWS_ENDPOINT'),
+            // most stores of one's own have no name for each bucket
+            'use_path_style_endpoint' => (bool) env('AWS_USE_PATH_STYLE_ENDPOINT', true),
+            'stream_reads' => true,
+            'visibility' => 'private',
             'throw' => true,
+            'retries' => 3,
+            'http' => ['connect_timeout' => 3, 'timeout' => 60],
         ],
     ],
 ];

@@ -75,6 +75,9 @@ return [
     // Of the words in pictures of pages, as tesseract names them; each needs Debian's package of that language.
     'picture_languages' => env('HERON_PICTURE_LANGUAGES', 'eng'),
 
+    // addresses of what stands before the web servers and may say where a request came from, with commas between
+    'proxies' => env('HERON_PROXIES') ?: null,
+
     'largest_upload_mb' => 200,
 
     // answers in one document; more would take its maker minutes, and nobody could read it

@@ -5,6 +5,7 @@ return [
     'lifetime' => 60 * 24 * 7,
     'expire_on_close' => false,
     'encrypt' => false,
+    // of the database or of Redis, as the driver says
     'connection' => null,
     'table' => 'sessions',
     'store' => null,

@@ -80,6 +80,7 @@ use App\Http\Controllers\Team\SessionController;
 use App\Http\Controllers\Team\TeamController;
 use App\Http\Controllers\Team\WhoAgainController;
 use App\Http\Middleware\KeepVisit;
+use App\Http\Middleware\MayBeAMomentOld;
 use App\Http\Middleware\ShowWhoAgain;
 use App\Http\Middleware\WritesDownTakingOut;
 use App\Models\Letter;
@@ -123,7 +124,7 @@ Route::get('/post-room/{letter}', [PostRoomController::class, 'show'])
 Route::view('/design', 'design')->can('see-design')->name('design');
 
 // the address itself is what lets somebody in, and only to these
-Route::middleware('throttle:reading')->group(function (): void {
+Route::middleware(['throttle:reading', MayBeAMomentOld::class])->group(function (): void {
     Route::get('/read/{token}', [ReadingController::class, 'show'])->name('reading');
     Route::get('/read/{token}/searches', [ReadingController::class, 'searches'])->name('reading.searches');
     Route::get('/read/{token}/decisions', [ReadingController::class, 'decisions'])->name('reading.decisions');
@@ -183,7 +184,7 @@ Route::prefix('/reviews/{review}')
     ->middleware(['auth', KeepVisit::class])
     ->scopeBindings()
     ->group(function (): void {
-        Route::middleware('can:view,review')->group(function (): void {
+        Route::middleware(['can:view,review', MayBeAMomentOld::class])->group(function (): void {
             Route::get('/', [ReviewController::class, 'show'])->name('reviews.show');
             Route::get('/find', FindController::class)->name('find');
             Route::get('/question', [QuestionController::class, 'show'])->name('question');

@@ -28,10 +28,28 @@ missing_server_packages() {
     [ -f /usr/share/citation-style-language/styles/apa.csl ] || echo citation-style-language-styles
 }
 
+missing_feature_packages() {
+    [ -x /usr/bin/redis-server ] || echo redis-server
+}
+
 missing_browser_packages() {
     [ -x /usr/bin/chromium ] || echo chromium
     [ -x /usr/bin/chromedriver ] || echo chromium-driver
     command -v yaz-client >/dev/null || echo yaz
+}
+
+# Debian starts what it installs. Here everything is started by its own copy, on ports of its own, or not at all.
+without_starting() {
+    local rule=/usr/sbin/policy-rc.d before
+    if [ -e "$rule" ]; then "$@"; return; fi
+    before="$(trap -p EXIT)"
+    trap 'rm -f /usr/sbin/policy-rc.d' EXIT
+    printf '#!/bin/sh\nexit 101\n' >"$rule"
+    chmod 755 "$rule"
+    "$@"
+    rm -f "$rule"
+    trap - EXIT
+    eval "$before"
 }
 
 install_packages() {
@@ -41,7 +59,7 @@ install_packages() {
     step "Installing from Debian: ${packages[*]}"
     if [ "$(id -u)" -eq 0 ]; then
         quietly "apt-get update" apt-get update -qq
-        quietly "$line" env DEBIAN_FRONTEND=noninteractive $line
+        without_starting quietly "$line" env DEBIAN_FRONTEND=noninteractive $line
     elif sudo -n true 2>/dev/null; then
         quietly "apt-get update" sudo apt-get update -qq
         quietly "$line" sudo env DEBIAN_FRONTEND=noninteractive $line
@@ -71,6 +89,6 @@ need_all_packages() {
     need_tools
     need_node
     local missing
-    mapfile -t missing < <(missing_cli_packages; missing_server_packages; if [ "${1:-}" = browser ]; then missing_browser_packages; fi)
+    mapfile -t missing < <(missing_cli_packages; missing_server_packages; case "${1:-}" in feature | browser) missing_feature_packages ;; esac; if [ "${1:-}" = browser ]; then missing_browser_packages; fi)
     install_packages "${missing[@]}"
 }

@@ -11,7 +11,7 @@ run_tests() {
     done
     case "$part" in core | feature | quick) browser="" ;; esac
     need_space
-    need_all_packages $browser
+    need_all_packages "${browser:-feature}"
     need_composer
     local suites=(Core Feature Browser)
     case "$part" in

@@ -7,23 +7,25 @@ namespace App\Access;
 use App\Models\User;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Session;
 use stdClass;
 
-/** Where a person is signed in. */
+/** Where a person is signed in, wherever this copy keeps its sessions. */
 final class OpenSessions
 {
     /** @return Collection<int, stdClass> with id, ip_address, user_agent and last_activity, the latest first */
     public static function of(User $user): Collection
     {
-        return DB::table('sessions')
-            ->where('user_id', $user->id)
-            ->orderByDesc('last_activity')
-            ->get(['id', 'ip_address', 'user_agent', 'last_activity']);
+        return self::inRedis()?->openOf($user->id) ??
+            DB::table('sessions')
+                ->where('user_id', $user->id)
+                ->orderByDesc('last_activity')
+                ->get(['id', 'ip_address', 'user_agent', 'last_activity']);
     }
 
     public static function endAll(User $user): void
     {
-        DB::table('sessions')->where('user_id', $user->id)->delete();
+        self::end($user, self::of($user)->pluck('id'));
     }
 
     /**
@@ -36,7 +38,24 @@ final class OpenSessions
         $others = self::of($user)->pluck('id')->filter(
             fn (string $id): bool => $id !== $here && ($which === null || hash('sha256', $id) === $which),
         );
+        self::end($user, $others);
 
-        return DB::table('sessions')->whereIn('id', $others)->delete();
+        return $others->count();
+    }
+
+    /** @param  Collection<int, string>  $ids */
+    private static function end(User $user, Collection $ids): void
+    {
+        $redis = self::inRedis();
+        $redis === null
+            ? DB::table('sessions')->where('user_id', $user->id)->whereIn('id', $ids)->delete()
+            : $redis->end(array_values($ids->all()), $user->id);
+    }
+
+    private static function inRedis(): ?RedisSessions
+    {
+        $handler = Session::driver()->getHandler();
+
+        return $handler instanceof RedisSessions ? $handler : null;
     }
 }

@@ -9,21 +9,16 @@ use App\Access\Passwords;
 use App\Access\SignIn;
 use App\Actions\Searches\BeginDueRounds;
 use App\Database\Grants;
-use App\Database\MillisecondConnection;
-use App\Database\SessionRows;
 use App\Http\Input;
 use App\Models\AccessToken;
 use App\Models\Review;
 use App\Models\User;
 use App\Notices\PostRoomTransport;
 use App\Sources\OutsideLeads;
-use App\Tasks\FairConnector;
 use App\Tasks\LostWork;
 use App\Tasks\OfTask;
 use Carbon\CarbonImmutable;
 use Illuminate\Cache\RateLimiting\Limit;
-use Illuminate\Contracts\Foundation\Application;
-use Illuminate\Database\Connection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
 use Illuminate\Database\Events\MigrationsEnded;
@@ -41,7 +36,6 @@ use Illuminate\Support\Facades\Mail;
 use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\Facades\Route;
-use Illuminate\Support\Facades\Session;
 use Illuminate\Support\Facades\URL;
 use Illuminate\Support\ServiceProvider;
 use Illuminate\Support\Str;
@@ -51,28 +45,14 @@ use WaryHeron\Core\Coding\Lead\LeadFinder;
 
 final class AppServiceProvider extends ServiceProvider
 {
-    private const PAGE_MILLISECONDS = 10_000;
-
     public function register(): void
     {
         Sanctum::usePersonalAccessTokenModel(AccessToken::class);
-        if (PHP_SAPI === 'fpm-fcgi') {
-            // a new connection costs more than most pages; not in the configuration, which is cached from the command
-            // line
-            config([
-                'database.connections.pgsql.options' => config('database.connections.pgsql.options') + [
-                    \PDO::ATTR_PERSISTENT => true,
-                ],
-                // a page that asks for more than this would hold a process that others wait for
-                'database.connections.pgsql.server_options' => ['statement_timeout' => self::PAGE_MILLISECONDS],
-            ]);
-        }
         $this->app->bind(LeadFinder::class, fn (): LeadFinder => self::leads((array) config('heron.leads')));
         $this->app->bind(
             Institution::class,
             fn (): Institution => Institution::of((array) config('heron.institution'), $this->app->make(HttpClient::class)),
         );
-        Connection::resolverFor('pgsql', fn (mixed ...$of): MillisecondConnection => new MillisecondConnection(...$of));
     }
 
     /** @param  array<array-key, mixed>  $settings */
@@ -99,15 +79,6 @@ final class AppServiceProvider extends ServiceProvider
         Event::listen([MigrationsEnded::class, NoPendingMigrations::class], fn () => Grants::give());
         Model::unguard();
         Model::shouldBeStrict($this->app->environment('production') === false);
-        Session::extend(
-            'database',
-            fn (Application $app): SessionRows => new SessionRows(
-                $app->make('db')->connection(config('session.connection')),
-                config('session.table'),
-                config('session.lifetime'),
-                $app,
-            ),
-        );
         Mail::extend('post-room', fn (): PostRoomTransport => new PostRoomTransport());
         Route::bind(
             'review',
@@ -116,7 +87,6 @@ final class AppServiceProvider extends ServiceProvider
                 : throw (new ModelNotFoundException())->setModel(Review::class, [$id]),
         );
         Gate::define('see-design', fn (?object $user): bool => app()->environment('production') === false);
-        Queue::addConnector('database', fn (): FairConnector => new FairConnector($this->app->make('db')));
         Queue::createPayloadUsing(
             fn (?string $connection, ?string $queue, array $payload): array => ($job =
                 $payload['data']['command'] ?? null) instanceof OfTask

@@ -4,11 +4,14 @@ declare(strict_types=1);
 
 namespace App\Console\Care;
 
+use App\Database\Replica;
+use App\Files\StoredCopy;
 use App\Models\FullText;
 use App\Queries\Shared\CopyHealth;
 use Carbon\CarbonImmutable;
 use Illuminate\Console\Command;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Redis;
 use Illuminate\Support\Facades\Storage;
 use Symfony\Component\Console\Input\ArrayInput;
 use Symfony\Component\Console\Output\BufferedOutput;
@@ -29,6 +32,8 @@ final class ExamineCopy extends Command
 
     private const WAITING_MINUTES = 10;
 
+    private const FAR_BEHIND = 16 * 1024 * 1024;
+
     private int $ill = 0;
 
     public function handle(): int
@@ -42,6 +47,7 @@ final class ExamineCopy extends Command
             $this->say($program, $path ?? 'not installed', $path !== null);
         }
         $this->disk();
+        $this->elsewhere();
         $this->backup();
         $this->queue();
         $this->files();
@@ -61,6 +67,21 @@ final class ExamineCopy extends Command
     {
         $free = $this->option('free') === null ? (int) (disk_free_space(storage_path()) / 1048576) : (int) $this->option('free');
         $this->say('Disk', number_format($free).' MB left', $free >= self::LEAST_FREE);
+    }
+
+    /** What is kept on other machines, where anything is. */
+    private function elsewhere(): void
+    {
+        if (Replica::isThere()) {
+            $behind = Replica::behind();
+            $this->say('Replica', $behind === null ? 'does not answer' : number_format($behind).' bytes behind', $behind !== null && $behind < self::FAR_BEHIND);
+        }
+        if (config('cache.default') === 'redis' || config('session.driver') === 'redis') {
+            $answers = rescue(fn (): bool => (string) Redis::connection()->command('ping') === 'PONG', false, false);
+            $this->say('Redis', $answers ? 'answers' : 'does not answer', $answers);
+        }
+        $keeps = StoredCopy::canKeep();
+        $this->say('Store', $keeps ? 'takes files' : 'takes no files', $keeps);
     }
 
     private function backup(): void

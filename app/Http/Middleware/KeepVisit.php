@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Middleware;
 
+use App\Database\Replica;
 use App\Models\Membership;
 use App\Models\Review;
 use App\Models\User;
@@ -26,7 +27,7 @@ final class KeepVisit
         $review = $request->route('review');
         $user = $request->user();
         if ($review instanceof Review && $user instanceof User && $request->isMethod('GET') && ! $request->expectsJson()) {
-            $this->keep($request, $review, $user);
+            Replica::beside(fn () => $this->keep($request, $review, $user));
         }
 
         return $response;

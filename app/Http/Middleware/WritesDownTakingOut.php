@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Middleware;
 
 use App\Access\SecurityLog;
+use App\Database\Replica;
 use Closure;
 use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\Response;
@@ -20,19 +21,20 @@ final readonly class WritesDownTakingOut
     {
         $response = $next($request);
         if ($response->isSuccessful()) {
-            $this->log->write(
-                'taken out',
-                array_map(
-                    fn (mixed $part): string => is_object($part) && method_exists($part, 'getKey')
-                        ? (string) $part->getKey()
-                        : (is_scalar($part)
-                            ? (string) $part
-                            : ''),
-                    $request->route()?->parameters() ?? [],
-                ),
-            );
+            $parts = array_map($this->named(...), $request->route()?->parameters() ?? []);
+            // a file may still be read while it is sent
+            Replica::beside(fn () => $this->log->write('taken out', $parts));
         }
 
         return $response;
+    }
+
+    private function named(mixed $part): string
+    {
+        return match (true) {
+            is_object($part) && method_exists($part, 'getKey') => (string) $part->getKey(),
+            is_scalar($part) => (string) $part,
+            default => '',
+        };
     }
 }

@@ -4,8 +4,11 @@ declare(strict_types=1);
 
 namespace App\Queries\Shared;
 
+use App\Database\Replica;
+use App\Files\StoredCopy;
 use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Queue;
 
 /** How a running copy is, in numbers that cost nothing to count. */
 final class CopyHealth
@@ -16,6 +19,9 @@ final class CopyHealth
     /** A worker that has not been heard of for so long is not there. */
     private const SILENT = 300;
 
+    /** What there are workers for; see setup/keep-worker.sh. */
+    private const QUEUES = ['default', 'files', 'sources', 'long'];
+
     /** @return array{database: bool, storage: bool, workers: bool} */
     public static function ready(): array
     {
@@ -23,12 +29,12 @@ final class CopyHealth
             $database = DB::scalar('SELECT 1') === 1;
             $beat = Cache::get(self::BEAT);
         } catch (\Throwable) {
-            return ['database' => false, 'storage' => is_writable(storage_path('app')), 'workers' => false];
+            return ['database' => false, 'storage' => StoredCopy::canKeep(), 'workers' => false];
         }
 
         return [
             'database' => $database,
-            'storage' => is_writable(storage_path('app')),
+            'storage' => StoredCopy::canKeep(),
             'workers' => is_int($beat) && now()->getTimestamp() - $beat < self::SILENT,
         ];
     }
@@ -42,6 +48,11 @@ final class CopyHealth
     public static function waiting(): array
     {
         $now = now()->getTimestamp();
+        if (config('queue.default') === 'redis') {
+            $oldest = array_filter(array_map(fn (string $queue): ?int => Queue::creationTimeOfOldestPendingJob($queue), self::QUEUES));
+
+            return [array_sum(array_map(Queue::size(...), self::QUEUES)), $oldest === [] ? 0 : $now - min($oldest)];
+        }
         $row = DB::table('jobs')
             ->whereNull('reserved_at')
             ->where('available_at', '<=', $now)
@@ -73,6 +84,9 @@ final class CopyHealth
             'heron_database_bytes' => ['gauge', 'what the database takes', (float) DB::scalar('SELECT pg_database_size(current_database())')],
             'heron_disk_free_bytes' => ['gauge', 'what the disk has left', (float) disk_free_space(storage_path())],
         ];
+        if (Replica::isThere()) {
+            $numbers['heron_replica_behind_bytes'] = ['gauge', 'of the log that the replica has still to take in; -1 where none answers', (float) (Replica::behind() ?? -1)];
+        }
         foreach ($rows as $table => $estimate) {
             $numbers["heron_{$table}_about"] = ['gauge', "rows of {$table}, about", max(0.0, (float) $estimate)];
         }

@@ -4,10 +4,13 @@ declare(strict_types=1);
 
 namespace App\Queries\Team;
 
+use App\Access\OpenSessions;
 use App\Models\SecondFactor;
 use App\Models\User;
 use Illuminate\Database\Query\Builder;
+use Illuminate\Support\Arr;
 use Illuminate\Support\Facades\DB;
+use stdClass;
 
 /** All that is kept about a person, for them to take away: who they are here, and what they did. */
 final class PersonalData
@@ -45,9 +48,8 @@ final class PersonalData
             'notices not wanted' => $user->unwanted_notices,
         ]);
         yield ',"reviews":'.self::encoded(self::reviews($user)->get()->all());
-        yield ',"signed in":'.self::encoded(DB::table('sessions')
-            ->where('user_id', $user->id)
-            ->get(['ip_address', 'user_agent', 'last_activity'])
+        yield ',"signed in":'.self::encoded(OpenSessions::of($user)
+            ->map(fn (stdClass $one): array => Arr::only((array) $one, ['ip_address', 'user_agent', 'last_activity']))
             ->all());
         yield ',"notices":'.self::encoded(
             DB::table('notifications')->where('notifiable_id', $user->id)->get(['data', 'created_at', 'read_at'])->all(),

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Api;
 
+use App\Files\StoredAnswer;
 use App\Http\Controllers\Controller;
 use App\Http\Input;
 use App\Models\FullText;
@@ -13,7 +14,6 @@ use App\Queries\Synthesis\MapQuery;
 use App\Queries\Synthesis\Tables\StudyTable;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
-use Illuminate\Support\Facades\Storage;
 use Illuminate\Validation\Rule;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\HttpFoundation\StreamedJsonResponse;
@@ -61,12 +61,11 @@ final class SynthesisApiController extends Controller
     }
 
     /** The file of a copy; as data, never as a page of ours. */
-    public function file(Review $review, FullText $fullText): Response
+    public function file(Request $request, Review $review, FullText $fullText): Response
     {
-        $isKept = $fullText->taken_out_at === null && Storage::exists($fullText->path());
-        abort_unless($isKept, 404, 'This copy is not kept here.');
+        abort_unless($fullText->taken_out_at === null, 404, 'This copy is not kept here.');
 
-        return Storage::response($fullText->path(), null, $fullText->headers());
+        return StoredAnswer::of($request, $fullText->path(), $fullText->headers());
     }
 
     /**

@@ -9,6 +9,7 @@ use App\Actions\FullTexts\AssignFullText;
 use App\Actions\FullTexts\BringFromShelf;
 use App\Actions\FullTexts\ReplaceCopy;
 use App\Actions\FullTexts\StartPictures;
+use App\Files\StoredAnswer;
 use App\Http\Controllers\Controller;
 use App\Http\Input;
 use App\Models\FullText;
@@ -20,7 +21,6 @@ use Illuminate\Contracts\View\View;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
-use Illuminate\Support\Facades\Storage;
 use Illuminate\Support\Str;
 use Symfony\Component\HttpFoundation\Response;
 
@@ -89,14 +89,9 @@ final class FullTextController extends Controller
     public function show(Request $request, Review $review, FullText $fullText): Response
     {
         $stored = Input::text($request, 'as') === 'brought' ? $fullText->brought() : $fullText->path();
-        $path = Storage::path($stored);
 
         // of an archive without full texts the file is nowhere
-        abort_unless(is_file($path) || Storage::exists($stored), 404);
-
-        return is_file($path)
-            ? response()->file($path, $fullText->headers())
-            : Storage::response($stored, null, $fullText->headers());
+        return StoredAnswer::of($request, $stored, $fullText->headers());
     }
 
     public function unassigned(Request $request, Review $review): View

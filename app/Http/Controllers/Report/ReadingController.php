@@ -6,6 +6,7 @@ namespace App\Http\Controllers\Report;
 
 use App\Actions\Report\HearReader;
 use App\Actions\Shared\Refused;
+use App\Files\StoredAnswer;
 use App\Http\Controllers\Controller;
 use App\Http\Input;
 use App\Models\FullText;
@@ -19,7 +20,6 @@ use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\Hash;
-use Illuminate\Support\Facades\Storage;
 use Illuminate\Validation\Rule;
 use Symfony\Component\HttpFoundation\Response;
 
@@ -90,9 +90,8 @@ final class ReadingController extends Controller
         $link = $this->read($request, $token);
         abort_unless($link->with_texts && in_array($paper, Readable::papers($link->review), true), 404);
         $copy = FullText::query()->where('review_id', $link->review_id)->findOrFail($paper);
-        abort_unless(Storage::exists($copy->path()), 404);
 
-        return Storage::response($copy->path(), null, $copy->headers());
+        return StoredAnswer::of($request, $copy->path(), $copy->headers());
     }
 
     /** What a reader says. Those who read by the same address see it too. */

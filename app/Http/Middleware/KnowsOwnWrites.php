@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Middleware;
+
+use App\Database\Replica;
+use Closure;
+use Illuminate\Http\Request;
+use Symfony\Component\HttpFoundation\Response;
+
+/**
+ * Keeps how far the database had come when somebody last wrote, or was told that work is done: a replica is asked for
+ * their pages only when it has come as far. Does nothing where there is no replica.
+ */
+final class KnowsOwnWrites
+{
+    public const KEY = 'database came to';
+
+    public function handle(Request $request, Closure $next): Response
+    {
+        if (! Replica::isThere()) {
+            return $next($request);
+        }
+        Replica::leave();
+        $response = $next($request);
+        if (! $request->isMethodSafe() || $request->routeIs('tasks', '*.standing')) {
+            $request->session()->put(self::KEY, Replica::place());
+        }
+
+        return $response;
+    }
+}
