@@ -42,7 +42,7 @@ for ($i = 1; $i <= $people; $i++) {
         ]);
         $desk = $ask("/reviews/{$review}/screening/desk");
     }
-    preg_match('~id="desk-data">(.*?)</script>~s', $desk, $data) === 1 || exit("Screener {$i} sees no Reading Desk.\n");
+    preg_match('~id="desk-data">(.*?)</script>~s', $desk, $data) === 1 || fwrite(STDERR, "Screener {$i} sees no Reading Desk.\n") && exit(1);
     $given = json_decode($data[1], true);
     $screeners[$i] = [
         'curl' => $curl,
@@ -65,6 +65,7 @@ getenv('LOAD_MARK') && touch(getenv('LOAD_MARK'));
 $multi = curl_multi_init();
 $began = microtime(true);
 $times = $fills = $acknowledged = $failed = $refused = [];
+[$answeredAt, $silence] = [microtime(true), 0.0];
 foreach ($screeners as $i => $one) {
     $screeners[$i]['next'] = $began + $i / $people;
     $screeners[$i]['soon'] = $began + $one['pause'] * (0.5 + lcg_value());
@@ -144,6 +145,7 @@ do {
             $one['filling'] = false;
         } elseif ($status === 200) {
             $times[] = $took;
+            [$silence, $answeredAt] = [max($silence, microtime(true) - $answeredAt), microtime(true)];
             if (! $bare) {
                 $acknowledged[] = $one['key'];
                 array_shift($one['items']);
@@ -153,7 +155,7 @@ do {
             $failed[] = $status;
             $one['filling'] = false;
             $one['next'] = microtime(true) + 0.5;
-            ++$one['tries'] > 120 && exit("Screener {$i} gets no answer: {$status} ".substr($body, 0, 300)."\n");
+            ++$one['tries'] > 120 && fwrite(STDERR, "Screener {$i} gets no answer: {$status} ".substr($body, 0, 300)."\n") && exit(1);
         } else {
             $refused[] = "{$status} ".substr($body, 0, 160);
             array_shift($one['items']);
@@ -178,6 +180,7 @@ $result = [
     'p95_ms' => $at(0.95),
     'p99_ms' => $at(0.99),
     'worst_ms' => $at(1),
+    'longest_without_answer_s' => round($silence, 1),
     'fills' => count($fills),
     'fills_p95_ms' => round($fills[(int) floor(0.95 * max(0, count($fills) - 1))] ?? 0, 1),
     'sent_again' => count($failed),

@@ -1,13 +1,14 @@
 # Bad days, on a copy of their own: what people were told is kept is compared with what is there. Each prints JSON lines,
 # the last of them its verdict, and ends with 1 where something was lost, doubled or stayed away.
 
-DRILLS="kills | workers | queue | storage | logs | database-full | point-in-time | fuzz"
+DRILLS="kills | workers | queue | storage | logs | database-full | point-in-time | fuzz | $CLUSTER_DRILLS"
 
 run_drill() {
     local name="${1:-}"
     [ $# -gt 0 ] && shift
     case "$name" in
         fuzz) need_cli_packages >&2; need_composer >&2; exec php -d pcov.enabled=0 -d memory_limit=1G bench/fuzzing.php "$@" ;;
+        promotion | parts | cut-node | cut-store | slow-store | clock | memory) run_cluster_drill "$name" "$@"; return ;;
         kills | workers | queue | storage | logs | database-full | point-in-time) ;;
         *) fail "there is no drill “$name”." "./heron drill ${DRILLS// /}" ;;
     esac
@@ -35,7 +36,7 @@ people_decide() {
     made="$(owner_artisan heron:load "$1" 50)"
     review="$(printf '%s' "$made" | sed -n 's/.*"review":"\([0-9a-z]*\)".*/\1/p')"
     rm -f "$DIR/run/load-began"
-    LOAD_MARK="$DIR/run/load-began" php -d pcov.enabled=0 bench/screening.php "http://127.0.0.1:$WEB_PORT" "$review" 50 "$2" \
+    LOAD_MARK="$DIR/run/load-began" php -d pcov.enabled=0 bench/screening.php "$ADDRESS" "$review" 50 "$2" \
         "pgsql:host=127.0.0.1;port=$PG_PORT;dbname=$APP_DATABASE;user=heron_owner" >"$DIR/run/load.json" &
     load=$!
     until [ -f "$DIR/run/load-began" ] || ! kill -0 "$load" 2>/dev/null; do sleep 0.2; done

@@ -198,7 +198,7 @@ heron = host=127.0.0.1 port=${HERE[READ_WRITE]} dbname=heron pool_size=12
 heron_pages = host=127.0.0.1 port=${HERE[READ_WRITE]} dbname=heron pool_size=10 $page
 heron_replica = host=127.0.0.1 port=${HERE[READ_ONLY]} dbname=heron pool_size=8 $page
 [pgbouncer]
-listen_addr = 127.0.0.1
+listen_addr = 127.0.0.1,127.0.0.2
 listen_port = ${HERE[POOL]}
 unix_socket_dir =
 auth_type = scram-sha-256

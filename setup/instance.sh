@@ -28,8 +28,8 @@ artisan() { as_web php -d pcov.enabled=0 -d memory_limit=512M artisan "$@"; }
 
 # As the owner of the tables, for what changes them; the settings kept for the application name another role.
 owner_artisan() {
-    DB_USERNAME=heron_owner DB_PASSWORD="$(secret_of heron_owner)" DB_PORT="$PG_PORT" DB_DATABASE="$APP_DATABASE" \
-        DB_READ_DATABASE= DB_POOLED= APP_CONFIG_CACHE="$DIR/cache/none.php" artisan "$@"
+    DB_USERNAME=heron_owner DB_PASSWORD="$(secret_of heron_owner)" DB_HOST=127.0.0.1 DB_PORT="$PG_PORT" \
+        DB_DATABASE="$APP_DATABASE" DB_READ_DATABASE= DB_POOLED= APP_CONFIG_CACHE="$DIR/cache/none.php" artisan "$@"
 }
 
 make_instance() {

@@ -63,7 +63,7 @@ cluster_up() {
     need_database heron
     make_bucket
     write_node 1
-    (use_node 2; make_instance; cp -p "$ROOT/var/node1/secrets" "$DIR/secrets"; sed '/^APP_KEY=/!d' "$ROOT/var/node1/.env" >"$DIR/.env"; write_node 2)
+    (use_node 2; make_instance; cp -p "$ROOT/var/node1/secrets" "$DIR/secrets"; sed '/^APP_KEY=/!d' "$ROOT/var/node1/.env" >"$DIR/.env"; write_node 2 127.0.0.2)
     CORPUS_SIZE=1500
     build_corpora
     step "Starting two web nodes, each with its workers"
@@ -102,10 +102,12 @@ make_bucket() {
     STORE_SECRET="$(secret_of store)" quietly "making the store's bucket" php setup/bucket.php "http://127.0.0.1:${HERE[STORE]}"
 }
 
+# The second node reaches the database by another address, so that its line can be cut alone.
 # What a node is told beside what every copy is told: this is all the difference there is.
 write_node() {
     local sentinels="127.0.0.1:${HERE[SENTINEL1]},127.0.0.1:${HERE[SENTINEL2]},127.0.0.1:${HERE[SENTINEL3]}"
     cat >"$DIR/settings" <<ENV
+DB_HOST=${2:-127.0.0.1}
 DB_PORT=${HERE[POOL]}
 DB_DATABASE=heron
 DB_PAGES_DATABASE=heron_pages

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Providers;
 
 use App\Access\RedisSessions;
+use App\Database\ImpatientConnector;
 use App\Database\MillisecondConnection;
 use App\Database\Replica;
 use App\Database\SessionRows;
@@ -33,6 +34,7 @@ final class EngineServiceProvider extends ServiceProvider
             // not in the configuration, which is cached from the command line
             config(self::ofPages((array) config('database.connections.pgsql')));
         }
+        $this->app->bind('db.connector.pgsql', ImpatientConnector::class);
         Connection::resolverFor('pgsql', fn (mixed ...$of): MillisecondConnection => new MillisecondConnection(...$of));
     }
 
