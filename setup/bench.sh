@@ -3,7 +3,8 @@
 run_bench() {
     local name="${1:-}"
     [ $# -gt 0 ] && shift
-    case "$name" in pages | library | deliver | screening | search | vocabulary | match | convert | ranking | texts | leads | scouting | judged | synthesis | report | archive) ;; *) fail "there is no benchmark “$name”." "./heron bench pages|library|deliver|screening|search|vocabulary|match|convert|ranking|texts|leads|scouting|judged|synthesis|report|archive [SIZE]" ;; esac
+    case "$name" in pages | library | deliver | screening | search | vocabulary | match | convert | ranking | texts | leads | scouting | judged | synthesis | report | archive | cluster) ;; *) fail "there is no benchmark “$name”." "./heron bench pages|library|deliver|screening|search|vocabulary|match|convert|ranking|texts|leads|scouting|judged|synthesis|report|archive|cluster [SIZE]" ;; esac
+    if [ "$name" = cluster ]; then bench_cluster "$@"; return; fi
     case "$name" in match | convert | ranking | texts | leads | scouting) # these need no database
         { need_cli_packages; need_composer; } >&2
         "bench_$name" "$@"
@@ -73,6 +74,32 @@ bench_screening() {
     sleep 2
     start_cluster >&2
     wait "$load"
+    artisan heron:check-states
+}
+
+# ./heron bench cluster [PUBLICATIONS] [SECONDS]: 50 and 200 people deciding, at one web node and at two.
+bench_cluster() {
+    local made people nodes
+    {
+        use_cluster
+        cluster_up
+        trap 'use_cluster; cluster_down' EXIT
+        wait_for_replica
+        quietly "emptying the database" owner_artisan migrate:fresh --force
+        quietly "emptying Redis" artisan cache:clear
+        step "Making a review of ${1:-100000} publications, shared out among 200 people"
+    } >&2
+    made="$(owner_artisan heron:load "${1:-100000}" 200)"
+    echo "$made"
+    review="$(printf '%s' "$made" | sed -n 's/.*"review":"\([0-9a-z]*\)".*/\1/p')"
+    for nodes in 2 1; do
+        if [ "$nodes" = 1 ]; then (use_node 2; stop_one "$DIR/run/nginx.pid"; stop_one "$DIR/run/fpm.pid"); sleep 4; fi
+        for people in 50 200; do
+            printf '{"nodes":%s}\n' "$nodes"
+            php -d pcov.enabled=0 bench/screening.php "$ADDRESS" "$review" "$people" "${2:-40}" \
+                "pgsql:host=127.0.0.1;port=$PG_PORT;dbname=heron;user=heron_owner" || true
+        done
+    done
     artisan heron:check-states
 }
 
