@@ -54,6 +54,7 @@ engine() {
             env HOME="$ENGINES/$name" PATH="$PG_BIN:/usr/sbin:/usr/bin:/bin" "$@" </dev/null >>"$ENGINES/log/$name.log" 2>&1 9>&-
     ) &
     echo $! >"$ENGINES/run/$name.pid"
+    disown
 }
 
 # The folder it runs in tells whose it is, or its command: Redis gives itself another name, and Swift goes to the root.

@@ -168,9 +168,8 @@ cluster_kill() {
     local part="$1" i="${1: -1}"
     case "$part" in
         web[12]) cluster_kill "nginx$i"; cluster_kill "fpm$i" ;;
-        nginx[12]) use_node "$i"; kill_group "$DIR/run/nginx.pid" ;;
-        fpm[12]) use_node "$i"; kill_group "$DIR/run/fpm.pid" ;;
-        workers[12]) use_node "$i"; kill -9 "-$(cat "$DIR/run/worker.pid")" 2>/dev/null || true ;;
+        nginx[12] | fpm[12]) kill_group "$ROOT/var/node$i/run/${part%?}.pid" ;;
+        workers[12]) kill_group "$ROOT/var/node$i/run/worker.pid" ;;
         primary) cluster_kill "pg$(leader)" ;;
         replica) cluster_kill "pg$((3 - $(leader)))" ;;
         pg[12]) kill_engine "patroni$i"; kill_database "$i" ;;
@@ -181,10 +180,11 @@ cluster_kill() {
     esac
 }
 
+# Each of them leads a group of processes of its own; one that has just been told to read its settings anew has more.
 kill_group() {
     local pid
     pid="$(cat "$1" 2>/dev/null)" || return 0
-    kill -9 "$pid" $(ps -o pid= --ppid "$pid") 2>/dev/null || true
+    kill -9 "-$pid" 2>/dev/null || kill -9 "$pid" 2>/dev/null || true
 }
 
 kill_engine() { kill_group "$ENGINES/run/$1.pid"; }

@@ -32,7 +32,6 @@ final readonly class ArchivedTable
             'schemes' => '(review_id = ? OR id IN (SELECT scheme_id FROM heading_mappings WHERE review_id = ?))',
             'scheme_concepts' => 'scheme_id IN (SELECT id FROM schemes WHERE review_id = ?
                 UNION SELECT scheme_id FROM heading_mappings WHERE review_id = ?)',
-            'recipe_exports' => 'recipe_id IN (SELECT id FROM export_recipes WHERE review_id = ?)',
             default => 'review_id = ?',
         };
     }

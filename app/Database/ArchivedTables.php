@@ -29,7 +29,7 @@ final class ArchivedTables
     ];
 
     /** Rows of a review that do not name it. */
-    private const BY_ANOTHER = ['scheme_concepts', 'recipe_exports'];
+    private const BY_ANOTHER = ['scheme_concepts'];
 
     /** What the insertion of a row changes in others comes before these. */
     private const AFTER = ['assignments' => ['decisions', 'items']];
@@ -63,22 +63,16 @@ final class ArchivedTables
         return array_map(fn (string $name): ArchivedTable => $tables[$name], array_keys($ordered));
     }
 
-    /**
-     * References that the database does not bind to one review.
-     *
-     * @return list<array{table: string, column: string, other: string}>
-     */
-    public static function loose(): array
+    /** @return list<array{table: string, column: string}> where a row of the review may be named by another of it */
+    public static function naming(): array
     {
         $names = array_flip(self::named());
-        $bound = array_filter(self::references(), fn (array $one): bool => ! $one['isBound'] && count($one['columns']) === 1
-            && isset($names[$one['table']], $names[$one['other']])
-            && ! in_array($one['other'], ['reviews', 'schemes'], true)
-            && array_intersect([$one['table'], $one['other']], self::BY_ANOTHER) === []);
+        $within = array_filter(self::references(), fn (array $one): bool => $one['isBound'] && count($one['columns']) === 1
+            && isset($names[$one['table']], $names[$one['other']]) && $one['other'] !== 'reviews');
 
         return array_values(array_map(
-            fn (array $one): array => ['table' => $one['table'], 'column' => $one['columns'][0], 'other' => $one['other']],
-            $bound,
+            fn (array $one): array => ['table' => $one['table'], 'column' => $one['columns'][0]],
+            $within,
         ));
     }
 

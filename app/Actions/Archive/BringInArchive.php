@@ -27,6 +27,8 @@ final readonly class BringInArchive
 
     private const PART_BYTES = 8_388_608;
 
+    private const NAMES_WHAT_IS_NOT_THERE = '23503';
+
     public function __construct(private PeopleOfArchive $people, private WriteLog $log)
     {
     }
@@ -209,22 +211,12 @@ final readonly class BringInArchive
     }
 
     /**
-     * Nothing in it may name a row of another review, or a person whom it does not list.
+     * Nothing in it may name a person whom it does not list; that it names no row of another review is seen to by the keys.
      *
      * @param  array<string, string>  $ids
      */
     private function checkBounds(string $reviewId, array $ids, ArchiveFile $archive): void
     {
-        foreach (ArchivedTables::loose() as ['table' => $table, 'column' => $column, 'other' => $other]) {
-            $strays = DB::selectOne(
-                "SELECT EXISTS (SELECT FROM \"{$table}\" t JOIN \"{$other}\" o ON o.id = t.\"{$column}\"
-                    WHERE t.review_id = ? AND o.review_id <> ?) AS any",
-                [$reviewId, $reviewId],
-            );
-            if ($strays->any) {
-                throw new BadArchive("“data/{$table}.jsonl” names rows of another review in “{$column}”.");
-            }
-        }
         $listed = [];
         foreach ($archive->lines('data/people.jsonl') as $n => $line) {
             $id = (string) ArchivedRow::decode($line, 'people', $n)['id'];
@@ -244,6 +236,9 @@ final readonly class BringInArchive
             $write();
         } catch (QueryException $refused) {
             $why = preg_match('/(ERROR|DETAIL): +(.{1,200})/', (string) ($refused->errorInfo[2] ?? ''), $m) === 1 ? $m[2] : '';
+            if ($refused->getCode() === self::NAMES_WHAT_IS_NOT_THERE) {
+                throw new BadArchive("“{$table->file()}” names rows that its review does not have, in the lines up to {$until}: {$why}", 0, $refused);
+            }
             throw new BadArchive("“{$table->file()}” cannot be taken, in the lines up to {$until}: {$why}", 0, $refused);
         }
     }

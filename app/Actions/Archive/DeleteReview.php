@@ -31,9 +31,6 @@ final readonly class DeleteReview
         $stored = $this->stored($review);
         DB::transaction(function () use ($review): void {
             $indexed = $this->indexed();
-            DB::table('recipe_exports')
-                ->whereIn('recipe_id', DB::table('export_recipes')->where('review_id', $review->id)->select('id'))
-                ->delete();
             $tables = [...array_keys(ArchivedTables::LEFT_OUT)];
             foreach (array_reverse(ArchivedTables::all()) as $table) {
                 $tables[] = $table->name;
@@ -63,7 +60,7 @@ final readonly class DeleteReview
     private function indexed(): array
     {
         $made = [];
-        foreach (ArchivedTables::loose() as ['table' => $table, 'column' => $column]) {
+        foreach (ArchivedTables::naming() as ['table' => $table, 'column' => $column]) {
             $has = DB::scalar(
                 'SELECT EXISTS (SELECT FROM pg_index i JOIN pg_attribute a ON a.attrelid = i.indrelid AND a.attnum = i.indkey[0]
                     WHERE i.indrelid = ?::regclass AND a.attname = ? AND i.indpred IS NULL)',
@@ -108,7 +105,7 @@ final readonly class DeleteReview
         $last = ['tasks', 'reviews'];
 
         return [
-            ...array_values(array_diff($tables, $last, ['jobs', 'scheme_concepts', 'recipe_exports'])),
+            ...array_values(array_diff($tables, $last, ['jobs', 'scheme_concepts'])),
             ...$last,
         ];
     }

@@ -32,6 +32,7 @@ final class RecipeMemory
             DB::table('recipe_exports')->upsert(
                 array_map(
                     fn (string $key, string $hash): array => [
+                        'review_id' => $recipe->review_id,
                         'recipe_id' => $recipe->id,
                         'row_key' => $key,
                         'hash' => $hash,
@@ -40,7 +41,7 @@ final class RecipeMemory
                     array_map(strval(...), array_keys($part)),
                     array_values($part),
                 ),
-                ['recipe_id', 'row_key'],
+                ['recipe_id', 'row_key', 'review_id'],
                 ['hash', 'exported_at'],
             );
         }

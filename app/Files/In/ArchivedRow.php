@@ -97,14 +97,23 @@ final class ArchivedRow
             return; // its parent is of the review
         }
         $of = $this->row[$column] ?? null;
-        if ($this->table->name === 'schemes' && $of === null) {
+        if ($this->table->name === 'recipe_exports' && $of === null) {
+            // in archives of before, these did not say what review they are of
+            $this->rowOf(['review_id' => $reviewId] + $this->row);
+        } elseif ($this->table->name === 'schemes' && $of === null) {
             // a thesaurus of the installation that it comes from becomes one of the review's own
-            $this->row = ['review_id' => $reviewId, 'source' => null] + $this->row;
-            ksort($this->row);
-            $this->line = json_encode($this->row, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES);
+            $this->rowOf(['review_id' => $reviewId, 'source' => null] + $this->row);
         } elseif ($of !== $reviewId) {
             $this->refuse('is of another review');
         }
+    }
+
+    /** @param  array<string, mixed>  $row */
+    private function rowOf(array $row): void
+    {
+        ksort($row);
+        $this->row = $row;
+        $this->line = json_encode($row, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES);
     }
 
     /** Words of which there are only some are of those. */

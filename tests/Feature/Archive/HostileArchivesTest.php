@@ -120,7 +120,7 @@ it('lets no archive name rows of another review', function () {
     $other = AtArchive::changed($path, [
         'data/items.jsonl' => inFirstLine(fn (array $row): array => [...$row, 'publication_id' => $theirs->id]),
     ]);
-    expect(fn () => AtArchive::bring($people['lead'], $other))->toThrow(BadArchive::class, 'another review');
+    expect(fn () => AtArchive::bring($people['lead'], $other))->toThrow(BadArchive::class, 'names rows that its review does not have');
 });
 
 it('says nothing of people of this copy in the name of whoever brings an archive', function () {
