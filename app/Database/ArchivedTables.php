@@ -102,6 +102,7 @@ final class ArchivedTables
             SELECT c.table_name AS name FROM information_schema.columns c
             JOIN information_schema.tables t USING (table_schema, table_name)
             WHERE table_schema = current_schema AND t.table_type = 'BASE TABLE' AND c.column_name = 'review_id'
+                AND NOT (SELECT relispartition FROM pg_class WHERE oid = format('%I.%I', table_schema, table_name)::regclass)
             ORDER BY 1
             SQL,
         );
@@ -150,7 +151,7 @@ final class ArchivedTables
             FROM pg_constraint c
             JOIN unnest(c.conkey) WITH ORDINALITY AS k (number, place) ON true
             JOIN pg_attribute a ON a.attrelid = c.conrelid AND a.attnum = k.number
-            WHERE c.contype = 'f' AND c.connamespace = current_schema::regnamespace
+            WHERE c.contype = 'f' AND c.conparentid = 0 AND c.connamespace = current_schema::regnamespace
             GROUP BY c.oid, 1, 2 ORDER BY 1, c.conname
             SQL,
         );

@@ -52,6 +52,7 @@ final class AskForFile
     {
         $blind = DB::table('decisions')
             ->join('items', 'items.id', '=', 'decisions.item_id')
+            ->whereColumn('items.review_id', 'decisions.review_id')
             ->where('decisions.review_id', $review->id)
             ->where('items.review_id', $review->id)
             ->whereNull('decisions.superseded_at')

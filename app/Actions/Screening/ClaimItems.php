@@ -27,6 +27,7 @@ final class ClaimItems
         $have = (clone $mine)
             ->where('until', '>', now())
             ->join('items', 'items.id', '=', 'item_claims.item_id')
+            ->whereColumn('items.review_id', 'item_claims.review_id')
             ->where('items.state', 'waiting')
             ->whereNotExists(
                 fn ($d) => $d

@@ -110,6 +110,7 @@ final class ItemBallot
         $with = ['publication' => [Publication::class, self::PUBLICATION], 'stage' => [Stage::class, self::STAGE]];
         $query = DB::table('items')
             ->join('publications', 'publications.id', '=', 'items.publication_id')
+            ->whereColumn('publications.review_id', 'items.review_id')
             ->join('stages', 'stages.id', '=', 'items.stage_id')
             ->select('items.*');
         foreach ($with as $relation => [, $columns]) {

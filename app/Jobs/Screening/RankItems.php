@@ -137,6 +137,7 @@ final class RankItems implements OfTask, ShouldQueue
     {
         $rows = DB::table('items')
             ->join('publications', 'publications.id', '=', 'items.publication_id')
+            ->whereColumn('publications.review_id', 'items.review_id')
             ->where('items.review_id', $stage->review_id)
             ->where('items.stage_id', $stage->id)
             ->whereIn('items.state', [ItemState::Included->value, ItemState::Excluded->value])
@@ -165,6 +166,7 @@ final class RankItems implements OfTask, ShouldQueue
         do {
             $rows = DB::table('items')
                 ->join('publications', 'publications.id', '=', 'items.publication_id')
+                ->whereColumn('publications.review_id', 'items.review_id')
                 ->where('items.review_id', $stage->review_id)
                 ->where('items.stage_id', $stage->id)
                 ->whereIn('items.state', [ItemState::Waiting->value, ItemState::Awaited->value])

@@ -109,6 +109,7 @@ final class AskedPieces
                 ->on('full_texts.review_id', '=', 'paper_pages.review_id')
                 ->on('full_texts.id', '=', 'paper_pages.full_text_id'))
             ->join('publications', 'publications.id', '=', 'full_texts.publication_id')
+            ->whereColumn('publications.review_id', 'full_texts.review_id')
             ->where('paper_pages.review_id', $this->review->id)
             ->whereNull('full_texts.taken_out_at')
             ->whereIn('full_texts.publication_id', CodedReports::of($this->review)->select('publication_id'))

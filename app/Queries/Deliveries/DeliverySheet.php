@@ -63,6 +63,7 @@ final readonly class DeliverySheet
                 'publication_id',
                 DB::table('decisions')
                     ->join('items', 'items.id', '=', 'decisions.item_id')
+                    ->whereColumn('items.review_id', 'decisions.review_id')
                     ->where('decisions.review_id', $delivery->review_id)
                     ->select('items.publication_id'),
             )

@@ -51,6 +51,7 @@ final class Retrievals
 
         return DB::table('items')
             ->join('publications', 'publications.id', '=', 'items.publication_id')
+            ->whereColumn('publications.review_id', 'items.review_id')
             ->leftJoin(
                 'retrievals',
                 fn ($on) => $on

@@ -39,6 +39,7 @@ final class Studies
     {
         return DB::table('items')
             ->join('publications', 'publications.id', '=', 'items.publication_id')
+            ->whereColumn('publications.review_id', 'items.review_id')
             ->where('items.review_id', $review->id)
             ->where('items.stage_id', $review->lastStage()->id)
             ->where('items.state', ItemState::Included->value);

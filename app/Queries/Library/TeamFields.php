@@ -69,6 +69,7 @@ final class TeamFields
     {
         $decisions = DB::table('decisions')
             ->join('items', 'items.id', '=', 'decisions.item_id')
+            ->whereColumn('items.review_id', 'decisions.review_id')
             ->where('decisions.review_id', $review->id)
             ->whereNull('decisions.superseded_at')
             ->whereNotNull('decisions.verdict');
@@ -81,6 +82,7 @@ final class TeamFields
     {
         return DB::table($table)
             ->join('items', 'items.id', '=', "{$table}.item_id")
+            ->whereColumn('items.review_id', "{$table}.review_id")
             ->where("{$table}.review_id", $review->id)
             ->whereNotNull('items.opened_at');
     }
@@ -90,6 +92,7 @@ final class TeamFields
     {
         return $onItems
             ->join('publications AS said_of', 'said_of.id', '=', 'items.publication_id')
+            ->whereColumn('said_of.review_id', 'items.review_id')
             ->selectRaw('coalesce(said_of.merged_into, said_of.id)');
     }
 

@@ -36,6 +36,7 @@ final readonly class JoinedPublications
             ->first();
         $rows = (clone $joins)
             ->join('publications', 'publications.id', '=', 'joins.kept')
+            ->whereColumn('publications.review_id', 'joins.review_id')
             ->leftJoin('users', 'users.id', '=', 'joins.user_id')
             ->when(
                 $sample,

@@ -34,6 +34,7 @@ final readonly class MatchInput
         do {
             $rows = DB::table('records')
                 ->join('publications', 'publications.id', '=', 'records.publication_id')
+                ->whereColumn('publications.review_id', 'records.review_id')
                 ->where('records.review_id', $review->id)
                 ->whereNull('withdrawn_at')
                 ->whereNull('publications.removed_at')

@@ -16,7 +16,9 @@ final class OpenPairs
     {
         return DB::table('match_pairs')
             ->join('records AS a', 'a.id', '=', 'match_pairs.record_a')
+            ->whereColumn('a.review_id', 'match_pairs.review_id')
             ->join('records AS b', 'b.id', '=', 'match_pairs.record_b')
+            ->whereColumn('b.review_id', 'match_pairs.review_id')
             ->where('match_pairs.review_id', $matching->review_id)
             ->where('match_pairs.matching_id', $matching->id)
             ->whereNull('a.withdrawn_at')

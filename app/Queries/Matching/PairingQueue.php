@@ -131,6 +131,7 @@ final readonly class PairingQueue
     {
         return DB::table('claims')
             ->join('records', 'records.id', '=', 'claims.record_id')
+            ->whereColumn('records.review_id', 'claims.review_id')
             ->where('claims.review_id', $matching->review_id)
             ->where('claims.user_id', '<>', $user->id)
             ->where('until', '>', now())

@@ -63,6 +63,7 @@ final class OlderWording
                         ->on('items.id', '=', 'decisions.item_id'),
                 )
                 ->join('publications', 'publications.id', '=', 'items.publication_id')
+                ->whereColumn('publications.review_id', 'items.review_id')
                 ->join('stages', 'stages.id', '=', 'items.stage_id')
                 ->groupBy('publications.id', 'publications.title', 'stages.name', 'stages.position')
                 ->orderBy('stages.position')

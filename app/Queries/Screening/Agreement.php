@@ -53,6 +53,7 @@ final readonly class Agreement
                 : self::ANSWERS;
         $decisions = DB::table('decisions')
             ->join('items', 'items.id', '=', 'decisions.item_id')
+            ->whereColumn('items.review_id', 'decisions.review_id')
             ->join('users', 'users.id', '=', 'decisions.user_id')
             ->where('decisions.review_id', $stage->review_id)
             ->where('decisions.stage_id', $stage->id)

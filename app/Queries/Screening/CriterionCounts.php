@@ -17,6 +17,7 @@ final class CriterionCounts
     {
         $decisions = DB::table('decisions')
             ->join('items', 'items.id', '=', 'decisions.item_id')
+            ->whereColumn('items.review_id', 'decisions.review_id')
             ->crossJoin(DB::raw('jsonb_each_text(decisions.answers) AS given (criterion, answer)'))
             ->where('decisions.review_id', $stage->review_id)
             ->where('decisions.stage_id', $stage->id)

@@ -130,6 +130,7 @@ final class Desk
         $ranking = ReadingProgress::ranking($this->stage);
         $text = DB::table('items')
             ->join('publications', 'publications.id', '=', 'items.publication_id')
+            ->whereColumn('publications.review_id', 'items.review_id')
             ->where('items.review_id', $this->review->id)
             ->where('items.id', $id)
             ->first(['title', 'abstract']);
@@ -249,7 +250,8 @@ final class Desk
         if ($this->filters?->isAny() === true) {
             $left = (new self($this->stage, $this->user))
                 ->waiting()
-                ->join('publications', 'publications.id', '=', 'items.publication_id');
+                ->join('publications', 'publications.id', '=', 'items.publication_id')
+                ->whereColumn('publications.review_id', 'items.review_id');
             foreach ($this->filters->filters as $filter) {
                 $filter->apply($left);
                 $steps[] = ['key' => $filter->key(), 'words' => $filter->words(), 'count' => (clone $left)->count()];
@@ -263,6 +265,7 @@ final class Desk
     {
         return DB::table('items')
             ->join('publications', 'publications.id', '=', 'items.publication_id')
+            ->whereColumn('publications.review_id', 'items.review_id')
             ->leftJoin(
                 'decisions',
                 fn ($mine) => $mine
@@ -314,9 +317,11 @@ final class Desk
         $items = match ($this->stage->work) {
             'shares' => Shares::undone($this->stage)
                 ->join('items', 'items.id', '=', 'assignments.item_id')
+                ->whereColumn('items.review_id', 'assignments.review_id')
                 ->where('assignments.user_id', $this->user->id),
             'queue' => DB::table('item_claims')
                 ->join('items', 'items.id', '=', 'item_claims.item_id')
+                ->whereColumn('items.review_id', 'item_claims.review_id')
                 ->where('item_claims.review_id', $this->review->id)
                 ->where('item_claims.stage_id', $this->stage->id)
                 ->where('item_claims.user_id', $this->user->id)
@@ -338,7 +343,7 @@ final class Desk
                     ->whereNotNull('decisions.verdict'),
             );
         if ($this->filters?->isAny() === true) {
-            $this->filters->narrow($items->join('publications', 'publications.id', '=', 'items.publication_id'));
+            $this->filters->narrow($items->join('publications', 'publications.id', '=', 'items.publication_id')->whereColumn('publications.review_id', 'items.review_id'));
         }
 
         return $items;

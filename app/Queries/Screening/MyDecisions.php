@@ -35,6 +35,7 @@ final readonly class MyDecisions
                         ->on('items.review_id', '=', 'decisions.review_id'),
                 )
                 ->join('publications', 'publications.id', '=', 'items.publication_id')
+                ->whereColumn('publications.review_id', 'items.review_id')
                 ->leftJoin('criteria', 'criteria.id', '=', 'decisions.criterion_id')
                 ->orderByDesc('decisions.created_at')
                 ->orderByDesc('decisions.id')

@@ -111,6 +111,7 @@ final class OpenItems
     ): Collection {
         $items = DB::table('items')
             ->join('publications', 'publications.id', '=', 'items.publication_id')
+            ->whereColumn('publications.review_id', 'items.review_id')
             ->where('items.review_id', $stage->review_id)
             ->where('items.stage_id', $stage->id)
             ->where('items.state', ItemState::Disagreement->value)
@@ -147,6 +148,7 @@ final class OpenItems
         $standing = self::standing($review, $itemIds);
         $decisions = DB::table('decisions')
             ->join('items', 'items.id', '=', 'decisions.item_id')
+            ->whereColumn('items.review_id', 'decisions.review_id')
             ->join('users', 'users.id', '=', 'decisions.user_id')
             ->leftJoin('criteria', 'criteria.id', '=', 'decisions.criterion_id')
             ->where('decisions.review_id', $review->id)
@@ -187,6 +189,7 @@ final class OpenItems
     {
         $folded = DB::table('items AS folded')
             ->join('publications', 'publications.id', '=', 'folded.publication_id')
+            ->whereColumn('publications.review_id', 'folded.review_id')
             ->join(
                 'items AS kept',
                 fn ($join) => $join

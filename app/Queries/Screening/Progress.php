@@ -33,6 +33,7 @@ final readonly class Progress
         $from = CarbonImmutable::today()->subDays(self::DAYS - 1);
         $rows = DB::table('decisions')
             ->join('items', 'items.id', '=', 'decisions.item_id')
+            ->whereColumn('items.review_id', 'decisions.review_id')
             ->where('decisions.review_id', $stage->review_id)
             ->where('decisions.stage_id', $stage->id)
             ->whereNull('decisions.superseded_at')

@@ -21,6 +21,7 @@ final readonly class ScreenerCounts
     {
         $mine = DB::table('decisions')
             ->join('items', 'items.id', '=', 'decisions.item_id')
+            ->whereColumn('items.review_id', 'decisions.review_id')
             ->where('decisions.review_id', $stage->review_id)
             ->where('decisions.stage_id', $stage->id)
             ->where('decisions.user_id', $user->id)

@@ -70,10 +70,14 @@ final class CopyHealth
     /** @return array<string, array{string, string, float}> kind, what it is, and its value, by name; large tables as the planner knows them */
     public static function numbers(): array
     {
-        $rows = DB::table('pg_class')
-            ->whereIn('relname', ['publications', 'records', 'decisions', 'answers', 'log_entries'])
-            ->where('relkind', 'r')
-            ->pluck('reltuples', 'relname');
+        $rows = DB::table('pg_class AS part')
+            ->leftJoin('pg_inherits', 'inhrelid', '=', 'part.oid')
+            ->leftJoin('pg_class AS whole', 'whole.oid', '=', 'inhparent')
+            ->where('part.relkind', 'r')
+            ->whereRaw("coalesce(whole.relname, part.relname) IN ('publications', 'records', 'decisions', 'answers', 'log_entries')")
+            ->selectRaw('coalesce(whole.relname, part.relname) AS name, sum(greatest(part.reltuples, 0)) AS n')
+            ->groupByRaw('1')
+            ->pluck('n', 'name');
         [$waiting, $seconds] = self::waiting();
         $numbers = [
             'heron_reviews' => ['gauge', 'reviews there are', (float) DB::table('reviews')->count()],

@@ -34,6 +34,7 @@ final class Items
                     ->selectRaw('1')
                     ->from('decisions')
                     ->join('items', 'items.id', '=', 'decisions.item_id')
+                    ->whereColumn('items.review_id', 'decisions.review_id')
                     ->whereColumn('items.review_id', 'publications.review_id')
                     ->whereColumn('items.publication_id', 'publications.id')
                     ->where('items.stage_id', $stage->id),

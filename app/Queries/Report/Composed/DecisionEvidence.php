@@ -27,6 +27,7 @@ final class DecisionEvidence
         $stage = $review->lastStage();
         $items = DB::table('items')
             ->join('publications', 'publications.id', '=', 'items.publication_id')
+            ->whereColumn('publications.review_id', 'items.review_id')
             ->leftJoin('criteria', 'criteria.id', '=', 'items.criterion_id')
             ->where('items.review_id', $review->id)
             ->where('items.stage_id', $stage->id)
