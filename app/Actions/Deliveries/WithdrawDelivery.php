@@ -74,7 +74,7 @@ final readonly class WithdrawDelivery
                 ]);
             }
             foreach (array_diff($touched, $gone) as $id) {
-                $this->values->refresh(Publication::query()->whereKey($id)->firstOrFail());
+                $this->values->refresh(Publication::query()->where('review_id', $review)->whereKey($id)->firstOrFail());
             }
             $left = DB::table('records')
                 ->where('review_id', $review)

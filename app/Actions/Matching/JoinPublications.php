@@ -146,7 +146,7 @@ final readonly class JoinPublications
 
     private function unfolded(Join $join): Publication
     {
-        $back = Publication::query()->findOrFail($join->gone);
+        $back = Publication::query()->where('review_id', $join->review_id)->findOrFail($join->gone);
         $back->update(['merged_into' => null]);
 
         return $back;

@@ -85,7 +85,7 @@ final class ItemBallot
     {
         // the stage's rule does not change meanwhile
         Locks::decidingAt($item->stage_id);
-        $locked = self::read($item->id);
+        $locked = self::read($item);
         if ($locked === null) {
             return null;
         }
@@ -105,7 +105,7 @@ final class ItemBallot
     }
 
     /** The item, locked, with its publication and stage, in one query: it is read for each decision. */
-    private static function read(string $id): ?Item
+    private static function read(Item $of): ?Item
     {
         $with = ['publication' => [Publication::class, self::PUBLICATION], 'stage' => [Stage::class, self::STAGE]];
         $query = DB::table('items')
@@ -118,7 +118,7 @@ final class ItemBallot
                 array_map(fn (string $column): string => "{$relation}s.{$column} AS {$relation}_of_{$column}", $columns),
             );
         }
-        $row = $query->where('items.id', $id)->lock('for update of items')->first();
+        $row = $query->where('items.review_id', $of->review_id)->where('items.id', $of->id)->lock('for update of items')->first();
         if ($row === null) {
             return null;
         }
@@ -152,7 +152,7 @@ final class ItemBallot
             Item::query()
                 ->whereIn('id', $itemIds)
                 ->orderBy('position')
-                ->get(['id', 'stage_id']) as $item
+                ->get(['id', 'review_id', 'stage_id']) as $item
         ) {
             $ballot = self::ifThere($item);
             $ballot?->keep($ballot->ballot);

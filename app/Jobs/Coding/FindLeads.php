@@ -86,7 +86,7 @@ final class FindLeads implements OfTask, ShouldQueue
 
             return true;
         }
-        $propose->execute($task->review, Publication::query()->findOrFail($id), $this->code, $this->pass);
+        $propose->execute($task->review, Publication::query()->where('review_id', $task->review_id)->findOrFail($id), $this->code, $this->pass);
         TaskRun::layDown($task->id);
         Task::query()->whereKey($task->id)->update(['done' => $done + 1]);
 

@@ -199,7 +199,7 @@ final class Desk
 
         return $item === null || ! $item['open']
             ? $item
-            : [...$item, 'talk' => $this->talkOf(Item::query()->findOrFail($id))];
+            : [...$item, 'talk' => $this->talkOf(Item::query()->where('review_id', $this->review->id)->findOrFail($id))];
     }
 
     /** @return array{left: int, done: int} */

@@ -81,6 +81,7 @@ final class Visibility
             $items === []
                 ? []
                 : DB::table('items')
+                    ->whereIn('items.review_id', collect($entries)->pluck('review_id')->unique()->all())
                     ->whereIn('items.id', array_unique($items))
                     ->whereRaw(self::NAMES_HIDDEN, [$user->id])
                     ->pluck('id')

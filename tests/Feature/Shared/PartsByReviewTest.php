@@ -27,7 +27,7 @@ function readInParts(string $sql, array $bindings): array
     return array_keys(array_filter($parts, fn (array $of): bool => count($of) > 1));
 }
 
-it('reads the parts of its own review only, on every page', function (): void {
+it('reads the parts of its own review only, on every page and for a decision', function (): void {
     $world = World::readingInFull();
     $world->deliver([['TI' => 'Lamps at night'], ['TI' => 'Blankets by day']]);
     $world->decide('anna', $world->item(), 'include');
@@ -46,6 +46,13 @@ it('reads the parts of its own review only, on every page', function (): void {
             $this->get('/'.str_replace('{review}', $world->review->id, $uri));
         }
     }
+    $this->actingAs($world->people['ben'])->postJson("/reviews/{$world->review->id}/screening/items/{$world->item()->id}/decision", [
+        'verdict' => 'include',
+        'note' => '',
+        'key' => bin2hex(random_bytes(16)),
+        'seen' => null,
+        'answers' => (object) [],
+    ])->assertOk();
     $publication = $world->publication('Lamps at night');
     foreach (["publications/{$publication->id}", "screening/desk/{$world->item()->id}", 'records?q=lamps', "coding/{$publication->id}"] as $page) {
         $this->get("/reviews/{$world->review->id}/{$page}");
