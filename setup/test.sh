@@ -46,7 +46,7 @@ run_tests() {
         WEB_PORT="$(free_port "$WEB_PORT")"
         STANDINS_PORT="$(free_port "$STANDINS_PORT")"
         write_ports
-        for database in heron_test heron_test2 heron_test3 "$APP_DATABASE"; do need_database "$database"; done
+        for database in heron_test heron_test2 heron_test3 heron_upgrade "$APP_DATABASE"; do need_database "$database"; done
         build_corpora
         write_env
     fi
