@@ -7,7 +7,7 @@ declare(strict_types=1);
 
 use App\Files\In\PdfPaper;
 use Bench\SyntheticPapers;
-use WaryHeron\Core\Coding\Lead\Codebook;
+use WaryHeron\Core\Coding\Lead\Asked\Codebook;
 use WaryHeron\Core\Coding\Lead\LeadEngine;
 use WaryHeron\Core\Coding\Lead\Passages;
 

@@ -6,9 +6,9 @@ namespace App\Console;
 
 use App\Files\In\PdfPaper;
 use App\Files\In\UnreadablePdf;
-use WaryHeron\Core\Coding\Lead\AskedItem;
-use WaryHeron\Core\Coding\Lead\BadCodebook;
-use WaryHeron\Core\Coding\Lead\Codebook;
+use WaryHeron\Core\Coding\Lead\Asked\AskedItem;
+use WaryHeron\Core\Coding\Lead\Asked\BadCodebook;
+use WaryHeron\Core\Coding\Lead\Asked\Codebook;
 use WaryHeron\Core\Coding\Lead\LeadEngine;
 use WaryHeron\Core\Coding\Lead\LeadPass;
 use WaryHeron\Core\Coding\Lead\Passages;

@@ -9,9 +9,9 @@ use WaryHeron\Core\Coding\AskedWhen;
 use WaryHeron\Core\Coding\Book\Entry;
 use WaryHeron\Core\Coding\Code;
 use WaryHeron\Core\Coding\CodeType;
-use WaryHeron\Core\Coding\Lead\AskedItem;
+use WaryHeron\Core\Coding\Lead\Asked\AskedItem;
+use WaryHeron\Core\Coding\Lead\Asked\ItemType;
 use WaryHeron\Core\Coding\Lead\Briefing;
-use WaryHeron\Core\Coding\Lead\ItemType;
 use WaryHeron\Core\Coding\Pass;
 
 /**

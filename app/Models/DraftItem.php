@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
-use WaryHeron\Core\Coding\Lead\ItemType;
+use WaryHeron\Core\Coding\Lead\Asked\ItemType;
 use WaryHeron\Core\Drafting\ProposedItem;
 
 /**

@@ -6,9 +6,9 @@ namespace WaryHeron\Core\Drafting;
 
 use WaryHeron\Core\Coding\Code;
 use WaryHeron\Core\Coding\CodeType;
-use WaryHeron\Core\Coding\Lead\AskedItem;
+use WaryHeron\Core\Coding\Lead\Asked\AskedItem;
+use WaryHeron\Core\Coding\Lead\Asked\ItemType;
 use WaryHeron\Core\Coding\Lead\Briefing;
-use WaryHeron\Core\Coding\Lead\ItemType;
 
 /** Something to ask of each paper, with the instructions by which it is answered. */
 final readonly class ProposedItem

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace WaryHeron\Core\Drafting;
 
-use WaryHeron\Core\Coding\Lead\ItemType;
+use WaryHeron\Core\Coding\Lead\Asked\ItemType;
 use WaryHeron\Core\Scouting\Asked\QuestionKind;
 
 /** What people code for a question of a kind. */

@@ -15,7 +15,7 @@ use App\Queries\Coding\StudyParts;
 use Illuminate\Support\Facades\DB;
 use WaryHeron\Core\Coding\AnswerKind;
 use WaryHeron\Core\Coding\InvalidAnswer;
-use WaryHeron\Core\Coding\Lead\AskedItem;
+use WaryHeron\Core\Coding\Lead\Asked\AskedItem;
 use WaryHeron\Core\Coding\Lead\Confidence;
 use WaryHeron\Core\Coding\Lead\Lead;
 use WaryHeron\Core\Coding\Lead\LeadFinder;

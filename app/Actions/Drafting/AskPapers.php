@@ -11,7 +11,7 @@ use App\Queries\Drafting\DraftRecords;
 use App\Queries\Scouting\PaperText;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Facades\DB;
-use WaryHeron\Core\Coding\Lead\AskedItem;
+use WaryHeron\Core\Coding\Lead\Asked\AskedItem;
 use WaryHeron\Core\Coding\Lead\Confidence;
 use WaryHeron\Core\Coding\Lead\Lead;
 use WaryHeron\Core\Coding\Lead\LeadFinder;

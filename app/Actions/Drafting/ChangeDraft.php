@@ -11,7 +11,7 @@ use App\Models\DraftCriterion;
 use App\Models\DraftItem;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
-use WaryHeron\Core\Coding\Lead\PlainItem;
+use WaryHeron\Core\Coding\Lead\Asked\PlainItem;
 use WaryHeron\Core\Drafting\CriterionKind;
 use WaryHeron\Core\Screening\CriterionAnswer;
 

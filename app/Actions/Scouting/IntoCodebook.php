@@ -17,8 +17,8 @@ use Illuminate\Support\Str;
 use WaryHeron\Core\Coding\Book\Entry;
 use WaryHeron\Core\Coding\Code;
 use WaryHeron\Core\Coding\CodeType;
-use WaryHeron\Core\Coding\Lead\ItemType;
-use WaryHeron\Core\Coding\Lead\PlainItem;
+use WaryHeron\Core\Coding\Lead\Asked\ItemType;
+use WaryHeron\Core\Coding\Lead\Asked\PlainItem;
 
 /**
  * Asks the studies of the review what was asked of scouted papers: as an item of the codebook, and with leads to its

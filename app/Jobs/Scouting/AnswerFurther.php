@@ -18,12 +18,12 @@ use Illuminate\Foundation\Bus\Dispatchable;
 use Illuminate\Queue\InteractsWithQueue;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
-use WaryHeron\Core\Coding\Lead\AskedItem;
+use WaryHeron\Core\Coding\Lead\Asked\AskedItem;
+use WaryHeron\Core\Coding\Lead\Asked\ItemType;
+use WaryHeron\Core\Coding\Lead\Asked\PlainItem;
 use WaryHeron\Core\Coding\Lead\Confidence;
-use WaryHeron\Core\Coding\Lead\ItemType;
 use WaryHeron\Core\Coding\Lead\LeadFinder;
 use WaryHeron\Core\Coding\Lead\Passages;
-use WaryHeron\Core\Coding\Lead\PlainItem;
 
 /** Looks in every paper that answers for something more, some seconds at a time; full texts where they are at hand. */
 final class AnswerFurther implements OfTask, ShouldQueue

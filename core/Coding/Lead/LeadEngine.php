@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace WaryHeron\Core\Coding\Lead;
 
+use WaryHeron\Core\Coding\Lead\Asked\AskedItem;
 use WaryHeron\Core\Coding\Lead\Reader\AgeReader;
 use WaryHeron\Core\Coding\Lead\Reader\ArmReader;
 use WaryHeron\Core\Coding\Lead\Reader\ConflictReader;

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace WaryHeron\Core\Coding\Lead;
 
+use WaryHeron\Core\Coding\Lead\Asked\AskedItem;
+
 /** Whoever proposes answers to items from a paper. */
 interface LeadFinder
 {

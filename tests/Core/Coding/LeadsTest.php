@@ -1,13 +1,13 @@
 <?php
 
-use WaryHeron\Core\Coding\Lead\AskedItem;
-use WaryHeron\Core\Coding\Lead\BadCodebook;
+use WaryHeron\Core\Coding\Lead\Asked\AskedItem;
+use WaryHeron\Core\Coding\Lead\Asked\BadCodebook;
+use WaryHeron\Core\Coding\Lead\Asked\Codebook;
+use WaryHeron\Core\Coding\Lead\Asked\ItemType;
 use WaryHeron\Core\Coding\Lead\Briefing;
-use WaryHeron\Core\Coding\Lead\Codebook;
 use WaryHeron\Core\Coding\Lead\Confidence;
 use WaryHeron\Core\Coding\Lead\Countries;
 use WaryHeron\Core\Coding\Lead\Figures;
-use WaryHeron\Core\Coding\Lead\ItemType;
 use WaryHeron\Core\Coding\Lead\Lead;
 use WaryHeron\Core\Coding\Lead\LeadEngine;
 use WaryHeron\Core\Coding\Lead\Passages;

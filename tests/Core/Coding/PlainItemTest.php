@@ -2,11 +2,11 @@
 
 declare(strict_types=1);
 
-use WaryHeron\Core\Coding\Lead\AskedItem;
-use WaryHeron\Core\Coding\Lead\ItemType;
+use WaryHeron\Core\Coding\Lead\Asked\AskedItem;
+use WaryHeron\Core\Coding\Lead\Asked\ItemType;
+use WaryHeron\Core\Coding\Lead\Asked\PlainItem;
 use WaryHeron\Core\Coding\Lead\LeadEngine;
 use WaryHeron\Core\Coding\Lead\Passages;
-use WaryHeron\Core\Coding\Lead\PlainItem;
 use WaryHeron\Core\FullText\Reading\Block;
 use WaryHeron\Core\FullText\Reading\BlockKind;
 use WaryHeron\Core\FullText\Reading\Paper;

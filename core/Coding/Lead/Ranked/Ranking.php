@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace WaryHeron\Core\Coding\Lead\Ranked;
 
-use WaryHeron\Core\Coding\Lead\AskedItem;
+use WaryHeron\Core\Coding\Lead\Asked\AskedItem;
 use WaryHeron\Core\Coding\Lead\Passage;
 use WaryHeron\Core\Coding\Lead\Passages;
 use WaryHeron\Core\Coding\Lead\Traps;

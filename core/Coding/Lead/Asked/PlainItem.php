@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace WaryHeron\Core\Coding\Lead;
+namespace WaryHeron\Core\Coding\Lead\Asked;
 
 /** Something that a person asks in plain words, as an item that the engine can look for. */
 final class PlainItem

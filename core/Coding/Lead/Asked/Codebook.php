@@ -2,7 +2,9 @@
 
 declare(strict_types=1);
 
-namespace WaryHeron\Core\Coding\Lead;
+namespace WaryHeron\Core\Coding\Lead\Asked;
+
+use WaryHeron\Core\Coding\Lead\Briefing;
 
 /** The items to look for, read from their file. */
 final readonly class Codebook

@@ -2,7 +2,9 @@
 
 declare(strict_types=1);
 
-namespace WaryHeron\Core\Coding\Lead;
+namespace WaryHeron\Core\Coding\Lead\Asked;
+
+use WaryHeron\Core\Coding\Lead\Briefing;
 
 /** An item of a codebook as the engine asks it. */
 final readonly class AskedItem

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace WaryHeron\Core\Coding\Lead;
+namespace WaryHeron\Core\Coding\Lead\Asked;
 
 /** What an answer is. */
 enum ItemType: string
