@@ -177,6 +177,8 @@ backend nodes
   balance leastconn
   option forwardfor
   timeout server 60s
+  # one that is busy answers late, and is not taken out for it
+  timeout check 10s
   option httpchk
   http-check send meth GET uri /up ver HTTP/1.1 hdr Host 127.0.0.1:${HERE[WEB]}
   http-check expect status 200
