@@ -26,8 +26,11 @@ final class RedisSessions implements SessionHandlerInterface
 
     private ?stdClass $read = null;
 
-    public function __construct(private readonly Connection $redis, private readonly int $minutes, private readonly Application $app)
-    {
+    public function __construct(
+        private readonly Connection $redis,
+        private readonly int $minutes,
+        private readonly Application $app,
+    ) {
     }
 
     public function open(string $path, string $name): bool

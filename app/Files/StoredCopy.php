@@ -25,13 +25,13 @@ final class StoredCopy
         }
         $stream = Storage::readStream($stored) ?? throw new \RuntimeException("{$stored} is not in the store.");
         $copy = (string) tempnam(sys_get_temp_dir(), 'heron');
-        self::$copies === [] && register_shutdown_function(self::tidy(...));
-        self::$copies[$stored] = $copy;
         if (file_put_contents($copy, $stream) !== Storage::size($stored)) {
+            unlink($copy);
             throw new \RuntimeException("{$stored} came from the store in part only.");
         }
+        self::$copies === [] && register_shutdown_function(self::tidy(...));
 
-        return $copy;
+        return self::$copies[$stored] = $copy;
     }
 
     /** Throws away what was copied here. A worker lives for an hour, in which copies would fill its disk. */

@@ -10,7 +10,8 @@ use Illuminate\Support\Facades\DB;
 /** What a task that has not begun waits for; of other reviews no more than that there is something. */
 final class Waits
 {
-    private const WORK = [
+    /** What there are workers for, by queue; see setup/keep-worker.sh. */
+    public const WORK = [
         'files' => 'file',
         'sources' => 'question to a database elsewhere',
         'long' => 'long computation',

@@ -118,7 +118,11 @@ final class ItemBallot
                 array_map(fn (string $column): string => "{$relation}s.{$column} AS {$relation}_of_{$column}", $columns),
             );
         }
-        $row = $query->where('items.review_id', $of->review_id)->where('items.id', $of->id)->lock('for update of items')->first();
+        $row = $query
+            ->where('items.review_id', $of->review_id)
+            ->where('items.id', $of->id)
+            ->lock('for update of items')
+            ->first();
         if ($row === null) {
             return null;
         }

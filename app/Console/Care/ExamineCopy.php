@@ -74,7 +74,8 @@ final class ExamineCopy extends Command
     {
         if (Replica::isThere()) {
             $behind = Replica::behind();
-            $this->say('Replica', $behind === null ? 'does not answer' : number_format($behind).' bytes behind', $behind !== null && $behind < self::FAR_BEHIND);
+            $how = $behind === null ? 'does not answer' : number_format($behind).' bytes behind';
+            $this->say('Replica', $how, $behind !== null && $behind < self::FAR_BEHIND);
         }
         if (config('cache.default') === 'redis' || config('session.driver') === 'redis') {
             $answers = rescue(fn (): bool => (string) Redis::connection()->command('ping') === 'PONG', false, false);

@@ -17,6 +17,9 @@ final class KnowsOwnWrites
 {
     public const KEY = 'database came to';
 
+    /** Where it cannot be asked any more: what was written stays answered, and the primary is read from next. */
+    private const FURTHER_THAN_ANY = 'FFFFFFFF/FFFFFFFF';
+
     public function handle(Request $request, Closure $next): Response
     {
         if (! Replica::isThere()) {
@@ -25,7 +28,7 @@ final class KnowsOwnWrites
         Replica::leave();
         $response = $next($request);
         if (! $request->isMethodSafe() || $request->routeIs('tasks', '*.standing')) {
-            $request->session()->put(self::KEY, Replica::place());
+            $request->session()->put(self::KEY, rescue(Replica::place(...), self::FURTHER_THAN_ANY));
         }
 
         return $response;

@@ -86,7 +86,8 @@ final class FindLeads implements OfTask, ShouldQueue
 
             return true;
         }
-        $propose->execute($task->review, Publication::query()->where('review_id', $task->review_id)->findOrFail($id), $this->code, $this->pass);
+        $study = Publication::query()->where('review_id', $task->review_id)->findOrFail($id);
+        $propose->execute($task->review, $study, $this->code, $this->pass);
         TaskRun::layDown($task->id);
         Task::query()->whereKey($task->id)->update(['done' => $done + 1]);
 

@@ -343,7 +343,11 @@ final class Desk
                     ->whereNotNull('decisions.verdict'),
             );
         if ($this->filters?->isAny() === true) {
-            $this->filters->narrow($items->join('publications', 'publications.id', '=', 'items.publication_id')->whereColumn('publications.review_id', 'items.review_id'));
+            $this->filters->narrow(
+                $items
+                    ->join('publications', 'publications.id', '=', 'items.publication_id')
+                    ->whereColumn('publications.review_id', 'items.review_id'),
+            );
         }
 
         return $items;

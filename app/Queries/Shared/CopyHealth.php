@@ -6,6 +6,7 @@ namespace App\Queries\Shared;
 
 use App\Database\Replica;
 use App\Files\StoredCopy;
+use App\Tasks\Waits;
 use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Queue;
@@ -18,9 +19,6 @@ final class CopyHealth
 
     /** A worker that has not been heard of for so long is not there. */
     private const SILENT = 300;
-
-    /** What there are workers for; see setup/keep-worker.sh. */
-    private const QUEUES = ['default', 'files', 'sources', 'long'];
 
     /** @return array{database: bool, storage: bool, workers: bool} */
     public static function ready(): array
@@ -49,9 +47,10 @@ final class CopyHealth
     {
         $now = now()->getTimestamp();
         if (config('queue.default') === 'redis') {
-            $oldest = array_filter(array_map(fn (string $queue): ?int => Queue::creationTimeOfOldestPendingJob($queue), self::QUEUES));
+            $queues = array_keys(Waits::WORK);
+            $oldest = array_filter(array_map(Queue::creationTimeOfOldestPendingJob(...), $queues));
 
-            return [array_sum(array_map(Queue::size(...), self::QUEUES)), $oldest === [] ? 0 : $now - min($oldest)];
+            return [array_sum(array_map(Queue::size(...), $queues)), $oldest === [] ? 0 : $now - min($oldest)];
         }
         $row = DB::table('jobs')
             ->whereNull('reserved_at')
