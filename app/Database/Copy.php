@@ -31,6 +31,7 @@ final class Copy
             RowStream::closed($address);
         }
         $isDone ?: throw new \RuntimeException("COPY into {$table} failed.");
+        Plans::anew();
     }
 
     /**

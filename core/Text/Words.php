@@ -14,7 +14,9 @@ final class Words
     /** @return list<string> */
     public static function of(string $text): array
     {
-        return preg_match_all('/[\p{L}\p{N}]+/u', self::fold($text), $found) ? $found[0] : [];
+        $letters = self::isPlain($text) ? '/[a-z0-9]+/' : '/[\p{L}\p{N}]+/u';
+
+        return preg_match_all($letters, self::fold($text), $found) > 0 ? $found[0] : [];
     }
 
     /**
@@ -39,7 +41,7 @@ final class Words
     /** Lower case without accents or ligatures; other signs stay. */
     public static function fold(string $text): string
     {
-        if (preg_match('/[^\x00-\x7F]/', $text) !== 1) {
+        if (self::isPlain($text)) {
             return strtolower($text);
         }
         $text = mb_strtolower(mb_scrub($text, 'UTF-8'));
@@ -57,5 +59,10 @@ final class Words
         $decomposed = \Normalizer::normalize($text, \Normalizer::FORM_KD);
 
         return (string) preg_replace('/\p{Mn}+/u', '', is_string($decomposed) ? $decomposed : $text);
+    }
+
+    private static function isPlain(string $text): bool
+    {
+        return preg_match('/[^\x00-\x7F]/', $text) !== 1;
     }
 }

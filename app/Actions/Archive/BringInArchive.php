@@ -8,6 +8,7 @@ use App\Access\Role;
 use App\Actions\Shared\WriteLog;
 use App\Database\ArchivedTable;
 use App\Database\ArchivedTables;
+use App\Database\Plans;
 use App\Files\In\ArchivedRow;
 use App\Files\In\ArchiveFile;
 use App\Files\Out\ArchivedRows;
@@ -165,6 +166,7 @@ final readonly class BringInArchive
         if ($lines !== []) {
             $this->insert($table, $columns ?? [], $lines, $n ?? 0);
         }
+        Plans::anew();
         $this->nameEachOther($table, $columns ?? [], $naming, $n ?? 0);
         $this->countOn($table);
     }

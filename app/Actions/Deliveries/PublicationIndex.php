@@ -25,21 +25,27 @@ final class PublicationIndex
     /** @var array<string, list<string>> publications by key */
     private array $byKey = [];
 
-    /** @var array<string, list<Fingerprint>> */
+    /** @var array<string, list<Reference>> what each publication is known by and nobody has asked for yet */
+    private array $references = [];
+
+    /** @var array<string, list<Fingerprint>> of those that were asked for */
     private array $prints = [];
 
     private readonly Comparator $comparator;
 
     private readonly Judge $judge;
 
+    private readonly Fingerprints $fingerprints;
+
     private function __construct()
     {
+        $this->fingerprints = new Fingerprints();
         $this->comparator = new Comparator();
         $this->judge = new Judge(Weights::starting(), new MatchSettings());
     }
 
     /** @param  array<ExactKeys>  $keys */
-    public static function forKeys(string $reviewId, array $keys, Fingerprints $fingerprints): self
+    public static function forKeys(string $reviewId, array $keys): self
     {
         $known = new self();
         $dois = array_values(array_unique(array_filter(array_map(fn (ExactKeys $k): ?string => $k->doi, $keys))));
@@ -71,7 +77,7 @@ final class PublicationIndex
         foreach ($rows as $row) {
             $known->note(
                 $row->separated_at === null ? [$row->doi_key, $row->work_key] : [],
-                $fingerprints->of(Reference::fromArray(json_decode($row->reference, true)), $row->id),
+                Reference::fromArray(json_decode($row->reference, true)),
                 $row->publication_id,
             );
         }
@@ -79,11 +85,13 @@ final class PublicationIndex
         return $known;
     }
 
-    public function find(ExactKeys $keys, Fingerprint $print): ?string
+    public function find(ExactKeys $keys, Reference $reference): ?string
     {
+        $print = null;
         foreach ([$keys->doi, $keys->work] as $key) {
             foreach ($key === null ? [] : $this->byKey[$key] ?? [] as $candidate) {
-                if ($this->belongs($print, $this->prints[$candidate])) {
+                $print ??= $this->fingerprints->of($reference, '');
+                if ($this->belongs($print, $this->printsOf($candidate))) {
                     return $candidate;
                 }
             }
@@ -92,9 +100,20 @@ final class PublicationIndex
         return null;
     }
 
-    public function add(ExactKeys $keys, Fingerprint $print, string $publication): void
+    public function add(ExactKeys $keys, Reference $reference, string $publication): void
     {
-        $this->note([$keys->doi, $keys->work], $print, $publication);
+        $this->note([$keys->doi, $keys->work], $reference, $publication);
+    }
+
+    /** @return list<Fingerprint> made when first asked for: most of what arrives shares its keys with nothing */
+    private function printsOf(string $publication): array
+    {
+        foreach ($this->references[$publication] ?? [] as $reference) {
+            $this->prints[$publication][] = $this->fingerprints->of($reference, '');
+        }
+        $this->references[$publication] = [];
+
+        return $this->prints[$publication];
     }
 
     /** @param  list<string>  $values */
@@ -124,13 +143,13 @@ final class PublicationIndex
     }
 
     /** @param  list<?string>  $keys */
-    private function note(array $keys, Fingerprint $print, string $publication): void
+    private function note(array $keys, Reference $reference, string $publication): void
     {
         foreach (array_filter($keys, fn (?string $key): bool => $key !== null) as $key) {
             if (! in_array($publication, $this->byKey[$key] ?? [], true)) {
                 $this->byKey[$key][] = $publication;
             }
         }
-        $this->prints[$publication][] = $print;
+        $this->references[$publication][] = $reference;
     }
 }

@@ -18,8 +18,6 @@ use WaryHeron\Core\Bibliography\Format\UnreadableRecord;
 use WaryHeron\Core\Bibliography\KeptValues;
 use WaryHeron\Core\Bibliography\Reference;
 use WaryHeron\Core\Matching\ExactKeys;
-use WaryHeron\Core\Matching\Fingerprint;
-use WaryHeron\Core\Matching\Fingerprints;
 
 /**
  * Takes a batch of a delivery in, whole or not at all: records are kept, what is here beyond doubt joins its
@@ -141,14 +139,7 @@ final class TakeInRecords
         $batch = array_map(fn (object $one): object => $one instanceof Reference ? $one->withoutMarkup() : $one, $batch);
         $references = array_filter($batch, fn (object $one): bool => $one instanceof Reference);
         $keys = array_map(ExactKeys::of(...), $references);
-        $fingerprints = new Fingerprints();
-        $prints = array_map(
-            fn (Reference $reference, int $i): Fingerprint => $fingerprints->of($reference, (string) $i),
-            $references,
-            array_keys($references),
-        );
-        $prints = array_combine(array_keys($references), $prints);
-        $known = PublicationIndex::forKeys($delivery->review_id, $keys, $fingerprints);
+        $known = PublicationIndex::forKeys($delivery->review_id, $keys);
         $records = $publications = $rejections = $joined = [];
         $here = 0;
         foreach ($batch as $position => $one) {
@@ -165,7 +156,7 @@ final class TakeInRecords
 
                 continue;
             }
-            $id = $known->find($keys[$position], $prints[$position]);
+            $id = $known->find($keys[$position], $one);
             if ($id === null) {
                 $publications[($id = strtolower((string) Str::ulid()))] = [$one];
             } elseif (isset($publications[$id])) {
@@ -175,7 +166,7 @@ final class TakeInRecords
                 $joined[$id] = true;
                 $here++;
             }
-            $known->add($keys[$position], $prints[$position], $id);
+            $known->add($keys[$position], $one, $id);
             $records[$position] = $id;
         }
         $arrived = array_map(strval(...), array_keys($publications));

@@ -4,6 +4,7 @@ namespace Tests\Feature\Deliveries;
 
 use App\Database\Copy;
 use Illuminate\Support\Facades\DB;
+use Tests\Feature\World;
 
 beforeEach(fn () => DB::statement('CREATE TEMPORARY TABLE copied (n integer, word text) ON COMMIT DROP'));
 
@@ -42,4 +43,20 @@ it('says what the server refuses', function () {
         'invalid input syntax',
     );
     expect(DB::table('copied')->count())->toBe(0);
+});
+
+it('checks what rows name by its key, though that was planned for an empty table', function (): void {
+    $world = new World();
+    $world->deliver([['TI' => 'What makes the database plan']]);
+    $read = fn (): int => (int) DB::scalar(<<<'SQL'
+        SELECT sum(pg_stat_get_xact_tuples_returned(indexrelid)) FROM pg_index
+        WHERE indrelid::regclass::text ~ '^publications_[0-7]$'
+        SQL);
+    $before = $read();
+    $world->deliver(array_map(
+        fn (int $n): array => ['TI' => "Lamp number {$n}", 'AB' => implode(' ', array_map(md5(...), range($n, $n + 40)))],
+        range(1, 900),
+    ));
+    // each is named by an item and by a record; a batch alone may still look like an empty table
+    expect($read() - $before)->toBeGreaterThan(1_700)->toBeLessThan(900 * 900 / 2);
 });
