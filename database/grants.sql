@@ -21,3 +21,4 @@ BEGIN
     END LOOP;
 END $$;
 GRANT EXECUTE ON FUNCTION forget_person(char, text, text, text) TO :role;
+GRANT EXECUTE ON FUNCTION look_at_grown_tables() TO :role;

@@ -6,7 +6,7 @@ namespace App\Database;
 
 use Illuminate\Support\Facades\DB;
 
-/** Plans that a connection keeps, its own and those by which the server checks references. */
+/** How the server plans: what it knows of the tables, and the plans that a connection keeps. */
 final class Plans
 {
     /**
@@ -16,5 +16,16 @@ final class Plans
     public static function anew(): void
     {
         DB::statement('DISCARD PLANS');
+    }
+
+    /**
+     * Has the large tables looked at that have grown to twice their size since the server last did, to be called when
+     * much has come in or changed, outside of a transaction.
+     *
+     * @return int how many
+     */
+    public static function knowTables(): int
+    {
+        return (int) DB::scalar('SELECT look_at_grown_tables()');
     }
 }

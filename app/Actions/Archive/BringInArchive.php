@@ -54,7 +54,7 @@ final readonly class BringInArchive
         $tables = ArchivedTables::all();
         $this->checkTables($archive, $tables);
 
-        return DB::transaction(function () use ($by, $archive, $tables, $isTrusted, $told): Review {
+        $brought = DB::transaction(function () use ($by, $archive, $tables, $isTrusted, $told): Review {
             $manifest = $archive->manifest;
             $ids = $this->people->execute($by, $archive, $isTrusted) + $this->thesauriHere($archive);
             foreach ($tables as $n => $table) {
@@ -77,6 +77,9 @@ final readonly class BringInArchive
 
             return $review;
         });
+        Plans::knowTables();
+
+        return $brought;
     }
 
     /** @param  list<ArchivedTable>  $tables */

@@ -6,6 +6,7 @@ namespace App\Jobs\Screening;
 
 use App\Database\Copy;
 use App\Database\Locks;
+use App\Database\Plans;
 use App\Models\Ranking;
 use App\Models\Stage;
 use App\Tasks\DiedTwice;
@@ -80,6 +81,7 @@ final class RankItems implements OfTask, ShouldQueue
         ) {
             return;
         }
+        Plans::knowTables(); // much has been decided since the last time
         try {
             $learned = $this->learned($stage);
         } catch (NothingToLearn) {

@@ -3,6 +3,7 @@
 namespace Tests\Feature\Deliveries;
 
 use App\Database\Copy;
+use App\Database\Plans;
 use Illuminate\Support\Facades\DB;
 use Tests\Feature\World;
 
@@ -59,4 +60,23 @@ it('checks what rows name by its key, though that was planned for an empty table
     ));
     // each is named by an item and by a record; a batch alone may still look like an empty table
     expect($read() - $before)->toBeGreaterThan(1_700)->toBeLessThan(900 * 900 / 2);
+});
+
+it('has tables in parts looked at that have grown, as wholes too', function (): void {
+    DB::statement('RESET ROLE');
+    DB::unprepared('CREATE TABLE growing (n integer) PARTITION BY HASH (n);
+        CREATE TABLE growing_0 PARTITION OF growing FOR VALUES WITH (MODULUS 2, REMAINDER 0);
+        CREATE TABLE growing_1 PARTITION OF growing FOR VALUES WITH (MODULUS 2, REMAINDER 1)');
+    $known = fn (string $of): float => (float) DB::scalar('SELECT reltuples FROM pg_class WHERE oid = ?::regclass', [$of]);
+    Plans::knowTables();
+    expect($known('growing'))->toBe(-1.0);
+    DB::statement('INSERT INTO growing SELECT * FROM generate_series(1, 20000)');
+    expect(Plans::knowTables())->toBe(1)
+        ->and($known('growing'))->toBe(20000.0)
+        ->and($known('growing_0') + $known('growing_1'))->toBe(20000.0);
+    DB::statement('INSERT INTO growing SELECT * FROM generate_series(1, 15000)');
+    expect(Plans::knowTables())->toBe(0);
+    DB::statement('INSERT INTO growing SELECT * FROM generate_series(1, 15000)');
+    DB::statement('SET LOCAL ROLE heron_app'); // which may have them looked at, though they are not its own
+    expect(Plans::knowTables())->toBe(1)->and($known('growing'))->toBe(50000.0);
 });
