@@ -1,7 +1,7 @@
 # Bad days, on a copy of their own: what people were told is kept is compared with what is there. Each prints JSON lines,
 # the last of them its verdict, and ends with 1 where something was lost, doubled or stayed away.
 
-DRILLS="kills | workers | queue | storage | logs | database-full | point-in-time | fuzz | $CLUSTER_DRILLS"
+DRILLS="kills | workers | jobs | queue | storage | logs | database-full | point-in-time | fuzz | $CLUSTER_DRILLS"
 
 run_drill() {
     local name="${1:-}"
@@ -9,7 +9,7 @@ run_drill() {
     case "$name" in
         fuzz) need_cli_packages >&2; need_composer >&2; exec php -d pcov.enabled=0 -d memory_limit=1G bench/fuzzing.php "$@" ;;
         promotion | parts | cut-node | cut-store | slow-store | clock | memory) run_cluster_drill "$name" "$@"; return ;;
-        kills | workers | queue | storage | logs | database-full | point-in-time) ;;
+        kills | workers | jobs | queue | storage | logs | database-full | point-in-time) ;;
         *) fail "there is no drill “$name”." "./heron drill ${DRILLS// /}" ;;
     esac
     . "$ROOT/setup/bench.sh"
@@ -99,6 +99,62 @@ drill_workers() {
     verdict workers "$bad" "\"killed\":${1:-30}"
 }
 
+# ./heron drill jobs [TIMES] [KIND...]: in the demo, each kind of background work is done once, and then from where it was
+# with its workers killed in its first part, in its second and so on: the same has to be there.
+drill_jobs() {
+    local times="${1:-4}" kinds kind i took want got bad=0 lost=() killed=0
+    shift || true
+    kinds=("$@")
+    [ ${#kinds[@]} -gt 0 ] || kinds=(file search round comparison joining order locker pdf leads report supplements papers further draft)
+    {
+        stop_one "$DIR/run/worker.pid" -
+        build_corpora
+        stop_servers
+        start_servers
+        wait_for "http://127.0.0.1:$STANDINS_PORT/up" "the stand-ins"
+        quietly "making the demo" artisan heron:demo
+        owner_sql -c ANALYZE
+        sql -d postgres -c "DROP DATABASE IF EXISTS as_it_was" -c "ALTER DATABASE $APP_DATABASE RENAME TO as_it_was"
+    } >&2
+    for kind in "${kinds[@]}"; do
+        step "$kind" >&2
+        work_once "$kind" -
+        took="$work_took" want="$work_left"
+        for i in $(seq "$times"); do
+            work_once "$kind" "$(echo "$took * ($i - 0.5) / $times" | bc -l)"
+            killed=$((killed + 1))
+            got="$work_left"
+            [ "$got" = "$want" ] || { bad=1; lost+=("$kind $i"); printf '%s\n%s\n' "$want" "$got" >&2; }
+        done
+        printf '{"work":"%s","seconds":%.1f,"killed":%s}\n' "$kind" "$took" "$times"
+    done
+    verdict jobs "$bad" "\"killed\":$killed,\"other than undisturbed\":[$(printf '"%s",' ${lost[@]+"${lost[@]}"} | sed 's/"",//; s/,$//')]"
+}
+
+# One piece of work from where the demo was, its workers killed after so many seconds, or never with -.
+work_once() {
+    local began review
+    {
+        stop_one "$DIR/run/worker.pid" -
+        sql -d postgres -c "DROP DATABASE IF EXISTS $APP_DATABASE WITH (FORCE)" -c "CREATE DATABASE $APP_DATABASE TEMPLATE as_it_was"
+        need_database "$APP_DATABASE"
+        review="$(artisan heron:work "$1")"
+        began="$(date +%s.%N)"
+        start_worker
+        if [ "$2" != - ]; then
+            sleep "$2"
+            kill -9 $(worker_pids) 2>/dev/null || true
+            # what a killed worker held is taken up after a minute, which is not waited for
+            sql -d "$APP_DATABASE" -c "UPDATE jobs SET reserved_at = reserved_at - 60 WHERE reserved_at IS NOT NULL"
+        fi
+        all_over "$review"
+        # papers are read without a task of their own
+        for _ in $(seq 600); do [ "$(sql -d "$APP_DATABASE" -c "SELECT count(*) FROM jobs")" = 0 ] && break; sleep 0.3; done
+    } >&2
+    work_took="$(echo "$(date +%s.%N) - $began" | bc)"
+    work_left="$(artisan heron:work)"
+}
+
 # ./heron drill queue [TIMES]: the queue is emptied while there is much to do, and made again from what the tasks kept.
 drill_queue() {
     local review bad=0 told i
@@ -118,9 +174,9 @@ drill_queue() {
 
 # Waits until nothing of a review is under way, for four minutes at most.
 all_over() {
-    for _ in $(seq 240); do
+    for _ in $(seq 600); do
         [ "$(sql -d "$APP_DATABASE" -c "SELECT count(*) FROM tasks WHERE review_id = '$1' AND state IN ('queued', 'running')")" = 0 ] && return 0
-        sleep 1
+        sleep 0.3
     done
 }
 

@@ -16,5 +16,6 @@ final class Commands
         MakeLargeReview::class,
         MakeLoad::class,
         MakeLongReport::class,
+        StartWork::class,
     ];
 }
