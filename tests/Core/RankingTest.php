@@ -207,3 +207,70 @@ it('marks an axis with round numbers', function (int $most, array $marks) {
     [1693, [500, 1000, 1500]],
     [100_286, [50_000, 100_000]],
 ]);
+
+/** @return array{list<string>, list<bool>} texts of two kinds, so many of each */
+function lampsAndHens(int $lamps, int $hens): array
+{
+    $texts = $included = [];
+    foreach ([[$lamps, 'bright lamps for nurses on nights', true], [$hens, 'hens in barns and their eggs', false]] as [$n, $text, $kind]) {
+        for ($i = 0; $i < $n; $i++) {
+            $texts[] = "{$text} ".['one', 'two', 'three'][$i % 3];
+            $included[] = $kind;
+        }
+    }
+
+    return [$texts, $included];
+}
+
+it('tells a score by its parts: what each word weighs, most first, and a constant', function () {
+    [$texts, $included] = lampsAndHens(12, 20);
+    $model = RelevanceModel::learn($texts, $included, 7);
+    $kept = $model->toArray();
+    expect(array_keys($kept))->toBe(['words', 'rarity', 'weights', 'constant'])
+        ->and($kept['weights'])->toHaveCount(count($kept['words']))
+        ->and($kept['rarity'])->toHaveCount(count($kept['words']));
+    $text = 'bright lamps for hens in barns';
+    $judged = $model->judged($text, 100);
+    $weighed = array_column($judged['words'], 'weight', 'word');
+    $sizes = array_map(abs(...), array_values($weighed));
+    $falling = $sizes;
+    rsort($falling);
+    expect($judged['score'])->toBe($model->score($text))
+        ->and(log($judged['score'] / (1 - $judged['score'])))->toEqualWithDelta($kept['constant'] + array_sum($weighed), 0.006)
+        ->and($sizes)->toBe($falling)
+        ->and($weighed['lamps'])->toBeGreaterThan(0.0)
+        ->and($weighed['hens'])->toBeLessThan(0.0)
+        ->and($model->judged($text, 2)['words'])->toBe(array_slice($judged['words'], 0, 2))
+        ->and($model->judged($text)['words'])->toHaveCount(6);
+});
+
+it('names the words that speak most for and against, no more than asked, each on its side only', function () {
+    [$texts, $included] = lampsAndHens(12, 20);
+    $model = RelevanceModel::learn($texts, $included, 7);
+    ['for' => $for, 'against' => $against] = $model->words(3);
+    expect($for)->toHaveCount(3)->and($against)->toHaveCount(3);
+    $all = $model->words(1000);
+    $ups = array_column($all['for'], 'weight');
+    $downs = array_column($all['against'], 'weight');
+    $sorted = $ups;
+    rsort($sorted);
+    expect($ups)->toBe($sorted)->and(min($ups))->toBeGreaterThanOrEqual(0.0)->and($for)->toBe(array_slice($all['for'], 0, 3));
+    $sorted = $downs;
+    sort($sorted);
+    expect($downs)->toBe($sorted)->and(max($downs))->toBeLessThanOrEqual(0.0)->and($against)->toBe(array_slice($all['against'], 0, 3));
+    expect(array_intersect(array_column($all['for'], 'word'), array_column($all['against'], 'word')))->toBe([]);
+});
+
+it('is tried where each fifth leaves something to learn from, and not before', function () {
+    expect(RelevanceModel::tried(...lampsAndHens(5, 5), seed: 3)?->averagePrecision())->toBe(1.0)
+        ->and(RelevanceModel::tried(...lampsAndHens(4, 30), seed: 3))->toBeNull()
+        ->and(RelevanceModel::tried(...lampsAndHens(30, 4), seed: 3))->toBeNull();
+    // where nothing tells them apart, no order is better than another
+    $included = array_map(fn (int $i): bool => $i % 3 === 0, range(0, 59));
+    $quality = RelevanceModel::tried(array_fill(0, 60, 'the same words'), $included, 3);
+    expect($quality?->averagePrecision())->toBeLessThan(0.75);
+});
+
+it('counts a title twice', function () {
+    expect(RelevanceModel::text('Lamps', 'Of light.'))->toBe('Lamps Lamps Of light.');
+});

@@ -21,7 +21,7 @@ function ballot(
         $decisions[] = new Decision(
             "p{$i}",
             ['I' => Verdict::Include, 'E' => Verdict::Exclude, 'U' => Verdict::Unsure][$letter[0]],
-            $letter[0] === 'E' ? (int) substr($letter, 1) : null,
+            $letter[0] === 'E' && $letter !== 'E' ? (int) substr($letter, 1) : null,
         );
     }
 
@@ -230,3 +230,50 @@ it('stands behind its title as that stands', function (?ItemState $title, ItemSt
     'title not judged' => [ItemState::Waiting, ItemState::Included, ItemState::Awaited],
     'title in disagreement' => [ItemState::Disagreement, ItemState::Waiting, ItemState::Awaited],
 ]);
+
+it('needs between one and nine decisions', function (int $required) {
+    expect(fn () => new StageRule($required))
+        ->toThrow(LogicException::class, 'A stage needs between one and 9 decisions per item.');
+})->with([-1, 0, 10, 100]);
+
+it('opens with as many decisions as it needs, one or nine', function () {
+    expect(ballot('I', required: 1)->outcome()->state)->toBe(ItemState::Included)
+        ->and(ballot('I I I I I I I I', required: 9)->outcome()->state)->toBe(ItemState::Waiting)
+        ->and(ballot('I I I I I I I I I', required: 9)->outcome()->state)->toBe(ItemState::Included);
+});
+
+it('takes back the decision of one and keeps the others’', function () {
+    $ballot = ballot('I E2', required: 3)->without('p0');
+    expect($ballot->people())->toBe(['p1'])
+        ->and($ballot->with(new Decision('p0', Verdict::Exclude, 2))->with(new Decision('p2', Verdict::Exclude, 2))->outcome()->criterion)
+        ->toBe(2)
+        ->and(fn () => ballot('I', required: 3)->without('p1'))
+        ->toThrow(BallotClosed::class, 'You have no decision on this item to take back.');
+});
+
+it('reports the first reason of the protocol, where one is named', function (string $verdicts, ?int $criterion) {
+    $outcome = ballot($verdicts)->outcome();
+    expect($outcome->state)->toBe(ItemState::Excluded)->and($outcome->criterion)->toBe($criterion);
+})->with([['E3 E1', 1], ['E1 E3', 1], ['E2 E2', 2], ['E4 E', 4], ['E E4', 4], ['E E', null]]);
+
+it('hears other reasons for the same publication, until who gave them thinks again', function () {
+    $rule = new StageRule(2, reasonsMustAgree: true);
+    $decisions = [new Decision('p0', Verdict::Exclude, 1), new Decision('p1', Verdict::Exclude, 1)];
+    expect(Ballot::of($rule, $decisions)->outcome()->state)->toBe(ItemState::Excluded);
+    $also = [new Decision('p0', Verdict::Exclude, 2), new Decision('p1', Verdict::Exclude, 1)];
+    $heard = Ballot::of($rule, $decisions, null, $also);
+    expect($heard->outcome()->kind)->toBe(WaryHeron\Core\Screening\DisagreementKind::Reason)
+        // the other has nothing to take back of it
+        ->and($heard->rethought(new Decision('p1', Verdict::Exclude, 1))->outcome()->state)->toBe(ItemState::Disagreement)
+        ->and($heard->rethought(new Decision('p0', Verdict::Exclude, 1))->outcome()->state)->toBe(ItemState::Excluded);
+    $both = Ballot::of($rule, $decisions, null, [new Decision('p0', Verdict::Exclude, 2), new Decision('p1', Verdict::Exclude, 3)]);
+    $once = $both->rethought(new Decision('p0', Verdict::Exclude, 1));
+    expect($once->outcome()->state)->toBe(ItemState::Disagreement)
+        ->and($once->rethought(new Decision('p1', Verdict::Exclude, 1))->outcome()->state)->toBe(ItemState::Excluded);
+});
+
+it('takes one decision of each person', function () {
+    $twice = [new Decision('p0', Verdict::Include), new Decision('p0', Verdict::Exclude, 1)];
+    expect(fn () => Ballot::of(new StageRule(2), $twice))
+        ->toThrow(LogicException::class, 'A person has one current decision on an item.');
+});

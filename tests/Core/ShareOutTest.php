@@ -168,3 +168,83 @@ it('knows whose paper it is', function (string $person, string $authors, bool $t
     ['Élan Özkaya', 'Ozkaya E', true],
     ['Ben Strand', '', false],
 ]);
+
+it('says in whole sentences why it cannot be', function (int $items, int $decisions, array $given, array $most, string $why, ?array $nearest) {
+    try {
+        Quotas::of($items, $decisions, $given, most: $most);
+        expect(false)->toBeTrue('It should not be possible.');
+    } catch (CannotShare $cannot) {
+        expect($cannot->getMessage())->toBe($why)->and($cannot->nearest)->toBe($nearest);
+    }
+})->with([
+    [0, 2, ['a' => null, 'b' => null], [], 'There is nothing to share out: the pool is empty.', null],
+    [5, 3, ['a' => null, 'b' => null], [], '3 decisions on each item need at least 3 different people; 2 are chosen.', null],
+    [5, 2, ['a' => null], [], '2 decisions on each item need at least 2 different people; 1 is chosen.', null],
+    [5, 1, [], [], '1 decisions on each item need at least 1 different people; 0 are chosen.', null],
+    [10, 2, ['a' => 12, 'b' => null, 'c' => null], [], 'Nobody can judge more than the 10 items there are.', ['a' => 10, 'b' => 5, 'c' => 5]],
+    [10, 2, ['a' => 100, 'b' => 1, 'c' => 1], [], 'Nobody can judge more than the 10 items there are.', ['a' => 10, 'b' => 5, 'c' => 5]],
+    [12, 2, ['a' => null, 'b' => null, 'c' => null], ['a' => 4, 'b' => 4], 'Nobody can judge more than the 12 items there are.', ['a' => 6, 'b' => 6, 'c' => 12]],
+    [10, 1, ['a' => -1, 'b' => 0], [], 'A quota cannot be less than nothing.', ['a' => 5, 'b' => 5]],
+    [10, 1, ['a' => 0, 'b' => 0], [], '10 items with 1 decision each are 10 judgements; the quotas add up to 0.', ['a' => 5, 'b' => 5]],
+    [100, 1, ['a' => 10, 'b' => 20, 'c' => 30], [], '100 items with 1 decision each are 100 judgements; the quotas add up to 60.', ['a' => 17, 'b' => 33, 'c' => 50]],
+    [10, 2, ['a' => 8, 'b' => 8, 'c' => 8], [], '10 items with 2 decisions each are 20 judgements; the quotas add up to 24.', ['a' => 7, 'b' => 7, 'c' => 6]],
+]);
+
+it('shares one item, and gives what does not divide to the largest remainders first', function () {
+    expect(Quotas::of(1, 1, ['a' => null])->byPerson)->toBe(['a' => 1])
+        ->and(Quotas::of(10, 1, ['a' => null, 'b' => null, 'c' => null], ['c' => 1.5])->byPerson)->toBe(['a' => 3, 'b' => 3, 'c' => 4])
+        ->and(Quotas::of(10, 1, ['a' => null, 'b' => null], ['a' => 1.0, 'b' => 2.0])->byPerson)->toBe(['a' => 3, 'b' => 7]);
+});
+
+it('makes of a seed what it made of it before, since the Log names seeds', function () {
+    $quotas = Quotas::of(8, 2, ['a' => 8, 'b' => null, 'c' => null]);
+    expect(array_map(implode(...), ShareOut::plan(items(8), $quotas, 1)->people))->toBe([
+        'i1' => 'ac', 'i2' => 'ab', 'i3' => 'ab', 'i4' => 'ab', 'i5' => 'ab', 'i6' => 'ac', 'i7' => 'ac', 'i8' => 'ac',
+    ]);
+    $quotas = Quotas::of(6, 2, ['a' => null, 'b' => null, 'c' => null, 'd' => 0]);
+    expect(array_map(implode(...), ShareOut::plan(items(6), $quotas, 12)->people))->toBe([
+        'i1' => 'ab', 'i2' => 'bc', 'i3' => 'bc', 'i4' => 'ca', 'i5' => 'ab', 'i6' => 'ca',
+    ]);
+    expect(ShareOut::sample(items(10), 6, 1))->toBe(['i10', 'i4', 'i6', 'i3', 'i1', 'i2'])
+        ->and(ShareOut::sample(items(3), -1, 1))->toBe([])
+        ->and(ShareOut::sample(items(3), 9, 1))->toHaveCount(3);
+    expect(array_map(implode(...), ShareOut::inGroups(items(5), [['a', 'b'], ['c']], 3)->people))
+        ->toBe(['i1' => 'c', 'i2' => 'ab', 'i3' => 'c', 'i4' => 'ab', 'i5' => 'ab']);
+    expect(ShareOut::handOn(items(5), ['a', 'b', 'c'], ['i1' => ['a'], 'i3' => ['a', 'b']])->people)
+        ->toBe(['i3' => ['c'], 'i1' => ['b'], 'i2' => ['a'], 'i4' => ['a'], 'i5' => ['b']]);
+});
+
+it('says which of two reasons leaves an item without enough people', function (array $given, array $taken, string $why) {
+    expect(fn () => ShareOut::plan(items(4), Quotas::of(4, 2, $given), 1, $taken))->toThrow(new CannotShare($why));
+})->with([
+    [
+        ['a' => null, 'b' => null],
+        ['i1' => ['a'], 'i2' => ['b', 'c']],
+        '2 items have been judged by, or given to, so many of these people that not enough others are left. '.
+            'Choose more people, or leave those items out.',
+    ],
+    [
+        ['a' => 4, 'b' => 2, 'c' => 2],
+        ['i1' => ['a']],
+        'The quotas cannot be met exactly, since some items have people already. Share evenly, or choose more people.',
+    ],
+]);
+
+it('counts items by person and by pair, whoever stands first', function () {
+    $plan = new Plan(['x' => ['b', 'a'], 'y' => ['a', 'b', 'c'], 'z' => ['c']]);
+    expect($plan->perPerson())->toBe(['a' => 2, 'b' => 2, 'c' => 2])
+        ->and($plan->perPair())->toBe(['a b' => 2, 'a c' => 1, 'b c' => 1]);
+});
+
+it('tells the family name and the initial of a person', function (string $person, ?array $names) {
+    expect(WaryHeron\Core\Screening\ShareOut\OwnPapers::names($person))->toBe($names);
+})->with([
+    ['Dr. Ines N. Okafor', ['okafor', 'i']],
+    ['Prof Mirela Haas MD', ['haas', 'm']],
+    ['  Mirela   Haas ', ['haas', 'm']],
+    ['Öna van de Laar', ['van de laar', 'o']],
+    ['van Laar', ['laar', 'v']],
+    ['ines okafor', ['okafor', 'i']],
+    ['Ines', null],
+    ['', null],
+]);
