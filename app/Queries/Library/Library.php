@@ -87,10 +87,9 @@ final readonly class Library
         if ($found * self::DENSE <= $total) {
             // the query finds few: they are gathered by the indexes of words first, and not looked for in the order of
             // the list
-            $query = DB::table('publications')->whereIn(
-                'publications.id',
-                (clone $query)->select('publications.id')->offset(0),
-            );
+            $query = DB::table('publications')
+                ->where('publications.review_id', $review->id)
+                ->whereIn('publications.id', (clone $query)->select('publications.id')->offset(0));
         }
         $rows = self::inOrder(
             $filters->line->query !== null && $dense,

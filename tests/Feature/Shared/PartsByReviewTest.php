@@ -25,7 +25,11 @@ function readInParts(string $sql, array $bindings): array
 
 it('reads the parts of its own review only, on every page and for a decision', function (): void {
     $world = World::readingInFull();
-    $world->deliver([['TI' => 'Lamps at night'], ['TI' => 'Blankets by day']]);
+    // of so many that a rare word is looked for otherwise than one that most have
+    $world->deliver([
+        ['TI' => 'Lamps at night'],
+        ...array_map(fn (int $n): array => ['TI' => "Blankets by day {$n}"], range(1, 60)),
+    ]);
     $world->decide('anna', $world->item(), 'include');
     $this->actingAs($world->people['lead']);
     $asked = [];
@@ -50,7 +54,7 @@ it('reads the parts of its own review only, on every page and for a decision', f
         'answers' => (object) [],
     ])->assertOk();
     $publication = $world->publication('Lamps at night');
-    foreach (["publications/{$publication->id}", "screening/desk/{$world->item()->id}", 'records?q=lamps', "coding/{$publication->id}"] as $page) {
+    foreach (["publications/{$publication->id}", "screening/desk/{$world->item()->id}", 'records?q=lamps', 'records?q=blankets', "coding/{$publication->id}"] as $page) {
         $this->get("/reviews/{$world->review->id}/{$page}");
     }
     $wide = [];
