@@ -20,7 +20,7 @@ final class Plans
 
     /**
      * Has the large tables looked at that have grown to twice their size since the server last did, to be called when
-     * much has come in or changed, outside of a transaction.
+     * much has come in or changed: by a worker, since it may take seconds, and outside of a transaction.
      *
      * @return int how many
      */

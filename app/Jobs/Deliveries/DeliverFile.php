@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Jobs\Deliveries;
 
 use App\Actions\Deliveries\TakeInRecords;
+use App\Database\Plans;
 use App\Files\In\ReferenceFile;
 use App\Files\StoredFile;
 use App\Models\Delivery;
@@ -39,6 +40,7 @@ final class DeliverFile extends DeliverySlice
         } else {
             $this->goOn($delivery);
         }
+        Plans::knowTables();
     }
 
     /** @return ?bool true at the end of the file, false where another slice has to follow, null when cancelled */

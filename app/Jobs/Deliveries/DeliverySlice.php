@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Jobs\Deliveries;
 
 use App\Actions\Shared\WriteLog;
-use App\Database\Plans;
 use App\Jobs\Searches\FetchRecords;
 use App\Models\Delivery;
 use App\Tasks\DiedTwice;
@@ -109,7 +108,6 @@ abstract class DeliverySlice implements OfTask, ShouldQueue
     protected function goOn(Delivery $delivery): void
     {
         TaskRun::layDown((string) $delivery->task_id);
-        Plans::knowTables();
         dispatch(self::for($delivery));
     }
 
@@ -172,7 +170,6 @@ abstract class DeliverySlice implements OfTask, ShouldQueue
         if ($known) {
             return;
         }
-        Plans::knowTables();
         app(
             WriteLog::class,
         )($delivery->review_id, null, "delivery.{$state}", "The delivery from {$delivery->source_name} ended: {$message}", $delivery, $delivery->only('kept', 'rejected', 'already_here', 'new'));

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Jobs\Searches;
 
 use App\Actions\Deliveries\TakeInRecords;
+use App\Database\Plans;
 use App\Jobs\Deliveries\DeliverySlice;
 use App\Models\Delivery;
 use App\Sources\SourceFailed;
@@ -37,6 +38,7 @@ final class FetchRecords extends DeliverySlice
             }
             if (microtime(true) > $deadline) {
                 $this->goOn($delivery);
+                Plans::knowTables();
 
                 return;
             }
@@ -76,6 +78,7 @@ final class FetchRecords extends DeliverySlice
                     ? ' Fetched before and passed over: '.number_format($delivery->passed_over).'.'
                     : ''),
         );
+        Plans::knowTables();
     }
 
     /**
