@@ -15,7 +15,7 @@ mutate() {
     name="${of#core/}"
     name="WaryHeron\\Core\\${name%.php}"
     said="$(mktemp)"
-    PHP_INI_SCAN_DIR=":$ROOT/var/coverage" php -d memory_limit=2G vendor/bin/pest "${tests[@]}" --colors=never --mutate --everything \
+    PHP_INI_SCAN_DIR=":$ROOT/var/coverage" php -d memory_limit=2G vendor/bin/pest "${tests[@]}" --colors=never --mutate \
         --covered-only --clear-cache "--class=${name//\//\\}" >"$said" 2>&1 || true
     sed 's/\x1b\[[0-9;]*m//g' "$said" | grep -E "^ +(RUN|⨯|t |Mutations:|Score:)|ERROR|INFO" || tail -n 20 "$said"
     grep -q "Override file does not exist" "$said" && fail "the changes could not be read, so that the score says nothing."
