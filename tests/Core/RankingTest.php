@@ -274,3 +274,46 @@ it('is tried where each fifth leaves something to learn from, and not before', f
 it('counts a title twice', function () {
     expect(RelevanceModel::text('Lamps', 'Of light.'))->toBe('Lamps Lamps Of light.');
 });
+
+it('refuses a sample that cannot be', function (int $unread, int $drawn, int $hits, int $since) {
+    expect(fn () => RecallEstimate::of($unread, $drawn, $hits, 0, $since))->toThrow(
+        DomainException::class,
+        'A sample holds between one and all of the unread items, and no more relevant ones than were found.',
+    );
+})->with([
+    'nothing drawn' => [10, 0, 0, 0],
+    'more than there is' => [10, 11, 0, 0],
+    'more hits than drawn' => [10, 5, 6, 6],
+    'fewer than none' => [10, 5, -1, 5],
+    'fewer found than the sample holds' => [10, 5, 3, 2],
+]);
+
+it('takes the smallest and the largest sample', function () {
+    $one = RecallEstimate::of(unread: 10, drawn: 1, hits: 0, before: 0, since: 0);
+    expect($one->expected)->toBe(0.0)
+        ->and($one->recall)->toBe(1.0) // nothing found and nothing expected
+        ->and($one->atLeast)->toBe(0.0)
+        ->and($one->confidence)->toBe(0.95)
+        ->and($one->isCount)->toBeFalse();
+    $hit = RecallEstimate::of(unread: 1, drawn: 1, hits: 1, before: 0, since: 1);
+    expect([$hit->expected, $hit->most, $hit->recall, $hit->atLeast])->toBe([1.0, 1, 1.0, 1.0]);
+});
+
+it('never tells fewer than were found, nor less than all of them', function () {
+    // five found since by reading on, where the sample alone lets expect two
+    $more = RecallEstimate::of(unread: 20, drawn: 20, hits: 2, before: 3, since: 5);
+    expect($more->expected)->toBe(2.0)
+        ->and($more->most)->toBe(5)
+        ->and($more->recall)->toBe(1.0)
+        ->and($more->atLeast)->toBe(1.0);
+    $half = RecallEstimate::of(unread: 100, drawn: 50, hits: 5, before: 10, since: 5, confidence: 0.5);
+    expect($half->recall)->toEqualWithDelta(15 / 20, 1e-12)
+        ->and($half->most)->toBe(RecallEstimate::bound(100, 50, 5, 0.5))
+        ->and($half->atLeast)->toEqualWithDelta(15 / (15 + $half->most - 5), 1e-12);
+});
+
+it('counts where everything was read', function () {
+    $counted = RecallEstimate::counted(12);
+    expect([$counted->confidence, $counted->expected, $counted->most, $counted->recall, $counted->atLeast, $counted->isCount])
+        ->toBe([1.0, 12.0, 12, 1.0, 1.0, true]);
+});
