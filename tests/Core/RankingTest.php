@@ -9,6 +9,7 @@ use WaryHeron\Core\Screening\Ranking\ReadingOrder;
 use WaryHeron\Core\Screening\Ranking\RecallEstimate;
 use WaryHeron\Core\Screening\Ranking\RelevanceModel;
 use WaryHeron\Core\Screening\Ranking\RoundMarks;
+use WaryHeron\Core\Screening\Ranking\TextVectors;
 
 it('fits where the slope of what it minimises is nought, in whatever order it goes', function (
     int $seed,
@@ -317,3 +318,42 @@ it('counts where everything was read', function () {
     expect([$counted->confidence, $counted->expected, $counted->most, $counted->recall, $counted->atLeast, $counted->isCount])
         ->toBe([1.0, 12.0, 12, 1.0, 1.0, true]);
 });
+
+it('learns words that two texts hold, in order, the rarer the heavier', function () {
+    $vectors = TextVectors::learn(['Lamps and lamps at night', 'Lamps, night; beds', 'lamps and 24 x 2024', 'Hens']);
+    // of four texts three hold lamps, two and, two night; beds, hens and x stand in one each, numbers count for nothing
+    ['words' => $words, 'rarity' => $rarity] = $vectors->toArray();
+    expect($words)->toBe(['and', 'lamps', 'night'])->and($vectors->words())->toBe($words);
+    foreach ([log(5 / 3) + 1, log(5 / 4) + 1, log(5 / 3) + 1] as $place => $expected) {
+        expect($rarity[$place])->toEqualWithDelta($expected, 1e-12);
+    }
+    expect(TextVectors::fromArray($vectors->toArray()))->toEqual($vectors)
+        ->and(TextVectors::learn([])->toArray())->toBe(['words' => [], 'rarity' => []]);
+});
+
+it('makes of a text a vector of length one, in which what comes often counts by its logarithm', function () {
+    $vectors = TextVectors::fromArray(['words' => ['and', 'lamps'], 'rarity' => [1.0, 2.0]]);
+    $vector = $vectors->of('lamps lamps LAMPS and hens');
+    $lamps = (1 + log(3)) * 2.0;
+    $length = sqrt($lamps ** 2 + 1);
+    expect(array_keys($vector))->toBe([1, 0])
+        ->and($vector[1])->toEqualWithDelta($lamps / $length, 1e-12)
+        ->and($vector[0])->toEqualWithDelta(1 / $length, 1e-12)
+        ->and($vectors->of('lamps'))->toBe([1 => 1.0])
+        ->and($vectors->of('hens'))->toBe([])
+        ->and($vectors->of(''))->toBe([]);
+});
+
+it('leaves out single letters, numbers and what is longer than any word', function (string $word, bool $isKept) {
+    expect(TextVectors::learn([$word, $word])->words())->toBe($isKept ? [$word] : []);
+})->with([
+    ['a', false],
+    ['ab', true],
+    ['7', false],
+    ['24', false],
+    ['2024', false],
+    ['d3', true],
+    ['3d', true],
+    [str_repeat('a', 40), true],
+    [str_repeat('a', 41), false],
+]);
