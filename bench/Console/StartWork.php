@@ -42,12 +42,12 @@ final class StartWork extends Command
     {
         $review = Review::query()->where('title', 'Bright light on night shifts')->sole();
         $kind = $this->argument('kind');
-        if ($kind === null) {
+        if (! is_string($kind)) {
             $this->line(json_encode($this->there($review), JSON_THROW_ON_ERROR));
 
             return self::SUCCESS;
         }
-        $this->begin((string) $kind, $review, User::query()->where('email', 'ines.okafor@heron.example')->sole());
+        $this->begin($kind, $review, User::query()->where('email', 'ines.okafor@heron.example')->sole());
         $this->line($review->id);
 
         return self::SUCCESS;

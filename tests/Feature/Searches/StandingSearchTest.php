@@ -18,6 +18,9 @@ use Tests\Feature\World;
 use WaryHeron\Core\Search\Strategy\Strategy as Lines;
 use WaryHeron\Core\Search\Strategy\StrategyLine;
 
+// searches repeat by themselves in the morning: that today's is due must not hang on when the tests run
+beforeEach(fn () => $this->travelTo(now()->setTime(12, 0)));
+
 /** A search that was fetched once and then widened, so that the next time brings something new. */
 function widened(World $world): Strategy
 {
