@@ -107,14 +107,13 @@ drill_jobs() {
     kinds=("$@")
     [ ${#kinds[@]} -gt 0 ] || kinds=(file search round comparison joining order locker pdf leads report supplements papers further draft)
     {
-        stop_one "$DIR/run/worker.pid" -
         build_corpora
         stop_servers
         start_servers
         wait_for "http://127.0.0.1:$STANDINS_PORT/up" "the stand-ins"
         quietly "making the demo" artisan heron:demo
         owner_sql -c ANALYZE
-        sql -d postgres -c "DROP DATABASE IF EXISTS as_it_was" -c "ALTER DATABASE $APP_DATABASE RENAME TO as_it_was"
+        sql -d postgres -c "ALTER DATABASE $APP_DATABASE RENAME TO as_it_was"
     } >&2
     for kind in "${kinds[@]}"; do
         step "$kind" >&2
@@ -149,7 +148,7 @@ work_once() {
         fi
         all_over "$review"
         # papers are read without a task of their own
-        for _ in $(seq 600); do [ "$(sql -d "$APP_DATABASE" -c "SELECT count(*) FROM jobs")" = 0 ] && break; sleep 0.3; done
+        until_none jobs
     } >&2
     work_took="$(echo "$(date +%s.%N) - $began" | bc)"
     work_left="$(artisan heron:work)"
@@ -173,9 +172,11 @@ drill_queue() {
 }
 
 # Waits until nothing of a review is under way, for four minutes at most.
-all_over() {
+all_over() { until_none "tasks WHERE review_id = '$1' AND state IN ('queued', 'running')"; }
+
+until_none() {
     for _ in $(seq 600); do
-        [ "$(sql -d "$APP_DATABASE" -c "SELECT count(*) FROM tasks WHERE review_id = '$1' AND state IN ('queued', 'running')")" = 0 ] && return 0
+        [ "$(sql -d "$APP_DATABASE" -c "SELECT count(*) FROM $1")" = 0 ] && return 0
         sleep 0.3
     done
 }

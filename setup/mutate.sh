@@ -2,7 +2,7 @@
 
 # ./heron mutate core/FOLDER[/FILE.php] [TESTS…]: prints the changes that no test noticed, and the score.
 mutate() {
-    local of="${1:-}" name tests=() said
+    local of="${1:-}" name tests=() said mutants="$ROOT/vendor/pestphp/pest-plugin-mutate/.temp/mutations"
     [[ "$of" == core/* && -e "$of" ]] || fail "that is nothing in core: “$of”." "./heron mutate core/Screening/Agreement tests/Core/AgreementTest.php"
     shift
     tests=("$@")
@@ -11,15 +11,15 @@ mutate() {
     need_composer >&2
     need_coverage >&2
     # without its folder each change counts as noticed, since no process can read it
-    mkdir -p vendor/pestphp/pest-plugin-mutate/.temp/mutations
+    mkdir -p "$mutants"
     name="${of#core/}"
     name="WaryHeron\\Core\\${name%.php}"
     said="$(mktemp)"
     PHP_INI_SCAN_DIR=":$ROOT/var/coverage" php -d memory_limit=2G vendor/bin/pest "${tests[@]}" --colors=never --mutate \
         --covered-only --clear-cache "--class=${name//\//\\}" >"$said" 2>&1 || true
     sed 's/\x1b\[[0-9;]*m//g' "$said" | grep -E "^ +(RUN|⨯|t |Mutations:|Score:)|ERROR|INFO" || tail -n 20 "$said"
-    grep -q "Override file does not exist" "$said" && fail "the changes could not be read, so that the score says nothing."
     rm -f "$said"
+    [ -n "$(ls "$mutants")" ] || fail "no change was written, so that a score says nothing."
 }
 
 # Debian's pcov, unpacked for these runs only: installed, it would slow everything else.

@@ -25,11 +25,11 @@ final class PublicationIndex
     /** @var array<string, list<string>> publications by key */
     private array $byKey = [];
 
-    /** @var array<string, list<Reference>> what each publication is known by and nobody has asked for yet */
+    /** @var array<string, list<Reference>> what each publication is known by */
     private array $references = [];
 
-    /** @var array<string, list<Fingerprint>> of those that were asked for */
-    private array $prints = [];
+    /** @var \WeakMap<Reference, Fingerprint> made when first asked for: most of what arrives shares its keys with nothing */
+    private readonly \WeakMap $prints;
 
     private readonly Comparator $comparator;
 
@@ -39,6 +39,7 @@ final class PublicationIndex
 
     private function __construct()
     {
+        $this->prints = new \WeakMap();
         $this->fingerprints = new Fingerprints();
         $this->comparator = new Comparator();
         $this->judge = new Judge(Weights::starting(), new MatchSettings());
@@ -87,11 +88,9 @@ final class PublicationIndex
 
     public function find(ExactKeys $keys, Reference $reference): ?string
     {
-        $print = null;
         foreach ([$keys->doi, $keys->work] as $key) {
             foreach ($key === null ? [] : $this->byKey[$key] ?? [] as $candidate) {
-                $print ??= $this->fingerprints->of($reference, '');
-                if ($this->belongs($print, $this->printsOf($candidate))) {
+                if ($this->belongs($this->print($reference), $this->references[$candidate])) {
                     return $candidate;
                 }
             }
@@ -105,15 +104,9 @@ final class PublicationIndex
         $this->note([$keys->doi, $keys->work], $reference, $publication);
     }
 
-    /** @return list<Fingerprint> made when first asked for: most of what arrives shares its keys with nothing */
-    private function printsOf(string $publication): array
+    private function print(Reference $reference): Fingerprint
     {
-        foreach ($this->references[$publication] ?? [] as $reference) {
-            $this->prints[$publication][] = $this->fingerprints->of($reference, '');
-        }
-        $this->references[$publication] = [];
-
-        return $this->prints[$publication];
+        return $this->prints[$reference] ??= $this->fingerprints->of($reference, '');
     }
 
     /** @param  list<string>  $values */
@@ -124,12 +117,12 @@ final class PublicationIndex
             '}';
     }
 
-    /** @param  list<Fingerprint>  $others */
+    /** @param  list<Reference>  $others */
     private function belongs(Fingerprint $print, array $others): bool
     {
         $certain = false;
         foreach ($others as $other) {
-            $comparison = $this->comparator->compare($print, $other);
+            $comparison = $this->comparator->compare($print, $this->print($other));
             if ($comparison->contradicts()) {
                 return false;
             }
