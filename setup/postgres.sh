@@ -107,6 +107,7 @@ need_database() {
     [ -n "$(sql -d postgres -c "SELECT 1 FROM pg_database WHERE datname = '$name'")" ] || sql -d postgres -c "CREATE DATABASE $name"
     sql -d postgres <<SQL
 ALTER DATABASE $name OWNER TO $owner;
+ALTER DATABASE $name ALLOW_CONNECTIONS true; -- nobody is let in while it is copied, which may have been cut short
 REVOKE ALL ON DATABASE $name FROM PUBLIC;
 GRANT CONNECT, TEMPORARY ON DATABASE $name TO $guest;
 SQL

@@ -22,6 +22,7 @@ final class ArchivedTables
         'tasks' => 'work of this installation',
         'made_files' => 'files that were made here to be taken away',
         'tallies' => 'counted by the database as items come in',
+        'person_tallies' => 'counted by the database as decisions come in',
         'invitations' => 'what lets somebody in',
         'reading_links' => 'what lets somebody in',
         'access_tokens' => 'what lets somebody in',

@@ -10,26 +10,54 @@ final class Server
         self::asOwner('migrate:fresh', '--force');
     }
 
-    private static string $demo = '';
+    private const DATABASE = 'heron_browser';
+
+    private const DEMO = 'heron_browser_demo';
+
+    private static bool $isKept = false;
 
     /** The demo, made once and put back from then on. */
     public static function demo(): void
     {
-        $bin = getenv('PG_BIN') ?: '/usr/lib/postgresql/15/bin';
-        $at = '-h 127.0.0.1 -U heron_owner -p '.getenv('DB_PORT');
-        if (self::$demo === '') {
-            self::asOwner('migrate:fresh', '--force');
-            self::artisan('heron:demo');
-            self::run("{$bin}/psql {$at} -q -d heron_browser -c ANALYZE");
-            self::$demo = (string) tempnam(sys_get_temp_dir(), 'heron-demo');
-            self::run("{$bin}/pg_dump {$at} -Fc -Z0 -f ".self::$demo.' heron_browser');
-            register_shutdown_function(fn () => @unlink(self::$demo));
+        if (self::$isKept) {
+            self::copyDatabase(self::DEMO, self::DATABASE);
 
             return;
         }
-        self::run("{$bin}/psql {$at} -q -d heron_browser -c 'DROP SCHEMA public CASCADE' -c 'CREATE SCHEMA public'");
-        self::run("{$bin}/pg_restore {$at} -d heron_browser ".self::$demo);
-        self::run("{$bin}/psql {$at} -q -d heron_browser -c ANALYZE");
+        self::fresh();
+        self::artisan('heron:demo');
+        self::psql('heron_owner', self::DATABASE, 'ANALYZE');
+        self::copyDatabase(self::DATABASE, self::DEMO);
+        self::$isKept = true;
+    }
+
+    /** As files, which takes a tenth of the time of writing all rows and indexes anew; whoever is connected is sent away. */
+    private static function copyDatabase(string $from, string $to): void
+    {
+        self::psql(
+            'heron',
+            'postgres',
+            "DROP DATABASE IF EXISTS {$to} WITH (FORCE)",
+            "ALTER DATABASE {$from} ALLOW_CONNECTIONS false",
+            "SELECT pg_terminate_backend(pid) FROM pg_stat_activity WHERE datname = '{$from}'",
+            "CREATE DATABASE {$to} OWNER heron_owner TEMPLATE {$from} STRATEGY file_copy",
+            "ALTER DATABASE {$from} ALLOW_CONNECTIONS true",
+            "REVOKE ALL ON DATABASE {$to} FROM PUBLIC",
+            "GRANT CONNECT, TEMPORARY ON DATABASE {$to} TO heron_app",
+        );
+    }
+
+    private static function psql(string $role, string $database, string ...$statements): void
+    {
+        $bin = getenv('PG_BIN') ?: '/usr/lib/postgresql/15/bin';
+        $command = [
+            "{$bin}/psql", '-h', '127.0.0.1', '-p', (string) getenv('DB_PORT'), '-U', $role, '-d', $database,
+            '-v', 'ON_ERROR_STOP=1', '-q',
+        ];
+        foreach ($statements as $statement) {
+            array_push($command, '-c', $statement);
+        }
+        self::run(implode(' ', array_map(escapeshellarg(...), $command)));
     }
 
     private static function run(string $command): void
@@ -78,7 +106,7 @@ final class Server
     /** One of its own, to do something at the same time as the application. */
     public static function connection(): \PDO
     {
-        return new \PDO('pgsql:host=127.0.0.1;port='.getenv('DB_PORT').';dbname=heron_browser', 'heron_owner');
+        return new \PDO('pgsql:host=127.0.0.1;port='.getenv('DB_PORT').';dbname='.self::DATABASE, 'heron_owner');
     }
 
     private static function artisan(string ...$arguments): void

@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace App\Console\Care;
 
 use App\Actions\Screening\ChangeStage;
+use App\Models\Review;
 use App\Models\Stage;
+use App\Queries\Screening\PersonTallies;
 use App\Queries\Shared\Tallies;
 use Illuminate\Console\Command;
 use Illuminate\Support\Facades\DB;
@@ -32,6 +34,12 @@ final class CheckStates extends Command
                 $this->line(
                     "{$stage->name}: the tallies say ".Tallies::of($stage->review, $stage)->all()." of {$counted}",
                 );
+                $wrong++;
+            }
+        }
+        foreach (Review::query()->orderBy('id')->lazy() as $review) {
+            foreach (PersonTallies::wrong($review) as $line) {
+                $this->line($line);
                 $wrong++;
             }
         }

@@ -11,7 +11,6 @@ use App\Queries\Shared\Tallies;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
-use WaryHeron\Core\Screening\ItemState;
 
 /** How far each screener is: done, left and the pace, never what they decided. */
 final readonly class Progress
@@ -31,19 +30,6 @@ final readonly class Progress
     public static function of(Stage $stage, Tallies $tallies): self
     {
         $from = CarbonImmutable::today()->subDays(self::DAYS - 1);
-        $rows = DB::table('decisions')
-            ->join('items', 'items.id', '=', 'decisions.item_id')
-            ->whereColumn('items.review_id', 'decisions.review_id')
-            ->where('decisions.review_id', $stage->review_id)
-            ->where('decisions.stage_id', $stage->id)
-            ->whereNull('decisions.superseded_at')
-            ->whereNotNull('decisions.verdict')
-            ->groupBy('decisions.user_id')
-            ->selectRaw(
-                "decisions.user_id, count(*) AS done, count(*) FILTER (WHERE items.state = 'waiting') AS unopened",
-            )
-            ->get()
-            ->keyBy('user_id');
         $daily = DB::table('decisions')
             ->where('review_id', $stage->review_id)
             ->where('stage_id', $stage->id)
@@ -54,24 +40,23 @@ final readonly class Progress
             ->selectRaw('user_id, created_at::date AS day, count(*) AS n')
             ->get()
             ->groupBy('user_id');
-        $inShares = $stage->work === 'shares' ? Shares::left($stage) : null;
+        $members = Membership::query()->where('review_id', $stage->review_id)->with('user')->get();
+        $counts = ScreenerCounts::byPerson(
+            $stage,
+            $tallies,
+            array_values($members->filter(fn (Membership $m): bool => $m->role->may(Ability::Screen))->pluck('user_id')->all()),
+        );
 
-        $people = Membership::query()
-            ->where('review_id', $stage->review_id)
-            ->with('user')
-            ->get()
-            ->filter(fn (Membership $m): bool => $m->role->may(Ability::Screen) || isset($rows[$m->user_id]))
-            ->map(function (Membership $m) use ($rows, $daily, $inShares, $tallies, $from): array {
-                $left =
-                    $inShares !== null
-                        ? $inShares[$m->user_id] ?? 0
-                        : $tallies->in(ItemState::Waiting) - (int) ($rows[$m->user_id]->unopened ?? 0);
+        $people = $members
+            ->filter(fn (Membership $m): bool => isset($counts[$m->user_id]))
+            ->map(function (Membership $m) use ($counts, $daily, $from): array {
+                ['done' => $done, 'left' => $left] = (array) $counts[$m->user_id];
                 $days = self::spread($from, ($daily[$m->user_id] ?? collect())->pluck('n', 'day')->all());
                 $pace = self::pace($days);
 
                 return [
                     'name' => $m->user->name,
-                    'done' => (int) ($rows[$m->user_id]->done ?? 0),
+                    'done' => $done,
                     'left' => $left,
                     'today' => $days[self::DAYS - 1],
                     'days' => $days,

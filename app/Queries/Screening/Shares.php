@@ -7,7 +7,6 @@ namespace App\Queries\Screening;
 use App\Models\Review;
 use App\Models\ShareOut;
 use App\Models\Stage;
-use App\Models\User;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 use WaryHeron\Core\Screening\ItemState;
@@ -18,17 +17,7 @@ final class Shares
     /** @return array<string, int> how many items each person has still to judge */
     public static function left(Stage $stage): array
     {
-        return self::undone($stage)
-            ->groupBy('assignments.user_id')
-            ->selectRaw('assignments.user_id, count(*) AS n')
-            ->pluck('n', 'user_id')
-            ->map(fn ($n): int => (int) $n)
-            ->all();
-    }
-
-    public static function leftFor(User $user, Stage $stage): int
-    {
-        return self::undone($stage)->where('assignments.user_id', $user->id)->count();
+        return self::toJudge(PersonTallies::sums($stage->review_id)->where('stage_id', $stage->id));
     }
 
     /** Assignments whose person has not decided, on items that have not opened. */
@@ -94,15 +83,18 @@ final class Shares
     /** @return array<string, int> how much of what was shared out in a review each person has still to judge */
     public static function open(Review $review): array
     {
-        return DB::table('assignments')
-            ->where('review_id', $review->id)
-            ->where('waiting', true)
-            ->where('judged', false)
-            ->groupBy('user_id')
-            ->selectRaw('user_id, count(*) AS n')
-            ->pluck('n', 'user_id')
-            ->map(fn ($n): int => (int) $n)
-            ->all();
+        return self::toJudge(PersonTallies::sums($review->id));
+    }
+
+    /** @return array<string, int> */
+    private static function toJudge(Builder $sums): array
+    {
+        $left = [];
+        foreach ($sums->get() as $row) {
+            $left[$row->user_id] = ($left[$row->user_id] ?? 0) + (int) $row->to_judge;
+        }
+
+        return array_filter($left);
     }
 
     /** In SQL, beside items named "here": how many people have it in their share or have judged it. */

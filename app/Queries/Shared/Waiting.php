@@ -33,12 +33,10 @@ final readonly class Waiting
         $role = $user->roleIn($review);
         $tallies ??= Tallies::ofStages($review);
         $toScreen = $toReadInFull = $toSettle = $included = 0;
+        $counts = $role?->may(Ability::Screen) === true ? ScreenerCounts::ofStages($user, $review, $tallies) : [];
         foreach ($review->stages as $stage) {
             $in = $tallies[$stage->id];
-            $left =
-                $role?->may(Ability::Screen) === true && $in->in(ItemState::Waiting) > 0
-                    ? ScreenerCounts::of($user, $stage, $in)->left
-                    : 0;
+            $left = $in->in(ItemState::Waiting) > 0 ? $counts[$stage->id]->left ?? 0 : 0;
             $stage->purpose === StagePurpose::FullText ? ($toReadInFull += $left) : ($toScreen += $left);
             $toSettle +=
                 $in->in(ItemState::Disagreement) === 0

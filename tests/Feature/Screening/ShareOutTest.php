@@ -4,11 +4,13 @@ namespace Tests\Feature\Screening;
 
 use App\Actions\FullTexts\SetRetrieval;
 use App\Actions\Screening\ChangeStage;
+use App\Actions\Screening\RecordDecision;
 use App\Actions\Shared\Refused;
 use App\Models\LogEntry;
 use App\Models\ShareOut;
 use App\Queries\Library\LibraryReferences;
 use App\Queries\Screening\Desk;
+use App\Queries\Screening\ScreenerCounts;
 use App\Queries\Screening\Shares;
 use Illuminate\Support\Facades\DB;
 use Tests\Feature\World;
@@ -405,7 +407,7 @@ it('keeps what is left of a share equal to a count, whatever happens to the item
     };
     $world->decide('anna', $world->item(0), 'include');
     $equal();
-    app(\App\Actions\Screening\RecordDecision::class)->takeBack($world->people['anna'], $world->item(0));
+    app(RecordDecision::class)->takeBack($world->people['anna'], $world->item(0));
     $equal();
     foreach (['anna', 'ben'] as $who) {
         $world->decide($who, $world->item(1), 'exclude');
@@ -425,6 +427,49 @@ it('keeps what is left of a share equal to a count, whatever happens to the item
     expect(Shares::left($stage))->toEqual([$world->people['anna']->id => 6, $world->people['ben']->id => 6]);
     app(ChangeStage::class)->close($world->people['lead'], $stage);
     expect(Shares::left($stage))->toBe([]);
+});
+
+it('puts what is kept of each person’s work together, and counts the same before and after', function () {
+    $world = shared(8);
+    $this->actingAs($world->people['lead'])->post(
+        "/reviews/{$world->review->id}/screening/share-outs",
+        $world->terms(['anna', 'ben'], ['expected' => 8]),
+    );
+    foreach ([['anna', 0, 'include'], ['anna', 1, 'exclude'], ['ben', 0, 'include'], ['ben', 2, 'include']] as [$who, $item, $verdict]) {
+        $world->decide($who, $world->item($item), $verdict);
+    }
+    $stage = $world->review->fresh()->firstStage();
+    $kept = fn (): array => array_map(
+        fn (string $who): array => (array) ScreenerCounts::of($world->people[$who], $stage),
+        ['anna' => 'anna', 'ben' => 'ben', 'lead' => 'lead'],
+    );
+    $rows = fn (): int => DB::table('person_tallies')->where('review_id', $world->review->id)->count();
+    $before = $kept();
+    expect($before)->toBe([
+        'anna' => ['done' => 2, 'left' => 6],
+        'ben' => ['done' => 2, 'left' => 6],
+        'lead' => ['done' => 0, 'left' => 0],
+    ])->and($rows())->toBeGreaterThan(4);
+    DB::select('SELECT put_person_tallies_together(?, ?)', [$world->review->id, $stage->id]);
+    expect($rows())->toBe(2)->and($kept())->toBe($before);
+    // somebody who has nothing left and nothing done has no row
+    foreach (['anna', 'ben'] as $who) {
+        for ($i = 0; $i < 8; $i++) {
+            rescue(fn () => app(RecordDecision::class)->takeBack($world->people[$who], $world->item($i)), report: false);
+        }
+    }
+    expect($kept()['ben'])->toBe(['done' => 1, 'left' => 7]);
+});
+
+it('finds where what is kept of people’s work is not what was done', function () {
+    $world = shared(2);
+    $world->decide('anna', $world->item(0), 'include');
+    $this->artisan('heron:check-states')->expectsOutputToContain('Every state is what')->assertSuccessful();
+    DB::table('person_tallies')->where('review_id', $world->review->id)->update(['judged' => 3]);
+    $this->artisan('heron:check-states')
+        ->expectsOutputToContain('are kept 3, 1, 0 (judged, unopened, to judge), and counted 1, 1, 0')
+        ->assertFailed();
+    DB::table('person_tallies')->where('review_id', $world->review->id)->update(['judged' => 1]);
 });
 
 it('says in words what the reading list holds, and reads only that', function () {
