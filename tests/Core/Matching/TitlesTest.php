@@ -1,0 +1,143 @@
+<?php
+
+use WaryHeron\Core\Bibliography\Name;
+use WaryHeron\Core\Bibliography\PublicationType;
+use WaryHeron\Core\Bibliography\Reference;
+use WaryHeron\Core\Matching\Field\TitleText;
+use WaryHeron\Core\Matching\Fingerprint;
+use WaryHeron\Core\Matching\Fingerprints;
+
+it('writes titles in one manner', function (string $title, string $text) {
+    expect(TitleText::of($title)->text)->toBe($text);
+})->with([
+    'case, accents and punctuation' => ['Écoles, NIGHTS & naps!', 'ecoles nights and naps'],
+    'an apostrophe' => ['Nurses’ naps and nurse\'s lamps', 'nurses naps and nurses lamps'],
+    'Greek letters' => ['β-waves of σ and ς', 'beta waves of sigma and sigma'],
+    'markup' => ['Lamps of <i>wards</i> and H<sub>2</sub>O', 'lamps of wards and h2o'],
+    'entities twice over' => ['Lamps &amp;amp; beds', 'lamps and beds'],
+    'a comparison, which is no markup' => ['Naps < 20 min', 'naps 20 min'],
+    'LaTeX' => ['Lamps of {Br\"u}nn', 'lamps of brunn'],
+    'numbers in words' => ['Twelve naps in the third night', '12 naps in the 3rd night'],
+    'British spelling' => ['Organisation of haematology wards, colour and analyse', 'organization of hematology wards color and analyze'],
+    'doubled letters and endings' => ['Travelling programme dialogue in metres', 'traveling program dialog in meters'],
+    'short words as they are' => ['Sole ale', 'sole ale'],
+    'a retracted one' => ['RETRACTED: Lamps of the ward', 'lamps of the ward'],
+    'one withdrawn' => ['Withdrawn – Lamps of the ward.', 'lamps of the ward'],
+    'one in brackets' => ['[Lamps of the ward].', 'lamps of the ward'],
+]);
+
+it('keeps apart what a title is besides the thing itself', function (string $title, string $kind, string $text) {
+    $made = TitleText::of($title);
+    expect([$made->kind, $made->text])->toBe([$kind, $text]);
+})->with([
+    'the thing itself' => ['Lamps of the ward', '', 'lamps of the ward'],
+    'an erratum' => ['Erratum: Lamps of the ward', 'correction', 'lamps of the ward'],
+    'a correction by the publisher' => ['Publisher correction to: Lamps of the ward', 'correction', 'lamps of the ward'],
+    'a corrigendum behind' => ['Lamps of the ward (Corrigendum)', 'correction', 'lamps of the ward'],
+    'a correction with its place' => ['Correction: Lamps of the ward [J. Lamps 64 (2023) 510-526]', 'correction', 'lamps of the ward'],
+    'a place alone' => ['Lamps of the ward (vol 18, pg 1047, 2005)', 'correction', 'lamps of the ward'],
+    'a retraction' => ['Retraction notice to: Lamps of the ward', 'retraction', 'lamps of the ward'],
+    'a reply' => ['Reply to: Lamps of the ward', 'reply', 'lamps of the ward'],
+    'the authors’ reply' => ['Lamps of the ward: authors’ reply', 'reply', 'lamps of the ward'],
+    'a response to a comment' => ['Response to the comment on Lamps of the ward', 'reply', 'lamps of the ward'],
+    'a response that is a thing itself' => ['Response to bright lamps', '', 'response to bright lamps'],
+    'a comment' => ['Comment on: Lamps of the ward', 'comment', 'lamps of the ward'],
+    'a commentary behind' => ['Lamps of the ward [Commentary]', 'comment', 'lamps of the ward'],
+    'a letter' => ['Letter to the editor: Lamps of the ward', 'comment', 'lamps of the ward'],
+    'data' => ['Data from: Lamps of the ward', 'data', 'lamps of the ward'],
+    'a title of that word alone' => ['Erratum:', 'correction', 'erratum'],
+]);
+
+it('keeps apart the parts, updates and years that a title tells', function (string $title, string $marks, string $years) {
+    $made = TitleText::of($title);
+    expect([$made->marks, $made->years])->toBe([$marks, $years]);
+})->with([
+    'none' => ['Lamps of the ward', '', ''],
+    'a part' => ['Lamps of the ward, part 2', 'part 2', ''],
+    'a part by a Roman number' => ['Lamps of the ward. Part IV', 'part 4', ''],
+    'a part by a letter' => ['Lamps of the ward, part B', 'part b', ''],
+    'a number at the end' => ['Lamps of the ward III', 'part 3', ''],
+    'a report by its place' => ['Lamps of the ward: second report', 'part 2', ''],
+    'an interim report' => ['Lamps of the ward: interim results', 'part interim', ''],
+    'two parts' => ['Lamps of the ward, paper 3, part 1', 'part 1, part 3', ''],
+    'one part said twice' => ['Part 1: lamps of the ward, part 1', 'part 1', ''],
+    'an update' => ['Lamps of the ward: an updated systematic review', 'update', ''],
+    'an update of a year' => ['Lamps of the ward: 2021 update', 'update', '2021'],
+    'a protocol' => ['Lamps of the ward: protocol of a trial', 'protocol', ''],
+    'a protocol of a part' => ['Lamps of the ward: protocol, part 2', 'part 2, protocol', ''],
+    'years' => ['Lamps of wards, 1998 to 2006 and 1998', '', '1998 2006'],
+    'numbers that are no years' => ['Lamps of 1750 and 2150 wards', '', ''],
+]);
+
+it('knows what is given in brackets', function (string $title, bool $isBracketed) {
+    expect(TitleText::of($title)->bracketed)->toBe($isBracketed);
+})->with([
+    ['[Lamps of the ward]', true],
+    ['[Lamps of the ward].', true],
+    ['Lamps [of the ward]', false],
+    ['[Lamps] of the ward', false],
+]);
+
+/** @param  array<string, mixed>  $values */
+function madeOf(array $values): Fingerprint
+{
+    return (new Fingerprints())->of((new Reference(PublicationType::Article, 'Lamps'))->with($values), 'a');
+}
+
+it('writes names in one manner', function (Name $name, array $written) {
+    expect(madeOf(['authors' => [$name]])->authors)->toBe([$written]);
+})->with([
+    'family and given name' => [new Name('Okafor', 'Ines Maria'), ['okafor', 'okafor', 'im']],
+    'initials run together' => [new Name('Okafor', 'IM'), ['okafor', 'okafor', 'im']],
+    'initials with dots' => [new Name('Okafor', 'I. M.'), ['okafor', 'okafor', 'im']],
+    'initials behind the family name' => [new Name('Okafor IM', ''), ['okafor', 'okafor', 'im']],
+    'a name with a dash' => [new Name('Haas-Okafor', 'Ines'), ['haasokafor', 'okafor', 'i']],
+    'an apostrophe' => [new Name("O'Kafor", 'Ines'), ['okafor', 'okafor', 'i']],
+    'an umlaut written out' => [new Name('Goetze', 'Uwe'), ['gotze', 'gotze', 'u']],
+    'a name in capitals is no initials' => [new Name('Okafor', 'INESM'), ['okafor', 'okafor', 'i']],
+    'no given name' => [new Name('Ward Group', ''), ['wardgroup', 'group', '']],
+]);
+
+it('counts people, of whom it keeps eight, and knows a list that is cut short', function () {
+    $many = array_map(fn (int $i): Name => new Name('Okafor'.chr(96 + $i), 'I'), range(1, 10));
+    $print = madeOf(['authors' => [...$many, new Name('et al.')]]);
+    expect([count($print->authors), $print->authorCount, $print->cutShort])->toBe([8, 10, true])
+        ->and(madeOf(['authors' => $many])->cutShort)->toBeFalse()
+        ->and(madeOf(['editors' => [new Name('Haas', 'M')]])->authors)->toBe([['haas', 'haas', 'm']])
+        ->and(madeOf(['authors' => [new Name('Lind', 'P')], 'editors' => [new Name('Haas', 'M')]])->authors)->toBe([['lind', 'lind', 'p']]);
+});
+
+it('knows notices, abstracts, data and preprints by what their source says', function (array $values, string $genre) {
+    expect(madeOf($values)->genre)->toBe($genre);
+})->with([
+    'nothing said' => [[], ''],
+    'an erratum' => [['extra' => [['PT', 'Published Erratum']]], 'notice'],
+    'elsewhere it says nothing' => [['extra' => [['N2', 'Published Erratum']]], ''],
+    'an abstract' => [['extra' => [['M3', 'Conference Abstract']]], 'abstract'],
+    'data' => [['extra' => [['genre', 'Dataset']]], 'data'],
+    'an entry of a register' => [['type' => PublicationType::RegisterEntry], 'data'],
+    'a preprint by its type' => [['type' => PublicationType::Preprint], 'preprint'],
+    'a preprint by a note' => [['extra' => [['note', 'A preprint of 2020']]], 'preprint'],
+    'a notice before all else' => [['type' => PublicationType::Preprint, 'extra' => [['type', 'Correction']]], 'notice'],
+]);
+
+it('looks for a DOI in its field first, then in links, then in what else is told', function (array $values, string $doi, bool $isElsewhere) {
+    $print = madeOf($values);
+    expect([$print->doi, $print->doiElsewhere])->toBe([$doi, $isElsewhere]);
+})->with([
+    'none' => [['urls' => ['https://ward.example/lamps']], '', false],
+    'its field' => [['doi' => 'doi:10.71111/A', 'urls' => ['https://doi.org/10.72222/b']], '10.71111/a', false],
+    'what is none in its field' => [['doi' => 'none', 'urls' => ['https://doi.org/10.72222/b']], '10.72222/b', true],
+    'the second link' => [['urls' => ['https://ward.example', 'https://doi.org/10.72222/b']], '10.72222/b', true],
+    'its number' => [['accession' => '10.72222/b'], '10.72222/b', true],
+    'a note' => [['extra' => [['N1', 'doi 10.72222/b']]], '10.72222/b', true],
+    'what names another work' => [['extra' => [['CIN', 'Ward Stud 2016. 10.72222/b'], ['EIN', '10.73333/c']]], '', false],
+]);
+
+it('keeps sentences of some length, each once', function () {
+    $one = 'We lit the lamps of twelve wards by night. It was bright. Nurses slept longer by day; they said so themselves.';
+    $same = 'WE LIT the lamps of twelve wards by night. Nurses slept longer by day. Nurses slept longer by day.';
+    expect(madeOf(['abstract' => $one])->sentences)->toHaveCount(3)
+        ->and(madeOf(['abstract' => $same])->sentences)->toBe(array_slice(madeOf(['abstract' => $one])->sentences, 0, 2))
+        ->and(madeOf([])->sentences)->toBe([]);
+});
