@@ -18,9 +18,6 @@ final class JaroWinkler
             return 1.0;
         }
         $lengths = [strlen($a), strlen($b)];
-        if ($lengths[0] === 0 || $lengths[1] === 0) {
-            return 0.0;
-        }
         $window = max(0, intdiv(max($lengths), 2) - 1);
         $used = str_repeat("\0", $lengths[1]);
         $matchedA = '';

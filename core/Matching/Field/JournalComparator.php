@@ -73,7 +73,7 @@ final class JournalComparator
 
         return match (true) {
             $a === $b => true,
-            str_starts_with($long, $short) => strlen($short) > 1 || strlen($long) > 1,
+            str_starts_with($long, $short) => true,
             strlen($short) >= 4 && levenshtein($short, $long) <= 1 => true,
             default => self::isContracted($short, $long),
         };
