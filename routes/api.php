@@ -4,6 +4,8 @@ use App\Http\Controllers\Api\ListingController;
 use App\Http\Controllers\Api\ReviewApiController;
 use App\Http\Controllers\Api\SynthesisApiController;
 use App\Http\Controllers\Api\WorkController;
+use App\Http\Middleware\KnowsOwnWrites;
+use App\Http\Middleware\MayBeAMomentOld;
 use App\Http\Middleware\OfToken;
 use App\Http\Middleware\OnlyOnce;
 use App\Http\Middleware\WritesDownTakingOut;
@@ -15,10 +17,10 @@ Route::get('/openapi.json', [ReviewApiController::class, 'description'])
     ->name('api.description');
 
 Route::prefix('/reviews/{review}')
-    ->middleware(['auth:sanctum', 'throttle:api'])
+    ->middleware(['auth:sanctum', 'throttle:api', KnowsOwnWrites::class])
     ->scopeBindings()
     ->group(function (): void {
-        Route::middleware([OfToken::class.':read', 'can:view,review', 'cache.headers:private;etag'])->group(function (): void {
+        Route::middleware([OfToken::class.':read', 'can:view,review', 'cache.headers:private;etag', MayBeAMomentOld::class])->group(function (): void {
             Route::get('/', [ReviewApiController::class, 'show'])->name('api.review');
             Route::get('/numbers', [ReviewApiController::class, 'numbers'])->name('api.numbers');
             Route::get('/report', [ReviewApiController::class, 'report'])->name('api.report');

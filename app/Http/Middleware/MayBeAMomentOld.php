@@ -7,12 +7,13 @@ namespace App\Http\Middleware;
 use App\Database\Replica;
 use Closure;
 use Illuminate\Http\Request;
+use Illuminate\Support\Facades\DB;
 use Symfony\Component\HttpFoundation\Response;
 
 /**
- * Pages that may lag behind what others do, by a moment: lists, files that are taken out, the report and what outsiders
- * read. They are read from a replica that knows of all that this person did. Who may see them was decided before, by
- * the primary.
+ * Pages that may lag behind what others do, by a moment: lists, files that are taken out, the report, what outsiders
+ * read and what programs list. They are read from a replica that knows of all that this person did. Who may see them
+ * was decided before, by the primary.
  */
 final class MayBeAMomentOld
 {
@@ -23,13 +24,17 @@ final class MayBeAMomentOld
         'map', 'map.download', 'tables.show', 'tables.download', 'soundness', 'soundness.download', 'certainty.download',
         'analyses.download', 'report', 'report.download', 'report.work', 'report.work.download', 'report.flow',
         'log', 'log.export', 'exports.included', 'exports.decisions', 'exports.coding',
+        'api.list', 'api.table', 'api.map', 'api.report',
     ];
 
     public function handle(Request $request, Closure $next): Response
     {
         if (Replica::isThere() && $request->routeIs(...self::ROUTES)) {
-            $place = $request->hasSession() ? $request->session()->get(KnowsOwnWrites::KEY) : null;
-            Replica::ask(is_string($place) ? $place : '');
+            if ($request->routeIs('api.*')) {
+                // all that was written by now is when the token was used, which nothing of this reads
+                DB::connection()->setRecordModificationState(false);
+            }
+            Replica::ask(KnowsOwnWrites::place($request));
         }
 
         return $next($request);

@@ -8,11 +8,14 @@ use App\Database\Replica;
 use App\Files\StoredAnswer;
 use App\Files\StoredCopy;
 use App\Http\Middleware\KnowsOwnWrites;
+use App\Http\Middleware\MayBeAMomentOld;
+use App\Models\User;
 use App\Queries\Shared\CopyHealth;
 use Aws\Result;
 use GuzzleHttp\Psr7\Utils;
 use Illuminate\Database\Events\QueryExecuted;
 use Illuminate\Http\Request;
+use Illuminate\Routing\Route;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Event;
 use Illuminate\Support\Facades\Redis;
@@ -172,7 +175,7 @@ it('takes what came from a store in part for nothing, however often it is asked 
 function askedWhile(callable $what): array
 {
     // a connection of its own: within a transaction, as the tests' is, only the primary is asked
-    $split = [...config('database.connections.pgsql'), 'read' => ['application_name' => 'replica'], 'write' => []];
+    $split = [...config('database.connections.pgsql'), 'read' => ['application_name' => 'replica'], 'write' => [], 'sticky' => true];
     config(['database.connections.pgsql.read' => [], 'database.connections.split' => $split, 'database.default' => 'split']);
     $asked = [];
     Event::listen(QueryExecuted::class, function (QueryExecuted $one) use (&$asked): void {
@@ -198,6 +201,29 @@ it('keeps how far the database had come when somebody wrote', function (): void 
         expect(session(KnowsOwnWrites::KEY))->toMatch('~^[0-9A-F]+/[0-9A-F]+$~');
     });
     expect(array_unique($after))->toBe(['write']);
+});
+
+it('lists for programs from a replica that has come as far as whoever asks', function (): void {
+    $someone = (new World())->people['anna'];
+    $request = function (string $method, string $route) use ($someone): Request {
+        $request = Request::create('/api/v1/reviews/a/records', $method);
+        $request->setUserResolver(fn (): User => $someone);
+        $request->setRouteResolver(fn () => (new Route($method, 'a', fn (): string => ''))->name($route));
+
+        return $request;
+    };
+    $answer = fn () => response((string) DB::scalar('SELECT 1'));
+    $read = fn (string $route): array => askedWhile(function () use ($request, $answer, $route): void {
+        DB::connection()->setRecordModificationState(true); // when the token was used is written with each request
+        (new MayBeAMomentOld())->handle($request('GET', $route), $answer);
+    });
+    expect(array_unique($read('api.list')))->toBe(['read'])->and(array_unique($read('api.numbers')))->toBe(['write']);
+
+    expect(KnowsOwnWrites::place($request('GET', 'api.list')))->toBe('');
+    askedWhile(fn () => (new KnowsOwnWrites())->handle($request('GET', 'api.list'), $answer));
+    expect(KnowsOwnWrites::place($request('GET', 'api.list')))->toBe('');
+    askedWhile(fn () => (new KnowsOwnWrites())->handle($request('POST', 'api.decide'), $answer));
+    expect(KnowsOwnWrites::place($request('GET', 'api.list')))->toMatch('~^[0-9A-F]+/[0-9A-F]+$~');
 });
 
 it('goes to the primary where the replica does not answer', function (): void {
