@@ -374,7 +374,7 @@ final class Parser
 
     private function heading(): Node
     {
-        $label = $this->value('a heading, as in heading:"Shift work"');
+        $label = $this->value('a heading, as in heading:"Shift work",');
         $narrower = $major = false;
         $qualifiers = $less = [];
         while ($this->peek()->kind === TokenKind::Slash) {
@@ -386,12 +386,12 @@ final class Parser
             } elseif ($modifier === 'major') {
                 $major = true;
             } elseif ($modifier === 'q' && $this->takeColon()) {
-                $qualifier = $this->value('a qualifier, as in /q:"adverse effects"');
+                $qualifier = $this->value('a qualifier, as in /q:"adverse effects",');
                 if ($qualifier !== null) {
                     $qualifiers[] = $qualifier;
                 }
             } elseif ($modifier === 'less' && $this->takeColon()) {
-                $branch = $this->value('a narrower heading, as in /less:"Overtime"');
+                $branch = $this->value('a narrower heading, as in /less:"Overtime",');
                 if ($branch !== null) {
                     $less[] = $branch;
                 }
@@ -486,11 +486,12 @@ final class Parser
         $this->at++;
         $ranges = [];
         do {
-            $from = $this->next();
-            if ($from->kind !== TokenKind::Line) {
-                $this->problem(ProblemKind::BadLine, $from->span, 'a line number such as #3 was expected here.');
+            if ($this->peek()->kind !== TokenKind::Line) {
+                $this->problem(ProblemKind::BadLine, $this->peek()->span, 'a line number such as #3 was expected here.');
+                $this->skipTo(TokenKind::Close);
                 break;
             }
+            $from = $this->next();
             $range = [(int) $from->text, (int) $from->text];
             if (
                 $this->peek()->kind === TokenKind::Word &&
@@ -511,6 +512,13 @@ final class Parser
         }
 
         return $ranges === [] ? new Missing() : $this->checkedLines($ranges, $join, $name->span);
+    }
+
+    private function skipTo(TokenKind $kind): void
+    {
+        while ($this->peek()->kind !== $kind && $this->peek()->kind !== TokenKind::End) {
+            $this->at++;
+        }
     }
 
     /** @param  non-empty-list<array{int, int}>  $ranges */
