@@ -486,12 +486,13 @@ final class Parser
         $this->at++;
         $ranges = [];
         do {
-            if ($this->peek()->kind !== TokenKind::Line) {
-                $this->problem(ProblemKind::BadLine, $this->peek()->span, 'a line number such as #3 was expected here.');
+            $from = $this->peek();
+            if ($from->kind !== TokenKind::Line) {
+                $this->problem(ProblemKind::BadLine, $from->span, 'a line number such as #3 was expected here.');
                 $this->skipTo(TokenKind::Close);
                 break;
             }
-            $from = $this->next();
+            $this->at++;
             $range = [(int) $from->text, (int) $from->text];
             if (
                 $this->peek()->kind === TokenKind::Word &&

@@ -1,3 +1,5 @@
+@use('App\View\Inline\Marked')
+@inject('marks', 'App\View\Inline\StateMark')
 @php
     $link = fn(array $change): string => route('library', [
         $review,
@@ -264,14 +266,13 @@
                         @foreach ($library->rows as $row)
                             <tr>
                                 <td class="whitespace-nowrap">
-                                    @can('tag', $review)
+                                    @if ($mayTag)
                                         <input type="checkbox" name="ids[]" value="{{ $row->id }}" form="choosing"
-                                            aria-label="Choose {{ $row->title }}" @checked(in_array($row->id, (array) old('ids', []), true))>
-                                    @endcan
-                                    <x-mark :verdict="$row->state ?? 'none'" />
+                                            aria-label="Choose {{ $row->title }}" @checked(in_array($row->id, $chosen, true))>
+                                    @endif
+                                    {{ $marks->of($row->state) }}
                                 </td>
-                                <td><a class="title-link" href="{{ route('publications.show', [$review, $row->id]) }}"><x-highlighted
-                                            :text="$row->title" :by="$highlighter" /></a><br><span
+                                <td><a class="title-link" href="{{ route('publications.show', [$review, $row->id]) }}">{{ Marked::of($row->title, $highlighter) }}</a><br><span
                                         class="small quiet">{{ implode(' · ',
                                             array_filter([trim("{$row->journal} {$row->place}"), $row->lacks_abstract
                                             ? 'no abstract' : '', $row->removed_for])) }}</span>

@@ -1,3 +1,4 @@
+@use('App\View\Inline\Marked')
 @use('WaryHeron\Core\Screening\DisagreementKind')
 @php
     $here = array_filter(['stage' => $stage->id, 'kind' => $kind, 'pair' => $pair]);
@@ -107,7 +108,7 @@
                                 <p>
                                     @if ($paragraph['label'] !== '')
                                         <span class="label">{{ $paragraph['label'] }}</span>
-                                    @endif <x-segments :parts="$paragraph['parts']" />
+                                    @endif {{ Marked::parts($paragraph['parts']) }}
                                 </p>
                             @empty
                                 <p class="quiet">No abstract was delivered.</p>

@@ -1,3 +1,4 @@
+@use('App\View\Inline\Marked')
 <x-page :title="$strategy->name . ', records'" :review="$review" stage="searches" place="searches">
     <div class="desk desk-side" x-data="picking"
         data-list="{{ $strategy->id }} {{ $revision }} {{ $source }} {{ $line }} {{ $query }} {{ $order }}">
@@ -42,7 +43,7 @@
                         <article class="section">
                             <h3 class="serif text-lg leading-snug !mb-1 !text-inherit"><input type="checkbox"
                                     x-bind:checked="has({{ $place }})" x-on:change="pick({{ $place }})"
-                                    aria-label="Pick record {{ $place }}"> <x-highlighted :text="$record->title" :by="$highlighter" />
+                                    aria-label="Pick record {{ $place }}"> {{ Marked::of($record->title, $highlighter) }}
                             </h3>
                             <p class="small quiet">
                                 {{ implode(', ', array_map(fn($name) => $name->short(), array_slice($record->authors, 0,
@@ -50,9 +51,8 @@
                                 · {{ $record->journal }} · {{ $record->year }} · {{ $record->place() }} · {{ $record->accession }}</p>
                             @if ($record->abstract !== '')
                                 <details class="mt-1">
-                                    <summary class="small cursor-pointer"><x-highlighted :text="Str::limit($record->abstract,
-                                        260)" :by="$highlighter" /></summary>
-                                    <p class="serif mt-1"><x-highlighted :text="$record->abstract" :by="$highlighter" /></p>
+                                    <summary class="small cursor-pointer">{{ Marked::of(Str::limit($record->abstract, 260), $highlighter) }}</summary>
+                                    <p class="serif mt-1">{{ Marked::of($record->abstract, $highlighter) }}</p>
                                 </details>
                             @else
                                 <p class="small quiet">no abstract</p>

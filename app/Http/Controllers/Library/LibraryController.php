@@ -21,6 +21,7 @@ use App\Queries\Shared\Tallies;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Str;
 use Symfony\Component\HttpFoundation\Response;
 use WaryHeron\Core\Screening\ItemState;
@@ -54,6 +55,8 @@ final class LibraryController extends Controller
             'filters' => $filters,
             'highlighter' => $filters->line->query === null ? null : new Highlighter($filters->line->query->root),
             'columns' => $this->columns($request, $review),
+            'mayTag' => Gate::allows('tag', $review),
+            'chosen' => (array) $request->old('ids', []),
             'choices' => LibraryChoices::of($review),
             'reasons' => LibraryChoices::removals($review),
             'recipes' => $review->recipes()->where('table_of', 'library')->orderBy('name')->get(),
