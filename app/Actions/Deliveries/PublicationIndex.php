@@ -28,7 +28,7 @@ final class PublicationIndex
     /** @var array<string, list<Reference>> what each publication is known by */
     private array $references = [];
 
-    /** @var \WeakMap<Reference, Fingerprint> made when first asked for: most of what arrives shares its keys with nothing */
+    /** @var \WeakMap<Reference, Fingerprint> made when asked for: most of what arrives shares its keys with nothing */
     private readonly \WeakMap $prints;
 
     private readonly Comparator $comparator;

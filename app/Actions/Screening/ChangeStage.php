@@ -133,7 +133,7 @@ final readonly class ChangeStage
             if ($stage->purpose === StagePurpose::TitleAbstract || $judged('decisions') || $judged('settlements')) {
                 throw new Refused('A stage at which people have judged stays, and so does the first.');
             }
-            foreach (['assignments', 'share_outs', 'item_claims', 'items', 'tallies', 'person_tallies'] as $table) {
+            foreach (['assignments', 'share_outs', 'item_claims', 'items', 'tallies'] as $table) {
                 DB::table($table)->where('review_id', $stage->review_id)->where('stage_id', $stage->id)->delete();
             }
             if ($stage->purpose === StagePurpose::Titles) {

@@ -7,7 +7,6 @@ namespace App\Http\Middleware;
 use App\Database\Replica;
 use Closure;
 use Illuminate\Http\Request;
-use Illuminate\Support\Facades\DB;
 use Symfony\Component\HttpFoundation\Response;
 
 /**
@@ -30,10 +29,6 @@ final class MayBeAMomentOld
     public function handle(Request $request, Closure $next): Response
     {
         if (Replica::isThere() && $request->routeIs(...self::ROUTES)) {
-            if ($request->routeIs('api.*')) {
-                // all that was written by now is when the token was used, which nothing of this reads
-                DB::connection()->setRecordModificationState(false);
-            }
             Replica::ask(KnowsOwnWrites::place($request));
         }
 

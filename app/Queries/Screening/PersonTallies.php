@@ -55,8 +55,8 @@ final class PersonTallies
         );
 
         return array_values(array_map(
-            fn (stdClass $one): string => "{$one->stage}: of {$one->person} are kept {$one->kept} (judged, unopened, to judge), "
-                ."and counted {$one->computed}",
+            fn (stdClass $one): string => "{$one->stage}: of {$one->person} are kept {$one->kept} "
+                ."(judged, unopened, to judge), and counted {$one->computed}",
             $found,
         ));
     }

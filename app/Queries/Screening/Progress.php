@@ -44,19 +44,24 @@ final readonly class Progress
         $counts = ScreenerCounts::byPerson(
             $stage,
             $tallies,
-            array_values($members->filter(fn (Membership $m): bool => $m->role->may(Ability::Screen))->pluck('user_id')->all()),
+            array_values(
+                $members
+                    ->filter(fn (Membership $m): bool => $m->role->may(Ability::Screen))
+                    ->map(fn (Membership $m): string => $m->user_id)
+                    ->all(),
+            ),
         );
 
         $people = $members
             ->filter(fn (Membership $m): bool => isset($counts[$m->user_id]))
             ->map(function (Membership $m) use ($counts, $daily, $from): array {
-                ['done' => $done, 'left' => $left] = (array) $counts[$m->user_id];
+                $left = $counts[$m->user_id]->left;
                 $days = self::spread($from, ($daily[$m->user_id] ?? collect())->pluck('n', 'day')->all());
                 $pace = self::pace($days);
 
                 return [
                     'name' => $m->user->name,
-                    'done' => $done,
+                    'done' => $counts[$m->user_id]->done,
                     'left' => $left,
                     'today' => $days[self::DAYS - 1],
                     'days' => $days,

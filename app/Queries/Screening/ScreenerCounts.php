@@ -20,7 +20,10 @@ final readonly class ScreenerCounts
 
     public static function of(User $user, Stage $stage, ?Tallies $tallies = null): self
     {
-        $mine = PersonTallies::sums($stage->review_id)->where('stage_id', $stage->id)->where('user_id', $user->id)->first();
+        $mine = PersonTallies::sums($stage->review_id)
+            ->where('stage_id', $stage->id)
+            ->where('user_id', $user->id)
+            ->first();
 
         return self::from($mine, $stage, $tallies ?? Tallies::of($stage->review, $stage));
     }

@@ -272,7 +272,8 @@
                                     @endif
                                     {{ $marks->of($row->state) }}
                                 </td>
-                                <td><a class="title-link" href="{{ route('publications.show', [$review, $row->id]) }}">{{ Marked::of($row->title, $highlighter) }}</a><br><span
+                                <td><a class="title-link" href="{{ route('publications.show', [$review, $row->id]) }}">{{ Marked::of(
+                                            $row->title, $highlighter) }}</a><br><span
                                         class="small quiet">{{ implode(' · ',
                                             array_filter([trim("{$row->journal} {$row->place}"), $row->lacks_abstract
                                             ? 'no abstract' : '', $row->removed_for])) }}</span>
