@@ -33,7 +33,8 @@ uses()
     ->afterEach(function (): void {
         if (! $this->status()->isSuccess() && ! $this->status()->isUnknown()) {
             Browser::keepWhatIsShown($this->name());
+            Browser::closeAll();
         }
-        Browser::closeAll();
+        Browser::putAway();
     })
     ->in('Browser');

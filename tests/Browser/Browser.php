@@ -26,11 +26,27 @@ final class Browser
     /** @var list<self> */
     private static array $open = [];
 
+    /** @var list<self> that stand ready, since the start of one takes seconds */
+    private static array $idle = [];
+
     private function __construct(public readonly RemoteWebDriver $driver, public readonly string $downloads)
     {
     }
 
     public static function open(): self
+    {
+        $browser = array_pop(self::$idle) ?? self::start();
+        $browser->tools('Emulation.setDeviceMetricsOverride', [
+            'width' => 1280,
+            'height' => 800,
+            'deviceScaleFactor' => 1,
+            'mobile' => false,
+        ]);
+
+        return self::$open[] = $browser;
+    }
+
+    private static function start(): self
     {
         self::startChromeDriver();
         $downloads = sys_get_temp_dir().'/heron-downloads-'.bin2hex(random_bytes(4));
@@ -51,32 +67,52 @@ final class Browser
         $wanted = DesiredCapabilities::chrome();
         $wanted->setCapability(ChromeOptions::CAPABILITY, $options);
         $wanted->setCapability('goog:loggingPrefs', ['browser' => 'ALL']);
-        $browser = new self(
+
+        return new self(
             RemoteWebDriver::create('http://127.0.0.1:'.self::$port, $wanted, 30_000, 60_000),
             $downloads,
         );
-        $browser->tools('Emulation.setDeviceMetricsOverride', [
-            'width' => 1280,
-            'height' => 800,
-            'deviceScaleFactor' => 1,
-            'mobile' => false,
-        ]);
-
-        return self::$open[] = $browser;
     }
 
-    /** In a process of its own: those that are open are another's. */
+    /** In a process of its own: those that there are are another's. */
     public static function forget(): void
     {
-        self::$open = [];
+        self::$open = self::$idle = [];
     }
 
     public static function closeAll(): void
     {
-        foreach (self::$open as $browser) {
+        foreach ([...self::$open, ...self::$idle] as $browser) {
             $browser->driver->quit();
         }
+        self::$open = self::$idle = [];
+    }
+
+    /** For the next test, with nothing of this one in them. */
+    public static function putAway(): void
+    {
+        foreach (self::$open as $browser) {
+            $browser->clean();
+        }
+        self::$idle = [...self::$idle, ...self::$open];
         self::$open = [];
+    }
+
+    /** A tab of its own has no history, no size, no speed of the line and no session; what a browser keeps is dropped. */
+    private function clean(): void
+    {
+        $before = $this->driver->getWindowHandles();
+        $this->driver->switchTo()->newWindow();
+        $fresh = $this->driver->getWindowHandle();
+        foreach ($before as $window) {
+            $this->driver->switchTo()->window($window)->close();
+        }
+        $this->driver->switchTo()->window($fresh);
+        $this->tools('Storage.clearDataForOrigin', ['origin' => getenv('HERON_TEST_URL'), 'storageTypes' => 'all']);
+        $this->tools('Network.clearBrowserCookies');
+        $this->tools('Network.clearBrowserCache');
+        $this->driver->manage()->getLog('browser');
+        array_map(unlink(...), glob("{$this->downloads}/*") ?: []);
     }
 
     /** What the browsers show, for somebody who wants to know why a test failed. */
@@ -353,10 +389,9 @@ final class Browser
         if (self::$chromeDriver !== null) {
             return;
         }
-        self::$port = 9515;
-        while (self::answers(self::$port)) {
-            self::$port++;
-        }
+        $free = stream_socket_server('tcp://127.0.0.1:0');
+        self::$port = (int) substr((string) strrchr((string) stream_socket_get_name($free, false), ':'), 1);
+        fclose($free);
         self::$chromeDriver = proc_open(
             ['/usr/bin/chromedriver', '--port='.self::$port, '--log-level=SEVERE'],
             [1 => ['file', '/dev/null', 'w'], 2 => ['file', '/dev/null', 'w']],

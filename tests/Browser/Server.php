@@ -2,33 +2,61 @@
 
 namespace Tests\Browser;
 
-/** The running copy that browser tests use, with a database of its own. */
+/** The running copy that browser tests use, with a database of its own; there may be two of them, each for half of the tests. */
 final class Server
 {
-    public static function fresh(): void
-    {
-        self::asOwner('migrate:fresh', '--force');
-    }
-
-    private const DATABASE = 'heron_browser';
+    /** What each copy is made from, once in a run: the tables alone, and the demo. */
+    private const EMPTY = 'heron_browser_empty';
 
     private const DEMO = 'heron_browser_demo';
 
-    private static bool $isKept = false;
+    private static bool $hasFiles = false;
 
-    /** The demo, made once and put back from then on. */
+    public static function fresh(): void
+    {
+        self::alone(self::emptied(...));
+    }
+
+    private static function emptied(): void
+    {
+        self::keep(self::EMPTY, fn () => self::asOwner('migrate:fresh', '--force'));
+        self::copyDatabase(self::EMPTY, self::database());
+    }
+
     public static function demo(): void
     {
-        if (self::$isKept) {
-            self::copyDatabase(self::DEMO, self::DATABASE);
+        self::alone(function (): void {
+            self::keep(self::DEMO, function (): void {
+                self::emptied();
+                self::artisan('heron:demo');
+                self::psql('heron_owner', self::database(), 'ANALYZE');
+                self::run('rm -rf '.self::at('demo').' && cp -a '.self::of('storage/app').' '.self::at('demo'));
+            });
+            self::copyDatabase(self::DEMO, self::database());
+            self::$hasFiles || self::run('cp -a '.self::at('demo').'/. '.self::of('storage/app'));
+            self::$hasFiles = true;
+        });
+    }
 
+    /** Whoever walks the other half at the same time waits, since a database is copied while nobody is in it. */
+    private static function alone(\Closure $do): void
+    {
+        $lock = fopen(self::at('kept.lock'), 'c');
+        flock($lock, LOCK_EX);
+        $do();
+        fclose($lock);
+    }
+
+    private static function keep(string $what, \Closure $make): void
+    {
+        $mark = self::at("{$what}.made");
+        $run = (string) getenv('HERON_TEST_RUN');
+        if (is_file($mark) && file_get_contents($mark) === $run) {
             return;
         }
-        self::fresh();
-        self::artisan('heron:demo');
-        self::psql('heron_owner', self::DATABASE, 'ANALYZE');
-        self::copyDatabase(self::DATABASE, self::DEMO);
-        self::$isKept = true;
+        $make();
+        self::copyDatabase(self::database(), $what);
+        file_put_contents($mark, $run);
     }
 
     /** As files, which takes a tenth of the time of writing all rows and indexes anew; whoever is connected is sent away. */
@@ -45,6 +73,23 @@ final class Server
             "REVOKE ALL ON DATABASE {$to} FROM PUBLIC",
             "GRANT CONNECT, TEMPORARY ON DATABASE {$to} TO heron_app",
         );
+    }
+
+    public static function database(): string
+    {
+        return (string) getenv('HERON_TEST_DATABASE');
+    }
+
+    /** Below what both copies share. */
+    private static function at(string $path): string
+    {
+        return dirname(__DIR__, 2)."/var/test/{$path}";
+    }
+
+    /** Below this copy's own folder. */
+    public static function of(string $path): string
+    {
+        return dirname(__DIR__, 2).'/var/'.getenv('HERON_TEST_COPY')."/{$path}";
     }
 
     private static function psql(string $role, string $database, string ...$statements): void
@@ -106,7 +151,7 @@ final class Server
     /** One of its own, to do something at the same time as the application. */
     public static function connection(): \PDO
     {
-        return new \PDO('pgsql:host=127.0.0.1;port='.getenv('DB_PORT').';dbname='.self::DATABASE, 'heron_owner');
+        return new \PDO('pgsql:host=127.0.0.1;port='.getenv('DB_PORT').';dbname='.self::database(), 'heron_owner');
     }
 
     private static function artisan(string ...$arguments): void
@@ -119,7 +164,7 @@ final class Server
         self::console($arguments, [
             'DB_USERNAME' => 'heron_owner',
             'DB_PASSWORD' => getenv('DB_PASSWORD'),
-            'APP_CONFIG_CACHE' => dirname(__DIR__, 2).'/var/test/cache/none.php',
+            'APP_CONFIG_CACHE' => self::of('cache/none.php'),
         ]);
     }
 
@@ -135,8 +180,8 @@ final class Server
         $command = 'ROOT="$1"; . "$ROOT/setup/users.sh"; shift; as_web "$@"';
         $environment = [
             'PATH' => getenv('PATH'),
-            'HERON_INSTANCE_DIR' => "{$root}/var/test",
-            'APP_CONFIG_CACHE' => "{$root}/var/test/cache/config.php",
+            'HERON_INSTANCE_DIR' => self::of(''),
+            'APP_CONFIG_CACHE' => self::of('cache/config.php'),
             'HOME' => '/tmp',
         ];
         $environment = [...$environment, ...$other];
