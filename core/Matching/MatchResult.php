@@ -11,7 +11,7 @@ final readonly class MatchResult
      * @param  list<Fingerprint>  $prints  sorted by key
      * @param  list<Pair>  $pairs  all that weighed enough to be asked about, best first
      * @param  list<Pair>  $asked  those between groups, best first
-     * @param  \Closure(int, int): bool  $contradict
+     * @param  \Closure(int, int): bool  $areRuled  whether people ruled two places to be two publications
      */
     public function __construct(
         public array $prints,
@@ -19,7 +19,7 @@ final readonly class MatchResult
         private Clusters $clusters,
         public array $asked,
         public Judge $judge,
-        private \Closure $contradict,
+        private \Closure $areRuled,
     ) {
     }
 
@@ -58,12 +58,7 @@ final readonly class MatchResult
     {
         foreach ($clusters->groupOf($pair->a) as $i) {
             foreach ($clusters->groupOf($pair->b) as $j) {
-                if (
-                    ($i !== $pair->a || $j !== $pair->b) &&
-                    ($this->contradict)($i, $j) &&
-                    ! $this->likely($i, $j) &&
-                    ! $this->onlyTheirDois($i, $j)
-                ) {
+                if (($i !== $pair->a || $j !== $pair->b) && ! $this->mayBeOne($i, $j)) {
                     return false;
                 }
             }
@@ -72,9 +67,17 @@ final readonly class MatchResult
         return true;
     }
 
-    private function onlyTheirDois(int $a, int $b): bool
+    /** What people ruled stands; of what the records say, a second DOI alone or what is likely all the same does not. */
+    private function mayBeOne(int $a, int $b): bool
     {
-        return (new Comparator())->compare($this->prints[$a], $this->prints[$b])->conflicts() === Conflict::Doi->value;
+        if (($this->areRuled)($a, $b)) {
+            return false;
+        }
+        $comparison = (new Comparator())->compare($this->prints[$a], $this->prints[$b]);
+
+        return ! $comparison->contradicts() ||
+            $comparison->conflicts() === Conflict::Doi->value ||
+            $this->likely($a, $b);
     }
 
     private function likely(int $a, int $b): bool

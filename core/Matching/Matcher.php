@@ -65,7 +65,8 @@ final class Matcher
     {
         $places = array_flip(array_map(fn (Fingerprint $print): string => $print->key, $prints));
         $ruled = self::ruled($different, $places);
-        $contradict = fn (int $a, int $b): bool => isset($ruled[min($a, $b)][max($a, $b)]) ||
+        $areRuled = fn (int $a, int $b): bool => isset($ruled[min($a, $b)][max($a, $b)]);
+        $contradict = fn (int $a, int $b): bool => $areRuled($a, $b) ||
             $this->comparator->compare($prints[$a], $prints[$b])->contradicts();
         $clusters = new Clusters($contradict);
         foreach ($same as [$a, $b]) {
@@ -83,7 +84,7 @@ final class Matcher
         }
         $asked = array_values(array_filter($asked, fn (Pair $pair): bool => ! $clusters->together($pair->a, $pair->b)));
 
-        return new MatchResult($prints, $pairs, $clusters, $asked, $judge, $contradict);
+        return new MatchResult($prints, $pairs, $clusters, $asked, $judge, $areRuled);
     }
 
     /**

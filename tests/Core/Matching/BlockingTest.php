@@ -2,34 +2,9 @@
 
 use Random\Engine\Mt19937;
 use Random\Randomizer;
+use Tests\Core\Matching\Prints;
 use WaryHeron\Core\Matching\Blocking;
-use WaryHeron\Core\Matching\Field\PageSpan;
-use WaryHeron\Core\Matching\Field\TitleText;
 use WaryHeron\Core\Matching\Fingerprint;
-
-/** @param  array<string, mixed>  $of  what is other than nothing at all */
-function print_of(array $of): Fingerprint
-{
-    $authors = array_map(fn (string $name): array => [$name, $name, 'i'], $of['authors'] ?? []);
-
-    return new Fingerprint(
-        key: '',
-        title: TitleText::of($of['title'] ?? ''),
-        otherTitles: $of['otherTitles'] ?? [],
-        authors: $authors,
-        authorCount: count($authors),
-        cutShort: false,
-        year: $of['year'] ?? null,
-        journals: array_map(fn (string $name): array => [$name], $of['journals'] ?? []),
-        volume: $of['volume'] ?? '',
-        issue: '',
-        pages: PageSpan::of($of['page'] ?? ''),
-        doi: $of['doi'] ?? '',
-        doiElsewhere: false,
-        sentences: [],
-        genre: '',
-    );
-}
 
 /** @return Generator<int, string> titles with words and whole lengths about the bounds of the keys */
 function titles_at_bounds(Randomizer $random): Generator
@@ -107,7 +82,7 @@ it('compares exactly the pairs that share something, whichever of them is empty'
     for ($pair = 0; $pair < 1500; $pair++) {
         $one = $of(null);
         $other = $of($one['title'] === '' ? null : $one['title']);
-        [$a, $b] = [print_of($one), print_of($other)];
+        [$a, $b] = [Prints::of($one), Prints::of($other)];
         $found = iterator_to_array(Blocking::pairs([$a, $b]), false);
         $shares = shareSomething($a, $b);
         if ($found !== ($shares ? [[0, 1]] : [])) {
@@ -162,7 +137,7 @@ it('parts a large block by title and volume, and by author and year', function (
     $random = new Randomizer(new Mt19937($seed));
     // alike in nothing that is a key but their DOI and the start of their titles: each has a page of its own and another
     // end, and no word has four letters
-    $prints = array_map(fn (int $i): Fingerprint => print_of([
+    $prints = array_map(fn (int $i): Fingerprint => Prints::of([
         'doi' => '10.71111/supplement',
         'title' => [
             'gab aba',
