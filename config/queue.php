@@ -11,6 +11,8 @@ return [
             'queue' => 'default',
             // a slice of work lasts some 10 s; one that a killed worker left is taken up again after this
             'retry_after' => 60,
+            // a worker is told of a new job at once; behind a pool of connections nobody can be told, and it looks again
+            'waits_milliseconds' => env('DB_POOLED', false) ? 0 : 1000,
             'after_commit' => true,
         ],
         'redis' => [

@@ -16,9 +16,6 @@ use_instance() {
         WEB_PORT=18080 PG_PORT=54620 STANDINS_PORT=18190 APP_DATABASE=heron_browser
         CLUSTER_EXTRA=$'fsync = off\nsynchronous_commit = off\nfull_page_writes = off\nautovacuum = off'
     fi
-    if [ "$INSTANCE" = test2 ]; then
-        WEB_PORT=18081 PG_PORT=54620 STANDINS_PORT=18191 APP_DATABASE=heron_browser2 STANDINS_DATABASE=standins2
-    fi
     if [ "$INSTANCE" = bench ] || [ "$INSTANCE" = drill ]; then WEB_PORT=28080 PG_PORT=54720 STANDINS_PORT=28190; fi
     # shellcheck source=/dev/null
     [ -f "$DIR/ports" ] && . "$DIR/ports"

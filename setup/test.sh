@@ -40,15 +40,23 @@ run_tests() {
     if [ "$part" != core ]; then
         need_assets
         make_instance
-        trap stop_copies EXIT
+        CORPUS_SIZE=1500
+        trap 'stop_servers; stop_cluster' EXIT
         start_cluster
-        for database in heron_test heron_test2 heron_test3 heron_upgrade; do need_database "$database"; done
-        prepare_copy
+        WEB_PORT="$(free_port "$WEB_PORT")"
+        STANDINS_PORT="$(free_port "$STANDINS_PORT")"
+        write_ports
+        for database in heron_test heron_test2 heron_test3 heron_upgrade "$APP_DATABASE"; do need_database "$database"; done
+        build_corpora
+        write_env
     fi
     if [ -n "$browser" ]; then
-        start_copy
-        # one journey asked for by name needs one copy
-        if [ ${#filters[@]} -eq 0 ]; then second_copy; fi
+        rm -f "$DIR/cache/made"
+        refresh_caches
+        start_servers
+        start_worker
+        wait_for "http://127.0.0.1:$STANDINS_PORT/up" "the stand-ins"
+        wait_for "http://127.0.0.1:$WEB_PORT/up" "the application"
     fi
     spent "starting what is tested"
     unset APP_CONFIG_CACHE APP_ROUTES_CACHE APP_EVENTS_CACHE # those are for the running copy; the tests have their own settings
@@ -56,10 +64,9 @@ run_tests() {
     if [ "$part" != core ]; then
         export DB_HOST=127.0.0.1 DB_PORT="$PG_PORT" DB_USERNAME=heron_owner DB_PASSWORD
         DB_PASSWORD="$(secret_of heron_owner)"
+        use_standins
     fi
-    name_copy
-    HERON_TEST_RUN="$$ of $(date +%s)" # what is made once for all journeys is made once in this run
-    export HERON_TEST_RUN
+    export HERON_TEST_URL="http://127.0.0.1:$WEB_PORT" HERON_STANDINS_URL="http://127.0.0.1:$STANDINS_PORT"
     local all failed=0
     if [ ${#filters[@]} -gt 0 ]; then
         all="${suites[*]}"
@@ -92,70 +99,6 @@ run_tests() {
     fi
     step "Where the time went"
     printf '%s' "$SPENT"
-    return $failed
-}
-
-prepare_copy() {
-    CORPUS_SIZE=1500
-    WEB_PORT="$(free_port "$WEB_PORT")"
-    STANDINS_PORT="$(free_port "$STANDINS_PORT")"
-    write_ports
-    need_database "$APP_DATABASE"
-    build_corpora
-    write_env
-}
-
-start_copy() {
-    rm -f "$DIR/cache/made"
-    refresh_caches
-    start_servers
-    start_worker
-    wait_for "http://127.0.0.1:$STANDINS_PORT/up" "the stand-ins"
-    wait_for "http://127.0.0.1:$WEB_PORT/up" "the application"
-}
-
-# Another running copy, for the half of the journeys that is walked at the same time; it is a guest in the first one's cluster.
-second_copy() (
-    first="$DIR" cluster="$PG_PORT"
-    use_instance test2
-    make_instance
-    cp -p "$first/secrets" "$first/.env" "$DIR/" # the cluster's roles, and the key that the demo is sealed with
-    PG_PORT="$cluster"
-    prepare_copy
-    start_copy
-)
-
-# What the tests are told of the copy that they use.
-name_copy() {
-    export HERON_TEST_COPY="$INSTANCE" HERON_TEST_DATABASE="$APP_DATABASE"
-    export HERON_TEST_URL="http://127.0.0.1:$WEB_PORT" HERON_STANDINS_URL="http://127.0.0.1:$STANDINS_PORT"
-    if [ -f "$DIR/secrets" ]; then use_standins; fi
-}
-
-stop_copies() {
-    local copy
-    for copy in test2 test; do
-        use_instance "$copy"
-        if [ -d "$DIR" ]; then stop_servers; fi
-    done
-    stop_cluster
-}
-
-# The journeys in two halves, each in a running copy of its own, since they wait more than they compute.
-SECOND_HALF="Coding Report SlowLine Synthesis"
-run_journeys() {
-    local first=() second=() file name failed=0 told beside
-    for file in tests/Browser/*Test.php; do
-        name="${file##*/}"
-        case " $SECOND_HALF " in *" ${name%Test.php} "*) second+=("$file") ;; *) first+=("$file") ;; esac
-    done
-    told="$(mktemp)"
-    (use_instance test2; name_copy; run_suite Browser "${second[@]}") >"$told" 2>&1 &
-    beside=$!
-    run_suite Browser "${first[@]}" || failed=1
-    wait "$beside" || failed=1
-    cat "$told"
-    rm -f "$told"
     return $failed
 }
 
@@ -192,10 +135,6 @@ run_suite() {
     shift
     if [ "$suite" = Feature ] && [ $# -eq 0 ]; then
         run_parts
-        return
-    fi
-    if [ "$suite" = Browser ] && [ $# -eq 0 ]; then
-        run_journeys
         return
     fi
     step "Pest: $suite"

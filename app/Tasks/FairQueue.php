@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Tasks;
 
+use Illuminate\Contracts\Queue\Job;
 use Illuminate\Queue\DatabaseQueue;
 use Illuminate\Queue\Jobs\DatabaseJobRecord;
 
@@ -13,6 +14,38 @@ use Illuminate\Queue\Jobs\DatabaseJobRecord;
  */
 final class FairQueue extends DatabaseQueue
 {
+    private int $waitsMilliseconds = 0;
+
+    /** For how long a worker that finds nothing waits to be told of a job; it needs a connection of its own for that. */
+    public function waiting(int $milliseconds): self
+    {
+        $this->waitsMilliseconds = $milliseconds;
+
+        return $this;
+    }
+
+    /** @param  ?string  $queue */
+    public function pop($queue = null): ?Job
+    {
+        $job = parent::pop($queue);
+        $isTold = $job === null && $this->waitsMilliseconds > 0 && $this->isTold($this->getQueue($queue));
+
+        return $isTold ? parent::pop($queue) : $job;
+    }
+
+    /** The wait is short all the same: what was put off comes by itself, without anything being told. */
+    private function isTold(string $queue): bool
+    {
+        $this->database->unprepared("LISTEN \"jobs {$queue}\"");
+        $connection = $this->database->getPdo();
+        $told = 0; // of several at once all are heard, or each would be a look for nothing later
+        while ($connection->pgsqlGetNotify(\PDO::FETCH_ASSOC, $told === 0 ? $this->waitsMilliseconds : 0) !== false) {
+            $told++;
+        }
+
+        return $told > 0;
+    }
+
     /**
      * @param  ?string  $queue
      * @param  string  $payload

@@ -129,7 +129,7 @@ it('tells the lead when the last two items close at the same moment', function (
     );
     $tunde->until(
         fn (): bool => Server::rows(
-            "SELECT 1 FROM pg_stat_activity WHERE wait_event_type = 'Lock' AND datname = '".Server::database()."'",
+            "SELECT 1 FROM pg_stat_activity WHERE wait_event_type = 'Lock' AND datname = 'heron_browser'",
         ) !== [],
         'The decision does not wait for the other',
     );

@@ -108,14 +108,14 @@ it('folds the work that is over into one line, and dismisses all of it at a pres
 });
 
 it('runs as a role that can take nothing away from what is only added to', function () {
-    $app = new PDO('pgsql:host=127.0.0.1;port='.getenv('DB_PORT').';dbname='.Server::database(), 'heron_app');
+    $app = new PDO('pgsql:host=127.0.0.1;port='.getenv('DB_PORT').';dbname=heron_browser', 'heron_app');
     $app->setAttribute(PDO::ATTR_ERRMODE, PDO::ERRMODE_EXCEPTION);
     foreach (['TRUNCATE log_entries', 'DELETE FROM decisions', 'ALTER ROLE heron_app SUPERUSER'] as $sql) {
         expect(fn () => $app->exec($sql))->toThrow(PDOException::class, '42501');
     }
     expect(
         fn () => new PDO(
-            'pgsql:host=127.0.0.1;port='.getenv('DB_PORT').';dbname='.Server::database(),
+            'pgsql:host=127.0.0.1;port='.getenv('DB_PORT').';dbname=heron_browser',
             'heron_app',
             'a guess',
         ),

@@ -2,61 +2,43 @@
 
 namespace Tests\Browser;
 
-/** The running copy that browser tests use, with a database of its own; there may be two of them, each for half of the tests. */
+/** The running copy that browser tests use, with a database of its own. */
 final class Server
 {
-    /** What each copy is made from, once in a run: the tables alone, and the demo. */
+    private const DATABASE = 'heron_browser';
+
+    /** What it is made from, each made once: the tables alone, and the demo. */
     private const EMPTY = 'heron_browser_empty';
 
     private const DEMO = 'heron_browser_demo';
 
-    private static bool $hasFiles = false;
+    /** @var array<string, true> */
+    private static array $kept = [];
 
     public static function fresh(): void
     {
-        self::alone(self::emptied(...));
-    }
-
-    private static function emptied(): void
-    {
-        self::keep(self::EMPTY, fn () => self::asOwner('migrate:fresh', '--force'));
-        self::copyDatabase(self::EMPTY, self::database());
+        self::putBack(self::EMPTY, fn () => self::asOwner('migrate:fresh', '--force'));
     }
 
     public static function demo(): void
     {
-        self::alone(function (): void {
-            self::keep(self::DEMO, function (): void {
-                self::emptied();
-                self::artisan('heron:demo');
-                self::psql('heron_owner', self::database(), 'ANALYZE');
-                self::run('rm -rf '.self::at('demo').' && cp -a '.self::of('storage/app').' '.self::at('demo'));
-            });
-            self::copyDatabase(self::DEMO, self::database());
-            self::$hasFiles || self::run('cp -a '.self::at('demo').'/. '.self::of('storage/app'));
-            self::$hasFiles = true;
+        self::putBack(self::DEMO, function (): void {
+            self::fresh();
+            self::artisan('heron:demo');
+            self::psql('heron_owner', self::DATABASE, 'ANALYZE');
         });
     }
 
-    /** Whoever walks the other half at the same time waits, since a database is copied while nobody is in it. */
-    private static function alone(\Closure $do): void
+    private static function putBack(string $what, \Closure $make): void
     {
-        $lock = fopen(self::at('kept.lock'), 'c');
-        flock($lock, LOCK_EX);
-        $do();
-        fclose($lock);
-    }
+        if (isset(self::$kept[$what])) {
+            self::copyDatabase($what, self::DATABASE);
 
-    private static function keep(string $what, \Closure $make): void
-    {
-        $mark = self::at("{$what}.made");
-        $run = (string) getenv('HERON_TEST_RUN');
-        if (is_file($mark) && file_get_contents($mark) === $run) {
             return;
         }
         $make();
-        self::copyDatabase(self::database(), $what);
-        file_put_contents($mark, $run);
+        self::copyDatabase(self::DATABASE, $what);
+        self::$kept[$what] = true;
     }
 
     /** As files, which takes a tenth of the time of writing all rows and indexes anew; whoever is connected is sent away. */
@@ -73,23 +55,6 @@ final class Server
             "REVOKE ALL ON DATABASE {$to} FROM PUBLIC",
             "GRANT CONNECT, TEMPORARY ON DATABASE {$to} TO heron_app",
         );
-    }
-
-    public static function database(): string
-    {
-        return (string) getenv('HERON_TEST_DATABASE');
-    }
-
-    /** Below what both copies share. */
-    private static function at(string $path): string
-    {
-        return dirname(__DIR__, 2)."/var/test/{$path}";
-    }
-
-    /** Below this copy's own folder. */
-    public static function of(string $path): string
-    {
-        return dirname(__DIR__, 2).'/var/'.getenv('HERON_TEST_COPY')."/{$path}";
     }
 
     private static function psql(string $role, string $database, string ...$statements): void
@@ -151,7 +116,7 @@ final class Server
     /** One of its own, to do something at the same time as the application. */
     public static function connection(): \PDO
     {
-        return new \PDO('pgsql:host=127.0.0.1;port='.getenv('DB_PORT').';dbname='.self::database(), 'heron_owner');
+        return new \PDO('pgsql:host=127.0.0.1;port='.getenv('DB_PORT').';dbname='.self::DATABASE, 'heron_owner');
     }
 
     private static function artisan(string ...$arguments): void
@@ -164,7 +129,7 @@ final class Server
         self::console($arguments, [
             'DB_USERNAME' => 'heron_owner',
             'DB_PASSWORD' => getenv('DB_PASSWORD'),
-            'APP_CONFIG_CACHE' => self::of('cache/none.php'),
+            'APP_CONFIG_CACHE' => dirname(__DIR__, 2).'/var/test/cache/none.php',
         ]);
     }
 
@@ -180,8 +145,8 @@ final class Server
         $command = 'ROOT="$1"; . "$ROOT/setup/users.sh"; shift; as_web "$@"';
         $environment = [
             'PATH' => getenv('PATH'),
-            'HERON_INSTANCE_DIR' => self::of(''),
-            'APP_CONFIG_CACHE' => self::of('cache/config.php'),
+            'HERON_INSTANCE_DIR' => "{$root}/var/test",
+            'APP_CONFIG_CACHE' => "{$root}/var/test/cache/config.php",
             'HOME' => '/tmp',
         ];
         $environment = [...$environment, ...$other];
