@@ -17,8 +17,8 @@ use Illuminate\Database\Events\ConnectionEstablished;
 use Illuminate\Http\Middleware\TrustProxies;
 use Illuminate\Queue\Events\JobExceptionOccurred;
 use Illuminate\Queue\Events\JobProcessed;
+use Illuminate\Queue\QueueManager;
 use Illuminate\Support\Facades\Event;
-use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\Facades\Redis;
 use Illuminate\Support\Facades\Session;
 use Illuminate\Support\ServiceProvider;
@@ -36,6 +36,11 @@ final class EngineServiceProvider extends ServiceProvider
         }
         $this->app->bind('db.connector.pgsql', ImpatientConnector::class);
         Connection::resolverFor('pgsql', fn (mixed ...$of): MillisecondConnection => new MillisecondConnection(...$of));
+        // before anything else asks for a queue, which would be made by the framework's own
+        $this->app->afterResolving('queue', fn (QueueManager $queues) => $queues->addConnector(
+            'database',
+            fn (): FairConnector => new FairConnector($this->app->make('db')),
+        ));
     }
 
     public function boot(): void
@@ -62,7 +67,6 @@ final class EngineServiceProvider extends ServiceProvider
                 $app,
             ),
         );
-        Queue::addConnector('database', fn (): FairConnector => new FairConnector($this->app->make('db')));
     }
 
     /**

@@ -10,9 +10,11 @@ use App\Models\Delivery;
 use App\Models\Matching;
 use App\Models\Review;
 use App\Models\Task;
+use App\Tasks\FairQueue;
 use App\Tasks\Waits;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Queue;
+use Symfony\Component\Process\Process;
 use Tests\Feature\World;
 
 /** Work waits in the database, as it does outside the tests, and nobody takes it. */
@@ -48,6 +50,17 @@ function served(int $most = 50): array
 
     return $served;
 }
+
+it('takes turns in a running copy as well, where the queue in the database is the one that is asked first', function () {
+    // the tests' own application asks another one first
+    $copy = new Process([PHP_BINARY, '-r', <<<'PHP'
+        require 'vendor/autoload.php';
+        $app = require 'bootstrap/app.php';
+        $app->make(Illuminate\Contracts\Console\Kernel::class)->bootstrap();
+        echo $app->make('queue')->connection()::class;
+        PHP], base_path(), ['QUEUE_CONNECTION' => 'database']);
+    expect($copy->mustRun()->getOutput())->toBe(FairQueue::class);
+});
 
 it('takes turns between reviews, however many files one of them brings', function () {
     waiting();
