@@ -541,6 +541,7 @@ final class DemoReview
         $shares = ['karin' => (int) ($items->count() * 0.62), 'tunde' => (int) ($items->count() * 0.5)];
         foreach ($shares as $who => $share) {
             foreach ($items->take($share)->values() as $i => $item) {
+                $item->setRelation('review', $this->review);
                 $this->at(
                     $from
                         ->addDays(intdiv($i * 13, max(1, $share)))

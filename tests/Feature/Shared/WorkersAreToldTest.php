@@ -43,7 +43,7 @@ it('wakes a worker that waits, and no other', function () {
         (new FairQueue($connection, 'jobs', 'default'))->waiting($waits),
         fn (FairQueue $one) => $one->setContainer(app()),
     );
-    // longer than any test may last: only what it is told ends it
+    // longer than it takes: what it is told ends it
     $put = new Process(['php', '-r', <<<'PHP'
         $to = new PDO($argv[1], getenv('DB_USERNAME'), getenv('DB_PASSWORD'));
         while ($to->query("SELECT 1 FROM pg_stat_activity WHERE datname = current_database() AND query LIKE 'LISTEN%'")->fetch() === false) {
@@ -53,7 +53,7 @@ it('wakes a worker that waits, and no other', function () {
             VALUES ('default', '{}', 0, 0, 0, 0)");
         PHP, sprintf('pgsql:host=%s;port=%s;dbname=%s', ...array_map($connection->getConfig(...), ['host', 'port', 'database']))]);
     $put->start();
-    $woken = $queue(600_000)->pop();
+    $woken = $queue(60_000)->pop();
     $put->wait();
     expect($woken?->getQueue())->toBe('default')->and($put->getExitCode())->toBe(0);
     $woken->delete();
