@@ -1,8 +1,6 @@
 <?php
 
-use WaryHeron\Core\Bibliography\Name;
-use WaryHeron\Core\Bibliography\PublicationType;
-use WaryHeron\Core\Bibliography\Reference;
+use Tests\Core\Matching\Prints;
 use WaryHeron\Core\Matching\Fingerprints;
 use WaryHeron\Core\Matching\Matcher;
 use WaryHeron\Core\Matching\MatchResult;
@@ -20,18 +18,7 @@ function found(array $records, array $same = [], array $different = [], ?float $
     $made = new Fingerprints();
     $prints = [];
     foreach ($records as $key => $changes) {
-        $prints[] = $made->of(new Reference(...$changes + [
-            'type' => PublicationType::Article,
-            'title' => 'Effects of bright-light exposure on alertness in night nurses: a randomised trial',
-            'authors' => [new Name('Okafor', 'Ines N.'), new Name('van de Laar', 'Joost'), new Name('Sørensen', 'Åge')],
-            'year' => 2017,
-            'journal' => 'Annals of Nocturnal Medicine',
-            'volume' => '12',
-            'issue' => '3',
-            'firstPage' => '426',
-            'lastPage' => '433',
-            'doi' => '10.71111/anm.12.3.426',
-        ]), (string) $key);
+        $prints[] = $made->of(Prints::article($changes), (string) $key);
     }
 
     return (new Matcher(floor: $floor))->match($prints, $same, $different);

@@ -1,9 +1,8 @@
 <?php
 
 use App\Files\In\ReferenceFile;
+use Tests\Core\Matching\Prints;
 use WaryHeron\Core\Bibliography\Name;
-use WaryHeron\Core\Bibliography\PublicationType;
-use WaryHeron\Core\Bibliography\Reference;
 use WaryHeron\Core\Matching\Clusters;
 use WaryHeron\Core\Matching\Comparator;
 use WaryHeron\Core\Matching\Comparison;
@@ -21,29 +20,10 @@ use WaryHeron\Core\Matching\MatchSettings;
 use WaryHeron\Core\Matching\MatchVerdict;
 use WaryHeron\Core\Matching\Weights;
 
-/** An article like any other, with some of its fields told in another way. */
-function article(array $changes = []): Reference
-{
-    return new Reference(
-        ...$changes + [
-            'type' => PublicationType::Article,
-            'title' => 'Effects of bright-light exposure on alertness in night nurses: a randomised trial',
-            'authors' => [new Name('Okafor', 'Ines N.'), new Name('van de Laar', 'Joost'), new Name('Sørensen', 'Åge')],
-            'year' => 2017,
-            'journal' => 'Annals of Nocturnal Medicine',
-            'volume' => '12',
-            'issue' => '3',
-            'firstPage' => '426',
-            'lastPage' => '433',
-            'doi' => '10.71111/anm.12.3.426',
-        ],
-    );
-}
-
 function verdict(array $changes, array $of = []): MatchVerdict
 {
     $prints = new Fingerprints();
-    $comparison = (new Comparator())->compare($prints->of(article($of), 'a'), $prints->of(article($changes), 'b'));
+    $comparison = (new Comparator())->compare($prints->of(Prints::article($of), 'a'), $prints->of(Prints::article($changes), 'b'));
     $judge = new Judge(Weights::starting(), new MatchSettings());
 
     return $judge->verdict($comparison, $judge->score($comparison));
