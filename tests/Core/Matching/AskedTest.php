@@ -1,6 +1,7 @@
 <?php
 
-use Tests\Core\Matching\Prints;
+namespace Tests\Core\Matching;
+
 use WaryHeron\Core\Matching\Fingerprints;
 use WaryHeron\Core\Matching\Matcher;
 use WaryHeron\Core\Matching\MatchResult;

@@ -1,13 +1,14 @@
 <?php
 
+namespace Tests\Core\Matching;
+
 use Random\Engine\Mt19937;
 use Random\Randomizer;
-use Tests\Core\Matching\Prints;
 use WaryHeron\Core\Matching\Blocking;
 use WaryHeron\Core\Matching\Fingerprint;
 
-/** @return Generator<int, string> titles with words and whole lengths about the bounds of the keys */
-function titles_at_bounds(Randomizer $random): Generator
+/** @return \Generator<int, string> titles with words and whole lengths about the bounds of the keys */
+function titles_at_bounds(Randomizer $random): \Generator
 {
     $words = ['aba', 'abad', 'caba', 'dabac', 'gadab', 'ok'];
     while (true) {

@@ -1,8 +1,9 @@
 <?php
 
+namespace Tests\Core\Matching;
+
 use Random\Engine\Mt19937;
 use Random\Randomizer;
-use Tests\Core\Matching\Prints;
 use WaryHeron\Core\Matching\ComparedPairs;
 use WaryHeron\Core\Matching\Comparison;
 use WaryHeron\Core\Matching\Conflict;
