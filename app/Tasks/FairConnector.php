@@ -15,12 +15,13 @@ final class FairConnector extends DatabaseConnector
         $database = $this->connections->connection($config['connection'] ?? null);
         assert($database instanceof Connection);
 
-        return (new FairQueue(
+        return new FairQueue(
             $database,
             $config['table'],
             $config['queue'],
             $config['retry_after'] ?? 60,
             $config['after_commit'] ?? null,
-        ))->waiting($config['waits_milliseconds'] ?? 0);
+            $config['waits_milliseconds'] ?? 0,
+        );
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Tasks;
 
 use Illuminate\Contracts\Queue\Job;
+use Illuminate\Database\Connection;
 use Illuminate\Queue\DatabaseQueue;
 use Illuminate\Queue\Jobs\DatabaseJobRecord;
 
@@ -14,14 +15,23 @@ use Illuminate\Queue\Jobs\DatabaseJobRecord;
  */
 final class FairQueue extends DatabaseQueue
 {
-    private int $waitsMilliseconds = 0;
-
-    /** For how long a worker that finds nothing waits to be told of a job; it needs a connection of its own for that. */
-    public function waiting(int $milliseconds): self
-    {
-        $this->waitsMilliseconds = $milliseconds;
-
-        return $this;
+    /**
+     * @param  string  $table
+     * @param  string  $default
+     * @param  int  $retryAfter
+     * @param  bool  $dispatchAfterCommit
+     * @param  int  $waitsMilliseconds  how long a worker that finds nothing waits to be told of a job; it needs a
+     *     connection of its own for that
+     */
+    public function __construct(
+        Connection $database,
+        $table,
+        $default = 'default',
+        $retryAfter = 60,
+        $dispatchAfterCommit = false,
+        private readonly int $waitsMilliseconds = 0,
+    ) {
+        parent::__construct($database, $table, $default, $retryAfter, $dispatchAfterCommit);
     }
 
     /** @param  ?string  $queue */

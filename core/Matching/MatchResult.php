@@ -7,6 +7,8 @@ namespace WaryHeron\Core\Matching;
 /** What matching found: the groups joined without asking, and the pairs that people are asked about. */
 final readonly class MatchResult
 {
+    private Comparator $comparator;
+
     /**
      * @param  list<Fingerprint>  $prints  sorted by key
      * @param  list<Pair>  $pairs  all that weighed enough to be asked about, best first
@@ -21,6 +23,7 @@ final readonly class MatchResult
         public Judge $judge,
         private \Closure $areRuled,
     ) {
+        $this->comparator = new Comparator();
     }
 
     /** @return list<list<string>> keys, groups of two or more */
@@ -67,13 +70,13 @@ final readonly class MatchResult
         return true;
     }
 
-    /** What people ruled stands; of what the records say, a second DOI alone or what is likely all the same does not. */
+    /** What people ruled stands; what the records say does not where it is a second DOI or likely all the same. */
     private function mayBeOne(int $a, int $b): bool
     {
         if (($this->areRuled)($a, $b)) {
             return false;
         }
-        $comparison = (new Comparator())->compare($this->prints[$a], $this->prints[$b]);
+        $comparison = $this->comparator->compare($this->prints[$a], $this->prints[$b]);
 
         return ! $comparison->contradicts() ||
             $comparison->conflicts() === Conflict::Doi->value ||

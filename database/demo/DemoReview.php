@@ -537,11 +537,11 @@ final class DemoReview
             ->where('stage_id', $this->review->firstStage()->id)
             ->with('publication')
             ->orderBy('position')
-            ->get();
+            ->get()
+            ->each(fn (Item $item) => $item->setRelation('review', $this->review));
         $shares = ['karin' => (int) ($items->count() * 0.62), 'tunde' => (int) ($items->count() * 0.5)];
         foreach ($shares as $who => $share) {
             foreach ($items->take($share)->values() as $i => $item) {
-                $item->setRelation('review', $this->review);
                 $this->at(
                     $from
                         ->addDays(intdiv($i * 13, max(1, $share)))

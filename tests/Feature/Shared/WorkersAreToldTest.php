@@ -40,7 +40,7 @@ it('tells of each queue once, however many jobs are put into it together', funct
 it('wakes a worker that waits, and no other', function () {
     $connection = apart();
     $queue = fn (int $waits): FairQueue => tap(
-        (new FairQueue($connection, 'jobs', 'default'))->waiting($waits),
+        new FairQueue($connection, 'jobs', waitsMilliseconds: $waits),
         fn (FairQueue $one) => $one->setContainer(app()),
     );
     // longer than it takes: what it is told ends it
