@@ -77,16 +77,18 @@ const answers = () => ({
         if (says(item.answer)) this.leads = this.leads.filter((one) => one.slot !== id);
         this.remark();
     },
+    // whoever uses his own answer replaces what stands now, so that is known before it is offered
     async refusedBy(id, entry, failure) {
+        if (failure.status === 409) await this.lookAgain(id);
         this.refusals[id] = entry.body;
         this.goTo(id);
         this.problem = failure.message;
-        if (failure.status !== 409) return;
-        const now = await ask('GET', this.urls.here);
+    },
+    async lookAgain(id) {
+        const now = await ask('GET', this.urls.here).catch(() => ({ items: [] }));
         const fresh = now.items.find((one) => one.id === id);
         const item = this.items.find((one) => one.id === id);
         if (fresh && item) Object.assign(item, { answer: fresh.answer, standing: fresh.standing });
-        this.remark();
     },
     useRefused() {
         const { [this.at]: mine, ...others } = this.refusals;

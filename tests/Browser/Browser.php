@@ -285,12 +285,13 @@ final class Browser
         return (string) file_get_contents($new[0]);
     }
 
-    public function online(bool $online): self
+    /** @param  int  $latency  milliseconds that each answer takes longer */
+    public function online(bool $online, int $latency = 0): self
     {
         $this->tools('Network.enable');
         $this->tools('Network.emulateNetworkConditions', [
             'offline' => ! $online,
-            'latency' => 0,
+            'latency' => $latency,
             'downloadThroughput' => -1,
             'uploadThroughput' => -1,
         ]);

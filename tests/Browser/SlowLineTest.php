@@ -32,13 +32,7 @@ it('shows no item twice on a line of two and a half seconds, and keeps every jud
         "SELECT count(*) AS n FROM decisions d JOIN users u ON u.id = d.user_id WHERE u.email LIKE 'tunde%' AND superseded_at IS NULL AND verdict IS NOT NULL",
     )[0]['n'];
     $before = $count();
-    $tunde->tools('Network.enable');
-    $tunde->tools('Network.emulateNetworkConditions', [
-        'offline' => false,
-        'latency' => 2500,
-        'downloadThroughput' => -1,
-        'uploadThroughput' => -1,
-    ]);
+    $tunde->online(true, latency: 2500);
     $seen = [];
     for ($i = 0; $i < 30; $i++) {
         $place = withAnItem($tunde)->path();
