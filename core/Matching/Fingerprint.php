@@ -20,7 +20,7 @@ final readonly class Fingerprint
      * @param  list<string>  $journals  names of the journal, folded, without small words
      * @param  bool  $doiElsewhere  the DOI was not in its field but in a link or note
      * @param  list<int>  $sentences  hashes of the abstract's sentences
-     * @param  string  $genre  conference, notice, letter, data or ''
+     * @param  string  $genre  notice, abstract, data, preprint or ''
      */
     public function __construct(
         public string $key,

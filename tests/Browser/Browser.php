@@ -56,18 +56,13 @@ final class Browser
         $downloads = sys_get_temp_dir().'/heron-downloads-'.bin2hex(random_bytes(4));
         mkdir($downloads);
         $options = new ChromeOptions();
+        $options->setBinary(__DIR__.'/headless');
         $options->addArguments([
-            '--headless=new',
             '--no-sandbox',
             '--disable-gpu',
             '--disable-quic',
-            '--no-first-run',
-            '--disable-background-networking',
-            '--disable-component-update',
-            '--disable-sync',
             "--user-data-dir={$downloads}-profile",
         ]);
-        $options->setExperimentalOption('prefs', ['download.default_directory' => $downloads]);
         $wanted = DesiredCapabilities::chrome();
         $wanted->setCapability(ChromeOptions::CAPABILITY, $options);
         $wanted->setCapability('goog:loggingPrefs', ['browser' => 'ALL']);
@@ -75,7 +70,10 @@ final class Browser
         $driver = RemoteWebDriver::create('http://127.0.0.1:'.self::$port, $wanted, 60_000, 150_000);
         $driver->manage()->timeouts()->setScriptTimeout(self::SCRIPT_PATIENCE);
 
-        return new self($driver, $downloads);
+        $browser = new self($driver, $downloads);
+        $browser->tools('Browser.setDownloadBehavior', ['behavior' => 'allow', 'downloadPath' => $downloads]);
+
+        return $browser;
     }
 
     /** In a process of its own: those that there are are another's. */

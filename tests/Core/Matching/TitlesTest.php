@@ -1,11 +1,6 @@
 <?php
 
-use WaryHeron\Core\Bibliography\Name;
-use WaryHeron\Core\Bibliography\PublicationType;
-use WaryHeron\Core\Bibliography\Reference;
 use WaryHeron\Core\Matching\Field\TitleText;
-use WaryHeron\Core\Matching\Fingerprint;
-use WaryHeron\Core\Matching\Fingerprints;
 
 it('writes titles in one manner', function (string $title, string $text) {
     expect(TitleText::of($title)->text)->toBe($text);
@@ -85,67 +80,3 @@ it('knows what is given in brackets', function (string $title, bool $isBracketed
     ['Lamps [of the ward]', false],
     ['[Lamps] of the ward', false],
 ]);
-
-/** @param  array<string, mixed>  $values */
-function madeOf(array $values): Fingerprint
-{
-    return (new Fingerprints())->of((new Reference(PublicationType::Article, 'Lamps'))->with($values), 'a');
-}
-
-it('writes names in one manner', function (Name $name, array $written) {
-    expect(madeOf(['authors' => [$name]])->authors)->toBe([$written]);
-})->with([
-    'family and given name' => [new Name('Okafor', 'Ines Maria'), ['okafor', 'okafor', 'im']],
-    'initials run together' => [new Name('Okafor', 'IM'), ['okafor', 'okafor', 'im']],
-    'initials with dots' => [new Name('Okafor', 'I. M.'), ['okafor', 'okafor', 'im']],
-    'initials behind the family name' => [new Name('Okafor IM', ''), ['okafor', 'okafor', 'im']],
-    'a name with a dash' => [new Name('Haas-Okafor', 'Ines'), ['haasokafor', 'okafor', 'i']],
-    'an apostrophe' => [new Name("O'Kafor", 'Ines'), ['okafor', 'okafor', 'i']],
-    'an umlaut written out' => [new Name('Goetze', 'Uwe'), ['gotze', 'gotze', 'u']],
-    'a name in capitals is no initials' => [new Name('Okafor', 'INESM'), ['okafor', 'okafor', 'i']],
-    'no given name' => [new Name('Ward Group', ''), ['wardgroup', 'group', '']],
-]);
-
-it('counts people, of whom it keeps eight, and knows a list that is cut short', function () {
-    $many = array_map(fn (int $i): Name => new Name('Okafor'.chr(96 + $i), 'I'), range(1, 10));
-    $print = madeOf(['authors' => [...$many, new Name('et al.')]]);
-    expect([count($print->authors), $print->authorCount, $print->cutShort])->toBe([8, 10, true])
-        ->and(madeOf(['authors' => $many])->cutShort)->toBeFalse()
-        ->and(madeOf(['editors' => [new Name('Haas', 'M')]])->authors)->toBe([['haas', 'haas', 'm']])
-        ->and(madeOf(['authors' => [new Name('Lind', 'P')], 'editors' => [new Name('Haas', 'M')]])->authors)->toBe([['lind', 'lind', 'p']]);
-});
-
-it('knows notices, abstracts, data and preprints by what their source says', function (array $values, string $genre) {
-    expect(madeOf($values)->genre)->toBe($genre);
-})->with([
-    'nothing said' => [[], ''],
-    'an erratum' => [['extra' => [['PT', 'Published Erratum']]], 'notice'],
-    'elsewhere it says nothing' => [['extra' => [['N2', 'Published Erratum']]], ''],
-    'an abstract' => [['extra' => [['M3', 'Conference Abstract']]], 'abstract'],
-    'data' => [['extra' => [['genre', 'Dataset']]], 'data'],
-    'an entry of a register' => [['type' => PublicationType::RegisterEntry], 'data'],
-    'a preprint by its type' => [['type' => PublicationType::Preprint], 'preprint'],
-    'a preprint by a note' => [['extra' => [['note', 'A preprint of 2020']]], 'preprint'],
-    'a notice before all else' => [['type' => PublicationType::Preprint, 'extra' => [['type', 'Correction']]], 'notice'],
-]);
-
-it('looks for a DOI in its field first, then in links, then in what else is told', function (array $values, string $doi, bool $isElsewhere) {
-    $print = madeOf($values);
-    expect([$print->doi, $print->doiElsewhere])->toBe([$doi, $isElsewhere]);
-})->with([
-    'none' => [['urls' => ['https://ward.example/lamps']], '', false],
-    'its field' => [['doi' => 'doi:10.71111/A', 'urls' => ['https://doi.org/10.72222/b']], '10.71111/a', false],
-    'what is none in its field' => [['doi' => 'none', 'urls' => ['https://doi.org/10.72222/b']], '10.72222/b', true],
-    'the second link' => [['urls' => ['https://ward.example', 'https://doi.org/10.72222/b']], '10.72222/b', true],
-    'its number' => [['accession' => '10.72222/b'], '10.72222/b', true],
-    'a note' => [['extra' => [['N1', 'doi 10.72222/b']]], '10.72222/b', true],
-    'what names another work' => [['extra' => [['CIN', 'Ward Stud 2016. 10.72222/b'], ['EIN', '10.73333/c']]], '', false],
-]);
-
-it('keeps sentences of some length, each once', function () {
-    $one = 'We lit the lamps of twelve wards by night. It was bright. Nurses slept longer by day; they said so themselves.';
-    $same = 'WE LIT the lamps of twelve wards by night. Nurses slept longer by day. Nurses slept longer by day.';
-    expect(madeOf(['abstract' => $one])->sentences)->toHaveCount(3)
-        ->and(madeOf(['abstract' => $same])->sentences)->toBe(array_slice(madeOf(['abstract' => $one])->sentences, 0, 2))
-        ->and(madeOf([])->sentences)->toBe([]);
-});

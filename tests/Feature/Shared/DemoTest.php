@@ -18,21 +18,15 @@ use WaryHeron\Core\Screening\ItemState;
 
 it('has something real to do on every screen, and is the same each time', function () {
     Standin::answers();
-    $picture = function (): array {
-        app(DemoReview::class)->make();
-        $review = Review::query()->where('title', 'Bright light on night shifts')->sole();
-        $tallies = Tallies::of($review);
-
-        return [
-            $review,
-            array_map(fn (ItemState $s): int => $tallies->in($s), ItemState::cases()),
-            DB::table('decisions')->where('review_id', $review->id)->count(),
-            DB::table('answers')->where('review_id', $review->id)->count(),
-            DB::table('results')->where('review_id', $review->id)->count(),
-        ];
-    };
-    $first = $picture();
-    $review = array_shift($first);
+    app(DemoReview::class)->make();
+    $review = Review::query()->where('title', 'Bright light on night shifts')->sole();
+    $tallies = Tallies::of($review);
+    $rows = fn (string $table): int => DB::table($table)->where('review_id', $review->id)->count();
+    // the same on whichever day and machine it is made
+    expect(array_map($tallies->in(...), ItemState::cases()))
+        ->toBe([165, 22, 114, 120, 0, 0, 0])
+        ->and(array_map($rows, ['decisions', 'answers', 'results']))
+        ->toBe([715, 193, 41]);
     expect(Delivery::query()->where('review_id', $review->id)->where('state', 'done')->count())->toBe(6);
     $matching = $review->matchings()->latest('id')->first();
     expect(count(CertainGroups::of($matching)))
@@ -75,7 +69,4 @@ it('has something real to do on every screen, and is the same each time', functi
     expect(AtArchive::differing($written, $again))->toBe([])
         ->and(FlowQuery::of($review->refresh())->contradictions())->toBe([])
         ->and(Tallies::of($review)->in(ItemState::Disagreement))->toBeGreaterThanOrEqual(10);
-    DB::statement("UPDATE users SET email = id || '@old.example'");
-    DB::statement("UPDATE reviews SET title = 'old ' || id");
-    expect(array_slice($picture(), 1))->toBe($first);
 });
