@@ -33,7 +33,7 @@ missing_feature_packages() {
 }
 
 missing_browser_packages() {
-    [ -x /usr/bin/chromium ] || echo chromium
+    [ -x /usr/bin/chromium-headless-shell ] || echo chromium-headless-shell
     [ -x /usr/bin/chromedriver ] || echo chromium-driver
     command -v yaz-client >/dev/null || echo yaz
 }
