@@ -15,9 +15,111 @@ final class Estimation
     /** How many pairs the starting values stand for. */
     private const BEFORE = 1500.0;
 
+    /** How many of those are of one publication. */
+    private const SAME_BEFORE = 300.0;
+
     private const ROUNDS = 25;
 
     private const ENOUGH = 1e-6;
+
+    /** No chance is less, however many pairs never showed a level. */
+    private const LEAST = 1e-6;
+
+    /** @var list<array<int, int>> of each pattern the levels by place of the field, without what could not be compared */
+    private readonly array $levels;
+
+    /** @var list<int> how many pairs showed each pattern */
+    private readonly array $counts;
+
+    /** @var list<array<int, array{float, float}>> the pairs that the starting values stand for, by place and level */
+    private readonly array $before;
+
+    /**
+     * @param  array<int, int>  $patterns
+     * @param  list<array<int, array{float, float}>>  $chances  m and u by place and level
+     * @param  float  $share  of the pairs that are of one publication
+     */
+    private function __construct(array $patterns, private array $chances, private float $share)
+    {
+        ksort($patterns);
+        $this->levels = array_map(
+            fn (int $pattern): array => array_filter((new Comparison($pattern))->levels()),
+            array_keys($patterns),
+        );
+        $this->counts = array_values($patterns);
+        $this->before = array_map(fn (array $of): array => array_map(self::counted(...), $of), $chances);
+    }
+
+    /**
+     * @param  array<int, int>  $patterns  how many pairs showed each pattern of levels (Comparison::pattern)
+     */
+    public static function weights(array $patterns, Weights $start): Weights
+    {
+        $fields = array_column(MatchField::cases(), 'value');
+        $odds = 2 ** $start->prior;
+        $learning = new self(
+            $patterns,
+            array_map(fn (string $field): array => $start->chances[$field], $fields),
+            $odds / (1 + $odds),
+        );
+        for ($round = 0; $round < self::ROUNDS && $learning->round() >= self::ENOUGH; $round++);
+        $share = $learning->share;
+
+        return new Weights(array_combine($fields, $learning->chances), log($share / (1 - $share), 2));
+    }
+
+    /** @return float how far the chance moved that moved furthest */
+    private function round(): float
+    {
+        $sums = $this->before;
+        $matched = self::SAME_BEFORE;
+        foreach ($this->levels as $i => $levels) {
+            $same = $this->isSame($levels) * $this->counts[$i];
+            $matched += $same;
+            foreach ($levels as $place => $level) {
+                [$ofSame, $ofOthers] = $sums[$place][$level];
+                $sums[$place][$level] = [$ofSame + $same, $ofOthers + $this->counts[$i] - $same];
+            }
+        }
+        $this->share = $matched / (array_sum($this->counts) + self::BEFORE);
+
+        return $this->renew($sums);
+    }
+
+    /**
+     * The chance that a pair is of one publication, as things stand.
+     *
+     * @param  array<int, int>  $levels
+     */
+    private function isSame(array $levels): float
+    {
+        $m = $this->share;
+        $u = 1 - $this->share;
+        foreach ($levels as $place => $level) {
+            $m *= $this->chances[$place][$level][0];
+            $u *= $this->chances[$place][$level][1];
+        }
+
+        return $m / ($m + $u);
+    }
+
+    /** @param  list<array<int, array{float, float}>>  $sums  pairs of one publication and of two, by place and level */
+    private function renew(array $sums): float
+    {
+        $moved = 0.0;
+        foreach ($sums as $place => $of) {
+            $all = [array_sum(array_column($of, 0)), array_sum(array_column($of, 1))];
+            foreach ($of as $level => $counted) {
+                foreach ($counted as $which => $count) {
+                    $chance = max(self::LEAST, $count / $all[$which]);
+                    $moved = max($moved, abs($chance - $this->chances[$place][$level][$which]));
+                    $this->chances[$place][$level][$which] = $chance;
+                }
+            }
+        }
+
+        return $moved;
+    }
 
     /**
      * @param  array{float, float}  $chances
@@ -26,64 +128,5 @@ final class Estimation
     private static function counted(array $chances): array
     {
         return [$chances[0] * self::BEFORE, $chances[1] * self::BEFORE];
-    }
-
-    /**
-     * @param  array<int, int>  $patterns  how many pairs showed each pattern of levels (Comparison::pattern)
-     */
-    public static function weights(array $patterns, Weights $start): Weights
-    {
-        ksort($patterns);
-        $fields = MatchField::cases();
-        $levels = array_map(fn (int $pattern): array => (new Comparison($pattern))->levels(), array_keys($patterns));
-        $counts = array_values($patterns);
-        $chances = array_map(fn (MatchField $field): array => $start->chances[$field->value], $fields);
-        $before = $chances;
-        $odds = 2 ** $start->prior;
-        $share = $odds / (1 + $odds);
-        for ($round = 0; $round < self::ROUNDS; $round++) {
-            /** @var list<array<int, array{float, float}>> $sums */
-            $sums = array_map(fn (array $of): array => array_map(self::counted(...), $of), $before);
-            $matched = 0.0;
-            $all = 0.0;
-            foreach ($levels as $i => $pattern) {
-                $m = $share;
-                $u = 1 - $share;
-                foreach ($pattern as $place => $level) {
-                    if ($level !== 0) {
-                        $m *= $chances[$place][$level][0];
-                        $u *= $chances[$place][$level][1];
-                    }
-                }
-                $same = ($m / ($m + $u)) * $counts[$i];
-                $matched += $same;
-                $all += $counts[$i];
-                foreach ($pattern as $place => $level) {
-                    if ($level !== 0) {
-                        [$ofMatches, $ofOthers] = $sums[$place][$level];
-                        $sums[$place][$level] = [$ofMatches + $same, $ofOthers + $counts[$i] - $same];
-                    }
-                }
-            }
-            $moved = 0.0;
-            foreach ($sums as $place => $of) {
-                $m = array_sum(array_map(fn (array $sum): float => $sum[0], $of));
-                $u = array_sum(array_map(fn (array $sum): float => $sum[1], $of));
-                foreach ($chances[$place] as $level => $old) {
-                    $new = [max(1e-6, $of[$level][0] / $m), max(1e-6, $of[$level][1] / $u)];
-                    $moved = max($moved, abs($new[0] - $old[0]), abs($new[1] - $old[1]));
-                    $chances[$place][$level] = $new;
-                }
-            }
-            $share = ($matched + 0.2 * self::BEFORE) / ($all + self::BEFORE);
-            if ($moved < self::ENOUGH) {
-                break;
-            }
-        }
-
-        return new Weights(
-            array_combine(array_map(fn (MatchField $field): string => $field->value, $fields), $chances),
-            log($share / (1 - $share), 2),
-        );
     }
 }
