@@ -69,6 +69,7 @@ const answers = () => ({
     answered(id, answer, isNewest) {
         const item = this.items.find((one) => one.id === id);
         if (!item) return;
+        delete this.refusals[id];
         if (isNewest) item.answer = answer;
         else item.answer.id = answer.id;
         this.items.forEach((one) => {
@@ -79,8 +80,10 @@ const answers = () => ({
     },
     // whoever uses his own answer replaces what stands now, so that is known before it is offered
     async refusedBy(id, entry, failure) {
-        if (failure.status === 409) await this.lookAgain(id);
-        this.refusals[id] = entry.body;
+        if (failure.status === 409) {
+            await this.lookAgain(id);
+            this.refusals[id] = entry.body;
+        }
         this.goTo(id);
         this.problem = failure.message;
     },
@@ -91,8 +94,8 @@ const answers = () => ({
         if (fresh && item) Object.assign(item, { answer: fresh.answer, standing: fresh.standing });
     },
     useRefused() {
-        const { [this.at]: mine, ...others } = this.refusals;
-        this.refusals = others;
+        const mine = this.refusals[this.at];
+        delete this.refusals[this.at];
         if (mine) this.give({ kind: mine.kind, value: mine.value, note: mine.note, evidence: mine.evidence, fromWhole: mine.from_whole });
     },
     choose(option) {

@@ -14,6 +14,8 @@ export default () => ({
     atRow: '',
     fieldAt: '',
     numbersDone: [],
+    // what was given of a row that somebody else had changed, by row
+    refusedRows: {},
     numbersSaved: '',
     numbersProblem: '',
     get isNumbers() {
@@ -150,6 +152,9 @@ export default () => ({
     get fields() {
         return fieldsOf(this.numbers, this.row).flatMap((line) => line.fields);
     },
+    get isRowRefused() {
+        return this.atRow in this.refusedRows;
+    },
     get nothingUndone() {
         return this.numbersDone.length === 0;
     },
@@ -176,7 +181,7 @@ export default () => ({
     beginNumbers(user, publication, asked) {
         queue = new AnswerQueue(`heron-numbers-${user}-${publication}`, {
             answered: (id, result, isNewest) => this.tookResult(id, result, isNewest),
-            refused: (id, entry, failure) => this.refusedResult(id, failure),
+            refused: (id, entry, failure) => this.refusedResult(id, entry, failure),
             failed: (failure) => {
                 this.cutOff = `${failure.message} What you gave is kept on this machine.`;
             },
@@ -295,16 +300,32 @@ export default () => ({
     },
     tookResult(id, result, isNewest) {
         const row = this.numbers?.rows.find((one) => one.row === id);
+        delete this.refusedRows[id];
         if (!row) return;
         if (isNewest) Object.assign(row, result);
         else row.id = result.id;
         this.remark();
     },
-    async refusedResult(id, failure) {
-        this.numbersProblem = failure.message;
-        if (failure.status !== 409) return;
-        await this.loadNumbers();
+    // what stands is known before anybody is offered to put his own in its place
+    async refusedResult(id, entry, failure) {
+        if (failure.status === 409) {
+            await this.loadNumbers().catch(() => {});
+            this.refusedRows[id] = entry.body;
+        }
+        Object.assign(this, { pass: 'numbers', at: '' });
         this.goToRow(id);
+        this.numbersProblem = failure.message;
+    },
+    useRefusedRow() {
+        const mine = this.refusedRows[this.atRow];
+        delete this.refusedRows[this.atRow];
+        if (!mine) return;
+        if (mine.withdrawn) {
+            this.withdrawRow();
+            return;
+        }
+        if (!this.row) this.addRow(mine.outcome); // the other was withdrawn, so that mine is one of its own
+        this.changeRow(copyOf(mine));
     },
     // a row of a table that several numbers rest on is marked once
     resultMarks() {

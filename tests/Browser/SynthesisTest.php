@@ -46,6 +46,14 @@ function pressWord(Browser $at, string $after, string $word): void
         JS, [$after, $word]) === true, "“{$word}” after “{$after}” is not in the paper");
 }
 
+function putNumber(Browser $at, string $label, string $number): void
+{
+    $box = $at->driver->findElement(WebDriverBy::cssSelector(".numbers-grid [aria-label='{$label}']"));
+    $box->click();
+    $at->driver->executeScript('arguments[0].select()', [$box]);
+    $box->sendKeys($number."\t"); // at once, since clearing it first would be kept as a change of its own
+}
+
 /** @return array<string, mixed> the newest result */
 function newestResult(): array
 {
@@ -78,25 +86,19 @@ it('takes numbers from a table of the paper by pressing them, in several forms, 
     expect(newestResult()['evidence']['n1'][0]['page'])->toBeGreaterThan(0);
     // the rest is typed
     foreach (['with the event, dim or no light' => $told['e2'], 'of, dim or no light' => $told['n2']] as $label => $number) {
-        $box = $karin->driver->findElement(WebDriverBy::cssSelector("[aria-label='{$label}']"));
-        $box->click();
-        $box->sendKeys($number."\t");
+        putNumber($karin, $label, $number);
     }
     $karin->until(fn (): bool => count(newestResult()['given']) === 4, 'What was typed was not kept')->sees('relative risk');
     // undone by key, and kept again
     $karin->driver->executeScript('document.activeElement.blur()');
     $karin->keys('u')->until(fn (): bool => count(newestResult()['given']) === 3, 'It was not undone');
-    $box = $karin->driver->findElement(WebDriverBy::cssSelector("[aria-label='of, dim or no light']"));
-    $box->clear();
-    $box->sendKeys($told['n2']."\t");
+    putNumber($karin, 'of, dim or no light', $told['n2']);
     $karin->until(fn (): bool => count(newestResult()['given']) === 4, 'It was not kept again');
     // another form of another outcome, with what looks wrong said at once
     $karin->driver->findElements(WebDriverBy::xpath("//button[contains(., '+ take a result')]"))[1]->click();
     $karin->choose('Reported as', 'difference with interval');
     foreach (['difference' => '-0.8', 'interval from' => '-0.2', 'to' => '0.4'] as $label => $number) {
-        $box = $karin->driver->findElement(WebDriverBy::cssSelector(".numbers-grid [aria-label='{$label}']"));
-        $box->click();
-        $box->sendKeys($number."\t");
+        putNumber($karin, $label, $number);
     }
     $karin->sees('The interval does not hold its estimate')->press('Withdraw it');
     // the plot has the study, and leads back to the words
@@ -110,6 +112,27 @@ it('takes numbers from a table of the paper by pressing them, in several forms, 
     );
     $karin->visit($report)->sees($more)->sees('estimate: ');
     expect($karin->complaints())->toBe([]);
+});
+
+it('shows what somebody else made of a row meanwhile, keeps mine beside it, and uses it only if told to', function () {
+    $karin = numbersOf('karin.sollander')->press('in the last week');
+    $tunde = numbersOf('tunde.adeyinka')->press('in the last week');
+    putNumber($tunde, 'of, dim or no light', '71');
+    $tunde->until(fn (): bool => newestResult()['given']['n2'] === '71', 'His number was not kept');
+    $karin->online(true, latency: 1000);
+    putNumber($karin, 'of, dim or no light', '72');
+    $karin->sees('Tunde Adeyinka changed this row meanwhile');
+    $box = $karin->driver->findElement(WebDriverBy::cssSelector(".numbers-grid [aria-label='of, dim or no light']"));
+    expect([$box->getDomProperty('value'), newestResult()['given']['n2']])->toBe(['71', '71']);
+    $karin->press('Use mine')->until(fn (): bool => newestResult()['given']['n2'] === '72', 'Her number did not follow');
+    // a row that is withdrawn meanwhile stays so; what was given of it becomes one of its own
+    $tunde->driver->navigate()->refresh();
+    $tunde->sees('Reported as')->press('Withdraw it');
+    $tunde->until(fn (): bool => newestResult()['withdrawn'], 'It was not withdrawn');
+    putNumber($karin, 'of, dim or no light', '73');
+    $karin->sees('Tunde Adeyinka changed this row meanwhile')->press('Use mine');
+    $karin->until(fn (): bool => (newestResult()['given']['n2'] ?? '') === '73' && ! newestResult()['withdrawn'], 'Hers was not kept');
+    expect(Server::rows('SELECT 1 FROM results WHERE withdrawn AND superseded_at IS NULL'))->toHaveCount(1);
 });
 
 /** @return array<string, string> the counts that stand, to be taken again */

@@ -88,7 +88,8 @@
     </fieldset>
 </div>
 <p class="sheet-body quiet" x-show="noRow">Choose an outcome on the left and take a result.</p>
-<p class="problem" role="alert" x-show="numbersProblem" x-text="numbersProblem"></p>
+<p class="problem" role="alert" x-show="numbersProblem"><span x-text="numbersProblem"></span>
+    <button type="button" class="button button-plain" x-show="isRowRefused" x-on:click="useRefusedRow">Use mine</button></p>
 <footer class="sheet-foot" x-show="hasRow">
     @if ($desk['mayCode'])
         <button type="button" class="button button-plain" x-on:click="undoNumber" x-bind:disabled="nothingUndone" data-key="U"
