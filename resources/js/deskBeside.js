@@ -35,6 +35,7 @@ export default () => ({
     whyOf: '',
     newTag: '',
     newTalk: '',
+    isSaying: false,
     get leads() {
         return (this.item?.leads ?? []).map((lead, id) => {
             const place = this.criteria.findIndex((c) => c.id === lead.criterion);
@@ -96,27 +97,30 @@ export default () => ({
             },
         );
         if (tags) item.tags = tags;
+        return tags !== undefined;
     },
-    addTag() {
-        if (this.newTag.trim()) this.tag(this.newTag.trim(), true);
+    async addTag() {
+        const { item } = this;
+        const name = this.newTag.trim();
         this.newTag = '';
         this.$refs.tag?.blur();
+        if (name && !(await this.tag(name, true)) && item === this.item) this.newTag ||= name;
     },
     takeTagOff(name) {
         this.tag(name, false);
     },
+    // what is on its way is not said a second time by a second press; it stays in its box until it is kept
     async sayInTalk() {
-        const item = this.item;
-        if (!this.newTalk.trim()) return;
-        const { talk } = await ask('POST', this.urls.talk.replace('ITEM', item.id), { body: this.newTalk }).catch(
-            (failure) => {
-                this.said = failure.message;
-                return {};
-            },
-        );
-        if (talk) {
-            item.talk = talk;
-            this.newTalk = '';
-        }
+        const { item, newTalk: body } = this;
+        if (!body.trim() || this.isSaying) return;
+        this.isSaying = true;
+        const { talk } = await ask('POST', this.urls.talk.replace('ITEM', item.id), { body }).catch((failure) => {
+            this.said = failure.message;
+            return {};
+        });
+        this.isSaying = false;
+        if (!talk) return;
+        item.talk = talk;
+        if (this.newTalk === body) this.newTalk = '';
     },
 });

@@ -1,4 +1,4 @@
-import { focusShown } from './focusShown';
+import { focusShown } from './focusShown.js';
 
 // The sheet of keys that ? opens, filled from what the page says it listens to.
 const OFF = 'heron-single-keys-off';

@@ -1,5 +1,7 @@
-import { isTyping } from './keys';
-import { ask } from './server';
+import { isTyping } from './keys.js';
+import { ask } from './server.js';
+
+const NOT_KEPT = ' The ruling was not kept; its group comes again.';
 
 // The Pairing Desk: one group at a time, the next one already there. A ruling is shown at once and sent behind it, in order.
 export default () => ({
@@ -7,10 +9,12 @@ export default () => ({
     said: '',
     parts: {},
     strokes: [],
+    shown: '',
     ahead: null,
     sending: Promise.resolve(),
     init() {
         this.left = Number(this.$root.dataset.left).toLocaleString('en-GB');
+        this.shown = this.$refs.place.innerHTML;
         this.read();
         this.fetchAhead();
         window.addEventListener('keydown', (event) => this.pressed(event));
@@ -71,8 +75,7 @@ export default () => ({
     rule(body) {
         if (!this.hasGroup) return;
         this.said = '';
-        const key = this.key;
-        const ready = this.ahead;
+        const { key, shown, ahead: ready } = this;
         this.ahead = null;
         this.asked++;
         this.hasGroup = false;
@@ -83,14 +86,18 @@ export default () => ({
                 this.left = answer.left.toLocaleString('en-GB');
             })
             .catch((failure) => {
-                this.said = failure.message;
+                this.said = `${failure.message}${failure.mayPass ? NOT_KEPT : ''}`;
             });
-        // the one that lies ready was picked as the one after this
-        const next = ready ?? this.sending.then(() => this.get(''));
-        Promise.resolve(next).then((html) => {
-            this.show(html);
-            this.sending.then(() => this.fetchAhead());
-        });
+        // the one that lies ready was picked as the one after this; where none can be read, this one stays
+        Promise.resolve(ready ?? this.sending.then(() => this.get('')))
+            .catch((failure) => {
+                this.said ||= failure.message;
+                return shown;
+            })
+            .then((html) => {
+                this.show(html);
+                this.sending.then(() => this.fetchAhead());
+            });
     },
     undo() {
         const last = this.strokes.at(-1);
@@ -111,18 +118,20 @@ export default () => ({
                 this.fetchAhead();
             })
             .catch((failure) => {
+                if (failure.mayPass) this.strokes = [...this.strokes, last];
                 this.said = failure.message;
             });
     },
     show(html) {
+        this.shown = html;
         this.$refs.place.innerHTML = html;
         this.$refs.place.scrollTop = 0;
         this.read();
         history.replaceState(null, '', this.key === '' ? location.pathname : `?group=${this.key}`);
     },
     async get(query) {
-        const answer = await fetch(`${this.$root.dataset.ahead}?${query}`, { headers: { Accept: 'text/html' } });
-        if (!answer.ok) throw new Error('The next group could not be read. Reload the page; nothing is lost.');
+        const answer = await fetch(`${this.$root.dataset.ahead}?${query}`, { headers: { Accept: 'text/html' } }).catch(() => null);
+        if (!answer?.ok) throw new Error('The next group could not be read. Nothing that was kept is lost.');
         return answer.text();
     },
     fetchAhead() {

@@ -1,0 +1,75 @@
+import assert from 'node:assert/strict';
+import test from 'node:test';
+
+globalThis.document = { querySelector: () => ({ content: 'token' }) };
+globalThis.history = { replaceState: () => {} };
+globalThis.location = { pathname: '/pairing' };
+globalThis.window = { addEventListener: () => {} };
+const { default: pairing } = await import('../../resources/js/pairing.js');
+
+// a desk at group A against a server that has the other groups, and a line that can be down
+function deskBefore(groups) {
+    const server = { isUp: true, ruled: [], groups: ['A', ...groups] };
+    globalThis.fetch = async (url, { method }) => {
+        if (!server.isUp) throw new TypeError('Failed to fetch');
+        if (method === 'POST') {
+            server.ruled.push(url === '/rule' ? desk.sent : `undo ${desk.sent}`);
+            if (url === '/rule') server.groups = server.groups.filter((one) => one !== desk.sent);
+            else server.groups.unshift(desk.sent);
+            return { ok: true, json: async () => ({ stroke: `stroke of ${desk.sent}`, left: server.groups.length }) };
+        }
+        const [, what, group] = url.match(/(skip|group)=(.*)$/) ?? [];
+        const next = what === 'group' ? group : server.groups.find((one) => one !== group);
+        return { ok: true, text: async () => next ?? '' };
+    };
+    const place = { innerHTML: 'A', querySelector: () => ({ dataset: { publications: '1 2', group: place.innerHTML } }), addEventListener: () => {} };
+    const desk = Object.assign(pairing(), {
+        $root: { dataset: { left: '3', rule: '/rule', undo: '/undo', ahead: '/ahead' } },
+        $refs: { place },
+    });
+    desk.init();
+    return { desk, server };
+}
+
+const rests = () => new Promise((go) => setTimeout(go, 20));
+
+async function press(desk, what) {
+    desk.sent = what === 'undo' ? desk.strokes.at(-1).key : desk.key;
+    desk[what]();
+    await rests();
+}
+
+test('a ruling is sent, and the next group is there', async () => {
+    const { desk, server } = deskBefore(['B', 'C']);
+    await rests();
+    await press(desk, 'same');
+    assert.deepEqual([server.ruled, desk.key, desk.left, desk.said], [['A'], 'B', '2', '']);
+    await press(desk, 'undo');
+    assert.deepEqual([server.ruled, desk.key, desk.cannotUndo], [['A', 'undo A'], 'A', true]);
+});
+
+test('where the line is down it says that a ruling was not kept, and goes on when the line is back', async () => {
+    const { desk, server } = deskBefore(['B', 'C']);
+    await rests();
+    server.isUp = false;
+    await press(desk, 'same');
+    assert.deepEqual([desk.key, desk.said], ['B', 'The server cannot be reached. The ruling was not kept; its group comes again.']);
+    // no other lies ready, so that this one stays and can be ruled on again
+    await press(desk, 'different');
+    assert.deepEqual([desk.key, desk.none, server.ruled], ['B', false, []]);
+    server.isUp = true;
+    await press(desk, 'different');
+    assert.deepEqual([server.ruled, desk.said, desk.key], [['B'], '', 'A']);
+});
+
+test('an undo that did not arrive can be pressed again', async () => {
+    const { desk, server } = deskBefore(['B', 'C']);
+    await rests();
+    await press(desk, 'same');
+    server.isUp = false;
+    await press(desk, 'undo');
+    assert.deepEqual([desk.key, desk.cannotUndo, desk.said], ['B', false, 'The server cannot be reached.']);
+    server.isUp = true;
+    await press(desk, 'undo');
+    assert.deepEqual([desk.key, desk.cannotUndo, server.ruled], ['A', true, ['A', 'undo A']]);
+});
