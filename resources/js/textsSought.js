@@ -1,8 +1,7 @@
-import { focusShown } from './focusShown';
-import { isTyping } from './keys';
-import { ask, data, upload } from './server';
+import { focusShown } from './focusShown.js';
+import { isTyping } from './keys.js';
+import { ask, data, upload } from './server.js';
 
-// Texts that are sought: one at hand in the list, told on by key, and PDFs dropped anywhere.
 // what is said of a file that was brought
 export function became({ reading, assigned, title, how, trouble }) {
     if (assigned) return `is a copy of “${title}”${how ? ` (found ${how})` : ''}. ${trouble}`.trim();
@@ -10,6 +9,7 @@ export function became({ reading, assigned, title, how, trouble }) {
     return trouble || 'is here; say what it is a copy of, under PDFs to assign';
 }
 
+// Texts that are sought: one at hand in the list, told on by key, and PDFs dropped anywhere.
 export default () => ({
     rows: [],
     counts: {},
@@ -25,6 +25,8 @@ export default () => ({
     unassigned: 0,
     over: false,
     undone: [],
+    isSaving: false,
+    mayTryAgain: false,
     ticked: [],
     // ticked ones that stand on other pages of the list
     others: [],
@@ -222,8 +224,12 @@ export default () => ({
     },
     async save() {
         const chosen = this.chosen;
+        if (this.isSaving) return; // a second press on a slow line
+        this.isSaving = true;
         const before = this.together([...this.rows, ...this.others].filter((row) => chosen.includes(row.id)));
-        if (await this.send({ publications: chosen, state: this.asking, reason: this.newReason, dated: this.dated })) {
+        const isKept = await this.send({ publications: chosen, state: this.asking, reason: this.newReason, dated: this.dated });
+        this.isSaving = false;
+        if (isKept) {
             this.undone.push(before);
             this.forget();
             if (chosen.length === 1) this.step(1);
@@ -241,9 +247,14 @@ export default () => ({
         }
         return [...alike.values()];
     },
+    // what could not be sent for want of a line can be undone again
     async undo() {
         const before = this.undone.pop() ?? [];
-        for (const one of before) await this.send(one);
+        for (const [at, one] of before.entries()) {
+            if (await this.send(one)) continue;
+            if (this.mayTryAgain) this.undone.push(before.slice(at));
+            return;
+        }
         if (before.length) this.goTo(before[0].publications[0]);
     },
     async send(body) {
@@ -253,6 +264,7 @@ export default () => ({
             return true;
         } catch (failure) {
             this.said = failure.message;
+            this.mayTryAgain = failure.mayPass;
             return false;
         }
     },
@@ -323,8 +335,11 @@ export default () => ({
     async follow(id, file) {
         for (let wait = 500; ; wait = Math.min(8000, wait * 1.5)) {
             await new Promise((later) => setTimeout(later, wait));
-            const answer = await ask('GET', this.urls.standing.replace('FILE', file)).catch(() => null);
-            if (!answer) continue;
+            const answer = await ask('GET', this.urls.standing.replace('FILE', file)).catch((failure) => failure);
+            if (answer instanceof Error) {
+                if (answer.mayPass) continue;
+                return this.tell(id, answer.message);
+            }
             this.tell(id, became(answer));
             if (!answer.reading) return this.take(answer);
         }
