@@ -117,9 +117,16 @@ export default () => ({
     },
     async find(event) {
         const words = event.target.value.trim();
-        const asked = this.source;
-        const { found } = words.length < 2 ? { found: [] } : await ask('GET', `${this.copy.paper}/find?q=${encodeURIComponent(words)}`);
-        if (asked !== this.source) return;
+        const { source } = this;
+        const asked = (this.finding = Symbol(words)); // answers to what was typed before may come later
+        let found = [];
+        try {
+            if (words.length > 1) ({ found } = await ask('GET', `${this.copy.paper}/find?q=${encodeURIComponent(words)}`));
+        } catch (failure) {
+            this.problem = failure.message;
+            return;
+        }
+        if (source !== this.source || asked !== this.finding) return;
         this.found = found;
         this.foundAt = found.length ? 0 : words ? -2 : -1;
         this.remark();

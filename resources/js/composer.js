@@ -216,8 +216,14 @@ const claims = () => ({
     },
     async findEvidence(event) {
         const q = event.target.value.trim();
+        const asked = (this.finding = Symbol(q)); // answers to what was typed before may come later
         this.looked = q !== '';
-        this.found = q === '' ? [] : (await ask('GET', `${this.urls.evidence}?q=${encodeURIComponent(q)}`)).found.map(quoted);
+        try {
+            const { found } = q === '' ? { found: [] } : await ask('GET', `${this.urls.evidence}?q=${encodeURIComponent(q)}`);
+            if (asked === this.finding) this.found = found.map(quoted);
+        } catch (failure) {
+            this.problem = failure.message;
+        }
     },
     async setEvidence(evidence, own) {
         const id = this.claimId;

@@ -164,7 +164,12 @@ export default () => ({
     async turnNumbers() {
         this.pass = 'numbers';
         this.at = '';
-        if (!this.numbers) await this.loadNumbers();
+        try {
+            if (!this.numbers) await this.loadNumbers();
+        } catch (failure) {
+            this.numbersProblem = failure.message;
+            return;
+        }
         if (!this.row) this.goToRow(this.numbers.rows[0]?.row ?? '');
         this.remark();
     },

@@ -35,10 +35,10 @@ export class PaperSheet {
     }
 
     async showPlain(copy) {
-        const { blocks } = await ask('GET', copy.paper);
+        const { blocks, message } = await ask('GET', copy.paper).catch((failure) => ({ blocks: [], message: failure.message }));
         this.at.plain.replaceChildren(...plainOf(blocks));
         this.#texts.delete(this.at.plain);
-        if (!blocks.length) this.told('Its words are being read; come back to this in a moment.');
+        if (!blocks.length) this.told(message ?? 'Its words are being read; come back to this in a moment.');
     }
 
     // [{piece, look, item}] of everything that is evidence or proposed

@@ -22,7 +22,11 @@ export default () => ({
         return this.passages.map((one) => ({ ...one, quoted: `“${one.piece.quote}”`, where: one.piece.where }));
     },
     async loadPassages(asked) {
-        this.takePassages(await ask('GET', this.urls.passages));
+        try {
+            this.takePassages(await ask('GET', this.urls.passages));
+        } catch (failure) {
+            this.problem = failure.message;
+        }
         const passage = this.passages.find((one) => one.id === asked);
         if (passage) this.see(passage.piece);
     },
