@@ -12,6 +12,7 @@ import keyed from './keyed';
 import keys from './keys';
 import later from './later';
 import menus from './menus';
+import once from './once';
 import pairing from './pairing';
 import palette from './palette';
 import picking from './picking';
@@ -56,4 +57,5 @@ for (const [name, component] of Object.entries({
 }
 Alpine.start();
 menus();
+once();
 keyPicture();

@@ -95,3 +95,19 @@ it('listens to no single key where they are switched off', function () {
     expect($tunde->path())->toBe($place)->and($count())->toBe($before);
     $tunde->press('Include')->until(fn (): bool => $count() === $before + 1, 'The button decides nothing');
 });
+
+it('starts one review, however often one presses meanwhile', function () {
+    $ines = Browser::open()
+        ->signIn('ines.okafor@heron.example', 'night-shift-demo')
+        ->press('Start a review')
+        ->fill('Short title', 'Pressed three times')
+        ->fill('Question', 'Once or three times?')
+        ->online(true, latency: 2500);
+    $ines->driver->executeScript(<<<'JS'
+        const button = [...document.querySelectorAll('button')].find((one) => one.textContent.trim() === 'Start the review');
+        for (let i = 0; i < 3; i++) button.click();
+        JS);
+    $ines->until(fn (): bool => str_starts_with($ines->path(), '/reviews/'), 'It was not started');
+    usleep(500_000);
+    expect(Server::rows("SELECT count(*) AS n FROM reviews WHERE title = 'Pressed three times'")[0]['n'])->toBe(1);
+});
