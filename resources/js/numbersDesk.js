@@ -1,7 +1,7 @@
-import { AnswerQueue } from './answerQueue';
-import { selectedIn } from './selectedWords';
-import { ask } from './server';
-import { body, fieldsOf, newRow, nextField, numberIn, offerWords, rowWords } from './numberRows';
+import { AnswerQueue } from './answerQueue.js';
+import { selectedIn } from './selectedWords.js';
+import { ask } from './server.js';
+import { body, fieldsOf, newRow, nextField, numberIn, offerWords, rowWords } from './numberRows.js';
 
 const copyOf = (row) => JSON.parse(JSON.stringify(row));
 
