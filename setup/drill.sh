@@ -1,7 +1,7 @@
 # Bad days, on a copy of their own: what people were told is kept is compared with what is there. Each prints JSON lines,
 # the last of them its verdict, and ends with 1 where something was lost, doubled or stayed away.
 
-DRILLS="kills | workers | jobs | queue | storage | logs | database-full | point-in-time | fuzz | $CLUSTER_DRILLS"
+DRILLS="kills | workers | jobs | queue | storage | logs | database-full | slow-disk | point-in-time | fuzz | $CLUSTER_DRILLS"
 
 run_drill() {
     local name="${1:-}"
@@ -9,7 +9,7 @@ run_drill() {
     case "$name" in
         fuzz) need_cli_packages >&2; need_composer >&2; exec php -d pcov.enabled=0 -d memory_limit=1G bench/fuzzing.php "$@" ;;
         promotion | parts | cut-node | cut-store | slow-store | clock | memory) run_cluster_drill "$name" "$@"; return ;;
-        kills | workers | jobs | queue | storage | logs | database-full | point-in-time) ;;
+        kills | workers | jobs | queue | storage | logs | database-full | slow-disk | point-in-time) ;;
         *) fail "there is no drill “$name”." "./heron drill ${DRILLS// /}" ;;
     esac
     . "$ROOT/setup/bench.sh"
@@ -234,6 +234,27 @@ drill_database_full() {
     step "There is room again" >&2
     { cluster_running || start_cluster; } >&2
     compared database-full '"disk":"full for 12 s"'
+}
+
+# ./heron drill slow-disk [MILLISECONDS]: each writing that the database waits for takes so much longer, and each page read
+# from the disk 5 ms.
+drill_slow_disk() {
+    local late="${1:-250}" server held pid brake
+    command -v strace >/dev/null || install_packages strace >&2
+    people_decide 20000 50
+    sleep 8
+    server="$(head -n 1 "$(cluster_dir)/postmaster.pid")"
+    held=()
+    for pid in "$server" $(pgrep -P "$server"); do held+=(-p "$pid"); done
+    step "Each writing of the database takes $late ms longer" >&2
+    strace -f -qq -o /dev/null -e trace=fdatasync,fsync,pread64 -e "inject=fdatasync,fsync:delay_enter=${late}ms" \
+        -e inject=pread64:delay_enter=5ms "${held[@]}" >&2 &
+    brake=$!
+    sleep 25
+    kill "$brake"
+    wait "$brake" || true
+    step "The disk is as before" >&2
+    compared slow-disk "\"each_writing_ms\":$late"
 }
 
 backrest() { as_postgres pgbackrest --config="$repo/backrest.conf" --stanza=drill "$@"; }

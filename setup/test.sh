@@ -120,8 +120,8 @@ run_filtered() {
 }
 
 # The features in three parts, each with a database and files of its own, since most of them wait for the database.
-FIRST_PART="FullTexts Shared Synthesis"
-SECOND_PART="Api Archive Asking Coding Deliveries Drafting Library Question Scouting"
+FIRST_PART="FullTexts Shared Synthesis Team"
+SECOND_PART="Api Archive Asking Coding Deliveries Drafting Library Matching Question Scouting"
 run_parts() {
     local first=() second=() third=(tests/Standins) failed=0 folder part told=() beside=()
     for folder in tests/Feature/*/; do
