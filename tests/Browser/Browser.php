@@ -47,6 +47,8 @@ final class Browser
             'mobile' => false,
         ]);
 
+        $browser->tools('Browser.setDownloadBehavior', ['behavior' => 'allow', 'downloadPath' => $browser->downloads]);
+
         return self::$open[] = $browser;
     }
 
@@ -70,10 +72,7 @@ final class Browser
         $driver = RemoteWebDriver::create('http://127.0.0.1:'.self::$port, $wanted, 60_000, 150_000);
         $driver->manage()->timeouts()->setScriptTimeout(self::SCRIPT_PATIENCE);
 
-        $browser = new self($driver, $downloads);
-        $browser->tools('Browser.setDownloadBehavior', ['behavior' => 'allow', 'downloadPath' => $downloads]);
-
-        return $browser;
+        return new self($driver, $downloads);
     }
 
     /** In a process of its own: those that there are are another's. */
