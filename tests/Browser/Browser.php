@@ -197,7 +197,7 @@ final class Browser
                 // the very words before words that merely contain them
                 $exactly = array_filter(
                     $this->driver->findElements(WebDriverBy::xpath($named("normalize-space()=\"{$words}\""))),
-                    fn (RemoteWebElement $e): bool => $e->isDisplayed(),
+                    $this->isSeen(...),
                 );
                 $found = reset($exactly) ?: $this->one($named("contains(normalize-space(),\"{$words}\")"));
                 $this->driver->executeScript('arguments[0].scrollIntoView({block: "center"})', [$found]);
@@ -378,7 +378,7 @@ final class Browser
         $found = null;
         $this->until(function () use ($xpath, &$found): bool {
             foreach ($this->driver->findElements(WebDriverBy::xpath($xpath)) as $element) {
-                if ($element->isDisplayed() || $element->getAttribute('type') === 'file') {
+                if ($this->isSeen($element) || $element->getAttribute('type') === 'file') {
                     $found = $element;
 
                     return true;
@@ -389,6 +389,13 @@ final class Browser
         }, "Nothing is found by {$xpath}");
 
         return $found;
+    }
+
+    /** What lies in a closed part of the page has a size all the same, so that ChromeDriver takes it for displayed. */
+    private function isSeen(RemoteWebElement $element): bool
+    {
+        return $element->isDisplayed() &&
+            $this->driver->executeScript('return arguments[0].checkVisibility({visibilityProperty: true})', [$element]);
     }
 
     private static function startChromeDriver(): void
