@@ -23,7 +23,12 @@ it('writes names in one manner', function (Name $name, array $written) {
     'initials behind the family name' => [new Name('Okafor IM', ''), ['okafor', 'okafor', 'im']],
     'a name with a dash' => [new Name('Haas-Okafor', 'Ines'), ['haasokafor', 'okafor', 'i']],
     'an apostrophe' => [new Name("O'Kafor", 'Ines'), ['okafor', 'okafor', 'i']],
+    'a typographic apostrophe' => [new Name('O’Kafor', 'Ines'), ['okafor', 'okafor', 'i']],
+    'an accent in its place' => [new Name('O`Kafor', 'Ines'), ['okafor', 'okafor', 'i']],
+    'a dot' => [new Name('St. Haas', 'Ines'), ['sthaas', 'haas', 'i']],
     'an umlaut written out' => [new Name('Goetze', 'Uwe'), ['gotze', 'gotze', 'u']],
+    'another' => [new Name('Jaeger', 'Uwe'), ['jager', 'jager', 'u']],
+    'a third' => [new Name('Mueller', 'Uwe'), ['muller', 'muller', 'u']],
     'a name in capitals is no initials' => [new Name('Okafor', 'INESM'), ['okafor', 'okafor', 'i']],
     'no given name' => [new Name('Ward Group', ''), ['wardgroup', 'group', '']],
 ]);

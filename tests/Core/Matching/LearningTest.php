@@ -96,6 +96,19 @@ it('learns as the plain way does, round by round until it rests', function (int 
     'others' => [5, 300],
 ]);
 
+it('ends after its rounds, from the share it began with, where pairs say so little that it does not rest', function (string $field) {
+    $at = fn (int $level): int => compared([$field => $level])->pattern();
+    $patterns = [$at(1) => 400_000, $at(2) => 600_000];
+    [$chances, $share] = learnedPlainly($patterns, 25);
+    $learned = Estimation::weights($patterns, Weights::starting());
+    expect($learned->chances[$field])
+        ->toEqualWithDelta($chances[$field], 1e-9)
+        ->and($learned->prior)
+        ->toEqualWithDelta(log($share / (1 - $share), 2), 1e-9);
+    [$before, $after] = [learnedPlainly($patterns, 24), learnedPlainly($patterns, 26)];
+    expect(abs($before[1] - $share))->toBeGreaterThan(1e-6)->and(abs($after[1] - $share))->toBeGreaterThan(1e-6);
+})->with(['year', 'doi', 'title']);
+
 it('stays at what it knew where there is nothing to learn from', function () {
     $learned = Estimation::weights([], Weights::starting());
     foreach (Weights::starting()->chances as $field => $of) {
