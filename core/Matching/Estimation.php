@@ -25,7 +25,7 @@ final class Estimation
     /** No chance is less, however many pairs never showed a level. */
     private const LEAST = 1e-6;
 
-    /** @var list<array<int, int>> of each pattern the levels by place of the field, without what could not be compared */
+    /** @var list<array<int, int>> its levels by place of the field for each pattern, without what was not compared */
     private readonly array $levels;
 
     /** @var list<int> how many pairs showed each pattern */

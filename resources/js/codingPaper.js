@@ -16,6 +16,7 @@ export default () => ({
     told: '',
     page: 0,
     found: [],
+    finding: 0,
     foundAt: -1,
     begin(copies) {
         this.copies = copies;
@@ -118,7 +119,7 @@ export default () => ({
     async find(event) {
         const words = event.target.value.trim();
         const { source } = this;
-        const asked = (this.finding = Symbol(words)); // answers to what was typed before may come later
+        const mine = ++this.finding; // answers to what was typed before may come later
         let found = [];
         try {
             if (words.length > 1) ({ found } = await ask('GET', `${this.copy.paper}/find?q=${encodeURIComponent(words)}`));
@@ -126,7 +127,7 @@ export default () => ({
             this.problem = failure.message;
             return;
         }
-        if (source !== this.source || asked !== this.finding) return;
+        if (source !== this.source || mine !== this.finding) return;
         this.found = found;
         this.foundAt = found.length ? 0 : words ? -2 : -1;
         this.remark();

@@ -164,6 +164,7 @@ const claims = () => ({
     claimId: '',
     claimTexts: {},
     found: [],
+    finding: 0,
     looked: false,
     get claim() {
         return this.claims[this.claimId] ?? { own: false, evidence: [], problem: 'rests on nothing yet' };
@@ -216,11 +217,11 @@ const claims = () => ({
     },
     async findEvidence(event) {
         const q = event.target.value.trim();
-        const asked = (this.finding = Symbol(q)); // answers to what was typed before may come later
+        const mine = ++this.finding; // answers to what was typed before may come later
         this.looked = q !== '';
         try {
             const { found } = q === '' ? { found: [] } : await ask('GET', `${this.urls.evidence}?q=${encodeURIComponent(q)}`);
-            if (asked === this.finding) this.found = found.map(quoted);
+            if (mine === this.finding) this.found = found.map(quoted);
         } catch (failure) {
             this.problem = failure.message;
         }

@@ -330,7 +330,7 @@ export default () => ({
             return;
         }
         if (!this.row) this.addRow(mine.outcome); // the other was withdrawn, so that mine is one of its own
-        this.changeRow(copyOf(mine));
+        this.changeRow(mine);
     },
     // a row of a table that several numbers rest on is marked once
     resultMarks() {

@@ -26,7 +26,6 @@ export default () => ({
     over: false,
     undone: [],
     isSaving: false,
-    mayTryAgain: false,
     ticked: [],
     // ticked ones that stand on other pages of the list
     others: [],
@@ -223,13 +222,13 @@ export default () => ({
         document.activeElement?.blur();
     },
     async save() {
-        const chosen = this.chosen;
         if (this.isSaving) return; // a second press on a slow line
         this.isSaving = true;
+        const chosen = this.chosen;
         const before = this.together([...this.rows, ...this.others].filter((row) => chosen.includes(row.id)));
-        const isKept = await this.send({ publications: chosen, state: this.asking, reason: this.newReason, dated: this.dated });
+        const failure = await this.send({ publications: chosen, state: this.asking, reason: this.newReason, dated: this.dated });
         this.isSaving = false;
-        if (isKept) {
+        if (!failure) {
             this.undone.push(before);
             this.forget();
             if (chosen.length === 1) this.step(1);
@@ -251,21 +250,21 @@ export default () => ({
     async undo() {
         const before = this.undone.pop() ?? [];
         for (const [at, one] of before.entries()) {
-            if (await this.send(one)) continue;
-            if (this.mayTryAgain) this.undone.push(before.slice(at));
-            return;
+            const failure = await this.send(one);
+            if (failure?.mayPass) this.undone.push(before.slice(at));
+            if (failure) return;
         }
         if (before.length) this.goTo(before[0].publications[0]);
     },
+    // why it was not kept, if it was not
     async send(body) {
         this.said = '';
         try {
             this.take(await ask('POST', this.urls.set, body));
-            return true;
+            return null;
         } catch (failure) {
             this.said = failure.message;
-            this.mayTryAgain = failure.mayPass;
-            return false;
+            return failure;
         }
     },
     take(answer) {

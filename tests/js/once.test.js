@@ -3,9 +3,9 @@ import test from 'node:test';
 import once from '../../resources/js/once.js';
 
 // a page with one form, to which things happen
-function page(method = 'POST') {
+function page(method = 'POST', dataset = {}) {
     const heard = {};
-    const form = { getAttribute: () => method, dataset: {} };
+    const form = { getAttribute: () => method, dataset };
     const later = [];
     globalThis.document = {
         addEventListener: (what, does) => (heard[what] = does),
@@ -41,4 +41,9 @@ test('what only asks, and what a script sends, is left alone', () => {
     assert.deepEqual([asking.submit(), asking.submit()], [true, true]);
     const byScript = page();
     assert.deepEqual([byScript.submit(true), byScript.submit()], [false, true]);
+});
+
+test('a form that answers with a file goes as often as one likes', () => {
+    const { submit } = page('POST', { givesFile: '' });
+    assert.deepEqual([submit(), submit()], [true, true]);
 });
