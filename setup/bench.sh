@@ -43,24 +43,26 @@ large_review() {
     review="$(owner_artisan heron:large "$1" --lead=lead@heron.example --reviewer=reviewer@heron.example)"
 }
 
-# 50 people deciding at once, then the same with everything killed under them.
+# ./heron bench screening [PUBLICATIONS] [SECONDS] [PEOPLE]: people deciding at once, then the same with everything killed
+# under them.
 bench_screening() {
     local review made dsn="pgsql:host=127.0.0.1;port=$PG_PORT;dbname=$APP_DATABASE;user=heron_owner" seconds="${2:-60}"
+    local people="${3:-50}"
     {
         start_servers
         start_worker
         wait_for "http://127.0.0.1:$WEB_PORT/up" "the application"
-        step "Making a review of ${1:-100000} publications, shared out among 50 people"
+        step "Making a review of ${1:-100000} publications, shared out among $people people"
     } >&2
-    made="$(owner_artisan heron:load "${1:-100000}" 50)"
+    made="$(owner_artisan heron:load "${1:-100000}" "$people")"
     echo "$made"
     review="$(printf '%s' "$made" | sed -n 's/.*"review":"\([0-9a-z]*\)".*/\1/p')"
-    php -d pcov.enabled=0 bench/screening.php "http://127.0.0.1:$WEB_PORT" "$review" 50 "$seconds" "$dsn"
-    php -d pcov.enabled=0 bench/screening.php "http://127.0.0.1:$WEB_PORT" "$review" 50 "$((seconds / 2))" "$dsn" bare
+    php -d pcov.enabled=0 bench/screening.php "http://127.0.0.1:$WEB_PORT" "$review" "$people" "$seconds" "$dsn"
+    php -d pcov.enabled=0 bench/screening.php "http://127.0.0.1:$WEB_PORT" "$review" "$people" "$((seconds / 2))" "$dsn" bare
     artisan heron:check-states
     step "The same, while php-fpm, the worker and PostgreSQL are killed one after the other" >&2
     rm -f "$DIR/run/load-began"
-    LOAD_MARK="$DIR/run/load-began" php -d pcov.enabled=0 bench/screening.php "http://127.0.0.1:$WEB_PORT" "$review" 50 "$seconds" "$dsn" &
+    LOAD_MARK="$DIR/run/load-began" php -d pcov.enabled=0 bench/screening.php "http://127.0.0.1:$WEB_PORT" "$review" "$people" "$seconds" "$dsn" &
     local load=$!
     until [ -f "$DIR/run/load-began" ] || ! kill -0 "$load" 2>/dev/null; do sleep 0.2; done
     sleep $((seconds / 4))

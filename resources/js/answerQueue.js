@@ -1,3 +1,4 @@
+import { Kept } from './kept.js';
 import { ask } from './server.js';
 
 // Answers on their way to the server: the newest of each item, kept on this machine until the server has it. An answer says
@@ -6,26 +7,31 @@ const WAITS = [500, 1500, 4000, 10000];
 
 export class AnswerQueue {
     constructor(name, handlers, send = ask, store = localStorage) {
-        this.name = name;
+        this.kept = new Kept(name, {}, store);
         this.handlers = handlers;
         this.send = send;
-        this.store = store;
         this.failures = 0;
         this.sending = false;
     }
 
     get all() {
-        return JSON.parse(this.store.getItem(this.name) || '{}');
+        return this.kept.value;
     }
 
-    keep(entries) {
-        if (Object.keys(entries).length) this.store.setItem(this.name, JSON.stringify(entries));
-        else this.store.removeItem(this.name);
+    set all(entries) {
+        this.kept.value = entries;
+    }
+
+    // where what waits is, for whoever has to decide whether to leave the page
+    get whereKept() {
+        return this.kept.isKept
+            ? 'What you gave is kept on this machine.'
+            : 'There is no room to keep what you gave on this machine: leave this page open until it is sent.';
     }
 
     // seen: the answer on which this one was given, for when it has to be sent again after a reload
     add(item, entry) {
-        this.keep({ ...this.all, [item]: { ...entry, stamp: `${Date.now()}-${Math.random()}` } });
+        this.all = { ...this.all, [item]: { ...entry, stamp: `${Date.now()}-${Math.random()}` } };
         return this.flush();
     }
 
@@ -60,6 +66,6 @@ export class AnswerQueue {
     // what was given meanwhile rests on what has just been answered
     settled(item, sent, seen) {
         const { [item]: now, ...others } = this.all;
-        this.keep(now && now.stamp !== sent.stamp ? { ...others, [item]: { ...now, seen } } : others);
+        this.all = now && now.stamp !== sent.stamp ? { ...others, [item]: { ...now, seen } } : others;
     }
 }

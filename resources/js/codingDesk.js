@@ -1,11 +1,11 @@
-import { AnswerQueue } from './answerQueue';
-import { beside, chosen, given, nextOpen, progressOf, says, sectionsOf } from './codingItems';
-import { joined } from './joined';
-import { isTyping } from './keys';
-import numbersDesk from './numbersDesk';
-import paperOf from './codingPaper';
-import passages from './passages';
-import { ask, data } from './server';
+import { AnswerQueue } from './answerQueue.js';
+import { beside, chosen, given, nextOpen, progressOf, says, sectionsOf } from './codingItems.js';
+import { joined } from './joined.js';
+import { isTyping } from './keys.js';
+import numbersDesk from './numbersDesk.js';
+import paperOf from './codingPaper.js';
+import passages from './passages.js';
+import { ask, data } from './server.js';
 
 const copyOf = (answer) => JSON.parse(JSON.stringify(answer));
 
@@ -21,7 +21,9 @@ const answers = () => ({
     problem: '',
     // the line is down
     cutOff: '',
+    // what somebody else's answer stood in the way of, and all that the server did not take
     refusals: {},
+    notSaved: {},
     saved: '',
     done: [],
     urls: {},
@@ -56,6 +58,7 @@ const answers = () => ({
     },
     send(item) {
         this.problem = '';
+        delete this.notSaved[item.id];
         item.standing = this.guess(item);
         queue.add(item.id, { url: item.url, body: given(item.answer), seen: item.answer.id });
         this.remark();
@@ -70,6 +73,7 @@ const answers = () => ({
         const item = this.items.find((one) => one.id === id);
         if (!item) return;
         delete this.refusals[id];
+        delete this.notSaved[id];
         if (isNewest) item.answer = answer;
         else item.answer.id = answer.id;
         this.items.forEach((one) => {
@@ -80,12 +84,19 @@ const answers = () => ({
     },
     // whoever uses his own answer replaces what stands now, so that is known before it is offered
     async refusedBy(id, entry, failure) {
+        this.notSaved[id] = true;
         if (failure.status === 409) {
             await this.lookAgain(id);
             this.refusals[id] = entry.body;
         }
         this.goTo(id);
-        this.problem = failure.message;
+        this.problem = failure.status === 409 ? `${failure.message} “Use mine” puts yours in its place.` : failure.message;
+    },
+    savedWords(waiting, failing) {
+        if (waiting > 0) return failing ? `${waiting} not sent yet` : 'Saving …';
+        const left = Object.keys(this.notSaved).length;
+        if (left === 0) return 'Saved';
+        return left === 1 ? 'One answer is not saved' : `${left} answers are not saved`;
     },
     async lookAgain(id) {
         const now = await ask('GET', this.urls.here).catch(() => ({ items: [] }));
@@ -340,7 +351,7 @@ const keys = () => ({
             u: () => this.undo(),
             t: () => this.turnPlain(),
             i: () => this.focusAnswer(),
-            '/': () => this.$refs.find.focus(),
+            '/': this.isPaper && (() => this.$refs.find.focus()),
             '[': () => this.leave(this.urls.previous),
             ']': () => this.leave(this.urls.next),
         }[event.key.toLowerCase()];
@@ -362,10 +373,10 @@ export default () =>
                 answered: (id, answer, isNewest) => this.answered(id, answer, isNewest),
                 refused: (id, entry, failure) => this.refusedBy(id, entry, failure),
                 failed: (failure) => {
-                    this.cutOff = `${failure.message} What you gave is kept on this machine.`;
+                    this.cutOff = `${failure.message} ${queue.whereKept}`;
                 },
                 changed: (count, failing) => {
-                    this.saved = count === 0 ? 'Saved' : failing ? `${count} not sent yet` : 'Saving …';
+                    this.saved = this.savedWords(count, failing);
                     if (count === 0 || !failing) this.cutOff = '';
                 },
             });

@@ -1,6 +1,6 @@
-import { PaperSheet } from './paperSheet';
-import { selectedIn } from './selectedWords';
-import { ask } from './server';
+import { PaperSheet } from './paperSheet.js';
+import { selectedIn } from './selectedWords.js';
+import { ask } from './server.js';
 
 const ABSTRACT = 'abstract';
 

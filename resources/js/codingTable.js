@@ -1,6 +1,6 @@
-import { inShort, says } from './codingItems';
-import { focusShown } from './focusShown';
-import { ask, data } from './server';
+import { inShort, says } from './codingItems.js';
+import { focusShown } from './focusShown.js';
+import { ask, data } from './server.js';
 
 // The studies against the codebook: one cell has the focus, what it rests on stands below, and it is changed there.
 
@@ -22,11 +22,20 @@ function shown(at, url, { item, answer, lead }) {
     };
 }
 
+const partsOf = (slots, at) =>
+    slots.map(({ item, answer }, key) => ({
+        key,
+        name: item.part || 'the study as a whole',
+        says: says(answer) ? answer.shown : '–',
+        current: key === at ? 'true' : 'false',
+    }));
+
 export default () => ({
     cell: null,
     loaded: null,
     isEdited: false,
     isWanted: false,
+    isSaving: false,
     problem: '',
     slots: [],
     slotAt: 0,
@@ -45,12 +54,7 @@ export default () => ({
         return this.slots[this.slotAt] ?? null;
     },
     get parts() {
-        return this.slots.length < 2 ? [] : this.slots.map(({ item, answer }, key) => ({
-            key,
-            name: item.part || 'the study as a whole',
-            says: says(answer) ? answer.shown : '–',
-            current: key === this.slotAt ? 'true' : 'false',
-        }));
+        return this.slots.length < 2 ? [] : partsOf(this.slots, this.slotAt);
     },
     get hasParts() {
         return this.parts.length > 0;
@@ -177,42 +181,84 @@ export default () => ({
         this.isEdited = false;
         this.td?.focus();
     },
-    async save() {
-        const { item, answer } = this.full;
+    // what is chosen or typed; writing it back leaves it there while what stands around it changes
+    get given() {
         const chosen = this.isChoice ? [...this.$refs.choice.selectedOptions].map((one) => one.value) : [];
-        const value = this.isSeveral ? chosen : this.isChoice ? chosen[0] ?? '' : this.$refs.text.value;
+        return this.isSeveral ? chosen : this.isChoice ? chosen[0] ?? '' : this.$refs.text.value;
+    },
+    async save() {
+        if (this.isSaving) return; // a second press on a slow line would meet the first
+        const { td, slots, slotAt, given } = this;
+        const { item, answer } = this.full;
+        this.isSaving = true;
+        this.problem = '';
         try {
             const saved = await ask('PUT', item.url, {
                 kind: 'value',
-                value,
+                value: given,
                 note: answer.note,
                 from_whole: answer.fromWhole,
                 evidence: answer.evidence,
                 seen: answer.id,
             });
-            this.slots = this.slots.map((one, i) => (i === this.slotAt ? { ...one, answer: saved } : one));
-            this.goToPart(this.slotAt);
-            this.write(saved);
-            this.leave();
+            this.saved(td, slots.map((one, i) => (i === slotAt ? { ...one, answer: saved } : one)), slotAt);
         } catch (failure) {
-            this.problem = failure.message;
-            if (failure.status === 409) this.load(this.td);
+            await this.refused(td, slotAt, item, given, failure);
+        } finally {
+            this.isSaving = false;
         }
     },
-    write(answer) {
-        if (this.hasParts) {
-            const said = this.parts.filter((one) => one.says !== '–').map((one) => `${one.name}: ${one.says}`);
-            this.td.textContent = said.join(' · ') || '–';
+    // the reader may be at another cell, or at another part of this one, by then
+    saved(td, slots, slotAt) {
+        this.write(td, slots, slotAt);
+        if (this.loaded !== td) return;
+        this.slots = slots;
+        if (slotAt !== this.slotAt) return;
+        this.goToPart(slotAt);
+        this.leave();
+    },
+    // what was given stays in the field, beside what stands now
+    async refused(td, slotAt, item, given, failure) {
+        const where = this.loaded === td && slotAt === this.slotAt ? '' : `${item.label}: `;
+        if (failure.status !== 409) {
+            this.problem = `${where}${failure.message}`;
             return;
         }
+        const now = await ask('GET', this.address(td)).catch(() => null);
+        if (this.loaded !== td || slotAt !== this.slotAt || !now) {
+            this.problem = `${where}${failure.message} Yours was not saved.`;
+            return;
+        }
+        this.slots = now.slots;
+        this.goToPart(slotAt);
+        if (!this.cell) {
+            this.problem = failure.message;
+            return;
+        }
+        this.isEdited = true;
+        this.problem = `${failure.message} ${this.cell.label}: ${this.cell.says} Save again to put yours in its place.`;
+        this.$nextTick(() => this.giveBack(given));
+    },
+    giveBack(given) {
+        const wanted = [given].flat();
+        if (this.isChoice) [...this.$refs.choice.options].forEach((one) => (one.selected = wanted.includes(one.value)));
+        else this.$refs.text.value = given;
+    },
+    write(td, slots, slotAt) {
+        if (slots.length > 1) {
+            const said = partsOf(slots, slotAt).filter((one) => one.says !== '–').map((one) => `${one.name}: ${one.says}`);
+            td.textContent = said.join(' · ') || '–';
+            return;
+        }
+        const { answer } = slots[slotAt];
         const isBare = says(answer) && answer.evidence.length === 0 && !answer.fromWhole;
-        this.td.textContent = says(answer) ? answer.shown || inShort(answer) : '–';
-        this.td.classList.remove('cell-answer', 'cell-open', 'cell-lead', 'cell-not-asked');
-        this.td.classList.add(says(answer) ? 'cell-answer' : 'cell-open');
+        td.textContent = says(answer) ? answer.shown || inShort(answer) : '–';
+        td.classList.remove('cell-answer', 'cell-open', 'cell-lead', 'cell-not-asked');
+        td.classList.add(says(answer) ? 'cell-answer' : 'cell-open');
         if (!isBare) return;
         const mark = document.createElement('span');
         mark.className = 'cell-mark';
         mark.textContent = 'no evidence';
-        this.td.append(' ', mark);
+        td.append(' ', mark);
     },
 });

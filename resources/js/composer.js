@@ -1,5 +1,6 @@
-import { focusShown } from './focusShown';
-import { ask, data } from './server';
+import { focusShown } from './focusShown.js';
+import { inTurn } from './inTurn.js';
+import { ask, data } from './server.js';
 
 // The report: an editor that several people share, with live blocks, numbers, citations and claims. The editor itself is a
 // file of its own, loaded only here; its document is kept outside of what Alpine watches.
@@ -11,6 +12,7 @@ const KEPT = 'What you wrote is kept on this machine.';
 const NOT_KEPT = 'There is no room to keep it on this machine: leave this page open until it is saved.';
 // blocks that others put in, each asked for once
 const asked = new Set();
+const oneByOne = inTurn();
 
 const key = (one) => `${one.kind} ${one.id}`;
 const quoted = (one) => ({ ...one, key: key(one), quoted: one.quote ? `“${one.quote}”` : one.says, where: [one.study, one.where].filter(Boolean).join(', ') });
@@ -36,6 +38,7 @@ const panels = () => ({
     text: '',
     captionId: '',
     numbering: {},
+    isPutting: false,
     get isClaim() {
         return this.panel === 'claim';
     },
@@ -149,19 +152,24 @@ const panels = () => ({
     },
     async putBlock(event) {
         const { kind, source } = event.currentTarget.dataset;
+        if (this.isPutting) return; // a second press on a slow line would put it in twice
+        this.isPutting = true;
         try {
             const block = await ask('POST', this.urls.blocks, { kind, source });
+            this.changes++;
             this.blocks[block.id] = block;
             this.putWhole('liveBlock', { id: block.id, kind, source, caption: '' });
         } catch (failure) {
             this.problem = failure.message;
         }
+        this.isPutting = false;
     },
 });
 
 const claims = () => ({
     claims: {},
     claimId: '',
+    claimSaid: '',
     claimTexts: {},
     found: [],
     finding: 0,
@@ -201,10 +209,11 @@ const claims = () => ({
         const id = name();
         editor.chain().focus().setMark('claim', { id }).run();
         this.showClaim(id);
-        this.setEvidence([], false);
+        this.changeClaim({});
     },
     showClaim(id) {
         this.claimId = id;
+        this.claimSaid = '';
         this.panel = 'claim';
         this.found = [];
         this.looked = false;
@@ -218,32 +227,39 @@ const claims = () => ({
     async findEvidence(event) {
         const q = event.target.value.trim();
         const mine = ++this.finding; // answers to what was typed before may come later
-        this.looked = q !== '';
         try {
             const { found } = q === '' ? { found: [] } : await ask('GET', `${this.urls.evidence}?q=${encodeURIComponent(q)}`);
-            if (mine === this.finding) this.found = found.map(quoted);
+            if (mine !== this.finding) return;
+            this.found = found.map(quoted);
+            this.looked = q !== '';
         } catch (failure) {
             this.problem = failure.message;
         }
     },
-    async setEvidence(evidence, own) {
+    // only what changes goes up, so that what somebody else put to it meanwhile stays
+    async changeClaim(given) {
         const id = this.claimId;
+        this.claimSaid = 'Saving …';
         try {
-            const claim = await ask('PUT', this.urls.claims.replace('CLAIM', id), { own, evidence: evidence.map(({ kind, id: of }) => ({ kind, id: of })) });
+            const claim = await oneByOne(() => ask('PUT', this.urls.claims.replace('CLAIM', id), given));
+            this.changes++;
             this.claims = { ...this.claims, [id]: claim };
+            this.claimSaid = '';
             this.markClaims();
+            return true;
         } catch (failure) {
-            this.problem = failure.message;
+            this.claimSaid = `${failure.message} What the claim rests on was not changed.`;
+            return false;
         }
     },
-    addEvidence(one) {
-        this.setEvidence([...this.claim.evidence, one], false);
+    addEvidence({ kind, id }) {
+        return this.changeClaim({ own: false, adds: [{ kind, id }] });
     },
-    takeOff(one) {
-        this.setEvidence(this.claim.evidence.filter((other) => key(other) !== one.key), this.isOwn);
+    takeOff({ kind, id }) {
+        return this.changeClaim({ takes_off: [{ kind, id }] });
     },
-    setOwn(event) {
-        this.setEvidence(this.claim.evidence, event.target.checked);
+    async setOwn({ target }) {
+        if (!(await this.changeClaim({ own: target.checked }))) target.checked = this.isOwn;
     },
     // its evidence is kept, should the mark come back by undo
     dropClaim() {
@@ -271,6 +287,7 @@ const claims = () => ({
 const remarks = () => ({
     remarks: {},
     threadId: '',
+    isSaying: false,
     remarkTexts: {},
     get thread() {
         return this.remarks[this.threadId] ?? { ended: false, said: [] };
@@ -323,19 +340,28 @@ const remarks = () => ({
         this.showRemark(id);
     },
     async say(given) {
+        if (this.isSaying) return false; // a second press on a slow line would say it twice
         const id = this.threadId;
+        this.isSaying = true;
         try {
             const thread = await ask('POST', this.urls.remarks.replace('THREAD', id), given);
+            this.changes++;
             this.remarks = { ...this.remarks, [id]: thread };
-            if (this.$refs.remark) this.$refs.remark.value = '';
             this.markRemarks();
+            return true;
         } catch (failure) {
             this.problem = failure.message;
+            return false;
+        } finally {
+            this.isSaying = false;
         }
     },
-    sayRemark() {
-        const body = this.$refs.remark.value.trim();
-        if (body) this.say({ body });
+    async sayRemark() {
+        const box = this.$refs.remark;
+        const body = box.value.trim();
+        const id = this.threadId;
+        // what is being written by then, there or of other words, stays
+        if (body && (await this.say({ body })) && id === this.threadId && box.value.trim() === body) box.value = '';
     },
     endRemark() {
         this.say({ ends: !this.hasEnded });
@@ -350,6 +376,7 @@ const remarks = () => ({
 
 const standing = () => ({
     changed: {},
+    changes: 0,
     numbers: {},
     refreshing: false,
     get changedCount() {
@@ -361,9 +388,12 @@ const standing = () => ({
     get changedWords() {
         return this.refreshing ? `${this.changedCount} to refresh …` : `${this.changedCount} changed: refresh all`;
     },
+    // what was changed here while this was asked for is newer than the answer
     async look() {
+        const before = this.changes;
         try {
             const now = await ask('GET', this.urls.standing);
+            if (before !== this.changes) return this.look();
             Object.assign(this, { changed: now.changed, numbers: now.numbers, claims: now.claims, remarks: now.remarks, blocks: now.blocks });
             views.redraw();
             this.markClaims();
@@ -376,6 +406,7 @@ const standing = () => ({
         const { kind, source } = this.blocks[id];
         try {
             this.blocks[id] = await ask('POST', this.urls.blocks, { id, kind, source });
+            this.changes++;
             const { [id]: gone, ...others } = this.changed;
             this.changed = others;
             views.redraw();
@@ -443,7 +474,7 @@ export default () => {
                 Object.assign(this, {
                     mayWrite: given.mayWrite, blocks: given.blocks, citable: given.citable, items: given.items, urls: given.urls,
                 });
-                const { open } = await import('./report/open');
+                const { open } = await import('./report/open.js');
                 const opened = open(this, given, {
                     changed: (all) => {
                         this.saved = all ? 'Saved' : 'Saving …';
@@ -557,10 +588,10 @@ export default () => {
             },
             // before a version is kept, what was typed last is there
             async flush(event) {
-                if (!exchange?.waiting.length) return;
+                if (!exchange?.isOpen) return;
                 event.preventDefault();
-                await exchange.once();
-                event.target.submit();
+                if (await exchange.settle()) event.target.requestSubmit();
+                else this.problem = `${this.problem} No version was kept: what you typed last has to arrive first.`.trim();
             },
         },
         Object.assign({}, ...parts.map((part) => Object.getOwnPropertyDescriptors(part))),

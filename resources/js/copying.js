@@ -1,22 +1,24 @@
 // Copies query lines to the clipboard: one, or a whole column in order.
-const say = (button) => {
+async function copy(text, button) {
     const words = button.textContent;
-    button.textContent = 'Copied';
+    try {
+        await navigator.clipboard.writeText(text);
+        button.textContent = 'Copied';
+    } catch {
+        button.textContent = 'Not copied: this browser does not let pages do so here';
+    }
     setTimeout(() => (button.textContent = words), 1500);
-};
+}
 
 export default () => ({
-    async line(button) {
-        await navigator.clipboard.writeText(button.closest('td').querySelector('code').textContent);
-        say(button);
+    line(button) {
+        return copy(button.closest('td').querySelector('code').textContent, button);
     },
-    async text(button, text) {
-        await navigator.clipboard.writeText(text);
-        say(button);
+    text(button, text) {
+        return copy(text, button);
     },
-    async column(key) {
+    column(key) {
         const lines = [...this.$root.querySelectorAll(`[data-copy="${key}"]`)].map((code) => code.textContent);
-        await navigator.clipboard.writeText(lines.join('\n'));
-        say(this.$el);
+        return copy(lines.join('\n'), this.$el);
     },
 });

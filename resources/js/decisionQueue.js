@@ -1,3 +1,4 @@
+import { Kept } from './kept.js';
 import { ask } from './server.js';
 
 // Decisions on their way to the server, kept on this machine until it has answered. Each carries a key of its own, so that
@@ -6,7 +7,7 @@ const WAITS = [500, 1500, 4000, 10000];
 
 export class DecisionQueue {
     constructor(name, { answered, refused, changed }) {
-        this.name = name;
+        this.kept = new Kept(name, [], localStorage);
         this.handlers = { answered, refused, changed };
         this.sending = false;
         this.failures = 0;
@@ -14,12 +15,11 @@ export class DecisionQueue {
     }
 
     get all() {
-        return JSON.parse(localStorage.getItem(this.name) || '[]');
+        return this.kept.value;
     }
 
     set all(entries) {
-        if (entries.length) localStorage.setItem(this.name, JSON.stringify(entries));
-        else localStorage.removeItem(this.name);
+        this.kept.value = entries;
         this.handlers.changed(entries.length, this.failures > 0);
     }
 

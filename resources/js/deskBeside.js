@@ -1,4 +1,4 @@
-import { ask } from './server';
+import { ask } from './server.js';
 
 // selects words that may be spread over marked and plain parts
 function select(within, words) {

@@ -1,4 +1,4 @@
-import { openPdf } from './pdfPages';
+import { openPdf } from './pdfPages.js';
 
 // The full text of the item at hand: one file open at a time, and what comes too late is closed again.
 export class DeskPdf {

@@ -1,5 +1,5 @@
-import { valueAt, withValue, written } from './dialectForm';
-import { ask } from './server';
+import { valueAt, withValue, written } from './dialectForm.js';
+import { ask } from './server.js';
 
 // Tries a dialect's file on a strategy while it is being written, by the form or as JSON.
 export default () => ({
@@ -53,7 +53,7 @@ export default () => ({
             this.problems = answer.problems;
             if (answer.problems.length === 0) this.lines = answer.lines;
         } catch (failure) {
-            if (failure.status !== 403) this.problems = [failure.message];
+            if (number === this.asked && failure.status !== 403) this.problems = [failure.message];
         }
     },
 });

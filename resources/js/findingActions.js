@@ -1,14 +1,17 @@
-import { ask } from './server';
+import { ask } from './server.js';
 
 // Changes a strategy from another of its pages, then shows that page anew.
 export default () => ({
     problem: '',
+    isSending: false,
     page: null,
     init() {
         // this.$root is another element where a component within this one calls
         this.page = this.$root;
     },
     async apply(change, values) {
+        if (this.isSending) return; // a second press on a slow line would meet the first
+        this.isSending = true;
         try {
             await ask('POST', this.page.dataset.url, {
                 revision: Number(this.page.dataset.revision),
@@ -18,6 +21,7 @@ export default () => ({
             window.location.reload();
         } catch (failure) {
             this.problem = failure.message;
+            this.isSending = false;
         }
     },
     // the words that the reader has marked, as a phrase

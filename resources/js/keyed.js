@@ -1,4 +1,4 @@
-import { isTyping } from './keys';
+import { isTyping } from './keys.js';
 
 // Each key presses the control that shows it.
 export default () => ({

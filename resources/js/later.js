@@ -1,4 +1,4 @@
-import { ask } from './server';
+import { ask } from './server.js';
 
 // A part of a page that takes long: fetched when it comes into view, a few at a time.
 const TOGETHER = 2;

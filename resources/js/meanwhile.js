@@ -23,6 +23,7 @@ export const stillMeans = (change, values, before, after) => {
         case 'remove-term':
         case 'remove-limit':
         case 'set-line':
+        case 'set-note':
             return same(ofLine(before, values.line), ofLine(after, values.line));
         default:
             return false; // places and steps back are counted from what was on the screen

@@ -188,7 +188,7 @@ export default () => ({
             answered: (id, result, isNewest) => this.tookResult(id, result, isNewest),
             refused: (id, entry, failure) => this.refusedResult(id, entry, failure),
             failed: (failure) => {
-                this.cutOff = `${failure.message} What you gave is kept on this machine.`;
+                this.cutOff = `${failure.message} ${queue.whereKept}`;
             },
             changed: (count, failing) => {
                 this.numbersSaved = count === 0 ? 'Saved' : failing ? `${count} not sent yet` : 'Saving …';
@@ -319,7 +319,7 @@ export default () => ({
         }
         Object.assign(this, { pass: 'numbers', at: '' });
         this.goToRow(id);
-        this.numbersProblem = failure.message;
+        this.numbersProblem = failure.status === 409 ? `${failure.message} “Use mine” puts yours in its place.` : failure.message;
     },
     useRefusedRow() {
         const mine = this.refusedRows[this.atRow];
@@ -357,7 +357,7 @@ export default () => ({
             e: () => this.take(),
             u: () => this.undoNumber(),
             t: () => this.turnPlain(),
-            '/': () => this.$refs.find.focus(),
+            '/': this.isPaper && (() => this.$refs.find.focus()),
             '[': () => this.leave(this.urls.previous),
             ']': () => this.leave(this.urls.next),
         }[event.key.toLowerCase()];

@@ -1,6 +1,9 @@
-import { focusShown } from './focusShown';
-import { isTyping } from './keys';
-import { ask } from './server';
+import { focusShown } from './focusShown.js';
+import { isTyping } from './keys.js';
+import { ask } from './server.js';
+
+// a page may have a use of its own for the key, and says so where that is shown
+const isTaken = (key) => document.querySelector(`[data-key="${key}"]`)?.checkVisibility() ?? false;
 
 // Ctrl-K: any screen or action by its name, and publications of the review by words of their titles.
 export default () => ({
@@ -17,7 +20,7 @@ export default () => ({
             if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'k') {
                 event.preventDefault();
                 this.open ? this.close() : this.show();
-            } else if (event.key === '/' && !isTyping(event) && !this.open && !event.ctrlKey) {
+            } else if (event.key === '/' && !isTyping(event) && !this.open && !event.ctrlKey && !isTaken('/')) {
                 event.preventDefault();
                 this.show();
             }

@@ -1,6 +1,6 @@
-import { DeskPdf } from './deskPdf';
-import { ask } from './server';
-import { highlight, ShownText } from './shownText';
+import { DeskPdf } from './deskPdf.js';
+import { ask } from './server.js';
+import { highlight, ShownText } from './shownText.js';
 
 // The paper beside the codebook: its pages as printed, the same as plain text, or the abstract; with what is evidence in it.
 export class PaperSheet {

@@ -1,6 +1,6 @@
-import { focusShown } from './focusShown';
-import { selectedIn } from './selectedWords';
-import { ask } from './server';
+import { focusShown } from './focusShown.js';
+import { selectedIn } from './selectedWords.js';
+import { ask } from './server.js';
 
 // Words of the paper under themes: marked by one key, named in a line that knows the names there are.
 export default () => ({

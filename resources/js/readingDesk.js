@@ -1,11 +1,11 @@
-import { DecisionQueue } from './decisionQueue';
-import beside from './deskBeside';
-import marks from './deskMarks';
-import { DeskPdf } from './deskPdf';
-import { joined } from './joined';
-import { isTyping } from './keys';
-import { ask, data } from './server';
-import { ahead, Drafts, fresh, Sitting } from './stock';
+import { DecisionQueue } from './decisionQueue.js';
+import beside from './deskBeside.js';
+import marks from './deskMarks.js';
+import { DeskPdf } from './deskPdf.js';
+import { joined } from './joined.js';
+import { isTyping } from './keys.js';
+import { ask, data } from './server.js';
+import { ahead, Drafts, fresh, Sitting } from './stock.js';
 
 const newKey = () =>
     [...crypto.getRandomValues(new Uint8Array(16))].map((byte) => byte.toString(16).padStart(2, '0')).join('');
@@ -36,6 +36,7 @@ export default () =>
         said: '',
         unsent: 0,
         offline: false,
+        isKept: true,
         urls: {},
         queue: null,
         sitting: null,
@@ -86,6 +87,7 @@ export default () =>
                 changed: (count, failing) => {
                     this.unsent = count;
                     this.offline = failing;
+                    this.isKept = this.queue?.kept.isKept ?? true;
                 },
             });
             const waiting = this.queue.all;
@@ -225,7 +227,9 @@ export default () =>
         },
         get unsentWords() {
             const what = this.unsent === 1 ? '1 decision is' : `${this.unsent} decisions are`;
-            return `${what} kept on this machine and not sent yet. Go on judging; they go out in order when the server answers.`;
+            return this.isKept
+                ? `${what} kept on this machine and not sent yet. Go on judging; they go out in order when the server answers.`
+                : `${what} not sent yet, and there is no room to keep them on this machine: leave this page open until they are.`;
         },
         get showUnsent() {
             return this.unsent > 0 && this.offline;
@@ -267,18 +271,31 @@ export default () =>
             this.inFull = !this.inFull;
             this.$nextTick(() => this.openFile(this.file));
         },
+        // whether it is at hand now
         async goTo(id, push = true) {
             const at = this.items.findIndex((one) => one.id === id);
             if (at >= 0) {
                 this.at = at;
             } else {
-                const { item } = await ask('GET', this.urls.item.replace('ITEM', id)).catch(() => ({}));
-                if (!item) return;
+                const item = await this.fetched(id);
+                if (!item) return false;
                 this.items.splice(this.at, 0, item);
                 this.behind = this.behind.filter((one) => one.id !== id);
             }
             this.tell('');
             this.enter(push);
+            return true;
+        },
+        async fetched(id) {
+            try {
+                const { item } = await ask('GET', this.urls.item.replace('ITEM', id));
+                if (item) return item;
+                this.tell('That title is not among yours any more.');
+                this.forget(id);
+            } catch (failure) {
+                this.tell(`That title could not be fetched. ${failure.message}`);
+            }
+            return null;
         },
         // the item that it is about is named, and led to where it is not the one at hand
         tell(words, item = '') {
@@ -499,8 +516,8 @@ export default () =>
         async undo() {
             const id = this.item && this.verdict !== '' && !this.item.open ? this.item.id : this.sitting.last;
             if (!id) return;
-            if (id !== this.item?.id) await this.goTo(id);
-            if (!this.item || this.item.id !== id || this.item.open) {
+            if (id !== this.item?.id && !(await this.goTo(id))) return; // it can be undone when the line is back
+            if (this.item.open) {
                 this.tell('This item has opened, so the decision stays. Settle it if it should end otherwise.');
                 this.forget(id);
                 return;

@@ -1,3 +1,5 @@
+import { Kept } from './kept.js';
+
 // Items at hand at the Reading Desk. None is ever shown twice as unjudged: neither what is here, nor what was judged on this
 // page or waits to be sent, comes again with what the server brings.
 export function fresh(arrived, here, judged) {
@@ -12,12 +14,11 @@ export const ahead = (items, at, judged) =>
 // What was typed and not yet sent, kept on this machine by item until it is: a note, and answers to the criteria.
 export class Drafts {
     constructor(name, store = localStorage) {
-        this.name = name;
-        this.store = store;
+        this.kept = new Kept(name, {}, store);
     }
 
     get all() {
-        return JSON.parse(this.store.getItem(this.name) || '{}');
+        return this.kept.value;
     }
 
     of(item) {
@@ -28,28 +29,27 @@ export class Drafts {
     keep(item, draft) {
         const { [item]: before, ...others } = this.all;
         const kept = Object.entries({ ...others, [item]: draft }).slice(-300);
-        this.store.setItem(this.name, JSON.stringify(Object.fromEntries(kept)));
+        this.kept.value = Object.fromEntries(kept);
     }
 
     drop(item) {
         const { [item]: gone, ...others } = this.all;
-        if (gone) this.store.setItem(this.name, JSON.stringify(others));
+        if (gone) this.kept.value = others;
     }
 }
 
 // What was judged in this sitting, in order, to be undone one after the other; a reload does not end a sitting, closing the tab does.
 export class Sitting {
     constructor(name, store = sessionStorage) {
-        this.name = name;
-        this.store = store;
+        this.kept = new Kept(name, [], store);
     }
 
     get all() {
-        return JSON.parse(this.store.getItem(this.name) || '[]');
+        return this.kept.value;
     }
 
     set all(items) {
-        this.store.setItem(this.name, JSON.stringify(items.slice(-500)));
+        this.kept.value = items.slice(-500);
     }
 
     get last() {

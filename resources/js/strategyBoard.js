@@ -1,9 +1,13 @@
-import { focusShown } from './focusShown';
-import { isTyping } from './keys';
-import { stillMeans } from './meanwhile';
-import { ask, data } from './server';
-import { newNumbers } from './strategyNumbers';
-import { judged } from './yields';
+import { focusShown } from './focusShown.js';
+import { inTurn } from './inTurn.js';
+import { isTyping } from './keys.js';
+import { stillMeans } from './meanwhile.js';
+import { ask, data } from './server.js';
+import { newNumbers } from './strategyNumbers.js';
+import { judged } from './yields.js';
+
+// steps, of which each press means one more
+const REPEATED = ['undo', 'redo', 'duplicate-line', 'add-line'];
 
 // The board of concept blocks. Every change is sent at once and answered with the strategy as it then stands; numbers follow by themselves.
 const figure = (value) =>
@@ -16,6 +20,9 @@ export default () => ({
     problem: '',
     meanwhile: '',
     busy: 0,
+    sending: [],
+    theirs: 0,
+    turn: inTurn(),
     counting: false,
     target: '',
     dragged: '',
@@ -192,9 +199,29 @@ export default () => ({
         if (this.meanwhile) return this.meanwhile;
         return this.counting ? 'Counting …' : `Saved. Last: ${this.sheet.change}`;
     },
-    async send(change, values = {}, again = true) {
+    // one after the other, so that no change of one's own looks like somebody else's; one that is on its way is not
+    // sent twice by a second press, but a step back is a step each time
+    async send(change, values = {}) {
+        const pressed = this.sheet;
+        const theirs = this.theirs;
+        const name = JSON.stringify([change, values]);
+        if (this.sending.includes(name) && !REPEATED.includes(change)) return false;
+        this.sending.push(name);
         this.busy++;
         this.problem = '';
+        try {
+            return await this.turn(() => {
+                // while it waited its turn, somebody else's change came
+                if (theirs === this.theirs || stillMeans(change, values, pressed, this.sheet)) return this.sendNow(change, values);
+                this.problem ||= 'Somebody changed the strategy meanwhile. It is shown now as it stands; make your change again if it is still wanted.';
+                return false;
+            });
+        } finally {
+            this.busy--;
+            this.sending.splice(this.sending.indexOf(name), 1);
+        }
+    },
+    async sendNow(change, values, again = true) {
         const before = this.sheet;
         try {
             this.show(
@@ -203,16 +230,17 @@ export default () => ({
             return true;
         } catch (failure) {
             this.problem = failure.message;
-            if (failure.body?.sheet) this.show(failure.body.sheet);
+            if (failure.body?.sheet) {
+                this.theirs++;
+                this.show(failure.body.sheet);
+            }
             return again && failure.body?.sheet && stillMeans(change, values, before, this.sheet)
                 ? await this.sendAgain(change, values)
                 : false;
-        } finally {
-            this.busy--;
         }
     },
     async sendAgain(change, values) {
-        const done = await this.send(change, values, false);
+        const done = await this.sendNow(change, values, false);
         if (done) this.meanwhile = 'Somebody changed the strategy meanwhile; your change was added to theirs.';
         return done;
     },
@@ -226,8 +254,11 @@ export default () => ({
     },
     async addTyped(block, event) {
         const input = event.target;
-        if (input.value.trim() !== '' && (await this.send('add-terms', { block: block.id, texts: [input.value] })))
-            input.value = '';
+        const text = input.value.trim();
+        if (text === '') return;
+        input.value = ''; // the next is written while this one is on its way
+        if (!(await this.send('add-terms', { block: block.id, texts: [text] })))
+            input.value = [text, input.value].filter((one) => one !== '').join(' OR ');
     },
     pasted(block, event) {
         const text = event.clipboardData.getData('text');

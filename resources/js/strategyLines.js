@@ -1,5 +1,5 @@
-import { focusShown } from './focusShown';
-import strategyBoard from './strategyBoard';
+import { focusShown } from './focusShown.js';
+import strategyBoard from './strategyBoard.js';
 
 // The same strategy as numbered lines, edited in the query language. What saves and counts is the board's.
 export default () => {
@@ -50,8 +50,9 @@ export default () => {
         async changed(line, event) {
             if (!(await this.send('set-line', { line: line.id, text: event.target.value }))) event.target.focus();
         },
+        // with the text that stands when it is sent: that may be on its way itself
         noted(line, event) {
-            this.send('set-line', { line: line.id, text: line.text, note: event.target.value });
+            this.send('set-note', { line: line.id, note: event.target.value });
         },
         async move(line, by) {
             await this.send('move-line', { line: line.id, to: line.number + by });

@@ -1,4 +1,4 @@
-import { ask } from './server';
+import { ask } from './server.js';
 
 // Asks for the numbers of a strategy until all are there; a newer question ends an older one.
 export function newNumbers(url, show) {

@@ -1,4 +1,4 @@
-import { ask } from './server';
+import { ask } from './server.js';
 
 // Below a field for a term, while it is being typed: what it finds, and headings that go on from it, each with its other names to tick.
 const PAUSE = 300;
@@ -122,7 +122,9 @@ export default () => ({
         const field = this.place.querySelector('[data-term-field]');
         const terms = this.taken;
         if (block) {
-            if (await this.send('add-terms', { block: block.id, texts: terms })) field.value = '';
+            // what was ticked stays ticked until it is there
+            if (!(await this.send('add-terms', { block: block.id, texts: terms }))) return;
+            field.value = '';
         } else {
             const before = field.value.slice(0, field.selectionStart);
             const kept = before.slice(0, before.length - this.current(field).length);

@@ -1,5 +1,5 @@
-import { drawAnew } from './drawnAnew';
-import { ask } from './server';
+import { drawAnew } from './drawnAnew.js';
+import { ask } from './server.js';
 
 // The rows of background work: looked at every second or so while something runs, seldom otherwise.
 const QUICK = 1000;

@@ -1,5 +1,5 @@
-import { focusShown } from './focusShown';
-import { ask } from './server';
+import { focusShown } from './focusShown.js';
+import { ask } from './server.js';
 
 // Headings for a word, with reasons, counts and cautions; and one heading with what is around it.
 const count = (value) => (value === null || value === undefined ? '' : value.toLocaleString('en-GB'));
@@ -69,9 +69,9 @@ export default () => ({
             this.failure = found.failure;
             this.searched = true;
         } catch (failure) {
-            this.failure = failure.message;
+            if (number === this.asked) this.failure = failure.message;
         } finally {
-            this.looking = false;
+            if (number === this.asked) this.looking = false;
         }
     },
     async open(label) {
@@ -110,9 +110,10 @@ export default () => ({
             this.qualifier = '';
             focusShown(() => this.panel.querySelector('.heading-name'));
         } catch (failure) {
+            if (number !== this.asked) return;
             this.failure = failure.status === 404 ? `“${label}” is no heading of this thesaurus.` : failure.message;
         } finally {
-            this.looking = false;
+            if (number === this.asked) this.looking = false;
         }
     },
     get hasCaution() {

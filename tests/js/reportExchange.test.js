@@ -83,3 +83,16 @@ test('what pages did not get rid of is sent by the next one, and no page throws 
     assert.match(next.said(), /written without a line/);
     assert.equal(kept.size, 0);
 });
+
+test('a version is kept only when all that was written has arrived, also what was written while something was on its way', async () => {
+    const page = at();
+    page.text.insert(0, 'Naps were studied.');
+    const first = page.exchange.once();
+    page.text.insert(0, 'Six ');
+    assert.equal(await page.exchange.settle(), true);
+    await first;
+    assert.equal(page.said(), 'Six Naps were studied.');
+    page.line.answers = false;
+    page.text.insert(0, 'All ');
+    assert.deepEqual([await page.exchange.settle(), page.exchange.isOpen], [false, true]);
+});

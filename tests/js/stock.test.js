@@ -25,6 +25,7 @@ test('drafts are kept by item, and the oldest go first', () => {
     const drafts = new Drafts('d', {
         getItem: (key) => kept.get(key) ?? null,
         setItem: (key, value) => kept.set(key, value),
+        removeItem: (key) => kept.delete(key),
     });
     drafts.keep('a', { note: 'dose?' });
     drafts.keep('b', { note: 'staff?' });
@@ -42,6 +43,7 @@ test('a draft that is typed on stays among the newest', () => {
     const drafts = new Drafts('d', {
         getItem: (key) => kept.get(key) ?? null,
         setItem: (key, value) => kept.set(key, value),
+        removeItem: (key) => kept.delete(key),
     });
     drafts.keep('first', { note: 'x' });
     for (let i = 0; i < 299; i++) drafts.keep(`i${i}`, { note: '' });
@@ -52,8 +54,12 @@ test('a draft that is typed on stays among the newest', () => {
 
 test('a sitting is undone one after the other, as deep as it went', () => {
     const kept = new Map();
-    const sitting = () =>
-        new Sitting('s', { getItem: (key) => kept.get(key) ?? null, setItem: (key, value) => kept.set(key, value) });
+    const store = {
+        getItem: (key) => kept.get(key) ?? null,
+        setItem: (key, value) => kept.set(key, value),
+        removeItem: (key) => kept.delete(key),
+    };
+    const sitting = () => new Sitting('s', store);
     ['a', 'b', 'c', 'a'].forEach((item) => sitting().add(item));
     const undone = [];
     while (sitting().last) {

@@ -45,7 +45,7 @@ final readonly class SaveAnswer
             self::refuseTakenOut($slot);
             $hand = $review->handOf($by);
             $current = $slot->answers()->where('hand', $hand)->with('user')->first();
-            self::refuseUnseen($current, $slot, $seen);
+            self::refuseUnseen($by, $current, $slot, $seen);
             if (self::isSame($current, $values)) {
                 return $current;
             }
@@ -63,12 +63,10 @@ final readonly class SaveAnswer
     }
 
     /** @throws Refused If what stands is not what the page showed. */
-    private static function refuseUnseen(?Answer $current, AnswerSlot $slot, ?string $seen): void
+    private static function refuseUnseen(User $by, ?Answer $current, AnswerSlot $slot, ?string $seen): void
     {
         if ($seen !== null && $seen !== ($current->id ?? '')) {
-            throw new Refused(
-                "{$current?->user->name} answered “{$slot->code->label}” meanwhile. That answer is shown now; save again if yours should replace it.",
-            );
+            throw Refused::overtaken($by, $current?->user, "answered “{$slot->code->label}”", 'That answer is shown now.');
         }
     }
 

@@ -86,7 +86,7 @@ final readonly class TakeSection
                     fn (string $paper): array => ['kind' => ScoutedEvidence::KIND, 'id' => $paper],
                     $piece['papers'],
                 );
-                $this->claims->execute($by, $report, $id, $evidence, false);
+                $this->claims->execute($by, $report, $id, $evidence);
                 $text['marks'] = [['type' => 'claim', 'attrs' => ['id' => $id]]];
             }
             $content[] = $text;

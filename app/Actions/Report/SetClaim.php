@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Report;
 
+use App\Actions\Shared\Refused;
 use App\Actions\Shared\WriteLog;
 use App\Models\Report;
 use App\Models\ReportClaim;
@@ -11,37 +12,65 @@ use App\Models\User;
 use App\Queries\Report\Composed\ClaimEvidence;
 use Illuminate\Support\Facades\DB;
 
-/** Says what a claim of a report rests on, or that it is the authors' own. */
+/**
+ * Says what a claim of a report rests on, or that it is the authors' own: what is put to it and what is taken off, so that
+ * two who do so at once take nothing from each other.
+ */
 final readonly class SetClaim
 {
+    private const MOST = 40;
+
     public function __construct(private WriteLog $log)
     {
     }
 
-    /** @param  list<array{kind: string, id: string}>  $evidence  what is not there is left out; what stood before stays as it was given */
-    public function execute(User $by, Report $report, string $id, array $evidence, bool $own): void
+    /**
+     * @param  list<array{kind: string, id: string}>  $adds  what is not there, or already with it, is left out
+     * @param  list<array{kind: string, id: string}>  $takesOff  what stays is as it was when it was given
+     * @param  ?bool  $own  null where that stays as it is
+     *
+     * @throws Refused If it would rest on more than a reader can follow.
+     */
+    public function execute(User $by, Report $report, string $id, array $adds, array $takesOff = [], ?bool $own = null): void
     {
-        DB::transaction(function () use ($by, $report, $id, $evidence, $own): void {
+        DB::transaction(function () use ($by, $report, $id, $adds, $takesOff, $own): void {
             $key = ['review_id' => $report->review_id, 'report_id' => $report->id, 'id' => $id];
-            $claim = ReportClaim::query()->where($key)->lockForUpdate()->first();
-            $before = collect($claim->evidence ?? [])->keyBy(ClaimEvidence::key(...));
-            $now = (new ClaimEvidence($report->review))->now($evidence);
-            $kept = [];
-            foreach ($evidence as $one) {
-                $found = $before->get(ClaimEvidence::key($one)) ?? $now[ClaimEvidence::key($one)] ?? null;
-                if ($found !== null) {
-                    $kept[] = $found;
-                }
+            $isNew = ReportClaim::query()->insertOrIgnore(
+                [...$key, 'evidence' => '[]', 'user_id' => $by->id, 'created_at' => now(), 'updated_at' => now()],
+            ) === 1;
+            $claim = ReportClaim::query()->where($key)->lockForUpdate()->firstOrFail();
+            $kept = $this->kept($report, $claim->evidence, $adds, $takesOff);
+            $own ??= $claim->own;
+            if (! $isNew && $kept === $claim->evidence && $own === $claim->own) {
+                return;
             }
-            $values = ['evidence' => $kept, 'own' => $own, 'user_id' => $by->id];
-            $claim === null
-                ? (new ReportClaim())->forceFill([...$key, ...$values])->save()
-                : $claim->newQuery()->where($key)->update([...$values, 'evidence' => json_encode($kept), 'updated_at' => now()]);
+            $values = ['evidence' => json_encode($kept), 'own' => $own, 'user_id' => $by->id, 'updated_at' => now()];
+            $claim->newQuery()->where($key)->update($values);
             ($this->log)($report->review_id, $by, 'claim.set', 'Said what a claim of the report rests on', null, [
                 'claim' => $id,
                 'own' => $own,
                 'pieces' => count($kept),
             ]);
         });
+    }
+
+    /**
+     * @param  list<array<string, mixed>>  $before
+     * @param  list<array{kind: string, id: string}>  $adds
+     * @param  list<array{kind: string, id: string}>  $takesOff
+     * @return list<array<string, mixed>>
+     */
+    private function kept(Report $report, array $before, array $adds, array $takesOff): array
+    {
+        $stays = collect($before)->keyBy(ClaimEvidence::key(...))->forget(array_map(ClaimEvidence::key(...), $takesOff));
+        $found = (new ClaimEvidence($report->review))->now($adds);
+        // in the order in which they are given
+        $added = array_intersect_key([...array_flip(array_map(ClaimEvidence::key(...), $adds)), ...$found], $found);
+        $all = $stays->union($added);
+        if ($all->count() > self::MOST && $added !== []) {
+            throw new Refused('A claim rests on '.self::MOST.' pieces of evidence at most: take one off first.');
+        }
+
+        return array_values($all->all());
     }
 }

@@ -59,9 +59,7 @@ final readonly class SaveResult
                 throw new Refused('This row is of another publication, or of another coder.');
             }
             if ($seen !== null && $seen !== ($current->id ?? '')) {
-                throw new Refused(
-                    "{$current?->user->name} changed this row meanwhile. What stands now is shown; save again if yours should replace it.",
-                );
+                throw Refused::overtaken($by, $current?->user, 'changed this row', 'What stands now is shown.');
             }
             $current?->update(['superseded_at' => now()]);
             $result = Result::query()->create([

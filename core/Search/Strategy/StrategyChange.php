@@ -63,11 +63,17 @@ final readonly class StrategyChange
                 $strategy->withText(
                     $self->at($with),
                     self::text($with, 'text', true),
-                    isset($with['note'])
-                        ? mb_substr(self::text($with, 'note', true), 0, StrategyLine::LONGEST_NOTE)
-                        : null,
+                    isset($with['note']) ? self::note($with) : null,
                 ),
                 'Changed line #'.$self->at($with),
+            ],
+            'set-note' => [
+                $strategy->withText(
+                    $self->at($with),
+                    $strategy->line($self->at($with))->text ?? '',
+                    self::note($with),
+                ),
+                'Changed the note on line #'.$self->at($with),
             ],
             'add-line' => [
                 $strategy->withLineAt(
@@ -357,6 +363,12 @@ final readonly class StrategyChange
     private static function several(array $texts): string
     {
         return count($texts) === 1 ? '“'.mb_strimwidth($texts[0], 0, 60, '…').'”' : count($texts).' terms';
+    }
+
+    /** @param  array<string, mixed>  $with */
+    private static function note(array $with): string
+    {
+        return mb_substr(self::text($with, 'note', true), 0, StrategyLine::LONGEST_NOTE);
     }
 
     /** @param  array<string, mixed>  $with */

@@ -95,9 +95,25 @@ export class Exchange {
         this.timer = setTimeout(() => this.once(), delay);
     }
 
-    async once() {
-        if (this.busy) return;
-        this.busy = true;
+    get isOpen() {
+        return this.flying !== null || this.waiting.length > 0;
+    }
+
+    // whether all that was written here so far has arrived
+    async settle() {
+        do await this.once();
+        while (this.isOpen && !this.failures);
+        return !this.isOpen;
+    }
+
+    once() {
+        this.running ??= this.exchange().finally(() => {
+            this.running = null;
+        });
+        return this.running;
+    }
+
+    async exchange() {
         if (!this.flying && this.waiting.length) this.flying = this.load();
         try {
             const answer = await this.send('POST', this.url, {
@@ -113,7 +129,6 @@ export class Exchange {
             this.keep();
             this.handlers.failed(failure, this.isKept);
         }
-        this.busy = false;
         const pause = this.failures ? FAILED[Math.min(this.failures, FAILED.length) - 1] : this.others ? TOGETHER : ALONE;
         this.soon(this.waiting.length && !this.failures ? TOGETHER / 3 : pause);
     }

@@ -1,11 +1,11 @@
 import { Editor } from '@tiptap/core';
 import Collaboration from '@tiptap/extension-collaboration';
 import CollaborationCaret from '@tiptap/extension-collaboration-caret';
-import { Exchange } from './exchange';
-import * as tools from './outline';
-import { parts } from './parts';
-import { calm } from './paste';
-import { viewsOf } from './views';
+import { Exchange } from './exchange.js';
+import * as tools from './outline.js';
+import { parts } from './parts.js';
+import { calm } from './paste.js';
+import { viewsOf } from './views.js';
 
 // told apart by name first; the colour only helps
 const COLOURS = ['#17566b', '#7a4a00', '#5a3a7e', '#2f5f2a', '#7c2d3d', '#3d4f66'];

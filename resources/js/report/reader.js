@@ -1,7 +1,7 @@
 import { getSchema } from '@tiptap/core';
 import { prosemirrorJSONToYXmlFragment, yXmlFragmentToProseMirrorRootNode } from '@tiptap/y-tiptap';
 import * as Y from 'yjs';
-import { parts } from './parts';
+import { parts } from './parts.js';
 
 // Run by the server: from a document and its updates to what it says, or from what it says to a new document. One JSON
 // comes in, one goes out; what cannot be read at all ends it with the reason.

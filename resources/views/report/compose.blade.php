@@ -112,6 +112,7 @@
                 <div class="section" x-show="isClaim">
                     <p class="serif" x-text="claimWords"></p>
                     <p class="small says-warn" x-show="claimProblem" x-text="claimProblem"></p>
+                    <p class="small quiet" role="status" x-text="claimSaid"></p>
                     <ul class="evidence-list mt-2">
                         <template x-for="one in claimEvidence" x-bind:key="one.key">
                             <li><a class="evidence-quote" x-bind:href="one.url"><span class="serif" x-text="one.quoted"></span> <span

@@ -304,8 +304,28 @@ it('changes a strategy by name, or says why not', function (string $change, arra
         ['texts' => ['lamp', '#1 AND x']],
         ['lux', 'any(#1)', 'night', 'any(#3)', '#2 AND #4', 'lamp', '#6 AND x'],
     ],
+    ['set-note', ['line' => 'z', 'note' => 'why'], 'This line is gone'],
     ['fly', [], 'no change that can be made'],
 ]);
+
+it('changes a note without the text of its line, and a text without its note', function () {
+    $strategy = Strategy::fromArray(['lines' => [['id' => 'a', 'text' => 'lux', 'note' => 'Light']]]);
+    $apply = fn (Strategy $one, string $change, array $with): Strategy => StrategyChange::apply(
+        $one,
+        $change,
+        ['line' => 'a', ...$with],
+        fn (): string => 'new',
+    )[0];
+    $after = $apply($apply($strategy, 'set-line', ['text' => 'lamp*']), 'set-note', ['note' => str_repeat('why', 999)]);
+    expect($after->lines[0]->text)
+        ->toBe('lamp*')
+        ->and($after->lines[0]->note)
+        ->toBe(mb_substr(str_repeat('why', 999), 0, StrategyLine::LONGEST_NOTE))
+        ->and($apply($strategy, 'set-line', ['text' => 'lamp*'])->lines[0]->note)
+        ->toBe('Light')
+        ->and($apply($strategy, 'set-note', ['note' => ''])->lines[0]->note)
+        ->toBe('');
+});
 
 it('leaves what is fetched as it was when lines are combined', function (?string $named) {
     $strategy = Strategy::fromArray([

@@ -137,8 +137,8 @@ it('lets a claim rest on what was found, and says when that changes', function (
         ->and($found[0])->toMatchArray(['kind' => 'result', 'study' => 'Aster 2020', 'quote' => '7 of 86 made one']);
     $claim = str_repeat('c', 26);
     $set = fn (array $given): TestResponse => test()->putJson(textUrl($at, "/claims/{$claim}"), $given);
-    $set(['own' => false, 'evidence' => []])->assertJsonPath('problem', 'rests on nothing yet');
-    $set(['own' => false, 'evidence' => [['kind' => 'result', 'id' => $found[0]['id']], ['kind' => 'result', 'id' => str_repeat('0', 26)]]])
+    $set(['own' => false])->assertJsonPath('problem', 'rests on nothing yet');
+    $set(['adds' => [['kind' => 'result', 'id' => $found[0]['id']], ['kind' => 'result', 'id' => str_repeat('0', 26)]]])
         ->assertJsonPath('problem', '')
         ->assertJsonCount(1, 'evidence');
     $at->counts('Aster', 8, 86, 15, 85, []);
@@ -147,9 +147,33 @@ it('lets a claim rest on what was found, and says when that changes', function (
     $now = $this->getJson(textUrl($at, '/standing'))->json("claims.{$claim}");
     expect($now['problem'])->toContain('Aster 2020 says “Near misses: 70, 86, 15, 85” now');
     // as it was given is kept, until it is taken off
-    $set(['own' => true, 'evidence' => []])->assertJsonPath('own', true)->assertJsonPath('problem', '');
-    $this->actingAs($at->world->people['observer'])->putJson(textUrl($at, "/claims/{$claim}"), ['own' => true, 'evidence' => []])
-        ->assertForbidden();
+    $set(['own' => true, 'takes_off' => [['kind' => 'result', 'id' => $row]]])
+        ->assertJsonPath('own', true)
+        ->assertJsonPath('problem', '')
+        ->assertJsonCount(0, 'evidence');
+    $this->actingAs($at->world->people['observer'])->putJson(textUrl($at, "/claims/{$claim}"), ['own' => true])->assertForbidden();
+});
+
+it('keeps what each of two people puts to a claim, once, and refuses what nobody could follow', function () {
+    $at = begun();
+    $claim = str_repeat('c', 26);
+    $puts = fn (string $who, array $given): TestResponse => test()->actingAs($at->world->people[$who])
+        ->putJson(textUrl($at, "/claims/{$claim}"), $given);
+    [$first, $second] = array_map(
+        fn (string $row): array => ['kind' => 'result', 'id' => $row],
+        DB::table('standing_results')->orderBy('row_id')->limit(2)->pluck('row_id')->all(),
+    );
+    // neither page has seen what the other sent, and one press arrives twice
+    $puts('coder', ['adds' => [$first]])->assertJsonCount(1, 'evidence');
+    $puts('coder', ['adds' => [$first]])->assertJsonCount(1, 'evidence');
+    $puts('lead', ['adds' => [$second]])->assertJsonCount(2, 'evidence');
+    $puts('coder', ['own' => true])->assertJsonCount(2, 'evidence')->assertJsonPath('own', true);
+    $puts('lead', ['takes_off' => [$first]])->assertJsonCount(1, 'evidence')->assertJsonPath('own', true);
+    expect(DB::table('log_entries')->where('action', 'claim.set')->count())->toBe(4);
+    // all that a page of an older release believes the claim should rest on would take the rest away
+    $puts('coder', ['own' => false, 'evidence' => [$first]])->assertUnprocessable();
+    $many = array_map(fn (int $i): array => ['kind' => 'result', 'id' => "row {$i}"], range(1, 41));
+    $puts('coder', ['adds' => $many])->assertUnprocessable();
 });
 
 it('keeps versions by name, with blocks and claims as they were', function () {
@@ -193,7 +217,7 @@ function file(AtSynthesis $at, string $format): string
     $claim = str_repeat('c', 26);
     $row = DB::table('standing_results')->where('publication_id', $aster)->value('row_id');
     test()->actingAs($at->world->people['coder'])
-        ->putJson(textUrl($at, "/claims/{$claim}"), ['own' => false, 'evidence' => [['kind' => 'result', 'id' => $row]]])
+        ->putJson(textUrl($at, "/claims/{$claim}"), ['adds' => [['kind' => 'result', 'id' => $row]]])
         ->assertOk();
     exchange($at, 'coder', ['update' => ReportReader::make(['type' => 'doc', 'content' => [['type' => 'paragraph', 'content' => [
         ['type' => 'text', 'text' => 'Errors fell <b>', 'marks' => [['type' => 'claim', 'attrs' => ['id' => $claim]]]],
@@ -289,7 +313,7 @@ it('lets a claim rest on a decision, and says which of its numbers stand in noth
     $found = $this->getJson(textUrl($at, '/evidence?q=').rawurlencode('Aster included'))->assertOk()->json('found');
     expect($found[0]['kind'])->toBe('decision')->and($found[0]['says'])->toContain('included');
     $row = DB::table('standing_results')->where('publication_id', $at->world->publication('Lamps of Aster')->id)->value('row_id');
-    $rests = fn (array ...$on) => $this->putJson(textUrl($at, "/claims/{$claim}"), ['own' => false, 'evidence' => $on])->assertOk();
+    $rests = fn (array ...$on) => $this->putJson(textUrl($at, "/claims/{$claim}"), ['adds' => $on])->assertOk();
     $decision = ['kind' => 'decision', 'id' => $found[0]['id']];
     app(ReadReport::class)->execute(Report::query()->sole());
     $rests($decision, ['kind' => 'result', 'id' => $row])->assertJsonPath('problem', 'says 68, which stands in nothing that it rests on');

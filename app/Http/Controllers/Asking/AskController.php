@@ -76,7 +76,7 @@ final class AskController extends Controller
         }
         $id = strtolower((string) Str::ulid());
         $evidence = ['kind' => (string) $piece['evidence']['kind'], 'id' => (string) $piece['evidence']['id']];
-        $set->execute($this->me($request), $report, $id, [$evidence], false);
+        $set->execute($this->me($request), $report, $id, [$evidence]);
         $words = trim((string) ($piece['says'] === '' ? $piece['quote'] : "{$piece['says']} ({$piece['study']})"));
 
         return redirect()->to(route('report.text', $review).'#claim-'.$id.'-'.rawurlencode(mb_substr($words, 0, 300)));

@@ -15,6 +15,7 @@ use App\Files\Out\ReportDownload;
 use App\Files\Out\TextDownload;
 use App\Http\Controllers\Controller;
 use App\Http\Input;
+use App\Http\Requests\Report\ClaimRequest;
 use App\Models\Report;
 use App\Models\ReportVersion;
 use App\Models\Review;
@@ -194,20 +195,10 @@ final class ComposerController extends Controller
         return response()->json(['found' => (new ClaimEvidence($review))->search(Input::text($request, 'q'))]);
     }
 
-    public function claim(Request $request, Review $review, string $claim, SetClaim $set): JsonResponse
+    public function claim(ClaimRequest $request, Review $review, string $claim, SetClaim $set): JsonResponse
     {
-        $given = $request->validate([
-            'own' => ['required', 'boolean'],
-            'evidence' => ['present', 'array', 'max:40'],
-            'evidence.*.kind' => ['required', 'in:answer,passage,result,decision,scouted'],
-            'evidence.*.id' => ['required', 'string', 'max:90'],
-        ]);
         $report = Report::of($review)->firstOrFail();
-        $evidence = array_map(
-            fn (array $one): array => ['kind' => (string) $one['kind'], 'id' => (string) $one['id']],
-            array_values($given['evidence']),
-        );
-        $set->execute($this->me($request), $report, $claim, $evidence, (bool) $given['own']);
+        $set->execute($this->me($request), $report, $claim, $request->adds(), $request->takesOff(), $request->own());
 
         return response()->json(ClaimChecks::of($review, $report)[$claim]);
     }

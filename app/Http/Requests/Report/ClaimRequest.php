@@ -1,0 +1,66 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests\Report;
+
+use Illuminate\Foundation\Http\FormRequest;
+
+/** What is put to a claim, what is taken off, and whether it is the authors' own. */
+final class ClaimRequest extends FormRequest
+{
+    /** @return array<string, mixed> */
+    public function rules(): array
+    {
+        return [
+            'own' => ['sometimes', 'boolean'],
+            // pages of an older release sent all that a claim should rest on
+            'evidence' => ['missing'],
+            ...$this->pieceRules('adds'),
+            ...$this->pieceRules('takes_off'),
+        ];
+    }
+
+    /** @return array<string, string> */
+    public function messages(): array
+    {
+        return ['evidence.missing' => 'This page is of an older release. Load it again; what you wrote is kept on this machine.'];
+    }
+
+    /** @return list<array{kind: string, id: string}> */
+    public function adds(): array
+    {
+        return $this->pieces('adds');
+    }
+
+    /** @return list<array{kind: string, id: string}> */
+    public function takesOff(): array
+    {
+        return $this->pieces('takes_off');
+    }
+
+    /** Null where the page does not say. */
+    public function own(): ?bool
+    {
+        return $this->has('own') ? $this->boolean('own') : null;
+    }
+
+    /** @return array<string, list<string>> */
+    private function pieceRules(string $field): array
+    {
+        return [
+            $field => ['sometimes', 'array', 'max:40'],
+            "{$field}.*.kind" => ['required', 'in:answer,passage,result,decision,scouted'],
+            "{$field}.*.id" => ['required', 'string', 'max:90'],
+        ];
+    }
+
+    /** @return list<array{kind: string, id: string}> */
+    private function pieces(string $field): array
+    {
+        return array_map(
+            fn (array $one): array => ['kind' => (string) $one['kind'], 'id' => (string) $one['id']],
+            array_values((array) $this->validated($field, [])),
+        );
+    }
+}
