@@ -64,13 +64,15 @@ final readonly class SetClaim
     {
         $stays = collect($before)->keyBy(ClaimEvidence::key(...))->forget(array_map(ClaimEvidence::key(...), $takesOff));
         $found = (new ClaimEvidence($report->review))->now($adds);
-        // in the order in which they are given
-        $added = array_intersect_key([...array_flip(array_map(ClaimEvidence::key(...), $adds)), ...$found], $found);
-        $all = $stays->union($added);
-        if ($all->count() > self::MOST && $added !== []) {
+        $all = $stays->all();
+        foreach ($adds as $one) {
+            $key = ClaimEvidence::key($one);
+            $all += isset($found[$key]) ? [$key => $found[$key]] : [];
+        }
+        if (count($all) > self::MOST && $found !== []) {
             throw new Refused('A claim rests on '.self::MOST.' pieces of evidence at most: take one off first.');
         }
 
-        return array_values($all->all());
+        return array_values($all);
     }
 }
