@@ -90,7 +90,7 @@ const answers = () => ({
             this.refusals[id] = entry.body;
         }
         this.goTo(id);
-        this.problem = failure.status === 409 ? `${failure.message} “Use mine” puts yours in its place.` : failure.message;
+        this.problem = failure.status === 409 ? `${failure.message} Yours is not saved.` : failure.message;
     },
     savedWords(waiting, failing) {
         if (waiting > 0) return failing ? `${waiting} not sent yet` : 'Saving …';

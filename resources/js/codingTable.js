@@ -236,7 +236,8 @@ export default () => ({
             return;
         }
         this.isEdited = true;
-        this.problem = `${failure.message} ${this.cell.label}: ${this.cell.says} Save again to put yours in its place.`;
+        const stands = says(this.full.answer) ? `It is “${this.full.answer.shown}”. ` : '';
+        this.problem = `${failure.message} ${stands}Save again to put yours in its place.`;
         this.$nextTick(() => this.giveBack(given));
     },
     giveBack(given) {

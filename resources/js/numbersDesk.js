@@ -319,7 +319,7 @@ export default () => ({
         }
         Object.assign(this, { pass: 'numbers', at: '' });
         this.goToRow(id);
-        this.numbersProblem = failure.status === 409 ? `${failure.message} “Use mine” puts yours in its place.` : failure.message;
+        this.numbersProblem = failure.status === 409 ? `${failure.message} Yours is not saved.` : failure.message;
     },
     useRefusedRow() {
         const mine = this.refusedRows[this.atRow];

@@ -64,7 +64,7 @@ test('a row that somebody else changed is shown as it stands, and mine is used o
     await typed(desk, '41');
     assert.deepEqual(
         [desk.row.given.n1, desk.numbersProblem, desk.isRowRefused, server.puts],
-        ['50', 'Tunde Adeyinka changed this row meanwhile. “Use mine” puts yours in its place.', true, []],
+        ['50', 'Tunde Adeyinka changed this row meanwhile. Yours is not saved.', true, []],
     );
     desk.useRefusedRow();
     await rests();
