@@ -6,8 +6,8 @@ namespace WaryHeron\Core\Bibliography;
 
 /**
  * A date of publication as sources write it: "2004", "2004-04-25", "2004/04/25//", "2004 Apr 25", "25 April 2004",
- * ranges ("1988/1994", "2004 Mar-Apr"), seasons, approximate and uncertain dates ("1723~", "2009?"), and years before
- * the common era ("-0044").
+ * ranges ("1988/1994", "2004 Mar-Apr"), decades and centuries ("199X", "19XX"), seasons, approximate and uncertain dates
+ * ("1723~", "2009?"), and years before the common era ("-0044").
  *
  * Source: ISO 8601-2:2019 (extended date and time), levels 0 and 1, and the habits of RIS and of indexes.
  */
@@ -48,7 +48,8 @@ final readonly class IssuedDate
     /** Null where the text is not written in one of these ways. */
     public static function read(string $text): ?self
     {
-        $plain = (string) preg_replace('/[~?%]/', '', trim($text), -1, $marks);
+        $bare = trim($text, " \t\n[]()");
+        $plain = (string) preg_replace('/[~?%]|^(?:c\.|ca\b\.?|circa\b|about\b)\s*/i', '', $bare, -1, $marks);
         foreach ([self::range($plain), self::single($plain)] as $parts) {
             if ($parts !== null) {
                 return new self($parts, $marks > 0);
@@ -97,6 +98,9 @@ final readonly class IssuedDate
             $to = self::single($ends[2] ?? '');
 
             return $from === null ? null : [...$from, ...$to ?? []];
+        }
+        if (preg_match('/^\d{2}(?:\d[Xu]|XX|uu)$/', $text) === 1) {
+            return [[(int) strtr($text, 'Xu', '00')], [(int) strtr($text, 'Xu', '99')]];
         }
         if (preg_match('/^(\d{4})\s+([A-Za-z]{3})[a-z]*\s*[-–\/]\s*([A-Za-z]{3})[a-z]*$/u', $text, $months) === 1) {
             $ends = [self::MONTHS[strtolower($months[2])] ?? null, self::MONTHS[strtolower($months[3])] ?? null];

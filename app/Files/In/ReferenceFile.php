@@ -9,6 +9,7 @@ use WaryHeron\Core\Bibliography\Format\Formats;
 use WaryHeron\Core\Bibliography\Format\Reading;
 use WaryHeron\Core\Bibliography\Format\ReferenceReader;
 use WaryHeron\Core\Bibliography\Format\Table\Columns;
+use WaryHeron\Core\Bibliography\Format\Table\HeadingRow;
 use WaryHeron\Core\Bibliography\Format\Table\TableReader;
 use WaryHeron\Core\Bibliography\Format\UnreadableRecord;
 use WaryHeron\Core\Bibliography\Format\UnusableFile;
@@ -55,7 +56,7 @@ final class ReferenceFile
     public function records(): \Generator
     {
         if ($this->format === 'xlsx') {
-            yield from (new TableReader($this->columns))->references(Workbook::rows($this->path));
+            yield from (new TableReader($this->columns))->references($this->sheet());
 
             return;
         }
@@ -77,7 +78,7 @@ final class ReferenceFile
             return (new CsvReader($this->delimiter))->preview($this->stream(), $rows, $this->reading);
         }
         $shown = [];
-        foreach (Workbook::rows($this->path) as $cells) {
+        foreach ($this->sheet() as $cells) {
             if (implode('', $cells) !== '') {
                 $shown[] = $cells;
             }
@@ -87,6 +88,12 @@ final class ReferenceFile
         }
 
         return $shown;
+    }
+
+    /** @return \Generator<int, list<string>> */
+    private function sheet(): \Generator
+    {
+        return HeadingRow::on(Workbook::rows($this->path), $this->reading);
     }
 
     private function reader(): ReferenceReader

@@ -94,8 +94,7 @@ final readonly class TablePreview
     {
         $beginning = TextEncoding::beginning((string) file_get_contents($path, false, null, 0, 20_000));
 
-        return (new CsvReader())->delimiterOf((string) strtok($beginning, "\r\n")) ??
-            (CsvReader::delimiterByShape($beginning) ?? ',');
+        return (new CsvReader())->delimiterIn($beginning) ?? ',';
     }
 
     public static function delimiter(string $given): ?string

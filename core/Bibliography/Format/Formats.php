@@ -81,7 +81,7 @@ final class Formats
             throw UnusableFile::isBinary();
         }
         $text = mb_scrub($text, 'UTF-8');
-        if (preg_match('/^\s*<(?:\?xml[^>]*>\s*)?(?:<!--.*?-->\s*)*<?!(?:DOCTYPE|ENTITY)/is', $text) === 1) {
+        if (preg_match('/^\s*<(?:\?xml[^>]*>\s*)?(?:<!--.*?-->\s*)*<?!(?:DOCTYPE[^>]*\[|ENTITY)/is', $text) === 1) {
             throw UnusableFile::declaresEntities();
         }
         foreach (self::readers() as $name => $reader) {

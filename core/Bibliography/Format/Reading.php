@@ -7,15 +7,32 @@ namespace WaryHeron\Core\Bibliography\Format;
 /** What is asked of, and found out by, the reading of one file. */
 final class Reading
 {
+    /** So many texts outside of records are named. */
+    private const SHOWN = 3;
+
     /** The encoding the file turned out to be in; US-ASCII as long as nothing said otherwise. */
     public string $found = 'US-ASCII';
 
     /** Lines whose letters had been encoded twice, and were mended. */
     public int $mended = 0;
 
+    /** @var array<int, string> the beginning of what stands outside of any record, by its first line */
+    private array $outside = [];
+
+    private int $outsides = 0;
+
     /** @param  ?string  $encoding  one of TextEncoding::KNOWN, or null to find out */
     public function __construct(public readonly ?string $encoding = null)
     {
+    }
+
+    /** Text before, between or after the records, of which none is lost: headings of an export, a count, a footer. */
+    public function leaveOut(int $line, string $text): void
+    {
+        $this->outsides++;
+        if (count($this->outside) < self::SHOWN) {
+            $this->outside[$line] = mb_strimwidth(trim($text), 0, 40, '…');
+        }
     }
 
     /** What a person should know of how the text was read; empty where there is nothing to say. */
@@ -32,6 +49,21 @@ final class Reading
                 ($this->mended === 1 ? ' line.' : ' lines.');
         }
 
+        if ($this->outsides > 0) {
+            $remarks[] = 'Text outside of any record was left out: '.$this->leftOut().'.';
+        }
+
         return implode(' ', $remarks);
+    }
+
+    private function leftOut(): string
+    {
+        $named = [];
+        foreach ($this->outside as $line => $text) {
+            $named[] = 'line '.number_format($line)." (“{$text}”)";
+        }
+        $more = $this->outsides - count($named);
+
+        return implode(', ', $named).($more > 0 ? ' and '.number_format($more).' more' : '');
     }
 }

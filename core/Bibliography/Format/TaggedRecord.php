@@ -41,10 +41,16 @@ final class TaggedRecord
         }
     }
 
-    public function continue(string $text): void
+    /** @param  list<string>  $oneALine  tags below which it is another value */
+    public function continue(string $text, array $oneALine = []): void
     {
         $last = $this->count - 1;
         if ($text !== '' && $last >= 0 && ! $this->tooLarge) {
+            if (in_array($this->fields[$last][0], $oneALine, true)) {
+                $this->add($this->fields[$last][0], $text);
+
+                return;
+            }
             $this->fields[$last][1] = $this->fields[$last][1] === '' ? $text : "{$this->fields[$last][1]} {$text}";
         }
     }
@@ -52,6 +58,12 @@ final class TaggedRecord
     public function has(string $tag): bool
     {
         return isset($this->places[$tag]);
+    }
+
+    /** Whether nothing else was said. */
+    public function isOnly(string $tag): bool
+    {
+        return array_keys($this->places) === [$tag] && ! $this->tooLarge;
     }
 
     /** The first value under this tag, which stays there. */

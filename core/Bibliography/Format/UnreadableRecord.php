@@ -32,11 +32,6 @@ final readonly class UnreadableRecord
             );
     }
 
-    public static function strayText(int $line, string $text, string $start): self
-    {
-        return new self($line, "This text stands outside any record: a record starts with {$start}.", $text);
-    }
-
     public static function tooLarge(int $line, string $text): self
     {
         return new self(

@@ -174,13 +174,6 @@ it('goes on after a bad record, and says where it is', function (
         'no title',
         2,
     ],
-    'ris with stray text' => [
-        'ris',
-        "TY  - JOUR\nTI  - A\nER  - \nnothing of that kind\nTY  - JOUR\nTI  - C\nER  - \n",
-        4,
-        'outside',
-        2,
-    ],
     'nbib without title' => ['nbib', "PMID- 1\nTI  - A\n\nPMID- 2\nDP  - 2001\n\nPMID- 3\nTI  - C\n", 4, 'no title', 2],
     'bibtex never closed' => [
         'bibtex',

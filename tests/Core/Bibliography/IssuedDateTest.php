@@ -37,7 +37,14 @@ it('reads dates as sources write them', function (string $text, ?array $parts, b
     ['2004-13', null, false],
     ['2004-04-40', null, false],
     ['', null, false],
-    ['199X', null, false],
+    ['199X', [[1990], [1999]], false],
+    ['18uu', [[1800], [1899]], false],
+    ['1XXX', null, false],
+    ['c. 1890', [[1890]], true],
+    ['circa 1890', [[1890]], true],
+    ['[ca. 1890]', [[1890]], true],
+    ['(2004)', [[2004]], false],
+    ['cats', null, false],
     ['20044', null, false],
 ]);
 

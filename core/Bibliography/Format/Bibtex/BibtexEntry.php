@@ -133,7 +133,7 @@ final class BibtexEntry
             $at += strspn($text, " \t\r\n", $at);
             $sign = $text[$at] ?? '';
             if ($sign === '{' || $sign === '"') {
-                $end = self::closing($text, $at);
+                $end = self::end($text, $at);
                 if ($end === null) {
                     throw new \InvalidArgumentException("The value of “{$field}” does not end.");
                 }
@@ -160,6 +160,33 @@ final class BibtexEntry
         } while ($more);
 
         return $value;
+    }
+
+    /** Where a value ends; one that holds the beginning of another field, on a line of its own, has a brace too much. */
+    private static function end(string $text, int $from): ?int
+    {
+        $end = self::closing($text, $from);
+        $isLong = $end !== null && strpbrk(substr($text, $from, $end - $from), '=') !== false;
+        $another = '/(?<!\\\\)\}\s*,\s*\n\s*[A-Za-z_][\w-]*\s*=\s*["{\d]/';
+
+        return $end === null || ($isLong && preg_match($another, substr($text, $from, $end - $from)) === 1)
+            ? self::likelyEnd($text, $from)
+            : $end;
+    }
+
+    /** Where a value ends whose braces do not pair: at the sign that another field, or the end of the entry, follows. */
+    private static function likelyEnd(string $text, int $from): ?int
+    {
+        $close = $text[$from] === '"' ? '"' : '}';
+        $found = preg_match(
+            '/'.$close.'(?=\s*,\s*[A-Za-z_][\w:-]*\s*=\s*["{\w]|\s*,?\s*[})]\s*$)/',
+            $text,
+            $end,
+            PREG_OFFSET_CAPTURE,
+            $from + 1,
+        );
+
+        return $found === 1 ? $end[0][1] : null;
     }
 
     /** Where the brace or quote that opens at $from closes. */

@@ -12,14 +12,18 @@ use WaryHeron\Core\Bibliography\Name;
  */
 final class BibtexNames
 {
+    /** "A.", "A. B.", "A.-B." or "AB". */
+    private const INITIALS = '/^(?:\p{Lu}[.\s-]*){1,4}$/u';
+
     /** @return list<Name> */
     public static function read(string $list): array
     {
         $names = [];
-        foreach (self::split($list, '/\G\s+and\s+/i') as $text) {
+        // some part names by semicolons, which are no letters' entities
+        foreach (self::split($list, '/\G(?:\s+and\s+|\s*;\s+)/i') as $text) {
             $text = trim($text);
             if ($text !== '' && strtolower($text) !== 'others') {
-                $names[] = self::name($text);
+                $names = [...$names, ...self::names($text)];
             } elseif ($text !== '') {
                 $names[] = new Name('et al.');
             }
@@ -49,7 +53,7 @@ final class BibtexNames
                 if ($name->given === '' && $name->suffix === '') {
                     return $name->family === 'et al.' ? 'others' : "{{$family}}";
                 }
-                $protected = fn (string $part): string => preg_match('/,|\sand\s/i', $part) === 1 ? "{{$part}}" : $part;
+                $protected = fn (string $part): string => preg_match('/,|;\s|\sand\s/i', $part) === 1 ? "{{$part}}" : $part;
                 $parts =
                     $name->suffix === ''
                         ? [$family, Latex::encoded($name->given)]
@@ -58,6 +62,35 @@ final class BibtexNames
                 return implode(', ', array_map($protected, $parts));
             }, $names),
         );
+    }
+
+    /**
+     * One name, or several that only commas part: "Kolbe, A., Ito, K." and "Anna Kolbe, Ken Ito, Mo Ude".
+     *
+     * @return list<Name>
+     */
+    private static function names(string $text): array
+    {
+        if (substr_count($text, ',') < 2) {
+            return [self::name($text)];
+        }
+        $parts = array_map(trim(...), self::split($text, '/\G\s*,\s*/'));
+        $are = fn (string $pattern, array $some): bool => count(preg_grep($pattern, $some) ?: []) === count($some);
+        $every = fn (int $from): array => array_values(
+            array_filter($parts, fn (int $at): bool => $at % 2 === $from, ARRAY_FILTER_USE_KEY),
+        );
+        if (count($parts) > 3 && count($parts) % 2 === 0 && $are(self::INITIALS, $every(1))) {
+            return array_map(
+                fn (string $family, string $given): Name => new Name(self::plain($family), self::plain($given)),
+                $every(0),
+                $every(1),
+            );
+        }
+        if (count($parts) > 2 && $are('/^[^=]*\S\s+\S[^=]*$/', $parts)) {
+            return array_map(self::name(...), $parts);
+        }
+
+        return [self::name($text)];
     }
 
     private static function name(string $text): Name
@@ -70,7 +103,7 @@ final class BibtexNames
             return self::byParts($parts);
         }
         if (count($parts) >= 3) {
-            return new Name($parts[0], $parts[2], $parts[1]);
+            return new Name($parts[0], implode(', ', array_slice($parts, 2)), $parts[1]);
         }
         if (count($parts) === 2) {
             return new Name($parts[0], $parts[1]);
@@ -135,7 +168,7 @@ final class BibtexNames
             $depth += $sign === '{' ? 1 : ($sign === '}' ? -1 : 0);
             if (
                 $depth <= 0 &&
-                ($sign === ',' || $sign === '~' || ctype_space($sign)) &&
+                ($sign === ',' || $sign === ';' || $sign === '~' || ctype_space($sign)) &&
                 preg_match($separator, $text, $found, 0, $at) === 1
             ) {
                 $parts[] = '';

@@ -49,7 +49,8 @@ final class BibtexReader implements RecognisesItself, ReferenceReader
         foreach ((new BibtexBlocks())->of(Lines::of($stream, $reading)) as $line => $text) {
             $anything = true;
             $kind = preg_match('/^@\s*('.BibtexEntry::TYPE.')/', $text, $found) === 1 ? strtolower($found[1]) : '';
-            if ($kind === 'comment' || $kind === 'preamble') {
+            // a set is no work: it names others of the file
+            if (in_array($kind, ['comment', 'preamble', 'set'], true)) {
                 continue;
             }
             if (strlen($text) > self::LARGEST_RECORD) {

@@ -85,6 +85,10 @@ final class Latex
         'Phi' => 'Φ',
         'Psi' => 'Ψ',
         'Omega' => 'Ω',
+        'TeX' => 'TeX',
+        'LaTeX' => 'LaTeX',
+        'LaTeXe' => 'LaTeX2e',
+        'BibTeX' => 'BibTeX',
         'textendash' => '–',
         'textemdash' => '—',
         'textbackslash' => '\\',
@@ -153,11 +157,22 @@ final class Latex
         if (strpbrk($latex, "\\{}~\$-`'") === false) {
             return $latex;
         }
-        $text = (string) preg_replace_callback(self::PIECE, self::piece(...), $latex);
+        $text = (string) preg_replace_callback(self::PIECE, self::piece(...), self::withoutLinks($latex));
 
         $composed = \Normalizer::normalize($text, \Normalizer::FORM_C);
 
         return is_string($composed) ? $composed : '';
+    }
+
+    /** Where a link leads is no text; a note stands beside what it is on. */
+    private static function withoutLinks(string $latex): string
+    {
+        if (preg_match('/\\\\(?:href|footnote|thanks)/', $latex) !== 1) {
+            return $latex;
+        }
+        $patterns = ['/\\\\href\s*\{[^{}]*\}/', '/\s*\\\\(?:footnote|thanks)\s*\{([^{}]*)\}/'];
+
+        return preg_replace($patterns, ['', ' ($1)'], $latex) ?? $latex;
     }
 
     /** The same text with every sign escaped that LaTeX would act on; decoded() gives it back. */

@@ -83,7 +83,7 @@ final class CslJsonReader implements RecognisesItself, ReferenceReader
 
                 continue;
             }
-            $item = json_decode($text, true, self::DEPTH, JSON_INVALID_UTF8_SUBSTITUTE | JSON_BIGINT_AS_STRING);
+            $item = self::decoded($text) ?? self::decoded(self::withoutLastCommas($text));
             if (! is_array($item)) {
                 yield UnreadableRecord::broken(
                     $line,
@@ -157,6 +157,17 @@ final class CslJsonReader implements RecognisesItself, ReferenceReader
         }
     }
 
+    private static function decoded(string $text): mixed
+    {
+        return json_decode($text, true, self::DEPTH, JSON_INVALID_UTF8_SUBSTITUTE | JSON_BIGINT_AS_STRING);
+    }
+
+    /** A comma behind the last of a list, as hands write it, means nothing. */
+    private static function withoutLastCommas(string $text): string
+    {
+        return preg_replace('/("(?:\\\\.|[^"\\\\])*+")|,(?=\s*[}\]])/s', '$1', $text) ?? $text;
+    }
+
     /** Whether an object that begins so holds items under names of its own, as a list or each under its key. */
     private static function wraps(string $beginning): bool
     {
@@ -181,7 +192,7 @@ final class CslJsonReader implements RecognisesItself, ReferenceReader
         };
         $title = $take('title');
         $custom = is_array($item['custom'] ?? null) ? $item['custom'] : [];
-        $issued = is_array($item['issued'] ?? null) ? $item['issued'] : ['raw' => $take('issued')];
+        $issued = $this->issued($item) ?? ['raw' => $take('issued')];
         [$date, $year] = $this->date($issued);
         $people = function (string $role) use (&$item): array {
             $names = is_string($item[$role] ?? null) ? explode(';', $item[$role]) : $item[$role] ?? [];
@@ -225,9 +236,14 @@ final class CslJsonReader implements RecognisesItself, ReferenceReader
             'edition' => $take('edition'),
             'partTitle' => $take('volume-title'),
         ];
-        $keywords = Keywords::split($take('keyword'));
+        $keywords = is_array($item['subject'] ?? null)
+            ? array_values(array_filter($item['subject'], is_string(...)))
+            : Keywords::split($take('keyword', 'keywords', 'subject'));
+        if (is_array($item['subject'] ?? null)) {
+            unset($item['subject']);
+        }
         $extra =
-            $type === CslTypes::written($known) || CslTypes::isSaid($type, $custom['fields'] ?? [])
+            $type === '' || $type === CslTypes::written($known) || CslTypes::isSaid($type, $custom['fields'] ?? [])
                 ? []
                 : [['type', $type]];
         $kept = [];
@@ -278,13 +294,35 @@ final class CslJsonReader implements RecognisesItself, ReferenceReader
     }
 
     /**
+     * When it came out, or else when it was printed or put online, as registers of identifiers say it.
+     *
+     * @param  array<mixed>  $item
+     * @return ?array<mixed>
+     */
+    private function issued(array &$item): ?array
+    {
+        foreach (['issued', 'published', 'published-print', 'published-online'] as $name) {
+            if (is_array($item[$name] ?? null)) {
+                $issued = $item[$name];
+                unset($item[$name]);
+
+                return $issued;
+            }
+        }
+
+        return null;
+    }
+
+    /**
      * @param  array<mixed>  $issued
      * @return array{string, ?int}
      */
     private function date(array $issued): array
     {
         $parts = [];
-        $dates = is_array($issued['date-parts'] ?? null) ? $issued['date-parts'] : [];
+        $dates = is_array($issued['date-parts'] ?? null)
+            ? $issued['date-parts']
+            : [[$issued['year'] ?? null, $issued['month'] ?? null, $issued['day'] ?? null]];
         foreach (array_slice(is_scalar($dates[0] ?? null) ? [$dates] : $dates, 0, 2) as $part) {
             $parts[] = array_map(
                 intval(...),

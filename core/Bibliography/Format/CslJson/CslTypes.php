@@ -32,6 +32,25 @@ final class CslTypes
         'dataset' => PublicationType::RegisterEntry,
     ];
 
+    /** As the registers of identifiers, which give references as JSON, call the same. */
+    private const AGENCIES = [
+        'journal-article' => 'article-journal',
+        'book-chapter' => 'chapter',
+        'book-section' => 'chapter',
+        'book-part' => 'chapter',
+        'reference-entry' => 'entry',
+        'proceedings-article' => 'paper-conference',
+        'conference-paper' => 'paper-conference',
+        'monograph' => 'book',
+        'edited-book' => 'book',
+        'reference-book' => 'book',
+        'proceedings' => 'book',
+        'dissertation' => 'thesis',
+        'posted-content' => 'article',
+        'preprint' => 'article',
+        'report-component' => 'report',
+    ];
+
     private const OTHERS = [
         'bill',
         'broadcast',
@@ -118,7 +137,9 @@ final class CslTypes
 
     public static function type(string $type): PublicationType
     {
-        return self::TYPES[$type] ?? PublicationType::Other;
+        $name = strtr(strtolower($type), '_ ', '--');
+
+        return self::TYPES[$type] ?? self::TYPES[$name] ?? self::TYPES[self::AGENCIES[$name] ?? ''] ?? PublicationType::Other;
     }
 
     public static function written(PublicationType $type): string

@@ -9,6 +9,7 @@ use WaryHeron\Core\Bibliography\Format\Reading;
 use WaryHeron\Core\Bibliography\Format\RecognisesItself;
 use WaryHeron\Core\Bibliography\Format\ReferenceReader;
 use WaryHeron\Core\Bibliography\Format\Table\Columns;
+use WaryHeron\Core\Bibliography\Format\Table\HeadingRow;
 use WaryHeron\Core\Bibliography\Format\Table\TableReader;
 use WaryHeron\Core\Bibliography\Format\UnreadableRecord;
 
@@ -20,6 +21,8 @@ final class CsvReader implements RecognisesItself, ReferenceReader
     /** Above the largest record: a quote that nobody closed is noticed before memory is. */
     private const LONGEST_ROW = 4_194_304;
 
+    private const LONGEST_HEADING = 20_000;
+
     /** @param  ?Columns  $columns  null to guess from the headings */
     public function __construct(
         private readonly ?string $delimiter = null,
@@ -29,11 +32,22 @@ final class CsvReader implements RecognisesItself, ReferenceReader
 
     public function recognises(string $beginning): bool
     {
-        $head = strtok(ltrim((string) preg_replace('/^\s*sep=.\R/', '', $beginning)), "\r\n");
+        return $this->delimiterIn($beginning) !== null;
+    }
 
-        return $head !== false &&
-            strlen($head) < 20_000 &&
-            ($this->delimiterOf($head) !== null || self::delimiterByShape($beginning) !== null);
+    /** What parts the cells of a table that begins so; null where it is none. */
+    public function delimiterIn(string $beginning): ?string
+    {
+        $lines = preg_split('/\R/', substr((string) preg_replace('/^\s*sep=.\R/', '', $beginning), 0, 60_000)) ?: [];
+        $lines = array_values(array_filter($lines, fn (string $line): bool => trim($line) !== ''));
+        foreach (array_slice($lines, 0, HeadingRow::LOWEST) as $line) {
+            $delimiter = strlen($line) < self::LONGEST_HEADING ? $this->delimiterOf($line) : null;
+            if ($delimiter !== null) {
+                return $delimiter;
+            }
+        }
+
+        return strlen($lines[0] ?? '') < self::LONGEST_HEADING ? self::delimiterByShape($beginning) : null;
     }
 
     /** The delimiter that parts the first lines into the same number of cells, three or more; null where none does. */
@@ -129,13 +143,8 @@ final class CsvReader implements RecognisesItself, ReferenceReader
         $row = '';
         $start = 0;
         $open = false;
-        foreach (Lines::of($stream, $reading) as $number => $line) {
-            if ($delimiter === null) {
-                if (trim($line) === '' || preg_match('/^sep=(.)$/', trim($line), $said) === 1) {
-                    continue;
-                }
-                $delimiter = $this->delimiterOf($line) ?? self::likeliest($line);
-            }
+        foreach ($this->fromHeading(Lines::of($stream, $reading), $reading) as $number => $line) {
+            $delimiter ??= $this->delimiterOf($line) ?? self::likeliest($line);
             if (! $open && ! str_contains($line, '"')) {
                 yield $number => explode($delimiter === '' ? ',' : $delimiter, $line);
 
@@ -159,6 +168,52 @@ final class CsvReader implements RecognisesItself, ReferenceReader
         }
         if ($open) {
             yield from $this->afterUnclosed($row, $start, $delimiter ?? ',', $unclosed);
+        }
+    }
+
+    /**
+     * The lines from the heading row on. What stands above it, as some write the name of an export there, is left out;
+     * where no row has headings that are known, the first is taken for them.
+     *
+     * @param  iterable<int, string>  $lines
+     * @return \Generator<int, string>
+     */
+    private function fromHeading(iterable $lines, Reading $reading): \Generator
+    {
+        $above = [];
+        $isFound = false;
+        foreach ($lines as $number => $line) {
+            if (! $isFound) {
+                if (trim($line) === '' || preg_match('/^sep=.$/', trim($line)) === 1) {
+                    continue;
+                }
+                $isHeading = $this->delimiterOf($line) !== null;
+                if (! $isHeading && count($above) < HeadingRow::LOWEST - 1) {
+                    $above[] = [$number, $line];
+
+                    continue;
+                }
+                $isFound = true;
+                if ($isHeading && $above !== []) {
+                    $reading->leaveOut(...$above[0]);
+                    $above = [];
+                }
+                yield from self::numbered($above);
+                $above = [];
+            }
+            yield $number => $line;
+        }
+        yield from self::numbered($above);
+    }
+
+    /**
+     * @param  list<array{int, string}>  $lines
+     * @return \Generator<int, string>
+     */
+    private static function numbered(array $lines): \Generator
+    {
+        foreach ($lines as [$number, $line]) {
+            yield $number => $line;
         }
     }
 

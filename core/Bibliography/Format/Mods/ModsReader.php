@@ -10,6 +10,7 @@ use WaryHeron\Core\Bibliography\Doi;
 use WaryHeron\Core\Bibliography\Format\UnreadableRecord;
 use WaryHeron\Core\Bibliography\IssuedDate;
 use WaryHeron\Core\Bibliography\Name;
+use WaryHeron\Core\Bibliography\Pages;
 use WaryHeron\Core\Bibliography\PublicationType;
 use WaryHeron\Core\Bibliography\Reference;
 
@@ -18,29 +19,25 @@ final class ModsReader
 {
     public const NAMESPACE = 'http://www.loc.gov/mods/v3';
 
+    /** Roles of whoever wrote it, in words or as MARC's codes. */
+    private const AUTHORS = ['author', 'aut', 'creator', 'cre', 'co-author', 'contributor', 'ctb'];
+
     public function reference(DOMElement $mods): Reference|UnreadableRecord
     {
         $xpath = new DOMXPath(
             $mods->ownerDocument ?? throw new \LogicException('A mods element belongs to a document.'),
         );
         $xpath->registerNamespace('m', self::NAMESPACE);
-        $one = fn (string $path): string => trim(
-            (string) preg_replace('/\s+/u', ' ', self::text($xpath, $path, $mods)),
-        );
+        $one = fn (string $path): string => self::line($xpath, $path, $mods);
         $source = (string) $mods->ownerDocument->saveXML($mods);
-        $title = implode(
-            ': ',
-            array_filter([$one('m:titleInfo[not(@type)]/m:title'), $one('m:titleInfo[not(@type)]/m:subTitle')]),
-        );
-        $date = $one('(m:originInfo/m:dateIssued|m:relatedItem[@type="host"]/m:part/m:date)[1]');
+        $date = $this->date($one);
         $host = 'm:relatedItem[@type="host"]';
-        $extra = [];
-        $isEditor = "m:role/m:roleTerm[starts-with(translate(., 'EDIT', 'edit'), 'edit') or .='edt']";
+        [$authors, $editors, $extra] = $this->everybody($xpath, $mods);
         $genres = array_map(
             fn (DOMElement $genre): string => trim($genre->textContent),
             $this->all($xpath, 'm:genre', $mods),
         );
-        $type = $this->type(array_map(strtolower(...), $genres));
+        $type = $this->type(array_map(strtolower(...), $genres)) ?? $this->unnamedType($one);
         foreach ($genres === [ModsWriter::genre($type)] ? [] : $genres as $genre) {
             $extra[] = ['genre', $genre];
         }
@@ -54,32 +51,37 @@ final class ModsReader
         $record = $one('m:recordInfo/m:recordIdentifier');
         $local = $one('m:identifier[@type="local"]');
 
+        $pages = $this->pages($one);
+
         return UnreadableRecord::unlessIdentified(
             new Reference(
                 type: $type,
-                title: $title,
-                authors: $this->people($xpath, $mods, "m:name[not({$isEditor})]"),
-                editors: $this->people($xpath, $mods, "m:name[{$isEditor}]|{$host}/m:name[{$isEditor}]"),
+                title: self::title($xpath, $mods),
+                authors: $authors,
+                editors: $editors,
                 year: IssuedDate::read($date)?->year() ??
                     (preg_match('/\d{4}/', $date, $year) === 1 ? (int) $year[0] : null),
                 date: $date,
-                journal: $one("{$host}/m:titleInfo[not(@type)]/m:title"),
+                journal: self::title($xpath, $mods, "{$host}/"),
                 journalShort: $one("{$host}/m:titleInfo[@type='abbreviated']/m:title"),
-                volume: $one("{$host}/m:part/m:detail[@type='volume']/m:number"),
-                issue: $one("{$host}/m:part/m:detail[@type='issue']/m:number"),
-                firstPage: $one("{$host}/m:part/m:extent[@unit='pages']/m:start"),
-                lastPage: $one("{$host}/m:part/m:extent[@unit='pages']/m:end"),
-                doi: Doi::normalised($one('m:identifier[@type="doi"]')) ?? '',
+                volume: $one(self::part("m:detail[@type='volume']/m:number")),
+                issue: $one(self::part("m:detail[@type='issue' or @type='number']/m:number")),
+                firstPage: $pages[0],
+                lastPage: $pages[1],
+                doi: Doi::normalised($one("m:identifier[translate(@type, 'DOI', 'doi')='doi']")) ?? '',
                 urls: array_map(
                     fn (DOMElement $url): string => trim($url->textContent),
                     $this->all($xpath, 'm:location/m:url', $mods),
                 ),
-                abstract: self::text($xpath, 'm:abstract', $mods),
-                keywords: array_map($this->subject(...), $this->all($xpath, 'm:subject[m:topic]', $mods)),
+                abstract: implode("\n\n", $this->texts($xpath, 'm:abstract', $mods)),
+                keywords: array_map(
+                    $this->subject(...),
+                    $this->all($xpath, 'm:subject[m:topic or m:geographic or m:temporal or m:name]', $mods),
+                ),
                 language: $one('m:language/m:languageTerm'),
                 publisher: $one('m:originInfo/m:publisher'),
                 place: $one('m:originInfo/m:place/m:placeTerm'),
-                issn: $one("{$host}/m:identifier[@type='issn']"),
+                issn: $one("({$host}/m:identifier[@type='issn']|m:identifier[@type='issn'])[1]"),
                 isbn: $one("(m:identifier[@type='isbn']|{$host}/m:identifier[@type='isbn'])[1]"),
                 series: $one(
                     "(m:relatedItem[@type='series']|{$host}/m:relatedItem[@type='series'])[1]/m:titleInfo/m:title",
@@ -107,10 +109,105 @@ final class ModsReader
         return $found;
     }
 
-    /** @return list<Name> */
-    private function people(DOMXPath $xpath, DOMElement $mods, string $path): array
+    /** The title that is no other form of it, with the article that sorting leaves out, and its subtitle. */
+    private static function title(DOMXPath $xpath, DOMElement $mods, string $of = ''): string
     {
-        return array_map(fn (DOMElement $name): Name => $this->name($xpath, $name), $this->all($xpath, $path, $mods));
+        foreach (['[not(@type) and @usage="primary"]', '[not(@type)]', ''] as $which) {
+            $part = fn (string $name): string => self::line($xpath, "({$of}m:titleInfo{$which})[1]/m:{$name}", $mods);
+            if ($part('title') !== '') {
+                $nonSort = $part('nonSort');
+                $glue = preg_match('/[\'’-]$/u', $nonSort) === 1 || $nonSort === '' ? '' : ' ';
+
+                return implode(': ', array_filter([$nonSort.$glue.$part('title'), $part('subTitle')]));
+            }
+        }
+
+        return '';
+    }
+
+    /** @param  \Closure(string): string  $one */
+    private function date(\Closure $one): string
+    {
+        $issued = '(m:originInfo/m:dateIssued|m:relatedItem[@type="host"]/m:originInfo/m:dateIssued)';
+        $start = $one("{$issued}[@point='start'][1]");
+        $end = $one("{$issued}[@point='end'][1]");
+        $among = [
+            $start !== '' && $end !== '' ? "{$start}/{$end}" : '',
+            $one('m:originInfo/m:dateIssued[not(@encoding) or @encoding="w3cdtf" or @encoding="iso8601"][1]'),
+            $one("{$issued}[1]"),
+            $one(self::part('m:date')),
+            $one('(m:originInfo/m:copyrightDate|m:originInfo/m:dateCreated)[1]'),
+        ];
+
+        return array_values(array_filter($among))[0] ?? '';
+    }
+
+    /** Where in the host it stands, or what the record says of it by itself. */
+    private static function part(string $path): string
+    {
+        return "(m:relatedItem[@type='host']/m:part/{$path}|m:part/{$path})[1]";
+    }
+
+    /**
+     * @param  \Closure(string): string  $one
+     * @return array{string, string} first and last page
+     */
+    private function pages(\Closure $one): array
+    {
+        $extent = "m:extent[not(@unit) or starts-with(@unit, 'page') or @unit='pp']";
+        $start = $one(self::part("{$extent}/m:start"));
+
+        return $start !== ''
+            ? [$start, $one(self::part("{$extent}/m:end"))]
+            : Pages::split((string) preg_replace('/^pp?\. */', '', $one(self::part("{$extent}/m:list"))));
+    }
+
+    /**
+     * @return array{list<Name>, list<Name>, list<array{string, string}>} authors, editors, and all others with what they
+     *     did
+     */
+    private function everybody(DOMXPath $xpath, DOMElement $mods): array
+    {
+        [$authors, $editors, $others] = [[], [], []];
+        foreach ($this->all($xpath, 'm:name', $mods) as $element) {
+            $roles = array_map(strtolower(...), $this->texts($xpath, 'm:role/m:roleTerm', $element));
+            $name = $this->name($xpath, $element);
+            match (true) {
+                $roles === [], array_intersect($roles, self::AUTHORS) !== [] => $authors[] = $name,
+                preg_grep('/^(?:edit|edt$)/', $roles) !== [] => $editors[] = $name,
+                default => $others[] = [$name, $roles[0]],
+            };
+        }
+        foreach ($this->all($xpath, 'm:relatedItem[@type="host"]/m:name', $mods) as $element) {
+            if (preg_grep('/^(?:edit|edt$)/i', $this->texts($xpath, 'm:role/m:roleTerm', $element)) !== []) {
+                $editors[] = $this->name($xpath, $element);
+            }
+        }
+        if ($authors === [] && $editors === []) {
+            return [array_column($others, 0), [], []];
+        }
+
+        return [
+            $authors,
+            $editors,
+            array_map(fn (array $one): array => [$one[1], $one[0]->inverts()], $others),
+        ];
+    }
+
+    /** @return list<string> */
+    private function texts(DOMXPath $xpath, string $path, DOMElement $within): array
+    {
+        $texts = array_map(
+            fn (DOMElement $one): string => trim($one->textContent),
+            $this->all($xpath, $path, $within),
+        );
+
+        return array_values(array_filter($texts, fn (string $text): bool => $text !== ''));
+    }
+
+    private static function line(DOMXPath $xpath, string $path, DOMElement $within): string
+    {
+        return trim((string) preg_replace('/\s+/u', ' ', self::text($xpath, $path, $within)));
     }
 
     private static function text(DOMXPath $xpath, string $path, DOMElement $within): string
@@ -124,12 +221,14 @@ final class ModsReader
     {
         $part = fn (string $type): string => self::text($xpath, "m:namePart[@type='{$type}']", $name);
 
+        // dates of a life are a part of their own
+        $whole = self::line($xpath, 'm:namePart[not(@type)]', $name);
         if ($name->getAttribute('type') === 'corporate') {
-            return new Name(self::text($xpath, 'm:namePart', $name));
+            return new Name($whole);
         }
 
         return $part('family') === ''
-            ? Name::inverted(self::text($xpath, 'm:namePart', $name))
+            ? Name::inverted($whole !== '' ? $whole : self::line($xpath, 'm:displayForm|m:namePart', $name))
             : new Name($part('family'), $part('given'), $part('termsOfAddress'));
     }
 
@@ -146,7 +245,7 @@ final class ModsReader
     }
 
     /** @param  list<string>  $genres */
-    private function type(array $genres): PublicationType
+    private function type(array $genres): ?PublicationType
     {
         foreach ($genres as $genre) {
             $type = match (true) {
@@ -166,6 +265,28 @@ final class ModsReader
             }
         }
 
-        return PublicationType::Article;
+        return null;
+    }
+
+    /**
+     * Of a record whose genre says nothing: a part of something, or a whole by itself.
+     *
+     * @param  \Closure(string): string  $one
+     */
+    private function unnamedType(\Closure $one): PublicationType
+    {
+        $host = 'm:relatedItem[@type="host"]';
+        $isAlone = $one("{$host}/m:titleInfo/m:title") === '';
+        $isMonograph = str_starts_with($one('m:originInfo/m:issuance'), 'mono');
+        $resource = $one('m:typeOfResource');
+
+        $isOfBook = preg_grep('/^(?:mono|book)/i', [$one("{$host}/m:originInfo/m:issuance"), $one("{$host}/m:genre")]);
+
+        return match (true) {
+            $isOfBook !== [] && $isOfBook !== false => PublicationType::Chapter,
+            ! $isAlone, $resource === '' && ! $isMonograph => PublicationType::Article,
+            $resource === '' || $resource === 'text' => $isMonograph ? PublicationType::Book : PublicationType::Article,
+            default => PublicationType::Other,
+        };
     }
 }

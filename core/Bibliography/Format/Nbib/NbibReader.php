@@ -27,23 +27,26 @@ final class NbibReader implements RecognisesItself, ReferenceReader
 {
     private const TAG = '/^([A-Z][A-Z0-9]{1,3}) {0,2}- ?(.*)$/s';
 
+    /** Some count their records. */
+    private const NUMBERED = '/^\d+[:.] *(?=PMID ?-)/';
+
     /** What stands beside a title in such a file. */
     private const ANOTHER = '/(?:^|[\r\n])(?:F?AU|DP|DA|JT|TA|AB|UI|SO|PT|LA|IS|VI|PG|PY|OWN|STAT|MH|OT) {0,2}- /';
 
     public function recognises(string $beginning): bool
     {
-        return preg_match('/(?:^|[\r\n])PMID ?- /', $beginning) === 1 ||
+        return preg_match('/(?:^|[\r\n])(?:\d+[:.] *)?PMID ?- ?\d/', $beginning) === 1 ||
             (preg_match('/(?:^|[\r\n])TI {0,2}- /', $beginning) === 1 && preg_match(self::ANOTHER, $beginning) === 1);
     }
 
     public function read($stream, Reading $reading = new Reading()): iterable
     {
         $record = null;
-        $stray = null;
+        $isOutside = false;
         $afterGap = true;
         $anything = false;
         foreach (Lines::of($stream, $reading) as $number => $line) {
-            $bare = rtrim($line);
+            $bare = rtrim((string) preg_replace(self::NUMBERED, '', $line));
             if ($bare === '') {
                 $afterGap = true;
 
@@ -56,15 +59,12 @@ final class NbibReader implements RecognisesItself, ReferenceReader
             }
             $afterGap = false;
             if ($record === null && $tag === null) {
-                $stray ??= new TaggedRecord($number);
-                $stray->keep($line);
+                $isOutside || $reading->leaveOut($number, $line);
+                $isOutside = true;
 
                 continue;
             }
-            if ($stray !== null) {
-                yield UnreadableRecord::strayText($stray->line, $stray->source, 'a line with a tag, such as PMID');
-                $stray = null;
-            }
+            $isOutside = false;
             $anything = true;
             $record ??= new TaggedRecord($number);
             $record->keep($line);
@@ -72,9 +72,6 @@ final class NbibReader implements RecognisesItself, ReferenceReader
         }
         if (! $anything) {
             throw UnusableFile::unknownFormat();
-        }
-        if ($stray !== null) {
-            yield UnreadableRecord::strayText($stray->line, $stray->source, 'a line with a tag, such as PMID');
         }
         if ($record !== null) {
             yield $this->reference($record);
@@ -144,12 +141,13 @@ final class NbibReader implements RecognisesItself, ReferenceReader
 
     /**
      * @param  array{string, string, string}  $tags  of full names, short ones and bodies
-     * @return list<Name> full names where they are given; the short form that follows one says nothing more
+     * @return list<Name> full names where they are given; the short form beside one says nothing more
      */
     private function people(TaggedRecord $record, array $tags): array
     {
         $people = [];
         $full = null;
+        $short = null;
         foreach ($record->takeFields($tags) as [$tag, $text]) {
             if ($tag === $tags[1] && $full !== null) {
                 $full = null;
@@ -157,14 +155,30 @@ final class NbibReader implements RecognisesItself, ReferenceReader
                 continue;
             }
             $full = $tag === $tags[0] ? $text : null;
-            $people[] = match ($tag) {
-                $tags[0] => Name::inverted($text),
-                $tags[1] => Name::indexed($text),
+            $name = match ($tag) {
+                $tags[0] => self::suffixed($text, Name::inverted(...)),
+                $tags[1] => self::suffixed($text, Name::indexed(...)),
                 default => new Name($text),
             };
+            if ($full !== null && $short !== null && $people !== [] && $name->short() === $short) {
+                array_pop($people);
+            }
+            $short = $tag === $tags[1] ? $name->short() : null;
+            $people[] = $name;
         }
 
         return $people;
+    }
+
+    /** @param  \Closure(string): Name  $read */
+    private static function suffixed(string $text, \Closure $read): Name
+    {
+        if (preg_match('/^(.+\S) (Jr|Sr|II|III|IV|2nd|3rd|4th)\.?$/', trim($text), $parts) !== 1) {
+            return $read($text);
+        }
+        $name = $read($parts[1]);
+
+        return $name->suffix === '' ? new Name($name->family, $name->given, $parts[2]) : $name;
     }
 
     private function doi(TaggedRecord $record): string

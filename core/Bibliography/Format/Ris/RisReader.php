@@ -27,61 +27,85 @@ use WaryHeron\Core\Bibliography\Year;
 final class RisReader implements RecognisesItself, ReferenceReader
 {
     /** Behind two blanks and the dash the blank may be missing; with one, "T2 -weighted" is a word. */
-    private const TAG = '/^([A-Z][A-Z0-9])(?:  -| -(?: |$))(.*)$/s';
+    private const TAG = '/^([A-Z][A-Z0-9])(?:(?:  |\t ?)(?:-|–|—)| (?:-|–|—)(?: |$))(.*)$/s';
+
+    private const FIRST = '/^([ \t]*)(TY)(?: {1,2}|\t ?)(?:-|–|—)/i';
+
+    /** Some leave the dash away where nothing follows it. */
+    private const BARE_END = '/^ER *$/';
+
+    /** Values that nobody breaks across lines: a line without a tag below one is another of them. */
+    private const ONE_A_LINE = [...RisTags::AUTHORS, ...RisTags::EDITORS, ...RisTags::KEYWORDS];
 
     public function recognises(string $beginning): bool
     {
-        return preg_match('/(?:^|[\r\n])TY {1,2}-(?: ?[A-Z]{2,6})?\s/', $beginning."\n") === 1;
+        return preg_match('/(?:^|[\r\n])[ \t]*TY(?: {1,2}|\t ?)(?:-|–|—)(?:[ \t]{0,2}[A-Z]{2,6})?\s/i', $beginning."\n") === 1;
     }
 
     public function read($stream, Reading $reading = new Reading()): iterable
     {
         $record = null;
-        $stray = null;
+        $isOutside = false;
         $anything = false;
+        [$pattern, $indent] = [self::TAG, ''];
         foreach (Lines::of($stream, $reading) as $number => $line) {
-            $tag = preg_match(self::TAG, rtrim($line), $match) === 1 ? $match[1] : null;
+            if (! $anything && preg_match(self::FIRST, $line, $first) === 1) {
+                // a file that indents one tag, or writes it in small letters, does so with all
+                $indent = $first[1];
+                $pattern .= $first[2] === 'TY' ? '' : 'i';
+            }
+            $line = $indent !== '' && str_starts_with($line, $indent) ? substr($line, strlen($indent)) : $line;
+            [$tag, $value] = self::tag($pattern, $line);
             if ($tag === 'TY') {
                 $anything = true;
                 if ($record?->has('TY') === true) {
-                    yield $this->reference($record);
+                    yield from $this->references($record);
                     $record = null;
                 }
             }
-            if ($record === null) {
-                if ($tag === null || $tag === 'ER') {
-                    if (trim($line) !== '' && $tag === null) {
-                        $stray ??= new TaggedRecord($number);
-                        $stray->keep($line);
-                    }
+            if ($record === null && ($tag === null || $tag === 'ER')) {
+                if ($tag === null && trim($line) !== '') {
+                    $isOutside || $reading->leaveOut($number, $line);
+                    $isOutside = true;
+                }
 
-                    continue;
-                }
-                if ($stray !== null) {
-                    yield UnreadableRecord::strayText($stray->line, $stray->source, 'a TY line');
-                    $stray = null;
-                }
-                $record = new TaggedRecord($number);
+                continue;
             }
+            $isOutside = false;
+            $record ??= new TaggedRecord($number);
             $record->keep($line);
             if ($tag === 'ER') {
-                yield $this->reference($record);
+                yield from $this->references($record);
                 $record = null;
             } elseif ($tag === null) {
-                $record->continue(trim($line));
+                $record->continue(trim($line), self::ONE_A_LINE);
             } else {
-                $record->add($tag, trim($match[2] ?? ''));
+                $record->add($tag, $value);
             }
         }
         if (! $anything) {
             throw UnusableFile::unknownFormat();
         }
-        if ($stray !== null) {
-            yield UnreadableRecord::strayText($stray->line, $stray->source, 'a TY line');
-        }
         if ($record !== null) {
-            yield $this->reference($record);
+            yield from $this->references($record);
         }
+    }
+
+    /** @return array{?string, string} tag and value; no tag where the line goes on with the one before */
+    private static function tag(string $pattern, string $line): array
+    {
+        $line = rtrim($line);
+        if (preg_match($pattern, $line, $match) === 1) {
+            return [strtoupper($match[1]), trim($match[2])];
+        }
+
+        return [preg_match(self::BARE_END, $line) === 1 ? 'ER' : null, ''];
+    }
+
+    /** @return list<Reference|UnreadableRecord> none of a TY that stands there twice */
+    private function references(TaggedRecord $record): array
+    {
+        return $record->isOnly('TY') ? [] : [$this->reference($record)];
     }
 
     private function reference(TaggedRecord $record): Reference|UnreadableRecord
