@@ -99,6 +99,9 @@ final readonly class IssuedDate
 
             return $from === null ? null : [...$from, ...$to ?? []];
         }
+        if (preg_match('/^(\d{4})\s*(?:--?|–)\s*(\d{4})$/', $text, $years) === 1) {
+            return [[(int) $years[1]], [(int) $years[2]]];
+        }
         if (preg_match('/^\d{2}(?:\d[Xu]|XX|uu)$/', $text) === 1) {
             return [[(int) strtr($text, 'Xu', '00')], [(int) strtr($text, 'Xu', '99')]];
         }

@@ -40,6 +40,8 @@ it('reads dates as sources write them', function (string $text, ?array $parts, b
     ['199X', [[1990], [1999]], false],
     ['18uu', [[1800], [1899]], false],
     ['1XXX', null, false],
+    ['1998–2001', [[1998], [2001]], false],
+    ['1998--2001', [[1998], [2001]], false],
     ['c. 1890', [[1890]], true],
     ['circa 1890', [[1890]], true],
     ['[ca. 1890]', [[1890]], true],
