@@ -5,6 +5,7 @@ use App\Http\Middleware\EndOldSessions;
 use App\Http\Middleware\KnowsOwnWrites;
 use App\Http\Middleware\NameRequest;
 use App\Http\Middleware\OwnHostOnly;
+use App\Http\Middleware\RememberTyped;
 use App\Http\Middleware\RequireSecondFactor;
 use App\Http\Middleware\SecurityHeaders;
 use App\Http\Problems;
@@ -30,7 +31,7 @@ $app = Application::configure(basePath: dirname(__DIR__))
         $middleware->remove(HandleCors::class);
         $middleware->prepend([NameRequest::class, OwnHostOnly::class]);
         $middleware->append(SecurityHeaders::class);
-        $middleware->web(append: [KnowsOwnWrites::class, EndOldSessions::class, RequireSecondFactor::class], replace: [ValidateCsrfToken::class => CheckFormToken::class]);
+        $middleware->web(append: [RememberTyped::class, KnowsOwnWrites::class, EndOldSessions::class, RequireSecondFactor::class], replace: [ValidateCsrfToken::class => CheckFormToken::class]);
         // only what stands before it on this machine may say how a request came in
         $middleware->trustProxies(
             at: ['127.0.0.1', '::1'],

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http;
 
+use App\Actions\Shared\Shown;
 use App\Queries\Shared\Asked;
 use Illuminate\Http\Request;
 
@@ -15,6 +16,14 @@ final class Input
         $given = $request->input($key);
 
         return is_string($given) ? trim(str_replace("\0", '', mb_scrub($given, 'UTF-8'))) : '';
+    }
+
+    /** What a form says that it showed of what it changes. */
+    public static function shown(Request $request): Shown
+    {
+        $stamp = self::text($request, 'shown');
+
+        return new Shown($stamp === '' ? null : $stamp);
     }
 
     /** All texts of an address or a form by their names, and what is ticked. */

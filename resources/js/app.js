@@ -17,6 +17,7 @@ import pairing from './pairing.js';
 import palette from './palette.js';
 import picking from './picking.js';
 import readingDesk from './readingDesk.js';
+import retyped from './retyped.js';
 import strategyBoard from './strategyBoard.js';
 import strategyLines from './strategyLines.js';
 import suggest from './suggest.js';
@@ -58,4 +59,5 @@ for (const [name, component] of Object.entries({
 Alpine.start();
 menus();
 once();
+retyped();
 keyPicture();

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions\Coding;
 
 use App\Actions\Shared\Refused;
+use App\Actions\Shared\Shown;
 use App\Actions\Shared\WriteLog;
 use App\Models\Answer;
 use App\Models\CodebookItem;
@@ -68,12 +69,19 @@ final readonly class ChangeCodebook
     /**
      * @param  array<string, string>  $becomes  what becomes of options that answers have chosen: another option
      *
-     * @throws Refused If answers would no longer be answers to it.
+     * @throws Refused If answers would no longer be answers to it, or it is no longer as it was shown.
      */
-    public function change(User $by, Review $review, CodebookItem $code, Entry $entry, array $becomes = []): void
-    {
-        DB::transaction(function () use ($by, $review, $code, $entry, $becomes): void {
+    public function change(
+        User $by,
+        Review $review,
+        CodebookItem $code,
+        Entry $entry,
+        array $becomes = [],
+        Shown $shown = new Shown(),
+    ): void {
+        DB::transaction(function () use ($by, $review, $code, $entry, $becomes, $shown): void {
             Review::query()->whereKey($review->id)->lockForUpdate()->first();
+            $shown->orOvertaken($code->refresh(), $by, $code, 'code.changed', "changed “{$code->label}”");
             $answers = self::answers($review, $code);
             if ($answers->isNotEmpty() && $entry->code->type !== $code->type) {
                 throw new Refused(

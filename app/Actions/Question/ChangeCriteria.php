@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Actions\Question;
 
+use App\Actions\Shared\Refused;
+use App\Actions\Shared\Shown;
 use App\Actions\Shared\WriteLog;
 use App\Models\Criterion;
 use App\Models\Review;
@@ -34,14 +36,22 @@ final readonly class ChangeCriteria
         });
     }
 
-    public function reword(User $by, Review $review, Criterion $criterion, string $question, string $reason): void
-    {
-        DB::transaction(function () use ($by, $review, $criterion, $question, $reason): void {
+    /** @throws Refused If it is no longer as it was shown. */
+    public function reword(
+        User $by,
+        Review $review,
+        Criterion $criterion,
+        string $question,
+        string $reason,
+        Shown $shown = new Shown(),
+    ): void {
+        DB::transaction(function () use ($by, $review, $criterion, $question, $reason, $shown): void {
             $criterion = Criterion::query()->lockForUpdate()->findOrFail($criterion->id);
             $before = $criterion->only('question', 'reason');
             if ($before === ['question' => $question, 'reason' => $reason]) {
                 return;
             }
+            $shown->orOvertaken($before, $by, $criterion, 'criterion.reworded', "reworded “{$criterion->question}”");
             DB::table('criterion_wordings')->insert([
                 'review_id' => $review->id,
                 'id' => strtolower((string) Str::ulid()),

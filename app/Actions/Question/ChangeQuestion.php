@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Actions\Question;
 
+use App\Actions\Shared\Refused;
+use App\Actions\Shared\Shown;
 use App\Actions\Shared\WriteLog;
 use App\Models\Concept;
 use App\Models\Review;
@@ -16,10 +18,13 @@ final readonly class ChangeQuestion
     {
     }
 
-    public function execute(User $by, Review $review, QuestionWording $wording): void
+    /** @throws Refused If it is no longer as it was shown. */
+    public function execute(User $by, Review $review, QuestionWording $wording, Shown $shown = new Shown()): void
     {
-        DB::transaction(function () use ($by, $review, $wording): void {
+        DB::transaction(function () use ($by, $review, $wording, $shown): void {
+            $review = Review::query()->lockForUpdate()->findOrFail($review->id);
             $before = self::told($review);
+            $shown->orOvertaken($before, $by, $review, 'question.changed', 'changed the question or its concepts');
             $review->update([
                 'title' => $wording->title,
                 'question' => $wording->question,
@@ -46,8 +51,8 @@ final readonly class ChangeQuestion
         }
     }
 
-    /** @return array<string, mixed> */
-    private static function told(Review $review): array
+    /** @return array<string, mixed> all that the form of the question holds */
+    public static function told(Review $review): array
     {
         return [
             ...$review->only(['title', 'question', 'protocol', 'registration']),

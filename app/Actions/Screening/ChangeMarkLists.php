@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions\Screening;
 
 use App\Actions\Shared\Refused;
+use App\Actions\Shared\Shown;
 use App\Actions\Shared\WriteLog;
 use App\Models\MarkList;
 use App\Models\Review;
@@ -25,10 +26,15 @@ final readonly class ChangeMarkLists
     /**
      * @param  array{name: string, stance: string, words: string, criterion_id: ?string}  $values
      *
-     * @throws Refused If a line cannot be read.
+     * @throws Refused If a line cannot be read, or the list is no longer as it was shown.
      */
-    public function save(User $by, Review $review, array $values, ?MarkList $list = null): MarkList
-    {
+    public function save(
+        User $by,
+        Review $review,
+        array $values,
+        ?MarkList $list = null,
+        Shown $shown = new Shown(),
+    ): MarkList {
         $checked = new MarkList($values);
         if (count($checked->lines()) > self::MOST_LINES) {
             throw new Refused('A list may have '.self::MOST_LINES.' lines.');
@@ -44,7 +50,11 @@ final readonly class ChangeMarkLists
             }
         }
 
-        return DB::transaction(function () use ($by, $review, $values, $list): MarkList {
+        return DB::transaction(function () use ($by, $review, $values, $list, $shown): MarkList {
+            if ($list !== null) {
+                $list = MarkList::query()->where('review_id', $review->id)->lockForUpdate()->findOrFail($list->id);
+                $shown->orOvertaken($list, $by, $list, 'mark-list.changed', "changed “{$list->name}”");
+            }
             $list ??= new MarkList(['review_id' => $review->id, 'user_id' => $by->id]);
             $is = $list->exists ? 'changed' : 'added';
             $list->fill($values)->save();

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions\Synthesis;
 
 use App\Actions\Shared\Refused;
+use App\Actions\Shared\Shown;
 use App\Actions\Shared\WriteLog;
 use App\Models\Arm;
 use App\Models\Comparison;
@@ -40,9 +41,10 @@ final readonly class ChangeOutcomes
     }
 
     /** @param  array<string, mixed>  $values  of what may be changed: name, better, unit, scales, windows, about */
-    public function changeOutcome(User $by, Review $review, ReviewOutcome $outcome, array $values): void
+    public function changeOutcome(User $by, Review $review, ReviewOutcome $outcome, array $values, Shown $shown = new Shown()): void
     {
-        $this->inReview($review, function () use ($by, $review, $outcome, $values): void {
+        $this->inReview($review, function () use ($by, $review, $outcome, $values, $shown): void {
+            $shown->orOvertaken($outcome->refresh(), $by, $outcome, 'outcome.changed', "changed “{$outcome->name}”");
             $before = $outcome->only(array_keys($values));
             $outcome->update($values);
             ($this->log)($review, $by, 'outcome.changed', "Changed the outcome “{$outcome->name}”", $outcome, ['before' => $before, 'after' => $values]);

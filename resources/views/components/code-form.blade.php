@@ -11,6 +11,9 @@
 @endphp
 <form method="post" action="{{ $action }}" class="code-form">
     @csrf @method($method)
+    @if ($code)
+        <x-shown :of="$code" />
+    @endif
     <input type="hidden" name="form" value="{{ $id }}">
     @if ($touched !== [])
         <div class="problem">

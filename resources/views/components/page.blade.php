@@ -82,6 +82,9 @@
             <x-palette :screens="$screens()" :find="$review ? route('find', $review, false) : ''" />
         @endauth
         <x-keys />
+        @if (session('typed_at'))
+            <script type="application/json" id="typed-again">@json(['at' => session('typed_at'), 'values' => old()])</script>
+        @endif
     </body>
 
 </html>

@@ -1,8 +1,8 @@
 {{-- The question in words, its concepts by a frame or the team's own, and where the review was announced. --}}
-@props(['review', 'concepts', 'written'])
+@props(['review', 'concepts', 'written', 'told'])
 @use('WaryHeron\Core\Question\ConceptFrame')
 <form class="sheet-body" method="post" action="{{ route('question.update', $review) }}" x-data="frames">
-    @csrf @method('put')
+    @csrf @method('put') <x-shown :of="$told" />
     <x-field name="title" label="Short title" :value="$review->title" maxlength="200" required />
     <x-field name="question" label="Question">
         <textarea class="input serif" id="question" name="question" rows="2" maxlength="2000">{{ old('question', $review->question) }}</textarea>

@@ -23,7 +23,7 @@
                         </dl>
                     </div>
                 @else
-                    <x-question-form :review="$review" :concepts="$concepts" :written="$written" />
+                    <x-question-form :review="$review" :concepts="$concepts" :written="$written" :told="$told" />
                 @endunless
             </section>
             <section class="sheet" id="criteria">
@@ -51,7 +51,7 @@
                                     <td>
                                         @if ($mayChange)
                                             <form method="post" action="{{ route('criteria.update', [$review, $criterion]) }}"
-                                                id="criterion-{{ $criterion->id }}">@csrf @method('put')</form>
+                                                id="criterion-{{ $criterion->id }}">@csrf @method('put') <x-shown :of="$criterion->only('question', 'reason')" /></form>
                                             <label class="visually-hidden" for="question-{{ $criterion->id }}">Question
                                                 {{ $loop->iteration }}</label>
                                             <textarea class="input" rows="2" form="criterion-{{ $criterion->id }}" id="question-{{ $criterion->id }}" name="question"

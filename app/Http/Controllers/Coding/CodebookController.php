@@ -59,7 +59,14 @@ final class CodebookController extends Controller
                 ->withInput()
                 ->with('touched', ['code' => $code->id, 'options' => $touched]);
         }
-        $change->change($this->me($request), $review, $code, $request->entry(), $request->becomes());
+        $change->change(
+            $this->me($request),
+            $review,
+            $code,
+            $request->entry(),
+            $request->becomes(),
+            Input::shown($request),
+        );
 
         return redirect()->route('codebook', $review)->with('notice', 'The codebook is changed.');
     }

@@ -27,6 +27,7 @@ final class QuestionController extends Controller
             'review' => $review,
             'concepts' => Concepts::of($review),
             'written' => Concepts::everWritten($review),
+            'told' => ChangeQuestion::told($review),
             'criteria' => $review->criteria()->whereNull('retired_at')->get(),
             'retired' => $review->criteria()->whereNotNull('retired_at')->get(),
             'older' => OlderWording::counts($review),
@@ -37,7 +38,7 @@ final class QuestionController extends Controller
 
     public function update(WordingRequest $request, Review $review, ChangeQuestion $change): RedirectResponse
     {
-        $change->execute($this->me($request), $review, $request->wording());
+        $change->execute($this->me($request), $review, $request->wording(), Input::shown($request));
 
         return redirect()->route('question', $review)->with('notice', 'The question is saved.');
     }
@@ -98,7 +99,7 @@ final class QuestionController extends Controller
             'down' => $change->move($me, $review, $criterion, 1),
             'retire' => $change->retire($me, $review, $criterion),
             'leave' => $change->leave($me, $review, $criterion),
-            default => $change->reword($me, $review, $criterion, ...$this->criterion($request)),
+            default => $change->reword($me, $review, $criterion, ...$this->criterion($request), shown: Input::shown($request)),
         };
 
         return redirect()->to(route('question', $review).'#criteria');

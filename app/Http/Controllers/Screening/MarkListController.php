@@ -6,6 +6,7 @@ namespace App\Http\Controllers\Screening;
 
 use App\Actions\Screening\ChangeMarkLists;
 use App\Http\Controllers\Controller;
+use App\Http\Input;
 use App\Models\MarkList;
 use App\Models\Review;
 use App\Queries\Screening\Marks;
@@ -44,7 +45,7 @@ final class MarkListController extends Controller
         MarkList $markList,
         ChangeMarkLists $change,
     ): RedirectResponse {
-        $change->save($this->me($request), $review, $this->values($request, $review), $markList);
+        $change->save($this->me($request), $review, $this->values($request, $review), $markList, Input::shown($request));
 
         return redirect()
             ->route('marks', $review)

@@ -7,6 +7,7 @@ namespace App\Http\Controllers\Synthesis;
 use App\Actions\Synthesis\JudgeCertainty;
 use App\Files\Out\TableDownload;
 use App\Http\Controllers\Controller;
+use App\Http\Input;
 use App\Models\KeptAnalysis;
 use App\Models\Review;
 use App\Queries\Synthesis\CertaintyTable;
@@ -37,7 +38,7 @@ final class CertaintyController extends Controller
             'reasons.*.why' => ['nullable', 'string', 'max:500'],
         ]);
         $baseline = isset($given['baseline']) ? (int) $given['baseline'] : null;
-        $judge->execute($this->me($request), $analysis, Certainty::fromArray($given), $baseline);
+        $judge->execute($this->me($request), $analysis, Certainty::fromArray($given), $baseline, Input::shown($request));
 
         return redirect()->route('certainty', $review)->with('notice', "The certainty of “{$analysis->title}” is kept.");
     }

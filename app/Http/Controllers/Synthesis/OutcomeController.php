@@ -41,7 +41,7 @@ final class OutcomeController extends Controller
 
     public function update(OutcomeRequest $request, Review $review, ReviewOutcome $outcome, ChangeOutcomes $change): RedirectResponse
     {
-        $change->changeOutcome($this->me($request), $review, $outcome, $request->values());
+        $change->changeOutcome($this->me($request), $review, $outcome, $request->values(), Input::shown($request));
 
         return redirect()->route('outcomes', $review)->with('notice', 'The outcome is changed.');
     }
