@@ -3,9 +3,12 @@
 namespace Tests\Core\Matching;
 
 use WaryHeron\Core\Matching\Fingerprints;
+use WaryHeron\Core\Matching\Judge;
 use WaryHeron\Core\Matching\Matcher;
 use WaryHeron\Core\Matching\MatchResult;
+use WaryHeron\Core\Matching\MatchSettings;
 use WaryHeron\Core\Matching\Pair;
+use WaryHeron\Core\Matching\Weights;
 
 const NO_PLACE = ['firstPage' => '', 'lastPage' => '', 'volume' => '', 'issue' => ''];
 
@@ -130,4 +133,18 @@ it('tells the best pair first, and of those alike the one that comes first', fun
     rsort($sorted);
     expect($places)->toBe([[0, 1], [0, 3], [1, 3], [0, 2], [1, 2], [2, 3]])
         ->and($scores)->toBe($sorted);
+});
+
+it('weighs with the weights that it is given, and by what the records have in common otherwise', function () {
+    $made = new Fingerprints();
+    $prints = [$made->of(Prints::article(), 'a'), $made->of(Prints::article(['year' => 2018]), 'b'), $made->of(Prints::article(['doi' => '']), 'c')];
+    $score = fn (Matcher $matcher): float => $matcher->match($prints)->pairs[0]->score;
+    $heavy = new Weights(
+        array_map(fn (array $levels): array => array_map(fn (array $chances): array => [$chances[0], $chances[1] / 2], $levels), Weights::starting()->chances),
+        Weights::starting()->prior,
+    );
+    $found = (new Matcher(weights: $heavy))->match($prints)->pairs[0];
+    expect($found->score)->toEqualWithDelta((new Judge($heavy, new MatchSettings()))->score($found->comparison, $found->rarity), 1e-12)
+        ->and($found->score)->toBeGreaterThan($score(new Matcher(weights: Weights::starting())) + 1)
+        ->and(abs($score(new Matcher()) - $score(new Matcher(weights: Weights::starting()))))->toBeGreaterThan(0.0);
 });
