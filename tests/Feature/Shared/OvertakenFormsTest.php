@@ -29,6 +29,7 @@ final readonly class ChangingForm
 
         return match ($what) {
             'question' => new self("{$base}/question", "{$base}/question", ['title' => 'Lamps'], 'changed the question or its concepts'),
+            'notes on the search' => new self("{$base}/searches/report", "{$base}/searches/report", ['contacts' => 'Mine'], 'said more of how was searched'),
             'criterion' => new self(
                 "{$base}/question",
                 "{$base}/criteria/{$criterion->id}",
@@ -83,7 +84,7 @@ it('overwrites nothing unseen, and keeps what was typed', function (string $what
         ->assertSessionHasNoErrors()
         ->assertSessionMissing('problem');
 
-    $mine = [...$form->typed, ...(isset($form->typed['title']) ? ['title' => 'Mine'] : []), ...(isset($form->typed['name']) ? ['name' => 'Mine'] : [])];
+    $mine = [...$form->typed, ...(isset($form->typed['title']) ? ['title' => 'Mine'] : []), ...(isset($form->typed['name']) ? ['name' => 'Mine'] : []), ...(isset($form->typed['contacts']) ? ['contacts' => 'Mine too'] : [])];
     $this->actingAs($second)->from($form->page)->put($form->url, [...$mine, 'reason' => 'Mine', 'label' => 'Mine', 'shown' => $seen])
         ->assertRedirect($form->page)
         ->assertSessionHas('problem', fn (string $said): bool => Str::startsWith($said, "{$first->name} {$form->did} meanwhile."))
@@ -92,7 +93,7 @@ it('overwrites nothing unseen, and keeps what was typed', function (string $what
 
     // seen, it may be kept over that
     $this->put($form->url, [...$mine, 'shown' => $form->shown($second)])->assertSessionMissing('problem')->assertSessionHasNoErrors();
-})->with(['question', 'criterion', 'item of the codebook', 'outcome', 'marked words', 'certainty']);
+})->with(['question', 'notes on the search', 'criterion', 'item of the codebook', 'outcome', 'marked words', 'certainty']);
 
 it('takes a stamp for what it is of, however it was read, and nothing that changes by itself', function () {
     $at = AtSynthesis::fiveStudies();

@@ -7,6 +7,7 @@ namespace App\Http\Controllers\Searches;
 use App\Actions\Searches\DescribeSearch;
 use App\Files\Out\TextDownload;
 use App\Http\Controllers\Controller;
+use App\Http\Input;
 use App\Models\Review;
 use App\Queries\Searches\SearchReport;
 use Illuminate\Contracts\View\View;
@@ -28,6 +29,7 @@ final class SearchReportController extends Controller
             $this->me($request),
             $review,
             array_map(fn (?string $note): string => trim((string) $note), $given),
+            Input::shown($request),
         );
 
         return redirect()->route('searches.report', $review)->with('notice', 'The report says so from now on.');
