@@ -16,7 +16,7 @@
         @endforeach
     </ol>
     @if ($waterline->next !== [])
-        <p class="next-steps">Next:
+        <p @class(['next-steps', 'next-steps-wide' => !$waterline->stages[2]['outflow']])>Next:
             @foreach ($waterline->next as $step){{ $loop->first ? '' : ($loop->last ? ', then ' : ', ') }}<a
                 href="{{ $step['url'] }}">{{ $step['words'] }}</a>@endforeach
         </p>
