@@ -164,7 +164,7 @@ it('shows nobody a place that is not for their role', function () {
 it('says what comes next, and moves along', function () {
     $world = new World();
     $next = fn (string $who): string => preg_match(
-        '~<p class="next-steps">(.*?)</p>~s',
+        '~<p class="next-steps[^"]*">(.*?)</p>~s',
         (string) $this->actingAs($world->people[$who])
             ->get("/reviews/{$world->review->id}/question")
             ->getContent(),
