@@ -58,13 +58,18 @@ export default () => ({
         });
     },
     async keepPassage() {
-        const { piece, url, method } = this.pending;
+        const { pending } = this;
+        if (!pending || pending.isSent) return; // a second press on a slow line would mark it twice
+        const { piece, url, method } = pending;
+        pending.isSent = true;
         try {
             const given = { themes: this.$refs.themes.value, memo: this.$refs.memo.value };
             this.takePassages(await ask(method, url, method === 'POST' ? { ...given, piece } : given));
+            if (this.pending !== pending) return; // the next words are being named by then
             window.getSelection().removeAllRanges();
             this.leavePassage();
         } catch (failure) {
+            pending.isSent = false;
             this.problem = failure.message;
         }
     },

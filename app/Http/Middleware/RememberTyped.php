@@ -15,7 +15,7 @@ final class RememberTyped
     public function handle(Request $request, Closure $next): Response
     {
         $response = $next($request);
-        if (! $request->isMethodSafe() && $response->isRedirection() && $request->session()->has('_old_input')) {
+        if (! $request->isMethodSafe() && $response->isRedirection() && $request->hasSession() && $request->session()->has('_old_input')) {
             $request->session()->flash('typed_at', $request->getPathInfo());
         }
 
