@@ -59,6 +59,11 @@ it('reads it', function (string $format, string $text, array $records) {
         "TY\t- JOUR\nTI\t- Lamps\nER\t- \nTY  – JOUR\nTI  — Naps\nER  – \n",
         ['Lamps', 'Naps'],
     ],
+    'RIS with all names in one place' => [
+        'ris',
+        "TY  - JOUR\nTI  - Lamps\nAU  - Kolbe, A., Ito, K.\nAU  - Ude, M., Jr\nAU  - The Ward Group, Night Section, Tern Hospital\nER  - \n",
+        ['Lamps||Kolbe, A.; Ito, K.; Ude, M., Jr; The Ward Group, Night Section, Tern Hospital'],
+    ],
     'RIS with two blanks behind the dash' => ['ris', "TY  -  JOUR\nTI  -  Lamps\nER  -  \n", ['Lamps']],
     'RIS with a name and a keyword a line' => [
         'ris',
@@ -119,6 +124,11 @@ it('reads it', function (string $format, string $text, array $records) {
         'bibtex',
         '@article{a, title = {\href{http://a.test/x_y}{Lamps} of wards\footnote{Seen at night}}}',
         ['Lamps of wards (Seen at night)'],
+    ],
+    'a table whose names only commas part' => [
+        'csv',
+        "Title,Authors,Year\nLamps,\"Kolbe, A., Ito, K.\",2004\nNaps,\"Anna Kolbe, Ken Ito, Mo Ude\",2005\nGlare,\"Kolbe, Anna\",2006\nRest,\"Kolbe, Jr, Anna\",2007\n",
+        ['Lamps|2004|Kolbe, A.; Ito, K.', 'Naps|2005|Anna Kolbe; Ken Ito; Mo Ude', 'Glare|2006|Kolbe, Anna', 'Rest|2007|Kolbe, Jr, Anna'],
     ],
     'a set, which names other works' => [
         'bibtex',

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace WaryHeron\Core\Bibliography\Format\Bibtex;
 
 use WaryHeron\Core\Bibliography\Name;
+use WaryHeron\Core\Bibliography\NameList;
 
 /**
  * Lists of names as BibTeX writes them: "First von Last", "von Last, First" and "von Last, Jr, First", joined by "and";
@@ -12,9 +13,6 @@ use WaryHeron\Core\Bibliography\Name;
  */
 final class BibtexNames
 {
-    /** "A.", "A. B.", "A.-B." or "AB". */
-    private const INITIALS = '/^(?:\p{Lu}[.\s-]*){1,4}$/u';
-
     /** @return list<Name> */
     public static function read(string $list): array
     {
@@ -74,23 +72,16 @@ final class BibtexNames
         if (substr_count($text, ',') < 2) {
             return [self::name($text)];
         }
-        $parts = array_map(trim(...), self::split($text, '/\G\s*,\s*/'));
-        $are = fn (string $pattern, array $some): bool => count(preg_grep($pattern, $some) ?: []) === count($some);
-        $every = fn (int $from): array => array_values(
-            array_filter($parts, fn (int $at): bool => $at % 2 === $from, ARRAY_FILTER_USE_KEY),
-        );
-        if (count($parts) > 3 && count($parts) % 2 === 0 && $are(self::INITIALS, $every(1))) {
-            return array_map(
-                fn (string $family, string $given): Name => new Name(self::plain($family), self::plain($given)),
-                $every(0),
-                $every(1),
-            );
-        }
-        if (count($parts) > 2 && $are('/^[^=]*\S\s+\S[^=]*$/', $parts)) {
-            return array_map(self::name(...), $parts);
-        }
+        $names = NameList::among(array_map(trim(...), self::split($text, '/\G\s*,\s*/')));
 
-        return [self::name($text)];
+        return $names === null
+            ? [self::name($text)]
+            : array_map(
+                fn (array $parts): Name => isset($parts[1])
+                    ? new Name(self::plain($parts[0]), self::plain($parts[1]))
+                    : self::name($parts[0]),
+                $names,
+            );
     }
 
     private static function name(string $text): Name

@@ -13,7 +13,7 @@ use WaryHeron\Core\Bibliography\Format\TaggedRecord;
 use WaryHeron\Core\Bibliography\Format\UnreadableRecord;
 use WaryHeron\Core\Bibliography\Format\UnusableFile;
 use WaryHeron\Core\Bibliography\IssuedDate;
-use WaryHeron\Core\Bibliography\Name;
+use WaryHeron\Core\Bibliography\NameList;
 use WaryHeron\Core\Bibliography\Pages;
 use WaryHeron\Core\Bibliography\PublicationType;
 use WaryHeron\Core\Bibliography\Reference;
@@ -139,8 +139,8 @@ final class RisReader implements RecognisesItself, ReferenceReader
             new Reference(
                 ...$values,
                 type: $known,
-                authors: array_map(Name::inverted(...), $record->takeAll(RisTags::AUTHORS)),
-                editors: array_map(Name::inverted(...), $record->takeAll(RisTags::EDITORS)),
+                authors: NameList::inverted($record->takeAll(RisTags::AUTHORS)),
+                editors: NameList::inverted($record->takeAll(RisTags::EDITORS)),
                 year: $year,
                 urls: $record->takeAll(RisTags::URLS),
                 keywords: $record->takeAll(RisTags::KEYWORDS),

@@ -12,6 +12,7 @@ use WaryHeron\Core\Bibliography\Format\UnusableFile;
 use WaryHeron\Core\Bibliography\IssuedDate;
 use WaryHeron\Core\Bibliography\Keywords;
 use WaryHeron\Core\Bibliography\Name;
+use WaryHeron\Core\Bibliography\NameList;
 use WaryHeron\Core\Bibliography\Pages;
 use WaryHeron\Core\Bibliography\PublicationType;
 use WaryHeron\Core\Bibliography\Reference;
@@ -150,6 +151,10 @@ final class TableReader
         }
         if (count($parts) === 1 && preg_match('/^(?:[^,]+ (?:\p{Lu}[.\-]{0,2}){1,4}(?:,\s*|$)){2,}$/u', $text) === 1) {
             $parts = explode(',', $text);
+        }
+        if (count($parts) === 1) {
+            $names = NameList::among(array_map(trim(...), explode(',', $text)));
+            $parts = $names === null ? $parts : array_map(fn (array $one): string => implode(', ', $one), $names);
         }
 
         return array_values(
