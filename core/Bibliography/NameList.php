@@ -11,8 +11,8 @@ final class NameList
     private const INITIALS = '/^(?:\p{Lu}[.\s-]*){1,4}$/u';
 
     /**
-     * Names as most files have them, "Family, Given, Suffix", also where several with initials stand in one place; a body
-     * may have commas in its name.
+     * Names as most files have them, "Family, Given, Suffix", also where several with initials stand in one place; a
+     * body may have commas in its name.
      *
      * @param  list<string>  $texts
      * @return list<Name>

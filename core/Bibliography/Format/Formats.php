@@ -77,7 +77,9 @@ final class Formats
         if (trim($text) === '') {
             throw UnusableFile::isEmpty();
         }
-        if (str_contains($text, "\0") || preg_match_all(self::BINARY, substr($text, 0, 4096)) > 8) {
+        // ISO-2022-KR changes between its letters by signs of control
+        $signs = str_contains($text, "\x1B\$)C") ? str_replace(["\x0E", "\x0F"], '', $text) : $text;
+        if (str_contains($text, "\0") || preg_match_all(self::BINARY, substr($signs, 0, 4096)) > 8) {
             throw UnusableFile::isBinary();
         }
         $text = mb_scrub($text, 'UTF-8');

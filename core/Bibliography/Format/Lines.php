@@ -74,6 +74,9 @@ final class Lines
                     : null);
         if ($wide === null) {
             $chunk = str_starts_with($chunk, "\xEF\xBB\xBF") ? substr($chunk, 3) : $chunk;
+            if ($reading->findsOut() && preg_match('//u', $chunk) !== 1) {
+                $reading->legacy = LegacyEncoding::of($chunk);
+            }
             for (; $chunk !== ''; $chunk = (string) fread($stream, self::CHUNK)) {
                 yield $chunk;
             }

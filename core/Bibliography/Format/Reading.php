@@ -21,14 +21,26 @@ final class Reading
 
     private int $outsides = 0;
 
+    /** The encoding of before Unicode that the file seems to be in; null as long as there is too little to tell by. */
+    public ?string $legacy = null;
+
     /** @param  ?string  $encoding  one of TextEncoding::KNOWN, or null to find out */
     public function __construct(public readonly ?string $encoding = null)
     {
     }
 
+    /** Whether nobody said in which encoding of before Unicode the file is: forms have UTF-8 where nothing is chosen. */
+    public function findsOut(): bool
+    {
+        return $this->encoding === null || $this->encoding === 'UTF-8';
+    }
+
     /** Text before, between or after the records, of which none is lost: headings of an export, a count, a footer. */
     public function leaveOut(int $line, string $text): void
     {
+        if (preg_match('/[\p{L}\p{N}]/u', $text) !== 1) {
+            return; // a line drawn, or the sign with which old systems end a file
+        }
         $this->outsides++;
         if (count($this->outside) < self::SHOWN) {
             $this->outside[$line] = mb_strimwidth(trim($text), 0, 40, '…');

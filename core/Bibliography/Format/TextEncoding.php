@@ -81,7 +81,10 @@ final class TextEncoding
         return (string) preg_replace('/^\xEF\xBB\xBF/', '', $text);
     }
 
-    /** One line in UTF-8. Bytes that are no UTF-8 are read as Windows-1252, which every byte sequence is. */
+    /**
+     * One line in UTF-8. Bytes that are no UTF-8 are read as what the file seems to be in, else as Windows-1252, which
+     * every byte sequence is.
+     */
     public static function line(string $line, Reading $reading): string
     {
         if (str_contains($line, "\x0E") && preg_match('/\x0E[\x21-\x7E]+(?:\x0F|$)/', $line) === 1) {
@@ -106,17 +109,30 @@ final class TextEncoding
         $line = str_replace("\0", '', $line);
         $given = in_array($reading->encoding, ['Windows-1252', 'ISO-8859-1'], true) ? $reading->encoding : null;
         if ($given !== null || preg_match('//u', $line) !== 1) {
-            $reading->found = $given ?? 'Windows-1252';
+            $reading->found = $given ?? self::legacy($line, $reading);
 
-            return mb_convert_encoding($line, 'UTF-8', $reading->found);
+            return in_array($reading->found, self::KNOWN, true)
+                ? mb_convert_encoding($line, 'UTF-8', $reading->found)
+                : LegacyEncoding::decoded($line, $reading->found);
         }
         if ($reading->found === 'US-ASCII') {
             $reading->found = 'UTF-8';
         }
+        // of files that were put together
+        $line = str_starts_with($line, "\xEF\xBB\xBF") ? substr($line, 3) : $line;
         $mended = self::mended($line);
         $reading->mended += $mended === $line ? 0 : 1;
 
         return $mended;
+    }
+
+    private static function legacy(string $line, Reading $reading): string
+    {
+        if ($reading->findsOut()) {
+            $reading->legacy ??= LegacyEncoding::of($line);
+        }
+
+        return $reading->legacy ?? LegacyEncoding::USUAL;
     }
 
     /**

@@ -64,6 +64,11 @@ it('reads it', function (string $format, string $text, array $records) {
         "TY  - JOUR\nTI  - Lamps\nAU  - Kolbe, A., Ito, K.\nAU  - Ude, M., Jr\nAU  - The Ward Group, Night Section, Tern Hospital\nER  - \n",
         ['Lamps||Kolbe, A.; Ito, K.; Ude, M., Jr; The Ward Group, Night Section, Tern Hospital'],
     ],
+    'RIS with hard blanks, and signs that nobody sees' => [
+        'ris',
+        "\u{200B}TY\u{A0}\u{A0}-\u{A0}JOUR\nTI\u{A0}\u{A0}-\u{A0}Lamps\nER\u{A0}\u{A0}-\u{A0}\n\u{FEFF}TY  - JOUR\nTI  - Naps\nER  - \n\x1A",
+        ['Lamps', 'Naps'],
+    ],
     'RIS with two blanks behind the dash' => ['ris', "TY  -  JOUR\nTI  -  Lamps\nER  -  \n", ['Lamps']],
     'RIS with a name and a keyword a line' => [
         'ris',

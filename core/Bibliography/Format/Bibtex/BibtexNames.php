@@ -51,7 +51,9 @@ final class BibtexNames
                 if ($name->given === '' && $name->suffix === '') {
                     return $name->family === 'et al.' ? 'others' : "{{$family}}";
                 }
-                $protected = fn (string $part): string => preg_match('/,|;\s|\sand\s/i', $part) === 1 ? "{{$part}}" : $part;
+                $protected = fn (string $part): string => preg_match('/,|;\s|\sand\s/i', $part) === 1
+                    ? "{{$part}}"
+                    : $part;
                 $parts =
                     $name->suffix === ''
                         ? [$family, Latex::encoded($name->given)]

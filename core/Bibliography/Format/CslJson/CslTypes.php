@@ -139,7 +139,10 @@ final class CslTypes
     {
         $name = strtr(strtolower($type), '_ ', '--');
 
-        return self::TYPES[$type] ?? self::TYPES[$name] ?? self::TYPES[self::AGENCIES[$name] ?? ''] ?? PublicationType::Other;
+        return self::TYPES[$type] ??
+            self::TYPES[$name] ??
+            self::TYPES[self::AGENCIES[$name] ?? ''] ??
+            PublicationType::Other;
     }
 
     public static function written(PublicationType $type): string

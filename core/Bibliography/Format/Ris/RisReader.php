@@ -29,7 +29,14 @@ final class RisReader implements RecognisesItself, ReferenceReader
     /** Behind two blanks and the dash the blank may be missing; with one, "T2 -weighted" is a word. */
     private const TAG = '/^([A-Z][A-Z0-9])(?:(?:  |\t ?)(?:-|–|—)| (?:-|–|—)(?: |$))(.*)$/s';
 
+    private const BEGINNING = '/(?:^|[\r\n])[ \t]*TY(?: {1,2}|\t ?)(?:-|–|—)(?:[ \t]{0,2}[A-Z]{2,6})?\s/i';
+
     private const FIRST = '/^([ \t]*)(TY)(?: {1,2}|\t ?)(?:-|–|—)/i';
+
+    /** Blanks that pages put in the place of plain ones, and such as nobody sees. */
+    private const HARD = ["\u{A0}", "\u{200B}"];
+
+    private const SOFT = [' ', ''];
 
     /** Some leave the dash away where nothing follows it. */
     private const BARE_END = '/^ER *$/';
@@ -39,7 +46,9 @@ final class RisReader implements RecognisesItself, ReferenceReader
 
     public function recognises(string $beginning): bool
     {
-        return preg_match('/(?:^|[\r\n])[ \t]*TY(?: {1,2}|\t ?)(?:-|–|—)(?:[ \t]{0,2}[A-Z]{2,6})?\s/i', $beginning."\n") === 1;
+        $beginning = str_replace(self::HARD, self::SOFT, $beginning);
+
+        return preg_match(self::BEGINNING, $beginning."\n") === 1;
     }
 
     public function read($stream, Reading $reading = new Reading()): iterable
@@ -94,7 +103,8 @@ final class RisReader implements RecognisesItself, ReferenceReader
     /** @return array{?string, string} tag and value; no tag where the line goes on with the one before */
     private static function tag(string $pattern, string $line): array
     {
-        $line = rtrim($line);
+        $head = str_replace(self::HARD, self::SOFT, substr($line, 0, 12));
+        $line = rtrim($head.substr($line, 12));
         if (preg_match($pattern, $line, $match) === 1) {
             return [strtoupper($match[1]), trim($match[2])];
         }
