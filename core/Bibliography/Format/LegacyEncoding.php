@@ -31,7 +31,7 @@ final class LegacyEncoding
         'Mac OS Roman' => 'MACINTOSH',
     ];
 
-    private const JAPANESE = '[\p{Hiragana}\p{Katakana}ー日本人年大学研究会社時間行出入見分生者的中上下国地方法化性物心体'.
+    private const JAPANESE = '[ぁ-んァ-ヶー日本人年大学研究会社時間行出入見分生者的中上下国地方法化性物心体'.
         '動力定関係対調査比較検討影響効果看護夜勤睡眠病院患師]';
 
     private const CYRILLIC = '[оеаинтсрвлкмдпуяОЕАИНТСРВЛКМДПУЯ]';
@@ -62,8 +62,10 @@ final class LegacyEncoding
     /** What is odd, and how much it says. */
     private const ODD = [
         '/[\x{80}-\x{9F}\p{Co}\p{Cn}\x{FFFD}]/u' => 8.0,
+        // katakana of half the width, which are single bytes, as accented letters are elsewhere
+        '/[\x{FF61}-\x{FF9F}]/u' => 1.0,
         '/\p{L}[\p{S}¹²³ªº¿¡¶·¸¼½¾¤§‚„…†‡‰‹›•](?=\p{L})/u' => 2.0,
-        '/\p{Ll}(?=[^\x00-\x7F])\p{Lu}|[^\x00-\x7F\P{Ll}]\p{Lu}/u' => 2.0,
+        '/\p{Ll}(?=[^\x00-\x7F])\p{Lu}|[^\x00-\x7F\P{Ll}ß]\p{Lu}/u' => 2.0,
         '/\p{Latin}(?='.self::OTHERS.')|'.self::OTHERS.'(?=\p{Latin})/u' => 1.0,
         '/(?:(?=[^\x00-\x7F])\p{Latin}){4,}/u' => 4.0,
     ];

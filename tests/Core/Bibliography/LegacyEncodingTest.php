@@ -34,6 +34,8 @@ it('reads what was written before Unicode', function (string $found, string $enc
     'Chinese, traditional' => ['Big5', 'CP950', '夜班護士的光照研究', '王, 芳'],
     'Korean' => ['EUC-KR', 'CP949', '야간 간호사의 빛', '김, 영희'],
     'Russian, as Windows writes it' => ['Windows-1251', 'CP1251', 'Свет на ночных сменах', 'Иванов, И.'],
+    'Russian in capitals' => ['Windows-1251', 'CP1251', 'ВЛИЯНИЕ НОЧНЫХ СМЕН', 'ИВАНОВ, И.'],
+    'Chinese of few common signs' => ['GB 18030', 'GB18030', '光照疗法的临床应用', '王, 芳'],
     'Russian' => ['KOI8-R', 'KOI8-R', 'Свет на ночных сменах', 'Иванов, И.'],
     'Russian by the standard' => ['ISO 8859-5', 'ISO-8859-5', 'Свет на ночных сменах', 'Иванов, И.'],
     'Greek' => ['Windows-1253', 'CP1253', 'Φως τη νύχτα', 'Παπαδόπουλος, Γ.'],
@@ -45,6 +47,19 @@ it('reads what was written before Unicode', function (string $found, string $enc
     'Spanish and Portuguese' => ['Windows-1252', 'CP1252', '¿Niños o señoras? São João à noite', 'Muñoz, José'],
     'Danish and Icelandic' => ['Windows-1252', 'CP1252', 'Ærø på natten, það er ljós', 'Sørensen, Åge'],
     'one letter, which says nothing' => ['Windows-1252', 'CP1252', 'A café', 'Kolbe, A.'],
+]);
+
+it('takes no text of the west of Europe for another', function (string $text) {
+    expect(LegacyEncoding::of(iconv('UTF-8', 'CP1252', $text)))->toBe(LegacyEncoding::USUAL);
+})->with([
+    'AÇÃO EDUCATIVA À SAÚDE DOS TRABALHADORES: AVALIAÇÃO E ÊXITO',
+    'GRÖßE UND MAß DER ÜBERMÜDUNG, STRAßE',
+    'Yötyö ja väsymys sairaalassa: hämärä työvuoro',
+    'Næturvaktir og þreyta: áhrif ljóss á svefn hjúkrunarfræðinga',
+    'Étude comparative : « sommeil » et œuvre, nº 5, 37 °C ± 2, 10 µg·kg¹',
+    'El sueño del personal sanitario: ¿turnos rotatorios? ¡Sí! ñandú',
+    'd’Été à l’École — “señal” † ‡ • … ™ © ®',
+    'ÉTUDE DE L’EFFET DE LA LUMIÈRE À L’HÔPITAL, NOËL, AÏE',
 ]);
 
 it('keeps to the usual where nothing speaks for another, and where a person has said so', function () {
