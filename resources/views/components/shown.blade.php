@@ -1,4 +1,4 @@
 {{-- What a form shows, so that nothing is overwritten unseen that somebody else made of it meanwhile. --}}
-@props(['of', 'form' => null])
+@props(['of'])
 @use('App\Actions\Shared\Shown')
-<input type="hidden" name="shown" value="{{ Shown::stamp($of) }}" @if ($form) form="{{ $form }}" @endif>
+<input type="hidden" name="shown" value="{{ Shown::stamp($of) }}">

@@ -51,7 +51,8 @@
                                     <td>
                                         @if ($mayChange)
                                             <form method="post" action="{{ route('criteria.update', [$review, $criterion]) }}"
-                                                id="criterion-{{ $criterion->id }}">@csrf @method('put') <x-shown :of="$criterion->only('question', 'reason')" /></form>
+                                                id="criterion-{{ $criterion->id }}">@csrf @method('put')
+                                                    <x-shown :of="$criterion->only('question', 'reason')" /></form>
                                             <label class="visually-hidden" for="question-{{ $criterion->id }}">Question
                                                 {{ $loop->iteration }}</label>
                                             <textarea class="input" rows="2" form="criterion-{{ $criterion->id }}" id="question-{{ $criterion->id }}" name="question"

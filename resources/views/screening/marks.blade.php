@@ -18,7 +18,8 @@
                     @can('screen', $review)
                         <details class="mt-1">
                             <summary class="cursor-pointer small">Change</summary>
-                            <form method="post" action="{{ route('marks.update', [$review, $list]) }}" class="mt-2">@csrf @method('put') <x-shown :of="$list" />
+                            <form method="post" action="{{ route('marks.update', [$review, $list]) }}" class="mt-2">@csrf @method('put')
+                                <x-shown :of="$list" />
                                 @include('screening.mark-list-fields', ['list' => $list])<button class="button button-go mt-2">Keep</button></form>
                             <form method="post" action="{{ route('marks.destroy', [$review, $list]) }}" class="mt-2">@csrf @method('delete')
                                 <button class="button button-plain">Remove this list</button></form>

@@ -18,7 +18,8 @@
                     nothing was done; a reader cannot tell that from silence.</p>
             @endif
             @can('search', $review)
-                <form class="sheet-body" method="post" action="{{ route('searches.report.update', $review) }}">@csrf @method('put') <x-shown :of="$review->search_notes" />
+                <form class="sheet-body" method="post" action="{{ route('searches.report.update', $review) }}">@csrf @method('put')
+                    <x-shown :of="$review->search_notes" />
                     @foreach (SearchReport::TYPED as $key => [$item, $name, $asks])
                         <x-field :name="$key" :label="$name . ' (item ' . $item . ')'" :help="$asks . '.'">
                             <textarea class="input" id="{{ $key }}" name="{{ $key }}" rows="2" maxlength="4000"

@@ -64,7 +64,8 @@
                                             <details @if ($errors->any()) open @endif>
                                                 <summary class="cursor-pointer">Judge {{ Str::lower($row->kept->title) }}</summary>
                                                 <form class="certainty-form" method="post"
-                                                    action="{{ route('certainty.update', [$review, $row->kept]) }}">@csrf @method('put') <x-shown :of="[$row->judged?->id]" />
+                                                    action="{{ route('certainty.update', [$review, $row->kept]) }}">@csrf @method('put')
+                                                        <x-shown :of="[$row->judged?->id]" />
                                                     <p><label>The evidence starts <select class="input" name="start">
                                                                 @foreach ([4 => 'high: trials', 2 => 'low: studies that only observe', 3 => 'moderate', 1 => 'very low'] as $value => $words)
                                                                     <option value="{{ $value }}" @selected($value === $certainty->start->value)>{{ $words }}</option>

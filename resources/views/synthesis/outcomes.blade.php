@@ -28,7 +28,8 @@
                     @if ($mayChange)
                         <details class="mt-1 no-print">
                             <summary class="small cursor-pointer">Change</summary>
-                            <form class="mt-3" method="post" action="{{ route('outcomes.update', [$review, $outcome]) }}">@csrf @method('put') <x-shown :of="$outcome" />
+                            <form class="mt-3" method="post" action="{{ route('outcomes.update', [$review, $outcome]) }}">@csrf @method('put')
+                                <x-shown :of="$outcome" />
                                 <x-outcome-form :outcome="$outcome" />
                                 <button class="button button-go">Save</button>
                             </form>

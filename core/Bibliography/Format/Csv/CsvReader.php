@@ -143,7 +143,13 @@ final class CsvReader implements RecognisesItself, ReferenceReader
         $row = '';
         $start = 0;
         $open = false;
-        foreach ($this->fromHeading(Lines::of($stream, $reading), $reading) as $number => $line) {
+        $lines = HeadingRow::among(
+            Lines::of($stream, $reading),
+            $reading,
+            fn (string $line): bool => trim($line) === '' || preg_match('/^sep=.$/', trim($line)) === 1,
+            fn (string $line): bool => $this->delimiterOf($line) !== null,
+        );
+        foreach ($lines as $number => $line) {
             $delimiter ??= $this->delimiterOf($line) ?? self::likeliest($line);
             if (! $open && ! str_contains($line, '"')) {
                 yield $number => explode($delimiter === '' ? ',' : $delimiter, $line);
@@ -168,52 +174,6 @@ final class CsvReader implements RecognisesItself, ReferenceReader
         }
         if ($open) {
             yield from $this->afterUnclosed($row, $start, $delimiter ?? ',', $unclosed);
-        }
-    }
-
-    /**
-     * The lines from the heading row on. What stands above it, as some write the name of an export there, is left out;
-     * where no row has headings that are known, the first is taken for them.
-     *
-     * @param  iterable<int, string>  $lines
-     * @return \Generator<int, string>
-     */
-    private function fromHeading(iterable $lines, Reading $reading): \Generator
-    {
-        $above = [];
-        $isFound = false;
-        foreach ($lines as $number => $line) {
-            if (! $isFound) {
-                if (trim($line) === '' || preg_match('/^sep=.$/', trim($line)) === 1) {
-                    continue;
-                }
-                $isHeading = $this->delimiterOf($line) !== null;
-                if (! $isHeading && count($above) < HeadingRow::LOWEST - 1) {
-                    $above[] = [$number, $line];
-
-                    continue;
-                }
-                $isFound = true;
-                if ($isHeading && $above !== []) {
-                    $reading->leaveOut(...$above[0]);
-                    $above = [];
-                }
-                yield from self::numbered($above);
-                $above = [];
-            }
-            yield $number => $line;
-        }
-        yield from self::numbered($above);
-    }
-
-    /**
-     * @param  list<array{int, string}>  $lines
-     * @return \Generator<int, string>
-     */
-    private static function numbered(array $lines): \Generator
-    {
-        foreach ($lines as [$number, $line]) {
-            yield $number => $line;
         }
     }
 
