@@ -33,6 +33,9 @@ final class Problems
     /** Never kept in a session, however a form ends. */
     private const SECRET = ['password', 'password_confirmation', 'current_password', 'removing_password', 'code'];
 
+    /** Said where a page of an older release sends what this one no longer takes. */
+    public const OLDER_PAGE = 'This page is of an older release. Load it again; what you wrote is kept on this machine.';
+
     public static function handle(Exceptions $exceptions): void
     {
         $exceptions->dontReport(Refused::class);

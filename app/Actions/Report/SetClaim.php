@@ -18,7 +18,8 @@ use Illuminate\Support\Facades\DB;
  */
 final readonly class SetClaim
 {
-    private const MOST = 40;
+    /** So many pieces of evidence a claim may rest on. */
+    public const MOST = 40;
 
     public function __construct(private WriteLog $log)
     {

@@ -15,6 +15,7 @@ use App\Files\Out\ReportDownload;
 use App\Files\Out\TextDownload;
 use App\Http\Controllers\Controller;
 use App\Http\Input;
+use App\Http\Problems;
 use App\Http\Requests\Report\ClaimRequest;
 use App\Models\Report;
 use App\Models\ReportVersion;
@@ -47,9 +48,6 @@ use WaryHeron\Core\Report\Standard\ReportingItem;
 /** The report as it is written: words by people, live blocks by the review. */
 final class ComposerController extends Controller
 {
-    /** A page of an older release is told to load again. */
-    private const OLDER = 'This page is of an older release. Load it again; what you wrote is kept on this machine.';
-
     public function show(Request $request, Review $review, ReadReport $read): View
     {
         $report = Report::of($review)->first();
@@ -117,7 +115,7 @@ final class ComposerController extends Controller
             ],
             'presence' => ['nullable', 'string', 'max:8000', 'regex:~^[A-Za-z0-9+/]*={0,2}$~'],
         ]);
-        abort_if((int) $given['schema'] !== Schema::VERSION, 409, self::OLDER);
+        abort_if((int) $given['schema'] !== Schema::VERSION, 409, Problems::OLDER_PAGE);
         $report = Report::of($review)->firstOrFail();
         $update = $given['update'] ?? null;
         if ($update !== null) {

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Requests\Report;
 
+use App\Actions\Report\SetClaim;
+use App\Http\Problems;
 use Illuminate\Foundation\Http\FormRequest;
 
 /** What is put to a claim, what is taken off, and whether it is the authors' own. */
@@ -24,7 +26,7 @@ final class ClaimRequest extends FormRequest
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['evidence.missing' => 'This page is of an older release. Load it again; what you wrote is kept on this machine.'];
+        return ['evidence.missing' => Problems::OLDER_PAGE];
     }
 
     /** @return list<array{kind: string, id: string}> */
@@ -49,7 +51,7 @@ final class ClaimRequest extends FormRequest
     private function pieceRules(string $field): array
     {
         return [
-            $field => ['sometimes', 'array', 'max:40'],
+            $field => ['sometimes', 'array', 'max:'.SetClaim::MOST],
             "{$field}.*.kind" => ['required', 'in:answer,passage,result,decision,scouted'],
             "{$field}.*.id" => ['required', 'string', 'max:90'],
         ];

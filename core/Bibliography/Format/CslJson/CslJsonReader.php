@@ -236,12 +236,13 @@ final class CslJsonReader implements RecognisesItself, ReferenceReader
             'edition' => $take('edition'),
             'partTitle' => $take('volume-title'),
         ];
-        $keywords = is_array($item['subject'] ?? null)
-            ? array_values(array_filter($item['subject'], is_string(...)))
-            : Keywords::split($take('keyword', 'keywords', 'subject'));
-        if (is_array($item['subject'] ?? null)) {
+        $subjects = $item['subject'] ?? null;
+        if (is_array($subjects)) {
             unset($item['subject']);
         }
+        $keywords = is_array($subjects)
+            ? array_values(array_filter($subjects, is_string(...)))
+            : Keywords::split($take('keyword', 'keywords', 'subject'));
         $extra =
             $type === '' || $type === CslTypes::written($known) || CslTypes::isSaid($type, $custom['fields'] ?? [])
                 ? []
