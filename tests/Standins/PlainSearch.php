@@ -21,6 +21,12 @@ final class PlainSearch
     /** @var list<array<string, list<string>>> words by field */
     private array $records = [];
 
+    /** @var array<string, true> every word of theirs */
+    private array $words = [];
+
+    /** @var array<string, array<string, true>> the words that each word of a query stands for */
+    private array $meant = [];
+
     public function __construct(int $size)
     {
         $writer = new StudyWriter();
@@ -40,6 +46,9 @@ final class PlainSearch
                     ),
                 ),
             ];
+        }
+        foreach ($this->records as $record) {
+            $this->words += array_fill_keys(array_merge(...array_values($record)), true);
         }
     }
 
@@ -99,14 +108,13 @@ final class PlainSearch
         foreach ($typed as $word) {
             $parts = $word->isMasked() ? Mask::words($word->text) : Words::of($word->text);
             foreach ($parts as $i => $part) {
-                $run[] = [$part, $word->truncated && $i === count($parts) - 1];
+                $run[] = $this->meantBy($part.($word->truncated && $i === count($parts) - 1 ? '*' : ''));
             }
         }
         $found = [];
         foreach (array_keys($words) as $at) {
-            foreach ($run as $i => [$text, $truncated]) {
-                $word = $words[$at + $i] ?? null;
-                if ($word === null || ! self::standsFor($text.($truncated ? '*' : ''), $word)) {
+            foreach ($run as $i => $meant) {
+                if (! isset($words[$at + $i], $meant[$words[$at + $i]])) {
                     continue 2;
                 }
             }
@@ -114,6 +122,16 @@ final class PlainSearch
         }
 
         return $found;
+    }
+
+    /** @return array<string, true> */
+    private function meantBy(string $masked): array
+    {
+        return $this->meant[$masked] ??= array_filter(
+            $this->words,
+            fn (string|int $word): bool => self::standsFor($masked, (string) $word),
+            ARRAY_FILTER_USE_KEY,
+        );
     }
 
     private function near(array $left, array $right, int $distance): array

@@ -56,7 +56,7 @@ final readonly class TablePreview
             ),
             Columns::guess($headings)->fields,
             (string) array_search($delimiter, self::DELIMITERS, true),
-            $asked['encoding'] ?? (in_array($reading->found, TextEncoding::KNOWN, true) ? $reading->found : 'UTF-8'),
+            $asked['encoding'] ?? (in_array($reading->found, TextEncoding::known(), true) ? $reading->found : 'UTF-8'),
         );
     }
 

@@ -23,12 +23,19 @@ final class LegacyEncoding
         'EUC-KR' => 'CP949',
         // before those that have a letter at each of its places
         'Windows-1255' => 'CP1255',
+        'Windows-1256' => 'CP1256',
+        'Thai (TIS-620)' => 'CP874',
         'Windows-1251' => 'CP1251',
         'KOI8-R' => 'KOI8-R',
         'ISO 8859-5' => 'ISO-8859-5',
+        'DOS 866' => 'CP866',
         'Windows-1253' => 'CP1253',
         'Windows-1250' => 'CP1250',
+        'Windows-1254' => 'CP1254',
+        'Windows-1257' => 'CP1257',
         'Mac OS Roman' => 'MACINTOSH',
+        'DOS 850' => 'CP850',
+        'DOS 852' => 'CP852',
     ];
 
     private const JAPANESE = '[ぁ-んァ-ヶー日本人年大学研究会社時間行出入見分生者的中上下国地方法化性物心体'.
@@ -48,16 +55,32 @@ final class LegacyEncoding
         'Windows-1251' => self::CYRILLIC,
         'KOI8-R' => self::CYRILLIC,
         'ISO 8859-5' => self::CYRILLIC,
+        'DOS 866' => self::CYRILLIC,
         'Windows-1253' => '[αοιετσνηυρκπμλςάέήίόύώΑΟΙΕΤΣΝΗΥΡΚΠΜΛ]',
         'Windows-1255' => '[אבגדהוזחטיכלמנסעפצקרשתםןךףץ]',
+        'Windows-1256' => '[ابتثجحخدذرزسشصضطظعغفقكلمنهويءآأؤإئىةپچژگ]',
+        'Thai (TIS-620)' => '\p{Thai}',
     ];
 
     /** What share of all letters outside ASCII these are at least. */
-    private const SHARES = ['Shift JIS' => 0.25, 'EUC-JP' => 0.25, 'GB 18030' => 0.2, 'Big5' => 0.2, 'EUC-KR' => 0.9];
+    private const SHARES = [
+        'Shift JIS' => 0.25,
+        'EUC-JP' => 0.25,
+        'GB 18030' => 0.2,
+        'Big5' => 0.2,
+        'EUC-KR' => 0.9,
+        'Windows-1251' => 0.8,
+        'KOI8-R' => 0.8,
+        'ISO 8859-5' => 0.8,
+        'DOS 866' => 0.8,
+        'Windows-1253' => 0.85,
+        'Windows-1256' => 0.95,
+        'Thai (TIS-620)' => 0.95,
+    ];
 
     private const USUAL_SHARE = 0.6;
 
-    private const OTHERS = '[\p{Cyrillic}\p{Greek}\p{Hebrew}\p{Han}\p{Hangul}]';
+    private const OTHERS = '[\p{Cyrillic}\p{Greek}\p{Hebrew}\p{Arabic}\p{Thai}\p{Han}\p{Hangul}]';
 
     /** What is odd, and how much it says. */
     private const ODD = [
@@ -67,13 +90,25 @@ final class LegacyEncoding
         '/\p{L}[\p{S}¹²³ªº¿¡¶·¸¼½¾¤§‚„…†‡‰‹›•](?=\p{L})/u' => 2.0,
         '/\p{Ll}(?=[^\x00-\x7F])\p{Lu}|[^\x00-\x7F\P{Ll}ß]\p{Lu}/u' => 2.0,
         '/\p{Latin}(?='.self::OTHERS.')|'.self::OTHERS.'(?=\p{Latin})/u' => 1.0,
-        '/(?:(?=[^\x00-\x7F])\p{Latin}){4,}/u' => 4.0,
+        '/(?:(?=[^\x00-\x7Fışğ])\p{Latin}){4,}/u' => 4.0,
+        // signs of prose that touch a word, final letters before others, vowels and tones with no letter to sit on
+        '/[¢¤¥¦¨¬\x{AD}¯´¸](?=\p{L})|(?<=\p{L})[¢¤¥¦¨¬\x{AD}¯´¸]|(?<![\dnNrRaA.])[ºª](?=\p{L})/u' => 1.0,
+        '/[ךםןףץ](?=\p{Hebrew})|ς(?=\p{L})|σ(?!\p{L})/u' => 2.0,
+        '/(?<![ก-ฮั-ฺ็-๎])[ัิ-ฺ็-๎]|[๐-๙๏๚๛](?=[ก-๎])/u' => 2.0,
     ];
 
     /** So much of a text is looked at, and so many letters outside ASCII say enough. */
     private const SAMPLE = 16_384;
 
     private const FEWEST = 6;
+
+    private const HARDLY_ODD = 0.05;
+
+    /** @return non-empty-list<string> */
+    public static function names(): array
+    {
+        return array_keys(self::ALL);
+    }
 
     /**
      * The usual one where nothing speaks for another; null where there is too little to tell by.
@@ -88,7 +123,7 @@ final class LegacyEncoding
         }
         $usual = self::oddity($sample, self::USUAL);
         [$best, $least] = [self::USUAL, $usual / 2];
-        foreach ($usual < 0.1 ? [] : array_keys(self::ALL) as $name) {
+        foreach ($usual < self::HARDLY_ODD ? [] : array_keys(self::ALL) as $name) {
             $oddity = self::oddity($sample, $name);
             if ($oddity < $least) {
                 [$best, $least] = [$name, $oddity];
@@ -150,6 +185,6 @@ final class LegacyEncoding
             $odd += $letters * max(0.0, 1 - $share / (self::SHARES[$name] ?? self::USUAL_SHARE));
         }
 
-        return $odd / $letters;
+        return ($odd + LatinAlphabets::unexplained($text, $name)) / $letters;
     }
 }

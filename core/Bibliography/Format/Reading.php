@@ -24,7 +24,7 @@ final class Reading
     /** The encoding of before Unicode that the file seems to be in; null as long as there is too little to tell by. */
     public ?string $legacy = null;
 
-    /** @param  ?string  $encoding  one of TextEncoding::KNOWN, or null to find out */
+    /** @param  ?string  $encoding  one of TextEncoding::known(), or null to find out */
     public function __construct(public readonly ?string $encoding = null)
     {
     }

@@ -7,7 +7,7 @@ namespace WaryHeron\Core\Bibliography\Format;
 /** Turns the bytes of a text file into UTF-8, and undoes one common accident. */
 final class TextEncoding
 {
-    public const KNOWN = ['UTF-8', 'UTF-16LE', 'UTF-16BE', 'Windows-1252', 'ISO-8859-1'];
+    private const PLAIN = ['UTF-8', 'UTF-16LE', 'UTF-16BE', 'ISO-8859-1'];
 
     /** The places of Windows-1252 that are not those of ISO 8859-1, by code point. */
     private const WINDOWS = [
@@ -39,6 +39,12 @@ final class TextEncoding
         0x017E => 0x9E,
         0x0178 => 0x9F,
     ];
+
+    /** @return non-empty-list<string> what a person may say that a file is in */
+    public static function known(): array
+    {
+        return [...self::PLAIN, ...LegacyEncoding::names()];
+    }
 
     /**
      * UTF-16LE or UTF-16BE where the beginning shows it, by its mark or by where its zero bytes are; null for anything
@@ -107,11 +113,11 @@ final class TextEncoding
             return $line;
         }
         $line = str_replace("\0", '', $line);
-        $given = in_array($reading->encoding, ['Windows-1252', 'ISO-8859-1'], true) ? $reading->encoding : null;
+        $given = str_starts_with($reading->encoding ?? 'UTF-8', 'UTF-') ? null : $reading->encoding;
         if ($given !== null || preg_match('//u', $line) !== 1) {
             $reading->found = $given ?? self::legacy($line, $reading);
 
-            return in_array($reading->found, self::KNOWN, true)
+            return in_array($reading->found, self::PLAIN, true)
                 ? mb_convert_encoding($line, 'UTF-8', $reading->found)
                 : LegacyEncoding::decoded($line, $reading->found);
         }

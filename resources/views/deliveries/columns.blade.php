@@ -16,7 +16,7 @@
                             </select>
                         </label>
                         <label>Letters are <select class="input" name="encoding">
-                                @foreach (\WaryHeron\Core\Bibliography\Format\TextEncoding::KNOWN as $encoding)
+                                @foreach (\WaryHeron\Core\Bibliography\Format\TextEncoding::known() as $encoding)
                                     <option @selected($preview->encoding === $encoding)>{{ $encoding }}</option>
                                 @endforeach
                             </select>

@@ -51,6 +51,36 @@ it('delivers a file by upload and shows what became of it', function () {
         ->toBe(2);
 });
 
+it('says which letters a table is in, and reads it in others where a person says so', function () {
+    $world = new World();
+    $page = $this->actingAs($world->people['specialist'])->post("/reviews/{$world->review->id}/deliveries", [
+        'files' => [
+            UploadedFile::fake()->createWithContent(
+                'ward.csv',
+                iconv('UTF-8', 'CP1250', "Název studie;Kdo;Poznámka\nÚčinek světla na noční směně;Dvořák, Jiří;č. 1\n"),
+            ),
+        ],
+        'source_name' => 'Ward list',
+        'searched_on' => '2026-11-01',
+    ]);
+    $delivery = $world->review->deliveries()->sole();
+    $at = "/reviews/{$world->review->id}/deliveries/{$delivery->id}";
+    $this->get($page->headers->get('Location'))
+        ->assertSee('Účinek světla na noční směně')
+        ->assertSee('<option selected>Windows-1250</option>', false);
+
+    $this->post("{$at}/columns", ['delimiter' => 'semicolon', 'encoding' => 'Windows-1251']);
+    $this->get($at)->assertSee('<option selected>Windows-1251</option>', false)->assertDontSee('noční');
+    $this->post("{$at}/columns", ['encoding' => 'Klingon'])->assertSessionHasErrors('encoding');
+
+    $this->post("{$at}/read", [
+        'delimiter' => 'semicolon',
+        'encoding' => 'Windows-1250',
+        'columns' => ['title', 'authors', ''],
+    ])->assertSessionHasNoErrors();
+    expect(Record::query()->sole()->reference['title'])->toBe('Účinek světla na noční směně');
+});
+
 it('refuses what is no such file, and takes it when it is mended', function (string $text, string $why) {
     $world = new World();
     $this->actingAs($world->people['specialist'])

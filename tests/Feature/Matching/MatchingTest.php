@@ -296,7 +296,7 @@ it('comes to the same end however often its workers are killed', function (int $
                         'JF' => 'Nocturnal Med.',
                     ],
                 ],
-                range(1, 300),
+                range(1, 120),
             ),
         ),
     );
@@ -365,17 +365,17 @@ it('comes to the same end however often its workers are killed', function (int $
     expect($kills)
         ->toBeGreaterThanOrEqual(20)
         ->and(Record::query()->count())
-        ->toBe(600)
+        ->toBe(240)
         ->and(Record::query()->distinct()->count('position'))
-        ->toBe(600);
+        ->toBe(240);
     expect($world->review->publications()->count())
-        ->toBe(300)
+        ->toBe(120)
         ->and($world->review->publications()->where('records_count', 2)->count())
-        ->toBe(300)
+        ->toBe(120)
         ->and(Tallies::of($world->review)->all())
-        ->toBe(300);
+        ->toBe(120);
     expect(Join::query()->count())
-        ->toBe(300)
+        ->toBe(120)
         ->and(CertainGroups::of($matching))
         ->toBe([]);
 })->with([1, 2]);

@@ -150,7 +150,7 @@ final class DeliveryController extends Controller
     ): RedirectResponse {
         $given = $request->validate([
             'delimiter' => ['nullable', 'string', 'in:'.implode(',', array_keys(TablePreview::DELIMITERS))],
-            'encoding' => ['nullable', 'string', 'in:'.implode(',', TextEncoding::KNOWN)],
+            'encoding' => ['nullable', 'string', Rule::in(TextEncoding::known())],
         ]);
 
         $start->lookAgain($delivery, array_filter($given));
@@ -162,7 +162,7 @@ final class DeliveryController extends Controller
     {
         $given = $request->validate([
             'delimiter' => ['nullable', 'string', 'in:'.implode(',', array_keys(TablePreview::DELIMITERS))],
-            'encoding' => ['nullable', 'string', 'in:'.implode(',', TextEncoding::KNOWN)],
+            'encoding' => ['nullable', 'string', Rule::in(TextEncoding::known())],
             'columns' => ['required', 'array', 'max:500'],
             'columns.*' => ['nullable', 'string', 'in:'.implode(',', array_keys(Columns::FIELDS))],
         ]);
