@@ -5,14 +5,18 @@ declare(strict_types=1);
 namespace WaryHeron\Core\Coding\Lead;
 
 use WaryHeron\Core\FullText\Reading\SectionKind;
+use WeakMap;
 
 /** What looks like an answer and is none: other people's studies, plans, rules of entry. */
 final class Traps
 {
     private const CITED = '/\bet al\b|\band colleagues\b|\b(?:earlier|previous|prior|former|recent|another|other|one|a) (?:\w+ )?(?:study|studies|trial|trials|survey|surveys|review|work|report|cohort|meta-analys\w+)\b|\[\d{1,3}(?:[,–-]\s?\d{1,3})*\]|\((?:19|20)\d\d\)|\b(?:has|have) (?:shown|found|reported)\b|\bin the literature\b/iu';
 
+    /** A month before a year is nobody. */
+    private const AUTHOR = '(?!(?:Jan|Feb|Mar|Apr|May|June?|July?|Aug|Sep|Oct|Nov|Dec)(?:\p{Ll}*(?:uary|ch|il|ust|ber))?\b|(?:Spring|Summer|Autumn|Winter)\b)\p{Lu}[\p{L}’-]+';
+
     /** An author and a year, or somebody's study: never one's own people. */
-    private const NAMED = '/\(\p{Lu}[\p{L}’-]+(?:(?:,| and| &) [^()]{0,60})?,?\s(?:19|20)\d\d|\p{Lu}[\p{L}’-]+(?: et al\.?| and colleagues| (?:and|&) \p{Lu}[\p{L}’-]+)\s*\(?(?:19|20)\d\d|\bet al\b|\band colleagues\b|\b(?:trial|study|survey|work|that|those|report|review) (?:by|of) \p{Lu}[\p{L}’-]+(?: and \p{Lu}|[,;) ])|\b(?:Earlier|Previous|Former|Older) (?:\p{L}+ )?(?:work|studies|study|trials?|surveys?)\b/u';
+    private const NAMED = '/\('.self::AUTHOR.'(?:(?:,| and| &) [^()]{0,60})?,?\s(?:19|20)\d\d|\b'.self::AUTHOR.'(?: et al\.?| and colleagues| (?:and|&) \p{Lu}[\p{L}’-]+)\s*\(?(?:19|20)\d\d|\bet al\b|\band colleagues\b|\b(?:trial|study|survey|work|that|those|report|review) (?:by|of) \p{Lu}[\p{L}’-]+(?: and \p{Lu}|[,;) ])|\b(?:Earlier|Previous|Former|Older) (?:\p{L}+ )?(?:work|studies|study|trials?|surveys?)\b/u';
 
     /** In a letter without sections. */
     private const OTHERS = '/\bin (?:a|an|one|another) (?:\p{L}+ ){0,3}(?:study|trial|survey|experiment)\b|\b(?:the|an?) (?:only|best|largest|first|earlier) (?:\p{L}+ )?(?:study|trial|survey|experiment)\b|\bwe are aware of\b|\bfrom an earlier\b/iu';
@@ -21,7 +25,17 @@ final class Traps
 
     private const ENTRY = '/\b(?:eligib\w+|inclusion criteri\w+|exclu\w+|were included if|criteria|qualif\w+|at least|or (?:older|over|above|more|younger)|between \d+ and \d+ years|aged? (?:\d+ (?:to|and|[–-])|over|under|at least|from))\b/iu';
 
+    /** @var ?WeakMap<Passage, bool> every reader asks of every passage */
+    private static ?WeakMap $cited = null;
+
     public static function isCited(Passage $passage): bool
+    {
+        self::$cited ??= new WeakMap();
+
+        return self::$cited[$passage] ??= self::speaksOfOthers($passage);
+    }
+
+    private static function speaksOfOthers(Passage $passage): bool
     {
         $elsewhere = in_array(
             $passage->section,

@@ -21,9 +21,12 @@ final class AgeReader implements LeadReader
 
     private const PATTERNS = [
         '\bage[sd]?\b[^.;]{0,40}?\(?\s*(?:M|mean)\s*=?\s*'.self::NUMBER => 1.4,
-        '(?:mean|average) age of (?:the |all |these |our )?(?:[\d,]+ )?(?:\p{L}+ ){1,3}?was '.self::NUMBER => 1.7,
+        '(?i:mean|average) age of (?:the |all |these |our )?(?:[\d,]+ )?(?:\p{L}+ ){1,3}?was '.self::NUMBER => 1.7,
+        '(?i:mean|average)\s*\((?:±\s*)?(?:SD|s\.d\.)\)\s+age\b[^.;()\d]{0,50}?'.self::NUMBER => 1.6,
+        '\bage[sd]?\s+averaged\s+'.self::NUMBER => 1.6,
+        '\b(?:were|was)\s+'.self::NUMBER.'\s*\((?:SD|s\.d\.|±)\s*=?\s*[\d.·]+\)\s*years?\s*(?:old|of age)' => 1.4,
         '(?<![\d.])'.self::NUMBER.'\s*(?:±|\+\/-)\s*\d+(?:\.\d+)?\s*years?\b(?: old| of age)?' => 1.2,
-        '(?:mean|average)\s+(?:\p{L}+\s+){0,2}age\b[^.;()\d]{0,50}?'.self::NUMBER => 1.6,
+        '(?i:mean|average)\s+(?:\p{L}+\s+){0,2}age\b[^.;()\d]{0,50}?'.self::NUMBER => 1.6,
         '\b[Mm]\s*age\s*=?\s*'.self::NUMBER => 1.5,
         '\bage\b[^.;\d]{0,12}\(?(?:mean|average|M)\b[^\d.;]{0,12}'.self::NUMBER => 1.4,
         '\b(?:on average|average|mean)\s+'.self::NUMBER.'\s*years?\b(?:\s*(?:old|of age))?' => 1.2,

@@ -62,7 +62,9 @@ final class ConflictReader implements LeadReader
                     self::SOME,
                     (string) preg_replace('/\b(?:no|not|nor|none|without)\b[^,;.]*/iu', '', $passage->text),
                 ) === 1;
-            if ($states && $some !== null) {
+            // where the others have none, one has some
+            $isOfOthers = $denies && preg_match('/\b(?:other|remaining) authors?\b/iu', $passage->text) === 1;
+            if (($states || ($isOfOthers && $isDeclared)) && $some !== null) {
                 $leads[] = Lead::from($passage, $some, $base + 1.9, 'somebody states an interest');
             } elseif ($denies && $isDeclared && $none !== null) {
                 $leads[] = Lead::from($passage, $none, $base + 1.2, 'the authors say that there is none');

@@ -33,7 +33,7 @@ final class CountryReader implements LeadReader
             ) {
                 continue;
             }
-            foreach (Countries::in($passage->text) as $country => $isName) {
+            foreach (Countries::in(self::withoutMakers($passage->text)) as $country => $isName) {
                 $weight =
                     1.3 +
                     ($isName ? 0.5 : 0.1) +
@@ -57,5 +57,18 @@ final class CountryReader implements LeadReader
         }
 
         return array_values($found);
+    }
+
+    /** Lamps and scales come from places where nobody was studied. */
+    private static function withoutMakers(string $text): string
+    {
+        return (string) preg_replace(
+            [
+                '/\([^()]*\b(?:Inc|Ltd|LLC|GmbH|Corp|Corporation|Company|Co|AB|A\/S|AS|BV|SA|plc)\b[^()]*\)/u',
+                '/\b(?:made|manufactured|produced|built|assembled) (?:in|by)\b[^.;,]*/iu',
+            ],
+            ' ',
+            $text,
+        );
     }
 }

@@ -23,6 +23,16 @@ final class FemaleReader implements LeadReader
     /** A share of women who have something is not one of women. */
     private const OTHER = '/\b(?:than|versus|v|vs|compared|prevalence|risk|rates?|more often|less often|reported by|in women|among women|higher|lower)\b/iu';
 
+    private const PARTS = [
+        'half' => 50.0,
+        'a third' => 33.3,
+        'one third' => 33.3,
+        'two thirds' => 66.7,
+        'a quarter' => 25.0,
+        'one quarter' => 25.0,
+        'three quarters' => 75.0,
+    ];
+
     private const MEN = '(?:men|male|males|boys)';
 
     public function reads(AskedItem $item): bool
@@ -76,7 +86,9 @@ final class FemaleReader implements LeadReader
                     $m,
                 ) === 1 ||
                 preg_match("/\b{$who}\b\s*\(\s*\d[\d,]*\s*(?:of|\/)\s*\d[\d,]*\s*[,;]?\s*{$percent}/iu", $text, $m) ===
-                    1
+                    1 ||
+                preg_match("/\b{$who}\b\s+(?:made up|accounted for|comprised|constituted|formed)\s+{$percent}/iu", $text, $m) === 1 ||
+                preg_match("/\b{$who}\s+(?:sex|gender)\b[^.;\d]{0,25}{$percent}/iu", $text, $m) === 1
             ) {
                 $told[] = [
                     $of((float) Figures::value($m[1])),
@@ -115,6 +127,10 @@ final class FemaleReader implements LeadReader
             ) === 1
         ) {
             $told[] = $this->part(Figures::value($m[2]), Figures::value($m[1]));
+        }
+        $parts = implode('|', array_keys(self::PARTS));
+        if (preg_match("/\b({$parts}) of\b[^.;]{0,40}?\b(?:were|are)\s+{$women}\b/iu", strtr($text, '-', ' '), $m) === 1) {
+            $told[] = [self::PARTS[mb_strtolower($m[1])], 0.6, 'a part is given in words'];
         }
         if (preg_match("/\b(?:all|only)\b[^.;]{0,30}\b(?:were|are)\s+{$women}\b/iu", $text) === 1) {
             $told[] = [100.0, 1.0, 'all are women'];

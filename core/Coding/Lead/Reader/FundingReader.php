@@ -25,6 +25,9 @@ final class FundingReader implements LeadReader
 
     private const NOBODY = '/\b(?:no|without|not)\b[^.;]{0,40}\b(?:funds?|funding|funded|support|grants?|money|financ\w+|sponsor\w*)\b|\bunfunded\b|\b(?:funding|support|sponsors?)\s*[:.]?\s*(?:none|nil|no)\b|\bown (?:resources|means|time)\b|\bordinary means\b/iu';
 
+    /** What is paid to a person is no funding of the work. */
+    private const FEES = '/\b(?:lecture|lecturing|consult\w+|speakers?|travel|personal|advisory) fees?\b|\bhonorari\w+/iu';
+
     public function reads(AskedItem $item): bool
     {
         return $item->type === ItemType::Text && $item->isAbout('\bfund|sponsor|financ');
@@ -42,8 +45,8 @@ final class FundingReader implements LeadReader
                 1;
             $isAbout =
                 preg_match('/\bfund|financ|sources? of support|^support|sponsor|money/iu', $passage->heading) === 1;
-            $says = $passage->has(self::PAID) || $isAbout;
-            if ((! $says && ! $isThere) || preg_match(self::ROLE, $passage->text) === 1) {
+            $says = $passage->has(self::PAID) || ($isAbout && ! $passage->has('\bdeclare\b|\bdisclose\b'));
+            if ((! $says && ! $isThere) || self::isOfNoPayer($passage->text)) {
                 continue;
             }
             $isEnd = $passage->number >= 0.8 * count($paper->all);
@@ -57,7 +60,7 @@ final class FundingReader implements LeadReader
                 ) && ! $isEnd
                     ? 1.0
                     : 0.0);
-            if (preg_match(self::NOBODY, $passage->text) === 1) {
+            if (preg_match(self::NOBODY, $passage->text) === 1 || ($isAbout && $passage->has('^\s*(?:none|nil)\b'))) {
                 $leads[] = Lead::from($passage, 'none', 1.9 + $base, 'it says that nobody paid');
             } elseif ($says) {
                 $strong =
@@ -78,6 +81,11 @@ final class FundingReader implements LeadReader
         return $leads;
     }
 
+    private static function isOfNoPayer(string $text): bool
+    {
+        return preg_match(self::ROLE, $text) === 1 || preg_match(self::FEES, $text) === 1;
+    }
+
     private function payer(string $text): string
     {
         $name =
@@ -94,6 +102,11 @@ final class FundingReader implements LeadReader
             preg_match('/\b(?:funding|support)(?: source| statement)?s?\s*[:.]\s*(.+)$/iu', $text, $found) === 1
                 ? $found[1]
                 : $text;
+        $name = (string) preg_replace(
+            '/^(?:an? |the )?(?:\p{L}+ ){0,2}(?:grants?|award|scholarship)\b[^.;]{0,40}?\bfrom\s+/iu',
+            '',
+            $name,
+        );
         $words = preg_split('/\s+/u', trim($name, ' .')) ?: [];
 
         return implode(' ', array_slice($words, 0, 34));

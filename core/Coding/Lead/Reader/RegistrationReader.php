@@ -14,7 +14,7 @@ use WaryHeron\Core\Coding\Lead\Traps;
 /** The identifier in a register of trials or plans; those of ethics committees and grants are none. */
 final class RegistrationReader implements LeadReader
 {
-    private const REGISTERED = '\b(?:regist(?:ered|ration|er|ry)|trial (?:number|no|id)|protocol (?:number|no)|archive|entry|identifier|pre-?regist\w+|plan of analysis)\b';
+    private const REGISTERED = '\b(?:regist(?:ered|ration|er|ry)|trial (?:number|no|id)|protocol (?:number|no)|EudraCT|EU CT|archive|entry|identifier|pre-?regist\w+|plan of analysis)\b';
 
     private const ETHICS = '\b(?:ethic\w*|approv\w+|institutional review|IRB|board|committee|grant|award|licen[cs]e|registered nurses?|file)\b';
 

@@ -1,0 +1,163 @@
+<?php
+
+namespace Tests\Core\Coding\PutOtherwise;
+
+use WaryHeron\Core\Coding\Lead\Asked\AskedItem;
+use WaryHeron\Core\Coding\Lead\Asked\ItemType;
+use WaryHeron\Core\Coding\Lead\LeadEngine;
+use WaryHeron\Core\Coding\Lead\Passages;
+use WaryHeron\Core\FullText\Reading\HtmlPaper;
+
+/** A paper that says one thing of itself, under the heading where papers say it. */
+function paper(string $heading, string $said): Passages
+{
+    $parts = ['Abstract' => 'We tried lamps.', 'Methods' => 'Lamps were lit.', 'Results' => 'People slept.', 'Discussion' => 'Lamps help.'];
+    $parts[$heading] = $said;
+    $html = '<h1>Lamps on wards</h1>';
+    foreach ($parts as $name => $text) {
+        $html .= "<h2>{$name}</h2><p>".htmlspecialchars($text).'</p>';
+    }
+
+    return Passages::of(HtmlPaper::read($html));
+}
+
+function answer(AskedItem $item, string $heading, string $said): ?string
+{
+    return (new LeadEngine())->lead($item, paper($heading, $said))?->value;
+}
+
+it('finds a mean age however it is put', function (string $said, ?string $age) {
+    expect(answer(new AskedItem('age', 'Mean age', ItemType::Number, unit: 'years'), 'Results', $said))->toBe($age);
+})->with([
+    ['The mean age of participants was 43.2 years (SD 10.1).', '43.2'],
+    ['Participants had a mean age of 43.2 (SD 10.1) years.', '43.2'],
+    ['Participants were on average 43.2 years old.', '43.2'],
+    ['The average age was 43 years.', '43'],
+    ['Nurses (mean age 43.2 years; 80% women) took part.', '43.2'],
+    ['Their age averaged 43.2 years.', '43.2'],
+    ['Age was 43.2 ± 10.1 years.', '43.2'],
+    ['Mean (SD) age was 43.2 (10.1) years.', '43.2'],
+    ['The sample (N = 64, M age = 43.2, SD = 10.1) was mostly female.', '43.2'],
+    ['Patients were aged 43.2 years (SD 10.1).', '43.2'],
+    ['The 64 midwives were 43.2 (SD 10.1) years old.', '43.2'],
+    ['At baseline, the mean age was 43·2 years.', '43.2'],
+    ['The mean age at entry was 43.2 years, and 12 were men.', '43.2'],
+    ['Mean ages were 40.0 and 42.0 years in the two groups of 30 each.', null],
+    ['Nurses aged between 20 and 64 years took part.', null],
+    ['Nurses had worked for a mean of 12.4 years.', null],
+]);
+
+it('finds how many were women however it is put', function (string $said, ?string $share) {
+    expect(answer(new AskedItem('female', 'Per cent female', ItemType::Number, unit: '%'), 'Results', $said))->toBe($share);
+})->with([
+    ['Of the 80 nurses, 60 (75%) were women.', '75'],
+    ['Three quarters of the 80 nurses were women.', '75'],
+    ['The 80 nurses, 75% of whom were female, took part.', '75'],
+    ['Most participants were female (75%).', '75'],
+    ['Women made up 75% of the sample.', '75'],
+    ['Participants were predominantly female (n = 60; 75.0%).', '75'],
+    ['Sixty of the 80 nurses were women.', '75'],
+    ['There were 60 women and 20 men.', '75'],
+    ['20 men and 60 women took part.', '75'],
+    ['A quarter of the participants were men (25%).', '75'],
+    ['25% were male.', '75'],
+    ['All participants were women.', '100'],
+    ['The sample was 75 per cent female.', '75'],
+    ['Female sex was recorded for 75% of patients.', '75'],
+    ['75% were married.', null],
+]);
+
+it('finds how many were randomised or took part however it is put', function (string $said, ?string $count) {
+    $item = new AskedItem('entered', 'Participants randomised or enrolled', ItemType::Number);
+    expect(answer($item, 'Results', $said))->toBe($count);
+})->with([
+    ['Sixty-four nurses were randomised.', '64'],
+    ['A total of 1,204 patients underwent randomisation.', '1204'],
+    ['We enrolled 64 midwives between May and July 2019.', '64'],
+    ['Of 90 nurses who were screened, 64 were eligible and were randomly allocated.', '64'],
+    ['64 nurses were assigned at random, 32 to lamps and 32 to usual light.', '64'],
+    ['Between 2017 and 2018, 64 patients were recruited.', '64'],
+    ['In total, 64 participants entered the trial.', '64'],
+    ['Randomisation of 64 nurses took place in May.', '64'],
+    ['Ninety nurses were invited, of whom 64 agreed to take part.', '64'],
+    ['The study included 64 nurses.', '64'],
+    ['The nurses were tired.', null],
+]);
+
+it('finds how many were analysed however it is put', function (string $said, ?string $count) {
+    $item = new AskedItem('analysed', 'Participants analysed', ItemType::Number);
+    expect(answer($item, 'Results', $said))->toBe($count);
+})->with([
+    ['Data from 57 nurses were analysed.', '57'],
+    ['The analysis included 57 nurses.', '57'],
+    ['Of 64 randomised nurses, 57 were analysed.', '57'],
+    ['Fifty-seven nurses completed the study and were included in the analysis.', '57'],
+    ['The intention-to-treat analysis comprised 57 participants.', '57'],
+    ['After 7 withdrawals, 57 nurses remained in the analysis.', '57'],
+    ['Complete data were available for 57 of 64 nurses.', '57'],
+]);
+
+it('finds how long it went on however it is put', function (string $said, ?string $long) {
+    expect(answer(new AskedItem('duration', 'Duration of the intervention', ItemType::Duration), 'Methods', $said))->toBe($long);
+})->with([
+    ['Lamps were used for eight weeks.', '8'],
+    ['Participants used the lamps over 8 weeks.', '8'],
+    ['An 8-week programme of light was given.', '8'],
+    ['The intervention lasted two months.', '2'],
+    ['The intervention lasted 56 days.', '56'],
+    ['Lamps were lit each night during a period of 8 weeks.', '8'],
+    ['The treatment period was 8 weeks.', '8'],
+]);
+
+it('finds an estimate and a p value however they are put', function (string $said, ?string $estimate, ?string $p) {
+    $effect = new AskedItem('effect', 'Effect estimate', ItemType::Estimate, ['MD', 'OR', 'RR', 'HR', 'RD']);
+    expect(answer($effect, 'Results', $said))->toBe($estimate)
+        ->and(answer(new AskedItem('p', 'P value', ItemType::PValue), 'Results', $said))->toBe($p);
+})->with([
+    ['The odds ratio for errors was 0.62 (95% CI 0.41 to 0.94; p = 0.02).', 'OR 0.62 (0.41 to 0.94)', '0.02'],
+    ['Errors were rarer with lamps (OR 0.62, 95% CI 0.41–0.94, P=.02).', 'OR 0.62 (0.41 to 0.94)', '0.02'],
+    ['Errors were rarer (relative risk, 0.62; 95% confidence interval [CI], 0.41 to 0.94; P = 0.02).', 'RR 0.62 (0.41 to 0.94)', '0.02'],
+    ['The hazard ratio was 0.62 [95% CI: 0.41, 0.94], p<0.05.', 'HR 0.62 (0.41 to 0.94)', '<0.05'],
+    ['Sleep was longer (mean difference, 0.8 h; 95% CI, 0.2–1.4; P < .001).', 'MD 0.8 (0.2 to 1.4)', '<0.001'],
+    ['The difference between groups was −0.8 hours (95% CI −1.4 to −0.2; p=0·01).', 'MD -0.8 (-1.4 to -0.2)', '0.01'],
+    ['The risk ratio was 0.62 (0.41 to 0.94).', 'RR 0.62 (0.41 to 0.94)', null],
+    ['Sleep did not differ (p = 0.40).', null, '0.40'],
+    ['Sleep did not differ.', null, null],
+]);
+
+it('finds where a trial is registered however it is put', function (string $said, ?string $number) {
+    expect(answer(new AskedItem('registration', 'Registration number', ItemType::Identifier), 'Methods', $said))->toBe($number);
+})->with([
+    ['The trial was registered as NCT01234567.', 'NCT01234567'],
+    ['Trial registration number: ISRCTN12345678.', 'ISRCTN12345678'],
+    ['It is registered in the German register (DRKS00001234).', 'DRKS00001234'],
+    ['Registered prospectively, ACTRN12612000123456.', 'ACTRN12612000123456'],
+    ['The review was registered (CRD42012345678).', 'CRD42012345678'],
+    ['Registration: NTR1234, 4 May 2012.', 'NTR1234'],
+    ['EudraCT number 2012-001234-56.', '2012-001234-56'],
+    ['The ethics committee gave approval (NCH 12-34).', null],
+]);
+
+it('finds the country of a study however it is put', function (string $heading, string $said, ?string $country) {
+    expect(answer(new AskedItem('country', 'Country', ItemType::Country), $heading, $said))->toBe($country);
+})->with([
+    ['Methods', 'The study was carried out at two hospitals in Norway.', 'Norway'],
+    ['Methods', 'Nurses of a Norwegian teaching hospital took part.', 'Norway'],
+    ['Abstract', 'A trial in twelve wards in northern Norway.', 'Norway'],
+    ['Methods', 'Wards in Oslo, Norway, were chosen.', 'Norway'],
+    ['Methods', 'Lamps made in Norway were lit.', null],
+    ['Discussion', 'In Norway others have found the same.', null],
+]);
+
+it('finds who paid and who has interests however it is put', function (string $said, ?string $funder, ?string $interests) {
+    $conflict = new AskedItem('interests', 'Conflict of interest', ItemType::Choice, ['none declared', 'declared']);
+    expect(answer(new AskedItem('funding', 'Funding', ItemType::Text), 'Funding', $said))->toBe($funder)
+        ->and(answer($conflict, 'Funding', $said))->toBe($interests);
+})->with([
+    ['This work was supported by the Ward Light Foundation. Conflict of interest: none.', 'the Ward Light Foundation', 'none declared'],
+    ['Supported by a grant from the Ward Light Foundation. The authors declare no conflict of interest.', 'the Ward Light Foundation', 'none declared'],
+    ['Funded by the Ward Light Foundation (grant 12/34). All authors declare that they have no competing interests.', 'the Ward Light Foundation (grant 12/34)', 'none declared'],
+    ['No external funding was received. The authors report no conflicts.', 'none', 'none declared'],
+    ['None declared.', 'none', null],
+    ['TA has received lecture fees from Lampworks. The other authors declare nothing.', null, 'declared'],
+]);
