@@ -9,9 +9,11 @@ use PDO;
 /** The stand-ins' own database, which the application never touches. */
 final class Store
 {
+    private static ?PDO $open = null;
+
     public static function connect(): PDO
     {
-        return new PDO(
+        return self::$open ??= new PDO(
             getenv('STANDINS_DSN') ?: throw new \RuntimeException('STANDINS_DSN names no database.'),
             getenv('STANDINS_USER') ?: null,
             getenv('STANDINS_PASSWORD') ?: null,

@@ -6,12 +6,18 @@ use App\Access\SignIn;
 use App\Database\Grants;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Foundation\Testing\TestCase as BaseTestCase;
+use Illuminate\Foundation\Testing\WithCachedConfig;
+use Illuminate\Foundation\Testing\WithCachedRoutes;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
+use PDO;
 use Tests\Feature\ReadResponse;
 
 abstract class TestCase extends BaseTestCase
 {
+    use WithCachedConfig;
+    use WithCachedRoutes;
+
     private static bool $given = false;
 
     /** Where the tests run in two halves, each has a database of its own. */
@@ -21,7 +27,23 @@ abstract class TestCase extends BaseTestCase
         $_ENV['DB_DATABASE'] = $_SERVER['DB_DATABASE'] = $name;
         putenv("DB_DATABASE={$name}");
 
-        return parent::createApplication();
+        $app = parent::createApplication();
+        // to sign in at the database takes longer than many a test
+        $app['config']->set(
+            'database.connections.pgsql.options',
+            $app['config']['database.connections.pgsql.options'] + [PDO::ATTR_PERSISTENT => 'tests'],
+        );
+
+        return $app;
+    }
+
+    /** @return array<string, mixed> as another connection than that of the tests is made */
+    public static function connectionApart(): array
+    {
+        $as = config('database.connections.pgsql');
+        unset($as['options'][PDO::ATTR_PERSISTENT]);
+
+        return $as;
     }
 
     protected function setUp(): void

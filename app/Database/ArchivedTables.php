@@ -42,15 +42,24 @@ final class ArchivedTables
     public static function all(): array
     {
         $references = self::references();
+        $named = self::named();
+        [$columns, $numbered] = self::columns($named);
+        $keys = self::keys($named);
         $tables = $after = [];
-        foreach (self::named() as $name) {
+        foreach ($named as $name) {
             $of = array_filter($references, fn (array $one): bool => $one['table'] === $name);
             $to = fn (string $other): array => array_values(array_unique(array_merge([], ...array_column(
                 array_filter($of, fn (array $one): bool => $one['other'] === $other),
                 'columns',
             ))));
-            [$columns, $numbered] = self::columns($name);
-            $tables[$name] = new ArchivedTable($name, $columns, self::key($name), $to($name), $to('users'), $numbered);
+            $tables[$name] = new ArchivedTable(
+                $name,
+                $columns[$name],
+                $keys[$name] ?? [],
+                $to($name),
+                $to('users'),
+                $numbered[$name] ?? [],
+            );
             $after[$name] = array_column($of, 'other');
         }
         foreach ($after as $name => $others) {
@@ -112,33 +121,50 @@ final class ArchivedTables
         return ['reviews', ...array_values(array_diff($names, array_keys(self::LEFT_OUT)))];
     }
 
-    /** @return array{list<string>, list<string>} those that are written, and which of them the database numbers */
-    private static function columns(string $table): array
+    /**
+     * @param  list<string>  $tables
+     * @return array{array<string, list<string>>, array<string, list<string>>} by table: those that are written, and
+     *     which of them the database numbers
+     */
+    private static function columns(array $tables): array
     {
-        $columns = DB::select(
-            <<<'SQL'
-            SELECT column_name AS name, is_identity = 'YES' AS numbered FROM information_schema.columns
-            WHERE table_schema = current_schema AND table_name = ? AND is_generated = 'NEVER' ORDER BY ordinal_position
-            SQL,
-            [$table],
-        );
-        $numbered = array_filter($columns, fn (stdClass $one): bool => $one->numbered);
+        $all = $numbered = [];
+        foreach (DB::table('information_schema.columns')
+            ->whereRaw('table_schema = current_schema')
+            ->whereIn('table_name', $tables)
+            ->where('is_generated', 'NEVER')
+            ->orderBy('table_name')
+            ->orderBy('ordinal_position')
+            ->get(['table_name', 'column_name', 'is_identity']) as $one) {
+            $all[$one->table_name][] = $one->column_name;
+            $one->is_identity === 'YES' && ($numbered[$one->table_name][] = $one->column_name);
+        }
 
-        return [array_column($columns, 'name'), array_column($numbered, 'name')];
+        return [$all, $numbered];
     }
 
-    /** @return list<string> */
-    private static function key(string $table): array
+    /**
+     * @param  list<string>  $tables
+     * @return array<string, list<string>> by table
+     */
+    private static function keys(array $tables): array
     {
-        return array_column(DB::select(
+        $found = DB::select(
             <<<'SQL'
-            SELECT a.attname AS name FROM pg_index i
+            SELECT c.relname AS of_table, a.attname AS name FROM pg_index i
+            JOIN pg_class c ON c.oid = i.indrelid AND c.relnamespace = current_schema::regnamespace
             JOIN unnest(i.indkey) WITH ORDINALITY AS k (number, place) ON true
             JOIN pg_attribute a ON a.attrelid = i.indrelid AND a.attnum = k.number
-            WHERE i.indrelid = ?::regclass AND i.indisprimary ORDER BY k.place
+            WHERE c.relname = ANY(?::text[]) AND i.indisprimary ORDER BY c.relname, k.place
             SQL,
-            [$table],
-        ), 'name');
+            ['{'.implode(',', $tables).'}'],
+        );
+        $keys = [];
+        foreach ($found as $one) {
+            $keys[$one->of_table][] = $one->name;
+        }
+
+        return $keys;
     }
 
     /** @return list<array{table: string, other: string, columns: list<string>, isBound: bool}> bound: to one review */

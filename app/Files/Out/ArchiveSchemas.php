@@ -32,8 +32,9 @@ final class ArchiveSchemas
      */
     public static function of(array $tables): iterable
     {
+        $properties = self::properties(array_column($tables, 'name'));
         foreach ($tables as $table) {
-            yield $table->name => self::encoded($table->name, self::properties($table));
+            yield $table->name => self::encoded($table->name, $properties[$table->name]);
         }
         yield 'people' => self::encoded(
             'people',
@@ -54,24 +55,26 @@ final class ArchiveSchemas
         ], JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES)."\n";
     }
 
-    /** @return array<string, array<string, mixed>> */
-    private static function properties(ArchivedTable $table): array
+    /**
+     * @param  list<string>  $tables
+     * @return array<string, array<string, array<string, mixed>>> by table and column
+     */
+    private static function properties(array $tables): array
     {
-        $columns = DB::select(
-            <<<'SQL'
-            SELECT column_name, udt_name, is_nullable, character_maximum_length AS longest FROM information_schema.columns
-            WHERE table_schema = current_schema AND table_name = ? AND is_generated = 'NEVER' ORDER BY ordinal_position
-            SQL,
-            [$table->name],
-        );
-        $properties = [];
+        $columns = DB::table('information_schema.columns')
+            ->whereRaw('table_schema = current_schema')
+            ->whereIn('table_name', $tables)
+            ->where('is_generated', 'NEVER')
+            ->orderBy('ordinal_position')
+            ->get(['table_name', 'column_name', 'udt_name', 'is_nullable', 'character_maximum_length AS longest']);
+        $properties = array_fill_keys($tables, []);
         foreach ($columns as $one) {
             $is = self::TYPES[$one->udt_name]
                 ?? ['type' => 'string', ...$one->longest === null ? [] : ['maxLength' => (int) $one->longest]];
             if ($one->is_nullable === 'YES' && isset($is['type'])) {
                 $is['type'] = [$is['type'], 'null'];
             }
-            $properties[$one->column_name] = $is;
+            $properties[$one->table_name][$one->column_name] = $is;
         }
 
         return $properties;

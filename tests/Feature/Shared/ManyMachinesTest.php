@@ -24,6 +24,7 @@ use Illuminate\Support\Facades\Storage;
 use Symfony\Component\HttpKernel\Exception\HttpException;
 use Symfony\Component\Process\Process;
 use Tests\Feature\World;
+use Tests\TestCase;
 
 /** A Redis of the tests' own, in a folder that goes with them. */
 function redis(): int
@@ -175,7 +176,7 @@ it('takes what came from a store in part for nothing, however often it is asked 
 function askedWhile(callable $what): array
 {
     // a connection of its own: within a transaction, as the tests' is, only the primary is asked
-    $split = [...config('database.connections.pgsql'), 'read' => ['application_name' => 'replica'], 'write' => [], 'sticky' => true];
+    $split = [...TestCase::connectionApart(), 'read' => ['application_name' => 'replica'], 'write' => [], 'sticky' => true];
     config(['database.connections.pgsql.read' => [], 'database.connections.split' => $split, 'database.default' => 'split']);
     $asked = [];
     Event::listen(QueryExecuted::class, function (QueryExecuted $one) use (&$asked): void {
@@ -226,7 +227,7 @@ it('lists for programs from a replica that has come as far as whoever asks', fun
 });
 
 it('goes to the primary where the replica does not answer', function (): void {
-    $split = [...config('database.connections.pgsql'), 'read' => ['port' => 1], 'write' => []];
+    $split = [...TestCase::connectionApart(), 'read' => ['port' => 1], 'write' => []];
     config(['database.connections.pgsql.read' => [], 'database.connections.split' => $split, 'database.default' => 'split']);
     expect(Replica::ask(''))->toBeFalse()->and(DB::scalar('SELECT 1'))->toBe(1);
     config(['database.default' => 'pgsql']);

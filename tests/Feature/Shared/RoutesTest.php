@@ -66,9 +66,11 @@ it('asks a policy on every route', function () {
     $open = [];
     foreach (heronRoutes() as $route) {
         $asks = array_filter($route->gatherMiddleware(), fn ($m): bool => is_string($m) && str_starts_with($m, 'can:'));
+        // a list of routes that is kept gives names to those without
+        $isUnnamed = str_starts_with($route->getName() ?? 'generated::', 'generated::');
         $knownOpen =
             in_array($route->getName(), WITHOUT_POLICY, true) ||
-            ($route->getName() === null && in_array($route->uri(), UNNAMED_WITHOUT_POLICY, true));
+            ($isUnnamed && in_array($route->uri(), UNNAMED_WITHOUT_POLICY, true));
         if ($asks === [] && ! $knownOpen) {
             $open[] = implode('|', $route->methods()).' '.$route->uri();
         }

@@ -7,11 +7,12 @@ use App\Models\User;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
 use Symfony\Component\Process\Process;
+use Tests\TestCase;
 
 /** A database of its own, as a release of before left it. */
 function asOfBefore(string $file): void
 {
-    $as = config('database.connections.pgsql');
+    $as = TestCase::connectionApart();
     config(['database.connections.before' => [...$as, 'database' => 'heron_upgrade'], 'database.default' => 'before']);
     DB::unprepared('DROP SCHEMA public CASCADE; CREATE SCHEMA public');
     DB::disconnect();

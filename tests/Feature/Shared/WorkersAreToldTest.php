@@ -6,11 +6,12 @@ use App\Tasks\FairQueue;
 use Illuminate\Database\Connection;
 use Illuminate\Support\Facades\DB;
 use Symfony\Component\Process\Process;
+use Tests\TestCase;
 
 /** A connection outside the test's transaction: nobody is told of what is not committed. */
 function apart(): Connection
 {
-    config(['database.connections.apart' => config('database.connections.pgsql')]);
+    config(['database.connections.apart' => TestCase::connectionApart()]);
 
     return DB::connection('apart');
 }

@@ -15,6 +15,9 @@ final class Brindle
 {
     public const URL = 'http://sso.test/institution';
 
+    /** One for all tests: to make one takes as long as ten of them. */
+    private static ?SigningKey $made = null;
+
     private readonly Institution $there;
 
     private function __construct(public readonly SigningKey $key)
@@ -25,7 +28,7 @@ final class Brindle
     /** @param  (Closure(array<string, mixed>, SigningKey): string)|null  $token  made of its claims instead of its own */
     public static function answers(?Closure $token = null): self
     {
-        $brindle = new self(SigningKey::made());
+        $brindle = new self(self::$made ??= SigningKey::made());
         config(['heron.institution' => [
             'issuer' => self::URL, 'client' => 'wary-heron', 'secret' => 'of the test', 'name' => Institution::NAME, 'newcomers' => false,
         ]]);
