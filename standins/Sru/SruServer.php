@@ -150,9 +150,10 @@ final readonly class SruServer
                 (Fault::strikes($this->database, $this->service->key(), 'totals') ? ' AND number % 10 <> 0' : '');
             // With less memory a bitmap of many rows forgets which ones, and all rows of their pages are looked at;
             // and many rare words together look so common to the planner that it reads the whole table, word by
-            // word.
+            // word. Counts come many at once: workers of their own for each would only get into each other's way.
             $this->database->exec(
-                'SET statement_timeout = '.self::TIMEOUT_MS."; SET work_mem = '64MB'; SET enable_seqscan = off",
+                'SET statement_timeout = '.self::TIMEOUT_MS.
+                    "; SET work_mem = '64MB'; SET enable_seqscan = off; SET max_parallel_workers_per_gather = 0",
             );
             $count = $this->database->prepare("SELECT count(*) FROM {$this->service->table()} WHERE {$where}");
             $count->execute($condition->bindings);
