@@ -51,6 +51,12 @@ final class Stage extends Model
         'criteria',
     ];
 
+    /** @return array<string, mixed> what is changed by the form of its rules */
+    public function ruled(): array
+    {
+        return $this->only(['name', ...self::RULES]);
+    }
+
     /** @return BelongsTo<Review, $this> */
     public function review(): BelongsTo
     {

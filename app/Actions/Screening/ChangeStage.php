@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions\Screening;
 
 use App\Actions\Shared\Refused;
+use App\Actions\Shared\Shown;
 use App\Actions\Shared\WriteLog;
 use App\Database\Locks;
 use App\Models\Review;
@@ -74,11 +75,17 @@ final readonly class ChangeStage
         return $this->counted($this->changes($stage, $this->changed($stage, $rules)));
     }
 
-    /** @param  array<string, mixed>  $rules  keys of Stage::RULES and name */
-    public function change(User $by, Stage $stage, array $rules): void
+    /**
+     * @param  array<string, mixed>  $rules  keys of Stage::RULES, name and target
+     *
+     * @throws Refused If the rules are no longer as they were shown.
+     */
+    public function change(User $by, Stage $stage, array $rules, Shown $shown = new Shown()): void
     {
-        DB::transaction(function () use ($by, $stage, $rules): void {
+        DB::transaction(function () use ($by, $stage, $rules, $shown): void {
             $stage = $this->alone($stage);
+            $did = "changed the rules of “{$stage->name}”";
+            $shown->orOvertaken($stage->ruled(), $by, $stage, 'stage.changed', $did);
             $before = $stage->only(array_keys($rules));
             // who judges what, and who settles, makes no item stand otherwise
             $effect =
@@ -93,7 +100,7 @@ final readonly class ChangeStage
                     ? []
                     : null;
             $effect === null ? ($effect = $this->apply($stage, $rules)) : $stage->update($rules);
-            ($this->log)($stage->review_id, $by, 'stage.changed', "Changed the rules of “{$stage->name}”", $stage, [
+            ($this->log)($stage->review_id, $by, 'stage.changed', ucfirst($did), $stage, [
                 'before' => $before,
                 'after' => $rules,
                 'items' => $effect,

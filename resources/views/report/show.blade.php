@@ -196,6 +196,7 @@
                     <details class="mt-2" @if ($errors->hasAny(['previous_studies', 'previous_reports'])) open @endif>
                         <summary class="cursor-pointer small">Its words, and an earlier version</summary>
                         <form class="mt-2" method="post" action="{{ route('report.word', $review) }}">@csrf @method('put')
+                            <x-shown :of="$review->only(\App\Actions\Report\WordFlow::WORDED)" />
                             <p class="small">If this review updates an earlier one, what that included:</p>
                             <div class="row"><label>studies <input class="input number" name="previous_studies" inputmode="numeric"
                                         size="5" value="{{ old('previous_studies', $review->previous_studies) }}"></label> <label>reports

@@ -55,6 +55,7 @@
             </div>
             @can('manage', $review)
                 <form class="section grid gap-2" method="post" action="{{ route('report.work.word', $review) }}">@csrf @method('put')
+                    <x-shown :of="$review->only(\App\Actions\Report\WordWork::WORDED)" />
                     <h2>Words and layout</h2>
                     <label>Side by side <select class="input" name="columns">
                             @foreach ($columns as $one)

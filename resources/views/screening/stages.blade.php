@@ -46,6 +46,7 @@
                             <summary class="cursor-pointer">Change the rules</summary>
                             <form class="mt-2" method="post" action="{{ route('stages.update', [$review, $stage]) }}">@csrf
                                 @method('put')
+                                <x-shown :of="$stage->ruled()" :was="$tried ? old('shown') : null" />
                                 <div class="row row-wide">
                                     <label class="grow">Name <input class="input" name="name" value="{{ $value('name') }}"
                                             maxlength="80" required></label>

@@ -4,10 +4,11 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Report;
 
-use App\Actions\Question\WordFlow;
 use App\Actions\Report\CloseVersion;
+use App\Actions\Report\WordFlow;
 use App\Files\Out\SvgPicture;
 use App\Http\Controllers\Controller;
+use App\Http\Input;
 use App\Models\Review;
 use App\Models\ReviewVersion;
 use App\Queries\Report\FlowQuery;
@@ -71,7 +72,7 @@ final class ReportController extends Controller
                     trim((string) $caption) === $keys[$i]['usual'] ? '' : trim((string) $caption);
             }
         }
-        $word->execute($this->me($request), $review, $captions, $previous);
+        $word->execute($this->me($request), $review, $captions, $previous, Input::shown($request));
 
         return redirect()
             ->to(route('report', $review).'#diagram')

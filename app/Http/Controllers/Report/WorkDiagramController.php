@@ -7,6 +7,7 @@ namespace App\Http\Controllers\Report;
 use App\Actions\Report\WordWork;
 use App\Files\Out\SvgPicture;
 use App\Http\Controllers\Controller;
+use App\Http\Input;
 use App\Models\Review;
 use App\Queries\Report\FlowQuery;
 use App\Queries\Report\WorkSteps;
@@ -60,7 +61,7 @@ final class WorkDiagramController extends Controller
             $caption = trim((string) ($given['captions'][$i] ?? ''));
             $captions[$step->key] = $caption === $step->title ? '' : $caption;
         }
-        $word->execute($this->me($request), $review, $captions, (int) $given['columns']);
+        $word->execute($this->me($request), $review, $captions, (int) $given['columns'], Input::shown($request));
 
         return redirect()->route('report.work', $review)->with('notice', 'The diagram says so from now on.');
     }

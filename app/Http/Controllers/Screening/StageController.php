@@ -7,6 +7,7 @@ namespace App\Http\Controllers\Screening;
 use App\Actions\Screening\CarryCalibration;
 use App\Actions\Screening\ChangeStage;
 use App\Http\Controllers\Controller;
+use App\Http\Input;
 use App\Models\Review;
 use App\Models\Stage;
 use App\Queries\Shared\Tallies;
@@ -90,7 +91,7 @@ final class StageController extends Controller
                 ->withInput([...$request->except('_token'), 'stage' => $stage->id])
                 ->with('effect', $change->effect($stage, $rules));
         }
-        $change->change($this->me($request), $stage, $rules);
+        $change->change($this->me($request), $stage, $rules, Input::shown($request));
 
         return redirect()
             ->to(route('stages', $review)."#stage-{$stage->id}")

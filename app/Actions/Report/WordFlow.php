@@ -2,8 +2,10 @@
 
 declare(strict_types=1);
 
-namespace App\Actions\Question;
+namespace App\Actions\Report;
 
+use App\Actions\Shared\Refused;
+use App\Actions\Shared\Shown;
 use App\Actions\Shared\WriteLog;
 use App\Models\Review;
 use App\Models\User;
@@ -15,6 +17,8 @@ use Illuminate\Support\Facades\DB;
  */
 final readonly class WordFlow
 {
+    public const WORDED = ['flow_captions', 'previous_studies', 'previous_reports'];
+
     public function __construct(private WriteLog $log)
     {
     }
@@ -22,11 +26,14 @@ final readonly class WordFlow
     /**
      * @param  array<string, string>  $captions  by the key of a line; empty ones go back to the usual words
      * @param  ?array{studies: int, reports: int}  $previous  of the version that this one updates
+     *
+     * @throws Refused If it no longer says what was shown.
      */
-    public function execute(User $by, Review $review, array $captions, ?array $previous): void
+    public function execute(User $by, Review $review, array $captions, ?array $previous, Shown $shown = new Shown()): void
     {
-        DB::transaction(function () use ($by, $review, $captions, $previous): void {
+        DB::transaction(function () use ($by, $review, $captions, $previous, $shown): void {
             $review = Review::query()->lockForUpdate()->findOrFail($review->id);
+            $shown->orOvertaken($review->only(self::WORDED), $by, $review, 'flow.worded', 'changed what the flow diagram says');
             $before = [
                 'captions' => $review->flow_captions,
                 'previous' => [$review->previous_studies, $review->previous_reports],
