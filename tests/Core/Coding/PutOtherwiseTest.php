@@ -161,3 +161,79 @@ it('finds who paid and who has interests however it is put', function (string $s
     ['None declared.', 'none', null],
     ['TA has received lecture fees from Lampworks. The other authors declare nothing.', null, 'declared'],
 ]);
+
+/** A paper by what it says of itself in title, abstract, methods and results. */
+function study(string $title, string $abstract, string $methods, string $results = 'People slept.'): Passages
+{
+    $html = '<h1>'.htmlspecialchars($title).'</h1>';
+    foreach (['Abstract' => $abstract, 'Methods' => $methods, 'Results' => $results, 'Discussion' => 'Lamps help.'] as $name => $text) {
+        $html .= "<h2>{$name}</h2><p>".htmlspecialchars($text).'</p>';
+    }
+
+    return Passages::of(HtmlPaper::read($html));
+}
+
+it('tells a design however it is put', function (string $design, string $title, string $abstract, string $methods) {
+    $designs = [
+        'parallel-group trial', 'crossover trial', 'cluster trial', 'before-after study', 'cohort study', 'cross-sectional study',
+        'case-control study', 'qualitative study', 'protocol', 'other',
+    ];
+    $item = new AskedItem('design', 'Study design', ItemType::Choice, $designs);
+    expect((new LeadEngine())->lead($item, study($title, $abstract, $methods))?->value)->toBe($design);
+})->with([
+    ['parallel-group trial', 'Bed lamps and sleep', 'We randomly allocated 64 nurses to lamps or no lamps.', 'Allocation was concealed in envelopes; assessors were blinded.'],
+    ['parallel-group trial', 'Bed lamps: a double-blind, placebo-controlled study', 'Nurses were randomised 1:1 to lamps or dim lamps.', 'A computer drew the sequence.'],
+    ['parallel-group trial', 'A three-arm trial of lamps', 'Participants were randomised to bright lamps, dim lamps or none.', 'Blocks of six were used.'],
+    ['crossover trial', 'Lamps by night', 'In random order, each nurse worked four nights with lamps and four without.', 'Two weeks without lamps lay between the periods.'],
+    ['crossover trial', 'A randomised cross-over study of lamps', 'All nurses had both lights.', 'The order was drawn by lot.'],
+    ['cluster trial', 'Lamps in nursing homes', 'Twelve homes were randomised to lamps or usual light; 240 residents took part.', 'The unit of randomisation was the home.'],
+    ['cluster trial', 'A stepped-wedge trial of lamps', 'Wards changed to lamps in random order, every four weeks.', 'Analysis took account of clustering.'],
+    ['before-after study', 'New lamps on one ward', 'We compared errors in the year before and the year after lamps were put in.', 'There was no control ward.'],
+    ['before-after study', 'Lamps on a ward: an uncontrolled pre-post study', 'Sleep was measured before and after six weeks of lamps.', 'All nurses of the ward had lamps.'],
+    ['cohort study', 'Night work and falls', 'We followed 9,000 nurses for ten years and compared those with and without night work.', 'Incidence was by person-years.'],
+    ['cohort study', 'A prospective cohort of ward nurses', 'Nurses were enrolled in 2001 and followed until 2011.', 'Cox models were fitted.'],
+    ['cohort study', 'Night work and errors: a retrospective cohort study', 'Records of 4,000 nurses from 2001 to 2011 were used.', 'Exposure was by payroll.'],
+    ['cross-sectional study', 'How nurses sleep', 'A survey of 1,204 nurses at one time asked how they sleep.', 'Questionnaires were sent by post.'],
+    ['cross-sectional study', 'Prevalence of poor sleep among midwives: a cross-sectional study', 'Midwives filled in a questionnaire once.', 'Logistic regression was used.'],
+    ['case-control study', 'Night work and accidents', 'We compared 120 nurses who had had an accident with 240 controls who had not.', 'Controls were matched by age.'],
+    ['qualitative study', 'What night nurses say of light', 'We interviewed 22 nurses and analysed what they said by themes.', 'Interviews were recorded and transcribed.'],
+    ['qualitative study', 'Living by night: a phenomenological study', 'Twelve nurses told of their nights.', 'Interviews were open.'],
+    ['protocol', 'Lamps for wards: study protocol for a randomised controlled trial', 'We will randomise 64 nurses.', 'Recruitment will begin in May.'],
+    ['parallel-group trial', 'Lamps for night nurses', 'A randomised trial of lamps. An earlier cohort study had suggested an effect.', 'Nurses were randomised by a list.'],
+]);
+
+it('finds the setting and the main outcome however they are put', function (string $id, string $methods, string $holds) {
+    $item = $id === 'setting' ? new AskedItem('setting', 'Setting', ItemType::Text) : new AskedItem('outcome', 'Primary outcome', ItemType::Text);
+    $lead = (new LeadEngine())->lead($item, study('Bed lamps and sleep', 'We tried lamps.', $methods));
+    expect((string) $lead?->value)->toContain($holds);
+})->with([
+    ['setting', 'The study took place on the surgical wards of a teaching hospital.', 'teaching hospital'],
+    ['setting', 'Participants were recruited from three nursing homes.', 'three nursing homes'],
+    ['setting', 'Nurses worked in an intensive care unit with 20 beds.', 'intensive care unit'],
+    ['setting', 'We carried out the trial in two general practices in a rural district.', 'general practices'],
+    ['outcome', 'The primary outcome was sleep duration measured by actigraphy.', 'sleep duration'],
+    ['outcome', 'The primary endpoint was the number of medication errors per 100 shifts.', 'medication errors'],
+    ['outcome', 'Our main outcome measure was the score of a sleepiness scale at 4 a.m.', 'sleepiness scale'],
+    ['outcome', 'The main outcome was alertness; secondary outcomes were errors and sleep.', 'alertness'],
+    ['outcome', 'Primary outcome: hours of sleep. Secondary outcomes: errors.', 'hours of sleep'],
+]);
+
+it('is not taken in by what looks like it', function (AskedItem $item, string $heading, string $said, ?string $value) {
+    expect(answer($item, $heading, $said))->toBe($value);
+})->with(function () {
+    $age = new AskedItem('age', 'Mean age', ItemType::Number, unit: 'years');
+    $female = new AskedItem('female', 'Per cent female', ItemType::Number, unit: '%');
+    $entered = new AskedItem('entered', 'Participants randomised or enrolled', ItemType::Number);
+    $p = new AskedItem('p', 'P value', ItemType::PValue);
+
+    return [
+        'an age in a study that is cited' => [$age, 'Discussion', 'Holt and colleagues (2011) tried it in clerks with a mean age of 29.1 years.', null],
+        'years of work' => [$age, 'Results', 'On average they had 12.4 years of experience.', null],
+        'an age of eligibility' => [$age, 'Methods', 'Nurses aged 22 to 60 years were eligible.', null],
+        'a rate in women' => [$female, 'Results', 'Poor sleep was reported by 75% of women.', null],
+        'more in women' => [$female, 'Results', 'Falls were 75% more likely in women.', null],
+        'a number needed' => [$entered, 'Methods', 'We calculated that 120 nurses were needed.', null],
+        'nurses who were asked' => [$entered, 'Results', 'We invited 300 nurses; 64 took part.', '64'],
+        'a level of significance' => [$p, 'Methods', 'We took p < 0.05 to be significant.', null],
+    ];
+});

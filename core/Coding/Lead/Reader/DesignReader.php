@@ -26,6 +26,7 @@ final class DesignReader implements LeadReader
         'cluster' => [
             '\bcluster[ -]?(?:randomi[sz]ed|trial)?' => 1.6,
             '\bgroup[ -]randomi[sz]ed\b' => 1.8,
+            '\bstepped[ -]wedge\b' => 2.2,
             '\b(?:wards?|schools?|homes?|units?|practices|classes|clinics|hospitals|villages|teams|stations|depots|sites)\b[^.;]{0,40}\b(?:were|was) (?:randomi[sz]ed|randomly|allocated|assigned|drawn)' => 1.8,
             '\brandomi[sz]ed (?:\w+ ){0,2}(?:wards|schools|homes|units|practices|classes|clinics|hospitals|villages|teams|stations)\b' => 1.8,
         ],
@@ -36,6 +37,9 @@ final class DesignReader implements LeadReader
             '\b(?:his|her|their) own controls?\b' => 1.4,
             '\b(?:order|sequence) of (?:the )?(?:conditions|treatments|periods|blocks)\b' => 1.2,
             '\bboth conditions\b' => 0.8,
+            '\bin (?:a )?(?:random|randomi[sz]ed|counterbalanced) order,? (?:each|every|all|both)\b' => 1.6,
+            '\b(?:each|every|all|both)\b[^.;]{0,60}\bin (?:a )?(?:random|randomi[sz]ed|counterbalanced) order\b' => 1.6,
+            '\bbetween (?:the )?(?:two )?(?:periods|phases|conditions)\b' => 0.8,
         ],
         'case-control' => [
             '\bcase[ –-]+control\b' => 2.2,
@@ -60,6 +64,8 @@ final class DesignReader implements LeadReader
             '\bbefore[ –-]+(?:and[ –-]+)?after (?:study|design|comparison|the)\b' => 1.7,
             '\bpre-?(?:test)?[ –-]+(?:and )?post-?test' => 2.0,
             '\b(?:uncontrolled|one-group|single-arm)\b' => 1.4,
+            '\b(?:year|months?|weeks?|period) before and (?:in )?(?:the )?(?:\w+ )?(?:years?|months?|weeks?|period) after\b' => 1.3,
+            '\b(?:no|without a) control (?:group|wards?|arm|site)\b' => 0.6,
             '\bbefore and (?:after|\w+ months after)\b' => 0.9,
         ],
         'cohort' => [
@@ -164,7 +170,8 @@ final class DesignReader implements LeadReader
     {
         return ! Traps::isCited($passage) &&
             ! in_array($passage->section, [SectionKind::Introduction, SectionKind::Discussion], true) &&
-            ! $passage->has('future|further (?:study|trial)|next step|should be');
+            ! $passage->has('future|further (?:study|trial)|next step|should be') &&
+            ! $passage->has('\b(?:earlier|previous|prior) (?:\p{L}+[ -]){0,3}(?:stud(?:y|ies)|trials?|surveys?|work)\b');
     }
 
     private function option(AskedItem $item, string $kind): ?string

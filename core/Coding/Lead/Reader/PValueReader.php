@@ -18,7 +18,8 @@ final class PValueReader implements LeadReader
     private const P = '/\b[Pp]\s*(?:-?value)?\s*(?:for [\p{L} -]+?)?\s*(?:was |of )?([=<>≤]|less than|below)\s*(0?[.·]\d+)/u';
 
     /** What was chosen in advance is no result. */
-    private const LEVEL = '\balpha\b|level of significance|considered (?:statistically )?significant|significance (?:level|was set)';
+    private const LEVEL = '\balpha\b|level of significance|considered (?:statistically )?significant|significance (?:level|was set)'.
+        '|\b(?:took|taken|regarded|deemed|treated|defined)\b[^;]{0,40}\bsignifican';
 
     public function reads(AskedItem $item): bool
     {
