@@ -38,9 +38,18 @@ final class CellReader
     {
         $numbers = [];
         $isShare = $line->says('%|per ?cent');
+        $isShareFirst = $line->says('%\s*,?\s*\(\s*(?:n|no\.?|number)\b');
         foreach ($line->groups() as $group => $cell) {
-            $cell = trim($cell);
-            if (preg_match('/^(\d[\d,]*)\s*(?:\/|of)\s*(\d[\d,]*)\b/u', $cell, $found) === 1) {
+            $cell = self::plain($cell);
+            if (preg_match('/^\d+(?:[.·]\d+)?\s*%\s*\(\s*(\d[\d,]*)\s*(?:\/|of)\s*(\d[\d,]*)\s*\)/u', $cell, $found) === 1) {
+                $numbers["e{$group}"] = self::number($line, $group, $found[1]);
+                $numbers["n{$group}"] = self::number($line, $group, $found[2]);
+            } elseif (
+                preg_match('/^\d+(?:[.·]\d+)?\s*(%?)\s*\(\s*(\d[\d,]*)\s*\)/u', $cell, $found) === 1 &&
+                ($isShareFirst || $found[1] === '%')
+            ) {
+                $numbers["e{$group}"] = self::number($line, $group, $found[2]);
+            } elseif (preg_match('/^(\d[\d,]*)\s*(?:\/|of)\s*(\d[\d,]*)\b/u', $cell, $found) === 1) {
                 $numbers["e{$group}"] = self::number($line, $group, $found[1]);
                 $numbers["n{$group}"] = self::number($line, $group, $found[2]);
             } elseif (preg_match('/^(\d[\d,]*)\s*\(\s*\d+(?:[.·]\d+)?\s*%?\s*\)/u', $cell, $found) === 1) {
@@ -72,11 +81,12 @@ final class CellReader
         }
         $form = match (true) {
             isset($numbers['median1'], $numbers['median2'], $numbers['q11']) => ReportForm::Quartiles,
+            isset($numbers['median1'], $numbers['median2'], $numbers['min1']) => ReportForm::Ranges,
             isset($numbers['low1']) => ReportForm::MeansWithInterval,
             isset($numbers['se1']) => ReportForm::MeansWithSe,
             default => ReportForm::MeansWithSd,
         };
-        $main = $form === ReportForm::Quartiles ? 'median' : 'm';
+        $main = in_array($form, [ReportForm::Quartiles, ReportForm::Ranges], true) ? 'median' : 'm';
 
         return isset($numbers["{$main}1"], $numbers["{$main}2"]) ? [$form, $numbers + self::sizes($sizes)] : null;
     }
@@ -88,10 +98,18 @@ final class CellReader
         $isSe = $line->says('\b(?:SE|SEM|standard error)\b');
         $isSd = $line->says('\b(?:SD|s\.d\.|standard deviation)\b');
         $isMedian = $line->says('\bmedian|IQR|quartile');
+        $isRange = $line->says('\brange\b|\bmin\w*\b.{1,6}\bmax') && ! $line->says('IQR|quartile');
         foreach ($line->groups() as $group => $cell) {
-            $cell = trim($cell);
+            $cell = self::plain($cell);
             if (preg_match(self::INTERVAL, $cell, $found) === 1) {
-                $keys = $isMedian ? ['median', 'q1', 'q3'] : ['m', 'low', 'high'];
+                if ($isRange && ! $isMedian) {
+                    continue; // the least and the greatest around a mean say nothing of its spread
+                }
+                $keys = match (true) {
+                    $isRange => ['median', 'min', 'max'],
+                    $isMedian => ['median', 'q1', 'q3'],
+                    default => ['m', 'low', 'high'],
+                };
             } elseif (preg_match('/^'.self::NUMBER.'\s*(?:±|\+\/-|[(\[]\s*(?:SD|SE)?\s*=?)\s*'.self::NUMBER.'\s*[)\]]?$/u', $cell, $found) === 1) {
                 $keys = ['m', $isSe ? 'se' : 'sd'];
             } elseif (preg_match('/^'.self::NUMBER.'$/u', $cell, $found) === 1) {
@@ -124,7 +142,7 @@ final class CellReader
             preg_match('/\b(?:[Oo]dds|OR)\b/u', $line->head) === 1 => ReportForm::OddsRatioInterval,
             default => ReportForm::RiskRatioInterval,
         };
-        if ($form === null || preg_match(self::INTERVAL, trim($line->cells[0] ?? ''), $found) !== 1) {
+        if ($form === null || preg_match(self::INTERVAL, self::plain($line->cells[0] ?? ''), $found) !== 1) {
             return null;
         }
         $numbers = [];
@@ -147,6 +165,22 @@ final class CellReader
         }
 
         return $numbers;
+    }
+
+    /** Without marks of footnotes and blanks within numbers, and with points for commas where those part whole from rest. */
+    private static function plain(string $cell): string
+    {
+        $cell = (string) preg_replace(
+            ['/[*†‡§¶#]+/u', '/(?<=[\d)\]%])\s*[ᵃ-ᶻ¹²³⁰-⁹]+/u', '/(?<=[\d)\]%])[a-e]$/u', '/(?<=\d)[\x{A0}\x{2009}\x{202F}](?=\d{3}(?!\d))/u'],
+            '',
+            trim($cell),
+        );
+        // “4 (3,5)” may be from 3 to 5; where the first number itself has such a comma, all are meant so
+        if (preg_match('/^[−–-]?\d+,\d{1,2}(?!\d)/u', $cell) === 1) {
+            $cell = (string) preg_replace('/(?<=\d),(?=\d)/', '.', $cell);
+        }
+
+        return trim($cell);
     }
 
     private static function number(TableLine $line, int $group, string $told): OfferedNumber

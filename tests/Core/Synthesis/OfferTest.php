@@ -73,6 +73,61 @@ it('offers what rows say of an outcome in the columns of the groups', function (
         OutcomeKind::Means,
         [['mean-sd', ['m1' => '-1.2', 'sd1' => '0.9', 'm2' => '-0.4', 'sd2' => '1.1']]],
     ],
+    'counts of all with their share' => [
+        [['', 'Lamps', 'Usual light'], ['Near misses', '12 of 60 (20.0%)', '20 of 58 (34.5%)']],
+        OutcomeKind::Events,
+        [['counts', ['e1' => '12', 'n1' => '60', 'e2' => '20', 'n2' => '58']]],
+    ],
+    'shares with counts of all behind them' => [
+        [['', 'Lamps', 'Usual light'], ['Near misses', '20.0% (12/60)', '34.5% (20/58)']],
+        OutcomeKind::Events,
+        [['counts', ['e1' => '12', 'n1' => '60', 'e2' => '20', 'n2' => '58']]],
+    ],
+    'shares with counts behind them, as the row says' => [
+        [['', 'Lamps (n = 60)', 'Usual light (n = 58)'], ['Near misses, % (n)', '20.0 (12)', '34.5 (20)']],
+        OutcomeKind::Events,
+        [['counts', ['e1' => '12', 'n1' => '60', 'e2' => '20', 'n2' => '58']]],
+    ],
+    'nobody' => [
+        [['', 'Lamps (n = 60)', 'Usual light (n = 58)'], ['Near misses', '0', '3 (5%)']],
+        OutcomeKind::Events,
+        [['counts', ['e1' => '0', 'n1' => '60', 'e2' => '3', 'n2' => '58']]],
+    ],
+    'marks of footnotes' => [
+        [['', 'Lamps (n = 60)', 'Usual light (n = 58)'], ['Near misses', '12*', '20†']],
+        OutcomeKind::Events,
+        [['counts', ['e1' => '12', 'n1' => '60', 'e2' => '20', 'n2' => '58']]],
+    ],
+    'marks of footnotes behind brackets' => [
+        [['', 'Lamps', 'Usual light'], ['Sleepiness, mean (SD)', '4.1 (1.6)*', '5.0 (1.8)ᵃ']],
+        OutcomeKind::Means,
+        [['mean-sd', ['m1' => '4.1', 'sd1' => '1.6', 'm2' => '5.0', 'sd2' => '1.8']]],
+    ],
+    'means with their intervals' => [
+        [['', 'Lamps', 'Usual light'], ['Sleepiness, mean (95% CI)', '4.1 (3.7 to 4.5)', '5.0 (4.5, 5.5)']],
+        OutcomeKind::Means,
+        [['mean-interval', ['m1' => '4.1', 'low1' => '3.7', 'high1' => '4.5', 'm2' => '5.0', 'low2' => '4.5', 'high2' => '5.5']]],
+    ],
+    'means with SD by name' => [
+        [['', 'Lamps', 'Usual light'], ['Sleepiness', '4.1 (SD 1.6)', '5.0 (SD = 1.8)']],
+        OutcomeKind::Means,
+        [['mean-sd', ['m1' => '4.1', 'sd1' => '1.6', 'm2' => '5.0', 'sd2' => '1.8']]],
+    ],
+    'commas for points' => [
+        [['', 'Lamps', 'Usual light'], ['Sleepiness, mean (SD)', '4,1 (1,6)', '5,0 (1,8)']],
+        OutcomeKind::Means,
+        [['mean-sd', ['m1' => '4.1', 'sd1' => '1.6', 'm2' => '5.0', 'sd2' => '1.8']]],
+    ],
+    'thousands by commas and by narrow blanks' => [
+        [['', 'Lamps', 'Usual light'], ['Sleepiness in ms, mean (SD)', '1,204 (310)', "1\u{202F}310.5 (299)"]],
+        OutcomeKind::Means,
+        [['mean-sd', ['m1' => '1204', 'sd1' => '310', 'm2' => '1310.5', 'sd2' => '299']]],
+    ],
+    'medians and ranges, which are no quartiles' => [
+        [['', 'Lamps', 'Usual light'], ['Sleepiness, median (range)', '4 (1–9)', '5 (2–8)']],
+        OutcomeKind::Means,
+        [['ranges', ['min1' => '1', 'median1' => '4', 'max1' => '9', 'min2' => '2', 'median2' => '5', 'max2' => '8']]],
+    ],
     'an estimate in a column of its own' => [
         [['', 'Lamps', 'Usual light', 'Odds ratio (95% CI)'], ['Near misses', 'fewer', 'more', '0.55 (0.31 to 0.98)']],
         OutcomeKind::Events,
