@@ -33,6 +33,65 @@ it('gives reference lists what books, chapters, reports and theses need', functi
             'issued' => ['date-parts' => [[1723]], 'circa' => true],
         ],
     ],
+    'a patent in three countries' => [
+        '@patent{p, author={Ora Lind}, title={A visor}, number={NV-29702}, location={countryfr and countryuk and Tarvik}, date=1998}',
+        [
+            'type' => 'patent',
+            'title' => 'A visor',
+            'author' => [['family' => 'Lind', 'given' => 'Ora']],
+            'number' => 'NV-29702',
+            'publisher-place' => 'France; United Kingdom; Tarvik',
+            'issued' => ['date-parts' => [[1998]]],
+        ],
+    ],
+    'a page that was published at an address' => [
+        '@misc{m, author={{Lamp Board}}, title={Lamp facts}, howpublished={Available online: \\url{http://lamps.example/facts}}, year=2012}',
+        [
+            'type' => 'document',
+            'title' => 'Lamp facts',
+            'author' => [['literal' => 'Lamp Board']],
+            'URL' => 'http://lamps.example/facts',
+            'issued' => ['date-parts' => [[2012]]],
+        ],
+    ],
+    'what was published in a way of its own' => [
+        '@misc{m, title={Lamp facts}, howpublished={Handed out at the door}, url={http://lamps.example}, year=2012}',
+        [
+            'type' => 'document',
+            'title' => 'Lamp facts',
+            'publisher' => 'Handed out at the door',
+            'URL' => 'http://lamps.example',
+            'issued' => ['date-parts' => [[2012]]],
+        ],
+    ],
+    'a talk at a meeting' => [
+        '@inproceedings{t, author={Ora Lind}, editor={Pim Ost}, title={Weak lamps}, booktitle={Light}, booksubtitle={New ways}, booktitleaddon={Papers of the eighth meeting}, eventdate={1968-05-19/1968-05-25}, venue={Tarvik}, publisher={Wick Press}, date=1969, pages={367--377}}',
+        [
+            'type' => 'paper-conference',
+            'title' => 'Weak lamps',
+            'author' => [['family' => 'Lind', 'given' => 'Ora']],
+            'editor' => [['family' => 'Ost', 'given' => 'Pim']],
+            'container-title' => 'Light: New ways. Papers of the eighth meeting',
+            'event-date' => ['date-parts' => [[1968, 5, 19], [1968, 5, 25]]],
+            'event-place' => 'Tarvik',
+            'publisher' => 'Wick Press',
+            'page' => '367-377',
+            'issued' => ['date-parts' => [[1969]]],
+        ],
+    ],
+    'an issue of a periodical' => [
+        '@periodical{i, title={Lamps and Nights}, issuetitle={On visors}, editor={Pim Ost}, year=2011, volume=35, number=4, issn={0000-0000}}',
+        [
+            'type' => 'article-journal',
+            'title' => 'On visors',
+            'editor' => [['family' => 'Ost', 'given' => 'Pim']],
+            'container-title' => 'Lamps and Nights',
+            'volume' => '35',
+            'issue' => '4',
+            'ISSN' => '0000-0000',
+            'issued' => ['date-parts' => [[2011]]],
+        ],
+    ],
     'a chapter of a volume' => [
         '@inbook{c, author={Ora Lind}, title={Oil}, booktitle={Fuels}, booksubtitle={Old ones}, maintitle={Lamps}, volume=2, bookauthor={Tor Ek}, editor={E. Dal}, pages={1--20}, date={-0044}, publisher={Glow House and Wick Press}, location={Tarvik and Soel}}',
         [

@@ -27,6 +27,16 @@ final class BibtexWork
      * Fields that only BibLaTeX has: "and" then separates the parts of any list, which in BibTeX may be part of a
      * firm's name.
      */
+    /** As biblatex writes the places of patents. */
+    private const COUNTRIES = [
+        'countryde' => 'Germany',
+        'countryep' => 'European Union',
+        'countryeu' => 'European Union',
+        'countryfr' => 'France',
+        'countryuk' => 'United Kingdom',
+        'countryus' => 'United States of America',
+    ];
+
     private const OF_BIBLATEX = ['date', 'location', 'journaltitle', 'maintitle', 'subtitle', 'langid'];
 
     /** @var array<string, string> as plain text */
@@ -76,19 +86,22 @@ final class BibtexWork
         );
         $doi = $this->take('doi');
         $id = $this->take('id');
+        $address = $this->published();
         $values = [
             'journalShort' => $this->take('shortjournal'),
             'issue' => $this->take('number', 'issue'),
             'abstract' => $this->take('abstract'),
             'language' => $this->take('language', 'langid'),
-            'publisher' => $this->listed(self::ISSUERS),
-            'place' => $this->listed(['address', 'location']),
+            'publisher' => $this->listed($address === '' ? self::ISSUERS : array_diff(self::ISSUERS, ['howpublished'])),
+            'place' => strtr($this->listed(['address', 'location']), self::COUNTRIES),
             'issn' => $this->take('issn'),
             'isbn' => $this->take('isbn'),
             'accession' => $this->take('accession'),
             'series' => $this->take('series'),
             'edition' => $this->take('edition'),
-            'urls' => preg_split('/\s+/', $this->take('url'), -1, PREG_SPLIT_NO_EMPTY) ?: [],
+            'urls' => array_values(array_unique(
+                preg_split('/\s+/', "{$this->take('url')} {$address}", -1, PREG_SPLIT_NO_EMPTY) ?: [],
+            )),
             'keywords' => Keywords::split($this->take('keywords', 'keyword')),
         ];
 
@@ -172,6 +185,16 @@ final class BibtexWork
             : implode(' ', $parts);
 
         return [IssuedDate::read($year)?->year() ?? Year::of($year), $date];
+    }
+
+    /** Where it is on the web, if that is how it was published. */
+    private function published(): string
+    {
+        $how = trim((string) preg_replace('/\s+/u', ' ', Latex::decoded($this->entry->fields['howpublished'] ?? '')));
+
+        return preg_match('~^(?:(?:available|online|retrieved)\b[\p{L} ]{0,12}:?|url:?)?\s*(https?://\S+?)[.,]?$~iu', $how, $found) === 1
+            ? $found[1]
+            : '';
     }
 
     /**
