@@ -184,7 +184,7 @@
                     <header class="sheet-head">
                         <h2>What was learned</h2> <span>bits for and against</span>
                     </header>
-                    <table class="table small">
+                    <table class="table table-grouped small">
                         <tbody>
                             @foreach (\WaryHeron\Core\Matching\MatchField::cases() as $field)
                                 @foreach ($field->levels() as $level => $about)
