@@ -12,6 +12,8 @@ const copyOf = (answer) => JSON.parse(JSON.stringify(answer));
 // One study: the items on the left, the paper in the middle, the item at hand on the right. What is given is kept on this
 // machine at once and travels in the background.
 let queue = null;
+// items whose lead is being ruled on: pressed twice on a slow line, it is ruled on once
+const ruling = new Set();
 
 const answers = () => ({
     items: [],
@@ -137,7 +139,8 @@ const answers = () => ({
     },
     async rule(what) {
         const item = this.item;
-        if (!this.lead || !this.mayCode) return;
+        if (!this.lead || !this.mayCode || ruling.has(item.id)) return;
+        ruling.add(item.id);
         try {
             const answer = await ask('POST', item.leadUrl, { do: what });
             this.leads = this.leads.filter((one) => one.slot !== item.id);
@@ -147,7 +150,9 @@ const answers = () => ({
             }
             this.answered(item.id, answer, what === 'accept');
         } catch (failure) {
-            this.problem = failure.message;
+            this.problem = item.id === this.at ? failure.message : `${item.label}: ${failure.message}`;
+        } finally {
+            ruling.delete(item.id);
         }
     },
     accept() {
@@ -160,7 +165,8 @@ const answers = () => ({
     correct() {
         const lead = this.lead;
         if (!lead) return;
-        if (lead.evidence) this.give({ evidence: [...this.item.answer.evidence, lead.evidence] });
+        const isThere = this.item.answer.evidence.some((one) => JSON.stringify(one) === JSON.stringify(lead.evidence));
+        if (lead.evidence && !isThere) this.give({ evidence: [...this.item.answer.evidence, lead.evidence] });
         this.focusAnswer(lead.kind === 'value' ? lead.value : '');
     },
 });
