@@ -40,11 +40,12 @@ final class Amount
         $figure = self::FIGURE;
         $unit = self::UNIT;
         $interval = self::INTERVAL;
+        $limits = "\s?[(\[]{$figure}\s?(?:to|–|-|,)\s?{$figure}[)\]]";
         $effect = '(?:adjusted |pooled |crude |common )?(?:odds|risk|rate|hazard|incidence rate|prevalence|mean) ratio|'.
             'relative risk|[aA]?(?:OR|RR|HR)|IRR|SMD|(?:standardi[sz]ed )?mean difference|risk difference|difference';
 
         return [
-            "/\b(?:{$effect})(?: (?:was|of|in [\p{L} ]{1,40} (?:was|of)))?\s?[=:,]?\s?{$figure}(?:{$unit})?{$interval}/u",
+            "/\b(?:{$effect})(?: (?:was|of|in [\p{L} ]{1,40} (?:was|of)))?\s?[=:,]?\s?{$figure}(?:{$unit})?(?:{$limits}|{$interval})/u",
             "/\b(?:by )?(?:a )?{$figure}(?:{$unit})? ".self::COMPARED."\b{$interval}/u",
             "/\b".self::COMPARED."\b (?:[\p{L}]+ )?by {$figure}(?:{$unit})?{$interval}/u",
             "/\bfrom {$figure}(?:{$unit})?[^.;]{0,40}? to {$figure}(?:{$unit})?/u",

@@ -157,6 +157,10 @@ final readonly class DirectionReader
         foreach ($kinds as [$pattern, $sign, $isRelative]) {
             preg_match_all('/\b(?:'.$pattern.')\b/iu', $text, $found, PREG_OFFSET_CAPTURE);
             foreach ($found[0] as [$word, $at]) {
+                // “fell” is what is asked about, where that is falls
+                if ($at === $outcome && preg_match('/^f[ae]ll/i', $word) === 1) {
+                    continue;
+                }
                 if (
                     preg_match('/^(?:less|fewer|more|most|least)$/i', $word) === 1 &&
                     preg_match(
