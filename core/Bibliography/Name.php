@@ -8,7 +8,7 @@ namespace WaryHeron\Core\Bibliography;
 final readonly class Name
 {
     /** One to four capitals, each with or without a full stop or hyphen: "IN", "I.N.", "J-P". */
-    private const INITIALS = '/^(?:\p{Lu}[.\-]{0,2}){1,4}$/u';
+    private const INDEXED = '/^(.*\S)\s+((?:\p{Lu}[.\-]{0,2}){1,4}|(?:\p{Lu}\.-?\s?){2,4})$/Uu';
 
     public function __construct(public string $family, public string $given = '', public string $suffix = '')
     {
@@ -35,12 +35,10 @@ final readonly class Name
     public static function indexed(string $text): self
     {
         $text = trim($text);
-        $cut = strrpos($text, ' ');
-        if (str_contains($text, ',') || $cut === false || preg_match(self::INITIALS, substr($text, $cut + 1)) !== 1) {
-            return self::inverted($text);
-        }
 
-        return new self(rtrim(substr($text, 0, $cut)), substr($text, $cut + 1));
+        return ! str_contains($text, ',') && preg_match(self::INDEXED, $text, $found) === 1
+            ? new self($found[1], $found[2])
+            : self::inverted($text);
     }
 
     public function inverts(): string

@@ -10,6 +10,52 @@ final class NameList
     /** "A.", "A. B.", "A.-B." or "AB". */
     private const INITIALS = '/^(?:\p{Lu}[.\s-]*){1,4}$/u';
 
+    /** "Kolbe A, Ito KM": the initials behind each, without a comma before them. */
+    private const INDEXED = '/^(?:[^,]+ (?:\p{Lu}[.\-]{0,2}){1,4}(?:,\s*|$)){2,}$/u';
+
+    /**
+     * The names of a cell or a line as people write them: parted by semicolons, bars or lines, or else by commas, "and"
+     * and "&".
+     *
+     * @return list<string> each as it stands
+     */
+    public static function written(string $text): array
+    {
+        $text = (string) preg_replace('/^\s*\[(.*)\]\s*$/su', '$1', $text);
+        $parts = preg_split('/[;|\r\n]+/', $text) ?: [];
+        if (count($parts) === 1 && ! self::isBody($text)) {
+            // “Kolbe, A., Ito, K., … Ude, M.” leaves some out
+            $parts = preg_split('/,?\s+(?:and|&|(?:\.\.\.|…)\s*&?)\s+/u', $text) ?: [];
+            $isList = count($parts) > 1;
+            $parts = array_merge(...array_map(fn (string $one): array => self::byCommas($one, $isList), $parts));
+        }
+
+        return array_values(array_filter(array_map(trim(...), $parts), fn (string $one): bool => $one !== ''));
+    }
+
+    /** “Ministry of Light and Lamps” is one. */
+    private static function isBody(string $text): bool
+    {
+        return ! str_contains($text, ',') && preg_match('/\b(?:of|for|the)\b/u', $text) === 1;
+    }
+
+    /**
+     * @param  bool  $isList  whether others follow, so that two names in full are no family name and what comes before it
+     * @return list<string>
+     */
+    private static function byCommas(string $text, bool $isList): array
+    {
+        $parts = array_values(array_filter(array_map(trim(...), explode(',', $text)), fn (string $one): bool => $one !== ''));
+        if (preg_match(self::INDEXED, trim($text, ' ,')) === 1) {
+            return $parts;
+        }
+        $inFull = preg_grep('/^\p{L}[\p{L}’\'-]+(?:\s+\p{L}[\p{L}.’\'-]*)*\s+\p{L}[\p{L}’\'-]+$/u', $parts) ?: [];
+        $areInFull = $isList && count($parts) === 2 && count($inFull) === 2;
+        $names = $areInFull ? array_chunk($parts, 1) : self::among($parts);
+
+        return $names === null ? [$text] : array_map(fn (array $one): string => implode(', ', $one), $names);
+    }
+
     /**
      * Names as most files have them, "Family, Given, Suffix", also where several with initials stand in one place; a
      * body may have commas in its name.
@@ -21,7 +67,8 @@ final class NameList
     {
         $names = [];
         foreach ($texts as $text) {
-            $among = self::among(array_map(trim(...), explode(',', $text)));
+            $plain = (string) preg_replace('/,\s+(?:&|and)\s+/u', ', ', $text);
+            $among = self::among(array_map(trim(...), explode(',', $plain)));
             foreach (isset($among[0][1]) ? $among : [[$text]] as $parts) {
                 $names[] = Name::inverted(implode(', ', $parts));
             }

@@ -92,7 +92,9 @@ final class BibtexWork
             'issue' => $this->take('number', 'issue'),
             'abstract' => $this->take('abstract'),
             'language' => $this->take('language', 'langid'),
-            'publisher' => $this->listed($address === '' ? self::ISSUERS : array_diff(self::ISSUERS, ['howpublished'])),
+            'publisher' => $this->listed(
+                $address === '' ? self::ISSUERS : array_values(array_diff(self::ISSUERS, ['howpublished'])),
+            ),
             'place' => strtr($this->listed(['address', 'location']), self::COUNTRIES),
             'issn' => $this->take('issn'),
             'isbn' => $this->take('isbn'),

@@ -145,24 +145,7 @@ final class TableReader
     /** @return list<Name> */
     private function authors(string $text): array
     {
-        $parts = explode(';', $text);
-        if (count($parts) === 1) {
-            $parts = preg_split('/\s+(?:and|&)\s+/', $text) ?: [];
-        }
-        if (count($parts) === 1 && preg_match('/^(?:[^,]+ (?:\p{Lu}[.\-]{0,2}){1,4}(?:,\s*|$)){2,}$/u', $text) === 1) {
-            $parts = explode(',', $text);
-        }
-        if (count($parts) === 1) {
-            $names = NameList::among(array_map(trim(...), explode(',', $text)));
-            $parts = $names === null ? $parts : array_map(fn (array $one): string => implode(', ', $one), $names);
-        }
-
-        return array_values(
-            array_map(
-                Name::indexed(...),
-                array_filter(array_map(trim(...), $parts), fn (string $part): bool => $part !== ''),
-            ),
-        );
+        return array_map(Name::indexed(...), NameList::written($text));
     }
 
     private function type(string $text): PublicationType
