@@ -8,7 +8,7 @@ namespace WaryHeron\Core\Coding\Lead;
 final class Sentences
 {
     /** What ends with a full stop and ends no sentence. */
-    private const ABBREVIATED = '/(?:\b(?:e\.g|i\.e|etc|vs|cf|al|Fig|Figs|Tab|No|Nos|Dr|Prof|Mr|Mrs|Ms|St|approx|ca|resp|ref|refs|Eq|vol|pp|ed|eds|Inc|Ltd|Co|Dept|Univ)|\b\p{Lu})\.$/u';
+    private const ABBREVIATED = '/(?:\b(?:e\.g|i\.e|etc|vs|cf|al|Fig|Figs|Tab|No|Nos|Dr|Prof|Mr|Mrs|Ms|St|approx|ca|resp|ref|refs|Eq|vol|pp|ed|eds|Inc|Ltd|Co|Dept|Univ|Jan|Feb|Mar|Apr|Jun|Jul|Aug|Sept?|Oct|Nov|Dec)|\b\p{Lu})\.$/u';
 
     /** @return list<string> */
     public static function of(string $text): array

@@ -313,6 +313,12 @@ it('parts sentences at their ends only', function (string $text, int $sentences)
     ['Holt et al. lit 1.5 lamps (e.g. at night) vs. none. It helped.', 2],
     ['I. N. Okafor slept. “It is so.” Nobody asked.', 3],
     ['No end', 1],
+    ['It began in Sept. 2011. It ended in Oct. 2012.', 2],
+    ['Dr. Lind and Prof. Ost took part. They slept.', 2],
+    ['See Fig. 2 and Table 3. No. 4 was lost.', 2],
+    ['Lamps (Lampworks Ltd., Oslo) were lit. They shone.', 2],
+    ['Was it light? Yes! It was.', 3],
+    ['St. Anne’s Hospital took part. So did we.', 2],
 ]);
 
 it('knows countries by name and by adjective, and not within words', function (string $text, array $countries) {
@@ -322,6 +328,16 @@ it('knows countries by name and by adjective, and not within words', function (s
     ['the Netherlands and the UK', ['Netherlands', 'United Kingdom']],
     ['the German version of the scale', []],
     ['Indiana, Nigerian', ['Nigeria']],
+    ['nurses in Georgia, USA', ['United States']],
+    ['nurses in Tbilisi, Georgia', ['Georgia']],
+    ['wards in Northern Ireland', ['United Kingdom']],
+    ['an Irish ward', ['Ireland']],
+    ['New Mexico', []],
+    ['Mexico City', ['Mexico']],
+    ['Chinese herbal medicine', []],
+    ['Chinese nurses in Hong Kong', ['China']],
+    ['a hospital in the UAE', ['United Arab Emirates']],
+    ['South Korean nurses', ['South Korea']],
 ]);
 
 it('refuses a codebook that it cannot use, and says why', function (string $json, string $why) {
