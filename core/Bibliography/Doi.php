@@ -7,15 +7,33 @@ namespace WaryHeron\Core\Bibliography;
 /** Digital object identifiers (ISO 26324) as sources write them: bare, with a label, or as an address. */
 final class Doi
 {
+    /**
+     * Those that serial item identifiers (ANSI/NISO Z39.56) are part of hold angle brackets, and what follows them tells
+     * one article of an issue from another: “10.1234/(SICI)1097-0142(19990101)85:1<10::AID-X>3.0.CO;2-X”.
+     */
+    private const PATTERN = '~10\.\d{4,9}/[^\s"<>]+(?:<[^\s"<>]{1,60}>\d\.\d[^\s"<>]*)?~u';
+
+    private const NEXT = '~[;,|](?=(?:https?:|doi:|10\.\d{4,9}/))~';
+
+    /** @return list<string> all that a text holds */
+    public static function all(string $text): array
+    {
+        preg_match_all(self::PATTERN, mb_scrub($text, 'UTF-8'), $found);
+
+        return array_values(array_unique(array_filter(array_map(self::normalised(...), $found[0]))));
+    }
+
     /** The bare DOI in lower case, or null where the text holds none. DOIs do not tell upper from lower case. */
     public static function normalised(string $text): ?string
     {
-        $text = mb_strtolower(trim(rawurldecode($text)));
-        if (preg_match('~10\.\d{4,9}/[^\s"<>]+~u', $text, $match) !== 1) {
+        $text = strtr(mb_strtolower(trim(rawurldecode($text))), ['&lt;' => '<', '&gt;' => '>', '&amp;' => '&']);
+        // what an address asks for besides is no part of it
+        $text = (string) preg_replace('~^(https?://[^\s?]+)\?\S*~', '$1', $text);
+        if (preg_match(self::PATTERN, $text, $match) !== 1) {
             return null;
         }
 
-        $doi = rtrim($match[0], '.,;:');
+        $doi = rtrim((preg_split(self::NEXT, $match[0]) ?: [''])[0], '.,;:');
         // a closing bracket belongs to it only where it closes one
         while (
             preg_match('/[)\]}]$/', $doi, $last) === 1 &&

@@ -7,7 +7,10 @@ namespace WaryHeron\Core\Bibliography;
 /** Page numbers as sources write them. */
 final class Pages
 {
-    private const RANGE = '/^\s*(?:pp?\.\s*)?([A-Za-z]{0,3}\d+[A-Za-z]?)\s*(?:-{1,3}|[–—‑‐−])\s*([A-Za-z]{0,3}\d+[A-Za-z]?)\s*$/u';
+    /** “426”, “S12”, “iv”; of an online supplement “12.e3” or “12e3”. */
+    private const PAGE = '([A-Za-z]{0,3}\d+(?:\.?e\d+|[A-Za-z])?|[ivxlcdm]+|[IVXLCDM]+|e\d+)';
+
+    private const RANGE = '/^\s*(?:pp?\.?\s*)?'.self::PAGE.'\s*(?:-{1,3}|[–—‑‐−])\s*'.self::PAGE.'\s*$/u';
 
     /**
      * First and last page of "426-433", "1140--8" or "S12–S19", as they are written; text that is no range is all first
@@ -17,6 +20,11 @@ final class Pages
      */
     public static function split(string $pages): array
     {
-        return preg_match(self::RANGE, $pages, $found) === 1 ? [$found[1], $found[2]] : [trim($pages), ''];
+        if (preg_match(self::RANGE, $pages, $found) === 1) {
+            return [$found[1], $found[2]];
+        }
+
+        // “123-” goes on nowhere
+        return [trim((string) preg_replace('/^(\s*[A-Za-z]{0,3}\d+)\s*[-–—]+\s*$/u', '$1', $pages)), ''];
     }
 }

@@ -103,13 +103,10 @@ final readonly class CopyMatcher
     {
         $found = [];
         foreach ([$text, (string) preg_replace('~(10\.\d{4,9}\S*[/.\-])\s*\n\s*~', '$1', $text)] as $variant) {
-            preg_match_all('~10\.\d{4,9}/[^\s"<>]+~u', mb_scrub($variant, 'UTF-8'), $all);
-            foreach ($all[0] as $one) {
-                $found[] = Doi::normalised($one);
-            }
+            $found = [...$found, ...Doi::all($variant)];
         }
 
-        return array_values(array_unique(array_filter($found)));
+        return array_values(array_unique($found));
     }
 
     /**

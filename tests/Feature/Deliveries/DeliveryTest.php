@@ -81,6 +81,28 @@ it('says which letters a table is in, and reads it in others where a person says
     expect(Record::query()->sole()->reference['title'])->toBe('Účinek světla na noční směně');
 });
 
+it('keeps articles of one issue apart whose DOIs hold brackets, also those that were cut off before', function () {
+    $world = new World();
+    $dois = ['10.1234/(SICI)1097(1999)85:1<1::AID-A>3.0.CO;2-X', '10.1234/(SICI)1097(1999)85:1<10::AID-B>3.0.CO;2-P'];
+    $world->deliver(array_map(fn (string $doi, int $i): array => ['TI' => "Lamps {$i}", 'DO' => $doi, 'SP' => "{$i}0"], $dois, [1, 2]));
+    $whole = array_map(strtolower(...), $dois);
+    $now = fn (): array => [
+        Record::query()->orderBy('position')->pluck('doi_key')->all(),
+        Record::query()->orderBy('position')->pluck('reference')->map(fn (array $one): string => $one['doi'])->all(),
+        $world->review->publications()->orderBy('title')->pluck('doi')->all(),
+    ];
+    expect($now())->toBe([$whole, $whole, $whole]);
+
+    DB::statement('RESET ROLE');
+    DB::statement('ALTER TABLE records DISABLE TRIGGER kept_as_delivered');
+    $cut = '10.1234/(sici)1097(1999)85:1';
+    DB::table('records')->update(['doi_key' => $cut, 'reference' => DB::raw("jsonb_set(reference, '{doi}', '\"{$cut}\"')")]);
+    DB::table('publications')->update(['doi' => $cut]);
+    DB::statement('ALTER TABLE records ENABLE TRIGGER kept_as_delivered');
+    (require base_path('database/migrations/2026_11_29_000071_dois_with_brackets.php'))->up();
+    expect($now())->toBe([$whole, $whole, $whole]);
+});
+
 it('refuses what is no such file, and takes it when it is mended', function (string $text, string $why) {
     $world = new World();
     $this->actingAs($world->people['specialist'])
