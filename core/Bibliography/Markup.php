@@ -63,15 +63,28 @@ final class Markup
     ];
 
     /** Elements that go and leave what is in them. */
-    private const INLINE = 'a|abbr|b|bold|big|em|font|i|ins|italic|named-content|inline-formula|inline-graphic|monospace|overline|roman|sans-serif|sc|small|span|strike|strong|styled-content|sub|sup|tt|u|underline|xref|ext-link|m(?:ath|row|i|n|o|text|sup|sub|subsup|frac|sqrt|style|space|fenced|over|under|table|tr|td|stack|box|able)|semantics|annotation|tex-math|disp-formula|alternatives';
+    private const INLINE = 'a|abbr|b|bold|big|em|font|i|ins|italic|named-content|inline-formula|inline-graphic|monospace|overline|bdi|cite|code|del|inf|it|mark|nobr|q|s|scp|small-?caps|var|roman|sans-serif|sc|small|span|strike|strong|styled-content|sub|sup|tt|u|underline|xref|ext-link|m(?:ath|row|i|n|o|text|sup|sub|subsup|frac|sqrt|style|space|fenced|over|under|table|tr|td|stack|box|able)|semantics|annotation|tex-math|disp-formula|alternatives';
 
     private const BLOCK = 'abstract|p|div|sec|section|br|hr|li|list|list-item|ul|ol|table|tbody|thead|tr|td|th|blockquote|h[1-6]|label|title';
 
+    /** So often a text may have been escaped over again. */
+    private const ESCAPED = 4;
+
     public static function plain(string $text): string
     {
-        if (strpbrk($text, '<&') === false) {
-            return $text;
+        for ($times = 0; $times < self::ESCAPED && strpbrk($text, '<&') !== false; $times++) {
+            $before = $text;
+            $text = self::once($text);
+            if ($text === $before) {
+                break;
+            }
         }
+
+        return $text;
+    }
+
+    private static function once(string $text): string
+    {
         if (str_contains($text, '<') || preg_match('/&(?:lt|#0*60|#x0*3c);\s*\/?[a-z]/i', $text) === 1) {
             $text = self::withoutElements(self::written($text));
         }
@@ -94,7 +107,8 @@ final class Markup
 
     private static function withoutElements(string $text): string
     {
-        $name = fn (string $names): string => "(?:[a-z][\\w.-]*:)?(?:{$names})(?:\\s[^<>]*+)?\\/?";
+        // “if a<b then b>a” has no mark: what follows the name of one is an attribute
+        $name = fn (string $names): string => "(?:[a-z][\\w.-]*:)?(?:{$names})(?:\\s+[\\w:.-]+\\s*=[^<>]*+)?\\s*+\\/?";
         foreach (
             ['<!--' => '-->', '<script' => '</script>', '<style' => '</style>', '<annotation' => '</annotation>'] as $open => $close
         ) {
@@ -102,8 +116,8 @@ final class Markup
         }
         $text = str_replace(['<![CDATA[', ']]>'], '', $text);
         $text = (string) preg_replace_callback(
-            '/<(sub|sup)(?:\s[^<>]*)?>([^<>]{1,12})<\/\1\s*>/iu',
-            fn (array $set): string => self::set($set[2], strtolower($set[1]) === 'sub' ? self::LOW : self::HIGH),
+            '/<(sub|sup|inf)(?:\s[^<>]*)?>([^<>]{1,12})<\/\1\s*>/iu',
+            fn (array $set): string => self::set($set[2], strtolower($set[1]) === 'sup' ? self::HIGH : self::LOW),
             $text,
         );
         // a heading within an abstract, ended as the labels of abstracts are

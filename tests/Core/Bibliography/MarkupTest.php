@@ -32,6 +32,18 @@ it('takes marks out and leaves what they are around', function (string $text, st
     ['<script>alert(1)</script>Lamps<!-- a note -->', 'Lamps'],
     ['<a href="javascript:x">Lamps</a>', 'Lamps'],
     ['<span style="color:red">Lamps', 'Lamps'],
+    ['if a<b then b>a', 'if a<b then b>a'],
+    ['a<b and c<i or p>q', 'a<b and c<i or p>q'],
+    ['<scp>Lamp</scp>s and <small-caps>nights</small-caps>', 'Lamps and nights'],
+    ['CO<inf>2</inf> and <cite>Lamps</cite>', 'CO₂ and Lamps'],
+    ['&amp;lt;i&amp;gt;Lamps&amp;lt;/i&amp;gt; at night', 'Lamps at night'],
+    ['CO&lt;sub&gt;2&lt;/sub&gt; emission', 'CO₂ emission'],
+    ['&lt;0.05; &gt;0.1', '<0.05; >0.1'],
+    ['<td align=left >Lamps</td>', 'Lamps'],
+    ['<p class="a" id="b">Lamps</p>', 'Lamps'],
+    ['<jats:p>Lamps</jats:p><jats:p>Nights</jats:p>', "Lamps\n\nNights"],
+    ['m<sup>2</sup>/s<sup>−1</sup>', 'm²/s⁻¹'],
+    ['&copy; 2004 &mdash; &eacute;t&eacute;', '© 2004 — été'],
 ]);
 
 it('comes to an end with text that is all marks, and loses no letter of it to a limit', function (string $piece) {
