@@ -3,6 +3,7 @@
 use WaryHeron\Core\Bibliography\Doi;
 use WaryHeron\Core\Bibliography\Format\Formats;
 use WaryHeron\Core\Bibliography\Format\Reading;
+use WaryHeron\Core\Bibliography\Keywords;
 use WaryHeron\Core\Bibliography\Name;
 use WaryHeron\Core\Bibliography\Pages;
 use WaryHeron\Core\Bibliography\PublicationType;
@@ -78,4 +79,29 @@ it('finds the year of a date however it is written', function (string $date, ?in
     ['12345678', null],
     ['in press', null],
     ['99', null],
+]);
+
+it('parts keywords however they are set apart', function (string $text, array $words) {
+    expect(Keywords::split($text))->toBe($words);
+})->with([
+    ['lamps; nights, long; wards', ['lamps', 'nights, long', 'wards']],
+    ['lamps, nights', ['lamps', 'nights']],
+    ['lamps | nights', ['lamps', 'nights']],
+    ['lamps · nights · wards', ['lamps', 'nights', 'wards']],
+    ['lamps•nights', ['lamps', 'nights']],
+    ["lamps\nnights", ['lamps', 'nights']],
+    ['lamps \sep nights, long', ['lamps', 'nights, long']],
+    ['lamps', ['lamps']],
+    ['', []],
+]);
+
+it('gives keywords back as they were joined', function (array $words) {
+    expect(Keywords::split(Keywords::joined($words)))->toBe($words);
+})->with([
+    [['lamps', 'nights, long']],
+    [['nights, long']],
+    [['nights | long']],
+    [['nights · long']],
+    [['lamps']],
+    [[]],
 ]);
