@@ -117,7 +117,7 @@ final class Markup
         $text = str_replace(['<![CDATA[', ']]>'], '', $text);
         $text = (string) preg_replace_callback(
             '/<(sub|sup|inf)(?:\s[^<>]*)?>([^<>]{1,12})<\/\1\s*>/iu',
-            fn (array $set): string => self::set($set[2], strtolower($set[1]) === 'sup' ? self::HIGH : self::LOW),
+            fn (array $set): string => strtolower($set[1]) === 'sup' ? self::high($set[2]) : self::low($set[2]),
             $text,
         );
         // a heading within an abstract, ended as the labels of abstracts are
@@ -146,6 +146,18 @@ final class Markup
         }
 
         return $kept.substr($text, $at);
+    }
+
+    /** Set high, if all of it can be. */
+    public static function high(string $text): string
+    {
+        return self::set($text, self::HIGH);
+    }
+
+    /** Set low, if all of it can be. */
+    public static function low(string $text): string
+    {
+        return self::set($text, self::LOW);
     }
 
     /** @param  array<int|string, string>  $letters */

@@ -13,6 +13,8 @@ final class NameList
     /** "Kolbe A, Ito KM": the initials behind each, without a comma before them. */
     private const INDEXED = '/^(?:[^,]+ (?:\p{Lu}[.\-]{0,2}){1,4}(?:,\s*|$)){2,}$/u';
 
+    private const IN_FULL = '/^\p{L}[\p{L}’\'-]+(?:\s+\p{L}[\p{L}.’\'-]*){0,4}\s+\p{L}[\p{L}’\'-]+$/u';
+
     /**
      * The names of a cell or a line as people write them: parted by semicolons, bars or lines, or else by commas, "and"
      * and "&".
@@ -49,8 +51,7 @@ final class NameList
         if (preg_match(self::INDEXED, trim($text, ' ,')) === 1) {
             return $parts;
         }
-        $inFull = preg_grep('/^\p{L}[\p{L}’\'-]+(?:\s+\p{L}[\p{L}.’\'-]*)*\s+\p{L}[\p{L}’\'-]+$/u', $parts) ?: [];
-        $areInFull = $isList && count($parts) === 2 && count($inFull) === 2;
+        $areInFull = $isList && count($parts) === 2 && count(preg_grep(self::IN_FULL, $parts) ?: []) === 2;
         $names = $areInFull ? array_chunk($parts, 1) : self::among($parts);
 
         return $names === null ? [$text] : array_map(fn (array $one): string => implode(', ', $one), $names);

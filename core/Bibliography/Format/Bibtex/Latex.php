@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace WaryHeron\Core\Bibliography\Format\Bibtex;
 
+use WaryHeron\Core\Bibliography\Markup;
+
 /** Text as LaTeX writes it: accents, letters and signs as commands, braces that only group. */
 final class Latex
 {
@@ -147,6 +149,8 @@ final class Latex
         'textsection' => '§',
         'exclamdown' => '¡',
         'questiondown' => '¿',
+        'dag' => '†',
+        'ddag' => '‡',
     ];
 
     private const PIECE = '/\\\\([`\'^~"=.]|[uvHrcdbkt](?![A-Za-z]))\s*(?:\{\s*(\\\\[ij](?![A-Za-z])|[^\s{}\\\\])?([^{}\\\\]*)\s*\}|(\\\\[ij](?![A-Za-z])\s?|[^\s{}\\\\]))|\\\\([A-Za-z]+)\*?(?:\s+|\{\})?|\\\\(.)|(---|--|``|\'\')|([~{}$])/us';
@@ -157,7 +161,7 @@ final class Latex
         if (strpbrk($latex, "\\{}~\$-`'") === false) {
             return $latex;
         }
-        $text = (string) preg_replace_callback(self::PIECE, self::piece(...), self::withoutLinks($latex));
+        $text = (string) preg_replace_callback(self::PIECE, self::piece(...), self::set(self::withoutLinks($latex)));
 
         $composed = \Normalizer::normalize($text, \Normalizer::FORM_C);
 
@@ -167,12 +171,41 @@ final class Latex
     /** Where a link leads is no text; a note stands beside what it is on. */
     private static function withoutLinks(string $latex): string
     {
-        if (preg_match('/\\\\(?:href|footnote|thanks)/', $latex) !== 1) {
+        if (preg_match('/\\\\(?:href|footnote|thanks|foreignlanguage|textcolor|enquote|mkbibquote|textcommabelow)/', $latex) !== 1) {
             return $latex;
         }
-        $patterns = ['/\\\\href\s*\{[^{}]*\}/', '/\s*\\\\(?:footnote|thanks)\s*\{([^{}]*)\}/'];
+        $patterns = [
+            '/\\\\(?:href|foreignlanguage|textcolor)\s*\{[^{}]*\}/' => '',
+            '/\s*\\\\(?:footnote|thanks)\s*\{([^{}]*)\}/' => ' ($1)',
+            '/\\\\(?:enquote|mkbibquote)\s*\{([^{}]*)\}/' => '“$1”',
+            '/\\\\textcommabelow\s*\{([sStT])\}/' => "\$1\u{326}",
+        ];
 
-        return preg_replace($patterns, ['', ' ($1)'], $latex) ?? $latex;
+        return preg_replace(array_keys($patterns), array_values($patterns), $latex) ?? $latex;
+    }
+
+    /** Letters that are set high or low, by a command or in mathematics, as Unicode's own where it has them. */
+    private static function set(string $latex): string
+    {
+        if (preg_match('/[_^]|textsu[bp]/', $latex) !== 1) {
+            return $latex;
+        }
+        $set = fn (string $sign, string $text): string => $sign === '^' ? Markup::high($text) : Markup::low($text);
+        $latex = (string) preg_replace_callback(
+            '/\\\\textsu(b|per)script\s*\{([^{}\\\\]{1,12})\}/',
+            fn (array $found): string => $set($found[1] === 'per' ? '^' : '_', $found[2]),
+            $latex,
+        );
+
+        return (string) preg_replace_callback(
+            '/(?<!\\\\)\$[^$]{1,300}\$/',
+            fn (array $math): string => (string) preg_replace_callback(
+                '/([_^])\s*(?:\{([^{}\\\\]{1,12})\}|([^\s{}\\\\$]))/u',
+                fn (array $found): string => $set($found[1], $found[3] ?? $found[2] ?? ''),
+                (string) preg_replace('/\^\s*(?:\{\s*\\\\circ\s*\}|\\\\circ(?![A-Za-z]))/', '°', $math[0]),
+            ),
+            $latex,
+        );
     }
 
     /** The same text with every sign escaped that LaTeX would act on; decoded() gives it back. */
