@@ -42,12 +42,13 @@ final class NameList
     }
 
     /**
-     * @param  bool  $isList  whether others follow, so that two names in full are no family name and what comes before it
+     * @param  bool  $isList  whether others follow, so that two names in full are no family name and its given one
      * @return list<string>
      */
     private static function byCommas(string $text, bool $isList): array
     {
-        $parts = array_values(array_filter(array_map(trim(...), explode(',', $text)), fn (string $one): bool => $one !== ''));
+        $parts = array_map(trim(...), explode(',', $text));
+        $parts = array_values(array_filter($parts, fn (string $one): bool => $one !== ''));
         if (preg_match(self::INDEXED, trim($text, ' ,')) === 1) {
             return $parts;
         }

@@ -10,7 +10,8 @@ final class Pages
     /** “426”, “S12”, “iv”; of an online supplement “12.e3” or “12e3”. */
     private const PAGE = '([A-Za-z]{0,3}\d+(?:\.?e\d+|[A-Za-z])?|[ivxlcdm]+|[IVXLCDM]+|e\d+)';
 
-    private const RANGE = '/^\s*(?:pp?\.?\s*)?'.self::PAGE.'\s*(?:-{1,3}|[–—‑‐−])\s*'.self::PAGE.'\s*$/u';
+    private const RANGE = '/^\s*(?:pp?\.?\s*)?'.
+        self::PAGE.'\s*(?:-{1,3}|[–—‑‐−])\s*'.self::PAGE.'\s*$/u';
 
     /**
      * First and last page of "426-433", "1140--8" or "S12–S19", as they are written; text that is no range is all first

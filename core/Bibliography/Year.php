@@ -10,7 +10,8 @@ final class Year
     public static function of(string $date): ?int
     {
         // 20040512, as machines write a day
-        if (preg_match('/(?<!\d)((?:1[5-9]|20)\d\d)(?:0[1-9]|1[0-2])(?:0[1-9]|[12]\d|3[01])(?!\d)/', $date, $found) === 1) {
+        $day = '/(?<!\d)((?:1[5-9]|20)\d\d)(?:0[1-9]|1[0-2])(?:0[1-9]|[12]\d|3[01])(?!\d)/';
+        if (preg_match($day, $date, $found) === 1) {
             return (int) $found[1];
         }
 

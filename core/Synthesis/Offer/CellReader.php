@@ -10,6 +10,8 @@ use WaryHeron\Core\Synthesis\Report\ReportForm;
 /** Reads the cells of one outcome's lines as numbers of a form of reporting. */
 final class CellReader
 {
+    private const SHARE = '/^\d+(?:[.·]\d+)?\s*';
+
     private const NUMBER = '([−–-]?\d[\d,]*(?:[.·]\d+)?)';
 
     private const INTERVAL = '/^'.self::NUMBER.'\s*[(\[]\s*(?:95 ?% CI:?\s*)?'.self::NUMBER.'\s*(?:to|–|-|,|;)\s*'.self::NUMBER.'\s*[)\]]/u';
@@ -41,11 +43,11 @@ final class CellReader
         $isShareFirst = $line->says('%\s*,?\s*\(\s*(?:n|no\.?|number)\b');
         foreach ($line->groups() as $group => $cell) {
             $cell = self::plain($cell);
-            if (preg_match('/^\d+(?:[.·]\d+)?\s*%\s*\(\s*(\d[\d,]*)\s*(?:\/|of)\s*(\d[\d,]*)\s*\)/u', $cell, $found) === 1) {
+            if (preg_match(self::SHARE.'%\s*\(\s*(\d[\d,]*)\s*(?:\/|of)\s*(\d[\d,]*)\s*\)/u', $cell, $found) === 1) {
                 $numbers["e{$group}"] = self::number($line, $group, $found[1]);
                 $numbers["n{$group}"] = self::number($line, $group, $found[2]);
             } elseif (
-                preg_match('/^\d+(?:[.·]\d+)?\s*(%?)\s*\(\s*(\d[\d,]*)\s*\)/u', $cell, $found) === 1 &&
+                preg_match(self::SHARE.'(%?)\s*\(\s*(\d[\d,]*)\s*\)/u', $cell, $found) === 1 &&
                 ($isShareFirst || $found[1] === '%')
             ) {
                 $numbers["e{$group}"] = self::number($line, $group, $found[2]);

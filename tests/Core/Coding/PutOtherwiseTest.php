@@ -155,8 +155,16 @@ it('finds who paid and who has interests however it is put', function (string $s
         ->and(answer($conflict, 'Funding', $said))->toBe($interests);
 })->with([
     ['This work was supported by the Ward Light Foundation. Conflict of interest: none.', 'the Ward Light Foundation', 'none declared'],
-    ['Supported by a grant from the Ward Light Foundation. The authors declare no conflict of interest.', 'the Ward Light Foundation', 'none declared'],
-    ['Funded by the Ward Light Foundation (grant 12/34). All authors declare that they have no competing interests.', 'the Ward Light Foundation (grant 12/34)', 'none declared'],
+    [
+        'Supported by a grant from the Ward Light Foundation. The authors declare no conflict of interest.',
+        'the Ward Light Foundation',
+        'none declared',
+    ],
+    [
+        'Funded by the Ward Light Foundation (grant 12/34). All authors declare that they have no competing interests.',
+        'the Ward Light Foundation (grant 12/34)',
+        'none declared',
+    ],
     ['No external funding was received. The authors report no conflicts.', 'none', 'none declared'],
     ['None declared.', 'none', null],
     ['TA has received lecture fees from Lampworks. The other authors declare nothing.', null, 'declared'],
@@ -181,29 +189,114 @@ it('tells a design however it is put', function (string $design, string $title, 
     $item = new AskedItem('design', 'Study design', ItemType::Choice, $designs);
     expect((new LeadEngine())->lead($item, study($title, $abstract, $methods))?->value)->toBe($design);
 })->with([
-    ['parallel-group trial', 'Bed lamps and sleep', 'We randomly allocated 64 nurses to lamps or no lamps.', 'Allocation was concealed in envelopes; assessors were blinded.'],
-    ['parallel-group trial', 'Bed lamps: a double-blind, placebo-controlled study', 'Nurses were randomised 1:1 to lamps or dim lamps.', 'A computer drew the sequence.'],
-    ['parallel-group trial', 'A three-arm trial of lamps', 'Participants were randomised to bright lamps, dim lamps or none.', 'Blocks of six were used.'],
-    ['crossover trial', 'Lamps by night', 'In random order, each nurse worked four nights with lamps and four without.', 'Two weeks without lamps lay between the periods.'],
+    [
+        'parallel-group trial',
+        'Bed lamps and sleep',
+        'We randomly allocated 64 nurses to lamps or no lamps.',
+        'Allocation was concealed in envelopes; assessors were blinded.',
+    ],
+    [
+        'parallel-group trial',
+        'Bed lamps: a double-blind, placebo-controlled study',
+        'Nurses were randomised 1:1 to lamps or dim lamps.',
+        'A computer drew the sequence.',
+    ],
+    [
+        'parallel-group trial',
+        'A three-arm trial of lamps',
+        'Participants were randomised to bright lamps, dim lamps or none.',
+        'Blocks of six were used.',
+    ],
+    [
+        'crossover trial',
+        'Lamps by night',
+        'In random order, each nurse worked four nights with lamps and four without.',
+        'Two weeks without lamps lay between the periods.',
+    ],
     ['crossover trial', 'A randomised cross-over study of lamps', 'All nurses had both lights.', 'The order was drawn by lot.'],
-    ['cluster trial', 'Lamps in nursing homes', 'Twelve homes were randomised to lamps or usual light; 240 residents took part.', 'The unit of randomisation was the home.'],
-    ['cluster trial', 'A stepped-wedge trial of lamps', 'Wards changed to lamps in random order, every four weeks.', 'Analysis took account of clustering.'],
-    ['before-after study', 'New lamps on one ward', 'We compared errors in the year before and the year after lamps were put in.', 'There was no control ward.'],
-    ['before-after study', 'Lamps on a ward: an uncontrolled pre-post study', 'Sleep was measured before and after six weeks of lamps.', 'All nurses of the ward had lamps.'],
-    ['cohort study', 'Night work and falls', 'We followed 9,000 nurses for ten years and compared those with and without night work.', 'Incidence was by person-years.'],
-    ['cohort study', 'A prospective cohort of ward nurses', 'Nurses were enrolled in 2001 and followed until 2011.', 'Cox models were fitted.'],
-    ['cohort study', 'Night work and errors: a retrospective cohort study', 'Records of 4,000 nurses from 2001 to 2011 were used.', 'Exposure was by payroll.'],
-    ['cross-sectional study', 'How nurses sleep', 'A survey of 1,204 nurses at one time asked how they sleep.', 'Questionnaires were sent by post.'],
-    ['cross-sectional study', 'Prevalence of poor sleep among midwives: a cross-sectional study', 'Midwives filled in a questionnaire once.', 'Logistic regression was used.'],
-    ['case-control study', 'Night work and accidents', 'We compared 120 nurses who had had an accident with 240 controls who had not.', 'Controls were matched by age.'],
-    ['qualitative study', 'What night nurses say of light', 'We interviewed 22 nurses and analysed what they said by themes.', 'Interviews were recorded and transcribed.'],
+    [
+        'cluster trial',
+        'Lamps in nursing homes',
+        'Twelve homes were randomised to lamps or usual light; 240 residents took part.',
+        'The unit of randomisation was the home.',
+    ],
+    [
+        'cluster trial',
+        'A stepped-wedge trial of lamps',
+        'Wards changed to lamps in random order, every four weeks.',
+        'Analysis took account of clustering.',
+    ],
+    [
+        'before-after study',
+        'New lamps on one ward',
+        'We compared errors in the year before and the year after lamps were put in.',
+        'There was no control ward.',
+    ],
+    [
+        'before-after study',
+        'Lamps on a ward: an uncontrolled pre-post study',
+        'Sleep was measured before and after six weeks of lamps.',
+        'All nurses of the ward had lamps.',
+    ],
+    [
+        'cohort study',
+        'Night work and falls',
+        'We followed 9,000 nurses for ten years and compared those with and without night work.',
+        'Incidence was by person-years.',
+    ],
+    [
+        'cohort study',
+        'A prospective cohort of ward nurses',
+        'Nurses were enrolled in 2001 and followed until 2011.',
+        'Cox models were fitted.',
+    ],
+    [
+        'cohort study',
+        'Night work and errors: a retrospective cohort study',
+        'Records of 4,000 nurses from 2001 to 2011 were used.',
+        'Exposure was by payroll.',
+    ],
+    [
+        'cross-sectional study',
+        'How nurses sleep',
+        'A survey of 1,204 nurses at one time asked how they sleep.',
+        'Questionnaires were sent by post.',
+    ],
+    [
+        'cross-sectional study',
+        'Prevalence of poor sleep among midwives: a cross-sectional study',
+        'Midwives filled in a questionnaire once.',
+        'Logistic regression was used.',
+    ],
+    [
+        'case-control study',
+        'Night work and accidents',
+        'We compared 120 nurses who had had an accident with 240 controls who had not.',
+        'Controls were matched by age.',
+    ],
+    [
+        'qualitative study',
+        'What night nurses say of light',
+        'We interviewed 22 nurses and analysed what they said by themes.',
+        'Interviews were recorded and transcribed.',
+    ],
     ['qualitative study', 'Living by night: a phenomenological study', 'Twelve nurses told of their nights.', 'Interviews were open.'],
-    ['protocol', 'Lamps for wards: study protocol for a randomised controlled trial', 'We will randomise 64 nurses.', 'Recruitment will begin in May.'],
-    ['parallel-group trial', 'Lamps for night nurses', 'A randomised trial of lamps. An earlier cohort study had suggested an effect.', 'Nurses were randomised by a list.'],
+    [
+        'protocol',
+        'Lamps for wards: study protocol for a randomised controlled trial',
+        'We will randomise 64 nurses.',
+        'Recruitment will begin in May.',
+    ],
+    [
+        'parallel-group trial',
+        'Lamps for night nurses',
+        'A randomised trial of lamps. An earlier cohort study had suggested an effect.',
+        'Nurses were randomised by a list.',
+    ],
 ]);
 
 it('finds the setting and the main outcome however they are put', function (string $id, string $methods, string $holds) {
-    $item = $id === 'setting' ? new AskedItem('setting', 'Setting', ItemType::Text) : new AskedItem('outcome', 'Primary outcome', ItemType::Text);
+    $item = new AskedItem($id, $id === 'setting' ? 'Setting' : 'Primary outcome', ItemType::Text);
     $lead = (new LeadEngine())->lead($item, study('Bed lamps and sleep', 'We tried lamps.', $methods));
     expect((string) $lead?->value)->toContain($holds);
 })->with([

@@ -66,7 +66,12 @@ final readonly class ChangingForm
                 ['previous_studies' => 2, 'previous_reports' => 3],
                 'changed what the flow diagram says',
             ),
-            'diagram of work' => new self("{$base}/report/work", "{$base}/report/work", ['columns' => 3, 'captions' => ['Sought']], 'changed what the diagram of work says'),
+            'diagram of work' => new self(
+                "{$base}/report/work",
+                "{$base}/report/work",
+                ['columns' => 3, 'captions' => ['Sought']],
+                'changed what the diagram of work says',
+            ),
             'certainty' => new self(
                 "{$base}/synthesis/certainty",
                 "{$base}/synthesis/analyses/{$analysis->id}/certainty",
@@ -106,7 +111,18 @@ it('overwrites nothing unseen, and keeps what was typed', function (string $what
 
     // seen, it may be kept over that
     $this->put($form->url, [...$mine, 'shown' => $form->shown($second)])->assertSessionMissing('problem')->assertSessionHasNoErrors();
-})->with(['question', 'notes on the search', 'criterion', 'item of the codebook', 'outcome', 'marked words', 'rules of a stage', 'flow diagram', 'diagram of work', 'certainty']);
+})->with([
+    'question',
+    'notes on the search',
+    'criterion',
+    'item of the codebook',
+    'outcome',
+    'marked words',
+    'rules of a stage',
+    'flow diagram',
+    'diagram of work',
+    'certainty',
+]);
 
 it('takes a stamp for what it is of, however it was read, and nothing that changes by itself', function () {
     $at = AtSynthesis::fiveStudies();

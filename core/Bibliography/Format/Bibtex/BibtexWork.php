@@ -194,9 +194,9 @@ final class BibtexWork
     {
         $how = trim((string) preg_replace('/\s+/u', ' ', Latex::decoded($this->entry->fields['howpublished'] ?? '')));
 
-        return preg_match('~^(?:(?:available|online|retrieved)\b[\p{L} ]{0,12}:?|url:?)?\s*(https?://\S+?)[.,]?$~iu', $how, $found) === 1
-            ? $found[1]
-            : '';
+        $address = '~^(?:(?:available|online|retrieved)\b[\p{L} ]{0,12}:?|url:?)?\s*(https?://\S+?)[.,]?$~iu';
+
+        return preg_match($address, $how, $found) === 1 ? $found[1] : '';
     }
 
     /**

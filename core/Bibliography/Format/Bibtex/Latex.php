@@ -171,9 +171,6 @@ final class Latex
     /** Where a link leads is no text; a note stands beside what it is on. */
     private static function withoutLinks(string $latex): string
     {
-        if (preg_match('/\\\\(?:href|footnote|thanks|foreignlanguage|textcolor|enquote|mkbibquote|textcommabelow)/', $latex) !== 1) {
-            return $latex;
-        }
         $patterns = [
             '/\\\\(?:href|foreignlanguage|textcolor)\s*\{[^{}]*\}/' => '',
             '/\s*\\\\(?:footnote|thanks)\s*\{([^{}]*)\}/' => ' ($1)',
@@ -181,7 +178,9 @@ final class Latex
             '/\\\\textcommabelow\s*\{([sStT])\}/' => "\$1\u{326}",
         ];
 
-        return preg_replace(array_keys($patterns), array_values($patterns), $latex) ?? $latex;
+        return str_contains($latex, '\\')
+            ? preg_replace(array_keys($patterns), array_values($patterns), $latex) ?? $latex
+            : $latex;
     }
 
     /** Letters that are set high or low, by a command or in mathematics, as Unicode's own where it has them. */

@@ -171,7 +171,7 @@ final class DesignReader implements LeadReader
         return ! Traps::isCited($passage) &&
             ! in_array($passage->section, [SectionKind::Introduction, SectionKind::Discussion], true) &&
             ! $passage->has('future|further (?:study|trial)|next step|should be') &&
-            ! $passage->has('\b(?:earlier|previous|prior) (?:\p{L}+[ -]){0,3}(?:stud(?:y|ies)|trials?|surveys?|work)\b');
+            ! $passage->has('\b(?:earlier|previous|prior) (?:\p{L}+[ -]){0,3}(?:stud(?:y|ies)|trials?|surveys?)\b');
     }
 
     private function option(AskedItem $item, string $kind): ?string

@@ -60,7 +60,8 @@ final class FundingReader implements LeadReader
                 ) && ! $isEnd
                     ? 1.0
                     : 0.0);
-            if (preg_match(self::NOBODY, $passage->text) === 1 || ($isAbout && $passage->has('^\s*(?:none|nil)\b'))) {
+            $isNone = $isAbout && $passage->has('^\s*(?:none|nil)\b');
+            if ($isNone || preg_match(self::NOBODY, $passage->text) === 1) {
                 $leads[] = Lead::from($passage, 'none', 1.9 + $base, 'it says that nobody paid');
             } elseif ($says) {
                 $strong =
