@@ -3,8 +3,8 @@
 run_bench() {
     local name="${1:-}"
     [ $# -gt 0 ] && shift
-    case "$name" in pages | library | deliver | screening | search | vocabulary | match | convert | ranking | texts | leads | scouting | judged | synthesis | report | archive | cluster) ;; *) fail "there is no benchmark “$name”." "./heron bench pages|library|deliver|screening|search|vocabulary|match|convert|ranking|texts|leads|scouting|judged|synthesis|report|archive|cluster [SIZE]" ;; esac
-    if [ "$name" = cluster ]; then bench_cluster "$@"; return; fi
+    case "$name" in pages | library | deliver | screening | search | vocabulary | match | convert | ranking | texts | leads | scouting | judged | synthesis | report | archive | cluster | replica) ;; *) fail "there is no benchmark “$name”." "./heron bench pages|library|deliver|screening|search|vocabulary|match|convert|ranking|texts|leads|scouting|judged|synthesis|report|archive|cluster|replica [SIZE]" ;; esac
+    case "$name" in cluster | replica) "bench_$name" "$@"; return ;; esac
     case "$name" in match | convert | ranking | texts | leads | scouting) # these need no database
         { need_cli_packages; need_composer; } >&2
         "bench_$name" "$@"
@@ -103,6 +103,37 @@ bench_cluster() {
         done
     done
     artisan heron:check-states
+}
+
+# What the replica takes off the primary: pages of the library, with the time that each of the two was busy meanwhile.
+bench_replica() {
+    local review
+    {
+        use_cluster
+        cluster_up
+        trap 'use_cluster; cluster_down' EXIT
+        wait_for_replica
+        quietly "emptying the database" owner_artisan migrate:fresh --force
+        quietly "emptying Redis" artisan cache:clear
+        step "Making a review of ${1:-100000} publications"
+    } >&2
+    review="$(owner_artisan heron:load "${1:-100000}" 3 | sed -n 's/.*"review":"\([0-9a-z]*\)".*/\1/p')"
+    owner_sql -c ANALYZE >&2
+    step "Waiting for the replica to have all of it" >&2
+    sleep 20
+    busy_databases before
+    BENCH_EMAIL=screener1@heron.example php -d pcov.enabled=0 bench/library.php "$ADDRESS" "$review" 4 | tail -n 1
+    busy_databases after
+}
+
+# How long each database of the cluster has been busy with the application, in ms, and how many rows it gave.
+busy_databases() {
+    local port role
+    sleep 2 # sessions tell their counts when they rest
+    for port in "${HERE[PG1]}" "${HERE[PG2]}"; do
+        role="$(PG_PORT="$port" owner_sql -c "SELECT CASE WHEN pg_is_in_recovery() THEN 'replica' ELSE 'primary' END")"
+        PG_PORT="$port" owner_sql -c "SELECT json_build_object('when', '$1', 'what', '$role', 'busy_ms', round(active_time), 'rows', tup_returned, 'fetched', tup_fetched, 'blocks', blks_hit + blks_read) FROM pg_stat_database WHERE datname = current_database()"
+    done
 }
 
 # A process and all below it, with no time to tidy up.
