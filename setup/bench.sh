@@ -82,15 +82,8 @@ bench_screening() {
 # ./heron bench cluster [PUBLICATIONS] [SECONDS]: 50 and 200 people deciding, at one web node and at two.
 bench_cluster() {
     local made people nodes
-    {
-        use_cluster
-        cluster_up
-        trap 'use_cluster; cluster_down' EXIT
-        wait_for_replica
-        quietly "emptying the database" owner_artisan migrate:fresh --force
-        quietly "emptying Redis" artisan cache:clear
-        step "Making a review of ${1:-100000} publications, shared out among 200 people"
-    } >&2
+    empty_engines >&2
+    step "Making a review of ${1:-100000} publications, shared out among 200 people" >&2
     made="$(owner_artisan heron:load "${1:-100000}" 200)"
     echo "$made"
     review="$(printf '%s' "$made" | sed -n 's/.*"review":"\([0-9a-z]*\)".*/\1/p')"
@@ -105,18 +98,21 @@ bench_cluster() {
     artisan heron:check-states
 }
 
+# A cluster that holds nothing, until the end of the benchmark.
+empty_engines() {
+    use_cluster
+    cluster_up
+    trap 'use_cluster; cluster_down' EXIT
+    wait_for_replica
+    quietly "emptying the database" owner_artisan migrate:fresh --force
+    quietly "emptying Redis" artisan cache:clear
+}
+
 # What the replica takes off the primary: pages of the library, with the time that each of the two was busy meanwhile.
 bench_replica() {
     local review
-    {
-        use_cluster
-        cluster_up
-        trap 'use_cluster; cluster_down' EXIT
-        wait_for_replica
-        quietly "emptying the database" owner_artisan migrate:fresh --force
-        quietly "emptying Redis" artisan cache:clear
-        step "Making a review of ${1:-100000} publications"
-    } >&2
+    empty_engines >&2
+    step "Making a review of ${1:-100000} publications" >&2
     review="$(owner_artisan heron:load "${1:-100000}" 3 | sed -n 's/.*"review":"\([0-9a-z]*\)".*/\1/p')"
     owner_sql -c ANALYZE >&2
     step "Waiting for the replica to have all of it" >&2
