@@ -69,6 +69,11 @@ final class NameList
     {
         $names = [];
         foreach ($texts as $text) {
+            if (substr_count($text, ',') < 2) {
+                $names[] = Name::inverted($text);
+
+                continue;
+            }
             $plain = (string) preg_replace('/,\s+(?:&|and)\s+/u', ', ', $text);
             $among = self::among(array_map(trim(...), explode(',', $plain)));
             foreach (isset($among[0][1]) ? $among : [[$text]] as $parts) {
