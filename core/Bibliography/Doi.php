@@ -27,13 +27,13 @@ final class Doi
     public static function normalised(string $text): ?string
     {
         $text = strtr(mb_strtolower(trim(rawurldecode($text))), ['&lt;' => '<', '&gt;' => '>', '&amp;' => '&']);
-        // what an address asks for besides is no part of it
-        $text = (string) preg_replace('~^(https?://[^\s?]+)\?\S*~', '$1', $text);
         if (preg_match(self::PATTERN, $text, $match) !== 1) {
             return null;
         }
+        // what an address asks for behind it is no part of it
+        $found = preg_match('~^https?://~', $text) === 1 ? (string) strtok($match[0], '?') : $match[0];
 
-        $doi = rtrim((preg_split(self::NEXT, $match[0]) ?: [''])[0], '.,;:');
+        $doi = rtrim((preg_split(self::NEXT, $found) ?: [''])[0], '.,;:');
         // a closing bracket belongs to it only where it closes one
         while (
             preg_match('/[)\]}]$/', $doi, $last) === 1 &&

@@ -7,7 +7,7 @@ namespace WaryHeron\Core\Bibliography;
 /** A person or, without given name, a body, as the source wrote it. */
 final readonly class Name
 {
-    /** One to four capitals, each with or without a full stop or hyphen: "IN", "I.N.", "J-P". */
+    /** A family name and one to four capitals, each with or without a full stop or hyphen: "IN", "I.N.", "I. N.", "J-P". */
     private const INDEXED = '/^(.*\S)\s+((?:\p{Lu}[.\-]{0,2}){1,4}|(?:\p{Lu}\.-?\s?){2,4})$/Uu';
 
     public function __construct(public string $family, public string $given = '', public string $suffix = '')

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace WaryHeron\Core\Matching;
 
+use WaryHeron\Core\Matching\Rule\MatchRule;
+
 /**
  * Says of a comparison what it weighs and what follows. The weight alone never joins two records against a conflict:
  * what contradicts is asked about where the place of publication is the same all the same, and left apart otherwise.

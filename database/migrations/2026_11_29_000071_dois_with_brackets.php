@@ -14,10 +14,10 @@ return new class extends Migration
     {
         DB::statement('ALTER TABLE records DISABLE TRIGGER kept_as_delivered');
         $cut = DB::table('records')
-            ->whereRaw("reference ->> 'doi' LIKE '%(sici)%' AND reference ->> 'doi' NOT LIKE '%<%'")
+            ->whereRaw("doi_key IS NOT NULL AND doi_key NOT LIKE '%<%'")
+            ->whereRaw('source ~* ?', ['10\.\d{4,9}/[^\s"<>]+(<|&lt;|%3c)\S{1,60}(>|&gt;|%3e)\d\.\d'])
             ->select('id', 'review_id', 'publication_id', 'source')
-            ->selectRaw("reference ->> 'doi' AS doi")
-            ->orderBy('id');
+            ->selectRaw("reference ->> 'doi' AS doi");
         foreach ($cut->lazyById(500) as $record) {
             $whole = self::whole($record->doi, $record->source);
             if ($whole === null) {

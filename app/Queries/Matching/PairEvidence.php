@@ -12,7 +12,7 @@ use WaryHeron\Core\Matching\Conflict;
 use WaryHeron\Core\Matching\Evidence;
 use WaryHeron\Core\Matching\Judge;
 use WaryHeron\Core\Matching\MatchField;
-use WaryHeron\Core\Matching\MatchRule;
+use WaryHeron\Core\Matching\Rule\MatchRule;
 
 /** What speaks for and against two publications being one: the best of the pairs of their records. */
 final readonly class PairEvidence

@@ -22,6 +22,7 @@ it('finds a DOI however it is written', function (string $text, ?string $doi) {
     ['[10.71111/abc]', '10.71111/abc'],
     ['https://lamps.example/doi/full/10.71111/abc', '10.71111/abc'],
     ['https://doi.org/10.71111/abc?from=list', '10.71111/abc'],
+    ['https://lamps.example/find?doi=10.71111/abc', '10.71111/abc'],
     ['10.71111/abc;10.71111/def', '10.71111/abc'],
     ['10.71111/abc, 10.71111/def', '10.71111/abc'],
     ['10.71111/(SICI)1097-0142(19990101)85:1<10::AID-LMP2>3.0.CO;2-P', '10.71111/(sici)1097-0142(19990101)85:1<10::aid-lmp2>3.0.co;2-p'],

@@ -5,8 +5,8 @@ namespace Tests\Core\Matching;
 use Generator;
 use WaryHeron\Core\Matching\Evidence;
 use WaryHeron\Core\Matching\Judge;
-use WaryHeron\Core\Matching\MatchRule;
 use WaryHeron\Core\Matching\MatchSettings;
+use WaryHeron\Core\Matching\Rule\MatchRule;
 use WaryHeron\Core\Matching\Weights;
 
 /** @return Generator<string, array{string, string, string}> rule, verdict and evidence */

@@ -296,7 +296,7 @@ it('comes to the same end however often its workers are killed', function (int $
                         'JF' => 'Nocturnal Med.',
                     ],
                 ],
-                range(1, 120),
+                range(1, 300),
             ),
         ),
     );
@@ -365,17 +365,17 @@ it('comes to the same end however often its workers are killed', function (int $
     expect($kills)
         ->toBeGreaterThanOrEqual(20)
         ->and(Record::query()->count())
-        ->toBe(240)
+        ->toBe(600)
         ->and(Record::query()->distinct()->count('position'))
-        ->toBe(240);
+        ->toBe(600);
     expect($world->review->publications()->count())
-        ->toBe(120)
+        ->toBe(300)
         ->and($world->review->publications()->where('records_count', 2)->count())
-        ->toBe(120)
+        ->toBe(300)
         ->and(Tallies::of($world->review)->all())
-        ->toBe(120);
+        ->toBe(300);
     expect(Join::query()->count())
-        ->toBe(120)
+        ->toBe(300)
         ->and(CertainGroups::of($matching))
         ->toBe([]);
 })->with([1, 2]);

@@ -149,6 +149,22 @@ it('goes with its stage as long as nobody judged there', function () {
     expect(itemAt($world->review->firstStage(), 'One')->state)->toBe(ItemState::Included);
 });
 
+it('takes the stage of reading in full away with what waits there', function () {
+    $world = World::readingInFull();
+    $world->deliver([['TI' => 'One']]);
+    foreach (['anna', 'ben'] as $who) {
+        $world->decide($who, itemAt($world->review->firstStage(), 'One'), 'include');
+    }
+    $full = $world->review->lastStage();
+    expect(itemAt($full, 'One')->state)->toBe(ItemState::Waiting);
+    $this->actingAs($world->people['lead'])
+        ->delete("/reviews/{$world->review->id}/screening/stages/{$full->id}")
+        ->assertSessionHas('notice', 'The stage is gone.');
+    expect(Item::query()->where('stage_id', $full->id)->exists())->toBeFalse()
+        ->and(Stage::query()->whereKey($full->id)->exists())->toBeFalse()
+        ->and(itemAt($world->review->firstStage(), 'One')->state)->toBe(ItemState::Included);
+});
+
 it(
     'follows its title when that is settled, changed by rule, taken back, removed, brought back, joined and taken apart',
     function () {

@@ -23,10 +23,6 @@ final class BibtexWork
     /** Who brought a work out, where several say so in this order. */
     private const ISSUERS = ['school', 'institution', 'organization', 'howpublished', 'publisher'];
 
-    /**
-     * Fields that only BibLaTeX has: "and" then separates the parts of any list, which in BibTeX may be part of a
-     * firm's name.
-     */
     /** As biblatex writes the places of patents. */
     private const COUNTRIES = [
         'countryde' => 'Germany',
@@ -37,6 +33,10 @@ final class BibtexWork
         'countryus' => 'United States of America',
     ];
 
+    /**
+     * Fields that only BibLaTeX has: "and" then separates the parts of any list, which in BibTeX may be part of a
+     * firm's name.
+     */
     private const OF_BIBLATEX = ['date', 'location', 'journaltitle', 'maintitle', 'subtitle', 'langid'];
 
     /** @var array<string, string> as plain text */
@@ -193,7 +193,6 @@ final class BibtexWork
     private function published(): string
     {
         $how = trim((string) preg_replace('/\s+/u', ' ', Latex::decoded($this->entry->fields['howpublished'] ?? '')));
-
         $address = '~^(?:(?:available|online|retrieved)\b[\p{L} ]{0,12}:?|url:?)?\s*(https?://\S+?)[.,]?$~iu';
 
         return preg_match($address, $how, $found) === 1 ? $found[1] : '';

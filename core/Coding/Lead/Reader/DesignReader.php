@@ -140,11 +140,12 @@ final class DesignReader implements LeadReader
     private static function heard(Passages $paper): array
     {
         $scores = $best = [];
+        $own = array_filter($paper->told(), self::speaksOfItself(...));
         foreach (self::SIGNS as $kind => $signs) {
             foreach ($signs as $pattern => $weight) {
                 $heard = 0;
-                foreach ($paper->told() as $passage) {
-                    if ($heard < 2 && self::speaksOfItself($passage) && $passage->has($pattern)) {
+                foreach ($own as $passage) {
+                    if ($heard < 2 && $passage->has($pattern)) {
                         $isTitle = $passage->section === SectionKind::Title;
                         $scores[$kind] =
                             ($scores[$kind] ?? 0) + $weight * ($heard === 0 ? 1.0 : 0.35) * ($isTitle ? 1.6 : 1.0);

@@ -2,7 +2,10 @@
 
 declare(strict_types=1);
 
-namespace WaryHeron\Core\Matching;
+namespace WaryHeron\Core\Matching\Rule;
+
+use WaryHeron\Core\Matching\Evidence;
+use WaryHeron\Core\Matching\MatchVerdict;
 
 /**
  * What two records can be at most, whatever they weigh: what contradicts is no question of weight. The first rule that

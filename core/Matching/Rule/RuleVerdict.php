@@ -2,13 +2,16 @@
 
 declare(strict_types=1);
 
-namespace WaryHeron\Core\Matching;
+namespace WaryHeron\Core\Matching\Rule;
 
+use WaryHeron\Core\Matching\Conflict;
+use WaryHeron\Core\Matching\Evidence;
 use WaryHeron\Core\Matching\Field\AuthorAgreement;
 use WaryHeron\Core\Matching\Field\IssueAgreement;
 use WaryHeron\Core\Matching\Field\TitleAgreement;
 use WaryHeron\Core\Matching\Field\VolumeAgreement;
 use WaryHeron\Core\Matching\Field\YearAgreement;
+use WaryHeron\Core\Matching\MatchVerdict;
 
 /** What each rule says of evidence. */
 final class RuleVerdict
