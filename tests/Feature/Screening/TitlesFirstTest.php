@@ -156,7 +156,7 @@ it('takes the stage of reading in full away with what waits there', function () 
         $world->decide($who, itemAt($world->review->firstStage(), 'One'), 'include');
     }
     $full = $world->review->lastStage();
-    expect(itemAt($full, 'One')->state)->toBe(ItemState::Waiting);
+    expect(itemAt($full, 'One')->state)->toBe(ItemState::Awaited);
     $this->actingAs($world->people['lead'])
         ->delete("/reviews/{$world->review->id}/screening/stages/{$full->id}")
         ->assertSessionHas('notice', 'The stage is gone.');
