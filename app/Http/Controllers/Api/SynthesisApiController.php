@@ -17,6 +17,7 @@ use Illuminate\Http\Request;
 use Illuminate\Validation\Rule;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\HttpFoundation\StreamedJsonResponse;
+use WaryHeron\Core\Synthesis\Map\EvidenceMap;
 
 /** What is shown of the included studies together, and their papers, for programs. */
 final class SynthesisApiController extends Controller
@@ -33,18 +34,19 @@ final class SynthesisApiController extends Controller
     /** Studies counted by the answers to two items, as the map shows them. */
     public function map(Request $request, Review $review): JsonResponse
     {
-        $items = MapQuery::items($review);
-        $one = Rule::in($items->pluck('id'));
-        $request->validate(
-            ['rows' => ['required', $one], 'columns' => ['nullable', $one]],
-            ['*' => 'Give the id of an item of the codebook whose answers can be counted.'],
-        );
-        $map = (new MapQuery(
-            $review,
-            $items->firstOrFail('id', Input::text($request, 'rows')),
-            $items->firstWhere('id', Input::text($request, 'columns')),
-            null,
-        ))->map();
+        $map = self::asked($request, $review);
+
+        return response()->json([
+            'studies' => $map->studies,
+            'rows' => self::totals($map->rows, $map->rowTotals),
+            'columns' => self::totals($map->columns, $map->columnTotals),
+            'cells' => self::cells($map),
+        ]);
+    }
+
+    /** @return list<array{row: string, column: string, studies: int}> */
+    private static function cells(EvidenceMap $map): array
+    {
         $cells = [];
         foreach ($map->rows as $row) {
             foreach ($map->columns as $column) {
@@ -52,12 +54,24 @@ final class SynthesisApiController extends Controller
             }
         }
 
-        return response()->json([
-            'studies' => $map->studies,
-            'rows' => self::totals($map->rows, $map->rowTotals),
-            'columns' => self::totals($map->columns, $map->columnTotals),
-            'cells' => $cells,
-        ]);
+        return $cells;
+    }
+
+    private static function asked(Request $request, Review $review): EvidenceMap
+    {
+        $items = MapQuery::items($review);
+        $one = Rule::in($items->pluck('id'));
+        $request->validate(
+            ['rows' => ['required', $one], 'columns' => ['nullable', $one]],
+            ['*' => 'Give the id of an item of the codebook whose answers can be counted.'],
+        );
+
+        return (new MapQuery(
+            $review,
+            $items->firstOrFail('id', Input::text($request, 'rows')),
+            $items->firstWhere('id', Input::text($request, 'columns')),
+            null,
+        ))->map();
     }
 
     /** The file of a copy; as data, never as a page of ours. */

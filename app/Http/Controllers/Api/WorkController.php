@@ -33,14 +33,7 @@ final class WorkController extends Controller
     /** A file of references; it is read in the background, its standing is asked of the delivery. */
     public function deliver(Request $request, Review $review, StartDelivery $start): JsonResponse
     {
-        $given = $request->validate([
-            'file' => ['required', 'file', 'max:'.config('heron.largest_upload_mb') * 1024],
-            'source_name' => ['required', 'string', 'max:120'],
-            'source_kind' => ['nullable', Rule::enum(SourceKind::class)],
-            'searched_on' => ['required', 'date', 'before_or_equal:tomorrow', 'after:1950-01-01'],
-            'platform' => ['nullable', 'string', 'max:120'],
-            'notes' => ['nullable', 'string', 'max:2000'],
-        ]);
+        $given = $this->given($request);
         $delivery = $start->ofFile(
             $this->me($request),
             $review,
@@ -56,6 +49,19 @@ final class WorkController extends Controller
         return response()
             ->json($this->one($request, $review, 'deliveries', $delivery->id), 202)
             ->header('Location', route('api.one', [$review, 'deliveries', $delivery->id]));
+    }
+
+    /** @return array<string, mixed> */
+    private function given(Request $request): array
+    {
+        return $request->validate([
+            'file' => ['required', 'file', 'max:'.config('heron.largest_upload_mb') * 1024],
+            'source_name' => ['required', 'string', 'max:120'],
+            'source_kind' => ['nullable', Rule::enum(SourceKind::class)],
+            'searched_on' => ['required', 'date', 'before_or_equal:tomorrow', 'after:1950-01-01'],
+            'platform' => ['nullable', 'string', 'max:120'],
+            'notes' => ['nullable', 'string', 'max:2000'],
+        ]);
     }
 
     public function decide(VerdictRequest $request, Review $review, Item $item, RecordDecision $record): JsonResponse

@@ -42,9 +42,7 @@ final class CodingDeskController extends Controller
         if ($request->wantsJson()) {
             return response()->json($desk);
         }
-        $studies = $this->way($request, $review, $publication);
-        $at = $studies->search(fn ($one): bool => $one->id === $publication->id);
-        $beside = fn (int $step): ?string => $at === false ? null : $studies->get($at + $step)?->id;
+        [$at, $count, $beside] = $this->place($request, $review, $publication);
 
         return view('coding.desk', [
             'review' => $review,
@@ -53,7 +51,7 @@ final class CodingDeskController extends Controller
             'included' => $at !== false,
             'instead' => CodedReports::instead($review, $publication),
             'number' => $at === false ? null : $at + 1,
-            'count' => $studies->count(),
+            'count' => $count,
             'parts' => StudyParts::lists($review, $publication),
             'groups' => StudyParts::groups($review),
             'desk' => [
@@ -68,6 +66,20 @@ final class CodingDeskController extends Controller
                 'next' => self::address($review, $beside(1)),
             ],
         ]);
+    }
+
+    /**
+     * Where a study stands on the way of this person.
+     *
+     * @return array{int|false, int, \Closure(int): ?string} its place from 0, how many, and whose is so many further
+     */
+    private function place(Request $request, Review $review, Publication $publication): array
+    {
+        $studies = $this->way($request, $review, $publication);
+        $at = $studies->search(fn ($one): bool => $one->id === $publication->id);
+        $beside = fn (int $step): ?string => $at === false ? null : $studies->get($at + $step)?->id;
+
+        return [$at, $studies->count(), $beside];
     }
 
     /**

@@ -51,14 +51,21 @@ final class PassageController extends Controller
             'item' => $item,
             'byItem' => $item === null ? [] : $passages->byItem($item),
             'byPerson' => $passages->byPerson(),
-            'people' => $people = ThemeComparison::people($review),
-            'compared' => $compared = array_values(
-                array_intersect([Input::text($request, 'one'), Input::text($request, 'other')], array_keys($people)),
-            ),
-            'agreements' => count(array_unique($compared)) === 2
-                ? ThemeComparison::of($review, $tree, $compared[0], $compared[1])
-                : [],
+            ...$this->compared($request, $review, $tree),
         ]);
+    }
+
+    /** @return array<string, mixed> two people beside each other, once both are chosen */
+    private function compared(Request $request, Review $review, ThemeTree $tree): array
+    {
+        $people = ThemeComparison::people($review);
+        $chosen = [Input::text($request, 'one'), Input::text($request, 'other')];
+        $compared = array_values(array_intersect($chosen, array_keys($people)));
+        $agreements = count(array_unique($compared)) === 2
+            ? ThemeComparison::of($review, $tree, $compared[0], $compared[1])
+            : [];
+
+        return ['people' => $people, 'compared' => $compared, 'agreements' => $agreements];
     }
 
     /** Those of one study, for the Coding Desk. */

@@ -50,13 +50,7 @@ final class ReconcileController extends Controller
         SettleAnswer $settle,
     ): RedirectResponse {
         $slot = $this->slot($request, $review, $publication, $code);
-        $given = $request->validate([
-            'take' => ['nullable', 'string', 'max:26'],
-            'kind' => ['nullable', Rule::enum(AnswerKind::class)],
-            'value' => ['nullable'],
-            'value.*' => ['string', 'max:400'],
-            'at' => ['nullable', 'integer', 'between:1,100000'],
-        ]);
+        $given = $this->given($request);
         $here = redirect()->route('reconcile', [$review, 'at' => $given['at'] ?? 1]);
         try {
             $answer = isset($given['take'])
@@ -72,5 +66,17 @@ final class ReconcileController extends Controller
         }
 
         return $here->with('notice', "“{$code->label}” counts as {$answer->shown($code->code())}.");
+    }
+
+    /** @return array<string, mixed> an answer to take, or another one */
+    private function given(Request $request): array
+    {
+        return $request->validate([
+            'take' => ['nullable', 'string', 'max:26'],
+            'kind' => ['nullable', Rule::enum(AnswerKind::class)],
+            'value' => ['nullable'],
+            'value.*' => ['string', 'max:400'],
+            'at' => ['nullable', 'integer', 'between:1,100000'],
+        ]);
     }
 }

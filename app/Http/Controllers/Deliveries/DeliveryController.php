@@ -15,11 +15,11 @@ use App\Files\In\Unpacking;
 use App\Files\TemporaryFolder;
 use App\Http\Controllers\Controller;
 use App\Http\Input;
+use App\Http\Requests\Deliveries\FilesRequest;
 use App\Models\Delivery;
 use App\Models\Rejection;
 use App\Models\Review;
 use App\Queries\Deliveries\DeliverySheet;
-use Carbon\CarbonImmutable;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -42,67 +42,20 @@ final class DeliveryController extends Controller
         ]);
     }
 
-    public function store(Request $request, Review $review, StartDelivery $start): RedirectResponse
+    public function store(FilesRequest $request, Review $review, StartDelivery $start): RedirectResponse
     {
-        $given = $request->validate(
-            [
-                'files' => ['required', 'array', 'max:20'],
-                'files.*' => ['file', 'max:'.config('heron.largest_upload_mb') * 1024],
-                'source_name' => ['required', 'string', 'max:120'],
-                'searched_on' => ['required', 'date', 'before_or_equal:tomorrow', 'after:1950-01-01'],
-                'notes' => ['nullable', 'string', 'max:2000'],
-                'platform' => ['nullable', 'string', 'max:120'],
-                'source_kind' => ['nullable', Rule::enum(SourceKind::class)],
-                'sources' => ['array', 'max:20'],
-                'sources.*' => ['nullable', 'string', 'max:120'],
-                'kinds' => ['array', 'max:20'],
-                'kinds.*' => ['nullable', Rule::enum(SourceKind::class)],
-            ],
-            [
-                'files.required' => 'Choose a file, or drop one here.',
-                'files.*.max' => 'A file may have '.config('heron.largest_upload_mb').' MB at most.',
-            ],
-        );
         [$started, $problems] = [[], []];
         $folder = TemporaryFolder::make();
         try {
-            foreach ($given['files'] as $i => $file) {
-                // several files may come from as many sources
-                [$source, $kind] = [
-                    $given['sources'][$i] ?? $given['source_name'],
-                    $given['kinds'][$i] ?? ($given['source_kind'] ?? 'database'),
-                ];
+            foreach ($request->uploads() as $i => $file) {
                 $name = FileName::of($file->getClientOriginalName());
                 try {
-                    foreach (Unpacking::of($file->getRealPath(), $name, $folder) as $part) {
+                    foreach (Unpacking::of((string) $file->getRealPath(), $name, $folder) as $part) {
                         $name = FileName::of($part['name']);
-                        $started[] = $start->ofFile(
-                            $this->me($request),
-                            $review,
-                            $part['path'],
-                            $name,
-                            $source,
-                            CarbonImmutable::parse($given['searched_on']),
-                            $given['notes'] ?? '',
-                            $given['platform'] ?? '',
-                            sourceKind: $kind,
-                        );
+                        $started[] = $this->start($start, $request, $review, $part['path'], $name, $i);
                     }
-                } catch (Refused $refused) {
-                    $earlier = $refused->context['delivery'] ?? null;
-                    $problems[] = [
-                        'text' => "{$name}: {$refused->getMessage()}",
-                        'url' => $earlier === null
-                                ? route('deliveries', $review)
-                                : route('deliveries.show', [$review, $earlier]),
-                        'link' => $earlier === null ? 'The deliveries' : 'See that delivery',
-                    ];
-                } catch (UnusableFile $unusable) {
-                    $problems[] = [
-                        'text' => "{$name}: {$unusable->getMessage()} Nothing of it was kept.",
-                        'url' => route('deliveries', $review),
-                        'link' => 'Try another file',
-                    ];
+                } catch (Refused|UnusableFile $problem) {
+                    $problems[] = self::problem($problem, $name, $review);
                 }
             }
         } finally {
@@ -114,6 +67,45 @@ final class DeliveryController extends Controller
                 : redirect()->route('deliveries', $review);
 
         return $to->with('problems', $problems);
+    }
+
+    private function start(
+        StartDelivery $start,
+        FilesRequest $request,
+        Review $review,
+        string $path,
+        string $name,
+        int|string $file,
+    ): Delivery {
+        return $start->ofFile(
+            $this->me($request),
+            $review,
+            $path,
+            $name,
+            $request->sourceOf($file),
+            $request->searchedOn(),
+            $request->said('notes'),
+            $request->said('platform'),
+            sourceKind: $request->kindOf($file),
+        );
+    }
+
+    /** @return array{text: string, url: string, link: string} */
+    private static function problem(Refused|UnusableFile $problem, string $name, Review $review): array
+    {
+        $text = "{$name}: {$problem->getMessage()}";
+        if ($problem instanceof UnusableFile) {
+            return [
+                'text' => "{$text} Nothing of it was kept.",
+                'url' => route('deliveries', $review),
+                'link' => 'Try another file',
+            ];
+        }
+        $earlier = $problem->context['delivery'] ?? null;
+
+        return $earlier === null
+            ? ['text' => $text, 'url' => route('deliveries', $review), 'link' => 'The deliveries']
+            : ['text' => $text, 'url' => route('deliveries.show', [$review, $earlier]), 'link' => 'See that delivery'];
     }
 
     public function show(Review $review, Delivery $delivery): View
@@ -160,12 +152,7 @@ final class DeliveryController extends Controller
 
     public function read(Request $request, Review $review, Delivery $delivery, StartDelivery $start): RedirectResponse
     {
-        $given = $request->validate([
-            'delimiter' => ['nullable', 'string', 'in:'.implode(',', array_keys(TablePreview::DELIMITERS))],
-            'encoding' => ['nullable', 'string', Rule::in(TextEncoding::known())],
-            'columns' => ['required', 'array', 'max:500'],
-            'columns.*' => ['nullable', 'string', 'in:'.implode(',', array_keys(Columns::FIELDS))],
-        ]);
+        $given = $this->reading($request);
         $columns = array_filter($given['columns'], is_string(...));
         if (! in_array('title', $columns, true)) {
             return back()->withErrors([
@@ -186,6 +173,17 @@ final class DeliveryController extends Controller
         );
 
         return redirect()->route('deliveries.show', [$review, $delivery]);
+    }
+
+    /** @return array<string, mixed> how a table is to be read */
+    private function reading(Request $request): array
+    {
+        return $request->validate([
+            'delimiter' => ['nullable', 'string', 'in:'.implode(',', array_keys(TablePreview::DELIMITERS))],
+            'encoding' => ['nullable', 'string', Rule::in(TextEncoding::known())],
+            'columns' => ['required', 'array', 'max:500'],
+            'columns.*' => ['nullable', 'string', 'in:'.implode(',', array_keys(Columns::FIELDS))],
+        ]);
     }
 
     public function mend(

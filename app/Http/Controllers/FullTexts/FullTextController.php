@@ -21,6 +21,7 @@ use Illuminate\Contracts\View\View;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
+use Illuminate\Support\Collection;
 use Illuminate\Support\Str;
 use Symfony\Component\HttpFoundation\Response;
 
@@ -61,26 +62,36 @@ final class FullTextController extends Controller
 
         return response()->json([
             'id' => $made->id,
+            'how' => self::how($made),
             'name' => $made->name,
             'reading' => $made->state === 'reading',
             'trouble' => $made->trouble(),
             'pictures' => $made->mayReadPictures(),
             'assigned' => $made->publication_id !== null,
             'title' => $made->publication->title ?? '',
-            'how' => match ($made->matched_by) {
-                'doi' => 'by its DOI',
-                'title' => 'by its title',
-                default => '',
-            },
-            'rows' => $made->publication_id === null
-                    ? []
-                    : Retrievals::rows(
-                        $review,
-                        Retrievals::sought($review)->where('publications.id', $made->publication_id),
-                    ),
+            ...$this->list($review, $made->publication_id),
+        ]);
+    }
+
+    /** @return array<string, mixed> what a page's list of the sought shows otherwise from now on */
+    private function list(Review $review, ?string $publication): array
+    {
+        $sought = Retrievals::sought($review)->where('publications.id', $publication);
+
+        return [
+            'rows' => $publication === null ? [] : Retrievals::rows($review, $sought),
             'counts' => Retrievals::counts($review),
             'unassigned' => Retrievals::unassigned($review)->count(),
-        ]);
+        ];
+    }
+
+    private static function how(FullText $made): string
+    {
+        return match ($made->matched_by) {
+            'doi' => 'by its DOI',
+            'title' => 'by its title',
+            default => '',
+        };
     }
 
     /**
@@ -185,29 +196,31 @@ final class FullTextController extends Controller
     /** It is better than the other copies of its publication, whose evidence is shown in it from now on. */
     public function better(Request $request, Review $review, FullText $fullText, ReplaceCopy $replace): JsonResponse
     {
-        $older = FullText::query()
-            ->where('review_id', $review->id)
-            ->where('publication_id', $fullText->publication_id ?? '')
-            ->whereNull('taken_out_at')
-            ->whereNull('replaced_by')
-            ->whereKeyNot($fullText->id)
-            ->get();
         $found = $all = 0;
-        foreach ($older as $one) {
+        foreach (self::olderThan($fullText) as $one) {
             $replace->execute($this->me($request), $one, $fullText);
             $pieces = CopyEvidence::of($review, $one, $this->me($request));
             $all += count($pieces);
             $found += count(array_filter($pieces, fn (array $piece): bool => $piece['now'] !== null));
         }
-        $publication = (string) $fullText->publication_id;
 
         return response()->json([
-            'rows' => Retrievals::rows($review, Retrievals::sought($review)->where('publications.id', $publication)),
-            'counts' => Retrievals::counts($review),
-            'unassigned' => Retrievals::unassigned($review)->count(),
+            ...$this->list($review, $fullText->publication_id),
             'said' => $all === 0 ? 'It is the better copy. No evidence was taken from the others.'
                 : "It is the better copy. {$found} of {$all} pieces of evidence were found again in it; all are kept.",
         ]);
+    }
+
+    /** @return Collection<int, FullText> the copies of the same publication that stand */
+    private static function olderThan(FullText $fullText): Collection
+    {
+        return FullText::query()
+            ->where('review_id', $fullText->review_id)
+            ->where('publication_id', $fullText->publication_id ?? '')
+            ->whereNull('taken_out_at')
+            ->whereNull('replaced_by')
+            ->whereKeyNot($fullText->id)
+            ->get();
     }
 
     /** What rests on a copy, and where that is in the one that replaced it. */

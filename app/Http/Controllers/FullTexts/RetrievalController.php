@@ -44,18 +44,27 @@ final class RetrievalController extends Controller
                 'at' => Input::text($request, 'at'),
                 'may' => $this->me($request)->can('obtain', $review),
                 'today' => now()->format('Y-m-d'),
-                'urls' => [
-                    'set' => route('retrievals.set', $review, false),
-                    'all' => route('retrievals.all', [$review, ...$kept], false),
-                    'locker' => route('retrievals.locker', $review, false),
-                    'files' => route('full-texts.store', $review, false),
-                    'unassigned' => route('full-texts.unassigned', $review, false),
-                    'standing' => route('full-texts.standing', [$review, 'FILE'], false),
-                    'better' => route('full-texts.better', [$review, 'FILE'], false),
-                    'takeOff' => route('full-texts.take-off', [$review, 'FILE'], false),
-                ],
+                'urls' => self::addresses($review, $kept),
             ],
         ]);
+    }
+
+    /**
+     * @param  array<string, string>  $kept
+     * @return array<string, string>
+     */
+    private static function addresses(Review $review, array $kept): array
+    {
+        return [
+            'set' => route('retrievals.set', $review, false),
+            'all' => route('retrievals.all', [$review, ...$kept], false),
+            'locker' => route('retrievals.locker', $review, false),
+            'files' => route('full-texts.store', $review, false),
+            'unassigned' => route('full-texts.unassigned', $review, false),
+            'standing' => route('full-texts.standing', [$review, 'FILE'], false),
+            'better' => route('full-texts.better', [$review, 'FILE'], false),
+            'takeOff' => route('full-texts.take-off', [$review, 'FILE'], false),
+        ];
     }
 
     /** What the list holds beyond the page that is shown, to be told on together. */
@@ -66,13 +75,7 @@ final class RetrievalController extends Controller
 
     public function set(Request $request, Review $review, SetRetrieval $set): JsonResponse
     {
-        $given = $request->validate([
-            'publications' => ['required', 'array', 'max:'.Retrievals::AT_ONCE],
-            'publications.*' => ['string'],
-            'state' => ['required', Rule::enum(RetrievalState::class)],
-            'reason' => ['nullable', 'string', 'max:300'],
-            'dated' => ['nullable', 'date', 'before_or_equal:tomorrow', 'after:1950-01-01'],
-        ]);
+        $given = $this->given($request);
         $ids = array_values(
             Retrievals::sought($review)
                 ->whereIn('publications.id', $given['publications'])
@@ -89,6 +92,18 @@ final class RetrievalController extends Controller
         );
 
         return response()->json(['rows' => $this->rows($review, $ids), 'counts' => Retrievals::counts($review)]);
+    }
+
+    /** @return array<string, mixed> */
+    private function given(Request $request): array
+    {
+        return $request->validate([
+            'publications' => ['required', 'array', 'max:'.Retrievals::AT_ONCE],
+            'publications.*' => ['string'],
+            'state' => ['required', Rule::enum(RetrievalState::class)],
+            'reason' => ['nullable', 'string', 'max:300'],
+            'dated' => ['nullable', 'date', 'before_or_equal:tomorrow', 'after:1950-01-01'],
+        ]);
     }
 
     public function askLocker(Request $request, Review $review, AskLocker $ask): RedirectResponse

@@ -57,6 +57,16 @@ final class LibraryController extends Controller
             'columns' => $this->columns($request, $review),
             'mayTag' => Gate::allows('tag', $review),
             'chosen' => (array) $request->old('ids', []),
+            ...self::choices($review),
+            'kept' => array_filter($request->only([...LibraryFilters::KEYS, 'sort', 'desc']), is_string(...)),
+            'removed' => $library->total === 0 ? Tallies::of($review)->in(ItemState::Removed) : 0,
+        ]);
+    }
+
+    /** @return array<string, mixed> what its forms offer */
+    private static function choices(Review $review): array
+    {
+        return [
             'choices' => LibraryChoices::of($review),
             'reasons' => LibraryChoices::removals($review),
             'recipes' => $review->recipes()->where('table_of', 'library')->orderBy('name')->get(),
@@ -65,9 +75,7 @@ final class LibraryController extends Controller
                 ->deliveries()
                 ->orderBy('created_at')
                 ->get(['id', 'source_name', 'file_name']),
-            'kept' => array_filter($request->only([...LibraryFilters::KEYS, 'sort', 'desc']), is_string(...)),
-            'removed' => $library->total === 0 ? Tallies::of($review)->in(ItemState::Removed) : 0,
-        ]);
+        ];
     }
 
     public function export(Request $request, Review $review, string $format): Response
@@ -138,14 +146,11 @@ final class LibraryController extends Controller
             trim($given['reason']),
         );
 
+        $are = number_format($count).($count === 1 ? ' publication is' : ' publications are');
+
         return redirect()
             ->route('library', [$review, 'removed' => 1])
-            ->with(
-                'notice',
-                number_format($count).
-                    ($count === 1 ? ' publication is' : ' publications are').
-                    ' out of the review. Everything is kept; bring back here what should not be out.',
-            );
+            ->with('notice', "{$are} out of the review. Everything is kept; bring back here what should not be out.");
     }
 
     public function restore(Request $request, Review $review, RemovePublications $remove): RedirectResponse

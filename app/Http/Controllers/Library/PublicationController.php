@@ -9,6 +9,7 @@ use App\Actions\Library\ChooseValues;
 use App\Actions\Library\SeparateRecord;
 use App\Http\Controllers\Controller;
 use App\Http\Input;
+use App\Http\Requests\Library\ByHandRequest;
 use App\Models\Publication;
 use App\Models\Record;
 use App\Models\Review;
@@ -53,15 +54,21 @@ final class PublicationController extends Controller
             'shown' => ShownValues::of($publication),
             'history' => PublicationHistory::of($publication, $this->me($request)),
             'abstract' => StructuredAbstract::parts($publication->abstract),
-            'retrieval' => Retrievals::stage($review) === null
-                    ? null
-                    : Retrievals::rows(
-                        $review,
-                        Retrievals::sought($review)->where('publications.id', $publication->id),
-                    )[0] ?? null,
+            'retrieval' => self::retrieval($review, $publication),
             'uses' => WhereUsed::in($review)->study($publication),
             'sides' => OpenItems::sidesOf($review, $this->me($request), array_values($items->pluck('id')->all())),
         ]);
+    }
+
+    /** @return ?array<string, mixed> as the list of sought full texts has it */
+    private static function retrieval(Review $review, Publication $publication): ?array
+    {
+        if (Retrievals::stage($review) === null) {
+            return null;
+        }
+        $sought = Retrievals::sought($review)->where('publications.id', $publication->id);
+
+        return Retrievals::rows($review, $sought)[0] ?? null;
     }
 
     public function mend(
@@ -70,7 +77,20 @@ final class PublicationController extends Controller
         Publication $publication,
         ChooseValues $choose,
     ): RedirectResponse {
-        $given = $request->validate(
+        $given = $this->mended($request);
+        $choose->execute($this->me($request), $publication, [
+            $given['field'] => $given['back'] ?? false ? null : trim($given['value'] ?? ''),
+        ]);
+
+        return redirect()
+            ->route('publications.show', [$review, $publication])
+            ->with('notice', 'Shown so from now on. The records stay as they were delivered.');
+    }
+
+    /** @return array<string, mixed> */
+    private function mended(Request $request): array
+    {
+        return $request->validate(
             [
                 'field' => ['required', 'in:'.implode(',', ChooseValues::FIELDS)],
                 'back' => ['boolean'],
@@ -85,13 +105,6 @@ final class PublicationController extends Controller
             ],
             ['value.regex' => 'A year has four digits.', 'value.required' => 'A publication needs a title.'],
         );
-        $choose->execute($this->me($request), $publication, [
-            $given['field'] => $given['back'] ?? false ? null : trim($given['value'] ?? ''),
-        ]);
-
-        return redirect()
-            ->route('publications.show', [$review, $publication])
-            ->with('notice', 'Shown so from now on. The records stay as they were delivered.');
     }
 
     /** Fills the form for adding by hand with what the locker knows of a DOI; nothing is added yet. */
@@ -115,47 +128,27 @@ final class PublicationController extends Controller
 
         return redirect()
             ->route('library', $review)
-            ->withInput([
-                'title' => $found->title,
-                'authors' => implode('; ', array_map(fn (Name $name): string => $name->inverts(), $found->authors)),
-                'year' => (string) $found->year,
-                'journal' => $found->journal,
-                'doi' => $doi,
-                'abstract' => $found->abstract,
-                'why' => Input::text($request, 'why'),
-            ])
+            ->withInput([...self::fields($found), 'doi' => $doi, 'why' => Input::text($request, 'why')])
             ->with('described', true);
     }
 
-    public function add(Request $request, Review $review, StartDelivery $start): RedirectResponse
+    /** @return array<string, string> of the form by hand */
+    private static function fields(Reference $found): array
     {
-        $given = $request->validate(
-            [
-                'title' => ['required', 'string', 'max:2000'],
-                'authors' => ['nullable', 'string', 'max:5000'],
-                'year' => ['nullable', 'regex:/^(1[5-9]\d\d|20\d\d)$/'],
-                'journal' => ['nullable', 'string', 'max:500'],
-                'doi' => ['nullable', 'string', 'max:250'],
-                'abstract' => ['nullable', 'string', 'max:20000'],
-                'why' => ['required', 'string', 'max:500'],
-            ],
-            ['why.required' => 'Say how it was found; the report will ask.'],
-        );
-        $reference = new Reference(
-            PublicationType::Article,
-            $given['title'],
-            array_map(
-                Name::inverted(...),
-                array_values(array_filter(array_map(trim(...), explode(';', $given['authors'] ?? '')))),
-            ),
-            isset($given['year']) ? (int) $given['year'] : null,
-            journal: $given['journal'] ?? '',
-            doi: $given['doi'] ?? '',
-            abstract: $given['abstract'] ?? '',
-        );
+        return [
+            'title' => $found->title,
+            'authors' => implode('; ', array_map(fn (Name $name): string => $name->inverts(), $found->authors)),
+            'year' => (string) $found->year,
+            'journal' => $found->journal,
+            'abstract' => $found->abstract,
+        ];
+    }
+
+    public function add(ByHandRequest $request, Review $review, StartDelivery $start): RedirectResponse
+    {
         $path = (string) tempnam(sys_get_temp_dir(), 'heron');
         try {
-            file_put_contents($path, implode('', [...(new RisWriter())->write([$reference])]));
+            file_put_contents($path, implode('', [...(new RisWriter())->write([$request->reference()])]));
             $delivery = $start->ofFile(
                 $this->me($request),
                 $review,
@@ -163,7 +156,7 @@ final class PublicationController extends Controller
                 'by-hand.ris',
                 'Added by hand',
                 CarbonImmutable::now(),
-                $given['why'],
+                $request->validated('why'),
                 sourceKind: 'other',
             );
         } finally {

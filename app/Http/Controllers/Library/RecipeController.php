@@ -36,13 +36,7 @@ final class RecipeController extends Controller
                 ->withErrors(['columns' => $columns->problem]);
         }
         $filters = LibraryFilters::from(Input::asked($request), $review, $this->me($request));
-        $filter = array_filter(
-            (array) $request->query(),
-            fn (mixed $value, string $key): bool => in_array($key, LibraryFilters::KEYS, true) &&
-                is_string($value) &&
-                $value !== '',
-            ARRAY_FILTER_USE_BOTH,
-        );
+        $filter = self::filter($request);
         $words = implode(', ', $filters->words());
         $draft = new RecipeDraft('library', $given['name'], $given['format'], $columns, $filter, $words);
         $keep->add($this->me($request), $review, $draft);
@@ -50,6 +44,18 @@ final class RecipeController extends Controller
         return redirect()
             ->to(route('library', [$review, ...$filter]).'#export')
             ->with('notice', 'The recipe is kept'.($words === '' ? '.' : ", of those {$words}."));
+    }
+
+    /** @return array<string, string> what the address says of the library */
+    private static function filter(Request $request): array
+    {
+        return array_filter(
+            (array) $request->query(),
+            fn (mixed $value, string $key): bool => in_array($key, LibraryFilters::KEYS, true) &&
+                is_string($value) &&
+                $value !== '',
+            ARRAY_FILTER_USE_BOTH,
+        );
     }
 
     public function destroy(Request $request, Review $review, ExportRecipe $recipe, KeepRecipe $keep): RedirectResponse
