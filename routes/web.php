@@ -49,6 +49,7 @@ use App\Http\Controllers\Screening\StageController;
 use App\Http\Controllers\Searches\CheckController;
 use App\Http\Controllers\Searches\DialectController;
 use App\Http\Controllers\Searches\KnownItemController;
+use App\Http\Controllers\Searches\ResultsController;
 use App\Http\Controllers\Searches\RunController;
 use App\Http\Controllers\Searches\SearchReportController;
 use App\Http\Controllers\Searches\StandingSearchController;
@@ -613,10 +614,10 @@ Route::prefix('/reviews/{review}')
             );
             Route::get('/searches/{strategy}/runs', [RunController::class, 'index'])->name('strategies.runs');
             Route::get('/searches/{strategy}/standing', [StandingSearchController::class, 'show'])->name('strategies.standing');
-            Route::get('/searches/{strategy}/results', [RunController::class, 'results'])
+            Route::get('/searches/{strategy}/results', [ResultsController::class, 'index'])
                 ->middleware('throttle:dear')
                 ->name('strategies.results');
-            Route::get('/searches/{strategy}/results/download', [RunController::class, 'download'])
+            Route::get('/searches/{strategy}/results/download', [ResultsController::class, 'download'])
                 ->middleware('throttle:dear')
                 ->name('strategies.results.download');
         });

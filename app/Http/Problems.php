@@ -55,15 +55,20 @@ final class Problems
                 : self::asTyped($request)->with('problem', $refused->getMessage()),
         );
         $exceptions->render(self::onItsPage(...));
-        $exceptions->respond(function (Response $response, \Throwable $of, Request $request): Response {
-            if (in_array($response->getStatusCode(), [403, 429], true)) {
-                app(SecurityLog::class)->write($response->getStatusCode() === 403 ? 'refused' : 'too many', [
-                    'method' => $request->method(),
-                ]);
-            }
+        $exceptions->respond(self::noted(...));
+    }
 
-            return $response;
-        });
+    /** What was refused, and what came too often, goes to the security log. */
+    private static function noted(Response $response, \Throwable $of, Request $request): Response
+    {
+        if (in_array($response->getStatusCode(), [403, 429], true)) {
+            app(SecurityLog::class)->write($response->getStatusCode() === 403 ? 'refused' : 'too many', [
+                'method' => $request->method(),
+            ]);
+        }
+
+        return $response;
+
     }
 
     private static function fromDatabase(QueryException $failure): \Throwable

@@ -74,23 +74,20 @@ final class RecordListings
             'removed_at' => Field::time('since when it is out of the review')->orNone(),
             'removed_for' => Field::text('why')->orNone(),
             'created_at' => Field::time('when it came'),
-        ], fn (Review $review): Builder => DB::table('publications')
+        ], self::joined(...), more: self::withKept(...));
+    }
+
+    private static function joined(Review $review): Builder
+    {
+        return DB::table('publications')
             ->where('review_id', $review->id)
             ->whereNull('merged_into')
-            ->select(
-                [
-                    'id',
-                    'title',
-                    'year',
-                    'doi',
-                    'study_id',
-                    'removed_at',
-                    'removed_for',
-                    'created_at',
-                    'records_count AS records',
-                ],
-            )
-            ->selectRaw('(SELECT coalesce(json_agg(t.tag ORDER BY t.tag), \'[]\') FROM publication_tags t WHERE t.review_id = publications.review_id AND t.publication_id = publications.id) AS tags'), more: self::withKept(...));
+            ->select(['id', 'title', 'year', 'doi', 'study_id', 'removed_at', 'removed_for', 'created_at'])
+            ->addSelect('records_count AS records')
+            ->selectRaw(<<<'SQL'
+                (SELECT coalesce(json_agg(t.tag ORDER BY t.tag), '[]') FROM publication_tags t
+                WHERE t.review_id = publications.review_id AND t.publication_id = publications.id) AS tags
+                SQL);
     }
 
     private static function fullTexts(): Listing

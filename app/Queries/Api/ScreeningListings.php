@@ -70,27 +70,30 @@ final class ScreeningListings
             'answers' => Field::json('answers by criterion'),
             'note' => Field::text('of their own'),
             'at' => Field::time('when'),
-        ], function (Review $review, User $user): Builder {
-            $query = DB::table('decisions')
-                ->join('items', fn ($item) => $item
-                    ->on('items.review_id', '=', 'decisions.review_id')
-                    ->on('items.id', '=', 'decisions.item_id'))
-                ->join('users', 'users.id', '=', 'decisions.user_id')
-                ->where('decisions.review_id', $review->id)
-                ->whereNull('decisions.superseded_at')
-                ->whereNotNull('decisions.verdict')
-                ->select(['decisions.*', 'decisions.created_at AS at'])
-                ->selectRaw(
-                    'CASE WHEN '.Visibility::NAMES_HIDDEN.' THEN ? ELSE users.name END AS by',
-                    [$user->id, Visibility::NAMELESS],
-                );
-            Visibility::decisions($query, $user);
-
-            return $query;
-        }, 'decisions.id', [
+        ], self::ofDecisions(...), 'decisions.id', [
             'stage_id' => [Field::id('only at this stage'), 'decisions.stage_id'],
             'item_id' => [Field::id('only on this item'), 'decisions.item_id'],
         ]);
+    }
+
+    private static function ofDecisions(Review $review, User $user): Builder
+    {
+        $query = DB::table('decisions')
+            ->join('items', fn ($item) => $item
+                ->on('items.review_id', '=', 'decisions.review_id')
+                ->on('items.id', '=', 'decisions.item_id'))
+            ->join('users', 'users.id', '=', 'decisions.user_id')
+            ->where('decisions.review_id', $review->id)
+            ->whereNull('decisions.superseded_at')
+            ->whereNotNull('decisions.verdict')
+            ->select(['decisions.*', 'decisions.created_at AS at'])
+            ->selectRaw(
+                'CASE WHEN '.Visibility::NAMES_HIDDEN.' THEN ? ELSE users.name END AS by',
+                [$user->id, Visibility::NAMELESS],
+            );
+        Visibility::decisions($query, $user);
+
+        return $query;
     }
 
     private static function settlements(): Listing

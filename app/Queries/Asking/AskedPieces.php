@@ -104,7 +104,24 @@ final class AskedPieces
     /** @return list<Piece> sentences of the pages that hold most of what is asked */
     private function texts(): array
     {
-        $pages = DB::table('paper_pages')
+
+        $pieces = [];
+        foreach ($this->holding($this->pages(), 'paper_pages.found_by', 'id', self::MOST_PAGES) as $page) {
+            foreach (json_decode($page->blocks, true, 16, JSON_THROW_ON_ERROR) as $block) {
+                $heading = ($block['kind'] ?? '') === 'heading' ? (string) $block['text'] : ($heading ?? '');
+                foreach (($block['kind'] ?? '') === 'heading' ? [] : Sentences::of((string) $block['text']) as $sentence) {
+                    $pieces[] = $this->sentence(PieceKind::Text, $page, $sentence, $heading, (int) $page->number);
+                }
+            }
+        }
+
+        return $pieces;
+    }
+
+    /** Of the papers whose codings are asked, each page as it was read. */
+    private function pages(): Builder
+    {
+        return DB::table('paper_pages')
             ->join('full_texts', fn ($join) => $join
                 ->on('full_texts.review_id', '=', 'paper_pages.review_id')
                 ->on('full_texts.id', '=', 'paper_pages.full_text_id'))
@@ -116,17 +133,6 @@ final class AskedPieces
             ->when($this->onlyOf !== null, fn (Builder $some) => $some->whereIn('full_texts.publication_id', $this->onlyOf ?? []))
             ->selectRaw("paper_pages.full_text_id || ' ' || paper_pages.number AS id")
             ->addSelect(['paper_pages.number', 'blocks', 'full_texts.publication_id', 'publications.first_author', 'year']);
-        $pieces = [];
-        foreach ($this->holding($pages, 'paper_pages.found_by', 'id', self::MOST_PAGES) as $page) {
-            foreach (json_decode($page->blocks, true, 16, JSON_THROW_ON_ERROR) as $block) {
-                $heading = ($block['kind'] ?? '') === 'heading' ? (string) $block['text'] : ($heading ?? '');
-                foreach (($block['kind'] ?? '') === 'heading' ? [] : Sentences::of((string) $block['text']) as $sentence) {
-                    $pieces[] = $this->sentence(PieceKind::Text, $page, $sentence, $heading, (int) $page->number);
-                }
-            }
-        }
-
-        return $pieces;
     }
 
     /** @return list<Piece> */
@@ -162,21 +168,27 @@ final class AskedPieces
             }
             foreach (Sentences::of($node->words()) as $i => $sentence) {
                 $id = "report {$n} {$i}";
-                $this->shown[$id] = [
-                    'kind' => 'report',
-                    'says' => '',
-                    'quote' => $sentence,
-                    'study' => '',
-                    'where' => $heading,
-                    'url' => route('report.text', $this->review, false),
-                    'publication' => '',
-                    'evidence' => null,
-                ];
+                $this->shown[$id] = $this->ofReport($sentence, $heading);
                 $pieces[] = new Piece(PieceKind::Report, $id, $sentence, '', $heading);
             }
         }
 
         return $pieces;
+    }
+
+    /** @return array<string, mixed> */
+    private function ofReport(string $sentence, string $heading): array
+    {
+        return [
+            'kind' => 'report',
+            'says' => '',
+            'quote' => $sentence,
+            'study' => '',
+            'where' => $heading,
+            'url' => route('report.text', $this->review, false),
+            'publication' => '',
+            'evidence' => null,
+        ];
     }
 
     /**
@@ -220,11 +232,7 @@ final class AskedPieces
      */
     private function holding(Builder $rows, string $words, string $order, int $most): Collection
     {
-        $whole = implode(' & ', array_map(
-            fn (array $phrases): string => '('.implode(' | ', array_map(self::phrase(...), $phrases)).')',
-            $this->ask->terms,
-        ));
-        $part = implode(' | ', array_map(fn (string $stem): string => self::phrase([$stem]), $this->ask->stems()));
+        [$whole, $part] = $this->wanted();
         $found = new Collection();
         foreach (array_unique([$whole, $part]) as $query) {
             $some = $rows->clone()
@@ -243,6 +251,18 @@ final class AskedPieces
         }
 
         return $found;
+    }
+
+    /** @return array{string, string} for the index of words: something of each term; anything */
+    private function wanted(): array
+    {
+        $whole = implode(' & ', array_map(
+            fn (array $phrases): string => '('.implode(' | ', array_map(self::phrase(...), $phrases)).')',
+            $this->ask->terms,
+        ));
+        $part = implode(' | ', array_map(fn (string $stem): string => self::phrase([$stem]), $this->ask->stems()));
+
+        return [$whole, $part];
     }
 
     /**

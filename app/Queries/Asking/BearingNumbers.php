@@ -74,22 +74,29 @@ final readonly class BearingNumbers
             if ($outcome === null) {
                 continue;
             }
-            $pooled = PooledAnalysis::of($this->review, $kept->asked(), $outcome);
-            $estimate = $pooled->pooled();
-            $all[] = [
-                'title' => $kept->title,
-                'url' => route('analyses.show', [$this->review, $kept], false),
-                'measure' => $kept->asked()->measure,
-                'k' => $estimate->k,
-                'people' => $pooled->people(),
-                'i2' => $pooled->heterogeneity()->iSquared(),
-                'estimate' => $estimate->estimate,
-                'width' => $estimate->low === null || $estimate->high === null ? null : $estimate->high - $estimate->low,
-                'shown' => Shown::of($kept->asked()->measure, $estimate->estimate, $estimate->low, $estimate->high, $pooled->size()),
-            ];
+            $all[] = $this->analysis($kept, $outcome);
         }
 
         return $all;
+    }
+
+    /** @return array<string, mixed> */
+    private function analysis(KeptAnalysis $kept, ReviewOutcome $outcome): array
+    {
+        $pooled = PooledAnalysis::of($this->review, $kept->asked(), $outcome);
+        $estimate = $pooled->pooled();
+
+        return [
+            'title' => $kept->title,
+            'url' => route('analyses.show', [$this->review, $kept], false),
+            'measure' => $kept->asked()->measure,
+            'k' => $estimate->k,
+            'people' => $pooled->people(),
+            'i2' => $pooled->heterogeneity()->iSquared(),
+            'estimate' => $estimate->estimate,
+            'width' => $estimate->low === null || $estimate->high === null ? null : $estimate->high - $estimate->low,
+            'shown' => Shown::of($kept->asked()->measure, $estimate->estimate, $estimate->low, $estimate->high, $pooled->size()),
+        ];
     }
 
     /**

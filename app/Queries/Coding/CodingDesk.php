@@ -122,12 +122,8 @@ final readonly class CodingDesk
         return array_map(
             fn (string $slot, CodingLead $lead, Code $code, Evidence $piece): array => [
                 'slot' => $slot,
-                'kind' => $lead->kind->value,
-                'value' => $lead->value,
-                'shown' => $lead->shown($code),
                 'evidence' => $lead->quote === '' ? null : $view->shown($piece),
-                'confidence' => $lead->confidence->value,
-                'reason' => $lead->reason,
+                ...self::lead($lead, $code),
             ],
             array_keys($leads),
             array_values($leads),
@@ -136,21 +132,22 @@ final readonly class CodingDesk
         );
     }
 
+    /** @return array<string, mixed> */
+    private static function lead(CodingLead $lead, Code $code): array
+    {
+        return [
+            'kind' => $lead->kind->value,
+            'value' => $lead->value,
+            'shown' => $lead->shown($code),
+            'confidence' => $lead->confidence->value,
+            'reason' => $lead->reason,
+        ];
+    }
+
     /** @return list<array<string, mixed>> of the publication, then of other reports of its study */
     private function copies(): array
     {
-        $others = $this->publication->study_id === null
-            ? []
-            : Publication::query()
-                ->where('review_id', $this->review->id)
-                ->where('study_id', $this->publication->study_id)
-                ->whereNull('merged_into')
-                ->whereKeyNot($this->publication->id)
-                ->orderBy('year')
-                ->orderBy('id')
-                ->get(['id', 'title', 'authors', 'year'])
-                ->keyBy('id')
-                ->all();
+        $others = $this->otherReports();
         $found = Retrievals::copies($this->review, [$this->publication->id, ...array_keys($others)]);
         $copies = [];
         foreach ([$this->publication, ...array_values($others)] as $report) {
@@ -167,5 +164,24 @@ final readonly class CodingDesk
         }
 
         return $copies;
+    }
+
+    /** @return array<string, Publication> of the same study */
+    private function otherReports(): array
+    {
+        if ($this->publication->study_id === null) {
+            return [];
+        }
+
+        return Publication::query()
+            ->where('review_id', $this->review->id)
+            ->where('study_id', $this->publication->study_id)
+            ->whereNull('merged_into')
+            ->whereKeyNot($this->publication->id)
+            ->orderBy('year')
+            ->orderBy('id')
+            ->get(['id', 'title', 'authors', 'year'])
+            ->keyBy('id')
+            ->all();
     }
 }

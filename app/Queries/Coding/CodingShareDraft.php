@@ -51,7 +51,7 @@ final readonly class CodingShareDraft
      */
     private static function plan(array $studies, array $weights, int $each, int $seed, array $barred): Plan
     {
-        [$shared, $own] = $barred;
+        $shared = $barred[0];
         if ($studies === []) {
             throw new CannotShare('Every study has its coders already.');
         }
@@ -62,25 +62,40 @@ final readonly class CodingShareDraft
                 fn (string $one): bool => ! isset($people[$one]) && $each - count($shared[$one] ?? []) === $lacking,
             ));
             if ($some !== []) {
-                $taken = array_map(
-                    fn (string $one): array => array_values(array_unique([...$shared[$one] ?? [], ...$own[$one] ?? []])),
-                    array_combine($some, $some),
-                );
-                $most = array_map(
-                    fn (int $n): int => count($some) - $n,
-                    array_count_values(array_merge([], ...array_values($taken))),
-                );
-                $quotas = Quotas::of(
-                    count($some),
-                    $lacking,
-                    array_fill_keys(array_keys($weights), null),
-                    $weights,
-                    $most,
-                );
-                $people += ShareOut::plan($some, $quotas, $seed, $taken)->people;
+                $people += self::round($some, $weights, $lacking, $seed, $barred);
             }
         }
 
         return new Plan($people);
+    }
+
+    /**
+     * Those who lack equally many coders, shared out among all.
+     *
+     * @param  non-empty-list<string>  $some
+     * @param  array<string, float>  $weights
+     * @param  array{array<string, list<string>>, array<string, list<string>>}  $barred
+     * @return array<string, list<string>> people by study
+     */
+    private static function round(array $some, array $weights, int $lacking, int $seed, array $barred): array
+    {
+        [$shared, $own] = $barred;
+        $taken = array_map(
+            fn (string $one): array => array_values(array_unique([...$shared[$one] ?? [], ...$own[$one] ?? []])),
+            array_combine($some, $some),
+        );
+        $most = array_map(
+            fn (int $n): int => count($some) - $n,
+            array_count_values(array_merge([], ...array_values($taken))),
+        );
+        $quotas = Quotas::of(
+            count($some),
+            $lacking,
+            array_fill_keys(array_keys($weights), null),
+            $weights,
+            $most,
+        );
+
+        return ShareOut::plan($some, $quotas, $seed, $taken)->people;
     }
 }

@@ -10,6 +10,9 @@ use App\Models\Passage;
 use App\Models\Result;
 use App\Models\Review;
 use App\Models\User;
+use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Facades\DB;
 use WaryHeron\Core\Coding\Evidence;
 
@@ -32,37 +35,58 @@ final class CopyEvidence
     /** @return \Generator<int, array{string, string, Evidence}> what it is evidence of, whose, and the piece */
     private static function pieces(Review $review, FullText $copy, User $for): \Generator
     {
-        $holds = fn (string $column): string => "{$column}::text LIKE ?";
-        $id = "%{$copy->id}%";
+        yield from self::answers($review, $copy, $for);
+        $passages = Passage::query()->with('user')->where('review_id', $review->id)->whereNull('removed_at');
+        foreach (self::holding($passages, $copy) as $passage) {
+            yield ['a passage', $passage->user->name, $passage->piece()];
+        }
+        yield from self::numbers($review, $copy, $for);
+    }
+
+    /** @return \Generator<array{string, string, Evidence}> where two code apart, nobody sees what the other rests on */
+    private static function answers(Review $review, FullText $copy, User $for): \Generator
+    {
         $labels = DB::table('codes')->where('review_id', $review->id)->pluck('label', 'id');
-        // where two code apart, nobody sees what the other rests on
         $answers = Answer::query()
             ->with('user')
             ->where('review_id', $review->id)
             ->whereIn('hand', ['', $review->handOf($for)])
             ->whereNull('superseded_at');
-        foreach ($answers->whereRaw($holds('evidence'), [$id])->orderBy('id')->get() as $answer) {
+        foreach (self::holding($answers, $copy) as $answer) {
             foreach ($answer->pieces() as $piece) {
                 if ($piece->copy === $copy->id) {
                     yield [(string) ($labels[$answer->code_id] ?? 'an item'), $answer->user->name, $piece];
                 }
             }
         }
-        $passages = Passage::query()->with('user')->where('review_id', $review->id)->whereNull('removed_at');
-        foreach ($passages->whereRaw($holds('evidence'), [$id])->orderBy('id')->get() as $passage) {
-            yield ['a passage', $passage->user->name, $passage->piece()];
-        }
+    }
+
+    /** @return \Generator<array{string, string, Evidence}> */
+    private static function numbers(Review $review, FullText $copy, User $for): \Generator
+    {
         $results = Result::query()
+            ->with('user')
             ->where('review_id', $review->id)
             ->whereIn('hand', ['', $review->handOf($for)])
             ->whereNull('superseded_at')
             ->where('withdrawn', false);
-        foreach ($results->with('user')->whereRaw($holds('evidence'), [$id])->orderBy('id')->get() as $result) {
+        foreach (self::holding($results, $copy) as $result) {
             foreach (array_merge(...array_values($result->pieces()) ?: [[]]) as $piece) {
                 if ($piece->copy === $copy->id) {
                     yield ['a number', $result->user->name, $piece];
                 }
             }
         }
+    }
+
+    /**
+     * @template T of Model
+     *
+     * @param  Builder<T>  $rows
+     * @return Collection<int, T> those that name the copy in their evidence
+     */
+    private static function holding(Builder $rows, FullText $copy): Collection
+    {
+        return $rows->whereRaw('evidence::text LIKE ?', ["%{$copy->id}%"])->orderBy('id')->get();
     }
 }

@@ -46,13 +46,8 @@ final readonly class Reconciling
             $item = $this->codes->firstWhere('id', $code);
             $difference = self::difference($sides);
             if ($item !== null && $studies->has($publication) && $difference !== AnswerDifference::None) {
-                $open[] = [
-                    'publication' => $studies[$publication],
-                    'code' => $item,
-                    'part' => $part,
-                    'sides' => $sides,
-                    'difference' => $difference,
-                ];
+                $open[] = ['publication' => $studies[$publication], 'code' => $item]
+                    + compact('part', 'sides', 'difference');
             }
         }
         $order = array_flip($studies->keys()->all());
@@ -76,14 +71,7 @@ final readonly class Reconciling
      */
     public function agreement(): array
     {
-        $rows = [];
-        foreach ($this->own() as $answer) {
-            $rows[$answer->code_id][self::key($answer)][] = [
-                self::key($answer),
-                $answer->hand,
-                json_encode([$answer->kind, $answer->value], JSON_THROW_ON_ERROR),
-            ];
-        }
+        $rows = $this->ratings();
         $agreement = [];
         foreach ($this->codes as $code) {
             $by = array_filter($rows[$code->id] ?? [], fn (array $of): bool => count($of) > 1);
@@ -101,6 +89,21 @@ final readonly class Reconciling
         }
 
         return $agreement;
+    }
+
+    /** @return array<string, array<string, list<array{string, string, string}>>> by item and slot: slot, hand, answer */
+    private function ratings(): array
+    {
+        $rows = [];
+        foreach ($this->own() as $answer) {
+            $rows[$answer->code_id][self::key($answer)][] = [
+                self::key($answer),
+                $answer->hand,
+                json_encode([$answer->kind, $answer->value], JSON_THROW_ON_ERROR),
+            ];
+        }
+
+        return $rows;
     }
 
     /**

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Queries\Deliveries;
 
 use App\Models\Delivery;
+use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 
 /** What came with a delivery: by year, what is often missing, and what withdrawing it would mean. */
@@ -36,29 +37,37 @@ final readonly class DeliverySheet
             ->where('review_id', $delivery->review_id)
             ->where('delivery_id', $delivery->id)
             ->whereNull('withdrawn_at');
-        $years = (clone $records)
-            ->selectRaw("coalesce((reference->>'year')::int, 0) AS year, count(*) AS n")
-            ->groupByRaw('1')
-            ->orderByRaw('1')
-            ->pluck('n', 'year')
-            ->map(fn ($n): int => (int) $n)
-            ->all();
-        $counts = (array) (clone $records)
-            ->selectRaw(
-                'count(*) AS n, '.
-                    implode(
-                        ', ',
-                        array_map(
-                            fn (
-                                string $field,
-                            ): string => "count(*) FILTER (WHERE NOT jsonb_exists(reference, '{$field}')) AS \"{$field}\"",
-                            array_keys(self::FIELDS),
-                        ),
-                    ),
-            )
-            ->first();
+        $counts = self::counts($records);
+        $missing = array_map(
+            fn (string $field, string $label): array => ['label' => $label, 'missing' => (int) $counts[$field]],
+            array_keys(self::FIELDS),
+            self::FIELDS,
+        );
+
+        return new self(
+            self::years($records),
+            array_values(array_filter($missing, fn (array $one): bool => $one['missing'] > 0)),
+            (int) $counts['n'],
+            self::worked($records, $delivery),
+        );
+    }
+
+    /** @return array<string, mixed> of all records, and of those that lack each field */
+    private static function counts(Builder $records): array
+    {
+        $lacking = array_map(
+            fn (string $field): string => "count(*) FILTER (WHERE NOT jsonb_exists(reference, '{$field}')) AS \"{$field}\"",
+            array_keys(self::FIELDS),
+        );
+
+        return (array) (clone $records)->selectRaw('count(*) AS n, '.implode(', ', $lacking))->first();
+    }
+
+    /** Publications among them that somebody has decided on. */
+    private static function worked(Builder $records, Delivery $delivery): int
+    {
         // a list made once, and not a look for each record: good also where the database has no statistics yet
-        $worked = (clone $records)
+        return (clone $records)
             ->whereIn(
                 'publication_id',
                 DB::table('decisions')
@@ -69,24 +78,17 @@ final readonly class DeliverySheet
             )
             ->distinct()
             ->count('publication_id');
+    }
 
-        return new self(
-            $years,
-            array_values(
-                array_filter(
-                    array_map(
-                        fn (string $field, string $label): array => [
-                            'label' => $label,
-                            'missing' => (int) $counts[$field],
-                        ],
-                        array_keys(self::FIELDS),
-                        self::FIELDS,
-                    ),
-                    fn (array $one): bool => $one['missing'] > 0,
-                ),
-            ),
-            (int) $counts['n'],
-            $worked,
-        );
+    /** @return array<int, int> how many by year, 0 for none */
+    private static function years(Builder $records): array
+    {
+        return (clone $records)
+            ->selectRaw("coalesce((reference->>'year')::int, 0) AS year, count(*) AS n")
+            ->groupByRaw('1')
+            ->orderByRaw('1')
+            ->pluck('n', 'year')
+            ->map(fn ($n): int => (int) $n)
+            ->all();
     }
 }

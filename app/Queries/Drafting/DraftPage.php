@@ -10,6 +10,7 @@ use App\Models\DraftItem;
 use App\Models\ScoutedPaper;
 use App\Sources\Sources;
 use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 use stdClass;
 
@@ -67,18 +68,21 @@ final class DraftPage
             default => $papers,
         };
         if ($criterion !== '') {
-            $papers->whereExists(fn ($of) => $of
-                ->from('draft_answers')
-                ->whereColumn('draft_answers.review_id', 'draft_papers.review_id')
-                ->whereColumn('draft_answers.scouted_paper_id', 'draft_papers.scouted_paper_id')
-                ->where('draft_criterion_id', $criterion)
-                ->whereRaw('coalesce(draft_answers.ruling, answer) = ?', [$answer]));
+            $papers->whereExists(self::answer($criterion)->whereRaw('coalesce(draft_answers.ruling, answer) = ?', [$answer]));
         }
         if ($most !== null) {
             $papers->limit($most);
         }
 
         return $papers->get();
+    }
+
+    private static function answer(string $criterion): Builder
+    {
+        return DB::table('draft_answers')
+            ->whereColumn('draft_answers.review_id', 'draft_papers.review_id')
+            ->whereColumn('draft_answers.scouted_paper_id', 'draft_papers.scouted_paper_id')
+            ->where('draft_criterion_id', $criterion);
     }
 
     /**

@@ -57,15 +57,23 @@ final class CodingDeskController extends Controller
             'desk' => [
                 ...$desk,
                 'mayCode' => $at !== false && Gate::allows('code', $review),
-                'publication' => $publication->id,
                 'user' => $this->me($request)->id,
-                'here' => self::address($review, $publication->id),
-                'passages' => route('passages.of', [$review, $publication], false),
-                'results' => route('results', [$review, $publication], false),
+                ...self::addresses($review, $publication),
                 'previous' => self::address($review, $beside(-1)),
                 'next' => self::address($review, $beside(1)),
             ],
         ]);
+    }
+
+    /** @return array<string, ?string> */
+    private static function addresses(Review $review, Publication $publication): array
+    {
+        return [
+            'publication' => $publication->id,
+            'here' => self::address($review, $publication->id),
+            'passages' => route('passages.of', [$review, $publication], false),
+            'results' => route('results', [$review, $publication], false),
+        ];
     }
 
     /**

@@ -61,10 +61,9 @@ final class DeliveryController extends Controller
         } finally {
             TemporaryFolder::remove($folder);
         }
-        $to =
-            count($started) === 1 && $problems === []
-                ? redirect()->route('deliveries.show', [$review, $started[0]])
-                : redirect()->route('deliveries', $review);
+        $to = count($started) === 1 && $problems === []
+            ? redirect()->route('deliveries.show', [$review, $started[0]])
+            : redirect()->route('deliveries', $review);
 
         return $to->with('problems', $problems);
     }

@@ -27,26 +27,38 @@ final class RetrievalController extends Controller
         $kept = $this->kept($request);
         $found = Retrievals::found($review, $kept);
         $page = max(1, min(100000, $request->integer('page', 1)));
-        $counts = Retrievals::counts($review);
+        $total = (clone $found)->count();
+        $may = $this->me($request)->can('obtain', $review);
 
         return view('full-texts.sought', [
             'review' => $review,
             'stage' => Retrievals::stage($review),
-            'counts' => $counts,
+            'counts' => Retrievals::counts($review),
             'kept' => $kept,
-            'total' => ($total = (clone $found)->count()),
+            'total' => $total,
             'page' => $page,
             'pages' => (int) ceil($total / Retrievals::PER_PAGE),
             'unassigned' => Retrievals::unassigned($review)->count(),
-            'shelf' => $this->me($request)->can('obtain', $review) ? Shelf::listed($review, $this->me($request)) : [],
+            'shelf' => $may ? Shelf::listed($review, $this->me($request)) : [],
             'list' => [
                 'rows' => Retrievals::rows($review, $found, $page),
                 'at' => Input::text($request, 'at'),
-                'may' => $this->me($request)->can('obtain', $review),
-                'today' => now()->format('Y-m-d'),
-                'urls' => self::addresses($review, $kept),
+                'may' => $may,
+                ...self::constants($review, $kept),
             ],
         ]);
+    }
+
+    /**
+     * @param  array<string, string>  $kept
+     * @return array<string, mixed>
+     */
+    private static function constants(Review $review, array $kept): array
+    {
+        return [
+            'today' => now()->format('Y-m-d'),
+            'urls' => self::addresses($review, $kept),
+        ];
     }
 
     /**

@@ -69,28 +69,40 @@ final class ComposerController extends Controller
                 ->get(['id', 'name', 'user_id', 'created_at']),
             'offered' => LiveBlocks::offered($review),
             'styles' => ReferenceList::styles(),
-            'data' => [
-                'schema' => Schema::VERSION,
-                'mayWrite' => Gate::allows('write', $review),
-                'me' => ['name' => $this->me($request)->name, 'id' => $this->me($request)->id],
-                'blocks' => (object) KeptBlocks::drawn(KeptBlocks::of($report)),
-                'citable' => Citable::of($review),
-                'items' => array_map(
-                    fn (ReportingItem $one): array => ['n' => $one->value, 'label' => $one->label()],
-                    ReportingItem::cases(),
-                ),
-                'urls' => [
-                    'exchange' => route('report.exchange', $review, false),
-                    'standing' => route('report.standing', $review, false),
-                    'blocks' => route('report.blocks', $review, false),
-                    'evidence' => route('report.evidence', $review, false),
-                    'draft' => route('report.draft', $review, false),
-                    'drafted' => route('drafts.section', [$review, 'DRAFT', 'SECTION'], false),
-                    'remarks' => route('report.remark', [$review, 'THREAD'], false),
-                    'claims' => route('report.claims', [$review, 'CLAIM'], false),
-                ],
-            ],
+            'data' => $this->data($request, $review, $report),
         ]);
+    }
+
+    /** @return array<string, mixed> what the script of the page begins with */
+    private function data(Request $request, Review $review, Report $report): array
+    {
+        return [
+            'schema' => Schema::VERSION,
+            'mayWrite' => Gate::allows('write', $review),
+            'me' => ['name' => $this->me($request)->name, 'id' => $this->me($request)->id],
+            'blocks' => (object) KeptBlocks::drawn(KeptBlocks::of($report)),
+            'citable' => Citable::of($review),
+            'items' => array_map(
+                fn (ReportingItem $one): array => ['n' => $one->value, 'label' => $one->label()],
+                ReportingItem::cases(),
+            ),
+            'urls' => self::addresses($review),
+        ];
+    }
+
+    /** @return array<string, string> */
+    private static function addresses(Review $review): array
+    {
+        return [
+            'exchange' => route('report.exchange', $review, false),
+            'standing' => route('report.standing', $review, false),
+            'blocks' => route('report.blocks', $review, false),
+            'evidence' => route('report.evidence', $review, false),
+            'draft' => route('report.draft', $review, false),
+            'drafted' => route('drafts.section', [$review, 'DRAFT', 'SECTION'], false),
+            'remarks' => route('report.remark', [$review, 'THREAD'], false),
+            'claims' => route('report.claims', [$review, 'CLAIM'], false),
+        ];
     }
 
     public function begin(Request $request, Review $review, OpenReport $open): RedirectResponse
@@ -103,18 +115,7 @@ final class ComposerController extends Controller
     /** What this page changed in, what others changed out. */
     public function exchange(Request $request, Review $review, ExchangeUpdates $exchange): JsonResponse
     {
-        $given = $request->validate([
-            'schema' => ['required', 'integer'],
-            'after' => ['required', 'integer', 'min:-1'],
-            'client' => ['required', 'integer', 'min:0', 'max:9007199254740991'],
-            'update' => [
-                'nullable',
-                'string',
-                'max:'.(int) (ExchangeUpdates::LARGEST * 1.4),
-                'regex:~^[A-Za-z0-9+/]++={0,2}$~',
-            ],
-            'presence' => ['nullable', 'string', 'max:8000', 'regex:~^[A-Za-z0-9+/]*={0,2}$~'],
-        ]);
+        $given = $this->given($request);
         abort_if((int) $given['schema'] !== Schema::VERSION, 409, Problems::OLDER_PAGE);
         $report = Report::of($review)->firstOrFail();
         $update = $given['update'] ?? null;
@@ -126,6 +127,23 @@ final class ComposerController extends Controller
         return response()->json([
             ...$exchange->execute($this->me($request), $report, (int) $given['after'], $client, $update),
             'presence' => $exchange->presence($report, $client, $given['presence'] ?? ''),
+        ]);
+    }
+
+    /** @return array<string, mixed> */
+    private function given(Request $request): array
+    {
+        return $request->validate([
+            'schema' => ['required', 'integer'],
+            'after' => ['required', 'integer', 'min:-1'],
+            'client' => ['required', 'integer', 'min:0', 'max:9007199254740991'],
+            'update' => [
+                'nullable',
+                'string',
+                'max:'.(int) (ExchangeUpdates::LARGEST * 1.4),
+                'regex:~^[A-Za-z0-9+/]++={0,2}$~',
+            ],
+            'presence' => ['nullable', 'string', 'max:8000', 'regex:~^[A-Za-z0-9+/]*={0,2}$~'],
         ]);
     }
 
@@ -154,11 +172,7 @@ final class ComposerController extends Controller
     {
         $given = $request->validate([
             'id' => ['nullable', 'string', 'regex:/^[0-9a-z]{26}$/'],
-            'kind' => [
-                'required',
-                'string',
-                Rule::in([...array_keys(LiveBlocks::PLAIN), 'forest', 'funnel', 'map', 'table', 'passages']),
-            ],
+            'kind' => ['required', 'string', Rule::in(self::kinds())],
             'source' => ['nullable', 'string', 'max:120'],
         ]);
         $id = $given['id'] ?? strtolower((string) Str::ulid());
@@ -177,6 +191,12 @@ final class ComposerController extends Controller
             'title' => $shown->title,
             'html' => $shown->html(),
         ]);
+    }
+
+    /** @return list<string> of live blocks */
+    private static function kinds(): array
+    {
+        return [...array_keys(LiveBlocks::PLAIN), 'forest', 'funnel', 'map', 'table', 'passages'];
     }
 
     /** Methods and findings as the review's facts tell them, to be put into the report. */

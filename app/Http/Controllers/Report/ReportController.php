@@ -41,7 +41,40 @@ final class ReportController extends Controller
     /** Words of one's own, and what an earlier version included; numbers are never typed. */
     public function word(Request $request, Review $review, WordFlow $word): RedirectResponse
     {
-        $given = $request->validate(
+        $given = $this->words($request);
+        $previous = isset($given['previous_studies'])
+            ? ['studies' => (int) $given['previous_studies'], 'reports' => (int) $given['previous_reports']]
+            : null;
+        $captions = self::captions($review, $given['captions'] ?? []);
+        $word->execute($this->me($request), $review, $captions, $previous, Input::shown($request));
+
+        return redirect()
+            ->to(route('report', $review).'#diagram')
+            ->with('notice', 'The diagram says so from now on.');
+    }
+
+    /**
+     * @param  array<array-key, ?string>  $given  by place; in the form they have names of their own, as keys hold what people wrote
+     * @return array<string, string>
+     */
+    private static function captions(Review $review, array $given): array
+    {
+        $keys = FlowQuery::captionKeys($review);
+        $captions = [];
+        foreach ($given as $i => $caption) {
+            if (isset($keys[$i])) {
+                $captions[$keys[$i]['key']] =
+                    trim((string) $caption) === $keys[$i]['usual'] ? '' : trim((string) $caption);
+            }
+        }
+
+        return $captions;
+    }
+
+    /** @return array<string, mixed> */
+    private function words(Request $request): array
+    {
+        return $request->validate(
             [
                 'captions' => ['array', 'max:200'],
                 'captions.*' => ['nullable', 'string', 'max:120'],
@@ -60,23 +93,6 @@ final class ReportController extends Controller
                 'previous_reports.required_with' => 'Say also how many reports told of them.',
             ],
         );
-        $previous = isset($given['previous_studies'])
-            ? ['studies' => (int) $given['previous_studies'], 'reports' => (int) $given['previous_reports']]
-            : null;
-        // in the form they have names of their own, since their keys hold what people wrote
-        $keys = FlowQuery::captionKeys($review);
-        $captions = [];
-        foreach ($given['captions'] ?? [] as $i => $caption) {
-            if (isset($keys[$i])) {
-                $captions[$keys[$i]['key']] =
-                    trim((string) $caption) === $keys[$i]['usual'] ? '' : trim((string) $caption);
-            }
-        }
-        $word->execute($this->me($request), $review, $captions, $previous, Input::shown($request));
-
-        return redirect()
-            ->to(route('report', $review).'#diagram')
-            ->with('notice', 'The diagram says so from now on.');
     }
 
     /** What has been come to is held fast: what comes later is an update. */

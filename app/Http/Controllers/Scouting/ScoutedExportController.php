@@ -68,25 +68,14 @@ final class ScoutedExportController extends Controller
         $folder = TemporaryFolder::make();
         try {
             $path = "{$folder}/scouting.ris";
-            file_put_contents(
-                $path,
-                self::ris(
-                    self::each($papers->shown()->filter(fn (ScoutedPaper $one): bool => $one->publication_id === null)),
-                ),
-            );
+            $new = $papers->shown()->filter(fn (ScoutedPaper $one): bool => $one->publication_id === null);
+            file_put_contents($path, self::ris(self::each($new)));
             if (filesize($path) === 0) {
                 return back()->with('problem', 'All of them are in the library already.');
             }
-            $delivery = $start->ofFile(
-                $this->me($request),
-                $review,
-                $path,
-                'scouting.ris',
-                'Scouting',
-                now(),
-                "Found by the question: {$scouting->question}",
-                sourceKind: 'other',
-            );
+            $about = "Found by the question: {$scouting->question}";
+            $me = $this->me($request);
+            $delivery = $start->ofFile($me, $review, $path, 'scouting.ris', 'Scouting', now(), $about, sourceKind: 'other');
         } finally {
             TemporaryFolder::remove($folder);
         }

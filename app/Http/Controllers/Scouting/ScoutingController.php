@@ -84,12 +84,20 @@ final class ScoutingController extends Controller
             'against' => $papers->against(),
             'further' => $scouting->furtherQuestions()->get(),
             'codes' => $review->codes()->whereNull('retired_at')->get(),
+            'isUnderWay' => AskPlainly::isUnderWay($scouting),
+            'sources' => $sources,
+            ...self::outlets($review, $scouting),
+        ]);
+    }
+
+    /** @return array<string, mixed> where its answers can go on to */
+    private static function outlets(Review $review, Scouting $scouting): array
+    {
+        return [
             'recipes' => TableRecipes::of($review, TableRecipes::SCOUTING),
             'recipeFields' => TableRecipes::scoutingFields($scouting),
             'draft' => $review->drafts()->where('scouting_id', $scouting->id)->first(),
-            'isUnderWay' => AskPlainly::isUnderWay($scouting),
-            'sources' => $sources,
-        ]);
+        ];
     }
 
     /** How it could be asked more sharply, as a part of the page: the databases are asked for counts. */

@@ -12,9 +12,11 @@ use App\Http\Controllers\Controller;
 use App\Http\Input;
 use App\Http\Requests\Screening\VerdictRequest;
 use App\Models\Decision;
+use App\Models\Delivery;
 use App\Models\Item;
 use App\Models\Review;
 use App\Models\Stage;
+use App\Models\User;
 use App\Queries\Library\LibraryChoices;
 use App\Queries\Library\LibraryFilters;
 use App\Queries\Library\Tags;
@@ -23,6 +25,7 @@ use App\Queries\Screening\MyDecisions;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Illuminate\Support\Collection;
 use WaryHeron\Core\Screening\StagePurpose;
 use WaryHeron\Core\Screening\Verdict;
 
@@ -60,60 +63,88 @@ final class DeskController extends Controller
         $claim->execute($me, $stage, $most);
         $filters = $this->filters($request, $review);
         $desk = new Desk($stage, $me, $filters);
-        $current = $item === null ? null : $desk->item($item->id);
-        $ahead = $desk->ahead((int) ($current['position'] ?? 0), $most);
-        if ($ahead === [] && $current !== null) {
-            $ahead = array_values(
-                array_filter($desk->ahead(0, $most), fn (array $one): bool => $one['id'] !== $current['id']),
-            );
-        }
-        $items = $current === null ? $ahead : [$current, ...$ahead];
+        $items = self::from($desk, $item, $most);
         $kept = array_filter($request->only(self::FILTERS), is_string(...));
         $address = ['stage' => $stage->id, ...$kept];
 
         return view('screening.desk', [
-            'review' => $review,
-            'stage' => $stage,
-            'criteria' => ($criteria = $desk->criteria()),
+            ...compact('review', 'stage', 'listed', 'kept'),
+            'criteria' => $desk->criteria(),
             'empty' => $items === [],
-            'counts' => ($counts = $desk->counts()),
-            'listed' => $listed,
+            'counts' => $desk->counts(),
             'steps' => $desk->steps(),
-            'kept' => $kept,
             'problem' => $filters->line->problem,
             'choices' => LibraryChoices::of($review),
-            'deliveries' => $review
-                ->deliveries()
-                ->whereNull('withdrawn_at')
-                ->orderBy('id')
-                ->get(['id', 'source_name', 'file_name']),
-            'inFull' => ($inFull = $stage->purpose === StagePurpose::FullText),
+            'deliveries' => self::deliveries($review),
+            'inFull' => $stage->purpose === StagePurpose::FullText,
             'desk' => [
                 'items' => $items,
-                'behind' => $desk->behind(),
-                'counts' => $counts,
-                'criteria' => $criteria,
                 'listed' => $listed,
-                'inFull' => $inFull,
-                // people who sat down together do not all ask for more in the same second
-                'low' => $stage->work === 'queue' ? 2 : self::AT_HAND + (crc32($me->id) % self::MANY),
-                'many' => self::MANY,
-                'pause' => self::FIRST_PAUSE,
-                'marks' => $desk->marks(),
-                'marksKey' => "heron-marks-{$review->id}",
-                'urls' => [
-                    'tag' => route('desk.tag', [$review, 'ITEM'], false),
-                    'talk' => route('desk.talk', [$review, 'ITEM'], false),
-                    'desk' => route('desk', $review, false),
-                    'item' => route('desk.item', [$review, 'ITEM'], false),
-                    'decide' => route('desk.decide', [$review, 'ITEM'], false),
-                    'why' => $stage->ranked ? route('desk.why', [$review, 'ITEM'], false) : '',
-                    'ahead' => route('desk.ahead', $review, false),
-                ],
                 'address' => http_build_query($address + ($listed ? ['layout' => 'list'] : [])),
-                'queue' => "heron-desk-{$review->id}-{$me->id}",
+                ...self::data($desk, $stage, $me),
             ],
         ]);
+    }
+
+    /** @return Collection<int, Delivery> to filter by */
+    private static function deliveries(Review $review): Collection
+    {
+        return $review
+            ->deliveries()
+            ->whereNull('withdrawn_at')
+            ->orderBy('id')
+            ->get(['id', 'source_name', 'file_name']);
+    }
+
+    /** @return list<array<string, mixed>> the item that was asked for, and what comes after it or is left before it */
+    private static function from(Desk $desk, ?Item $item, int $most): array
+    {
+        $current = $item === null ? null : $desk->item($item->id);
+        if ($current === null) {
+            return $desk->ahead(0, $most);
+        }
+        $ahead = $desk->ahead((int) $current['position'], $most);
+        if ($ahead === []) {
+            $left = $desk->ahead(0, $most);
+            $ahead = array_filter($left, fn (array $one): bool => $one['id'] !== $current['id']);
+        }
+
+        return [$current, ...array_values($ahead)];
+    }
+
+    /** @return array<string, mixed> what the script of the desk begins with, whatever it shows first */
+    private static function data(Desk $desk, Stage $stage, User $me): array
+    {
+        return [
+            'behind' => $desk->behind(),
+            'counts' => $desk->counts(),
+            'criteria' => $desk->criteria(),
+            'inFull' => $stage->purpose === StagePurpose::FullText,
+            // people who sat down together do not all ask for more in the same second
+            'low' => $stage->work === 'queue' ? 2 : self::AT_HAND + (crc32($me->id) % self::MANY),
+            'many' => self::MANY,
+            'pause' => self::FIRST_PAUSE,
+            'marks' => $desk->marks(),
+            'marksKey' => "heron-marks-{$stage->review_id}",
+            'urls' => self::addresses($stage),
+            'queue' => "heron-desk-{$stage->review_id}-{$me->id}",
+        ];
+    }
+
+    /** @return array<string, string> */
+    private static function addresses(Stage $stage): array
+    {
+        $review = $stage->review_id;
+
+        return [
+            'tag' => route('desk.tag', [$review, 'ITEM'], false),
+            'talk' => route('desk.talk', [$review, 'ITEM'], false),
+            'desk' => route('desk', $review, false),
+            'item' => route('desk.item', [$review, 'ITEM'], false),
+            'decide' => route('desk.decide', [$review, 'ITEM'], false),
+            'why' => $stage->ranked ? route('desk.why', [$review, 'ITEM'], false) : '',
+            'ahead' => route('desk.ahead', $review, false),
+        ];
     }
 
     public function ahead(Request $request, Review $review, ClaimItems $claim): JsonResponse

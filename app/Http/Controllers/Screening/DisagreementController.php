@@ -10,6 +10,7 @@ use App\Actions\Screening\SettleItem;
 use App\Http\Controllers\Controller;
 use App\Http\Input;
 use App\Http\Requests\Screening\VerdictRequest;
+use App\Models\Criterion;
 use App\Models\Item;
 use App\Models\Review;
 use App\Models\Settlement;
@@ -32,9 +33,7 @@ final class DisagreementController extends Controller
         $stage = $item === null ? $this->stage($request, $review) : $review->stageOf($item);
         [$kind, $pair] = [Input::text($request, 'kind'), Input::text($request, 'pair')];
         $list = OpenItems::disagreements($stage, $me, $kind, $pair);
-        $item ??= $list->isEmpty()
-            ? null
-            : Item::query()->where('review_id', $review->id)->where('id', $list[0]->id)->first();
+        $item ??= $list->isEmpty() ? null : Item::query()->where('review_id', $review->id)->whereKey($list[0]->id)->first();
         abort_if($item !== null && ! $item->state->isOpen(), 404);
         $desk = new Desk($stage, $me);
 
@@ -42,31 +41,34 @@ final class DisagreementController extends Controller
         $party = array_filter($sides, fn (object $side): bool => $side->user_id === $me->id) !== [];
 
         return view('screening.disagreements', [
-            'kind' => $kind,
-            'pair' => $pair,
+            ...compact('kind', 'pair', 'review', 'stage', 'list', 'item', 'sides', 'party'),
             'groups' => OpenItems::groups($stage),
             'toAgree' => OpenItems::toAgree($stage, $me),
-            'party' => $party,
             'mayAlone' => $stage->settled_by->alone($me->can('settle', $review), $party),
             'nameless' => $stage->names_hidden && ! $party && $item?->state === ItemState::Disagreement,
-            'review' => $review,
-            'stage' => $stage,
-            'list' => $list,
-            'item' => $item,
-            'shown' => $item === null ? null : $desk->item($item->id),
             'criteria' => $desk->criteria(),
-            'sides' => $sides,
-            'talk' => $item === null ? [] : OpenItems::talk($item),
-            'proposals' => $item === null ? [] : OpenItems::proposals($item),
-            'settlement' => $item === null
-                    ? null
-                    : Settlement::query()
-                        ->where('review_id', $review->id)
-                        ->where('item_id', $item->id)
-                        ->whereNull('superseded_at')
-                        ->with('user', 'criterion')
-                        ->first(),
+            ...self::matter($desk, $item),
         ]);
+    }
+
+    /** @return array<string, mixed> all that has been said of an item */
+    private static function matter(Desk $desk, ?Item $item): array
+    {
+        if ($item === null) {
+            return ['shown' => null, 'talk' => [], 'proposals' => [], 'settlement' => null];
+        }
+
+        return [
+            'shown' => $desk->item($item->id),
+            'talk' => OpenItems::talk($item),
+            'proposals' => OpenItems::proposals($item),
+            'settlement' => Settlement::query()
+                ->where('review_id', $item->review_id)
+                ->where('item_id', $item->id)
+                ->whereNull('superseded_at')
+                ->with('user', 'criterion')
+                ->first(),
+        ];
     }
 
     public function talk(Request $request, Review $review, Item $item, PostToTalk $post): RedirectResponse
@@ -136,7 +138,29 @@ final class DisagreementController extends Controller
     {
         $stage = $this->stage($request, $review);
         $me = $this->me($request);
-        $given = $request->validate(
+        $given = $this->ticked($request, $stage);
+        $result = $given['do'] === 'agree'
+            ? $settle->agree($me, array_values(OpenItems::toAgree($stage, $me)->all()))
+            : $settle->together(
+                $me,
+                $this->chosen($stage, $given['ids']),
+                Verdict::from($given['verdict']),
+                $this->criterion($review, $given),
+                trim($given['note'] ?? ''),
+                $given['do'] === 'settle',
+            );
+
+        $asked = ['kind' => Input::text($request, 'kind'), 'pair' => Input::text($request, 'pair')];
+
+        return redirect()
+            ->route('disagreements', array_filter([$review, 'stage' => $stage->id, ...$asked]))
+            ->with('notice', self::told($result));
+    }
+
+    /** @return array<string, mixed> what is done to all that are ticked, or to all proposals of others */
+    private function ticked(Request $request, Stage $stage): array
+    {
+        return $request->validate(
             [
                 'do' => ['required', 'in:settle,propose,agree'],
                 'ids' => ['exclude_if:do,agree', 'required', 'array', 'max:200'],
@@ -158,48 +182,41 @@ final class DisagreementController extends Controller
                 'criterion.required' => 'An exclusion needs its reason: choose the criterion that fails.',
             ],
         );
-        if ($given['do'] === 'agree') {
-            $result = $settle->agree($me, array_values(OpenItems::toAgree($stage, $me)->all()));
-        } else {
-            $items = array_values(
-                Item::query()
-                    ->where('review_id', $review->id)
-                    ->where('stage_id', $stage->id)
-                    ->whereIn('id', $given['ids'])
-                    ->orderBy('position')
-                    ->get()
-                    ->all(),
-            );
-            $criterion =
-                $given['verdict'] === 'exclude' && isset($given['criterion'])
-                    ? $review->criteria()->where('id', $given['criterion'])->first()
-                    : null;
-            $result = $settle->together(
-                $me,
-                $items,
-                Verdict::from($given['verdict']),
-                $criterion,
-                trim($given['note'] ?? ''),
-                $given['do'] === 'settle',
-            );
-        }
+    }
+
+    /**
+     * @param  list<string>  $ids
+     * @return list<Item>
+     */
+    private function chosen(Stage $stage, array $ids): array
+    {
+        $items = Item::query()
+            ->where('review_id', $stage->review_id)
+            ->where('stage_id', $stage->id)
+            ->whereIn('id', $ids)
+            ->orderBy('position');
+
+        return array_values($items->get()->all());
+    }
+
+    /** @param  array<string, mixed>  $given */
+    private function criterion(Review $review, array $given): ?Criterion
+    {
+        return $given['verdict'] === 'exclude' && isset($given['criterion'])
+            ? $review->criteria()->where('id', $given['criterion'])->first()
+            : null;
+    }
+
+    /** @param  array{settled: int, proposed: int, refused: list<string>}  $result */
+    private static function told(array $result): string
+    {
         $words = array_filter([
             $result['settled'] > 0 ? number_format($result['settled']).' settled' : '',
             $result['proposed'] > 0 ? number_format($result['proposed']).' proposed to the other side' : '',
             $result['refused'] !== [] ? count($result['refused']).' left as they are: '.$result['refused'][0] : '',
         ]);
 
-        return redirect()
-            ->route(
-                'disagreements',
-                array_filter([
-                    $review,
-                    'stage' => $stage->id,
-                    'kind' => Input::text($request, 'kind'),
-                    'pair' => Input::text($request, 'pair'),
-                ]),
-            )
-            ->with('notice', ucfirst(implode('; ', $words)) ?: 'Nothing was left to agree to.');
+        return ucfirst(implode('; ', $words)) ?: 'Nothing was left to agree to.';
     }
 
     private function onwards(Review $review, Item $item, string $notice, bool $settled): RedirectResponse

@@ -37,25 +37,8 @@ final class ShareOutController extends Controller
         $terms = ShareOutTerms::from($request, $review, $stage->required_decisions);
         $filters = $this->filters($request, $review);
 
-        $typed = [];
-        foreach (
-            [
-                'q',
-                'tag',
-                'delivery',
-                'state',
-                'of',
-                'coded',
-                'sample',
-                'percent',
-                ...$this->screeners($review)->map(fn (User $one): string => "quota.{$one->id}")->all(),
-            ] as $key
-        ) {
-            $typed[$key] = Input::text($request, $key);
-        }
-
         return view('screening.share-outs', [
-            'typed' => $typed,
+            'typed' => $this->typed($request, $review),
             'review' => $review,
             'stage' => $stage,
             'people' => $this->screeners($review),
@@ -65,22 +48,41 @@ final class ShareOutController extends Controller
             'draft' => $request->has('people') && $request->user()?->can('manage', $review)
                     ? ShareOutDraft::of($stage, $filters, $terms)
                     : null,
-            'shareOuts' => ShareOut::query()
-                ->where('review_id', $review->id)
-                ->where('stage_id', $stage->id)
-                ->with('creator')
-                ->orderByDesc('id')
-                ->get(),
-            'progress' => ($progress = Shares::progress($stage)),
-            'names' => $this->names($review, $progress),
-            'unshared' => Shares::unshared($stage),
-            'lackingOne' => Shares::lackingOne($stage),
+            ...$this->made($review, $stage),
             'asking' => $this->asking($request, $review, $stage, $change),
             'deliveries' => $review
                 ->deliveries()
                 ->orderBy('created_at')
                 ->get(['id', 'source_name', 'file_name']),
         ]);
+    }
+
+    /** @return array<string, string> by field of the form */
+    private function typed(Request $request, Review $review): array
+    {
+        $quotas = $this->screeners($review)->map(fn (User $one): string => "quota.{$one->id}")->all();
+        $fields = ['q', 'tag', 'delivery', 'state', 'of', 'coded', 'sample', 'percent', ...$quotas];
+
+        return array_combine($fields, array_map(fn (string $one): string => Input::text($request, $one), $fields));
+    }
+
+    /** @return array<string, mixed> what is shared out already, and what is not */
+    private function made(Review $review, Stage $stage): array
+    {
+        $progress = Shares::progress($stage);
+
+        return [
+            'shareOuts' => ShareOut::query()
+                ->where('review_id', $review->id)
+                ->where('stage_id', $stage->id)
+                ->with('creator')
+                ->orderByDesc('id')
+                ->get(),
+            'progress' => $progress,
+            'names' => $this->names($review, $progress),
+            'unshared' => Shares::unshared($stage),
+            'lackingOne' => Shares::lackingOne($stage),
+        ];
     }
 
     public function store(Request $request, Review $review, MakeShareOut $make): RedirectResponse
@@ -165,6 +167,13 @@ final class ShareOutController extends Controller
                 'people' => Shares::ofShareOut($back),
             ];
         }
+
+        return $this->handing($request, $review, $stage, $change);
+    }
+
+    /** @return ?array{problem: string, hand: User, to: list<string>, back: null, people: array<string, int>} */
+    private function handing(Request $request, Review $review, Stage $stage, ChangeShares $change): ?array
+    {
         $from = User::query()
             ->whereKey(strtolower(Input::text($request, 'hand')))
             ->whereHas('memberships', fn ($m) => $m->where('review_id', $review->id))

@@ -41,7 +41,16 @@ final class StageController extends Controller
             ],
         ]);
         $purpose = StagePurpose::from($given['purpose']);
-        [$rules, $notice] = match ($purpose) {
+        [$rules, $notice] = self::beginning($purpose);
+        $change->add($this->me($request), $review, trim($given['name']), $purpose, $rules);
+
+        return redirect()->route('stages', $review)->with('notice', $notice);
+    }
+
+    /** @return array{array<string, mixed>, string} the rules that a stage of its kind begins with, and what follows */
+    private static function beginning(StagePurpose $purpose): array
+    {
+        return match ($purpose) {
             // in doubt the abstract is read
             StagePurpose::Titles => [
                 ['unsure_includes' => true, 'reason_required' => false],
@@ -53,15 +62,51 @@ final class StageController extends Controller
             ],
             default => [['work' => 'shares'], 'The stage is there. Share items out to it.'],
         };
-        $change->add($this->me($request), $review, trim($given['name']), $purpose, $rules);
-
-        return redirect()->route('stages', $review)->with('notice', $notice);
     }
 
     /** Says what the change would do, or makes it. */
     public function update(Request $request, Review $review, Stage $stage, ChangeStage $change): RedirectResponse
     {
-        $given = $request->validate([
+        $given = $this->given($request);
+        $rules = $this->rules($request, $review, $stage, $given);
+        if ($given['do'] === 'try') {
+            return redirect()
+                ->to(route('stages', $review)."#stage-{$stage->id}")
+                ->withInput([...$request->except('_token'), 'stage' => $stage->id])
+                ->with('effect', $change->effect($stage, $rules));
+        }
+        $change->change($this->me($request), $stage, $rules, Input::shown($request));
+
+        return redirect()
+            ->to(route('stages', $review)."#stage-{$stage->id}")
+            ->with('notice', 'The rules are changed, and every item is counted by them.');
+    }
+
+    /**
+     * @param  array<string, mixed>  $given
+     * @return array<string, mixed> of Stage
+     */
+    private function rules(Request $request, Review $review, Stage $stage, array $given): array
+    {
+        $rules = [
+            'name' => trim($given['name']),
+            'required_decisions' => (int) $given['required_decisions'],
+            'settled_by' => Settler::from($given['settled_by']),
+            'work' => $given['work'],
+            'criteria' => $this->criteria($review, $given['criteria'] ?? []),
+        ];
+        foreach (['unsure_includes', 'reason_required', 'reasons_must_agree', 'names_hidden'] as $flag) {
+            $rules[$flag] = $request->boolean($flag);
+        }
+        $rules['reason_required'] = $rules['reason_required'] || $stage->purpose === StagePurpose::FullText;
+
+        return $rules;
+    }
+
+    /** @return array<string, mixed> */
+    private function given(Request $request): array
+    {
+        return $request->validate([
             'do' => ['required', 'in:try,change'],
             'name' => ['required', 'string', 'max:80', 'regex:/\S/'],
             'required_decisions' => ['required', 'integer', 'between:1,9'],
@@ -74,28 +119,6 @@ final class StageController extends Controller
             'criteria' => ['nullable', 'array'],
             'criteria.*' => ['nullable', 'integer', 'between:0,200'],
         ]);
-        $rules = [
-            'name' => trim($given['name']),
-            'required_decisions' => (int) $given['required_decisions'],
-            'settled_by' => Settler::from($given['settled_by']),
-            'work' => $given['work'],
-            'criteria' => $this->criteria($review, $given['criteria'] ?? []),
-        ];
-        foreach (['unsure_includes', 'reason_required', 'reasons_must_agree', 'names_hidden'] as $flag) {
-            $rules[$flag] = $request->boolean($flag);
-        }
-        $rules['reason_required'] = $rules['reason_required'] || $stage->purpose === StagePurpose::FullText;
-        if ($given['do'] === 'try') {
-            return redirect()
-                ->to(route('stages', $review)."#stage-{$stage->id}")
-                ->withInput([...$request->except('_token'), 'stage' => $stage->id])
-                ->with('effect', $change->effect($stage, $rules));
-        }
-        $change->change($this->me($request), $stage, $rules, Input::shown($request));
-
-        return redirect()
-            ->to(route('stages', $review)."#stage-{$stage->id}")
-            ->with('notice', 'The rules are changed, and every item is counted by them.');
     }
 
     public function close(Request $request, Review $review, Stage $stage, ChangeStage $change): RedirectResponse

@@ -16,6 +16,7 @@ use Illuminate\Http\Request;
 use WaryHeron\Core\Search\Dialect\BadDialect;
 use WaryHeron\Core\Search\Dialect\Dialect;
 use WaryHeron\Core\Search\Dialect\Dialects;
+use WaryHeron\Core\Search\Strategy\Strategy as Lines;
 use WaryHeron\Core\Search\Strategy\TranslatedLine;
 use WaryHeron\Core\Search\Strategy\Translation;
 
@@ -55,20 +56,24 @@ final class DialectController extends Controller
 
         return response()->json([
             'problems' => [],
-            'lines' => $lines === null
-                    ? []
-                    : array_map(
-                        fn (int $i, TranslatedLine $line): array => [
-                            'number' => $i + 1,
-                            'ours' => $line->line->text,
-                            'text' => $line->text,
-                            'notes' => array_map(fn ($note): string => $note->message(), $line->notes),
-                            'problem' => $line->problem,
-                        ],
-                        array_keys($lines->lines),
-                        (new Translation($dialect, null))->lines($lines),
-                    ),
+            'lines' => $lines === null ? [] : self::translated($dialect, $lines),
         ]);
+    }
+
+    /** @return list<array<string, mixed>> each line of a strategy beside what it becomes */
+    private static function translated(Dialect $dialect, Lines $lines): array
+    {
+        return array_map(
+            fn (int $i, TranslatedLine $line): array => [
+                'number' => $i + 1,
+                'ours' => $line->line->text,
+                'text' => $line->text,
+                'notes' => array_map(fn ($note): string => $note->message(), $line->notes),
+                'problem' => $line->problem,
+            ],
+            array_keys($lines->lines),
+            (new Translation($dialect, null))->lines($lines),
+        );
     }
 
     public function store(Request $request, Review $review, SaveDialect $save): RedirectResponse

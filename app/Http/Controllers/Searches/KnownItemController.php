@@ -17,33 +17,27 @@ use Illuminate\Contracts\View\View;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
+use Illuminate\Pagination\LengthAwarePaginator;
+use WaryHeron\Core\Search\Strategy\Strategy as Lines;
 
 final class KnownItemController extends Controller
 {
     private const PER_PAGE = 15;
 
-    public function show(
-        Request $request,
-        Review $review,
-        Strategy $strategy,
-        KnownItemLook $look,
-        KeepKnownItems $keep,
-        Sources $sources,
-    ): View {
+    public function __construct(
+        private readonly KnownItemLook $look,
+        private readonly KeepKnownItems $keep,
+        private readonly Sources $sources,
+    ) {
+    }
+
+    public function show(Review $review, Strategy $strategy): View
+    {
         $items = $review->knownItems()->orderBy('title')->paginate(self::PER_PAGE);
         $revision = $strategy->shown();
         $lines = $revision->strategy();
-        $keys = array_values(array_filter($strategy->sources, $sources->has(...)));
-        $found = [];
-        $failure = '';
-        foreach ($keys as $source) {
-            try {
-                $found[$source] = $look->all($review, $lines, $items, $source);
-                $this->nameThoseGivenByDoi($review, $items, $found[$source], $source, $look, $keep);
-            } catch (SourceFailed $failed) {
-                $failure = $failed->getMessage();
-            }
-        }
+        $keys = array_values(array_filter($strategy->sources, $this->sources->has(...)));
+        [$found, $failure] = $this->found($review, $lines, $items, $keys);
 
         return view('searches.known', [
             'review' => $review,
@@ -51,10 +45,31 @@ final class KnownItemController extends Controller
             'revision' => $revision->number,
             'items' => $items,
             'found' => $found,
-            'sources' => $sources,
+            'sources' => $this->sources,
             'keys' => $keys,
             'failure' => $failure,
         ]);
+    }
+
+    /**
+     * @param  LengthAwarePaginator<int, KnownItem>  $items
+     * @param  list<string>  $keys  of databases
+     * @return array{array<string, array<string, mixed>>, string} by database and item; and why one could not be asked
+     */
+    private function found(Review $review, Lines $lines, LengthAwarePaginator $items, array $keys): array
+    {
+        $found = [];
+        $failure = '';
+        foreach ($keys as $source) {
+            try {
+                $found[$source] = $this->look->all($review, $lines, $items, $source);
+                $this->nameThoseGivenByDoi($review, $items, $found[$source], $source);
+            } catch (SourceFailed $failed) {
+                $failure = $failed->getMessage();
+            }
+        }
+
+        return [$found, $failure];
     }
 
     /** What would have caught an item that concepts lose, as a part of the page. */
@@ -63,28 +78,21 @@ final class KnownItemController extends Controller
         Strategy $strategy,
         KnownItem $item,
         string $source,
-        KnownItemLook $look,
         LostItemOffers $offers,
-        Sources $sources,
     ): JsonResponse {
-        abort_unless($item->review_id === $review->id && $sources->has($source), 404);
+        abort_unless($item->review_id === $review->id && $this->sources->has($source), 404);
         $lines = $strategy->shown()->strategy();
         $failure = '';
         try {
-            $lost = $look->all($review, $lines, [$item], $source)[$item->id]['lost'];
+            $lost = $this->look->all($review, $lines, [$item], $source)[$item->id]['lost'];
             $found = $offers->of($review, $lines, $item, $source, array_column($lost, 'id'));
         } catch (SourceFailed $failed) {
             [$lost, $found, $failure] = [[], [], $failed->getMessage()];
         }
 
-        return response()->json([
-            'html' => view('searches.known-offers', [
-                'review' => $review,
-                'lost' => $lost,
-                'offers' => $found,
-                'failure' => $failure,
-            ])->render(),
-        ]);
+        $page = view('searches.known-offers', compact('review', 'lost', 'failure') + ['offers' => $found]);
+
+        return response()->json(['html' => $page->render()]);
     }
 
     /**
@@ -96,20 +104,18 @@ final class KnownItemController extends Controller
         iterable $items,
         array $standings,
         string $source,
-        KnownItemLook $look,
-        KeepKnownItems $keep,
     ): void {
         foreach ($items as $item) {
             if ($item->title === $item->doi && $standings[$item->id]['indexed']) {
-                $keep->title($item, $look->record($review, $item, $source)->title ?? '');
+                $this->keep->title($item, $this->look->record($review, $item, $source)->title ?? '');
             }
         }
     }
 
-    public function store(Request $request, Review $review, Strategy $strategy, KeepKnownItems $keep): RedirectResponse
+    public function store(Request $request, Review $review, Strategy $strategy): RedirectResponse
     {
         $given = $request->validate(['items' => ['required', 'string', 'max:500000']]);
-        $kept = $keep->add($this->me($request), $review, $given['items']);
+        $kept = $this->keep->add($this->me($request), $review, $given['items']);
 
         return redirect()
             ->route('strategies.known', [$review, $strategy])

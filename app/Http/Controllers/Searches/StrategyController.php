@@ -9,6 +9,8 @@ use App\Actions\Shared\Refused;
 use App\Http\Controllers\Controller;
 use App\Models\Review;
 use App\Models\Strategy;
+use App\Models\StrategyRevision;
+use App\Models\User;
 use App\Queries\Question\ConceptRow;
 use App\Queries\Question\Concepts;
 use App\Queries\Question\QuestionHelp;
@@ -70,36 +72,16 @@ final class StrategyController extends Controller
 
     public function store(Request $request, Review $review): RedirectResponse
     {
-        $given = $request->validate([
-            'name' => ['required', 'string', 'max:120'],
-            ...$this->sourceRules(),
-            'blocks' => ['array', 'max:12'],
-            'blocks.*.name' => ['nullable', 'string', 'max:200'],
-            'blocks.*.terms' => ['nullable', 'string', 'max:4000'],
-            'text' => ['nullable', 'string', 'max:'.Parser::LONGEST],
-            'dialect' => ['nullable', 'in:heron,cql,ccl'],
-        ]);
+        $given = $this->begun($request);
         $me = $this->me($request);
         try {
             $content = isset($given['text'])
                 ? StrategyImport::lines($given['text'], $given['dialect'] ?? 'heron')
                 : null;
-            $strategy = $this->change->create(
-                $me,
-                $review,
-                $given['name'],
-                array_values(array_unique($given['sources'] ?? [])),
-                [],
-                $content,
-            );
+            $sources = array_values(array_unique($given['sources'] ?? []));
+            $strategy = $this->change->create($me, $review, $given['name'], $sources, [], $content);
             if ($content === null) {
-                $blocks = array_map(
-                    fn (array $block): array => [
-                        'name' => (string) ($block['name'] ?? ''),
-                        'terms' => StrategyImport::synonyms((string) ($block['terms'] ?? '')),
-                    ],
-                    array_values($given['blocks'] ?? []),
-                );
+                $blocks = self::blocks($given['blocks'] ?? []);
                 $this->change->execute($me, $strategy, 1, 'fill', ['blocks' => $blocks]);
             }
         } catch (BadStrategy $problem) {
@@ -109,6 +91,35 @@ final class StrategyController extends Controller
         }
 
         return redirect()->route('strategies.show', [$review, $strategy]);
+    }
+
+    /**
+     * @param  array<array-key, array<string, ?string>>  $given
+     * @return list<array{name: string, terms: list<string>}>
+     */
+    private static function blocks(array $given): array
+    {
+        return array_map(
+            fn (array $block): array => [
+                'name' => (string) ($block['name'] ?? ''),
+                'terms' => StrategyImport::synonyms((string) ($block['terms'] ?? '')),
+            ],
+            array_values($given),
+        );
+    }
+
+    /** @return array<string, mixed> blocks of words, or lines */
+    private function begun(Request $request): array
+    {
+        return $request->validate([
+            'name' => ['required', 'string', 'max:120'],
+            ...$this->sourceRules(),
+            'blocks' => ['array', 'max:12'],
+            'blocks.*.name' => ['nullable', 'string', 'max:200'],
+            'blocks.*.terms' => ['nullable', 'string', 'max:4000'],
+            'text' => ['nullable', 'string', 'max:'.Parser::LONGEST],
+            'dialect' => ['nullable', 'in:heron,cql,ccl'],
+        ]);
     }
 
     public function archive(Request $request, Review $review, Strategy $strategy): RedirectResponse
@@ -162,17 +173,7 @@ final class StrategyController extends Controller
             'with' => ['array'],
         ]);
         try {
-            $revision = match ($given['change']) {
-                'undo' => $this->change->undo($strategy, $given['revision']),
-                'redo' => $this->change->redo($strategy, $given['revision']),
-                default => $this->change->execute(
-                    $this->me($request),
-                    $strategy,
-                    $given['revision'],
-                    $given['change'],
-                    $given['with'] ?? [],
-                ),
-            };
+            $revision = $this->changed($this->me($request), $strategy, $given);
         } catch (BadStrategy $problem) {
             return response()->json(['message' => $problem->getMessage()], 422);
         } catch (Refused $refused) {
@@ -186,6 +187,26 @@ final class StrategyController extends Controller
         }
 
         return response()->json($this->sheet->of($review, $strategy->refresh(), $revision));
+    }
+
+    /**
+     * @param  array<string, mixed>  $given
+     *
+     * @throws BadStrategy|Refused
+     */
+    private function changed(User $me, Strategy $strategy, array $given): StrategyRevision
+    {
+        return match ($given['change']) {
+            'undo' => $this->change->undo($strategy, $given['revision']),
+            'redo' => $this->change->redo($strategy, $given['revision']),
+            default => $this->change->execute(
+                $me,
+                $strategy,
+                $given['revision'],
+                $given['change'],
+                $given['with'] ?? [],
+            ),
+        };
     }
 
     public function numbers(

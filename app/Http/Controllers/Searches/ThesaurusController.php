@@ -19,6 +19,7 @@ use Illuminate\Contracts\View\View;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
+use WaryHeron\Core\Vocabulary\Concept;
 use WaryHeron\Core\Vocabulary\SkosReader;
 
 final class ThesaurusController extends Controller
@@ -80,25 +81,39 @@ final class ThesaurusController extends Controller
         ]);
 
         return response()->json([
+            ...self::described($concept),
+            'paths' => $headings->paths($concept->label),
+            'related' => $headings->relatedTo($concept->label),
+            'counts' => $counts[$concept->label] ?? ['own' => null, 'exploded' => null],
+            'below' => count($branch) - 1,
+            'children' => array_map(fn (\stdClass $row): array => self::below($row, $counts), $children),
+        ]);
+    }
+
+    /** @return array<string, mixed> what the thesaurus says of a heading */
+    private static function described(Concept $concept): array
+    {
+        return [
             'label' => $concept->label,
             'note' => $concept->scopeNote,
             'definition' => $concept->definition,
             'changes' => $concept->changeNotes,
             'names' => $concept->alternatives,
             'qualifiers' => $concept->qualifiers,
-            'paths' => $headings->paths($concept->label),
-            'related' => $headings->relatedTo($concept->label),
-            'counts' => $counts[$concept->label] ?? ['own' => null, 'exploded' => null],
-            'below' => count($branch) - 1,
-            'children' => array_map(
-                fn (\stdClass $row): array => [
-                    'label' => $row->label,
-                    'hasNarrower' => $row->has_narrower,
-                    ...$counts[$row->label] ?? ['own' => null, 'exploded' => null],
-                ],
-                $children,
-            ),
-        ]);
+        ];
+    }
+
+    /**
+     * @param  array<string, array<string, ?int>>  $counts
+     * @return array<string, mixed>
+     */
+    private static function below(\stdClass $row, array $counts): array
+    {
+        return [
+            'label' => $row->label,
+            'hasNarrower' => $row->has_narrower,
+            ...$counts[$row->label] ?? ['own' => null, 'exploded' => null],
+        ];
     }
 
     public function store(Request $request, Review $review, LoadScheme $load): RedirectResponse
@@ -123,42 +138,37 @@ final class ThesaurusController extends Controller
     /** A person says whether a heading there stands for one here. */
     public function rule(Request $request, Review $review, RuleOnHeading $rule): RedirectResponse
     {
+        $given = $this->ruling($request);
+        $headings = $this->headings($review, $given['scheme']);
+        abort_unless($headings->has($given['stands_for']), 422, 'This thesaurus has no such heading.');
+        $label = (string) $headings->labelled($given['stands_for'])?->label;
+        [$me, $called] = [$this->me($request), "“{$given['label']}”"];
+        if ($given['confirmed'] === 'open') {
+            $rule->forget($me, $review, $given['label'], $headings->scheme, $label);
+
+            return back()->with('notice', "Whether {$called} is “{$label}” in {$headings->scheme->title} is open again.");
+        }
+        $isSo = (string) $given['confirmed'] === '1';
+        $rule->execute($me, $review, $given['label'], $headings->scheme, $label, $isSo);
+
+        return back()->with('notice', $isSo
+            ? "{$called} is “{$given['stands_for']}” in {$headings->scheme->title} from now on."
+            : "“{$given['stands_for']}” is no longer offered for {$called}.");
+    }
+
+    /** @return array<string, mixed> */
+    private function ruling(Request $request): array
+    {
         // a button of a form with many names both in one value
         [$confirmed, $standsFor] = [...explode('|', Input::text($request, 'ruling'), 2), ''];
         $request->mergeIfMissing($confirmed === '' ? [] : ['confirmed' => $confirmed, 'stands_for' => $standsFor]);
-        $given = $request->validate([
+
+        return $request->validate([
             'label' => ['required', 'string', 'max:200'],
             'scheme' => ['required', 'string'],
             'stands_for' => ['required', 'string', 'max:200'],
             'confirmed' => ['required', 'in:1,0,open'],
         ]);
-        $headings = $this->headings($review, $given['scheme']);
-        abort_unless($headings->has($given['stands_for']), 422, 'This thesaurus has no such heading.');
-        $given['confirmed'] = (string) $given['confirmed'];
-        $label = (string) $headings->labelled($given['stands_for'])?->label;
-        if ($given['confirmed'] === 'open') {
-            $rule->forget($this->me($request), $review, $given['label'], $headings->scheme, $label);
-
-            return back()->with(
-                'notice',
-                "Whether “{$given['label']}” is “{$label}” in {$headings->scheme->title} is open again.",
-            );
-        }
-        $rule->execute(
-            $this->me($request),
-            $review,
-            $given['label'],
-            $headings->scheme,
-            $label,
-            $given['confirmed'] === '1',
-        );
-
-        return back()->with(
-            'notice',
-            $given['confirmed'] === '1'
-                ? "“{$given['label']}” is “{$given['stands_for']}” in {$headings->scheme->title} from now on."
-                : "“{$given['stands_for']}” is no longer offered for “{$given['label']}”.",
-        );
     }
 
     private function headings(Review $review, string $scheme): Headings

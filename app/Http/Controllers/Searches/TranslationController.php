@@ -80,26 +80,16 @@ final class TranslationController extends Controller
     {
         $head = ['line', 'note', 'our language'];
         foreach ($table['columns'] as $column) {
-            array_push(
-                $head,
-                $column['name'],
-                "{$column['name']}: records",
-                "{$column['name']}: notes",
-                "{$column['name']}: confirmed",
-            );
+            $name = $column['name'];
+            array_push($head, $name, "{$name}: records", "{$name}: notes", "{$name}: confirmed");
         }
         $rows = [$head];
         foreach ($table['rows'] as $row) {
             $cells = [(string) $row['number'], $row['note'], $row['text']];
             foreach ($table['columns'] as $column) {
                 $cell = $row['cells'][$column['key']];
-                array_push(
-                    $cells,
-                    $cell['text'],
-                    (string) ($cell['count'] ?? ''),
-                    implode(' | ', $cell['notes']),
-                    $cell['marked'],
-                );
+                $notes = implode(' | ', $cell['notes']);
+                array_push($cells, $cell['text'], (string) ($cell['count'] ?? ''), $notes, $cell['marked']);
             }
             $rows[] = $cells;
         }

@@ -14,11 +14,17 @@ use App\Sources\Sources;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
+use WaryHeron\Core\Search\Strategy\Strategy as Lines;
 use WaryHeron\Core\Search\Strategy\StrategyComparison;
 
 final class VersionController extends Controller
 {
     private const SECONDS = 3.0;
+
+    private static function lines(Strategy $strategy, int $revision): Lines
+    {
+        return $strategy->revisions()->where('number', $revision)->firstOrFail()->strategy();
+    }
 
     public function show(
         Request $request,
@@ -31,25 +37,16 @@ final class VersionController extends Controller
         $versions = $strategy->versions()->with('freezer')->orderByDesc('number')->get();
         $revisions = $strategy->revisions()->with('maker')->orderByDesc('number')->limit(60)->get();
         $to = (int) ($given['to'] ?? $strategy->head);
-        $from =
-            (int) ($given['from'] ??
-                ($versions->first(fn (StrategyVersion $one): bool => $one->revision !== $to)->revision ?? $to));
-        $before = $strategy->revisions()->where('number', $from)->firstOrFail()->strategy();
-        $after = $strategy->revisions()->where('number', $to)->firstOrFail()->strategy();
+        $earlier = $versions->first(fn (StrategyVersion $one): bool => $one->revision !== $to);
+        $from = (int) ($given['from'] ?? $earlier->revision ?? $to);
+        [$before, $after] = [self::lines($strategy, $from), self::lines($strategy, $to)];
         $keys = array_values(array_filter($strategy->sources, $sources->has(...)));
         $counts = fn ($lines): array => $from === $to
             ? []
             : $numbers->of($review, $lines, $keys, self::SECONDS)['numbers'];
 
         return view('searches.versions', [
-            'review' => $review,
-            'strategy' => $strategy,
-            'versions' => $versions,
-            'revisions' => $revisions,
-            'from' => $from,
-            'to' => $to,
-            'sources' => $sources,
-            'keys' => $keys,
+            ...compact('review', 'strategy', 'versions', 'revisions', 'from', 'to', 'sources', 'keys'),
             'rows' => $from === $to ? [] : StrategyComparison::of($before, $after),
             'before' => $counts($before),
             'after' => $counts($after),

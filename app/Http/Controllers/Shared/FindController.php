@@ -22,29 +22,25 @@ final class FindController extends Controller
         if ($last === null || mb_strlen($words[$last]) < 2) {
             return response()->json(['found' => []]);
         }
-        $query = implode(
-            ' & ',
-            array_map(
-                fn (string $word, int $i): string => "'{$word}':".($i === $last ? '*' : '').'AD',
-                $words,
-                array_keys($words),
-            ),
-        );
+        $asked = array_map(fn (string $word): string => "'{$word}':AD", $words);
+        $asked[$last] = "'{$words[$last]}':*AD"; // it is still being typed
         $found = Publication::query()
             ->where('review_id', $review->id)
             ->whereNull('merged_into')
-            ->whereRaw('words @@ ?::tsquery', [$query])
+            ->whereRaw('words @@ ?::tsquery', [implode(' & ', $asked)])
             ->limit(8)
-            ->get(['id', 'title', 'authors', 'year']);
+            ->get(['id', 'review_id', 'title', 'authors', 'year']);
 
-        return response()->json([
-            'found' => $found->map(
-                fn (Publication $one): array => [
-                    'title' => $one->title,
-                    'about' => $one->called(),
-                    'url' => route('publications.show', [$review, $one->id], false),
-                ],
-            ),
-        ]);
+        return response()->json(['found' => $found->map(self::shown(...))]);
+    }
+
+    /** @return array{title: string, about: string, url: string} */
+    private static function shown(Publication $one): array
+    {
+        return [
+            'title' => $one->title,
+            'about' => $one->called(),
+            'url' => route('publications.show', [$one->review_id, $one->id], false),
+        ];
     }
 }

@@ -10,8 +10,10 @@ use App\Http\Input;
 use App\Models\Task;
 use App\Tasks\TaskState;
 use App\Tasks\Waits;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\Session;
 
 /** The background work of the person signed in, for the rows that show it live. */
@@ -30,39 +32,53 @@ final class TaskController extends Controller
         // asked behind the page: a notice meant for the next page must not be lost to this answer
         Session::reflash();
         $review = Input::text($request, 'review');
-        $mine = fn () => Task::query()
-            ->with('review:id,title')
-            ->where('user_id', $this->me($request)->id)
-            ->whereNull('seen_at')
-            ->when($review !== '', fn ($of) => $of->where('review_id', $review))
-            ->orderByDesc('id');
-        $live = $mine()->whereIn('state', TaskState::underWay())->limit(self::LIVE)->get();
-        $over = $mine()
+        $mine = $this->mine($request, $review);
+        $live = (clone $mine)->whereIn('state', TaskState::underWay())->limit(self::LIVE)->get();
+        /** @var Collection<int, Task> $over */
+        $over = (clone $mine)
             ->whereNotIn('state', TaskState::underWay())
             ->where('updated_at', '>', now()->subHours(self::HOURS))
             ->limit(self::OVER)
             ->get();
 
-        /** @var list<Task> $tasks */
-        $tasks = [...$live, ...$over];
+        $shown = fn (Task $task): array => [
+            ...$this->shown($task),
+            'review' => $review === '' ? $task->review->title : '',
+        ];
 
-        return response()->json([
-            'tasks' => array_map(
-                fn (Task $task): array => [
-                    'id' => $task->id,
-                    'title' => $task->title,
-                    'kind' => $task->kind,
-                    'state' => $task->state,
-                    'done' => $task->done,
-                    'total' => $task->total,
-                    'message' => $task->state === TaskState::Queued && $task->message === '' ? Waits::words($task) : $task->message,
-                    'url' => $task->url,
-                    'left' => $this->secondsLeft($task),
-                    'review' => $review === '' ? $task->review->title : '',
-                ],
-                $tasks,
-            ),
-        ]);
+        return response()->json(['tasks' => [...$live->map($shown), ...$over->map($shown)]]);
+    }
+
+    /** @return Builder<Task> of one review, or of all where none is named */
+    private function mine(Request $request, string $review): Builder
+    {
+        return Task::query()
+            ->with('review:id,title')
+            ->where('user_id', $this->me($request)->id)
+            ->whereNull('seen_at')
+            ->when($review !== '', fn ($of) => $of->where('review_id', $review))
+            ->orderByDesc('id');
+    }
+
+    private function message(Task $task): string
+    {
+        return $task->state === TaskState::Queued && $task->message === '' ? Waits::words($task) : $task->message;
+    }
+
+    /** @return array<string, mixed> */
+    private function shown(Task $task): array
+    {
+        return [
+            'id' => $task->id,
+            'title' => $task->title,
+            'kind' => $task->kind,
+            'state' => $task->state,
+            'done' => $task->done,
+            'total' => $task->total,
+            'message' => $this->message($task),
+            'url' => $task->url,
+            'left' => $this->secondsLeft($task),
+        ];
     }
 
     public function cancel(Request $request, Task $task, CancelTask $cancel): JsonResponse

@@ -39,11 +39,7 @@ final class MapController extends Controller
 
         return view('synthesis.map', [
             'review' => $review,
-            'items' => $items,
-            'rows' => $rows,
-            'columns' => $columns,
-            'fill' => $fill,
-            'map' => $map,
+            ...compact('items', 'rows', 'columns', 'fill', 'map'),
             'layers' => $query->layers(),
             'as' => CellFigure::tryFrom(Input::text($request, 'as')),
             'uncounted' => $query->uncounted($map->studies),
@@ -64,12 +60,7 @@ final class MapController extends Controller
             return TableDownload::make($title, $format, self::tables($map, $query->layers()));
         }
         if ($format === 'html') {
-            $page = view('synthesis.map-file', [
-                'review' => $review,
-                'title' => $title,
-                'rows' => $rows,
-                'columns' => $columns,
-                'map' => $map,
+            $page = view('synthesis.map-file', compact('review', 'title', 'rows', 'columns', 'map'), [
                 'cells' => $query->byCell(),
             ]);
 

@@ -39,18 +39,7 @@ final class SessionController extends Controller
             'email' => ['required', 'string', 'email', 'max:255'],
             'password' => ['required', 'string', 'max:200'],
         ]);
-        $user = User::withAddress($given['email']);
-        // as much work for an address that nobody has, so that the time does not tell who has an account
-        $right = Hash::check(
-            $given['password'],
-            $user === null ? (self::$nobodys ??= Hash::make(Str::random(40))) : $user->password,
-        );
-        if ($user === null || ! $right) {
-            $this->security->write('sign-in failed', ['address' => hash('sha256', mb_strtolower($given['email']))]);
-            throw ValidationException::withMessages([
-                'email' => 'No person with this address and password is known here.',
-            ]);
-        }
+        $user = $this->known($given['email'], $given['password']);
         if (Hash::needsRehash($user->password)) {
             $user->update(['password' => $given['password']]);
         }
@@ -62,6 +51,25 @@ final class SessionController extends Controller
         $this->signIn->as($user, $request, 'password');
 
         return redirect()->intended(route('home'));
+    }
+
+    /** @throws ValidationException */
+    private function known(string $address, string $password): User
+    {
+        $user = User::withAddress($address);
+        // as much work for an address that nobody has, so that the time does not tell who has an account
+        $right = Hash::check(
+            $password,
+            $user === null ? (self::$nobodys ??= Hash::make(Str::random(40))) : $user->password,
+        );
+        if ($user === null || ! $right) {
+            $this->security->write('sign-in failed', ['address' => hash('sha256', mb_strtolower($address))]);
+            throw ValidationException::withMessages([
+                'email' => 'No person with this address and password is known here.',
+            ]);
+        }
+
+        return $user;
     }
 
     public function destroy(Request $request): RedirectResponse

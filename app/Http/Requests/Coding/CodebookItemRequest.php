@@ -57,21 +57,12 @@ final class CodebookItemRequest extends FormRequest
 
     public function entry(): Entry
     {
-        $type = CodeType::from($this->said('type'));
-        $isNumber = $type === CodeType::Number;
-        $code = new Code(
-            $type,
-            $type->hasOptions() ? Outline::read($this->said('options')) : [],
-            $isNumber ? $this->said('unit') : '',
-            $isNumber ? $this->number('minimum') : null,
-            $isNumber ? $this->number('maximum') : null,
-        );
         $answers = self::lines($this->said('when_answers'));
 
         return new Entry(
             $this->said('label'),
             $this->said('label'),
-            $code,
+            $this->code(CodeType::from($this->said('type'))),
             $this->said('guidance'),
             $this->said('examples'),
             self::lines(str_replace([';', ','], "\n", $this->said('synonyms'))),
@@ -80,6 +71,19 @@ final class CodebookItemRequest extends FormRequest
             $this->boolean('required'),
             $this->said('when') === '' || $answers === [] ? null : new AskedWhen($this->said('when'), $answers),
             mb_strtolower($this->said('per')),
+        );
+    }
+
+    private function code(CodeType $type): Code
+    {
+        $isNumber = $type === CodeType::Number;
+
+        return new Code(
+            $type,
+            $type->hasOptions() ? Outline::read($this->said('options')) : [],
+            $isNumber ? $this->said('unit') : '',
+            $isNumber ? $this->number('minimum') : null,
+            $isNumber ? $this->number('maximum') : null,
         );
     }
 

@@ -15,16 +15,7 @@ final class TriedSettings
     public static function of(Request $request, Review $review): MatchSettings
     {
         $kept = $review->matchSettings();
-        $given = $request->validate(
-            [
-                'preset' => ['nullable', 'in:'.implode(',', array_keys(MatchSettings::PRESETS))],
-                'certain' => ['nullable', 'numeric', 'between:-2,60'],
-                'ask' => ['nullable', 'numeric', 'between:-2,60', 'lte:certain'],
-                'emphasis' => ['nullable', 'array'],
-                'emphasis.*' => ['numeric', 'in:0,0.5,1,1.5,2'],
-            ],
-            ['ask.lte' => 'What is joined without asking must be more certain than what people are asked about.'],
-        );
+        $given = self::given($request);
         if (isset($given['preset'])) {
             return MatchSettings::preset($given['preset']);
         }
@@ -40,6 +31,21 @@ final class TriedSettings
             (float) ($given['certain'] ?? $kept->certain),
             (float) ($given['ask'] ?? $kept->ask),
             $emphasis,
+        );
+    }
+
+    /** @return array<string, mixed> */
+    private static function given(Request $request): array
+    {
+        return $request->validate(
+            [
+                'preset' => ['nullable', 'in:'.implode(',', array_keys(MatchSettings::PRESETS))],
+                'certain' => ['nullable', 'numeric', 'between:-2,60'],
+                'ask' => ['nullable', 'numeric', 'between:-2,60', 'lte:certain'],
+                'emphasis' => ['nullable', 'array'],
+                'emphasis.*' => ['numeric', 'in:0,0.5,1,1.5,2'],
+            ],
+            ['ask.lte' => 'What is joined without asking must be more certain than what people are asked about.'],
         );
     }
 }

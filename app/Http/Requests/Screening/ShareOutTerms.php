@@ -27,6 +27,28 @@ final class ShareOutTerms
         $among = fn (string $key, array $allowed): string => in_array(Input::text($request, $key), $allowed, true)
             ? Input::text($request, $key)
             : $allowed[0];
+        [$quotas, $weights] = self::perPerson($request, $review);
+        $percent = str_replace(',', '.', Input::text($request, 'percent'));
+
+        return [
+            'pool' => $among('pool', ['free', 'undecided', 'half']),
+            'sample' => $whole('sample'),
+            'percent' => is_numeric($percent) && $percent > 0 && $percent <= 100 ? (float) $percent : null,
+            'decisions' => min(9, max(1, $whole('decisions') ?? $decisions)),
+            'quotas' => $quotas,
+            'weights' => $weights,
+            'mode' => $among('mode', ['mixed', 'groups', 'everyone']),
+            'seed' => $whole('seed') ?? (new Randomizer())->getInt(1, self::LARGEST_SEED),
+        ];
+    }
+
+    /**
+     * What each takes: so many, so many times what others do (“1.5 x”), or as they come.
+     *
+     * @return array{array<string, ?int>, array<string, float>}
+     */
+    private static function perPerson(Request $request, Review $review): array
+    {
         $people = $review->memberships()->pluck('user_id')->all();
         $quotas = $weights = [];
         foreach ((array) $request->input('people') as $id) {
@@ -42,17 +64,7 @@ final class ShareOutTerms
                 }
             }
         }
-        $percent = str_replace(',', '.', Input::text($request, 'percent'));
 
-        return [
-            'pool' => $among('pool', ['free', 'undecided', 'half']),
-            'sample' => $whole('sample'),
-            'percent' => is_numeric($percent) && $percent > 0 && $percent <= 100 ? (float) $percent : null,
-            'decisions' => min(9, max(1, $whole('decisions') ?? $decisions)),
-            'quotas' => $quotas,
-            'weights' => $weights,
-            'mode' => $among('mode', ['mixed', 'groups', 'everyone']),
-            'seed' => $whole('seed') ?? (new Randomizer())->getInt(1, self::LARGEST_SEED),
-        ];
+        return [$quotas, $weights];
     }
 }

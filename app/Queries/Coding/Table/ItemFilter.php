@@ -82,19 +82,20 @@ final readonly class ItemFilter
                 $this->standing()->where('kind', 'value')->where('from_whole', false)->whereRaw("evidence = '[]'"),
             ),
             '~lead' => $studies->whereExists($this->of('leads')->where('ruling', 'waiting')),
-            '~differs' => $studies
-                ->whereNotExists($this->standing())
-                ->whereExists(
-                    $this->of('answers')
-                        ->where('hand', '<>', '')
-                        ->whereNull('superseded_at')
-                        ->whereRaw("(value IS NOT NULL OR kind <> 'value')")
-                        ->groupBy('part_id')
-                        ->havingRaw('count(DISTINCT (kind, value)) > 1')
-                        ->selectRaw('1'),
-                ),
+            '~differs' => $studies->whereNotExists($this->standing())->whereExists($this->differing()),
             default => $studies->whereExists($this->saying()),
         };
+    }
+
+    private function differing(): Builder
+    {
+        return $this->of('answers')
+            ->where('hand', '<>', '')
+            ->whereNull('superseded_at')
+            ->whereRaw("(value IS NOT NULL OR kind <> 'value')")
+            ->groupBy('part_id')
+            ->havingRaw('count(DISTINCT (kind, value)) > 1')
+            ->selectRaw('1');
     }
 
     private function saying(): Builder

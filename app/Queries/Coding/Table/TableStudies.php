@@ -73,7 +73,25 @@ final readonly class TableStudies
 
     private function ordered(): Builder
     {
-        $studies = $this->narrowed()->select([
+        $studies = $this->withOthers();
+        $way = $this->terms->descending ? 'DESC' : 'ASC';
+        match ($this->terms->sort) {
+            'author' => $studies->orderByRaw("publications.first_author {$way}"),
+            'year' => $studies->orderByRaw("publications.year {$way} NULLS LAST"),
+            'title' => $studies->orderByRaw("publications.sort_title {$way}"),
+            'coded' => $studies->orderByRaw(
+                "(SELECT count(*) FROM standing_answers AS a WHERE a.review_id = publications.review_id
+                    AND a.publication_id = publications.id) {$way}",
+            ),
+            default => $this->byItem($studies, $way),
+        };
+
+        return $studies->orderBy('publications.first_author')->orderBy('publications.year')->orderBy('publications.id');
+    }
+
+    private function withOthers(): Builder
+    {
+        return $this->narrowed()->select([
             'publications.id',
             'publications.title',
             'publications.authors',
@@ -88,19 +106,6 @@ final readonly class TableStudies
                     AND p.study_id = publications.study_id AND p.merged_into IS NULL
             ) END AS others
             SQL);
-        $way = $this->terms->descending ? 'DESC' : 'ASC';
-        match ($this->terms->sort) {
-            'author' => $studies->orderByRaw("publications.first_author {$way}"),
-            'year' => $studies->orderByRaw("publications.year {$way} NULLS LAST"),
-            'title' => $studies->orderByRaw("publications.sort_title {$way}"),
-            'coded' => $studies->orderByRaw(
-                "(SELECT count(*) FROM standing_answers AS a WHERE a.review_id = publications.review_id
-                    AND a.publication_id = publications.id) {$way}",
-            ),
-            default => $this->byItem($studies, $way),
-        };
-
-        return $studies->orderBy('publications.first_author')->orderBy('publications.year')->orderBy('publications.id');
     }
 
     private function byItem(Builder $studies, string $way): void

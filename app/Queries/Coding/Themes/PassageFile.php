@@ -42,30 +42,7 @@ final class PassageFile
         $tree = ThemeTree::of($review);
         $items = [];
         foreach (self::all($review) as $passage) {
-            $source = $passage->evidence['copy'] ?? '';
-            $target = $passage->piece()->toTarget(
-                is_string($source) && $source !== ''
-                    ? route('full-texts.file', [$review, $source])
-                    : route('publications.show', [$review, $passage->publication_id]),
-            );
-            $items[] = [
-                'id' => "urn:wary-heron:passage:{$passage->id}",
-                'type' => 'Annotation',
-                'motivation' => 'classifying',
-                'creator' => ['type' => 'Person', 'name' => $passage->user->name],
-                'created' => $passage->created_at->toIso8601ZuluString(),
-                'body' => [
-                    ...$passage->themes->map(fn (Theme $theme): array => [
-                        'type' => 'TextualBody',
-                        'purpose' => 'tagging',
-                        'value' => $tree->pathOf($theme->id),
-                    ]),
-                    ...$passage->memo === ''
-                        ? []
-                        : [['type' => 'TextualBody', 'purpose' => 'commenting', 'value' => $passage->memo]],
-                ],
-                'target' => $target,
-            ];
+            $items[] = self::annotation($review, $passage, $tree);
         }
         $collection = [
             '@context' => 'http://www.w3.org/ns/anno.jsonld',
@@ -79,6 +56,36 @@ final class PassageFile
             $collection,
             JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR,
         );
+    }
+
+    /** @return array<string, mixed> */
+    private static function annotation(Review $review, Passage $passage, ThemeTree $tree): array
+    {
+        $source = $passage->evidence['copy'] ?? '';
+        $target = $passage->piece()->toTarget(
+            is_string($source) && $source !== ''
+                ? route('full-texts.file', [$review, $source])
+                : route('publications.show', [$review, $passage->publication_id]),
+        );
+
+        return [
+            'id' => "urn:wary-heron:passage:{$passage->id}",
+            'type' => 'Annotation',
+            'motivation' => 'classifying',
+            'creator' => ['type' => 'Person', 'name' => $passage->user->name],
+            'created' => $passage->created_at->toIso8601ZuluString(),
+            'body' => [
+                ...$passage->themes->map(fn (Theme $theme): array => [
+                    'type' => 'TextualBody',
+                    'purpose' => 'tagging',
+                    'value' => $tree->pathOf($theme->id),
+                ]),
+                ...$passage->memo === ''
+                    ? []
+                    : [['type' => 'TextualBody', 'purpose' => 'commenting', 'value' => $passage->memo]],
+            ],
+            'target' => $target,
+        ];
     }
 
     /** @return iterable<Passage> */
