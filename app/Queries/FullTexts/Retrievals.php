@@ -41,23 +41,13 @@ final class Retrievals
     /** Publications whose texts are sought or were given up, with how far each is. */
     public static function sought(Review $review): Builder
     {
-        $included = fn (Builder $q) => $q
-            ->selectRaw('1')
-            ->from('items AS before')
-            ->whereColumn('before.review_id', 'items.review_id')
-            ->whereColumn('before.publication_id', 'items.publication_id')
-            ->where('before.stage_id', $review->firstStage()->id)
-            ->where('before.state', ItemState::Included->value);
 
         return DB::table('items')
             ->join('publications', 'publications.id', '=', 'items.publication_id')
             ->whereColumn('publications.review_id', 'items.review_id')
-            ->leftJoin(
-                'retrievals',
-                fn ($on) => $on
-                    ->on('retrievals.review_id', '=', 'items.review_id')
-                    ->on('retrievals.publication_id', '=', 'items.publication_id'),
-            )
+            ->leftJoin('retrievals', fn ($on) => $on
+                ->on('retrievals.review_id', '=', 'items.review_id')
+                ->on('retrievals.publication_id', '=', 'items.publication_id'))
             ->where('items.review_id', $review->id)
             ->where('items.stage_id', self::stage($review)->id ?? '')
             ->where(
@@ -68,9 +58,21 @@ final class Retrievals
                             ->where('items.state', ItemState::Removed->value)
                             ->where('retrievals.state', RetrievalState::NotRetrievable->value)
                             ->whereNull('publications.removed_at')
-                            ->whereExists($included),
+                            ->whereExists(self::wasIncluded($review)),
                     ),
             );
+    }
+
+    /** Whether the first stage included a publication. */
+    private static function wasIncluded(Review $review): \Closure
+    {
+        return fn (Builder $q) => $q
+            ->selectRaw('1')
+            ->from('items AS before')
+            ->whereColumn('before.review_id', 'items.review_id')
+            ->whereColumn('before.publication_id', 'items.publication_id')
+            ->where('before.stage_id', $review->firstStage()->id)
+            ->where('before.state', ItemState::Included->value);
     }
 
     /** @return array<string, int> how many are in each state */
@@ -108,13 +110,28 @@ final class Retrievals
     public static function found(Review $review, array $kept): Builder
     {
         $sought = self::sought($review);
-        ['state' => $state, 'only' => $only, 'words' => $words, 'reason' => $reason] = $kept + [
-            'state' => '',
-            'only' => '',
-            'words' => '',
-            'reason' => '',
-        ];
+        $kept += ['state' => '', 'only' => '', 'words' => '', 'reason' => ''];
+        ['state' => $state, 'only' => $only, 'words' => $words, 'reason' => $reason] = $kept;
+        self::narrowTo($sought, $only);
         $sought->when($reason !== '', fn (Builder $one) => $one->where('retrievals.reason', $reason));
+        foreach (preg_split('/\s+/u', $words, 12, PREG_SPLIT_NO_EMPTY) ?: [] as $word) {
+            $like = '%'.addcslashes($word, '%_\\').'%';
+            $sought->where(
+                fn (Builder $any) => $any
+                    ->where('publications.title', 'ilike', $like)
+                    ->orWhere('publications.authors', 'ilike', $like)
+                    ->orWhere('publications.doi', 'ilike', $like),
+            );
+        }
+
+        return RetrievalState::tryFrom($state) === null
+            ? $sought
+            : $sought->whereRaw("coalesce(retrievals.state, 'sought') = ?", [$state]);
+    }
+
+    /** To those with a copy, on paper only, refused by the locker, without a DOI or judged. */
+    private static function narrowTo(Builder $sought, string $only): void
+    {
         $copies = fn (Builder $q) => $q
             ->selectRaw('1')
             ->from('full_texts')
@@ -129,19 +146,6 @@ final class Retrievals
             'judged' => $sought->whereIn('items.state', [ItemState::Included->value, ItemState::Excluded->value]),
             default => null,
         };
-        foreach (preg_split('/\s+/u', $words, 12, PREG_SPLIT_NO_EMPTY) ?: [] as $word) {
-            $like = '%'.addcslashes($word, '%_\\').'%';
-            $sought->where(
-                fn (Builder $any) => $any
-                    ->where('publications.title', 'ilike', $like)
-                    ->orWhere('publications.authors', 'ilike', $like)
-                    ->orWhere('publications.doi', 'ilike', $like),
-            );
-        }
-
-        return RetrievalState::tryFrom($state) === null
-            ? $sought
-            : $sought->whereRaw("coalesce(retrievals.state, 'sought') = ?", [$state]);
     }
 
     private static function inOrder(Builder $narrowed): Builder
@@ -188,61 +192,50 @@ final class Retrievals
             ->leftJoin('studies', 'studies.id', '=', 'publications.study_id')
             ->offset(($page - 1) * self::PER_PAGE)
             ->limit(self::PER_PAGE)
-            ->get([
-                'publications.id',
-                'publications.title',
-                'publications.authors',
-                'publications.journal',
-                'publications.year',
-                'publications.place',
-                'publications.doi',
-                'items.id AS item',
-                'items.state AS judged',
-                'items.created_at',
-                'retrievals.state',
-                'retrievals.reason',
-                'retrievals.dated',
-                'retrievals.locker_answer',
-                'users.name AS by',
-                'studies.name AS study',
-            ]);
+            ->select(['publications.id', 'title', 'authors', 'journal', 'publications.year', 'place', 'doi'])
+            ->addSelect(['items.id AS item', 'items.state AS judged', 'items.created_at'])
+            ->addSelect(['retrievals.state', 'retrievals.reason', 'retrievals.dated', 'retrievals.locker_answer'])
+            ->addSelect(['users.name AS by', 'studies.name AS study'])
+            ->get();
         $copies = self::copies($review, array_values($rows->pluck('id')->all()));
 
-        return array_values(
-            $rows
-                ->map(
-                    fn (stdClass $row): array => [
-                        'id' => $row->id,
-                        'title' => $row->title,
-                        'meta' => implode(
-                            ' · ',
-                            array_filter([
-                                implode(', ', array_slice(explode('; ', $row->authors), 0, 3)).
-                                (substr_count($row->authors, ';') > 2 ? ' and others' : ''),
-                                $row->journal,
-                                (string) $row->year,
-                                $row->place,
-                            ]),
-                        ),
-                        'doi' => $row->doi,
-                        'state' => $row->state ?? RetrievalState::Sought->value,
-                        'stateWords' => RetrievalState::from($row->state ?? RetrievalState::Sought->value)->label(),
-                        'dated' => Carbon::parse($row->dated ?? $row->created_at)->format('Y-m-d'),
-                        'datedWords' => Carbon::parse($row->dated ?? $row->created_at)->format('j M Y'),
-                        'reason' => $row->reason ?? '',
-                        'by' => $row->by ?? '',
-                        'locker' => $row->locker_answer ?? '',
-                        'study' => $row->study ?? '',
-                        'judged' => in_array($row->judged, ['included', 'excluded', 'disagreement'], true)
-                            ? $row->judged
-                            : 'none',
-                        'copies' => $copies[$row->id] ?? [],
-                        'publication' => route('publications.show', [$review, $row->id], false),
-                        'read' => route('desk.show', [$review, $row->item], false),
-                    ],
-                )
-                ->all(),
-        );
+        return array_values($rows->map(fn (stdClass $row): array => [
+            ...self::row($row),
+            'copies' => $copies[$row->id] ?? [],
+            'publication' => route('publications.show', [$review, $row->id], false),
+            'read' => route('desk.show', [$review, $row->item], false),
+        ])->all());
+    }
+
+    /** @return array<string, mixed> as the list shows it */
+    private static function row(stdClass $row): array
+    {
+        $state = RetrievalState::from($row->state ?? RetrievalState::Sought->value);
+        $dated = Carbon::parse($row->dated ?? $row->created_at);
+
+        return [
+            'id' => $row->id,
+            'title' => $row->title,
+            'meta' => self::meta($row),
+            'doi' => $row->doi,
+            'state' => $state->value,
+            'stateWords' => $state->label(),
+            'dated' => $dated->format('Y-m-d'),
+            'datedWords' => $dated->format('j M Y'),
+            'reason' => $row->reason ?? '',
+            'by' => $row->by ?? '',
+            'locker' => $row->locker_answer ?? '',
+            'study' => $row->study ?? '',
+            'judged' => in_array($row->judged, ['included', 'excluded', 'disagreement'], true) ? $row->judged : 'none',
+        ];
+    }
+
+    private static function meta(stdClass $row): string
+    {
+        $authors = explode('; ', $row->authors);
+        $shown = implode(', ', array_slice($authors, 0, 3)).(count($authors) > 3 ? ' and others' : '');
+
+        return implode(' · ', array_filter([$shown, $row->journal, (string) $row->year, $row->place]));
     }
 
     /**
@@ -264,25 +257,32 @@ final class Retrievals
             [$review->id, ($in = '{'.implode(',', $publications).'}'), $in],
         );
         foreach ($rows as $row) {
-            $how = match ($row->matched_by) {
-                'doi' => 'matched by its DOI',
-                'title' => 'matched by its title',
-                default => 'assigned by hand',
-            };
-            $copies[$row->publication][] = [
-                'id' => $row->id,
-                'name' => $row->name,
-                'pages' => $row->pages,
-                'url' => route('full-texts.file', [$review, $row->id], false),
-                'better' => $row->replaced_by,
-                'evidence' => route('full-texts.evidence', [$review, $row->id], false),
-                'about' => ($row->origin === 'locker' ? 'from the full-text locker' : $how).
-                    ', '.
-                    Carbon::parse($row->created_at)->format('j M Y'),
-            ];
+            $copies[$row->publication][] = self::copy($review, $row);
         }
 
         return $copies;
+    }
+
+    /** @return array{id: string, name: string, pages: ?int, url: string, better: ?string, evidence: string, about: string} */
+    private static function copy(Review $review, stdClass $row): array
+    {
+        $how = match ($row->matched_by) {
+            'doi' => 'matched by its DOI',
+            'title' => 'matched by its title',
+            default => 'assigned by hand',
+        };
+
+        return [
+            'id' => $row->id,
+            'name' => $row->name,
+            'pages' => $row->pages,
+            'url' => route('full-texts.file', [$review, $row->id], false),
+            'better' => $row->replaced_by,
+            'evidence' => route('full-texts.evidence', [$review, $row->id], false),
+            'about' => ($row->origin === 'locker' ? 'from the full-text locker' : $how).
+                ', '.
+                Carbon::parse($row->created_at)->format('j M Y'),
+        ];
     }
 
     /**

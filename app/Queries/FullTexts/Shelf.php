@@ -32,12 +32,7 @@ final class Shelf
             ->whereNull('full_texts.taken_out_at')
             ->whereNull('full_texts.replaced_by')
             ->whereIn('full_texts.state', ['read', 'scan'])
-            ->whereNotExists(fn (Builder $here) => $here
-                ->selectRaw('1')
-                ->from('full_texts AS here')
-                ->whereColumn('here.review_id', 'items.review_id')
-                ->whereColumn('here.publication_id', 'items.publication_id')
-                ->whereNull('here.taken_out_at'))
+            ->whereNotExists(self::here(...))
             ->orderBy('full_texts.id')
             ->limit(self::MOST)
             ->get(['publications.id AS publication', 'full_texts.id AS copy'])
@@ -45,6 +40,17 @@ final class Shelf
             ->all();
 
         return array_map(strval(...), $copies);
+    }
+
+    /** A copy that the review has already. */
+    private static function here(Builder $here): void
+    {
+        $here
+            ->selectRaw('1')
+            ->from('full_texts AS here')
+            ->whereColumn('here.review_id', 'items.review_id')
+            ->whereColumn('here.publication_id', 'items.publication_id')
+            ->whereNull('here.taken_out_at');
     }
 
     /** The same DOI, or where one has none, the same title and year. */

@@ -55,16 +55,9 @@ final class Studies
                 ->orderBy('publications.first_author')
                 ->orderBy('publications.year')
                 ->orderBy('publications.id')
-                ->get([
-                    'publications.id',
-                    'publications.title',
-                    'publications.authors',
-                    'publications.first_author',
-                    'publications.year',
-                    'publications.journal',
-                    'publications.study_id',
-                    'studies.name',
-                ]) as $report
+                ->select(['publications.id', 'title', 'authors', 'first_author', 'publications.year', 'journal'])
+                ->addSelect(['publications.study_id', 'studies.name'])
+                ->get() as $report
         ) {
             $key = $report->study_id ?? $report->id;
             $studies[$key] ??= ['id' => $report->study_id, 'name' => $report->name ?? '', 'reports' => []];
@@ -83,37 +76,13 @@ final class Studies
     {
         $rows = self::reports($review)
             ->limit(2000)
-            ->get([
-                'publications.id',
-                'publications.title',
-                'publications.authors',
-                'publications.year',
-                'publications.abstract',
-                'publications.study_id',
-            ])
+            ->select(['publications.id', 'title', 'authors', 'publications.year', 'abstract', 'publications.study_id'])
+            ->get()
             ->keyBy('id');
-        $leads = SameStudy::leads(
-            array_values(
-                $rows
-                    ->map(
-                        fn (stdClass $row): ReportOfStudy => new ReportOfStudy(
-                            $row->id,
-                            $row->title,
-                            array_values(array_filter(explode('; ', $row->authors))),
-                            (int) $row->year,
-                            $row->abstract,
-                        ),
-                    )
-                    ->all(),
-            ),
-        );
-
+        $leads = SameStudy::leads(array_values($rows->map(self::report(...))->all()));
         $told = [];
         foreach ($leads as $lead) {
-            [$one, $other] = [
-                $rows[$lead['reports'][0]] ?? new stdClass(),
-                $rows[$lead['reports'][1]] ?? new stdClass(),
-            ];
+            [$one, $other] = array_map(fn (string $id): stdClass => $rows[$id] ?? new stdClass(), $lead['reports']);
             $studies = [$one->study_id ?? $one->id, $other->study_id ?? $other->id];
             sort($studies);
             // what is linked already is no lead, and of two studies the firmest one says enough
@@ -127,5 +96,12 @@ final class Studies
         }
 
         return array_values($told);
+    }
+
+    private static function report(stdClass $row): ReportOfStudy
+    {
+        $authors = array_values(array_filter(explode('; ', $row->authors)));
+
+        return new ReportOfStudy($row->id, $row->title, $authors, (int) $row->year, $row->abstract);
     }
 }

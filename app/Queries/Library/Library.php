@@ -60,9 +60,53 @@ final readonly class Library
         ?string $cursor,
     ): self {
         $sort = isset(self::SORTS[$sort]) ? $sort : 'added';
-        $query = $filters->all();
         $tallies = Tallies::of($review);
         $total = $tallies->all() + ($filters->isOfRemoved() ? $tallies->in(ItemState::Removed) : 0);
+        [$query, $steps] = self::narrowed($review, $filters, $tallies);
+        $at = self::decoded($cursor, $sort);
+        $backwards = $at !== null && $at['back'];
+        $left = $steps === [] ? $total : $steps[count($steps) - 1]['count'];
+        $found = array_column($steps, 'count', 'key')['q'] ?? $total;
+        $query = $found * self::DENSE <= $total ? self::gathered($review, $query) : $query;
+        $rows = self::inOrder(
+            $filters->line->query !== null && $left * self::DENSE > $total,
+            fn (): array => self::rows($review, $query, $sort, $descending !== $backwards, $at),
+        );
+        $more = count($rows) > self::PER_PAGE;
+        $rows = array_slice($rows, 0, self::PER_PAGE);
+        $rows = $backwards ? array_reverse($rows) : $rows;
+        $first = match (true) {
+            $at === null => 1,
+            $backwards => max(1, $at['first'] - count($rows)),
+            default => $at['first'],
+        };
+        $hasNext = ($backwards || $more) && $rows !== [];
+        $hasPrevious = ($backwards ? $more : $at !== null) && $rows !== [];
+
+        return new self(
+            $rows,
+            $total,
+            $steps,
+            $rows === [] ? 0 : $first,
+            $hasNext ? self::encoded($rows[count($rows) - 1], false, $first + count($rows)) : null,
+            $hasPrevious ? self::encoded($rows[0], true, $first) : null,
+            $sort,
+            $descending,
+        );
+    }
+
+    /** The query finds few: they are gathered by the indexes of words first, and not looked for in the list's order. */
+    private static function gathered(Review $review, Builder $query): Builder
+    {
+        return DB::table('publications')
+            ->where('publications.review_id', $review->id)
+            ->whereIn('publications.id', (clone $query)->select('publications.id')->offset(0));
+    }
+
+    /** @return array{Builder, list<array{key: string, words: string, count: int}>} by each filter after the other, and what each leaves */
+    private static function narrowed(Review $review, LibraryFilters $filters, Tallies $tallies): array
+    {
+        $query = $filters->all();
         $steps = [];
         // a count holds until the review changes
         $state = ! $filters->isAny() ? '' : ReviewStamp::of($review, $tallies);
@@ -79,44 +123,8 @@ final readonly class Library
                 ),
             ];
         }
-        $at = self::decoded($cursor, $sort);
-        $backwards = $at !== null && $at['back'];
-        $left = $steps === [] ? $total : $steps[count($steps) - 1]['count'];
-        $dense = $left * self::DENSE > $total;
-        $found = array_column($steps, 'count', 'key')['q'] ?? $total;
-        if ($found * self::DENSE <= $total) {
-            // the query finds few: they are gathered by the indexes of words first, and not looked for in the order of
-            // the list
-            $query = DB::table('publications')
-                ->where('publications.review_id', $review->id)
-                ->whereIn('publications.id', (clone $query)->select('publications.id')->offset(0));
-        }
-        $rows = self::inOrder(
-            $filters->line->query !== null && $dense,
-            fn (): array => self::rows($review, $query, $sort, $descending !== $backwards, $at),
-        );
-        $more = count($rows) > self::PER_PAGE;
-        $rows = array_slice($rows, 0, self::PER_PAGE);
-        $first = match (true) {
-            $at === null => 1,
-            $backwards => max(1, $at['first'] - count($rows)),
-            default => $at['first'],
-        };
-        $rows = $backwards ? array_reverse($rows) : $rows;
-        $last = $rows === [] ? null : $rows[count($rows) - 1];
-        $hasNext = $backwards || $more;
-        $hasPrevious = $backwards ? $more : $at !== null;
 
-        return new self(
-            $rows,
-            $total,
-            $steps,
-            $rows === [] ? 0 : $first,
-            $hasNext && $last !== null ? self::encoded($last, false, $first + count($rows)) : null,
-            $hasPrevious && $rows !== [] ? self::encoded($rows[0], true, $first) : null,
-            $sort,
-            $descending,
-        );
+        return [$query, $steps];
     }
 
     /**
@@ -152,20 +160,9 @@ final readonly class Library
         $by = self::SORTS[$sort];
         $way = $descending ? 'desc' : 'asc';
         $query = (clone $query)
-            ->select(
-                'publications.id',
-                'publications.review_id',
-                'title',
-                'authors',
-                'publications.year',
-                'journal',
-                'place',
-                'doi',
-                'records_count',
-                'publications.type',
-                'publications.language',
-                'publications.removed_for',
-            )
+            ->select(['publications.id', 'publications.review_id', 'title', 'authors', 'publications.year', 'journal'])
+            ->addSelect(['place', 'doi', 'records_count', 'publications.type', 'publications.language'])
+            ->addSelect('publications.removed_for')
             ->selectRaw("{$by} AS sorted_by, (publications.abstract = '') AS lacks_abstract");
         if ($at !== null) {
             $sort === 'added'
@@ -180,32 +177,35 @@ final readonly class Library
         }
         $page = $query->orderBy('publications.id', $way)->limit(self::PER_PAGE + 1);
 
-        // how far it has come is looked up for the page's rows only
-        $rows = array_values(
-            DB::query()
-                ->fromSub($page, 'page')
-                ->leftJoinLateral(
-                    DB::table('items')
-                        ->join('stages', 'stages.id', '=', 'items.stage_id')
-                        ->whereColumn('items.review_id', 'page.review_id')
-                        ->whereColumn('items.publication_id', 'page.id')
-                        ->whereIn('stages.purpose', [StagePurpose::TitleAbstract->value, StagePurpose::FullText->value])
-                        ->orderByDesc('stages.position')
-                        ->limit(1)
-                        ->select('items.state', 'items.settled'),
-                    'standing',
-                )
-                ->orderByRaw('page.sorted_by '.$way)
-                ->orderBy('page.id', $way)
-                ->get(['page.*', 'standing.state', 'standing.settled'])
-                ->all(),
-        );
+        $rows = array_values(self::withStanding($page)
+            ->orderByRaw('page.sorted_by '.$way)
+            ->orderBy('page.id', $way)
+            ->get(['page.*', 'standing.state', 'standing.settled'])
+            ->all());
         $tags = Tags::of($review, array_column($rows, 'id'));
         foreach ($rows as $row) {
             $row->tags = $tags[$row->id] ?? [];
         }
 
         return $rows;
+    }
+
+    /** How far each has come; looked up for the rows of a page only. */
+    private static function withStanding(Builder $page): Builder
+    {
+        return DB::query()
+            ->fromSub($page, 'page')
+            ->leftJoinLateral(
+                DB::table('items')
+                    ->join('stages', 'stages.id', '=', 'items.stage_id')
+                    ->whereColumn('items.review_id', 'page.review_id')
+                    ->whereColumn('items.publication_id', 'page.id')
+                    ->whereIn('stages.purpose', [StagePurpose::TitleAbstract->value, StagePurpose::FullText->value])
+                    ->orderByDesc('stages.position')
+                    ->limit(1)
+                    ->select('items.state', 'items.settled'),
+                'standing',
+            );
     }
 
     private static function encoded(stdClass $row, bool $back, int $first): string

@@ -45,6 +45,19 @@ final readonly class RecipeFacts
         foreach (Tags::of($review, $ids) as $id => $tags) {
             $facts[$id]['tags'] = implode('; ', $tags);
         }
+        self::addStanding($facts, $review, $ids);
+        self::addDelivered($facts, $review, $ids);
+        self::addAnswers($facts, $review, $ids);
+
+        return $facts;
+    }
+
+    /**
+     * @param  array<array<string, string>>  $facts  by publication
+     * @param  list<string>  $ids
+     */
+    private static function addStanding(array &$facts, Review $review, array $ids): void
+    {
         $items = DB::table('items')
             ->join('stages', 'stages.id', '=', 'items.stage_id')
             ->leftJoin('criteria', 'criteria.id', '=', 'items.criterion_id')
@@ -63,6 +76,14 @@ final readonly class RecipeFacts
             $facts[$item->publication_id]['status'] = "{$words} at “{$item->name}”";
             $facts[$item->publication_id]['reason'] = (string) $item->reason;
         }
+    }
+
+    /**
+     * @param  array<array<string, string>>  $facts  by publication
+     * @param  list<string>  $ids
+     */
+    private static function addDelivered(array &$facts, Review $review, array $ids): void
+    {
         $first = DB::table('records')
             ->where('review_id', $review->id)
             ->whereIn('publication_id', $ids)
@@ -72,6 +93,14 @@ final readonly class RecipeFacts
         foreach ($first as $row) {
             $facts[$row->publication_id]['delivered'] = CarbonImmutable::parse($row->first)->format('Y-m-d');
         }
+    }
+
+    /**
+     * @param  array<array<string, string>>  $facts  by publication
+     * @param  list<string>  $ids
+     */
+    private static function addAnswers(array &$facts, Review $review, array $ids): void
+    {
         $answers = DB::table('standing_answers AS answers')
             ->join('codes', 'codes.id', '=', 'answers.code_id')
             ->where('answers.review_id', $review->id)
@@ -80,8 +109,6 @@ final readonly class RecipeFacts
         foreach ($answers as $answer) {
             $facts[$answer->publication_id]["answer:{$answer->label}"] = self::answer($answer->kind, $answer->value);
         }
-
-        return $facts;
     }
 
     private static function answer(string $kind, ?string $json): string

@@ -53,13 +53,7 @@ final class ShownValues
         foreach (self::LABELS as $field => $label) {
             $chosen = $publication->chosen[$field] ?? null;
             $value = self::value($shown, $field);
-            $others = [];
-            foreach ($references as $i => $reference) {
-                $its = self::value($reference, $field);
-                if ($its !== '' && $its !== $value) {
-                    $others[$its] ??= ['value' => $its, 'source' => $sources[$i]];
-                }
-            }
+            $others = self::others($field, $value, $references, $sources);
             if ($value === '' && $others === [] && $chosen === null && in_array($field, self::OF_BOOKS, true)) {
                 continue;
             }
@@ -69,16 +63,36 @@ final class ShownValues
                 'rule' => count($references) > 1 ? KeptValues::RULES[$field] : '',
                 'value' => $value,
                 'chosen' => $chosen !== null,
-                'others' => array_values($others),
-                'from' => $chosen !== null
-                        ? "chosen by {$chosen['by']}, ".substr($chosen['at'], 0, 10)
-                        : ($value === ''
-                            ? ''
-                            : $sources[$kept->from[$field]]),
+                'others' => $others,
+                'from' => match (true) {
+                    $chosen !== null => "chosen by {$chosen['by']}, ".substr($chosen['at'], 0, 10),
+                    $value === '' => '',
+                    default => $sources[$kept->from[$field]],
+                },
             ];
         }
 
         return $rows;
+    }
+
+    /**
+     * What records say otherwise, and where each first came from.
+     *
+     * @param  list<Reference>  $references
+     * @param  list<string>  $sources  of the same records
+     * @return list<array{value: string, source: string}>
+     */
+    private static function others(string $field, string $value, array $references, array $sources): array
+    {
+        $others = [];
+        foreach ($references as $i => $reference) {
+            $its = self::value($reference, $field);
+            if ($its !== '' && $its !== $value) {
+                $others[$its] ??= ['value' => $its, 'source' => $sources[$i]];
+            }
+        }
+
+        return array_values($others);
     }
 
     private static function value(Reference $r, string $field): string

@@ -30,25 +30,7 @@ final class TeamFields
                     ->select('publication_id'),
             ),
             Field::Note->value => fn (string $compared, array $values): SqlCondition => self::within(
-                self::decisions($review, $user)
-                    ->where('decisions.note', '<>', '')
-                    ->whereRaw("words_of(decisions.note) {$compared}", $values)
-                    ->union(
-                        self::publications(
-                            self::opened('settlements', $review)
-                                ->whereNull('settlements.superseded_at')
-                                ->where('settlements.note', '<>', '')
-                                ->whereRaw("words_of(settlements.note) {$compared}", $values),
-                        ),
-                    )
-                    ->union(
-                        self::publications(
-                            self::opened('talk_messages', $review)->whereRaw(
-                                "words_of(talk_messages.body) {$compared}",
-                                $values,
-                            ),
-                        ),
-                    ),
+                self::notes($review, $user, $compared, $values),
             ),
             Field::FullText->value => fn (string $compared, array $values): SqlCondition => self::within(
                 DB::table('paper_pages')
@@ -63,6 +45,26 @@ final class TeamFields
                 self::decisions($review, $user)->whereRaw("decisions.verdict {$compared}", $values),
             ),
         ];
+    }
+
+    /**
+     * Decisions' notes, those of settlements, and Talk.
+     *
+     * @param  array<mixed>  $values
+     */
+    private static function notes(Review $review, User $user, string $compared, array $values): Builder
+    {
+        $settlements = self::opened('settlements', $review)
+            ->whereNull('settlements.superseded_at')
+            ->where('settlements.note', '<>', '')
+            ->whereRaw("words_of(settlements.note) {$compared}", $values);
+        $talk = self::opened('talk_messages', $review)->whereRaw("words_of(talk_messages.body) {$compared}", $values);
+
+        return self::decisions($review, $user)
+            ->where('decisions.note', '<>', '')
+            ->whereRaw("words_of(decisions.note) {$compared}", $values)
+            ->union(self::publications($settlements))
+            ->union(self::publications($talk));
     }
 
     private static function decisions(Review $review, User $user): Builder

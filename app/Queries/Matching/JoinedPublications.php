@@ -6,6 +6,7 @@ namespace App\Queries\Matching;
 
 use App\Models\Review;
 use App\Queries\Report\FlowQuery;
+use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 
@@ -34,7 +35,35 @@ final readonly class JoinedPublications
                 'count(*) FILTER (WHERE matching_id IS NOT NULL) AS machine, count(*) FILTER (WHERE matching_id IS NULL) AS people',
             )
             ->first();
-        $rows = (clone $joins)
+        [$machine, $people] = [(int) ($counts->machine ?? 0), (int) ($counts->people ?? 0)];
+        $rows = self::rows($joins, $page, $sample);
+        $gone = DB::table('records')
+            ->where('review_id', $review->id)
+            ->whereIn('id', $rows->map(self::first(...))->all())
+            ->selectRaw("id, reference->>'title' AS title")
+            ->pluck('title', 'id');
+        $rows->each(fn (\stdClass $row) => ($row->other = $gone[self::first($row)] ?? ''));
+
+        return new self(
+            $rows,
+            $machine,
+            $people,
+            $page,
+            $sample,
+            (clone $joins)->whereNotNull('matching_id')->orderByDesc('id')->value('matching_id'),
+            self::cameAsDuplicates($review, $machine + $people),
+        );
+    }
+
+    private static function first(\stdClass $join): string
+    {
+        return json_decode($join->records, true)[0] ?? '';
+    }
+
+    /** @return Collection<int, \stdClass> the latest, or some at random of those that the machine made */
+    private static function rows(Builder $joins, int $page, bool $sample): Collection
+    {
+        return (clone $joins)
             ->join('publications', 'publications.id', '=', 'joins.kept')
             ->whereColumn('publications.review_id', 'joins.review_id')
             ->leftJoin('users', 'users.id', '=', 'joins.user_id')
@@ -46,34 +75,9 @@ final readonly class JoinedPublications
                     ->limit(self::PER_PAGE)
                     ->offset(self::PER_PAGE * ($page - 1)),
             )
-            ->get([
-                'joins.id',
-                'joins.created_at',
-                'joins.records',
-                'joins.matching_id',
-                'joins.folded',
-                'users.name',
-                'publications.id AS publication_id',
-                'publications.title',
-                'publications.year',
-                'publications.records_count',
-            ]);
-        $gone = DB::table('records')
-            ->where('review_id', $review->id)
-            ->whereIn('id', $rows->map(fn (\stdClass $row): string => json_decode($row->records, true)[0] ?? '')->all())
-            ->selectRaw("id, reference->>'title' AS title")
-            ->pluck('title', 'id');
-        $rows->each(fn (\stdClass $row) => ($row->other = $gone[json_decode($row->records, true)[0] ?? ''] ?? ''));
-
-        return new self(
-            $rows,
-            (int) ($counts->machine ?? 0),
-            (int) ($counts->people ?? 0),
-            $page,
-            $sample,
-            (clone $joins)->whereNotNull('matching_id')->orderByDesc('id')->value('matching_id'),
-            self::cameAsDuplicates($review, (int) ($counts->machine ?? 0) + (int) ($counts->people ?? 0)),
-        );
+            ->select(['joins.id', 'joins.created_at', 'joins.records', 'joins.matching_id', 'joins.folded', 'users.name'])
+            ->addSelect(['publications.id AS publication_id', 'title', 'year', 'records_count'])
+            ->get();
     }
 
     /**

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Queries\Matching;
 
 use App\Models\Review;
+use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use WaryHeron\Core\Bibliography\Reference;
 use WaryHeron\Core\Matching\Fingerprint;
@@ -32,16 +33,7 @@ final readonly class MatchInput
         $first = [];
         $after = '';
         do {
-            $rows = DB::table('records')
-                ->join('publications', 'publications.id', '=', 'records.publication_id')
-                ->whereColumn('publications.review_id', 'records.review_id')
-                ->where('records.review_id', $review->id)
-                ->whereNull('withdrawn_at')
-                ->whereNull('publications.removed_at')
-                ->where('records.id', '>', $after)
-                ->orderBy('records.id')
-                ->limit(2000)
-                ->get(['records.id', 'publication_id', 'reference']);
+            $rows = self::records($review, $after);
             foreach ($rows as $row) {
                 $prints[] = $fingerprints->of(Reference::fromArray(json_decode($row->reference, true)), $row->id);
                 if (isset($first[$row->publication_id])) {
@@ -54,6 +46,21 @@ final readonly class MatchInput
         } while (count($rows) === 2000);
 
         return new self($prints, $same, self::ruledDifferent($review->id));
+    }
+
+    /** @return Collection<int, \stdClass> the next ones of those that count */
+    private static function records(Review $review, string $after): Collection
+    {
+        return DB::table('records')
+            ->join('publications', 'publications.id', '=', 'records.publication_id')
+            ->whereColumn('publications.review_id', 'records.review_id')
+            ->where('records.review_id', $review->id)
+            ->whereNull('withdrawn_at')
+            ->whereNull('publications.removed_at')
+            ->where('records.id', '>', $after)
+            ->orderBy('records.id')
+            ->limit(2000)
+            ->get(['records.id', 'publication_id', 'reference']);
     }
 
     /** @return list<array{string, string}> */

@@ -69,25 +69,17 @@ final readonly class PairingQueue
             ->exists();
 
         return OpenPairs::of($matching)
-            ->leftJoin(
-                'rulings',
-                fn ($join) => $join
-                    ->on('rulings.review_id', '=', 'match_pairs.review_id')
-                    ->on('rulings.record_a', '=', 'match_pairs.record_a')
-                    ->on('rulings.record_b', '=', 'match_pairs.record_b')
-                    ->whereNull('rulings.superseded_at'),
-            )
+            ->leftJoin('rulings', fn ($join) => $join
+                ->on('rulings.review_id', '=', 'match_pairs.review_id')
+                ->on('rulings.record_a', '=', 'match_pairs.record_a')
+                ->on('rulings.record_b', '=', 'match_pairs.record_b')
+                ->whereNull('rulings.superseded_at'))
             ->where('score', '>=', $settings->ask)
             ->where('verdict', '<>', MatchVerdict::Apart->value)
             // what is certain is joined without asking; what is left of it then, something speaks against
-            ->unless(
-                $isJoined,
-                fn ($pairs) => $pairs->where(
-                    fn ($any) => $any
-                        ->where('verdict', '<>', MatchVerdict::Certain->value)
-                        ->orWhere('score', '<', $settings->certain),
-                ),
-            )
+            ->unless($isJoined, fn ($pairs) => $pairs->where(fn ($any) => $any
+                ->where('verdict', '<>', MatchVerdict::Certain->value)
+                ->orWhere('score', '<', $settings->certain)))
             ->where(fn ($any) => $any->whereNull('rulings.ruling')->orWhere('rulings.ruling', 'later'))
             ->get(['a.publication_id AS a', 'b.publication_id AS b', 'score', 'rulings.ruling']);
     }
@@ -99,16 +91,7 @@ final readonly class PairingQueue
      */
     private static function groups(Collection $pairs): array
     {
-        $places = $pairs->pluck('a')->merge($pairs->pluck('b'))->unique()->sort()->values()->flip();
-        $clusters = new Clusters(fn (): bool => false);
-        foreach ($pairs as $pair) {
-            $clusters->join($places[$pair->a], $places[$pair->b], true);
-        }
-        $keyOf = [];
-        $ids = $places->flip();
-        foreach ($clusters->groups() as $members) {
-            $keyOf += array_fill_keys(array_map(fn (int $at): string => $ids[$at], $members), $ids[$members[0]]);
-        }
+        $keyOf = self::keys($pairs);
         $groups = [];
         foreach ($pairs as $pair) {
             $key = $keyOf[$pair->a];
@@ -124,6 +107,26 @@ final readonly class PairingQueue
         }
 
         return $groups;
+    }
+
+    /**
+     * @param  Collection<int, \stdClass>  $pairs
+     * @return array<string, string> for each publication, one that names its group
+     */
+    private static function keys(Collection $pairs): array
+    {
+        $places = $pairs->pluck('a')->merge($pairs->pluck('b'))->unique()->sort()->values()->flip();
+        $clusters = new Clusters(fn (): bool => false);
+        foreach ($pairs as $pair) {
+            $clusters->join($places[$pair->a], $places[$pair->b], true);
+        }
+        $keyOf = [];
+        $ids = $places->flip();
+        foreach ($clusters->groups() as $members) {
+            $keyOf += array_fill_keys(array_map(fn (int $at): string => $ids[$at], $members), $ids[$members[0]]);
+        }
+
+        return $keyOf;
     }
 
     /** @return array<string, mixed> by publication */

@@ -6,6 +6,7 @@ namespace App\Queries\Matching;
 
 use App\Models\Matching;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\LazyCollection;
 use WaryHeron\Core\Matching\Comparison;
 use WaryHeron\Core\Matching\Judge;
 use WaryHeron\Core\Matching\MatchSettings;
@@ -32,20 +33,9 @@ final readonly class ScoreHistogram
         $certain = $ask = $apart = array_fill_keys(range(self::LOWEST, self::HIGHEST), 0);
         $wrong = array_fill_keys(range(self::LOWEST, self::HIGHEST), 0.0);
         $judge = $matching->judge($settings);
-        foreach (
-            DB::table('match_pairs')
-                ->where('review_id', $matching->review_id)
-                ->where('matching_id', $matching->id)
-                ->select('code', 'rarity', 'verdict', 'score')
-                ->cursor() as $pair
-        ) {
-            $score =
-                $settings->emphasis == $matching->settings['emphasis']
-                    ? (float) $pair->score
-                    : $judge->score(
-                        new Comparison((int) $pair->code),
-                        $pair->rarity === null ? null : (float) $pair->rarity,
-                    );
+        $isKept = $settings->emphasis == $matching->settings['emphasis'];
+        foreach (self::pairs($matching) as $pair) {
+            $score = $isKept ? (float) $pair->score : self::score($judge, $pair);
             $bin = max(self::LOWEST, min(self::HIGHEST, (int) floor($score)));
             $nature = MatchVerdict::from($pair->verdict);
             if ($nature === MatchVerdict::Certain) {
@@ -64,6 +54,21 @@ final readonly class ScoreHistogram
         }
 
         return new self($bins, $wrong, $matching->records);
+    }
+
+    /** @return LazyCollection<int, \stdClass> */
+    private static function pairs(Matching $matching): LazyCollection
+    {
+        return DB::table('match_pairs')
+            ->where('review_id', $matching->review_id)
+            ->where('matching_id', $matching->id)
+            ->select('code', 'rarity', 'verdict', 'score')
+            ->cursor();
+    }
+
+    private static function score(Judge $judge, \stdClass $pair): float
+    {
+        return $judge->score(new Comparison((int) $pair->code), $pair->rarity === null ? null : (float) $pair->rarity);
     }
 
     /** @return array{alone: int, people: int, apart: int, wrong: float} */

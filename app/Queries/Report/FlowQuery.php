@@ -62,14 +62,7 @@ final readonly class FlowQuery
         $sources = self::namedSources($review, $since);
         $both = array_filter($sources, fn (array $one): bool => ! $one['kind']->isSearched()) !== [];
         $databases = new self($review, $both ? true : null, $since);
-        $previous = match (true) {
-            $since !== null => ['studies' => $since->studies, 'reports' => $since->reports],
-            $review->previous_studies === null => null,
-            default => [
-                'studies' => $review->previous_studies,
-                'reports' => $review->previous_reports ?? $review->previous_studies,
-            ],
-        };
+        $previous = self::previous($review, $since);
         $reports = Flow::from((new self($review, null, $since))->facts())->included();
 
         return Diagram::of(
@@ -77,13 +70,23 @@ final readonly class FlowQuery
             $both ? Flow::from((new self($review, false, $since))->facts()) : null,
             $sources,
             DB::table('criteria')->where('review_id', $review->id)->pluck('reason', 'id')->all(),
-            [
-                'studies' => self::studies($review, $since, $reports),
-                'reports' => $reports,
-            ],
+            ['studies' => self::studies($review, $since, $reports), 'reports' => $reports],
             $previous,
             $review->flow_captions,
         );
+    }
+
+    /** @return ?array{studies: int, reports: int} what an earlier version of the review included */
+    private static function previous(Review $review, ?ReviewVersion $since): ?array
+    {
+        return match (true) {
+            $since !== null => ['studies' => $since->studies, 'reports' => $since->reports],
+            $review->previous_studies === null => null,
+            default => [
+                'studies' => $review->previous_studies,
+                'reports' => $review->previous_reports ?? $review->previous_studies,
+            ],
+        };
     }
 
     /**
@@ -117,13 +120,33 @@ final readonly class FlowQuery
         $version = ReviewVersion::latest($review);
         // of an update, its numbers lead to what is new
         $since = $version === null ? [] : ['since' => $version->id];
-        $in = fn (string $state, string $stage): string => route('library', [
-            $review,
-            'state' => $state,
-            'stage' => $stage,
-            ...$since,
-        ]);
-        $links = [
+        $library = fn (array $filter): string => route('library', [$review, ...$filter, ...$since]);
+        $in = fn (string $state, string $stage): string => $library(['state' => $state, 'stage' => $stage]);
+        $links = self::fixedLinks($review, $since, $in);
+        foreach (['excluded' => $first, 'full-excluded' => $last] as $key => $stage) {
+            foreach (self::reasons($review, $review->stages->firstWhere('id', $stage)) as $reason) {
+                $links["{$key}:{$reason->id}"] = $reason->id === ''
+                    ? $in('excluded', $stage)
+                    : $library(['reason' => $reason->id, 'stage' => $stage]);
+            }
+        }
+        foreach (self::namedSources($review, $version) as $source) {
+            $links["source:{$source['kind']->value}:{$source['name']}"] = $library(['source' => $source['name']]);
+        }
+
+        return $links;
+    }
+
+    /**
+     * @param  array<string, string>  $since
+     * @param  \Closure(string, string): string  $in  the library, by state and stage
+     * @return array<string, string>
+     */
+    private static function fixedLinks(Review $review, array $since, \Closure $in): array
+    {
+        [$first, $last] = [$review->firstStage()->id, $review->lastStage()->id];
+
+        return [
             'identified' => route('deliveries', $review),
             'other-identified' => route('deliveries', $review),
             'removed' => route('library', [$review, 'duplicates' => 1]),
@@ -143,23 +166,6 @@ final readonly class FlowQuery
             'reports' => $in('included', $last),
             'included' => $in('included', $last),
         ];
-        foreach (['excluded' => $first, 'full-excluded' => $last] as $key => $stage) {
-            foreach (self::reasons($review, $review->stages->firstWhere('id', $stage)) as $reason) {
-                $links["{$key}:{$reason->id}"] =
-                    $reason->id === ''
-                        ? $in('excluded', $stage)
-                        : route('library', [$review, 'reason' => $reason->id, 'stage' => $stage, ...$since]);
-            }
-        }
-        foreach (self::namedSources($review, $version) as $source) {
-            $links["source:{$source['kind']->value}:{$source['name']}"] = route('library', [
-                $review,
-                'source' => $source['name'],
-                ...$since,
-            ]);
-        }
-
-        return $links;
     }
 
     /**
@@ -199,12 +205,7 @@ final readonly class FlowQuery
         [$delivered, $alive] = [(clone $records)->count(), (clone $publications)->count()];
 
         return new FlowFacts(
-            recordsBySource: (clone $records)
-                ->groupBy('source_kind')
-                ->selectRaw('source_kind, count(*) AS n')
-                ->pluck('n', 'source_kind')
-                ->map(fn ($n): int => (int) $n)
-                ->all(),
+            recordsBySource: self::bySource($records),
             fullTexts: $full === null ? null : $this->fullTexts($full),
             recordsDelivered: $delivered,
             publications: $alive,
@@ -219,17 +220,21 @@ final readonly class FlowQuery
         );
     }
 
+    /** @return array<string, int> */
+    private static function bySource(Builder $records): array
+    {
+        return (clone $records)
+            ->groupBy('source_kind')
+            ->selectRaw('source_kind, count(*) AS n')
+            ->pluck('n', 'source_kind')
+            ->map(fn ($n): int => (int) $n)
+            ->all();
+    }
+
     private function fullTexts(Stage $full): FullTexts
     {
         $in = $this->states($full);
-        $givenUp = $this->within(Retrievals::sought($this->review), 'items.publication_id')
-            ->where('retrievals.state', 'not-retrievable')
-            ->groupBy('retrievals.reason')
-            ->orderByRaw('count(*) DESC, retrievals.reason')
-            ->selectRaw('retrievals.reason, count(*) AS n')
-            ->pluck('n', 'reason')
-            ->map(fn ($n): int => (int) $n)
-            ->all();
+        $givenUp = $this->givenUp();
 
         return new FullTexts(
             $in(ItemState::Waiting) +
@@ -247,6 +252,19 @@ final readonly class FlowQuery
             $givenUp,
             $this->searched === null ? Studies::included($this->review, $this->since) : null,
         );
+    }
+
+    /** @return array<string, int> by why no text of them could be had */
+    private function givenUp(): array
+    {
+        return $this->within(Retrievals::sought($this->review), 'items.publication_id')
+            ->where('retrievals.state', 'not-retrievable')
+            ->groupBy('retrievals.reason')
+            ->orderByRaw('count(*) DESC, retrievals.reason')
+            ->selectRaw('retrievals.reason, count(*) AS n')
+            ->pluck('n', 'reason')
+            ->map(fn ($n): int => (int) $n)
+            ->all();
     }
 
     /** @return \Closure(ItemState): int */
@@ -324,40 +342,32 @@ final readonly class FlowQuery
      */
     private function joinedByPeople(int $duplicates): int
     {
-        $all = (int) DB::table('joins')
+        $joins = DB::table('joins')
             ->where('review_id', $this->review->id)
             ->whereNull('matching_id')
             ->whereNull('undone_at')
-            ->when($this->since !== null, fn (Builder $new) => $new->where('created_at', '>', $this->since?->closed_at))
-            ->count();
+            ->when($this->since !== null, fn (Builder $new) => $new->where('created_at', '>', $this->since?->closed_at));
+        $all = (clone $joins)->count();
         if ($this->searched === null) {
             return min($duplicates, $all);
         }
-        $searched =
-            (new self($this->review, true, $this->since))->records()->count() -
-            (new self($this->review, true, $this->since))->publications()->count();
+        $searched = new self($this->review, true, $this->since);
         $ofSearched = min(
-            $searched,
-            (int) DB::table('joins')
-                ->where('review_id', $this->review->id)
-                ->whereNull('matching_id')
-                ->whereNull('undone_at')
-                ->when(
-                    $this->since !== null,
-                    fn (Builder $new) => $new->where('created_at', '>', $this->since?->closed_at),
-                )
-                ->whereExists(
-                    fn (Builder $record) => $record
-                        ->selectRaw('1')
-                        ->from('records')
-                        ->join('deliveries', 'deliveries.id', '=', 'records.delivery_id')
-                        ->whereRaw('records.id IN (SELECT jsonb_array_elements_text(joins.records))')
-                        ->whereIn('deliveries.source_kind', self::searchedKinds()),
-                )
-                ->count(),
+            $searched->records()->count() - $searched->publications()->count(),
+            $joins->whereExists(self::isOfSearched(...))->count(),
         );
 
         return $this->searched ? $ofSearched : min($duplicates, $all - $ofSearched);
+    }
+
+    private static function isOfSearched(Builder $record): void
+    {
+        $record
+            ->selectRaw('1')
+            ->from('records')
+            ->join('deliveries', 'deliveries.id', '=', 'records.delivery_id')
+            ->whereRaw('records.id IN (SELECT jsonb_array_elements_text(joins.records))')
+            ->whereIn('deliveries.source_kind', self::searchedKinds());
     }
 
     /** @return Collection<int, stdClass> */

@@ -79,10 +79,8 @@ final readonly class LogFilters
     /** @return Builder<LogEntry> newest first */
     public function query(): Builder
     {
-        $query = LogEntry::query()
-            ->where('log_entries.review_id', $this->review->id)
-            ->with('user')
-            ->orderByDesc('log_entries.id');
+        $query = LogEntry::query()->where('log_entries.review_id', $this->review->id)->with('user');
+        $query->orderByDesc('log_entries.id');
         Visibility::log($query->getQuery(), $this->viewer);
         if (isset($this->kept['who'])) {
             Visibility::namedInLog($query->where('log_entries.user_id', $this->kept['who'])->getQuery(), $this->viewer);
@@ -97,11 +95,8 @@ final readonly class LogFilters
             $query->where('log_entries.created_at', '>=', CarbonImmutable::parse($this->kept['from'])->startOfDay());
         }
         if (isset($this->kept['to'])) {
-            $query->where(
-                'log_entries.created_at',
-                '<',
-                CarbonImmutable::parse($this->kept['to'])->addDay()->startOfDay(),
-            );
+            $end = CarbonImmutable::parse($this->kept['to'])->addDay()->startOfDay();
+            $query->where('log_entries.created_at', '<', $end);
         }
 
         return $query;

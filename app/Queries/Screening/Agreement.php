@@ -10,7 +10,9 @@ use App\Models\User;
 use App\Queries\Shared\Visibility;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Query\Builder;
+use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
+use stdClass;
 use WaryHeron\Core\Screening\Agreement\AgreementReport;
 use WaryHeron\Core\Screening\Agreement\BoundedInterval;
 use WaryHeron\Core\Screening\Agreement\Ratings;
@@ -51,57 +53,13 @@ final readonly class Agreement
             $criterion === null
                 ? array_map(fn (Verdict $verdict): string => $verdict->value, Verdict::cases())
                 : self::ANSWERS;
-        $decisions = DB::table('decisions')
-            ->join('items', 'items.id', '=', 'decisions.item_id')
-            ->whereColumn('items.review_id', 'decisions.review_id')
-            ->join('users', 'users.id', '=', 'decisions.user_id')
-            ->where('decisions.review_id', $stage->review_id)
-            ->where('decisions.stage_id', $stage->id)
-            ->whereNotNull('items.opened_at');
-        self::beforeOpening($decisions);
-        $rows = $names = $byWeek = [];
-        foreach (
-            $decisions
-                ->orderBy('items.position')
-                ->get([
-                    'decisions.item_id',
-                    'decisions.user_id',
-                    'decisions.verdict',
-                    'decisions.answers',
-                    'users.name',
-                    'items.opened_at',
-                ]) as $decision
-        ) {
-            $said =
-                $criterion === null
-                    ? $decision->verdict
-                    : json_decode($decision->answers, true)[$criterion->id] ?? null;
-            if ($said === null) {
-                continue;
-            }
-            $row = [$decision->item_id, $decision->user_id, $said];
-            $rows[] = $row;
-            $byWeek[CarbonImmutable::parse($decision->opened_at)->startOfWeek()->format('Y-m-d')][] = $row;
-            $names[$decision->user_id] = $decision->name;
-        }
+        [$rows, $names, $byWeek] = self::rows($stage, $criterion);
         $ratings = Ratings::of($rows, $categories);
         $report = AgreementReport::of($ratings);
         $tables = [];
         foreach ($report['pairs'] as $pair) {
             $tables[implode(' ', $pair['raters'])] = $ratings->table(...$pair['raters']);
         }
-        ksort($byWeek);
-        $weeks = [];
-        foreach ($byWeek as $week => $of) {
-            $one = AgreementReport::of(Ratings::of($of, $categories));
-            $weeks[] = [
-                'week' => CarbonImmutable::parse($week),
-                'items' => $one['records'],
-                'alpha' => $one['krippendorff']['alpha'],
-                'agreement' => $one['krippendorff']['d_observed'] === null ? null : 1 - $one['krippendorff']['d_observed'],
-            ];
-        }
-
         foreach ($report['pairs'] as $i => $pair) {
             $report['pairs'][$i]['interval'] = BoundedInterval::of(
                 $pair['cohen_kappa']['kappa'],
@@ -114,9 +72,73 @@ final readonly class Agreement
             $categories,
             $nameless ? array_map(fn (): string => 'somebody', $names) : $names,
             $nameless ? [] : $tables,
-            $weeks,
+            self::weeks($byWeek, $categories),
             $nameless,
         );
+    }
+
+    /**
+     * @return array{list<array{string, string, string}>, array<string, string>, array<string, list<array{string, string, string}>>}
+     *   item, person and what they said; their names; the same by the week in which the item opened
+     */
+    private static function rows(Stage $stage, ?Criterion $criterion): array
+    {
+        $rows = $names = $byWeek = [];
+        foreach (self::decisions($stage) as $decision) {
+            $said = $criterion === null
+                ? $decision->verdict
+                : json_decode($decision->answers, true)[$criterion->id] ?? null;
+            if ($said === null) {
+                continue;
+            }
+            $row = [$decision->item_id, $decision->user_id, $said];
+            $rows[] = $row;
+            $byWeek[CarbonImmutable::parse($decision->opened_at)->startOfWeek()->format('Y-m-d')][] = $row;
+            $names[$decision->user_id] = $decision->name;
+        }
+
+        return [$rows, $names, $byWeek];
+    }
+
+    /** @return Collection<int, stdClass> of open items, as they were before people talked */
+    private static function decisions(Stage $stage): Collection
+    {
+        $decisions = DB::table('decisions')
+            ->join('items', 'items.id', '=', 'decisions.item_id')
+            ->whereColumn('items.review_id', 'decisions.review_id')
+            ->join('users', 'users.id', '=', 'decisions.user_id')
+            ->where('decisions.review_id', $stage->review_id)
+            ->where('decisions.stage_id', $stage->id)
+            ->whereNotNull('items.opened_at');
+        self::beforeOpening($decisions);
+
+        return $decisions
+            ->orderBy('items.position')
+            ->select(['decisions.item_id', 'decisions.user_id', 'decisions.verdict', 'decisions.answers'])
+            ->addSelect(['users.name', 'items.opened_at'])
+            ->get();
+    }
+
+    /**
+     * @param  array<string, list<array{string, string, string}>>  $byWeek
+     * @param  list<string>  $categories
+     * @return list<array{week: CarbonImmutable, items: int, alpha: ?float, agreement: ?float}>
+     */
+    private static function weeks(array $byWeek, array $categories): array
+    {
+        ksort($byWeek);
+        $weeks = [];
+        foreach ($byWeek as $week => $of) {
+            $one = AgreementReport::of(Ratings::of($of, $categories));
+            $weeks[] = [
+                'week' => CarbonImmutable::parse($week),
+                'items' => $one['records'],
+                'alpha' => $one['krippendorff']['alpha'],
+                'agreement' => $one['krippendorff']['d_observed'] === null ? null : 1 - $one['krippendorff']['d_observed'],
+            ];
+        }
+
+        return $weeks;
     }
 
     /**

@@ -33,36 +33,23 @@ final class Ballots
                 $one->criterion_id === null ? null : ($places ??= $rules->places())[$one->criterion_id] ?? null,
             );
         };
-        $decisions = $settlements = $ballots = $heardAt = [];
-        foreach ($said ?? self::said($rules, $itemIds) as $one) {
-            match ($one->kind) {
-                'decision' => ($decisions[$one->item_id][] = $one),
-                'settlement' => ($settlements[$one->item_id] = $one),
-                default => ($heardAt[$one->item_id] = max(
-                    $heardAt[$one->item_id] ?? $one->created_at,
-                    $one->created_at,
-                )),
-            };
-        }
+        [$decisions, $settlements, $heardAt] = self::byItem($said ?? self::said($rules, $itemIds));
+        $ballots = [];
         foreach ($itemIds as $id) {
             $all = $decisions[$id] ?? [];
             // of one who judged both records of a publication before they were known to be one, the later decision
             // stands; the earlier is heard
             $standing = array_column($all, null, 'user_id');
             $heard = $heardAt[$id] ?? null;
-            $also =
-                $heard === null
-                    ? []
-                    : array_filter(
-                        $all,
-                        fn (stdClass $one): bool => $one !== $standing[$one->user_id] &&
-                            $standing[$one->user_id]->created_at <= $heard,
-                    );
-            // a settlement from before somebody's decisions came to this item has not heard them
-            $settlement =
-                isset($settlements[$id]) && ($heard === null || $settlements[$id]->created_at >= $heard)
-                    ? $settlements[$id]
-                    : null;
+            $also = $heard === null ? [] : array_filter(
+                $all,
+                fn (stdClass $one): bool => $one !== $standing[$one->user_id] &&
+                    $standing[$one->user_id]->created_at <= $heard,
+            );
+            $settlement = $settlements[$id] ?? null;
+            if ($settlement !== null && $heard !== null && $settlement->created_at < $heard) {
+                $settlement = null; // from before somebody's decisions came to this item: it has not heard them
+            }
             $ballots[$id] = Ballot::of(
                 $rule,
                 array_map($core, array_values($standing)),
@@ -72,6 +59,28 @@ final class Ballots
         }
 
         return $ballots;
+    }
+
+    /**
+     * @param  list<stdClass>  $said
+     * @return array{array<string, list<stdClass>>, array<string, stdClass>, array<string, string>} decisions by item,
+     *   its settlement, and when something was last joined with it
+     */
+    private static function byItem(array $said): array
+    {
+        $decisions = $settlements = $heardAt = [];
+        foreach ($said as $one) {
+            match ($one->kind) {
+                'decision' => ($decisions[$one->item_id][] = $one),
+                'settlement' => ($settlements[$one->item_id] = $one),
+                default => ($heardAt[$one->item_id] = max(
+                    $heardAt[$one->item_id] ?? $one->created_at,
+                    $one->created_at,
+                )),
+            };
+        }
+
+        return [$decisions, $settlements, $heardAt];
     }
 
     /**

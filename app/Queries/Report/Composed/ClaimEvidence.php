@@ -120,16 +120,23 @@ final readonly class ClaimEvidence
             $code = $codes->get($one->code_id);
             $id = "{$one->publication_id} {$one->code_id} {$one->part_id}";
             if ($code instanceof CodebookItem && $one->says() && ($only === null || in_array(trim($id), $only, true))) {
-                $piece = $one->pieces()[0] ?? null;
-                $told[] = $this->told('answer', trim($id), $one->publication_id, $one->publication->called(), [
-                    'says' => "{$code->label}: {$one->shown($code->code())}",
-                    'quote' => $piece->selector->quote ?? '',
-                    'where' => $piece?->whereabouts() ?? '',
-                ], "#item-{$one->code_id}");
+                $told[] = $this->answer(trim($id), $one, $code);
             }
         }
 
         return $told;
+    }
+
+    /** @return array<string, mixed> */
+    private function answer(string $id, Answer $one, CodebookItem $code): array
+    {
+        $piece = $one->pieces()[0] ?? null;
+
+        return $this->told('answer', $id, $one->publication_id, $one->publication->called(), [
+            'says' => "{$code->label}: {$one->shown($code->code())}",
+            'quote' => $piece->selector->quote ?? '',
+            'where' => $piece?->whereabouts() ?? '',
+        ], "#item-{$one->code_id}");
     }
 
     /**

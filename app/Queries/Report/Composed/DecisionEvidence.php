@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace App\Queries\Report\Composed;
 
 use App\Models\Review;
+use App\Models\Stage;
 use Illuminate\Database\Query\Builder;
+use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use stdClass;
 use WaryHeron\Core\Screening\ItemState;
@@ -25,18 +27,7 @@ final class DecisionEvidence
             return [];
         }
         $stage = $review->lastStage();
-        $items = DB::table('items')
-            ->join('publications', 'publications.id', '=', 'items.publication_id')
-            ->whereColumn('publications.review_id', 'items.review_id')
-            ->leftJoin('criteria', 'criteria.id', '=', 'items.criterion_id')
-            ->where('items.review_id', $review->id)
-            ->where('items.stage_id', $stage->id)
-            ->whereIn('items.state', [ItemState::Included->value, ItemState::Excluded->value])
-            ->whereNotNull('items.opened_at')
-            ->whereNull('items.folded_at')
-            ->when($only !== null, fn (Builder $some) => $some->whereIn('items.id', $only ?? []))
-            ->orderBy('items.id')
-            ->get(['items.id', 'items.publication_id', 'items.state', 'criteria.reason', 'publications.title', 'first_author', 'year']);
+        $items = self::items($stage, $only);
 
         return array_values($items->map(fn (stdClass $one): array => [
             'kind' => self::KIND,
@@ -48,5 +39,25 @@ final class DecisionEvidence
             'where' => $one->title,
             'url' => route('publications.show', [$review, $one->publication_id], false),
         ])->all());
+    }
+
+    /**
+     * @param  ?list<string>  $only
+     * @return Collection<int, stdClass> those that are settled and open
+     */
+    private static function items(Stage $stage, ?array $only): Collection
+    {
+        return DB::table('items')
+            ->join('publications', 'publications.id', '=', 'items.publication_id')
+            ->whereColumn('publications.review_id', 'items.review_id')
+            ->leftJoin('criteria', 'criteria.id', '=', 'items.criterion_id')
+            ->where('items.review_id', $stage->review_id)
+            ->where('items.stage_id', $stage->id)
+            ->whereIn('items.state', [ItemState::Included->value, ItemState::Excluded->value])
+            ->whereNotNull('items.opened_at')
+            ->whereNull('items.folded_at')
+            ->when($only !== null, fn (Builder $some) => $some->whereIn('items.id', $only ?? []))
+            ->orderBy('items.id')
+            ->get(['items.id', 'items.publication_id', 'items.state', 'criteria.reason', 'publications.title', 'first_author', 'year']);
     }
 }
