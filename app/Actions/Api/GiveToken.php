@@ -43,19 +43,18 @@ final readonly class GiveToken
                 throw new Refused('No more than '.self::MOST.' tokens of one person in a review. Take one back first.');
             }
             $plain = self::PREFIX.Str::random(self::LENGTH);
+            $may = array_map(fn (TokenAbility $one): string => $one->value, $abilities);
             AccessToken::query()->create([
                 'review_id' => $review->id,
                 'tokenable_type' => $by->getMorphClass(),
                 'tokenable_id' => $by->id,
                 'name' => $name,
                 'token' => hash('sha256', $plain),
-                'abilities' => array_map(fn (TokenAbility $one): string => $one->value, $abilities),
+                'abilities' => $may,
                 'expires_at' => $expires,
             ]);
-            ($this->log)($review, $by, 'token.given', "Made a token for a program: {$name}", null, [
-                'abilities' => array_map(fn (TokenAbility $one): string => $one->value, $abilities),
-                'until' => $expires->toIso8601String(),
-            ]);
+            $told = ['abilities' => $may, 'until' => $expires->toIso8601String()];
+            ($this->log)($review, $by, 'token.given', "Made a token for a program: {$name}", null, $told);
 
             return $plain;
         });

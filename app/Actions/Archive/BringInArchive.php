@@ -54,32 +54,34 @@ final readonly class BringInArchive
         $tables = ArchivedTables::all();
         $this->checkTables($archive, $tables);
 
-        $brought = DB::transaction(function () use ($by, $archive, $tables, $isTrusted, $told): Review {
-            $manifest = $archive->manifest;
-            $ids = $this->people->execute($by, $archive, $isTrusted) + $this->thesauriHere($archive);
-            foreach ($tables as $n => $table) {
-                $this->bring($archive, $table, $ids);
-                $told($n + 1, count($tables));
-            }
-            $this->checkBounds($manifest->review, $ids, $archive);
-            // last, so that nothing is left in the store of what is refused
-            $this->keepFiles($archive);
-            $review = Review::query()->findOrFail($manifest->review);
-            $review->memberships()->updateOrCreate(['user_id' => $by->id], ['role' => Role::Lead]);
-            ($this->log)(
-                $review,
-                $by,
-                'archive.brought-in',
-                "Brought the review in from an archive of {$manifest->writtenAt}",
-                $review,
-                ['written' => $manifest->writtenAt, 'structure' => $manifest->structure],
-            );
-
-            return $review;
-        });
+        $brought = DB::transaction(fn (): Review => $this->rows($by, $archive, $tables, $isTrusted, $told));
         Plans::knowTables();
 
         return $brought;
+    }
+
+    /**
+     * @param  list<ArchivedTable>  $tables
+     * @param  \Closure(int, int): void  $told
+     */
+    private function rows(User $by, ArchiveFile $archive, array $tables, bool $isTrusted, \Closure $told): Review
+    {
+        $manifest = $archive->manifest;
+        $ids = $this->people->execute($by, $archive, $isTrusted) + $this->thesauriHere($archive);
+        foreach ($tables as $n => $table) {
+            $this->bring($archive, $table, $ids);
+            $told($n + 1, count($tables));
+        }
+        $this->checkBounds($manifest->review, $ids, $archive);
+        // last, so that nothing is left in the store of what is refused
+        $this->keepFiles($archive);
+        $review = Review::query()->findOrFail($manifest->review);
+        $review->memberships()->updateOrCreate(['user_id' => $by->id], ['role' => Role::Lead]);
+        $about = ['written' => $manifest->writtenAt, 'structure' => $manifest->structure];
+        $words = "Brought the review in from an archive of {$manifest->writtenAt}";
+        ($this->log)($review, $by, 'archive.brought-in', $words, $review, $about);
+
+        return $review;
     }
 
     /** @param  list<ArchivedTable>  $tables */
@@ -154,8 +156,7 @@ final readonly class BringInArchive
             $columns ??= $row->columns();
             if ($columns !== $row->columns()) {
                 throw new BadArchive("Line {$n} of “{$table->file()}” has other columns than the first.");
-            }
-            if ($row->isHere()) {
+            } elseif ($row->isHere()) {
                 continue;
             }
             $lines[] = $row->line();

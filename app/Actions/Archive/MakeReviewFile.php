@@ -43,7 +43,7 @@ final readonly class MakeReviewFile
                 'id' => $id,
                 'review_id' => $review->id,
                 'kind' => $kind,
-                'name' => Str::slug(Str::limit($review->title, 60, '')).'-'.$kind->value.'-'.now()->format('Y-m-d').'.'.$kind->ending(),
+                'name' => self::name($review, $kind),
                 'stored' => "made/{$id}",
                 'bytes' => filesize($path),
                 'sha256' => hash_file('sha256', $path),
@@ -52,6 +52,13 @@ final readonly class MakeReviewFile
         } finally {
             TemporaryFolder::remove($folder);
         }
+    }
+
+    private static function name(Review $review, MadeKind $kind): string
+    {
+        $title = Str::slug(Str::limit($review->title, 60, ''));
+
+        return "{$title}-{$kind->value}-".now()->format('Y-m-d').".{$kind->ending()}";
     }
 
     private function report(Review $review, MadeKind $kind): string

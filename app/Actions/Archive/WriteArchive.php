@@ -38,22 +38,7 @@ final readonly class WriteArchive
         try {
             $writer = new ArchiveWriter($folder);
             $structure = ArchivedTables::structure();
-            $this->atOneMoment(function () use ($writer, $review, $by, $hasFullTexts, $told): void {
-                $tables = ArchivedTables::all();
-                foreach ($tables as $n => $table) {
-                    $writer->add($table->file(), ArchivedRows::of($table, $review->id, $hasFullTexts), isRows: true);
-                    $told($n + 1, count($tables) + 2);
-                }
-                $writer->add('data/people.jsonl', ArchivedRows::people($review->id), isRows: true);
-                foreach ($this->open->of($review, $by ?? User::query()->findOrFail($review->created_by)) as $name => $pieces) {
-                    $writer->add("open/{$name}", $pieces);
-                }
-                foreach (ArchiveSchemas::of($tables) as $name => $schema) {
-                    $writer->add("schemas/{$name}.schema.json", [$schema]);
-                }
-                $this->files($writer, $review, $hasFullTexts);
-                $told(count($tables) + 1, count($tables) + 2);
-            });
+            $this->atOneMoment(fn () => $this->contents($writer, $review, $by, $hasFullTexts, $told));
             $writer->add('README.html', [view('archive.readme', ['review' => $review, 'hasFullTexts' => $hasFullTexts])->render()]);
             $manifest = new ArchiveManifest(
                 $review->id,
@@ -71,6 +56,26 @@ final readonly class WriteArchive
         ($this->log)($review, $by, 'archive.written', "Wrote an archive of the review, {$with}", $review);
 
         return $manifest;
+    }
+
+    /** @param  \Closure(int, int): void  $told */
+    private function contents(ArchiveWriter $writer, Review $review, ?User $by, bool $hasFullTexts, \Closure $told): void
+    {
+        $tables = ArchivedTables::all();
+        foreach ($tables as $n => $table) {
+            $writer->add($table->file(), ArchivedRows::of($table, $review->id, $hasFullTexts), isRows: true);
+            $told($n + 1, count($tables) + 2);
+        }
+        $writer->add('data/people.jsonl', ArchivedRows::people($review->id), isRows: true);
+        $for = $by ?? User::query()->findOrFail($review->created_by);
+        foreach ($this->open->of($review, $for) as $name => $pieces) {
+            $writer->add("open/{$name}", $pieces);
+        }
+        foreach (ArchiveSchemas::of($tables) as $name => $schema) {
+            $writer->add("schemas/{$name}.schema.json", [$schema]);
+        }
+        $this->files($writer, $review, $hasFullTexts);
+        $told(count($tables) + 1, count($tables) + 2);
     }
 
     /** @param  \Closure(): void  $write */

@@ -11,6 +11,8 @@ use App\Queries\Coding\CodedReports;
 use App\Queries\FullTexts\PublicationTexts;
 use App\Sources\OutsideLeads;
 use App\Sources\SourceFailed;
+use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Support\Str;
 use WaryHeron\Core\Coding\Lead\Asked\AskedItem;
 use WaryHeron\Core\Coding\Lead\Asked\ItemType;
 use WaryHeron\Core\Coding\Lead\Confidence;
@@ -47,8 +49,7 @@ final readonly class AskOutside
         foreach (PublicationTexts::of($asked->review_id, $this->papers($asked), $inFull) as $id => [$paper, $isWhole]) {
             if (! $isWhole && ! in_array('abstracts', $asked->scope, true)) {
                 continue;
-            }
-            if (microtime(true) > $deadline) {
+            } elseif (microtime(true) > $deadline) {
                 $problem = ' It takes long: the rest was not asked.';
                 break;
             }
@@ -62,8 +63,9 @@ final readonly class AskOutside
         }
         $added = $this->keep($asked, array_filter($told), $whole);
 
-        return "{$this->service->name} was asked about ".count($told).(count($told) === 1 ? ' paper' : ' papers').
-            "; {$added} added to what was found here.{$problem}";
+        $papers = count($told).' '.Str::plural('paper', count($told));
+
+        return "{$this->service->name} was asked about {$papers}; {$added} added to what was found here.{$problem}";
     }
 
     /** Whether it asks in papers at all. */
@@ -98,11 +100,7 @@ final readonly class AskOutside
     {
         $pieces = $asked->found['pieces'];
         $new = [];
-        $studies = Publication::query()
-            ->where('review_id', $asked->review_id)
-            ->whereIn('id', array_keys($told))
-            ->get(['id', 'first_author', 'year'])
-            ->keyBy('id');
+        $studies = self::studies($asked, array_keys($told));
         foreach ($told as $id => $passage) {
             $at = $this->place($pieces, $id, $passage->text);
             if ($at !== null) {
@@ -120,6 +118,19 @@ final readonly class AskOutside
         $asked->update(['found' => [...$asked->found, 'pieces' => [...$pieces, ...$new]]]);
 
         return count($new);
+    }
+
+    /**
+     * @param  list<string>  $ids
+     * @return Collection<string, Publication>
+     */
+    private static function studies(AskedQuestion $asked, array $ids): Collection
+    {
+        return Publication::query()
+            ->where('review_id', $asked->review_id)
+            ->whereIn('id', $ids)
+            ->get(['id', 'first_author', 'year'])
+            ->keyBy('id');
     }
 
     /** @param  list<array<string, mixed>>  $pieces */

@@ -10,6 +10,7 @@ use App\Models\Publication;
 use App\Models\Study;
 use App\Models\StudyPart;
 use App\Models\User;
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Facades\DB;
 use stdClass;
 
@@ -78,17 +79,11 @@ final readonly class CarryCoding
     private function bringAnswers(Study $study, Publication $report): int
     {
         $others = $study->publications()->whereKeyNot($report->id)->pluck('id');
-        $answers = fn (array $reports): mixed => Answer::query()
-            ->where('review_id', $study->review_id)
-            ->whereIn('publication_id', $reports)
-            ->whereNull('superseded_at')
-            ->orderBy('id')
-            ->get();
         $parts = self::bringParts($study, $report, $others->all());
         $key = fn (Answer $one): string => "{$one->code_id} {$one->part_id} {$one->hand}";
-        $has = $answers([$report->id])->map($key)->flip()->all();
+        $has = self::answers($study, [$report->id])->map($key)->flip()->all();
         $brought = 0;
-        foreach ($answers($others->all()) as $answer) {
+        foreach (self::answers($study, $others->all()) as $answer) {
             $here = $answer->replicate(['created_at', 'updated_at'])->fill([
                 'publication_id' => $report->id,
                 'part_id' => $answer->part_id === null ? null : $parts[$answer->part_id],
@@ -101,6 +96,20 @@ final readonly class CarryCoding
         }
 
         return $brought;
+    }
+
+    /**
+     * @param  array<string>  $reports
+     * @return Collection<int, Answer>
+     */
+    private static function answers(Study $study, array $reports): Collection
+    {
+        return Answer::query()
+            ->where('review_id', $study->review_id)
+            ->whereIn('publication_id', $reports)
+            ->whereNull('superseded_at')
+            ->orderBy('id')
+            ->get();
     }
 
     /**

@@ -83,15 +83,7 @@ final readonly class ChangeCodebook
             Review::query()->whereKey($review->id)->lockForUpdate()->first();
             $shown->orOvertaken($code->refresh(), $by, $code, 'code.changed', "changed “{$code->label}”");
             $answers = self::answers($review, $code);
-            if ($answers->isNotEmpty() && $entry->code->type !== $code->type) {
-                throw new Refused(
-                    "“{$code->label}” has {$answers->count()} answers, so its type stays. Add a new item for another type.",
-                );
-            }
-            $lost = array_diff_key($this->touched($review, $code, $entry), $becomes);
-            if ($lost !== [] || array_diff($becomes, $entry->code->choosable()) !== []) {
-                throw new Refused('Say what becomes of the answers that chose: '.implode(', ', array_keys($lost)).'.');
-            }
+            $this->refuseToLose($review, $code, $entry, $answers->count(), $becomes);
             $before = $code->only('label', 'guidance', 'options', 'unit', 'section', 'pass', 'per', 'minimum', 'maximum');
             $code->update(self::values($review, $entry, $code));
             $this->carry($by, $code, $answers, $becomes);
@@ -100,6 +92,20 @@ final readonly class ChangeCodebook
                 'becomes' => $becomes,
             ]);
         });
+    }
+
+    /** @param  array<string, string>  $becomes */
+    private function refuseToLose(Review $review, CodebookItem $code, Entry $entry, int $answers, array $becomes): void
+    {
+        if ($answers > 0 && $entry->code->type !== $code->type) {
+            throw new Refused(
+                "“{$code->label}” has {$answers} answers, so its type stays. Add a new item for another type.",
+            );
+        }
+        $lost = array_diff_key($this->touched($review, $code, $entry), $becomes);
+        if ($lost !== [] || array_diff($becomes, $entry->code->choosable()) !== []) {
+            throw new Refused('Say what becomes of the answers that chose: '.implode(', ', array_keys($lost)).'.');
+        }
     }
 
     /** It is no longer asked; its answers stay. */

@@ -96,12 +96,7 @@ final readonly class ChangeThemes
     public function split(User $by, Review $review, Theme $theme, array $passages, string $name): Theme
     {
         return $this->inReview($review, function () use ($by, $review, $theme, $passages, $name): Theme {
-            $moved = DB::table('passage_themes')
-                ->where('review_id', $review->id)
-                ->where('theme_id', $theme->id)
-                ->whereIn('passage_id', $passages)
-                ->pluck('passage_id')
-                ->all();
+            $moved = self::under($theme, $passages);
             if ($moved === []) {
                 throw new Refused('Tick the passages that go under the new name.');
             }
@@ -118,6 +113,20 @@ final readonly class ChangeThemes
 
             return $new;
         });
+    }
+
+    /**
+     * @param  list<string>  $passages
+     * @return array<string> those of them that stand under the theme
+     */
+    private static function under(Theme $theme, array $passages): array
+    {
+        return DB::table('passage_themes')
+            ->where('review_id', $theme->review_id)
+            ->where('theme_id', $theme->id)
+            ->whereIn('passage_id', $passages)
+            ->pluck('passage_id')
+            ->all();
     }
 
     private function child(User $by, Review $review, ?Theme $parent, string $name): Theme

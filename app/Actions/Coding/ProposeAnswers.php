@@ -51,19 +51,14 @@ final readonly class ProposeAnswers
         $rows = [];
         foreach ($open === [] ? [] : PapersOfStudy::of($publication) as [$report, $paper, $copy]) {
             $left = array_filter($open, fn (AnswerSlot $one): bool => ($rows[$one->key()]['value'] ?? null) === null);
+            $where = $report->id === $publication->id ? '' : "In {$report->called()}, another report: ";
             foreach ($this->found($review, $left, $pass->of($paper), $copy, $pass) as $key => $row) {
-                $reason = $report->id === $publication->id
-                    ? $row['reason']
-                    : "In {$report->called()}, another report: {$row['reason']}";
+                $reason = "{$where}{$row['reason']}";
                 $isBetter = ! isset($rows[$key]) || $row['value'] !== null;
                 $rows[$key] = $isBetter ? [...$row, 'reason' => $reason] : $rows[$key];
             }
         }
-        $kept = array_map(
-            fn (string $key, array $row): array => [...$open[$key]->values(), ...$row],
-            array_keys($rows),
-            array_values($rows),
-        );
+        $kept = array_map(fn (string $key): array => [...$open[$key]->values(), ...$rows[$key]], array_keys($rows));
         if ($open !== []) {
             $this->keep($review, $publication, $kept, $only);
         }
@@ -80,14 +75,7 @@ final readonly class ProposeAnswers
         $passages = Passages::of($paper);
         // the beginning of a paper leaves out too much for its silence to say something
         $whole = $pass === LeadPass::Deep ? $copy : null;
-        $corrections = Corrections::of($review);
-        $asked = [];
-        foreach ($open as $slot) {
-            $item = $slot->code->asked($corrections->learned($slot->code->id));
-            if ($item !== null) {
-                $asked[$slot->part === null ? 'whole' : 'parts'][$item->id] = $item;
-            }
-        }
+        $asked = self::asked($review, $open);
         $leads = $this->leadsOf($open, $asked, $passages);
         $rows = [];
         foreach ($open as $key => $slot) {
@@ -100,6 +88,24 @@ final readonly class ProposeAnswers
         }
 
         return $rows;
+    }
+
+    /**
+     * @param  array<string, AnswerSlot>  $open
+     * @return array<string, array<string, AskedItem>> those that can be asked of a paper, of the whole or of its parts
+     */
+    private static function asked(Review $review, array $open): array
+    {
+        $corrections = Corrections::of($review);
+        $asked = [];
+        foreach ($open as $slot) {
+            $item = $slot->code->asked($corrections->learned($slot->code->id));
+            if ($item !== null) {
+                $asked[$slot->part === null ? 'whole' : 'parts'][$item->id] = $item;
+            }
+        }
+
+        return $asked;
     }
 
     /**
@@ -148,7 +154,25 @@ final readonly class ProposeAnswers
     /** @return array<string, AnswerSlot> without answer, and without a lead that somebody ruled on, by their keys */
     private function open(Review $review, Publication $publication, ?string $only): array
     {
-        // where two code apart, the other one has use for a lead until both have answered
+        $closed = self::closed($review, $publication);
+        $parts = StudyParts::of($publication);
+        $open = [];
+        $codes = $review->codes()->whereNull('retired_at')->when($only, fn ($codes) => $codes->whereKey($only));
+        foreach ($codes->get() as $code) {
+            foreach (StudyParts::slots($publication, $code, $parts, []) as $slot) {
+                // what is asked of parts waits until they are named
+                if (! isset($closed[$slot->key()]) && ($code->per === '' || $slot->part !== null)) {
+                    $open[$slot->key()] = $slot;
+                }
+            }
+        }
+
+        return $open;
+    }
+
+    /** @return array<string, true> by slot: where two code apart, the other one has use for a lead until both have answered */
+    private static function closed(Review $review, Publication $publication): array
+    {
         $answered = Answer::query()
             ->where('review_id', $review->id)
             ->where('publication_id', $publication->id)
@@ -165,18 +189,8 @@ final readonly class ProposeAnswers
         foreach ([...$answered, ...$ruled] as $one) {
             $closed[AnswerSlot::keyOf($one->code_id, $one->part_id)] = true;
         }
-        $parts = StudyParts::of($publication);
-        $open = [];
-        foreach ($review->codes()->whereNull('retired_at')->when($only, fn ($codes) => $codes->whereKey($only))->get() as $code) {
-            foreach (StudyParts::slots($publication, $code, $parts, []) as $slot) {
-                // what is asked of parts waits until they are named
-                if (! isset($closed[$slot->key()]) && ($code->per === '' || $slot->part !== null)) {
-                    $open[$slot->key()] = $slot;
-                }
-            }
-        }
 
-        return $open;
+        return $closed;
     }
 
     /**

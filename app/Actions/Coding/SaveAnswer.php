@@ -31,12 +31,8 @@ final readonly class SaveAnswer
      * @throws Refused If the publication is not included, the part is taken out, or somebody has answered meanwhile.
      * @throws \WaryHeron\Core\Coding\InvalidAnswer
      */
-    public function execute(
-        User $by,
-        AnswerSlot $slot,
-        GivenAnswer $given,
-        ?string $seen = null,
-    ): ?Answer {
+    public function execute(User $by, AnswerSlot $slot, GivenAnswer $given, ?string $seen = null): ?Answer
+    {
         $placed = $given->resting($this->evidence->execute($slot->publication->review_id, $given->evidence));
         $values = $placed->read($slot->code->code());
 

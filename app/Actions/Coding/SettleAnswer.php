@@ -66,20 +66,10 @@ final readonly class SettleAnswer
             $made = $values($own);
             $current->firstWhere('hand', '')?->update(['superseded_at' => now()]);
             WholeGivesWay::to($slot, '');
-            $answer = Answer::query()->create([
-                ...$slot->values(),
-                'user_id' => $by->id,
-                'hand' => '',
-                'how' => self::SETTLED,
-                ...$made,
-            ]);
-            ($this->log)(
-                $slot->publication->review_id,
-                $by,
-                'answer.settled',
-                "Settled {$slot->words()}: {$answer->shown($slot->code->code())}",
-                $answer,
-            );
+            $settled = ['user_id' => $by->id, 'hand' => '', 'how' => self::SETTLED];
+            $answer = Answer::query()->create([...$slot->values(), ...$settled, ...$made]);
+            $words = "Settled {$slot->words()}: {$answer->shown($slot->code->code())}";
+            ($this->log)($slot->publication->review_id, $by, 'answer.settled', $words, $answer);
 
             return $answer;
         });

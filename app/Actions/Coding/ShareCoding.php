@@ -59,9 +59,7 @@ final readonly class ShareCoding
             $coders = CodingShares::coders($review)->whereIn('id', array_values(array_diff($to, [$from->id])));
             $open = $this->open($review, $from);
             if ($coders->isEmpty() || $open === []) {
-                throw new Refused(
-                    $open === [] ? 'Nothing of this share is left to hand on.' : 'Choose who is to have it.',
-                );
+                throw new Refused($open === [] ? 'Nothing of this share is left to hand on.' : 'Choose who is to have it.');
             }
             $people = array_values($coders->map(fn (User $one): string => $one->id)->all());
             $taken = array_merge_recursive(CodingShares::byStudy($review), CodingShares::own($review, $coders, $open));
@@ -71,12 +69,8 @@ final readonly class ShareCoding
                 throw new Refused($cannot->getMessage());
             }
             $this->remove($review, $from, $open);
-            $this->keep(
-                $by,
-                $review,
-                $plan->people,
-                'Handed '.count($open)." studies of {$from->name} on to others for coding",
-            );
+            $words = 'Handed '.count($open)." studies of {$from->name} on to others for coding";
+            $this->keep($by, $review, $plan->people, $words);
 
             return count($open);
         });
@@ -128,15 +122,10 @@ final readonly class ShareCoding
     private function keep(User $by, Review $review, array $people, string $words): void
     {
         $rows = [];
+        $given = ['review_id' => $review->id, 'given_by' => $by->id, 'created_at' => now()];
         foreach ($people as $study => $who) {
             foreach ($who as $person) {
-                $rows[] = [
-                    'review_id' => $review->id,
-                    'publication_id' => $study,
-                    'user_id' => $person,
-                    'given_by' => $by->id,
-                    'created_at' => now(),
-                ];
+                $rows[] = ['publication_id' => $study, 'user_id' => $person] + $given;
             }
         }
         foreach (array_chunk($rows, 1000) as $part) {

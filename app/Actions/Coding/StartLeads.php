@@ -39,24 +39,14 @@ final readonly class StartLeads
     ): Task {
         return DB::transaction(function () use ($by, $review, $code, $pass, $study): Task {
             Review::query()->whereKey($review->id)->lockForUpdate()->first();
-            if ($review->isAtWork('leads')) {
-                throw new Refused('The papers are being read already.');
-            }
-            if ($review->codes()->whereNull('retired_at')->doesntExist()) {
-                throw new Refused('The codebook is empty. Say first what is to be found out.');
-            }
-            $included = CodedReports::ids($review);
-            $included = $study === null ? $included : array_values(array_intersect($included, [$study->id]));
-            if ($included === []) {
-                throw new Refused('Nothing is included yet, so there is no paper to read.');
-            }
+            $included = self::papers($review, $study);
             $task = $review->tasks()->create([
                 'user_id' => $by->id,
                 'kind' => 'leads',
                 'title' => self::title($included, $code, $pass, $study),
                 'state' => TaskState::Queued,
                 'total' => count($included),
-                'url' => $study === null ? route('coding', $review, false) : route('coding.show', [$review, $study], false),
+                'url' => route($study === null ? 'coding' : 'coding.show', array_filter([$review, $study]), false),
             ]);
             $what = $code === null ? 'the codebook' : "“{$code->label}”";
             ($this->log)($review, $by, 'lead.sought', "Had {$task->total} papers read for answers to {$what}", $review);
@@ -64,6 +54,24 @@ final readonly class StartLeads
 
             return $task;
         });
+    }
+
+    /** @return non-empty-list<string> those that are to be read */
+    private static function papers(Review $review, ?Publication $study): array
+    {
+        if ($review->isAtWork('leads')) {
+            throw new Refused('The papers are being read already.');
+        }
+        if ($review->codes()->whereNull('retired_at')->doesntExist()) {
+            throw new Refused('The codebook is empty. Say first what is to be found out.');
+        }
+        $included = CodedReports::ids($review);
+        $included = $study === null ? $included : array_values(array_intersect($included, [$study->id]));
+        if ($included === []) {
+            throw new Refused('Nothing is included yet, so there is no paper to read.');
+        }
+
+        return $included;
     }
 
     /** @param  list<string>  $included */

@@ -16,6 +16,7 @@ use App\Tasks\TaskState;
 use Illuminate\Support\Facades\DB;
 use WaryHeron\Core\Bibliography\Format\Csv\CsvReader;
 use WaryHeron\Core\Bibliography\Format\Formats;
+use WaryHeron\Core\Bibliography\Format\ReferenceReader;
 use WaryHeron\Core\Bibliography\Format\Table\Columns;
 use WaryHeron\Core\Bibliography\Format\UnreadableRecord;
 use WaryHeron\Core\Bibliography\Format\UnusableFile;
@@ -100,13 +101,7 @@ final readonly class MendRejection
     private function read(Rejection $rejection, string $text): Reference
     {
         $delivery = $rejection->delivery;
-        $columns = $delivery->reading['columns'] ?? null;
-        // a table's rejected row stands below its headings, with commas
-        $reader = match ($delivery->format) {
-            'csv', 'xlsx' => new CsvReader(',', $columns === null ? null : new Columns($columns)),
-            '' => Formats::readers()['ris'],
-            default => Formats::readers()[$delivery->format],
-        };
+        $reader = self::reader($delivery);
         try {
             $read = iterator_to_array($reader->read(TextStream::of($text)), false);
         } catch (UnusableFile $unusable) {
@@ -119,13 +114,22 @@ final readonly class MendRejection
         }
         $one = $read[0] ?? null;
         if (count($read) !== 1 || ! ($one instanceof Reference)) {
-            throw new Refused(
-                'This is '.
-                    (count($read) === 0 ? 'no record' : number_format(count($read)).' records').
-                    '; it has to be one.',
-            );
+            $what = count($read) === 0 ? 'no record' : number_format(count($read)).' records';
+            throw new Refused("This is {$what}; it has to be one.");
         }
 
         return $one;
+    }
+
+    /** Of the delivery's format; a table's rejected row stands below its headings, with commas. */
+    private static function reader(Delivery $delivery): ReferenceReader
+    {
+        $columns = $delivery->reading['columns'] ?? null;
+
+        return match ($delivery->format) {
+            'csv', 'xlsx' => new CsvReader(',', $columns === null ? null : new Columns($columns)),
+            '' => Formats::readers()['ris'],
+            default => Formats::readers()[$delivery->format],
+        };
     }
 }

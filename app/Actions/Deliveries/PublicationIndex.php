@@ -51,31 +51,7 @@ final class PublicationIndex
         $known = new self();
         $dois = array_values(array_unique(array_filter(array_map(fn (ExactKeys $k): ?string => $k->doi, $keys))));
         $works = array_values(array_unique(array_filter(array_map(fn (ExactKeys $k): ?string => $k->work, $keys))));
-        // in two steps and with arrays: joined in one, a planner without statistics reads the whole table for every
-        // batch
-        $ids = array_column(
-            DB::select(
-                <<<'SQL'
-                SELECT publication_id FROM records WHERE review_id = ? AND separated_at IS NULL AND publication_id IS NOT NULL AND doi_key = ANY (?::text[])
-                UNION SELECT publication_id FROM records WHERE review_id = ? AND separated_at IS NULL AND publication_id IS NOT NULL AND work_key = ANY (?::text[])
-                SQL
-                ,
-                [$reviewId, self::array($dois), $reviewId, self::array($works)],
-            ),
-            'publication_id',
-        );
-        $rows =
-            $ids === []
-                ? []
-                : DB::select(
-                    <<<'SQL'
-                    SELECT id, publication_id, doi_key, work_key, reference, separated_at FROM records
-                    WHERE review_id = ? AND publication_id = ANY (?::bpchar[]) ORDER BY publication_id, id
-                    SQL
-                    ,
-                    [$reviewId, self::array($ids)],
-                );
-        foreach ($rows as $row) {
+        foreach (self::records($reviewId, self::publications($reviewId, $dois, $works)) as $row) {
             $known->note(
                 $row->separated_at === null ? [$row->doi_key, $row->work_key] : [],
                 Reference::fromArray(json_decode($row->reference, true)),
@@ -84,6 +60,42 @@ final class PublicationIndex
         }
 
         return $known;
+    }
+
+    /**
+     * In two steps and with arrays: joined in one, a planner without statistics reads the whole table for every batch.
+     *
+     * @param  list<string>  $dois
+     * @param  list<string>  $works
+     * @return list<string>
+     */
+    private static function publications(string $reviewId, array $dois, array $works): array
+    {
+        return array_column(
+            DB::select(
+                <<<'SQL'
+                SELECT publication_id FROM records WHERE review_id = ? AND separated_at IS NULL AND publication_id IS NOT NULL AND doi_key = ANY (?::text[])
+                UNION SELECT publication_id FROM records WHERE review_id = ? AND separated_at IS NULL AND publication_id IS NOT NULL AND work_key = ANY (?::text[])
+                SQL,
+                [$reviewId, self::array($dois), $reviewId, self::array($works)],
+            ),
+            'publication_id',
+        );
+    }
+
+    /**
+     * @param  list<string>  $publications
+     * @return list<\stdClass>
+     */
+    private static function records(string $reviewId, array $publications): array
+    {
+        return $publications === [] ? [] : array_values(DB::select(
+            <<<'SQL'
+            SELECT id, publication_id, doi_key, work_key, reference, separated_at FROM records
+            WHERE review_id = ? AND publication_id = ANY (?::bpchar[]) ORDER BY publication_id, id
+            SQL,
+            [$reviewId, self::array($publications)],
+        ));
     }
 
     public function find(ExactKeys $keys, Reference $reference): ?string

@@ -55,52 +55,41 @@ final readonly class StartDelivery
         $this->refuseTwice($review, $hash);
         Store::refuseBeyond($review, (int) filesize($path), $fileName);
         $format = ReferenceFile::formatOf($path);
-        $isTable = in_array($format, ['csv', 'xlsx'], true);
-        $stored = "deliveries/{$hash}";
+        self::keep($path, "deliveries/{$hash}");
+        $values = [
+            'kind' => 'file',
+            'source_name' => $source,
+            'searched_on' => $searchedOn,
+            'notes' => $notes,
+            'file_name' => $fileName,
+            'file_hash' => $hash,
+            'file_size' => (int) filesize($path),
+            'source_kind' => $sourceKind,
+            'platform' => $platform,
+            'format' => $format,
+            'reading' => $reading ?? [],
+        ];
+        $isLookedAt = in_array($format, ['csv', 'xlsx'], true) && $reading === null;
+        try {
+            return DB::transaction(fn (): Delivery => $this->start(
+                $by,
+                $review,
+                $values,
+                "Reading {$fileName}",
+                $isLookedAt ? 'looking' : 'queued',
+            ));
+        } catch (UniqueConstraintViolationException) {
+            $this->refuseTwice($review, $hash);
+            throw new \LogicException('The file was neither new nor known.');
+        }
+    }
+
+    private static function keep(string $path, string $stored): void
+    {
         if (! Storage::exists($stored)) {
             $stream = fopen($path, 'rb') ?: throw new \RuntimeException("Cannot read {$path}.");
             Storage::writeStream($stored, $stream);
             fclose($stream);
-        }
-        try {
-            return DB::transaction(function () use (
-                $by,
-                $review,
-                $path,
-                $fileName,
-                $source,
-                $searchedOn,
-                $notes,
-                $hash,
-                $platform,
-                $format,
-                $reading,
-                $isTable,
-                $sourceKind,
-            ): Delivery {
-                return $this->start(
-                    $by,
-                    $review,
-                    [
-                        'kind' => 'file',
-                        'source_name' => $source,
-                        'searched_on' => $searchedOn,
-                        'notes' => $notes,
-                        'file_name' => $fileName,
-                        'file_hash' => $hash,
-                        'file_size' => (int) filesize($path),
-                        'source_kind' => $sourceKind,
-                        'platform' => $platform,
-                        'format' => $format,
-                        'reading' => $reading ?? [],
-                    ],
-                    "Reading {$fileName}",
-                    $isTable && $reading === null ? 'looking' : 'queued',
-                );
-            });
-        } catch (UniqueConstraintViolationException) {
-            $this->refuseTwice($review, $hash);
-            throw new \LogicException('The file was neither new nor known.');
         }
     }
 
@@ -110,20 +99,7 @@ final readonly class StartDelivery
         return DB::transaction(function () use ($by, $run, $onlyNew): Delivery {
             // runs are only added to, so they are locked by name and not by row
             Locks::fetchOf($run->id);
-            $earlier = $run
-                ->deliveries()
-                ->whereIn('state', [...Delivery::UNDER_WAY, 'done', 'stopped', 'failed'])
-                ->first();
-            if ($earlier !== null) {
-                throw new Refused(
-                    $earlier->isUnderWay()
-                        ? 'These records are being fetched already.'
-                        : ($earlier->state === 'done'
-                            ? 'The records of this run have been fetched.'
-                            : 'This fetch was begun before; go on with it from where it stopped.'),
-                    ['delivery' => $earlier->id],
-                );
-            }
+            self::refuseFetched($run);
 
             return $this->start(
                 $by,
@@ -139,12 +115,24 @@ final readonly class StartDelivery
                     'query_sent' => $run->query_sent,
                     'expected' => $run->total,
                 ],
-                'Fetching '.
-                    ($onlyNew ? 'what is new of ' : '').
-                    number_format($run->total).
-                    " records from {$run->source_title}",
+                'Fetching '.($onlyNew ? 'what is new of ' : '').number_format($run->total)." records from {$run->source_title}",
             );
         });
+    }
+
+    private static function refuseFetched(Run $run): void
+    {
+        $there = [...Delivery::UNDER_WAY, 'done', 'stopped', 'failed'];
+        $earlier = $run->deliveries()->whereIn('state', $there)->first();
+        if ($earlier === null) {
+            return;
+        }
+        $words = match (true) {
+            $earlier->isUnderWay() => 'These records are being fetched already.',
+            $earlier->state === 'done' => 'The records of this run have been fetched.',
+            default => 'This fetch was begun before; go on with it from where it stopped.',
+        };
+        throw new Refused($words, ['delivery' => $earlier->id]);
     }
 
     /**
@@ -230,27 +218,18 @@ final readonly class StartDelivery
     /** @param  array<string, mixed>  $values */
     private function start(User $by, Review $review, array $values, string $title, string $state = 'queued'): Delivery
     {
-        $task = $review
-            ->tasks()
-            ->create([
-                'user_id' => $by->id,
-                'kind' => 'delivery',
-                'title' => $title,
-                'state' => TaskState::Queued,
-                'total' => $values['expected'] ?? null,
-            ]);
-        $delivery = $review
-            ->deliveries()
-            ->create([...$values, 'state' => $state, 'task_id' => $task->id, 'created_by' => $by->id]);
+        $task = $review->tasks()->create([
+            'user_id' => $by->id,
+            'kind' => 'delivery',
+            'title' => $title,
+            'state' => TaskState::Queued,
+            'total' => $values['expected'] ?? null,
+        ]);
+        $started = ['state' => $state, 'task_id' => $task->id, 'created_by' => $by->id];
+        $delivery = $review->deliveries()->create([...$values, ...$started]);
         $task->update(['url' => route('deliveries.show', [$review, $delivery], false)]);
-        ($this->log)(
-            $review,
-            $by,
-            'delivery.started',
-            "Began a delivery from {$values['source_name']}",
-            $delivery,
-            array_filter($values, is_scalar(...)),
-        );
+        $words = "Began a delivery from {$values['source_name']}";
+        ($this->log)($review, $by, 'delivery.started', $words, $delivery, array_filter($values, is_scalar(...)));
         dispatch(DeliverySlice::for($delivery));
 
         return $delivery;

@@ -26,6 +26,8 @@ use WaryHeron\Core\Matching\ExactKeys;
  */
 final class TakeInRecords
 {
+    private const REJECTION = ['id', 'review_id', 'delivery_id', 'position', 'line', 'message', 'text'];
+
     private const RECORD = [
         'id',
         'review_id',
@@ -92,13 +94,11 @@ final class TakeInRecords
                 $placed[$delivery->position + $i + 1] = $one;
             }
             $changes = $this->takeIn($delivery, $placed);
-            $delivery->update(
-                [
-                    'position' => $delivery->position + count($batch) + $passedOver,
-                    'passed_over' => $delivery->passed_over + $passedOver,
-                    'rejected' => $delivery->rejected + count($batch) - $changes['kept'],
-                ] + $this->added($delivery, $changes),
-            );
+            $delivery->update([
+                'position' => $delivery->position + count($batch) + $passedOver,
+                'passed_over' => $delivery->passed_over + $passedOver,
+                'rejected' => $delivery->rejected + count($batch) - $changes['kept'],
+            ] + $this->added($delivery, $changes));
 
             return $delivery;
         });
@@ -144,15 +144,7 @@ final class TakeInRecords
         $here = 0;
         foreach ($batch as $position => $one) {
             if ($one instanceof UnreadableRecord) {
-                $rejections[] = [
-                    strtolower((string) Str::ulid()),
-                    $delivery->review_id,
-                    $delivery->id,
-                    $position,
-                    $one->line,
-                    $one->message,
-                    mb_scrub($one->text, 'UTF-8'),
-                ];
+                $rejections[] = self::rejection($delivery, $position, $one);
 
                 continue;
             }
@@ -169,21 +161,36 @@ final class TakeInRecords
             $known->add($keys[$position], $one, $id);
             $records[$position] = $id;
         }
+        $this->write($delivery, $publications, self::records($delivery, $records, $references, $keys), $rejections);
+        $this->refresh($delivery->review_id, array_map(strval(...), array_keys($joined)));
+
+        return ['kept' => count($records), 'already_here' => $here, 'new' => count($publications)];
+    }
+
+    /**
+     * @param  array<string, non-empty-list<Reference>>  $publications
+     * @param  iterable<list<mixed>>  $records
+     * @param  list<list<mixed>>  $rejections
+     */
+    private function write(Delivery $delivery, array $publications, iterable $records, array $rejections): void
+    {
         $arrived = array_map(strval(...), array_keys($publications));
         $words = [];
         Copy::into('publications', self::PUBLICATION, $this->publications($delivery, $publications, $words));
         Copy::into('items', self::ITEM, self::items($delivery->review->firstStage(), $arrived));
-        Copy::into('records', self::RECORD, self::records($delivery, $records, $references, $keys));
+        Copy::into('records', self::RECORD, $records);
         TitlesFirst::arrive($delivery->review, $arrived);
-        Copy::into(
-            'rejections',
-            ['id', 'review_id', 'delivery_id', 'position', 'line', 'message', 'text'],
-            $rejections,
-        );
+        Copy::into('rejections', self::REJECTION, $rejections);
         ReviewWords::add($delivery->review_id, $words);
-        $this->refresh($delivery->review_id, array_map(strval(...), array_keys($joined)));
+    }
 
-        return ['kept' => count($records), 'already_here' => $here, 'new' => count($publications)];
+    /** @return list<mixed> */
+    private static function rejection(Delivery $delivery, int $position, UnreadableRecord $one): array
+    {
+        $id = strtolower((string) Str::ulid());
+        $text = mb_scrub($one->text, 'UTF-8');
+
+        return [$id, $delivery->review_id, $delivery->id, $position, $one->line, $one->message, $text];
     }
 
     /**
@@ -282,17 +289,7 @@ final class TakeInRecords
         if ($publicationIds === []) {
             return;
         }
-        $changes = [];
-        foreach (
-            Publication::query()->where('review_id', $reviewId)->whereIn('id', $publicationIds)->with('records')->get() as $publication
-        ) {
-            /** @var non-empty-list<\App\Models\Record> $records */
-            $records = $publication->records->all();
-            $changes[] = [
-                'id' => $publication->id,
-                ...$this->values->values($records, array_values($publication->chosen)),
-            ];
-        }
+        $changes = $this->changes($reviewId, $publicationIds);
         $words = [];
         foreach ($changes as $change) {
             $this->list($reviewId, (string) ($change['words'] ?? ''), $words);
@@ -306,10 +303,25 @@ final class TakeInRecords
             WHERE p.review_id = ? AND p.id = c.id
             SQL
             ,
-            [
-                json_encode($changes, JSON_UNESCAPED_UNICODE | JSON_INVALID_UTF8_SUBSTITUTE | JSON_THROW_ON_ERROR),
-                $reviewId,
-            ],
+            [json_encode($changes, JSON_UNESCAPED_UNICODE | JSON_INVALID_UTF8_SUBSTITUTE | JSON_THROW_ON_ERROR), $reviewId],
         );
+    }
+
+    /**
+     * @param  list<string>  $publicationIds
+     * @return list<array<string, mixed>> what each publication is now
+     */
+    private function changes(string $reviewId, array $publicationIds): array
+    {
+        $publications = Publication::query()->where('review_id', $reviewId)->whereIn('id', $publicationIds);
+        $changes = [];
+        foreach ($publications->with('records')->get() as $publication) {
+            /** @var non-empty-list<\App\Models\Record> $records */
+            $records = $publication->records->all();
+            $values = $this->values->values($records, array_values($publication->chosen));
+            $changes[] = ['id' => $publication->id, ...$values];
+        }
+
+        return $changes;
     }
 }

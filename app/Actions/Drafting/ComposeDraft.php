@@ -27,8 +27,7 @@ final readonly class ComposeDraft
 
         return DB::transaction(function () use ($draft, $sections): array {
             Draft::query()->whereKey($draft->id)->lockForUpdate()->first();
-            $before = $draft->rows('draft_sections')
-                ->pluck('body', 'key');
+            $before = $draft->rows('draft_sections')->pluck('body', 'key');
             $changed = $rows = [];
             foreach ($sections as $i => $section) {
                 $body = self::body($section);
@@ -36,27 +35,31 @@ final readonly class ComposeDraft
                 // the database keeps the parts of a paragraph in an order of its own
                 if ($was === null || json_decode($was, true) != $body) {
                     $changed[] = $was === null ? null : $section->title;
-                    $rows[] = [
-                        'review_id' => $draft->review_id,
-                        'draft_id' => $draft->id,
-                        'key' => $section->key,
-                        'position' => $i,
-                        'title' => $section->title,
-                        'place' => $section->place,
-                        'body' => json_encode($body, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE),
-                        'before' => $was,
-                        'changed_at' => now(),
-                    ];
+                    $rows[] = ['position' => $i, ...self::row($draft, $section, $body), 'before' => $was];
                 }
             }
-            DB::table('draft_sections')->upsert(
-                $rows,
-                ['review_id', 'draft_id', 'key'],
-                ['position', 'title', 'place', 'body', 'before', 'changed_at'],
-            );
+            $values = ['position', 'title', 'place', 'body', 'before', 'changed_at'];
+            DB::table('draft_sections')->upsert($rows, ['review_id', 'draft_id', 'key'], $values);
 
             return array_values(array_filter($changed));
         });
+    }
+
+    /**
+     * @param  array<mixed>  $body
+     * @return array<string, mixed>
+     */
+    private static function row(Draft $draft, Section $section, array $body): array
+    {
+        return [
+            'review_id' => $draft->review_id,
+            'draft_id' => $draft->id,
+            'key' => $section->key,
+            'title' => $section->title,
+            'place' => $section->place,
+            'body' => json_encode($body, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE),
+            'changed_at' => now(),
+        ];
     }
 
     /** @return list<array{heading: bool, pieces: list<array{text: string, papers: list<string>}>}> */

@@ -28,21 +28,16 @@ final readonly class EndDraft
     {
         $now = DraftRecords::in($draft);
         $isFirst = $draft->ran_at === null;
-        $changes = $isFirst ? [] : self::changes(
-            count(array_diff($now, $before)),
-            count(array_diff($before, $now)),
-            $sections,
-        );
+        [$new, $gone] = [count(array_diff($now, $before)), count(array_diff($before, $now))];
+        $changes = $isFirst ? [] : self::changes($new, $gone, $sections);
         $isOver = DB::transaction(function () use ($draft, $revision, $changes, $seconds): bool {
             $here = Draft::query()->whereKey($draft->id)->lockForUpdate()->firstOrFail();
             if ($here->revision !== $revision) {
                 return false;
             }
-            $here->update(
-                ['ran_at' => now(), 'seconds' => $seconds, 'changes' => $changes, 'told_at' => $here->told_at ?? now()],
-            );
+            $told = $here->told_at ?? now();
 
-            return true;
+            return $here->update(['ran_at' => now(), 'seconds' => $seconds, 'changes' => $changes, 'told_at' => $told]);
         });
         if ($isOver && $isFirst) {
             $text = 'The draft of a review is there: '.Str::limit($draft->scouting->question, 120);

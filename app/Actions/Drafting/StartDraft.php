@@ -42,10 +42,9 @@ final readonly class StartDraft
                 'depth_in_full' => $inFull,
                 'asked_by' => $by->id,
             ]);
-            ($this->log)($scouting->review_id, $by, 'draft.begun', "Had a review drafted by machine: {$scouting->question}", $draft, [
-                'depth' => $depth,
-                'in_full' => $inFull,
-            ]);
+            $words = "Had a review drafted by machine: {$scouting->question}";
+            $how = ['depth' => $depth, 'in_full' => $inFull];
+            ($this->log)($scouting->review_id, $by, 'draft.begun', $words, $draft, $how);
             if (! AskPlainly::isUnderWay($scouting)) {
                 $this->run->execute($by, $draft);
             }

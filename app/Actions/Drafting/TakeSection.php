@@ -39,26 +39,27 @@ final readonly class TakeSection
             $paragraphs = [];
             foreach (json_decode($section->body, true, 16, JSON_THROW_ON_ERROR) as $one) {
                 $paragraphs[] = $one['heading']
-                    ? [
-                        'type' => 'heading',
-                        'attrs' => ['level' => 3],
-                        'content' => [['type' => 'text', 'text' => $one['pieces'][0]['text']]],
-                    ]
+                    ? self::heading($one['pieces'][0]['text'])
                     : ['type' => 'paragraph', 'content' => $this->pieces($by, $report, $one['pieces'])];
             }
             $draft->rows('draft_sections')
                 ->where('key', $key)
                 ->update(['taken_at' => now(), 'taken_by' => $by->id]);
-            ($this->log)(
-                $draft->review_id,
-                $by,
-                'draft.taken',
-                "Took over from the draft into the report: {$section->title}",
-                $draft,
-            );
+            $words = "Took over from the draft into the report: {$section->title}";
+            ($this->log)($draft->review_id, $by, 'draft.taken', $words, $draft);
 
             return [$section->place, $paragraphs];
         });
+    }
+
+    /** @return array<string, mixed> of the report's document */
+    private static function heading(string $text): array
+    {
+        return [
+            'type' => 'heading',
+            'attrs' => ['level' => 3],
+            'content' => [['type' => 'text', 'text' => $text]],
+        ];
     }
 
     private function section(Draft $draft, string $key): stdClass

@@ -46,12 +46,7 @@ final readonly class AddFullText
     ): FullText {
         $name = FileName::of($name, 'unnamed.pdf');
         $bytes = (int) filesize($path);
-        if (! str_contains((string) file_get_contents($path, length: 1024), '%PDF-')) {
-            throw new Refused("“{$name}” is not a PDF. Nothing was kept of it.");
-        }
-        if ($bytes > self::LARGEST) {
-            throw new Refused("“{$name}” is larger than 100 MB. Nothing was kept of it.");
-        }
+        self::refuseOther($path, $name, $bytes);
         $hash = (string) hash_file('sha256', $path);
         $this->refuseTwice($review, $hash, $name, $of);
         Store::refuseBeyond($review, $bytes, $name);
@@ -71,24 +66,31 @@ final readonly class AddFullText
                 'matched_by' => $of === null ? '' : ($origin === 'locker' ? 'doi' : 'person'),
                 'user_id' => $by->id,
             ]);
-            ($this->log)($review, $by, 'full-text.added', "Brought the PDF “{$name}”", $made, [
-                'hash' => $hash,
-                'matched_by' => $made->matched_by,
-            ]);
-            if ($of !== null) {
-                $this->retrieval->execute(
-                    $by,
-                    $review,
-                    [$of->id],
-                    RetrievalState::Obtained,
-                    $origin === 'locker' ? 'from the full-text locker' : '',
-                    now(),
-                );
-            }
+            $this->tellOf($made, $by, $review);
             ReadFullText::dispatch($made->id);
 
             return $made;
         });
+    }
+
+    private static function refuseOther(string $path, string $name, int $bytes): void
+    {
+        if (! str_contains((string) file_get_contents($path, length: 1024), '%PDF-')) {
+            throw new Refused("“{$name}” is not a PDF. Nothing was kept of it.");
+        }
+        if ($bytes > self::LARGEST) {
+            throw new Refused("“{$name}” is larger than 100 MB. Nothing was kept of it.");
+        }
+    }
+
+    private function tellOf(FullText $made, User $by, Review $review): void
+    {
+        $about = ['hash' => $made->hash, 'matched_by' => $made->matched_by];
+        ($this->log)($review, $by, 'full-text.added', "Brought the PDF “{$made->name}”", $made, $about);
+        if ($made->publication_id !== null) {
+            $from = $made->origin === 'locker' ? 'from the full-text locker' : '';
+            $this->retrieval->execute($by, $review, [$made->publication_id], RetrievalState::Obtained, $from, now());
+        }
     }
 
     /** What is there already is the same, and may be the very file that is read. */

@@ -33,36 +33,40 @@ final readonly class AskLocker
             if ($review->isAtWork('locker')) {
                 throw new Refused('The locker is being asked already.');
             }
-            $wanted = Retrievals::sought($review)
-                ->where('publications.doi', '<>', '')
-                ->whereRaw("coalesce(retrievals.state, 'sought') IN ('sought', 'requested')")
-                ->when($publications !== null, fn ($query) => $query->whereIn('publications.id', $publications))
-                ->pluck('publications.id')
-                ->all();
-            if ($wanted === []) {
-                throw new Refused('None of these has a DOI and is still sought.');
-            }
-            $task = $review
-                ->tasks()
-                ->create([
-                    'user_id' => $by->id,
-                    'kind' => 'locker',
-                    'title' => 'Asking the full-text locker for '.
-                        (count($wanted) === 1 ? 'a copy' : number_format(count($wanted)).' copies'),
-                    'state' => TaskState::Queued,
-                    'total' => count($wanted),
-                    'url' => route('full-texts', $review, false),
-                ]);
-            ($this->log)(
-                $review,
-                $by,
-                'locker.asked',
-                'Asked the full-text locker for '.number_format(count($wanted)).' texts',
-                $task,
-            );
-            dispatch(new FetchFullTexts($task->id, array_values($wanted)));
+            $wanted = self::wanted($review, $publications);
+            $copies = count($wanted) === 1 ? 'a copy' : number_format(count($wanted)).' copies';
+            $task = $review->tasks()->create([
+                'user_id' => $by->id,
+                'kind' => 'locker',
+                'title' => "Asking the full-text locker for {$copies}",
+                'state' => TaskState::Queued,
+                'total' => count($wanted),
+                'url' => route('full-texts', $review, false),
+            ]);
+            $words = 'Asked the full-text locker for '.number_format(count($wanted)).' texts';
+            ($this->log)($review, $by, 'locker.asked', $words, $task);
+            dispatch(new FetchFullTexts($task->id, $wanted));
 
             return $task;
         });
+    }
+
+    /**
+     * @param  ?list<string>  $publications  or all
+     * @return non-empty-list<string> those that have a DOI and are still sought
+     */
+    private static function wanted(Review $review, ?array $publications): array
+    {
+        $wanted = Retrievals::sought($review)
+            ->where('publications.doi', '<>', '')
+            ->whereRaw("coalesce(retrievals.state, 'sought') IN ('sought', 'requested')")
+            ->when($publications !== null, fn ($query) => $query->whereIn('publications.id', $publications))
+            ->pluck('publications.id')
+            ->all();
+        if ($wanted === []) {
+            throw new Refused('None of these has a DOI and is still sought.');
+        }
+
+        return array_values($wanted);
     }
 }

@@ -29,22 +29,9 @@ final readonly class AssignFullText
                 throw new Refused('Somebody has assigned this file in the meantime.');
             }
             $file->update(['publication_id' => $publication->id, 'matched_by' => 'person']);
-            ($this->log)(
-                $file->review_id,
-                $by,
-                'full-text.assigned',
-                "Said that “{$file->name}” is a copy of “{$publication->title}”",
-                $publication,
-                ['file' => $file->id],
-            );
-            $this->retrieval->execute(
-                $by,
-                $publication->review,
-                [$publication->id],
-                RetrievalState::Obtained,
-                '',
-                now(),
-            );
+            $words = "Said that “{$file->name}” is a copy of “{$publication->title}”";
+            ($this->log)($file->review_id, $by, 'full-text.assigned', $words, $publication, ['file' => $file->id]);
+            $this->set($by, $publication, RetrievalState::Obtained);
         });
     }
 
@@ -61,34 +48,28 @@ final readonly class AssignFullText
                 return;
             }
             $file->update(['publication_id' => null, 'matched_by' => '', 'offers' => []]);
-            ($this->log)(
-                $file->review_id,
-                $by,
-                'full-text.taken-off',
-                "Said that “{$file->name}” is not a copy of “{$publication->title}”",
-                $publication,
-                ['file' => $file->id],
-            );
-            $judged = Item::query()
-                ->where('review_id', $file->review_id)
-                ->where('publication_id', $publication->id)
-                ->where('stage_id', Retrievals::stage($publication->review)->id ?? '')
-                ->whereNotNull('opened_at')
-                ->exists();
-            if (
-                ! $judged &&
-                (Retrievals::copies($publication->review, [$publication->id])[$publication->id] ?? []) === []
-            ) {
-                $this->retrieval->execute(
-                    $by,
-                    $publication->review,
-                    [$publication->id],
-                    RetrievalState::Sought,
-                    '',
-                    now(),
-                );
+            $words = "Said that “{$file->name}” is not a copy of “{$publication->title}”";
+            ($this->log)($file->review_id, $by, 'full-text.taken-off', $words, $publication, ['file' => $file->id]);
+            $copies = Retrievals::copies($publication->review, [$publication->id])[$publication->id] ?? [];
+            if ($copies === [] && ! self::isJudged($publication)) {
+                $this->set($by, $publication, RetrievalState::Sought);
             }
         });
+    }
+
+    private static function isJudged(Publication $publication): bool
+    {
+        return Item::query()
+            ->where('review_id', $publication->review_id)
+            ->where('publication_id', $publication->id)
+            ->where('stage_id', Retrievals::stage($publication->review)->id ?? '')
+            ->whereNotNull('opened_at')
+            ->exists();
+    }
+
+    private function set(User $by, Publication $publication, RetrievalState $state): void
+    {
+        $this->retrieval->execute($by, $publication->review, [$publication->id], $state, '', now());
     }
 
     /** Takes a file that is a copy of nothing here out of the list. */

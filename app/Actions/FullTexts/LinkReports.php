@@ -12,6 +12,8 @@ use App\Models\Publication;
 use App\Models\Review;
 use App\Models\Study;
 use App\Models\User;
+use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Facades\DB;
 
 /** Says which publications are reports of one study. */
@@ -30,46 +32,53 @@ final readonly class LinkReports
     {
         return DB::transaction(function () use ($by, $review, $publicationIds, $name): Study {
             Locks::studiesOf($review->id);
-            $reports = Publication::query()
-                ->where('review_id', $review->id)
-                ->whereIn('id', $publicationIds)
-                ->whereNull('merged_into')
-                ->orderBy('year')
-                ->orderBy('id')
-                ->get();
-            if ($reports->count() < 2) {
-                throw new Refused('Choose two reports or more of one study.');
-            }
+            $reports = self::reports($review, $publicationIds);
             $first = $reports->firstOrFail();
             $joined = array_values($reports->pluck('study_id')->filter()->unique()->all());
-            $study =
-                $joined === [] ? null : Study::query()->where('review_id', $review->id)->whereKey($joined[0])->first();
+            $studies = fn (): Builder => Study::query()->where('review_id', $review->id);
+            $study = $joined === [] ? null : $studies()->whereKey($joined[0])->first();
             $name = mb_substr($name !== '' ? $name : $first->called(), 0, 200);
             $study ??= Study::query()->create(['review_id' => $review->id, 'name' => $name, 'created_by' => $by->id]);
             Publication::query()
                 ->where('review_id', $review->id)
                 ->where(fn ($any) => $any->whereIn('id', $reports->pluck('id'))->orWhereIn('study_id', $joined))
                 ->update(['study_id' => $study->id]);
-            Study::query()->where('review_id', $review->id)->whereIn('id', $joined)->whereKeyNot($study->id)->delete();
+            $studies()->whereIn('id', $joined)->whereKeyNot($study->id)->delete();
             $this->carryOn($by, $study);
-            $this->log->each(
-                $review->id,
-                $by,
-                'report.linked',
-                "Linked as a report of the study “{$study->name}”",
-                $reports->pluck('id'),
-            );
-            ($this->log)(
-                $review,
-                $by,
-                'study.linked',
-                'Linked '.number_format($reports->count())." reports of the study “{$study->name}”",
-                $study,
-                ['reports' => $reports->pluck('id')->all()],
-            );
+            $this->tell($by, $review, $study, $reports);
 
             return $study;
         });
+    }
+
+    /**
+     * @param  list<string>  $publicationIds
+     * @return Collection<int, Publication> two or more
+     */
+    private static function reports(Review $review, array $publicationIds): Collection
+    {
+        $reports = Publication::query()
+            ->where('review_id', $review->id)
+            ->whereIn('id', $publicationIds)
+            ->whereNull('merged_into')
+            ->orderBy('year')
+            ->orderBy('id')
+            ->get();
+        if ($reports->count() < 2) {
+            throw new Refused('Choose two reports or more of one study.');
+        }
+
+        return $reports;
+    }
+
+    /** @param  Collection<int, Publication>  $reports */
+    private function tell(User $by, Review $review, Study $study, Collection $reports): void
+    {
+        $ids = $reports->pluck('id');
+        $words = "of the study “{$study->name}”";
+        $this->log->each($review->id, $by, 'report.linked', "Linked as a report {$words}", $ids);
+        $all = 'Linked '.number_format($ids->count())." reports {$words}";
+        ($this->log)($review, $by, 'study.linked', $all, $study, ['reports' => $ids->all()]);
     }
 
     /** It is coded with the report that it was coded with, or with the one that has most answers. */

@@ -48,30 +48,24 @@ final readonly class ReadPdf
             if ($match === null || $file->publication_id !== null || $file->taken_out_at !== null) {
                 return; // somebody has said meanwhile what it is
             }
-            $file->update([
-                'publication_id' => $match->publication,
-                'matched_by' => $match->by,
-                'offers' => array_map(fn (CopyOffer $one): array => get_object_vars($one), $match->offers),
-            ]);
-            if ($match->publication !== null) {
-                ($this->log)(
-                    $file->review_id,
-                    null,
-                    'full-text.matched',
-                    "Found by its {$match->by} what “{$file->name}” is a copy of",
-                    $file,
-                    ['publication' => $match->publication],
-                );
-                $this->retrieval->execute(
-                    $file->user,
-                    $file->review,
-                    [$match->publication],
-                    RetrievalState::Obtained,
-                    '',
-                    now(),
-                );
-            }
+            $this->keep($file, $match);
         });
+    }
+
+    private function keep(FullText $file, CopyMatch $match): void
+    {
+        $file->update([
+            'publication_id' => $match->publication,
+            'matched_by' => $match->by,
+            'offers' => array_map(fn (CopyOffer $one): array => get_object_vars($one), $match->offers),
+        ]);
+        if ($match->publication !== null) {
+            $words = "Found by its {$match->by} what “{$file->name}” is a copy of";
+            $about = ['publication' => $match->publication];
+            ($this->log)($file->review_id, null, 'full-text.matched', $words, $file, $about);
+            $copied = [$match->publication];
+            $this->retrieval->execute($file->user, $file->review, $copied, RetrievalState::Obtained, '', now());
+        }
     }
 
     private function match(Review $review, string $text): CopyMatch
@@ -82,14 +76,7 @@ final readonly class ReadPdf
         }
         // a publication of the review whose text is not sought is offered, not taken
         $offered = array_map(fn (CopyOffer $one): string => $one->publication, $match->offers);
-        $others = Publication::query()
-            ->where('review_id', $review->id)
-            ->whereIn('doi', $dois)
-            ->whereNull('merged_into')
-            ->whereNotIn('id', $offered)
-            ->limit(2)
-            ->pluck('id')
-            ->all();
+        $others = self::notSought($review, $dois, $offered);
         if ($others === []) {
             return $match;
         }
@@ -100,5 +87,22 @@ final readonly class ReadPdf
             ...array_values(array_map(fn (string $id): CopyOffer => new CopyOffer($id, 'check', $because), $others)),
             ...array_values($sure),
         ]);
+    }
+
+    /**
+     * @param  list<string>  $dois
+     * @param  list<string>  $offered  already
+     * @return array<string> publications of the review whose text is not sought
+     */
+    private static function notSought(Review $review, array $dois, array $offered): array
+    {
+        return Publication::query()
+            ->where('review_id', $review->id)
+            ->whereIn('doi', $dois)
+            ->whereNull('merged_into')
+            ->whereNotIn('id', $offered)
+            ->limit(2)
+            ->pluck('id')
+            ->all();
     }
 }

@@ -21,28 +21,33 @@ final readonly class ReplaceCopy
     public function execute(User $by, FullText $older, FullText $better): void
     {
         DB::transaction(function () use ($by, $older, $better): void {
-            $copies = FullText::query()
-                ->where('review_id', $older->review_id)
-                ->whereKey([$older->id, $better->id])
-                ->whereNull('taken_out_at')
-                ->whereNotNull('publication_id')
-                ->lockForUpdate()
-                ->get();
-            if ($copies->count() !== 2 || $copies->unique('publication_id')->count() !== 1) {
-                throw new Refused('These are not two copies of one publication.');
-            }
-            if ($copies->firstOrFail('id', $better->id)->replaced_by !== null) {
-                throw new Refused("“{$better->name}” has itself been replaced by a better copy.");
-            }
-            if ($better->state !== 'read' || ! DB::table('paper_pages')->where('full_text_id', $better->id)->exists()) {
-                throw new Refused(
-                    "The words of “{$better->name}” are not read yet, so nothing can be found again in it.",
-                );
-            }
+            self::refuseOthers($older, $better);
             FullText::query()->whereKey($older->id)->update(['replaced_by' => $better->id]);
             $words = "Said that “{$better->name}” is a better copy than “{$older->name}”";
             ($this->log)($older->review_id, $by, 'full-text.replaced', $words, $better, ['older' => $older->id]);
         });
+    }
+
+    private static function refuseOthers(FullText $older, FullText $better): void
+    {
+        $copies = FullText::query()
+            ->where('review_id', $older->review_id)
+            ->whereKey([$older->id, $better->id])
+            ->whereNull('taken_out_at')
+            ->whereNotNull('publication_id')
+            ->lockForUpdate()
+            ->get();
+        if ($copies->count() !== 2 || $copies->unique('publication_id')->count() !== 1) {
+            throw new Refused('These are not two copies of one publication.');
+        }
+        if ($copies->firstOrFail('id', $better->id)->replaced_by !== null) {
+            throw new Refused("“{$better->name}” has itself been replaced by a better copy.");
+        }
+        if ($better->state !== 'read' || ! DB::table('paper_pages')->where('full_text_id', $better->id)->exists()) {
+            throw new Refused(
+                "The words of “{$better->name}” are not read yet, so nothing can be found again in it.",
+            );
+        }
     }
 
     public function undo(User $by, FullText $older): void

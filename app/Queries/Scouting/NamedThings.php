@@ -13,6 +13,10 @@ use WaryHeron\Core\Scouting\Scout;
 /** The things of one kind that the papers of a question name. */
 final class NamedThings
 {
+    private const HEADS = [
+        'name', 'variants', 'why they are the same', 'papers', 'first year', 'last year', 'definition', 'titles',
+    ];
+
     /** @return list<NamedPapers> those in most papers first */
     public static function of(Scouting $scouting, FoundPapers $papers, NameKind $kind): array
     {
@@ -38,16 +42,7 @@ final class NamedThings
      */
     public static function rows(array $things): \Generator
     {
-        yield [
-            'name',
-            'variants',
-            'why they are the same',
-            'papers',
-            'first year',
-            'last year',
-            'definition',
-            'titles',
-        ];
+        yield self::HEADS;
         foreach ($things as $one) {
             $years = array_keys($one->byYear());
             yield [

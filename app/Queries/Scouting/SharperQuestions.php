@@ -35,8 +35,24 @@ final readonly class SharperQuestions
             fn (Suggestion $one): Node => Parser::parse("({$search}) AND \"{$one->words}\"")->root,
             $suggestions,
         );
+        $counts = $search === '' ? [] : $this->counted($review, $sources, $queries);
+
+        return array_map(
+            fn (Suggestion $one, int $i): array => ['suggestion' => $one, 'counts' => $counts[$i] ?? []],
+            $suggestions,
+            array_keys($suggestions),
+        );
+    }
+
+    /**
+     * @param  list<string>  $sources
+     * @param  list<Node>  $queries
+     * @return array<int, array<string, int>> by query and source
+     */
+    private function counted(Review $review, array $sources, array $queries): array
+    {
         $counts = [];
-        foreach ($suggestions === [] || $search === '' ? [] : $sources as $source) {
+        foreach ($queries === [] ? [] : $sources as $source) {
             try {
                 foreach ($this->counts->of($review, $source, $queries) as $i => $count) {
                     $counts[$i][$source] = $count;
@@ -46,10 +62,6 @@ final readonly class SharperQuestions
             }
         }
 
-        return array_map(
-            fn (Suggestion $one, int $i): array => ['suggestion' => $one, 'counts' => $counts[$i] ?? []],
-            $suggestions,
-            array_keys($suggestions),
-        );
+        return $counts;
     }
 }

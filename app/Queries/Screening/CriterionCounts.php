@@ -7,6 +7,7 @@ namespace App\Queries\Screening;
 use App\Models\Stage;
 use App\Models\User;
 use App\Queries\Shared\Visibility;
+use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 
 /** How often each criterion was answered yes, no or unclear, in the decisions that a person may see. */
@@ -15,19 +16,10 @@ final class CriterionCounts
     /** @return array<string, array{yes: int, no: int, unclear: int}> by criterion */
     public static function of(Stage $stage, User $user): array
     {
-        $decisions = DB::table('decisions')
-            ->join('items', 'items.id', '=', 'decisions.item_id')
-            ->whereColumn('items.review_id', 'decisions.review_id')
-            ->crossJoin(DB::raw('jsonb_each_text(decisions.answers) AS given (criterion, answer)'))
-            ->where('decisions.review_id', $stage->review_id)
-            ->where('decisions.stage_id', $stage->id)
-            ->whereNull('decisions.superseded_at')
-            ->whereNotNull('decisions.verdict')
-            ->where('decisions.answers', '<>', '{}');
         /** @var array<string, array{yes: int, no: int, unclear: int}> $counts */
         $counts = [];
         foreach (
-            Visibility::decisions($decisions, $user)
+            Visibility::decisions(self::decisions($stage), $user)
                 ->groupBy('given.criterion', 'given.answer')
                 ->selectRaw('given.criterion, given.answer, count(DISTINCT decisions.item_id) AS n')
                 ->get() as $row
@@ -41,5 +33,18 @@ final class CriterionCounts
         }
 
         return $counts;
+    }
+
+    private static function decisions(Stage $stage): Builder
+    {
+        return DB::table('decisions')
+            ->join('items', 'items.id', '=', 'decisions.item_id')
+            ->whereColumn('items.review_id', 'decisions.review_id')
+            ->crossJoin(DB::raw('jsonb_each_text(decisions.answers) AS given (criterion, answer)'))
+            ->where('decisions.review_id', $stage->review_id)
+            ->where('decisions.stage_id', $stage->id)
+            ->whereNull('decisions.superseded_at')
+            ->whereNotNull('decisions.verdict')
+            ->where('decisions.answers', '<>', '{}');
     }
 }

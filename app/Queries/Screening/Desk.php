@@ -64,35 +64,31 @@ final class Desk
         $left = $most - count($ids);
         if ($left > 0) {
             $from = $this->stage->ranked ? max(0, $after - Ranking::UNRANKED) : $after;
-            $ids = [
-                ...$ids,
-                ...$this->waiting()
-                    ->where('items.position', '>', $from)
-                    ->when(
-                        $this->stage->work === 'shares',
-                        fn (Builder $shares) => $shares->where('assignments.position', '>', $from),
-                    )
-                    ->when(
-                        $this->stage->ranked,
-                        fn (Builder $unranked) => $unranked->whereNotExists(
-                            fn (Builder $rank) => $rank
-                                ->selectRaw('1')
-                                ->from('item_ranks')
-                                ->whereColumn('item_ranks.review_id', 'items.review_id')
-                                ->whereColumn('item_ranks.item_id', 'items.id'),
-                        ),
-                    )
-                    ->orderBy($this->stage->work === 'shares' ? 'assignments.position' : 'items.position')
-                    ->limit($left)
-                    ->pluck('items.id')
-                    ->all(),
-            ];
+            $ids = [...$ids, ...$this->unranked($from, $left)];
         }
         $items = $ids === [] ? [] : $this->items($this->base()->whereIn('items.id', $ids));
         $places = array_flip($ids);
         usort($items, fn (array $a, array $b): int => $places[$a['id']] <=> $places[$b['id']]);
 
         return $items;
+    }
+
+    /** @return list<string> of those that wait, in the order of the stage or of one's shares */
+    private function unranked(int $from, int $most): array
+    {
+        $isShared = $this->stage->work === 'shares';
+        $waiting = $this->waiting()
+            ->where('items.position', '>', $from)
+            ->when($isShared, fn (Builder $shares) => $shares->where('assignments.position', '>', $from))
+            ->when($this->stage->ranked, fn (Builder $unranked) => $unranked->whereNotExists(fn (Builder $rank) => $rank
+                ->selectRaw('1')
+                ->from('item_ranks')
+                ->whereColumn('item_ranks.review_id', 'items.review_id')
+                ->whereColumn('item_ranks.item_id', 'items.id')))
+            ->orderBy($isShared ? 'assignments.position' : 'items.position')
+            ->limit($most);
+
+        return array_values($waiting->pluck('items.id')->all());
     }
 
     /** @return list<string> items that have a rank, in its order */
@@ -128,29 +124,29 @@ final class Desk
             return null;
         }
         $ranking = ReadingProgress::ranking($this->stage);
+        $judged = $ranking?->model === null ? null : $this->judged(RelevanceModel::fromArray($ranking->model), $id);
+
+        return [
+            'score' => $judged['score'] ?? null,
+            'drawn' => (bool) $rank->drawn,
+            'check' => $rank->rank < Ranking::RANKED,
+            'words' => $judged['words'] ?? [],
+            'judged' => $ranking->judged ?? 0,
+        ];
+    }
+
+    /** @return ?array{score: float, words: list<array{word: string, weight: float}>} by the words that the stage shows */
+    private function judged(RelevanceModel $model, string $id): ?array
+    {
         $text = DB::table('items')
             ->join('publications', 'publications.id', '=', 'items.publication_id')
             ->whereColumn('publications.review_id', 'items.review_id')
             ->where('items.review_id', $this->review->id)
             ->where('items.id', $id)
             ->first(['title', 'abstract']);
-        $judged =
-            $ranking?->model === null || $text === null
-                ? null
-                : RelevanceModel::fromArray($ranking->model)->judged(
-                    RelevanceModel::text(
-                        $text->title,
-                        $this->stage->purpose === StagePurpose::Titles ? '' : $text->abstract,
-                    ),
-                );
+        $abstract = $this->stage->purpose === StagePurpose::Titles ? '' : $text->abstract ?? '';
 
-        return [
-            'score' => $judged['score'] ?? null,
-            'drawn' => $rank->drawn,
-            'check' => $rank->rank < Ranking::RANKED,
-            'words' => $judged['words'] ?? [],
-            'judged' => $ranking->judged ?? 0,
-        ];
+        return $text === null ? null : $model->judged(RelevanceModel::text($text->title, $abstract));
     }
 
     /**
@@ -229,23 +225,9 @@ final class Desk
     {
         $counts = $this->counts();
         $steps = [];
-        if ($this->stage->work === 'shares') {
-            $steps[] = [
-                'key' => null,
-                'words' => 'in my shares',
-                'count' => DB::table('assignments')
-                    ->where('review_id', $this->review->id)
-                    ->where('stage_id', $this->stage->id)
-                    ->where('user_id', $this->user->id)
-                    ->count(),
-            ];
-        } else {
-            $steps[] = [
-                'key' => null,
-                'words' => 'at this stage',
-                'count' => Tallies::of($this->review, $this->stage)->all(),
-            ];
-        }
+        $steps[] = $this->stage->work === 'shares'
+            ? ['key' => null, 'words' => 'in my shares', 'count' => $this->shared()]
+            : ['key' => null, 'words' => 'at this stage', 'count' => Tallies::of($this->review, $this->stage)->all()];
         $steps[] = ['key' => null, 'words' => 'not judged by me, not open', 'count' => $counts['left']];
         if ($this->filters?->isAny() === true) {
             $left = (new self($this->stage, $this->user))
@@ -261,51 +243,36 @@ final class Desk
         return $steps;
     }
 
+    private function shared(): int
+    {
+        return DB::table('assignments')
+            ->where('review_id', $this->review->id)
+            ->where('stage_id', $this->stage->id)
+            ->where('user_id', $this->user->id)
+            ->count();
+    }
+
     private function base(): Builder
     {
         return DB::table('items')
             ->join('publications', 'publications.id', '=', 'items.publication_id')
             ->whereColumn('publications.review_id', 'items.review_id')
-            ->leftJoin(
-                'decisions',
-                fn ($mine) => $mine
-                    ->on('decisions.item_id', '=', 'items.id')
-                    ->on('decisions.review_id', '=', 'items.review_id')
-                    ->where('decisions.user_id', $this->user->id)
-                    ->whereNull('decisions.superseded_at'),
-            )
+            ->leftJoin('decisions', fn ($mine) => $mine
+                ->on('decisions.item_id', '=', 'items.id')
+                ->on('decisions.review_id', '=', 'items.review_id')
+                ->where('decisions.user_id', $this->user->id)
+                ->whereNull('decisions.superseded_at'))
             ->where('items.review_id', $this->review->id)
             ->where('items.stage_id', $this->stage->id)
-            ->when(
-                $this->stage->ranked,
-                fn (Builder $ranked) => $ranked->leftJoin(
-                    'item_ranks',
-                    fn ($rank) => $rank
-                        ->on('item_ranks.review_id', '=', 'items.review_id')
-                        ->on('item_ranks.item_id', '=', 'items.id'),
-                ),
-            )
-            ->select([
-                ...$this->stage->ranked ? ['item_ranks.rank'] : [],
-                'items.id',
-                'items.position',
-                'items.opened_at',
-                'items.publication_id',
-                'title',
-                'authors',
-                'journal',
-                'year',
-                'place',
-                'doi',
-                'abstract',
-                'language',
-                'records_count',
-                'decisions.id as decision_id',
-                'decisions.verdict',
-                'decisions.criterion_id',
-                'decisions.note',
-                'decisions.answers',
-            ]);
+            ->select(['items.id', 'items.position', 'items.opened_at', 'items.publication_id', 'title', 'authors'])
+            ->addSelect(['journal', 'year', 'place', 'doi', 'abstract', 'language', 'records_count'])
+            ->addSelect(['decisions.id as decision_id', 'decisions.verdict', 'decisions.criterion_id'])
+            ->addSelect(['decisions.note', 'decisions.answers'])
+            ->when($this->stage->ranked, fn (Builder $items) => $items
+                ->leftJoin('item_ranks', fn ($rank) => $rank
+                    ->on('item_ranks.review_id', '=', 'items.review_id')
+                    ->on('item_ranks.item_id', '=', 'items.id'))
+                ->addSelect('item_ranks.rank'));
     }
 
     /**
@@ -314,22 +281,7 @@ final class Desk
      */
     private function waiting(): Builder
     {
-        $items = match ($this->stage->work) {
-            'shares' => Shares::undone($this->stage)
-                ->join('items', 'items.id', '=', 'assignments.item_id')
-                ->whereColumn('items.review_id', 'assignments.review_id')
-                ->where('assignments.user_id', $this->user->id),
-            'queue' => DB::table('item_claims')
-                ->join('items', 'items.id', '=', 'item_claims.item_id')
-                ->whereColumn('items.review_id', 'item_claims.review_id')
-                ->where('item_claims.review_id', $this->review->id)
-                ->where('item_claims.stage_id', $this->stage->id)
-                ->where('item_claims.user_id', $this->user->id)
-                ->where('item_claims.until', '>', now()),
-            default => DB::table('items')
-                ->where('items.review_id', $this->review->id)
-                ->where('items.stage_id', $this->stage->id),
-        };
+        $items = $this->mineToDo();
         $items
             ->where('items.state', ItemState::Waiting->value)
             ->whereNotExists(
@@ -353,48 +305,83 @@ final class Desk
         return $items;
     }
 
+    /** What the way of working gives this person, whether done or not. */
+    private function mineToDo(): Builder
+    {
+        return match ($this->stage->work) {
+            'shares' => Shares::undone($this->stage)
+                ->join('items', 'items.id', '=', 'assignments.item_id')
+                ->whereColumn('items.review_id', 'assignments.review_id')
+                ->where('assignments.user_id', $this->user->id),
+            'queue' => DB::table('item_claims')
+                ->join('items', 'items.id', '=', 'item_claims.item_id')
+                ->whereColumn('items.review_id', 'item_claims.review_id')
+                ->where('item_claims.review_id', $this->review->id)
+                ->where('item_claims.stage_id', $this->stage->id)
+                ->where('item_claims.user_id', $this->user->id)
+                ->where('item_claims.until', '>', now()),
+            default => DB::table('items')
+                ->where('items.review_id', $this->review->id)
+                ->where('items.stage_id', $this->stage->id),
+        };
+    }
+
     /** @return list<array<string, mixed>> */
     private function items(Builder $query): array
     {
         $rows = array_values($query->get()->all());
-        $sources = $this->sources($publications = array_column($rows, 'publication_id'));
+        $publications = array_column($rows, 'publication_id');
+        $sources = $this->sources($publications);
         $tags = Tags::of($this->review, $publications);
-        foreach ($this->stage->purpose === StagePurpose::Titles ? $rows : [] as $row) {
-            $row->abstract = '';
-        }
-        $copies =
-            $this->stage->purpose === StagePurpose::FullText ? Retrievals::copies($this->review, $publications) : [];
+        $inFull = $this->stage->purpose === StagePurpose::FullText;
+        $copies = $inFull ? Retrievals::copies($this->review, $publications) : [];
 
         return array_map(
             fn (stdClass $row): array => [
-                'id' => $row->id,
-                'position' => $this->stage->ranked ? $row->rank ?? Ranking::UNRANKED + $row->position : $row->position,
-                'open' => $row->opened_at !== null,
-                'title' => $row->title,
-                'titleParts' => $this->marked()->highlighter->segments($row->title),
-                'meta' => implode(
-                    ' · ',
-                    array_filter([$this->shortened($row->authors), $row->journal, (string) $row->year, $row->place]),
-                ),
-                'doi' => $row->doi,
-                'language' => $row->language,
-                'abstract' => array_map(
-                    fn (array $part): array => [
-                        'label' => $part['label'],
-                        'parts' => $this->marked()->highlighter->segments($part['text']),
-                    ],
-                    StructuredAbstract::parts($row->abstract),
-                ),
+                ...$this->shown($row),
                 'sources' => $sources[$row->publication_id] ?? [],
                 'tags' => $tags[$row->publication_id] ?? [],
-                'leads' => $this->leads($row),
-                'talk' => [],
-                'records' => $row->records_count,
                 'copies' => $copies[$row->publication_id] ?? [],
-                'publication' => route('publications.show', [$this->review, $row->publication_id], false),
-                'mine' => $this->mine($row),
             ],
             $rows,
+        );
+    }
+
+    /** @return array<string, mixed> */
+    private function shown(stdClass $row): array
+    {
+        if ($this->stage->purpose === StagePurpose::Titles) {
+            $row->abstract = '';
+        }
+        $meta = [$this->shortened($row->authors), $row->journal, (string) $row->year, $row->place];
+
+        return [
+            'id' => $row->id,
+            'position' => $this->stage->ranked ? $row->rank ?? Ranking::UNRANKED + $row->position : $row->position,
+            'open' => $row->opened_at !== null,
+            'title' => $row->title,
+            'titleParts' => $this->marked()->highlighter->segments($row->title),
+            'meta' => implode(' · ', array_filter($meta)),
+            'doi' => $row->doi,
+            'language' => $row->language,
+            'abstract' => $this->abstract($row->abstract),
+            'leads' => $this->leads($row),
+            'talk' => [],
+            'records' => $row->records_count,
+            'publication' => route('publications.show', [$this->review, $row->publication_id], false),
+            'mine' => $this->mine($row),
+        ];
+    }
+
+    /** @return list<array{label: string, parts: list<array<string, mixed>>}> */
+    private function abstract(string $text): array
+    {
+        return array_map(
+            fn (array $part): array => [
+                'label' => $part['label'],
+                'parts' => $this->marked()->highlighter->segments($part['text']),
+            ],
+            StructuredAbstract::parts($text),
         );
     }
 
@@ -470,26 +457,24 @@ final class Desk
         ];
         $leads = array_map(fn (TextLead $lead): array => $told($lead, null), TextLeads::of($row->title, $row->abstract));
         foreach ($this->marked()->lists as $list) {
-            $lead =
-                $list['kind'] === 'concept'
-                    ? null
-                    : TextLeads::richest(
-                        $list['name'],
-                        $row->title,
-                        $row->abstract,
-                        fn (string $sentence): int => count(
-                            array_filter(
-                                $this->marked()->highlighter->segments($sentence),
-                                fn (array $part): bool => in_array($list['key'], $part['lists'], true),
-                            ),
-                        ),
-                    );
+            $lead = $list['kind'] === 'concept' ? null : $this->richest($list, $row);
             if ($lead !== null) {
                 $leads[] = $told($lead, $list['criterion']);
             }
         }
 
         return $leads;
+    }
+
+    /** @param  array<string, mixed>  $list  of words */
+    private function richest(array $list, stdClass $row): ?TextLead
+    {
+        $isMarked = fn (array $part): bool => in_array($list['key'], $part['lists'], true);
+        $marked = fn (string $sentence): int => count(
+            array_filter($this->marked()->highlighter->segments($sentence), $isMarked),
+        );
+
+        return TextLeads::richest($list['name'], $row->title, $row->abstract, $marked);
     }
 
     /** @return list<array{id: string, by: string, at: string, body: string}> empty while the item is blinded */

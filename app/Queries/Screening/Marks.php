@@ -7,6 +7,7 @@ namespace App\Queries\Screening;
 use App\Models\MarkList;
 use App\Models\Review;
 use App\Models\StrategyRevision;
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
 use WaryHeron\Core\Search\Query\Node\Node;
@@ -62,23 +63,12 @@ final readonly class Marks
         $lists = $queries = [];
         foreach (self::concepts($review) as $name => $nodes) {
             $number = count($lists) + 1;
-            $lists[] = [
-                'key' => "c{$number}",
-                'name' => (string) $name,
-                'kind' => 'concept',
-                'style' => 'concept-'.min($number, self::CONCEPTS),
-                'criterion' => null,
-            ];
+            $style = 'concept-'.min($number, self::CONCEPTS);
+            $lists[] = self::list("c{$number}", (string) $name, 'concept', $style, null);
             $queries["c{$number}"] = $nodes;
         }
         foreach (MarkList::query()->where('review_id', $review->id)->orderBy('id')->get() as $list) {
-            $lists[] = [
-                'key' => $list->id,
-                'name' => $list->name,
-                'kind' => $list->stance,
-                'style' => $list->stance,
-                'criterion' => $list->criterion_id,
-            ];
+            $lists[] = self::list($list->id, $list->name, $list->stance, $list->stance, $list->criterion_id);
             $queries[$list->id] = $list->queries();
         }
 
@@ -89,28 +79,14 @@ final readonly class Marks
     private static function concepts(Review $review): array
     {
         $concepts = [];
-        /** @var \Illuminate\Database\Eloquent\Collection<int, StrategyRevision> $shown */
-        $shown = StrategyRevision::query()
-            ->join(
-                'strategies',
-                fn ($join) => $join
-                    ->on('strategies.id', '=', 'strategy_revisions.strategy_id')
-                    ->on('strategies.head', '=', 'strategy_revisions.number'),
-            )
-            ->where('strategies.review_id', $review->id)
-            ->orderBy('strategies.id')
-            ->limit(self::STRATEGIES)
-            ->select('strategy_revisions.*')
-            ->get();
-        foreach ($shown as $revision) {
+        foreach (self::strategies($review) as $revision) {
             $lines = $revision->strategy();
             try {
                 foreach (Board::of($lines)->blocks as $block) {
                     $number = $lines->numberOf($block->id);
                     if ($number !== null && $block->terms !== []) {
-                        $concepts[$block->name === '' ? "Line {$number}" : $block->name][] = $lines->writtenOut(
-                            $number,
-                        );
+                        $name = $block->name === '' ? "Line {$number}" : $block->name;
+                        $concepts[$name][] = $lines->writtenOut($number);
                     }
                 }
                 if ($concepts === [] && ($result = $lines->resultNumber()) !== null) {
@@ -122,5 +98,29 @@ final readonly class Marks
         }
 
         return $concepts;
+    }
+
+    /** @return Collection<int, StrategyRevision> as each strategy stands */
+    private static function strategies(Review $review): Collection
+    {
+        /** @var Collection<int, StrategyRevision> */
+        return StrategyRevision::query()
+            ->join(
+                'strategies',
+                fn ($join) => $join
+                    ->on('strategies.id', '=', 'strategy_revisions.strategy_id')
+                    ->on('strategies.head', '=', 'strategy_revisions.number'),
+            )
+            ->where('strategies.review_id', $review->id)
+            ->orderBy('strategies.id')
+            ->limit(self::STRATEGIES)
+            ->select('strategy_revisions.*')
+            ->get();
+    }
+
+    /** @return array{key: string, name: string, kind: string, style: string, criterion: ?string} */
+    private static function list(string $key, string $name, string $kind, string $style, ?string $criterion): array
+    {
+        return compact('key', 'name', 'kind', 'style', 'criterion');
     }
 }

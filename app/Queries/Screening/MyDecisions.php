@@ -28,29 +28,19 @@ final readonly class MyDecisions
         return array_values(
             $this->standing()
                 ->when($verdict !== null, fn (Builder $some) => $some->where('decisions.verdict', $verdict?->value))
-                ->join(
-                    'items',
-                    fn ($join) => $join
-                        ->on('items.id', '=', 'decisions.item_id')
-                        ->on('items.review_id', '=', 'decisions.review_id'),
-                )
+                ->join('items', fn ($join) => $join
+                    ->on('items.id', '=', 'decisions.item_id')
+                    ->on('items.review_id', '=', 'decisions.review_id'))
                 ->join('publications', 'publications.id', '=', 'items.publication_id')
                 ->whereColumn('publications.review_id', 'items.review_id')
                 ->leftJoin('criteria', 'criteria.id', '=', 'decisions.criterion_id')
                 ->orderByDesc('decisions.created_at')
                 ->orderByDesc('decisions.id')
                 ->limit(self::MOST)
-                ->get([
-                    'decisions.item_id AS item',
-                    'publications.title',
-                    'publications.authors',
-                    'publications.year',
-                    'decisions.verdict',
-                    'criteria.reason',
-                    'decisions.note',
-                    'decisions.created_at AS at',
-                    'items.opened_at',
-                ])
+                ->select(['decisions.item_id AS item', 'publications.title', 'publications.authors', 'publications.year'])
+                ->addSelect(['decisions.verdict', 'criteria.reason', 'decisions.note', 'decisions.created_at AS at'])
+                ->addSelect('items.opened_at')
+                ->get()
                 ->all(),
         );
     }

@@ -11,6 +11,7 @@ use App\Models\Stage;
 use App\Models\TalkMessage;
 use App\Models\User;
 use App\Queries\Shared\Visibility;
+use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use stdClass;
@@ -43,11 +44,8 @@ final class OpenItems
                 'kind' => (string) $row->kind,
                 'pair' => (string) $row->pair,
                 'names' => $row->pair === ''
-                        ? 'nobody decided'
-                        : implode(
-                            ' and ',
-                            array_map(fn (string $id): string => $names[$id] ?? '', explode(' ', $row->pair)),
-                        ),
+                    ? 'nobody decided'
+                    : collect(explode(' ', $row->pair))->map(fn (string $id): string => $names[$id] ?? '')->join(' and '),
                 'n' => (int) $row->n,
             ],
             array_values($rows),
@@ -60,26 +58,11 @@ final class OpenItems
      */
     public static function toAgree(Stage $stage, User $user): Collection
     {
-        $open = DB::table('items')
-            ->join(
-                'decisions',
-                fn ($mine) => $mine
-                    ->on('decisions.review_id', '=', 'items.review_id')
-                    ->on('decisions.item_id', '=', 'items.id'),
-            )
-            ->where('items.review_id', $stage->review_id)
-            ->where('items.stage_id', $stage->id)
-            ->where('items.state', ItemState::Disagreement->value)
-            ->where('decisions.user_id', $user->id)
-            ->whereNull('decisions.superseded_at')
-            ->whereNotNull('decisions.verdict')
-            ->select('items.id');
-
         $unanswered = DB::table('proposals')
             ->where('proposals.review_id', $stage->review_id)
             ->whereNull('superseded_at')
             ->where('user_id', '<>', $user->id)
-            ->whereIn('item_id', $open)
+            ->whereIn('item_id', self::party($stage, $user))
             ->whereNotExists(
                 fn ($mine) => $mine
                     ->selectRaw('1')
@@ -94,11 +77,23 @@ final class OpenItems
             ->pluck('id')
             ->all();
 
-        return Proposal::query()
-            ->with(['item', 'criterion', 'user'])
-            ->whereKey($unanswered)
-            ->orderBy('id')
-            ->get();
+        return Proposal::query()->with(['item', 'criterion', 'user'])->whereKey($unanswered)->orderBy('id')->get();
+    }
+
+    /** Disagreements that the person is a side of. */
+    private static function party(Stage $stage, User $user): Builder
+    {
+        return DB::table('items')
+            ->join('decisions', fn ($mine) => $mine
+                ->on('decisions.review_id', '=', 'items.review_id')
+                ->on('decisions.item_id', '=', 'items.id'))
+            ->where('items.review_id', $stage->review_id)
+            ->where('items.stage_id', $stage->id)
+            ->where('items.state', ItemState::Disagreement->value)
+            ->where('decisions.user_id', $user->id)
+            ->whereNull('decisions.superseded_at')
+            ->whereNotNull('decisions.verdict')
+            ->select('items.id');
     }
 
     /** @return Collection<int, stdClass> disagreements in reading order, those that concern me first */
@@ -121,12 +116,7 @@ final class OpenItems
             ->limit($most)
             ->get(['items.id', 'items.kind', 'items.opened_at', 'title', 'authors', 'year', 'journal']);
         $sides = self::sidesOf($stage->review, $user, array_values($items->pluck('id')->all()));
-        $talk = DB::table('talk_messages')
-            ->where('review_id', $stage->review_id)
-            ->whereIn('item_id', $items->pluck('id'))
-            ->groupBy('item_id')
-            ->selectRaw('item_id, count(*) AS n')
-            ->pluck('n', 'item_id');
+        $talk = self::said($stage, $items->pluck('id'));
 
         return $items
             ->each(function (stdClass $item) use ($sides, $talk, $user): void {
@@ -137,6 +127,20 @@ final class OpenItems
             })
             ->sortBy(fn (stdClass $item): int => $item->mine ? 0 : 1)
             ->values();
+    }
+
+    /**
+     * @param  Collection<int, string>  $items
+     * @return Collection<string, int> how much was said of each
+     */
+    private static function said(Stage $stage, Collection $items): Collection
+    {
+        return DB::table('talk_messages')
+            ->where('review_id', $stage->review_id)
+            ->whereIn('item_id', $items)
+            ->groupBy('item_id')
+            ->selectRaw('item_id, count(*) AS n')
+            ->pluck('n', 'item_id');
     }
 
     /**
@@ -161,17 +165,9 @@ final class OpenItems
         foreach (
             Visibility::decisions($decisions, $user)
                 ->orderBy('decisions.created_at')
-                ->addSelect([
-                    'decisions.item_id',
-                    'decisions.user_id',
-                    'users.name',
-                    'decisions.verdict',
-                    'decisions.criterion_id',
-                    'criteria.reason',
-                    'criteria.question',
-                    'decisions.note',
-                    'decisions.created_at',
-                ])
+                ->addSelect(['decisions.item_id', 'decisions.user_id', 'users.name', 'decisions.verdict'])
+                ->addSelect(['decisions.criterion_id', 'criteria.reason', 'criteria.question'])
+                ->addSelect(['decisions.note', 'decisions.created_at'])
                 ->get() as $side
         ) {
             $side->name = $side->nameless ? Visibility::NAMELESS : $side->name;

@@ -11,6 +11,7 @@ use App\Queries\Shared\Tallies;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
+use stdClass;
 
 /** How far each screener is: done, left and the pace, never what they decided. */
 final readonly class Progress
@@ -30,16 +31,7 @@ final readonly class Progress
     public static function of(Stage $stage, Tallies $tallies): self
     {
         $from = CarbonImmutable::today()->subDays(self::DAYS - 1);
-        $daily = DB::table('decisions')
-            ->where('review_id', $stage->review_id)
-            ->where('stage_id', $stage->id)
-            ->whereNull('superseded_at')
-            ->whereNotNull('verdict')
-            ->where('created_at', '>=', $from)
-            ->groupByRaw('1, 2')
-            ->selectRaw('user_id, created_at::date AS day, count(*) AS n')
-            ->get()
-            ->groupBy('user_id');
+        $daily = self::daily($stage, $from);
         $members = Membership::query()->where('review_id', $stage->review_id)->with('user')->get();
         $counts = ScreenerCounts::byPerson(
             $stage,
@@ -54,27 +46,49 @@ final readonly class Progress
 
         $people = $members
             ->filter(fn (Membership $m): bool => isset($counts[$m->user_id]))
-            ->map(function (Membership $m) use ($counts, $daily, $from): array {
-                $left = $counts[$m->user_id]->left;
-                $days = self::spread($from, ($daily[$m->user_id] ?? collect())->pluck('n', 'day')->all());
-                $pace = self::pace($days);
-
-                return [
-                    'name' => $m->user->name,
-                    'done' => $counts[$m->user_id]->done,
-                    'left' => $left,
-                    'today' => $days[self::DAYS - 1],
-                    'days' => $days,
-                    'pace' => $pace,
-                    'end' => $left === 0 || $pace <= 0.0
-                            ? null
-                            : CarbonImmutable::today()->addDays((int) ceil($left / $pace)),
-                ];
-            })
+            ->map(fn (Membership $m): array => [
+                'name' => $m->user->name,
+                ...self::person($counts[$m->user_id], ($daily[$m->user_id] ?? collect())->pluck('n', 'day')->all(), $from),
+            ])
             ->sortBy('name')
             ->values();
 
         return new self($people, self::daysOf($stage, $from));
+    }
+
+    /** @return Collection<string, Collection<int, stdClass>> how many decisions by person and day */
+    private static function daily(Stage $stage, CarbonImmutable $from): Collection
+    {
+        return DB::table('decisions')
+            ->where('review_id', $stage->review_id)
+            ->where('stage_id', $stage->id)
+            ->whereNull('superseded_at')
+            ->whereNotNull('verdict')
+            ->where('created_at', '>=', $from)
+            ->groupByRaw('1, 2')
+            ->selectRaw('user_id, created_at::date AS day, count(*) AS n')
+            ->get()
+            ->groupBy('user_id');
+    }
+
+    /**
+     * @param  array<string, int>  $byDay
+     * @return array{done: int, left: int, today: int, days: list<int>, pace: float, end: ?CarbonImmutable}
+     */
+    private static function person(ScreenerCounts $counts, array $byDay, CarbonImmutable $from): array
+    {
+        $days = self::spread($from, $byDay);
+        $pace = self::pace($days);
+        $isEndless = $counts->left === 0 || $pace <= 0.0;
+
+        return [
+            'done' => $counts->done,
+            'left' => $counts->left,
+            'today' => $days[self::DAYS - 1],
+            'days' => $days,
+            'pace' => $pace,
+            'end' => $isEndless ? null : CarbonImmutable::today()->addDays((int) ceil($counts->left / $pace)),
+        ];
     }
 
     /**
@@ -104,18 +118,7 @@ final readonly class Progress
             $from,
             $items()->where(fn ($any) => $any->whereNotNull('kind')->orWhere('settled', true))->pluck('n', 'day')->all(),
         );
-        $settled = self::spread(
-            $from,
-            DB::table('settlements')
-                ->where('review_id', $stage->review_id)
-                ->where('stage_id', $stage->id)
-                ->whereNull('superseded_at')
-                ->where('created_at', '>=', $from)
-                ->groupByRaw('1')
-                ->selectRaw('created_at::date AS day, count(*) AS n')
-                ->pluck('n', 'day')
-                ->all(),
-        );
+        $settled = self::spread($from, self::settled($stage, $from));
 
         return array_map(
             fn (int $i): array => [
@@ -126,6 +129,19 @@ final readonly class Progress
             ],
             range(0, self::DAYS - 1),
         );
+    }
+
+    /** @return array<string, int> by day */
+    private static function settled(Stage $stage, CarbonImmutable $from): array
+    {
+        return DB::table('settlements')
+            ->where('review_id', $stage->review_id)
+            ->where('stage_id', $stage->id)
+            ->whereNull('superseded_at')
+            ->where('created_at', '>=', $from)
+            ->groupByRaw('1')
+            ->selectRaw('created_at::date AS day, count(*) AS n')->pluck('n', 'day')
+            ->all();
     }
 
     /**

@@ -94,30 +94,30 @@ final class ReadingProgress
         // what was deleted or taken out since is no longer among what was unread
         $drawn = (int) $row->there;
         $gone = count($check->items) - $drawn;
-        $since = DB::table('items')
+        $since = self::foundSince($check);
+        [$hits, $unread] = [(int) $row->hits, max($drawn, $check->unread - $gone)];
+
+        return [
+            'read' => (int) $row->read,
+            'all' => $drawn,
+            'hits' => $hits,
+            'gone' => $gone,
+            'estimate' => match (true) {
+                $drawn === 0 || (int) $row->read !== $drawn => null,
+                self::isAllRead($check) => RecallEstimate::counted($since),
+                default => RecallEstimate::of($unread, $drawn, $hits, $check->found_before, max($since, $hits)),
+            },
+        ];
+    }
+
+    private static function foundSince(CheckSample $check): int
+    {
+        return DB::table('items')
             ->where('review_id', $check->review_id)
             ->where('stage_id', $check->stage_id)
             ->where('state', ItemState::Included->value)
             ->where('opened_at', '>', $check->created_at)
             ->where('created_at', '<=', $check->created_at)
             ->count();
-
-        return [
-            'read' => (int) $row->read,
-            'all' => $drawn,
-            'hits' => (int) $row->hits,
-            'gone' => $gone,
-            'estimate' => $drawn > 0 && (int) $row->read === $drawn
-                    ? (self::isAllRead($check)
-                        ? RecallEstimate::counted($since)
-                        : RecallEstimate::of(
-                            max($drawn, $check->unread - $gone),
-                            $drawn,
-                            (int) $row->hits,
-                            $check->found_before,
-                            max($since, (int) $row->hits),
-                        ))
-                    : null,
-        ];
     }
 }

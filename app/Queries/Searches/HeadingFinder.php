@@ -6,6 +6,7 @@ namespace App\Queries\Searches;
 
 use App\Models\Review;
 use App\Sources\Counts;
+use App\Sources\Page;
 use App\Sources\SourceFailed;
 use App\Sources\Sources;
 use WaryHeron\Core\Bibliography\Reference;
@@ -20,6 +21,7 @@ use WaryHeron\Core\Search\Query\Node\Phrase;
 use WaryHeron\Core\Search\Query\Node\Word;
 use WaryHeron\Core\Search\Query\Operator;
 use WaryHeron\Core\Text\Words;
+use WaryHeron\Core\Vocabulary\Concept;
 use WaryHeron\Core\Vocabulary\Offer;
 use WaryHeron\Core\Vocabulary\Why;
 
@@ -60,76 +62,77 @@ final readonly class HeadingFinder
         $offers = $headings->offers($typed);
         $caution = $headings->ambiguous($offers);
         $source = $headings->scheme->source;
-        $failure = '';
-        $carried = [];
-        if ($source !== null) {
-            try {
-                $carried = $this->carried(
-                    $review,
-                    $headings,
-                    $source,
-                    $typed,
-                    array_map(
-                        fn (Offer $offer): string => $offer->concept->label,
-                        array_slice($offers, 0, self::OFFERS),
-                    ),
-                );
-            } catch (SourceFailed $failed) {
-                $failure = $failed->getMessage();
-            }
+        [$carried, $failure] = [[], ''];
+        try {
+            $first = self::labels(array_slice($offers, 0, self::OFFERS));
+            $carried = $source === null ? [] : $this->carried($review, $headings, $source, $typed, $first);
+        } catch (SourceFailed $failed) {
+            $failure = $failed->getMessage();
         }
-        $strong = array_filter($offers, fn (Offer $offer): bool => $offer->why->rank() <= Why::Stem->rank());
-        $weak = array_filter($offers, fn (Offer $offer): bool => $offer->why->rank() > Why::Stem->rank());
+        $rows = self::rows($headings, $offers, $carried, $typed);
+        $counts = $this->headingCounts($review, $source, [...array_keys($rows), ...self::labels($caution)]);
+        $none = ['own' => null, 'exploded' => null];
+
+        return [
+            'offers' => array_map(
+                fn (array $row): array => $row + ($counts[$row['label']] ?? $none),
+                array_values($rows),
+            ),
+            'caution' => array_map(
+                fn (string $label): array => ['label' => $label, 'own' => $counts[$label]['own'] ?? null],
+                self::labels($caution),
+            ),
+            'failure' => $failure,
+        ];
+    }
+
+    /**
+     * @param  array<Offer>  $offers
+     * @return list<string>
+     */
+    private static function labels(array $offers): array
+    {
+        return array_map(fn (Offer $offer): string => $offer->concept->label, array_values($offers));
+    }
+
+    /**
+     * What is like the word, then what records with it carry, then what is like it only from afar.
+     *
+     * @param  list<Offer>  $offers
+     * @param  array<string, string>  $carried  why, by heading
+     * @return array<string, array{label: string, reason: string, note: string, names: list<string>}> by heading
+     */
+    private static function rows(Headings $headings, array $offers, array $carried, string $typed): array
+    {
+        $isStrong = fn (Offer $offer): bool => $offer->why->rank() <= Why::Stem->rank();
+        $strong = array_filter($offers, $isStrong);
+        $weak = array_filter($offers, fn (Offer $offer): bool => ! $isStrong($offer));
         $rows = [];
         foreach (array_slice($strong, 0, self::OFFERS) as $offer) {
-            $rows[$offer->concept->label] = [
-                'label' => $offer->concept->label,
-                'reason' => $offer->reason($typed),
-                'note' => $offer->concept->scopeNote,
-                'names' => $offer->concept->alternatives,
-            ];
+            $rows[$offer->concept->label] = self::row($offer->concept, $offer->reason($typed));
         }
         foreach ($carried as $label => $reason) {
             $concept = $headings->labelled($label);
             if ($concept !== null) {
-                $rows[$concept->label] ??= [
-                    'label' => $concept->label,
-                    'reason' => $reason,
-                    'note' => $concept->scopeNote,
-                    'names' => $concept->alternatives,
-                ];
-                $rows[$concept->label]['reason'] =
-                    $rows[$concept->label]['reason'] === $reason
-                        ? $reason
-                        : "{$rows[$concept->label]['reason']}; {$reason}";
+                $said = $rows[$concept->label]['reason'] ?? '';
+                $rows[$concept->label] = self::row($concept, $said === '' ? $reason : "{$said}; {$reason}");
             }
         }
         foreach (array_slice($weak, 0, max(0, self::OFFERS - count($rows))) as $offer) {
-            $rows[$offer->concept->label] ??= [
-                'label' => $offer->concept->label,
-                'reason' => $offer->reason($typed),
-                'note' => $offer->concept->scopeNote,
-                'names' => $offer->concept->alternatives,
-            ];
+            $rows[$offer->concept->label] ??= self::row($offer->concept, $offer->reason($typed));
         }
-        $counts = $this->headingCounts($review, $source, [
-            ...array_keys($rows),
-            ...array_map(fn (Offer $offer): string => $offer->concept->label, $caution),
-        ]);
 
+        return $rows;
+    }
+
+    /** @return array{label: string, reason: string, note: string, names: list<string>} */
+    private static function row(Concept $concept, string $reason): array
+    {
         return [
-            'offers' => array_map(
-                fn (array $row): array => $row + ($counts[$row['label']] ?? ['own' => null, 'exploded' => null]),
-                array_values($rows),
-            ),
-            'caution' => array_map(
-                fn (Offer $offer): array => [
-                    'label' => $offer->concept->label,
-                    'own' => $counts[$offer->concept->label]['own'] ?? null,
-                ],
-                $caution,
-            ),
-            'failure' => $failure,
+            'label' => $concept->label,
+            'reason' => $reason,
+            'note' => $concept->scopeNote,
+            'names' => $concept->alternatives,
         ];
     }
 
@@ -182,6 +185,29 @@ final readonly class HeadingFinder
         if ($page->total < 5) {
             return [];
         }
+        $often = array_slice(self::keywords($page), 0, self::TALLIED);
+        $labels = array_values(
+            array_filter(array_unique([...$often, ...array_slice($offered, 0, 5)]), $headings->has(...)),
+        );
+        $queries = ['' => Limit::years(1000, 2999)];
+        foreach ($labels as $label) {
+            $queries["own/{$label}"] = new Heading($label);
+            $queries["both/{$label}"] = new Operation(Operator::And, [$title, new Heading($label)]);
+        }
+        $counts = $this->counted($source, array_map($compile, $queries));
+        $reasons = [];
+        foreach (self::weighed($labels, $counts, $page->total) as $label) {
+            $percent = round((100 * (int) $counts["both/{$label}"]) / $page->total);
+            $reasons[$label] =
+                'of '.number_format($page->total)." records with “{$typed}” in the title, {$percent} % carry it";
+        }
+
+        return $reasons;
+    }
+
+    /** @return list<string> of the records, those without what a subheading adds, the most frequent first */
+    private static function keywords(Page $page): array
+    {
         $tally = [];
         foreach ($page->records as $record) {
             foreach ($record instanceof Reference ? $record->keywords : [] as $keyword) {
@@ -190,34 +216,42 @@ final readonly class HeadingFinder
             }
         }
         arsort($tally);
-        $often = array_slice(array_map(strval(...), array_keys($tally)), 0, self::TALLIED);
-        $labels = array_values(
-            array_filter(array_unique([...$often, ...array_slice($offered, 0, 5)]), $headings->has(...)),
-        );
-        $texts = ['' => $compile(Limit::years(1000, 2999))];
-        foreach ($labels as $label) {
-            $texts["own/{$label}"] = $compile(new Heading($label));
-            $texts["both/{$label}"] = $compile(new Operation(Operator::And, [$title, new Heading($label)]));
-        }
+
+        return array_map(strval(...), array_keys($tally));
+    }
+
+    /**
+     * @param  array<string, string>  $texts
+     * @return array<string, ?int> null where it could not be counted
+     */
+    private function counted(string $source, array $texts): array
+    {
         $counts = $this->counts->of($source, array_values($texts), self::SECONDS);
-        $of = fn (string $key): ?int => is_int($counts[$texts[$key]] ?? null) ? $counts[$texts[$key]] : null;
+
+        return array_map(
+            fn (string $text): ?int => is_int($counts[$text] ?? null) ? $counts[$text] : null,
+            $texts,
+        );
+    }
+
+    /**
+     * @param  list<string>  $labels
+     * @param  array<string, ?int>  $counts  of all records, and of each heading alone and with the word
+     * @return list<string> those that say something of the word, the most telling first
+     */
+    private static function weighed(array $labels, array $counts, int $total): array
+    {
         $weights = [];
         foreach ($labels as $label) {
-            $share = ($of("both/{$label}") ?? 0) / $page->total;
+            [$own, $both] = [$counts["own/{$label}"] ?? 0, $counts["both/{$label}"] ?? 0];
             // one that records carry as often whatever they are about says nothing of the word
-            $base = ($of("own/{$label}") ?? 0) / max(1, $of('') ?? 0, $of("own/{$label}") ?? 0);
-            if ($share >= self::CARRIED && $share >= self::LIFT * $base) {
-                $weights[$label] = LostItem::logLikelihood((int) $of("both/{$label}"), $page->total, $base);
+            $base = $own / max(1, $counts[''] ?? 0, $own);
+            if ($both / $total >= self::CARRIED && $both / $total >= self::LIFT * $base) {
+                $weights[$label] = LostItem::logLikelihood($both, $total, $base);
             }
         }
         arsort($weights);
-        $reasons = [];
-        foreach (array_keys(array_slice($weights, 0, self::MOST_CARRIED, true)) as $label) {
-            $percent = round((100 * (int) $of("both/{$label}")) / $page->total);
-            $reasons[$label] =
-                'of '.number_format($page->total)." records with “{$typed}” in the title, {$percent} % carry it";
-        }
 
-        return $reasons;
+        return array_map(strval(...), array_keys(array_slice($weights, 0, self::MOST_CARRIED, true)));
     }
 }

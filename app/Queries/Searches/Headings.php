@@ -83,16 +83,9 @@ final class Headings implements TargetHeadings
     public function candidates(string $label): array
     {
         $names = [ConceptScheme::folded($label)];
-        foreach (self::schemes($this->review) as $other) {
-            if ($other->id !== $this->scheme->id) {
-                $row = (new self($other, $this->review))->row($label);
-                $names = [
-                    ...$names,
-                    ...$row === null
-                        ? []
-                        : array_map(ConceptScheme::folded(...), json_decode($row->alternatives, true)),
-                ];
-            }
+        foreach ($this->others() as $other) {
+            $row = $other->row($label);
+            $names = [...$names, ...$row === null ? [] : self::foldedNames(json_decode($row->alternatives, true))];
         }
         $names = array_values(array_unique($names));
         $sharing = $this->table()
@@ -143,13 +136,9 @@ final class Headings implements TargetHeadings
             return [];
         }
         $known = [];
-        foreach (self::schemes($this->review) as $other) {
-            $home = $other->id === $this->scheme->id ? null : new self($other, $this->review);
-            foreach ($home?->branch($chosen) ?? [] as $row) {
-                $known = [
-                    ...$known,
-                    ...array_map(ConceptScheme::folded(...), [$row->label, ...json_decode($row->alternatives, true)]),
-                ];
+        foreach ($this->others() as $other) {
+            foreach ($other->branch($chosen) as $row) {
+                $known = [...$known, ...self::foldedNames([$row->label, ...json_decode($row->alternatives, true)])];
             }
         }
         if ($known === []) {
@@ -158,11 +147,28 @@ final class Headings implements TargetHeadings
         $known = array_flip($known);
         $extra = [];
         foreach (array_slice($this->branch($label), 1) as $row) {
-            $names = array_map(ConceptScheme::folded(...), [$row->label, ...json_decode($row->alternatives, true)]);
+            $names = self::foldedNames([$row->label, ...json_decode($row->alternatives, true)]);
             array_filter($names, fn (string $name): bool => isset($known[$name])) === [] && ($extra[] = $row->label);
         }
 
         return $extra;
+    }
+
+    /** @return list<self> the other thesauri of the review */
+    private function others(): array
+    {
+        $others = self::schemes($this->review)->filter(fn (Scheme $one): bool => $one->id !== $this->scheme->id);
+
+        return array_values($others->map(fn (Scheme $one): self => new self($one, $this->review))->all());
+    }
+
+    /**
+     * @param  array<string>  $names
+     * @return list<string>
+     */
+    private static function foldedNames(array $names): array
+    {
+        return array_map(ConceptScheme::folded(...), array_values($names));
     }
 
     /** @return list<Offer> headings for a typed word, the likeliest first */
@@ -311,11 +317,8 @@ final class Headings implements TargetHeadings
      */
     public function placed(array $names): array
     {
-        $rows =
-            $names === []
-                ? []
-                : DB::select(
-                    <<<'SQL'
+        $rows = $names === [] ? [] : DB::select(
+            <<<'SQL'
                     WITH RECURSIVE hit AS (SELECT number, label, names FROM scheme_concepts WHERE scheme_id = ? AND names && ?::text[]),
                     up(number, above) AS (
                         SELECT number, number FROM hit
@@ -323,9 +326,9 @@ final class Headings implements TargetHeadings
                     ) SELECT hit.label, to_json(hit.names) AS names, json_agg(p.label) AS above FROM hit JOIN up ON up.number = hit.number
                     JOIN scheme_concepts p ON p.scheme_id = ? AND p.number = up.above GROUP BY hit.number, hit.label, hit.names ORDER BY hit.label
                     SQL
-                    ,
-                    [$this->scheme->id, self::array($names), $this->scheme->id, $this->scheme->id],
-                );
+            ,
+            [$this->scheme->id, self::array($names), $this->scheme->id, $this->scheme->id],
+        );
         $placed = [];
         foreach ($rows as $row) {
             foreach (array_intersect(json_decode($row->names, true), $names) as $name) {

@@ -43,16 +43,9 @@ final readonly class KnownItemLook
     {
         $clauses = $this->clauses($review, $items, $source);
         $concepts = StrategyConcepts::of($lines);
-        $queries = $concepts->queries;
-        $result = $lines->resultNumber();
-        try {
-            $queries['result'] = $result === null ? null : $lines->writtenOut($result);
-        } catch (BadStrategy) {
-            // a line with a mistake finds nothing; it says so itself
-        }
         $asked = [];
         foreach ($clauses as $item => $clause) {
-            foreach (array_filter($queries) as $part => $query) {
+            foreach (array_filter([...$concepts->queries, 'result' => self::result($lines)]) as $part => $query) {
                 $asked["{$item}/{$part}"] = new Operation(Operator::And, [$clause, $query]);
             }
         }
@@ -65,6 +58,16 @@ final readonly class KnownItemLook
         }
 
         return $standings;
+    }
+
+    private static function result(Lines $lines): ?Node
+    {
+        $number = $lines->resultNumber();
+        try {
+            return $number === null ? null : $lines->writtenOut($number);
+        } catch (BadStrategy) {
+            return null; // a line with a mistake finds nothing; it says so itself
+        }
     }
 
     /** What picks just this item out of the database: its DOI, else its title; null where it is not there. */

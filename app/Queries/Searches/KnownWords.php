@@ -37,7 +37,20 @@ final readonly class KnownWords
     {
         $beginning = mb_substr($typed, 0, self::BEGINNING);
         [$shortest, $longest] = [max(3, mb_strlen($typed) - 2), mb_strlen($typed) + 2];
-        $here = array_column(
+        $here = self::here($review, mb_substr($typed, 0, 1), $beginning, $shortest, $longest);
+        $listed = array_merge(
+            [],
+            ...array_map(fn (string $source): array => $this->listed($source, $beginning), $sources),
+        );
+        $fits = fn (string $word): bool => mb_strlen($word) >= $shortest && mb_strlen($word) <= $longest;
+
+        return array_values(array_unique([...$here, ...array_filter($listed, $fits)]));
+    }
+
+    /** @return list<string> words of the thesauri and of the review's records */
+    private static function here(Review $review, string $first, string $beginning, int $shortest, int $longest): array
+    {
+        return array_column(
             DB::select(
                 <<<'SQL'
                 SELECT DISTINCT word FROM scheme_concepts c JOIN schemes s ON s.id = c.scheme_id, unnest(tsvector_to_array(c.words)) AS word
@@ -45,32 +58,9 @@ final readonly class KnownWords
                 UNION SELECT word FROM review_words WHERE review_id = ? AND word LIKE ? AND length(word) BETWEEN ? AND ? LIMIT 10000
                 SQL
                 ,
-                [
-                    $review->id,
-                    mb_substr($typed, 0, 1).'%',
-                    $shortest,
-                    $longest,
-                    $review->id,
-                    "{$beginning}%",
-                    $shortest,
-                    $longest,
-                ],
+                [$review->id, "{$first}%", $shortest, $longest, $review->id, "{$beginning}%", $shortest, $longest],
             ),
             'word',
-        );
-        $listed = array_merge(
-            [],
-            ...array_map(fn (string $source): array => $this->listed($source, $beginning), $sources),
-        );
-
-        return array_values(
-            array_unique([
-                ...$here,
-                ...array_filter(
-                    $listed,
-                    fn (string $word): bool => mb_strlen($word) >= $shortest && mb_strlen($word) <= $longest,
-                ),
-            ]),
         );
     }
 

@@ -8,6 +8,7 @@ use App\Models\KnownItem;
 use App\Models\Review;
 use App\Sources\QueryCounts;
 use App\Sources\Sources;
+use Illuminate\Support\Str;
 use WaryHeron\Core\Bibliography\Reference;
 use WaryHeron\Core\Search\Offers\Candidate;
 use WaryHeron\Core\Search\Offers\ConceptPlace;
@@ -54,36 +55,33 @@ final readonly class LostItemOffers
             return [];
         }
         $concepts = StrategyConcepts::of($lines);
-        $scheme = $this->sources->has($source) ? Headings::ofSource($source, $review) : null;
-        $first = Headings::schemes($review)->first();
-        $headings = $scheme ?? ($first === null ? null : new Headings($first, $review));
+        $headings = $this->headings($review, $source);
         $placed = $headings === null ? [] : $headings->placed(self::names($record));
         $offers = [];
         foreach (array_intersect(array_keys($concepts->queries), $lost) as $id) {
             $others = array_values(array_diff(array_map(strval(...), array_keys($concepts->queries)), [$id]));
             $together = self::together(array_map(fn (string $other): Node => $concepts->queries[$other], $others));
-            $own = $concepts->place(
-                [$id],
-                $headings,
-                fn (): array => $this->typical($review, $source, $concepts->queries[$id], $together),
-            );
+            $typical = fn (): array => $this->typical($review, $source, $concepts->queries[$id], $together);
+            $own = $concepts->place([$id], $headings, $typical);
             $theirs = $concepts->place($others, $headings);
-            $candidates = LostItem::candidates(
-                $record->title,
-                $record->abstract,
-                $record->keywords,
-                $own,
-                $theirs,
-                $placed,
-            );
-            $candidates =
-                $headings === null
-                    ? $candidates
-                    : $this->inCompany($review, $source, $headings, $candidates, $own, $theirs, $together);
+            [$title, $abstract, $keywords] = [$record->title, $record->abstract, $record->keywords];
+            $candidates = LostItem::candidates($title, $abstract, $keywords, $own, $theirs, $placed);
+            $candidates = $headings === null
+                ? $candidates
+                : $this->inCompany($review, $source, $headings, $candidates, $own, $theirs, $together);
             $offers[$id] = $this->counted($review, $source, $candidates, $concepts->queries[$id], $together);
         }
 
         return $offers;
+    }
+
+    /** Of the database's own thesaurus, or of the first there is. */
+    private function headings(Review $review, string $source): ?Headings
+    {
+        $scheme = $this->sources->has($source) ? Headings::ofSource($source, $review) : null;
+        $first = Headings::schemes($review)->first();
+
+        return $scheme ?? ($first === null ? null : new Headings($first, $review));
     }
 
     /** @param  list<Node>  $queries */
@@ -136,27 +134,17 @@ final readonly class LostItemOffers
         ConceptPlace $theirs,
         ?Node $together,
     ): array {
-        $unplaced = array_filter(
-            $candidates,
-            fn (Candidate $one): bool => in_array($one->ground, [Ground::PhraseOfTitle, Ground::WordOfTitle], true),
-        );
+        $isWord = fn (Candidate $one): bool => in_array($one->ground, [Ground::PhraseOfTitle, Ground::WordOfTitle], true);
+        $unplaced = array_filter($candidates, $isWord);
         if ($unplaced === [] || $own->above === [] || $together === null) {
             return $candidates;
         }
         $usual = $this->carried($review, $source, $together);
         $kept = array_diff_key($candidates, $unplaced);
         foreach (array_slice($unplaced, 0, self::SAMPLED) as $candidate) {
-            $typical = ConceptPlace::typical(
-                $this->carried($review, $source, new Fielded([Field::Title], $candidate->node)),
-                $usual,
-            );
-            if (
-                LostItem::keepsCompanyWith(
-                    array_values($headings->placed(array_map(ConceptScheme::folded(...), $typical))),
-                    $own,
-                    $theirs,
-                )
-            ) {
+            $carried = $this->carried($review, $source, new Fielded([Field::Title], $candidate->node));
+            $typical = array_map(ConceptScheme::folded(...), ConceptPlace::typical($carried, $usual));
+            if (LostItem::keepsCompanyWith(array_values($headings->placed($typical)), $own, $theirs)) {
                 $kept[] = $candidate;
             }
         }
@@ -191,19 +179,7 @@ final readonly class LostItemOffers
      */
     private function counted(Review $review, string $source, array $candidates, Node $block, ?Node $together): array
     {
-        $queries =
-            $together === null
-                ? []
-                : ['others' => $together, 'both' => new Operation(Operator::And, [$together, $block])];
-        foreach ($candidates as $candidate) {
-            $queries["own/{$candidate->text}"] = $candidate->node;
-            $queries["shared/{$candidate->text}"] = new Operation(Operator::And, [$candidate->node, $block]);
-            $queries +=
-                $together === null
-                    ? []
-                    : ["setting/{$candidate->text}" => new Operation(Operator::And, [$candidate->node, $together])];
-        }
-        $counts = $this->counts->of($review, $source, $queries);
+        $counts = $this->counts->of($review, $source, self::questions($candidates, $block, $together));
         $base = ($counts['both'] ?? 0) / max(1, $counts['others'] ?? 0);
         $by = [];
         foreach ($candidates as $candidate) {
@@ -216,15 +192,31 @@ final readonly class LostItemOffers
 
         return array_map(function (array $offer): array {
             $more = $offer['own'] - $offer['shared'];
+            $brings = number_format($more).' more '.Str::plural('record', $more);
 
             return [
                 'text' => $offer['candidate']->text,
-                'why' => $offer['candidate']->ground->words().
-                    '; it would bring '.
-                    number_format($more).
-                    ' more'.
-                    ($more === 1 ? ' record' : ' records'),
+                'why' => "{$offer['candidate']->ground->words()}; it would bring {$brings}",
             ];
         }, LostItem::ranked($candidates, $by, $base));
+    }
+
+    /**
+     * @param  list<Candidate>  $candidates
+     * @return array<string, Node> each alone, with its block, and with all the others; and these without it
+     */
+    private static function questions(array $candidates, Node $block, ?Node $together): array
+    {
+        $both = fn (Node $one, Node $other): Node => new Operation(Operator::And, [$one, $other]);
+        $queries = $together === null ? [] : ['others' => $together, 'both' => $both($together, $block)];
+        foreach ($candidates as $candidate) {
+            $queries["own/{$candidate->text}"] = $candidate->node;
+            $queries["shared/{$candidate->text}"] = $both($candidate->node, $block);
+            if ($together !== null) {
+                $queries["setting/{$candidate->text}"] = $both($candidate->node, $together);
+            }
+        }
+
+        return $queries;
     }
 }

@@ -72,26 +72,7 @@ final readonly class SearchReport
 
     public static function of(Review $review): self
     {
-        $kept = DB::table('records')
-            ->where('review_id', $review->id)
-            ->whereNull('withdrawn_at')
-            ->groupBy('delivery_id')
-            ->selectRaw('delivery_id, count(*) AS n')
-            ->pluck('n', 'delivery_id')
-            ->map(fn ($n): int => (int) $n)
-            ->all();
-        // what counts is a run whose records were fetched and are here; the others were trials, or were withdrawn
-        $runs = Run::query()
-            ->where('review_id', $review->id)
-            ->with('runner', 'strategy', 'deliveries')
-            ->orderBy('ran_at')
-            ->get()
-            ->filter(
-                fn (Run $run): bool => $run->deliveries->contains(
-                    fn (Delivery $one): bool => $one->withdrawn_at === null && ($one->kept > 0 || $one->passed_over > 0),
-                ),
-            )
-            ->values();
+        $runs = self::runs($review);
         [$first, $later] = $runs->partition(
             fn (Run $run): bool => $runs->firstWhere('source', $run->source)?->is($run) === true,
         );
@@ -102,7 +83,7 @@ final readonly class SearchReport
             $later->values(),
             $files->whereNull('withdrawn_at')->where('kept', '>', 0)->values(),
             $review->deliveries()->whereNotNull('withdrawn_at')->orderBy('created_at')->get(),
-            $kept,
+            self::kept($review),
             $runs->mapWithKeys(fn (Run $run): array => [$run->id => self::limitsOf($run)])->all(),
             FlowQuery::of($review),
             $review->search_notes,
@@ -110,6 +91,35 @@ final readonly class SearchReport
             $review->knownItems()->count(),
             DB::table('strategy_versions')->where('review_id', $review->id)->count(),
         );
+    }
+
+    /** @return Collection<int, Run> those whose records were fetched and are here; others were trials, or withdrawn */
+    private static function runs(Review $review): Collection
+    {
+        return Run::query()
+            ->where('review_id', $review->id)
+            ->with('runner', 'strategy', 'deliveries')
+            ->orderBy('ran_at')
+            ->get()
+            ->filter(
+                fn (Run $run): bool => $run->deliveries->contains(
+                    fn (Delivery $one): bool => $one->withdrawn_at === null && ($one->kept > 0 || $one->passed_over > 0),
+                ),
+            )
+            ->values();
+    }
+
+    /** @return array<string, int> records by delivery */
+    private static function kept(Review $review): array
+    {
+        return DB::table('records')
+            ->where('review_id', $review->id)
+            ->whereNull('withdrawn_at')
+            ->groupBy('delivery_id')
+            ->selectRaw('delivery_id, count(*) AS n')
+            ->pluck('n', 'delivery_id')
+            ->map(fn ($n): int => (int) $n)
+            ->all();
     }
 
     public function keptOf(Run $run): int

@@ -12,6 +12,7 @@ use App\Models\Strategy;
 use App\Sources\Counts;
 use App\Sources\SourceFailed;
 use App\Sources\Sources;
+use Illuminate\Support\Collection;
 use WaryHeron\Core\Search\Check\CheckedTerm;
 use WaryHeron\Core\Search\Check\Finding;
 use WaryHeron\Core\Search\Check\HeadingCheck;
@@ -64,7 +65,19 @@ final readonly class StrategyCheck
             $failure = $failed->getMessage();
         }
         $dismissed = DismissedFinding::query()->where('strategy_id', $strategy->id)->with('dismisser')->get();
-        $gone = $dismissed->pluck('finding')->flip();
+        $kept = self::kept($findings, $effects, $dismissed->pluck('finding')->flip());
+
+        return new CheckResult($kept, $effects, $dismissed, $failure);
+    }
+
+    /**
+     * @param  list<Finding>  $findings
+     * @param  array<string, array<string, int>>  $effects  by finding and database
+     * @param  Collection<array-key, int|string>  $gone
+     * @return list<Finding>
+     */
+    private static function kept(array $findings, array $effects, Collection $gone): array
+    {
         $kept = [];
         foreach ($findings as $one) {
             // a suggestion that would bring nothing is none
@@ -74,7 +87,7 @@ final readonly class StrategyCheck
             }
         }
 
-        return new CheckResult(array_values($kept), $effects, $dismissed, $failure);
+        return array_values($kept);
     }
 
     /**

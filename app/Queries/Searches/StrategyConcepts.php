@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Queries\Searches;
 
 use WaryHeron\Core\Search\Offers\ConceptPlace;
+use WaryHeron\Core\Search\Offers\Placed;
 use WaryHeron\Core\Search\Query\Node\Heading;
 use WaryHeron\Core\Search\Query\Node\Node;
 use WaryHeron\Core\Search\Query\Node\Phrase;
@@ -71,20 +72,30 @@ final readonly class StrategyConcepts
             return ConceptPlace::of($texts, []);
         }
         $placed = array_values($headings->placed(array_values(array_unique($names))));
-        foreach (array_slice(array_unique($cut), 0, self::LOOKED_UP) as $text) {
-            $offer = $headings->offers($text)[0] ?? null;
-            if ($offer !== null && $offer->why->rank() <= Why::Stem->rank()) {
-                $placed = [
-                    ...$placed,
-                    ...array_values($headings->placed([ConceptScheme::folded($offer->concept->label)])),
-                ];
-            }
-        }
+        $placed = [...$placed, ...self::placedByBeginning($headings, array_values(array_unique($cut)))];
         if ($placed === [] && $typical !== null) {
             $placed = array_values($headings->placed(array_map(ConceptScheme::folded(...), $typical())));
         }
 
         return ConceptPlace::of($texts, $placed);
+    }
+
+    /**
+     * @param  list<string>  $cut  words with a wildcard at the end
+     * @return list<Placed>
+     */
+    private static function placedByBeginning(Headings $headings, array $cut): array
+    {
+        $placed = [];
+        foreach (array_slice($cut, 0, self::LOOKED_UP) as $text) {
+            $offer = $headings->offers($text)[0] ?? null;
+            if ($offer !== null && $offer->why->rank() <= Why::Stem->rank()) {
+                $label = ConceptScheme::folded($offer->concept->label);
+                $placed = [...$placed, ...array_values($headings->placed([$label]))];
+            }
+        }
+
+        return $placed;
     }
 
     private static function text(Node $term): string

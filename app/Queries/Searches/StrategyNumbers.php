@@ -13,6 +13,7 @@ use WaryHeron\Core\Search\Query\Operator;
 use WaryHeron\Core\Search\Strategy\BadStrategy;
 use WaryHeron\Core\Search\Strategy\Board;
 use WaryHeron\Core\Search\Strategy\Strategy as Lines;
+use WaryHeron\Core\Search\Strategy\StrategyLine;
 
 /** What each line of a strategy finds in each database, and what each term alone adds to its concept. */
 final readonly class StrategyNumbers
@@ -38,11 +39,8 @@ final readonly class StrategyNumbers
         foreach ($sources as $source) {
             $texts = array_map(fn (Node $node): string => $this->text($review, $source, $node), $queries);
             try {
-                $counts = $this->counts->of(
-                    $source,
-                    array_values(array_filter($texts, fn (string $text): bool => $text !== '')),
-                    $seconds / count($sources),
-                );
+                $asked = array_values(array_filter($texts, fn (string $text): bool => $text !== ''));
+                $counts = $this->counts->of($source, $asked, $seconds / count($sources));
             } catch (SourceFailed $failed) {
                 $failures[$source] = $failed->getMessage();
 
@@ -77,20 +75,14 @@ final readonly class StrategyNumbers
             }
         }
         foreach (Board::of($lines)->blocks as $block) {
-            foreach ($block->terms as $term) {
-                $others = array_values(
-                    array_filter(
-                        array_map(
-                            fn ($other): ?Node => $other->id === $term->id ? null : $queries["own:{$other->id}"] ?? null,
-                            $block->terms,
-                        ),
-                    ),
-                );
-                if ($others !== [] && isset($queries["own:{$term->id}"])) {
-                    $queries["only:{$term->id}"] = new Operation(Operator::Not, [
-                        $queries["own:{$term->id}"],
-                        ...$others,
-                    ]);
+            $own = array_column(array_map(
+                fn (StrategyLine $term): array => [$term->id, $queries["own:{$term->id}"] ?? null],
+                $block->terms,
+            ), 1, 0);
+            foreach (array_filter($own) as $id => $query) {
+                $others = array_values(array_filter(array_diff_key($own, [$id => true])));
+                if ($others !== []) {
+                    $queries["only:{$id}"] = new Operation(Operator::Not, [$query, ...$others]);
                 }
             }
         }

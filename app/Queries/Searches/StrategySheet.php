@@ -33,8 +33,6 @@ final readonly class StrategySheet
     public function of(Review $review, Strategy $strategy, StrategyRevision $revision): array
     {
         $lines = $revision->strategy();
-        $board = Board::of($lines);
-        $number = fn (string $id): int => (int) $lines->numberOf($id);
 
         return [
             'revision' => $revision->number,
@@ -42,35 +40,34 @@ final readonly class StrategySheet
             'canUndo' => $revision->after !== null,
             'canRedo' => $strategy->revisions()->where('after', $revision->number)->exists(),
             'result' => $lines->resultNumber(),
-            'sources' => array_map(
-                fn (string $key): array => [
-                    'key' => $key,
-                    'name' => $this->sources->names()[$key],
-                    'short' => $this->sources->shortName($key),
-                ],
-                $this->chosen($strategy),
-            ),
+            'sources' => array_map($this->source(...), $this->chosen($strategy)),
             'lines' => array_map(
                 fn (int $i, StrategyLine $line): array => $this->line($lines, $i + 1, $line),
                 array_keys($lines->lines),
                 $lines->lines,
             ),
-            'blocks' => array_map(
-                fn (Block $block): array => [
-                    'id' => $block->id,
-                    'name' => $block->name,
-                    'combined' => $block->isCombined,
-                    'terms' => array_map(
-                        fn (StrategyLine $term): array => [
-                            'id' => $term->id,
-                            'number' => $number($term->id),
-                            ...$this->term($term),
-                        ],
-                        $block->terms,
-                    ),
-                ],
-                $board->blocks,
-            ),
+            ...$this->board($strategy, $lines),
+        ];
+    }
+
+    /** @return array{key: string, name: string, short: string} */
+    private function source(string $key): array
+    {
+        return [
+            'key' => $key,
+            'name' => $this->sources->names()[$key],
+            'short' => $this->sources->shortName($key),
+        ];
+    }
+
+    /** @return array<string, mixed> the same lines, as blocks, the chain that joins them, limits, and the rest */
+    private function board(Strategy $strategy, Lines $lines): array
+    {
+        $board = Board::of($lines);
+        $number = fn (string $id): int => (int) $lines->numberOf($id);
+
+        return [
+            'blocks' => array_map(fn (Block $block): array => $this->block($block, $number), $board->blocks),
             'chain' => array_map(
                 fn (StrategyLine $line): array => ['id' => $line->id, 'number' => $number($line->id)],
                 $board->chain,
@@ -85,16 +82,38 @@ final readonly class StrategySheet
                 ],
                 $board->limits,
             ),
-            'rest' => array_map(
-                fn (StrategyLine $line): array => [
-                    'id' => $line->id,
-                    'number' => $number($line->id),
-                    'text' => $line->text,
-                    'note' => $line->note,
+            'rest' => array_map(fn (StrategyLine $line): array => self::rest($line, $number), $board->rest),
+        ];
+    }
+
+    /**
+     * @param  \Closure(string): int  $number
+     * @return array<string, mixed>
+     */
+    private function block(Block $block, \Closure $number): array
+    {
+        return [
+            'id' => $block->id,
+            'name' => $block->name,
+            'combined' => $block->isCombined,
+            'terms' => array_map(
+                fn (StrategyLine $term): array => [
+                    'id' => $term->id,
+                    'number' => $number($term->id),
+                    ...$this->term($term),
                 ],
-                $board->rest,
+                $block->terms,
             ),
         ];
+    }
+
+    /**
+     * @param  \Closure(string): int  $number
+     * @return array{id: string, number: int, text: string, note: string}
+     */
+    private static function rest(StrategyLine $line, \Closure $number): array
+    {
+        return ['id' => $line->id, 'number' => $number($line->id), 'text' => $line->text, 'note' => $line->note];
     }
 
     /** @return list<string> */
@@ -140,17 +159,7 @@ final readonly class StrategySheet
             'problem' => $parsed->isComplete() ? '' : $parsed->problems[0]->message(),
         ];
         if ($parsed->root instanceof Heading) {
-            $heading = $parsed->root;
-            $narrower = $heading->narrower
-                ? ['+ narrower'.($heading->less === [] ? '' : ', less '.count($heading->less))]
-                : [];
-
-            return [
-                ...$term,
-                'shown' => $heading->label,
-                'heading' => $heading->label,
-                'tags' => [...$narrower, ...$heading->major ? ['major topic'] : [], ...$heading->qualifiers],
-            ];
+            return [...$term, ...self::heading($parsed->root)];
         }
         if ($parsed->isComplete() && $parsed->root instanceof Fielded) {
             return [
@@ -161,6 +170,19 @@ final readonly class StrategySheet
         }
 
         return $term;
+    }
+
+    /** @return array{shown: string, heading: string, tags: list<string>} */
+    private static function heading(Heading $heading): array
+    {
+        $less = $heading->less === [] ? '' : ', less '.count($heading->less);
+        $narrower = $heading->narrower ? ["+ narrower{$less}"] : [];
+
+        return [
+            'shown' => $heading->label,
+            'heading' => $heading->label,
+            'tags' => [...$narrower, ...$heading->major ? ['major topic'] : [], ...$heading->qualifiers],
+        ];
     }
 
     /** @return list<string> names of the chosen databases that have no such limit */

@@ -73,16 +73,12 @@ final readonly class Suggestions
     private function offers(Review $review, string $typed): array
     {
         $offers = [];
-        foreach (
-            Headings::schemes($review)->sortBy(fn (Scheme $scheme): int => $scheme->source === null ? 1 : 0)->take(2) as $scheme
-        ) {
+        $schemes = Headings::schemes($review)->sortBy(fn (Scheme $scheme): int => $scheme->source === null ? 1 : 0);
+        foreach ($schemes->take(2) as $scheme) {
             $headings = new Headings($scheme, $review);
             $found = array_slice($headings->completing($typed), 0, self::OFFERED);
-            $counts = $this->finder->headingCounts(
-                $review,
-                $scheme->source,
-                array_map(fn (Offer $offer): string => $offer->concept->label, $found),
-            );
+            $labels = array_map(fn (Offer $offer): string => $offer->concept->label, $found);
+            $counts = $this->finder->headingCounts($review, $scheme->source, $labels);
             foreach ($found as $offer) {
                 $label = $offer->concept->label;
                 $below = $headings->narrower($label) === [] ? '' : '/narrower';

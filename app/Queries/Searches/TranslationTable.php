@@ -18,6 +18,7 @@ use WaryHeron\Core\Search\Query\Node\Node;
 use WaryHeron\Core\Search\Query\Tree;
 use WaryHeron\Core\Search\Strategy\BadStrategy;
 use WaryHeron\Core\Search\Strategy\Strategy as Lines;
+use WaryHeron\Core\Search\Strategy\TranslatedLine;
 use WaryHeron\Core\Search\Strategy\Translation;
 
 /**
@@ -50,19 +51,9 @@ final readonly class TranslationTable
             $counts = $withCounts && $source !== null ? $this->counted($lines, $translation, $source) : [];
             $headings = $source === null ? null : Headings::ofSource($source, $review);
             foreach ($translation->lines($lines) as $i => $line) {
-                $mark = $marks->get("{$line->line->id}/{$key}");
-                $root = $line->line->isBlank() ? null : $line->line->parsed()->root;
                 $cells[$i][$key] = [
-                    'text' => $line->text,
-                    'number' => $line->number,
-                    'problem' => $line->problem,
-                    'notes' => array_map(fn ($note): string => $note->message(), $line->notes),
+                    ...self::cell($line, $marks->get("{$line->line->id}/{$key}"), $headings),
                     'count' => $counts[$i + 1] ?? null,
-                    'marked' => $mark !== null && $mark->text_hash === hash('sha256', $line->text)
-                            ? "{$mark->marker->name}, {$mark->marked_at->format('j M Y')}"
-                            : '',
-                    'mappings' => $root === null || $headings === null ? [] : self::mappings($root, $headings),
-                    'scheme' => $headings?->scheme->id,
                 ];
             }
         }
@@ -79,6 +70,23 @@ final readonly class TranslationTable
                 ],
                 array_keys($lines->lines),
             ),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private static function cell(TranslatedLine $line, ?TranslationMark $mark, ?Headings $headings): array
+    {
+        $root = $line->line->isBlank() ? null : $line->line->parsed()->root;
+        $isMarked = $mark !== null && $mark->text_hash === hash('sha256', $line->text);
+
+        return [
+            'text' => $line->text,
+            'number' => $line->number,
+            'problem' => $line->problem,
+            'notes' => array_map(fn ($note): string => $note->message(), $line->notes),
+            'marked' => $isMarked ? "{$mark->marker->name}, {$mark->marked_at->format('j M Y')}" : '',
+            'mappings' => $root === null || $headings === null ? [] : self::mappings($root, $headings),
+            'scheme' => $headings?->scheme->id,
         ];
     }
 

@@ -7,6 +7,7 @@ namespace App\Queries\Shared;
 use App\Database\Replica;
 use App\Files\StoredCopy;
 use App\Tasks\Waits;
+use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Queue;
@@ -69,14 +70,6 @@ final class CopyHealth
     /** @return array<string, array{string, string, float}> kind, what it is, and its value, by name; large tables as the planner knows them */
     public static function numbers(): array
     {
-        $rows = DB::table('pg_class AS part')
-            ->leftJoin('pg_inherits', 'inhrelid', '=', 'part.oid')
-            ->leftJoin('pg_class AS whole', 'whole.oid', '=', 'inhparent')
-            ->where('part.relkind', 'r')
-            ->whereRaw("coalesce(whole.relname, part.relname) IN ('publications', 'records', 'decisions', 'answers', 'log_entries')")
-            ->selectRaw('coalesce(whole.relname, part.relname) AS name, sum(greatest(part.reltuples, 0)) AS n')
-            ->groupByRaw('1')
-            ->pluck('n', 'name');
         [$waiting, $seconds] = self::waiting();
         $numbers = [
             'heron_reviews' => ['gauge', 'reviews there are', (float) DB::table('reviews')->count()],
@@ -90,10 +83,23 @@ final class CopyHealth
         if (Replica::isThere()) {
             $numbers['heron_replica_behind_bytes'] = ['gauge', 'of the log that the replica has still to take in; -1 where none answers', (float) (Replica::behind() ?? -1)];
         }
-        foreach ($rows as $table => $estimate) {
+        foreach (self::rows() as $table => $estimate) {
             $numbers["heron_{$table}_about"] = ['gauge', "rows of {$table}, about", max(0.0, (float) $estimate)];
         }
 
         return $numbers;
+    }
+
+    /** @return Collection<array-key, mixed> about how many rows the large tables have, by the statistics of the database */
+    private static function rows(): Collection
+    {
+        return DB::table('pg_class AS part')
+            ->leftJoin('pg_inherits', 'inhrelid', '=', 'part.oid')
+            ->leftJoin('pg_class AS whole', 'whole.oid', '=', 'inhparent')
+            ->where('part.relkind', 'r')
+            ->whereRaw("coalesce(whole.relname, part.relname) IN ('publications', 'records', 'decisions', 'answers', 'log_entries')")
+            ->selectRaw('coalesce(whole.relname, part.relname) AS name, sum(greatest(part.reltuples, 0)) AS n')
+            ->groupByRaw('1')
+            ->pluck('n', 'name');
     }
 }

@@ -113,13 +113,11 @@ final class Visibility
                 fn (Builder $item) => $hidden($item)
                     ->whereNull('log_entries.blinded_item_id')
                     ->where('log_entries.subject_type', $subject)
-                    ->whereExists(
-                        fn (Builder $one) => $one
-                            ->selectRaw('1')
-                            ->from($table)
-                            ->whereColumn("{$table}.id", 'log_entries.subject_id')
-                            ->whereColumn("{$table}.item_id", 'items.id'),
-                    ),
+                    ->whereExists(fn (Builder $one) => $one
+                        ->selectRaw('1')
+                        ->from($table)
+                        ->whereColumn("{$table}.id", 'log_entries.subject_id')
+                        ->whereColumn("{$table}.item_id", 'items.id')),
             );
         }
 

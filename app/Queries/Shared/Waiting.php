@@ -38,21 +38,16 @@ final readonly class Waiting
             $in = $tallies[$stage->id];
             $left = $in->in(ItemState::Waiting) > 0 ? $counts[$stage->id]->left ?? 0 : 0;
             $stage->purpose === StagePurpose::FullText ? ($toReadInFull += $left) : ($toScreen += $left);
-            $toSettle +=
-                $in->in(ItemState::Disagreement) === 0
-                    ? 0
-                    : self::toSettle($user, $stage, $role?->may(Ability::Settle) === true);
+            if ($in->in(ItemState::Disagreement) > 0) {
+                $toSettle += self::toSettle($user, $stage, $role?->may(Ability::Settle) === true);
+            }
             $included = $stage->id === $review->lastStage()->id ? $in->in(ItemState::Included) : $included;
         }
         $coded = $included === 0 ? 0 : CodedStudies::count($review);
+        $mayCode = $role?->may(Ability::Code) === true && $included > 0;
+        $toCode = $mayCode ? CodingShares::countToCode($review, $user) : 0;
 
-        return new self(
-            $toScreen,
-            $toReadInFull,
-            $toSettle,
-            $role?->may(Ability::Code) === true && $included > 0 ? CodingShares::countToCode($review, $user) : 0,
-            $coded,
-        );
+        return new self($toScreen, $toReadInFull, $toSettle, $toCode, $coded);
     }
 
     public function all(): int

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Queries\Synthesis;
 
+use WaryHeron\Core\Synthesis\Effect\AnalysisMeasure;
 use WaryHeron\Core\Synthesis\Report\Group;
 
 /** An analysis as rows of a file: each study with what is used of it, then the pooled estimate. */
@@ -21,20 +22,7 @@ final class AnalysisRows
         $pooled = $analysis->pooled();
         $measure = $analysis->terms->measure;
         foreach ($analysis->rows as $row) {
-            $used = $row->chosen->used;
-            [$low, $high] = $row->effect->interval();
-            $shown = fn (?float $one): ?float => $measure->shown($one, $used->one?->n);
-            yield [
-                $row->label,
-                $row->group,
-                ...self::group($used->one),
-                ...self::group($used->two),
-                $row->effect->estimate,
-                $row->effect->standardError(),
-                ...array_map($shown, [$row->effect->estimate, $low, $high]),
-                $pooled->weights[$row->key] ?? null,
-                $row->isHidden ? 'left out by hand' : $row->chosen->why,
-            ];
+            yield self::row($row, $measure, $pooled->weights[$row->key] ?? null);
         }
         $shown = fn (?float $one): ?float => $measure->shown($one, $analysis->size());
         yield [
@@ -46,6 +34,26 @@ final class AnalysisRows
             ...array_map($shown, [$pooled->estimate, $pooled->low, $pooled->high]),
             null,
             '',
+        ];
+    }
+
+    /** @return list<mixed> */
+    private static function row(PooledRow $row, AnalysisMeasure $measure, ?float $weight): array
+    {
+        $used = $row->chosen->used;
+        [$low, $high] = $row->effect->interval();
+        $shown = fn (?float $one): ?float => $measure->shown($one, $used->one?->n);
+
+        return [
+            $row->label,
+            $row->group,
+            ...self::group($used->one),
+            ...self::group($used->two),
+            $row->effect->estimate,
+            $row->effect->standardError(),
+            ...array_map($shown, [$row->effect->estimate, $low, $high]),
+            $weight,
+            $row->isHidden ? 'left out by hand' : $row->chosen->why,
         ];
     }
 

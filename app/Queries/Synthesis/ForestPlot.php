@@ -37,7 +37,7 @@ final readonly class ForestPlot
         $pooled = $this->analysis->pooled();
         foreach ($this->analysis->rows as $i => $row) {
             if ($groups !== [] && $row->group !== $group) {
-                array_push($lines, ...$this->endOf($group, $groups), ...[ForestLine::head($row->group)]);
+                $lines = [...$lines, ...$this->endOf($group, $groups), ForestLine::head($row->group)];
                 $group = $row->group;
             }
             $lines[] = $this->study($row, $pooled, $isNoted ? ' ['.($i + 1).']' : '');
@@ -62,11 +62,8 @@ final readonly class ForestPlot
         $studies = [];
         foreach ($this->analysis->rows as $row) {
             if ($row->isPooled()) {
-                $studies[] = [
-                    'label' => $row->label,
-                    'estimate' => $row->effect->estimate ?? 0.0,
-                    'se' => $row->effect->standardError() ?? 0.0,
-                ];
+                [$estimate, $se] = [$row->effect->estimate ?? 0.0, $row->effect->standardError() ?? 0.0];
+                $studies[] = ['label' => $row->label, 'estimate' => $estimate, 'se' => $se];
             }
         }
         $pooled = $this->analysis->pooled();
@@ -76,14 +73,9 @@ final readonly class ForestPlot
             $this->analysis->filled()->filled ?? [],
         );
 
-        return new Funnel(
-            $studies,
-            $pooled->estimate,
-            $this->analysis->nothing(),
-            $measure->isRatio(),
-            $measure->short(),
-            $mirrored,
-        );
+        $nothing = $this->analysis->nothing();
+
+        return new Funnel($studies, $pooled->estimate, $nothing, $measure->isRatio(), $measure->short(), $mirrored);
     }
 
     /** @return list<string> of the columns of data */

@@ -59,18 +59,21 @@ final readonly class Reckoned
         }
 
         return [
-            'steps' => array_map(
-                fn (Step $one): array => [
-                    'what' => $one->what,
-                    'formula' => $one->formula,
-                    'result' => $one->result === null ? '' : Step::shown($one->result),
-                    'source' => $one->source,
-                ],
-                $used->steps,
-            ),
+            'steps' => array_map(self::step(...), $used->steps),
             'groups' => [$used->one?->shown() ?? '', $used->two?->shown() ?? ''],
             'effects' => $effects,
             'checks' => $this->checks(),
+        ];
+    }
+
+    /** @return array{what: string, formula: string, result: string, source: string} */
+    private static function step(Step $one): array
+    {
+        return [
+            'what' => $one->what,
+            'formula' => $one->formula,
+            'result' => $one->result === null ? '' : Step::shown($one->result),
+            'source' => $one->source,
         ];
     }
 }

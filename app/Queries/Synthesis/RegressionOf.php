@@ -35,10 +35,8 @@ final readonly class RegressionOf
         if ($moderators === []) {
             return null;
         }
-        $names = array_map(
-            fn (string $one): string => $one === AnalysisTerms::YEAR ? 'year' : ($codes->firstWhere('id', $one)->label ?? 'an item'),
-            $moderators,
-        );
+        $label = fn (string $id): string => $codes->firstWhere('id', $id)->label ?? 'an item';
+        $names = array_map(fn (string $one): string => $one === AnalysisTerms::YEAR ? 'year' : $label($one), $moderators);
         $studies = $values = $without = $points = [];
         foreach ($analysis->rows as $row) {
             $of = array_map(fn (string $one): ?float => $analysis->reported->number($row->chosen->study, $one), $moderators);

@@ -36,8 +36,8 @@ final readonly class ReportedRows
     {
         $publications = CodingTable::reports($review)->keyBy('id')->all();
         $answers = $terms->asksCodebook() ? self::answers($review) : [];
-        $only = $terms->onlyItem === '' ||
-            $terms->onlyAnswers === [] ? null : new AskedWhen($terms->onlyItem, $terms->onlyAnswers);
+        $isAll = $terms->onlyItem === '' || $terms->onlyAnswers === [];
+        $only = $isAll ? null : new AskedWhen($terms->onlyItem, $terms->onlyAnswers);
         $rows = $studies = $results = [];
         foreach (self::results($review, $terms, $outcome) as $result) {
             $publication = $publications[$result->publication_id] ?? null;
@@ -48,17 +48,17 @@ final readonly class ReportedRows
             }
             $studies[$study] ??= $publication;
             $results[$result->id] = $result;
-            $rows[] = new ReportedRow(
-                $result->id,
-                $study,
-                (new Reckoned($result, $outcome))->used(),
-                $result->days,
-                $result->scale,
-                $result->own_intervention,
-            );
+            $rows[] = self::row($result, $study, $outcome);
         }
 
         return new self($rows, $studies, $results, $answers);
+    }
+
+    private static function row(Result $result, string $study, ReviewOutcome $outcome): ReportedRow
+    {
+        $used = (new Reckoned($result, $outcome))->used();
+
+        return new ReportedRow($result->id, $study, $used, $result->days, $result->scale, $result->own_intervention);
     }
 
     /** What an item of the codebook says of a study, in words; empty where nothing. */

@@ -12,6 +12,7 @@ use App\Models\ReviewOutcome;
 use App\Models\User;
 use App\Queries\Coding\EvidenceView;
 use Illuminate\Support\Collection;
+use WaryHeron\Core\Coding\Evidence;
 use WaryHeron\Core\Synthesis\Report\Field;
 use WaryHeron\Core\Synthesis\Report\ReportForm;
 use WaryHeron\Core\Synthesis\Report\StudyDesign;
@@ -36,35 +37,48 @@ final readonly class StudyResults
         $sds = $this->otherSds(array_values($known->pluck('id')->all()));
 
         return [
-            'outcomes' => array_values($book->outcomes->map(fn (ReviewOutcome $one): array => [
-                'id' => $one->id,
-                'name' => $one->name,
-                'kind' => $one->kind->value,
-                'unit' => $one->unit,
-                'about' => $one->about,
-                'isOfTwo' => $one->kind->isOfTwo(),
-                'scales' => array_column($one->scales, 'name'),
-            ])->all()),
-            'comparisons' => array_values($book->comparisons->map(fn (Comparison $one): array => [
-                'id' => $one->id,
-                'words' => $one->words(),
-                'arms' => ['', $one->intervention->name, $one->comparator->name],
-            ])->all()),
+            'outcomes' => array_values($book->outcomes->map(self::outcome(...))->all()),
+            'comparisons' => array_values($book->comparisons->map(self::comparison(...))->all()),
             'forms' => self::forms(),
-            'designs' => array_map(
-                fn (StudyDesign $one): array => [
-                    'id' => $one->value,
-                    'label' => $one->label(),
-                    'fields' => array_map(self::field(...), $one->fields()),
-                ],
-                StudyDesign::cases(),
-            ),
+            'designs' => array_map(self::design(...), StudyDesign::cases()),
             'rows' => array_map(
                 fn (Result $one): array => $this->shown($one, $known->firstOrFail('id', $one->outcome_id), $sds),
                 $taken->all(),
             ),
             'offers' => (new OfferedResults($this->publication, $this->view()))->of($book->outcomes, $book->comparisons, $taken),
             'url' => route('results', [$this->review, $this->publication], false),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private static function outcome(ReviewOutcome $one): array
+    {
+        return [
+            'id' => $one->id,
+            'name' => $one->name,
+            'kind' => $one->kind->value,
+            'unit' => $one->unit,
+            'about' => $one->about,
+            'isOfTwo' => $one->kind->isOfTwo(),
+            'scales' => array_column($one->scales, 'name'),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private static function comparison(Comparison $one): array
+    {
+        $arms = ['', $one->intervention->name, $one->comparator->name];
+
+        return ['id' => $one->id, 'words' => $one->words(), 'arms' => $arms];
+    }
+
+    /** @return array<string, mixed> */
+    private static function design(StudyDesign $one): array
+    {
+        return [
+            'id' => $one->value,
+            'label' => $one->label(),
+            'fields' => array_map(self::field(...), $one->fields()),
         ];
     }
 
@@ -87,7 +101,7 @@ final readonly class StudyResults
             'row' => $result->row_id,
             'outcome' => $result->outcome_id,
             'comparison' => $result->comparison_id ?? '',
-            'days' => $result->days === null ? '' : (string) $result->days,
+            'days' => (string) $result->days,
             'time' => $result->time_told,
             'scale' => $result->scale,
             'own1' => $result->own_intervention,
@@ -95,14 +109,20 @@ final readonly class StudyResults
             'form' => $result->form->value,
             'design' => $result->design->value,
             'given' => (object) $result->given,
-            'evidence' => (object) array_map(
-                fn (array $pieces): array => array_map($this->view()->shown(...), $pieces),
-                $result->pieces(),
-            ),
+            'evidence' => (object) array_map($this->shownPieces(...), $result->pieces()),
             'note' => $result->note,
             'by' => $result->user->name,
             ...(new Reckoned($result, $outcome, $usual))->toArray(),
         ];
+    }
+
+    /**
+     * @param  list<Evidence>  $pieces
+     * @return list<array<string, mixed>>
+     */
+    private function shownPieces(array $pieces): array
+    {
+        return array_map($this->view()->shown(...), $pieces);
     }
 
     /**

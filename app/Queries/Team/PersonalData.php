@@ -35,18 +35,7 @@ final class PersonalData
     /** @return \Generator<int, string> JSON, a piece at a time */
     public static function json(User $user): \Generator
     {
-        yield '{"person":'.self::encoded([
-            'name' => $user->name,
-            'address' => $user->email,
-            'since' => $user->created_at->toIso8601String(),
-            'password' => 'kept as a hash that nobody can read',
-            'second factor' => SecondFactor::of($user) === null ? 'none' : 'its key is kept encrypted, its recovery codes as hashes',
-            'known at institutions as' => DB::table('institution_accounts')
-                ->where('user_id', $user->id)
-                ->get(['issuer', 'subject', 'created_at'])
-                ->all(),
-            'notices not wanted' => $user->unwanted_notices,
-        ]);
+        yield '{"person":'.self::encoded(self::person($user));
         yield ',"reviews":'.self::encoded(self::reviews($user)->get()->all());
         yield ',"signed in":'.self::encoded(OpenSessions::of($user)
             ->map(fn (stdClass $one): array => Arr::only((array) $one, ['ip_address', 'user_agent', 'last_activity']))
@@ -58,6 +47,30 @@ final class PersonalData
             ->where('tokenable_id', $user->id)
             ->get(['review_id', 'name', 'abilities', 'last_used_at', 'expires_at'])
             ->all());
+        yield from self::done($user);
+        yield "}\n";
+    }
+
+    /** @return array<string, mixed> */
+    private static function person(User $user): array
+    {
+        return [
+            'name' => $user->name,
+            'address' => $user->email,
+            'since' => $user->created_at->toIso8601String(),
+            'password' => 'kept as a hash that nobody can read',
+            'second factor' => SecondFactor::of($user) === null ? 'none' : 'its key is kept encrypted, its recovery codes as hashes',
+            'known at institutions as' => DB::table('institution_accounts')
+                ->where('user_id', $user->id)
+                ->get(['issuer', 'subject', 'created_at'])
+                ->all(),
+            'notices not wanted' => $user->unwanted_notices,
+        ];
+    }
+
+    /** @return \Generator<string> what the person did, table by table */
+    private static function done(User $user): \Generator
+    {
         foreach (self::DONE as $table => [$column, $told]) {
             yield ',"'.strtr($table, '_', ' ').'":[';
             $isFirst = true;
@@ -67,7 +80,6 @@ final class PersonalData
             }
             yield ']';
         }
-        yield "}\n";
     }
 
     private static function reviews(User $user): Builder

@@ -42,7 +42,7 @@ final class DecisionEvidence
     }
 
     /**
-     * @param  ?list<string>  $only
+     * @param  ?array<mixed>  $only
      * @return Collection<int, stdClass> those that are settled and open
      */
     private static function items(Stage $stage, ?array $only): Collection

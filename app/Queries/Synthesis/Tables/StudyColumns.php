@@ -15,6 +15,7 @@ use App\Queries\Coding\Themes\ThemeTree;
 use App\Queries\Synthesis\OutcomeBook;
 use App\Queries\Synthesis\Reckoned;
 use App\Queries\Synthesis\Shown;
+use Illuminate\Database\Eloquent\Collection as Models;
 use Illuminate\Support\Collection;
 use WaryHeron\Core\Coding\Evidence;
 use WaryHeron\Core\Synthesis\Table\TableColumn;
@@ -166,14 +167,7 @@ final readonly class StudyColumns
                 $under[$one][] = $theme;
             }
         }
-        $passages = $under === [] ? [] : Passage::query()
-            ->where('review_id', $this->review->id)
-            ->whereIn('publication_id', $publications)
-            ->whereNull('removed_at')
-            ->whereHas('themes', fn ($theme) => $theme->whereIn('themes.id', array_keys($under)))
-            ->with('themes')
-            ->orderBy('created_at')
-            ->get();
+        $passages = $under === [] ? [] : $this->passagesUnder(array_keys($under), $publications);
         $of = [];
         foreach ($passages as $passage) {
             $broader = $passage->themes->map(fn ($theme): array => $under[$theme->id] ?? [])->all();
@@ -183,6 +177,23 @@ final readonly class StudyColumns
         }
 
         return array_map(fn (array $columns): array => array_map($this->marked(...), $columns), $of);
+    }
+
+    /**
+     * @param  list<array-key>  $themes
+     * @param  list<string>  $publications
+     * @return Models<int, Passage>
+     */
+    private function passagesUnder(array $themes, array $publications): Models
+    {
+        return Passage::query()
+            ->where('review_id', $this->review->id)
+            ->whereIn('publication_id', $publications)
+            ->whereNull('removed_at')
+            ->whereHas('themes', fn ($theme) => $theme->whereIn('themes.id', $themes))
+            ->with('themes')
+            ->orderBy('created_at')
+            ->get();
     }
 
     /** @param  list<Passage>  $passages */

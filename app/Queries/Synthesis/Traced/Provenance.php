@@ -31,25 +31,28 @@ final readonly class Provenance
             ->where('items.state', ItemState::Included->value)
             ->orderBy('stages.position')
             ->get(['items.publication_id', 'stages.name', 'items.opened_at', 'items.settled', 'items.id']);
-        $records = DB::table('records')
+        $arrivals = self::arrivals($review, $publications);
+
+        return new self($inclusions->groupBy('publication_id'), $arrivals->groupBy('publication_id'));
+    }
+
+    /**
+     * @param  list<string>  $publications
+     * @return Collection<int, stdClass> from which search each came
+     */
+    private static function arrivals(Review $review, array $publications): Collection
+    {
+        return DB::table('records')
             ->join('deliveries', 'deliveries.id', '=', 'records.delivery_id')
             ->leftJoin('runs', 'runs.id', '=', 'deliveries.run_id')
             ->where('records.review_id', $review->id)
             ->whereIn('records.publication_id', $publications)
             ->whereNull('records.withdrawn_at')
             ->orderBy('records.id')
-            ->get([
-                'records.publication_id',
-                'deliveries.source_name',
-                'deliveries.searched_on',
-                'deliveries.id AS delivery_id',
-                'records.line',
-                'runs.id AS run_id',
-                DB::raw("runs.lines -> -1 ->> 'text' AS last_line"),
-                DB::raw("runs.lines -> -1 ->> 'number' AS last_number"),
-            ]);
-
-        return new self($inclusions->groupBy('publication_id'), $records->groupBy('publication_id'));
+            ->select(['records.publication_id', 'deliveries.source_name', 'deliveries.searched_on', 'records.line'])
+            ->addSelect(['deliveries.id AS delivery_id', 'runs.id AS run_id'])
+            ->selectRaw("runs.lines -> -1 ->> 'text' AS last_line, runs.lines -> -1 ->> 'number' AS last_number")
+            ->get();
     }
 
     /** @return Collection<int, stdClass> the stages at which it was included, with name and day */
