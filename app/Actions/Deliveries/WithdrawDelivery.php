@@ -40,7 +40,7 @@ final readonly class WithdrawDelivery
             foreach (array_diff($touched, $gone) as $id) {
                 $this->values->refresh(Publication::query()->where('review_id', $review)->whereKey($id)->firstOrFail());
             }
-            $left = $delivery->records()->whereNull('withdrawn_at')->count();
+            $left = $delivery->records()->where('review_id', $review)->whereNull('withdrawn_at')->count();
             $delivery->update(['withdrawn_at' => now(), 'kept' => $left, 'file_hash' => null]);
             $words = "Withdrew the delivery from {$delivery->source_name}";
             $told = ['publications' => count($gone), 'records_kept' => $left];

@@ -29,17 +29,7 @@ final readonly class StartPictures
     {
         DB::transaction(function () use ($by, $review, $file): void {
             $file = FullText::query()->lockForUpdate()->findOrFail($file->id);
-            if ($file->state === 'reading') {
-                throw new Refused("“{$file->name}” is being read already.");
-            }
-            if (! $file->mayReadPictures()) {
-                throw new Refused("“{$file->name}” has text, or its pictures were read before.");
-            }
-            if ((int) $file->pages > self::MOST_PAGES) {
-                throw new Refused(
-                    "“{$file->name}” has more than ".self::MOST_PAGES.' pages. Bring the part that is needed.',
-                );
-            }
+            self::refuse($file);
             $file->update(['state' => 'reading']);
             $task = $review->tasks()->create([
                 'user_id' => $by->id,
@@ -52,5 +42,20 @@ final readonly class StartPictures
             ($this->log)($review, $by, 'full-text.pictures', "Had the pictures of “{$file->name}” read", $file);
             ReadPictures::dispatch($task->id, $file->id)->afterCommit();
         });
+    }
+
+    private static function refuse(FullText $file): void
+    {
+        if ($file->state === 'reading') {
+            throw new Refused("“{$file->name}” is being read already.");
+        }
+        if (! $file->mayReadPictures()) {
+            throw new Refused("“{$file->name}” has text, or its pictures were read before.");
+        }
+        if ((int) $file->pages > self::MOST_PAGES) {
+            throw new Refused(
+                "“{$file->name}” has more than ".self::MOST_PAGES.' pages. Bring the part that is needed.',
+            );
+        }
     }
 }

@@ -43,24 +43,14 @@ final readonly class ChooseValues
                 if ($value === null) {
                     unset($chosen[$field]);
                 } else {
-                    $chosen[$field] = [
-                        'field' => $field,
-                        'value' => $value,
-                        'by' => $by->name,
-                        'at' => now()->toIso8601String(),
-                    ];
+                    $at = now()->toIso8601String();
+                    $chosen[$field] = ['field' => $field, 'value' => $value, 'by' => $by->name, 'at' => $at];
                 }
             }
             $publication->update(['chosen' => $chosen]);
             $this->values->refresh($publication);
-            ($this->log)(
-                $publication->review_id,
-                $by,
-                'publication.mended',
-                "Mended “{$publication->title}”",
-                $publication,
-                $values,
-            );
+            $words = "Mended “{$publication->title}”";
+            ($this->log)($publication->review_id, $by, 'publication.mended', $words, $publication, $values);
         });
     }
 }

@@ -65,13 +65,8 @@ final readonly class ExportByRecipe
      * @param  iterable<string, Reference>  $references  by publication
      * @return \Generator<int, list<string|int|float|\DateTimeImmutable|null>> the headings, then rows
      */
-    public function rows(
-        User $by,
-        Review $review,
-        ExportRecipe $recipe,
-        iterable $references,
-        bool $onlyChanged,
-    ): \Generator {
+    public function rows(User $by, Review $review, ExportRecipe $recipe, iterable $references, bool $onlyChanged): \Generator
+    {
         yield array_column($recipe->columns, 'heading');
         $before = RecipeMemory::of($recipe);
         $now = [];
@@ -80,9 +75,8 @@ final readonly class ExportByRecipe
             foreach ($part as $id => $reference) {
                 $values = [...$this->values($reference), ...$facts[$id]];
                 // what goes out by this recipe, so that a column that is not in it changes nothing
-                $hash = RecipeMemory::hash($this->row($recipe, $values));
-                $change = ! isset($before[$id]) ? 'new' : ($before[$id] === $hash ? '' : 'changed');
-                $now[$id] = $hash;
+                $now[$id] = RecipeMemory::hash($this->row($recipe, $values));
+                $change = RecipeMemory::change($before[$id] ?? null, $now[$id]);
                 if (! $onlyChanged || $change !== '') {
                     yield $this->row($recipe, ['change' => $change] + $values);
                 }

@@ -11,6 +11,7 @@ use App\Database\Locks;
 use App\Models\Item;
 use App\Models\Review;
 use App\Models\User;
+use Illuminate\Database\Eloquent\Builder as Models;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
@@ -48,14 +49,9 @@ final readonly class RemovePublications
                     ->update(['state' => ItemState::Removed]);
                 $this->log->each($review->id, $by, 'publication.removed', "Removed from the review: {$reason}", $part);
             }
-            ($this->log)(
-                $review,
-                $by,
-                'publications.removed',
-                "Removed {$ids->count()} publications from the review: {$reason}",
-                null,
-                ['reason' => $reason, 'publications' => $ids->count()],
-            );
+            $words = "Removed {$ids->count()} publications from the review: {$reason}";
+            $about = ['reason' => $reason, 'publications' => $ids->count()];
+            ($this->log)($review, $by, 'publications.removed', $words, null, $about);
 
             return $ids->count();
         });
@@ -69,50 +65,55 @@ final readonly class RemovePublications
     {
         return DB::transaction(function () use ($by, $review, $publications): int {
             $ids = $this->locked($review, (clone $publications)->whereNotNull('publications.removed_at'));
-            $judgedApart = $review->stages()->where('purpose', '<>', StagePurpose::FullText)->pluck('id');
             foreach ($ids->chunk(self::PART) as $part) {
-                DB::table('publications')
-                    ->whereIn('id', $part)
-                    ->update(['removed_at' => null, 'removed_for' => '']);
-                $items = fn () => Item::query()
-                    ->where('review_id', $review->id)
-                    ->whereIn('publication_id', $part)
-                    ->where('state', ItemState::Removed->value)
-                    // full texts follow what is included before
-                    ->whereIn('stage_id', $judgedApart);
-                // those that nobody has judged wait again; the others are counted anew
-                $items()
-                    ->whereNotExists(
-                        fn ($d) => $d
-                            ->selectRaw('1')
-                            ->from('decisions')
-                            ->whereColumn('decisions.review_id', 'items.review_id')
-                            ->whereColumn('decisions.item_id', 'items.id'),
-                    )
-                    ->whereNotExists(
-                        fn ($f) => $f
-                            ->selectRaw('1')
-                            ->from('publications AS folded')
-                            ->whereColumn('folded.review_id', 'items.review_id')
-                            ->whereColumn('folded.merged_into', 'items.publication_id'),
-                    )
-                    ->whereIn('stage_id', $review->stages()->whereNull('closed_at')->select('id'))
-                    ->update(['state' => ItemState::Waiting, 'opened_at' => null]);
+                DB::table('publications')->whereIn('id', $part)->update(['removed_at' => null, 'removed_for' => '']);
+                $items = fn (): Models => self::judgedApart($review, $part)->where('state', ItemState::Removed->value);
+                self::makeWait($review, $items());
                 ItemBallot::recount(array_values($items()->pluck('id')->all()));
                 TitlesFirst::arrive($review, array_values($part->all()));
                 $this->log->each($review->id, $by, 'publication.restored', 'Brought back into the review', $part);
             }
-            ($this->log)(
-                $review,
-                $by,
-                'publications.restored',
-                "Brought {$ids->count()} publications back into the review",
-                null,
-                ['publications' => $ids->count()],
-            );
+            $words = "Brought {$ids->count()} publications back into the review";
+            ($this->log)($review, $by, 'publications.restored', $words, null, ['publications' => $ids->count()]);
 
             return $ids->count();
         });
+    }
+
+    /**
+     * Full texts follow what is included before.
+     *
+     * @param  Collection<int, string>  $publications
+     * @return Models<Item>
+     */
+    private static function judgedApart(Review $review, Collection $publications): Models
+    {
+        return Item::query()
+            ->where('review_id', $review->id)
+            ->whereIn('publication_id', $publications)
+            ->whereIn('stage_id', $review->stages()->where('purpose', '<>', StagePurpose::FullText)->select('id'));
+    }
+
+    /**
+     * Those that nobody has judged wait again; the others are counted anew.
+     *
+     * @param  Models<Item>  $items
+     */
+    private static function makeWait(Review $review, Models $items): void
+    {
+        $items
+            ->whereNotExists(fn ($decision) => $decision
+                ->selectRaw('1')
+                ->from('decisions')
+                ->whereColumn('decisions.review_id', 'items.review_id')
+                ->whereColumn('decisions.item_id', 'items.id'))
+            ->whereNotExists(fn ($folded) => $folded
+                ->selectRaw('1')
+                ->from('publications AS folded')
+                ->whereColumn('folded.review_id', 'items.review_id')
+                ->whereColumn('folded.merged_into', 'items.publication_id'))
+            ->whereIn('stage_id', $review->stages()->whereNull('closed_at')->select('id'))
+            ->update(['state' => ItemState::Waiting, 'opened_at' => null]);
     }
 
     /** @return Collection<int, string> */

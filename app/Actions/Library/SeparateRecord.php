@@ -31,80 +31,76 @@ final readonly class SeparateRecord
             if ($old->records()->count() < 2) {
                 throw new Refused('This publication has one record only; there is nothing to separate.');
             }
-            $new = Publication::query()->create(
-                $this->publications->values([$record]) + ['review_id' => $record->review_id],
-            );
-            Item::query()->create([
-                'review_id' => $record->review_id,
-                'publication_id' => $new->id,
-                'stage_id' => $new->review->firstStage()->id,
-            ]);
-            TitlesFirst::arrive($new->review, [$new->id]);
+            $new = $this->alone($record);
             $record->update(['publication_id' => $new->id, 'separated_at' => now()]);
             $this->rulings->execute($by, $record->review_id, [
                 [$record->id],
                 array_values($old->records()->pluck('id')->all()),
             ]);
             $this->publications->refresh($old);
-            ($this->log)(
-                $record->review_id,
-                $by,
-                'record.separated',
-                "Separated a record from “{$old->title}”",
-                $record,
-                ['from' => $old->id, 'to' => $new->id],
-            );
+            $words = "Separated a record from “{$old->title}”";
+            $about = ['from' => $old->id, 'to' => $new->id];
+            ($this->log)($record->review_id, $by, 'record.separated', $words, $record, $about);
 
             return $new;
         });
+    }
+
+    /** A publication of its own, which waits to be judged. */
+    private function alone(Record $record): Publication
+    {
+        $values = $this->publications->values([$record]);
+        $new = Publication::query()->create($values + ['review_id' => $record->review_id]);
+        Item::query()->create([
+            'review_id' => $record->review_id,
+            'publication_id' => $new->id,
+            'stage_id' => $new->review->firstStage()->id,
+        ]);
+        TitlesFirst::arrive($new->review, [$new->id]);
+
+        return $new;
     }
 
     /** Back to where it was, as long as nobody has worked on it since. */
     public function undo(User $by, Record $record): Publication
     {
         return DB::transaction(function () use ($by, $record): Publication {
-            $entry = DB::table('log_entries')
-                ->where('review_id', $record->review_id)
-                ->where('action', 'record.separated')
-                ->where('subject_id', $record->id)
-                ->orderByDesc('id')
-                ->first();
-            $from =
-                $entry === null
-                    ? null
-                    : Publication::query()
-                        ->where('review_id', $record->review_id)
-                        ->where('id', json_decode($entry->details, true)['from'])
-                        ->first();
+            $from = self::cameFrom($record);
             if ($record->separated_at === null || $from === null) {
                 throw new Refused('This record was not separated, or the publication it came from is no longer there.');
             }
             $own = Publication::query()->lockForUpdate()->findOrFail($record->publication_id);
             $items = Item::query()->where('review_id', $record->review_id)->where('publication_id', $own->id);
-            if (
-                $own->records()->count() > 1 ||
-                DB::table('decisions')
-                    ->where('review_id', $record->review_id)
-                    ->whereIn('item_id', (clone $items)->select('id'))
-                    ->exists()
-            ) {
+            $decisions = DB::table('decisions')->where('review_id', $record->review_id);
+            if ($own->records()->count() > 1 || $decisions->whereIn('item_id', (clone $items)->select('id'))->exists()) {
                 throw new Refused('The separated publication has been worked on since. Its decisions would be lost.');
             }
             $record->update(['publication_id' => $from->id, 'separated_at' => null]);
-            $this->rulings->forget(
-                $record->review_id,
-                [$record->id],
-                array_values($from->records()->pluck('id')->all()),
-            );
+            $beside = array_values($from->records()->pluck('id')->all());
+            $this->rulings->forget($record->review_id, [$record->id], $beside);
             $items->delete();
             $own->delete();
             $this->publications->refresh($from);
-            ($this->log)($record->review_id, $by, 'record.joined', "Put a record back to “{$from->title}”", $record, [
-                'from' => $own->id,
-                'to' => $from->id,
-            ]);
+            $words = "Put a record back to “{$from->title}”";
+            $about = ['from' => $own->id, 'to' => $from->id];
+            ($this->log)($record->review_id, $by, 'record.joined', $words, $record, $about);
 
             return $from;
         });
+    }
+
+    private static function cameFrom(Record $record): ?Publication
+    {
+        $entry = DB::table('log_entries')
+            ->where('review_id', $record->review_id)
+            ->where('action', 'record.separated')
+            ->where('subject_id', $record->id)
+            ->orderByDesc('id')
+            ->first();
+
+        return $entry === null ? null : Publication::query()
+            ->where('review_id', $record->review_id)
+            ->where('id', json_decode($entry->details, true)['from'])
+            ->first();
     }
 }

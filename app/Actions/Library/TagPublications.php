@@ -8,6 +8,7 @@ use App\Actions\Shared\WriteLog;
 use App\Models\Review;
 use App\Models\User;
 use Illuminate\Database\Query\Builder;
+use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 
 /** Puts a tag on publications, or takes it off. */
@@ -27,37 +28,33 @@ final readonly class TagPublications
             $ids = (clone $publications)->pluck('publications.id');
             $changed = 0;
             foreach ($ids->chunk(5000) as $part) {
-                $changed += $on
-                    ? DB::table('publication_tags')->insertOrIgnore(
-                        $part
-                            ->map(
-                                fn (string $id): array => [
-                                    'review_id' => $review->id,
-                                    'publication_id' => $id,
-                                    'tag' => $tag,
-                                    'user_id' => $by->id,
-                                    'created_at' => now(),
-                                ],
-                            )
-                            ->values()
-                            ->all(),
-                    )
-                    : DB::table('publication_tags')
-                        ->where('review_id', $review->id)
-                        ->where('tag', $tag)
-                        ->whereIn('publication_id', $part)
-                        ->delete();
+                $changed += $on ? $this->put($by, $review, $part, $tag) : $this->take($review, $part, $tag);
             }
-            ($this->log)(
-                $review,
-                $by,
-                $on ? 'publications.tagged' : 'publications.untagged',
-                ($on ? "Tagged {$changed} publications" : "Took a tag off {$changed} publications").": {$tag}",
-                null,
-                ['tag' => $tag, 'publications' => $changed],
-            );
+            $what = $on ? "Tagged {$changed} publications" : "Took a tag off {$changed} publications";
+            $action = $on ? 'publications.tagged' : 'publications.untagged';
+            $about = ['tag' => $tag, 'publications' => $changed];
+            ($this->log)($review, $by, $action, "{$what}: {$tag}", null, $about);
 
             return $changed;
         });
+    }
+
+    /** @param  Collection<int, string>  $publications */
+    private function put(User $by, Review $review, Collection $publications, string $tag): int
+    {
+        $tagged = ['review_id' => $review->id, 'tag' => $tag, 'user_id' => $by->id, 'created_at' => now()];
+        $rows = $publications->map(fn (string $id): array => ['publication_id' => $id, ...$tagged]);
+
+        return DB::table('publication_tags')->insertOrIgnore($rows->values()->all());
+    }
+
+    /** @param  Collection<int, string>  $publications */
+    private function take(Review $review, Collection $publications, string $tag): int
+    {
+        return DB::table('publication_tags')
+            ->where('review_id', $review->id)
+            ->where('tag', $tag)
+            ->whereIn('publication_id', $publications)
+            ->delete();
     }
 }

@@ -17,6 +17,7 @@ use App\Models\Record;
 use App\Models\Study;
 use App\Models\User;
 use App\Queries\Library\ReviewWords;
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Facades\DB;
 use WaryHeron\Core\Screening\ItemState;
 
@@ -44,28 +45,14 @@ final readonly class JoinPublications
     ): ?string {
         return DB::transaction(function () use ($by, $reviewId, $publicationIds, $stroke, $matchingId): ?string {
             Locks::recordsOf($reviewId);
-            $publications = Publication::query()
-                ->where('review_id', $reviewId)
-                ->whereIn('id', $publicationIds)
-                ->whereNull('merged_into')
-                ->whereNull('removed_at')
-                ->orderBy('id')
-                ->lockForUpdate()
-                ->get();
+            $publications = self::locked($reviewId, $publicationIds);
             if ($publications->count() < 2) {
                 return null;
             }
             $work = $this->work($reviewId, array_values($publications->pluck('id')->all()));
-            $kept =
-                $publications
-                    ->sortByDesc(
-                        fn (Publication $p): array => [
-                            $work[$p->id] ?? 0,
-                            $p->records_count,
-                            $p->id === $publications->first()?->id ? 1 : 0,
-                        ],
-                    )
-                    ->first() ?? throw new \LogicException('Two or more publications have a best.');
+            $first = $publications->first()?->id;
+            $worth = fn (Publication $p): array => [$work[$p->id] ?? 0, $p->records_count, $p->id === $first ? 1 : 0];
+            $kept = $publications->sortByDesc($worth)->firstOrFail();
             foreach ($publications as $gone) {
                 if ($gone->id !== $kept->id) {
                     $this->take($by, $gone, $kept, ($work[$gone->id] ?? 0) > 0, $stroke, $matchingId);
@@ -76,6 +63,22 @@ final readonly class JoinPublications
 
             return $kept->id;
         });
+    }
+
+    /**
+     * @param  list<string>  $ids
+     * @return Collection<int, Publication> those of them that stand
+     */
+    private static function locked(string $reviewId, array $ids): Collection
+    {
+        return Publication::query()
+            ->where('review_id', $reviewId)
+            ->whereIn('id', $ids)
+            ->whereNull('merged_into')
+            ->whereNull('removed_at')
+            ->orderBy('id')
+            ->lockForUpdate()
+            ->get();
     }
 
     /** @throws Refused If the publication it went into is itself no longer there. */
@@ -91,24 +94,20 @@ final readonly class JoinPublications
             $own = $this->recordsOf($join, $kept);
             $back = $join->folded ? $this->unfolded($join) : $this->madeAgain($join, $own);
             $this->giveStudyBack($join, $back, $kept);
-            Record::query()
-                ->whereIn('id', array_column($own, 'id'))
-                ->update(['publication_id' => $back->id]);
+            Record::query()->whereIn('id', array_column($own, 'id'))->update(['publication_id' => $back->id]);
             Item::query()
                 ->where('review_id', $join->review_id)
                 ->where('publication_id', $back->id)
                 ->where('state', ItemState::Folded->value)
                 ->update(['folded_at' => null, 'state' => ItemState::Waiting->value, 'opened_at' => null]);
             $join->update(['undone_at' => now(), 'undone_by' => $by->id]);
-            $this->values->refresh($back);
-            $this->values->refresh($kept);
-            $this->count($back->id);
-            $this->count($kept->id);
+            foreach ([$back, $kept] as $one) {
+                $this->values->refresh($one);
+                $this->count($one->id);
+            }
             TitlesFirst::arrive($back->review, [$back->id, $kept->id]);
-            ($this->log)($join->review_id, $by, 'publication.split', "Taken apart again: “{$back->title}”", $back, [
-                'from' => $kept->id,
-                'records' => $join->records,
-            ]);
+            $about = ['from' => $kept->id, 'records' => $join->records];
+            ($this->log)($join->review_id, $by, 'publication.split', "Taken apart again: “{$back->title}”", $back, $about);
         });
     }
 
@@ -188,12 +187,7 @@ final readonly class JoinPublications
         string $stroke,
         ?string $matchingId,
     ): void {
-        $records = Record::query()
-            ->where('review_id', $gone->review_id)
-            ->where('publication_id', $gone->id)
-            ->orderBy('id')
-            ->pluck('id')
-            ->all();
+        $records = $gone->records()->where('review_id', $gone->review_id)->pluck('id')->all();
         $takesStudy = $gone->study_id !== null && $kept->study_id === null;
         Join::query()->create([
             'review_id' => $gone->review_id,
@@ -204,26 +198,18 @@ final readonly class JoinPublications
             'gone' => $gone->id,
             'records' => $records,
             'folded' => $hasWork,
-            'chosen' => $gone->chosen,
-            'study_id' => $gone->study_id,
+            ...$gone->only('chosen', 'study_id'),
             'study_taken' => $takesStudy,
         ]);
         if ($takesStudy) {
             $kept->update(['study_id' => $gone->study_id]);
         }
         self::carriesFor($gone->study_id, $gone->id, $kept->id);
-        Record::query()
-            ->whereIn('id', $records)
-            ->update(['publication_id' => $kept->id]);
+        Record::query()->whereIn('id', $records)->update(['publication_id' => $kept->id]);
         $hasWork ? $this->fold($gone, $kept) : $this->drop($gone);
-        ($this->log)(
-            $gone->review_id,
-            $by,
-            'publication.joined',
-            "Found to be one publication: “{$kept->title}”",
-            $kept,
-            ['gone' => $gone->id, 'records' => $records, 'decided' => $hasWork],
-        );
+        $words = "Found to be one publication: “{$kept->title}”";
+        $about = ['gone' => $gone->id, 'records' => $records, 'decided' => $hasWork];
+        ($this->log)($gone->review_id, $by, 'publication.joined', $words, $kept, $about);
     }
 
     /** What people did on it stays with it, out of sight. */

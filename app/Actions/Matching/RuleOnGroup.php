@@ -41,29 +41,16 @@ final readonly class RuleOnGroup
             $this->rulings->execute($by, $review->id, array_map($of, $parts), 'different', $stroke);
             foreach ($parts as $part) {
                 foreach (array_slice($part, 1) as $publication) {
-                    $this->rulings->keep(
-                        $by,
-                        $review->id,
-                        $records[$part[0]][0],
-                        $records[$publication][0],
-                        'same',
-                        $stroke,
-                    );
+                    [$one, $other] = [$records[$part[0]][0], $records[$publication][0]];
+                    $this->rulings->keep($by, $review->id, $one, $other, 'same', $stroke);
                 }
                 if (count($part) > 1) {
                     $this->join->execute($by, $review->id, $part, $stroke);
                 }
             }
-            ($this->log)(
-                $review,
-                $by,
-                'pairing.ruled',
-                count($parts) === 1
-                    ? 'Ruled '.count($parts[0]).' publications to be one'
-                    : 'Ruled publications to be different',
-                null,
-                ['stroke' => $stroke, 'parts' => $parts],
-            );
+            $one = 'Ruled '.count($parts[0]).' publications to be one';
+            $words = count($parts) === 1 ? $one : 'Ruled publications to be different';
+            ($this->log)($review, $by, 'pairing.ruled', $words, null, ['stroke' => $stroke, 'parts' => $parts]);
 
             return $stroke;
         });
@@ -125,21 +112,12 @@ final readonly class RuleOnGroup
             ->whereNull('removed_at')
             ->count();
         $records = [];
-        foreach (
-            Record::query()
-                ->where('review_id', $review->id)
-                ->whereIn('publication_id', $publications)
-                ->orderBy('id')
-                ->get(['id', 'publication_id']) as $record
-        ) {
+        $all = Record::query()->where('review_id', $review->id)->whereIn('publication_id', $publications);
+        foreach ($all->orderBy('id')->get(['id', 'publication_id']) as $record) {
             $records[(string) $record->publication_id][] = $record->id;
         }
-        if (
-            $there !== count($publications) ||
-            count($records) !== count($publications) ||
-            count($publications) !== count(array_unique($publications)) ||
-            count($publications) < 2
-        ) {
+        $counts = [count($publications), $there, count($records), count(array_unique($publications))];
+        if (count(array_unique($counts)) > 1 || count($publications) < 2) {
             throw new Refused('Somebody has ruled on this group meanwhile. What stands now is shown.');
         }
 

@@ -25,39 +25,24 @@ final readonly class StartMatching
     {
         return DB::transaction(function () use ($by, $review): Matching {
             Review::query()->whereKey($review->id)->lockForUpdate()->first();
-            if (
-                $review
-                    ->matchings()
-                    ->whereIn('state', TaskState::underWay())
-                    ->exists()
-            ) {
+            if ($review->matchings()->whereIn('state', TaskState::underWay())->exists()) {
                 throw new Refused('The records are being compared already.');
             }
-            $task = $review
-                ->tasks()
-                ->create([
-                    'user_id' => $by->id,
-                    'kind' => 'matching',
-                    'title' => 'Comparing all records',
-                    'state' => TaskState::Queued,
-                    'url' => route('matching', $review, false),
-                ]);
-            $matching = $review
-                ->matchings()
-                ->create([
-                    'created_by' => $by->id,
-                    'task_id' => $task->id,
-                    'state' => TaskState::Queued,
-                    'settings' => $review->matchSettings()->toArray(),
-                ]);
-            ($this->log)(
-                $review,
-                $by,
-                'matching.started',
-                'Began to compare all records',
-                $matching,
-                $review->matchSettings()->toArray(),
-            );
+            $task = $review->tasks()->create([
+                'user_id' => $by->id,
+                'kind' => 'matching',
+                'title' => 'Comparing all records',
+                'state' => TaskState::Queued,
+                'url' => route('matching', $review, false),
+            ]);
+            $settings = $review->matchSettings()->toArray();
+            $matching = $review->matchings()->create([
+                'created_by' => $by->id,
+                'task_id' => $task->id,
+                'state' => TaskState::Queued,
+                'settings' => $settings,
+            ]);
+            ($this->log)($review, $by, 'matching.started', 'Began to compare all records', $matching, $settings);
             dispatch(new MatchRecords($matching->id, $task->id));
 
             return $matching;

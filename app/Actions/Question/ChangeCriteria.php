@@ -52,26 +52,25 @@ final readonly class ChangeCriteria
                 return;
             }
             $shown->orOvertaken($before, $by, $criterion, 'criterion.reworded', "reworded “{$criterion->question}”");
-            DB::table('criterion_wordings')->insert([
-                'review_id' => $review->id,
-                'id' => strtolower((string) Str::ulid()),
-                'criterion_id' => $criterion->id,
-                'version' => $criterion->version,
-                ...$before,
-                'until' => now(),
-                'user_id' => $by->id,
-            ]);
-            $criterion->update([
-                'question' => $question,
-                'reason' => $reason,
-                'version' => $criterion->version + 1,
-                'reworded_at' => now(),
-            ]);
-            ($this->log)($review, $by, 'criterion.reworded', "Reworded the criterion “{$question}”", $criterion, [
-                'before' => $before,
-                'version' => $criterion->version,
-            ]);
+            self::keepWording($by, $criterion);
+            $version = $criterion->version + 1;
+            $now = ['question' => $question, 'reason' => $reason, 'version' => $version, 'reworded_at' => now()];
+            $criterion->update($now);
+            $about = ['before' => $before, 'version' => $version];
+            ($this->log)($review, $by, 'criterion.reworded', "Reworded the criterion “{$question}”", $criterion, $about);
         });
+    }
+
+    private static function keepWording(User $by, Criterion $criterion): void
+    {
+        DB::table('criterion_wordings')->insert([
+            'review_id' => $criterion->review_id,
+            'id' => strtolower((string) Str::ulid()),
+            'criterion_id' => $criterion->id,
+            ...$criterion->only('version', 'question', 'reason'),
+            'until' => now(),
+            'user_id' => $by->id,
+        ]);
     }
 
     /** What was decided by the older wording stands; it is no longer asked about. */

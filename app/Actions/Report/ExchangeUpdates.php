@@ -31,10 +31,8 @@ final class ExchangeUpdates
         if ($update !== null) {
             $this->write($by, $report, $client, $update);
         }
-        $now = DB::selectOne(
-            'SELECT seq, base_seq FROM reports WHERE review_id = ? AND id = ?',
-            [$report->review_id, $report->id],
-        );
+        $of = [$report->review_id, $report->id];
+        $now = DB::selectOne('SELECT seq, base_seq FROM reports WHERE review_id = ? AND id = ?', $of);
         $from = max($after, 0);
         $base = null;
         if ($from < $now->base_seq || $after < 0) {

@@ -48,9 +48,7 @@ final readonly class GiveReadingLink
                 'token_hash' => hash('sha256', $token),
                 'password_hash' => $password === null ? null : Hash::make($password),
                 'expires_at' => $expires,
-                'with_texts' => in_array('texts', $wishes, true),
-                'with_names' => in_array('names', $wishes, true),
-                'with_comments' => in_array('comments', $wishes, true),
+                ...self::with($wishes),
                 'user_id' => $by->id,
             ]);
             $with = Arr::join(array_map(fn (string $one): string => self::WISHES[$one], $wishes), ', ', ' and ');
@@ -59,6 +57,19 @@ final readonly class GiveReadingLink
         });
 
         return $token;
+    }
+
+    /**
+     * @param  list<string>  $wishes
+     * @return array<string, bool>
+     */
+    private static function with(array $wishes): array
+    {
+        return [
+            'with_texts' => in_array('texts', $wishes, true),
+            'with_names' => in_array('names', $wishes, true),
+            'with_comments' => in_array('comments', $wishes, true),
+        ];
     }
 
     public function revoke(User $by, Review $review, ReadingLink $link): void

@@ -42,14 +42,10 @@ final readonly class HearReader
                 'about' => $about,
                 'body' => $body,
             ]);
-            ($this->log)($link->review, null, 'text.heard', "A reader of “{$link->name}” commented on the report", $comment);
-            ($this->tell)(
-                $link->review->leads(),
-                NoticeKind::Reader,
-                $link->review,
-                "A reader of “{$link->name}” commented on the report",
-                route('report.links', $link->review_id, false).'#comments',
-            );
+            $words = "A reader of “{$link->name}” commented on the report";
+            $where = route('report.links', $link->review_id, false).'#comments';
+            ($this->log)($link->review, null, 'text.heard', $words, $comment);
+            ($this->tell)($link->review->leads(), NoticeKind::Reader, $link->review, $words, $where);
         });
     }
 

@@ -25,9 +25,7 @@ final readonly class OpenReport
 
     public function execute(User $by, Review $review): Report
     {
-        $analyses = KeptAnalysis::of($review)
-            ->pluck('title', 'id')
-            ->all();
+        $analyses = KeptAnalysis::of($review)->pluck('title', 'id')->all();
         $document = Template::document($review->title, $analyses, fn (): string => strtolower((string) Str::ulid()));
         $base = ReportReader::make($document);
         $read = ReportReader::read($base, []);
@@ -43,14 +41,19 @@ final readonly class OpenReport
                 'review_id' => $review->id,
                 'base' => DB::raw("'\\x".bin2hex((string) base64_decode($base, true))."'::bytea"),
             ])->save();
-            foreach (Schema::node($read['json'])->all() as $node) {
-                if ($node->type === Node::LIVE_BLOCK) {
-                    $this->blocks->execute($by, $report, $node->said('id'), $node->said('kind'), $node->said('source'));
-                }
-            }
+            $this->takeBlocks($by, $report, Schema::node($read['json']));
             ($this->log)($review, $by, 'text.begun', 'Began the report', $report);
 
             return Report::of($review)->sole();
         });
+    }
+
+    private function takeBlocks(User $by, Report $report, Node $document): void
+    {
+        foreach ($document->all() as $node) {
+            if ($node->type === Node::LIVE_BLOCK) {
+                $this->blocks->execute($by, $report, $node->said('id'), $node->said('kind'), $node->said('source'));
+            }
+        }
     }
 }

@@ -24,18 +24,7 @@ final class ReadReport
             return $report;
         }
         $upto = $report->seq;
-        $updates = DB::select(
-            <<<'SQL'
-            SELECT encode(u.data, 'base64') AS data FROM report_updates u
-            JOIN reports r ON r.review_id = u.review_id AND r.id = u.report_id
-            WHERE u.review_id = ? AND u.report_id = ? AND u.seq > r.base_seq AND u.seq <= ? ORDER BY u.seq
-            SQL,
-            [$report->review_id, $report->id, $upto],
-        );
-        $read = ReportReader::read(
-            ReportBase::of($report),
-            array_values(array_map(fn (stdClass $one): string => ReportBase::plain($one->data), $updates)),
-        );
+        $read = ReportReader::read(ReportBase::of($report), self::updates($report, $upto));
         foreach ($read['left'] as $why) {
             Log::warning('An update of a report cannot be read', ['why' => $why]);
         }
@@ -49,5 +38,20 @@ final class ReadReport
         );
 
         return $report->refresh();
+    }
+
+    /** @return list<string> since the base, up to one */
+    private static function updates(Report $report, int $upto): array
+    {
+        $updates = DB::select(
+            <<<'SQL'
+            SELECT encode(u.data, 'base64') AS data FROM report_updates u
+            JOIN reports r ON r.review_id = u.review_id AND r.id = u.report_id
+            WHERE u.review_id = ? AND u.report_id = ? AND u.seq > r.base_seq AND u.seq <= ? ORDER BY u.seq
+            SQL,
+            [$report->review_id, $report->id, $upto],
+        );
+
+        return array_map(fn (stdClass $one): string => ReportBase::plain($one->data), array_values($updates));
     }
 }

@@ -39,20 +39,21 @@ final readonly class Remark
                 default => ['Remarked on words of the report', 'answered your remark on the report'],
             };
             ($this->log)($report->review_id, $by, 'text.remark', $words, $report, ['thread' => $thread]);
-            $others = DB::table('report_remarks')
-                ->where('review_id', $report->review_id)
-                ->where('thread', $thread)
-                ->where('user_id', '<>', $by->id)
-                ->distinct()
-                ->pluck('user_id')
-                ->all();
-            ($this->tell)(
-                array_values($others),
-                NoticeKind::Mentioned,
-                $report->review,
-                "{$by->name} {$told}",
-                route('report.text', $report->review_id, false)."#remark-{$thread}",
-            );
+            $where = route('report.text', $report->review_id, false)."#remark-{$thread}";
+            $others = self::others($by, $report, $thread);
+            ($this->tell)($others, NoticeKind::Mentioned, $report->review, "{$by->name} {$told}", $where);
         });
+    }
+
+    /** @return list<string> who else wrote in the thread */
+    private static function others(User $by, Report $report, string $thread): array
+    {
+        return array_values(DB::table('report_remarks')
+            ->where('review_id', $report->review_id)
+            ->where('thread', $thread)
+            ->where('user_id', '<>', $by->id)
+            ->distinct()
+            ->pluck('user_id')
+            ->all());
     }
 }

@@ -34,10 +34,7 @@ final readonly class WordFlow
         DB::transaction(function () use ($by, $review, $captions, $previous, $shown): void {
             $review = Review::query()->lockForUpdate()->findOrFail($review->id);
             $shown->orOvertaken($review->only(self::WORDED), $by, $review, 'flow.worded', 'changed what the flow diagram says');
-            $before = [
-                'captions' => $review->flow_captions,
-                'previous' => [$review->previous_studies, $review->previous_reports],
-            ];
+            $before = self::worded($review);
             $review->update([
                 'flow_captions' => array_filter(
                     [...$review->flow_captions, ...$captions],
@@ -46,13 +43,17 @@ final readonly class WordFlow
                 'previous_studies' => $previous['studies'] ?? null,
                 'previous_reports' => $previous['reports'] ?? null,
             ]);
-            ($this->log)($review, $by, 'flow.worded', 'Changed what the flow diagram says', $review, [
-                'before' => $before,
-                'after' => [
-                    'captions' => $review->flow_captions,
-                    'previous' => [$review->previous_studies, $review->previous_reports],
-                ],
-            ]);
+            $about = ['before' => $before, 'after' => self::worded($review)];
+            ($this->log)($review, $by, 'flow.worded', 'Changed what the flow diagram says', $review, $about);
         });
+    }
+
+    /** @return array<string, mixed> */
+    private static function worded(Review $review): array
+    {
+        return [
+            'captions' => $review->flow_captions,
+            'previous' => [$review->previous_studies, $review->previous_reports],
+        ];
     }
 }

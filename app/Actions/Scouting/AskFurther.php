@@ -29,13 +29,8 @@ final readonly class AskFurther
      *
      * @throws Refused If it was asked before, or there are too many.
      */
-    public function ask(
-        User $by,
-        Scouting $scouting,
-        string $label,
-        ?CodebookItem $code,
-        ?array $only = null,
-    ): FurtherQuestion {
+    public function ask(User $by, Scouting $scouting, string $label, ?CodebookItem $code, ?array $only = null): FurtherQuestion
+    {
         return DB::transaction(function () use ($by, $scouting, $label, $code, $only): FurtherQuestion {
             Scouting::query()->whereKey($scouting->id)->lockForUpdate()->first();
             $asked = $scouting->furtherQuestions()->get();

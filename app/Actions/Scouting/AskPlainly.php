@@ -68,22 +68,13 @@ final readonly class AskPlainly
                 throw new Refused('This question is being asked already.');
             }
             if ($deeper && $scouting->depth >= self::DEEPEST) {
-                throw new Refused(
-                    'No more than '.number_format(self::DEEPEST).' records of each are read for one question. Ask it more sharply.',
-                );
+                $most = number_format(self::DEEPEST);
+                throw new Refused("No more than {$most} records of each are read for one question. Ask it more sharply.");
             }
-            $scouting->update([
-                'depth' => $scouting->depth + ($deeper ? self::DEPTH : 0),
-                'new_since' => $scouting->ran_at,
-            ]);
-            ($this->log)(
-                $scouting->review_id,
-                $by,
-                'scouting.again',
-                "Asked the literature again: {$scouting->question}",
-                $scouting,
-                ['depth' => $scouting->depth],
-            );
+            $depth = $scouting->depth + ($deeper ? self::DEPTH : 0);
+            $scouting->update(['depth' => $depth, 'new_since' => $scouting->ran_at]);
+            $words = "Asked the literature again: {$scouting->question}";
+            ($this->log)($scouting->review_id, $by, 'scouting.again', $words, $scouting, ['depth' => $depth]);
             $this->gather($by, $scouting);
         });
     }

@@ -29,6 +29,12 @@ use WaryHeron\Core\Scouting\Scout;
  */
 final readonly class KeepPapers
 {
+    /** What is written over when a paper is read again. */
+    private const READ = [
+        'source', 'publication_id', 'reference', 'score', 'sentence', 'page', 'direction', 'confidence', 'reason', 'design',
+        'updated_at',
+    ];
+
     private const ROWS = 200;
 
     /** @param  list<Candidate>  $candidates  all that were gathered so far, those of the library first */
@@ -36,40 +42,21 @@ final readonly class KeepPapers
     {
         $candidates = self::once($candidates);
         $scout = new Scout($families);
-        $findings = $scout->findings(
-            $scout->question($scouting->question),
-            array_map(
-                fn (Candidate $one): ReadRecord => ReadRecord::of(
-                    $one->key,
-                    $one->reference->fullTitle(),
-                    $one->reference->abstract,
-                    $one->reference->firstFamily(),
-                ),
-                array_values($candidates),
-            ),
-        );
+        $read = array_map(self::read(...), array_values($candidates));
+        $findings = $scout->findings($scout->question($scouting->question), $read);
         $rows = array_map(fn (Finding $one): array => $this->row($scouting, $candidates[$one->id], $one), $findings);
         DB::transaction(function () use ($rows): void {
             foreach (array_chunk($rows, self::ROWS) as $part) {
-                DB::table('scouted_papers')->upsert(
-                    $part,
-                    ['review_id', 'scouting_id', 'key'],
-                    [
-                        'source',
-                        'publication_id',
-                        'reference',
-                        'score',
-                        'sentence',
-                        'page',
-                        'direction',
-                        'confidence',
-                        'reason',
-                        'design',
-                        'updated_at',
-                    ],
-                );
+                DB::table('scouted_papers')->upsert($part, ['review_id', 'scouting_id', 'key'], self::READ);
             }
         });
+    }
+
+    private static function read(Candidate $one): ReadRecord
+    {
+        $reference = $one->reference;
+
+        return ReadRecord::of($one->key, $reference->fullTitle(), $reference->abstract, $reference->firstFamily());
     }
 
     /**

@@ -55,16 +55,10 @@ final readonly class CarryCalibration
             $this->copied('decisions', $calibration, $stage, $items, ['answers']);
             $this->copied('settlements', $calibration, $stage, $items, ['how']);
             $this->stages->recount($stage);
-            ($this->log)(
-                $stage->review_id,
-                $by,
-                'calibration.carried',
-                'Took '.
-                    number_format(count($items)).
-                    " publications of “{$calibration->name}” into “{$stage->name}”, as they ended",
-                $calibration,
-                ['items' => count($items)],
-            );
+            $n = number_format(count($items));
+            $words = "Took {$n} publications of “{$calibration->name}” into “{$stage->name}”, as they ended";
+            $about = ['items' => count($items)];
+            ($this->log)($stage->review_id, $by, 'calibration.carried', $words, $calibration, $about);
 
             return count($items);
         });

@@ -35,20 +35,7 @@ final readonly class ChangeMarkLists
         ?MarkList $list = null,
         Shown $shown = new Shown(),
     ): MarkList {
-        $checked = new MarkList($values);
-        if (count($checked->lines()) > self::MOST_LINES) {
-            throw new Refused('A list may have '.self::MOST_LINES.' lines.');
-        }
-        foreach ($checked->lines() as $i => $line) {
-            $query = Parser::parse($line);
-            if (! $query->isComplete()) {
-                throw new Refused(
-                    'Line '.
-                        ($i + 1).
-                        " (“{$line}”) cannot be read: {$query->problems[0]->message()} Nothing was changed.",
-                );
-            }
-        }
+        self::refuseUnreadable(new MarkList($values));
 
         return DB::transaction(function () use ($by, $review, $values, $list, $shown): MarkList {
             if ($list !== null) {
@@ -58,17 +45,26 @@ final readonly class ChangeMarkLists
             $list ??= new MarkList(['review_id' => $review->id, 'user_id' => $by->id]);
             $is = $list->exists ? 'changed' : 'added';
             $list->fill($values)->save();
-            ($this->log)(
-                $review,
-                $by,
-                "mark-list.{$is}",
-                ucfirst($is)." the marked words “{$list->name}”",
-                $list,
-                $values,
-            );
+            $words = ucfirst($is)." the marked words “{$list->name}”";
+            ($this->log)($review, $by, "mark-list.{$is}", $words, $list, $values);
 
             return $list;
         });
+    }
+
+    private static function refuseUnreadable(MarkList $checked): void
+    {
+        if (count($checked->lines()) > self::MOST_LINES) {
+            throw new Refused('A list may have '.self::MOST_LINES.' lines.');
+        }
+        foreach ($checked->lines() as $i => $line) {
+            $query = Parser::parse($line);
+            if (! $query->isComplete()) {
+                $number = $i + 1;
+                $why = $query->problems[0]->message();
+                throw new Refused("Line {$number} (“{$line}”) cannot be read: {$why} Nothing was changed.");
+            }
+        }
     }
 
     public function remove(User $by, MarkList $list): void

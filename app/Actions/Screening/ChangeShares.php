@@ -70,46 +70,35 @@ final readonly class ChangeShares
             $items = array_map(strval(...), array_keys($undone));
             Shares::unjudged($stage)->where('assignments.user_id', $from->id)->delete();
             foreach (array_chunk($items, 2000) as $part) {
-                DB::table('assignments')->insert(
-                    array_map(
-                        fn (string $item): array => [
-                            'review_id' => $stage->review_id,
-                            'stage_id' => $stage->id,
-                            'item_id' => $item,
-                            'user_id' => $plan->people[$item][0],
-                            'share_out_id' => $undone[$item]->share_out_id,
-                            'position' => $undone[$item]->position,
-                            'waiting' => $undone[$item]->waiting,
-                        ],
-                        $part,
-                    ),
-                );
+                $rows = array_map(fn (string $item): array => [
+                    'review_id' => $stage->review_id,
+                    'stage_id' => $stage->id,
+                    'item_id' => $item,
+                    'user_id' => $plan->people[$item][0],
+                    'share_out_id' => $undone[$item]->share_out_id,
+                    'position' => $undone[$item]->position,
+                    'waiting' => $undone[$item]->waiting,
+                ], $part);
+                DB::table('assignments')->insert($rows);
             }
-            ($this->log)(
-                $stage->review_id,
-                $by,
-                'share.handed-on',
-                'Handed on '.number_format(count($items))." items of {$from->name}’s that were not judged",
-                $stage,
-                ['from' => $from->id, 'per_person' => $plan->perPerson()],
-            );
-            ($this->tell)(
-                array_map(strval(...), array_keys($plan->perPerson())),
-                NoticeKind::ShareReady,
-                $stage->review,
-                "Your share at “{$stage->name}” has grown",
-                route('desk', [$stage->review_id, 'stage' => $stage->id], false),
-            );
-            ($this->tell)(
-                array_values(array_diff([$from->id], [$by->id])),
-                NoticeKind::ShareReady,
-                $stage->review,
-                "{$by->name} handed on what you had not judged at “{$stage->name}”",
-                route('share-outs', [$stage->review_id, 'stage' => $stage->id], false),
-            );
+            $words = 'Handed on '.number_format(count($items))." items of {$from->name}’s that were not judged";
+            $about = ['from' => $from->id, 'per_person' => $plan->perPerson()];
+            ($this->log)($stage->review_id, $by, 'share.handed-on', $words, $stage, $about);
+            $this->tellOfHandedOn($by, $stage, $from, array_map(strval(...), array_keys($plan->perPerson())));
 
             return count($items);
         });
+    }
+
+    /** @param  list<string>  $to */
+    private function tellOfHandedOn(User $by, Stage $stage, User $from, array $to): void
+    {
+        $at = [$stage->review_id, 'stage' => $stage->id];
+        $grown = "Your share at “{$stage->name}” has grown";
+        ($this->tell)($to, NoticeKind::ShareReady, $stage->review, $grown, route('desk', $at, false));
+        $lost = "{$by->name} handed on what you had not judged at “{$stage->name}”";
+        $whose = array_values(array_diff([$from->id], [$by->id]));
+        ($this->tell)($whose, NoticeKind::ShareReady, $stage->review, $lost, route('share-outs', $at, false));
     }
 
     /** @return int how many undone judgements were taken back */
@@ -120,21 +109,12 @@ final readonly class ChangeShares
             $people = array_map(strval(...), array_keys(Shares::ofShareOut($shareOut)));
             $gone = Shares::unjudged($shareOut->stage)->where('assignments.share_out_id', $shareOut->id)->delete();
             $shareOut->update(['withdrawn_at' => now()]);
-            ($this->log)(
-                $shareOut->review_id,
-                $by,
-                'share-out.withdrawn',
-                "Withdrew the share-out “{$shareOut->name}”; what was judged stays",
-                $shareOut,
-                ['taken_back' => $gone],
-            );
-            ($this->tell)(
-                array_values(array_diff($people, [$by->id])),
-                NoticeKind::ShareReady,
-                $shareOut->stage->review,
-                "What you had not judged of “{$shareOut->name}” was taken back",
-                route('share-outs', [$shareOut->review_id, 'stage' => $shareOut->stage_id], false),
-            );
+            $words = "Withdrew the share-out “{$shareOut->name}”; what was judged stays";
+            ($this->log)($shareOut->review_id, $by, 'share-out.withdrawn', $words, $shareOut, ['taken_back' => $gone]);
+            $others = array_values(array_diff($people, [$by->id]));
+            $told = "What you had not judged of “{$shareOut->name}” was taken back";
+            $where = route('share-outs', [$shareOut->review_id, 'stage' => $shareOut->stage_id], false);
+            ($this->tell)($others, NoticeKind::ShareReady, $shareOut->stage->review, $told, $where);
 
             return $gone;
         });

@@ -13,6 +13,7 @@ use App\Models\Stage;
 use App\Models\User;
 use App\Queries\Screening\Ballots;
 use Illuminate\Database\Query\Builder;
+use Illuminate\Support\Arr;
 use Illuminate\Support\Facades\DB;
 use stdClass;
 use WaryHeron\Core\Screening\ItemState;
@@ -21,6 +22,9 @@ use WaryHeron\Core\Screening\StagePurpose;
 /** Sets up the stages of screening. What a change of rule does to the items is said before it is made. */
 final readonly class ChangeStage
 {
+    /** Who judges what, and who settles, makes no item stand otherwise. */
+    private const WITHOUT_EFFECT = ['name', 'work', 'settled_by', 'names_hidden', 'reason_required', 'target'];
+
     private const PART = 5000;
 
     public function __construct(private WriteLog $log)
@@ -87,24 +91,12 @@ final readonly class ChangeStage
             $did = "changed the rules of “{$stage->name}”";
             $shown->orOvertaken($stage->ruled(), $by, $stage, 'stage.changed', $did);
             $before = $stage->only(array_keys($rules));
-            // who judges what, and who settles, makes no item stand otherwise
-            $effect =
-                array_diff(array_keys($rules), [
-                    'name',
-                    'work',
-                    'settled_by',
-                    'names_hidden',
-                    'reason_required',
-                    'target',
-                ]) === []
-                    ? []
-                    : null;
-            $effect === null ? ($effect = $this->apply($stage, $rules)) : $stage->update($rules);
-            ($this->log)($stage->review_id, $by, 'stage.changed', ucfirst($did), $stage, [
-                'before' => $before,
-                'after' => $rules,
-                'items' => $effect,
-            ]);
+            $effect = [];
+            array_diff(array_keys($rules), self::WITHOUT_EFFECT) === []
+                ? $stage->update($rules)
+                : ($effect = $this->apply($stage, $rules));
+            $about = ['before' => $before, 'after' => $rules, 'items' => $effect];
+            ($this->log)($stage->review_id, $by, 'stage.changed', ucfirst($did), $stage, $about);
         });
     }
 
@@ -133,26 +125,21 @@ final readonly class ChangeStage
     {
         DB::transaction(function () use ($by, $stage): void {
             $stage = $this->alone($stage);
-            $judged = fn (string $table): bool => DB::table($table)
+            $of = fn (string $table): Builder => DB::table($table)
                 ->where('review_id', $stage->review_id)
-                ->where('stage_id', $stage->id)
-                ->exists();
+                ->where('stage_id', $stage->id);
+            $judged = fn (string $table): bool => $of($table)->exists();
             if ($stage->purpose === StagePurpose::TitleAbstract || $judged('decisions') || $judged('settlements')) {
                 throw new Refused('A stage at which people have judged stays, and so does the first.');
             }
             foreach (['assignments', 'share_outs', 'item_claims', 'items', 'tallies'] as $table) {
-                DB::table($table)->where('review_id', $stage->review_id)->where('stage_id', $stage->id)->delete();
+                $of($table)->delete();
             }
             if ($stage->purpose === StagePurpose::Titles) {
                 TitlesFirst::end($this->alone($stage->review->firstStage()));
             }
-            ($this->log)(
-                $stage->review_id,
-                $by,
-                'stage.removed',
-                "Removed the stage “{$stage->name}”, at which nobody had judged",
-                $stage,
-            );
+            $words = "Removed the stage “{$stage->name}”, at which nobody had judged";
+            ($this->log)($stage->review_id, $by, 'stage.removed', $words, $stage);
             $stage->delete();
         });
     }
@@ -189,24 +176,13 @@ final readonly class ChangeStage
     {
         $changes = iterator_to_array($this->changes($stage, $this->changed($stage, $rules)));
         $stage->update($rules);
-        foreach (
-            array_chunk(
-                array_map(
-                    fn (string $id, array $change): array => ['id' => $id, ...$change[1]],
-                    array_keys($changes),
-                    $changes,
-                ),
-                self::PART,
-            ) as $part
-        ) {
-            DB::update(
-                <<<'SQL'
-                UPDATE items SET state = c.state, kind = c.kind, settled = c.settled, criterion_id = c.criterion_id, opened_at = CASE WHEN c.open THEN coalesce(items.opened_at, now()) END, updated_at = now()
-                FROM jsonb_to_recordset(?::jsonb) AS c (id text, state text, kind text, settled boolean, criterion_id text, open boolean) WHERE items.review_id = ? AND items.id = c.id
-                SQL
-                ,
-                [json_encode($part, JSON_THROW_ON_ERROR), $stage->review_id],
-            );
+        $rows = array_map(
+            fn (string $id, array $change): array => ['id' => $id, ...$change[1]],
+            array_keys($changes),
+            $changes,
+        );
+        foreach (array_chunk($rows, self::PART) as $part) {
+            self::write($stage, $part);
         }
         // decisions on what was found to be another publication are read when that one is
         DB::update(
@@ -221,6 +197,19 @@ final readonly class ChangeStage
         NextStage::follow($stage, null);
 
         return $this->counted($changes);
+    }
+
+    /** @param  list<array<string, mixed>>  $items  as each stands now */
+    private static function write(Stage $stage, array $items): void
+    {
+        DB::update(
+            <<<'SQL'
+            UPDATE items SET state = c.state, kind = c.kind, settled = c.settled, criterion_id = c.criterion_id, opened_at = CASE WHEN c.open THEN coalesce(items.opened_at, now()) END, updated_at = now()
+            FROM jsonb_to_recordset(?::jsonb) AS c (id text, state text, kind text, settled boolean, criterion_id text, open boolean) WHERE items.review_id = ? AND items.id = c.id
+            SQL
+            ,
+            [json_encode($items, JSON_THROW_ON_ERROR), $stage->review_id],
+        );
     }
 
     /**
@@ -251,16 +240,7 @@ final readonly class ChangeStage
         $criteria = array_flip($changed->places());
         $after = '';
         do {
-            $items = DB::table('items')
-                ->where('review_id', $stage->review_id)
-                ->where('stage_id', $stage->id)
-                ->whereNotIn('state', [ItemState::Folded->value, ItemState::Removed->value, ItemState::Awaited->value])
-                ->when($stage->after_titles, fn (Builder $some): Builder => TitlesFirst::withoutExcluded($some))
-                ->where('id', '>', $after)
-                ->orderBy('id')
-                ->limit(self::PART)
-                ->get(['id', 'state', 'kind', 'settled', 'criterion_id'])
-                ->all();
+            $items = self::judged($stage, $after);
             $ballots = Ballots::of($changed, array_column($items, 'id'));
             foreach ($items as $item) {
                 /** @var stdClass $item */
@@ -271,18 +251,26 @@ final readonly class ChangeStage
                     'settled' => $outcome->settled,
                     'criterion_id' => $outcome->criterion === null ? null : $criteria[$outcome->criterion],
                 ];
-                if (
-                    $now !== [
-                        'state' => $item->state,
-                        'kind' => $item->kind,
-                        'settled' => $item->settled,
-                        'criterion_id' => $item->criterion_id,
-                    ]
-                ) {
+                if ($now !== Arr::only((array) $item, array_keys($now))) {
                     yield $item->id => [$item->state, [...$now, 'open' => $outcome->state->isOpen()]];
                 }
                 $after = $item->id;
             }
         } while (count($items) === self::PART);
+    }
+
+    /** @return list<stdClass> the next ones of those that decisions may make stand otherwise */
+    private static function judged(Stage $stage, string $after): array
+    {
+        return array_values(DB::table('items')
+            ->where('review_id', $stage->review_id)
+            ->where('stage_id', $stage->id)
+            ->whereNotIn('state', [ItemState::Folded->value, ItemState::Removed->value, ItemState::Awaited->value])
+            ->when($stage->after_titles, fn (Builder $some): Builder => TitlesFirst::withoutExcluded($some))
+            ->where('id', '>', $after)
+            ->orderBy('id')
+            ->limit(self::PART)
+            ->get(['id', 'state', 'kind', 'settled', 'criterion_id'])
+            ->all());
     }
 }

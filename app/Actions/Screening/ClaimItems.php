@@ -6,6 +6,7 @@ namespace App\Actions\Screening;
 
 use App\Models\Stage;
 use App\Models\User;
+use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 
 /** Pulls the next items of a stage's common queue for one person, so that no more people read an item than it needs. */
@@ -24,26 +25,34 @@ final class ClaimItems
             ->where('item_claims.stage_id', $stage->id)
             ->where('item_claims.user_id', $by->id);
         (clone $mine)->where('until', '>', now())->update(['until' => now()->addMinutes(self::MINUTES)]);
-        $have = (clone $mine)
+        $have = self::unjudged($by, $mine);
+        if ($have < $want) {
+            self::claim($by, $stage, $want - $have);
+        }
+    }
+
+    /** How many of those that one has at hand are still to be judged. */
+    private static function unjudged(User $by, Builder $claims): int
+    {
+        return (clone $claims)
             ->where('until', '>', now())
             ->join('items', 'items.id', '=', 'item_claims.item_id')
             ->whereColumn('items.review_id', 'item_claims.review_id')
             ->where('items.state', 'waiting')
-            ->whereNotExists(
-                fn ($d) => $d
-                    ->selectRaw('1')
-                    ->from('decisions')
-                    ->whereColumn('decisions.review_id', 'items.review_id')
-                    ->whereColumn('decisions.item_id', 'items.id')
-                    ->where('decisions.user_id', $by->id)
-                    ->whereNull('decisions.superseded_at')
-                    ->whereNotNull('decisions.verdict'),
-            )
+            ->whereNotExists(fn ($decision) => $decision
+                ->selectRaw('1')
+                ->from('decisions')
+                ->whereColumn('decisions.review_id', 'items.review_id')
+                ->whereColumn('decisions.item_id', 'items.id')
+                ->where('decisions.user_id', $by->id)
+                ->whereNull('decisions.superseded_at')
+                ->whereNotNull('decisions.verdict'))
             ->count();
-        if ($have >= $want) {
-            return;
-        }
-        // where what is left is in an order, that order
+    }
+
+    /** As many as are asked for of those that lack a judge, in the order of what is left where there is one. */
+    private static function claim(User $by, Stage $stage, int $many): void
+    {
         [$ranks, $first] = $stage->ranked
             ? ['LEFT JOIN item_ranks r ON r.review_id = i.review_id AND r.item_id = i.id', 'r.rank NULLS LAST,']
             : ['', ''];
@@ -62,17 +71,8 @@ final class ClaimItems
             SQL
             ,
             [
-                $by->id,
-                now()->addMinutes(self::MINUTES),
-                $stage->review_id,
-                $stage->id,
-                $by->id,
-                $by->id,
-                now(),
-                $by->id,
-                now(),
-                $stage->required_decisions,
-                $want - $have,
+                ...[$by->id, now()->addMinutes(self::MINUTES), $stage->review_id, $stage->id],
+                ...[$by->id, $by->id, now(), $by->id, now(), $stage->required_decisions, $many],
             ],
         );
     }

@@ -12,6 +12,7 @@ use App\Models\Stage;
 use App\Models\User;
 use App\Queries\FullTexts\Retrievals;
 use App\Queries\Screening\Ballots;
+use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 use stdClass;
 use WaryHeron\Core\FullText\RetrievalState;
@@ -48,6 +49,11 @@ final class ItemBallot
         'random_percent',
         'ranked',
         'after_titles',
+    ];
+
+    private const WITH = [
+        'publication' => [Publication::class, self::PUBLICATION],
+        'stage' => [Stage::class, self::STAGE],
     ];
 
     /** @var array<string, int> place in the stage's order by criterion, looked up when an exclusion is about */
@@ -107,18 +113,7 @@ final class ItemBallot
     /** The item, locked, with its publication and stage, in one query: it is read for each decision. */
     private static function read(Item $of): ?Item
     {
-        $with = ['publication' => [Publication::class, self::PUBLICATION], 'stage' => [Stage::class, self::STAGE]];
-        $query = DB::table('items')
-            ->join('publications', 'publications.id', '=', 'items.publication_id')
-            ->whereColumn('publications.review_id', 'items.review_id')
-            ->join('stages', 'stages.id', '=', 'items.stage_id')
-            ->select('items.*');
-        foreach ($with as $relation => [, $columns]) {
-            $query->addSelect(
-                array_map(fn (string $column): string => "{$relation}s.{$column} AS {$relation}_of_{$column}", $columns),
-            );
-        }
-        $row = $query
+        $row = self::withRelations()
             ->where('items.review_id', $of->review_id)
             ->where('items.id', $of->id)
             ->lock('for update of items')
@@ -127,22 +122,30 @@ final class ItemBallot
             return null;
         }
         $values = (array) $row;
-        $item = (new Item())->newFromBuilder(
-            array_filter($values, fn (string $column): bool => ! str_contains($column, '_of_'), ARRAY_FILTER_USE_KEY),
-        );
-        foreach ($with as $relation => [$model, $columns]) {
-            $item->setRelation(
-                $relation,
-                (new $model())->newFromBuilder(
-                    array_combine(
-                        $columns,
-                        array_map(fn (string $column): mixed => $values["{$relation}_of_{$column}"], $columns),
-                    ),
-                ),
-            );
+        $isOwn = fn (string $column): bool => ! str_contains($column, '_of_');
+        $item = (new Item())->newFromBuilder(array_filter($values, $isOwn, ARRAY_FILTER_USE_KEY));
+        foreach (self::WITH as $relation => [$model, $columns]) {
+            $its = array_map(fn (string $column): mixed => $values["{$relation}_of_{$column}"], $columns);
+            $item->setRelation($relation, (new $model())->newFromBuilder(array_combine($columns, $its)));
         }
 
         return $item;
+    }
+
+    /** Items with their publication and their stage in one row. */
+    private static function withRelations(): Builder
+    {
+        $query = DB::table('items')
+            ->join('publications', 'publications.id', '=', 'items.publication_id')
+            ->whereColumn('publications.review_id', 'items.review_id')
+            ->join('stages', 'stages.id', '=', 'items.stage_id')
+            ->select('items.*');
+        foreach (self::WITH as $relation => [, $columns]) {
+            $named = fn (string $column): string => "{$relation}s.{$column} AS {$relation}_of_{$column}";
+            $query->addSelect(array_map($named, $columns));
+        }
+
+        return $query;
     }
 
     /**

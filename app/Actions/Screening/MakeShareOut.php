@@ -19,6 +19,7 @@ use App\Queries\Screening\ShareOutDraft;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use WaryHeron\Core\Screening\ItemState;
+use WaryHeron\Core\Screening\ShareOut\Plan;
 use WaryHeron\Core\Screening\StagePurpose;
 
 /** Gives people their shares, all at once or not at all. */
@@ -51,19 +52,10 @@ final readonly class MakeShareOut
             }
             $draft = ShareOutDraft::of($stage, $filters, $terms);
             $plan = $draft->plan ?? throw new Refused($draft->problem);
-            if (count($draft->publications) !== $expected) {
-                throw new Refused(
-                    'The pool has changed since the preview: it holds '.
-                        number_format(count($draft->publications)).
-                        ' now, not '.
-                        number_format($expected).
-                        '. Look at the preview again.',
-                );
-            }
-            $stage =
-                $terms['mode'] === 'everyone'
-                    ? $this->calibration($by, $stage, count($terms['quotas']))
-                    : $this->shared($by, $stage);
+            self::refuseChanged(count($draft->publications), $expected);
+            $stage = $terms['mode'] === 'everyone'
+                ? $this->calibration($by, $stage, count($terms['quotas']))
+                : $this->shared($by, $stage);
             $items = $this->items($stage, $draft->publications);
             $shareOut = ShareOut::query()->create([
                 'review_id' => $stage->review_id,
@@ -72,49 +64,48 @@ final readonly class MakeShareOut
                 'seed' => $terms['seed'],
                 'items' => count($items),
                 'created_by' => $by->id,
-                'terms' => [
-                    ...$terms,
-                    'pool_size' => $draft->pool,
-                    'filters' => $filters->words(),
-                ],
+                'terms' => [...$terms, 'pool_size' => $draft->pool, 'filters' => $filters->words()],
             ]);
-            $rows = [];
-            foreach ($plan->people as $publication => $people) {
-                foreach ($people as $person) {
-                    $rows[] = [
-                        $stage->review_id,
-                        $stage->id,
-                        $items[$publication][0],
-                        $person,
-                        $shareOut->id,
-                        $items[$publication][1],
-                        $items[$publication][2],
-                    ];
-                }
-            }
-            Copy::into(
-                'assignments',
-                ['review_id', 'stage_id', 'item_id', 'user_id', 'share_out_id', 'position', 'waiting'],
-                $rows,
-            );
-            ($this->log)(
-                $stage->review_id,
-                $by,
-                'share-out.made',
-                "Shared out “{$name}”: ".number_format(count($items)).' publications',
-                $shareOut,
-                ['per_person' => $plan->perPerson(), 'seed' => $terms['seed']],
-            );
-            ($this->tell)(
-                array_values(array_diff(array_map(strval(...), array_keys($plan->perPerson())), [$by->id])),
-                NoticeKind::ShareReady,
-                $stage->review,
-                "Your share at “{$stage->name}” is ready",
-                route('desk', [$stage->review_id, 'stage' => $stage->id], false),
-            );
+            self::assign($shareOut, $plan, $items);
+            $this->tellOf($by, $shareOut, $stage, $plan);
 
             return $shareOut;
         });
+    }
+
+    private static function refuseChanged(int $now, int $expected): void
+    {
+        if ($now !== $expected) {
+            [$holds, $held] = [number_format($now), number_format($expected)];
+            throw new Refused(
+                "The pool has changed since the preview: it holds {$holds} now, not {$held}. Look at the preview again.",
+            );
+        }
+    }
+
+    /** @param  array<string, array{string, int, bool}>  $items  by publication: its item, the place, and whether it waits */
+    private static function assign(ShareOut $shareOut, Plan $plan, array $items): void
+    {
+        $columns = ['review_id', 'stage_id', 'item_id', 'user_id', 'share_out_id', 'position', 'waiting'];
+        $rows = [];
+        foreach ($plan->people as $publication => $people) {
+            [$item, $position, $waits] = $items[$publication];
+            foreach ($people as $one) {
+                $rows[] = [$shareOut->review_id, $shareOut->stage_id, $item, $one, $shareOut->id, $position, $waits];
+            }
+        }
+        Copy::into('assignments', $columns, $rows);
+    }
+
+    private function tellOf(User $by, ShareOut $shareOut, Stage $stage, Plan $plan): void
+    {
+        $words = "Shared out “{$shareOut->name}”: ".number_format($shareOut->items).' publications';
+        $about = ['per_person' => $plan->perPerson(), 'seed' => $shareOut->seed];
+        ($this->log)($stage->review_id, $by, 'share-out.made', $words, $shareOut, $about);
+        $others = array_values(array_diff(array_map(strval(...), array_keys($plan->perPerson())), [$by->id]));
+        $told = "Your share at “{$stage->name}” is ready";
+        $where = route('desk', [$stage->review_id, 'stage' => $stage->id], false);
+        ($this->tell)($others, NoticeKind::ShareReady, $stage->review, $told, $where);
     }
 
     /** Where everybody judged anything, each has their share from now on. */
@@ -154,21 +145,7 @@ final readonly class MakeShareOut
      */
     private function items(Stage $stage, array $publications): array
     {
-        $in = '{'.implode(',', $publications).'}';
-        $there = function () use ($stage, $in): array {
-            $found = [];
-            foreach (
-                DB::select(
-                    'SELECT publication_id, id, position, state FROM items WHERE review_id = ? AND stage_id = ? AND publication_id = ANY (?::bpchar[])',
-                    [$stage->review_id, $stage->id, $in],
-                ) as $row
-            ) {
-                $found[$row->publication_id] = [$row->id, $row->position, $row->state === ItemState::Waiting->value];
-            }
-
-            return $found;
-        };
-        $items = $there();
+        $items = self::there($stage, $publications);
         $now = now()->toIso8601String();
         $rows = array_map(
             fn (string $id): array => [strtolower((string) Str::ulid()), $stage->review_id, $id, $stage->id, $now, $now],
@@ -176,6 +153,27 @@ final readonly class MakeShareOut
         );
         Copy::into('items', ['id', 'review_id', 'publication_id', 'stage_id', 'created_at', 'updated_at'], $rows);
 
-        return $rows === [] ? $items : $there();
+        return $rows === [] ? $items : self::there($stage, $publications);
+    }
+
+    /**
+     * @param  list<string>  $publications
+     * @return array<string, array{string, int, bool}> items by publication, with their place and whether they wait
+     */
+    private static function there(Stage $stage, array $publications): array
+    {
+        $rows = DB::select(
+            <<<'SQL'
+            SELECT publication_id, id, position, state FROM items
+            WHERE review_id = ? AND stage_id = ? AND publication_id = ANY (?::bpchar[])
+            SQL,
+            [$stage->review_id, $stage->id, '{'.implode(',', $publications).'}'],
+        );
+        $found = [];
+        foreach ($rows as $row) {
+            $found[$row->publication_id] = [$row->id, $row->position, $row->state === ItemState::Waiting->value];
+        }
+
+        return $found;
     }
 }

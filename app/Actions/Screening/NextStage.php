@@ -6,6 +6,8 @@ namespace App\Actions\Screening;
 
 use App\Models\Item;
 use App\Models\Stage;
+use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use WaryHeron\Core\FullText\RetrievalState;
@@ -66,81 +68,99 @@ final class NextStage
 
             return;
         }
-        $next =
-            $stage->purpose === StagePurpose::TitleAbstract
-                ? Stage::query()
-                    ->where('review_id', $stage->review_id)
-                    ->where('purpose', StagePurpose::FullText)
-                    ->first()
-                : null;
+        $next = self::after($stage);
         if ($next === null) {
             return;
         }
-        $only = fn ($query, string $column) => $publicationIds === null
-            ? $query
-            : $query->whereIn($column, $publicationIds);
-        $included = fn ($query) => $query
+        self::setAside($stage, $next, $publicationIds);
+        // included again: what was set aside is counted anew
+        $again = self::there($next, $publicationIds)->whereExists(self::isIncluded($stage));
+        $back = $again->where('state', ItemState::Removed->value)->pluck('id')->all();
+        $new = self::new($stage, $next, $publicationIds);
+        foreach ($new->chunk(2000) as $part) {
+            self::add($stage, $next->id, array_values($part->all()));
+        }
+        // what came before and went again has its text already
+        $known = $new->isEmpty() ? [] : self::there($next, $publicationIds)
+            ->where('state', ItemState::Awaited->value)
+            ->whereIn('publication_id', DB::table('retrievals')
+                ->where('review_id', $stage->review_id)
+                ->where('state', '<>', RetrievalState::Sought->value)
+                ->select('publication_id'))
+            ->pluck('id')
+            ->all();
+        ItemBallot::recount(array_values([...$back, ...$known]));
+    }
+
+    private static function after(Stage $stage): ?Stage
+    {
+        return $stage->purpose !== StagePurpose::TitleAbstract ? null : Stage::query()
+            ->where('review_id', $stage->review_id)
+            ->where('purpose', StagePurpose::FullText)
+            ->first();
+    }
+
+    /**
+     * @param  ?list<string>  $publicationIds  or all
+     * @return Builder<Item>
+     */
+    private static function there(Stage $stage, ?array $publicationIds): Builder
+    {
+        return Item::query()
+            ->where('items.review_id', $stage->review_id)
+            ->where('items.stage_id', $stage->id)
+            ->when($publicationIds !== null, fn ($some) => $some->whereIn('items.publication_id', $publicationIds));
+    }
+
+    private static function isIncluded(Stage $stage): \Closure
+    {
+        return fn ($before) => $before
             ->selectRaw('1')
             ->from('items AS before')
             ->whereColumn('before.publication_id', 'items.publication_id')
             ->where('before.stage_id', $stage->id)
             ->where('before.state', ItemState::Included->value);
-        $there = fn () => $only(
-            Item::query()->where('items.review_id', $stage->review_id)->where('items.stage_id', $next->id),
-            'items.publication_id',
-        );
-        $judged = fn ($query) => $query
-            ->selectRaw('1')
-            ->from('decisions')
-            ->whereColumn('decisions.review_id', 'items.review_id')
-            ->whereColumn('decisions.item_id', 'items.id');
+    }
 
-        // no longer included: what nobody has judged goes, the rest is set aside with its decisions
-        $there()
-            ->whereNotExists($included)
-            ->whereNotExists($judged)
+    /**
+     * Of what is no longer included: what nobody has judged goes, the rest is set aside with its decisions.
+     *
+     * @param  ?list<string>  $publicationIds  or all
+     */
+    private static function setAside(Stage $stage, Stage $next, ?array $publicationIds): void
+    {
+        $out = fn () => self::there($next, $publicationIds)->whereNotExists(self::isIncluded($stage));
+        $out()
+            ->whereNotExists(fn ($judged) => $judged
+                ->selectRaw('1')
+                ->from('decisions')
+                ->whereColumn('decisions.review_id', 'items.review_id')
+                ->whereColumn('decisions.item_id', 'items.id'))
             ->whereNotIn('state', [ItemState::Folded->value])
             ->delete();
-        $there()
-            ->whereNotExists($included)
+        $out()
             ->whereNotIn('state', [ItemState::Folded->value, ItemState::Removed->value])
             ->update(['state' => ItemState::Removed]);
-        // included again: what was set aside is counted anew
-        $back = $there()->whereExists($included)->where('state', ItemState::Removed->value)->pluck('id')->all();
-        $new = $only(
-            DB::table('items')
-                ->where('review_id', $stage->review_id)
-                ->where('stage_id', $stage->id)
-                ->where('state', ItemState::Included->value),
-            'publication_id',
-        )
-            ->whereNotExists(
-                fn ($q) => $q
-                    ->selectRaw('1')
-                    ->from('items AS after')
-                    ->whereColumn('after.publication_id', 'items.publication_id')
-                    ->where('after.stage_id', $next->id),
-            )
+    }
+
+    /**
+     * @param  ?list<string>  $publicationIds  or all
+     * @return Collection<int, string> publications that are included and have no item at the next stage
+     */
+    private static function new(Stage $stage, Stage $next, ?array $publicationIds): Collection
+    {
+        return DB::table('items')
+            ->where('review_id', $stage->review_id)
+            ->where('stage_id', $stage->id)
+            ->where('state', ItemState::Included->value)
+            ->when($publicationIds !== null, fn ($some) => $some->whereIn('publication_id', $publicationIds))
+            ->whereNotExists(fn ($after) => $after
+                ->selectRaw('1')
+                ->from('items AS after')
+                ->whereColumn('after.publication_id', 'items.publication_id')
+                ->where('after.stage_id', $next->id))
             ->orderBy('position')
             ->pluck('publication_id');
-        foreach ($new->chunk(2000) as $part) {
-            self::add($stage, $next->id, array_values($part->all()));
-        }
-        // what came before and went again has its text already
-        $known = $new->isEmpty()
-            ? []
-            : $there()
-                ->where('state', ItemState::Awaited->value)
-                ->whereIn(
-                    'publication_id',
-                    DB::table('retrievals')
-                        ->where('review_id', $stage->review_id)
-                        ->where('state', '<>', RetrievalState::Sought->value)
-                        ->select('publication_id'),
-                )
-                ->pluck('id')
-                ->all();
-        ItemBallot::recount(array_values([...$back, ...$known]));
     }
 
     /** @param  list<string>  $publicationIds */

@@ -35,40 +35,31 @@ final readonly class OrderReading
                 throw new Refused('What is left is being put in order already.');
             }
             $stage->update(['reading_order' => $order, 'random_percent' => $randomPercent]);
-            ($this->log)(
-                $stage->review_id,
-                $by,
-                'reading.ordered',
-                "What is left at “{$stage->name}” is read {$order->label()}".
-                    ($order->learns() ? ", {$randomPercent}% of it drawn at random" : ''),
-                $stage,
-            );
-            if ($order === ReadingOrder::Delivery) {
-                DB::table('item_ranks')
-                    ->where('review_id', $stage->review_id)
-                    ->where('stage_id', $stage->id)
-                    ->where('rank', '>=', Ranking::RANKED)
-                    ->delete();
-                $stage->update([
-                    'ranked' => DB::table('item_ranks')
-                        ->where('review_id', $stage->review_id)
-                        ->where('stage_id', $stage->id)
-                        ->exists(),
-                ]);
-
-                return;
-            }
-            $task = $stage->review
-                ->tasks()
-                ->create([
-                    'user_id' => $by->id,
-                    'kind' => 'ranking',
-                    'title' => "Putting what is left at “{$stage->name}” in order",
-                    'state' => TaskState::Queued,
-                    'url' => route('reading-order', [$stage->review_id, 'stage' => $stage->id], false),
-                ]);
-            dispatch(new RankItems($stage->id, $task->id));
+            $drawn = $order->learns() ? ", {$randomPercent}% of it drawn at random" : '';
+            $words = "What is left at “{$stage->name}” is read {$order->label()}{$drawn}";
+            ($this->log)($stage->review_id, $by, 'reading.ordered', $words, $stage);
+            $order === ReadingOrder::Delivery ? self::forget($stage) : self::begin($by, $stage);
         });
+    }
+
+    /** All but what is drawn to check how much was found. */
+    private static function forget(Stage $stage): void
+    {
+        $ranks = DB::table('item_ranks')->where('review_id', $stage->review_id)->where('stage_id', $stage->id);
+        (clone $ranks)->where('rank', '>=', Ranking::RANKED)->delete();
+        $stage->update(['ranked' => $ranks->exists()]);
+    }
+
+    private static function begin(User $by, Stage $stage): void
+    {
+        $task = $stage->review->tasks()->create([
+            'user_id' => $by->id,
+            'kind' => 'ranking',
+            'title' => "Putting what is left at “{$stage->name}” in order",
+            'state' => TaskState::Queued,
+            'url' => route('reading-order', [$stage->review_id, 'stage' => $stage->id], false),
+        ]);
+        dispatch(new RankItems($stage->id, $task->id));
     }
 
     /** @throws Refused If the last sample has not been read, or nothing is left to draw from. */
@@ -76,11 +67,7 @@ final readonly class OrderReading
     {
         return DB::transaction(function () use ($by, $stage, $size, $seed): CheckSample {
             Locks::stage($stage->id);
-            $last = ReadingProgress::lastCheck($stage);
-            $found = $last === null ? null : ReadingProgress::check($last);
-            if ($found !== null && $found['read'] < $found['all']) {
-                throw new Refused('The last check sample has not been read to its end.');
-            }
+            self::refuseUnread(ReadingProgress::lastCheck($stage));
             $items = DB::table('items')->where('review_id', $stage->review_id)->where('stage_id', $stage->id);
             $unread = (clone $items)->where('state', ItemState::Waiting->value)->orderBy('id')->pluck('id')->all();
             if ($unread === []) {
@@ -96,37 +83,34 @@ final readonly class OrderReading
                 'items' => $drawn,
                 'created_by' => $by->id,
             ]);
-            // read before everything else
-            DB::table('item_ranks')->upsert(
-                array_map(
-                    fn (int $i, string $id): array => [
-                        'review_id' => $stage->review_id,
-                        'stage_id' => $stage->id,
-                        'item_id' => $id,
-                        'rank' => $i + 1,
-                        'drawn' => true,
-                    ],
-                    array_keys($drawn),
-                    $drawn,
-                ),
-                ['review_id', 'item_id'],
-                ['rank', 'drawn'],
-            );
-            $stage->update(['ranked' => true]);
-            ($this->log)(
-                $stage->review_id,
-                $by,
-                'check.drawn',
-                'Drew '.
-                    number_format(count($drawn)).
-                    ' of '.
-                    number_format(count($unread)).
-                    " unread publications at “{$stage->name}” to check how much has been found",
-                $check,
-                ['seed' => $seed],
-            );
+            self::rankFirst($stage, $drawn);
+            [$some, $all] = [number_format(count($drawn)), number_format(count($unread))];
+            $words = "Drew {$some} of {$all} unread publications at “{$stage->name}” to check how much has been found";
+            ($this->log)($stage->review_id, $by, 'check.drawn', $words, $check, ['seed' => $seed]);
 
             return $check;
         });
+    }
+
+    private static function refuseUnread(?CheckSample $last): void
+    {
+        $found = $last === null ? null : ReadingProgress::check($last);
+        if ($found !== null && $found['read'] < $found['all']) {
+            throw new Refused('The last check sample has not been read to its end.');
+        }
+    }
+
+    /** @param  list<string>  $items  read before everything else */
+    private static function rankFirst(Stage $stage, array $items): void
+    {
+        $rows = array_map(fn (int $i, string $id): array => [
+            'review_id' => $stage->review_id,
+            'stage_id' => $stage->id,
+            'item_id' => $id,
+            'rank' => $i + 1,
+            'drawn' => true,
+        ], array_keys($items), $items);
+        DB::table('item_ranks')->upsert($rows, ['review_id', 'item_id'], ['rank', 'drawn']);
+        $stage->update(['ranked' => true]);
     }
 }

@@ -37,31 +37,25 @@ final readonly class PostToTalk
                 'user_id' => $by->id,
                 'body' => $body,
             ]);
-            ($this->log)(
-                $item->review_id,
-                $by,
-                'talk.posted',
-                "Wrote in Talk on “{$item->publication->title}”",
-                $message,
-                [],
-                $item->id,
-            );
-            // whoever is not to see who said what is not told who calls either
-            [$nameless, $others] = $this->mentioned($by, $item, $body)->partition(
-                fn (User $one): bool => Visibility::hidesNames($item, $one),
-            );
-            foreach ([[$nameless, Visibility::NAMELESS], [$others, $by->name]] as [$people, $name]) {
-                ($this->tell)(
-                    array_values($people->pluck('id')->all()),
-                    NoticeKind::Mentioned,
-                    $item->review,
-                    "{$name} mentions you on “{$item->publication->title}”",
-                    route('disagreements.show', [$item->review_id, $item], false).'#talk',
-                );
-            }
+            $words = "Wrote in Talk on “{$item->publication->title}”";
+            ($this->log)($item->review_id, $by, 'talk.posted', $words, $message, [], $item->id);
+            $this->tellMentioned($by, $item, $body);
 
             return $message;
         });
+    }
+
+    private function tellMentioned(User $by, Item $item, string $body): void
+    {
+        $where = route('disagreements.show', [$item->review_id, $item], false).'#talk';
+        // whoever is not to see who said what is not told who calls either
+        [$nameless, $others] = $this->mentioned($by, $item, $body)->partition(
+            fn (User $one): bool => Visibility::hidesNames($item, $one),
+        );
+        foreach ([[$nameless, Visibility::NAMELESS], [$others, $by->name]] as [$people, $name]) {
+            $words = "{$name} mentions you on “{$item->publication->title}”";
+            ($this->tell)(array_values($people->pluck('id')->all()), NoticeKind::Mentioned, $item->review, $words, $where);
+        }
     }
 
     /** @return Collection<int, User> those whose name, or first name where only one bears it, follows an @ */

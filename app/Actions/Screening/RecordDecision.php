@@ -55,41 +55,26 @@ final readonly class RecordDecision
         ?string $clientKey = null,
         array $answers = [],
     ): Decision {
-        return DB::transaction(function () use (
-            $by,
-            $item,
-            $verdict,
-            $criterion,
-            $note,
-            $seen,
-            $clientKey,
-            $answers,
-        ): Decision {
-            $ballot = ItemBallot::locked($item, $by, $clientKey);
+        $values = [
+            'verdict' => $verdict,
+            'criterion_id' => $criterion?->id,
+            'note' => $note,
+            'client_key' => $clientKey,
+            'answers' => (object) $answers,
+        ];
+
+        return DB::transaction(function () use ($by, $item, $values, $seen): Decision {
+            $ballot = ItemBallot::locked($item, $by, $values['client_key']);
             if ($ballot->before !== null) {
                 return Decision::query()->findOrFail($ballot->before)->setRelation('item', $ballot->item);
             }
             $ballot->mustTakePart();
             $this->mustBeTheirs($ballot);
             $this->mustBeSeen($ballot->mine, $seen);
-            $closed = $this->tried(
-                fn () => $ballot->ballot->with($ballot->decision($by->id, $verdict, $criterion?->id)),
-            );
+            $own = $ballot->decision($by->id, $values['verdict'], $values['criterion_id']);
+            $closed = $this->tried(fn () => $ballot->ballot->with($own));
 
-            return $this->replace(
-                $by,
-                $ballot,
-                $closed,
-                [
-                    'verdict' => $verdict,
-                    'criterion_id' => $criterion?->id,
-                    'note' => $note,
-                    'client_key' => $clientKey,
-                    'answers' => (object) $answers,
-                ],
-                'decision.recorded',
-                'Decided on',
-            );
+            return $this->replace($by, $ballot, $closed, $values, 'decision.recorded', 'Decided on');
         });
     }
 
@@ -144,40 +129,20 @@ final readonly class RecordDecision
     ): Decision {
         $item = $ballot->item;
         if ($ballot->mine !== null) {
-            Decision::query()
-                ->whereKey($ballot->mine->id)
-                ->update(['superseded_at' => now()]);
+            Decision::query()->whereKey($ballot->mine->id)->update(['superseded_at' => now()]);
         }
-        $decision = Decision::query()->create(
-            $values + [
-                'review_id' => $item->review_id,
-                'item_id' => $item->id,
-                'stage_id' => $item->stage_id,
-                'user_id' => $by->id,
-            ],
-        );
+        $of = ['review_id' => $item->review_id, 'item_id' => $item->id, 'stage_id' => $item->stage_id];
+        $decision = Decision::query()->create([...$values, ...$of, 'user_id' => $by->id]);
         $wasOpen = $item->state->isOpen();
         $opened = $ballot->keep($after)->state->isOpen() && ! $wasOpen;
         $title = $item->publication->title;
+        $said = array_filter(['verdict' => $decision->verdict?->value, 'criterion' => $decision->criterion_id]);
         $entries = [
-            WriteLog::entry(
-                $item->review_id,
-                $by,
-                $action,
-                "{$says} “{$title}”",
-                $decision,
-                array_filter(['verdict' => $decision->verdict?->value, 'criterion' => $decision->criterion_id]),
-                $item->id,
-            ),
+            WriteLog::entry($item->review_id, $by, $action, "{$says} “{$title}”", $decision, $said, $item->id),
         ];
         if ($opened) {
-            $entries[] = WriteLog::entry(
-                $item->review_id,
-                null,
-                'item.opened',
-                "All decisions are in on “{$title}”",
-                $item,
-            );
+            $words = "All decisions are in on “{$title}”";
+            $entries[] = WriteLog::entry($item->review_id, null, 'item.opened', $words, $item);
         }
         $this->log->keep($entries);
         $decision->setRelation('item', $item);
@@ -192,26 +157,18 @@ final readonly class RecordDecision
     {
         $stage = $ballot->stage;
         if ($ballot->item->state === ItemState::Disagreement) {
-            ($this->tell)(
-                $after->people(),
-                NoticeKind::Disagreement,
-                $stage->review,
-                "Disagreements wait at “{$stage->name}”",
-                route('disagreements', [$stage->review_id, 'stage' => $stage->id], false),
-            );
+            $words = "Disagreements wait at “{$stage->name}”";
+            $where = route('disagreements', [$stage->review_id, 'stage' => $stage->id], false);
+            ($this->tell)($after->people(), NoticeKind::Disagreement, $stage->review, $words, $where);
         }
         $tallies = $this->tallies($stage);
         if ($stage->reading_order->learns()) {
             $this->learnAnew($stage, $tallies->in(ItemState::Included, ItemState::Excluded));
         }
         if ($tallies->in(ItemState::Waiting) === 0) {
-            ($this->tell)(
-                $stage->review->leads(),
-                NoticeKind::StageDone,
-                $stage->review,
-                "All decisions are in at “{$stage->name}”",
-                route('screening', [$stage->review_id, 'stage' => $stage->id], false),
-            );
+            $words = "All decisions are in at “{$stage->name}”";
+            $where = route('screening', [$stage->review_id, 'stage' => $stage->id], false);
+            ($this->tell)($stage->review->leads(), NoticeKind::StageDone, $stage->review, $words, $where);
         }
     }
 

@@ -12,6 +12,7 @@ use App\Models\Stage;
 use App\Models\User;
 use App\Notices\NoticeKind;
 use App\Queries\Question\OlderWording;
+use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 
@@ -61,49 +62,51 @@ final readonly class SendRoundAgain
             return 0;
         }
         foreach ($decisions->chunk(self::PART) as $part) {
-            DB::table('decisions')
-                ->where('review_id', $stage->review_id)
-                ->whereIn('id', $part->pluck('id')->all())
-                ->update(['superseded_at' => now()]);
-            DB::table('decisions')->insert(
-                array_values(
-                    $part
-                        ->map(
-                            fn (object $one): array => [
-                                'id' => strtolower((string) Str::ulid()),
-                                'review_id' => $stage->review_id,
-                                'item_id' => $one->item_id,
-                                'stage_id' => $stage->id,
-                                'user_id' => $one->user_id,
-                                'verdict' => null,
-                                'criterion_id' => null,
-                                'note' => '',
-                                'created_at' => now(),
-                            ],
-                        )
-                        ->all(),
-                ),
-            );
-            foreach (['settlements', 'proposals'] as $table) {
-                DB::table($table)
-                    ->where('review_id', $stage->review_id)
-                    ->whereIn('item_id', $part->pluck('item_id')->all())
-                    ->whereNull('superseded_at')
-                    ->update(['superseded_at' => now()]);
-            }
+            self::supersede($stage, 'decisions', 'id', $part->pluck('id'));
+            DB::table('decisions')->insert(array_values($part->map(self::open($stage))->all()));
+            self::supersede($stage, 'settlements', 'item_id', $part->pluck('item_id'));
+            self::supersede($stage, 'proposals', 'item_id', $part->pluck('item_id'));
         }
         $this->stages->recount($stage);
         foreach ($decisions->groupBy('user_id') as $person => $theirs) {
-            $words = count($theirs) === 1 ? 'One of your decisions is' : count($theirs).' of your decisions are';
-            ($this->tell)(
-                array_values(array_diff([(string) $person], [$by->id])),
-                NoticeKind::ShareReady,
-                $stage->review,
-                "{$words} to be made again: “{$criterion->question}” was reworded",
-                route('desk', [$stage->review_id, 'stage' => $stage->id], false),
-            );
+            $this->tellOf($stage, $criterion, array_values(array_diff([(string) $person], [$by->id])), count($theirs));
         }
 
         return count($decisions);
+    }
+
+    /** @param  Collection<int, string>  $ids */
+    private static function supersede(Stage $stage, string $table, string $column, Collection $ids): void
+    {
+        DB::table($table)
+            ->where('review_id', $stage->review_id)
+            ->whereIn($column, $ids->all())
+            ->whereNull('superseded_at')
+            ->update(['superseded_at' => now()]);
+    }
+
+    /** @return \Closure(\stdClass): array<string, mixed> a decision that is to be made again */
+    private static function open(Stage $stage): \Closure
+    {
+        return fn (\stdClass $one): array => [
+            'id' => strtolower((string) Str::ulid()),
+            'review_id' => $stage->review_id,
+            'item_id' => $one->item_id,
+            'stage_id' => $stage->id,
+            'user_id' => $one->user_id,
+            'verdict' => null,
+            'criterion_id' => null,
+            'note' => '',
+            'created_at' => now(),
+        ];
+    }
+
+    /** @param  list<string>  $people */
+    private function tellOf(Stage $stage, Criterion $criterion, array $people, int $many): void
+    {
+        $words = $many === 1 ? 'One of your decisions is' : "{$many} of your decisions are";
+        $told = "{$words} to be made again: “{$criterion->question}” was reworded";
+        $where = route('desk', [$stage->review_id, 'stage' => $stage->id], false);
+        ($this->tell)($people, NoticeKind::ShareReady, $stage->review, $told, $where);
     }
 }

@@ -15,7 +15,9 @@ use App\Models\Settlement;
 use App\Models\User;
 use App\Notices\NoticeKind;
 use Illuminate\Support\Facades\DB;
+use WaryHeron\Core\Screening\Ballot;
 use WaryHeron\Core\Screening\BallotClosed;
+use WaryHeron\Core\Screening\Decision;
 use WaryHeron\Core\Screening\HowSettled;
 use WaryHeron\Core\Screening\Settler;
 use WaryHeron\Core\Screening\Verdict;
@@ -60,27 +62,12 @@ final readonly class SettleItem
     {
         return DB::transaction(function () use ($by, $item, $verdict, $criterion, $note): bool {
             $ballot = ItemBallot::locked($item);
-            if (! $ballot->stage->settled_by->byAgreement()) {
-                throw new Refused('At this stage the review lead settles disagreements. Say in Talk what you think.');
-            }
-            if (! in_array($by->id, $ballot->ballot->people(), true)) {
-                throw new Refused(
-                    'Only those who decided on this item can settle it by agreement. The lead can settle it alone.',
-                );
-            }
-            if (! $ballot->ballot->isComplete()) {
-                throw new Refused(BallotClosed::stillBlinded()->getMessage());
-            }
-            if ($ballot->item->settled) {
-                throw new Refused('This item has been settled meanwhile.');
-            }
+            self::refuseProposal($by, $ballot);
             $current = fn () => Proposal::query()
                 ->where('review_id', $item->review_id)
                 ->where('item_id', $item->id)
                 ->whereNull('superseded_at');
-            $current()
-                ->where('user_id', $by->id)
-                ->update(['superseded_at' => now()]);
+            $current()->where('user_id', $by->id)->update(['superseded_at' => now()]);
             $proposal = Proposal::query()->create([
                 'review_id' => $item->review_id,
                 'item_id' => $item->id,
@@ -90,36 +77,44 @@ final readonly class SettleItem
                 'criterion_id' => $criterion?->id,
                 'note' => $note,
             ]);
-            ($this->log)(
-                $item->review_id,
-                $by,
-                'settlement.proposed',
-                "Proposed to {$verdict->value} “{$ballot->item->publication->title}”",
-                $proposal,
-                [],
-                $item->id,
-            );
-            $proposals = $current()->whereIn('user_id', $ballot->ballot->people())->get();
-            $agreed =
-                $proposals->count() === count($ballot->ballot->people()) &&
-                $proposals->every(
-                    fn (Proposal $p): bool => $p->verdict === $verdict && $p->criterion_id === $criterion?->id,
-                );
-            if ($agreed) {
-                $this->settle($by, $ballot, $verdict, $criterion?->id, $note, HowSettled::Agreement);
-            } else {
-                $others = array_values(array_diff($ballot->ballot->people(), [$by->id]));
-                ($this->tell)(
-                    $others,
-                    NoticeKind::Proposal,
-                    $ballot->stage->review,
-                    "{$by->name} proposes how to settle “{$ballot->item->publication->title}”",
-                    route('disagreements.show', [$item->review_id, $item], false),
-                );
-            }
+            $words = "Proposed to {$verdict->value} “{$ballot->item->publication->title}”";
+            ($this->log)($item->review_id, $by, 'settlement.proposed', $words, $proposal, [], $item->id);
+            $isAlike = fn (Proposal $p): bool => $p->verdict === $verdict && $p->criterion_id === $criterion?->id;
+            $alike = $current()->whereIn('user_id', $ballot->ballot->people())->get()->filter($isAlike);
+            $agreed = $alike->count() === count($ballot->ballot->people());
+            $agreed
+                ? $this->settle($by, $ballot, $verdict, $criterion?->id, $note, HowSettled::Agreement)
+                : $this->tellOthers($by, $ballot);
 
             return $agreed;
         });
+    }
+
+    private static function refuseProposal(User $by, ItemBallot $ballot): void
+    {
+        if (! $ballot->stage->settled_by->byAgreement()) {
+            throw new Refused('At this stage the review lead settles disagreements. Say in Talk what you think.');
+        }
+        if (! in_array($by->id, $ballot->ballot->people(), true)) {
+            throw new Refused(
+                'Only those who decided on this item can settle it by agreement. The lead can settle it alone.',
+            );
+        }
+        if (! $ballot->ballot->isComplete()) {
+            throw new Refused(BallotClosed::stillBlinded()->getMessage());
+        }
+        if ($ballot->item->settled) {
+            throw new Refused('This item has been settled meanwhile.');
+        }
+    }
+
+    private function tellOthers(User $by, ItemBallot $ballot): void
+    {
+        $item = $ballot->item;
+        $others = array_values(array_diff($ballot->ballot->people(), [$by->id]));
+        $words = "{$by->name} proposes how to settle “{$item->publication->title}”";
+        $where = route('disagreements.show', [$item->review_id, $item], false);
+        ($this->tell)($others, NoticeKind::Proposal, $ballot->stage->review, $words, $where);
     }
 
     /**
@@ -189,11 +184,7 @@ final readonly class SettleItem
     ): void {
         $item = $ballot->item;
         $ballot->mustTakePart();
-        try {
-            $settled = $ballot->ballot->settledBy($ballot->decision($by->id, $verdict, $criterionId));
-        } catch (BallotClosed $closed) {
-            throw new Refused($closed->getMessage());
-        }
+        $settled = self::settled($ballot, $ballot->decision($by->id, $verdict, $criterionId));
         Settlement::query()
             ->where('review_id', $item->review_id)
             ->where('item_id', $item->id)
@@ -210,14 +201,18 @@ final readonly class SettleItem
             'how' => $how,
         ]);
         $ballot->keep($settled);
-        $words = $how === HowSettled::Agreement ? 'Settled by agreement' : 'Settled alone';
-        ($this->log)(
-            $item->review_id,
-            $by,
-            'item.settled',
-            "{$words}: {$verdict->value} “{$item->publication->title}”",
-            $settlement,
-            array_filter(['verdict' => $verdict->value, 'criterion' => $criterionId]),
-        );
+        $way = $how === HowSettled::Agreement ? 'Settled by agreement' : 'Settled alone';
+        $words = "{$way}: {$verdict->value} “{$item->publication->title}”";
+        $about = array_filter(['verdict' => $verdict->value, 'criterion' => $criterionId]);
+        ($this->log)($item->review_id, $by, 'item.settled', $words, $settlement, $about);
+    }
+
+    private static function settled(ItemBallot $ballot, Decision $by): Ballot
+    {
+        try {
+            return $ballot->ballot->settledBy($by);
+        } catch (BallotClosed $closed) {
+            throw new Refused($closed->getMessage());
+        }
     }
 }

@@ -8,6 +8,7 @@ use App\Models\Item;
 use App\Models\Review;
 use App\Models\Stage;
 use Illuminate\Database\Query\Builder;
+use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use WaryHeron\Core\Screening\ItemState;
@@ -105,23 +106,7 @@ final class TitlesFirst
             ->where('review_id', $titles->review_id)
             ->where('purpose', StagePurpose::TitleAbstract)
             ->firstOrFail();
-        $apart = [ItemState::Folded->value, ItemState::Removed->value];
-        $there = fn () => DB::table('items')
-            ->join(
-                'items AS title',
-                fn ($on) => $on
-                    ->on('title.review_id', '=', 'items.review_id')
-                    ->on('title.publication_id', '=', 'items.publication_id'),
-            )
-            ->where('items.review_id', $titles->review_id)
-            ->where('items.stage_id', $abstracts->id)
-            ->where('title.stage_id', $titles->id)
-            ->whereNotIn('items.state', $apart)
-            ->whereNotIn('title.state', $apart)
-            ->when(
-                $publicationIds !== null,
-                fn (Builder $some) => $some->whereIn('items.publication_id', $publicationIds),
-            );
+        $there = fn (): Builder => self::both($abstracts, $titles, $publicationIds);
         // nobody decides on them meanwhile
         $there()->orderBy('items.id')->lock('for update of items')->pluck('items.id');
         if ($abstracts->closed_at === null) {
@@ -134,6 +119,27 @@ final class TitlesFirst
                 ->orWhereExists(self::joined(...)),
         );
         ItemBallot::recount(array_values($left->orderBy('items.position')->pluck('items.id')->all()));
+    }
+
+    /**
+     * Items of abstracts beside the item of their title.
+     *
+     * @param  ?list<string>  $publicationIds  or all
+     */
+    private static function both(Stage $abstracts, Stage $titles, ?array $publicationIds): Builder
+    {
+        $apart = [ItemState::Folded->value, ItemState::Removed->value];
+
+        return DB::table('items')
+            ->join('items AS title', fn ($on) => $on
+                ->on('title.review_id', '=', 'items.review_id')
+                ->on('title.publication_id', '=', 'items.publication_id'))
+            ->where('items.review_id', $titles->review_id)
+            ->where('items.stage_id', $abstracts->id)
+            ->where('title.stage_id', $titles->id)
+            ->whereNotIn('items.state', $apart)
+            ->whereNotIn('title.state', $apart)
+            ->when($publicationIds !== null, fn ($some) => $some->whereIn('items.publication_id', $publicationIds));
     }
 
     /** What nobody has decided on stands as its title does. */
@@ -159,14 +165,30 @@ final class TitlesFirst
     /** @param  ?list<string>  $publicationIds */
     private static function ask(Stage $abstracts, Stage $titles, ?array $publicationIds): void
     {
-        $new = DB::table('items')
+        $row = fn (string $id): array => [
+            'id' => strtolower((string) Str::ulid()),
+            'review_id' => $titles->review_id,
+            'publication_id' => $id,
+            'stage_id' => $titles->id,
+            'created_at' => now(),
+            'updated_at' => now(),
+        ];
+        foreach (self::unasked($abstracts, $titles, $publicationIds)->chunk(self::PART) as $part) {
+            DB::table('items')->insert(array_values($part->map($row)->all()));
+        }
+    }
+
+    /**
+     * @param  ?list<string>  $publicationIds  or all
+     * @return Collection<int, string> those that wait at the abstract and have no item of their title
+     */
+    private static function unasked(Stage $abstracts, Stage $titles, ?array $publicationIds): Collection
+    {
+        return DB::table('items')
             ->where('items.review_id', $titles->review_id)
             ->where('items.stage_id', $abstracts->id)
             ->where('items.state', ItemState::Waiting->value)
-            ->when(
-                $publicationIds !== null,
-                fn (Builder $some) => $some->whereIn('items.publication_id', $publicationIds),
-            )
+            ->when($publicationIds !== null, fn ($some) => $some->whereIn('items.publication_id', $publicationIds))
             ->whereNotExists(self::judged(...))
             ->whereNotExists(
                 fn (Builder $asked) => $asked
@@ -178,17 +200,6 @@ final class TitlesFirst
             )
             ->orderBy('items.position')
             ->pluck('items.publication_id');
-        $row = fn (string $id): array => [
-            'id' => strtolower((string) Str::ulid()),
-            'review_id' => $titles->review_id,
-            'publication_id' => $id,
-            'stage_id' => $titles->id,
-            'created_at' => now(),
-            'updated_at' => now(),
-        ];
-        foreach ($new->chunk(self::PART) as $part) {
-            DB::table('items')->insert(array_values($part->map($row)->all()));
-        }
     }
 
     private static function judged(Builder $query): void

@@ -25,6 +25,12 @@ final class RecipeMemory
         return md5(json_encode($row, JSON_THROW_ON_ERROR | JSON_INVALID_UTF8_SUBSTITUTE));
     }
 
+    /** What a row is beside what went out before: new, changed, or '' for the same. */
+    public static function change(?string $before, string $now): string
+    {
+        return $before === null ? 'new' : ($before === $now ? '' : 'changed');
+    }
+
     /** @param  array<array-key, string>  $hashes  by key; those of other rows are kept */
     public static function keep(ExportRecipe $recipe, array $hashes): void
     {

@@ -41,7 +41,7 @@ final readonly class TableByRecipe
             $key = md5("{$scope}/{$row[0]}");
             $cells = self::cells($recipe, $places, $row);
             $now[$key] = RecipeMemory::hash($cells);
-            $change = ! isset($before[$key]) ? 'new' : ($before[$key] === $now[$key] ? '' : 'changed');
+            $change = RecipeMemory::change($before[$key] ?? null, $now[$key]);
             if (! $onlyChanged || $change !== '') {
                 yield self::cells($recipe, $places, $row, $change);
             }
