@@ -48,24 +48,9 @@ final class CslJsonWriter implements ReferenceWriter
                 $fields[] = [$tag, $value];
             }
         }
-        $issued = IssuedDate::read($reference->date);
-        $parts = match (true) {
-            $issued !== null && $issued->year() === $reference->year => $issued->parts,
-            $reference->year !== null => [[$reference->year]],
-            default => [],
-        };
-        $approximate = $issued?->parts === $parts && $issued->approximate;
-        $custom = array_filter(
-            [
-                'urls' => array_slice($reference->urls, 1),
-                'date' => $reference->date === IssuedDate::written($parts, $approximate) ? '' : $reference->date,
-                'accession' => $reference->accession,
-                'fields' => $fields,
-            ],
-            fn (mixed $value): bool => $value !== '' && $value !== [],
-        );
+        [$parts, $approximate] = self::issued($reference);
 
-        return array_filter(
+        return self::filled(
             [
                 'id' => $reference->id !== '' ? $reference->id : "record-{$number}",
                 'type' => $type,
@@ -81,9 +66,7 @@ final class CslJsonWriter implements ReferenceWriter
                 'container-title-short' => $reference->journalShort,
                 'volume' => $reference->volume,
                 $this->numbered($reference) => $reference->issue,
-                'page' => $reference->lastPage === ''
-                        ? $reference->firstPage
-                        : "{$reference->firstPage}-{$reference->lastPage}",
+                'page' => $reference->firstPage.($reference->lastPage === '' ? '' : "-{$reference->lastPage}"),
                 'DOI' => $reference->doi,
                 'URL' => $reference->urls[0] ?? '',
                 'abstract' => $reference->abstract,
@@ -93,10 +76,46 @@ final class CslJsonWriter implements ReferenceWriter
                 'publisher-place' => $reference->place,
                 'ISSN' => $reference->issn,
                 ...CslVariables::derived($fields),
-                'custom' => $custom,
+                'custom' => self::custom($reference, $fields, IssuedDate::written($parts, $approximate)),
             ],
-            fn (mixed $value): bool => $value !== '' && $value !== [] && $value !== null,
         );
+    }
+
+    /** @return array{list<list<int>>, bool} the parts of its dates, and whether they are approximate */
+    private static function issued(Reference $reference): array
+    {
+        $issued = IssuedDate::read($reference->date);
+        $parts = match (true) {
+            $issued !== null && $issued->year() === $reference->year => $issued->parts,
+            $reference->year !== null => [[$reference->year]],
+            default => [],
+        };
+
+        return [$parts, $issued?->parts === $parts && $issued->approximate];
+    }
+
+    /**
+     * @param  list<array{string, string}>  $fields
+     * @param  string  $date  as its parts say it
+     * @return array<string, mixed> what CSL has no variable for
+     */
+    private static function custom(Reference $reference, array $fields, string $date): array
+    {
+        return self::filled([
+            'urls' => array_slice($reference->urls, 1),
+            'date' => $reference->date === $date ? '' : $reference->date,
+            'accession' => $reference->accession,
+            'fields' => $fields,
+        ]);
+    }
+
+    /**
+     * @param  array<string, mixed>  $values
+     * @return array<string, mixed>
+     */
+    private static function filled(array $values): array
+    {
+        return array_filter($values, fn (mixed $value): bool => $value !== '' && $value !== [] && $value !== null);
     }
 
     /** What the number is one of: issues of a journal, volumes of a series, reports or patents. */

@@ -47,21 +47,46 @@ final class ModsWriter implements ReferenceWriter
         $xml->setIndent(true);
         $xml->startElement('mods');
         $xml->writeAttribute('version', '3.7');
-        $this->titled(
-            $xml,
-            $reference->title,
-            $reference->containerTitle() === $reference->journal ? $reference->partTitle : '',
-        );
+        $isOwnPart = $reference->containerTitle() === $reference->journal;
+        $this->titled($xml, $reference->title, $isOwnPart ? $reference->partTitle : '');
         foreach ($reference->authors as $name) {
             $this->name($xml, $name);
         }
         foreach ($reference->editors as $name) {
             $this->name($xml, $name, 'editor');
         }
+        $this->genres($xml, $reference);
+        $this->origin($xml, $reference);
+        $this->nested($xml, ['language', 'languageTerm'], $reference->language);
+        $this->element($xml, 'abstract', $reference->abstract);
+        foreach ($reference->extra as [$tag, $value]) {
+            $this->element($xml, 'note', $tag === 'note' ? $value : '');
+        }
+        foreach ($reference->keywords as $keyword) {
+            $this->nested($xml, ['subject', 'topic'], $keyword);
+        }
+        $this->host($xml, $reference);
+        $this->seriesAndNumbers($xml, $reference);
+        foreach ($reference->urls as $url) {
+            $this->nested($xml, ['location', 'url'], $url);
+        }
+        $this->others($xml, $reference);
+        $this->nested($xml, ['recordInfo', 'recordIdentifier'], $reference->accession);
+        $xml->endElement();
+
+        return $xml->outputMemory();
+    }
+
+    private function genres(XMLWriter $xml, Reference $reference): void
+    {
         $genres = array_values(array_filter($reference->extra, fn (array $field): bool => $field[0] === 'genre'));
         foreach ($genres === [] ? [['genre', self::genre($reference->type)]] : $genres as [, $genre]) {
             $this->element($xml, 'genre', $genre);
         }
+    }
+
+    private function origin(XMLWriter $xml, Reference $reference): void
+    {
         $date = $reference->date !== '' ? $reference->date : (string) $reference->year;
         if ($date.$reference->publisher.$reference->place.$reference->edition !== '') {
             $xml->startElement('originInfo');
@@ -71,20 +96,10 @@ final class ModsWriter implements ReferenceWriter
             $this->element($xml, 'edition', $reference->edition);
             $xml->endElement();
         }
-        $this->nested($xml, ['language', 'languageTerm'], $reference->language);
-        $this->element($xml, 'abstract', $reference->abstract);
-        $left = [];
-        foreach ($reference->extra as [$tag, $value]) {
-            match ($tag) {
-                'genre' => null,
-                'note' => $this->element($xml, 'note', $value),
-                default => ($left[] = [$tag, $value]),
-            };
-        }
-        foreach ($reference->keywords as $keyword) {
-            $this->nested($xml, ['subject', 'topic'], $keyword);
-        }
-        $this->host($xml, $reference);
+    }
+
+    private function seriesAndNumbers(XMLWriter $xml, Reference $reference): void
+    {
         if ($reference->series !== '') {
             $xml->startElement('relatedItem');
             $xml->writeAttribute('type', 'series');
@@ -93,12 +108,15 @@ final class ModsWriter implements ReferenceWriter
         }
         $this->element($xml, 'identifier', $reference->isbn, ['type' => 'isbn']);
         $this->element($xml, 'identifier', $reference->doi, ['type' => 'doi']);
-        $this->element($xml, 'identifier', $reference->id === $reference->accession ? '' : $reference->id, [
-            'type' => 'local',
-        ]);
-        foreach ($reference->urls as $url) {
-            $this->nested($xml, ['location', 'url'], $url);
-        }
+        $local = $reference->id === $reference->accession ? '' : $reference->id;
+        $this->element($xml, 'identifier', $local, ['type' => 'local']);
+    }
+
+    /** What MODS has no element for. */
+    private function others(XMLWriter $xml, Reference $reference): void
+    {
+        $isOther = fn (array $field): bool => ! in_array($field[0], ['genre', 'note'], true);
+        $left = array_filter($reference->extra, $isOther);
         if ($left !== []) {
             $xml->startElement('extension');
             foreach ($left as [$tag, $value]) {
@@ -106,10 +124,6 @@ final class ModsWriter implements ReferenceWriter
             }
             $xml->endElement();
         }
-        $this->nested($xml, ['recordInfo', 'recordIdentifier'], $reference->accession);
-        $xml->endElement();
-
-        return $xml->outputMemory();
     }
 
     public static function genre(PublicationType $type): string
@@ -125,24 +139,14 @@ final class ModsWriter implements ReferenceWriter
 
     private function host(XMLWriter $xml, Reference $reference): void
     {
-        $told = [
-            $reference->containerTitle(),
-            $reference->journalShort,
-            $reference->volume,
-            $reference->issue,
-            $reference->firstPage,
-            $reference->issn,
-        ];
-        if (implode('', $told) === '') {
+        $titles = [$reference->containerTitle(), $reference->journalShort, $reference->issn];
+        if (implode('', [...$titles, $reference->volume, $reference->issue, $reference->firstPage]) === '') {
             return;
         }
         $xml->startElement('relatedItem');
         $xml->writeAttribute('type', 'host');
-        $this->titled(
-            $xml,
-            $reference->journal,
-            $reference->containerTitle() === $reference->journal ? '' : $reference->partTitle,
-        );
+        $isOwnPart = $reference->containerTitle() === $reference->journal;
+        $this->titled($xml, $reference->journal, $isOwnPart ? '' : $reference->partTitle);
         if ($reference->journalShort !== '') {
             $xml->startElement('titleInfo');
             $xml->writeAttribute('type', 'abbreviated');
@@ -150,6 +154,12 @@ final class ModsWriter implements ReferenceWriter
             $xml->endElement();
         }
         $this->element($xml, 'identifier', $reference->issn, ['type' => 'issn']);
+        $this->part($xml, $reference);
+        $xml->endElement();
+    }
+
+    private function part(XMLWriter $xml, Reference $reference): void
+    {
         $xml->startElement('part');
         foreach (['volume' => $reference->volume, 'issue' => $reference->issue] as $kind => $value) {
             if ($value !== '') {
@@ -166,7 +176,6 @@ final class ModsWriter implements ReferenceWriter
             $this->element($xml, 'end', $reference->lastPage);
             $xml->endElement();
         }
-        $xml->endElement();
         $xml->endElement();
     }
 

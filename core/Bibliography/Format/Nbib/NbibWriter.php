@@ -57,6 +57,20 @@ final class NbibWriter implements ReferenceWriter
 
     private function record(Reference $reference, int $number): string
     {
+        $text = '';
+        foreach ($this->lines($reference, $number) as [$tag, $value]) {
+            $value = trim((string) preg_replace('/\s+/u', ' ', $value));
+            if ($value !== '') {
+                $text .= str_pad($tag, 4).'- '.implode("\r\n      ", $this->wrapped($value))."\r\n";
+            }
+        }
+
+        return "{$text}\r\n";
+    }
+
+    /** @return list<array{string, string}> tag and value; what is empty is not written */
+    private function lines(Reference $reference, int $number): array
+    {
         $headings = array_column(array_filter($reference->extra, fn (array $field): bool => $field[0] === 'MH'), 1);
         $kinds = array_column(array_filter($reference->extra, fn (array $field): bool => $field[0] === 'PT'), 1);
         $lines = [
@@ -67,10 +81,7 @@ final class NbibWriter implements ReferenceWriter
             ['IP', $reference->issue],
             ['DP', $reference->date !== '' ? $reference->date : (string) $reference->year],
             ['TI', $reference->fullTitle()],
-            [
-                'PG',
-                $reference->lastPage === '' ? $reference->firstPage : "{$reference->firstPage}-{$reference->lastPage}",
-            ],
+            ['PG', $reference->firstPage.($reference->lastPage === '' ? '' : "-{$reference->lastPage}")],
             ['LID', $reference->doi === '' ? '' : "{$reference->doi} [doi]"],
             ['AB', $reference->abstract],
             ...array_merge(...array_map($this->author(...), $reference->authors) ?: [[]]),
@@ -90,24 +101,25 @@ final class NbibWriter implements ReferenceWriter
                 $reference->keywords,
             ),
         ];
+
+        return [...$lines, ...self::others($reference, $lines)];
+    }
+
+    /**
+     * @param  list<array{string, string}>  $lines
+     * @return list<array{string, string}> fields that a reference has no place for, where they are no repetition
+     */
+    private static function others(Reference $reference, array $lines): array
+    {
+        $others = [];
         foreach ($reference->extra as [$tag, $value]) {
-            if (
-                preg_match('/^[A-Z][A-Z0-9]{1,3}$/', $tag) === 1 &&
-                ! in_array($tag, self::REPEATED, true) &&
-                ! in_array([$tag, ''], $lines, true)
-            ) {
-                $lines[] = [$tag, $value];
-            }
-        }
-        $text = '';
-        foreach ($lines as [$tag, $value]) {
-            $value = trim((string) preg_replace('/\s+/u', ' ', $value));
-            if ($value !== '') {
-                $text .= str_pad($tag, 4).'- '.implode("\r\n      ", $this->wrapped($value))."\r\n";
+            $isTag = preg_match('/^[A-Z][A-Z0-9]{1,3}$/', $tag) === 1;
+            if ($isTag && ! in_array($tag, self::REPEATED, true) && ! in_array([$tag, ''], $lines, true)) {
+                $others[] = [$tag, $value];
             }
         }
 
-        return "{$text}\r\n";
+        return $others;
     }
 
     /** @return list<array{string, string}> */

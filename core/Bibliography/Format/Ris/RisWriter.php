@@ -43,7 +43,20 @@ final class RisWriter implements ReferenceWriter
                 $rest[] = [$tag, $value];
             }
         }
-        $lines = [
+        $text = "TY  - {$this->oneLine($type)}\r\n";
+        foreach ([...self::lines($reference), ...$rest] as [$tag, $value]) {
+            if ($value !== '') {
+                $text .= "{$tag}  - {$this->oneLine($value)}\r\n";
+            }
+        }
+
+        return $text."ER  - \r\n\r\n";
+    }
+
+    /** @return list<array{string, string}> tag and value; what is empty is not written */
+    private static function lines(Reference $reference): array
+    {
+        return [
             ['ID', $reference->id],
             ['TI', $reference->fullTitle()],
             ...array_map(fn ($name): array => ['AU', $name->inverts()], $reference->authors),
@@ -68,16 +81,7 @@ final class RisWriter implements ReferenceWriter
             ['T3', $reference->series],
             ['ET', $reference->edition],
             ['AN', $reference->accession],
-            ...$rest,
         ];
-        $text = "TY  - {$this->oneLine($type)}\r\n";
-        foreach ($lines as [$tag, $value]) {
-            if ($value !== '') {
-                $text .= "{$tag}  - {$this->oneLine($value)}\r\n";
-            }
-        }
-
-        return $text."ER  - \r\n\r\n";
     }
 
     /** Whether a reader would take this left-over field for one that the record does not have. */

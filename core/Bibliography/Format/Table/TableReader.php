@@ -74,6 +74,86 @@ final class TableReader
                 $source,
             );
         }
+        [$values, $extra] = self::cells($headings, $columns, $cells);
+
+        return UnreadableRecord::unlessIdentified(
+            $this->made($values, $extra, $source, $line),
+            'Fill in its title cell, or leave it out.',
+        );
+    }
+
+    /**
+     * @param  array<string, string>  $values  by field
+     * @param  list<array{string, string}>  $extra
+     */
+    private function made(array $values, array $extra, string $source, int $line): Reference
+    {
+        $value = fn (string $field): string => $values[$field] ?? '';
+        $date = $value('date') !== '' ? $value('date') : $value('year');
+        $pages = $value('firstPage') !== '' ? [$value('firstPage'), $value('lastPage')] : Pages::split($value('pages'));
+        $type = $this->type($value('type'));
+        $isOther = $value('type') !== '' && $value('type') !== $type->value;
+        $isbn = StandardNumber::isIsbn($value('issn')) ? $value('issn') : '';
+
+        return new Reference(
+            ...self::plain($value),
+            type: $type,
+            title: $value('title'),
+            authors: $this->authors($value('authors')),
+            editors: $this->authors($value('editors')),
+            year: Year::of($value('year')) ?? (Year::of($date) ?? IssuedDate::read($date)?->year()),
+            date: $date,
+            firstPage: $pages[0],
+            lastPage: $pages[1],
+            doi: Doi::normalised($value('doi')) ?? $value('doi'),
+            urls: preg_split('/[\s;]+(?=\w+:\/\/)|\s+/', $value('url'), -1, PREG_SPLIT_NO_EMPTY) ?: [],
+            keywords: Keywords::split($value('keywords')),
+            issn: $isbn === '' ? $value('issn') : '',
+            isbn: $value('isbn') === '' ? $isbn : $value('isbn'),
+            extra: [
+                ...$isOther ? [['document type', $value('type')]] : [],
+                ...$extra,
+                ...$this->fields($value('fields')),
+            ],
+            source: $source,
+            line: $line,
+        );
+    }
+
+    /**
+     * What a reference takes from its cell as it stands.
+     *
+     * @param  \Closure(string): string  $value  of a field
+     * @return array{journal: string, journalShort: string, volume: string, issue: string, abstract: string,
+     *     language: string, publisher: string, place: string, series: string, edition: string, partTitle: string,
+     *     accession: string, id: string}
+     */
+    private static function plain(\Closure $value): array
+    {
+        return [
+            'journal' => $value('journal'),
+            'journalShort' => $value('journalShort'),
+            'volume' => $value('volume'),
+            'issue' => $value('issue'),
+            'abstract' => $value('abstract'),
+            'language' => $value('language'),
+            'publisher' => $value('publisher'),
+            'place' => $value('place'),
+            'series' => $value('series'),
+            'edition' => $value('edition'),
+            'partTitle' => $value('partTitle'),
+            'accession' => $value('accession'),
+            'id' => $value('id'),
+        ];
+    }
+
+    /**
+     * @param  list<string>  $headings
+     * @param  list<string>  $cells
+     * @return array{array<string, string>, list<array{string, string}>} by field; and what no field is for, by heading
+     */
+    private static function cells(array $headings, Columns $columns, array $cells): array
+    {
         $values = [];
         $extra = [];
         foreach ($cells as $at => $cell) {
@@ -88,52 +168,8 @@ final class TableReader
                 $values[$field] = isset($values[$field]) ? "{$values[$field]}; {$cell}" : $cell;
             }
         }
-        $value = fn (string $field): string => $values[$field] ?? '';
-        $date = $value('date') !== '' ? $value('date') : $value('year');
-        [$firstPage, $lastPage] =
-            $value('firstPage') !== '' ? [$value('firstPage'), $value('lastPage')] : Pages::split($value('pages'));
-        $type = $this->type($value('type'));
 
-        return UnreadableRecord::unlessIdentified(
-            new Reference(
-                type: $type,
-                title: $value('title'),
-                authors: $this->authors($value('authors')),
-                year: Year::of($value('year')) ?? (Year::of($date) ?? IssuedDate::read($date)?->year()),
-                date: $date,
-                journal: $value('journal'),
-                journalShort: $value('journalShort'),
-                volume: $value('volume'),
-                issue: $value('issue'),
-                firstPage: $firstPage,
-                lastPage: $lastPage,
-                doi: Doi::normalised($value('doi')) ?? $value('doi'),
-                urls: preg_split('/[\s;]+(?=\w+:\/\/)|\s+/', $value('url'), -1, PREG_SPLIT_NO_EMPTY) ?: [],
-                abstract: $value('abstract'),
-                keywords: Keywords::split($value('keywords')),
-                language: $value('language'),
-                publisher: $value('publisher'),
-                place: $value('place'),
-                issn: StandardNumber::isIsbn($value('issn')) ? '' : $value('issn'),
-                isbn: StandardNumber::isIsbn($value('issn')) && $value('isbn') === '' ? $value('issn') : $value('isbn'),
-                editors: $this->authors($value('editors')),
-                series: $value('series'),
-                edition: $value('edition'),
-                partTitle: $value('partTitle'),
-                accession: $value('accession'),
-                id: $value('id'),
-                extra: [
-                    ...$value('type') === '' || $value('type') === $type->value
-                        ? []
-                        : [['document type', $value('type')]],
-                    ...$extra,
-                    ...$this->fields($value('fields')),
-                ],
-                source: $source,
-                line: $line,
-            ),
-            'Fill in its title cell, or leave it out.',
-        );
+        return [$values, $extra];
     }
 
     /** The apostrophe that keeps a spreadsheet from running a text is no part of it. */
