@@ -40,7 +40,15 @@ final class ProposedItems
     /** @return array<string, ProposedItem> */
     private static function all(): array
     {
-        $items = [
+        $items = [...self::ofStudy(), ...self::ofPeople(), ...self::ofWhatWasDone(), ...self::ofReport()];
+
+        return array_combine(array_map(fn (ProposedItem $one): string => $one->name, $items), $items);
+    }
+
+    /** @return list<ProposedItem> */
+    private static function ofStudy(): array
+    {
+        return [
             new ProposedItem(
                 'country',
                 'Country',
@@ -61,6 +69,13 @@ final class ProposedItems
                 'What the authors did, whatever they call it. A cluster or a crossover goes before a plain trial.',
                 self::DESIGNS,
             ),
+        ];
+    }
+
+    /** @return list<ProposedItem> */
+    private static function ofPeople(): array
+    {
+        return [
             new ProposedItem(
                 'participants_enrolled',
                 'People who took part',
@@ -75,6 +90,13 @@ final class ProposedItems
                 unit: 'years',
                 synonyms: ['mean age'],
             ),
+        ];
+    }
+
+    /** @return list<ProposedItem> */
+    private static function ofWhatWasDone(): array
+    {
+        return [
             new ProposedItem(
                 'intervention',
                 'What was done or met with',
@@ -96,6 +118,13 @@ final class ProposedItems
                 'From the beginning to the last measurement.',
                 synonyms: ['follow-up', 'duration'],
             ),
+        ];
+    }
+
+    /** @return list<ProposedItem> */
+    private static function ofReport(): array
+    {
+        return [
             new ProposedItem(
                 'primary_outcome',
                 'Main outcome',
@@ -110,7 +139,5 @@ final class ProposedItems
                 synonyms: ['funded by', 'grant'],
             ),
         ];
-
-        return array_combine(array_map(fn (ProposedItem $one): string => $one->name, $items), $items);
     }
 }

@@ -58,51 +58,57 @@ final readonly class Flow
     /** @return list<string> what does not add up; empty when all does */
     public function contradictions(): array
     {
+        $full = $this->facts->fullTexts;
+        $found = [...$this->ofScreening(), ...$full === null ? [] : $this->ofFullTexts($full)];
+        $least = min(
+            $this->duplicatesRemoved(),
+            $this->duplicatesByMachine(),
+            $this->notYetCoded(),
+            $this->toScreen(),
+        );
+
+        return $least < 0 ? [...$found, 'A later step holds more than the one before it.'] : $found;
+    }
+
+    /** @return list<string> */
+    private function ofScreening(): array
+    {
+        $facts = $this->facts;
         $found = [];
         if ($this->decided() + $this->pending() !== $this->toScreen()) {
             $found[] = "Of {$this->toScreen()} publications, {$this->decided()} are decided and {$this->pending()} pending.";
         }
-        if (array_sum($this->facts->excludedByReason) !== $this->facts->excluded) {
-            $found[] =
-                "{$this->facts->excluded} are excluded, but the reasons add up to ".
-                array_sum($this->facts->excludedByReason).
-                '.';
+        $reasons = array_sum($facts->excludedByReason);
+        if ($reasons !== $facts->excluded) {
+            $found[] = "{$facts->excluded} are excluded, but the reasons add up to {$reasons}.";
         }
-        if (
-            $this->facts->recordsBySource !== [] &&
-            array_sum($this->facts->recordsBySource) !== $this->facts->recordsDelivered
-        ) {
-            $found[] =
-                "{$this->facts->recordsDelivered} records were delivered, but the sources add up to ".
-                array_sum($this->facts->recordsBySource).
-                '.';
+        $sources = array_sum($facts->recordsBySource);
+        if ($facts->recordsBySource !== [] && $sources !== $facts->recordsDelivered) {
+            $found[] = "{$facts->recordsDelivered} records were delivered, but the sources add up to {$sources}.";
         }
-        $full = $this->facts->fullTexts;
-        if ($full !== null && $full->assessed() + $full->pending() + $full->notRetrieved() !== $full->sought) {
-            $found[] = "Of {$full->sought} reports sought, {$full->notRetrieved()} were not retrieved, {$full->assessed()} are decided and {$full->pending()} pending.";
+
+        return $found;
+    }
+
+    /** @return list<string> */
+    private function ofFullTexts(FullTexts $full): array
+    {
+        [$assessed, $gone] = [$full->assessed(), $full->notRetrieved()];
+        $found = [];
+        if ($assessed + $full->pending() + $gone !== $full->sought) {
+            $found[] = "Of {$full->sought} reports sought, {$gone} were not retrieved, {$assessed} are decided "
+                ."and {$full->pending()} pending.";
         }
-        if (
-            $full !== null &&
-            ($full->studies() > $full->included || ($full->studies() === 0) !== ($full->included === 0))
-        ) {
+        if ($full->studies() > $full->included || ($full->studies() === 0) !== ($full->included === 0)) {
             $found[] = "{$full->included} included reports cannot tell of {$full->studies()} studies.";
         }
-        if ($full !== null && $full->sought !== $this->facts->included) {
-            $found[] = "{$this->facts->included} are included by title and abstract, but {$full->sought} went on to the full texts.";
+        if ($full->sought !== $this->facts->included) {
+            $found[] = "{$this->facts->included} are included by title and abstract, but {$full->sought} went on "
+                .'to the full texts.';
         }
-        if ($full !== null && array_sum($full->excludedByReason) !== $full->excluded) {
-            $found[] =
-                "{$full->excluded} reports are excluded, but the reasons add up to ".
-                array_sum($full->excludedByReason).
-                '.';
-        }
-        if (
-            $this->duplicatesRemoved() < 0 ||
-            $this->duplicatesByMachine() < 0 ||
-            $this->notYetCoded() < 0 ||
-            $this->toScreen() < 0
-        ) {
-            $found[] = 'A later step holds more than the one before it.';
+        $reasons = array_sum($full->excludedByReason);
+        if ($reasons !== $full->excluded) {
+            $found[] = "{$full->excluded} reports are excluded, but the reasons add up to {$reasons}.";
         }
 
         return $found;

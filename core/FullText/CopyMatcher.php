@@ -36,66 +36,57 @@ final readonly class CopyMatcher
     {
         $pages = explode("\f", $text, 3);
         $dois = self::dois($pages[0]);
-        $byDoi = array_keys(
-            array_filter(
-                $this->publications,
-                fn (array $one): bool => $one['doi'] !== '' && in_array($one['doi'], $dois, true),
-            ),
-        );
+        $bears = fn (array $one): bool => $one['doi'] !== '' && in_array($one['doi'], $dois, true);
+        $byDoi = array_keys(array_filter($this->publications, $bears));
         $byTitle = $this->titled($pages[0]."\n".($pages[1] ?? ''));
+        $both = array_values(array_intersect($byDoi, $byTitle));
         $certain = match (true) {
-            count($byDoi) === 1 && ($byTitle === [] || in_array($byDoi[0], $byTitle, true)) => [$byDoi[0], 'doi'],
-            count($byDoi) > 1 && count($both = array_values(array_intersect($byDoi, $byTitle))) === 1 => [
-                $both[0],
-                'doi',
-            ],
-            $byDoi === [] && count($byTitle) === 1 && ! $this->bearsAnother($byTitle[0], $dois) => [
-                $byTitle[0],
-                'title',
-            ],
+            count($byDoi) === 1 && ($byTitle === [] || $both !== []) => $this->certain((string) $byDoi[0], 'doi'),
+            count($byDoi) > 1 && count($both) === 1 => $this->certain((string) $both[0], 'doi'),
+            $byDoi === [] && count($byTitle) === 1 && ! $this->bearsAnother($byTitle[0], $dois) => $this->certain((string) $byTitle[0], 'title'),
             default => null,
         };
         if ($certain !== null) {
-            $id = (string) $certain[0];
-
-            return new CopyMatch($id, $certain[1], [
-                new CopyOffer(
-                    $id,
-                    'firm',
-                    $certain[1] === 'doi'
-                        ? "The DOI {$this->publications[$id]['doi']} stands on the first page."
-                        : 'Its title stands at the top of the text.',
-                ),
-            ]);
+            return $certain;
         }
+        $offers = self::uncertain($byDoi, $byTitle, $dois);
+        $others = $this->alike($pages[0], array_map(strval(...), array_keys($offers)));
+
+        return new CopyMatch(null, '', array_slice([...array_values($offers), ...$others], 0, self::MOST_OFFERS));
+    }
+
+    /** @param  'doi'|'title'  $by */
+    private function certain(string $id, string $by): CopyMatch
+    {
+        $because = $by === 'doi'
+            ? "The DOI {$this->publications[$id]['doi']} stands on the first page."
+            : 'Its title stands at the top of the text.';
+
+        return new CopyMatch($id, $by, [new CopyOffer($id, 'firm', $because)]);
+    }
+
+    /**
+     * @param  list<array-key>  $byDoi
+     * @param  list<array-key>  $byTitle
+     * @param  list<string>  $dois
+     * @return array<array-key, CopyOffer> by publication
+     */
+    private static function uncertain(array $byDoi, array $byTitle, array $dois): array
+    {
         $offers = [];
         foreach ($byDoi as $id) {
-            $offers[$id] = new CopyOffer(
-                (string) $id,
-                'fair',
-                'Its DOI stands on the first page, but so does '.
-                    ($byTitle === [] ? 'another one that is sought.' : 'the title of another one.'),
-            );
+            $other = $byTitle === [] ? 'another one that is sought.' : 'the title of another one.';
+            $because = "Its DOI stands on the first page, but so does {$other}";
+            $offers[$id] = new CopyOffer((string) $id, 'fair', $because);
         }
         foreach ($byTitle as $id) {
-            $offers[$id] ??= new CopyOffer(
-                (string) $id,
-                'fair',
-                $byDoi === [] && count($byTitle) === 1
-                    ? "Its title stands at the top, but the DOI there is {$dois[0]}."
-                    : 'Its title stands at the top, and so does another one.',
-            );
+            $because = $byDoi === [] && count($byTitle) === 1
+                ? "Its title stands at the top, but the DOI there is {$dois[0]}."
+                : 'Its title stands at the top, and so does another one.';
+            $offers[$id] ??= new CopyOffer((string) $id, 'fair', $because);
         }
 
-        return new CopyMatch(
-            null,
-            '',
-            array_slice(
-                [...array_values($offers), ...$this->alike($pages[0], array_map(strval(...), array_keys($offers)))],
-                0,
-                self::MOST_OFFERS,
-            ),
-        );
+        return $offers;
     }
 
     /** @return list<string> DOIs in a text, also those that a line's end cuts after a slash, dot or hyphen */

@@ -64,17 +64,7 @@ final class ShareOut
             }
             $team = self::team($quotas->decisions, $needed, $quota, $left, $share, $met, $barred);
             if (count($team) < $quotas->decisions) {
-                $stuck = count(
-                    array_filter(
-                        $items,
-                        fn (string $one): bool => count($people) - count($taken[$one] ?? []) < $quotas->decisions,
-                    ),
-                );
-                throw new CannotShare(
-                    $stuck > 0
-                        ? "{$stuck} items have been judged by, or given to, so many of these people that not enough others are left. Choose more people, or leave those items out."
-                        : 'The quotas cannot be met exactly, since some items have people already. Share evenly, or choose more people.',
-                );
+                throw self::stuck($items, count($people), $quotas->decisions, $taken);
             }
             foreach ($team as $a) {
                 $left[$a]--;
@@ -85,12 +75,26 @@ final class ShareOut
             }
             $chosen[$item] = array_map(fn (int $at): string => $people[$at], $team);
         }
-        $plan = [];
-        foreach ($items as $item) {
-            $plan[$item] = $chosen[$item];
-        }
 
-        return new Plan($plan);
+        return new Plan(array_replace(array_fill_keys($items, []), $chosen));
+    }
+
+    /**
+     * @param  list<string>  $items
+     * @param  array<string, list<string>>  $taken
+     */
+    private static function stuck(array $items, int $people, int $decisions, array $taken): CannotShare
+    {
+        $lacks = fn (string $one): bool => $people - count($taken[$one] ?? []) < $decisions;
+        $stuck = count(array_filter($items, $lacks));
+
+        return new CannotShare(
+            $stuck > 0
+                ? "{$stuck} items have been judged by, or given to, so many of these people that not enough others are "
+                    .'left. Choose more people, or leave those items out.'
+                : 'The quotas cannot be met exactly, since some items have people already. Share evenly, or choose '
+                    .'more people.',
+        );
     }
 
     /**

@@ -21,6 +21,10 @@ use WaryHeron\Core\Search\Text\Mask;
 /** Prints a query in a dialect, with a note for everything the dialect cannot say. Brackets are its business alone. */
 final class Printer
 {
+    private const NO_NARROWER = 'narrower headings are not included here, which finds less; add them by name';
+
+    private const NO_MAJOR = 'major topics are not marked here; searched in all topics, which finds more';
+
     /** How strongly things hold together; a weaker one inside a stronger one needs brackets. */
     private const LOOSEST = 0;
 
@@ -370,55 +374,50 @@ final class Printer
                 $this->inOurWords($node),
                 'no headings here; searched as a phrase',
             );
+            $words = array_values(array_filter(explode(' ', $node->label))) ?: [$node->label];
 
-            return $this->node(
-                new Phrase(
-                    array_map(
-                        fn (string $w): Word => new Word($w),
-                        array_values(array_filter(explode(' ', $node->label))) ?: [$node->label],
-                    ),
-                ),
-                self::ATOM,
-            );
-        }
-        $modifiers = '';
-        foreach (['narrower' => $node->narrower, 'major' => $node->major] as $name => $wanted) {
-            if ($wanted && ($forms[$name] ?? null) === null) {
-                $this->notes[] = TranslationNote::changed(
-                    $this->inOurWords($node),
-                    $name === 'narrower'
-                        ? 'narrower headings are not included here, which finds less; add them by name'
-                        : 'major topics are not marked here; searched in all topics, which finds more',
-                );
-            } elseif ($wanted) {
-                $modifiers .= $forms[$name];
-            }
-        }
-        foreach ($node->less as $branch) {
-            if (($forms['less'] ?? null) === null) {
-                $this->notes[] = TranslationNote::changed(
-                    $this->inOurWords($node),
-                    "the branch “{$branch}” cannot be left out here, which finds more",
-                );
-            } else {
-                $modifiers .= strtr($forms['less'], ['{label}' => $this->quoted($this->escaped($branch))]);
-            }
-        }
-        foreach ($node->qualifiers as $qualifier) {
-            if (($forms['qualifier'] ?? null) === null) {
-                $this->notes[] = TranslationNote::changed(
-                    $this->inOurWords($node),
-                    'no qualifiers here; left out, which finds more',
-                );
-            } else {
-                $modifiers .= strtr($forms['qualifier'], ['{qualifier}' => $this->quoted($this->escaped($qualifier))]);
-            }
+            return $this->node(new Phrase(array_map(fn (string $w): Word => new Word($w), $words)), self::ATOM);
         }
 
         return strtr($forms['form'], [
-            '{modifiers}' => $modifiers,
+            '{modifiers}' => $this->modifiers($node, $forms),
             '{label}' => $this->quoted($this->escaped($node->label)),
         ]);
+    }
+
+    /** @param  array<string, mixed>  $forms */
+    private function modifiers(Heading $node, array $forms): string
+    {
+        $name = fn (string $text): string => $this->quoted($this->escaped($text));
+        $written = $node->narrower ? $this->modifier($node, $forms, 'narrower', [], self::NO_NARROWER) : '';
+        $written .= $node->major ? $this->modifier($node, $forms, 'major', [], self::NO_MAJOR) : '';
+        foreach ($node->less as $branch) {
+            $lost = "the branch “{$branch}” cannot be left out here, which finds more";
+            $written .= $this->modifier($node, $forms, 'less', ['{label}' => $name($branch)], $lost);
+        }
+        foreach ($node->qualifiers as $qualifier) {
+            $with = ['{qualifier}' => $name($qualifier)];
+            $written .= $this->modifier($node, $forms, 'qualifier', $with, 'no qualifiers here; left out, which finds more');
+        }
+
+        return $written;
+    }
+
+    /**
+     * @param  array<string, mixed>  $forms
+     * @param  array<string, string>  $with
+     * @param  string  $lost  what is said where the dialect has no form for it
+     */
+    private function modifier(Heading $node, array $forms, string $which, array $with, string $lost): string
+    {
+        $form = $forms[$which] ?? null;
+        if (! is_string($form)) {
+            $this->notes[] = TranslationNote::changed($this->inOurWords($node), $lost);
+
+            return '';
+        }
+
+        return strtr($form, $with);
     }
 
     private function limit(Limit $node): string

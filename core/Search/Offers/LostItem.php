@@ -86,50 +86,37 @@ final class LostItem
             $candidates,
         );
         foreach ($candidates as $candidate) {
-            ['own' => $own, 'shared' => $shared, 'setting' => $setting] = $counts[$candidate->text] ?? [
-                'own' => 0,
-                'shared' => 0,
-                'setting' => 0.0,
-            ];
-            $isPlaced = $candidate->ground->value <= Ground::NameInBranch->value;
-            // what stands in no branch has to keep company with the concept more than chance brings
-            $keepsCompany = $own >= 3 && self::logLikelihood($shared, $own, $base) > 0;
-            $isSetting =
-                $setting > self::SETTING ||
-                ($candidate->heading !== '' && in_array($candidate->heading, $settings, true));
-            if (
-                $own < 1 ||
-                $isSetting ||
-                (! $isPlaced && $candidate->ground !== Ground::PhraseOfTitle && ! $keepsCompany)
-            ) {
-                continue;
+            $count = $counts[$candidate->text] ?? ['own' => 0, 'shared' => 0, 'setting' => 0.0];
+            ['own' => $own, 'shared' => $shared] = $count;
+            $isSetting = $count['setting'] > self::SETTING
+                || ($candidate->heading !== '' && in_array($candidate->heading, $settings, true));
+            $weight = self::logLikelihood($shared, $own, $base);
+            if ($own >= 1 && ! $isSetting && self::isSensible($candidate->ground, $own, $weight)) {
+                $offers[] = ['candidate' => $candidate, 'own' => $own, 'shared' => $shared, 'weight' => $weight];
             }
-            $offers[] = [
-                'candidate' => $candidate,
-                'own' => $own,
-                'shared' => $shared,
-                'weight' => self::logLikelihood($shared, $own, $base),
-            ];
         }
-        usort(
-            $offers,
-            fn (array $a, array $b): int => [
-                $a['candidate']->ground->value,
-                -$a['candidate']->nearness,
-                -$a['weight'],
-            ] <=> [$b['candidate']->ground->value, -$b['candidate']->nearness, -$b['weight']],
-        );
-        $strong = count(
-            array_filter(
-                $offers,
-                fn (array $offer): bool => $offer['candidate']->ground->value <= Ground::PhraseOfTitle->value,
-            ),
-        );
-        if ($strong >= self::ENOUGH) {
-            $offers = array_slice($offers, 0, $strong);
-        }
+        usort($offers, fn (array $a, array $b): int => self::place($a) <=> self::place($b));
+        $grounds = array_map(fn (array $offer): int => $offer['candidate']->ground->value, $offers);
+        $strong = count(array_filter($grounds, fn (int $ground): bool => $ground <= Ground::PhraseOfTitle->value));
 
-        return array_slice($offers, 0, self::OFFERED);
+        return array_slice($offers, 0, $strong >= self::ENOUGH ? min($strong, self::OFFERED) : self::OFFERED);
+    }
+
+    /**
+     * @param  array{candidate: Candidate, own: int, shared: int, weight: float}  $offer
+     * @return array{int, float, float} the lower, the sooner
+     */
+    private static function place(array $offer): array
+    {
+        return [$offer['candidate']->ground->value, -$offer['candidate']->nearness, -$offer['weight']];
+    }
+
+    /** What stands in no branch has to keep company with the concept more than chance brings. */
+    private static function isSensible(Ground $ground, int $own, float $weight): bool
+    {
+        return $ground->value <= Ground::NameInBranch->value
+            || $ground === Ground::PhraseOfTitle
+            || ($own >= 3 && $weight > 0);
     }
 
     /**

@@ -339,17 +339,37 @@ final class Parser
         $this->at++;
         $name = strtolower($first->text);
         if (count($names) === 1 && ($name === 'heading' || LimitKind::tryFrom($name) !== null)) {
-            if ($this->insideField) {
-                $this->problem(
-                    ProblemKind::Misplaced,
-                    $first->span,
-                    'a heading or a limit cannot stand inside a field. Move it out of the brackets and join it with AND.',
-                );
-            }
+            return $this->apart($name, $first);
+        }
+        $fields = $this->fields($names);
+        $outer = $this->insideField;
+        $this->insideField = true;
+        $inner = $this->operand();
+        $this->insideField = $outer;
 
-            return $name === 'heading' ? $this->heading() : $this->limit(LimitKind::from($name), $first);
+        return $fields === [] ? new Missing() : new Fielded($fields, $inner);
+    }
+
+    /** A heading or a limit, which no field can hold. */
+    private function apart(string $name, Token $first): Node
+    {
+        if ($this->insideField) {
+            $this->problem(
+                ProblemKind::Misplaced,
+                $first->span,
+                'a heading or a limit cannot stand inside a field. Move it out of the brackets and join it with AND.',
+            );
         }
 
+        return $name === 'heading' ? $this->heading() : $this->limit(LimitKind::from($name), $first);
+    }
+
+    /**
+     * @param  list<Token>  $names
+     * @return list<Field> those that there are
+     */
+    private function fields(array $names): array
+    {
         $fields = [];
         foreach ($names as $token) {
             $field = Field::tryFrom(strtolower($token->text));
@@ -364,12 +384,8 @@ final class Parser
                 $fields[] = $field;
             }
         }
-        $outer = $this->insideField;
-        $this->insideField = true;
-        $inner = $this->operand();
-        $this->insideField = $outer;
 
-        return $fields === [] ? new Missing() : new Fielded($fields, $inner);
+        return $fields;
     }
 
     private function heading(): Node

@@ -68,78 +68,111 @@ final class FemaleReader implements LeadReader
     private function inText(Passage $passage, Passages $paper): array
     {
         $text = $passage->text;
-        $percent = '(\d{1,3}(?:[.·]\d+)?)\s*(?:%|per cent|percent)';
         $number = '('.Figures::PATTERN.')';
-        [$women, $men] = [self::WOMEN, self::MEN];
+        $told = [
+            ...$this->shares($text, self::WOMEN, fn (float $share): float => $share),
+            ...$this->shares($text, self::MEN, fn (float $share): float => 100 - $share),
+            ...$this->both($text),
+            ...self::inWords($text),
+        ];
+        if ($told === []) {
+            $told = $this->ofWhole($passage, $paper, $number);
+        }
+
+        return array_values(array_filter($told, fn (array $one): bool => $one[1] > 0));
+    }
+
+    /**
+     * @param  \Closure(float): float  $of  women, of the share of those who are named
+     * @return list<array{float, float, string}>
+     */
+    private function shares(string $text, string $who, \Closure $of): array
+    {
         $told = [];
-        foreach ([[$women, false], [$men, true]] as [$who, $isMen]) {
-            $of = fn (float $share): float => $isMen ? 100 - $share : $share;
-            if (
-                preg_match(
-                    "/{$percent}\)?\s*(?:of (?:them|whom|the \p{L}+|participants|those) )?(?:were |was |are )?(?:of them )?{$who}\b/iu",
-                    $text,
-                    $m,
-                ) === 1 ||
-                preg_match(
-                    "/\b{$who}\b\s*[:,(]?\s*(?:\(?\s*(?:[Nn]\s*=\s*)?\d[\d,]*\s*[;,(\/]\s*)?{$percent}/iu",
-                    $text,
-                    $m,
-                ) === 1 ||
-                preg_match("/\b{$who}\b\s*\(\s*\d[\d,]*\s*(?:of|\/)\s*\d[\d,]*\s*[,;]?\s*{$percent}/iu", $text, $m) ===
-                    1 ||
-                preg_match("/\b{$who}\b\s+(?:made up|accounted for|comprised|constituted|formed)\s+{$percent}/iu", $text, $m) === 1 ||
-                preg_match("/\b{$who}\s+(?:sex|gender)\b[^.;\d]{0,25}{$percent}/iu", $text, $m) === 1
-            ) {
-                $told[] = [
-                    $of((float) Figures::value($m[1])),
-                    1.5 - (preg_match(self::OTHER, $text) === 1 ? 1.0 : 0.0),
-                    'a share is given',
-                ];
-            }
-            if (
-                preg_match(
-                    "/(?<![\d.]){$number}\s*(?:\((\d{1,3}(?:[.·]\d+)?)\s*%\))\s*(?:were |of them |\p{L}+ )?{$who}\b/iu",
-                    $text,
-                    $m,
-                ) === 1 ||
-                preg_match(
-                    "/(?<![\d.]){$number}\s+(?:were |of them |of these |\p{L}+ ){0,2}{$who}\b\s*\((\d{1,3}(?:[.·]\d+)?)\s*%/iu",
-                    $text,
-                    $m,
-                ) === 1
-            ) {
-                $told[] = [$of((float) Figures::value($m[2])), 1.7, 'count and share are given'];
+        $share = self::first(self::shareOf($who), $text);
+        if ($share !== []) {
+            $doubt = preg_match(self::OTHER, $text) === 1 ? 1.0 : 0.0;
+            $told[] = [$of((float) Figures::value($share[1])), 1.5 - $doubt, 'a share is given'];
+        }
+        $counted = self::first(self::countAndShareOf($who), $text);
+        if ($counted !== []) {
+            $told[] = [$of((float) Figures::value($counted[2])), 1.7, 'count and share are given'];
+        }
+
+        return $told;
+    }
+
+    /** @return list<string> patterns of a share in percent */
+    private static function shareOf(string $who): array
+    {
+        $percent = '(\d{1,3}(?:[.·]\d+)?)\s*(?:%|per cent|percent)';
+        $people = '(?:of (?:them|whom|the \p{L}+|participants|those) )?(?:were |was |are )?(?:of them )?';
+
+        return [
+            "/{$percent}\)?\s*{$people}{$who}\b/iu",
+            "/\b{$who}\b\s*[:,(]?\s*(?:\(?\s*(?:[Nn]\s*=\s*)?\d[\d,]*\s*[;,(\/]\s*)?{$percent}/iu",
+            "/\b{$who}\b\s*\(\s*\d[\d,]*\s*(?:of|\/)\s*\d[\d,]*\s*[,;]?\s*{$percent}/iu",
+            "/\b{$who}\b\s+(?:made up|accounted for|comprised|constituted|formed)\s+{$percent}/iu",
+            "/\b{$who}\s+(?:sex|gender)\b[^.;\d]{0,25}{$percent}/iu",
+        ];
+    }
+
+    /** @return list<string> patterns of a count and its share */
+    private static function countAndShareOf(string $who): array
+    {
+        $number = '('.Figures::PATTERN.')';
+        $share = '(\d{1,3}(?:[.·]\d+)?)\s*%';
+
+        return [
+            "/(?<![\d.]){$number}\s*(?:\({$share}\))\s*(?:were |of them |\p{L}+ )?{$who}\b/iu",
+            "/(?<![\d.]){$number}\s+(?:were |of them |of these |\p{L}+ ){0,2}{$who}\b\s*\({$share}/iu",
+        ];
+    }
+
+    /**
+     * @param  list<string>  $patterns
+     * @return array<string> what the first of them that matches finds
+     */
+    private static function first(array $patterns, string $text): array
+    {
+        foreach ($patterns as $pattern) {
+            if (preg_match($pattern, $text, $found) === 1) {
+                return $found;
             }
         }
-        if (
-            preg_match(
-                "/(?<![\d.]){$number}\s+(?:were )?{$women}\b[^.;]{0,40}?(?<![\d.]){$number}\s+(?:were )?{$men}\b/iu",
-                $text,
-                $m,
-            ) === 1
-        ) {
-            $told[] = $this->part(Figures::value($m[1]), Figures::value($m[2]));
-        } elseif (
-            preg_match(
-                "/(?<![\d.]){$number}\s+(?:were )?{$men}\b[^.;]{0,40}?(?<![\d.]){$number}\s+(?:were )?{$women}\b/iu",
-                $text,
-                $m,
-            ) === 1
-        ) {
-            $told[] = $this->part(Figures::value($m[2]), Figures::value($m[1]));
+
+        return [];
+    }
+
+    /** @return list<array{float, float, string}> where women and men are counted beside each other */
+    private function both(string $text): array
+    {
+        $number = '('.Figures::PATTERN.')';
+        $beside = fn (string $one, string $other): string => "/(?<![\d.]){$number}\s+(?:were )?{$one}\b[^.;]{0,40}?(?<![\d.]){$number}\s+(?:were )?{$other}\b/iu";
+        if (preg_match($beside(self::WOMEN, self::MEN), $text, $m) === 1) {
+            return [$this->part(Figures::value($m[1]), Figures::value($m[2]))];
         }
+        if (preg_match($beside(self::MEN, self::WOMEN), $text, $m) === 1) {
+            return [$this->part(Figures::value($m[2]), Figures::value($m[1]))];
+        }
+
+        return [];
+    }
+
+    /** @return list<array{float, float, string}> a half, two thirds, all */
+    private static function inWords(string $text): array
+    {
+        $women = self::WOMEN;
         $parts = implode('|', array_keys(self::PARTS));
+        $told = [];
         if (preg_match("/\b({$parts}) of\b[^.;]{0,40}?\b(?:were|are)\s+{$women}\b/iu", strtr($text, '-', ' '), $m) === 1) {
             $told[] = [self::PARTS[mb_strtolower($m[1])], 0.6, 'a part is given in words'];
         }
         if (preg_match("/\b(?:all|only)\b[^.;]{0,30}\b(?:were|are)\s+{$women}\b/iu", $text) === 1) {
             $told[] = [100.0, 1.0, 'all are women'];
         }
-        if ($told === []) {
-            $told = $this->ofWhole($passage, $paper, $number);
-        }
 
-        return array_values(array_filter($told, fn (array $one): bool => $one[1] > 0));
+        return $told;
     }
 
     /** @return array{float, float, string} */
