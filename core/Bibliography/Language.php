@@ -53,22 +53,18 @@ final class Language
             $name = (string) \Locale::getDisplayLanguage($tag[1], 'en');
             $found = $name === $tag[1] ? null : self::ALSO[mb_strtolower($name)] ?? $name;
         }
-        if ($found === null) {
-            // "fr French language", "Text in English"
-            $named = array_values(
-                array_unique(
-                    array_filter(
-                        array_map(
-                            fn (string $word): ?string => strlen($word) > 3 ? self::$names[$word] ?? null : null,
-                            preg_split('/[^\p{L}]+/u', $lower) ?: [],
-                        ),
-                    ),
-                ),
-            );
-            $found = count($named) === 1 ? $named[0] : null;
-        }
 
-        return $found ?? trim($written);
+        return $found ?? self::onlyNamed($lower) ?? trim($written);
+    }
+
+    /** The only language that a text names: "fr French language", "Text in English". */
+    private static function onlyNamed(string $lower): ?string
+    {
+        $words = array_filter(preg_split('/[^\p{L}]+/u', $lower) ?: [], fn (string $word): bool => strlen($word) > 3);
+        $named = array_map(fn (string $word): ?string => self::$names[$word] ?? null, $words);
+        $named = array_values(array_unique(array_filter($named)));
+
+        return count($named) === 1 ? $named[0] : null;
     }
 
     /** @return array<string, string> of all that ISO 639-1 has a code for */

@@ -40,7 +40,7 @@ final class ProposedItems
     /** @return array<string, ProposedItem> */
     private static function all(): array
     {
-        $items = [...self::ofStudy(), ...self::ofPeople(), ...self::ofWhatWasDone(), ...self::ofReport()];
+        $items = [...self::ofStudy(), ...self::ofPeople(), ...self::ofWhatWasDone(), ...self::ofOutcomes()];
 
         return array_combine(array_map(fn (ProposedItem $one): string => $one->name, $items), $items);
     }
@@ -111,6 +111,13 @@ final class ProposedItems
                 'What the others had: usual practice, another dose, nothing.',
                 synonyms: ['control', 'comparison', 'usual practice'],
             ),
+        ];
+    }
+
+    /** @return list<ProposedItem> */
+    private static function ofOutcomes(): array
+    {
+        return [
             new ProposedItem(
                 'follow_up',
                 'Followed for',
@@ -118,13 +125,6 @@ final class ProposedItems
                 'From the beginning to the last measurement.',
                 synonyms: ['follow-up', 'duration'],
             ),
-        ];
-    }
-
-    /** @return list<ProposedItem> */
-    private static function ofReport(): array
-    {
-        return [
             new ProposedItem(
                 'primary_outcome',
                 'Main outcome',

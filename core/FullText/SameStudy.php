@@ -68,13 +68,12 @@ final class SameStudy
         [$a, $b] = [array_unique(Words::of($one->title)), array_unique(Words::of($other->title))];
         $shared = count(array_intersect($a, $b)) / max(1, min(count($a), count($b)));
         $people = array_values(array_intersect(self::people($one), self::people($other)));
-        $because = [count($authors).' authors are the same.'];
-        if ($people !== []) {
-            $because[] = "Both speak of {$people[0]} people.";
-        }
-        if ($shared >= self::WORDS_SHARED) {
-            $because[] = round($shared * 100).'% of the words of the shorter title are in both.';
-        }
+        $words = round($shared * 100).'% of the words of the shorter title are in both.';
+        $because = [
+            count($authors).' authors are the same.',
+            ...$people === [] ? [] : ["Both speak of {$people[0]} people."],
+            ...$shared >= self::WORDS_SHARED ? [$words] : [],
+        ];
 
         return match (true) {
             $people !== [] || $shared >= self::MOST_WORDS_SHARED => ['confidence' => 'fair', 'because' => $because],

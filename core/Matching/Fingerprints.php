@@ -15,6 +15,9 @@ use WaryHeron\Core\Text\Words;
 /** Makes fingerprints of references; journal names are worked out once each. */
 final class Fingerprints
 {
+    /** What formats keep beside a reference that says of what genre it is. */
+    private const GENRE_FIELDS = ['TY', 'M3', 'PT', 'document type', 'genre', 'type', 'entrytype', 'note'];
+
     private const AUTHORS = 8;
 
     /** Words that journals' abbreviations leave out. */
@@ -249,22 +252,8 @@ final class Fingerprints
 
     private function genre(Reference $reference): string
     {
-        $said = strtolower(
-            implode(
-                ' ',
-                array_column(
-                    array_filter(
-                        $reference->extra,
-                        fn (array $field): bool => in_array(
-                            $field[0],
-                            ['TY', 'M3', 'PT', 'document type', 'genre', 'type', 'entrytype', 'note'],
-                            true,
-                        ),
-                    ),
-                    1,
-                ),
-            ),
-        );
+        $tells = fn (array $field): bool => in_array($field[0], self::GENRE_FIELDS, true);
+        $said = strtolower(implode(' ', array_column(array_filter($reference->extra, $tells), 1)));
 
         return match (true) {
             preg_match('/\b(?:erratum|correction|corrigendum|retraction)\b/', $said) === 1 => 'notice',

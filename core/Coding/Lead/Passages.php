@@ -50,20 +50,17 @@ final class Passages
             }
             $texts = $block->kind === BlockKind::Paragraph ? Sentences::of($block->text) : [$block->text];
             foreach ($texts as $text) {
-                $all[] = new Passage(
-                    count($all),
-                    $text,
-                    $block->page,
-                    $block->section,
-                    $block->heading,
-                    $block->kind,
-                    $block->cells,
-                    $block->cells === $heads ? [] : $heads,
-                );
+                $all[] = self::passage(count($all), $text, $block, $block->cells === $heads ? [] : $heads);
             }
         }
 
         return new self($all);
+    }
+
+    /** @param  list<string>  $heads */
+    private static function passage(int $at, string $text, Block $of, array $heads): Passage
+    {
+        return new Passage($at, $text, $of->page, $of->section, $of->heading, $of->kind, $of->cells, $heads);
     }
 
     /**

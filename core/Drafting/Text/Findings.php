@@ -36,12 +36,8 @@ final readonly class Findings
         $pieces = [new Piece('Of '.Methods::counted(count($papers), 'paper')." with an answer {$on}, ")];
         $left = count($groups);
         foreach ($groups as $says => $of) {
-            $left--;
-            array_push($pieces, self::claim(number_format(count($of)).' '.self::verb($says, $of), $of), new Piece(match ($left) {
-                0 => '.',
-                1 => ' and ',
-                default => ', ',
-            }));
+            $pieces[] = self::claim(number_format(count($of)).' '.self::verb($says, $of), $of);
+            $pieces[] = new Piece([1 => '.', 2 => ' and '][$left--] ?? ', ');
         }
 
         return new Paragraph($pieces);

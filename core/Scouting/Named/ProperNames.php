@@ -14,6 +14,10 @@ use WaryHeron\Core\Scouting\Reading\RecordSentence;
  */
 final class ProperNames
 {
+    /** Words in capitals before a name that are none of it. */
+    private const NO_PART = '/^(?:[Tt]he|A|An|Our|This|In|We|With|Of|For|Development|Validation|Using|Both|And|Short'.
+        '|Revised|Brief|By|On|From|Measures?|Methods?|Results?) /u';
+
     private const SAYS_WHAT = '/\b(?:measures|consists|has|is an?|asks|developed|contains|comprises|designed to|assesses|intended)\b/iu';
 
     private const SMALL = '(?:of|for|and|in|on|the|to|at)';
@@ -63,13 +67,7 @@ final class ProperNames
         );
         $names = [];
         foreach ($found as $one) {
-            $name = trim(
-                (string) preg_replace(
-                    '/^(?:[Tt]he|A|An|Our|This|In|We|With|Of|For|Development|Validation|Using|Both|And|Short|Revised|Brief|By|On|From|Measures?|Methods?|Results?) /u',
-                    '',
-                    trim($one[1]),
-                ),
-            );
+            $name = trim((string) preg_replace(self::NO_PART, '', trim($one[1])));
             if (preg_match('/ /', $name) === 1) {
                 $names[] = [$name, $one[2] ?? ''];
             }

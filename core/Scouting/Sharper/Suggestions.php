@@ -69,18 +69,20 @@ final class Suggestions
             $found = [];
             foreach ($words as $i => $word) {
                 $before = $words[$i - 1] ?? '';
-                if (
-                    in_array($word, $heads, true) &&
-                    mb_strlen($before) > 3 &&
-                    preg_match(self::SMALL, $before) !== 1 &&
-                    preg_match('/(?:ed|ly)$/', $before) !== 1
-                ) {
+                if (in_array($word, $heads, true) && self::narrows($before)) {
                     $found[] = "{$before} {$word}";
                 }
             }
 
             return $found;
         });
+    }
+
+    private static function narrows(string $word): bool
+    {
+        return mb_strlen($word) > 3
+            && preg_match(self::SMALL, $word) !== 1
+            && preg_match('/(?:ed|ly)$/', $word) !== 1;
     }
 
     /**

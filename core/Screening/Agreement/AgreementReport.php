@@ -60,13 +60,8 @@ final class AgreementReport
      */
     private static function fleiss(array $counts, int $raters): array
     {
-        $result = [
-            'n' => count($counts),
-            'raters' => $raters,
-            'p_observed' => null,
-            'p_expected' => null,
-            'kappa' => null,
-        ];
+        $result = ['n' => count($counts), 'raters' => $raters];
+        $result += ['p_observed' => null, 'p_expected' => null, 'kappa' => null];
         if ($counts === [] || $raters < 2) {
             return $result;
         }

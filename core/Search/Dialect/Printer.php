@@ -215,10 +215,8 @@ final class Printer
                     'no such field here; searched in the default fields, which finds more',
                 );
             }
-            $clauses[] =
-                $name === null
-                    ? $text
-                    : strtr($this->dialect->data['fieldForm'], ['{field}' => $name, '{text}' => $text]);
+            $form = $name === null ? '{text}' : $this->dialect->data['fieldForm'];
+            $clauses[] = strtr($form, ['{field}' => $name ?? '', '{text}' => $text]);
         }
         $clauses = array_values(array_unique($clauses));
 

@@ -195,17 +195,20 @@ final class LostItem
             }
         }
 
-        // of a name within a longer one the longer is meant
-        return array_values(
-            array_filter(
-                $found,
-                fn (Candidate $one): bool => array_filter(
-                    array_keys($found),
-                    fn (string $longer): bool => $longer !== trim($one->text, '"') &&
-                        str_contains(" {$longer} ", ' '.trim($one->text, '"').' '),
-                ) === [],
-            ),
-        );
+        return array_values(array_filter($found, fn (Candidate $one): bool => ! self::isWithin($one, $found)));
+    }
+
+    /**
+     * Of a name within a longer one the longer is meant.
+     *
+     * @param  array<string, Candidate>  $found  by name
+     */
+    private static function isWithin(Candidate $one, array $found): bool
+    {
+        $name = trim($one->text, '"');
+        $holds = fn (string $longer): bool => $longer !== $name && str_contains(" {$longer} ", " {$name} ");
+
+        return array_filter(array_keys($found), $holds) !== [];
     }
 
     /**
@@ -217,15 +220,10 @@ final class LostItem
         $found = [];
         foreach (TitlePhrases::of($title) as $phrase) {
             $place = $placed[$phrase] ?? null;
-            $isElsewhere =
-                $place !== null &&
-                ($own->nearness($place) < $others->nearness($place) ||
-                    ($own->above !== [] && $own->nearness($place) === 0));
-            if (
-                $others->says($phrase) ||
-                $isElsewhere ||
-                (isset($place) && $own->nearness($place) > $others->nearness($place))
-            ) {
+            // where a thesaurus has it, it is offered by its branch or not at all, but for one that is as near to both
+            $isPlaced = $place !== null && ($own->nearness($place) !== $others->nearness($place)
+                || ($own->above !== [] && $own->nearness($place) === 0));
+            if ($isPlaced || $others->says($phrase)) {
                 continue;
             }
             $words = explode(' ', $phrase);

@@ -7,6 +7,11 @@ namespace WaryHeron\Core\Search\Strategy;
 /** Other spellings of an English word that a search should not miss. */
 final class Spelling
 {
+    private const WITH_S = ['ise', 'ised', 'ising', 'enrol', 'practise'];
+
+    /** Words that are written with an s on both sides. */
+    private const ALWAYS_S = '/(?:exerc|adv|superv|ra|prom|w|no|rev|prec|surpr|disgu|comprom)is/';
+
     /** British and American letters that stand for each other, each tried both ways. */
     private const PAIRS = [
         ['isation', 'ization'],
@@ -62,10 +67,7 @@ final class Spelling
             if (($british === 'our' || $american === 'or') && preg_match(self::OUR, $word) !== 1) {
                 continue;
             }
-            if (
-                in_array($british, ['ise', 'ised', 'ising', 'enrol', 'practise'], true) &&
-                preg_match('/(?:exerc|adv|superv|ra|prom|w|no|rev|prec|surpr|disgu|comprom)is/', $word) === 1
-            ) {
+            if (in_array($british, self::WITH_S, true) && preg_match(self::ALWAYS_S, $word) === 1) {
                 continue;
             }
             foreach ([[$british, $american], [$american, $british]] as [$from, $to]) {

@@ -178,15 +178,13 @@ final readonly class StrategyChange
     private function moveTerm(string $line, string $to, int $at): Strategy
     {
         $board = Board::of($this->strategy);
-        $moved = null;
-        $blocks = array_map(function (Block $block) use ($line, &$moved): Block {
-            $rest = array_values(array_filter($block->terms, fn (StrategyLine $term): bool => $term->id !== $line));
-            $moved ??=
-                array_values(array_filter($block->terms, fn (StrategyLine $term): bool => $term->id === $line))[0] ??
-                null;
-
-            return $block->withTerms($rest);
-        }, $board->blocks);
+        $terms = array_merge([], ...array_map(fn (Block $block): array => $block->terms, $board->blocks));
+        $moved = array_values(array_filter($terms, fn (StrategyLine $term): bool => $term->id === $line))[0] ?? null;
+        $isOther = fn (StrategyLine $term): bool => $term->id !== $line;
+        $blocks = array_map(
+            fn (Block $block): Block => $block->withTerms(array_values(array_filter($block->terms, $isOther))),
+            $board->blocks,
+        );
         if ($moved === null || $board->block($to) === null) {
             throw new BadStrategy('This term is no longer on the board.');
         }

@@ -187,11 +187,7 @@ final class ModsReader
             return [array_column($others, 0), [], []];
         }
 
-        return [
-            $authors,
-            $editors,
-            array_map(fn (array $one): array => [$one[1], $one[0]->inverts()], $others),
-        ];
+        return [$authors, $editors, array_map(fn (array $one): array => [$one[1], $one[0]->inverts()], $others)];
     }
 
     /** @return list<string> */

@@ -29,19 +29,16 @@ final class NumberReader implements LeadReader
                 continue;
             }
             $unit = $item->unit === '' ? '' : '\s*'.preg_quote($item->unit, '/').'\b';
-            if (
-                preg_match('/(?<![\p{L}\d.])('.Figures::PATTERN.')'.$unit.'/iu', $passage->text, $found) === 1
-            ) {
-                $value = Figures::value($found[1]);
-                if ($value !== null) {
-                    $leads[] = Lead::from(
-                        $passage,
-                        Figures::told($value),
-                        0.9 + $score * ($unit === '' ? 0.8 : 1.4),
-                        'the passage that speaks most of it has this number',
-                        $item->unit,
-                    );
-                }
+            $number = '/(?<![\p{L}\d.])('.Figures::PATTERN.')'.$unit.'/iu';
+            $value = preg_match($number, $passage->text, $found) === 1 ? Figures::value($found[1]) : null;
+            if ($value !== null) {
+                $leads[] = Lead::from(
+                    $passage,
+                    Figures::told($value),
+                    0.9 + $score * ($unit === '' ? 0.8 : 1.4),
+                    'the passage that speaks most of it has this number',
+                    $item->unit,
+                );
             }
         }
 

@@ -35,20 +35,26 @@ final class PValueReader implements LeadReader
                 continue;
             }
             $base = $outcome->weight($passage) - ($passage->has('\bcorrelat\w+') ? 0.7 : 0.0);
-            preg_match_all(self::P, $passage->text, $found, PREG_SET_ORDER);
-            foreach ($found as $i => [, $sign, $value]) {
-                $sign = $sign === '=' ? '' : ($sign === '>' ? '>' : '<');
-                $hasInterval = $passage->has('\bCI\b|confidence (?:interval|limits)');
-                $leads[] = Lead::from(
-                    $passage,
-                    $sign.self::plain($value),
-                    1.7 + $base - 0.3 * $i + ($hasInterval ? 0.4 : 0.0),
-                    'a p value for the main outcome',
-                );
-            }
-            if ($passage->isRow()) {
-                $leads = [...$leads, ...$this->inRow($passage, $base)];
-            }
+            $leads = [
+                ...$leads,
+                ...self::inSentence($passage, $base),
+                ...$passage->isRow() ? $this->inRow($passage, $base) : [],
+            ];
+        }
+
+        return $leads;
+    }
+
+    /** @return list<Lead> */
+    private static function inSentence(Passage $passage, float $base): array
+    {
+        preg_match_all(self::P, $passage->text, $found, PREG_SET_ORDER);
+        $interval = $passage->has('\bCI\b|confidence (?:interval|limits)') ? 0.4 : 0.0;
+        $leads = [];
+        foreach ($found as $i => [, $sign, $value]) {
+            $sign = $sign === '=' ? '' : ($sign === '>' ? '>' : '<');
+            $weight = 1.7 + $base - 0.3 * $i + $interval;
+            $leads[] = Lead::from($passage, $sign.self::plain($value), $weight, 'a p value for the main outcome');
         }
 
         return $leads;

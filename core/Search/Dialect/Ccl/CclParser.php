@@ -168,12 +168,9 @@ final class CclParser
             return $this->phrase($token);
         }
         if ($token['kind'] !== 'word' || Operator::tryFrom(strtolower($token['text'])) !== null) {
-            throw new CclProblem(
-                $token['kind'] === 'end'
-                    ? 'the command ends where a term was expected.'
-                    : "a term was expected, not “{$token['text']}”.",
-                $token['column'],
-            );
+            $isEnd = $token['kind'] === 'end';
+            $other = "a term was expected, not “{$token['text']}”.";
+            throw new CclProblem($isEnd ? 'the command ends where a term was expected.' : $other, $token['column']);
         }
         if (preg_match('/^S(\d{1,4})$/i', $token['text'], $set) === 1 && (int) $set[1] > 0) {
             return new LineReference([[(int) $set[1], (int) $set[1]]]);

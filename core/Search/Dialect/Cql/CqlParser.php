@@ -28,6 +28,8 @@ use WaryHeron\Core\Text\Words;
  */
 final class CqlParser
 {
+    private const COMPARISONS = ['=', '<', '>', '<=', '>=', '<>'];
+
     public const LONGEST = 100_000;
 
     private const DEEPEST = 60;
@@ -268,10 +270,7 @@ final class CqlParser
                 throw new CqlProblem(10, 'a modifier was expected after the /', $name->column);
             }
             $comparison = $value = '';
-            if (
-                in_array($this->peek()->text, ['=', '<', '>', '<=', '>=', '<>'], true) &&
-                $this->peek()->kind === 'symbol'
-            ) {
+            if ($this->peek()->kind === 'symbol' && in_array($this->peek()->text, self::COMPARISONS, true)) {
                 $comparison = $this->next()->text;
                 $value = $this->next()->text;
             }
