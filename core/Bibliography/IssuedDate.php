@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace WaryHeron\Core\Bibliography;
 
+use WaryHeron\Core\Text\Words;
+
 /**
- * A date of publication as sources write it: "2004", "2004-04-25", "2004/04/25//", "2004 Apr 25", "25 April 2004",
- * ranges ("1988/1994", "2004 Mar-Apr"), decades and centuries ("199X", "19XX"), seasons, approximate and uncertain dates
+ * A date of publication as sources write it: "2004", "2004-04-25", "2004/04/25//", "20040425", "25.04.2004",
+ * "2004 Apr 25", "25 April 2004", "April 25, 2004", "25. März 2004", "25 de abril de 2004", "2004年4月25日", ranges ("1988/1994", "2004 Mar-Apr"), decades and centuries ("199X", "19XX"), seasons, approximate and uncertain dates
  * ("1723~", "2009?"), and years before the common era ("-0044").
  *
  * Source: ISO 8601-2:2019 (extended date and time), levels 0 and 1, and the habits of RIS and of indexes.
@@ -31,10 +33,57 @@ final readonly class IssuedDate
         'aut' => 23,
         'fal' => 23,
         'win' => 24,
+        // as other languages begin them, without accents
+        'ene' => 1,
+        'gen' => 1,
+        'fev' => 2,
+        'maa' => 3,
+        'mrt' => 3,
+        'abr' => 4,
+        'avr' => 4,
+        'mai' => 5,
+        'maj' => 5,
+        'mag' => 5,
+        'mei' => 5,
+        'juin' => 6,
+        'giu' => 6,
+        'juil' => 7,
+        'lug' => 7,
+        'aou' => 8,
+        'ago' => 8,
+        'set' => 9,
+        'okt' => 10,
+        'ott' => 10,
+        'out' => 10,
+        'dez' => 12,
+        'des' => 12,
+        'dic' => 12,
     ];
 
     /** A year, and month or season (21 to 24) and day as far as given; the time of day says nothing here. */
     private const NUMERIC = '~^(-?\d{4})(?:[-/](\d{1,2})(?:[-/](\d{1,2})(?:T\S+)?)?)?/*$~';
+
+    /** Where the first of three is more than twelve it is the day; which it is otherwise nobody can tell. */
+    private const BY_SIGNS = [
+        '/^(?<year>(?:1[5-9]|20)\d\d)(?<month>0[1-9]|1[0-2])(?<day>0[1-9]|[12]\d|3[01])$/',
+        '/^(?<day>\d{1,2})\.\s?(?<month>\d{1,2})\.\s?(?<year>\d{4})$/',
+        '~^(?<day>1[3-9]|2\d|3[01])[/-](?<month>\d{1,2})[/-](?<year>\d{4})$~',
+        '~^(?<month>\d{1,2})[/-](?<day>1[3-9]|2\d|3[01])[/-](?<year>\d{4})$~',
+        '~^\d{1,2}[/-]\d{1,2}[/-](?<year>\d{4})$~',
+        '~^(?<month>\d{1,2})[/.](?<year>\d{4})$~',
+        '/^(?<year>\d{4})年(?:(?<month>\d{1,2})月(?:(?<day>\d{1,2})日)?)?$/u',
+        '/^(?<year>\d{4})[a-z]$/',
+    ];
+
+    private const BY_WORDS = [
+        '/^(?<year>\d{4})[\s,]+(?<month>[a-z]{3,})\.?(?:[\s,]+(?<day>\d{1,2}))?$/',
+        '/^(?:(?<day>\d{1,2})(?:st|nd|rd|th|er)?\.?[\s-]+)?(?<month>[a-z]{3,})\.?,?[\s-]+(?<year>\d{4})$/',
+        '/^(?<month>[a-z]{3,})\.?\s+(?<day>\d{1,2})(?:st|nd|rd|th)?,?\s+(?<year>\d{4})$/',
+    ];
+
+    /** What sources write before a date. */
+    private const BEFORE = '/^(?:©|copyright|\(c\)|c(?=\d{4}$)|p(?=\d{4}$)|cop\.?|(?:first |available |published )?online'
+        .'|e?published|e?pub\.?|publ\.?)\s*:?\s*/iu';
 
     /**
      * @param  list<list<int>>  $parts  one date, or the two ends of a range: year, and month (21 to 24 are seasons) and
@@ -48,7 +97,7 @@ final readonly class IssuedDate
     /** Null where the text is not written in one of these ways. */
     public static function read(string $text): ?self
     {
-        $bare = trim($text, " \t\n[]()");
+        $bare = (string) preg_replace(self::BEFORE, '', trim($text, " \t\n[]()"));
         $plain = (string) preg_replace('/[~?%]|^(?:c\.|ca\b\.?|circa\b|about\b)\s*/i', '', $bare, -1, $marks);
         foreach ([self::range($plain), self::single($plain)] as $parts) {
             if ($parts !== null) {
@@ -126,13 +175,24 @@ final readonly class IssuedDate
                 (int) ($found[3] ?? 0),
             );
         }
-        $written = [
-            '/^(?<year>\d{4})[\s,]+(?<month>[A-Za-z]{3})[a-z]*\.?(?:[\s,]+(?<day>\d{1,2}))?$/',
-            '/^(?:(?<day>\d{1,2})\.?\s+)?(?<month>[A-Za-z]{3})[a-z]*\.?\s+(?<year>\d{4})$/',
-        ];
-        foreach ($written as $pattern) {
-            $month =
-                preg_match($pattern, $text, $found) === 1 ? self::MONTHS[strtolower($found['month'])] ?? null : null;
+        foreach (self::BY_SIGNS as $pattern) {
+            if (preg_match($pattern, $text, $found) === 1) {
+                return self::valid((int) $found['year'], (int) ($found['month'] ?? 0), (int) ($found['day'] ?? 0));
+            }
+        }
+
+        return self::inWords($text);
+    }
+
+    /** @return list<list<int>>|null one date with its month as a word */
+    private static function inWords(string $text): ?array
+    {
+        $text = (string) preg_replace('/\bde(?:l|r|n)?\s+/', '', Words::fold($text));
+        foreach (self::BY_WORDS as $pattern) {
+            if (preg_match($pattern, $text, $found) !== 1) {
+                continue;
+            }
+            $month = self::MONTHS[substr($found['month'], 0, 4)] ?? self::MONTHS[substr($found['month'], 0, 3)] ?? null;
             if ($month !== null) {
                 return self::valid((int) $found['year'], $month, (int) ($found['day'] ?? 0));
             }

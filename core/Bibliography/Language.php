@@ -6,7 +6,7 @@ namespace WaryHeron\Core\Bibliography;
 
 /**
  * Languages by one name each, however a source writes them: codes of ISO 639-1, 639-2 (both kinds) and BCP 47,
- * English names and the languages' own. What is none of these stays as it is.
+ * English names, the languages' own, and those that other languages give them. What is none of these stays as it is.
  */
 final class Language
 {
@@ -15,6 +15,7 @@ final class Language
         'unknown language' => '',
         'undetermined' => '',
         'castilian' => 'Spanish',
+        'castellano' => 'Spanish',
         'flemish' => 'Dutch',
         'farsi' => 'Persian',
         'mandarin' => 'Chinese',
@@ -28,8 +29,16 @@ final class Language
         'norwegian nynorsk' => 'Norwegian',
     ];
 
+    /** Languages in which sources name languages: "anglais", "Englisch", "inglés". */
+    private const WRITERS = [
+        'fr', 'de', 'es', 'it', 'pt', 'nl', 'sv', 'da', 'nb', 'fi', 'pl', 'cs', 'hu', 'tr', 'ru', 'uk',
+    ];
+
     /** @var array<string, string>|null English name by each name, in lower case */
     private static ?array $names = null;
+
+    /** @var array<string, string>|null */
+    private static ?array $elsewhere = null;
 
     /** "en", "eng", "EN-gb" and "English" become "English"; several are joined by "; ". */
     public static function named(string $written): string
@@ -54,7 +63,7 @@ final class Language
             $found = $name === $tag[1] ? null : self::ALSO[mb_strtolower($name)] ?? $name;
         }
 
-        return $found ?? self::onlyNamed($lower) ?? trim($written);
+        return $found ?? self::onlyNamed($lower) ?? self::elsewhere($lower) ?? trim($written);
     }
 
     /** The only language that a text names: "fr French language", "Text in English". */
@@ -67,26 +76,48 @@ final class Language
         return count($named) === 1 ? $named[0] : null;
     }
 
-    /** @return array<string, string> of all that ISO 639-1 has a code for */
+    /** @return array<string, string> English name by name, of all that ISO 639-1 has a code for */
     private static function names(): array
     {
         $names = [];
-        foreach (range('a', 'z') as $first) {
-            foreach (range('a', 'z') as $second) {
-                $code = $first.$second;
-                $name = \Locale::getDisplayLanguage($code, 'en');
-                if ($name === '' || $name === false || $name === $code) {
-                    continue;
-                }
-                $name = self::ALSO[mb_strtolower($name)] ?? $name;
-                $own = mb_strtolower((string) \Locale::getDisplayLanguage($code, $code));
-                $names += [
-                    mb_strtolower($name) => $name,
-                    mb_strtolower((string) \Locale::getDisplayLanguage($code, $code)) => $name,
-                ];
-            }
+        foreach (self::codes() as $code => $name) {
+            $own = mb_strtolower((string) \Locale::getDisplayLanguage($code, $code));
+            $names += [mb_strtolower($name) => $name, $own => $name];
         }
 
         return self::ALSO + $names;
+    }
+
+    /** What another language calls it; looked up last, since there are thousands of such names. */
+    private static function elsewhere(string $lower): ?string
+    {
+        if (self::$elsewhere === null) {
+            self::$elsewhere = [];
+            foreach (self::WRITERS as $writer) {
+                foreach (self::codes() as $code => $name) {
+                    $called = mb_strtolower((string) \Locale::getDisplayLanguage($code, $writer));
+                    self::$elsewhere += [$called => $name];
+                }
+            }
+        }
+
+        return self::$elsewhere[$lower] ?? null;
+    }
+
+    /** @return array<string, string> English name by code */
+    private static function codes(): array
+    {
+        /** @var array<string, string> $codes */
+        static $codes = [];
+        foreach ($codes === [] ? range('a', 'z') : [] as $first) {
+            foreach (range('a', 'z') as $second) {
+                $name = \Locale::getDisplayLanguage($first.$second, 'en');
+                if ($name !== '' && $name !== false && $name !== $first.$second) {
+                    $codes[$first.$second] = self::ALSO[mb_strtolower($name)] ?? $name;
+                }
+            }
+        }
+
+        return $codes;
     }
 }

@@ -18,7 +18,27 @@ it('knows columns by their headings in several languages', function (array $head
         ['Título', 'Autores', 'Año', 'Revista', 'Páginas', 'Palabras clave'],
         ['title', 'authors', 'year', 'journal', 'pages', 'keywords'],
     ],
-    [['Remark', 'Ward'], []],
+    [
+        ['Titel des Artikels', 'Autor:innen', 'Heft', 'Verlag', 'Ort', 'Kurzfassung', 'Nr.'],
+        ['title', 'authors', 'issue', 'publisher', 'place', 'abstract'],
+    ],
+    [['Verfasser/in', 'Publikationsjahr', 'Zeitschriftentitel'], ['authors', 'year', 'journal']],
+    [['Autore/i', 'Titolo', 'Anno di pubblicazione', 'Sintesi'], ['authors', 'title', 'year', 'abstract']],
+    [['Título do artigo', 'Autoria', 'Periódico', 'Palavras-chave'], ['title', 'authors', 'journal', 'keywords']],
+    [['Forfattere', 'Utgivelsesår', 'Emneord', 'Sammendrag'], ['authors', 'year', 'keywords', 'abstract']],
+    [['Tekijät', 'Otsikko', 'Julkaisuvuosi', 'Tiivistelmä'], ['authors', 'title', 'year', 'abstract']],
+    [['Autorzy', 'Tytuł', 'Rok wydania', 'Słowa kluczowe'], ['authors', 'title', 'year', 'keywords']],
+    [['Yazarlar', 'Başlık', 'Yıl', 'Özet'], ['authors', 'title', 'year', 'abstract']],
+    [['Авторы', 'Название', 'Год', 'Аннотация', 'Журнал'], ['authors', 'title', 'year', 'abstract', 'journal']],
+    [['标题', '作者', '年份', '期刊', '摘要', '关键词'], ['title', 'authors', 'year', 'journal', 'abstract', 'keywords']],
+    [['タイトル', '著者', '発行年', '抄録'], ['title', 'authors', 'year', 'abstract']],
+    [['제목', '저자', '연도', '초록'], ['title', 'authors', 'year', 'abstract']],
+    [
+        ['Date of publication', 'DOI link', 'Web address', 'Abstract Note', 'Index Keywords', 'Issue No.', 'Print ISSN'],
+        ['date', 'doi', 'url', 'abstract', 'keywords', 'issue', 'issn'],
+    ],
+    'the surer of two' => [['Keyword', 'Keywords', 'Author', 'Authors'], [1 => 'keywords', 3 => 'authors']],
+    [['Remark', 'Ward', 'Location', 'People', 'Screened', 'Reviewer 1', 'Times cited'], []],
 ]);
 
 it('says what columns look like that would be kept beside', function (array $rows, array $looks) {
