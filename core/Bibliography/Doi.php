@@ -15,6 +15,9 @@ final class Doi
 
     private const NEXT = '~[;,|](?=(?:https?:|doi:|10\.\d{4,9}/))~';
 
+    /** A text that is nothing but one: bare, with its label, or as the address of its resolver. */
+    private const ALONE = '~^(?:(?:https?://)?(?:dx\.|www\.)?doi\.org/|doi:\s*)?10\.\d{4,9}/\S+$~i';
+
     /** @return list<string> all that a text holds */
     public static function all(string $text): array
     {
@@ -43,5 +46,22 @@ final class Doi
         }
 
         return $doi ?: null;
+    }
+
+    /**
+     * The DOI of a record: the one that it names, or else one that stands at another of its places.
+     *
+     * @param  list<string>  $elsewhere  addresses and the like, of which those count that are a DOI and nothing else
+     * @return string bare and in lower case; what is named as one and is none as it stands; or ''
+     */
+    public static function named(string $doi, array $elsewhere): string
+    {
+        foreach ($doi === '' ? $elsewhere : [] as $one) {
+            if (preg_match(self::ALONE, trim($one)) === 1) {
+                return self::normalised($one) ?? '';
+            }
+        }
+
+        return self::normalised($doi) ?? $doi;
     }
 }

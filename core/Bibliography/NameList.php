@@ -68,7 +68,7 @@ final class NameList
     public static function inverted(array $texts): array
     {
         $names = [];
-        foreach ($texts as $text) {
+        foreach (array_merge([], ...array_map(self::bySemicolons(...), $texts)) as $text) {
             if (substr_count($text, ',') < 2) {
                 $names[] = Name::inverted($text);
 
@@ -82,6 +82,14 @@ final class NameList
         }
 
         return $names;
+    }
+
+    /** @return list<string> a name has none, so what one parts are names */
+    private static function bySemicolons(string $text): array
+    {
+        $parts = array_map(trim(...), explode(';', $text));
+
+        return array_values(array_filter($parts, fn (string $one): bool => $one !== '')) ?: [''];
     }
 
     /**

@@ -36,7 +36,7 @@ final class CslJsonItem
         $type = $this->take('type');
         $known = CslTypes::type($type);
         [$firstPage, $lastPage] = Pages::split($this->take('page', 'page-first'));
-        $doi = $this->take('DOI');
+        [$doi, $urls] = [$this->take('DOI'), $this->urls()];
 
         return UnreadableRecord::unlessIdentified(
             new Reference(
@@ -49,8 +49,8 @@ final class CslJsonItem
                 date: $this->said('date') !== '' ? $this->said('date') : $date,
                 firstPage: $firstPage,
                 lastPage: $lastPage,
-                doi: Doi::normalised($doi) ?? $doi,
-                urls: $this->urls(),
+                doi: Doi::named($doi, $urls),
+                urls: $urls,
                 keywords: $this->keywords(),
                 accession: $this->said('accession'),
                 extra: $this->extra($type, $known),

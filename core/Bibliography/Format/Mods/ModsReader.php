@@ -17,6 +17,9 @@ use WaryHeron\Core\Bibliography\Reference;
 /** Reads one mods element (MODS 3.x) out of a document that somebody else has parsed. */
 final class ModsReader
 {
+    /** The years of a life behind a name, as catalogues write them: “Kolbe, Anna, 1960-2021”, “Kolbe, Anna (1960- )”. */
+    private const LIFE = '/[,\s]*\(?\b(?:b\.|born|d\.)?\s*1\d{3}\??\s*(?:[-–]\s*(?:[12]\d{3}\??)?)?\s*\)?\.?$/u';
+
     public const NAMESPACE = 'http://www.loc.gov/mods/v3';
 
     /** Roles of whoever wrote it, in words or as MARC's codes. */
@@ -52,6 +55,10 @@ final class ModsReader
         $local = $one('m:identifier[@type="local"]');
 
         $pages = $this->pages($one);
+        $urls = array_map(
+            fn (DOMElement $url): string => trim($url->textContent),
+            $this->all($xpath, 'm:location/m:url', $mods),
+        );
 
         return UnreadableRecord::unlessIdentified(
             new Reference(
@@ -68,11 +75,8 @@ final class ModsReader
                 issue: $one(self::part("m:detail[@type='issue' or @type='number']/m:number")),
                 firstPage: $pages[0],
                 lastPage: $pages[1],
-                doi: Doi::normalised($one("m:identifier[translate(@type, 'DOI', 'doi')='doi']")) ?? '',
-                urls: array_map(
-                    fn (DOMElement $url): string => trim($url->textContent),
-                    $this->all($xpath, 'm:location/m:url', $mods),
-                ),
+                doi: Doi::named(Doi::normalised($one("m:identifier[translate(@type, 'DOI', 'doi')='doi']")) ?? '', $urls),
+                urls: $urls,
                 abstract: implode("\n\n", $this->texts($xpath, 'm:abstract', $mods)),
                 keywords: array_map(
                     $this->subject(...),
@@ -223,9 +227,16 @@ final class ModsReader
             return new Name($whole);
         }
 
-        return $part('family') === ''
-            ? Name::inverted($whole !== '' ? $whole : self::line($xpath, 'm:displayForm|m:namePart', $name))
-            : new Name($part('family'), $part('given'), $part('termsOfAddress'));
+        if ($part('family') !== '') {
+            return new Name($part('family'), $part('given'), $part('termsOfAddress'));
+        }
+        $whole = $whole !== '' ? $whole : self::line($xpath, 'm:displayForm|m:namePart', $name);
+        $bare = (string) preg_replace(self::LIFE, '', $whole);
+        $isInOrder = $name->getAttribute('type') === 'personal' && ! str_contains($bare, ',');
+
+        return $isInOrder && preg_match('/^(.+)\s+(\S+)$/u', $bare, $words) === 1
+            ? new Name($words[2], $words[1])
+            : Name::inverted($bare);
     }
 
     private function subject(DOMElement $subject): string

@@ -102,6 +102,7 @@ final class NbibReader implements RecognisesItself, ReferenceReader
             }
         }
         $journal = $record->take(['JT']);
+        $urls = $record->takeAll(['URL', 'UR']);
         $short = $record->take(['TA']) ?? '';
 
         return UnreadableRecord::unlessIdentified(
@@ -117,8 +118,8 @@ final class NbibReader implements RecognisesItself, ReferenceReader
                 issue: $record->take(['IP']) ?? '',
                 firstPage: $firstPage,
                 lastPage: $lastPage,
-                doi: $this->doi($record),
-                urls: $record->takeAll(['URL', 'UR']),
+                doi: Doi::named($this->doi($record), $urls),
+                urls: $urls,
                 abstract: $record->take(['AB']) ?? '',
                 keywords: array_column($keywords, 1),
                 language: $record->take(['LA']) ?? '',

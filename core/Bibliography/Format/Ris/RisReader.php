@@ -135,9 +135,9 @@ final class RisReader implements RecognisesItself, ReferenceReader
         if ($values['title'] === '') {
             $values['title'] = $record->take(['BT', 'T2', 'T3']) ?? '';
         }
-        if ($values['doi'] !== '') {
-            $values['doi'] = Doi::normalised($values['doi']) ?? $values['doi'];
-        }
+        $urls = $record->takeAll(RisTags::URLS);
+        $elsewhere = array_map(fn (string $tag): string => $record->first($tag) ?? '', RisTags::ALSO_DOI);
+        $values['doi'] = Doi::named($values['doi'], [...$urls, ...$elsewhere]);
         if ($values['lastPage'] === '' && $values['firstPage'] !== '') {
             [$values['firstPage'], $values['lastPage']] = Pages::split($values['firstPage']);
         }
@@ -152,7 +152,7 @@ final class RisReader implements RecognisesItself, ReferenceReader
                 authors: NameList::inverted($record->takeAll(RisTags::AUTHORS)),
                 editors: NameList::inverted($record->takeAll(RisTags::EDITORS)),
                 year: $year,
-                urls: $record->takeAll(RisTags::URLS),
+                urls: $urls,
                 keywords: $record->takeAll(RisTags::KEYWORDS),
                 extra: [...$extra, ...$numbers, ...$this->unlessYear($record->rest(), $year)],
                 source: $record->source,

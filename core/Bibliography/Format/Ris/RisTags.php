@@ -30,6 +30,9 @@ final class RisTags
         'id' => ['ID'],
     ];
 
+    /** Where programs write a DOI that has no tag of its own there. */
+    public const ALSO_DOI = ['DI', 'L3', 'LK', 'M3'];
+
     public const AUTHORS = ['AU', 'A1'];
 
     /** Whoever edited it: named so, or of second rank beside the authors. */

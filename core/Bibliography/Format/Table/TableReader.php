@@ -91,6 +91,7 @@ final class TableReader
         $value = fn (string $field): string => $values[$field] ?? '';
         $date = $value('date') !== '' ? $value('date') : $value('year');
         $pages = $value('firstPage') !== '' ? [$value('firstPage'), $value('lastPage')] : Pages::split($value('pages'));
+        $urls = preg_split('/[\s;]+(?=\w+:\/\/)|\s+/', $value('url'), -1, PREG_SPLIT_NO_EMPTY) ?: [];
         $type = $this->type($value('type'));
         $isOther = $value('type') !== '' && $value('type') !== $type->value;
         $isbn = StandardNumber::isIsbn($value('issn')) ? $value('issn') : '';
@@ -105,8 +106,8 @@ final class TableReader
             date: $date,
             firstPage: $pages[0],
             lastPage: $pages[1],
-            doi: Doi::normalised($value('doi')) ?? $value('doi'),
-            urls: preg_split('/[\s;]+(?=\w+:\/\/)|\s+/', $value('url'), -1, PREG_SPLIT_NO_EMPTY) ?: [],
+            doi: Doi::named($value('doi'), $urls),
+            urls: $urls,
             keywords: Keywords::split($value('keywords')),
             issn: $isbn === '' ? $value('issn') : '',
             isbn: $value('isbn') === '' ? $isbn : $value('isbn'),
