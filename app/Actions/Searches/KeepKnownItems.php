@@ -10,7 +10,7 @@ use App\Models\KnownItem;
 use App\Models\Review;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
-use WaryHeron\Core\Bibliography\Doi;
+use WaryHeron\Core\Bibliography\CitedWork;
 use WaryHeron\Core\Bibliography\Format\Formats;
 use WaryHeron\Core\Bibliography\Format\UnusableFile;
 use WaryHeron\Core\Bibliography\Reference;
@@ -33,23 +33,18 @@ final readonly class KeepKnownItems
             $titles = array_flip($known->map(fn (KnownItem $item): string => mb_strtolower($item->title))->all());
             $added = 0;
             foreach ($this->read($pasted) as [$title, $doi, $year]) {
-                if (
-                    ($doi !== '' && isset($dois[$doi])) ||
-                    ($title !== '' && isset($titles[mb_strtolower($title)])) ||
-                    count($known) + $added >= self::MOST
-                ) {
+                $isKnown = isset($dois[$doi]) || isset($titles[mb_strtolower($title)]);
+                if ($isKnown || count($known) + $added >= self::MOST) {
                     continue;
                 }
-                $review
-                    ->knownItems()
-                    ->create([
-                        'title' => mb_substr($title, 0, 2000),
-                        'doi' => mb_substr($doi, 0, 250),
-                        'year' => $year,
-                        'added_by' => $by->id,
-                        'added_at' => now(),
-                    ]);
-                $doi === '' || ($dois[$doi] = true);
+                $review->knownItems()->create([
+                    'title' => mb_substr($title, 0, 2000),
+                    'doi' => mb_substr($doi, 0, 250),
+                    'year' => $year,
+                    'added_by' => $by->id,
+                    'added_at' => now(),
+                ]);
+                $dois += $doi === '' ? [] : [$doi => true];
                 $titles[mb_strtolower($title)] = true;
                 $added++;
             }
@@ -86,32 +81,40 @@ final readonly class KeepKnownItems
         });
     }
 
-    /** @return iterable<array{string, string, ?int}> title, DOI and year */
+    /** @return iterable<array{string, string, ?int}> title, DOI and year; of a file's text, or of references as pages name them */
     private function read(string $pasted): iterable
     {
-        if (preg_match('/^TY  ?- /m', $pasted) === 1) {
-            try {
-                foreach (Formats::readers()['ris']->read(TextStream::of($pasted)) as $one) {
-                    if ($one instanceof Reference && $one->title.$one->doi !== '') {
-                        yield [$one->title !== '' ? $one->title : $one->doi, $one->doi, $one->year];
-                    }
-                }
-            } catch (UnusableFile) {
-                return;
+        $format = self::formatOf($pasted);
+        foreach ($format === null ? CitedWork::all($pasted) : $this->records($format, $pasted) as $one) {
+            if ($one->title.$one->doi !== '') {
+                yield [$one->title !== '' ? $one->title : $one->doi, $one->doi, $one->year];
             }
-
-            return;
         }
-        foreach (preg_split('/\R/u', mb_scrub($pasted)) ?: [] as $line) {
-            $line = trim($line);
-            $doi =
-                preg_match('~10\.\d{4,9}/\S+~', $line, $match) === 1
-                    ? Doi::normalised(rtrim($match[0], '.,;')) ?? ''
-                    : '';
-            $title = trim((string) preg_replace('~(?:https?://\S*|doi:?\s*)?10\.\d{4,9}/\S+~i', '', $line), " \t.,;");
-            if ($doi !== '' || mb_strlen($title) > 10) {
-                yield [$title !== '' ? $title : $doi, $doi, null];
+    }
+
+    /** Null where it is no file's text; lines with commas are none of a table here. */
+    private static function formatOf(string $pasted): ?string
+    {
+        try {
+            $format = Formats::recognise(mb_strcut($pasted, 0, 4096));
+        } catch (UnusableFile) {
+            return null;
+        }
+
+        return $format === 'csv' ? null : $format;
+    }
+
+    /** @return iterable<Reference> */
+    private function records(string $format, string $text): iterable
+    {
+        try {
+            foreach (Formats::readers()[$format]->read(TextStream::of($text)) as $one) {
+                if ($one instanceof Reference) {
+                    yield $one;
+                }
             }
+        } catch (UnusableFile) {
+            return;
         }
     }
 }

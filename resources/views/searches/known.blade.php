@@ -87,7 +87,7 @@
                 </header>
                 <form class="sheet-body" method="post" action="{{ route('strategies.known.store', [$review, $strategy]) }}">
                     @csrf
-                    <div class="field"><label for="items">DOIs or titles, one a line, or RIS</label>
+                    <div class="field"><label for="items">References, titles or DOIs, one a line or numbered; or the text of a file of references</label>
                         <textarea class="input input-mono" id="items" name="items" rows="9" required spellcheck="false"></textarea>
                     </div>
                     <button class="button button-go">Add them</button>

@@ -299,6 +299,26 @@ it('translates a heading once a person has confirmed what it is there', function
     )->toBe('PK');
 });
 
+it('takes known items from a list of references and from the text of any file of them', function (string $pasted) {
+    $world = new World();
+    $strategy = strategyIn($world, ['lux']);
+    $url = "/reviews/{$world->review->id}/searches/{$strategy->id}/known-items";
+    $this->actingAs($world->people['specialist'])
+        ->post($url, ['items' => $pasted])
+        ->assertSessionHas('notice', '2 known items added.');
+    expect($world->review->knownItems()->orderBy('title')->get(['title', 'year', 'doi'])->toArray())->toBe([
+        ['title' => 'Dim lamps in wards at night', 'year' => 2004, 'doi' => '10.9999/lamps'],
+        ['title' => 'Visors for nurses of the night', 'year' => 2005, 'doi' => ''],
+    ]);
+    // pasted once more, in whatever form, they are known
+    $this->post($url, ['items' => 'Kolbe A, Haas M. Dim lamps in wards at night. J Sleep. 2004;3:12-9.'])
+        ->assertSessionHas('problem');
+})->with([
+    'references' => "1. Kolbe A, Haas M. Dim lamps in\nwards at night. J Sleep. 2004;3:12-9. doi:10.9999/Lamps\n2. Ito, K. (2005). Visors for nurses of the night. J Sleep, 4, 1.",
+    'BibTeX' => "@article{a, title={Dim lamps in wards at night}, year=2004, doi={10.9999/lamps}}\n@article{b, title={Visors for nurses of the night}, year=2005}",
+    'NBIB' => "PMID- 1\nTI  - Dim lamps in wards at night\nDP  - 2004\nLID - 10.9999/lamps [doi]\n\nPMID- 2\nTI  - Visors for nurses of the night\nDP  - 2005 Mar\n",
+]);
+
 it('says which concept loses a known item, and what would have caught it', function () {
     Standin::answers();
     $world = new World();
