@@ -89,10 +89,10 @@ final class Retrievals
         );
     }
 
-    /** @return array<string, int> those that were given up, by the reason told */
-    public static function givenUp(Review $review): array
+    /** @return array<string, int> those that were given up, by the reason told; of all sought, or of some of them */
+    public static function givenUp(Review $review, ?Builder $among = null): array
     {
-        return self::sought($review)
+        return ($among ?? self::sought($review))
             ->where('retrievals.state', RetrievalState::NotRetrievable->value)
             ->groupBy('retrievals.reason')
             ->orderByRaw('count(*) DESC, retrievals.reason')

@@ -234,7 +234,8 @@ final readonly class FlowQuery
     private function fullTexts(Stage $full): FullTexts
     {
         $in = $this->states($full);
-        $givenUp = $this->givenUp();
+        $sought = $this->within(Retrievals::sought($this->review), 'items.publication_id');
+        $givenUp = Retrievals::givenUp($this->review, $sought);
 
         return new FullTexts(
             $in(ItemState::Waiting) +
@@ -252,19 +253,6 @@ final readonly class FlowQuery
             $givenUp,
             $this->searched === null ? Studies::included($this->review, $this->since) : null,
         );
-    }
-
-    /** @return array<string, int> by why no text of them could be had */
-    private function givenUp(): array
-    {
-        return $this->within(Retrievals::sought($this->review), 'items.publication_id')
-            ->where('retrievals.state', 'not-retrievable')
-            ->groupBy('retrievals.reason')
-            ->orderByRaw('count(*) DESC, retrievals.reason')
-            ->selectRaw('retrievals.reason, count(*) AS n')
-            ->pluck('n', 'reason')
-            ->map(fn ($n): int => (int) $n)
-            ->all();
     }
 
     /** @return \Closure(ItemState): int */

@@ -13,11 +13,6 @@ use WaryHeron\Core\Coding\GivenAnswer;
 /** An answer with what it rests on, as the Coding Desk sends it. */
 final class AnswerRequest extends FormRequest
 {
-    public function authorize(): bool
-    {
-        return true; // each route that takes an answer names its ability
-    }
-
     /** @return array<string, mixed> */
     public function rules(): array
     {

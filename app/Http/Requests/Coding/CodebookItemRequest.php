@@ -16,11 +16,6 @@ use WaryHeron\Core\Coding\Pass;
 /** An item of the codebook as its form sends it. */
 final class CodebookItemRequest extends FormRequest
 {
-    public function authorize(): bool
-    {
-        return true; // each route that takes an item names its ability
-    }
-
     /** @return array<string, mixed> */
     public function rules(): array
     {

@@ -11,11 +11,6 @@ final class CodingShareRequest extends FormRequest
 {
     private const HEAVIEST = 100.0;
 
-    public function authorize(): bool
-    {
-        return true; // the routes name the ability
-    }
-
     /** @return array<string, mixed> */
     public function rules(): array
     {

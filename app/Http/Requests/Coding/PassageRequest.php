@@ -12,11 +12,6 @@ use WaryHeron\Core\Coding\ThemePath;
 /** A passage with the themes that it goes under, as the Coding Desk sends it. */
 final class PassageRequest extends FormRequest
 {
-    public function authorize(): bool
-    {
-        return true; // the routes name the ability
-    }
-
     /** @return array<string, mixed> */
     public function rules(): array
     {

@@ -11,11 +11,6 @@ use WaryHeron\Core\Coding\AskedWhen;
 /** A rule for the in-depth subset as somebody ticks it: answers of one item or several. */
 final class SubsetRequest extends FormRequest
 {
-    public function authorize(): bool
-    {
-        return true; // the routes name the ability
-    }
-
     /** @return array<string, mixed> */
     public function rules(): array
     {

@@ -18,11 +18,6 @@ final class TableRequest extends FormRequest
 {
     private const FILTERS = 12;
 
-    public function authorize(): bool
-    {
-        return true; // the routes name the ability
-    }
-
     /** @return array<string, mixed> */
     public function rules(): array
     {

@@ -13,11 +13,6 @@ use WaryHeron\Core\Flow\SourceKind;
 /** Files that came from a search outside, and what is said of all of them or of each. */
 final class FilesRequest extends FormRequest
 {
-    public function authorize(): bool
-    {
-        return true; // its route names the ability
-    }
-
     /** @return array<string, mixed> */
     public function rules(): array
     {

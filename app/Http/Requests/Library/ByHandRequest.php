@@ -12,11 +12,6 @@ use WaryHeron\Core\Bibliography\Reference;
 /** A publication that somebody types in, and how it was found. */
 final class ByHandRequest extends FormRequest
 {
-    public function authorize(): bool
-    {
-        return true; // its route names the ability
-    }
-
     /** @return array<string, mixed> */
     public function rules(): array
     {

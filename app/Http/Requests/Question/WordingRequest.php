@@ -15,11 +15,6 @@ final class WordingRequest extends FormRequest
 {
     private const MOST_OWN = 12;
 
-    public function authorize(): bool
-    {
-        return true; // its route names the ability
-    }
-
     /** @return array<string, mixed> */
     public function rules(): array
     {

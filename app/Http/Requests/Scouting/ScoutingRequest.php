@@ -16,11 +16,6 @@ final class ScoutingRequest extends FormRequest
 {
     private const MOST_SHOWN = 300;
 
-    public function authorize(): bool
-    {
-        return true; // the routes name the ability
-    }
-
     /** @return array<string, mixed> */
     public function rules(): array
     {

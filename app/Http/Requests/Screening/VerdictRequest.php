@@ -19,11 +19,6 @@ use WaryHeron\Core\Screening\Verdict;
 /** A verdict with its reason: an exclusion names the criterion that failed, where the review has criteria. */
 final class VerdictRequest extends FormRequest
 {
-    public function authorize(): bool
-    {
-        return true; // each route that takes a verdict names its ability
-    }
-
     /** @var Collection<int, Criterion> */
     private Collection $inUse;
 

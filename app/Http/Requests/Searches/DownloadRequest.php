@@ -15,11 +15,6 @@ final class DownloadRequest extends FormRequest
     /** The most records that are handed over without a delivery. */
     public const MOST = 2000;
 
-    public function authorize(): bool
-    {
-        return true; // its route names the ability
-    }
-
     /** @return array<string, mixed> */
     public function rules(): array
     {

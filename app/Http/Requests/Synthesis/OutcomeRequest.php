@@ -14,11 +14,6 @@ use WaryHeron\Core\Synthesis\Report\OutcomeKind;
 /** An outcome as the review defines it; scales are written a line each: “nine-point sleepiness scale; 1 to 9; reversed”. */
 final class OutcomeRequest extends FormRequest
 {
-    public function authorize(): bool
-    {
-        return true; // the routes name the ability
-    }
-
     /** @return array<string, mixed> */
     public function rules(): array
     {

@@ -18,11 +18,6 @@ use WaryHeron\Core\Synthesis\Report\StudyDesign;
 /** A result as the Coding Desk sends it. */
 final class ResultRequest extends FormRequest
 {
-    public function authorize(): bool
-    {
-        return true; // the routes name the ability
-    }
-
     /** @return array<string, mixed> */
     public function rules(): array
     {
