@@ -13,6 +13,7 @@ use WaryHeron\Core\Matching\Matcher;
 use WaryHeron\Core\Matching\MatchField;
 use WaryHeron\Core\Matching\MatchResult;
 use WaryHeron\Core\Matching\MatchSettings;
+use WaryHeron\Core\Matching\Pair;
 
 /** Finds the records of files that are one publication; the groups joined without asking go to standard output. */
 final class MatchFiles extends OfReferences
@@ -77,51 +78,37 @@ final class MatchFiles extends OfReferences
         if ($file === false) {
             return false;
         }
-        $fields = MatchField::cases();
-        fwrite(
-            $file,
-            self::cells([
-                'record_a',
-                'record_b',
-                'verdict',
-                'bits',
-                ...array_merge(
-                    ...array_map(
-                        fn (MatchField $field): array => ["{$field->value}_level", "{$field->value}_bits"],
-                        $fields,
-                    ),
-                ),
-                'against',
-            ]),
-        );
+        $ofField = fn (MatchField $field): array => ["{$field->value}_level", "{$field->value}_bits"];
+        $heads = array_merge(...array_map($ofField, MatchField::cases()));
+        fwrite($file, self::cells(['record_a', 'record_b', 'verdict', 'bits', ...$heads, 'against']));
         foreach ($result->pairs as $pair) {
-            $parts = $result->judge->parts($pair->comparison, $pair->rarity);
-            $cells = [
-                $result->prints[$pair->a]->key,
-                $result->prints[$pair->b]->key,
-                $pair->verdict->value,
-                number_format($pair->score, 2, '.', ''),
-            ];
-            foreach ($fields as $field) {
-                $level = $pair->comparison->level($field);
-                array_push(
-                    $cells,
-                    $level === 0 ? 'not compared' : $field->levels()[$level][0],
-                    isset($parts[$field->value]) ? number_format($parts[$field->value], 2, '.', '') : '',
-                );
-            }
-            $cells[] = implode(
-                ' ',
-                array_map(
-                    fn (Conflict $conflict): string => $conflict->words(),
-                    Conflict::in($pair->comparison->conflicts()),
-                ),
-            );
-            fwrite($file, self::cells($cells));
+            fwrite($file, self::cells(self::evidence($result, $pair)));
         }
         fclose($file);
 
         return true;
+    }
+
+    /** @return list<string> */
+    private static function evidence(MatchResult $result, Pair $pair): array
+    {
+        $parts = $result->judge->parts($pair->comparison, $pair->rarity);
+        $bits = fn (?float $one): string => $one === null ? '' : number_format($one, 2, '.', '');
+        $cells = [
+            $result->prints[$pair->a]->key,
+            $result->prints[$pair->b]->key,
+            $pair->verdict->value,
+            $bits($pair->score),
+        ];
+        foreach (MatchField::cases() as $field) {
+            $level = $pair->comparison->level($field);
+            $words = $level === 0 ? 'not compared' : $field->levels()[$level][0];
+            array_push($cells, $words, $bits($parts[$field->value] ?? null));
+        }
+        $against = Conflict::in($pair->comparison->conflicts());
+        $cells[] = implode(' ', array_map(fn (Conflict $conflict): string => $conflict->words(), $against));
+
+        return $cells;
     }
 
     /** @param  list<string>  $cells */

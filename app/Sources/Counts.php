@@ -41,6 +41,32 @@ final readonly class Counts
             return [];
         }
         $holdings = $this->holdings($source);
+        $counts = self::known($source, $holdings, $queries);
+        $missing = array_values(array_filter($queries, fn (string $query): bool => ! isset($counts[$query])));
+        $new = [];
+        foreach ($this->sources->get($source)->countAll($missing, microtime(true) + $seconds) as $query => $count) {
+            $query = (string) $query;
+            $counts[$query] = $count instanceof SourceFailed ? $count->getMessage() : $count;
+            if (is_int($count)) {
+                $hash = hash('sha256', $query);
+                $new[] = ['query_hash' => $hash, 'count' => $count, 'counted_at' => now()] + compact('source', 'holdings');
+            }
+        }
+        if ($new !== []) {
+            DB::table('query_counts')->insertOrIgnore($new);
+            // what was counted at an earlier state is of no use any more
+            DB::table('query_counts')->where('source', $source)->where('holdings', '<>', $holdings)->delete();
+        }
+
+        return $counts;
+    }
+
+    /**
+     * @param  list<string>  $queries
+     * @return array<string, int|string> those that were counted before and hold still
+     */
+    private static function known(string $source, string $holdings, array $queries): array
+    {
         $byHash = array_combine(array_map(fn (string $query): string => hash('sha256', $query), $queries), $queries);
         $counts = [];
         foreach (array_chunk(array_map(strval(...), array_keys($byHash)), 5000) as $hashes) {
@@ -52,26 +78,6 @@ final readonly class Counts
             foreach ($known as $hash => $count) {
                 $counts[$byHash[$hash]] = (int) $count;
             }
-        }
-        $missing = array_values(array_filter($queries, fn (string $query): bool => ! isset($counts[$query])));
-        $new = [];
-        foreach ($this->sources->get($source)->countAll($missing, microtime(true) + $seconds) as $query => $count) {
-            $query = (string) $query;
-            $counts[$query] = $count instanceof SourceFailed ? $count->getMessage() : $count;
-            if (is_int($count)) {
-                $new[] = [
-                    'source' => $source,
-                    'holdings' => $holdings,
-                    'query_hash' => hash('sha256', $query),
-                    'count' => $count,
-                    'counted_at' => now(),
-                ];
-            }
-        }
-        if ($new !== []) {
-            DB::table('query_counts')->insertOrIgnore($new);
-            // what was counted at an earlier state is of no use any more
-            DB::table('query_counts')->where('source', $source)->where('holdings', '<>', $holdings)->delete();
         }
 
         return $counts;

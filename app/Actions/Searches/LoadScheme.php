@@ -17,6 +17,7 @@ use Illuminate\Support\Facades\Storage;
 use Illuminate\Support\Str;
 use WaryHeron\Core\Search\Text\IndexedText;
 use WaryHeron\Core\Vocabulary\BadScheme;
+use WaryHeron\Core\Vocabulary\Concept;
 use WaryHeron\Core\Vocabulary\ConceptScheme;
 use WaryHeron\Core\Vocabulary\SkosReader;
 
@@ -131,41 +132,49 @@ final readonly class LoadScheme
     private function fill(Scheme $scheme, ConceptScheme $read): void
     {
         $numbers = array_flip(array_keys($read->concepts));
-        $of = fn (array $uris): array => array_map(fn (string $uri): int => $numbers[$uri] + 1, $uris);
-        $array = fn (array $values): string => '{'.implode(',', $values).'}';
         $tops = $read->topsOfEach();
         $rows = [];
         foreach ($read->concepts as $concept) {
-            $names = array_values(
-                array_unique(array_map(ConceptScheme::folded(...), [$concept->label, ...$concept->alternatives])),
-            );
-            $rows[] = [
-                $scheme->id,
-                $numbers[$concept->uri] + 1,
-                $concept->uri,
-                $concept->label,
-                ConceptScheme::folded($concept->label),
-                self::json($concept->alternatives),
-                $concept->scopeNote,
-                $concept->definition,
-                self::json($concept->changeNotes),
-                self::json($concept->qualifiers),
-                $array($of($concept->broader)),
-                $array($of($concept->related)),
-                $array($of($tops[$concept->uri])),
-                '{'.implode(',', array_map(fn (string $name): string => "\"{$name}\"", $names)).'}',
-                IndexedText::tsvector([
-                    'title' => $concept->label,
-                    'abstract' => implode(' ', $concept->alternatives),
-                    'keyword' => "{$concept->scopeNote} {$concept->definition}",
-                ]),
-            ];
+            $rows[] = [$scheme->id, ...self::row($concept, $numbers, $tops[$concept->uri])];
             if (count($rows) === 1000) {
                 Copy::into('scheme_concepts', self::COLUMNS, $rows);
                 $rows = [];
             }
         }
         Copy::into('scheme_concepts', self::COLUMNS, $rows);
+    }
+
+    /**
+     * @param  array<string, int>  $numbers  by URI, from 0
+     * @param  list<string>  $tops  URIs
+     * @return list<mixed>
+     */
+    private static function row(Concept $concept, array $numbers, array $tops): array
+    {
+        $array = fn (array $uris): string => '{'.implode(',', array_map(fn ($uri): int => $numbers[$uri] + 1, $uris)).'}';
+        $names = array_map(ConceptScheme::folded(...), [$concept->label, ...$concept->alternatives]);
+        $quoted = array_map(fn (string $name): string => "\"{$name}\"", array_unique($names));
+
+        return [
+            $numbers[$concept->uri] + 1,
+            $concept->uri,
+            $concept->label,
+            ConceptScheme::folded($concept->label),
+            self::json($concept->alternatives),
+            $concept->scopeNote,
+            $concept->definition,
+            self::json($concept->changeNotes),
+            self::json($concept->qualifiers),
+            $array($concept->broader),
+            $array($concept->related),
+            $array($tops),
+            '{'.implode(',', $quoted).'}',
+            IndexedText::tsvector([
+                'title' => $concept->label,
+                'abstract' => implode(' ', $concept->alternatives),
+                'keyword' => "{$concept->scopeNote} {$concept->definition}",
+            ]),
+        ];
     }
 
     /** @param  list<string>  $values */

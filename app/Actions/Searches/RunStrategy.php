@@ -14,9 +14,12 @@ use App\Sources\Counts;
 use App\Sources\SourceFailed;
 use App\Sources\Sources;
 use Illuminate\Support\Facades\DB;
+use WaryHeron\Core\Search\Dialect\Compiled;
 use WaryHeron\Core\Search\Dialect\TranslationNote;
 use WaryHeron\Core\Search\Strategy\BadStrategy;
+use WaryHeron\Core\Search\Strategy\Strategy as Lines;
 use WaryHeron\Core\Search\Strategy\TranslatedLine;
+use WaryHeron\Core\Search\Strategy\Translation;
 
 /**
  * Runs the strategy as it stands in one database: freezes it, counts every line, and keeps what was sent. Nothing is
@@ -41,12 +44,37 @@ final readonly class RunStrategy
      */
     public function execute(User $by, Strategy $strategy, string $source): Run
     {
-        $review = $strategy->review;
         $lines = $strategy->shown()->strategy();
-        $name = $this->sources->names()[$source];
-        $result =
-            $lines->resultNumber() ?? throw new Refused('The strategy has no terms yet, so there is nothing to run.');
-        $translation = $this->compiler->translation($review, $source);
+        $translation = $this->compiler->translation($strategy->review, $source);
+        $whole = $this->whole($lines, $translation, $source);
+        $asked = self::asked($lines, $translation);
+        $holdings = $this->counts->holdings($source);
+        $texts = array_filter([...$asked, $whole->text], fn (string $text): bool => $text !== '');
+        $counts = $this->counts->of($source, array_values($texts), self::SECONDS);
+        $total = $counts[$whole->text] ?? null;
+        if (! is_int($total)) {
+            $slow = "{$this->sources->names()[$source]} is too slow to count every line. Nothing was run; "
+                .'try again, what was counted is kept.';
+            throw new Refused(is_string($total) ? "{$total} Nothing was run." : $slow);
+        }
+        $byLine = array_map(fn (string $text): mixed => $counts[$text] ?? null, $asked);
+        $kept = $this->lines($translation->lines($lines), $byLine, $source);
+
+        return DB::transaction(
+            fn (): Run => $this->keep($by, $strategy, $source, [
+                'holdings' => $holdings,
+                'query_sent' => $whole->text,
+                'lines' => $kept,
+                'total' => $total,
+            ]),
+        );
+    }
+
+    /** What the result of the strategy is in the database's own words. */
+    private function whole(Lines $lines, Translation $translation, string $source): Compiled
+    {
+        $result = $lines->resultNumber()
+            ?? throw new Refused('The strategy has no terms yet, so there is nothing to run.');
         try {
             $whole = $translation->query($lines->writtenOut($result));
         } catch (BadStrategy $problem) {
@@ -54,13 +82,16 @@ final readonly class RunStrategy
         }
         if (! $whole->isUsable()) {
             $lost = array_values(array_filter($whole->notes, fn (TranslationNote $note): bool => $note->lost));
-            throw new Refused(
-                "{$name} cannot be asked this: ".
-                    ($lost === [] ? 'nothing of it can be said there' : $lost[0]->message()).
-                    '.',
-            );
+            $why = $lost === [] ? 'nothing of it can be said there' : $lost[0]->message();
+            throw new Refused("{$this->sources->names()[$source]} cannot be asked this: {$why}.");
         }
-        // each line is counted written out, whatever it is sent as
+
+        return $whole;
+    }
+
+    /** @return array<int, string> each line by its number, written out, whatever it is sent as; '' where it is wrong */
+    private static function asked(Lines $lines, Translation $translation): array
+    {
         $asked = [];
         foreach ($lines->lines as $i => $line) {
             if (! $line->isBlank()) {
@@ -71,65 +102,55 @@ final readonly class RunStrategy
                 }
             }
         }
-        $holdings = $this->counts->holdings($source);
-        $counts = $this->counts->of(
-            $source,
-            array_values(array_filter([...$asked, $whole->text], fn (string $text): bool => $text !== '')),
-            self::SECONDS,
-        );
-        $total = $counts[$whole->text] ?? null;
-        if (! is_int($total)) {
-            throw new Refused(
-                is_string($total)
-                    ? "{$total} Nothing was run."
-                    : "{$name} is too slow to count every line. Nothing was run; try again, what was counted is kept.",
-            );
-        }
-        $kept = array_map(
+
+        return $asked;
+    }
+
+    /**
+     * @param  list<TranslatedLine>  $translated
+     * @param  array<int, mixed>  $counts  by number of the line
+     * @return list<array<string, mixed>>
+     */
+    private function lines(array $translated, array $counts, string $source): array
+    {
+        $command = (string) ($this->sources->dialect($source)->data['lines']['command'] ?? '{text}');
+
+        return array_map(
             fn (int $i, TranslatedLine $line): array => [
                 'number' => $i + 1,
                 'note' => $line->line->note,
                 'text' => $line->line->text,
                 'sent' => $line->number === null
-                        ? $line->text
-                        : "S{$line->number} ".
-                            strtr((string) ($this->sources->dialect($source)->data['lines']['command'] ?? '{text}'), [
-                                '{text}' => $line->text,
-                            ]),
-                'count' => is_int($counts[$asked[$i + 1] ?? ''] ?? null) ? $counts[$asked[$i + 1]] : null,
+                    ? $line->text
+                    : "S{$line->number} ".strtr($command, ['{text}' => $line->text]),
+                'count' => is_int($counts[$i + 1] ?? null) ? $counts[$i + 1] : null,
                 'notes' => array_map(fn (TranslationNote $note): string => $note->message(), $line->notes),
             ],
-            array_keys($lines->lines),
-            $translation->lines($lines),
+            array_keys($translated),
+            $translated,
         );
+    }
 
-        return DB::transaction(function () use ($by, $strategy, $source, $name, $whole, $kept, $total, $holdings): Run {
-            $version = $this->strategies->freeze($by, $strategy);
-            $run = $strategy->runs()->create([
-                'review_id' => $strategy->review_id,
-                'version' => $version->number,
-                'source' => $source,
-                'source_title' => $name,
-                'dialect' => $this->sources->dialect($source)->title(),
-                'holdings' => $holdings,
-                'query_sent' => $whole->text,
-                'lines' => $kept,
-                'total' => $total,
-                'ran_by' => $by->id,
-                'ran_at' => now(),
-            ]);
-            ($this->log)(
-                $strategy->review_id,
-                $by,
-                'strategy.run',
-                "Ran version {$version->number} of “{$strategy->name}” in {$name}: ".
-                    number_format($total).
-                    ' records',
-                $run,
-                ['query' => $whole->text, 'total' => $total],
-            );
+    /** @param  array<string, mixed>  $found */
+    private function keep(User $by, Strategy $strategy, string $source, array $found): Run
+    {
+        $name = $this->sources->names()[$source];
+        $version = $this->strategies->freeze($by, $strategy);
+        $run = $strategy->runs()->create([
+            'review_id' => $strategy->review_id,
+            'version' => $version->number,
+            'source' => $source,
+            'source_title' => $name,
+            'dialect' => $this->sources->dialect($source)->title(),
+            'ran_by' => $by->id,
+            'ran_at' => now(),
+            ...$found,
+        ]);
+        $total = number_format($found['total']);
+        $words = "Ran version {$version->number} of “{$strategy->name}” in {$name}: {$total} records";
+        $about = ['query' => $found['query_sent'], 'total' => $found['total']];
+        ($this->log)($strategy->review_id, $by, 'strategy.run', $words, $run, $about);
 
-            return $run;
-        });
+        return $run;
     }
 }

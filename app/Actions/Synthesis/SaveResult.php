@@ -40,13 +40,7 @@ final readonly class SaveResult
         array $evidence,
         ?string $seen = null,
     ): Result {
-        $placed = array_map(
-            fn (array $pieces): array => array_map(
-                fn (Evidence $one): array => $one->toArray(),
-                $this->evidence->execute($publication->review_id, $pieces),
-            ),
-            array_filter($evidence),
-        );
+        $placed = array_map(fn (array $pieces): array => $this->placed($publication, $pieces), array_filter($evidence));
 
         return DB::transaction(function () use ($by, $publication, $row, $values, $placed, $seen): Result {
             $review = CodedPublications::reviewOf(
@@ -55,12 +49,7 @@ final readonly class SaveResult
             );
             $current = self::current($publication->review_id, $row);
             $hand = $review->handOf($by);
-            if ($current !== null && ($current->publication_id !== $publication->id || $current->hand !== $hand)) {
-                throw new Refused('This row is of another publication, or of another coder.');
-            }
-            if ($seen !== null && $seen !== ($current->id ?? '')) {
-                throw Refused::overtaken($by, $current?->user, 'changed this row', 'What stands now is shown.');
-            }
+            self::refuseOther($by, $current, $publication, $hand, $seen);
             $current?->update(['superseded_at' => now()]);
             $result = Result::query()->create([
                 ...$values,
@@ -76,6 +65,27 @@ final readonly class SaveResult
 
             return $result;
         });
+    }
+
+    /**
+     * @param  list<Evidence>  $pieces
+     * @return list<array<string, mixed>>
+     */
+    private function placed(Publication $publication, array $pieces): array
+    {
+        $found = $this->evidence->execute($publication->review_id, $pieces);
+
+        return array_map(fn (Evidence $one): array => $one->toArray(), array_values($found));
+    }
+
+    private static function refuseOther(User $by, ?Result $current, Publication $of, string $hand, ?string $seen): void
+    {
+        if ($current !== null && ($current->publication_id !== $of->id || $current->hand !== $hand)) {
+            throw new Refused('This row is of another publication, or of another coder.');
+        }
+        if ($seen !== null && $seen !== ($current->id ?? '')) {
+            throw Refused::overtaken($by, $current?->user, 'changed this row', 'What stands now is shown.');
+        }
     }
 
     private static function current(string $review, string $row): ?Result

@@ -27,19 +27,8 @@ final readonly class InvitePerson
         $email = mb_strtolower(trim($email));
         $token = Str::random(48);
         $invitation = DB::transaction(function () use ($by, $review, $email, $role, $token): Invitation {
-            $member = Membership::query()
-                ->where('review_id', $review->id)
-                ->whereHas('user', fn ($user) => $user->whereRaw('lower(email) = ?', [$email]))
-                ->exists();
-            if ($member) {
-                throw new Refused("{$email} is in this review already. Change the role in the list of people instead.");
-            }
-            Invitation::query()
-                ->where('review_id', $review->id)
-                ->where('email', $email)
-                ->whereNull('accepted_at')
-                ->whereNull('withdrawn_at')
-                ->update(['withdrawn_at' => now()]);
+            self::refuseMember($review, $email);
+            self::withdrawEarlier($review, $email);
             $invitation = Invitation::query()->create([
                 'review_id' => $review->id,
                 'email' => $email,
@@ -63,5 +52,26 @@ final readonly class InvitePerson
         );
 
         return $invitation;
+    }
+
+    private static function refuseMember(Review $review, string $email): void
+    {
+        $member = Membership::query()
+            ->where('review_id', $review->id)
+            ->whereHas('user', fn ($user) => $user->whereRaw('lower(email) = ?', [$email]))
+            ->exists();
+        if ($member) {
+            throw new Refused("{$email} is in this review already. Change the role in the list of people instead.");
+        }
+    }
+
+    private static function withdrawEarlier(Review $review, string $email): void
+    {
+        Invitation::query()
+            ->where('review_id', $review->id)
+            ->where('email', $email)
+            ->whereNull('accepted_at')
+            ->whereNull('withdrawn_at')
+            ->update(['withdrawn_at' => now()]);
     }
 }

@@ -89,43 +89,24 @@ final class Unpacking
         $written = 0;
         try {
             if ($zip->numFiles > 10 * self::MOST_FILES) {
-                throw new UnusableFile(
-                    'The zip file holds '.
-                        number_format($zip->numFiles).
-                        ' entries; at most '.
-                        self::MOST_FILES.
-                        ' files are unpacked.',
-                );
+                $entries = number_format($zip->numFiles);
+                $most = self::MOST_FILES;
+                throw new UnusableFile("The zip file holds {$entries} entries; at most {$most} files are unpacked.");
             }
             for ($i = 0; $i < $zip->numFiles; $i++) {
                 $entry = $zip->statIndex($i) ?: [];
                 $name = basename((string) ($entry['name'] ?? ''));
-                if (
-                    str_ends_with((string) ($entry['name'] ?? ''), '/') ||
-                    str_starts_with($name, '.') ||
-                    str_contains((string) ($entry['name'] ?? ''), '__MACOSX')
-                ) {
+                if (self::isNoFile((string) ($entry['name'] ?? ''))) {
                     continue;
                 }
                 if (count($parts) === self::MOST_FILES) {
                     throw new UnusableFile('The zip file holds more than '.self::MOST_FILES.' files.');
                 }
-                $stream = ($entry['encryption_method'] ?? 0) !== 0 ? false : $zip->getStreamIndex($i);
-                if ($stream === false) {
-                    throw new UnusableFile(
-                        "“{$name}” in the zip file cannot be unpacked: it is encrypted, or packed in a way that is not read.",
-                    );
-                }
+                $stream = self::stream($zip, $i, $entry, $name);
                 $target = (string) tempnam($folder, 'zip-');
                 $parts[] = ['path' => $target, 'name' => mb_scrub($name, 'UTF-8')];
-                $written = self::copied(
-                    $stream,
-                    $target,
-                    $written,
-                    (int) filesize($path),
-                    (int) ($entry['size'] ?? 0),
-                    $name,
-                );
+                [$packed, $size] = [(int) filesize($path), (int) ($entry['size'] ?? 0)];
+                $written = self::copied($stream, $target, $written, $packed, $size, $name);
             }
         } catch (UnusableFile $unusable) {
             array_map(unlink(...), array_column($parts, 'path'));
@@ -138,6 +119,24 @@ final class Unpacking
         }
 
         return $parts;
+    }
+
+    private static function isNoFile(string $path): bool
+    {
+        return str_ends_with($path, '/') || str_starts_with(basename($path), '.') || str_contains($path, '__MACOSX');
+    }
+
+    /**
+     * @param  array<string, mixed>  $entry
+     * @return resource
+     */
+    private static function stream(ZipArchive $zip, int $at, array $entry, string $name)
+    {
+        $stream = ($entry['encryption_method'] ?? 0) !== 0 ? false : $zip->getStreamIndex($at);
+
+        return $stream !== false ? $stream : throw new UnusableFile(
+            "“{$name}” in the zip file cannot be unpacked: it is encrypted, or packed in a way that is not read.",
+        );
     }
 
     /** @param  resource  $stream */

@@ -56,11 +56,8 @@ final class FetchFullTexts implements OfTask, ShouldQueue
         try {
             $task = TaskRun::begin($this->taskId, 'text '.Task::query()->whereKey($this->taskId)->value('done'));
         } catch (DiedTwice) {
-            $this->end(
-                Task::query()->findOrFail($this->taskId),
-                TaskState::Failed,
-                DiedTwice::WHY.' Ask again for the rest later.',
-            );
+            $task = Task::query()->findOrFail($this->taskId);
+            $this->end($task, TaskState::Failed, DiedTwice::WHY.' Ask again for the rest later.');
 
             return;
         }
@@ -84,25 +81,27 @@ final class FetchFullTexts implements OfTask, ShouldQueue
             try {
                 $this->fetch($task, $publication, $locker, $add);
             } catch (SourceFailed $failed) {
-                if ($failed->mayPass && $this->failures < self::RETRIES) {
-                    TaskRun::layDown($task->id);
-                    $task->update(['message' => "{$failed->getMessage()} Trying again in a moment."]);
-                    dispatch(new self($this->taskId, $this->publications, $this->failures + 1))->delay(
-                        2 ** ($this->failures + 1),
-                    );
-                } else {
-                    $this->end(
-                        $task,
-                        TaskState::Failed,
-                        "{$failed->getMessage()} {$this->outcome($task)} Ask again for the rest later.",
-                    );
-                }
+                $this->stopped($task, $failed);
 
                 return;
             }
             $task->update(['done' => $task->done + 1]);
         }
         $this->end($task, TaskState::Done, $this->outcome($task));
+    }
+
+    private function stopped(Task $task, SourceFailed $failed): void
+    {
+        if (! $failed->mayPass || $this->failures >= self::RETRIES) {
+            $words = "{$failed->getMessage()} {$this->outcome($task)} Ask again for the rest later.";
+            $this->end($task, TaskState::Failed, $words);
+
+            return;
+        }
+        TaskRun::layDown($task->id);
+        $task->update(['message' => "{$failed->getMessage()} Trying again in a moment."]);
+        $again = new self($this->taskId, $this->publications, $this->failures + 1);
+        dispatch($again)->delay(2 ** ($this->failures + 1));
     }
 
     public function failed(): void

@@ -52,37 +52,21 @@ final class JoinCertain implements OfTask, ShouldQueue
         $joined = $task->done;
         foreach ($groups as $i => $group) {
             if (! TaskRun::isWanted($task->id)) {
-                TaskRun::end(
-                    $task->id,
-                    TaskState::Cancelled,
-                    'Cancelled. '.
-                        number_format($joined).
-                        ' groups had been joined and stay so; undo them on the page of joined publications.',
-                    $joined,
-                );
+                $words = 'Cancelled. '.number_format($joined)
+                    .' groups had been joined and stay so; undo them on the page of joined publications.';
+                TaskRun::end($task->id, TaskState::Cancelled, $words, $joined);
 
                 return;
             }
-            $joined +=
-                $join->execute(
-                    User::query()->find($this->userId),
-                    $matching->review_id,
-                    $group['publications'],
-                    $this->stroke,
-                    $matching->id,
-                ) === null
-                    ? 0
-                    : 1;
+            $by = User::query()->find($this->userId);
+            $kept = $join->execute($by, $matching->review_id, $group['publications'], $this->stroke, $matching->id);
+            $joined += $kept === null ? 0 : 1;
             if ($i % 25 === 24) {
                 $task->update(['done' => $joined]);
             }
         }
-        TaskRun::end(
-            $task->id,
-            TaskState::Done,
-            'Joined '.number_format($joined).' groups. Look at some of them; they can be undone.',
-            $joined,
-        );
+        $words = 'Joined '.number_format($joined).' groups. Look at some of them; they can be undone.';
+        TaskRun::end($task->id, TaskState::Done, $words, $joined);
     }
 
     public function failed(): void

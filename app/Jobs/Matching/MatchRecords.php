@@ -17,6 +17,7 @@ use Illuminate\Foundation\Bus\Dispatchable;
 use Illuminate\Queue\InteractsWithQueue;
 use Illuminate\Support\Facades\DB;
 use WaryHeron\Core\Matching\Matcher;
+use WaryHeron\Core\Matching\MatchResult;
 use WaryHeron\Core\Matching\Pair;
 
 /**
@@ -28,6 +29,8 @@ final class MatchRecords implements OfTask, ShouldQueue
     use Dispatchable, InteractsWithQueue, Queueable;
 
     /** Pairs that weigh less are not worth a place in the picture. */
+    private const PAIR = ['matching_id', 'review_id', 'record_a', 'record_b', 'code', 'score', 'rarity', 'verdict'];
+
     private const FLOOR = -2.0;
 
     public int $tries = 20;
@@ -61,58 +64,52 @@ final class MatchRecords implements OfTask, ShouldQueue
         }
         $matching->update(['state' => TaskState::Running]);
         $input = MatchInput::of($matching->review);
-        $result = (new Matcher($matching->review->matchSettings(), floor: self::FLOOR))->match(
-            $input->prints,
-            $input->same,
-            $input->different,
-        );
-        $judge = $result->judge;
-        $kept = DB::transaction(function () use ($matching, $result, $judge, $input): bool {
-            if (Matching::query()->lockForUpdate()->find($matching->id)?->state !== TaskState::Running) {
-                return false; // cancelled on the way
-            }
-            DB::table('match_pairs')
-                ->where('review_id', $matching->review_id)
-                ->where('matching_id', $matching->id)
-                ->delete();
-            foreach (array_chunk($result->pairs, 2000) as $pairs) {
-                Copy::into(
-                    'match_pairs',
-                    ['matching_id', 'review_id', 'record_a', 'record_b', 'code', 'score', 'rarity', 'verdict'],
-                    array_map(
-                        fn (Pair $pair): array => [
-                            $matching->id,
-                            $matching->review_id,
-                            $result->prints[$pair->a]->key,
-                            $result->prints[$pair->b]->key,
-                            $pair->comparison->code,
-                            sprintf('%.4F', $pair->score),
-                            $pair->rarity === null ? null : sprintf('%.4F', $pair->rarity),
-                            $judge->nature($pair->comparison, $pair->rarity !== null)->value,
-                        ],
-                        $pairs,
-                    ),
-                );
-            }
-            $matching->update([
-                'state' => TaskState::Done,
-                'records' => count($input->prints),
-                'weights' => ['chances' => $judge->weights->chances, 'prior' => $judge->weights->prior],
-                'finished_at' => now(),
-            ]);
-
-            return true;
-        });
-        if ($kept) {
-            $count = count($input->prints);
-            TaskRun::end(
-                (string) $matching->task_id,
-                TaskState::Done,
-                'Compared '.number_format($count).' records. None of these has been joined yet.',
-                $count,
-                $count,
-            );
+        $matcher = new Matcher($matching->review->matchSettings(), floor: self::FLOOR);
+        $result = $matcher->match($input->prints, $input->same, $input->different);
+        $count = count($input->prints);
+        if (DB::transaction(fn (): bool => self::keep($matching, $result, $count))) {
+            $words = 'Compared '.number_format($count).' records. None of these has been joined yet.';
+            TaskRun::end((string) $matching->task_id, TaskState::Done, $words, $count, $count);
         }
+    }
+
+    /** Whether it was still wanted. */
+    private static function keep(Matching $matching, MatchResult $result, int $records): bool
+    {
+        if (Matching::query()->lockForUpdate()->find($matching->id)?->state !== TaskState::Running) {
+            return false; // cancelled on the way
+        }
+        DB::table('match_pairs')
+            ->where('review_id', $matching->review_id)
+            ->where('matching_id', $matching->id)
+            ->delete();
+        foreach (array_chunk($result->pairs, 2000) as $pairs) {
+            $rows = array_map(fn (Pair $pair): array => self::row($matching, $result, $pair), $pairs);
+            Copy::into('match_pairs', self::PAIR, $rows);
+        }
+        $weights = $result->judge->weights;
+
+        return $matching->update([
+            'state' => TaskState::Done,
+            'records' => $records,
+            'weights' => ['chances' => $weights->chances, 'prior' => $weights->prior],
+            'finished_at' => now(),
+        ]);
+    }
+
+    /** @return list<mixed> of match_pairs */
+    private static function row(Matching $matching, MatchResult $result, Pair $pair): array
+    {
+        return [
+            $matching->id,
+            $matching->review_id,
+            $result->prints[$pair->a]->key,
+            $result->prints[$pair->b]->key,
+            $pair->comparison->code,
+            sprintf('%.4F', $pair->score),
+            $pair->rarity === null ? null : sprintf('%.4F', $pair->rarity),
+            $result->judge->nature($pair->comparison, $pair->rarity !== null)->value,
+        ];
     }
 
     public function failed(): void

@@ -8,6 +8,7 @@ use App\Actions\Deliveries\TakeInRecords;
 use App\Database\Plans;
 use App\Jobs\Deliveries\DeliverySlice;
 use App\Models\Delivery;
+use App\Sources\Page;
 use App\Sources\SourceFailed;
 use App\Sources\Sources;
 use App\Tasks\TaskRun;
@@ -49,17 +50,7 @@ final class FetchRecords extends DeliverySlice
 
                 return;
             }
-            $problem = match (true) {
-                $page->total !== $delivery->expected => 'The source now counts '.
-                    number_format($page->total).
-                    ' records instead of '.
-                    number_format((int) $delivery->expected).
-                    '. '.
-                    number_format($delivery->kept).
-                    ' fetched before are kept; count again and fetch anew.',
-                $page->records === [] => "The source sent no records after number {$delivery->position}. What was fetched before is kept.",
-                default => null,
-            };
+            $problem = self::problem($delivery, $page);
             if ($problem !== null) {
                 $this->end($delivery, 'failed', $problem);
 
@@ -70,15 +61,26 @@ final class FetchRecords extends DeliverySlice
             $delivery = $takeIn->execute($delivery->id, $delivery->position, $wanted, count($read) - count($wanted));
             $this->progress($delivery, $delivery->expected);
         }
-        $this->end(
-            $delivery,
-            'done',
-            $this->outcome($delivery).
-                ($delivery->passed_over > 0
-                    ? ' Fetched before and passed over: '.number_format($delivery->passed_over).'.'
-                    : ''),
-        );
+        $passed = $delivery->passed_over > 0
+            ? ' Fetched before and passed over: '.number_format($delivery->passed_over).'.'
+            : '';
+        $this->end($delivery, 'done', $this->outcome($delivery).$passed);
         Plans::knowTables();
+    }
+
+    private static function problem(Delivery $delivery, Page $page): ?string
+    {
+        if ($page->records === [] && $page->total === $delivery->expected) {
+            return "The source sent no records after number {$delivery->position}. What was fetched before is kept.";
+        }
+        if ($page->total === $delivery->expected) {
+            return null;
+        }
+        [$now, $before] = [number_format($page->total), number_format((int) $delivery->expected)];
+        $kept = number_format($delivery->kept);
+
+        return "The source now counts {$now} records instead of {$before}. {$kept} fetched before are kept; "
+            .'count again and fetch anew.';
     }
 
     /**

@@ -6,10 +6,9 @@ namespace App\Queries\Shared;
 
 use App\Models\Review;
 use App\Models\User;
-use App\Queries\FullTexts\Retrievals;
 use Illuminate\Support\Facades\DB;
+use stdClass;
 use WaryHeron\Core\Flow\Stream;
-use WaryHeron\Core\Screening\ItemState;
 
 /** The stages of a review with what is left at each, for the strip on top of its pages. */
 final readonly class Waterline
@@ -33,9 +32,53 @@ final readonly class Waterline
     public static function of(Review $review, User $user): self
     {
         $byStage = Tallies::ofStages($review);
-        $tallies = $byStage[$review->firstStage()->id];
         $waiting = Waiting::for($user, $review, $byStage);
-        $about = DB::selectOne(
+        $about = self::about($review);
+        $counts = WaterlineCounts::of($review, $byStage, (int) $about->records);
+        $stages = [
+            self::stage('question', 'Question', (int) $about->criteria, (int) $about->criteria === 1 ? 'criterion' : 'criteria'),
+            self::stage('searches', 'Searches', $counts->records, 'records'),
+            self::stage('records', 'Records', $counts->publications, 'publications', out: $counts->outOfRecords()),
+            self::stage(
+                'screening',
+                'Screening',
+                $counts->left(),
+                'still in',
+                $waiting->toScreen + $waiting->toSettle,
+                $counts->outOfScreening(),
+            ),
+            self::stage(
+                'full-texts',
+                'Full texts',
+                $counts->sought(),
+                $counts->full === null ? 'not read in full' : 'sought',
+                $waiting->toReadInFull,
+                $counts->outOfFullTexts(),
+            ),
+            self::stage(
+                'coding',
+                'Coding',
+                $counts->inTheEnd(),
+                $counts->full === null ? 'included' : 'reports in',
+                $waiting->toCode,
+                $counts->outOfCoding(),
+            ),
+            self::stage('synthesis', 'Synthesis', (int) $about->pooled, 'with results'),
+            self::stage('report', 'Report', $waiting->coded, 'coded'),
+        ];
+
+        return new self(
+            array_values(array_map(fn (\Closure $made): array => $made($review), $stages)),
+            Stream::through([...$counts->widths(), $waiting->coded], self::WIDTH),
+            $waiting,
+            $waiting->all(),
+            NextSteps::for($user, $review, $waiting, $counts->records, (int) $about->criteria),
+        );
+    }
+
+    private static function about(Review $review): stdClass
+    {
+        return DB::selectOne(
             <<<'SQL'
             SELECT (SELECT coalesce(sum(kept), 0) FROM deliveries WHERE review_id = ?) AS records,
                    (SELECT count(*) FROM criteria WHERE review_id = ? AND retired_at IS NULL) AS criteria,
@@ -44,123 +87,31 @@ final readonly class Waterline
             ,
             [$review->id, $review->id, $review->id],
         );
-        $records = (int) $about->records;
-        $publications = $tallies->all();
-        $included = $tallies->in(ItemState::Included);
-        $full = Retrievals::stage($review) === null ? null : $byStage[Retrievals::stage($review)->id];
-        $givenUp = $full === null || $full->in(ItemState::Removed) === 0 ? 0 : array_sum(Retrievals::givenUp($review));
-        $inTheEnd = $full === null ? $included : $full->in(ItemState::Included);
-        $excluded = $tallies->in(ItemState::Excluded);
-        $left = $publications - $excluded;
-        $coded = $waiting->coded;
-        $removed = $tallies->in(ItemState::Removed);
-        $duplicates = $records - $publications - $removed;
-        $outOfRecords = array_filter([
-            $duplicates > 0 ? number_format($duplicates).($duplicates === 1 ? ' duplicate' : ' duplicates') : '',
-            $removed > 0 ? number_format($removed).' removed' : '',
-        ]);
-        $library = fn (array $filter): string => route('library', [$review, ...$filter]);
-        $out = $full === null ? 0 : $full->in(ItemState::Excluded) + $givenUp;
-        $pending = $full === null ? 0 : $full->all() - $inTheEnd - $full->in(ItemState::Excluded);
-        $outOfFullTexts = array_filter([
-            $out > 0 ? number_format($out).' out' : '',
-            $pending > 0 ? number_format($pending).' pending' : '',
-        ]);
-        $stages = [
-            [
-                'key' => 'question',
-                'label' => 'Question',
-                'figure' => number_format((int) $about->criteria),
-                'unit' => (int) $about->criteria === 1 ? 'criterion' : 'criteria',
-                'waits' => 0,
-                'url' => route('question', $review),
-                'outflow' => null,
-            ],
-            [
-                'key' => 'searches',
-                'label' => 'Searches',
-                'figure' => number_format($records),
-                'unit' => 'records',
-                'waits' => 0,
-                'url' => route('searches', $review),
-                'outflow' => null,
-            ],
-            [
-                'key' => 'records',
-                'label' => 'Records',
-                'figure' => number_format($publications),
-                'unit' => 'publications',
-                'waits' => 0,
-                'url' => route('library', $review),
-                'outflow' => $outOfRecords === []
-                        ? null
-                        : [
-                            'text' => implode(', ', $outOfRecords),
-                            'url' => $library($duplicates > 0 ? ['duplicates' => 1] : ['removed' => 1]),
-                        ],
-            ],
-            [
-                'key' => 'screening',
-                'label' => 'Screening',
-                'figure' => number_format($left),
-                'unit' => 'still in',
-                'waits' => $waiting->toScreen + $waiting->toSettle,
-                'url' => route('screening', $review),
-                'outflow' => $excluded > 0
-                        ? ['text' => number_format($excluded).' excluded', 'url' => $library(['state' => 'excluded'])]
-                        : null,
-            ],
-            [
-                'key' => 'full-texts',
-                'label' => 'Full texts',
-                'figure' => number_format($full === null ? $included : $full->all() + $givenUp),
-                'unit' => $full === null ? 'not read in full' : 'sought',
-                'waits' => $waiting->toReadInFull,
-                'url' => route('full-texts', $review),
-                'outflow' => $left - $included > 0 && $publications > 0
-                        ? [
-                            'text' => number_format($left - $included).' pending',
-                            'url' => $library(['state' => 'pending']),
-                        ]
-                        : null,
-            ],
-            [
-                'key' => 'coding',
-                'label' => 'Coding',
-                'figure' => number_format($inTheEnd),
-                'unit' => $full === null ? 'included' : 'reports in',
-                'waits' => $waiting->toCode,
-                'url' => route('coding', $review),
-                'outflow' => $outOfFullTexts === []
-                        ? null
-                        : ['text' => implode(', ', $outOfFullTexts), 'url' => route('full-texts', $review)],
-            ],
-            [
-                'key' => 'synthesis',
-                'label' => 'Synthesis',
-                'figure' => number_format((int) $about->pooled),
-                'unit' => 'with results',
-                'waits' => 0,
-                'url' => route('map', $review),
-                'outflow' => null,
-            ],
-            [
-                'key' => 'report',
-                'label' => 'Report',
-                'figure' => number_format($coded),
-                'unit' => 'coded',
-                'waits' => 0,
-                'url' => route('report', $review),
-                'outflow' => null,
-            ],
-        ];
+    }
 
-        return new self(
-            $stages,
-            Stream::through([$records, $records, $publications, $left, $included, $inTheEnd, $inTheEnd, $coded], self::WIDTH),
-            $waiting,
-            $waiting->all(),
-            NextSteps::for($user, $review, $waiting, $records, (int) $about->criteria),
-        );
+    /**
+     * @param  ?array{string, string, array<string, mixed>}  $out  what leaves here: words, and where they lead
+     * @return \Closure(Review): array{key: string, label: string, figure: string, unit: string, waits: int, url: string,
+     *     outflow: ?array{text: string, url: string}}
+     */
+    private static function stage(
+        string $key,
+        string $label,
+        int $figure,
+        string $unit,
+        int $waits = 0,
+        ?array $out = null,
+    ): \Closure {
+        $place = ['records' => 'library', 'synthesis' => 'map'][$key] ?? $key;
+
+        return fn (Review $review): array => [
+            'key' => $key,
+            'label' => $label,
+            'figure' => number_format($figure),
+            'unit' => $unit,
+            'waits' => $waits,
+            'url' => route($place, $review),
+            'outflow' => $out === null ? null : ['text' => $out[0], 'url' => route($out[1], [$review, ...$out[2]])],
+        ];
     }
 }

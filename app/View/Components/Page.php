@@ -17,6 +17,116 @@ use Illuminate\View\Component;
 /** The frame around every page: the bar, and within a review the Waterline and the places of the area. */
 final class Page extends Component
 {
+    /** The places of each area, by the names of their routes. */
+    private const PLACES = [
+        'question' => [
+            'question' => 'Question and criteria',
+            'scouting' => 'Scouting',
+            'team' => 'Team',
+            'log' => 'The Log',
+        ],
+        'searches' => [
+            'searches' => 'Strategies',
+            'thesauri' => 'Thesauri',
+            'dialects' => 'Dialects',
+            'searches.report' => 'Search report',
+        ],
+        'records' => [
+            'library' => 'Library',
+            'deliveries' => 'Deliveries',
+            'matching' => 'Matching',
+            'pairing' => 'Pairing Desk',
+            'matching.joined' => 'Joined',
+        ],
+        'screening' => [
+            'screening' => 'Overview',
+            'desk' => 'Reading Desk',
+            'disagreements' => 'Disagreements',
+            'agreement' => 'Agreement',
+            'reading-order' => 'Order and recall',
+            'stages' => 'Stages',
+            'share-outs' => 'Share-out',
+            'marks' => 'Marked words',
+        ],
+        'full-texts' => [
+            'full-texts' => 'Texts sought',
+            'full-texts.unassigned' => 'PDFs to assign',
+            'full-texts.read' => 'Read in full',
+            'studies' => 'Studies',
+        ],
+        'coding' => [
+            'coding' => 'Coding table',
+            'reconcile' => 'Reconcile',
+            'passages' => 'Passages',
+            'coding.shares' => 'Shares',
+            'coding.subset' => 'In-depth subset',
+            'codebook' => 'Codebook',
+        ],
+        'synthesis' => [
+            'map' => 'Map',
+            'tables' => 'Tables',
+            'analyses' => 'Analyses',
+            'soundness' => 'Soundness',
+            'certainty' => 'Certainty',
+            'outcomes' => 'Outcomes',
+        ],
+        'report' => [
+            'report.text' => 'Report',
+            'report' => 'Flow and files',
+            'report.work' => 'Work',
+            'ask' => 'Ask',
+            'report.links' => 'Reading links',
+            'interface' => 'Programming interface',
+        ],
+    ];
+
+    /** Where the finder leads within a review: what is looked for, and the name of the route. */
+    private const SCREENS = [
+        'Question and criteria' => 'question',
+        'Scouting: ask the literature a question' => 'scouting',
+        'Team: invite people' => 'team',
+        'Searches: strategies and runs' => 'searches',
+        'New strategy' => 'searches.create',
+        'Thesauri: headings' => 'thesauri',
+        'Dialects' => 'dialects',
+        'Search report' => 'searches.report',
+        'Library' => 'library',
+        'Deliveries: upload a file' => 'deliveries',
+        'Matching: find duplicates' => 'matching',
+        'Pairing Desk: judge suspected duplicates' => 'pairing',
+        'Joined publications' => 'matching.joined',
+        'Screening overview' => 'screening',
+        'Reading Desk: screen the next item' => 'desk',
+        'Disagreements' => 'disagreements',
+        'Agreement between reviewers' => 'agreement',
+        'Reading order, progress curve and recall so far' => 'reading-order',
+        'Marked words: lists for and against' => 'marks',
+        'Stages and their rules' => 'stages',
+        'Share-out: who judges what' => 'share-outs',
+        'Full texts sought: bring PDFs, ask the locker' => 'full-texts',
+        'PDFs to assign' => 'full-texts.unassigned',
+        'Studies and their reports' => 'studies',
+        'Coding table' => 'coding',
+        'Codebook' => 'codebook',
+        'Shares of coding: who codes what' => 'coding.shares',
+        'In-depth subset of studies' => 'coding.subset',
+        'Passages under themes' => 'passages',
+        'Reconcile coders' => 'reconcile',
+        'Evidence map and crosstabs' => 'map',
+        'Tables of studies' => 'tables',
+        'Analyses: pool results' => 'analyses',
+        'Certainty of the evidence, outcome by outcome' => 'certainty',
+        'Soundness: risk of bias of the studies' => 'soundness',
+        'Outcomes, groups and comparisons' => 'outcomes',
+        'The report as it is written' => 'report.text',
+        'Report and flow' => 'report',
+        'Exports: included publications and coding table' => 'report#exports',
+        'The Log' => 'log',
+    ];
+
+    /** Those that are of use only to who may do something there. */
+    private const FOR_SOME = ['searches.create', 'pairing', 'desk'];
+
     public ?User $user;
 
     public ?Waterline $waterline = null;
@@ -56,85 +166,24 @@ final class Page extends Component
     /** @return list<array{name: string, label: string, url: string}> */
     private function placesOfArea(): array
     {
-        $places = match ($this->stage) {
-            'question' => [
-                'question' => 'Question and criteria',
-                'scouting' => 'Scouting',
-                'team' => 'Team',
-                'log' => 'The Log',
-            ],
-            'searches' => [
-                'searches' => 'Strategies',
-                'thesauri' => 'Thesauri',
-                'dialects' => 'Dialects',
-                'searches.report' => 'Search report',
-            ],
-            'records' => [
-                'library' => 'Library',
-                'deliveries' => 'Deliveries',
-                'matching' => 'Matching',
-                'pairing' => 'Pairing Desk',
-                'matching.joined' => 'Joined',
-            ],
-            'screening' => [
-                'screening' => 'Overview',
-                'desk' => 'Reading Desk',
-                'disagreements' => 'Disagreements',
-                'agreement' => 'Agreement',
-                'reading-order' => 'Order and recall',
-                'stages' => 'Stages',
-                'share-outs' => 'Share-out',
-                'marks' => 'Marked words',
-            ],
-            'full-texts' => [
-                'full-texts' => 'Texts sought',
-                'full-texts.unassigned' => 'PDFs to assign',
-                'full-texts.read' => 'Read in full',
-                'studies' => 'Studies',
-            ],
-            'coding' => [
-                'coding' => 'Coding table',
-                'reconcile' => 'Reconcile',
-                'passages' => 'Passages',
-                'coding.shares' => 'Shares',
-                'coding.subset' => 'In-depth subset',
-                'codebook' => 'Codebook',
-            ],
-            'synthesis' => [
-                'map' => 'Map',
-                'tables' => 'Tables',
-                'analyses' => 'Analyses',
-                'soundness' => 'Soundness',
-                'certainty' => 'Certainty',
-                'outcomes' => 'Outcomes',
-            ],
-            'report' => [
-                'report.text' => 'Report',
-                'report' => 'Flow and files',
-                'report.work' => 'Work',
-                'ask' => 'Ask',
-                'report.links' => 'Reading links',
-                'interface' => 'Programming interface',
-            ],
-            default => [],
-        };
-
+        $places = self::PLACES[$this->stage] ?? [];
         $places = array_filter($places, fn (string $name): bool => $this->leadsOn($name), ARRAY_FILTER_USE_KEY);
 
         return array_map(
-            fn (string $name, string $label): array => [
-                'name' => $name,
-                'label' => $label,
-                'url' => $name === 'full-texts.read'
-                        ? route('desk', [
-                            $this->review,
-                            'stage' => $this->review === null ? '' : Retrievals::stage($this->review)?->id,
-                        ])
-                        : route($name, $this->review),
-            ],
+            fn (string $name, string $label): array => ['name' => $name, 'label' => $label, 'url' => $this->urlOf($name)],
             array_keys($places),
             $places,
         );
+    }
+
+    private function urlOf(string $place): string
+    {
+        if ($place !== 'full-texts.read') {
+            return route($place, $this->review);
+        }
+        $stage = $this->review === null ? '' : Retrievals::stage($this->review)?->id;
+
+        return route('desk', [$this->review, 'stage' => $stage]);
     }
 
     /** Whether this person may open a place: what would only refuse is not offered. */
@@ -158,69 +207,26 @@ final class Page extends Component
             'Your account' => route('account'),
             'Post room' => route('post-room'),
         ];
-        $inReview =
-            $this->review === null
-                ? []
-                : [
-                    'Question and criteria' => route('question', $this->review),
-                    'Scouting: ask the literature a question' => route('scouting', $this->review),
-                    'Team: invite people' => route('team', $this->review),
-                    'Searches: strategies and runs' => route('searches', $this->review),
-                    'New strategy' => route('searches.create', $this->review),
-                    'Thesauri: headings' => route('thesauri', $this->review),
-                    'Dialects' => route('dialects', $this->review),
-                    'Search report' => route('searches.report', $this->review),
-                    'Library' => route('library', $this->review),
-                    'Deliveries: upload a file' => route('deliveries', $this->review),
-                    'Matching: find duplicates' => route('matching', $this->review),
-                    'Pairing Desk: judge suspected duplicates' => route('pairing', $this->review),
-                    'Joined publications' => route('matching.joined', $this->review),
-                    'Screening overview' => route('screening', $this->review),
-                    'Reading Desk: screen the next item' => route('desk', $this->review),
-                    'Disagreements' => route('disagreements', $this->review),
-                    'Agreement between reviewers' => route('agreement', $this->review),
-                    'Reading order, progress curve and recall so far' => route('reading-order', $this->review),
-                    'Marked words: lists for and against' => route('marks', $this->review),
-                    'Stages and their rules' => route('stages', $this->review),
-                    'Share-out: who judges what' => route('share-outs', $this->review),
-                    'Full texts sought: bring PDFs, ask the locker' => route('full-texts', $this->review),
-                    'PDFs to assign' => route('full-texts.unassigned', $this->review),
-                    'Studies and their reports' => route('studies', $this->review),
-                    'Coding table' => route('coding', $this->review),
-                    'Codebook' => route('codebook', $this->review),
-                    'Shares of coding: who codes what' => route('coding.shares', $this->review),
-                    'In-depth subset of studies' => route('coding.subset', $this->review),
-                    'Passages under themes' => route('passages', $this->review),
-                    'Reconcile coders' => route('reconcile', $this->review),
-                    'Evidence map and crosstabs' => route('map', $this->review),
-                    'Tables of studies' => route('tables', $this->review),
-                    'Analyses: pool results' => route('analyses', $this->review),
-                    'Certainty of the evidence, outcome by outcome' => route('certainty', $this->review),
-                    'Soundness: risk of bias of the studies' => route('soundness', $this->review),
-                    'Outcomes, groups and comparisons' => route('outcomes', $this->review),
-                    'The report as it is written' => route('report.text', $this->review),
-                    'Report and flow' => route('report', $this->review),
-                    'Exports: included publications and coding table' => route('report', $this->review).'#exports',
-                    'The Log' => route('log', $this->review),
-                ];
-        foreach (
-            [
-                'New strategy' => 'searches.create',
-                'Pairing Desk: judge suspected duplicates' => 'pairing',
-                'Reading Desk: screen the next item' => 'desk',
-            ] as $title => $name
-        ) {
-            if (! $this->leadsOn($name)) {
-                unset($inReview[$title]);
-            }
-        }
-        $all = [...$inReview, ...$general];
+        $all = [...$this->review === null ? [] : $this->screensOf($this->review), ...$general];
 
         return array_map(
             fn (string $title, string $url): array => ['title' => $title, 'about' => 'screen', 'url' => $url],
             array_keys($all),
             $all,
         );
+    }
+
+    /** @return array<string, string> addresses by title */
+    private function screensOf(Review $review): array
+    {
+        $isOpen = fn (string $name): bool => ! in_array($name, self::FOR_SOME, true) || $this->leadsOn($name);
+        $urls = [];
+        foreach (array_filter(self::SCREENS, $isOpen) as $title => $place) {
+            [$name, $at] = [...explode('#', $place), ''];
+            $urls[$title] = route($name, $review).($at === '' ? '' : "#{$at}");
+        }
+
+        return $urls;
     }
 
     public function render(): View
