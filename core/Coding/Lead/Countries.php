@@ -157,6 +157,10 @@ final class Countries
         'Zimbabwe' => ['Zimbabwe', 'Zimbabwean'],
     ];
 
+    /** What comes from a country or is called after it, wherever people are. */
+    private const NO_PLACE = ' (?:version|translation|language|questionnaire|validation|scale|speaking|made'
+        .'|spruce|oak|pine|steel)';
+
     private static ?string $any = null;
 
     /** @return array<string, bool> the countries that a text names, and whether it names them or only their adjective */
@@ -166,6 +170,7 @@ final class Countries
         if (preg_match(self::$any, $text) !== 1) {
             return [];
         }
+        $thing = self::NO_PLACE;
         $found = [];
         foreach (self::NAMES as $country => [$names, $adjective]) {
             if (preg_match("/(?<![\\p{L}-])(?:{$names})(?![\\p{L}])/u", $text) === 1) {
@@ -173,7 +178,7 @@ final class Countries
             } elseif (
                 $adjective !== '' &&
                 preg_match(
-                    "/(?<![\\p{L}-])(?:{$adjective})(?![\\p{L}])(?! (?:version|translation|language|questionnaire|validation|scale|speaking))/u",
+                    "/(?<![\\p{L}-])(?:{$adjective})(?![\\p{L}])(?!{$thing})/u",
                     $text,
                 ) === 1
             ) {

@@ -87,8 +87,9 @@
                 </header>
                 <form class="sheet-body" method="post" action="{{ route('strategies.known.store', [$review, $strategy]) }}">
                     @csrf
-                    <div class="field"><label for="items">References, titles or DOIs, one a line or numbered; or the text of a file of references</label>
-                        <textarea class="input input-mono" id="items" name="items" rows="9" required spellcheck="false"></textarea>
+                    <div class="field"><label for="items">References, titles or DOIs</label>
+                        <textarea class="input input-mono" id="items" name="items" rows="9" required spellcheck="false" aria-describedby="items-hint"></textarea>
+                        <p class="hint" id="items-hint">One a line, or numbered as a paper prints them; or the text of a file of references, such as RIS or BibTeX.</p>
                     </div>
                     <button class="button button-go">Add them</button>
                 </form>

@@ -330,3 +330,47 @@ it('is not taken in by what looks like it', function (AskedItem $item, string $h
         'a level of significance' => [$p, 'Methods', 'We took p < 0.05 to be significant.', null],
     ];
 });
+
+it('finds a design whatever the team calls it', function (string $said, ?string $design) {
+    $item = new AskedItem('design', 'Study design', ItemType::Choice, [
+        'Randomised trial', 'Cluster-randomised trial', 'Crossover RCT', 'Longitudinal study', 'Case–control study', 'Survey',
+        'Pre–post comparison', 'Interviews',
+    ]);
+    expect(answer($item, 'Methods', $said))->toBe($design);
+})->with([
+    ['We did a randomised controlled trial of lamps.', 'Randomised trial'],
+    ['Nurses were randomly assigned to dim or bright lamps.', 'Randomised trial'],
+    ['Wards were randomised to dim or bright lamps.', 'Cluster-randomised trial'],
+    ['In this randomised crossover trial each nurse had both lamps.', 'Crossover RCT'],
+    ['This prospective cohort followed nurses for a year.', 'Longitudinal study'],
+    ['Cases were matched with controls of the same age.', 'Case–control study'],
+    ['We conducted a cross-sectional survey.', 'Survey'],
+    ['Sleep was compared before and after lamps were installed.', 'Pre–post comparison'],
+    ['We interviewed 12 nurses; transcripts were coded.', 'Interviews'],
+    ['Semi-structured interviews were held with nurses.', 'Interviews'],
+    ['Lamps were of three makes.', null],
+]);
+
+it('finds how long people were followed, and not what came before', function (string $said, ?string $value) {
+    expect(answer(new AskedItem('follow_up', 'Followed for', ItemType::Duration), 'Methods', $said))->toBe($value);
+})->with([
+    ['After a six-week run-in, participants were followed for 52 weeks.', '52'],
+    ['After a wash-out of 2 weeks, nurses wore visors for 8 weeks.', '8'],
+    ['Questionnaires were sent again after 18 months.', '18'],
+    ['Each session lasted 30 minutes.', null],
+]);
+
+it('tells countries from what is called after them or made there', function (string $said, ?string $country) {
+    expect(answer(new AskedItem('country', 'Country', ItemType::Country), 'Methods', $said))->toBe($country);
+})->with([
+    ['Lamps made in Japan were used in our ward in Chile.', 'Chile'],
+    ['Norwegian spruce was used for the frames.', null],
+    ['Danish nurses were invited.', 'Denmark'],
+]);
+
+it('finds who is thanked for money', function (string $said, string $funder) {
+    expect(answer(new AskedItem('funding', 'Funding', ItemType::Text), 'Funding', $said))->toBe($funder);
+})->with([
+    ['We thank the Ward Foundation for financial support.', 'the Ward Foundation'],
+    ['AK holds a fellowship from the Ward Foundation.', 'the Ward Foundation'],
+]);

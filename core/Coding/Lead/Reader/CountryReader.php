@@ -65,7 +65,7 @@ final class CountryReader implements LeadReader
         return (string) preg_replace(
             [
                 '/\([^()]*\b(?:Inc|Ltd|LLC|GmbH|Corp|Corporation|Company|Co|AB|A\/S|AS|BV|SA|plc)\b[^()]*\)/u',
-                '/\b(?:made|manufactured|produced|built|assembled) (?:in|by)\b[^.;,]*/iu',
+                '/\b(?:made|manufactured|produced|built|assembled) (?:in|by)\b(?:(?!\b(?:was|were|is|are|and)\b)[^.;,])*/iu',
             ],
             ' ',
             $text,

@@ -45,6 +45,7 @@ final class DesignReader implements LeadReader
             '\bcase[ –-]+control\b' => 2.2,
             '\bmatched controls?\b' => 1.4,
             '\bcontrols were (?:drawn|chosen|selected|matched)' => 1.4,
+            '\bcases were (?:each )?matched (?:with|to) (?:\w+ )?controls\b' => 1.4,
         ],
         'qualitative' => [
             '\bqualitative\b' => 1.6,
@@ -52,7 +53,8 @@ final class DesignReader implements LeadReader
             '\b(?:semi-structured|in-depth|individual) interviews?\b' => 1.5,
             '\b(?:thematic|framework|content) analysis\b' => 1.3,
             '\bgrounded theory\b|\bphenomenolog\w+' => 1.6,
-            '\binterviews? (?:lasted|were (?:recorded|transcribed))' => 1.3,
+            '\binterviews? (?:lasted|were (?:recorded|transcribed|held|conducted))' => 1.3,
+            '\bwe interviewed\b[^.]*\b(?:transcri|coded|themes?)' => 1.5,
         ],
         'interrupted' => [
             '\binterrupted time[ -]series\b' => 3.0,
@@ -73,6 +75,7 @@ final class DesignReader implements LeadReader
             '\bfollow(?:ed)?[ -]?up (?:study|for|of)\b' => 0.8,
             '\bperson[ -]years\b' => 1.5,
             '\bprospectiv\w+\b' => 0.5,
+            '\bwe followed\b[^.]*\bwho (?:chose|had chosen|were exposed|worked)\b' => 1.4,
             '\bhazard ratio\b' => 0.6,
         ],
         'cross-sectional' => [
@@ -91,6 +94,21 @@ final class DesignReader implements LeadReader
         ],
     ];
 
+    /** By which words teams call the kinds. */
+    private const OPTIONS = [
+        'cluster' => 'cluster|group.randomi|stepped.wedge',
+        'crossover' => 'cross-?over',
+        'case-control' => 'case.{1,3}control|case.referent',
+        'qualitative' => 'qualitative|interview|focus group',
+        'interrupted' => 'interrupted|time.series|other',
+        'before-after' => 'before.{1,5}after|pre.{1,3}post|uncontrolled',
+        'cohort' => 'cohort|follow-up study|longitudinal',
+        'cross-sectional' => 'cross.sectional|survey|prevalence',
+    ];
+
+    private const OTHER_TRIALS = 'cluster|cross-?over|group.randomi|wedge|non.?randomi|quasi|uncontrolled'
+        .'|before|protocol';
+
     /** Where both speak, the first is what the study is. */
     private const OVER = [
         ['cluster', 'parallel'],
@@ -106,7 +124,7 @@ final class DesignReader implements LeadReader
     public function reads(AskedItem $item): bool
     {
         return $item->type === ItemType::Choice &&
-            preg_match('/\btrial|\bcohort/i', implode(' ', $item->options)) === 1;
+            preg_match('/\btrial|\bcohort|\bRCT\b|case.control|cross.sectional/i', implode(' ', $item->options)) === 1;
     }
 
     public function leads(AskedItem $item, Passages $paper): array
@@ -175,21 +193,23 @@ final class DesignReader implements LeadReader
             ! $passage->has('\b(?:earlier|previous|prior) (?:\p{L}+[ -]){0,3}(?:stud(?:y|ies)|trials?|surveys?)\b');
     }
 
+    /** The option that is of a kind; of a plain trial the one that is of no other kind of trial. */
     private function option(AskedItem $item, string $kind): ?string
     {
-        $kind = strtr($kind, [
-            'interrupted' => 'other',
-            'crossover' => 'cross-?over',
-            'before-after' => 'before.after',
-            'case-control' => 'case.control',
-            'cross-sectional' => 'cross.sectional',
-        ]);
-        foreach ($item->options as $option) {
-            if (preg_match("/{$kind}/i", $option) === 1) {
-                return $option;
-            }
+        $named = self::called($item, self::OPTIONS[$kind] ?? $kind);
+        if ($kind === 'parallel' && $named === []) {
+            $trials = self::called($item, '\brandomi[sz]ed|\bRCT\b|\bcontrolled trial|^trial');
+            $named = array_values(array_diff($trials, self::called($item, self::OTHER_TRIALS)));
         }
 
-        return null;
+        return $named[0] ?? null;
+    }
+
+    /** @return list<string> */
+    private static function called(AskedItem $item, string $pattern): array
+    {
+        $isCalled = fn (string $option): bool => preg_match("/{$pattern}/iu", $option) === 1;
+
+        return array_values(array_filter($item->options, $isCalled));
     }
 }

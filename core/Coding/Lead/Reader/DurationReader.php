@@ -32,6 +32,7 @@ final class DurationReader implements LeadReader
 
     private const AGAINST = [
         '\b(?:recruit\w+|between \w+ \d{4}|data collection took|years? of experience|experience of|wash-?out|aged?|years old|interviews?|session|lasted between|sitting|interval|apart|ago|previous|last|past|earlier)\b' => -0.8,
+        '\b(?:had (?:worked|been)|working (?:as|in|on|nights))\b' => -1.2,
         '\b(?:at least|more than|less than|under|over the (?:past|last))\b' => -0.5,
         '\b(?:per|a|each|every) (?:day|night|week|month)\b' => -0.2,
     ];
@@ -78,6 +79,7 @@ final class DurationReader implements LeadReader
                 if ($amount === null || $amount <= 0 || $days < 0.5) {
                     continue;
                 }
+                $isBefore = self::isOfWhatGoesBefore($passage->text, $one[0][1], strlen($one[0][0]));
                 $around = substr($passage->text, max(0, $one[0][1] - 90), 180 + strlen($one[0][0]));
                 $score =
                     1.2 +
@@ -85,7 +87,8 @@ final class DurationReader implements LeadReader
                     $this->cues($around) +
                     ($passage->section === SectionKind::Methods ? 0.3 : 0.0) -
                     ($unit === 'year' ? 0.4 : 0.0) -
-                    ($days < 2 ? 0.5 : 0.0);
+                    ($days < 2 ? 0.5 : 0.0) -
+                    ($isBefore ? 1.5 : 0.0);
                 $leads[] = Lead::from($passage, Figures::told($amount), $score, 'how long it lasted', "{$unit}s");
                 $said[Figures::told($amount).$unit] = ($said[Figures::told($amount).$unit] ?? 0) + 1;
             }
@@ -98,6 +101,15 @@ final class DurationReader implements LeadReader
             ),
             $leads,
         );
+    }
+
+    /** “A six-week run-in”, “a wash-out of 2 weeks”. */
+    private static function isOfWhatGoesBefore(string $text, int $at, int $length): bool
+    {
+        $phase = '(?:run-?in|wash-?out|training|screening|recruitment)';
+
+        return preg_match("/^[\s-]*{$phase}\b/iu", mb_scrub(substr($text, $at + $length, 30), 'UTF-8')) === 1
+            || preg_match("/\b{$phase}(?: (?:period|phase))? (?:of|lasted)\s*$/iu", mb_scrub(substr($text, 0, $at), 'UTF-8')) === 1;
     }
 
     private function cues(string $around): float

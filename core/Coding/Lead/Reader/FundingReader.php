@@ -95,8 +95,9 @@ final class FundingReader implements LeadReader
                 $text,
                 $found,
             ) === 1 ||
+            preg_match('/\b(?:thank|grateful to|acknowledges?)\s+(.+?)\s+for\b[^.;]*\b(?:support|fund|grant)/iu', $text, $found) === 1 ||
             preg_match(
-                '/\b(?:grants?|funds|funding|support|money|scholarship|award)\b[^.;]{0,30}?\bfrom\s+(.+)$/iu',
+                '/\b(?:grants?|funds|funding|support|money|scholarship|studentship|fellowship|award)\b[^.;]{0,30}?\bfrom\s+(.+)$/iu',
                 $text,
                 $found,
             ) === 1 ||
