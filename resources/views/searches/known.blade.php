@@ -89,7 +89,7 @@
                     @csrf
                     <div class="field"><label for="items">References, titles or DOIs</label>
                         <textarea class="input input-mono" id="items" name="items" rows="9" required spellcheck="false" aria-describedby="items-hint"></textarea>
-                        <p class="hint" id="items-hint">One a line, or numbered as a paper prints them; or the text of a file of references, such as RIS or BibTeX.</p>
+                        <p class="field-help" id="items-hint">One a line, or numbered as a paper prints them; or the text of a file of references, such as RIS or BibTeX.</p>
                     </div>
                     <button class="button button-go">Add them</button>
                 </form>

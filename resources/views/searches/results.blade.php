@@ -121,9 +121,12 @@
                 <form class="sheet-body" method="get" action="{{ route('strategies.results.download', [$review, $strategy]) }}">
                     <input type="hidden" name="source" value="{{ $source }}"><input type="hidden" name="line"
                         value="{{ $line }}">
-                    <div class="row mb-3"><label>From <input class="input" name="from" value="1" inputmode="numeric"
-                                required></label><label>to <input class="input" name="to" value="{{ min($page->total, $most) }}"
-                                inputmode="numeric" required></label></div>
+                    <div class="grid grid-cols-2 gap-3">
+                        <div class="field"><label for="from">From</label><input class="input" id="from" name="from" value="1"
+                                inputmode="numeric" required></div>
+                        <div class="field"><label for="to">to</label><input class="input" id="to" name="to"
+                                value="{{ min($page->total, $most) }}" inputmode="numeric" required></div>
+                    </div>
                     <label class="block mb-3" x-show="some" x-cloak><input type="checkbox" name="picked" x-bind:value="list"
                             x-ref="only"> <span x-text="words"></span> <button type="button" class="button-plain small"
                             x-on:click="clear">forget them</button></label>
