@@ -199,7 +199,7 @@ it(
             )[0]['title'];
         $mirela
             ->press('Known items')
-            ->fill('DOIs or titles', $lost)
+            ->fill('References, titles or DOIs', $lost)
             ->press('Add them')
             ->sees('1 known item added')
             ->sees('loses it');
