@@ -22,6 +22,8 @@ use WaryHeron\Core\Screening\CriterionAnswer;
 /** Answers one criterion for papers, each with a quote and a reason. */
 final readonly class CriterionJudge
 {
+    private const NOT_LOOKED_AT = 'it says that this was not looked at';
+
     /** So much of what is looked for, near together, names it. */
     private const NAMED = 0.75;
 
@@ -119,38 +121,21 @@ final readonly class CriterionJudge
 
     private function named(ReadRecord $record): CriterionReading
     {
-        $most = 0.0;
-        [$found, $told, $aside, $denied] = [null, null, null, null];
-        foreach ([$record->title, ...$record->sentences] as $sentence) {
-            $most = max($most, $share = $this->share($sentence));
-            if ($share < self::NAMED) {
-                continue;
-            }
-            if ($sentence->has(Signs::NOT_LOOKED_FOR) && ! $sentence->has(Signs::FIGURE)) {
-                $denied ??= $sentence;
-            } elseif (self::isAside($sentence)) {
-                $aside ??= $sentence;
-            } elseif ($sentence->isFinding()) {
-                $found ??= $sentence;
-            } else {
-                $told ??= $sentence;
-            }
-        }
+        [$most, $named] = $this->ways($record);
+        ['denied' => $denied, 'found' => $found, 'told' => $told, 'aside' => $aside] = $named;
         $isSilent = $most < self::NOTHING && count($record->sentences) >= self::WHOLE;
+        if ($denied !== null) {
+            return $found === null
+                ? self::no($told === null ? Confidence::Firm : Confidence::Fair, $denied->text, self::NOT_LOOKED_AT)
+                : self::unclear($denied->text, self::NOT_LOOKED_AT.', and tells something of it');
+        }
+        $isOutcome = $this->criterion->kind === CriterionKind::Outcome;
+        $onlyPart = $aside === null ? 'only part of it is named' : 'it is named only in passing';
 
         return match (true) {
-            $denied !== null && $found === null => self::no(
-                $told === null ? Confidence::Firm : Confidence::Fair,
-                $denied->text,
-                'it says that this was not looked at',
-            ),
-            $denied !== null => self::unclear(
-                $denied->text,
-                'it says that this was not looked at, and tells something of it',
-            ),
             $found !== null => self::yes(Confidence::Firm, $found->text, 'a finding tells of it'),
             $told !== null => self::yes(
-                $this->criterion->kind === CriterionKind::Outcome ? Confidence::Fair : Confidence::Firm,
+                $isOutcome ? Confidence::Fair : Confidence::Firm,
                 $told->text,
                 'it is named, not as a finding',
             ),
@@ -160,11 +145,35 @@ final readonly class CriterionJudge
                 '',
                 'nothing of it is named in title or abstract',
             ),
-            default => self::unclear(
-                $aside->text ?? '',
-                $aside === null ? 'only part of it is named' : 'it is named only in passing',
-            ),
+            default => self::unclear($aside->text ?? '', $onlyPart),
         };
+    }
+
+    /**
+     * How much of it the fullest sentence names, and the first sentence of each way of naming it.
+     *
+     * @return array{float, array{denied: ?RecordSentence, aside: ?RecordSentence, found: ?RecordSentence,
+     *     told: ?RecordSentence}}
+     */
+    private function ways(ReadRecord $record): array
+    {
+        $most = 0.0;
+        $named = ['denied' => null, 'aside' => null, 'found' => null, 'told' => null];
+        foreach ([$record->title, ...$record->sentences] as $sentence) {
+            $share = $this->share($sentence);
+            $most = max($most, $share);
+            if ($share >= self::NAMED) {
+                $way = match (true) {
+                    $sentence->has(Signs::NOT_LOOKED_FOR) && ! $sentence->has(Signs::FIGURE) => 'denied',
+                    self::isAside($sentence) => 'aside',
+                    $sentence->isFinding() => 'found',
+                    default => 'told',
+                };
+                $named[$way] ??= $sentence;
+            }
+        }
+
+        return [$most, $named];
     }
 
     private function share(RecordSentence $sentence): float

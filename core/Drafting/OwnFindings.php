@@ -22,6 +22,31 @@ final class OwnFindings
 {
     public static function of(ReadRecord $record): CriterionReading
     {
+        $other = self::otherKind($record);
+        if ($other !== null) {
+            return $other;
+        }
+        $hasFigures = fn (RecordSentence $one): bool => $one->isFinding()
+            && ($one->has(Signs::FIGURE) || $one->has(Signs::STATISTIC));
+        $found = self::first($record, $hasFigures, false);
+        $told = $found ?? self::first($record, fn (RecordSentence $one): bool => $one->isFinding(), false);
+
+        return match (true) {
+            $record->count(Signs::SECONDHAND) > 1 => new CriterionReading(
+                CriterionAnswer::No,
+                Confidence::Check,
+                self::with($record, Signs::SECONDHAND),
+                'it speaks of what others found',
+            ),
+            $found !== null => self::yes(Confidence::Firm, $found->text, 'it tells figures of its own'),
+            $told !== null => self::yes(Confidence::Fair, $told->text, 'it tells what was found'),
+            default => new CriterionReading(CriterionAnswer::Unclear, Confidence::Check, '', 'no finding is told'),
+        };
+    }
+
+    /** That it is a letter, a review or a plan, which tells nothing of its own. */
+    private static function otherKind(ReadRecord $record): ?CriterionReading
+    {
         $kind = self::kind($record);
         $sign = match ($kind) {
             StudyKind::Letter => Signs::LETTER,
@@ -30,55 +55,30 @@ final class OwnFindings
             default => null,
         };
         if ($sign !== null) {
-            $isTitled = $record->title->has($sign);
-            $plans = $record->count($sign);
+            $isPlain = $record->title->has($sign) || $record->count($sign) > 1;
+            $says = "it speaks of itself as a {$kind->label()}";
 
-            return new CriterionReading(
-                CriterionAnswer::No,
-                $isTitled || $plans > 1 ? Confidence::Firm : Confidence::Fair,
-                self::first($record, fn (RecordSentence $one): bool => $one->has($sign))->text ?? '',
-                "it speaks of itself as a {$kind->label()}",
-            );
+            return self::no($isPlain ? Confidence::Firm : Confidence::Fair, self::with($record, $sign), $says);
         }
-        if ($record->count(Signs::PROTOCOL) > 1) {
-            $plan = self::first($record, fn (RecordSentence $one): bool => $one->has(Signs::PROTOCOL));
 
-            return new CriterionReading(
-                CriterionAnswer::No,
-                Confidence::Firm,
-                $plan->text ?? '',
-                'it tells what will be done',
-            );
-        }
-        $found = self::first(
-            $record,
-            fn (RecordSentence $one): bool => $one->isFinding() && ($one->has(Signs::FIGURE) || $one->has(Signs::STATISTIC)),
-            false,
-        );
-        $told = $found ?? self::first($record, fn (RecordSentence $one): bool => $one->isFinding(), false);
-        $isSecondHand = $record->count(Signs::SECONDHAND) > 1;
+        return $record->count(Signs::PROTOCOL) > 1
+            ? self::no(Confidence::Firm, self::with($record, Signs::PROTOCOL), 'it tells what will be done')
+            : null;
+    }
 
-        return match (true) {
-            $isSecondHand => new CriterionReading(
-                CriterionAnswer::No,
-                Confidence::Check,
-                self::first($record, fn (RecordSentence $one): bool => $one->has(Signs::SECONDHAND))->text ?? '',
-                'it speaks of what others found',
-            ),
-            $found !== null => new CriterionReading(
-                CriterionAnswer::Yes,
-                Confidence::Firm,
-                $found->text,
-                'it tells figures of its own',
-            ),
-            $told !== null => new CriterionReading(
-                CriterionAnswer::Yes,
-                Confidence::Fair,
-                $told->text,
-                'it tells what was found',
-            ),
-            default => new CriterionReading(CriterionAnswer::Unclear, Confidence::Check, '', 'no finding is told'),
-        };
+    private static function with(ReadRecord $record, string $sign): string
+    {
+        return self::first($record, fn (RecordSentence $one): bool => $one->has($sign))->text ?? '';
+    }
+
+    private static function yes(Confidence $confidence, string $sentence, string $because): CriterionReading
+    {
+        return new CriterionReading(CriterionAnswer::Yes, $confidence, $sentence, $because);
+    }
+
+    private static function no(Confidence $confidence, string $sentence, string $because): CriterionReading
+    {
+        return new CriterionReading(CriterionAnswer::No, $confidence, $sentence, $because);
     }
 
     private static function kind(ReadRecord $record): StudyKind

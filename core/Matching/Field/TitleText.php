@@ -13,6 +13,9 @@ use WaryHeron\Core\Text\Words;
  */
 final readonly class TitleText
 {
+    /** Where the thing was that a notice speaks of: "[J. Lamps 64 (2023) 510-526]", "(vol 18, pg 1047, 2005)". */
+    private const WHERE = ['/\s*\[[^\[\]]*\d{4}[^\[\]]*\]\W*$/u', '/\s*\([^()]*\d{4}[^()]*\)\W*$/u'];
+
     private const GREEK = [
         'α' => ' alpha ',
         'β' => ' beta ',
@@ -128,51 +131,54 @@ final readonly class TitleText
     {
         $title = self::plain($title);
         $bracketed = preg_match('/^\[.*\]\W*$/us', $title) === 1;
+        [$title, $kind] = self::withoutKind(trim($title, $bracketed ? " \t\n[]." : " \t\n."));
+        $text = self::words($title);
+        $isUpdate = preg_match(self::UPDATE, $text) === 1 || preg_match('/\b\d{4} updated?\b/', $text) === 1;
+        $marks = array_unique([
+            ...self::parts($text),
+            ...$isUpdate ? ['update'] : [],
+            ...preg_match('/\bprotocol\b/', $text) === 1 ? ['protocol'] : [],
+        ]);
+        sort($marks);
+        preg_match_all('/\b(?:1[89]|20)\d\d\b/', $text, $years);
+
+        return new self($text, $kind, implode(', ', $marks), implode(' ', array_unique($years[0])), $bracketed);
+    }
+
+    /** @return array{string, string} what is spoken of, and of what kind the thing is that speaks of it */
+    private static function withoutKind(string $title): array
+    {
         // the original under a notice of its retraction is still the original
-        $title = (string) preg_replace(
-            '/^(?:retracted(?: article)?|withdrawn)\s*[:.\-–—]\s*/u',
-            '',
-            trim($title, $bracketed ? " \t\n[]." : " \t\n."),
-        );
+        $title = (string) preg_replace('/^(?:retracted(?: article)?|withdrawn)\s*[:.\-–—]\s*/u', '', $title);
         $kind = '';
         foreach (self::KINDS as $name => $pattern) {
             $bare = (string) preg_replace($pattern, '', $title, -1, $count);
             if ($count > 0) {
                 $kind = $kind === '' || $name === 'reply' ? $name : $kind;
                 $title = trim($bare) === '' ? $title : $bare;
-                if ($name === 'correction' || $name === 'retraction') {
-                    // where the thing was: "[J. Lamps 64 (2023) 510-526]", "(vol 18, pg 1047, 2005)"
-                    $title = (string) preg_replace(
-                        ['/\s*\[[^\[\]]*\d{4}[^\[\]]*\]\W*$/u', '/\s*\([^()]*\d{4}[^()]*\)\W*$/u'],
-                        '',
-                        $title,
-                    );
-                }
+                $isNotice = $name === 'correction' || $name === 'retraction';
+                $title = $isNotice ? (string) preg_replace(self::WHERE, '', $title) : $title;
             }
         }
-        $text = self::words($title);
-        $marks = [];
+
+        return [$title, $kind];
+    }
+
+    /** @return list<string> of which part of a work it speaks */
+    private static function parts(string $text): array
+    {
+        $numbers = [];
         if (preg_match_all(self::PART, $text, $parts, PREG_SET_ORDER) > 0) {
             foreach ($parts as $part) {
                 $number = (string) end($part);
-                $marks[] =
-                    'part '.
-                    (self::ROMAN[$number] ?? (preg_replace('/^(\d+)(?:st|nd|rd|th)$/', '$1', $number) ?? $number));
+                $plain = preg_replace('/^(\d+)(?:st|nd|rd|th)$/', '$1', $number) ?? $number;
+                $numbers[] = 'part '.(self::ROMAN[$number] ?? $plain);
             }
         } elseif (preg_match('/ (ii|iii|iv|vi{0,3}|ix)$/', $text, $last) === 1) {
-            $marks[] = 'part '.self::ROMAN[$last[1]];
+            $numbers[] = 'part '.self::ROMAN[$last[1]];
         }
-        if (preg_match(self::UPDATE, $text) === 1 || preg_match('/\b\d{4} updated?\b/', $text) === 1) {
-            $marks[] = 'update';
-        }
-        if (preg_match('/\bprotocol\b/', $text) === 1) {
-            $marks[] = 'protocol';
-        }
-        $marks = array_unique($marks);
-        sort($marks);
-        preg_match_all('/\b(?:1[89]|20)\d\d\b/', $text, $years);
 
-        return new self($text, $kind, implode(', ', $marks), implode(' ', array_unique($years[0])), $bracketed);
+        return $numbers;
     }
 
     /** Lower case without tags, entities, LaTeX and accents; punctuation stays. */

@@ -67,50 +67,53 @@ final class HeadingTranslation
         $labels = $this->target->has($node->label) ? [$node->label] : $this->target->confirmed($node->label);
         $about = Printer::print($node, Dialects::heron())->text;
         if ($labels === []) {
-            $candidates = array_map(
-                fn (string $one): string => "“{$one}”",
-                array_slice($this->target->candidates($node->label), 0, 4),
-            );
             $this->notes[] = TranslationNote::changed(
                 $about,
-                'not a heading of this thesaurus, so it is left out here, which finds less; '.
-                    ($candidates === [] ? 'no candidate is known' : 'candidates: '.implode(', ', $candidates)),
+                'not a heading of this thesaurus, so it is left out here, which finds less; '.$this->known($node->label),
             );
 
             return null;
         }
-        $said = [];
-        foreach ($labels as $label) {
-            $said[] = $this->withoutBranches(
-                new Heading(
-                    $label,
-                    $node->narrower,
-                    $node->major,
-                    $node->qualifiers,
-                    $this->branchesHere($node, $about),
-                ),
-            );
-            $extra = $node->narrower ? $this->target->broughtAlong($label, $node->label) : [];
-            if ($extra !== []) {
-                $this->notes[] = TranslationNote::changed(
-                    $about,
-                    'its narrower headings here bring '.
-                        implode(', ', array_slice($extra, 0, 6)).
-                        (count($extra) > 6 ? ' and '.(count($extra) - 6).' more' : '').
-                        ', which it has not where it was chosen',
-                );
-            }
-        }
+        $said = array_map(fn (string $label): Node => $this->called($label, $node, $about), $labels);
         if ($labels !== [$node->label]) {
-            $this->notes[] = TranslationNote::changed(
-                $about,
-                'is '.
-                    implode(' or ', array_map(fn (string $one): string => "“{$one}”", $labels)).
-                    ' here, as confirmed',
-            );
+            $is = 'is '.self::quoted($labels, ' or ').' here, as confirmed';
+            $this->notes[] = TranslationNote::changed($about, $is);
         }
 
         return count($said) === 1 ? $said[0] : new Operation(Operator::Or, $said);
+    }
+
+    /** The heading as it is called here, with what its branch brings besides. */
+    private function called(string $label, Heading $node, string $about): Node
+    {
+        $branches = $this->branchesHere($node, $about);
+        $here = $this->withoutBranches(
+            new Heading($label, $node->narrower, $node->major, $node->qualifiers, $branches),
+        );
+        $extra = $node->narrower ? $this->target->broughtAlong($label, $node->label) : [];
+        if ($extra !== []) {
+            $more = count($extra) > 6 ? ' and '.(count($extra) - 6).' more' : '';
+            $some = implode(', ', array_slice($extra, 0, 6));
+            $this->notes[] = TranslationNote::changed(
+                $about,
+                "its narrower headings here bring {$some}{$more}, which it has not where it was chosen",
+            );
+        }
+
+        return $here;
+    }
+
+    private function known(string $label): string
+    {
+        $candidates = array_slice($this->target->candidates($label), 0, 4);
+
+        return $candidates === [] ? 'no candidate is known' : 'candidates: '.self::quoted($candidates, ', ');
+    }
+
+    /** @param  list<string>  $labels */
+    private static function quoted(array $labels, string $between): string
+    {
+        return implode($between, array_map(fn (string $one): string => "“{$one}”", $labels));
     }
 
     /** @return list<string> what the branches that are left out are called there */

@@ -17,6 +17,10 @@ use WaryHeron\Core\FullText\Reading\SectionKind;
 /** What was tested, and what it was compared with. */
 final class ArmReader implements LeadReader
 {
+    private const BELOW_COMPARED = '/control|comparison|usual/iu';
+
+    private const BELOW_TESTED = '/intervention|program|course|treatment|exposure|procedure|condition|what was/iu';
+
     private const TESTED = [
         '\b(?:intervention|experimental|treatment|active|index|exposed|programme)\s+(?:group|arm|wards?|schools?|condition|homes?|units?|participants)\b[^.]{0,30}\b(?:received|was|were|got|had|used|wore|sat|took|attended|did|consisted)\b' => 1.5,
         '\b(?:intervention|programme|program|treatment|course|exposure|training)\s+(?:was|were|is|consisted|comprised|included|had|lasted)\b' => 1.2,
@@ -45,45 +49,43 @@ final class ArmReader implements LeadReader
         }
         $leads = [];
         foreach ($paper->told() as $passage) {
-            if (
-                $passage->isRow() ||
-                Traps::isCited($passage) ||
-                ! in_array($passage->section, [SectionKind::Methods, SectionKind::Abstract, SectionKind::Title], true) ||
-                ($passage->kind === BlockKind::Heading && $passage->section !== SectionKind::Title)
-            ) {
-                continue;
-            }
-            foreach ($isControl ? self::COMPARED : self::TESTED as $cue => $weight) {
-                if (preg_match("/{$cue}/iu", $passage->text, $found, PREG_OFFSET_CAPTURE) === 1) {
-                    $heading =
-                        preg_match(
-                            $isControl
-                                ? '/control|comparison|usual/iu'
-                                : '/intervention|programme|program|course|treatment|exposure|procedure|condition|what was/iu',
-                            $passage->heading,
-                        ) === 1
-                            ? 0.4
-                            : 0.0;
-                    $value = $this->span($passage->text, (int) $found[0][1], $isControl);
-                    $leads[] = Lead::from(
-                        $passage,
-                        $value,
-                        0.9 +
-                            $weight +
-                            $heading +
-                            ($passage->section === SectionKind::Abstract ? 0.3 : 0.1) -
-                            $passage->number * 0.001,
-                        $isControl ? 'what it was compared with' : 'what was tested',
-                    );
-                    break;
-                }
-            }
+            $lead = self::mayTell($passage) ? $this->lead($passage, $isControl) : null;
+            $leads = [...$leads, ...$lead === null ? [] : [$lead]];
         }
         if (! $isControl && $paper->title() !== null) {
             $leads[] = $this->ofTitle($paper->title());
         }
 
         return $leads;
+    }
+
+    private static function mayTell(Passage $passage): bool
+    {
+        $isTitle = $passage->section === SectionKind::Title;
+
+        return ! $passage->isRow()
+            && ! Traps::isCited($passage)
+            && ($isTitle || in_array($passage->section, [SectionKind::Methods, SectionKind::Abstract], true))
+            && ($isTitle || $passage->kind !== BlockKind::Heading);
+    }
+
+    private function lead(Passage $passage, bool $isControl): ?Lead
+    {
+        foreach ($isControl ? self::COMPARED : self::TESTED as $cue => $weight) {
+            if (preg_match("/{$cue}/iu", $passage->text, $found, PREG_OFFSET_CAPTURE) === 1) {
+                $isBelow = preg_match($isControl ? self::BELOW_COMPARED : self::BELOW_TESTED, $passage->heading) === 1;
+                $score = 0.9 + $weight + ($isBelow ? 0.4 : 0.0)
+                    + ($passage->section === SectionKind::Abstract ? 0.3 : 0.1)
+                    - $passage->number * 0.001;
+                $value = $this->span($passage->text, (int) $found[0][1], $isControl);
+
+                $why = $isControl ? 'what it was compared with' : 'what was tested';
+
+                return Lead::from($passage, $value, $score, $why);
+            }
+        }
+
+        return null;
     }
 
     private function role(AskedItem $item): ?string

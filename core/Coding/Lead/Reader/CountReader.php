@@ -20,6 +20,8 @@ use WaryHeron\Core\FullText\Reading\SectionKind;
 /** How many persons entered a study, and how many were in its analysis. */
 final class CountReader implements LeadReader
 {
+    private const TELLING = [SectionKind::Abstract, SectionKind::Results, SectionKind::Methods, SectionKind::Title];
+
     /** What is said of people at each stage; a count before it or right after it is theirs. */
     private const ENTERED = [
         '(?:were|was|are) (?:then |all |finally |thus )?(?:randomly |individually )?(?:randomi[sz]ed|allocated|assigned|divided|allotted)' => 1.5,
@@ -287,49 +289,41 @@ final class CountReader implements LeadReader
     {
         $leads = [];
         foreach ($paper->told() as $passage) {
-            if (
-                Traps::isCited($passage) ||
-                Traps::isPlanned($passage->text) ||
-                $passage->isRow() ||
-                ! in_array(
-                    $passage->section,
-                    [SectionKind::Abstract, SectionKind::Results, SectionKind::Methods, SectionKind::Title],
-                    true,
-                )
-            ) {
-                continue;
-            }
-            if (
-                preg_match('/\(\s*[Nn]\s*=\s*(\d[\d,]*)\s*\)|\b[Nn]\s*=\s*(\d[\d,]*)/u', $passage->text, $found) === 1
-            ) {
-                $value = Figures::value($found[1] !== '' ? $found[1] : $found[2] ?? '');
-                if ($value !== null) {
-                    $leads[] = Lead::from(
-                        $passage,
-                        Figures::told($value),
-                        1.5 + Traps::trust($passage->section),
-                        'n = so many',
-                    );
-                }
-            }
-            foreach (People::counts(self::withoutBrackets($passage->text)) as $count) {
-                $before = substr($passage->text, 0, $count['at']);
-                if ($count['person'] && preg_match(self::DENIED, substr($passage->text, $count['at'], 80)) !== 1) {
-                    $score =
-                        1.0 +
-                        Traps::trust($passage->section) +
-                        (trim($before) === '' ? 0.3 : 0.0) -
-                        ($count['value'] < 12 ? 0.5 : 0.0);
-                    $leads[] = Lead::from(
-                        $passage,
-                        Figures::told($count['value']),
-                        $score,
-                        'so many people are spoken of',
-                    );
-                }
+            $isElsewhere = ! in_array($passage->section, self::TELLING, true) || $passage->isRow();
+            if (! $isElsewhere && ! Traps::isCited($passage) && ! Traps::isPlanned($passage->text)) {
+                array_push($leads, ...self::byLetter($passage), ...self::byPeople($passage));
             }
         }
 
         return $this->agreeing($leads);
+    }
+
+    /** @return list<Lead> “(n = 128)” */
+    private static function byLetter(Passage $passage): array
+    {
+        $n = '/\(\s*[Nn]\s*=\s*(\d[\d,]*)\s*\)|\b[Nn]\s*=\s*(\d[\d,]*)/u';
+        if (preg_match($n, $passage->text, $found) !== 1) {
+            return [];
+        }
+        $value = Figures::value($found[1] !== '' ? $found[1] : $found[2] ?? '');
+        $score = 1.5 + Traps::trust($passage->section);
+
+        return $value === null ? [] : [Lead::from($passage, Figures::told($value), $score, 'n = so many')];
+    }
+
+    /** @return list<Lead> “128 nurses” */
+    private static function byPeople(Passage $passage): array
+    {
+        $leads = [];
+        foreach (People::counts(self::withoutBrackets($passage->text)) as $count) {
+            $isFirst = trim(substr($passage->text, 0, $count['at'])) === '';
+            if ($count['person'] && preg_match(self::DENIED, substr($passage->text, $count['at'], 80)) !== 1) {
+                $few = $count['value'] < 12 ? 0.5 : 0.0;
+                $score = 1.0 + Traps::trust($passage->section) + ($isFirst ? 0.3 : 0.0) - $few;
+                $leads[] = Lead::from($passage, Figures::told($count['value']), $score, 'so many people are spoken of');
+            }
+        }
+
+        return $leads;
     }
 }

@@ -63,53 +63,66 @@ final class EstimateReader implements LeadReader
     /** @return list<array{string, string, ?string, ?string, float}> */
     private function inText(Passage $passage, AskedItem $item): array
     {
-        $found = [];
         preg_match_all(self::INTERVAL, $passage->text, $intervals, PREG_SET_ORDER | PREG_OFFSET_CAPTURE);
-        $from = 0;
-        foreach ($intervals as $interval) {
-            $at = $interval[0][1];
-            $before = substr($passage->text, max($from, $at - 130), $at - max($from, $at - 130));
-            $value = $this->within($before, self::plain($interval[1][0]), self::plain($interval[2][0]));
-            if ($value !== null) {
-                $found[] = [
-                    $this->kind($before, $passage->text, $item),
-                    $value,
-                    self::plain($interval[1][0]),
-                    self::plain($interval[2][0]),
-                    2.0,
-                ];
-            }
-            $from = $at + strlen($interval[0][0]);
+        if ($intervals !== []) {
+            return $this->beforeIntervals($passage, $item, $intervals) ?: self::change($passage->text);
         }
-        if ($intervals === [] && preg_match(self::BRACKETED, $passage->text, $one) === 1) {
+        if (preg_match(self::BRACKETED, $passage->text, $one) === 1) {
             $value = $this->within($one[1], self::plain($one[2]), self::plain($one[3]));
             if ($value !== null) {
                 $kind = $this->kind($one[1], $passage->text, $item);
-                $found[] = [$kind, $value, self::plain($one[2]), self::plain($one[3]), 1.6];
+
+                return [[$kind, $value, self::plain($one[2]), self::plain($one[3]), 1.6]];
             }
         }
-        foreach ($intervals === [] && $found === [] ? self::KINDS : [] as $kind => $pattern) {
-            if (
-                ! in_array($kind, ['MD'], true) &&
-                preg_match("/(?:{$pattern})[^\d.;]{0,25}".self::NUMBER.'/u', $passage->text, $one) === 1
-            ) {
-                $found[] = [$kind, self::plain($one[1]), null, null, 1.0];
+
+        return self::alone($passage->text);
+    }
+
+    /**
+     * The estimate that stands before each interval and lies within it.
+     *
+     * @param  list<array<array{string, int}>>  $intervals
+     * @return list<array{string, string, ?string, ?string, float}>
+     */
+    private function beforeIntervals(Passage $passage, AskedItem $item, array $intervals): array
+    {
+        $found = [];
+        $from = 0;
+        foreach ($intervals as $interval) {
+            $at = $interval[0][1];
+            [$low, $high] = [self::plain($interval[1][0]), self::plain($interval[2][0])];
+            $before = substr($passage->text, max($from, $at - 130), $at - max($from, $at - 130));
+            $value = $this->within($before, $low, $high);
+            if ($value !== null) {
+                $found[] = [$this->kind($before, $passage->text, $item), $value, $low, $high, 2.0];
             }
-        }
-        if (
-            $found === [] &&
-            preg_match(
-                '/\b(?:difference|gain|change|increase|decrease|reduction|effect)\b[^\d.;]{0,40}?'.
-                    self::NUMBER.
-                    '(?!\d*\s*%\s*CI)/iu',
-                $passage->text,
-                $one,
-            ) === 1
-        ) {
-            $found[] = ['MD', self::plain($one[1]), null, null, 0.8];
+            $from = $at + strlen($interval[0][0]);
         }
 
         return $found;
+    }
+
+    /** @return list<array{string, string, ?string, ?string, float}> estimates without an interval */
+    private static function alone(string $text): array
+    {
+        $found = [];
+        foreach (array_diff_key(self::KINDS, ['MD' => true]) as $kind => $pattern) {
+            if (preg_match("/(?:{$pattern})[^\d.;]{0,25}".self::NUMBER.'/u', $text, $one) === 1) {
+                $found[] = [$kind, self::plain($one[1]), null, null, 1.0];
+            }
+        }
+
+        return $found === [] ? self::change($text) : $found;
+    }
+
+    /** @return list<array{string, string, ?string, ?string, float}> what changed by how much, in words */
+    private static function change(string $text): array
+    {
+        $change = '/\b(?:difference|gain|change|increase|decrease|reduction|effect)\b[^\d.;]{0,40}?'
+            .self::NUMBER.'(?!\d*\s*%\s*CI)/iu';
+
+        return preg_match($change, $text, $one) === 1 ? [['MD', self::plain($one[1]), null, null, 0.8]] : [];
     }
 
     /** @return list<array{string, string, ?string, ?string, float}> */
