@@ -121,6 +121,7 @@ it('finds an estimate and a p value however they are put', function (string $sai
     ['Sleep was longer (mean difference, 0.8 h; 95% CI, 0.2–1.4; P < .001).', 'MD 0.8 (0.2 to 1.4)', '<0.001'],
     ['The difference between groups was −0.8 hours (95% CI −1.4 to −0.2; p=0·01).', 'MD -0.8 (-1.4 to -0.2)', '0.01'],
     ['The risk ratio was 0.62 (0.41 to 0.94).', 'RR 0.62 (0.41 to 0.94)', null],
+    'an interval that is of something else' => ['Sleep rose by a difference of 26 minutes (95% CI 40 to 70).', 'MD 26', null],
     ['Sleep did not differ (p = 0.40).', null, '0.40'],
     ['Sleep did not differ.', null, null],
 ]);
