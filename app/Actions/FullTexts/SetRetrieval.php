@@ -13,6 +13,7 @@ use App\Models\Review;
 use App\Models\Stage;
 use App\Models\User;
 use App\Queries\FullTexts\Retrievals;
+use App\Queries\Screening\ItemTraces;
 use Carbon\CarbonInterface;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Support\Facades\DB;
@@ -131,11 +132,7 @@ final readonly class SetRetrieval
     {
         $items
             ->where('state', ItemState::Awaited)
-            ->whereNotExists(fn ($decision) => $decision
-                ->selectRaw('1')
-                ->from('decisions')
-                ->whereColumn('decisions.review_id', 'items.review_id')
-                ->whereColumn('decisions.item_id', 'items.id'))
+            ->whereNotExists(ItemTraces::judged(...))
             ->update(['state' => ItemState::Waiting]);
     }
 

@@ -11,6 +11,7 @@ use App\Database\Locks;
 use App\Models\Item;
 use App\Models\Review;
 use App\Models\User;
+use App\Queries\Screening\ItemTraces;
 use Illuminate\Database\Eloquent\Builder as Models;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Collection;
@@ -102,16 +103,8 @@ final readonly class RemovePublications
     private static function makeWait(Review $review, Models $items): void
     {
         $items
-            ->whereNotExists(fn ($decision) => $decision
-                ->selectRaw('1')
-                ->from('decisions')
-                ->whereColumn('decisions.review_id', 'items.review_id')
-                ->whereColumn('decisions.item_id', 'items.id'))
-            ->whereNotExists(fn ($folded) => $folded
-                ->selectRaw('1')
-                ->from('publications AS folded')
-                ->whereColumn('folded.review_id', 'items.review_id')
-                ->whereColumn('folded.merged_into', 'items.publication_id'))
+            ->whereNotExists(ItemTraces::judged(...))
+            ->whereNotExists(ItemTraces::joined(...))
             ->whereIn('stage_id', $review->stages()->whereNull('closed_at')->select('id'))
             ->update(['state' => ItemState::Waiting, 'opened_at' => null]);
     }

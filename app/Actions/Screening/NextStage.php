@@ -6,6 +6,7 @@ namespace App\Actions\Screening;
 
 use App\Models\Item;
 use App\Models\Stage;
+use App\Queries\Screening\ItemTraces;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
@@ -131,11 +132,7 @@ final class NextStage
     {
         $out = fn () => self::there($next, $publicationIds)->whereNotExists(self::isIncluded($stage));
         $out()
-            ->whereNotExists(fn ($judged) => $judged
-                ->selectRaw('1')
-                ->from('decisions')
-                ->whereColumn('decisions.review_id', 'items.review_id')
-                ->whereColumn('decisions.item_id', 'items.id'))
+            ->whereNotExists(ItemTraces::judged(...))
             ->whereNotIn('state', [ItemState::Folded->value])
             ->delete();
         $out()

@@ -7,6 +7,7 @@ namespace App\Actions\Screening;
 use App\Models\Item;
 use App\Models\Review;
 use App\Models\Stage;
+use App\Queries\Screening\ItemTraces;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
@@ -75,7 +76,7 @@ final class TitlesFirst
             ->where('state', ItemState::Awaited->value);
         $plain =
             $abstracts->closed_at === null
-                ? $awaited()->whereNotExists(self::judged(...))->whereNotExists(self::joined(...))
+                ? $awaited()->whereNotExists(ItemTraces::judged(...))->whereNotExists(ItemTraces::joined(...))
                 : null;
         $plain?->update(['state' => ItemState::Waiting->value]);
         ItemBallot::recount(array_values($awaited()->pluck('id')->all()));
@@ -110,13 +111,13 @@ final class TitlesFirst
         // nobody decides on them meanwhile
         $there()->orderBy('items.id')->lock('for update of items')->pluck('items.id');
         if ($abstracts->closed_at === null) {
-            self::setPlain($there()->whereNotExists(self::judged(...))->whereNotExists(self::joined(...)));
+            self::setPlain($there()->whereNotExists(ItemTraces::judged(...))->whereNotExists(ItemTraces::joined(...)));
         }
         $left = $there()->where(
             fn (Builder $any) => $any
                 ->whereRaw($abstracts->closed_at === null ? 'false' : 'true')
-                ->orWhereExists(self::judged(...))
-                ->orWhereExists(self::joined(...)),
+                ->orWhereExists(ItemTraces::judged(...))
+                ->orWhereExists(ItemTraces::joined(...)),
         );
         ItemBallot::recount(array_values($left->orderBy('items.position')->pluck('items.id')->all()));
     }
@@ -189,7 +190,7 @@ final class TitlesFirst
             ->where('items.stage_id', $abstracts->id)
             ->where('items.state', ItemState::Waiting->value)
             ->when($publicationIds !== null, fn ($some) => $some->whereIn('items.publication_id', $publicationIds))
-            ->whereNotExists(self::judged(...))
+            ->whereNotExists(ItemTraces::judged(...))
             ->whereNotExists(
                 fn (Builder $asked) => $asked
                     ->selectRaw('1')
@@ -200,23 +201,5 @@ final class TitlesFirst
             )
             ->orderBy('items.position')
             ->pluck('items.publication_id');
-    }
-
-    private static function judged(Builder $query): void
-    {
-        $query
-            ->selectRaw('1')
-            ->from('decisions')
-            ->whereColumn('decisions.review_id', 'items.review_id')
-            ->whereColumn('decisions.item_id', 'items.id');
-    }
-
-    private static function joined(Builder $query): void
-    {
-        $query
-            ->selectRaw('1')
-            ->from('publications AS gone')
-            ->whereColumn('gone.review_id', 'items.review_id')
-            ->whereColumn('gone.merged_into', 'items.publication_id');
     }
 }

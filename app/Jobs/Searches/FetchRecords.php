@@ -70,11 +70,10 @@ final class FetchRecords extends DeliverySlice
 
     private static function problem(Delivery $delivery, Page $page): ?string
     {
-        if ($page->records === [] && $page->total === $delivery->expected) {
-            return "The source sent no records after number {$delivery->position}. What was fetched before is kept.";
-        }
         if ($page->total === $delivery->expected) {
-            return null;
+            return $page->records !== []
+                ? null
+                : "The source sent no records after number {$delivery->position}. What was fetched before is kept.";
         }
         [$now, $before] = [number_format($page->total), number_format((int) $delivery->expected)];
         $kept = number_format($delivery->kept);

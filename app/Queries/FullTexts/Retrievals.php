@@ -207,6 +207,19 @@ final class Retrievals
         ])->all());
     }
 
+    /**
+     * As the list shows them, of these publications; at most a page.
+     *
+     * @param  list<string>  $publications
+     * @return list<array<string, mixed>>
+     */
+    public static function of(Review $review, array $publications): array
+    {
+        $some = array_slice($publications, 0, self::PER_PAGE);
+
+        return self::rows($review, self::sought($review)->whereIn('publications.id', $some));
+    }
+
     /** @return array<string, mixed> as the list shows it */
     private static function row(stdClass $row): array
     {

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace App\Queries\Library;
 
+use App\Models\Delivery;
 use App\Models\Review;
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Facades\DB;
 
 /** What the library can be narrowed down by: the types, languages, sources and tags that occur. */
@@ -40,6 +42,12 @@ final readonly class LibraryChoices
             ),
             self::values($review, 'publication_tags', 'tag'),
         );
+    }
+
+    /** @return Collection<int, Delivery> that records can be told apart by */
+    public static function deliveries(Review $review): Collection
+    {
+        return $review->deliveries()->orderBy('created_at')->get(['id', 'source_name', 'file_name']);
     }
 
     /** @return list<string> reasons for which publications were removed, to be given again */

@@ -13,7 +13,6 @@ use WaryHeron\Core\Search\Query\Operator;
 use WaryHeron\Core\Search\Strategy\BadStrategy;
 use WaryHeron\Core\Search\Strategy\Board;
 use WaryHeron\Core\Search\Strategy\Strategy as Lines;
-use WaryHeron\Core\Search\Strategy\StrategyLine;
 
 /** What each line of a strategy finds in each database, and what each term alone adds to its concept. */
 final readonly class StrategyNumbers
@@ -75,12 +74,13 @@ final readonly class StrategyNumbers
             }
         }
         foreach (Board::of($lines)->blocks as $block) {
-            $own = array_column(array_map(
-                fn (StrategyLine $term): array => [$term->id, $queries["own:{$term->id}"] ?? null],
-                $block->terms,
-            ), 1, 0);
-            foreach (array_filter($own) as $id => $query) {
-                $others = array_values(array_filter(array_diff_key($own, [$id => true])));
+            $own = [];
+            foreach ($block->terms as $term) {
+                $own[$term->id] = $queries["own:{$term->id}"] ?? null;
+            }
+            $own = array_filter($own);
+            foreach ($own as $id => $query) {
+                $others = array_values(array_diff_key($own, [$id => true]));
                 if ($others !== []) {
                     $queries["only:{$id}"] = new Operation(Operator::Not, [$query, ...$others]);
                 }

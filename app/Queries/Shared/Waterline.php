@@ -15,6 +15,9 @@ final readonly class Waterline
 {
     public const WIDTH = 1280;
 
+    /** Where a stage leads whose place is called otherwise. */
+    private const PLACES = ['records' => 'library', 'synthesis' => 'map'];
+
     /**
      * @param  list<array{key: string, label: string, figure: string, unit: string, waits: int, url: string,
      *     outflow: ?array{text: string, url: string}}>  $stages
@@ -38,7 +41,7 @@ final readonly class Waterline
         $stages = [
             self::stage('question', 'Question', (int) $about->criteria, (int) $about->criteria === 1 ? 'criterion' : 'criteria'),
             self::stage('searches', 'Searches', $counts->records, 'records'),
-            self::stage('records', 'Records', $counts->publications, 'publications', out: $counts->outOfRecords()),
+            self::stage('records', 'Records', $counts->publications, 'publications', outflow: $counts->outOfRecords()),
             self::stage(
                 'screening',
                 'Screening',
@@ -68,7 +71,10 @@ final readonly class Waterline
         ];
 
         return new self(
-            array_values(array_map(fn (\Closure $made): array => $made($review), $stages)),
+            array_values(array_map(
+                fn (array $stage): array => [...$stage, 'url' => route(self::PLACES[$stage['key']] ?? $stage['key'], $review)],
+                $stages,
+            )),
             Stream::through([...$counts->widths(), $waiting->coded], self::WIDTH),
             $waiting,
             $waiting->all(),
@@ -90,8 +96,8 @@ final readonly class Waterline
     }
 
     /**
-     * @param  ?array{string, string, array<string, mixed>}  $out  what leaves here: words, and where they lead
-     * @return \Closure(Review): array{key: string, label: string, figure: string, unit: string, waits: int, url: string,
+     * @param  ?array{text: string, url: string}  $outflow
+     * @return array{key: string, label: string, figure: string, unit: string, waits: int,
      *     outflow: ?array{text: string, url: string}}
      */
     private static function stage(
@@ -100,18 +106,10 @@ final readonly class Waterline
         int $figure,
         string $unit,
         int $waits = 0,
-        ?array $out = null,
-    ): \Closure {
-        $place = ['records' => 'library', 'synthesis' => 'map'][$key] ?? $key;
+        ?array $outflow = null,
+    ): array {
+        $figure = number_format($figure);
 
-        return fn (Review $review): array => [
-            'key' => $key,
-            'label' => $label,
-            'figure' => number_format($figure),
-            'unit' => $unit,
-            'waits' => $waits,
-            'url' => route($place, $review),
-            'outflow' => $out === null ? null : ['text' => $out[0], 'url' => route($out[1], [$review, ...$out[2]])],
-        ];
+        return compact('key', 'label', 'figure', 'unit', 'waits', 'outflow');
     }
 }

@@ -17,6 +17,7 @@ final readonly class WaterlineCounts
      * @param  int  $givenUp  reports of which no text could be had
      */
     private function __construct(
+        private Review $review,
         public int $records,
         public int $publications,
         private Tallies $first,
@@ -34,7 +35,7 @@ final readonly class WaterlineCounts
         $isGivenUp = $full !== null && $full->in(ItemState::Removed) > 0;
         $givenUp = $isGivenUp ? array_sum(Retrievals::givenUp($review)) : 0;
 
-        return new self($records, $first->all(), $first, $full, $givenUp);
+        return new self($review, $records, $first->all(), $first, $full, $givenUp);
     }
 
     public function left(): int
@@ -68,7 +69,7 @@ final readonly class WaterlineCounts
         ];
     }
 
-    /** @return ?array{string, string, array<string, mixed>} words, the place they lead to, and what is shown there */
+    /** @return ?array{text: string, url: string} */
     public function outOfRecords(): ?array
     {
         $removed = $this->first->in(ItemState::Removed);
@@ -78,28 +79,28 @@ final readonly class WaterlineCounts
             $removed > 0 ? number_format($removed).' removed' : '',
         ]);
 
-        return self::out($words, 'library', $duplicates > 0 ? ['duplicates' => 1] : ['removed' => 1]);
+        return $this->out($words, 'library', $duplicates > 0 ? ['duplicates' => 1] : ['removed' => 1]);
     }
 
-    /** @return ?array{string, string, array<string, mixed>} */
+    /** @return ?array{text: string, url: string} */
     public function outOfScreening(): ?array
     {
         $excluded = $this->first->in(ItemState::Excluded);
         $words = $excluded > 0 ? [number_format($excluded).' excluded'] : [];
 
-        return self::out($words, 'library', ['state' => 'excluded']);
+        return $this->out($words, 'library', ['state' => 'excluded']);
     }
 
-    /** @return ?array{string, string, array<string, mixed>} */
+    /** @return ?array{text: string, url: string} */
     public function outOfFullTexts(): ?array
     {
         $pending = $this->left() - $this->included();
         $words = $pending > 0 && $this->publications > 0 ? [number_format($pending).' pending'] : [];
 
-        return self::out($words, 'library', ['state' => 'pending']);
+        return $this->out($words, 'library', ['state' => 'pending']);
     }
 
-    /** @return ?array{string, string, array<string, mixed>} */
+    /** @return ?array{text: string, url: string} */
     public function outOfCoding(): ?array
     {
         if ($this->full === null) {
@@ -113,7 +114,7 @@ final readonly class WaterlineCounts
             $pending > 0 ? number_format($pending).' pending' : '',
         ]);
 
-        return self::out($words, 'full-texts', []);
+        return $this->out($words, 'full-texts', []);
     }
 
     private function included(): int
@@ -124,10 +125,12 @@ final readonly class WaterlineCounts
     /**
      * @param  array<string>  $words
      * @param  array<string, mixed>  $filter
-     * @return ?array{string, string, array<string, mixed>}
+     * @return ?array{text: string, url: string}
      */
-    private static function out(array $words, string $place, array $filter): ?array
+    private function out(array $words, string $place, array $filter): ?array
     {
-        return $words === [] ? null : [implode(', ', $words), $place, $filter];
+        return $words === []
+            ? null
+            : ['text' => implode(', ', $words), 'url' => route($place, [$this->review, ...$filter])];
     }
 }

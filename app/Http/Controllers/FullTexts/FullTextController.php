@@ -76,10 +76,8 @@ final class FullTextController extends Controller
     /** @return array<string, mixed> what a page's list of the sought shows otherwise from now on */
     private function list(Review $review, ?string $publication): array
     {
-        $sought = Retrievals::sought($review)->where('publications.id', $publication);
-
         return [
-            'rows' => $publication === null ? [] : Retrievals::rows($review, $sought),
+            'rows' => $publication === null ? [] : Retrievals::of($review, [$publication]),
             'counts' => Retrievals::counts($review),
             'unassigned' => Retrievals::unassigned($review)->count(),
         ];
@@ -197,7 +195,7 @@ final class FullTextController extends Controller
     public function better(Request $request, Review $review, FullText $fullText, ReplaceCopy $replace): JsonResponse
     {
         $found = $all = 0;
-        foreach (self::olderThan($fullText) as $one) {
+        foreach (self::othersOfSame($fullText) as $one) {
             $replace->execute($this->me($request), $one, $fullText);
             $pieces = CopyEvidence::of($review, $one, $this->me($request));
             $all += count($pieces);
@@ -212,7 +210,7 @@ final class FullTextController extends Controller
     }
 
     /** @return Collection<int, FullText> the copies of the same publication that stand */
-    private static function olderThan(FullText $fullText): Collection
+    private static function othersOfSame(FullText $fullText): Collection
     {
         return FullText::query()
             ->where('review_id', $fullText->review_id)

@@ -44,21 +44,10 @@ final class RetrievalController extends Controller
                 'rows' => Retrievals::rows($review, $found, $page),
                 'at' => Input::text($request, 'at'),
                 'may' => $may,
-                ...self::constants($review, $kept),
+                'today' => now()->format('Y-m-d'),
+                'urls' => self::addresses($review, $kept),
             ],
         ]);
-    }
-
-    /**
-     * @param  array<string, string>  $kept
-     * @return array<string, mixed>
-     */
-    private static function constants(Review $review, array $kept): array
-    {
-        return [
-            'today' => now()->format('Y-m-d'),
-            'urls' => self::addresses($review, $kept),
-        ];
     }
 
     /**
@@ -103,7 +92,7 @@ final class RetrievalController extends Controller
             isset($given['dated']) ? CarbonImmutable::parse($given['dated']) : now(),
         );
 
-        return response()->json(['rows' => $this->rows($review, $ids), 'counts' => Retrievals::counts($review)]);
+        return response()->json(['rows' => Retrievals::of($review, $ids), 'counts' => Retrievals::counts($review)]);
     }
 
     /** @return array<string, mixed> */
@@ -133,18 +122,6 @@ final class RetrievalController extends Controller
         return back()->with(
             'notice',
             'The locker is being asked. Go on with something else; what comes is put to its publication.',
-        );
-    }
-
-    /**
-     * @param  list<string>  $ids
-     * @return list<array<string, mixed>>
-     */
-    private function rows(Review $review, array $ids): array
-    {
-        return Retrievals::rows(
-            $review,
-            Retrievals::sought($review)->whereIn('publications.id', array_slice($ids, 0, Retrievals::PER_PAGE)),
         );
     }
 

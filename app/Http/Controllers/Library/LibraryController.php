@@ -71,10 +71,7 @@ final class LibraryController extends Controller
             'reasons' => LibraryChoices::removals($review),
             'recipes' => $review->recipes()->where('table_of', 'library')->orderBy('name')->get(),
             'styles' => ReferenceList::styles(),
-            'deliveries' => $review
-                ->deliveries()
-                ->orderBy('created_at')
-                ->get(['id', 'source_name', 'file_name']),
+            'deliveries' => LibraryChoices::deliveries($review),
         ];
     }
 

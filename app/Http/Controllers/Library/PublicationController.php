@@ -63,12 +63,7 @@ final class PublicationController extends Controller
     /** @return ?array<string, mixed> as the list of sought full texts has it */
     private static function retrieval(Review $review, Publication $publication): ?array
     {
-        if (Retrievals::stage($review) === null) {
-            return null;
-        }
-        $sought = Retrievals::sought($review)->where('publications.id', $publication->id);
-
-        return Retrievals::rows($review, $sought)[0] ?? null;
+        return Retrievals::stage($review) === null ? null : Retrievals::of($review, [$publication->id])[0] ?? null;
     }
 
     public function mend(

@@ -67,21 +67,23 @@ final class DeskController extends Controller
         $kept = array_filter($request->only(self::FILTERS), is_string(...));
         $address = ['stage' => $stage->id, ...$kept];
 
+        $data = self::data($desk, $stage, $me);
+
         return view('screening.desk', [
             ...compact('review', 'stage', 'listed', 'kept'),
-            'criteria' => $desk->criteria(),
+            'criteria' => $data['criteria'],
             'empty' => $items === [],
-            'counts' => $desk->counts(),
+            'counts' => $data['counts'],
             'steps' => $desk->steps(),
             'problem' => $filters->line->problem,
             'choices' => LibraryChoices::of($review),
             'deliveries' => self::deliveries($review),
-            'inFull' => $stage->purpose === StagePurpose::FullText,
+            'inFull' => $data['inFull'],
             'desk' => [
                 'items' => $items,
                 'listed' => $listed,
                 'address' => http_build_query($address + ($listed ? ['layout' => 'list'] : [])),
-                ...self::data($desk, $stage, $me),
+                ...$data,
             ],
         ]);
     }

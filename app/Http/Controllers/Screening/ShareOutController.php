@@ -50,10 +50,7 @@ final class ShareOutController extends Controller
                     : null,
             ...$this->made($review, $stage),
             'asking' => $this->asking($request, $review, $stage, $change),
-            'deliveries' => $review
-                ->deliveries()
-                ->orderBy('created_at')
-                ->get(['id', 'source_name', 'file_name']),
+            'deliveries' => LibraryChoices::deliveries($review),
         ]);
     }
 
