@@ -34,33 +34,25 @@ final class StructuredAbstract
 
     private const BOUND = '(?:^|(?<=[.!?\]\)] )|(?<=\n))';
 
-    /** @return list<array{label: string, text: string}> in order; one part without a label where there are none */
+    /** @return list<AbstractPart> in order; without labels, its paragraphs */
     public static function parts(string $abstract): array
     {
         $abstract = trim($abstract);
         if ($abstract === '') {
             return [];
         }
-        $found = self::labels($abstract);
-        if ($found === []) {
+        $labels = self::labels($abstract);
+        if ($labels === []) {
             return array_map(
-                fn (string $text): array => ['label' => '', 'text' => $text],
+                fn (string $text): AbstractPart => new AbstractPart('', $text),
                 preg_split('/\s*\n\s*\n\s*/u', $abstract) ?: [$abstract],
             );
         }
-        $parts = [];
-        $before = trim(substr($abstract, 0, $found[0][0][1]));
-        if ($before !== '') {
-            $parts[] = ['label' => '', 'text' => $before];
-        }
-        foreach ($found[0] as $i => [$whole, $offset]) {
-            $start = $offset + strlen($whole);
-            $end = $found[0][$i + 1][1] ?? strlen($abstract);
-            $label = $found[1][$i][0];
-            $parts[] = [
-                'label' => mb_strtoupper($label) === $label ? mb_convert_case($label, MB_CASE_TITLE) : $label,
-                'text' => trim(substr($abstract, $start, $end - $start)),
-            ];
+        $before = trim(substr($abstract, 0, $labels[0]->start));
+        $parts = $before === '' ? [] : [new AbstractPart('', $before)];
+        foreach ($labels as $i => $label) {
+            $end = isset($labels[$i + 1]) ? $labels[$i + 1]->start : strlen($abstract);
+            $parts[] = new AbstractPart($label->word, trim(substr($abstract, $label->end, $end - $label->end)));
         }
 
         return $parts;
@@ -69,8 +61,7 @@ final class StructuredAbstract
     /**
      * Labels that end with a colon; or in capitals, without one; or with a full stop, as a sentence of their own.
      *
-     * @return array{}|array{list<array{string, int}>, list<array{string, int}>} as preg_match_all() gives them with
-     *     their places; none for too few
+     * @return list<PlacedWord> with the signs that end them; none for too few
      */
     private static function labels(string $abstract): array
     {
@@ -85,11 +76,21 @@ final class StructuredAbstract
             [3, '/'.self::BOUND."(?=\p{Lu}\p{Ll})(?i:{$short})\. (?=\p{Lu}|\d|“|\")/u"],
         ];
         foreach ($ways as [$least, $pattern]) {
-            if (preg_match_all($pattern, $abstract, $found, PREG_OFFSET_CAPTURE) >= $least) {
-                return $found;
+            if (preg_match_all($pattern, $abstract, $found, PREG_OFFSET_CAPTURE | PREG_SET_ORDER) >= $least) {
+                return array_map(
+                    fn (array $one): PlacedWord => self::label($one[1][0], $one[0][1], strlen($one[0][0])),
+                    $found,
+                );
             }
         }
 
         return [];
+    }
+
+    private static function label(string $name, int $start, int $length): PlacedWord
+    {
+        $shown = mb_strtoupper($name) === $name ? mb_convert_case($name, MB_CASE_TITLE) : $name;
+
+        return new PlacedWord($shown, $start, $start + $length);
     }
 }

@@ -19,18 +19,14 @@ final class Words
         return preg_match_all($letters, self::fold($text), $found) > 0 ? $found[0] : [];
     }
 
-    /**
-     * The words with their places in the unchanged text.
-     *
-     * @return list<array{word: string, offset: int, length: int}> offsets and lengths in bytes
-     */
+    /** @return list<PlacedWord> the words with their places in the unchanged text */
     public static function placed(string $text): array
     {
         $placed = [];
         if (preg_match_all('/[\p{L}\p{N}\p{Mn}]+/u', $text, $found, PREG_OFFSET_CAPTURE)) {
             foreach ($found[0] as [$word, $offset]) {
                 foreach (self::of($word) as $folded) {
-                    $placed[] = ['word' => $folded, 'offset' => $offset, 'length' => strlen($word)];
+                    $placed[] = new PlacedWord($folded, $offset, $offset + strlen($word));
                 }
             }
         }

@@ -213,7 +213,7 @@ final class DemoSynthesis
         foreach (self::PASSAGES as $quote => [$themes, $memo]) {
             $found = WordsFound::in($copy->review_id, $copy->id, $quote)[0] ?? null;
             if ($found !== null) {
-                $piece = new Evidence(new Selector($quote, '', '', $found['page'], -1, -1, $found['boxes']), $copy->id);
+                $piece = new Evidence(new Selector($quote, '', '', $found->page, -1, -1, $found->boxes), $copy->id);
                 $this->mark->mark($reader, $publication, $piece, ThemePath::all($themes), $memo);
             }
         }

@@ -65,6 +65,6 @@ final readonly class ReadNumbers
 
         return $found === null
             ? []
-            : [new Evidence(new Selector($quote, '', '', $found['page'], -1, -1, $found['boxes'] ?? []), $copy->id)];
+            : [new Evidence(new Selector($quote, '', '', $found->page, -1, -1, $found->boxes), $copy->id)];
     }
 }

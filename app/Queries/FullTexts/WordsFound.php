@@ -11,6 +11,7 @@ use WaryHeron\Core\FullText\Selector\Selector;
 use WaryHeron\Core\Search\Query\Node\Node;
 use WaryHeron\Core\Search\Query\Parser;
 use WaryHeron\Core\Search\Text\QueryInWords;
+use WaryHeron\Core\Text\Span;
 use WaryHeron\Core\Text\Words;
 
 /**
@@ -28,7 +29,7 @@ final class WordsFound
 
     private const END = '/[.!?]["”’)\]]?$/u';
 
-    /** @return list<array{page: int, boxes: list<array{float, float, float, float}>}> */
+    /** @return list<Selector> */
     public static function in(string $reviewId, string $fullTextId, string $words): array
     {
         $words = mb_substr($words, 0, 200);
@@ -41,8 +42,8 @@ final class WordsFound
         }
         foreach (PaperPages::of($reviewId, $fullTextId) as $page) {
             $places = $isQuery ? self::answering($page, $query->root) : Letters::of($page->words)->places($sought);
-            foreach ($places as [$first, $last]) {
-                $found[] = ['page' => $page->number, 'boxes' => Selector::of($page, $first, $last)->boxes];
+            foreach ($places as $place) {
+                $found[] = Selector::of($page, $place->first, $place->last);
                 if (count($found) === self::MOST) {
                     return $found;
                 }
@@ -52,20 +53,19 @@ final class WordsFound
         return $found;
     }
 
-    /** @return \Generator<int, array{int, int}> first and last word on the page of each place */
+    /** @return \Generator<int, Span> of the words of the page */
     private static function answering(Page $page, Node $query): \Generator
     {
         foreach (self::sentences($page->words) as $sentence) {
-            foreach (QueryInWords::places($query, array_column($sentence, 0)) as [$first, $last]) {
-                yield [$sentence[$first][1], $sentence[$last][2]];
+            foreach (QueryInWords::places($query, array_column($sentence, 'folded')) as $place) {
+                yield new Span($sentence[$place->first]->made->first, $sentence[$place->last]->made->last);
             }
         }
     }
 
     /**
      * @param  list<Word>  $words
-     * @return list<list<array{string, int, int}>> of each sentence its words, folded, with the first and last on the
-     *     page of which each is made: one that a line end parts is of two
+     * @return list<list<FoldedWord>> the words of each sentence
      */
     private static function sentences(array $words): array
     {
@@ -83,7 +83,7 @@ final class WordsFound
             }
             $begun = '';
             foreach (Words::of($text) as $folded) {
-                $sentences[count($sentences) - 1][] = [$folded, $begins, $i];
+                $sentences[count($sentences) - 1][] = new FoldedWord($folded, new Span($begins, $i));
             }
             if (preg_match(self::END, $text) === 1) {
                 $sentences[] = [];

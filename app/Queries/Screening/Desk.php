@@ -25,6 +25,8 @@ use WaryHeron\Core\Screening\Lead\TextLead;
 use WaryHeron\Core\Screening\Lead\TextLeads;
 use WaryHeron\Core\Screening\Ranking\RelevanceModel;
 use WaryHeron\Core\Screening\StagePurpose;
+use WaryHeron\Core\Search\Text\Segment;
+use WaryHeron\Core\Text\AbstractPart;
 use WaryHeron\Core\Text\StructuredAbstract;
 
 /** What the Reading Desk needs: items for one person with their own decision, and nobody else's. */
@@ -373,13 +375,13 @@ final class Desk
         ];
     }
 
-    /** @return list<array{label: string, parts: list<array<string, mixed>>}> */
+    /** @return list<array{label: string, parts: list<Segment>}> */
     private function abstract(string $text): array
     {
         return array_map(
-            fn (array $part): array => [
-                'label' => $part['label'],
-                'parts' => $this->marked()->highlighter->segments($part['text']),
+            fn (AbstractPart $part): array => [
+                'label' => $part->label,
+                'parts' => $this->marked()->highlighter->segments($part->text),
             ],
             StructuredAbstract::parts($text),
         );
@@ -469,7 +471,7 @@ final class Desk
     /** @param  array<string, mixed>  $list  of words */
     private function richest(array $list, stdClass $row): ?TextLead
     {
-        $isMarked = fn (array $part): bool => in_array($list['key'], $part['lists'], true);
+        $isMarked = fn (Segment $part): bool => in_array($list['key'], $part->lists, true);
         $marked = fn (string $sentence): int => count(
             array_filter($this->marked()->highlighter->segments($sentence), $isMarked),
         );

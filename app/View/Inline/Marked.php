@@ -6,6 +6,7 @@ namespace App\View\Inline;
 
 use Illuminate\Support\HtmlString;
 use WaryHeron\Core\Search\Text\Highlighter;
+use WaryHeron\Core\Search\Text\Segment;
 
 /**
  * Text with the words that a query looks for marked. No component: lists show it in each row, and a component costs as
@@ -18,11 +19,11 @@ final class Marked
         return $by === null ? new HtmlString(e($text)) : self::parts($by->segments($text));
     }
 
-    /** @param  array<array{text: string, marked: bool}>  $parts  cut so that nothing may stand between them */
+    /** @param  array<Segment>  $parts  cut so that nothing may stand between them */
     public static function parts(array $parts): HtmlString
     {
         return new HtmlString(implode('', array_map(
-            fn (array $part): string => $part['marked'] ? '<mark>'.e($part['text']).'</mark>' : e($part['text']),
+            fn (Segment $part): string => $part->marked ? '<mark>'.e($part->text).'</mark>' : e($part->text),
             $parts,
         )));
     }

@@ -7,7 +7,9 @@ namespace WaryHeron\Core\Coding\Lead;
 /** The figures of a table's row, by what its columns are. */
 final readonly class Columns
 {
-    /** @param  list<array{head: string, value: float, share: ?float, n: ?float}>  $figures */
+    private const FIGURE = '/([−–-]?\d[\d,]*(?:[.·]\d+)?)\s*(?:[(\[±;]\s*([−–-]?\d+(?:[.·]\d+)?)\s*%?)?/u';
+
+    /** @param  list<ColumnFigure>  $figures */
     private function __construct(public array $figures)
     {
     }
@@ -16,23 +18,16 @@ final readonly class Columns
     {
         $figures = [];
         foreach (array_slice($row->cells, 1) as $i => $cell) {
-            if (
-                preg_match(
-                    '/([−–-]?\d[\d,]*(?:[.·]\d+)?)\s*(?:[(\[±;]\s*([−–-]?\d+(?:[.·]\d+)?)\s*%?)?/u',
-                    $cell,
-                    $found,
-                ) !== 1
-            ) {
-                continue;
+            if (preg_match(self::FIGURE, $cell, $found) === 1) {
+                $head = self::head($row, $i + 1);
+                preg_match('/[Nn]\s*=\s*(\d[\d,]*)/u', $head, $n);
+                $figures[] = new ColumnFigure(
+                    $head,
+                    (float) Figures::value($found[1]),
+                    ($found[2] ?? '') === '' ? null : Figures::value($found[2]),
+                    isset($n[1]) ? Figures::value($n[1]) : null,
+                );
             }
-            $head = self::head($row, $i + 1);
-            preg_match('/[Nn]\s*=\s*(\d[\d,]*)/u', $head, $n);
-            $figures[] = [
-                'head' => $head,
-                'value' => (float) Figures::value($found[1]),
-                'share' => ($found[2] ?? '') === '' ? null : Figures::value($found[2]),
-                'n' => isset($n[1]) ? Figures::value($n[1]) : null,
-            ];
         }
 
         return new self($figures);
@@ -42,7 +37,7 @@ final readonly class Columns
     public function whole(): ?int
     {
         foreach ($this->figures as $i => $figure) {
-            if (preg_match('/\b(?:all|total|overall|whole|both|together|entire)\b/iu', $figure['head']) === 1) {
+            if (preg_match('/\b(?:all|total|overall|whole|both|together|entire)\b/iu', $figure->head) === 1) {
                 return $i;
             }
         }
@@ -58,11 +53,11 @@ final readonly class Columns
         }
         $whole = $this->whole();
         if ($whole !== null) {
-            return $this->figures[$whole]['value'];
+            return $this->figures[$whole]->value;
         }
         $arms = array_slice($this->figures, 0, $this->arms());
-        $weights = array_map(fn (array $one): float => $one['n'] ?? 1.0, $arms);
-        $sum = array_sum(array_map(fn (array $one, float $weight): float => $one['value'] * $weight, $arms, $weights));
+        $weights = array_map(fn (ColumnFigure $one): float => $one->n ?? 1.0, $arms);
+        $sum = array_sum(array_map(fn (ColumnFigure $one, float $weight): float => $one->value * $weight, $arms, $weights));
 
         return $sum / max(1.0, array_sum($weights));
     }
@@ -71,7 +66,7 @@ final readonly class Columns
     public function arms(): int
     {
         foreach ($this->figures as $i => $figure) {
-            if ($i > 0 && preg_match('/\b(?:p|difference|change|ratio|test|statistic)\b/iu', $figure['head']) === 1) {
+            if ($i > 0 && preg_match('/\b(?:p|difference|change|ratio|test|statistic)\b/iu', $figure->head) === 1) {
                 return $i;
             }
         }

@@ -15,9 +15,9 @@ final class People
 
     private const PERSONS = '(?:participants?|people|persons?|patients?|residents?|students?|pupils?|nurses?|workers?|employees?|staff|women|men|girls?|boys?|adults?|children|adolescents?|subjects?|volunteers?|respondents?|controls?|cases?|individuals?|mothers?|fathers?|doctors?|physicians?|midwives|aides|guards?|pairs|dyads|couples|\p{L}+(?:ers|ors|ists|ants|ents|ians|ees|men|women|wives|aides|mates))';
 
-    /**
-     * @return list<array{value: float, at: int, end: int, person: bool}> places in bytes
-     */
+    private const OF_PERSONS = '/^(?:\s+(?:of (?:the|these|those|our|all)|\p{L}+(?:-\p{L}+)*)){0,3}?\s+'.self::PERSONS.'\b/iu';
+
+    /** @return list<Count> */
     public static function counts(string $text): array
     {
         preg_match_all(
@@ -31,20 +31,9 @@ final class People
             $value = Figures::value($told);
             $after = substr($text, $at + strlen($told), 70);
             $before = substr($text, max(0, $at - 18), min(18, $at));
-            if ($value === null || $value < 2 || floor($value) !== $value || self::isOther($before, $after, $value)) {
-                continue;
+            if ($value !== null && $value >= 2 && floor($value) === $value && ! self::isOther($before, $after, $value)) {
+                $counts[] = new Count($value, $at, $at + strlen($told), preg_match(self::OF_PERSONS, $after) === 1);
             }
-            $counts[] = [
-                'value' => $value,
-                'at' => $at,
-                'end' => $at + strlen($told),
-                'person' => preg_match(
-                    '/^(?:\s+(?:of (?:the|these|those|our|all)|\p{L}+(?:-\p{L}+)*)){0,3}?\s+'.
-                        self::PERSONS.
-                        '\b/iu',
-                    $after,
-                ) === 1,
-            ];
         }
 
         return $counts;

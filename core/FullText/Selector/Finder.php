@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace WaryHeron\Core\FullText\Selector;
 
 use WaryHeron\Core\FullText\Reading\Page;
+use WaryHeron\Core\Text\Span;
 
 /** Finds words again: what was selected on screen, what a lead quotes, what stood in an older copy. */
 final class Finder
@@ -21,15 +22,15 @@ final class Finder
     {
         $best = null;
         $least = INF;
-        foreach (Letters::of($page->words)->places(Letters::fold($selected)) as [$first, $last]) {
-            $word = $page->words[$first];
+        foreach (Letters::of($page->words)->places(Letters::fold($selected)) as $place) {
+            $word = $page->words[$place->first];
             $away = $height === null ? 0.0 : abs(($word->top + $word->bottom) / 2 / $page->height - $height);
             if ($away < $least) {
-                [$least, $best] = [$away, [$first, $last]];
+                [$least, $best] = [$away, $place];
             }
         }
 
-        return $best === null ? null : Selector::of($page, ...$best);
+        return $best === null ? null : Selector::of($page, $best->first, $best->last);
     }
 
     /**
@@ -49,27 +50,30 @@ final class Finder
         }
         $letters = Letters::of($words);
         [$best, $most] = [null, -INF];
-        foreach ($letters->places(Letters::fold($old->quote)) as [$first, $last]) {
-            $at = self::pageOf($starts, $first);
-            $agree = self::around($letters, $first, $last, $old) - 0.01 * abs($pages[$at]->number - $old->page);
+        foreach ($letters->places(Letters::fold($old->quote)) as $place) {
+            $page = $pages[self::pageOf($starts, $place->first)];
+            $agree = self::around($letters, $place, $old) - 0.01 * abs($page->number - $old->page);
             if ($agree > $most) {
-                [$most, $best] = [$agree, [$at, $first - $starts[$at], $last - $starts[$at]]];
+                [$most, $best] = [$agree, $place];
             }
         }
+        if ($best === null) {
+            return null;
+        }
+        $at = self::pageOf($starts, $best->first);
+        $last = min($best->last - $starts[$at], count($pages[$at]->words) - 1);
 
-        return $best === null
-            ? null
-            : Selector::of($pages[$best[0]], $best[1], min($best[2], count($pages[$best[0]]->words) - 1));
+        return Selector::of($pages[$at], $best->first - $starts[$at], $last);
     }
 
     /** How many letters beside the quote are those that stood there before. */
-    private static function around(Letters $letters, int $first, int $last, Selector $old): int
+    private static function around(Letters $letters, Span $place, Selector $old): int
     {
         $before = strrev(substr(Letters::fold($old->prefix), -self::AROUND));
         $after = substr(Letters::fold($old->suffix), 0, self::AROUND);
 
-        return self::same($before, strrev($letters->before($first, self::AROUND))) +
-            self::same($after, $letters->after($last, self::AROUND));
+        return self::same($before, strrev($letters->before($place->first, self::AROUND))) +
+            self::same($after, $letters->after($place->last, self::AROUND));
     }
 
     private static function same(string $one, string $other): int

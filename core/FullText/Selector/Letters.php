@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace WaryHeron\Core\FullText\Selector;
 
 use WaryHeron\Core\FullText\Reading\Word;
+use WaryHeron\Core\Text\Span;
 
 /**
  * The letters and digits of words in a row, each knowing its word. Blanks, hyphens, case and the form of signs play no
@@ -42,12 +43,12 @@ final readonly class Letters
         return (string) preg_replace('/[^\p{L}\p{N}]+/u', '', mb_strtolower(is_string($even) ? $even : ''));
     }
 
-    /** @return \Generator<int, array{int, int}> the first and last word of each place where these letters stand */
+    /** @return \Generator<int, Span> the words of each place where these letters stand */
     public function places(string $folded): \Generator
     {
         $from = -1;
         while ($folded !== '' && ($from = strpos($this->text, $folded, $from + 1)) !== false) {
-            yield [$this->wordAt($from), $this->wordAt($from + strlen($folded) - 1)];
+            yield new Span($this->wordAt($from), $this->wordAt($from + strlen($folded) - 1));
         }
     }
 

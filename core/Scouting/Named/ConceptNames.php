@@ -8,6 +8,7 @@ use WaryHeron\Core\Scouting\Asked\AskedConcept;
 use WaryHeron\Core\Scouting\Asked\ConceptRole;
 use WaryHeron\Core\Scouting\Asked\PlainQuestion;
 use WaryHeron\Core\Scouting\Reading\ReadRecord;
+use WaryHeron\Core\Text\PlacedWord;
 use WaryHeron\Core\Text\Stem;
 use WaryHeron\Core\Text\Words;
 
@@ -117,15 +118,13 @@ final class ConceptNames
     private static function surface(string $text, array $phrase): string
     {
         $words = Words::placed($text);
-        $stems = array_map(fn (array $word): string => Stem::of($word['word']), $words);
+        $stems = array_map(fn (PlacedWord $word): string => Stem::of($word->word), $words);
         $length = count($phrase);
         for ($i = 0; $i + $length <= count($stems); $i++) {
             if (array_slice($stems, $i, $length) === $phrase) {
-                $last = $words[$i + $length - 1];
+                $start = $words[$i]->start;
 
-                return mb_strtolower(
-                    substr($text, $words[$i]['offset'], $last['offset'] + $last['length'] - $words[$i]['offset']),
-                );
+                return mb_strtolower(substr($text, $start, $words[$i + $length - 1]->end - $start));
             }
         }
 

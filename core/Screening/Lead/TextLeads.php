@@ -125,7 +125,7 @@ final class TextLeads
             foreach (
                 preg_split(
                     '/(?<=[.!?])(?<!\bvs\.|\be\.g\.|\bi\.e\.|\bcf\.|\bno\.|\b\p{Lu}\.)\s+(?=[\p{Lu}\d“"(])/u',
-                    $part['text'],
+                    $part->text,
                 ) ?:
                 [] as $sentence
             ) {

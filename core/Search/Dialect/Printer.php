@@ -25,11 +25,6 @@ final class Printer
 
     private const NO_MAJOR = 'major topics are not marked here; searched in all topics, which finds more';
 
-    /** How strongly things hold together; a weaker one inside a stronger one needs brackets. */
-    private const LOOSEST = 0;
-
-    private const ATOM = 9;
-
     /** @var list<TranslationNote> */
     private array $notes = [];
 
@@ -43,7 +38,7 @@ final class Printer
     public static function print(Node $node, Dialect $dialect): Compiled
     {
         $printer = new self($dialect);
-        $text = $printer->node($node, self::LOOSEST);
+        $text = $printer->node($node, Printed::LOOSEST);
         $longest = $dialect->data['longest'];
         if ($longest !== null && mb_strlen($text) > $longest) {
             $printer->notes[] = TranslationNote::lost(
@@ -65,23 +60,22 @@ final class Printer
      */
     private function node(Node $node, int $around): string
     {
-        [$text, $binds] = match (true) {
+        $printed = match (true) {
             $node instanceof Operation => $this->operation($node),
             $node instanceof Near => $this->near($node),
             $node instanceof Fielded => $this->fielded($node),
             $node instanceof Word => $this->term($this->wordText($node)),
             $node instanceof Phrase => $this->term($this->phraseText($node)),
-            $node instanceof Heading => [$this->heading($node), self::ATOM],
-            $node instanceof Limit => [$this->limit($node), self::ATOM],
+            $node instanceof Heading => new Printed($this->heading($node)),
+            $node instanceof Limit => new Printed($this->limit($node)),
             $node instanceof LineReference => $this->lines($node),
             $node instanceof Missing => throw new \LogicException('A query with a gap cannot be printed.'),
         };
 
-        return $binds < $around ? "({$text})" : $text;
+        return $printed->within($around);
     }
 
-    /** @return array{string, int} */
-    private function operation(Operation $node): array
+    private function operation(Operation $node): Printed
     {
         $binds = $this->binds($node->operator);
         $operands = [];
@@ -93,7 +87,7 @@ final class Printer
             $operands[] = $this->node($operand, $binds + 1);
         }
 
-        return [implode(" {$this->dialect->data['boolean'][$node->operator->value]} ", $operands), $binds];
+        return $this->joined($node->operator, $operands, $binds);
     }
 
     /**
@@ -130,8 +124,7 @@ final class Printer
             };
     }
 
-    /** @return array{string, int} */
-    private function near(Near $node): array
+    private function near(Near $node): Printed
     {
         $proximity = $this->dialect->data['proximity'];
         if ($proximity === null) {
@@ -160,11 +153,10 @@ final class Printer
             '{distance}' => (string) $distance,
         ]);
 
-        return [$text, $binds];
+        return new Printed($text, $binds);
     }
 
-    /** @return array{string, int} */
-    private function fielded(Fielded $node): array
+    private function fielded(Fielded $node): Printed
     {
         $outer = $this->fields;
         if ($this->dialect->data['fieldScope'] === 'term') {
@@ -177,21 +169,23 @@ final class Printer
         $names = array_map(fn (Field $field): string => $this->dialect->field($field) ?? $field->value, $node->fields);
         $text = strtr($this->dialect->data['fieldForm'], [
             '{fields}' => implode($this->dialect->data['fieldJoin'] ?? ',', $names),
-            '{text}' => $this->node($node->inner, self::ATOM),
+            '{text}' => $this->node($node->inner, Printed::ATOM),
         ]);
 
-        return [$text, self::ATOM];
+        return new Printed($text);
     }
 
-    /** @return array{string, int} */
-    private function loosely(Node $node): array
+    private function loosely(Node $node): Printed
     {
         return match (true) {
             $node instanceof Operation => $this->operation($node),
             $node instanceof Near => $this->near($node),
             $node instanceof Fielded => $this->fielded($node),
             $node instanceof LineReference => $this->lines($node),
-            default => [$this->node($node, self::LOOSEST), $this->fieldsOfTerm($node) > 1 ? 1 : self::ATOM],
+            default => new Printed(
+                $this->node($node, Printed::LOOSEST),
+                $this->fieldsOfTerm($node) > 1 ? 1 : Printed::ATOM,
+            ),
         };
     }
 
@@ -200,11 +194,10 @@ final class Printer
         return $node instanceof Word || $node instanceof Phrase ? count($this->fields) : 1;
     }
 
-    /** @return array{string, int} */
-    private function term(string $text): array
+    private function term(string $text): Printed
     {
         if ($this->fields === []) {
-            return [$text, self::ATOM];
+            return new Printed($text);
         }
         $clauses = [];
         foreach ($this->fields as $field) {
@@ -220,14 +213,10 @@ final class Printer
         }
         $clauses = array_values(array_unique($clauses));
 
-        return [
-            implode(" {$this->dialect->data['boolean']['or']} ", $clauses),
-            count($clauses) > 1 ? $this->binds(Operator::Or) : self::ATOM,
-        ];
+        return $this->joined(Operator::Or, $clauses, count($clauses) > 1 ? $this->binds(Operator::Or) : Printed::ATOM);
     }
 
-    /** @return array{string, int} */
-    private function eachField(Near $node): array
+    private function eachField(Near $node): Printed
     {
         $outer = $this->fields;
         $clauses = [];
@@ -237,7 +226,7 @@ final class Printer
         }
         $this->fields = $outer;
 
-        return [implode(" {$this->dialect->data['boolean']['or']} ", $clauses), $this->binds(Operator::Or)];
+        return $this->joined(Operator::Or, $clauses, $this->binds(Operator::Or));
     }
 
     private function wordText(Word $word): string
@@ -374,7 +363,7 @@ final class Printer
             );
             $words = array_values(array_filter(explode(' ', $node->label))) ?: [$node->label];
 
-            return $this->node(new Phrase(array_map(fn (string $w): Word => new Word($w), $words)), self::ATOM);
+            return $this->node(new Phrase(array_map(fn (string $w): Word => new Word($w), $words)), Printed::ATOM);
         }
 
         return strtr($forms['form'], [
@@ -442,8 +431,7 @@ final class Printer
         return strtr($form[$which], ['{from}' => (string) $node->from, '{to}' => (string) $node->to]);
     }
 
-    /** @return array{string, int} */
-    private function lines(LineReference $node): array
+    private function lines(LineReference $node): Printed
     {
         $forms = $this->dialect->data['lines'];
         if ($forms === null) {
@@ -452,38 +440,56 @@ final class Printer
                 'this dialect has no line numbers; the lines have to be written out',
             );
 
-            return ['', self::ATOM];
+            return new Printed('');
         }
         if ($node->join === null) {
-            return [strtr($forms['one'], ['{line}' => (string) $node->ranges[0][0]]), self::ATOM];
+            return new Printed(strtr($forms['one'], ['{line}' => (string) $node->ranges[0][0]]));
         }
         $list = $forms[$node->join === Operator::Or ? 'any' : 'all'] ?? null;
         if ($list === null) {
-            $numbers = array_map(
-                fn (int $line): string => strtr($forms['one'], ['{line}' => (string) $line]),
-                $node->lines(),
-            );
+            $numbers = self::oneByOne($node->lines(), $forms['one']);
 
-            return [
-                implode(" {$this->dialect->data['boolean'][$node->join->value]} ", $numbers),
-                count($numbers) === 1 ? self::ATOM : $this->binds($node->join),
-            ];
+            return $this->joined(
+                $node->join,
+                $numbers,
+                count($numbers) === 1 ? Printed::ATOM : $this->binds($node->join),
+            );
         }
+
+        return new Printed(strtr($list, ['{lines}' => implode(',', self::ranges($node, $forms))]));
+    }
+
+    /**
+     * @param  array<string, ?string>  $forms
+     * @return list<string>
+     */
+    private static function ranges(LineReference $node, array $forms): array
+    {
         $ranges = [];
         foreach ($node->ranges as [$from, $to]) {
-            $range = $forms['range'] ?? null;
-            $ranges = [
-                ...$ranges,
-                ...$from === $to || $range === null
-                    ? array_map(
-                        fn (int $line): string => strtr($forms['one'], ['{line}' => (string) $line]),
-                        range($from, $to),
-                    )
-                    : [strtr($range, ['{from}' => (string) $from, '{to}' => (string) $to])],
-            ];
+            $range = $from === $to ? null : $forms['range'] ?? null;
+            $written = $range === null
+                ? self::oneByOne(range($from, $to), (string) $forms['one'])
+                : [strtr($range, ['{from}' => (string) $from, '{to}' => (string) $to])];
+            array_push($ranges, ...$written);
         }
 
-        return [strtr($list, ['{lines}' => implode(',', $ranges)]), self::ATOM];
+        return $ranges;
+    }
+
+    /**
+     * @param  list<int>  $lines
+     * @return list<string>
+     */
+    private static function oneByOne(array $lines, string $form): array
+    {
+        return array_map(fn (int $line): string => strtr($form, ['{line}' => (string) $line]), $lines);
+    }
+
+    /** @param  list<string>  $parts */
+    private function joined(Operator $operator, array $parts, int $binds): Printed
+    {
+        return new Printed(implode(" {$this->dialect->data['boolean'][$operator->value]} ", $parts), $binds);
     }
 
     private function inOurWords(Node $node): string

@@ -11,6 +11,7 @@ use WaryHeron\Core\Search\Query\Node\Operation;
 use WaryHeron\Core\Search\Query\Node\Phrase;
 use WaryHeron\Core\Search\Query\Node\Word;
 use WaryHeron\Core\Search\Query\Operator;
+use WaryHeron\Core\Text\PlacedWord;
 use WaryHeron\Core\Text\Words;
 
 /**
@@ -44,16 +45,15 @@ final class Highlighter
         return $highlighter;
     }
 
-    /** @return list<array{text: string, marked: bool, lists: list<string>}> that join to the text unchanged */
+    /** @return list<Segment> that join to the text unchanged */
     public function segments(string $text): array
     {
         $words = Words::placed($text);
         $marks = [];
         foreach ($words as $at => $word) {
-            foreach ([...$this->runs[$word['word'][0]] ?? [], ...$this->runs[''] ?? []] as [$key, $run]) {
+            foreach ([...$this->runs[$word->word[0]] ?? [], ...$this->runs[''] ?? []] as [$key, $run]) {
                 if ($this->matches($run, $words, $at)) {
-                    $last = $words[$at + count($run) - 1];
-                    $marks[] = [$words[$at]['offset'], $last['offset'] + $last['length'], $key];
+                    $marks[] = [$word->start, $words[$at + count($run) - 1]->end, $key];
                 }
             }
         }
@@ -98,13 +98,13 @@ final class Highlighter
 
     /**
      * @param  list<array{string, bool}>  $run
-     * @param  list<array{word: string, offset: int, length: int}>  $words
+     * @param  list<PlacedWord>  $words
      */
     private function matches(array $run, array $words, int $at): bool
     {
         foreach ($run as $i => [$text, $truncated]) {
-            $word = $words[$at + $i]['word'] ?? null;
-            if ($word === null || ! self::isSaid($text, $truncated, $word)) {
+            $word = $words[$at + $i] ?? null;
+            if ($word === null || ! self::isSaid($text, $truncated, $word->word)) {
                 return false;
             }
         }
@@ -123,16 +123,11 @@ final class Highlighter
 
     /**
      * @param  list<array{int, int, string}>  $marks  start and end in bytes, and the key
-     * @return list<array{text: string, marked: bool, lists: list<string>}>
+     * @return list<Segment>
      */
     private function cut(string $text, array $marks): array
     {
-        $edges = [0 => true, strlen($text) => true];
-        foreach ($marks as [$start, $end]) {
-            $edges[$start] = $edges[$end] = true;
-        }
-        ksort($edges);
-        $edges = array_keys($edges);
+        $edges = self::edges($marks, strlen($text));
         sort($marks);
         $segments = [];
         $open = [];
@@ -145,15 +140,27 @@ final class Highlighter
             $open = array_values(array_filter($open, fn (array $mark): bool => $mark[1] > $from));
             $lists = array_values(array_unique(array_column($open, 2)));
             sort($lists);
-            $segment = ['text' => substr($text, $from, $to - $from), 'marked' => $open !== [], 'lists' => $lists];
+            $segment = new Segment(substr($text, $from, $to - $from), $open !== [], $lists);
             $before = array_pop($segments);
-            $same = $before !== null && $before['lists'] === $lists && $before['marked'] === $segment['marked'];
-            if ($before !== null && ! $same) {
-                $segments[] = $before;
+            if ($before !== null && ! $before->isMarkedAs($segment)) {
+                array_push($segments, $before, $segment);
+            } else {
+                $segments[] = new Segment($before?->text.$segment->text, $segment->marked, $lists);
             }
-            $segments[] = $same ? [...$segment, 'text' => $before['text'].$segment['text']] : $segment;
         }
 
         return $segments;
+    }
+
+    /**
+     * @param  list<array{int, int, string}>  $marks
+     * @return list<int> bytes at which a mark or the text begins or ends, each once and in order
+     */
+    private static function edges(array $marks, int $length): array
+    {
+        $edges = array_fill_keys([0, $length, ...array_column($marks, 0), ...array_column($marks, 1)], true);
+        ksort($edges);
+
+        return array_keys($edges);
     }
 }

@@ -11,6 +11,7 @@ use WaryHeron\Core\Search\Query\Node\Operation;
 use WaryHeron\Core\Search\Query\Node\Phrase;
 use WaryHeron\Core\Search\Query\Node\Word;
 use WaryHeron\Core\Search\Query\Operator;
+use WaryHeron\Core\Text\Span;
 use WaryHeron\Core\Text\Words;
 
 /** Where in a run of words, such as a sentence, a query is answered; nowhere where it is not answered as a whole. */
@@ -23,7 +24,7 @@ final readonly class QueryInWords
 
     /**
      * @param  list<string>  $words  folded as Words folds them
-     * @return list<array{int, int}>  first and last word of each place, in their order, each once
+     * @return list<Span>  of each place, in their order, each once
      */
     public static function places(Node $query, array $words): array
     {
@@ -46,7 +47,7 @@ final readonly class QueryInWords
         };
     }
 
-    /** @return ?list<array{int, int}> null where it is not answered */
+    /** @return ?list<Span> null where it is not answered */
     private function of(Node $query): ?array
     {
         return match (true) {
@@ -59,7 +60,7 @@ final readonly class QueryInWords
         };
     }
 
-    /** @return ?list<array{int, int}> */
+    /** @return ?list<Span> */
     private function operation(Operation $query): ?array
     {
         $found = array_map($this->of(...), $query->operands);
@@ -72,15 +73,16 @@ final readonly class QueryInWords
         };
     }
 
-    /** @return ?list<array{int, int}> from the one to the other, where they are near enough */
+    /** @return ?list<Span> from the one to the other, where they are near enough */
     private function near(Near $query): ?array
     {
         $places = [];
-        foreach ($this->of($query->left) ?? [] as [$a, $b]) {
-            foreach ($this->of($query->right) ?? [] as [$c, $d]) {
-                $apart = $c > $b ? $c - $b : $a - $d;
+        foreach ($this->of($query->left) ?? [] as $left) {
+            foreach ($this->of($query->right) ?? [] as $right) {
+                $isAfter = $right->first > $left->last;
+                $apart = $isAfter ? $right->first - $left->last : $left->first - $right->last;
                 if ($apart > 0 && $apart <= $query->distance) {
-                    $places[] = [min($a, $c), max($b, $d)];
+                    $places[] = new Span(min($left->first, $right->first), max($left->last, $right->last));
                 }
             }
         }
@@ -90,7 +92,7 @@ final readonly class QueryInWords
 
     /**
      * @param  list<Word>  $typed
-     * @return ?list<array{int, int}> where these stand side by side
+     * @return ?list<Span> where these stand side by side
      */
     private function runs(array $typed): ?array
     {
@@ -110,7 +112,7 @@ final readonly class QueryInWords
                 $i++;
             }
             if ($i > $last) {
-                $places[] = [$at, $at + $last];
+                $places[] = new Span($at, $at + $last);
             }
         }
 

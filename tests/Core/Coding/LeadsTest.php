@@ -6,6 +6,7 @@ use WaryHeron\Core\Coding\Lead\Asked\Codebook;
 use WaryHeron\Core\Coding\Lead\Asked\ItemType;
 use WaryHeron\Core\Coding\Lead\Briefing;
 use WaryHeron\Core\Coding\Lead\Confidence;
+use WaryHeron\Core\Coding\Lead\Count;
 use WaryHeron\Core\Coding\Lead\Countries;
 use WaryHeron\Core\Coding\Lead\Figures;
 use WaryHeron\Core\Coding\Lead\Lead;
@@ -295,7 +296,7 @@ it('knows numbers in figures and in words', function (string $told, ?float $valu
 ]);
 
 it('counts persons and nothing else', function (string $text, array $counts) {
-    expect(array_map(fn (array $one): float => $one['value'], People::counts($text)))->toBe(
+    expect(array_map(fn (Count $one): float => $one->value, People::counts($text)))->toBe(
         array_map(floatval(...), $counts),
     );
 })->with([

@@ -36,7 +36,7 @@ it('brings the passage first that says what people took before', function () {
     $first = function (array $learned) use ($paper): string {
         $item = new AskedItem('place', 'Place of the light', ItemType::Text, briefing: new Briefing('', [], $learned));
 
-        return Ranking::of($item, $paper)->best(1)[0][0]->text;
+        return Ranking::of($item, $paper)->best(1)[0]->passage->text;
     };
     expect($first([]))->toBe($sentences[0])->and($first(['lamps' => 2.0, 'hung' => 2.0]))->toBe($sentences[1]);
 });

@@ -12,6 +12,7 @@ use WaryHeron\Core\Search\Sql\TableLayout;
 use WaryHeron\Core\Search\Sql\WordList;
 use WaryHeron\Core\Search\Text\Highlighter;
 use WaryHeron\Core\Search\Text\Mask;
+use WaryHeron\Core\Search\Text\Segment;
 
 /** A word list of these words. */
 function listOf(string ...$words): WordList
@@ -160,7 +161,7 @@ it('is marked in what is read', function () {
             (new Highlighter(Parser::parse('behavio*r* OR *light OR "wom?n nurses"')->root))->segments(
                 'Behaviours of women nurses in daylight; a behaviour of lights',
             ),
-            fn (array $segment): bool => $segment['marked'],
+            fn (Segment $segment): bool => $segment->marked,
         ),
     );
     expect(array_column($marked, 'text'))->toBe(['Behaviours', 'women nurses', 'daylight', 'behaviour']);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use WaryHeron\Core\Search\Query\Parser;
 use WaryHeron\Core\Search\Text\QueryInWords;
+use WaryHeron\Core\Text\Span;
 use WaryHeron\Core\Text\Words;
 
 /** @return list<string> the words of each place */
@@ -12,7 +13,10 @@ function placesIn(string $query, string $text): array
     $words = Words::of($text);
 
     return array_map(
-        fn (array $place): string => implode(' ', array_slice($words, $place[0], $place[1] - $place[0] + 1)),
+        fn (Span $place): string => implode(
+            ' ',
+            array_slice($words, $place->first, $place->last - $place->first + 1),
+        ),
         QueryInWords::places(Parser::parse($query)->root, $words),
     );
 }

@@ -3,6 +3,8 @@
 use WaryHeron\Core\Search\Query\Parser;
 use WaryHeron\Core\Search\Text\Highlighter;
 use WaryHeron\Core\Search\Text\IndexedText;
+use WaryHeron\Core\Search\Text\Segment;
+use WaryHeron\Core\Text\AbstractPart;
 use WaryHeron\Core\Text\StructuredAbstract;
 use WaryHeron\Core\Text\Words;
 
@@ -20,7 +22,7 @@ it('cuts words alike whatever their case and accents', function (string $text, a
 it('marks what the query looks for and changes no letter', function (string $query, string $text, array $marked) {
     $segments = (new Highlighter(Parser::parse($query)->root))->segments($text);
     expect(implode('', array_column($segments, 'text')))->toBe($text);
-    expect(array_values(array_column(array_filter($segments, fn (array $s): bool => $s['marked']), 'text')))->toBe(
+    expect(array_values(array_column(array_filter($segments, fn (Segment $s): bool => $s->marked), 'text')))->toBe(
         $marked,
     );
 })->with([
@@ -42,9 +44,9 @@ it('cuts structured abstracts at their labels only', function () {
         'BACKGROUND: Nights are long. Materials and methods: Lamps. Time of onset: 23 h. Results: None.',
     );
     expect(array_column($parts, 'label'))->toBe(['Background', 'Materials and methods', 'Results']);
-    expect($parts[1]['text'])->toBe('Lamps. Time of onset: 23 h.');
-    expect(StructuredAbstract::parts('Of note: one colon only.'))->toBe([
-        ['label' => '', 'text' => 'Of note: one colon only.'],
+    expect($parts[1]->text)->toBe('Lamps. Time of onset: 23 h.');
+    expect(StructuredAbstract::parts('Of note: one colon only.'))->toEqual([
+        new AbstractPart('', 'Of note: one colon only.'),
     ]);
 });
 
@@ -58,8 +60,8 @@ it('tells of which list each marked part is, also where lists overlap', function
     expect(implode('', array_column($segments, 'text')))->toBe('One Night shift; a nightly shift.');
     expect(
         array_map(
-            fn (array $one): string => "{$one['text']}:".implode('+', $one['lists']),
-            array_values(array_filter($segments, fn (array $one): bool => $one['marked'])),
+            fn (Segment $one): string => "{$one->text}:".implode('+', $one->lists),
+            array_values(array_filter($segments, fn (Segment $one): bool => $one->marked)),
         ),
     )->toBe(['Night:night+shift', ' shift:shift', 'nightly:night', 'shift:shift']);
     // every letter stays, whatever overlaps

@@ -1,5 +1,6 @@
 <?php
 
+use WaryHeron\Core\Text\AbstractPart;
 use WaryHeron\Core\Text\StructuredAbstract;
 
 it('cuts an abstract at its labels, however they end and in whatever language', function (string $text, array $labels) {
@@ -59,9 +60,9 @@ it('cuts an abstract at its labels, however they end and in whatever language', 
 ]);
 
 it('keeps what stands before the first label', function () {
-    expect(StructuredAbstract::parts('A trial of lamps. Methods: Dim. Results: Sleep.'))->toBe([
-        ['label' => '', 'text' => 'A trial of lamps.'],
-        ['label' => 'Methods', 'text' => 'Dim.'],
-        ['label' => 'Results', 'text' => 'Sleep.'],
+    expect(StructuredAbstract::parts('A trial of lamps. Methods: Dim. Results: Sleep.'))->toEqual([
+        new AbstractPart('', 'A trial of lamps.'),
+        new AbstractPart('Methods', 'Dim.'),
+        new AbstractPart('Results', 'Sleep.'),
     ]);
 });

@@ -13,6 +13,7 @@ use App\Queries\Screening\ReadingProgress;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Queue;
 use Tests\Feature\World;
+use WaryHeron\Core\Search\Text\Segment;
 
 /** Publications of two kinds, of which the first are judged by both: those with lamps are included. */
 function halfRead(int $publications = 40, int $judged = 20): World
@@ -229,7 +230,7 @@ it('marks the team’s words, points at what the text states, and takes tags and
     $lists([], 'observer')->assertForbidden();
     $list = $world->review->markLists()->sole();
     $item = (new Desk($world->review->firstStage(), $world->people['anna']))->item($world->item(2)->id);
-    $marked = array_values(array_filter($item['titleParts'], fn (array $part): bool => $part['lists'] === [$list->id]));
+    $marked = array_values(array_filter($item['titleParts'], fn (Segment $part): bool => $part->lists === [$list->id]));
     expect(array_column($marked, 'text'))->toBe(['Hens', 'their eggs']);
     expect(
         array_values(array_filter($item['leads'], fn (array $lead): bool => $lead['criterion'] === $criterion->id))[0],

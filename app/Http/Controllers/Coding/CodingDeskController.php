@@ -28,6 +28,7 @@ use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\Gate;
 use stdClass;
 use WaryHeron\Core\Coding\InvalidAnswer;
+use WaryHeron\Core\FullText\Selector\Selector;
 use WaryHeron\Core\Text\StructuredAbstract;
 
 /** One study: the paper beside the items of the codebook. */
@@ -140,6 +141,10 @@ final class CodingDeskController extends Controller
 
     public function find(Request $request, Review $review, FullText $fullText): JsonResponse
     {
-        return response()->json(['found' => WordsFound::in($review->id, $fullText->id, Input::text($request, 'q'))]);
+        $found = WordsFound::in($review->id, $fullText->id, Input::text($request, 'q'));
+
+        return response()->json([
+            'found' => array_map(fn (Selector $one): array => ['page' => $one->page, 'boxes' => $one->boxes], $found),
+        ]);
     }
 }

@@ -19,7 +19,7 @@ final readonly class Ranking
 
     private const B = 0.6;
 
-    /** @param  list<array{Passage, float}>  $ranked  best first, scores between 0 and 1 */
+    /** @param  list<RankedPassage>  $ranked  best first, scores between 0 and 1 */
     private function __construct(private array $ranked)
     {
     }
@@ -57,10 +57,12 @@ final readonly class Ranking
         }
         usort($ranked, fn (array $a, array $b): int => $b[1] <=> $a[1]);
 
-        return new self(array_map(fn (array $one): array => [$one[0], $one[1] / $most], $ranked));
+        return new self(
+            array_map(fn (array $one): RankedPassage => new RankedPassage($one[0], $one[1] / $most), $ranked),
+        );
     }
 
-    /** @return list<array{Passage, float}> */
+    /** @return list<RankedPassage> */
     public function best(int $most): array
     {
         return array_slice($this->ranked, 0, $most);

@@ -103,7 +103,7 @@ final class AgeReader implements LeadReader
         if ($mean === null || $mean < 1 || $mean > 115) {
             return [];
         }
-        $isMean = preg_match('/mean|average|SD|\bM\b/u', $label) === 1 || $columns->figures[0]['share'] !== null;
+        $isMean = preg_match('/mean|average|SD|\bM\b/u', $label) === 1 || $columns->figures[0]->share !== null;
         $isWhole = $columns->whole() !== null;
         $score = 2.0 + ($isMean ? 0.6 : 0.0) + ($isWhole ? 0.7 : 0.0) + Traps::trust($row->section);
 

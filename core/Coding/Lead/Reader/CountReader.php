@@ -7,6 +7,7 @@ namespace WaryHeron\Core\Coding\Lead\Reader;
 use WaryHeron\Core\Coding\Lead\Asked\AskedItem;
 use WaryHeron\Core\Coding\Lead\Asked\ItemType;
 use WaryHeron\Core\Coding\Lead\Columns;
+use WaryHeron\Core\Coding\Lead\Count;
 use WaryHeron\Core\Coding\Lead\Figures;
 use WaryHeron\Core\Coding\Lead\Lead;
 use WaryHeron\Core\Coding\Lead\LeadReader;
@@ -105,15 +106,11 @@ final class CountReader implements LeadReader
         foreach ($counts === [] ? [] : $cues as $cue => $weight) {
             preg_match_all("/\b(?:{$cue})\b/iu", $text, $found, PREG_OFFSET_CAPTURE);
             foreach ($found[0] as [$said, $at]) {
-                [$count, $between] = $this->nearest($counts, $text, $at, $at + strlen($said));
-                if ($count !== null) {
-                    $score = 1.0 + $weight + Traps::trust($passage->section) + $this->weight($count, $between, $text);
-                    $leads[] = Lead::from(
-                        $passage,
-                        Figures::told($count['value']),
-                        $score,
-                        "“{$said}” is said of so many",
-                    );
+                $near = $this->nearest($counts, $text, $at, $at + strlen($said));
+                if ($near !== null) {
+                    $score = 1.0 + $weight + Traps::trust($passage->section) + $this->weight($near, $text);
+                    $told = Figures::told($near->count->value);
+                    $leads[] = Lead::from($passage, $told, $score, "“{$said}” is said of so many");
                 }
             }
         }
@@ -121,17 +118,17 @@ final class CountReader implements LeadReader
         return $leads;
     }
 
-    /** @param  array{value: float, at: int, end: int, person: bool}  $count */
-    private function weight(array $count, string $between, string $text): float
+    private function weight(NearCount $near, string $text): float
     {
-        $isClusters = preg_match(self::CLUSTERS, $between) === 1 && ! $count['person'];
+        $count = $near->count;
+        $isClusters = preg_match(self::CLUSTERS, $near->between) === 1 && ! $count->person;
 
-        return ($count['person'] ? 0.3 : 0.0) -
-            (preg_match(self::DENIED, $between) === 1 ? 1.6 : 0.0) -
+        return ($count->person ? 0.3 : 0.0) -
+            (preg_match(self::DENIED, $near->between) === 1 ? 1.6 : 0.0) -
             ($isClusters ? 1.2 : 0.0) -
-            min(0.6, strlen($between) / 150) -
-            (preg_match(self::ARM, substr($text, $count['end'], 60)) === 1 ? 1.1 : 0.0) -
-            ($count['value'] < 12 ? 0.5 : 0.0);
+            min(0.6, strlen($near->between) / 150) -
+            (preg_match(self::ARM, substr($text, $count->end, 60)) === 1 ? 1.1 : 0.0) -
+            ($count->value < 12 ? 0.5 : 0.0);
     }
 
     /** Brackets hold the parts of a count; the places of the rest stay. */
@@ -147,13 +144,13 @@ final class CountReader implements LeadReader
     /**
      * Groups that a sentence counts one after the other, together.
      *
-     * @param  list<array{value: float, at: int, end: int, person: bool}>  $counts
+     * @param  list<Count>  $counts
      * @param  array<string, float>  $cues
      * @return list<Lead>
      */
     private function together(Passage $passage, array $counts, string $text, array $cues): array
     {
-        $people = array_values(array_filter($counts, fn (array $count): bool => $count['person']));
+        $people = array_values(array_filter($counts, fn (Count $count): bool => $count->person));
         $isShared =
             preg_match(
                 '/\b(?:allocated|assigned|randomi[sz]ed|allotted)\b[^.;]{0,80}\bto\b[^.;]*\band\b[^.;]*\bto\b/iu',
@@ -162,7 +159,7 @@ final class CountReader implements LeadReader
         if (count($people) !== 2 || ! $isShared || ! array_key_exists('randomi[sz]ed|were drawn by lot', $cues)) {
             return [];
         }
-        $sum = $people[0]['value'] + $people[1]['value'];
+        $sum = $people[0]->value + $people[1]->value;
 
         return [
             Lead::from($passage, Figures::told($sum), 2.7 + Traps::trust($passage->section), 'the groups together'),
@@ -173,44 +170,45 @@ final class CountReader implements LeadReader
      * The count that a cue is about: the last before it in the same clause, or the one right after it. Of "so many of
      * so many" it is the first.
      *
-     * @param  list<array{value: float, at: int, end: int, person: bool}>  $counts
-     * @return array{?array{value: float, at: int, end: int, person: bool}, string} with the words between
+     * @param  list<Count>  $counts
      */
-    private function nearest(array $counts, string $text, int $at, int $end): array
+    private function nearest(array $counts, string $text, int $at, int $end): ?NearCount
     {
         $best = null;
-        $between = '';
         foreach ($counts as $i => $count) {
-            $isAfter = $count['at'] >= $end;
-            $words = $isAfter
-                ? substr($text, $end, $count['at'] - $end)
-                : ($count['end'] <= $at
-                    ? substr($text, $count['end'], $at - $count['end'])
-                    : null);
+            $isAfter = $count->at >= $end;
+            $words = match (true) {
+                $isAfter => substr($text, $end, $count->at - $end),
+                $count->end <= $at => substr($text, $count->end, $at - $count->end),
+                default => null,
+            };
             if ($words === null || strlen(trim($words)) > 110 || preg_match('/[;:]|\.\s/u', $words) === 1) {
                 continue;
             }
-            if (
-                $isAfter &&
-                (strlen(trim($words)) > 22 ||
-                    $best !== null ||
-                    preg_match('/\bto\b|\bat\b|\bwith\b|,/iu', $words) === 1)
-            ) {
+            if ($isAfter && ($best !== null || ! self::isRightAfter($words))) {
                 continue;
             }
-            if ($best === null || strlen($words) < strlen($between)) {
-                $before = $counts[$i - 1] ?? null;
-                $isPart =
-                    $before !== null &&
-                    preg_match(
-                        '/^\s+(?:out )?of (?:the |these |those |all |some )*$/iu',
-                        substr($text, $before['end'], $count['at'] - $before['end']),
-                    ) === 1;
-                [$best, $between] = [$isPart ? ['person' => $count['person']] + $before : $count, $words];
+            if ($best === null || strlen($words) < strlen($best->between)) {
+                $best = new NearCount(self::ofSoMany($counts[$i - 1] ?? null, $count, $text), $words);
             }
         }
 
-        return [$best, $between];
+        return $best;
+    }
+
+    private static function isRightAfter(string $words): bool
+    {
+        return strlen(trim($words)) <= 22 && preg_match('/\bto\b|\bat\b|\bwith\b|,/iu', $words) !== 1;
+    }
+
+    /** Of "so many of so many" the first, of what the second counts; else the count itself. */
+    private static function ofSoMany(?Count $before, Count $count, string $text): Count
+    {
+        $of = $before === null ? '' : substr($text, $before->end, $count->at - $before->end);
+
+        return $before !== null && preg_match('/^\s+(?:out )?of (?:the |these |those |all |some )*$/iu', $of) === 1
+            ? new Count($before->value, $before->at, $before->end, $count->person)
+            : $count;
     }
 
     /**
@@ -222,45 +220,32 @@ final class CountReader implements LeadReader
     {
         $leads = [];
         foreach ($paper->told() as $passage) {
-            if (
-                ! $passage->isRow() ||
-                $passage->heads === [] ||
-                ($leads[implode('|', $passage->heads)] ?? null) !== null
-            ) {
+            $table = implode('|', $passage->heads);
+            if (! $passage->isRow() || $table === '' || isset($leads[$table])) {
                 continue;
             }
             $columns = Columns::of($passage);
-            $whole = $columns->whole();
             $arms = array_slice($columns->figures, 0, $columns->arms());
             $sizes = array_filter(array_column($arms, 'n'));
-            $isBaseline =
-                preg_match(
-                    '/\b(?:age|sex|women|men|female)\b/iu',
-                    implode(
-                        ' ',
-                        array_map(
-                            fn (Passage $one): string => $one->heads === $passage->heads ? $one->cells[0] ?? '' : '',
-                            $paper->told(),
-                        ),
-                    ),
-                ) === 1;
-            if (
-                count($sizes) > 1 &&
-                count($sizes) === count($arms) &&
-                $whole === null &&
-                (($stage === 'entered') === $isBaseline ||
-                    preg_match('/\bcases?\b/iu', implode(' ', $passage->heads)) === 1)
-            ) {
-                $leads[implode('|', $passage->heads)] = Lead::from(
-                    $passage,
-                    Figures::told(array_sum($sizes)),
-                    2.2,
-                    'the groups of the table together',
-                );
+            $isOfAll = count($sizes) > 1 && count($sizes) === count($arms) && $columns->whole() === null;
+            if ($isOfAll && self::isOfStage($passage, $paper, $stage)) {
+                $told = Figures::told(array_sum($sizes));
+                $leads[$table] = Lead::from($passage, $told, 2.2, 'the groups of the table together');
             }
         }
 
         return array_values($leads);
+    }
+
+    /** Whether a row's table counts people at a stage: a table of what they are like counts those who entered. */
+    private static function isOfStage(Passage $row, Passages $paper, string $stage): bool
+    {
+        $rows = array_filter($paper->told(), fn (Passage $one): bool => $one->heads === $row->heads);
+        $labels = implode(' ', array_map(fn (Passage $one): string => $one->cells[0] ?? '', $rows));
+        $isBaseline = preg_match('/\b(?:age|sex|women|men|female)\b/iu', $labels) === 1;
+
+        return ($stage === 'entered') === $isBaseline ||
+            preg_match('/\bcases?\b/iu', implode(' ', $row->heads)) === 1;
     }
 
     /**
@@ -316,11 +301,11 @@ final class CountReader implements LeadReader
     {
         $leads = [];
         foreach (People::counts(self::withoutBrackets($passage->text)) as $count) {
-            $isFirst = trim(substr($passage->text, 0, $count['at'])) === '';
-            if ($count['person'] && preg_match(self::DENIED, substr($passage->text, $count['at'], 80)) !== 1) {
-                $few = $count['value'] < 12 ? 0.5 : 0.0;
+            $isFirst = trim(substr($passage->text, 0, $count->at)) === '';
+            if ($count->person && preg_match(self::DENIED, substr($passage->text, $count->at, 80)) !== 1) {
+                $few = $count->value < 12 ? 0.5 : 0.0;
                 $score = 1.0 + Traps::trust($passage->section) + ($isFirst ? 0.3 : 0.0) - $few;
-                $leads[] = Lead::from($passage, Figures::told($count['value']), $score, 'so many people are spoken of');
+                $leads[] = Lead::from($passage, Figures::told($count->value), $score, 'so many people are spoken of');
             }
         }
 

@@ -129,14 +129,14 @@ final class DesignReader implements LeadReader
 
     public function leads(AskedItem $item, Passages $paper): array
     {
-        [$scores, $best] = $paper->once('designs', fn (): array => self::heard($paper));
+        $heard = $paper->once('designs', fn (): HeardDesigns => self::heard($paper));
         $leads = [];
-        $next = array_values($scores)[1] ?? 0.0;
-        foreach ($scores as $kind => $score) {
+        $next = array_values($heard->scores)[1] ?? 0.0;
+        foreach ($heard->scores as $kind => $score) {
             $option = $this->option($item, $kind);
             if ($option !== null && $leads === []) {
                 $sure = min(3.6, 1.0 + $score * 0.45 + ($score - $next) * 0.45);
-                $leads[] = Lead::from($best[$kind], $option, $sure, "it speaks of itself as a {$option}");
+                $leads[] = Lead::from($heard->best[$kind], $option, $sure, "it speaks of itself as a {$option}");
             }
         }
 
@@ -146,7 +146,7 @@ final class DesignReader implements LeadReader
     /** What a paper plainly is; nothing where it is not plain. */
     public static function kind(Passages $paper): string
     {
-        [$scores] = $paper->once('designs', fn (): array => self::heard($paper));
+        $scores = $paper->once('designs', fn (): HeardDesigns => self::heard($paper))->scores;
         $likeliest = array_key_first($scores);
         [$score, $next] = [...array_slice(array_values($scores), 0, 2), 0.0, 0.0];
         $isPlain = $score > 2.0 ? $score > 1.2 * $next : $score >= 1.4 && $next === 0.0;
@@ -154,8 +154,7 @@ final class DesignReader implements LeadReader
         return $isPlain ? (string) $likeliest : '';
     }
 
-    /** @return array{array<string, float>, array<string, Passage>} how much speaks for each kind, the likeliest first */
-    private static function heard(Passages $paper): array
+    private static function heard(Passages $paper): HeardDesigns
     {
         $scores = $best = [];
         $own = array_filter($paper->told(), self::speaksOfItself(...));
@@ -182,7 +181,7 @@ final class DesignReader implements LeadReader
         }
         arsort($scores);
 
-        return [$scores, $best];
+        return new HeardDesigns($scores, $best);
     }
 
     private static function speaksOfItself(Passage $passage): bool

@@ -22,6 +22,10 @@ final class EstimateReader implements LeadReader
     /** Limits in brackets after a number, where it is called a difference or a ratio. */
     private const BRACKETED = '/(\b(?:differences?|ratio|OR|RR|HR|IRR|MD)\b[^.;()]{0,50}\d[^;()]{0,15})[(\[]\s*([−–-]?\d+(?:[.·]\d+)?)\s*(?:to|,|;|–)\s*([−–-]?\d+(?:[.·]\d+)?)\s*[)\]]/u';
 
+    private const CELL = '/^\s*([−–-]?\d+(?:[.·]\d+)?)\s*[(\[]\s*([−–-]?\d+(?:[.·]\d+)?)\s*(?:to|,|;|–)\s*([−–-]?\d+(?:[.·]\d+)?)\s*[)\]]/u';
+
+    private const HEAD = '/CI|confidence|difference|ratio|OR\b|HR\b|RR\b|effect|estimate/u';
+
     private const KINDS = [
         'OR' => '\b(?:adjusted |crude )?odds ratio\b|\ba?ORs?\b',
         'HR' => '\bhazard ratio\b|\ba?HRs?\b',
@@ -45,22 +49,22 @@ final class EstimateReader implements LeadReader
         $leads = [];
         foreach ($outcome->results($paper) as $passage) {
             $weight = $outcome->weight($passage) + ($passage->has('\badjust') ? 0.3 : 0.0);
-            foreach ($this->estimates($passage, $item) as [$kind, $value, $low, $high, $strength]) {
-                $told = self::told($kind, $value, $low, $high);
-                $leads[] = Lead::from($passage, $told, $strength + $weight, 'an estimate for the main outcome');
+            foreach ($this->estimates($passage, $item) as $estimate) {
+                $strength = $estimate->strength + $weight;
+                $leads[] = Lead::from($passage, $estimate->told(), $strength, 'an estimate for the main outcome');
             }
         }
 
         return $leads;
     }
 
-    /** @return list<array{string, string, ?string, ?string, float}> kind, value, limits and how plainly it is one */
+    /** @return list<ToldEstimate> */
     private function estimates(Passage $passage, AskedItem $item): array
     {
         return $passage->isRow() ? $this->inRow($passage, $item) : $this->inText($passage, $item);
     }
 
-    /** @return list<array{string, string, ?string, ?string, float}> */
+    /** @return list<ToldEstimate> */
     private function inText(Passage $passage, AskedItem $item): array
     {
         preg_match_all(self::INTERVAL, $passage->text, $intervals, PREG_SET_ORDER | PREG_OFFSET_CAPTURE);
@@ -68,11 +72,10 @@ final class EstimateReader implements LeadReader
             return $this->beforeIntervals($passage, $item, $intervals) ?: self::change($passage->text);
         }
         if (preg_match(self::BRACKETED, $passage->text, $one) === 1) {
-            $value = $this->within($one[1], self::plain($one[2]), self::plain($one[3]));
+            [$low, $high] = [self::plain($one[2]), self::plain($one[3])];
+            $value = $this->within($one[1], $low, $high);
             if ($value !== null) {
-                $kind = $this->kind($one[1], $passage->text, $item);
-
-                return [[$kind, $value, self::plain($one[2]), self::plain($one[3]), 1.6]];
+                return [new ToldEstimate($this->kind($one[1], $passage->text, $item), $value, 1.6, $low, $high)];
             }
         }
 
@@ -83,7 +86,7 @@ final class EstimateReader implements LeadReader
      * The estimate that stands before each interval and lies within it.
      *
      * @param  list<array<array{string, int}>>  $intervals
-     * @return list<array{string, string, ?string, ?string, float}>
+     * @return list<ToldEstimate>
      */
     private function beforeIntervals(Passage $passage, AskedItem $item, array $intervals): array
     {
@@ -95,7 +98,8 @@ final class EstimateReader implements LeadReader
             $before = substr($passage->text, max($from, $at - 130), $at - max($from, $at - 130));
             $value = $this->within($before, $low, $high);
             if ($value !== null) {
-                $found[] = [$this->kind($before, $passage->text, $item), $value, $low, $high, 2.0];
+                $kind = $this->kind($before, $passage->text, $item);
+                $found[] = new ToldEstimate($kind, $value, 2.0, $low, $high);
             }
             $from = $at + strlen($interval[0][0]);
         }
@@ -103,49 +107,38 @@ final class EstimateReader implements LeadReader
         return $found;
     }
 
-    /** @return list<array{string, string, ?string, ?string, float}> estimates without an interval */
+    /** @return list<ToldEstimate> estimates without an interval */
     private static function alone(string $text): array
     {
         $found = [];
         foreach (array_diff_key(self::KINDS, ['MD' => true]) as $kind => $pattern) {
             if (preg_match("/(?:{$pattern})[^\d.;]{0,25}".self::NUMBER.'/u', $text, $one) === 1) {
-                $found[] = [$kind, self::plain($one[1]), null, null, 1.0];
+                $found[] = new ToldEstimate($kind, self::plain($one[1]), 1.0);
             }
         }
 
         return $found === [] ? self::change($text) : $found;
     }
 
-    /** @return list<array{string, string, ?string, ?string, float}> what changed by how much, in words */
+    /** @return list<ToldEstimate> what changed by how much, in words */
     private static function change(string $text): array
     {
         $change = '/\b(?:difference|gain|change|increase|decrease|reduction|effect)\b[^\d.;]{0,40}?'
             .self::NUMBER.'(?!\d*\s*%\s*CI)/iu';
 
-        return preg_match($change, $text, $one) === 1 ? [['MD', self::plain($one[1]), null, null, 0.8]] : [];
+        return preg_match($change, $text, $one) === 1 ? [new ToldEstimate('MD', self::plain($one[1]), 0.8)] : [];
     }
 
-    /** @return list<array{string, string, ?string, ?string, float}> */
+    /** @return list<ToldEstimate> */
     private function inRow(Passage $row, AskedItem $item): array
     {
         $found = [];
         foreach (array_slice($row->cells, 1) as $i => $cell) {
             $head = $row->heads[$i + 1] ?? '';
-            if (
-                preg_match(
-                    '/^\s*([−–-]?\d+(?:[.·]\d+)?)\s*[(\[]\s*([−–-]?\d+(?:[.·]\d+)?)\s*(?:to|,|;|–)\s*([−–-]?\d+(?:[.·]\d+)?)\s*[)\]]/u',
-                    $cell,
-                    $one,
-                ) === 1 &&
-                preg_match('/CI|confidence|difference|ratio|OR\b|HR\b|RR\b|effect|estimate/u', $head) === 1
-            ) {
-                $found[] = [
-                    $this->kind($head, $head.' '.$row->text, $item),
-                    self::plain($one[1]),
-                    self::plain($one[2]),
-                    self::plain($one[3]),
-                    1.7,
-                ];
+            if (preg_match(self::CELL, $cell, $one) === 1 && preg_match(self::HEAD, $head) === 1) {
+                [$value, $low, $high] = array_map(self::plain(...), array_slice($one, 1));
+                $kind = $this->kind($head, $head.' '.$row->text, $item);
+                $found[] = new ToldEstimate($kind, $value, 1.7, $low, $high);
             }
         }
 
@@ -189,10 +182,5 @@ final class EstimateReader implements LeadReader
     private static function plain(string $number): string
     {
         return strtr(str_replace(' ', '', $number), ['−' => '-', '–' => '-', '·' => '.']);
-    }
-
-    private static function told(string $kind, string $value, ?string $low, ?string $high): string
-    {
-        return $low === null ? "{$kind} {$value}" : "{$kind} {$value} ({$low} to {$high})";
     }
 }

@@ -6,7 +6,9 @@ namespace WaryHeron\Core\Coding\Lead\Reader;
 
 use WaryHeron\Core\Coding\Lead\Asked\AskedItem;
 use WaryHeron\Core\Coding\Lead\Asked\ItemType;
+use WaryHeron\Core\Coding\Lead\ColumnFigure;
 use WaryHeron\Core\Coding\Lead\Columns;
+use WaryHeron\Core\Coding\Lead\Count;
 use WaryHeron\Core\Coding\Lead\Figures;
 use WaryHeron\Core\Coding\Lead\Lead;
 use WaryHeron\Core\Coding\Lead\LeadReader;
@@ -48,43 +50,32 @@ final class FemaleReader implements LeadReader
                 continue;
             }
             $found = $passage->isRow() ? $this->inRow($passage, $paper) : $this->inText($passage, $paper);
-            foreach ($found as [$share, $weight, $reason]) {
-                if ($share >= 0 && $share <= 100) {
-                    $leads[] = Lead::from(
-                        $passage,
-                        Figures::told(round($share, 1)),
-                        1.2 + $weight + Traps::trust($passage->section),
-                        $reason,
-                        '%',
-                    );
-                }
+            foreach (array_filter($found, fn (Share $share): bool => $share->isPossible()) as $share) {
+                $weight = 1.2 + $share->weight + Traps::trust($passage->section);
+                $leads[] = Lead::from($passage, Figures::told(round($share->percent, 1)), $weight, $share->reason, '%');
             }
         }
 
         return $leads;
     }
 
-    /** @return list<array{float, float, string}> share, weight and reason */
+    /** @return list<Share> */
     private function inText(Passage $passage, Passages $paper): array
     {
         $text = $passage->text;
-        $number = '('.Figures::PATTERN.')';
         $told = [
             ...$this->shares($text, self::WOMEN, fn (float $share): float => $share),
             ...$this->shares($text, self::MEN, fn (float $share): float => 100 - $share),
             ...$this->both($text),
             ...self::inWords($text),
         ];
-        if ($told === []) {
-            $told = $this->ofWhole($passage, $paper, $number);
-        }
 
-        return array_values(array_filter($told, fn (array $one): bool => $one[1] > 0));
+        return $told === [] ? $this->ofWhole($passage, $paper) : $told;
     }
 
     /**
      * @param  \Closure(float): float  $of  women, of the share of those who are named
-     * @return list<array{float, float, string}>
+     * @return list<Share>
      */
     private function shares(string $text, string $who, \Closure $of): array
     {
@@ -92,11 +83,11 @@ final class FemaleReader implements LeadReader
         $share = self::first(self::shareOf($who), $text);
         if ($share !== []) {
             $doubt = preg_match(self::OTHER, $text) === 1 ? 1.0 : 0.0;
-            $told[] = [$of((float) Figures::value($share[1])), 1.5 - $doubt, 'a share is given'];
+            $told[] = new Share($of((float) Figures::value($share[1])), 1.5 - $doubt, 'a share is given');
         }
         $counted = self::first(self::countAndShareOf($who), $text);
         if ($counted !== []) {
-            $told[] = [$of((float) Figures::value($counted[2])), 1.7, 'count and share are given'];
+            $told[] = new Share($of((float) Figures::value($counted[2])), 1.7, 'count and share are given');
         }
 
         return $told;
@@ -144,82 +135,77 @@ final class FemaleReader implements LeadReader
         return [];
     }
 
-    /** @return list<array{float, float, string}> where women and men are counted beside each other */
+    /** @return list<Share> where women and men are counted beside each other */
     private function both(string $text): array
     {
         $number = '('.Figures::PATTERN.')';
         $beside = fn (string $one, string $other): string => "/(?<![\d.]){$number}\s+(?:were )?{$one}\b[^.;]{0,40}?(?<![\d.]){$number}\s+(?:were )?{$other}\b/iu";
         if (preg_match($beside(self::WOMEN, self::MEN), $text, $m) === 1) {
-            return [$this->part(Figures::value($m[1]), Figures::value($m[2]))];
+            return self::part(Figures::value($m[1]), Figures::value($m[2]));
         }
         if (preg_match($beside(self::MEN, self::WOMEN), $text, $m) === 1) {
-            return [$this->part(Figures::value($m[2]), Figures::value($m[1]))];
+            return self::part(Figures::value($m[2]), Figures::value($m[1]));
         }
 
         return [];
     }
 
-    /** @return list<array{float, float, string}> a half, two thirds, all */
+    /** @return list<Share> a half, two thirds, all */
     private static function inWords(string $text): array
     {
         $women = self::WOMEN;
         $parts = implode('|', array_keys(self::PARTS));
         $told = [];
         if (preg_match("/\b({$parts}) of\b[^.;]{0,40}?\b(?:were|are)\s+{$women}\b/iu", strtr($text, '-', ' '), $m) === 1) {
-            $told[] = [self::PARTS[mb_strtolower($m[1])], 0.6, 'a part is given in words'];
+            $told[] = new Share(self::PARTS[mb_strtolower($m[1])], 0.6, 'a part is given in words');
         }
         if (preg_match("/\b(?:all|only)\b[^.;]{0,30}\b(?:were|are)\s+{$women}\b/iu", $text) === 1) {
-            $told[] = [100.0, 1.0, 'all are women'];
+            $told[] = new Share(100.0, 1.0, 'all are women');
         }
 
         return $told;
     }
 
-    /** @return array{float, float, string} */
-    private function part(?float $women, ?float $men): array
+    /** @return list<Share> none where there are too few to be a study's */
+    private static function part(?float $women, ?float $men): array
     {
         $all = (float) $women + (float) $men;
 
-        return $all > 1 ? [(100 * (float) $women) / $all, 1.5, 'counted from women and men'] : [0.0, 0.0, ''];
+        return $all > 1 ? [new Share((100 * (float) $women) / $all, 1.5, 'counted from women and men')] : [];
     }
 
-    /** @return list<array{float, float, string}> "sixteen of the 25 were women", or of those who were counted just before */
-    private function ofWhole(Passage $passage, Passages $paper, string $number): array
+    /** @return list<Share> "sixteen of the 25 were women", or of those who were counted just before */
+    private function ofWhole(Passage $passage, Passages $paper): array
     {
-        foreach ([[self::WOMEN, false], [self::MEN, true]] as [$who, $isMen]) {
-            $of = fn (float $part, float $all): array => [
-                $isMen ? 100 - (100 * $part) / $all : (100 * $part) / $all,
-                1.2,
-                'counted from a part of all',
-            ];
-            if (
-                preg_match(
-                    "/(?<![\d.]){$number}\s+of\s+(?:the|these|our|all)?\s*{$number}\s+(?:\p{L}+\s+){0,3}?(?:were\s+)?{$who}\b/iu",
-                    $passage->text,
-                    $m,
-                ) === 1
-            ) {
+        $number = '(?<![\d.])('.Figures::PATTERN.')';
+        $whole = 'of\s+(?:the|these|our|all)?\s*('.Figures::PATTERN.')\s+(?:\p{L}+\s+){0,3}?(?:were\s+)?';
+        $before = '(?:of (?:them|these|whom|those) )?(?:were |are )?';
+        foreach ([self::WOMEN, self::MEN] as $who) {
+            if (preg_match("/{$number}\s+{$whole}{$who}\b/iu", $passage->text, $m) === 1) {
                 [$part, $all] = [(float) Figures::value($m[1]), (float) Figures::value($m[2])];
+                $share = self::ofAll($who, $part, $all);
 
-                return $all >= $part && $all > 0 ? [$of($part, $all)] : [];
+                return $all >= $part && $all > 0 ? [new Share($share, 1.2, 'counted from a part of all')] : [];
             }
-            if (
-                preg_match(
-                    "/(?<![\d.]){$number}\s+(?:of (?:them|these|whom|those) )?(?:were |are )?{$who}\b/iu",
-                    $passage->text,
-                    $m,
-                ) === 1
-            ) {
+            if (preg_match("/{$number}\s+{$before}{$who}\b/iu", $passage->text, $m) === 1) {
                 $part = (float) Figures::value($m[1]);
                 $all = $this->before($passage, $paper, $part);
 
                 return $all === null || $part < 1
                     ? []
-                    : [[$of($part, $all)[0], 0.7, 'counted from a part of those named before']];
+                    : [new Share(self::ofAll($who, $part, $all), 0.7, 'counted from a part of those named before')];
             }
         }
 
         return [];
+    }
+
+    /** Women in percent of all, where so many are women or, the others being men, are men; 0 of nobody. */
+    private static function ofAll(string $who, float $part, float $all): float
+    {
+        $share = $all > 0 ? (100 * $part) / $all : 0.0;
+
+        return $who === self::MEN ? 100 - $share : $share;
     }
 
     private function before(Passage $passage, Passages $paper, float $part): ?float
@@ -227,17 +213,17 @@ final class FemaleReader implements LeadReader
         for ($i = $passage->number; $i >= max(0, $passage->number - 2); $i--) {
             $counts = array_filter(
                 People::counts($paper->all[$i]->text),
-                fn (array $count): bool => $count['value'] > $part && $count['value'] < 40 * $part,
+                fn (Count $count): bool => $count->value > $part && $count->value < 40 * $part,
             );
             if ($counts !== []) {
-                return array_values($counts)[count($counts) - 1]['value'];
+                return $counts[array_key_last($counts)]->value;
             }
         }
 
         return null;
     }
 
-    /** @return list<array{float, float, string}> */
+    /** @return list<Share> */
     private function inRow(Passage $row, Passages $paper): array
     {
         $label = $row->cells[0] ?? '';
@@ -254,7 +240,7 @@ final class FemaleReader implements LeadReader
 
         return $share === null
             ? []
-            : [[$isMen ? 100 - $share : $share, 1.1 + ($isWhole ? 0.6 : 0.2), 'from the table']];
+            : [new Share($isMen ? 100 - $share : $share, 1.1 + ($isWhole ? 0.6 : 0.2), 'from the table')];
     }
 
     private function share(Columns $columns, string $label, Passage $row, Passages $paper): ?float
@@ -267,11 +253,11 @@ final class FemaleReader implements LeadReader
         if ($isPercent) {
             return array_sum(array_column($figures, 'value')) / count($figures);
         }
-        $known = array_filter($figures, fn (array $one): bool => $one['share'] !== null || $one['n'] !== null);
+        $known = array_filter($figures, fn (ColumnFigure $one): bool => $one->share !== null || $one->n !== null);
         if (count($known) === count($figures)) {
             $all = 0.0;
             foreach ($figures as $one) {
-                $all += $one['n'] ?? ($one['share'] > 0 ? (100 * $one['value']) / $one['share'] : 1.0);
+                $all += $one->n ?? ($one->share > 0 ? (100 * $one->value) / $one->share : 1.0);
             }
 
             return $all > 0 ? (100 * array_sum(array_column($figures, 'value'))) / $all : null;

@@ -24,7 +24,8 @@ final class NumberReader implements LeadReader
     public function leads(AskedItem $item, Passages $paper): array
     {
         $leads = [];
-        foreach (Ranking::of($item, $paper)->best(12) as [$passage, $score]) {
+        foreach (Ranking::of($item, $paper)->best(12) as $ranked) {
+            $passage = $ranked->passage;
             if (Traps::isCited($passage)) {
                 continue;
             }
@@ -35,7 +36,7 @@ final class NumberReader implements LeadReader
                 $leads[] = Lead::from(
                     $passage,
                     Figures::told($value),
-                    0.9 + $score * ($unit === '' ? 0.8 : 1.4),
+                    0.9 + $ranked->score * ($unit === '' ? 0.8 : 1.4),
                     'the passage that speaks most of it has this number',
                     $item->unit,
                 );

@@ -23,10 +23,11 @@ final class OptionReader implements LeadReader
     public function leads(AskedItem $item, Passages $paper): array
     {
         $leads = [];
-        foreach (Ranking::of($item, $paper)->best(30) as [$passage, $score]) {
+        foreach (Ranking::of($item, $paper)->best(30) as $ranked) {
+            $score = min(2.4, 0.8 + $ranked->score);
             foreach ($item->options as $option) {
-                if ($passage->has('\b'.preg_quote(self::ownWords($option), '/').'\b')) {
-                    $leads[] = Lead::from($passage, $option, min(2.4, 0.8 + $score), 'the passage names this option');
+                if ($ranked->passage->has('\b'.preg_quote(self::ownWords($option), '/').'\b')) {
+                    $leads[] = Lead::from($ranked->passage, $option, $score, 'the passage names this option');
                 }
             }
         }

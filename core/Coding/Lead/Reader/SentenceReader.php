@@ -23,12 +23,12 @@ final class SentenceReader implements LeadReader
     public function leads(AskedItem $item, Passages $paper): array
     {
         $leads = [];
-        foreach (Ranking::of($item, $paper)->best(3) as [$passage, $score]) {
-            $words = preg_split('/\s+/u', $passage->text) ?: [];
+        foreach (Ranking::of($item, $paper)->best(3) as $ranked) {
+            $words = preg_split('/\s+/u', $ranked->passage->text) ?: [];
             $leads[] = Lead::from(
-                $passage,
+                $ranked->passage,
                 implode(' ', array_slice($words, 0, self::LONGEST)),
-                0.6 + $score,
+                0.6 + $ranked->score,
                 'the passage that speaks most of it',
             );
         }
