@@ -4,9 +4,12 @@ declare(strict_types=1);
 
 namespace App\Console;
 
+use WaryHeron\Core\Synthesis\Convert\ArmMoments;
 use WaryHeron\Core\Synthesis\Convert\Arms;
 use WaryHeron\Core\Synthesis\Convert\Change;
+use WaryHeron\Core\Synthesis\Convert\CommonSpread;
 use WaryHeron\Core\Synthesis\Convert\Comparison;
+use WaryHeron\Core\Synthesis\Convert\MeanAndSd;
 use WaryHeron\Core\Synthesis\Convert\Quantiles;
 use WaryHeron\Core\Synthesis\Convert\Spread;
 use WaryHeron\Core\Synthesis\Effect\Correlation;
@@ -34,7 +37,8 @@ final class CountEffects extends PureCommand
         $all = [];
         foreach ($this->named($csv) as $name => $rows) {
             $found = $of($rows);
-            $all[$name] = $only !== '' && isset($found[$only]) ? [$only => $found[$only]] : $found;
+            $isOne = $only !== '' && is_array($found) && isset($found[$only]);
+            $all[$name] = $isOne ? [$only => $found[$only]] : $found;
         }
 
         return $this->print((object) $all);
@@ -74,17 +78,17 @@ final class CountEffects extends PureCommand
         };
     }
 
-    /** @return ?\Closure(non-empty-list<CsvRow>): array<string, mixed> */
+    /** @return ?\Closure(non-empty-list<CsvRow>): object  printed by its properties */
     private function conversion(CsvRows $csv): ?\Closure
     {
         return match (true) {
-            $csv->has('kind', 'low', 'high') => fn (array $rows): array => ['sd' => self::spread($rows[0])],
-            $csv->has('scenario', 'median') => fn (array $rows): array => self::quantiles($rows[0]),
-            $csv->has('kind', 'n1', 'n2', 'md') => fn (array $rows): array => self::comparison($rows[0]),
-            $csv->has('n', 'mean', 'sd') => fn (array $rows): array => Arms::combined(
+            $csv->has('kind', 'low', 'high') => fn (array $rows): object => (object) ['sd' => self::spread($rows[0])],
+            $csv->has('scenario', 'median') => fn (array $rows): object => self::quantiles($rows[0]),
+            $csv->has('kind', 'n1', 'n2', 'md') => fn (array $rows): object => self::comparison($rows[0]),
+            $csv->has('n', 'mean', 'sd') => fn (array $rows): object => Arms::combined(
                 array_values(array_map(self::arm(...), $rows)),
             ),
-            $csv->has('sd_base', 'sd_final') => fn (array $rows): array => self::change($rows[0]),
+            $csv->has('sd_base', 'sd_final') => fn (array $rows): object => (object) self::change($rows[0]),
             default => null,
         };
     }
@@ -190,8 +194,7 @@ final class CountEffects extends PureCommand
         };
     }
 
-    /** @return array{mean: ?float, sd: ?float} */
-    private static function quantiles(CsvRow $row): array
+    private static function quantiles(CsvRow $row): MeanAndSd
     {
         [$n, $least, $q1, $median, $q3, $greatest] = $row->numbers('n', 'min', 'q1', 'median', 'q3', 'max');
 
@@ -202,8 +205,7 @@ final class CountEffects extends PureCommand
         };
     }
 
-    /** @return array{se: ?float, sd: ?float} */
-    private static function comparison(CsvRow $row): array
+    private static function comparison(CsvRow $row): CommonSpread
     {
         $comparison = new Comparison(...$row->numbers('n1', 'n2'));
         [$difference, $value] = $row->numbers('md', 'value');
@@ -216,13 +218,12 @@ final class CountEffects extends PureCommand
         };
     }
 
-    /** @return array{?float, ?float, ?float} */
-    private static function arm(CsvRow $row): array
+    private static function arm(CsvRow $row): ArmMoments
     {
-        return [$row->number('n'), $row->number('mean'), $row->number('sd')];
+        return new ArmMoments($row->number('n'), $row->number('mean'), $row->number('sd'));
     }
 
-    /** @return array{sd_change: ?float, r: ?float} what is given, and the other from it */
+    /** @return array<string, ?float> what is given, and the other from it */
     private static function change(CsvRow $row): array
     {
         [$before, $after, $r, $change] = $row->numbers('sd_base', 'sd_final', 'r', 'sd_change');

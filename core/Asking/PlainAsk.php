@@ -34,9 +34,8 @@ final readonly class PlainAsk
         $words = array_values(array_filter(Words::of($text), fn (string $word): bool => ! isset($empty[$word])));
         $stems = array_map(Stem::of(...), $words);
         $terms = [];
-        for ($at = 0; $at < count($stems); $at += $length) {
-            [$length, $phrases] = self::longest($stems, $at, $families);
-            $terms[] = $phrases;
+        for ($at = 0; $at < count($stems); $at += count($phrases[0])) {
+            $terms[] = $phrases = self::longest($stems, $at, $families);
         }
 
         return new self(trim($text), $terms, Extreme::in($text));
@@ -69,7 +68,7 @@ final readonly class PlainAsk
 
     /**
      * @param  list<string>  $stems
-     * @return array{int, list<list<string>>} how many stems make one term from here, and the phrases that say it
+     * @return non-empty-list<list<string>> the phrases that say the longest term from here; the first as it was asked
      */
     private static function longest(array $stems, int $at, Families $families): array
     {
@@ -78,12 +77,12 @@ final readonly class PlainAsk
             $kin = $families->of($phrase);
             if ($kin !== null) {
                 // more of the contrary is less of the thing: it speaks of the same
-                $others = array_filter([...$kin['same'], ...$kin['contrary']], fn (array $one): bool => $one !== $phrase);
+                $others = array_filter([...$kin->same, ...$kin->contrary], fn (array $one): bool => $one !== $phrase);
 
-                return [$length, [$phrase, ...array_values($others)]];
+                return [$phrase, ...array_values($others)];
             }
         }
 
-        return [1, [[$stems[$at]]]];
+        return [[$stems[$at]]];
     }
 }

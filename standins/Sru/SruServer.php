@@ -214,18 +214,18 @@ final readonly class SruServer
         if ($type === 'ccl') {
             return [CclParser::parse($query, $this->service->dialect()), 'year DESC, number'];
         }
-        [$node, $order] = CqlParser::parseSorted($query, $this->service->dialect());
+        $sorted = CqlParser::parseSorted($query, $this->service->dialect());
         $by = [];
-        foreach ($order as $one) {
-            $column = match ($one['index']) {
+        foreach ($sorted->order as $one) {
+            $column = match ($one->index) {
                 'dc.date', 'date', 'py' => 'year',
                 'rec.identifier', 'identifier', 'an' => 'identifier',
-                default => throw new CqlProblem(82, $one['index'], $one['column']),
+                default => throw new CqlProblem(82, $one->index, $one->column),
             };
-            $by[] = $column.($one['ascending'] ? '' : ' DESC');
+            $by[] = $column.($one->ascending ? '' : ' DESC');
         }
 
-        return [$node, $by === [] ? 'year DESC, number' : implode(', ', $by).', number'];
+        return [$sorted->query, $by === [] ? 'year DESC, number' : implode(', ', $by).', number'];
     }
 
     /** The state of the holdings: what was counted at one state holds until the next. */

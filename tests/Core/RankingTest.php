@@ -10,6 +10,7 @@ use WaryHeron\Core\Screening\Ranking\RecallEstimate;
 use WaryHeron\Core\Screening\Ranking\RelevanceModel;
 use WaryHeron\Core\Screening\Ranking\RoundMarks;
 use WaryHeron\Core\Screening\Ranking\TextVectors;
+use WaryHeron\Core\Screening\Ranking\ToRead;
 
 it('fits where the slope of what it minimises is nought, in whatever order it goes', function (
     int $seed,
@@ -28,7 +29,8 @@ it('fits where the slope of what it minimises is nought, in whatever order it go
             ),
         );
     }
-    ['weights' => $w, 'constant' => $c] = LogisticRegression::fit($vectors, $relevant, new Randomizer(new Mt19937(1)));
+    $fit = LogisticRegression::fit($vectors, $relevant, new Randomizer(new Mt19937(1)));
+    [$w, $c] = [$fit->weights, $fit->constant];
     $positive = count(array_filter($relevant));
     $slope = [...array_replace(array_fill(0, 12, 0.0), $w), 'c' => $c];
     foreach ($vectors as $i => $x) {
@@ -46,7 +48,7 @@ it('fits where the slope of what it minimises is nought, in whatever order it go
     expect(max(array_map(abs(...), $slope)))->toBeLessThan(0.01);
     $other = LogisticRegression::fit($vectors, $relevant, new Randomizer(new Mt19937(99)));
     foreach ($w as $place => $weight) {
-        expect($other['weights'][$place])->toEqualWithDelta($weight, 0.005);
+        expect($other->weights[$place])->toEqualWithDelta($weight, 0.005);
     }
 })->with([[1, 30, 0.5], [2, 200, 0.1], [3, 400, 0.02], [4, 60, 0.9]]);
 
@@ -67,18 +69,18 @@ it('learns from what was judged, says by which words, and the same each time', f
         ->and($model->score('lamps and hens'))
         ->toBeGreaterThan(0.25)
         ->toBeLessThan(0.75);
-    expect(array_column($model->words(8)['for'], 'word'))
+    expect(array_column($model->words(8)->for, 'word'))
         ->toContain('lamps')
         ->not->toContain('hens')
-        ->and(array_column($model->words(8)['against'], 'word'))
+        ->and(array_column($model->words(8)->against, 'word'))
         ->toContain('hens');
-    expect($model->judged('lamps of an unknown kind 2024')['words'])
+    expect($model->judged('lamps of an unknown kind 2024')->words)
         ->toHaveCount(1)
-        ->and($model->judged('lamps')['words'][0]['word'])
+        ->and($model->judged('lamps')->words[0]->word)
         ->toBe('lamps');
     expect(
         RelevanceModel::fromArray(json_decode(json_encode($model->toArray()), true))->judged('lamps and eggs'),
-    )->toBe($model->judged('lamps and eggs'));
+    )->toEqual($model->judged('lamps and eggs'));
     expect(RelevanceModel::learn($texts, $included, 7)->score('lamps and eggs'))->toBe($model->score('lamps and eggs'));
     expect(RelevanceModel::tried($texts, $included, 7)?->averagePrecision())
         ->toBe(1.0)
@@ -125,16 +127,16 @@ it('arranges all that is left, once each, with its share of random picks', funct
         $scores["i{$i}"] = (($i * 37) % 200) / 200;
     }
     $arranged = $order->arrange($scores, $percent, 5);
-    $ids = array_column($arranged, 0);
-    expect(count(array_unique($ids)))->toBe(200)->and($arranged)->toBe($order->arrange($scores, $percent, 5));
-    $picked = array_filter($arranged, fn (array $one): bool => $one[1]);
+    $ids = array_column($arranged, 'id');
+    expect(count(array_unique($ids)))->toBe(200)->and($arranged)->toEqual($order->arrange($scores, $percent, 5));
+    $picked = array_filter($arranged, fn (ToRead $one): bool => $one->isDrawn);
     expect(count($picked))->toBe(
         $order === ReadingOrder::Random ? 200 : ($order === ReadingOrder::Delivery ? 0 : intdiv(200 * $percent, 100)),
     );
     if ($order->learns()) {
         $keys = array_map(
-            fn (array $one): float => $order === ReadingOrder::Likely ? -$scores[$one[0]] : abs($scores[$one[0]] - 0.5),
-            array_values(array_filter($arranged, fn (array $one): bool => ! $one[1])),
+            fn (ToRead $one): float => $order === ReadingOrder::Likely ? -$scores[$one->id] : abs($scores[$one->id] - 0.5),
+            array_values(array_filter($arranged, fn (ToRead $one): bool => ! $one->isDrawn)),
         );
         $sorted = $keys;
         sort($sorted);
@@ -232,34 +234,34 @@ it('tells a score by its parts: what each word weighs, most first, and a constan
         ->and($kept['rarity'])->toHaveCount(count($kept['words']));
     $text = 'bright lamps for hens in barns';
     $judged = $model->judged($text, 100);
-    $weighed = array_column($judged['words'], 'weight', 'word');
+    $weighed = array_column($judged->words, 'weight', 'word');
     $sizes = array_map(abs(...), array_values($weighed));
     $falling = $sizes;
     rsort($falling);
-    expect($judged['score'])->toBe($model->score($text))
-        ->and(log($judged['score'] / (1 - $judged['score'])))->toEqualWithDelta($kept['constant'] + array_sum($weighed), 0.006)
+    expect($judged->score)->toBe($model->score($text))
+        ->and(log($judged->score / (1 - $judged->score)))->toEqualWithDelta($kept['constant'] + array_sum($weighed), 0.006)
         ->and($sizes)->toBe($falling)
         ->and($weighed['lamps'])->toBeGreaterThan(0.0)
         ->and($weighed['hens'])->toBeLessThan(0.0)
-        ->and($model->judged($text, 2)['words'])->toBe(array_slice($judged['words'], 0, 2))
-        ->and($model->judged($text)['words'])->toHaveCount(6);
+        ->and($model->judged($text, 2)->words)->toEqual(array_slice($judged->words, 0, 2))
+        ->and($model->judged($text)->words)->toHaveCount(6);
 });
 
 it('names the words that speak most for and against, no more than asked, each on its side only', function () {
     [$texts, $included] = lampsAndHens(12, 20);
     $model = RelevanceModel::learn($texts, $included, 7);
-    ['for' => $for, 'against' => $against] = $model->words(3);
+    ['for' => $for, 'against' => $against] = (array) $model->words(3);
     expect($for)->toHaveCount(3)->and($against)->toHaveCount(3);
     $all = $model->words(1000);
-    $ups = array_column($all['for'], 'weight');
-    $downs = array_column($all['against'], 'weight');
+    $ups = array_column($all->for, 'weight');
+    $downs = array_column($all->against, 'weight');
     $sorted = $ups;
     rsort($sorted);
-    expect($ups)->toBe($sorted)->and(min($ups))->toBeGreaterThanOrEqual(0.0)->and($for)->toBe(array_slice($all['for'], 0, 3));
+    expect($ups)->toBe($sorted)->and(min($ups))->toBeGreaterThanOrEqual(0.0)->and($for)->toEqual(array_slice($all->for, 0, 3));
     $sorted = $downs;
     sort($sorted);
-    expect($downs)->toBe($sorted)->and(max($downs))->toBeLessThanOrEqual(0.0)->and($against)->toBe(array_slice($all['against'], 0, 3));
-    expect(array_intersect(array_column($all['for'], 'word'), array_column($all['against'], 'word')))->toBe([]);
+    expect($downs)->toBe($sorted)->and(max($downs))->toBeLessThanOrEqual(0.0)->and($against)->toEqual(array_slice($all->against, 0, 3));
+    expect(array_intersect(array_column($all->for, 'word'), array_column($all->against, 'word')))->toBe([]);
 });
 
 it('is tried where each fifth leaves something to learn from, and not before', function () {

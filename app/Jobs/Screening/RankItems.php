@@ -236,9 +236,9 @@ final class RankItems implements OfTask, ShouldQueue
         $scores = array_diff_key(array_intersect_key($scores, $there), $sampled);
         $rows = [];
         $order = $stage->reading_order->arrange($scores, $stage->random_percent, $learned->seed);
-        foreach ($order as $i => [$item, $drawn]) {
-            $score = $learned->model === null ? null : sprintf('%.5F', $scores[$item]);
-            $rows[] = [$stage->review_id, $stage->id, $item, Ranking::RANKED + $i, $score, $drawn];
+        foreach ($order as $i => $one) {
+            $score = $learned->model === null ? null : sprintf('%.5F', $scores[$one->id]);
+            $rows[] = [$stage->review_id, $stage->id, $one->id, Ranking::RANKED + $i, $score, $one->isDrawn];
         }
 
         return $rows;

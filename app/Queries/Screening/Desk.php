@@ -23,7 +23,9 @@ use stdClass;
 use WaryHeron\Core\Screening\ItemState;
 use WaryHeron\Core\Screening\Lead\TextLead;
 use WaryHeron\Core\Screening\Lead\TextLeads;
+use WaryHeron\Core\Screening\Ranking\JudgedText;
 use WaryHeron\Core\Screening\Ranking\RelevanceModel;
+use WaryHeron\Core\Screening\Ranking\WordWeight;
 use WaryHeron\Core\Screening\StagePurpose;
 use WaryHeron\Core\Search\Text\Segment;
 use WaryHeron\Core\Text\AbstractPart;
@@ -116,8 +118,7 @@ final class Desk
     }
 
     /**
-     * @return ?array{score: ?float, drawn: bool, check: bool, words: list<array{word: string, weight: float}>,
-     *     judged: int} why an item stands where it does; null where it has no rank
+     * @return ?array{score: ?float, drawn: bool, check: bool, words: list<WordWeight>, judged: int} why an item stands where it does; null where it has no rank
      */
     public function why(string $id): ?array
     {
@@ -129,16 +130,16 @@ final class Desk
         $judged = $ranking?->model === null ? null : $this->judged(RelevanceModel::fromArray($ranking->model), $id);
 
         return [
-            'score' => $judged['score'] ?? null,
+            'score' => $judged?->score,
             'drawn' => (bool) $rank->drawn,
             'check' => $rank->rank < Ranking::RANKED,
-            'words' => $judged['words'] ?? [],
+            'words' => $judged->words ?? [],
             'judged' => $ranking->judged ?? 0,
         ];
     }
 
-    /** @return ?array{score: float, words: list<array{word: string, weight: float}>} by the words that the stage shows */
-    private function judged(RelevanceModel $model, string $id): ?array
+    /** By the words that the stage shows. */
+    private function judged(RelevanceModel $model, string $id): ?JudgedText
     {
         $text = DB::table('items')
             ->join('publications', 'publications.id', '=', 'items.publication_id')

@@ -44,10 +44,10 @@ final readonly class QuestionReader
         $kind = $this->kind($text);
         $parts = $this->parts($text, $kind);
         $concepts = [];
-        foreach ($parts as [$role, $words]) {
-            $slots = $this->slots($words, $role);
+        foreach ($parts as $part) {
+            $slots = $this->slots($part->words, $part->role);
             if ($slots !== []) {
-                $concepts[] = new AskedConcept($role, implode(' ', $words), $slots);
+                $concepts[] = new AskedConcept($part->role, implode(' ', $part->words), $slots);
             }
         }
 
@@ -73,17 +73,18 @@ final readonly class QuestionReader
         return QuestionKind::Effect;
     }
 
-    /** @return list<array{ConceptRole, list<string>}> */
+    /** @return list<AskedPart> */
     private function parts(string $text, QuestionKind $kind): array
     {
         $pieces = QuestionWords::pieces($text, $kind, $this->families);
         $parts = [];
         $afterVerb = false;
         $isAside = ! in_array('side', array_column($pieces, 'mark'), true);
-        foreach ($pieces as ['mark' => $mark, 'verb' => $verb, 'words' => $words]) {
-            $afterVerb = $afterVerb || $verb;
+        foreach ($pieces as $piece) {
+            [$mark, $words] = [$piece->mark, $piece->words];
+            $afterVerb = $afterVerb || $piece->verb;
             $isAside = $isAside || $mark === 'side';
-            $before = array_column($parts, 0);
+            $before = array_column($parts, 'role');
             $role = match (true) {
                 // "double checking by two nurses": they belong to what is done
                 $mark === 'by' && ! $afterVerb && end($before) === ConceptRole::Exposure => ConceptRole::Setting,
@@ -98,7 +99,7 @@ final readonly class QuestionReader
                 ! $afterVerb &&
                 $role === ConceptRole::Exposure &&
                 end($before) === $role;
-            $parts = $isOne ? self::joined($parts, $words) : [...$parts, [$role, $words]];
+            $parts = $isOne ? self::joined($parts, $words) : [...$parts, new AskedPart($role, $words)];
         }
 
         return $this->withOutcome($this->withExposure($parts));
@@ -108,37 +109,34 @@ final readonly class QuestionReader
      * Where people are set against others, they are what is asked about, and the rest is the outcome: "Is bullying more
      * common among night than among day nurses?".
      *
-     * @param  list<array{ConceptRole, list<string>}>  $parts
-     * @return list<array{ConceptRole, list<string>}>
+     * @param  list<AskedPart>  $parts
+     * @return list<AskedPart>
      */
     private function withExposure(array $parts): array
     {
         $compared = array_filter(
             $parts,
-            fn (array $part): bool => $part[0] === ConceptRole::Comparator && $this->namesPeople($part[1]),
+            fn (AskedPart $part): bool => $part->role === ConceptRole::Comparator && $this->namesPeople($part->words),
         );
-        $isOfPeople = $compared !== [] && in_array(ConceptRole::Population, array_column($parts, 0), true);
+        $isOfPeople = $compared !== [] && in_array(ConceptRole::Population, array_column($parts, 'role'), true);
 
-        return ! $isOfPeople ? $parts : array_map(fn (array $part): array => [
-            match ($part[0]) {
-                ConceptRole::Population => ConceptRole::Exposure,
-                ConceptRole::Exposure => ConceptRole::Outcome,
-                default => $part[0],
-            },
-            $part[1],
-        ], $parts);
+        return ! $isOfPeople ? $parts : array_map(fn (AskedPart $part): AskedPart => $part->as(match ($part->role) {
+            ConceptRole::Population => ConceptRole::Exposure,
+            ConceptRole::Exposure => ConceptRole::Outcome,
+            default => $part->role,
+        }), $parts);
     }
 
     /**
-     * @param  list<array{ConceptRole, list<string>}>  $parts
+     * @param  list<AskedPart>  $parts
      * @param  list<string>  $words  that belong to the last of them
-     * @return list<array{ConceptRole, list<string>}>
+     * @return list<AskedPart>
      */
     private static function joined(array $parts, array $words): array
     {
         $last = array_pop($parts);
 
-        return $last === null ? $parts : [...$parts, [$last[0], [...$last[1], ...$words]]];
+        return $last === null ? $parts : [...$parts, new AskedPart($last->role, [...$last->words, ...$words])];
     }
 
     /** @param  list<string>  $words */
@@ -190,12 +188,12 @@ final readonly class QuestionReader
     /**
      * A question of which only one thing is understood asks for that.
      *
-     * @param  list<array{ConceptRole, list<string>}>  $parts
-     * @return list<array{ConceptRole, list<string>}>
+     * @param  list<AskedPart>  $parts
+     * @return list<AskedPart>
      */
     private function withOutcome(array $parts): array
     {
-        $roles = array_column($parts, 0);
+        $roles = array_column($parts, 'role');
         if (in_array(ConceptRole::Outcome, $roles, true)) {
             return $parts;
         }
@@ -203,11 +201,9 @@ final readonly class QuestionReader
             $at = array_keys($roles, $role, true);
             $last = end($at);
             if ($last !== false && ($role !== ConceptRole::Setting || in_array(ConceptRole::Exposure, $roles, true))) {
-                return array_map(
-                    fn (array $part, int $i): array => $i === $last ? [ConceptRole::Outcome, $part[1]] : $part,
-                    $parts,
-                    array_keys($parts),
-                );
+                $parts[$last] = $parts[$last]->as(ConceptRole::Outcome);
+
+                return array_values($parts);
             }
         }
 
@@ -232,9 +228,8 @@ final readonly class QuestionReader
             ];
         }
         $slots = [];
-        for ($i = 0; $i < count($stems); $i += $length) {
-            [$length, $slot] = $this->slotAt($stems, $written, $i);
-            $slots[] = $slot;
+        for ($i = 0; $i < count($stems); $i += count($slot->own)) {
+            $slots[] = $slot = $this->slotAt($stems, $written, $i);
         }
 
         return $this->weighed($slots);
@@ -243,24 +238,21 @@ final readonly class QuestionReader
     /**
      * @param  list<string>  $stems
      * @param  list<string>  $written
-     * @return array{int, ConceptSlot} the longest phrase known from here on
+     * @return ConceptSlot of the longest phrase known from here on
      */
-    private function slotAt(array $stems, array $written, int $from): array
+    private function slotAt(array $stems, array $written, int $from): ConceptSlot
     {
         for ($length = min($this->families->longest(), count($stems) - $from); $length > 0; $length--) {
             $phrase = array_slice($stems, $from, $length);
             $kin = $this->families->of($phrase);
             if ($kin !== null) {
-                $words = [implode(' ', array_slice($written, $from, $length)), ...$kin['words']];
+                $words = array_unique([implode(' ', array_slice($written, $from, $length)), ...$kin->words]);
 
-                return [
-                    $length,
-                    new ConceptSlot($phrase, $kin['same'], $kin['contrary'], words: array_values(array_unique($words))),
-                ];
+                return new ConceptSlot($phrase, $kin->same, $kin->contrary, words: array_values($words));
             }
         }
 
-        return [1, new ConceptSlot([$stems[$from]], words: [$written[$from]])];
+        return new ConceptSlot([$stems[$from]], words: [$written[$from]]);
     }
 
     /**

@@ -31,7 +31,7 @@ final class QuestionStrategy
     /**
      * The parts of a question as concepts of a strategy; where and when is left to people.
      *
-     * @return list<array{name: string, terms: list<string>}>
+     * @return list<ConceptTerms>
      */
     public static function concepts(PlainQuestion $question): array
     {
@@ -40,7 +40,7 @@ final class QuestionStrategy
             $main = $concept->slots[count($concept->slots) - 1] ?? null;
             if ($main !== null && $concept->role !== ConceptRole::Setting) {
                 $terms = array_filter(array_map(self::term(...), array_slice($main->words, 0, self::MOST_WORDS)));
-                $concepts[] = ['name' => $concept->text, 'terms' => array_values(array_unique($terms))];
+                $concepts[] = new ConceptTerms($concept->text, array_values(array_unique($terms)));
             }
         }
 

@@ -40,61 +40,47 @@ final class QuestionWords
         ));
     }
 
-    /**
-     * @return list<array{mark: string, verb: bool, words: list<string>}>  words lower-cased, phrases that a family
-     *                                                                      knows kept whole
-     */
+    /** @return list<AskedPiece> */
     public static function pieces(string $text, QuestionKind $kind, Families $families): array
     {
-        $pieces = [];
-        $open = self::opened();
-        $hasVerb = false;
+        $pieces = new AskedPieces();
         $tokens = self::tokens($text, $families);
         foreach ($tokens as $i => $token) {
-            $next = $tokens[$i + 1] ?? '';
-            $isFirst = $pieces === [] && $open['words'] === [];
-            $isVerb = ! $hasVerb && ! $isFirst && (Verbs::joins($token, $next) || $token === 'do' ||
-                Verbs::links($token, array_slice($tokens, 0, $i)));
+            $isFirst = $pieces->isEmpty();
+            $mayBeVerb = ! $pieces->hasVerb && ! $isFirst;
+            $isVerb = $mayBeVerb && self::isVerb($tokens, $i);
             $isDone = ! $isFirst && Verbs::isOutcome($token, array_slice($tokens, $i + 1));
             $mark = self::mark($token, $tokens, $i);
-            $told = $hasVerb || $isFirst ? null : Verbs::told($token);
+            $told = $mayBeVerb ? Verbs::told($token) : null;
             if ($told !== null) {
-                $pieces = [
-                    ...($open['words'] === [] ? $pieces : [...$pieces, $open]),
-                    ['mark' => 'done', 'verb' => true, 'words' => [$told]],
-                ];
-                [$open, $hasVerb] = [self::opened(), true];
+                $pieces->done($told);
             } elseif ($mark !== null || $isVerb || $isDone || $token === 'do') {
-                if ($open['words'] !== []) {
-                    $pieces[] = $open;
-                    $open = self::opened();
-                }
-                $hasVerb = $hasVerb || $isVerb || $isDone;
-                $open['verb'] = $open['verb'] || $isVerb || $isDone;
-                // "than among" is still a comparison
-                $open['mark'] = $open['mark'] === 'than' ? 'than' : $mark ?? ($isDone ? 'done' : $open['mark']);
-                $isDone && ($open['words'][] = $token);
+                $pieces->begin($mark ?? ($isDone ? 'done' : null), $isVerb || $isDone);
+                $isDone && $pieces->add($token);
             } elseif (! self::isFill($token, $kind)) {
-                $open['words'][] = $token;
-                if (
-                    $next !== '' &&
-                    self::isPeople($token) &&
-                    ! self::isPeople($next) &&
-                    ! People::describe($token, $next)
-                ) {
-                    $pieces[] = $open;
-                    $open = self::opened();
-                }
+                $pieces->add($token);
+                self::isApart($token, $tokens[$i + 1] ?? '') && $pieces->close();
             }
         }
 
-        return $open['words'] === [] ? $pieces : [...$pieces, $open];
+        return $pieces->all();
     }
 
-    /** @return array{mark: string, verb: bool, words: list<string>} */
-    private static function opened(): array
+    /** @param  list<string>  $tokens */
+    private static function isVerb(array $tokens, int $at): bool
     {
-        return ['mark' => '', 'verb' => false, 'words' => []];
+        return $tokens[$at] === 'do' ||
+            Verbs::joins($tokens[$at], $tokens[$at + 1] ?? '') ||
+            Verbs::links($tokens[$at], array_slice($tokens, 0, $at));
+    }
+
+    /** Whether people who are named end what is said of them. */
+    private static function isApart(string $token, string $next): bool
+    {
+        return $next !== '' &&
+            self::isPeople($token) &&
+            ! self::isPeople($next) &&
+            ! People::describe($token, $next);
     }
 
     private static function isPeople(string $token): bool

@@ -54,21 +54,21 @@ final class Families
 
     /**
      * @param  list<string>  $phrase  stems
-     * @return array{same: list<list<string>>, contrary: list<list<string>>, words: list<string>}|null  null: no family knows it
+     * @return ?Kin  null: no family knows it
      */
-    public function of(array $phrase): ?array
+    public function of(array $phrase): ?Kin
     {
         $held = $this->holding[implode(' ', $phrase)] ?? [];
         if ($held === []) {
             return null;
         }
-        $kin = ['same' => [], 'contrary' => [], 'words' => []];
+        $same = $contrary = $words = [];
         foreach ($held as [$family, $sign]) {
-            $kin['words'] = [...$kin['words'], ...$family->words];
-            $kin['same'] = [...$kin['same'], ...($sign > 0 ? $family->same : $family->contrary)];
-            $kin['contrary'] = [...$kin['contrary'], ...($sign > 0 ? $family->contrary : $family->same)];
+            array_push($words, ...$family->words);
+            array_push($same, ...($sign > 0 ? $family->same : $family->contrary));
+            array_push($contrary, ...($sign > 0 ? $family->contrary : $family->same));
         }
 
-        return $kin;
+        return new Kin($same, $contrary, $words);
     }
 }

@@ -28,7 +28,6 @@ final class LogisticRegression
     /**
      * @param  list<array<int, float>>  $vectors  sparse, by place
      * @param  list<bool>  $relevant
-     * @return array{weights: array<int, float>, constant: float}
      *
      * @throws NothingToLearn If only one class is there.
      */
@@ -37,7 +36,7 @@ final class LogisticRegression
         array $relevant,
         Randomizer $chance,
         float $strength = self::STRENGTH,
-    ): array {
+    ): LogisticFit {
         $n = count($vectors);
         $positive = count(array_filter($relevant));
         if ($positive === 0 || $positive === $n) {
@@ -89,7 +88,7 @@ final class LogisticRegression
             }
         }
 
-        return ['weights' => $weights, 'constant' => $constant];
+        return new LogisticFit($weights, $constant);
     }
 
     /**

@@ -35,18 +35,18 @@ enum ReadingOrder: string
     /**
      * @param  array<string, float>  $scores  between 0 and 1, by item, in order of delivery
      * @param  int  $randomPercent  of the places, spread evenly, that go to an item drawn from all that are left
-     * @return list<array{string, bool}> items in the order to be read, with whether each was drawn at random
+     * @return list<ToRead> in the order to be read, those drawn at random among them
      */
     public function arrange(array $scores, int $randomPercent, int $seed): array
     {
         $chance = new Randomizer(new Mt19937($seed));
         $items = array_map(strval(...), array_keys($scores));
         if ($this === self::Delivery) {
-            return array_map(fn (string $one): array => [$one, false], $items);
+            return array_map(fn (string $one): ToRead => new ToRead($one, false), $items);
         }
         $drawn = $chance->shuffleArray($items);
         if ($this === self::Random) {
-            return array_map(fn (string $one): array => [$one, true], $drawn);
+            return array_map(fn (string $one): ToRead => new ToRead($one, true), $drawn);
         }
         $keys =
             $this === self::Likely
@@ -71,7 +71,7 @@ enum ReadingOrder: string
                 $one = $ranked[$r];
             }
             $taken[$one] = true;
-            $order[] = [$one, $random];
+            $order[] = new ToRead($one, $random);
         }
 
         return $order;

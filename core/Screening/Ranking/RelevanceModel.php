@@ -48,7 +48,7 @@ final readonly class RelevanceModel
             new Randomizer(new Mt19937($seed)),
         );
 
-        return new self($vectors, $fit['weights'], $fit['constant'], $vectors->words());
+        return new self($vectors, $fit->weights, $fit->constant, $vectors->words());
     }
 
     /**
@@ -84,12 +84,8 @@ final readonly class RelevanceModel
         return new self(TextVectors::fromArray($kept), $kept['weights'], $kept['constant'], $kept['words']);
     }
 
-    /**
-     * The score with the words of the text that weigh most, for or against.
-     *
-     * @return array{score: float, words: list<array{word: string, weight: float}>} weights in log-odds
-     */
-    public function judged(string $text, int $most = 6): array
+    /** The score with the words of the text that weigh most, for or against. */
+    public function judged(string $text, int $most = 6): JudgedText
     {
         $parts = [];
         $sum = $this->constant;
@@ -99,39 +95,28 @@ final readonly class RelevanceModel
         uasort($parts, fn (float $a, float $b): int => abs($b) <=> abs($a));
         $top = array_slice($parts, 0, $most, true);
 
-        return [
-            'score' => 1 / (1 + exp(-$sum)),
-            'words' => array_map(
-                fn (int $place, float $weight): array => ['word' => $this->words[$place], 'weight' => round($weight, 3)],
-                array_keys($top),
-                $top,
-            ),
-        ];
+        return new JudgedText(1 / (1 + exp(-$sum)), $this->told($top));
     }
 
-    /**
-     * @return array{for: list<array{word: string, weight: float}>, against: list<array{word: string, weight: float}>}
-     *     the words that weigh most
-     */
-    public function words(int $most = 15): array
+    public function words(int $most = 15): TellingWords
     {
         $weights = $this->weights;
         arsort($weights);
         $for = array_filter(array_slice($weights, 0, $most, true), fn (float $weight): bool => $weight > 0);
         $against = array_filter(array_slice($weights, -$most, null, true), fn (float $weight): bool => $weight < 0);
 
-        return ['for' => $this->told($for), 'against' => $this->told(array_reverse($against, true))];
+        return new TellingWords($this->told($for), $this->told(array_reverse($against, true)));
     }
 
     /**
      * @param  array<int, float>  $weights  by place of the word
-     * @return list<array{word: string, weight: float}>
+     * @return list<WordWeight>
      */
     private function told(array $weights): array
     {
         $told = [];
         foreach ($weights as $place => $weight) {
-            $told[] = ['word' => $this->words[$place], 'weight' => round($weight, 3)];
+            $told[] = new WordWeight($this->words[$place], round($weight, 3));
         }
 
         return $told;

@@ -8,35 +8,32 @@ namespace WaryHeron\Core\Synthesis\Convert;
 final class Arms
 {
     /**
-     * @param  list<array{?float, ?float, ?float}>  $arms  n, mean and SD of each
-     * @return array{n: ?float, mean: ?float, sd: ?float} all null where something is missing or cannot be
+     * @param  list<ArmMoments>  $arms
+     * @return ArmMoments nothing known where something is missing or cannot be
      */
-    public static function combined(array $arms): array
+    public static function combined(array $arms): ArmMoments
     {
         $whole = null;
-        foreach ($arms as [$n, $mean, $sd]) {
-            if ($n === null || $mean === null || $sd === null || $n < 1 || $sd < 0) {
-                return ['n' => null, 'mean' => null, 'sd' => null];
+        foreach ($arms as $arm) {
+            if ($arm->n === null || $arm->mean === null || $arm->sd === null || $arm->n < 1 || $arm->sd < 0) {
+                return new ArmMoments();
             }
-            $whole = $whole === null ? [$n, $mean, $sd] : self::two($whole, [$n, $mean, $sd]);
+            $whole = $whole === null ? $arm : self::two($whole, $arm);
         }
 
-        return $whole === null
-            ? ['n' => null, 'mean' => null, 'sd' => null]
-            : ['n' => $whole[0], 'mean' => $whole[1], 'sd' => Spread::positive($whole[2])];
+        return $whole?->sd === null
+            ? new ArmMoments()
+            : new ArmMoments($whole->n, $whole->mean, Spread::positive($whole->sd));
     }
 
-    /**
-     * @param  array{float, float, float}  $one
-     * @param  array{float, float, float}  $other
-     * @return array{float, float, float}
-     */
-    private static function two(array $one, array $other): array
+    private static function two(ArmMoments $one, ArmMoments $other): ArmMoments
     {
-        [[$n1, $m1, $s1], [$n2, $m2, $s2]] = [$one, $other];
+        [$n1, $n2] = [(float) $one->n, (float) $other->n];
+        [$m1, $m2] = [(float) $one->mean, (float) $other->mean];
         $n = $n1 + $n2;
-        $squares = ($n1 - 1) * $s1 ** 2 + ($n2 - 1) * $s2 ** 2 + $n1 * $n2 / $n * ($m1 - $m2) ** 2;
+        $between = $n1 * $n2 / $n * ($m1 - $m2) ** 2;
+        $squares = ($n1 - 1) * (float) $one->sd ** 2 + ($n2 - 1) * (float) $other->sd ** 2 + $between;
 
-        return [$n, ($n1 * $m1 + $n2 * $m2) / $n, sqrt($squares / ($n - 1))];
+        return new ArmMoments($n, ($n1 * $m1 + $n2 * $m2) / $n, sqrt($squares / ($n - 1)));
     }
 }

@@ -16,17 +16,13 @@ final readonly class Comparison
     {
     }
 
-    /** @return array{se: ?float, sd: ?float} */
-    public function fromT(?float $difference, ?float $t): array
+    public function fromT(?float $difference, ?float $t): CommonSpread
     {
         return $this->from($difference === null || $t === null || $t == 0 ? null : abs($difference) / abs($t));
     }
 
-    /**
-     * @param  ?float  $p  two-sided
-     * @return array{se: ?float, sd: ?float}
-     */
-    public function fromP(?float $difference, ?float $p): array
+    /** @param  ?float  $p  two-sided */
+    public function fromP(?float $difference, ?float $p): CommonSpread
     {
         $df = $this->freedom();
 
@@ -35,17 +31,13 @@ final readonly class Comparison
             : $this->fromT($difference, StudentT::quantile(1 - $p / 2, $df));
     }
 
-    /** @return array{se: ?float, sd: ?float} */
-    public function fromStandardError(?float $error): array
+    public function fromStandardError(?float $error): CommonSpread
     {
         return $this->from($error);
     }
 
-    /**
-     * @param  ?float  $width  of the 95% interval of the difference
-     * @return array{se: ?float, sd: ?float}
-     */
-    public function fromIntervalWidth(?float $width): array
+    /** @param  ?float  $width  of the 95% interval of the difference */
+    public function fromIntervalWidth(?float $width): CommonSpread
     {
         $df = $this->freedom();
 
@@ -59,14 +51,13 @@ final readonly class Comparison
         return $df > 0 ? $df : null;
     }
 
-    /** @return array{se: ?float, sd: ?float} */
-    private function from(?float $error): array
+    private function from(?float $error): CommonSpread
     {
         $se = $error === null ? null : Spread::positive($error);
         if ($se === null || $this->n1 === null || $this->n2 === null || $this->n1 <= 0 || $this->n2 <= 0) {
-            return ['se' => null, 'sd' => null];
+            return new CommonSpread();
         }
 
-        return ['se' => $se, 'sd' => Spread::positive($se / sqrt(1 / $this->n1 + 1 / $this->n2))];
+        return new CommonSpread($se, Spread::positive($se / sqrt(1 / $this->n1 + 1 / $this->n2)));
     }
 }

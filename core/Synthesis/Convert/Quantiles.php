@@ -14,24 +14,20 @@ final class Quantiles
      * given.
      *
      * @param  list<?float>  $five  least, lower quartile, median, upper quartile, greatest
-     * @return array{mean: ?float, sd: ?float}
      */
-    public static function meanAndSd(?float $n, array $five): array
+    public static function meanAndSd(?float $n, array $five): MeanAndSd
     {
         [$a, $q1, $m, $q3, $b] = $five;
         $given = array_values(array_filter($five, fn (?float $one): bool => $one !== null));
         $sorted = $given;
         sort($sorted);
         if ($n === null || $n < 2 || $m === null || $sorted !== $given) {
-            return ['mean' => null, 'sd' => null];
+            return new MeanAndSd();
         }
         $ends = $a === null || $b === null ? null : [$a, $b];
         $quartiles = $q1 === null || $q3 === null ? null : [$q1, $q3];
 
-        return [
-            'mean' => self::mean($ends, $m, $quartiles),
-            'sd' => self::sd($n, $ends, $quartiles),
-        ];
+        return new MeanAndSd(self::mean($ends, $m, $quartiles), self::sd($n, $ends, $quartiles));
     }
 
     /**

@@ -19,9 +19,9 @@ final class CellReader
     /**
      * @param  non-empty-list<TableLine>  $lines
      * @param  array<int, OfferedNumber>  $sizes  of each group
-     * @return ?array{ReportForm, array<string, OfferedNumber>} null where it gives no numbers of both groups
+     * @return ?ReadCells null where it gives no numbers of both groups
      */
-    public static function of(OutcomeKind $kind, array $lines, array $sizes): ?array
+    public static function of(OutcomeKind $kind, array $lines, array $sizes): ?ReadCells
     {
         $read = match ($kind) {
             OutcomeKind::Events => self::events($lines[0], $sizes),
@@ -32,11 +32,8 @@ final class CellReader
         return $read ?? self::ofBoth($kind, $lines[0], $sizes);
     }
 
-    /**
-     * @param  array<int, OfferedNumber>  $sizes
-     * @return ?array{ReportForm, array<string, OfferedNumber>}
-     */
-    private static function events(TableLine $line, array $sizes): ?array
+    /** @param  array<int, OfferedNumber>  $sizes */
+    private static function events(TableLine $line, array $sizes): ?ReadCells
     {
         $numbers = [];
         $isShare = $line->says('%|per ?cent');
@@ -67,15 +64,14 @@ final class CellReader
         $form = isset($numbers['p1']) ? ReportForm::Percentages : ReportForm::Counts;
         $key = $form === ReportForm::Percentages ? 'p' : 'e';
 
-        return isset($numbers["{$key}1"], $numbers["{$key}2"]) ? [$form, $numbers + self::sizes($sizes)] : null;
+        return isset($numbers["{$key}1"], $numbers["{$key}2"]) ? new ReadCells($form, $numbers + self::sizes($sizes)) : null;
     }
 
     /**
      * @param  non-empty-list<TableLine>  $lines
      * @param  array<int, OfferedNumber>  $sizes
-     * @return ?array{ReportForm, array<string, OfferedNumber>}
      */
-    private static function means(array $lines, array $sizes): ?array
+    private static function means(array $lines, array $sizes): ?ReadCells
     {
         $numbers = [];
         foreach ($lines as $line) {
@@ -90,7 +86,7 @@ final class CellReader
         };
         $main = in_array($form, [ReportForm::Quartiles, ReportForm::Ranges], true) ? 'median' : 'm';
 
-        return isset($numbers["{$main}1"], $numbers["{$main}2"]) ? [$form, $numbers + self::sizes($sizes)] : null;
+        return isset($numbers["{$main}1"], $numbers["{$main}2"]) ? new ReadCells($form, $numbers + self::sizes($sizes)) : null;
     }
 
     /** @return array<string, OfferedNumber> */
@@ -133,9 +129,8 @@ final class CellReader
      * An estimate of both groups together with its interval, from a column of its own.
      *
      * @param  array<int, OfferedNumber>  $sizes
-     * @return ?array{ReportForm, array<string, OfferedNumber>}
      */
-    private static function ofBoth(OutcomeKind $kind, TableLine $line, array $sizes): ?array
+    private static function ofBoth(OutcomeKind $kind, TableLine $line, array $sizes): ?ReadCells
     {
         $form = match (true) {
             $kind === OutcomeKind::Ratio => ReportForm::RatioInterval,
@@ -152,7 +147,9 @@ final class CellReader
             $numbers[$key] = self::number($line, 0, $found[$i + 1]);
         }
 
-        return [$form, $form === ReportForm::DifferenceWithInterval ? $numbers + self::sizes($sizes) : $numbers];
+        $isOfSizes = $form === ReportForm::DifferenceWithInterval;
+
+        return new ReadCells($form, $isOfSizes ? $numbers + self::sizes($sizes) : $numbers);
     }
 
     /**

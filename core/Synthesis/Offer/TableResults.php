@@ -33,8 +33,8 @@ final class TableResults
             foreach (self::about($table, $names) as $lines) {
                 $offer = CellReader::of($kind, $lines, $table->sizes);
                 if ($offer !== null) {
-                    $numbers = self::ordered($offer[0], $offer[1]);
-                    $offers[] = new OfferedResult($offer[0], $numbers, $lines[0]->label, self::best($names, $lines[0]));
+                    $numbers = self::ordered($offer->form, $offer->numbers);
+                    $offers[] = new OfferedResult($offer->form, $numbers, $lines[0]->label, self::best($names, $lines[0]));
                 }
             }
         }

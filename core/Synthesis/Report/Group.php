@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace WaryHeron\Core\Synthesis\Report;
 
+use WaryHeron\Core\Synthesis\Convert\ArmMoments;
 use WaryHeron\Core\Synthesis\Convert\Arms;
 
 /** What is used of one group: how many people, and either how many had the event, or mean and SD. */
@@ -28,9 +29,9 @@ final readonly class Group
             return $groups[0];
         }
         $sum = fn (\Closure $of): ?float => in_array(null, $all = array_map($of, $groups), true) ? null : (float) array_sum($all);
-        $means = Arms::combined(array_map(fn (self $one): array => [$one->n, $one->mean, $one->sd], $groups));
+        $means = Arms::combined(array_map(fn (self $one): ArmMoments => new ArmMoments($one->n, $one->mean, $one->sd), $groups));
 
-        return new self($sum(fn (self $one) => $one->n), $sum(fn (self $one) => $one->events), $means['mean'], $means['sd']);
+        return new self($sum(fn (self $one) => $one->n), $sum(fn (self $one) => $one->events), $means->mean, $means->sd);
     }
 
     /** An equal share of it, where it stands against several others: fewer people, the same mean and SD. */

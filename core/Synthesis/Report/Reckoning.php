@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace WaryHeron\Core\Synthesis\Report;
 
 use WaryHeron\Core\Synthesis\Convert\Change;
+use WaryHeron\Core\Synthesis\Convert\MeanAndSd;
 use WaryHeron\Core\Synthesis\Convert\Quantiles;
 use WaryHeron\Core\Synthesis\Convert\Spread;
 use WaryHeron\Core\Synthesis\Distribution\Normal;
@@ -109,15 +110,15 @@ final class Reckoning
     {
         $n = $this->number("n{$arm}");
         $mean = $this->number("m{$arm}");
-        [$mean, $sd] = match ($this->form) {
-            ReportForm::MeansWithSd => [$mean, $this->number("sd{$arm}")],
-            ReportForm::MeansWithSe => [$mean, $this->fromError($n, $arm)],
-            ReportForm::MeansWithInterval => [$mean, $this->fromInterval($n, $arm)],
-            ReportForm::Changes => [$mean, $this->ofChange($arm)],
+        $told = match ($this->form) {
+            ReportForm::MeansWithSd => new MeanAndSd($mean, $this->number("sd{$arm}")),
+            ReportForm::MeansWithSe => new MeanAndSd($mean, $this->fromError($n, $arm)),
+            ReportForm::MeansWithInterval => new MeanAndSd($mean, $this->fromInterval($n, $arm)),
+            ReportForm::Changes => new MeanAndSd($mean, $this->ofChange($arm)),
             default => $this->fromQuantiles($n, $arm),
         };
 
-        return new Group($n, null, $mean, $sd);
+        return new Group($n, null, $told->mean, $told->sd);
     }
 
     private function fromError(?float $n, int $arm): ?float
@@ -158,16 +159,15 @@ final class Reckoning
         return $sd;
     }
 
-    /** @return array{?float, ?float} mean and SD */
-    private function fromQuantiles(?float $n, int $arm): array
+    private function fromQuantiles(?float $n, int $arm): MeanAndSd
     {
         $five = $this->numbers->all("min{$arm}", "q1{$arm}", "median{$arm}", "q3{$arm}", "max{$arm}");
-        ['mean' => $mean, 'sd' => $sd] = Quantiles::meanAndSd($n, $five);
+        $found = Quantiles::meanAndSd($n, $five);
         $given = implode(', ', array_map(self::shown(...), array_filter($five, fn (?float $one): bool => $one !== null)));
-        $this->step("mean, {$this->arm($arm)}", "from {$given}", $mean, self::WAN);
-        $this->step("SD, {$this->arm($arm)}", "from {$given} of ".self::shown($n), $sd, self::WAN);
+        $this->step("mean, {$this->arm($arm)}", "from {$given}", $found->mean, self::WAN);
+        $this->step("SD, {$this->arm($arm)}", "from {$given} of ".self::shown($n), $found->sd, self::WAN);
 
-        return [$mean, $sd];
+        return $found;
     }
 
     private function ratio(AnalysisMeasure $as): Used

@@ -19,34 +19,33 @@ final readonly class ReportedDifference
     {
         [$n1, $n2, $difference] = $this->numbers->all('n1', 'n2', 'estimate');
         $turned = $isReversed && $difference !== null ? -$difference : $difference;
-        [$error, $formula] = $this->error($n1, $n2, $difference);
+        $error = $this->error($n1, $n2, $difference);
         if ($this->design === StudyDesign::Crossover) {
-            $pairs = Pairs::ofDifference($turned, $error, $n1, $this->numbers->of('paired'));
+            $pairs = Pairs::ofDifference($turned, $error->result, $n1, $this->numbers->of('paired'));
 
-            return new Used(new Group($n1), new Group($n2), [new Step('SE', $formula, $error), ...$pairs->steps ?? []], $pairs->effects ?? []);
+            return new Used(new Group($n1), new Group($n2), [$error, ...$pairs->steps ?? []], $pairs->effects ?? []);
         }
         [$effective1, $effective2] = [$this->effective($n1), $this->effective($n2)];
-        $common = (new Comparison($n1, $n2))->fromStandardError($error)['sd'];
+        $common = (new Comparison($n1, $n2))->fromStandardError($error->result)->sd;
 
         // the comparator stands at 0, so that the groups differ as reported and have the SD that they have in common
         return new Used(
             new Group($effective1, null, $turned, $common),
             new Group($effective2, null, 0.0, $common),
             [
-                new Step('SE', $formula, $error),
+                $error,
                 new Step('SD of both groups', 'SE / √(1/n₁ + 1/n₂)', $common),
                 ...$effective1 === $n1 ? [] : [new Step('people', 'divided by the design effect', $effective1, 'Donner & Klar 2000')],
             ],
         );
     }
 
-    /** @return array{?float, string} the standard error, and how it was reckoned */
-    private function error(?float $n1, ?float $n2, ?float $difference): array
+    private function error(?float $n1, ?float $n2, ?float $difference): Step
     {
         $df = $this->freedom($n1, $n2);
         $of = 't('.Step::shown($df).')';
 
-        return match ($this->form) {
+        [$error, $formula] = match ($this->form) {
             ReportForm::DifferenceWithSe => [Spread::positive($this->numbers->of('se') ?? 0.0), 'as reported'],
             ReportForm::DifferenceWithInterval => [$this->byInterval($df), "width / (2 {$of})"],
             ReportForm::DifferenceWithP => [
@@ -57,6 +56,8 @@ final readonly class ReportedDifference
             ReportForm::DifferenceWithF => [$this->byT($difference, sqrt(max(0.0, $this->numbers->of('f') ?? 0.0))), '|difference| / √F'],
             default => [$this->byT($difference, $this->numbers->of('t')), '|difference| / |t|'],
         };
+
+        return new Step('SE', $formula, $error);
     }
 
     private function byInterval(?float $df): ?float

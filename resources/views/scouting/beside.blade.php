@@ -146,8 +146,8 @@
                     <input type="hidden" name="sources[]" value="{{ $source }}">
                 @endforeach
                 @foreach ($concepts as $i => $concept)
-                    <input type="hidden" name="blocks[{{ $i }}][name]" value="{{ $concept['name'] }}">
-                    <input type="hidden" name="blocks[{{ $i }}][terms]" value="{{ implode("\n", $concept['terms']) }}">
+                    <input type="hidden" name="blocks[{{ $i }}][name]" value="{{ $concept->name }}">
+                    <input type="hidden" name="blocks[{{ $i }}][terms]" value="{{ implode("\n", $concept->terms) }}">
                 @endforeach
                 <button class="link">Its words into a strategy</button>
             </form>

@@ -158,9 +158,9 @@
                         <div class="section">
                             <h3>{{ $title }}</h3>
                             <p class="small">
-                                @foreach ($words[$side] as $one)
-                                    <span class="whitespace-nowrap">{{ $one['word'] }} <span
-                                            class="quiet">{{ number_format(abs($one['weight']), 1) }}</span></span>{{ $loop->last ? '' : ', ' }}
+                                @foreach ($words->{$side} as $one)
+                                    <span class="whitespace-nowrap">{{ $one->word }} <span
+                                            class="quiet">{{ number_format(abs($one->weight), 1) }}</span></span>{{ $loop->last ? '' : ', ' }}
                                 @endforeach
                             </p>
                         </div>

@@ -52,7 +52,7 @@ it('says what a question leaves open', function () {
 it('knows the other names of a heading of a thesaurus that is loaded', function () {
     $families = new Families([Family::ofHeading(['Naps on duty', 'duty naps', 'sanctioned rest'])]);
 
-    expect($families->of(Stem::all('sanctioned rest'))['same'])->toContain(Stem::all('duty naps'))
+    expect($families->of(Stem::all('sanctioned rest'))->same)->toContain(Stem::all('duty naps'))
         ->and((new Families())->of(Stem::all('sanctioned rest')))->toBeNull();
 });
 

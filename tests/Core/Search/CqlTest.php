@@ -2,6 +2,7 @@
 
 use WaryHeron\Core\Search\Dialect\Cql\CqlParser;
 use WaryHeron\Core\Search\Dialect\Cql\CqlProblem;
+use WaryHeron\Core\Search\Dialect\Cql\SortKey;
 use WaryHeron\Core\Search\Dialect\Dialects;
 use WaryHeron\Core\Search\Dialect\Printer;
 
@@ -86,9 +87,9 @@ it('refuses what it does not, with the diagnostic and the column', function (
 ]);
 
 it('reads the order asked for', function () {
-    [$node, $order] = CqlParser::parseSorted('light sortBy dc.date/sort.descending rec.identifier', Dialects::cql());
-    expect(array_map(fn (array $one): array => [$one['index'], $one['ascending']], $order))
+    $sorted = CqlParser::parseSorted('light sortBy dc.date/sort.descending rec.identifier', Dialects::cql());
+    expect(array_map(fn (SortKey $one): array => [$one->index, $one->ascending], $sorted->order))
         ->toBe([['dc.date', false], ['rec.identifier', true]])
-        ->and(Printer::print($node, Dialects::heron())->text)
+        ->and(Printer::print($sorted->query, Dialects::heron())->text)
         ->toBe('light');
 });

@@ -1,8 +1,11 @@
 <?php
 
+use WaryHeron\Core\Synthesis\Convert\ArmMoments;
 use WaryHeron\Core\Synthesis\Convert\Arms;
 use WaryHeron\Core\Synthesis\Convert\Change;
+use WaryHeron\Core\Synthesis\Convert\CommonSpread;
 use WaryHeron\Core\Synthesis\Convert\Comparison;
+use WaryHeron\Core\Synthesis\Convert\MeanAndSd;
 use WaryHeron\Core\Synthesis\Convert\Quantiles;
 use WaryHeron\Core\Synthesis\Convert\Spread;
 use WaryHeron\Core\Synthesis\Effect\Correlation;
@@ -125,15 +128,15 @@ it('turns what reports give into what effects need', function () {
         ->toBe(2.5)
         ->and(Spread::fromInterval(1, 6.2, 9.4, 0.95, true))
         ->toBeNull()
-        ->and(array_map(rounded(...), Quantiles::meanAndSd(45, [null, 4, 6, 9, null])))
+        ->and(array_map(rounded(...), (array) Quantiles::meanAndSd(45, [null, 4, 6, 9, null])))
         ->toBe(['mean' => 6.333333, 'sd' => 3.828992])
         ->and(Quantiles::meanAndSd(45, [null, 7, 6, 9, null]))
-        ->toBe(['mean' => null, 'sd' => null])
-        ->and(array_map(rounded(...), (new Comparison(20, 22))->fromP(1.4, 0.03)))
+        ->toEqual(new MeanAndSd())
+        ->and(array_map(rounded(...), (array) (new Comparison(20, 22))->fromP(1.4, 0.03)))
         ->toBe(['se' => 0.622147, 'sd' => 2.0137])
         ->and((new Comparison(20, 22))->fromP(1.4, 1.0))
-        ->toBe(['se' => null, 'sd' => null])
-        ->and(array_map(rounded(...), Arms::combined([[20, 10.5, 2.4], [22, 9.1, 2.9]])))
+        ->toEqual(new CommonSpread())
+        ->and(array_map(rounded(...), (array) Arms::combined([new ArmMoments(20, 10.5, 2.4), new ArmMoments(22, 9.1, 2.9)])))
         ->toBe(['n' => 42.0, 'mean' => 9.766667, 'sd' => 2.734528])
         ->and(rounded(Change::correlation(2.0, 3.0, Change::sd(2.0, 3.0, 0.4))))
         ->toBe(0.4)
@@ -142,7 +145,7 @@ it('turns what reports give into what effects need', function () {
 });
 
 it('combines arms whatever their order', function () {
-    $arms = [[10.0, 5.0, 1.0], [12.0, 6.5, 2.0], [7.0, 4.0, 1.5]];
-    $one = array_map(rounded(...), Arms::combined($arms));
-    expect(array_map(rounded(...), Arms::combined(array_reverse($arms))))->toBe($one);
+    $arms = [new ArmMoments(10.0, 5.0, 1.0), new ArmMoments(12.0, 6.5, 2.0), new ArmMoments(7.0, 4.0, 1.5)];
+    $one = array_map(rounded(...), (array) Arms::combined($arms));
+    expect(array_map(rounded(...), (array) Arms::combined(array_reverse($arms))))->toBe($one);
 });

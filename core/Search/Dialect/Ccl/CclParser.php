@@ -32,7 +32,7 @@ final class CclParser
 
     private const DEEPEST = 60;
 
-    /** @var list<array{kind: string, text: string, column: int}> */
+    /** @var list<CclToken> */
     private array $tokens = [];
 
     private int $at = 0;
@@ -61,12 +61,12 @@ final class CclParser
         }
         $node = $parser->query();
         $token = $parser->peek();
-        if ($token['kind'] !== 'end') {
+        if ($token->kind !== 'end') {
             throw new CclProblem(
-                $token['kind'] === ')'
+                $token->kind === ')'
                     ? 'this closing bracket has no opening one.'
-                    : "AND, OR or NOT was expected before “{$token['text']}”.",
-                $token['column'],
+                    : "AND, OR or NOT was expected before “{$token->text}”.",
+                $token->column,
             );
         }
 
@@ -90,18 +90,18 @@ final class CclParser
                 throw new CclProblem('this quotation mark is never closed.', $column);
             }
             if (isset($match[2])) {
-                $this->tokens[] = ['kind' => 'quoted', 'text' => $match[2], 'column' => $column];
+                $this->tokens[] = new CclToken('quoted', $match[2], $column);
             } elseif (isset($match[3])) {
-                $this->tokens[] = ['kind' => '%', 'text' => $match[3], 'column' => $column];
+                $this->tokens[] = new CclToken('%', $match[3], $column);
             } elseif (isset($match[4])) {
-                $this->tokens[] = ['kind' => $match[4], 'text' => $match[4], 'column' => $column];
+                $this->tokens[] = new CclToken($match[4], $match[4], $column);
             } elseif (isset($match[5])) {
-                $this->tokens[] = ['kind' => 'word', 'text' => $match[5], 'column' => $column];
+                $this->tokens[] = new CclToken('word', $match[5], $column);
             }
             $offset += strlen((string) $match[0]);
             $column += mb_strlen((string) $match[0]);
         }
-        $this->tokens[] = ['kind' => 'end', 'text' => '', 'column' => $column];
+        $this->tokens[] = new CclToken('end', '', $column);
     }
 
     private function query(): Node
@@ -125,22 +125,22 @@ final class CclParser
     {
         $token = $this->peek();
 
-        return $token['kind'] === 'word' ? Operator::tryFrom(strtolower($token['text'])) : null;
+        return $token->kind === 'word' ? Operator::tryFrom(strtolower($token->text)) : null;
     }
 
     private function near(): Node
     {
         $left = $this->operand();
-        while ($this->peek()['kind'] === '%') {
+        while ($this->peek()->kind === '%') {
             $token = $this->next();
-            $distance = $token['text'] === '' ? 1 : (int) $token['text'];
+            $distance = $token->text === '' ? 1 : (int) $token->text;
             $furthest = $this->dialect->data['proximity']['furthest'] ?? 0;
             if ($distance < 1 || $distance > $furthest) {
-                throw new CclProblem("the distance after % goes from 1 to {$furthest}.", $token['column']);
+                throw new CclProblem("the distance after % goes from 1 to {$furthest}.", $token->column);
             }
             $right = $this->operand();
             if (! self::canBeNear($left) || ! self::canBeNear($right)) {
-                throw new CclProblem('% takes words, phrases and groups of them joined by OR.', $token['column']);
+                throw new CclProblem('% takes words, phrases and groups of them joined by OR.', $token->column);
             }
             $left = new Near($left, $right, $distance);
         }
@@ -161,25 +161,25 @@ final class CclParser
     private function operand(): Node
     {
         $token = $this->next();
-        if ($token['kind'] === '(') {
-            return $this->group($token['column']);
+        if ($token->kind === '(') {
+            return $this->group($token->column);
         }
-        if ($token['kind'] === 'quoted') {
+        if ($token->kind === 'quoted') {
             return $this->phrase($token);
         }
-        if ($token['kind'] !== 'word' || Operator::tryFrom(strtolower($token['text'])) !== null) {
-            $isEnd = $token['kind'] === 'end';
-            $other = "a term was expected, not “{$token['text']}”.";
-            throw new CclProblem($isEnd ? 'the command ends where a term was expected.' : $other, $token['column']);
+        if ($token->kind !== 'word' || Operator::tryFrom(strtolower($token->text)) !== null) {
+            $isEnd = $token->kind === 'end';
+            $other = "a term was expected, not “{$token->text}”.";
+            throw new CclProblem($isEnd ? 'the command ends where a term was expected.' : $other, $token->column);
         }
-        if (preg_match('/^S(\d{1,4})$/i', $token['text'], $set) === 1 && (int) $set[1] > 0) {
+        if (preg_match('/^S(\d{1,4})$/i', $token->text, $set) === 1 && (int) $set[1] > 0) {
             return new LineReference([[(int) $set[1], (int) $set[1]]]);
         }
-        if (in_array($this->peek()['kind'], ['=', ','], true)) {
+        if (in_array($this->peek()->kind, ['=', ','], true)) {
             return $this->qualified($token);
         }
 
-        return $this->word($token['text'], $token['column']);
+        return $this->word($token->text, $token->column);
     }
 
     private function group(int $column): Node
@@ -188,7 +188,7 @@ final class CclParser
             throw new CclProblem('brackets are nested deeper than '.self::DEEPEST.'.', $column);
         }
         $node = $this->query();
-        if ($this->next()['kind'] !== ')') {
+        if ($this->next()->kind !== ')') {
             throw new CclProblem('this bracket is never closed.', $column);
         }
         $this->depth--;
@@ -196,16 +196,15 @@ final class CclParser
         return $node;
     }
 
-    /** @param  array{kind: string, text: string, column: int}  $first */
-    private function qualified(array $first): Node
+    private function qualified(CclToken $first): Node
     {
         $names = [$first];
-        while ($this->peek()['kind'] === ',') {
+        while ($this->peek()->kind === ',') {
             $this->at++;
             $names[] = $this->next();
         }
-        if ($this->next()['kind'] !== '=') {
-            throw new CclProblem('an = was expected after the field.', $first['column']);
+        if ($this->next()->kind !== '=') {
+            throw new CclProblem('an = was expected after the field.', $first->column);
         }
         if (count($names) === 1) {
             $special = $this->heading($first) ?? $this->limit($first);
@@ -216,12 +215,12 @@ final class CclParser
         $fields = [];
         foreach ($names as $name) {
             $field =
-                $this->dialect->fieldNamed($name['text']) ??
+                $this->dialect->fieldNamed($name->text) ??
                 throw new CclProblem(
-                    "“{$name['text']}” is no field here; fields are ".
+                    "“{$name->text}” is no field here; fields are ".
                         implode(', ', $this->dialect->data['fields']).
                         '.',
-                    $name['column'],
+                    $name->column,
                 );
             in_array($field, $fields, true) || ($fields[] = $field);
         }
@@ -233,15 +232,14 @@ final class CclParser
         return new Fielded($fields, $inner);
     }
 
-    /** @param  array{kind: string, text: string, column: int}  $name */
-    private function heading(array $name): ?Heading
+    private function heading(CclToken $name): ?Heading
     {
         $forms = $this->dialect->data['heading'];
         $plain = $forms === null ? null : strstr($forms['form'], '{', true);
-        if ($forms === null || ! is_string($plain) || strncasecmp($name['text'], $plain, strlen($plain)) !== 0) {
+        if ($forms === null || ! is_string($plain) || strncasecmp($name->text, $plain, strlen($plain)) !== 0) {
             return null;
         }
-        $rest = substr($name['text'], strlen($plain));
+        $rest = substr($name->text, strlen($plain));
         $isNarrower = $rest !== '' && strcasecmp($rest, (string) ($forms['narrower'] ?? '')) === 0;
         if ($rest !== '' && ! $isNarrower) {
             return null;
@@ -251,16 +249,15 @@ final class CclParser
         return new Heading($this->value('a heading'), $isNarrower);
     }
 
-    /** @param  array{kind: string, text: string, column: int}  $name */
-    private function limit(array $name): ?Limit
+    private function limit(CclToken $name): ?Limit
     {
         foreach ($this->dialect->data['limits'] as $kind => $form) {
             $sample = is_array($form) ? $form['one'] : $form;
-            if (strcasecmp((string) strstr($sample, '=', true), $name['text']) !== 0) {
+            if (strcasecmp((string) strstr($sample, '=', true), $name->text) !== 0) {
                 continue;
             }
             $this->refuseInField($name);
-            $column = $this->peek()['column'];
+            $column = $this->peek()->column;
             $value = $this->value('a value');
             if ($kind !== LimitKind::Year->value) {
                 return Limit::to(LimitKind::from((string) $kind), $value);
@@ -284,37 +281,35 @@ final class CclParser
         return null;
     }
 
-    /** @param  array{kind: string, text: string, column: int}  $name */
-    private function refuseInField(array $name): void
+    private function refuseInField(CclToken $name): void
     {
         if ($this->insideField) {
-            throw new CclProblem('a heading or a limit cannot stand inside a field.', $name['column']);
+            throw new CclProblem('a heading or a limit cannot stand inside a field.', $name->column);
         }
     }
 
     private function value(string $what): string
     {
         $token = $this->next();
-        $value = trim($token['text']);
-        if (! in_array($token['kind'], ['word', 'quoted'], true) || $value === '') {
-            throw new CclProblem("{$what} was expected here.", $token['column']);
+        $value = trim($token->text);
+        if (! in_array($token->kind, ['word', 'quoted'], true) || $value === '') {
+            throw new CclProblem("{$what} was expected here.", $token->column);
         }
 
         return (string) preg_replace('/\s+/u', ' ', $value);
     }
 
-    /** @param  array{kind: string, text: string, column: int}  $token */
-    private function phrase(array $token): Phrase
+    private function phrase(CclToken $token): Phrase
     {
         $words = [];
-        foreach (preg_split('/\s+/u', trim($token['text']), -1, PREG_SPLIT_NO_EMPTY) ?: [] as $typed) {
+        foreach (preg_split('/\s+/u', trim($token->text), -1, PREG_SPLIT_NO_EMPTY) ?: [] as $typed) {
             if (Words::of($typed) !== []) {
-                $words[] = $this->word($typed, $token['column']);
+                $words[] = $this->word($typed, $token->column);
             }
         }
 
         return $words === []
-            ? throw new CclProblem('there is no word between these quotation marks.', $token['column'])
+            ? throw new CclProblem('there is no word between these quotation marks.', $token->column)
             : new Phrase($words);
     }
 
@@ -361,19 +356,17 @@ final class CclParser
 
     private function isWord(string $word): bool
     {
-        return $this->peek()['kind'] === 'word' &&
-            strtolower($this->peek()['text']) === $word &&
-            ! in_array($this->peek(1)['kind'], ['=', ',', 'end'], true);
+        return $this->peek()->kind === 'word' &&
+            strtolower($this->peek()->text) === $word &&
+            ! in_array($this->peek(1)->kind, ['=', ',', 'end'], true);
     }
 
-    /** @return array{kind: string, text: string, column: int} */
-    private function peek(int $ahead = 0): array
+    private function peek(int $ahead = 0): CclToken
     {
         return $this->tokens[min($this->at + $ahead, count($this->tokens) - 1)];
     }
 
-    /** @return array{kind: string, text: string, column: int} */
-    private function next(): array
+    private function next(): CclToken
     {
         $token = $this->peek();
         $this->at = min($this->at + 1, count($this->tokens) - 1);

@@ -62,19 +62,17 @@ final class CqlParser
     /** @throws CqlProblem If the text is no CQL, or asks for what the dialect lacks. */
     public static function parse(string $text, Dialect $dialect): Node
     {
-        [$node, $order] = self::parseSorted($text, $dialect);
+        $sorted = self::parseSorted($text, $dialect);
 
-        return $order === [] ? $node : throw new CqlProblem(80, '', $order[0]['column']);
+        return $sorted->order === [] ? $sorted->query : throw new CqlProblem(80, '', $sorted->order[0]->column);
     }
 
     /**
-     * The query, and the order asked for with sortBy: index names as written and whether they ascend.
-     *
-     * @return array{Node, list<array{index: string, ascending: bool, column: int}>}
+     * The query, and the order asked for with sortBy.
      *
      * @throws CqlProblem
      */
-    public static function parseSorted(string $text, Dialect $dialect): array
+    public static function parseSorted(string $text, Dialect $dialect): SortedQuery
     {
         if (strlen($text) > self::LONGEST) {
             throw new CqlProblem(12, (string) self::LONGEST, 1);
@@ -88,10 +86,10 @@ final class CqlParser
             throw new CqlProblem($token->is(')') ? 13 : 10, $token->text, $token->column);
         }
 
-        return [$node, $order];
+        return new SortedQuery($node, $order);
     }
 
-    /** @return non-empty-list<array{index: string, ascending: bool, column: int}> */
+    /** @return non-empty-list<SortKey> */
     private function order(): array
     {
         $this->next();
@@ -103,13 +101,13 @@ final class CqlParser
             }
             $ascending = true;
             foreach ($this->modifiers() as $modifier) {
-                $ascending = match ($modifier['name']) {
+                $ascending = match ($modifier->name) {
                     'sort.ascending', 'ascending' => true,
                     'sort.descending', 'descending' => false,
-                    default => throw new CqlProblem(86, $modifier['name'], $modifier['column']),
+                    default => throw new CqlProblem(86, $modifier->name, $modifier->column),
                 };
             }
-            $order[] = ['index' => $this->resolved($index), 'ascending' => $ascending, 'column' => $index->column];
+            $order[] = new SortKey($this->resolved($index), $ascending, $index->column);
         } while ($this->peek()->isTerm());
 
         return $order;
@@ -259,7 +257,7 @@ final class CqlParser
         return $this->indexed($token, $relation, $modifiers, $term);
     }
 
-    /** @return list<array{name: string, comparison: string, value: string, column: int}> */
+    /** @return list<CqlModifier> */
     private function modifiers(): array
     {
         $modifiers = [];
@@ -274,18 +272,13 @@ final class CqlParser
                 $comparison = $this->next()->text;
                 $value = $this->next()->text;
             }
-            $modifiers[] = [
-                'name' => strtolower($name->text),
-                'comparison' => $comparison,
-                'value' => $value,
-                'column' => $name->column,
-            ];
+            $modifiers[] = new CqlModifier(strtolower($name->text), $comparison, $value, $name->column);
         }
 
         return $modifiers;
     }
 
-    /** @param  list<array{name: string, comparison: string, value: string, column: int}>  $modifiers */
+    /** @param  list<CqlModifier>  $modifiers */
     private function indexed(CqlToken $index, CqlToken $relation, array $modifiers, CqlToken $term): Node
     {
         $name = $this->resolved($index);
@@ -296,8 +289,8 @@ final class CqlParser
             return $this->heading($how, $relation, $modifiers, $term);
         }
         foreach ($modifiers as $modifier) {
-            if (! in_array(preg_replace('/^cql\./', '', $modifier['name']), self::ALWAYS_SO, true)) {
-                throw new CqlProblem(20, $modifier['name'], $modifier['column']);
+            if (! in_array(preg_replace('/^cql\./', '', $modifier->name), self::ALWAYS_SO, true)) {
+                throw new CqlProblem(20, $modifier->name, $modifier->column);
             }
         }
         foreach ($this->dialect->data['limits'] as $kind => $form) {
@@ -339,7 +332,7 @@ final class CqlParser
         return null;
     }
 
-    /** @param  list<array{name: string, comparison: string, value: string, column: int}>  $modifiers */
+    /** @param  list<CqlModifier>  $modifiers */
     private function heading(string $how, CqlToken $relation, array $modifiers, CqlToken $term): Heading
     {
         if (! in_array($how, ['=', '==', 'exact'], true)) {
@@ -348,16 +341,16 @@ final class CqlParser
         $narrower = $major = false;
         $qualifiers = [];
         foreach ($modifiers as $modifier) {
-            $name = str_contains($modifier['name'], '.')
-                ? substr((string) strstr($modifier['name'], '.'), 1)
-                : $modifier['name'];
+            $name = str_contains($modifier->name, '.')
+                ? substr((string) strstr($modifier->name, '.'), 1)
+                : $modifier->name;
             match (true) {
                 $name === 'narrower' => ($narrower = true),
                 $name === 'major' => ($major = true),
-                $name === 'qualifier' && $modifier['value'] !== '' => ($qualifiers[] = stripslashes(
-                    $modifier['value'],
+                $name === 'qualifier' && $modifier->value !== '' => ($qualifiers[] = stripslashes(
+                    $modifier->value,
                 )),
-                default => throw new CqlProblem(20, $modifier['name'], $modifier['column']),
+                default => throw new CqlProblem(20, $modifier->name, $modifier->column),
             };
         }
 
@@ -464,58 +457,54 @@ final class CqlParser
         }
         $distance = 1;
         foreach ($this->modifiers() as $modifier) {
-            switch ($modifier['name']) {
+            switch ($modifier->name) {
                 case 'unit':
-                    $modifier['value'] === 'word' || throw new CqlProblem(42, $modifier['value'], $modifier['column']);
+                    $modifier->value === 'word' || throw new CqlProblem(42, $modifier->value, $modifier->column);
                     break;
                 case 'distance':
-                    in_array($modifier['comparison'], ['<=', '<', '='], true) ||
-                        throw new CqlProblem(40, $modifier['comparison'], $modifier['column']);
-                    $distance = (int) $modifier['value'] - ($modifier['comparison'] === '<' ? 1 : 0);
-                    $modifier['comparison'] !== '=' ||
+                    in_array($modifier->comparison, ['<=', '<', '='], true) ||
+                        throw new CqlProblem(40, $modifier->comparison, $modifier->column);
+                    $distance = (int) $modifier->value - ($modifier->comparison === '<' ? 1 : 0);
+                    $modifier->comparison !== '=' ||
                         $distance === 1 ||
-                        throw new CqlProblem(40, '=', $modifier['column']);
+                        throw new CqlProblem(40, '=', $modifier->column);
                     break;
                 case 'unordered':
                     break;
                 case 'ordered':
-                    throw new CqlProblem(43, 'ordered', $modifier['column']);
+                    throw new CqlProblem(43, 'ordered', $modifier->column);
                 default:
-                    throw new CqlProblem(46, $modifier['name'], $modifier['column']);
+                    throw new CqlProblem(46, $modifier->name, $modifier->column);
             }
         }
         if ($distance < 1 || $distance > Near::FURTHEST) {
             throw new CqlProblem(41, (string) $distance, $token->column);
         }
         $right = $this->clause();
-        [$leftFields, $leftText] = $this->lifted($left, $token);
-        [$rightFields, $rightText] = $this->lifted($right, $token);
-        if ($leftFields != $rightFields) {
+        $left = $this->lifted($left, $token);
+        $right = $this->lifted($right, $token);
+        if (! $left->isInSame($right)) {
             throw new CqlProblem(48, 'both sides of prox have to be in the same index', $token->column);
         }
-        $near = new Near($leftText, $rightText, $distance);
+        $near = new Near($left->text, $right->text, $distance);
 
-        return $leftFields === [] ? $near : new Fielded($leftFields, $near);
+        return $left->fields === [] ? $near : new Fielded($left->fields, $near);
     }
 
-    /**
-     * A side of prox with its index taken off: dc.title = a or dc.title = b becomes title, a or b.
-     *
-     * @return array{list<Field>, Node}
-     */
-    private function lifted(Node $node, CqlToken $token): array
+    /** A side of prox with its index taken off: dc.title = a or dc.title = b becomes title, a or b. */
+    private function lifted(Node $node, CqlToken $token): ProximitySide
     {
         if ($node instanceof Word || $node instanceof Phrase || $node instanceof Near) {
-            return [[], $node];
+            return new ProximitySide([], $node);
         }
         if ($node instanceof Fielded) {
-            return [$node->fields, $this->lifted($node->inner, $token)[1]];
+            return new ProximitySide($node->fields, $this->lifted($node->inner, $token)->text);
         }
         if ($node instanceof Operation && $node->operator === Operator::Or) {
-            $sides = array_map(fn (Node $operand): array => $this->lifted($operand, $token), $node->operands);
-            $fields = array_unique(array_column($sides, 0), SORT_REGULAR);
-            if (count($fields) === 1) {
-                return [$sides[0][0], new Operation(Operator::Or, array_column($sides, 1))];
+            $sides = array_map(fn (Node $one): ProximitySide => $this->lifted($one, $token), $node->operands);
+            $others = array_filter($sides, fn (ProximitySide $one): bool => ! $one->isInSame($sides[0]));
+            if ($others === []) {
+                return new ProximitySide($sides[0]->fields, new Operation(Operator::Or, array_column($sides, 'text')));
             }
         }
         throw new CqlProblem(48, 'prox takes terms, and groups of them joined by or', $token->column);
