@@ -10,6 +10,7 @@ use WaryHeron\Core\Synthesis\Effect\Reported;
 use WaryHeron\Core\Synthesis\Effect\TwoByTwo;
 use WaryHeron\Core\Synthesis\Effect\TwoMeans;
 use WaryHeron\Core\Synthesis\Pool\Analysis;
+use WaryHeron\Core\Synthesis\Pool\StudyRow;
 
 /** Pools the studies of a CSV, as JSON. */
 final class AnalyseStudies extends PureCommand
@@ -41,18 +42,18 @@ final class AnalyseStudies extends PureCommand
         return $this->print(Analysis::of($measure, $this->rows($measure, $csv))->toArray());
     }
 
-    /** @return \Generator<int, array{name: string, effect: Effect, year: ?float, group: string, table: ?TwoByTwo}> */
+    /** @return \Generator<int, StudyRow> */
     private function rows(Measure $measure, CsvRows $csv): \Generator
     {
         foreach ($csv->rows() as $row) {
             $table = $measure->isOfEvents() ? TwoByTwo::of(...$row->numbers('e1', 'n1', 'e2', 'n2')) : null;
-            yield [
-                'name' => $row->text('study'),
-                'effect' => $this->effect($measure, $row, $table),
-                'year' => $row->number('year'),
-                'group' => $row->text('group'),
-                'table' => $table,
-            ];
+            yield new StudyRow(
+                $row->text('study'),
+                $this->effect($measure, $row, $table),
+                $row->number('year'),
+                $row->text('group'),
+                $table,
+            );
         }
     }
 

@@ -170,13 +170,13 @@ final class CountEffects extends PureCommand
      */
     private static function withBack(Effect $effect, \Closure $back): array
     {
-        [$low, $high] = $effect->interval();
+        $interval = $effect->interval();
 
         return [
             ...$effect->toArray(),
             'back_estimate' => $back($effect->estimate),
-            'back_ci_low' => $back($low),
-            'back_ci_high' => $back($high),
+            'back_ci_low' => $back($interval->low),
+            'back_ci_high' => $back($interval->high),
         ];
     }
 

@@ -22,6 +22,7 @@ use WaryHeron\Core\Synthesis\Effect\Effect;
 use WaryHeron\Core\Synthesis\Effect\Measure;
 use WaryHeron\Core\Synthesis\Map\MapPlot;
 use WaryHeron\Core\Synthesis\Pool\Analysis;
+use WaryHeron\Core\Synthesis\Pool\StudyRow;
 
 /** Times maps, crosstabs, the coding table and pooling, and beside them one pass over the same rows in SQL. */
 final class BenchSynthesis extends Command
@@ -97,18 +98,13 @@ final class BenchSynthesis extends Command
         return $review->refresh();
     }
 
-    /** @return iterable<array{name: string, effect: Effect, year: ?float, group: string, table: null}> */
+    /** @return iterable<StudyRow> */
     private function effects(): iterable
     {
         mt_srand(7);
         for ($i = 0; $i < self::POOLED; $i++) {
-            yield [
-                'name' => "Study {$i}",
-                'effect' => Effect::of(mt_rand(-900, 500) / 1000, mt_rand(5, 300) / 1000),
-                'year' => 1990.0 + $i % 35,
-                'group' => '',
-                'table' => null,
-            ];
+            $effect = Effect::of(mt_rand(-900, 500) / 1000, mt_rand(5, 300) / 1000);
+            yield new StudyRow("Study {$i}", $effect, 1990.0 + $i % 35);
         }
     }
 

@@ -95,7 +95,7 @@ final readonly class BearingNumbers
             'i2' => $pooled->heterogeneity()->iSquared(),
             'estimate' => $estimate->estimate,
             'width' => $estimate->low === null || $estimate->high === null ? null : $estimate->high - $estimate->low,
-            'shown' => Shown::of($kept->asked()->measure, $estimate->estimate, $estimate->low, $estimate->high, $pooled->size()),
+            'shown' => Shown::pooled($kept->asked()->measure, $estimate, $pooled->size()),
         ];
     }
 

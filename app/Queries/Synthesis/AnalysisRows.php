@@ -41,7 +41,7 @@ final class AnalysisRows
     private static function row(PooledRow $row, AnalysisMeasure $measure, ?float $weight): array
     {
         $used = $row->chosen->used;
-        [$low, $high] = $row->effect->interval();
+        $interval = $row->effect->interval();
         $shown = fn (?float $one): ?float => $measure->shown($one, $used->one?->n);
 
         return [
@@ -51,7 +51,7 @@ final class AnalysisRows
             ...self::group($used->two),
             $row->effect->estimate,
             $row->effect->standardError(),
-            ...array_map($shown, [$row->effect->estimate, $low, $high]),
+            ...array_map($shown, [$row->effect->estimate, $interval->low, $interval->high]),
             $weight,
             $row->isHidden ? 'left out by hand' : $row->chosen->why,
         ];

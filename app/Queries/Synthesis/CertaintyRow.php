@@ -28,7 +28,7 @@ final readonly class CertaintyRow
     {
         [$measure, $all] = [$this->pooled->terms->measure, $this->all];
 
-        return Shown::of($measure, $all->estimate, $all->low, $all->high, $this->pooled->size());
+        return Shown::pooled($measure, $all, $this->pooled->size());
     }
 
     /** “58 fewer per 1,000 (78 fewer to 32 fewer)”; empty where no risk was given or the measure is of no event. */
@@ -61,9 +61,16 @@ final readonly class CertaintyRow
             CertaintyDomain::Inconsistency => $spread['I2'] === null ? '' : 'I² '.Shown::number($spread['I2'], 0).' %, p '.Shown::p($spread['p']),
             CertaintyDomain::Imprecision => number_format($this->pooled->people()).' people'.
                 ($nothing === null ? '' : ($this->all->side($nothing) === 0 ? '; the interval holds “no difference”' : '; the interval does not hold “no difference”')),
-            CertaintyDomain::PublicationBias => $this->pooled->egger()['p'] === null ? '' : 'Egger p '.Shown::p($this->pooled->egger()['p']),
+            CertaintyDomain::PublicationBias => $this->egger(),
             CertaintyDomain::LargeEffect => $this->effect(),
             default => '',
         };
+    }
+
+    private function egger(): string
+    {
+        $p = $this->pooled->egger()->p;
+
+        return $p === null ? '' : 'Egger p '.Shown::p($p);
     }
 }

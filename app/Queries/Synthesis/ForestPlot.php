@@ -93,17 +93,17 @@ final readonly class ForestPlot
     {
         $effect = $row->effect;
         $columns = [$row->chosen->used->one?->shown() ?? '', $row->chosen->used->two?->shown() ?? ''];
-        [$low, $high] = $effect->interval();
-        $isKnown = $effect->estimate !== null && $low !== null && $high !== null && ! $row->isHidden;
+        $limits = $effect->interval();
+        $isKnown = $effect->estimate !== null && $limits->low !== null && $limits->high !== null && ! $row->isHidden;
 
         return ForestLine::study(
             ($row->isHidden ? "{$row->label} (left out)" : $row->label).$note,
             array_slice($columns, 0, count($this->heads())),
-            $isKnown ? [$effect->estimate, $low, $high] : null,
+            $isKnown ? [$effect->estimate, $limits->low, $limits->high] : null,
             match (true) {
                 $row->isHidden => '',
                 ! $effect->isDefined() => 'not estimable',
-                default => Shown::interval($this->analysis->terms->measure, $effect, $row->chosen->used->one?->n),
+                default => Shown::effect($this->analysis->terms->measure, $effect, $row->chosen->used->one?->n),
             },
             $pooled->weights[$row->key] ?? 0.0,
             $row->key,
@@ -130,7 +130,7 @@ final readonly class ForestPlot
 
     private function pooledLine(string $label, PooledEstimate $pooled, bool $withPrediction = false): ForestLine
     {
-        $shown = Shown::of($this->analysis->terms->measure, $pooled->estimate, $pooled->low, $pooled->high, $this->analysis->size());
+        $shown = Shown::pooled($this->analysis->terms->measure, $pooled, $this->analysis->size());
 
         return ForestLine::pooled(ucfirst($label), $pooled->interval(), $shown, $withPrediction ? $pooled->prediction : null);
     }

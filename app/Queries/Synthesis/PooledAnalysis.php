@@ -11,7 +11,10 @@ use WaryHeron\Core\Synthesis\Choice\AnalysisTerms;
 use WaryHeron\Core\Synthesis\Choice\ChosenRow;
 use WaryHeron\Core\Synthesis\Choice\PooledEstimate;
 use WaryHeron\Core\Synthesis\Effect\TwoByTwo;
+use WaryHeron\Core\Synthesis\Pool\Begg;
 use WaryHeron\Core\Synthesis\Pool\Between;
+use WaryHeron\Core\Synthesis\Pool\Egger;
+use WaryHeron\Core\Synthesis\Pool\GroupTest;
 use WaryHeron\Core\Synthesis\Pool\Heterogeneity;
 use WaryHeron\Core\Synthesis\Pool\Influence;
 use WaryHeron\Core\Synthesis\Pool\SmallStudies;
@@ -103,12 +106,8 @@ final readonly class PooledAnalysis
         return array_map($this->pooled(...), $this->groups());
     }
 
-    /**
-     * Whether the groups differ; null where there are none.
-     *
-     * @return ?array{Q: ?float, df: ?int, p: ?float}
-     */
-    public function between(): ?array
+    /** Whether the groups differ; null where there are none. */
+    public function between(): ?GroupTest
     {
         $groups = $this->groups();
 
@@ -192,14 +191,12 @@ final readonly class PooledAnalysis
         return TrimAndFill::of($this->studies(), $this->terms->by->model());
     }
 
-    /** @return array{intercept: ?float, se: ?float, t: ?float, df: ?int, p: ?float, slope: ?float} */
-    public function egger(): array
+    public function egger(): Egger
     {
         return SmallStudies::egger($this->studies());
     }
 
-    /** @return array{k: int, S: ?int, tau_b: ?float, var_S: ?float, z: ?float, p: ?float} */
-    public function begg(): array
+    public function begg(): Begg
     {
         return SmallStudies::begg($this->studies());
     }

@@ -54,7 +54,7 @@ final readonly class Reckoned
         foreach ($this->outcome->kind->measures() as $measure) {
             $effect = $used->effect($measure);
             if ($effect->isDefined()) {
-                $effects[] = ['measure' => $measure->label(), 'shown' => Shown::interval($measure, $effect)];
+                $effects[] = ['measure' => $measure->label(), 'shown' => Shown::effect($measure, $effect)];
             }
         }
 

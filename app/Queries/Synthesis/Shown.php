@@ -4,29 +4,35 @@ declare(strict_types=1);
 
 namespace App\Queries\Synthesis;
 
+use WaryHeron\Core\Synthesis\Choice\PooledEstimate;
+use WaryHeron\Core\Synthesis\Distribution\Interval;
 use WaryHeron\Core\Synthesis\Effect\AnalysisMeasure;
 use WaryHeron\Core\Synthesis\Effect\Effect;
 
 /** Numbers of an analysis for people: from its scale to the one shown, with as many digits as say something. */
 final class Shown
 {
-    public static function interval(AnalysisMeasure $measure, Effect $effect, ?float $size = null): string
+    public static function effect(AnalysisMeasure $measure, Effect $effect, ?float $size = null): string
     {
-        [$low, $high] = $effect->interval();
-
-        return self::of($measure, $effect->estimate, $low, $high, $size);
+        return self::of($measure, $effect->estimate, $effect->interval(), $size);
     }
 
-    public static function of(AnalysisMeasure $measure, ?float $estimate, ?float $low, ?float $high, ?float $size = null): string
+    public static function pooled(AnalysisMeasure $measure, PooledEstimate $pooled, ?float $size = null): string
+    {
+        return self::of($measure, $pooled->estimate, new Interval($pooled->low, $pooled->high), $size);
+    }
+
+    public static function of(AnalysisMeasure $measure, ?float $estimate, Interval $limits, ?float $size = null): string
     {
         if ($estimate === null) {
             return '';
         }
         $number = fn (?float $one): string => self::number($measure->shown($one, $size));
+        $to = $measure->isRatio() ? '–' : ' to ';
 
-        return $low === null || $high === null
+        return $limits->low === null || $limits->high === null
             ? $number($estimate)
-            : "{$number($estimate)} ({$number($low)}".($measure->isRatio() ? '–' : ' to ')."{$number($high)})";
+            : "{$number($estimate)} ({$number($limits->low)}{$to}{$number($limits->high)})";
     }
 
     public static function number(?float $number, int $places = 2): string

@@ -210,7 +210,7 @@ final class LiveBlocks
         $all = $pooled->pooled();
         $facts = [
             'studies' => (string) $all->k,
-            'estimate' => Shown::of($terms->measure, $all->estimate, $all->low, $all->high, $pooled->size()),
+            'estimate' => Shown::pooled($terms->measure, $all, $pooled->size()),
         ];
         foreach ($pooled->rows as $row) {
             $facts[$row->label] = self::effect($row, $terms->measure);
@@ -224,7 +224,7 @@ final class LiveBlocks
 
     private static function effect(PooledRow $row, AnalysisMeasure $measure): string
     {
-        return $row->effect->isDefined() ? Shown::interval($measure, $row->effect) : 'not estimable';
+        return $row->effect->isDefined() ? Shown::effect($measure, $row->effect) : 'not estimable';
     }
 
     /** @return array<string, string> pairs of items with options, in the order of the codebook, by their ids */

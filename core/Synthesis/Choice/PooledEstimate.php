@@ -95,30 +95,33 @@ final readonly class PooledEstimate
     /** @param  array<array-key, float>  $weights */
     private static function plain(int $k, Estimate $estimate, array $weights): self
     {
-        ['estimate' => $value, 'ci_low' => $low, 'ci_high' => $high, 'p' => $p] = $estimate->toArray();
+        $interval = $estimate->interval();
 
-        return new self($k, $value, $low, $high, $p, $weights);
+        return new self($k, $estimate->value, $interval->low, $interval->high, $estimate->p(), $weights);
     }
 
     /** @param  non-empty-list<Study>  $studies */
     private static function random(array $studies, Model $model, IntervalBy $interval): self
     {
         $pooled = new RandomEffects($studies, $model->tau2($studies));
-        ['estimate' => $value, 'ci_low' => $low, 'ci_high' => $high, 'p' => $p] = $pooled->estimate()->toArray();
+        $estimate = $pooled->estimate();
+        [$limits, $p] = [$estimate->interval(), $estimate->p()];
         if ($interval !== IntervalBy::Normal && count($studies) > 1) {
-            ['ci_low' => $low, 'ci_high' => $high, 'p' => $p] = $pooled->byT($interval === IntervalBy::HartungKnappTruncated);
+            $byT = $pooled->byT($interval === IntervalBy::HartungKnappTruncated);
+            [$limits, $p] = [$byT, $byT->p];
         }
         $prediction = $pooled->prediction();
+        $isPredicted = $prediction->low !== null && $prediction->high !== null;
 
         return new self(
             count($studies),
-            $value,
-            $low,
-            $high,
+            $estimate->value,
+            $limits->low,
+            $limits->high,
             $p,
             self::byStudy($pooled->weights()),
             $pooled->tau2,
-            $prediction['low'] === null || $prediction['high'] === null ? null : [$prediction['low'], $prediction['high']],
+            $isPredicted ? [$prediction->low, $prediction->high] : null,
         );
     }
 

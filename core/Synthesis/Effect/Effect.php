@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace WaryHeron\Core\Synthesis\Effect;
 
+use WaryHeron\Core\Synthesis\Distribution\Interval;
 use WaryHeron\Core\Synthesis\Distribution\Normal;
 
 /** An estimate with its variance, on the scale of the analysis: logs for ratios. Both are null where it is undefined. */
@@ -36,25 +37,25 @@ final readonly class Effect
         return $this->variance === null ? null : sqrt($this->variance);
     }
 
-    /** @return array{?float, ?float} the limits of the 95% confidence interval */
-    public function interval(): array
+    /** The 95% confidence interval. */
+    public function interval(): Interval
     {
-        $half = $this->variance === null ? 0.0 : Normal::Z * sqrt($this->variance);
-
-        return $this->estimate === null ? [null, null] : [$this->estimate - $half, $this->estimate + $half];
+        return $this->estimate === null || $this->variance === null
+            ? new Interval()
+            : Interval::around($this->estimate, Normal::Z * sqrt($this->variance));
     }
 
-    /** @return array{estimate: ?float, variance: ?float, se: ?float, ci_low: ?float, ci_high: ?float} */
+    /** @return array<string, ?float> */
     public function toArray(): array
     {
-        [$low, $high] = $this->interval();
+        $interval = $this->interval();
 
         return [
             'estimate' => $this->estimate,
             'variance' => $this->variance,
             'se' => $this->standardError(),
-            'ci_low' => $low,
-            'ci_high' => $high,
+            'ci_low' => $interval->low,
+            'ci_high' => $interval->high,
         ];
     }
 }

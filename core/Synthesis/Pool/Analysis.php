@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace WaryHeron\Core\Synthesis\Pool;
 
 use WaryHeron\Core\Synthesis\Distribution\ChiSquared;
-use WaryHeron\Core\Synthesis\Effect\Effect;
 use WaryHeron\Core\Synthesis\Effect\Measure;
 use WaryHeron\Core\Synthesis\Effect\TwoByTwo;
 
@@ -25,13 +24,12 @@ final readonly class Analysis
     ) {
     }
 
-    /**
-     * @param  iterable<array{name: string, effect: Effect, year: ?float, group: string, table: ?TwoByTwo}>  $rows
-     */
+    /** @param  iterable<StudyRow>  $rows */
     public static function of(Measure $measure, iterable $rows): self
     {
         $studies = $excluded = $tables = $seen = [];
-        foreach ($rows as ['name' => $name, 'effect' => $effect, 'year' => $year, 'group' => $group, 'table' => $table]) {
+        foreach ($rows as $row) {
+            [$name, $effect] = [$row->name, $row->effect];
             $seen[$name] = ($seen[$name] ?? 0) + 1;
             // two rows of one name stay two
             $name = $seen[$name] === 1 ? $name : "{$name} ({$seen[$name]})";
@@ -40,9 +38,9 @@ final readonly class Analysis
 
                 continue;
             }
-            $studies[] = new Study($name, $effect->estimate, $effect->variance, $year, $group);
-            if ($table !== null) {
-                $tables[$name] = $table;
+            $studies[] = new Study($name, $effect->estimate, $effect->variance, $row->year, $row->group);
+            if ($row->table !== null) {
+                $tables[$name] = $row->table;
             }
         }
 
@@ -71,14 +69,14 @@ final readonly class Analysis
         return [
             ...$all,
             'egger' => SmallStudies::egger($this->studies),
-            'begg' => SmallStudies::begg($this->studies),
+            'begg' => SmallStudies::begg($this->studies)->toArray(),
             'subgroups' => $pooling->subgroups(),
             'leave_one_out' => $pooling->leaveOneOut(),
             'cumulative' => $pooling->cumulative(),
         ];
     }
 
-    /** @return array<string, mixed> */
+    /** @return array<string, int|float|object|null> */
     private function mantelHaenszel(): array
     {
         $pooled = MantelHaenszel::of($this->measure, $this->tables);
@@ -93,7 +91,7 @@ final readonly class Analysis
     /**
      * Σ (O − E) / Σ V: the common effect of Peto's odds ratios, whose variances are 1 / V.
      *
-     * @return array<string, mixed>
+     * @return array<string, int|float|object|null>
      */
     private function peto(): array
     {
@@ -107,7 +105,7 @@ final readonly class Analysis
         ];
     }
 
-    /** @return array{k: int, Q: ?float, df: ?int, p_Q: ?float} */
+    /** @return array<string, int|float|null> */
     private function qAround(Estimate $estimate): array
     {
         $k = count($this->studies);

@@ -12,12 +12,11 @@ final class Between
     /**
      * @param  array<array-key, non-empty-list<Study>>  $groups
      * @param  ?Model  $model  null for the common effect
-     * @return array{Q: ?float, df: ?int, p: ?float}
      */
-    public static function groups(array $groups, ?Model $model): array
+    public static function groups(array $groups, ?Model $model): GroupTest
     {
         if (count($groups) < 2) {
-            return ['Q' => null, 'df' => null, 'p' => null];
+            return new GroupTest();
         }
         $pooled = [];
         foreach ($groups as $name => $studies) {
@@ -27,6 +26,6 @@ final class Between
         $q = Weighted::of($pooled)->q();
         $df = count($groups) - 1;
 
-        return ['Q' => $q, 'df' => $df, 'p' => ChiSquared::above($q, $df)];
+        return new GroupTest($q, $df, ChiSquared::above($q, $df));
     }
 }

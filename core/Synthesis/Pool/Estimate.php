@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace WaryHeron\Core\Synthesis\Pool;
 
+use WaryHeron\Core\Synthesis\Distribution\Interval;
 use WaryHeron\Core\Synthesis\Distribution\Normal;
 
 /** A pooled estimate with its standard error; both null where nothing could be pooled. */
@@ -25,22 +26,39 @@ final readonly class Estimate
         return new self(null, null);
     }
 
-    /** @return array{estimate: ?float, se: ?float, ci_low: ?float, ci_high: ?float, z: ?float, p: ?float} */
+    /** The 95% confidence interval by the normal distribution. */
+    public function interval(): Interval
+    {
+        return $this->value === null || $this->standardError === null
+            ? new Interval()
+            : Interval::around($this->value, Normal::Z * $this->standardError);
+    }
+
+    public function z(): ?float
+    {
+        return $this->value === null || $this->standardError === null ? null : $this->value / $this->standardError;
+    }
+
+    /** Two-sided. */
+    public function p(): ?float
+    {
+        $z = $this->z();
+
+        return $z === null ? null : Normal::twoSided($z);
+    }
+
+    /** @return array<string, ?float> */
     public function toArray(): array
     {
-        if ($this->value === null || $this->standardError === null) {
-            return ['estimate' => null, 'se' => null, 'ci_low' => null, 'ci_high' => null, 'z' => null, 'p' => null];
-        }
-        $half = Normal::Z * $this->standardError;
-        $z = $this->value / $this->standardError;
+        $interval = $this->interval();
 
         return [
             'estimate' => $this->value,
             'se' => $this->standardError,
-            'ci_low' => $this->value - $half,
-            'ci_high' => $this->value + $half,
-            'z' => $z,
-            'p' => Normal::twoSided($z),
+            'ci_low' => $interval->low,
+            'ci_high' => $interval->high,
+            'z' => $this->z(),
+            'p' => $this->p(),
         ];
     }
 }

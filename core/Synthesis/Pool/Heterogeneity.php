@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace WaryHeron\Core\Synthesis\Pool;
 
 use WaryHeron\Core\Synthesis\Distribution\ChiSquared;
+use WaryHeron\Core\Synthesis\Distribution\Interval;
 use WaryHeron\Core\Synthesis\Distribution\Normal;
 
 /**
@@ -47,26 +48,26 @@ final readonly class Heterogeneity
         return $this->k < 2 ? null : max(1.0, $this->q / $this->df);
     }
 
-    /** @return array{?float, ?float} the limits of I², in percent */
-    public function iSquaredInterval(): array
+    /** Of I², in percent. */
+    public function iSquaredInterval(): Interval
     {
         if ($this->k < 2 || ($this->k === 2 && $this->q <= 2)) {
-            return [null, null];
+            return new Interval();
         }
         if ($this->q <= 0) {
-            return [0.0, 0.0];
+            return new Interval(0.0, 0.0);
         }
         $lnH = 0.5 * log($this->q / $this->df);
         $error = $this->errorOfLnH();
 
-        return [self::fromLnH($lnH - Normal::Z * $error), self::fromLnH($lnH + Normal::Z * $error)];
+        return new Interval(self::fromLnH($lnH - Normal::Z * $error), self::fromLnH($lnH + Normal::Z * $error));
     }
 
     /** @return array<string, int|float|null> */
     public function toArray(): array
     {
-        [$low, $high] = $this->iSquaredInterval();
-        [$tauLow, $tauHigh] = $this->k < 2 || $this->studies === [] ? [null, null] : TauSquared::interval($this->studies);
+        $iSquared = $this->iSquaredInterval();
+        $tau2 = $this->k < 2 || $this->studies === [] ? new Interval() : TauSquared::interval($this->studies);
 
         return [
             'k' => $this->k,
@@ -74,11 +75,11 @@ final readonly class Heterogeneity
             'df' => $this->df,
             'p' => $this->p(),
             'I2' => $this->iSquared(),
-            'I2_low' => $low,
-            'I2_high' => $high,
+            'I2_low' => $iSquared->low,
+            'I2_high' => $iSquared->high,
             'H2' => $this->hSquared(),
-            'tau2_low' => $tauLow,
-            'tau2_high' => $tauHigh,
+            'tau2_low' => $tau2->low,
+            'tau2_high' => $tau2->high,
         ];
     }
 

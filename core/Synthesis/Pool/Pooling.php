@@ -14,7 +14,7 @@ final readonly class Pooling
     {
     }
 
-    /** @return array<string, mixed> */
+    /** @return array<string, float|object|null> */
     public function common(): array
     {
         $weighted = $this->studies === [] ? null : Weighted::of($this->studies);
@@ -25,7 +25,7 @@ final readonly class Pooling
         ];
     }
 
-    /** @return array<string, mixed> by model */
+    /** @return array<string, array<string, int|float|object|array<string, int|float|null>|null>> by model */
     public function random(): array
     {
         $random = [];
@@ -42,7 +42,7 @@ final readonly class Pooling
      * Each group by itself, with a variance between studies of its own, and whether the groups differ (Borenstein et
      * al. 2009).
      *
-     * @return ?array{groups: object, between: array<string, mixed>} null where no study has a group
+     * @return ?array<string, object|array<string, array<string, int|float|null>>> null where no study has a group
      */
     public function subgroups(): ?array
     {
@@ -53,9 +53,9 @@ final readonly class Pooling
         if (array_filter(array_keys($groups), fn (string|int $name): bool => (string) $name !== '') === []) {
             return null;
         }
-        $between = ['common' => Between::groups($groups, null)];
+        $between = ['common' => Between::groups($groups, null)->toArray()];
         foreach (Model::cases() as $model) {
-            $between[$model->value] = Between::groups($groups, $model);
+            $between[$model->value] = Between::groups($groups, $model)->toArray();
         }
 
         return ['groups' => (object) array_map(self::inShort(...), $groups), 'between' => $between];
@@ -76,7 +76,7 @@ final readonly class Pooling
         return (object) $without;
     }
 
-    /** @return list<array<string, mixed>> year by year; studies without a year come last, in their order */
+    /** @return list<array<string, string|int|float|array<string, ?float>|null>> year by year; studies without a year come last, in their order */
     public function cumulative(): array
     {
         $ordered = $this->studies;
@@ -94,7 +94,7 @@ final readonly class Pooling
 
     /**
      * @param  non-empty-list<Study>  $studies
-     * @return array<string, mixed>
+     * @return array<string, int|float|array<string, ?float>|null>
      */
     private static function inShort(array $studies): array
     {
@@ -115,10 +115,10 @@ final readonly class Pooling
         return $short;
     }
 
-    /** @return array<string, mixed> */
+    /** @return array<string, float|object|array<string, int|float|null>|null> */
     private static function undefinedRandom(): array
     {
-        $byT = ['se' => null, 'df' => null, 'ci_low' => null, 'ci_high' => null, 't' => null, 'p' => null];
+        $byT = (new IntervalByT())->toArray();
 
         return [
             ...Estimate::undefined()->toArray(),
@@ -126,7 +126,7 @@ final readonly class Pooling
             'tau' => null,
             'hksj' => $byT,
             'hksj_trunc' => $byT,
-            'prediction' => ['low' => null, 'high' => null, 'df' => null],
+            'prediction' => new Prediction(),
             'weights_pct' => (object) [],
         ];
     }

@@ -39,55 +39,44 @@ final readonly class RandomEffects
         return $this->weighted->percent();
     }
 
-    /** @return array<string, mixed> */
+    /** @return array<string, int|float|object|array<string, int|float|null>|null> */
     public function toArray(): array
     {
         return [
             ...$this->estimate()->toArray(),
             'tau2' => $this->tau2,
             'tau' => $this->tau2 === null ? null : sqrt($this->tau2),
-            'hksj' => $this->byT(false),
-            'hksj_trunc' => $this->byT(true),
+            'hksj' => $this->byT(false)->toArray(),
+            'hksj_trunc' => $this->byT(true)->toArray(),
             'prediction' => $this->prediction(),
             'weights_pct' => $this->weights(),
         ];
     }
 
-    /**
-     * @param  bool  $truncated  never narrower than without it
-     * @return array{se: ?float, df: ?int, ci_low: ?float, ci_high: ?float, t: ?float, p: ?float}
-     */
-    public function byT(bool $truncated): array
+    /** @param  bool  $truncated  never narrower than without it */
+    public function byT(bool $truncated): IntervalByT
     {
         $df = $this->k - 1;
         $q = $df < 1 ? 0.0 : $this->weighted->q() / $df;
         $q = $truncated && $df >= 1 ? max(1.0, $q) : $q;
         if ($q <= 0) {
-            return ['se' => null, 'df' => null, 'ci_low' => null, 'ci_high' => null, 't' => null, 'p' => null];
+            return new IntervalByT();
         }
+        $mean = $this->weighted->mean;
         $se = sqrt($q / $this->weighted->sum);
-        $t = $this->weighted->mean / $se;
         $half = StudentT::quantile(0.975, $df) * $se;
 
-        return [
-            'se' => $se,
-            'df' => $df,
-            'ci_low' => $this->weighted->mean - $half,
-            'ci_high' => $this->weighted->mean + $half,
-            't' => $t,
-            'p' => StudentT::twoSided($t, $df),
-        ];
+        return new IntervalByT($se, $df, $mean - $half, $mean + $half, $mean / $se, StudentT::twoSided($mean / $se, $df));
     }
 
-    /** @return array{low: ?float, high: ?float, df: ?int} where the effect of a further study is to be expected */
-    public function prediction(): array
+    public function prediction(): Prediction
     {
         if ($this->k < 3 || $this->tau2 === null) {
-            return ['low' => null, 'high' => null, 'df' => null];
+            return new Prediction();
         }
         $df = $this->k - 2;
         $half = StudentT::quantile(0.975, $df) * sqrt($this->tau2 + 1 / $this->weighted->sum);
 
-        return ['low' => $this->weighted->mean - $half, 'high' => $this->weighted->mean + $half, 'df' => $df];
+        return new Prediction($this->weighted->mean - $half, $this->weighted->mean + $half, $df);
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace WaryHeron\Core\Synthesis\Pool;
 
 use WaryHeron\Core\Synthesis\Distribution\ChiSquared;
+use WaryHeron\Core\Synthesis\Distribution\Interval;
 use WaryHeron\Core\Synthesis\Distribution\StudentT;
 
 /**
@@ -62,39 +63,34 @@ final readonly class Regression
             return null;
         }
         // Knapp & Hartung: the covariance times the weighted mean square of what is left
-        $scale = $fit['rest'] / ($k - $p);
+        $scale = $fit->rest / ($k - $p);
 
         return new self(
             $k,
             ['intercept', ...array_map(strval(...), array_keys($moderators))],
-            $fit['beta'],
-            array_map(fn (array $row): array => array_map(fn (float $one): float => $one * $scale, $row), $fit['inverse']),
+            $fit->beta,
+            array_map(fn (array $row): array => array_map(fn (float $one): float => $one * $scale, $row), $fit->inverse),
             $tau2,
             $without > 0 ? max(0.0, 100 * ($without - $tau2) / $without) : null,
-            $plain['rest'],
+            $plain->rest,
             $k - $p,
         );
     }
 
-    /** @return list<array{name: string, estimate: float, se: float, t: ?float, p: ?float, low: float, high: float}> */
+    /** @return list<Coefficient> */
     public function rows(): array
     {
         $quantile = StudentT::quantile(0.975, $this->df);
-
-        return array_map(function (string $name, float $estimate, int $i) use ($quantile): array {
+        $rows = [];
+        foreach ($this->coefficients as $i => $estimate) {
             $se = sqrt(max(0.0, $this->covariance[$i][$i]));
             $t = $se > 0 ? $estimate / $se : null;
+            $p = $t === null ? null : StudentT::twoSided($t, $this->df);
+            $interval = Interval::around($estimate, $quantile * $se);
+            $rows[] = new Coefficient($this->names[$i], $estimate, $se, $t, $p, $interval);
+        }
 
-            return [
-                'name' => $name,
-                'estimate' => $estimate,
-                'se' => $se,
-                't' => $t,
-                'p' => $t === null ? null : StudentT::twoSided($t, $this->df),
-                'low' => $estimate - $quantile * $se,
-                'high' => $estimate + $quantile * $se,
-            ];
-        }, $this->names, $this->coefficients, array_keys($this->coefficients));
+        return $rows;
     }
 
     public function pOfRest(): float
@@ -146,7 +142,7 @@ final readonly class Regression
                 $trace += $i === $j ? $p : 0.0;
                 $traceOfSquare += $p * $p;
             }
-            $squares += ($weights[$i] * ($fit['left'][$i] ?? 0.0)) ** 2;
+            $squares += ($weights[$i] * ($fit->left[$i] ?? 0.0)) ** 2;
         }
 
         return ($squares - $trace) / $traceOfSquare;
@@ -155,10 +151,8 @@ final readonly class Regression
     /**
      * @param  list<Study>  $studies
      * @param  list<list<float>>  $x
-     * @return ?array{beta: list<float>, inverse: list<list<float>>, left: list<float>, rest: float} left: what is left of
-     *     each estimate; rest: its weighted sum of squares
      */
-    private static function fitted(array $studies, array $x, float $tau2): ?array
+    private static function fitted(array $studies, array $x, float $tau2): ?LeastSquares
     {
         $weights = self::weights($studies, $tau2);
         $inverse = Matrix::inverse(Matrix::crossed($x, $weights));
@@ -179,7 +173,7 @@ final readonly class Regression
             $rest += $weights[$i] * $left[$i] ** 2;
         }
 
-        return ['beta' => $beta, 'inverse' => $inverse, 'left' => $left, 'rest' => $rest];
+        return new LeastSquares($beta, $inverse, $left, $rest);
     }
 
     /**

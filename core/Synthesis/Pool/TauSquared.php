@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace WaryHeron\Core\Synthesis\Pool;
 
 use WaryHeron\Core\Synthesis\Distribution\ChiSquared;
+use WaryHeron\Core\Synthesis\Distribution\Interval;
 use WaryHeron\Core\Synthesis\Distribution\Root;
 
 /**
@@ -50,16 +51,16 @@ final class TauSquared
 
     /**
      * @param  non-empty-list<Study>  $studies
-     * @return array{float, float} the limits of the 95% interval
+     * @return Interval of 95%
      */
-    public static function interval(array $studies): array
+    public static function interval(array $studies): Interval
     {
         $df = count($studies) - 1;
 
-        return [
+        return new Interval(
             self::whereQIs($studies, ChiSquared::quantile(0.975, $df)),
             self::whereQIs($studies, ChiSquared::quantile(0.025, $df)),
-        ];
+        );
     }
 
     /**

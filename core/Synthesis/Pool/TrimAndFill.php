@@ -34,7 +34,7 @@ final readonly class TrimAndFill
      */
     public static function of(array $studies, ?Model $model): ?self
     {
-        $slope = SmallStudies::egger($studies)['intercept'];
+        $slope = SmallStudies::egger($studies)->intercept;
         if ($slope === null || $slope === 0.0) {
             return null;
         }
@@ -54,14 +54,6 @@ final readonly class TrimAndFill
             $filled,
             self::pooled([...$studies, ...$filled], $model)->estimate(),
         );
-    }
-
-    /** @return array{?float, ?float, ?float} the estimate with its 95% limits by the normal distribution */
-    public function interval(): array
-    {
-        $all = $this->estimate->toArray();
-
-        return [$all['estimate'], $all['ci_low'], $all['ci_high']];
     }
 
     /** @param  list<Study>  $studies  those on the side that is full last */

@@ -11,7 +11,7 @@
                     @if ($pooled !== null)
                         @php($all = $pooled->pooled())
                         <p>{{ $all->k }} {{ Str::plural('study', $all->k) }}: {{ $pooled->terms->measure->label() }}
-                            <strong class="number">{{ Shown::of($pooled->terms->measure, $all->estimate, $all->low, $all->high, $pooled->size()) ?: 'nothing to pool yet' }}</strong>
+                            <strong class="number">{{ Shown::pooled($pooled->terms->measure, $all, $pooled->size()) ?: 'nothing to pool yet' }}</strong>
                         </p>
                         <p class="small quiet">{{ $pooled->outcome->name }}, {{ $pooled->terms->by->label() }}</p>
                     @endif

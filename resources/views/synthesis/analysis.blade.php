@@ -5,7 +5,7 @@
 @php
     $all = $pooled->pooled();
     $measure = $terms->measure;
-    $shown = fn($one): string => Shown::of($measure, $one->estimate, $one->low, $one->high, $pooled->size());
+    $shown = fn($one): string => Shown::pooled($measure, $one, $pooled->size());
     $tried = $isTried ? ['tried' => 1, ...$terms->toArray()] : [];
     $to = fn(array $more = []): string => route('analyses.show', [$review, $analysis, ...$tried, ...$more]);
     $file = fn(string $picture, string $format): string => route('analyses.download', [$review, $analysis, $picture, $format, ...$tried]);
@@ -189,8 +189,8 @@
                                 {{ Shown::number($measure->shown($all->prediction[1], $pooled->size())) }}</p>
                         @endif
                         @php($between = $pooled->between())
-                        @if ($between !== null && $between['Q'] !== null)
-                            <p>Between the groups: Q {{ Shown::number($between['Q'], 1) }} on {{ $between['df'] }}, p {{ Shown::p($between['p']) }}</p>
+                        @if ($between !== null && $between->q !== null)
+                            <p>Between the groups: Q {{ Shown::number($between->q, 1) }} on {{ $between->df }}, p {{ Shown::p($between->p) }}</p>
                         @endif
                         @php($estimates = collect($leftOut)->pluck('estimate')->filter(fn($one) => $one !== null))
                         <p>Left out, one by one: {{ Shown::number($measure->shown($estimates->min(), $pooled->size())) }} to
@@ -231,11 +231,11 @@
                                 <tbody>
                                     @foreach ($regression->fit->rows() as $row)
                                         <tr>
-                                            <th scope="row">{{ $row['name'] }}</th>
-                                            <td class="number">{{ Shown::number($row['estimate'], 4) }} ({{ Shown::number($row['low'], 4) }} to
-                                                {{ Shown::number($row['high'], 4) }})</td>
-                                            <td class="number">{{ Shown::number($row['t']) }}</td>
-                                            <td class="number">{{ Shown::p($row['p']) }}</td>
+                                            <th scope="row">{{ $row->name }}</th>
+                                            <td class="number">{{ Shown::number($row->estimate, 4) }} ({{ Shown::number($row->interval->low, 4) }} to
+                                                {{ Shown::number($row->interval->high, 4) }})</td>
+                                            <td class="number">{{ Shown::number($row->t) }}</td>
+                                            <td class="number">{{ Shown::p($row->p) }}</td>
                                         </tr>
                                     @endforeach
                                 </tbody>
@@ -298,7 +298,7 @@
                         </div>
                     </details>
                     <details class="section">
-                        <summary class="cursor-pointer">Small studies: funnel plot{{ $egger['p'] === null ? '' : ', Egger p ' . Shown::p($egger['p']) }}{{ $begg['p'] === null ? '' : ', Begg p ' . Shown::p($begg['p']) }}
+                        <summary class="cursor-pointer">Small studies: funnel plot{{ $egger->p === null ? '' : ', Egger p ' . Shown::p($egger->p) }}{{ $begg->p === null ? '' : ', Begg p ' . Shown::p($begg->p) }}
                         </summary>
                         <div class="plot-scroll">{!! $plot->funnel()->svg("{$analysis->title}, funnel", isFile: false) !!}</div>
                         @if ($filled !== null)
@@ -308,7 +308,7 @@
                                 @else
                                     {{ $filled->missing }} {{ Str::plural('study', $filled->missing) }} seem missing on the {{ $filled->side }}; with
                                     {{ $filled->missing === 1 ? 'its mirror image' : 'their mirror images' }} (hollow)
-                                    {{ Shown::of($measure, ...$filled->interval(), size: $pooled->size()) }} instead of {{ $shown($all) }}. Nobody observed
+                                    {{ Shown::of($measure, $filled->estimate->value, $filled->estimate->interval(), $pooled->size()) }} instead of {{ $shown($all) }}. Nobody observed
                                     {{ $filled->missing === 1 ? 'it' : 'them' }}: a look at what lopsidedness could do, no correction.
                                 @endif
                             </p>

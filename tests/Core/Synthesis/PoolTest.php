@@ -6,6 +6,7 @@ use WaryHeron\Core\Synthesis\Effect\TwoByTwo;
 use WaryHeron\Core\Synthesis\Pool\Analysis;
 use WaryHeron\Core\Synthesis\Pool\Kendall;
 use WaryHeron\Core\Synthesis\Pool\Study;
+use WaryHeron\Core\Synthesis\Pool\StudyRow;
 use WaryHeron\Core\Synthesis\Pool\TauSquared;
 use WaryHeron\Core\Synthesis\Pool\Weighted;
 
@@ -19,11 +20,11 @@ const TRIALS = [
 
 function ofTrials(Measure $measure, array $trials = TRIALS): array
 {
-    $rows = array_map(function (array $trial) use ($measure): array {
+    $rows = array_map(function (array $trial) use ($measure): StudyRow {
         [$name, $year, $e1, $n1, $e2, $n2, $group] = $trial;
         $table = TwoByTwo::of($e1, $n1, $e2, $n2);
 
-        return compact('name', 'year', 'group', 'table') + ['effect' => $measure->ofEvents($table)];
+        return new StudyRow($name, $measure->ofEvents($table), $year, $group, $table);
     }, $trials);
 
     return json_decode(json_encode(Analysis::of($measure, $rows)->toArray()), true);
@@ -31,13 +32,11 @@ function ofTrials(Measure $measure, array $trials = TRIALS): array
 
 function ofEffects(array $effects): array
 {
-    $rows = array_map(fn (array $one, int $i): array => [
-        'name' => "s{$i}",
-        'effect' => Effect::of($one[0], $one[1]),
-        'year' => $one[2] ?? null,
-        'group' => $one[3] ?? '',
-        'table' => null,
-    ], $effects, array_keys($effects));
+    $rows = array_map(
+        fn (array $one, int $i) => new StudyRow("s{$i}", Effect::of($one[0], $one[1]), $one[2] ?? null, $one[3] ?? ''),
+        $effects,
+        array_keys($effects),
+    );
 
     return json_decode(json_encode(Analysis::of(Measure::Generic, $rows)->toArray()), true);
 }

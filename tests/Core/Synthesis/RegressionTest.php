@@ -41,9 +41,9 @@ it('finds what is published of trials by latitude', function () {
         ->and(array_map(fn (float $b): float => round($b, 4), $one->coefficients))->toBe([0.2515, -0.0291]);
     // the maximum of the restricted likelihood, and Knapp & Hartung's errors, by R 4.2.2's optimize and solve
     expect(abs($one->tau2 - 0.07634796279))->toBeLessThan(1e-8)
-        ->and(abs($one->rows()[0]['se'] - 0.283925283))->toBeLessThan(1e-8)
-        ->and(abs($one->rows()[1]['se'] - 0.008201417389))->toBeLessThan(1e-9);
-    expect($one->rows()[1]['p'])->toBeLessThan(0.01)->and($one->at(30.0))->toBe($one->coefficients[0] + 30 * $one->coefficients[1]);
+        ->and(abs($one->rows()[0]->se - 0.283925283))->toBeLessThan(1e-8)
+        ->and(abs($one->rows()[1]->se - 0.008201417389))->toBeLessThan(1e-9);
+    expect($one->rows()[1]->p)->toBeLessThan(0.01)->and($one->at(30.0))->toBe($one->coefficients[0] + 30 * $one->coefficients[1]);
 });
 
 it('changes only what it must when a moderator is scaled or shifted, or studies come in another order', function () {
@@ -52,7 +52,7 @@ it('changes only what it must when a moderator is scaled or shifted, or studies 
     $scaled = Regression::of($studies, ['x' => array_map(fn (float $x): float => 10 * $x + 7, $latitudes)]);
     expect(abs($scaled->coefficients[1] * 10 - $plain->coefficients[1]))->toBeLessThan(1e-9)
         ->and(abs($scaled->tau2 - $plain->tau2))->toBeLessThan(1e-9)
-        ->and(abs($scaled->rows()[1]['p'] - $plain->rows()[1]['p']))->toBeLessThan(1e-9);
+        ->and(abs($scaled->rows()[1]->p - $plain->rows()[1]->p))->toBeLessThan(1e-9);
     $turned = Regression::of(array_reverse($studies), ['x' => array_reverse($latitudes)]);
     expect(abs($turned->coefficients[0] - $plain->coefficients[0]))->toBeLessThan(1e-9);
     // an estimate that lies on the line exactly leaves nothing

@@ -128,7 +128,7 @@ final class LiveNumbers
             }
             $pooled = PooledAnalysis::of($review, $kept->asked(), $outcome);
             $all = $pooled->pooled();
-            $estimate = Shown::of($kept->asked()->measure, $all->estimate, $all->low, $all->high, $pooled->size());
+            $estimate = Shown::pooled($kept->asked()->measure, $all, $pooled->size());
             $numbers["analysis {$kept->id} estimate"] = ['label' => "{$kept->title}: estimate", 'value' => $estimate ?: '–'];
             $numbers["analysis {$kept->id} k"] = ['label' => "{$kept->title}: studies", 'value' => (string) $all->k];
             $spread = $pooled->heterogeneity()->iSquared();

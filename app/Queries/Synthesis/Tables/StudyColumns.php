@@ -149,7 +149,7 @@ final readonly class StudyColumns
         $measure = $outcome?->kind->measures()[0];
         $effect = $measure === null ? null : $used?->effect($measure);
         $groups = array_filter([$used?->one?->shown(), $used?->two?->shown()], fn (?string $one): bool => $one !== null && $one !== '');
-        $shown = $effect?->isDefined() === true && $measure !== null ? "{$measure->label()} ".Shown::interval($measure, $effect) : '';
+        $shown = $effect?->isDefined() === true && $measure !== null ? "{$measure->label()} ".Shown::effect($measure, $effect) : '';
         $about = array_filter([$result->own_intervention, $result->time_told, $result->scale]);
 
         return implode('; ', array_filter([implode(', ', $about), implode(' against ', $groups), $shown]));
