@@ -30,7 +30,7 @@ final readonly class PieceRanking
     /** What people took from a paper goes before what merely stands in one. */
     private const BY_PEOPLE = 1.25;
 
-    /** @var list<array{length: int, counts: list<float>, own: list<bool>}> of each piece */
+    /** @var list<CountedPiece> of each piece */
     private array $counted;
 
     /** @var list<float> of each term */
@@ -63,8 +63,7 @@ final readonly class PieceRanking
         return array_slice($ranked, 0, $most);
     }
 
-    /** @return array{length: int, counts: list<float>, own: list<bool>} how often each term is said in it, and whether in its own words */
-    private function counted(Piece $piece): array
+    private function counted(Piece $piece): CountedPiece
     {
         $own = Stem::all($piece->says);
         [$label, $beside] = [Stem::all($piece->label), Stem::all($piece->beside)];
@@ -75,7 +74,7 @@ final readonly class PieceRanking
             $said[] = $inWords + $inLabel > 0;
         }
 
-        return ['length' => count($own), 'counts' => $counts, 'own' => $said];
+        return new CountedPiece(count($own), $counts, $said);
     }
 
     /**
@@ -101,7 +100,7 @@ final readonly class PieceRanking
     }
 
     /**
-     * @param  list<array{length: int, counts: list<float>, own: list<bool>}>  $counted
+     * @param  list<CountedPiece>  $counted
      * @return list<float> what each term weighs: the rarer, the more; nothing if it stands nowhere
      */
     private function weights(array $counted): array
@@ -109,25 +108,22 @@ final readonly class PieceRanking
         $n = count($counted);
 
         return array_map(function (int $term) use ($counted, $n): float {
-            $holding = count(array_filter($counted, fn (array $one): bool => $one['counts'][$term] > 0));
+            $holding = count(array_filter($counted, fn (CountedPiece $one): bool => $one->counts[$term] > 0));
 
             return $holding === 0 ? 0.0 : log(1 + ($n - $holding + 0.5) / ($holding + 0.5)) + 0.1;
         }, array_keys($this->ask->terms));
     }
 
-    /**
-     * @param  array{length: int, counts: list<float>, own: list<bool>}  $counted
-     * @param  list<float>  $weights
-     */
-    private function weighed(Piece $piece, array $counted, array $weights, float $all, float $mean): ?RankedPiece
+    /** @param  list<float>  $weights */
+    private function weighed(Piece $piece, CountedPiece $counted, array $weights, float $all, float $mean): ?RankedPiece
     {
         $score = $held = $own = 0.0;
         foreach ($weights as $term => $weight) {
-            $count = $counted['counts'][$term];
-            $norm = self::K1 * (1 - self::B + self::B * $counted['length'] / $mean);
+            $count = $counted->counts[$term];
+            $norm = self::K1 * (1 - self::B + self::B * $counted->length / $mean);
             $score += $weight * $count * (self::K1 + 1) / ($count + $norm);
             $held += $count > 0 ? $weight : 0.0;
-            $own += $counted['own'][$term] ? $weight : 0.0;
+            $own += $counted->own[$term] ? $weight : 0.0;
         }
         if ($held / $all < self::ENOUGH || $own === 0.0) {
             return null;

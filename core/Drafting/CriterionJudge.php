@@ -121,9 +121,9 @@ final readonly class CriterionJudge
 
     private function named(ReadRecord $record): CriterionReading
     {
-        [$most, $named] = $this->ways($record);
-        ['denied' => $denied, 'found' => $found, 'told' => $told, 'aside' => $aside] = $named;
-        $isSilent = $most < self::NOTHING && count($record->sentences) >= self::WHOLE;
+        $named = $this->ways($record);
+        [$denied, $found, $told, $aside] = [$named->denied, $named->found, $named->told, $named->aside];
+        $isSilent = $named->most < self::NOTHING && count($record->sentences) >= self::WHOLE;
         if ($denied !== null) {
             return $found === null
                 ? self::no($told === null ? Confidence::Firm : Confidence::Fair, $denied->text, self::NOT_LOOKED_AT)
@@ -149,13 +149,7 @@ final readonly class CriterionJudge
         };
     }
 
-    /**
-     * How much of it the fullest sentence names, and the first sentence of each way of naming it.
-     *
-     * @return array{float, array{denied: ?RecordSentence, aside: ?RecordSentence, found: ?RecordSentence,
-     *     told: ?RecordSentence}}
-     */
-    private function ways(ReadRecord $record): array
+    private function ways(ReadRecord $record): Naming
     {
         $most = 0.0;
         $named = ['denied' => null, 'aside' => null, 'found' => null, 'told' => null];
@@ -173,7 +167,7 @@ final readonly class CriterionJudge
             }
         }
 
-        return [$most, $named];
+        return new Naming($most, ...$named);
     }
 
     private function share(RecordSentence $sentence): float

@@ -30,36 +30,29 @@ final class SameStudy
 
     /**
      * @param  list<ReportOfStudy>  $reports
-     * @return list<array{reports: array{string, string}, confidence: 'firm'|'fair'|'check', because: list<string>}>
-     *     firm ones first
+     * @return list<SameStudyLead> firm ones first
      */
     public static function leads(array $reports): array
     {
         $leads = [];
         foreach (self::pairs($reports) as [$one, $other]) {
-            $lead = self::compare($one, $other);
-            if ($lead !== null) {
-                $leads[] = ['reports' => [$one->id, $other->id], ...$lead];
-            }
+            $leads[] = self::compare($one, $other);
         }
+        $leads = array_values(array_filter($leads));
         $order = ['firm' => 0, 'fair' => 1, 'check' => 2];
-        usort(
-            $leads,
-            fn (array $a, array $b): int => [$order[$a['confidence']], $a['reports']] <=> [
-                $order[$b['confidence']],
-                $b['reports'],
-            ],
-        );
+        $place = fn (SameStudyLead $one): array => [$order[$one->confidence], $one->one, $one->other];
+        usort($leads, fn (SameStudyLead $a, SameStudyLead $b): int => $place($a) <=> $place($b));
 
         return $leads;
     }
 
-    /** @return ?array{confidence: 'firm'|'fair'|'check', because: list<string>} */
-    private static function compare(ReportOfStudy $one, ReportOfStudy $other): ?array
+    private static function compare(ReportOfStudy $one, ReportOfStudy $other): ?SameStudyLead
     {
         $numbers = array_values(array_intersect(self::registrations($one), self::registrations($other)));
         if ($numbers !== []) {
-            return ['confidence' => 'firm', 'because' => ["Both name the registration {$numbers[0]}."]];
+            $because = ["Both name the registration {$numbers[0]}."];
+
+            return new SameStudyLead($one->id, $other->id, 'firm', $because);
         }
         $authors = array_values(array_intersect(self::names($one), self::names($other)));
         if (count($authors) < self::LEAST_AUTHORS || abs($one->year - $other->year) > self::YEARS_APART) {
@@ -68,18 +61,18 @@ final class SameStudy
         [$a, $b] = [array_unique(Words::of($one->title)), array_unique(Words::of($other->title))];
         $shared = count(array_intersect($a, $b)) / max(1, min(count($a), count($b)));
         $people = array_values(array_intersect(self::people($one), self::people($other)));
+        $confidence = match (true) {
+            $people !== [] || $shared >= self::MOST_WORDS_SHARED => 'fair',
+            $shared >= self::WORDS_SHARED => 'check',
+            default => null,
+        };
         $words = round($shared * 100).'% of the words of the shorter title are in both.';
-        $because = [
+
+        return $confidence === null ? null : new SameStudyLead($one->id, $other->id, $confidence, [
             count($authors).' authors are the same.',
             ...$people === [] ? [] : ["Both speak of {$people[0]} people."],
             ...$shared >= self::WORDS_SHARED ? [$words] : [],
-        ];
-
-        return match (true) {
-            $people !== [] || $shared >= self::MOST_WORDS_SHARED => ['confidence' => 'fair', 'because' => $because],
-            $shared >= self::WORDS_SHARED => ['confidence' => 'check', 'because' => $because],
-            default => null,
-        };
+        ]);
     }
 
     /**

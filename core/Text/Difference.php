@@ -12,24 +12,24 @@ final class Difference
     /**
      * The text in pieces, each with whether the other text lacks it.
      *
-     * @return list<array{string, bool}>
+     * @return list<DifferentPiece>
      */
     public static function of(string $text, string $other): array
     {
         if ($text === $other || $text === '') {
-            return $text === '' ? [] : [[$text, false]];
+            return $text === '' ? [] : [new DifferentPiece($text, false)];
         }
         $words = preg_split('/(?<=\s)/u', $text) ?: [$text];
         $others = preg_split('/(?<=\s)/u', $other) ?: [$other];
         if (count($words) * count($others) > self::MOST_WORDS ** 2) {
-            return [[$text, false]];
+            return [new DifferentPiece($text, false)];
         }
         $pieces = [];
         $run = [[], []];
         foreach (self::aligned($words, $others) as [$mine, $its]) {
             if ($mine !== null && $its !== null) {
                 self::close($pieces, $run);
-                $pieces[] = [$mine, false];
+                $pieces[] = new DifferentPiece($mine, false);
             } else {
                 $run = $mine === null ? [$run[0], [...$run[1], (string) $its]] : [[...$run[0], $mine], $run[1]];
             }
@@ -79,7 +79,7 @@ final class Difference
     /**
      * Within words that stand against each other, what they have in common at both ends is not marked.
      *
-     * @param  list<array{string, bool}>  $pieces
+     * @param  list<DifferentPiece>  $pieces
      * @param  array{list<string>, list<string>}  $run
      */
     private static function close(array &$pieces, array &$run): void
@@ -105,26 +105,25 @@ final class Difference
             ] as [$letters, $differs]
         ) {
             if ($letters !== []) {
-                $pieces[] = [implode('', $letters), $differs];
+                $pieces[] = new DifferentPiece(implode('', $letters), $differs);
             }
         }
     }
 
     /**
-     * @param  list<array{string, bool}>  $pieces
-     * @return list<array{string, bool}>
+     * @param  list<DifferentPiece>  $pieces
+     * @return list<DifferentPiece>
      */
     private static function joined(array $pieces): array
     {
-        /** @var list<array{string, bool}> $joined */
         $joined = [];
-        foreach ($pieces as [$text, $differs]) {
-            $last = count($joined) - 1;
-            if ($last >= 0 && $joined[$last][1] === $differs) {
-                $joined = [...array_slice($joined, 0, $last), [$joined[$last][0].$text, $differs]];
-            } else {
-                $joined[] = [$text, $differs];
+        foreach ($pieces as $piece) {
+            $last = array_pop($joined);
+            $isOne = $last !== null && $last->differs === $piece->differs;
+            if ($last !== null && ! $isOne) {
+                $joined[] = $last;
             }
+            $joined[] = $isOne ? new DifferentPiece($last->text.$piece->text, $piece->differs) : $piece;
         }
 
         return $joined;

@@ -59,8 +59,8 @@
             <article class="reading">
                 <h1>A lamp for the small hours</h1>
                 <p class="meta">Okafor I, Haas M · Nocturnal Medicine · 2019 · 24(2):11–19</p><x-abstract :parts="[
-                    ['label' => 'Background', 'text' => 'Alertness is lowest before dawn.'],
-                    ['label' => 'Methods', 'text' => 'Eighteen wards took part.'],
+                    new WaryHeron\Core\Text\AbstractPart('Background', 'Alertness is lowest before dawn.'),
+                    new WaryHeron\Core\Text\AbstractPart('Methods', 'Eighteen wards took part.'),
                 ]" />
             </article>
         </section>

@@ -106,14 +106,14 @@ final readonly class ChangeStrategy
     {
         return DB::transaction(function () use ($by, $strategy, $base, $change, $with): StrategyRevision {
             $strategy = $this->locked($strategy, $base);
-            [$content, $words] = StrategyChange::apply(
+            $changed = StrategyChange::apply(
                 $this->revision($strategy, $base)->strategy(),
                 $change,
                 $with,
                 $this->newId(...),
             );
             $number = 1 + (int) $strategy->revisions()->max('number');
-            $revision = $this->add($by, $strategy, $number, $base, $content, $words);
+            $revision = $this->add($by, $strategy, $number, $base, $changed->strategy, $changed->words);
             $strategy->update(['head' => $number]);
 
             return $revision;

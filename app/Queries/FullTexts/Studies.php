@@ -45,7 +45,7 @@ final class Studies
             ->where('items.state', ItemState::Included->value);
     }
 
-    /** @return list<array{id: ?string, name: string, reports: list<stdClass>}> studies of several reports first */
+    /** @return list<ListedStudy> studies of several reports first */
     public static function list(Review $review): array
     {
         $studies = [];
@@ -59,19 +59,15 @@ final class Studies
                 ->addSelect(['publications.study_id', 'studies.name'])
                 ->get() as $report
         ) {
-            $key = $report->study_id ?? $report->id;
-            $studies[$key] ??= ['id' => $report->study_id, 'name' => $report->name ?? '', 'reports' => []];
-            $studies[$key]['reports'][] = $report;
+            $studies[$report->study_id ?? $report->id][] = $report;
         }
-        [$several, $single] = collect($studies)->partition(fn (array $one): bool => $one['id'] !== null)->all();
+        $listed = array_map(fn (array $reports): ListedStudy => new ListedStudy($reports), array_values($studies));
+        usort($listed, fn (ListedStudy $a, ListedStudy $b): int => ($a->id === null) <=> ($b->id === null));
 
-        return [...array_values($several->all()), ...array_values($single->all())];
+        return $listed;
     }
 
-    /**
-     * @return list<array{reports: array{stdClass, stdClass}, confidence: string, because: list<string>}> reports that
-     *     may tell of one study, for a person to judge
-     */
+    /** @return list<ReportsOfOneStudy> */
     public static function leads(Review $review): array
     {
         $rows = self::reports($review)
@@ -79,19 +75,14 @@ final class Studies
             ->select(['publications.id', 'title', 'authors', 'publications.year', 'abstract', 'publications.study_id'])
             ->get()
             ->keyBy('id');
-        $leads = SameStudy::leads(array_values($rows->map(self::report(...))->all()));
         $told = [];
-        foreach ($leads as $lead) {
-            [$one, $other] = array_map(fn (string $id): stdClass => $rows[$id] ?? new stdClass(), $lead['reports']);
+        foreach (SameStudy::leads(array_values($rows->map(self::report(...))->all())) as $lead) {
+            [$one, $other] = [$rows[$lead->one] ?? new stdClass(), $rows[$lead->other] ?? new stdClass()];
             $studies = [$one->study_id ?? $one->id, $other->study_id ?? $other->id];
             sort($studies);
             // what is linked already is no lead, and of two studies the firmest one says enough
             if ($studies[0] !== $studies[1]) {
-                $told[implode(' ', $studies)] ??= [
-                    'reports' => [$one, $other],
-                    'confidence' => $lead['confidence'],
-                    'because' => $lead['because'],
-                ];
+                $told[implode(' ', $studies)] ??= new ReportsOfOneStudy([$one, $other], $lead->confidence, $lead->because);
             }
         }
 

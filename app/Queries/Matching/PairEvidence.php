@@ -20,7 +20,7 @@ final readonly class PairEvidence
     /**
      * @param  string  $letters  of the two, as "A and B"
      * @param  float  $score  bits
-     * @param  list<array{field: string, level: string, bits: float}>  $parts  what each field weighs
+     * @param  list<PairPart>  $parts  what each field weighs
      * @param  list<string>  $against  what contradicts, in words
      * @param  string  $rule  why a person is asked, or why it is not joined, in a sentence
      */
@@ -78,7 +78,7 @@ final readonly class PairEvidence
         foreach ($judge->parts($comparison, $rarity) as $name => $bits) {
             $field = MatchField::from($name);
             $level = $field->levels()[$comparison->level($field)][0];
-            $parts[] = ['field' => $name, 'level' => $level, 'bits' => round($bits, 1)];
+            $parts[] = new PairPart($name, $level, round($bits, 1));
         }
         $against = array_map(
             fn (Conflict $conflict): string => $conflict->words(),

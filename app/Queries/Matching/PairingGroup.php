@@ -15,6 +15,7 @@ use WaryHeron\Core\Bibliography\PublicationType;
 use WaryHeron\Core\Bibliography\Reference;
 use WaryHeron\Core\Screening\ItemState;
 use WaryHeron\Core\Text\Difference;
+use WaryHeron\Core\Text\DifferentPiece;
 
 /** One group at the Pairing Desk: its publications side by side, and what speaks for and against each pair. */
 final readonly class PairingGroup
@@ -34,9 +35,8 @@ final readonly class PairingGroup
     ];
 
     /**
-     * @param  list<array{id: string, letter: string, records: list<array{id: string, source: string,
-     *     delivery: string}>, state: string}>  $columns
-     * @param  list<array{label: string, key: string, same: bool, cells: list<list<array{string, bool}>>}>  $rows
+     * @param  list<PairingColumn>  $columns
+     * @param  list<PairingRow>  $rows  without fields that none has
      * @param  list<PairEvidence>  $pairs
      */
     private function __construct(
@@ -49,12 +49,11 @@ final readonly class PairingGroup
     ) {
     }
 
-    /** @param  array{key: string, publications: list<string>, score: float, later: bool}  $group */
-    public static function of(Matching $matching, array $group): self
+    public static function of(Matching $matching, WaitingGroup $group): self
     {
         $publications = Publication::query()
             ->where('review_id', $matching->review_id)
-            ->whereIn('id', $group['publications'])
+            ->whereIn('id', $group->publications)
             ->with(['records.delivery', 'item'])
             ->orderBy('id')
             ->get()
@@ -65,14 +64,14 @@ final readonly class PairingGroup
         }
 
         return new self(
-            $group['key'],
+            $group->key,
             array_values(
-                $publications->map(fn (Publication $one, int $i): array => self::column($one, self::letter($i)))->all(),
+                $publications->map(fn (Publication $one, int $i) => self::column($one, self::letter($i)))->all(),
             ),
             self::rows($publications->all()),
             PairEvidence::among($matching, $letterOf),
             self::warning($publications->all()),
-            $group['later'],
+            $group->later,
         );
     }
 
@@ -81,27 +80,21 @@ final readonly class PairingGroup
         return chr(65 + ($place % 26));
     }
 
-    /** @return array{id: string, letter: string, records: list<array{id: string, source: string, delivery: string}>, state: string} */
-    private static function column(Publication $publication, string $letter): array
+    private static function column(Publication $publication, string $letter): PairingColumn
     {
-        $record = fn (Record $record): array => [
-            'id' => $record->id,
-            'source' => $record->delivery->source_name,
-            'delivery' => $record->delivery_id,
-        ];
+        $record = fn (Record $record): PairedRecord => new PairedRecord(
+            $record->id,
+            $record->delivery->source_name,
+            $record->delivery_id,
+        );
+        $state = $publication->item->state->value ?? 'waiting';
 
-        return [
-            'id' => $publication->id,
-            'letter' => $letter,
-            'state' => $publication->item->state->value ?? 'waiting',
-            'records' => array_values($publication->records->map($record)->all()),
-        ];
+        return new PairingColumn($publication->id, $letter, $state, array_values($publication->records->map($record)->all()));
     }
 
     /**
      * @param  array<Publication>  $publications
-     * @return list<array{label: string, key: string, same: bool, cells: list<list<array{string, bool}>>}> without
-     *     fields that none has
+     * @return list<PairingRow>
      */
     private static function rows(array $publications): array
     {
@@ -116,7 +109,7 @@ final readonly class PairingGroup
             $texts = array_column($values, $key);
             if (implode('', $texts) !== '') {
                 $same = count(array_unique($texts)) === 1;
-                $rows[] = ['label' => $label, 'key' => $key, 'same' => $same, 'cells' => self::cells($texts)];
+                $rows[] = new PairingRow($label, $key, $same, self::cells($texts));
             }
         }
 
@@ -125,7 +118,7 @@ final readonly class PairingGroup
 
     /**
      * @param  list<string>  $texts
-     * @return list<list<array{string, bool}>> each against the first, and that against the next that is given
+     * @return list<list<DifferentPiece>> each against the first, and that against the next that is given
      */
     private static function cells(array $texts): array
     {

@@ -22,8 +22,7 @@ final readonly class PairingQueue
     private const REMEMBERED = 60;
 
     /**
-     * @param  list<array{key: string, publications: list<string>, score: float, later: bool}>  $groups most likely
-     *     first, those for later last
+     * @param  list<WaitingGroup>  $groups  most likely first, those for later last
      */
     private function __construct(public array $groups, public int $claimed)
     {
@@ -48,10 +47,10 @@ final readonly class PairingQueue
         $claimed = self::claimedByOthers($matching, $user);
         $free = array_filter(
             $groups,
-            fn (array $group): bool => array_intersect_key(array_flip($group['publications']), $claimed) === [],
+            fn (WaitingGroup $group): bool => array_intersect_key(array_flip($group->publications), $claimed) === [],
         );
-        $order = fn (array $group): array => [$group['later'], -$group['score'], $group['key']];
-        usort($free, fn (array $x, array $y): int => $order($x) <=> $order($y));
+        $order = fn (WaitingGroup $group): array => [$group->later, -$group->score, $group->key];
+        usort($free, fn (WaitingGroup $x, WaitingGroup $y): int => $order($x) <=> $order($y));
 
         // pages that only name the number need not look for it again
         Cache::put(self::leftKey($matching, $user), count($free), self::REMEMBERED);
@@ -86,8 +85,7 @@ final readonly class PairingQueue
 
     /**
      * @param  Collection<int, stdClass>  $pairs  best first
-     * @return array<string, array{key: string, publications: list<string>, score: float, later: bool}> what hangs
-     *     together
+     * @return array<string, WaitingGroup> by key
      */
     private static function groups(Collection $pairs): array
     {
@@ -95,15 +93,8 @@ final readonly class PairingQueue
         $groups = [];
         foreach ($pairs as $pair) {
             $key = $keyOf[$pair->a];
-            $group = $groups[$key] ?? [
-                'key' => $key,
-                'publications' => [],
-                'score' => (float) $pair->score,
-                'later' => true,
-            ];
-            $group['publications'] = array_values(array_unique([...$group['publications'], $pair->a, $pair->b]));
-            $group['later'] = $group['later'] && $pair->ruling === 'later';
-            $groups[$key] = $group;
+            $group = $groups[$key] ?? new WaitingGroup($key, [], (float) $pair->score, true);
+            $groups[$key] = $group->with($pair->a, $pair->b, $pair->ruling === 'later');
         }
 
         return $groups;
@@ -143,18 +134,11 @@ final readonly class PairingQueue
             ->all();
     }
 
-    /**
-     * @return ?array{key: string, publications: list<string>, score: float, later: bool} this group, or the first but
-     *     those to skip
-     */
-    public function pick(?string $key, string $skip = ''): ?array
+    /** This group, or the first but the one to skip. */
+    public function pick(?string $key, string $skip = ''): ?WaitingGroup
     {
         foreach ($this->groups as $group) {
-            if (
-                $key !== null
-                    ? in_array($key, $group['publications'], true)
-                    : ! in_array($skip, $group['publications'], true)
-            ) {
+            if (in_array($key ?? $skip, $group->publications, true) === ($key !== null)) {
                 return $group;
             }
         }

@@ -71,19 +71,19 @@ final readonly class ScoreHistogram
         return $judge->score(new Comparison((int) $pair->code), $pair->rarity === null ? null : (float) $pair->rarity);
     }
 
-    /** @return array{alone: int, people: int, apart: int, wrong: float} */
-    public function counts(MatchSettings $settings): array
+    public function counts(MatchSettings $settings): PairCounts
     {
-        $counts = ['alone' => 0, 'people' => 0, 'apart' => 0, 'wrong' => 0.0];
+        $alone = $people = $apart = 0;
+        $wrong = 0.0;
         foreach ($this->bins as $bits => $pairs) {
-            $alone = $bits >= $settings->certain;
-            $asked = $bits >= $settings->ask;
-            $counts['alone'] += $alone ? $pairs['certain'] : 0;
-            $counts['wrong'] += $alone ? $this->wrong[$bits] : 0.0;
-            $counts['people'] += ($alone || ! $asked ? 0 : $pairs['certain']) + ($asked ? $pairs['ask'] : 0);
-            $counts['apart'] += ($asked ? 0 : $pairs['certain'] + $pairs['ask']) + $pairs['apart'];
+            $isAlone = $bits >= $settings->certain;
+            $isAsked = $bits >= $settings->ask;
+            $alone += $isAlone ? $pairs['certain'] : 0;
+            $wrong += $isAlone ? $this->wrong[$bits] : 0.0;
+            $people += ($isAlone || ! $isAsked ? 0 : $pairs['certain']) + ($isAsked ? $pairs['ask'] : 0);
+            $apart += ($isAsked ? 0 : $pairs['certain'] + $pairs['ask']) + $pairs['apart'];
         }
 
-        return $counts;
+        return new PairCounts($alone, $people, $apart, $wrong);
     }
 }

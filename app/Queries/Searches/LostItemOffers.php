@@ -11,9 +11,11 @@ use App\Sources\Sources;
 use Illuminate\Support\Str;
 use WaryHeron\Core\Bibliography\Reference;
 use WaryHeron\Core\Search\Offers\Candidate;
+use WaryHeron\Core\Search\Offers\CandidateCount;
 use WaryHeron\Core\Search\Offers\ConceptPlace;
 use WaryHeron\Core\Search\Offers\Ground;
 use WaryHeron\Core\Search\Offers\LostItem;
+use WaryHeron\Core\Search\Offers\LostOffer;
 use WaryHeron\Core\Search\Offers\TitlePhrases;
 use WaryHeron\Core\Search\Query\Field;
 use WaryHeron\Core\Search\Query\Node\Fielded;
@@ -183,20 +185,20 @@ final readonly class LostItemOffers
         $base = ($counts['both'] ?? 0) / max(1, $counts['others'] ?? 0);
         $by = [];
         foreach ($candidates as $candidate) {
-            $by[$candidate->text] = [
-                'own' => $counts["own/{$candidate->text}"] ?? 0,
-                'shared' => $counts["shared/{$candidate->text}"] ?? 0,
-                'setting' => ($counts["setting/{$candidate->text}"] ?? 0) / max(1, $counts['others'] ?? 0),
-            ];
+            $by[$candidate->text] = new CandidateCount(
+                $counts["own/{$candidate->text}"] ?? 0,
+                $counts["shared/{$candidate->text}"] ?? 0,
+                ($counts["setting/{$candidate->text}"] ?? 0) / max(1, $counts['others'] ?? 0),
+            );
         }
 
-        return array_map(function (array $offer): array {
-            $more = $offer['own'] - $offer['shared'];
+        return array_map(function (LostOffer $offer): array {
+            $more = $offer->own - $offer->shared;
             $brings = number_format($more).' more '.Str::plural('record', $more);
 
             return [
-                'text' => $offer['candidate']->text,
-                'why' => "{$offer['candidate']->ground->words()}; it would bring {$brings}",
+                'text' => $offer->candidate->text,
+                'why' => "{$offer->candidate->ground->words()}; it would bring {$brings}",
             ];
         }, LostItem::ranked($candidates, $by, $base));
     }

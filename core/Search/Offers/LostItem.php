@@ -71,44 +71,29 @@ final class LostItem
 
     /**
      * @param  list<Candidate>  $candidates
-     * @param  array<string, array{own: int, shared: int, setting: float}>  $counts  by text: records with it, those of
-     *     them in the concept
-     *                                                                               already, and the share of the other
-     *                                                                               concepts' records that have it
+     * @param  array<string, CandidateCount>  $counts  by text
      * @param  float  $base  share of records of the other concepts that are in this concept
-     * @return list<array{candidate: Candidate, own: int, shared: int, weight: float}>
+     * @return list<LostOffer>
      */
     public static function ranked(array $candidates, array $counts, float $base): array
     {
+        $none = new CandidateCount();
+        $isCommon = fn (Candidate $one): bool => ($counts[$one->text] ?? $none)->setting > self::SETTING;
+        $settings = array_map(fn (Candidate $one): string => $one->heading, array_filter($candidates, $isCommon));
         $offers = [];
-        $settings = array_map(
-            fn (Candidate $one): string => ($counts[$one->text]['setting'] ?? 0.0) > self::SETTING ? $one->heading : '',
-            $candidates,
-        );
-        foreach ($candidates as $candidate) {
-            $count = $counts[$candidate->text] ?? ['own' => 0, 'shared' => 0, 'setting' => 0.0];
-            ['own' => $own, 'shared' => $shared] = $count;
-            $isSetting = $count['setting'] > self::SETTING
-                || ($candidate->heading !== '' && in_array($candidate->heading, $settings, true));
-            $weight = self::logLikelihood($shared, $own, $base);
-            if ($own >= 1 && ! $isSetting && self::isSensible($candidate->ground, $own, $weight)) {
-                $offers[] = ['candidate' => $candidate, 'own' => $own, 'shared' => $shared, 'weight' => $weight];
+        foreach ($candidates as $one) {
+            $count = $counts[$one->text] ?? $none;
+            $isSetting = $isCommon($one) || ($one->heading !== '' && in_array($one->heading, $settings, true));
+            $weight = self::logLikelihood($count->shared, $count->own, $base);
+            if ($count->own >= 1 && ! $isSetting && self::isSensible($one->ground, $count->own, $weight)) {
+                $offers[] = new LostOffer($one, $count->own, $count->shared, $weight);
             }
         }
-        usort($offers, fn (array $a, array $b): int => self::place($a) <=> self::place($b));
-        $grounds = array_map(fn (array $offer): int => $offer['candidate']->ground->value, $offers);
-        $strong = count(array_filter($grounds, fn (int $ground): bool => $ground <= Ground::PhraseOfTitle->value));
+        usort($offers, fn (LostOffer $a, LostOffer $b): int => $a->against($b));
+        $isStrong = fn (LostOffer $one): bool => $one->candidate->ground->value <= Ground::PhraseOfTitle->value;
+        $strong = count(array_filter($offers, $isStrong));
 
         return array_slice($offers, 0, $strong >= self::ENOUGH ? min($strong, self::OFFERED) : self::OFFERED);
-    }
-
-    /**
-     * @param  array{candidate: Candidate, own: int, shared: int, weight: float}  $offer
-     * @return array{int, float, float} the lower, the sooner
-     */
-    private static function place(array $offer): array
-    {
-        return [$offer['candidate']->ground->value, -$offer['candidate']->nearness, -$offer['weight']];
     }
 
     /** What stands in no branch has to keep company with the concept more than chance brings. */

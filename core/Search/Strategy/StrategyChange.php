@@ -19,15 +19,14 @@ final readonly class StrategyChange
     /**
      * @param  array<string, mixed>  $with
      * @param  \Closure(): string  $newId
-     * @return array{Strategy, string} the strategy after it, and what was done in words
      *
      * @throws BadStrategy
      */
-    public static function apply(Strategy $strategy, string $change, array $with, \Closure $newId): array
+    public static function apply(Strategy $strategy, string $change, array $with, \Closure $newId): ChangedStrategy
     {
         $self = new self($strategy, $newId);
 
-        return match ($change) {
+        [$after, $words] = match ($change) {
             'add-block' => [
                 $self->addBlock(self::text($with, 'name')),
                 'Added the concept “'.self::text($with, 'name').'”',
@@ -106,6 +105,8 @@ final readonly class StrategyChange
             ],
             default => throw new BadStrategy("“{$change}” is no change that can be made to a strategy."),
         };
+
+        return new ChangedStrategy($after, $words);
     }
 
     private function addBlock(string $name): Strategy

@@ -11,8 +11,7 @@ final class StrategyComparison
      * Lines are the same by their id, however they are numbered; a text that differs only in its line numbers has not
      * changed.
      *
-     * @return list<array{how: 'same'|'changed'|'added'|'removed', before: ?StrategyLine, after: ?StrategyLine}> in the
-     *     order of the later one, with what was removed where it stood
+     * @return list<ComparedLine> in the order of the later one, with what was removed where it stood
      */
     public static function of(Strategy $before, Strategy $after): array
     {
@@ -21,23 +20,16 @@ final class StrategyComparison
         $kept = array_map(fn (StrategyLine $line): string => $line->id, $after->lines);
         foreach ($after->lines as $line) {
             while (isset($before->lines[$at]) && ! in_array($before->lines[$at]->id, $kept, true)) {
-                $rows[] = ['how' => 'removed', 'before' => $before->lines[$at++], 'after' => null];
+                $rows[] = new ComparedLine('removed', $before->lines[$at++], null);
             }
             $number = $before->numberOf($line->id);
             $old = $number === null ? null : $before->line($number);
             $at = max($at, $number ?? 0);
-            $rows[] = match (true) {
-                $old === null => ['how' => 'added', 'before' => null, 'after' => $line],
-                self::byId($before, $old) === self::byId($after, $line) && $old->note === $line->note => [
-                    'how' => 'same',
-                    'before' => $old,
-                    'after' => $line,
-                ],
-                default => ['how' => 'changed', 'before' => $old, 'after' => $line],
-            };
+            $isSame = $old !== null && $old->note === $line->note && self::byId($before, $old) === self::byId($after, $line);
+            $rows[] = new ComparedLine($old === null ? 'added' : ($isSame ? 'same' : 'changed'), $old, $line);
         }
         foreach (array_slice($before->lines, $at) as $line) {
-            in_array($line->id, $kept, true) || ($rows[] = ['how' => 'removed', 'before' => $line, 'after' => null]);
+            in_array($line->id, $kept, true) || ($rows[] = new ComparedLine('removed', $line, null));
         }
 
         return $rows;

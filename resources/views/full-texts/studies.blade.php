@@ -26,24 +26,24 @@
                         </tr>
                     </thead>
                     @foreach ($studies as $study)
-                        <tbody @if ($study['id']) class="study" @endif>
-                            @if ($study['id'])
+                        <tbody @if ($study->id) class="study" @endif>
+                            @if ($study->id)
                                 <tr>
                                     <th colspan="5" scope="rowgroup">
                                         <div class="line-up">
                                             @can('obtain', $review)
-                                                <form method="post" action="{{ route('studies.rename', [$review, $study['id']]) }}">@csrf
-                                                    @method('put') <input class="input" name="name" value="{{ $study['name'] }}"
+                                                <form method="post" action="{{ route('studies.rename', [$review, $study->id]) }}">@csrf
+                                                    @method('put') <input class="input" name="name" value="{{ $study->name }}"
                                                         maxlength="200" aria-label="Name of the study"></form>
                                             @else
-                                                {{ $study['name'] }}
-                                            @endcan <span class="small quiet font-normal">one study, {{ count($study['reports']) }}
+                                                {{ $study->name }}
+                                            @endcan <span class="small quiet font-normal">one study, {{ count($study->reports) }}
                                                 reports</span>
                                         </div>
                                     </th>
                                 </tr>
                             @endif
-                            @foreach ($study['reports'] as $report)
+                            @foreach ($study->reports as $report)
                                 <tr>
                                     <td>
                                         @can('obtain', $review)
@@ -57,7 +57,7 @@
                                     <td>{{ $report->journal }}</td>
                                     <td class="number">{{ $report->year }}</td>
                                     <td>
-                                        @if ($study['id'])
+                                        @if ($study->id)
                                             @can('obtain', $review)
                                                 <form method="post" action="{{ route('studies.take-out', [$review, $report->id]) }}">@csrf
                                                     @method('delete') <button class="button button-plain">Unlink<span class="visually-hidden">:
@@ -81,12 +81,12 @@
             @endif
             @foreach (array_slice($leads, 0, 20) as $lead)
                 <form class="section" method="post" action="{{ route('studies.link', $review) }}">@csrf
-                    @foreach ($lead['reports'] as $report)
+                    @foreach ($lead->reports as $report)
                         <input type="hidden" name="reports[]" value="{{ $report->id }}">
                         <p><a class="title-link" href="{{ route('publications.show', [$review, $report->id]) }}">{{ $report->title }}</a>
                             <span class="small quiet">{{ $report->year }}</span></p>
                     @endforeach
-                    <p class="small mt-1"><span class="confidence">{{ $lead['confidence'] }}</span> {{ implode(' ', $lead['because']) }}
+                    <p class="small mt-1"><span class="confidence">{{ $lead->confidence }}</span> {{ implode(' ', $lead->because) }}
                     </p>
                     @can('obtain', $review)
                         <button class="button mt-1">They are of one study</button>

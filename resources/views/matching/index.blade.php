@@ -105,10 +105,10 @@
                                 </thead>
                                 <tbody>
                                     <tr>
-                                        <td class="number" x-text="alone">{{ number_format($counts['alone']) }}</td>
-                                        <td class="number" x-text="people">{{ number_format($counts['people']) }}</td>
-                                        <td class="number" x-text="apart">{{ number_format($counts['apart']) }}</td>
-                                        <td class="number" x-text="wrong">{{ number_format($counts['wrong'], 2) }}</td>
+                                        <td class="number" x-text="alone">{{ number_format($counts->alone) }}</td>
+                                        <td class="number" x-text="people">{{ number_format($counts->people) }}</td>
+                                        <td class="number" x-text="apart">{{ number_format($counts->apart) }}</td>
+                                        <td class="number" x-text="wrong">{{ number_format($counts->wrong, 2) }}</td>
                                     </tr>
                                 </tbody>
                             </table>

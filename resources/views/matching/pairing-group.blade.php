@@ -18,14 +18,14 @@
                     <tr>
                         <th scope="col"><span class="visually-hidden">Field</span></th>
                         @foreach ($group->columns as $i => $column)
-                            <th scope="col" data-column="{{ $column['id'] }}"><span class="letter">{{ $column['letter'] }}</span> <button
-                                    type="button" class="part-button small" data-part-of="{{ $column['id'] }}">part <span
+                            <th scope="col" data-column="{{ $column->id }}"><span class="letter">{{ $column->letter }}</span> <button
+                                    type="button" class="part-button small" data-part-of="{{ $column->id }}">part <span
                                         data-part>1</span> <kbd>{{ $i + 1 }}</kbd></button>
                                 <span class="small quiet block">
-                                    @foreach ($column['records'] as $record)
-                                        {{ $record['source'] }}{{ $loop->last ? '' : ',' }}
+                                    @foreach ($column->records as $record)
+                                        {{ $record->source }}{{ $loop->last ? '' : ',' }}
                                     @endforeach
-                                    <x-mark :verdict="$column['state']" />
+                                    <x-mark :verdict="$column->state" />
                                 </span>
                             </th>
                         @endforeach
@@ -33,14 +33,14 @@
                 </thead>
                 <tbody>
                     @foreach ($group->rows as $row)
-                        <tr class="{{ $row['same'] ? 'row-same' : '' }} row-{{ $row['key'] }}">
-                            <th scope="row">{{ $row['label'] }}</th>
-                            @foreach ($row['cells'] as $cell)
-                                <td class="{{ in_array($row['key'], ['title', 'abstract'], true) ? 'serif' : '' }}">{!! $cell === []
+                        <tr class="{{ $row->same ? 'row-same' : '' }} row-{{ $row->key }}">
+                            <th scope="row">{{ $row->label }}</th>
+                            @foreach ($row->cells as $cell)
+                                <td class="{{ in_array($row->key, ['title', 'abstract'], true) ? 'serif' : '' }}">{!! $cell === []
                                     ? '<span class="quiet">—</span>'
                                     : implode(
                                         '',
-                                        array_map(fn(array $piece): string => $piece[1] ? '<mark class="differs">' . e($piece[0]) . '</mark>' : e($piece[0]), $cell),
+                                        array_map(fn($piece): string => $piece->differs ? '<mark class="differs">' . e($piece->text) . '</mark>' : e($piece->text), $cell),
                                     ) !!}
                                 </td>
                             @endforeach
@@ -61,17 +61,17 @@
                     @endforeach
                     <svg class="weights" viewBox="0 0 310 {{ 19 * count($pair->parts) }}" role="img"
                         aria-label="Weights: @foreach ($pair->parts
-                            as $part){{ $part['field'] }} {{ $part['level'] }} {{ sprintf('%+.1f',
-                            $part['bits']) }}; @endforeach">
+                            as $part){{ $part->field }} {{ $part->level }} {{ sprintf('%+.1f',
+                            $part->bits) }}; @endforeach">
                         <line x1="215" x2="215" y1="0" y2="{{ 19 * count($pair->parts) }}" class="axis-line" />
                         @foreach ($pair->parts as $i => $part)
-                            @php($width = min(55, round(abs($part['bits']) * 4.5, 1)))
-                            <text x="0" y="{{ 19 * $i + 14 }}">{{ $part['field'] === 'doi' ? 'DOI' : ucfirst($part['field']) }}:
-                                {{ Str::limit($part['level'], 21, '…') }}</text>
-                            <rect class="{{ $part['bits'] >= 0 ? 'for' : 'contra' }}" x="{{ $part['bits'] >= 0 ? 215 : 215 - $width }}"
+                            @php($width = min(55, round(abs($part->bits) * 4.5, 1)))
+                            <text x="0" y="{{ 19 * $i + 14 }}">{{ $part->field === 'doi' ? 'DOI' : ucfirst($part->field) }}:
+                                {{ Str::limit($part->level, 21, '…') }}</text>
+                            <rect class="{{ $part->bits >= 0 ? 'for' : 'contra' }}" x="{{ $part->bits >= 0 ? 215 : 215 - $width }}"
                                 y="{{ 19 * $i + 4 }}" width="{{ $width }}" height="11" />
-                            <text class="bits" x="{{ $part['bits'] >= 0 ? 219 + $width : 219 }}"
-                                y="{{ 19 * $i + 14 }}">{{ sprintf('%+.1f', $part['bits']) }}</text>
+                            <text class="bits" x="{{ $part->bits >= 0 ? 219 + $width : 219 }}"
+                                y="{{ 19 * $i + 14 }}">{{ sprintf('%+.1f', $part->bits) }}</text>
                         @endforeach
                     </svg>
                 </figure>

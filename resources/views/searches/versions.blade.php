@@ -38,18 +38,18 @@
                     </thead>
                     <tbody>
                         @foreach ($rows as $row)
-                            @php $line = $row['after'] ?? $row['before']; @endphp
-                            <tr class="compare-{{ $row['how'] }}">
-                                <td class="number">{{ $row['after'] ? '#' . $lines[1]->numberOf($line->id) : '' }}</td>
+                            @php $line = $row->line(); @endphp
+                            <tr class="compare-{{ $row->how }}">
+                                <td class="number">{{ $row->after ? '#' . $lines[1]->numberOf($line->id) : '' }}</td>
                                 <td>
-                                    @if ($row['how'] !== 'same')
-                                        <strong class="small">{{ $row['how'] }}</strong><br>
+                                    @if ($row->how !== 'same')
+                                        <strong class="small">{{ $row->how }}</strong><br>
                                     @endif
-                                    @if ($row['how'] === 'removed' || $row['how'] === 'changed')
-                                        <del><code>{{ $row['before']->text }}</code></del><br>
+                                    @if ($row->how === 'removed' || $row->how === 'changed')
+                                        <del><code>{{ $row->before->text }}</code></del><br>
                                     @endif
-                                    @if ($row['after'])
-                                        <code>{{ $row['after']->text }}</code> <span class="small quiet">{{ $row['after']->note }}</span>
+                                    @if ($row->after)
+                                        <code>{{ $row->after->text }}</code> <span class="small quiet">{{ $row->after->note }}</span>
                                     @endif
                                 </td>
                                 @foreach ($keys as $key)
@@ -57,9 +57,9 @@
                                         $was = $before[$key][$line->id]['own'] ?? null;
                                         $is = $after[$key][$line->id]['own'] ?? null;
                                     @endphp
-                                    <td class="number quiet">{{ $row['before'] && is_int($was) ? number_format($was) : '' }}</td>
+                                    <td class="number quiet">{{ $row->before && is_int($was) ? number_format($was) : '' }}</td>
                                     <td class="number">
-                                        @if ($row['after'] && is_int($is))
+                                        @if ($row->after && is_int($is))
                                             @if ($was !== $is)
                                                 <strong>{{ number_format($is) }}</strong>
                                             @else

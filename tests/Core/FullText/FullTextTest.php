@@ -108,7 +108,7 @@ it('leads to reports of one study by what they share, and to no others', functio
     ]);
     expect(array_column($leads, 'confidence'))->toBe($confidence === null ? [] : [$confidence]);
     if ($confidence !== null) {
-        expect($leads[0]['reports'])->toBe(['x', 'y'])->and($leads[0]['because'])->not->toBe([]);
+        expect([$leads[0]->one, $leads[0]->other])->toBe(['x', 'y'])->and($leads[0]->because)->not->toBe([]);
     }
 })->with([
     'a registration number, written twice' => [

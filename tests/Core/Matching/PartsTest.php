@@ -8,6 +8,7 @@ use WaryHeron\Core\Matching\Blocking;
 use WaryHeron\Core\Matching\Field\PageSpan;
 use WaryHeron\Core\Matching\Fingerprints;
 use WaryHeron\Core\Text\Difference;
+use WaryHeron\Core\Text\DifferentPiece;
 
 it('reads pages however they are shortened', function (
     string $first,
@@ -55,9 +56,9 @@ it('says where a text differs from another, and gives the whole text back', func
     array $differing,
 ) {
     $pieces = Difference::of($text, $other);
-    expect(implode('', array_column($pieces, 0)))
+    expect(implode('', array_column($pieces, 'text')))
         ->toBe($text)
-        ->and(array_column(array_filter($pieces, fn (array $piece): bool => $piece[1]), 0))
+        ->and(array_column(array_filter($pieces, fn (DifferentPiece $one): bool => $one->differs), 'text'))
         ->toBe($differing);
 })->with([
     'the same' => ['Lamps at night', 'Lamps at night', []],

@@ -1,9 +1,11 @@
 <?php
 
 use WaryHeron\Core\Search\Offers\Candidate;
+use WaryHeron\Core\Search\Offers\CandidateCount;
 use WaryHeron\Core\Search\Offers\ConceptPlace;
 use WaryHeron\Core\Search\Offers\Ground;
 use WaryHeron\Core\Search\Offers\LostItem;
+use WaryHeron\Core\Search\Offers\LostOffer;
 use WaryHeron\Core\Search\Offers\Placed;
 use WaryHeron\Core\Search\Offers\TitlePhrases;
 
@@ -101,13 +103,13 @@ it('leaves out what finds nothing, what is only the setting, and words that keep
         Candidate::words('rest rooms', Ground::PhraseOfTitle),
     ];
     $counts = [
-        'heading:"Night work"' => ['own' => 900, 'shared' => 80, 'setting' => 0.7],
-        'heading:"Rest breaks"' => ['own' => 60, 'shared' => 20, 'setting' => 0.05],
-        'quiet' => ['own' => 40, 'shared' => 1, 'setting' => 0.01],
-        '"rest rooms"' => ['own' => 0, 'shared' => 0, 'setting' => 0.0],
+        'heading:"Night work"' => new CandidateCount(900, 80, 0.7),
+        'heading:"Rest breaks"' => new CandidateCount(60, 20, 0.05),
+        'quiet' => new CandidateCount(40, 1, 0.01),
+        '"rest rooms"' => new CandidateCount(0, 0, 0.0),
     ];
     expect(
-        array_map(fn (array $one): string => $one['candidate']->text, LostItem::ranked($candidates, $counts, 0.1)),
+        array_map(fn (LostOffer $one): string => $one->candidate->text, LostItem::ranked($candidates, $counts, 0.1)),
     )->toBe(['heading:"Rest breaks"']);
 });
 

@@ -4,6 +4,7 @@ use WaryHeron\Core\Search\Dialect\Dialects;
 use WaryHeron\Core\Search\Dialect\TranslationNote;
 use WaryHeron\Core\Search\Query\Parser;
 use WaryHeron\Core\Search\Strategy\BadStrategy;
+use WaryHeron\Core\Search\Strategy\ComparedLine;
 use WaryHeron\Core\Search\Strategy\MixedOperators;
 use WaryHeron\Core\Search\Strategy\Spelling;
 use WaryHeron\Core\Search\Strategy\Strategy;
@@ -234,14 +235,14 @@ it('compares two states line by line, whatever their numbers', function () {
             ['id' => 'd', 'text' => '#3 AND night'],
         ],
     ]);
-    [$changed] = StrategyChange::apply($strategy, 'add-line', ['to' => 1, 'text' => 'visor*'], fn (): string => 'new');
+    $changed = StrategyChange::apply($strategy, 'add-line', ['to' => 1, 'text' => 'visor*'], fn (): string => 'new')->strategy;
     $changed = $changed
         ->withText($changed->numberOf('d'), '#4 AND nights')
         ->withText($changed->numberOf('c'), 'any(#2)')
         ->without(3);
     expect(
         array_map(
-            fn (array $row): array => [$row['how'], $row['after']?->id ?? $row['before']->id],
+            fn (ComparedLine $row): array => [$row->how, $row->line()->id],
             StrategyComparison::of($strategy, $changed),
         ),
     )->toBe([['added', 'new'], ['same', 'a'], ['removed', 'b'], ['changed', 'c'], ['changed', 'd']]);
@@ -272,7 +273,7 @@ it('changes a strategy by name, or says why not', function (string $change, arra
         : expect(
             array_map(
                 fn (StrategyLine $line): string => $line->text,
-                StrategyChange::apply($strategy, $change, $with, $id)[0]->lines,
+                StrategyChange::apply($strategy, $change, $with, $id)->strategy->lines,
             ),
         )->toBe($after);
 })->with([
@@ -315,7 +316,7 @@ it('changes a note without the text of its line, and a text without its note', f
         $change,
         ['line' => 'a', ...$with],
         fn (): string => 'new',
-    )[0];
+    )->strategy;
     $after = $apply($apply($strategy, 'set-line', ['text' => 'lamp*']), 'set-note', ['note' => str_repeat('why', 999)]);
     expect($after->lines[0]->text)
         ->toBe('lamp*')
@@ -338,17 +339,17 @@ it('leaves what is fetched as it was when lines are combined', function (?string
         'result' => $named,
     ]);
     $before = $strategy->lines[$strategy->resultNumber() - 1]->id;
-    [$after] = StrategyChange::apply(
+    $after = StrategyChange::apply(
         $strategy,
         'combine-lines',
         ['lines' => ['a', 'd'], 'how' => 'not'],
         fn (): string => 'new',
-    );
+    )->strategy;
     expect($after->lines[$after->resultNumber() - 1]->id)
         ->toBe($before)
         ->and($after->lines[4]->text)
         ->toBe('#1 NOT #4');
-    [$made] = StrategyChange::apply($after, 'set-result', ['line' => 'new'], fn (): string => 'x');
+    $made = StrategyChange::apply($after, 'set-result', ['line' => 'new'], fn (): string => 'x')->strategy;
     expect($made->resultNumber())->toBe(5);
 })->with([null, 'c', 'b']);
 

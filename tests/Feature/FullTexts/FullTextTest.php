@@ -415,7 +415,7 @@ it(
                 'first_author' => 'ozkaya lind',
                 'year' => 2021,
             ]);
-        expect(Studies::leads($world->review))->toHaveCount(3)->each->toHaveKey('confidence', 'firm');
+        expect(Studies::leads($world->review))->toHaveCount(3)->each->toHaveProperty('confidence', 'firm');
         $study = app(LinkReports::class)->execute($world->people['lead'], $world->review, array_slice($ids, 0, 2));
         expect($study->name)->toBe('Özkaya-Lind 2021')->and(Studies::leads($world->review))->toHaveCount(1);
         app(LinkReports::class)->execute($world->people['lead'], $world->review, $ids);

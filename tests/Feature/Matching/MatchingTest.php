@@ -142,7 +142,7 @@ it('asks group by group, keeps what was ruled over every later comparison, and u
     $world->deliver(TOLD);
     $review = "/reviews/{$world->review->id}";
     $matching = compared($world);
-    $group = PairingQueue::of($matching, $world->people['specialist'])->groups[0]['publications'];
+    $group = PairingQueue::of($matching, $world->people['specialist'])->groups[0]->publications;
     $this->get("{$review}/pairing")
         ->assertOk()
         ->assertSee('Their DOIs are different.')
@@ -204,7 +204,7 @@ it('loses no decision when a duplicate is found late', function (string $onFirst
         ->pluck('state')
         ->map->value->all();
     $before = $states();
-    $group = PairingQueue::of(compared($world), $world->people['specialist'])->groups[0]['publications'];
+    $group = PairingQueue::of(compared($world), $world->people['specialist'])->groups[0]->publications;
     $page = $this->get("/reviews/{$world->review->id}/pairing")->assertSee('People have decided on each of these.');
     $onFirst !== $onSecond && $page->assertSee('they become a disagreement');
     $stroke = $this->postJson("/reviews/{$world->review->id}/pairing/rulings", ['parts' => [$group]])->json('stroke');
@@ -240,7 +240,7 @@ it('opens nothing early when blinded items are joined', function () {
     $world = (new World())->withCriteria();
     $world->deliver([TOLD[2], TOLD[3]]);
     $world->decide('anna', $world->item(0), 'include', 'seen by anna alone');
-    $group = PairingQueue::of(compared($world), $world->people['specialist'])->groups[0]['publications'];
+    $group = PairingQueue::of(compared($world), $world->people['specialist'])->groups[0]->publications;
     $this->postJson("/reviews/{$world->review->id}/pairing/rulings", ['parts' => [$group]])->assertOk();
     $item = Item::query()->where('state', '<>', 'folded')->sole();
     expect($item->state)->toBe(ItemState::Waiting);

@@ -10,6 +10,7 @@ use App\Http\Controllers\Controller;
 use App\Models\Publication;
 use App\Models\Review;
 use App\Models\Study;
+use App\Queries\FullTexts\ListedStudy;
 use App\Queries\FullTexts\Studies;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
@@ -24,7 +25,7 @@ final class StudyController extends Controller
         return view('full-texts.studies', [
             'review' => $review,
             'studies' => $studies,
-            'reports' => array_sum(array_map(fn (array $one): int => count($one['reports']), $studies)),
+            'reports' => array_sum(array_map(fn (ListedStudy $one): int => count($one->reports), $studies)),
             'leads' => Studies::leads($review),
         ]);
     }

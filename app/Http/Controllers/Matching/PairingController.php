@@ -13,6 +13,7 @@ use App\Models\Matching;
 use App\Models\Review;
 use App\Queries\Matching\PairingGroup;
 use App\Queries\Matching\PairingQueue;
+use App\Queries\Matching\WaitingGroup;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -99,14 +100,14 @@ final class PairingController extends Controller
         $queue = PairingQueue::of($matching, $this->me($request));
         $picked = $queue->pick($key, $skip);
         if ($picked !== null) {
-            $claim->execute($this->me($request), $matching->review_id, $picked['publications']);
+            $claim->execute($this->me($request), $matching->review_id, $picked->publications);
         }
 
         return [
             'group' => $picked === null ? null : PairingGroup::of($matching, $picked),
             'left' => count($queue->groups),
             'claimed' => $queue->claimed,
-            'later' => count(array_filter($queue->groups, fn (array $group): bool => $group['later'])),
+            'later' => count(array_filter($queue->groups, fn (WaitingGroup $group): bool => $group->later)),
         ];
     }
 }
