@@ -145,7 +145,8 @@ final class Countries
         'United Arab Emirates' => ['United Arab Emirates|UAE', 'Emirati'],
         'United Kingdom' => [
             'United Kingdom|UK|U\.K\.|Great Britain|England|Scotland|Wales|Northern Ireland|Scottish|Welsh',
-            'British',
+            'British|English(?= (?:(?:\p{Ll}+ )?(?:nurses|doctors|staff|workers|teachers|drivers|patients|adults|women|men|children'
+                .'|hospitals?|wards?|trusts|schools?|clinics|homes|count(?:y|ies)|cohort|cit(?:y|ies)|towns?)))',
         ],
         'United States' => ['United States|USA|U\.S\.A?\.|US|United States of America|American', ''],
         'Uruguay' => ['Uruguay', 'Uruguayan'],
@@ -157,6 +158,26 @@ final class Countries
         'Zimbabwe' => ['Zimbabwe', 'Zimbabwean'],
     ];
 
+    /** Parts of large countries by which papers say where they were; scales and tests are called after some. */
+    private const REGIONS = [
+        'Australia' => 'New South Wales|Queensland|Tasmania|South Australia|Western Australia|Northern Territory',
+        'Canada' => 'Ontario|Qu[eé]bec|British Columbia|Alberta|Manitoba|Saskatchewan|Nova Scotia|New Brunswick'
+            .'|Newfoundland',
+        'China' => 'Guangdong|Sichuan|Shandong|Zhejiang|Jiangsu|Hubei|Hunan|Henan|Fujian|Shaanxi|Liaoning|Yunnan',
+        'Germany' => 'Bavaria|Saxony|Thuringia|Hesse|Brandenburg|Baden-W[üu]rttemberg|North Rhine-Westphalia',
+        'India' => 'Kerala|Tamil Nadu|Karnataka|Maharashtra|Gujarat|Punjab|Rajasthan|Uttar Pradesh|West Bengal',
+        'Italy' => 'Lombardy|Piedmont|Veneto|Tuscany|Emilia-Romagna|Sicily|Sardinia|Apulia',
+        'Spain' => 'Catalonia|Andalusia|Galicia|the Basque Country|Asturias|Castile',
+        'United States' => 'Alabama|Alaska|Arizona|Arkansas|California|Colorado|Connecticut|Delaware|Florida|Hawaii'
+            .'|Idaho|Illinois|Indiana|Iowa|Kansas|Kentucky|Louisiana|Maine|Maryland|Massachusetts|Michigan|Minnesota'
+            .'|Mississippi|Missouri|Montana|Nebraska|Nevada|New Hampshire|New Jersey|New Mexico|North Carolina'
+            .'|North Dakota|Ohio|Oklahoma|Oregon|Pennsylvania|Rhode Island|South Carolina|South Dakota|Tennessee|Texas'
+            .'|Utah|Vermont|Virginia|Wisconsin|Wyoming',
+    ];
+
+    /** Where a region stands that is a place. */
+    private const IN_REGION = '(?:\b(?:in|across|from|throughout|within|of|and)|,)\s(?:the )?(?:(?:state|province) of )?';
+
     /** What comes from a country or is called after it, wherever people are. */
     private const NO_PLACE = ' (?:version|translation|language|questionnaire|validation|scale|speaking|made'
         .'|spruce|oak|pine|steel)';
@@ -167,9 +188,25 @@ final class Countries
     public static function in(string $text): array
     {
         self::$any ??= self::any();
-        if (preg_match(self::$any, $text) !== 1) {
-            return [];
+
+        return preg_match(self::$any, $text) === 1 ? self::named($text) + self::byRegion($text) : [];
+    }
+
+    /** @return array<string, bool> */
+    private static function byRegion(string $text): array
+    {
+        $found = [];
+        foreach (self::REGIONS as $country => $regions) {
+            $place = '/'.self::IN_REGION."(?:{$regions})(?![\\p{L}-])(?! (?:\\p{Lu}|scales?|tests?|index))/u";
+            $found += preg_match($place, $text) === 1 ? [$country => false] : [];
         }
+
+        return $found;
+    }
+
+    /** @return array<string, bool> */
+    private static function named(string $text): array
+    {
         $thing = self::NO_PLACE;
         $found = [];
         foreach (self::NAMES as $country => [$names, $adjective]) {
@@ -192,7 +229,8 @@ final class Countries
     /** Any name or adjective at all: most texts have none. */
     private static function any(): string
     {
-        $patterns = array_filter(array_merge(...array_values(self::NAMES)), fn (string $one): bool => $one !== '');
+        $patterns = [...array_merge(...array_values(self::NAMES)), ...array_values(self::REGIONS)];
+        $patterns = array_filter($patterns, fn (string $one): bool => $one !== '');
 
         return '/(?<![\p{L}-])(?:'.implode('|', $patterns).')(?![\p{L}])/u';
     }

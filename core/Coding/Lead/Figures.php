@@ -43,7 +43,7 @@ final class Figures
 
     /** A number as a pattern, in figures with or without marks at thousands, or in words. */
     public const PATTERN =
-        '(?:\d{1,3}(?:[,\x{202F}\x{2009}]\d{3})+|\d+(?:[.·]\d+)?|'.
+        '(?:\d{1,3}(?:[,\x{202F}\x{2009}]\d{3})+|\d{1,3}(?:[ \x{A0}]\d{3})+(?![\d.,]?\d)|\d+(?:[.·]\d+)?|'.
         self::WORD.
         '(?:(?:[\s-]|\sand\s)'.
         self::WORD.
@@ -53,7 +53,7 @@ final class Figures
     {
         $text = mb_strtolower(trim($text));
         $plain = (string) preg_replace(
-            '/(?<=\d)[,\x{202F}\x{2009}](?=\d{3}(?!\d))/u',
+            '/(?<=\d)[, \x{A0}\x{202F}\x{2009}](?=\d{3}(?!\d))/u',
             '',
             strtr($text, ['·' => '.', '−' => '-', '–' => '-']),
         );

@@ -13,6 +13,9 @@ final class People
     /** Whatever stands before them: ward nurses are no wards. */
     private const PLAINLY = '(?:nurses|staff|workers|physicians|doctors|patients|participants|people|employees|students|midwives|women|men|adults|volunteers|respondents|pharmacists|paramedics)';
 
+    /** A word before what is counted; “611 completed the questionnaire” counts no questionnaires. */
+    private const DESCRIBING = '(?!(?:the|an?|all|both|their|his|her|this|our)\b)\p{L}+(?:-\p{L}+)*';
+
     private const PERSONS = '(?:participants?|people|persons?|patients?|residents?|students?|pupils?|nurses?|workers?|employees?|staff|women|men|girls?|boys?|adults?|children|adolescents?|subjects?|volunteers?|respondents?|controls?|cases?|individuals?|mothers?|fathers?|doctors?|physicians?|midwives|aides|guards?|pairs|dyads|couples|\p{L}+(?:ers|ors|ists|ants|ents|ians|ees|men|women|wives|aides|mates))';
 
     private const OF_PERSONS = '/^(?:\s+(?:of (?:the|these|those|our|all)|\p{L}+(?:-\p{L}+)*)){0,3}?\s+'.self::PERSONS.'\b/iu';
@@ -28,8 +31,8 @@ final class People
         );
         $counts = [];
         foreach ($found[1] as [$told, $at]) {
-            $value = Figures::value($told);
             $after = substr($text, $at + strlen($told), 70);
+            $value = self::counted($told, preg_match(self::OF_PERSONS, $after) === 1);
             $before = substr($text, max(0, $at - 18), min(18, $at));
             if ($value !== null && $value >= 2 && floor($value) === $value && ! self::isOther($before, $after, $value)) {
                 $counts[] = new Count($value, $at, $at + strlen($told), preg_match(self::OF_PERSONS, $after) === 1);
@@ -39,11 +42,19 @@ final class People
         return $counts;
     }
 
+    /** Nobody counts parts of people: 1.204 nurses are so many thousand. */
+    private static function counted(string $told, bool $isOfPersons): ?float
+    {
+        $isThousands = $isOfPersons && preg_match('/^\d{1,3}(?:\.\d{3})+$/', $told) === 1;
+
+        return Figures::value($isThousands ? str_replace('.', '', $told) : $told);
+    }
+
     private static function isOther(string $before, string $after, float $value): bool
     {
         return preg_match('/^\s*(?:%|per cent|percent|‰|°|o[’\']clock)/iu', $after) === 1 ||
             (preg_match('/^(?:\s+\p{L}+(?:-\p{L}+)*)?\s+'.self::PLAINLY.'\b/iu', $after) !== 1 &&
-                preg_match('/^(?:\s+\p{L}+(?:-\p{L}+)*){0,2}?[\s-]+(?:'.self::THINGS.')\b/iu', $after) === 1) ||
+                preg_match('/^(?:\s+'.self::DESCRIBING.'){0,2}?[\s-]+(?:'.self::THINGS.')\b/iu', $after) === 1) ||
             preg_match('/^\s*(?:to|[–-]|±|:)\s*\d/u', $after) === 1 ||
             preg_match(
                 '/(?:\d\s*(?:to|[–-]|±|:)|[Pp]\s*[=<>]|\bTable|\bFig\w*\.?|\baged?|\bSD|\bCI|\bgrant|\bNo\.?|\bVol\.?|§|#|\bref\w*\.?|\b(?:weeks?|days?|months?|years?|nights?|visits?|phase|grade|level|stage|chapter|version|type|room|unit|ward|period|question|item|page|line))\s*$/iu',

@@ -44,10 +44,24 @@ final class Traps
         );
 
         return $passage->section === SectionKind::References ||
-            (! $passage->isRow() && preg_match(self::NAMED, $passage->text) === 1) ||
+            (! $passage->isRow() && self::namesSomebody($passage->text)) ||
             ($elsewhere && preg_match(self::CITED, $passage->text) === 1) ||
             (in_array($passage->section, [SectionKind::Title, SectionKind::Other], true) &&
                 preg_match(self::OTHERS, $passage->text) === 1);
+    }
+
+    /** A survey of Norwegian nurses is by nobody of that name. */
+    private static function namesSomebody(string $text): bool
+    {
+        preg_match_all(self::NAMED, $text, $found);
+
+        return array_filter($found[0], fn (string $one): bool => ! self::ofCountry($one)) !== [];
+    }
+
+    private static function ofCountry(string $said): bool
+    {
+        return preg_match('/\bof (?:(?:South|North|East|West|Central)(?:ern)?\b|\p{Lu})/u', $said) === 1 &&
+            (Countries::in($said) !== [] || preg_match('/\b(?:South|North|East|West|Central)(?:ern)?\b/u', $said) === 1);
     }
 
     public static function isPlanned(string $text): bool

@@ -45,6 +45,8 @@ it('finds a mean age however it is put', function (string $said, ?string $age) {
     ['Mean ages were 40.0 and 42.0 years in the two groups of 30 each.', null],
     ['Nurses aged between 20 and 64 years took part.', null],
     ['Nurses had worked for a mean of 12.4 years.', null],
+    ['Age averaged 43.2 ± 10.1 y.', '43.2'],
+    ['Mean age was 52 years in the light group and 50 years in the control group.', null],
 ]);
 
 it('finds how many were women however it is put', function (string $said, ?string $share) {
@@ -65,6 +67,9 @@ it('finds how many were women however it is put', function (string $said, ?strin
     ['The sample was 75 per cent female.', '75'],
     ['Female sex was recorded for 75% of patients.', '75'],
     ['75% were married.', null],
+    ['Only five of the 40 drivers were women.', '12.5'],
+    ['Only women took part.', '100'],
+    ['90 (75%) of the 120 participants were women.', '75'],
 ]);
 
 it('finds how many were randomised or took part however it is put', function (string $said, ?string $count) {
@@ -82,6 +87,13 @@ it('finds how many were randomised or took part however it is put', function (st
     ['Ninety nurses were invited, of whom 64 agreed to take part.', '64'],
     ['The study included 64 nurses.', '64'],
     ['The nurses were tired.', null],
+    ['Three of the 64 randomised nurses withdrew before the first night.', '64'],
+    ['Of 90 invited, 64 (71%) completed the questionnaire.', '64'],
+    ['We assigned 32 to dim and 32 to bright light.', '64'],
+    ['32 nurses were randomly assigned to lamps and 32 to usual light.', '64'],
+    'thousands by a blank' => ['In total, 2 314 nurses responded.', '2314'],
+    'thousands by a point' => ['A sample of 1.204 nurses was enrolled.', '1204'],
+    ['Questionnaires came back from 64 of 90 drivers.', '64'],
 ]);
 
 it('finds how many were analysed however it is put', function (string $said, ?string $count) {
@@ -95,6 +107,7 @@ it('finds how many were analysed however it is put', function (string $said, ?st
     ['The intention-to-treat analysis comprised 57 participants.', '57'],
     ['After 7 withdrawals, 57 nurses remained in the analysis.', '57'],
     ['Complete data were available for 57 of 64 nurses.', '57'],
+    ['Of 64 who were randomised, 57 completed the trial and were analysed.', '57'],
 ]);
 
 it('finds how long it went on however it is put', function (string $said, ?string $long) {
@@ -136,6 +149,9 @@ it('finds where a trial is registered however it is put', function (string $said
     ['The review was registered (CRD42012345678).', 'CRD42012345678'],
     ['Registration: NTR1234, 4 May 2012.', 'NTR1234'],
     ['EudraCT number 2012-001234-56.', '2012-001234-56'],
+    ['Registered at ChiCTR (ChiCTR2000030000).', 'ChiCTR2000030000'],
+    ['PROSPERO CRD42019123456.', 'CRD42019123456'],
+    ['This trial is registered with ISRCTN (number 12345678).', 'ISRCTN12345678'],
     ['The ethics committee gave approval (NCH 12-34).', null],
 ]);
 
@@ -148,6 +164,14 @@ it('finds the country of a study however it is put', function (string $heading, 
     ['Methods', 'Wards in Oslo, Norway, were chosen.', 'Norway'],
     ['Methods', 'Lamps made in Norway were lit.', null],
     ['Discussion', 'In Norway others have found the same.', null],
+    ['Abstract', 'A nationwide survey of South Korean nurses.', 'South Korea'],
+    ['Methods', 'A survey of Norwegian nurses was held.', 'Norway'],
+    ['Methods', 'A survey of Halvorsen and others was used.', null],
+    ['Methods', 'English nurses of three trusts took part.', 'United Kingdom'],
+    ['Methods', 'The paper was in English, as nurses asked.', null],
+    ['Methods', 'Staff of hospitals across Ontario and Quebec took part.', 'Canada'],
+    ['Methods', 'Nurses filled in the California Sleep Scale.', null],
+    ['Methods', 'Nurses filled in scales, among them of Ohio Sleep.', null],
 ]);
 
 it('finds who paid and who has interests however it is put', function (string $said, ?string $funder, ?string $interests) {
@@ -350,6 +374,11 @@ it('finds a design whatever the team calls it', function (string $said, ?string 
     ['We interviewed 12 nurses; transcripts were coded.', 'Interviews'],
     ['Semi-structured interviews were held with nurses.', 'Interviews'],
     ['Lamps were of three makes.', null],
+    ['We followed 4,210 nurses for eleven years from their first night shift.', 'Longitudinal study'],
+    ['Registry data of all staff were linked to records of accidents.', 'Longitudinal study'],
+    ['Nurses who had erred were matched to two nurses who had not.', 'Case–control study'],
+    ['Patients and population controls of the same age were asked.', 'Case–control study'],
+    ['Errors in the six months before the new roster were set against those in the six months after it.', 'Pre–post comparison'],
 ]);
 
 it('finds how long people were followed, and not what came before', function (string $said, ?string $value) {
@@ -360,6 +389,11 @@ it('finds how long people were followed, and not what came before', function (st
     ['Questionnaires were sent again after 18 months.', '18'],
     ['Each session lasted 30 minutes.', null],
 ]);
+
+it('finds a place where people took part', function () {
+    expect(answer(new AskedItem('setting', 'Setting', ItemType::Text), 'Methods', 'Drivers of two bus depots took part.'))
+        ->toBe('Drivers of two bus depots took part');
+});
 
 it('tells countries from what is called after them or made there', function (string $said, ?string $country) {
     expect(answer(new AskedItem('country', 'Country', ItemType::Country), 'Methods', $said))->toBe($country);

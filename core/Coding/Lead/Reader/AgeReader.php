@@ -20,20 +20,20 @@ final class AgeReader implements LeadReader
     private const NUMBER = '(\d{1,3}(?:[.·]\d+)?)';
 
     private const PATTERNS = [
-        '\bage[sd]?\b[^.;]{0,40}?\(?\s*(?:M|mean)\s*=?\s*'.self::NUMBER => 1.4,
+        '\b[Aa]ge[sd]?\b[^.;]{0,40}?\(?\s*(?:M|mean)\s*=?\s*'.self::NUMBER => 1.4,
         '(?i:mean|average) age of (?:the |all |these |our )?(?:[\d,]+ )?(?:\p{L}+ ){1,3}?was '.self::NUMBER => 1.7,
         '(?i:mean|average)\s*\((?:±\s*)?(?:SD|s\.d\.)\)\s+age\b[^.;()\d]{0,50}?'.self::NUMBER => 1.6,
-        '\bage[sd]?\s+averaged\s+'.self::NUMBER => 1.6,
+        '\b[Aa]ge[sd]?\s+averaged\s+'.self::NUMBER => 1.6,
         '\b(?:were|was)\s+'.self::NUMBER.'\s*\((?:SD|s\.d\.|±)\s*=?\s*[\d.·]+\)\s*years?\s*(?:old|of age)' => 1.4,
-        '(?<![\d.])'.self::NUMBER.'\s*(?:±|\+\/-)\s*\d+(?:\.\d+)?\s*years?\b(?: old| of age)?' => 1.2,
+        '(?<![\d.])'.self::NUMBER.'\s*(?:±|\+\/-)\s*\d+(?:\.\d+)?\s*y(?:ea)?rs?\b(?: old| of age)?' => 1.2,
         '(?i:mean|average)\s+(?:\p{L}+\s+){0,2}age\b[^.;()\d]{0,50}?'.self::NUMBER => 1.6,
         '\b[Mm]\s*age\s*=?\s*'.self::NUMBER => 1.5,
-        '\bage\b[^.;\d]{0,12}\(?(?:mean|average|M)\b[^\d.;]{0,12}'.self::NUMBER => 1.4,
+        '\b[Aa]ge\b[^.;\d]{0,12}\(?(?:mean|average|M)\b[^\d.;]{0,12}'.self::NUMBER => 1.4,
         '\b(?:on average|average|mean)\s+'.self::NUMBER.'\s*years?\b(?:\s*(?:old|of age))?' => 1.2,
-        '\baged?\s+(?:on average\s+|a mean of\s+)?'.self::NUMBER.'\s*(?:years?)?\s*\((?:SD|±|s\.d\.)' => 1.3,
+        '\b[Aa]ged?\s+(?:on average\s+|a mean of\s+)?'.self::NUMBER.'\s*(?:years?)?\s*\((?:SD|±|s\.d\.)' => 1.3,
         '\b(?:were|was)\s+(?:on average\s+)'.self::NUMBER.'\s*years? old' => 1.3,
         self::NUMBER.'\s*(?:\(SD [\d.]+\)\s*)?years?\s*(?:old|of age)?\s*(?:on average|\(mean)' => 1.2,
-        '\bage[ds]?\b[^.;\d]{0,25}'.
+        '\b[Aa]ge[ds]?\b[^.;\d]{0,25}'.
         self::NUMBER.
         '\s*(?:years\s*)?(?:\((?:SD|s\.d\.|±)|±|, SD|; SD|, standard deviation|, with a standard deviation)' => 1.3,
     ];
@@ -56,7 +56,7 @@ final class AgeReader implements LeadReader
                 continue;
             }
             foreach (self::PATTERNS as $pattern => $weight) {
-                if (preg_match("/{$pattern}/u", $passage->text, $found) === 1 && ! $this->isMedian($passage->text)) {
+                if (preg_match("/{$pattern}/u", $passage->text, $found) === 1 && ! self::isOther($passage->text)) {
                     $value = (float) Figures::value($found[1]);
                     $isArm = preg_match('/\b(?:respectively|group|arm|against|compared)\b/iu', $passage->text) === 1;
                     $score =
@@ -82,10 +82,14 @@ final class AgeReader implements LeadReader
         return $leads;
     }
 
-    private function isMedian(string $text): bool
+    /** A median, or the means of two groups: neither is the mean of all. */
+    private static function isOther(string $text): bool
     {
-        return preg_match('/\bmedian\s+(?:\p{L}+\s+)?age/iu', $text) === 1 &&
+        $isMedian = preg_match('/\bmedian\s+(?:\p{L}+\s+)?age/iu', $text) === 1 &&
             preg_match('/\b(?:mean|average)\b/iu', $text) !== 1;
+        $ofTwo = '/'.self::NUMBER.'\s*(?:\([^()]*\)\s*)?years? in the [^.;]{1,40}\b(?:and|versus|against) '.self::NUMBER.'/iu';
+
+        return $isMedian || preg_match($ofTwo, $text) === 1;
     }
 
     /** @return list<Lead> */

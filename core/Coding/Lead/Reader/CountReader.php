@@ -31,6 +31,7 @@ final class CountReader implements LeadReader
         '(?:agreed|consented|gave (?:written |informed )*consent|took part|participated|volunteered|accepted|joined)' => 0.9,
         '(?:responded|replied|returned|answered|filled in|completed (?:the|a) (?:questionnaire|survey|first|baseline))' => 0.9,
         '(?:were |was )?interviewed' => 0.9,
+        '(?:questionnaires?|answers|replies|forms) (?:came back|were returned|were received|came) from' => 1.0,
         'we (?:then |first )?(?:randomly )?(?:randomi[sz]ed|assigned|allocated|recruited|enrolled|included)' => 1.3,
         'we (?:followed|studied|observed|surveyed|examined|asked)' => 0.7,
     ];
@@ -55,6 +56,10 @@ final class CountReader implements LeadReader
     private const DENIED = '/\b(?:not|declined|refused|withdrew|withdrawn|lost|died|dropped|excluded|ineligible|screened|invited|approached|eligible|contacted|were sent|missed|moved|stopped|unable)\b/iu';
 
     private const ARM = '/^[^.;,()]{0,30}\b(?:to|in|per|on|of) (?:each|the \p{L}+(?:[ -]\p{L}+)?) (?:group|arm|condition|wards?|schools?|homes?|sequence)\b|^[^.;,()]{0,20}\b(?:per|each) (?:group|arm)\b|^ (?:intervention|control|programme|exposed)\b/iu';
+
+    private const SHARED = '/\b(?:allocated|assigned|randomi[sz]ed|allotted)\b[^.;]{0,80}\bto\b[^.;]*\band\b[^.;]*\bto\b/iu';
+
+    private const DESCRIBES = '/^(?:randomi[sz]ed|enrolled|recruited|included|assigned) \p{L}+s\b/iu';
 
     private const CLUSTERS = '/\b(?:wards?|schools?|homes?|units?|practices|classes|clinics|hospitals|villages|teams|stations|depots|sites|clusters?)\b/iu';
 
@@ -106,7 +111,7 @@ final class CountReader implements LeadReader
         foreach ($counts === [] ? [] : $cues as $cue => $weight) {
             preg_match_all("/\b(?:{$cue})\b/iu", $text, $found, PREG_OFFSET_CAPTURE);
             foreach ($found[0] as [$said, $at]) {
-                $near = $this->nearest($counts, $text, $at, $at + strlen($said));
+                $near = $this->nearest($counts, $text, $said, $at);
                 if ($near !== null) {
                     $score = 1.0 + $weight + Traps::trust($passage->section) + $this->weight($near, $text);
                     $told = Figures::told($near->count->value);
@@ -151,19 +156,32 @@ final class CountReader implements LeadReader
     private function together(Passage $passage, array $counts, string $text, array $cues): array
     {
         $people = array_values(array_filter($counts, fn (Count $count): bool => $count->person));
-        $isShared =
-            preg_match(
-                '/\b(?:allocated|assigned|randomi[sz]ed|allotted)\b[^.;]{0,80}\bto\b[^.;]*\band\b[^.;]*\bto\b/iu',
-                $text,
-            ) === 1;
-        if (count($people) !== 2 || ! $isShared || ! array_key_exists('randomi[sz]ed|were drawn by lot', $cues)) {
+        if (! array_key_exists('randomi[sz]ed|were drawn by lot', $cues)) {
             return [];
         }
-        $sum = $people[0]->value + $people[1]->value;
+        $told = self::shared($text);
+        $isShared = count($people) === 2 && preg_match(self::SHARED, $text) === 1;
+        $sum = $told ?? ($isShared ? $people[0]->value + $people[1]->value : null);
+        $score = ($told === null ? 2.7 : 3.2) + Traps::trust($passage->section);
 
-        return [
-            Lead::from($passage, Figures::told($sum), 2.7 + Traps::trust($passage->section), 'the groups together'),
-        ];
+        return $sum === null ? [] : [Lead::from($passage, Figures::told($sum), $score, 'the groups together')];
+    }
+
+    /** “We assigned 64 to dim and 64 to bright light”. */
+    private static function shared(string $text): ?float
+    {
+        $number = '('.Figures::PATTERN.')';
+        $to = '(?: \p{L}+){0,2}? to\b';
+        $given = '(?:assigned|allocated|randomi[sz]ed|allotted)';
+        $both = "/\b(?:{$given} {$number}{$to}|{$number}(?: \p{L}+){0,2}? were (?:\p{L}+ly )?{$given}{$to})"
+            ."[^.;]{0,60}? and {$number}{$to}/iu";
+        if (preg_match($both, $text, $found) !== 1) {
+            return null;
+        }
+        $one = Figures::value($found[1] !== '' ? $found[1] : $found[2]);
+        $other = Figures::value($found[3]);
+
+        return $one === null || $other === null ? null : $one + $other;
     }
 
     /**
@@ -172,9 +190,12 @@ final class CountReader implements LeadReader
      *
      * @param  list<Count>  $counts
      */
-    private function nearest(array $counts, string $text, int $at, int $end): ?NearCount
+    private function nearest(array $counts, string $text, string $said, int $at): ?NearCount
     {
         $best = null;
+        $end = $at + strlen($said);
+        // “three of the 51 randomised nurses”: it is said of the 51
+        $describes = preg_match(self::DESCRIBES, substr($text, $at, strlen($said) + 30)) === 1;
         foreach ($counts as $i => $count) {
             $isAfter = $count->at >= $end;
             $words = match (true) {
@@ -189,7 +210,9 @@ final class CountReader implements LeadReader
                 continue;
             }
             if ($best === null || strlen($words) < strlen($best->between)) {
-                $best = new NearCount(self::ofSoMany($counts[$i - 1] ?? null, $count, $text), $words);
+                $isOwn = $describes && trim($words) === '';
+                $whole = $isOwn ? $count : self::ofSoMany($counts[$i - 1] ?? null, $count, $text);
+                $best = new NearCount($whole, $words);
             }
         }
 

@@ -44,8 +44,10 @@ final class DesignReader implements LeadReader
         'case-control' => [
             '\bcase[ –-]+control\b' => 2.2,
             '\bmatched controls?\b' => 1.4,
+            '\b(?:population|hospital|healthy|community) controls\b' => 1.5,
             '\bcontrols were (?:drawn|chosen|selected|matched)' => 1.4,
             '\bcases were (?:each )?matched (?:with|to) (?:\w+ )?controls\b' => 1.4,
+            '\bwere (?:each )?matched\b[^.]{0,60}\bwho had (?:not|no|none)\b' => 1.6,
         ],
         'qualitative' => [
             '\bqualitative\b' => 1.6,
@@ -69,11 +71,15 @@ final class DesignReader implements LeadReader
             '\b(?:year|months?|weeks?|period) before and (?:in )?(?:the )?(?:\w+ )?(?:years?|months?|weeks?|period) after\b' => 1.3,
             '\b(?:no|without a) control (?:group|wards?|arm|site)\b' => 0.6,
             '\bbefore and (?:after|\w+ months after)\b' => 0.9,
+            '\b(?:years?|months|weeks|nights|period) before\b[^.;]{0,80}\b(?:those|that|in the (?:\w+ )?(?:years?|months|weeks|nights|period)) after\b' => 1.4,
         ],
         'cohort' => [
             '\bcohort\b' => 1.8,
             '\bfollow(?:ed)?[ -]?up (?:study|for|of)\b' => 0.8,
             '\bperson[ -]years\b' => 1.5,
+            '\b(?:we|were) followed (?:up )?[^.;]{0,60}\b(?:for|over|during) [^.;]{0,15}\b(?:years|months)\b' => 1.4,
+            '\b(?:regist(?:er|ry)|claims|administrative|payroll) (?:data|records)\b' => 0.8,
+            '\brecord linkage\b|\bwere linked (?:to|with)\b' => 0.8,
             '\bprospectiv\w+\b' => 0.5,
             '\bwe followed\b[^.]*\bwho (?:chose|had chosen|were exposed|worked)\b' => 1.4,
             '\bhazard ratio\b' => 0.6,

@@ -117,6 +117,7 @@ final class FemaleReader implements LeadReader
         return [
             "/(?<![\d.]){$number}\s*(?:\({$share}\))\s*(?:were |of them |\p{L}+ )?{$who}\b/iu",
             "/(?<![\d.]){$number}\s+(?:were |of them |of these |\p{L}+ ){0,2}{$who}\b\s*\({$share}/iu",
+            "/(?<![\d.]){$number}\s*\({$share}\)\s+of (?:the |these |all |our )?(?:[\d,]+ )?(?:\p{L}+ ){1,2}(?:were |are ){$who}\b/iu",
         ];
     }
 
@@ -159,7 +160,7 @@ final class FemaleReader implements LeadReader
         if (preg_match("/\b({$parts}) of\b[^.;]{0,40}?\b(?:were|are)\s+{$women}\b/iu", strtr($text, '-', ' '), $m) === 1) {
             $told[] = new Share(self::PARTS[mb_strtolower($m[1])], 0.6, 'a part is given in words');
         }
-        if (preg_match("/\b(?:all|only)\b[^.;]{0,30}\b(?:were|are)\s+{$women}\b/iu", $text) === 1) {
+        if (preg_match("/\ball\b[^.;]{0,30}\b(?:were|are)\s+{$women}\b|\bonly {$women}\b/iu", $text) === 1) {
             $told[] = new Share(100.0, 1.0, 'all are women');
         }
 

@@ -18,7 +18,9 @@ final class RegistrationReader implements LeadReader
 
     private const ETHICS = '\b(?:ethic\w*|approv\w+|institutional review|IRB|board|committee|grant|award|licen[cs]e|registered nurses?|file)\b';
 
-    private const NUMBER = '/(?<![\p{L}\d])((?:\p{Ll}?\p{Lu}{2,}[\p{Lu}\p{L}]*(?:[-\/ ]?\p{Lu}*)?[-\/ ]?\d[\p{L}\d]*(?:[-\/.]\d+)*)|\d{4}-\d{5,}-\d{2}|\d{4}[-\/]\d{3,})(?![\p{L}\d])/u';
+    private const NUMBER = '/(?<![\p{L}\d])(ChiCTR[-\w]*\d{4,}|(?:\p{Ll}?\p{Lu}{2,}[\p{Lu}\p{L}]*(?:[-\/ ]?\p{Lu}*)?[-\/ ]?\d[\p{L}\d]*(?:[-\/.]\d+)*)|\d{4}-\d{5,}-\d{2}|\d{4}[-\/]\d{3,})(?![\p{L}\d])/u';
+
+    private const REGISTERS = '(?:NCT|ISRCTN|ACTRN|CTRI|EUCTR|DRKS|UMIN|ChiCTR|CRD|KCT|IRCT|PACTR|NTR|RBR|SLCTR|TCTR|JPRN)';
 
     public function reads(AskedItem $item): bool
     {
@@ -34,14 +36,12 @@ final class RegistrationReader implements LeadReader
             }
             $isThere = preg_match('/regist/iu', $passage->heading) === 1;
             preg_match_all(self::NUMBER, $passage->text, $found, PREG_OFFSET_CAPTURE);
-            foreach ($found[1] as [$number, $at]) {
+            foreach ([...$found[1], ...self::besideRegister($passage->text)] as [$number, $at]) {
+                // the register's name before its number is none of it
+                $number = (string) preg_replace('/^\p{Lu}{3,} (?='.self::REGISTERS.')/u', '', $number);
                 $around = substr($passage->text, max(0, $at - 70), 70 + strlen($number) + 30);
                 $says = preg_match('/'.self::REGISTERED.'/iu', $around) === 1;
-                $isKnown =
-                    preg_match(
-                        '/^(?:NCT|ISRCTN|ACTRN|CTRI|EUCTR|DRKS|UMIN|ChiCTR|CRD|KCT|IRCT|PACTR|NTR|RBR|SLCTR|TCTR|JPRN)/u',
-                        $number,
-                    ) === 1;
+                $isKnown = preg_match('/^'.self::REGISTERS.'/u', $number) === 1;
                 $isOther = preg_match('/'.self::ETHICS.'/iu', substr($passage->text, max(0, $at - 45), 45)) === 1;
                 $score =
                     0.4 +
@@ -60,5 +60,14 @@ final class RegistrationReader implements LeadReader
         }
 
         return $leads;
+    }
+
+    /** @return list<array{string, int}> “ISRCTN (number 12345678)” as one, with its place in bytes */
+    private static function besideRegister(string $text): array
+    {
+        $apart = '/(?<!\p{L})('.self::REGISTERS.')\W{1,3}(?:registration )?(?:number|no\.?|identifier|ID)\W{1,3}(\d{5,})/u';
+        preg_match_all($apart, $text, $found, PREG_OFFSET_CAPTURE | PREG_SET_ORDER);
+
+        return array_map(fn (array $one): array => [$one[1][0].$one[2][0], $one[1][1]], $found);
     }
 }
