@@ -28,6 +28,7 @@ it('finds the DOI of a record that has no field of its own for it', function (st
     'a link in RIS' => ['ris', "TY  - JOUR\nTI  - Lamps\nL3  - 10.71111/abc.5\nER  - \n"],
     'a note of its kind in RIS' => ['ris', "TY  - JOUR\nTI  - Lamps\nM3  - doi: 10.71111/abc.5\nER  - \n"],
     'BibTeX' => ['bibtex', "@article{k, title={Lamps}, url={https://doi.org/10.71111/abc.5}}\n"],
+    'a note in BibTeX' => ['bibtex', "@article{k, title={Lamps}, note={doi: 10.71111/abc.5}}\n"],
     'CSL-JSON' => ['csl-json', '[{"title":"Lamps","URL":"https://doi.org/10.71111/abc.5"}]'],
     'NBIB' => ['nbib', "PMID- 1\nTI  - Lamps\nURL - https://doi.org/10.71111/abc.5\n\n"],
     'a table' => ['csv', "Title,Link\nLamps,https://doi.org/10.71111/abc.5\n"],
@@ -48,6 +49,16 @@ it('reads names that a line or a catalogue puts together', function (string $for
     $authors = array_map(fn ($name): string => $name->inverts(), only($format, $text)->authors);
     expect($authors)->toBe($names);
 })->with([
+    'columns of their own' => [
+        'csv',
+        "Title,Author 1,Year,Author 2,Author 3\nL,\"Kolbe, A\",2001,\"Haas, M\",\n",
+        ['Kolbe, A', 'Haas, M'],
+    ],
+    'initials behind the family name' => [
+        'bibtex',
+        '@article{k, title={L}, author={Kolbe A and Haas M.-L. and Ines Okafor and Wei XU}}',
+        ['Kolbe, A', 'Haas, M.-L.', 'Okafor, Ines', 'XU, Wei'],
+    ],
     'parted by semicolons' => ['ris', "TY  - JOUR\nTI  - L\nAU  - Kolbe, A;Haas, M\nER  - \n", ['Kolbe, A', 'Haas, M']],
     'a life behind it' => [
         'mods',
@@ -74,4 +85,14 @@ it('reads names that a line or a catalogue puts together', function (string $for
         '<mods><titleInfo><title>L</title></titleInfo><name type="corporate"><namePart>Lamps 1998</namePart></name></mods>',
         ['Lamps 1998'],
     ],
+]);
+
+it('keeps quotation marks within a quoted cell, and costs no other cell', function (string $row, array $title) {
+    $one = only('csv', "title,authors,year\n{$row}\n\"Rooms\",\"Lind, J\",2001\n");
+    expect([$one->title, $one->year, $one->authors[0]->inverts()])->toBe([...$title, 'Okafor, I']);
+})->with([
+    'within' => ['"Lamps "bright" at night","Okafor, I",2019', ['Lamps "bright" at night', 2019]],
+    'doubled' => ['"Lamps ""bright"" at night","Okafor, I",2019', ['Lamps "bright" at night', 2019]],
+    'before the cell goes on' => ['"Bright" lamps,"Okafor, I",2019', ['Bright lamps', 2019]],
+    'none' => ['Bright lamps,"Okafor, I",2019', ['Bright lamps', 2019]],
 ]);

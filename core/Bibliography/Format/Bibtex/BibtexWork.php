@@ -120,7 +120,7 @@ final class BibtexWork
             volume: $volume,
             firstPage: $firstPage,
             lastPage: $lastPage,
-            doi: Doi::named($doi, $values['urls']),
+            doi: Doi::named($doi, [...$values['urls'], $this->fields['note'] ?? '', $this->fields['eprint'] ?? '']),
             id: $id !== '' ? $id : $this->entry->key,
             extra: $this->leftOver(
                 $this->entry->type === BibtexTypes::entry($type) ? [] : [['entrytype', $this->entry->type]],

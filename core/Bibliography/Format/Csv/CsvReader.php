@@ -216,6 +216,24 @@ final class CsvReader implements RecognisesItself, ReferenceReader
     /** @return list<string> */
     private function cells(string $row, string $delimiter): array
     {
+        $row = str_contains($row, '"') ? self::withDoubledQuotes($row, $delimiter) : $row;
+
         return array_map(fn (?string $cell): string => (string) $cell, str_getcsv($row, $delimiter, '"', ''));
+    }
+
+    /** Quotation marks within a quoted cell are doubled, where the others open and close every cell they stand at. */
+    private static function withDoubledQuotes(string $row, string $delimiter): string
+    {
+        $by = preg_quote($delimiter, '/');
+        $within = '/(?<=[^"\n'.$by.'])"(?=[^"\n'.$by.'])/u';
+        if (preg_match($within, $row) !== 1) {
+            return $row;
+        }
+        $doubled = (string) preg_replace($within, '""', $row);
+        $single = str_replace('""', '', $doubled);
+
+        return preg_match_all("/(?:^|{$by})\"/", $single) === preg_match_all("/\"(?={$by}|$)/", $single)
+            ? $doubled
+            : $row;
     }
 }

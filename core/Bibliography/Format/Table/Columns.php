@@ -116,6 +116,9 @@ final readonly class Columns
         'abstract' => '/^.{140,}/us',
     ];
 
+    /** Of which each may have a column of its own: “Author 1”, “Author 2”. */
+    private const SEVERAL = ['authors', 'editors', 'keywords'];
+
     /** @param  array<int, string>  $fields the field by column number, from 0; columns left out hold none */
     public function __construct(public array $fields)
     {
@@ -133,9 +136,9 @@ final readonly class Columns
         $fields = [];
         foreach (self::names() as $field => $names) {
             foreach ($names as $name) {
-                $at = array_search($name, $plain, true);
-                if ($at !== false && ! isset($fields[$at])) {
-                    $fields[$at] = $field;
+                $at = array_diff(array_keys($plain, $name, true), array_keys($fields));
+                if ($at !== []) {
+                    $fields += array_fill_keys(in_array($field, self::SEVERAL, true) ? $at : [min($at)], $field);
                     break;
                 }
             }
