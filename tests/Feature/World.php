@@ -75,6 +75,17 @@ final class World
         return $this;
     }
 
+    /** With criteria, and publications of which each is of another ward. */
+    public function withWards(int $publications = 12): self
+    {
+        $this->withCriteria()->deliver(array_map(
+            fn (int $i): array => ['TI' => 'Lamps of ward '.str_repeat(chr(96 + $i), 3)],
+            range(1, $publications),
+        ));
+
+        return $this;
+    }
+
     /** @param  list<array<string, string>>  $records RIS fields, each over sensible ones */
     public function deliver(array $records, string $source = 'Tern Abstracts'): Delivery
     {

@@ -79,6 +79,27 @@ it('asks a policy on every route', function () {
     expect(count(heronRoutes()))->toBeGreaterThan(50);
 });
 
+it('lets no route catch the address of another', function () {
+    $caught = [];
+    foreach (heronRoutes() as $route) {
+        $address = preg_replace_callback(
+            '/\{(\w+)\??\}/',
+            fn (array $name): string => explode('|', $route->wheres[$name[1]] ?? '01j0000000000000000000000x')[0],
+            $route->uri(),
+        );
+        foreach (array_diff($route->methods(), ['HEAD']) as $method) {
+            $hit = rescue(
+                fn () => Route::getRoutes()->match(\Illuminate\Http\Request::create("/{$address}", $method))->uri(),
+                report: false,
+            );
+            if ($hit !== null && $hit !== $route->uri()) {
+                $caught[] = "{$method} {$route->uri()} by {$hit}";
+            }
+        }
+    }
+    expect($caught)->toBe([]);
+});
+
 it('hides everything in a review from outsiders, and sends guests to sign in', function () {
     $world = (new World())->withCriteria();
     $delivery = $world->deliver([['TI' => 'One'], ['TI' => 'Two']]);
