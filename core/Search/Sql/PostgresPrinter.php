@@ -83,32 +83,9 @@ final readonly class PostgresPrinter
         if ($node instanceof Fielded && count($node->fields) === 1) {
             return $this->eachField($node->inner, $node->fields);
         }
-        if ($weights === 'A' && $this->table->titleWords !== null && ($query = $this->tsquery($node, '')) !== null) {
-            return new SqlCondition("{$this->table->titleWords} @@ ?::tsquery", [$query]);
-        }
-        if ($weights === 'D' && $this->table->authorsAlone !== null && ($query = $this->tsquery($node, '')) !== null) {
-            return new SqlCondition("{$this->table->authorsAlone} @@ ?::tsquery", [$query]);
-        }
-        if (
-            $weights === 'ABC' &&
-            $this->table->authorWords !== null &&
-            ($query = $this->withoutWeights($node)) !== null
-        ) {
-            return new SqlCondition("{$this->table->words} @@ ?::tsquery", [$query]);
-        }
-        if ($weights === 'ABC' && $node instanceof Operation && ($cheap = $this->byColumns($node)) !== null) {
+        $cheap = $weights === null ? null : $this->byIndex($node, $weights);
+        if ($cheap !== null) {
             return $cheap;
-        }
-        if (
-            $weights === 'ABC' &&
-            $this->table->authorsAlone !== null &&
-            self::isOnlyAdded($node) &&
-            ($cheap = $this->besideAuthors($node)) !== null
-        ) {
-            return $cheap;
-        }
-        if ($weights !== null && ($query = $this->tsquery($node, $weights)) !== null) {
-            return new SqlCondition("{$this->table->words} @@ ?::tsquery", [$query]);
         }
 
         return match (true) {
@@ -119,6 +96,45 @@ final readonly class PostgresPrinter
             $node instanceof Word, $node instanceof Phrase, $node instanceof Near => $this->eachField($node, $fields),
             default => throw CannotAnswer::because('Line references have to be written out before a search.'),
         };
+    }
+
+    /** What an index of words answers as a whole: the smallest one that can. */
+    private function byIndex(Node $node, string $weights): ?SqlCondition
+    {
+        $columns = ['A' => $this->table->titleWords, 'D' => $this->table->authorsAlone];
+        $alone = $columns[$weights] ?? null;
+        if ($alone !== null) {
+            $query = $this->tsquery($node, '');
+            if ($query !== null) {
+                return self::holds($alone, $query);
+            }
+        }
+        $cheap = $weights === 'ABC' ? $this->byWholeRecord($node) : null;
+        if ($cheap !== null) {
+            return $cheap;
+        }
+        $query = $this->tsquery($node, $weights);
+
+        return $query === null ? null : self::holds($this->table->words, $query);
+    }
+
+    /** In all fields but the authors', which have an index of their own. */
+    private function byWholeRecord(Node $node): ?SqlCondition
+    {
+        $query = $this->table->authorWords === null ? null : $this->withoutWeights($node);
+        if ($query !== null) {
+            return self::holds($this->table->words, $query);
+        }
+        $byColumns = $node instanceof Operation ? $this->byColumns($node) : null;
+
+        return $byColumns ?? ($this->table->authorsAlone !== null && self::isOnlyAdded($node)
+            ? $this->besideAuthors($node)
+            : null);
+    }
+
+    private static function holds(string $column, string $query): SqlCondition
+    {
+        return new SqlCondition("{$column} @@ ?::tsquery", [$query]);
     }
 
     /**
@@ -147,31 +163,44 @@ final readonly class PostgresPrinter
                 $words[$column[1]][] = $condition->bindings[0];
             }
         }
+
+        /** @var non-empty-list<SqlCondition> $parts */
+        $parts = [...self::anyHeading($headings), ...self::anyText($words), ...self::anyText($phrases), ...$rest];
+
+        return SqlCondition::joined('OR', $parts);
+    }
+
+    /**
+     * @param  array<string, non-empty-list<int|string>>  $headings  their numbers by column
+     * @return list<SqlCondition>
+     */
+    private static function anyHeading(array $headings): array
+    {
         $parts = [];
         foreach ($headings as $column => $numbers) {
-            $parts[] =
-                count($numbers) === 1
-                    ? new SqlCondition("{$column} @> ARRAY[?]::integer[]", $numbers)
-                    : new SqlCondition(
-                        "{$column} && ARRAY[".implode(', ', array_fill(0, count($numbers), '?')).']::integer[]',
-                        $numbers,
-                    );
+            $marks = implode(', ', array_fill(0, count($numbers), '?'));
+            $how = count($numbers) === 1 ? '@>' : '&&';
+            $parts[] = new SqlCondition("{$column} {$how} ARRAY[{$marks}]::integer[]", $numbers);
         }
-        foreach ([$words, $phrases] as $group) {
-            foreach ($group as $column => $queries) {
-                // an index scan takes the square of its alternatives
-                foreach (array_chunk($queries, self::TOGETHER) as $some) {
-                    $parts[] = new SqlCondition("{$column} @@ ?::tsquery", [
-                        count($some) === 1 ? $some[0] : '('.implode(' | ', $some).')',
-                    ]);
-                }
+
+        return $parts;
+    }
+
+    /**
+     * @param  array<string, non-empty-list<int|string>>  $queries  by column
+     * @return list<SqlCondition>
+     */
+    private static function anyText(array $queries): array
+    {
+        $parts = [];
+        foreach ($queries as $column => $all) {
+            // an index scan takes the square of its alternatives
+            foreach (array_chunk($all, self::TOGETHER) as $some) {
+                $parts[] = self::holds($column, count($some) === 1 ? (string) $some[0] : '('.implode(' | ', $some).')');
             }
         }
 
-        /** @var non-empty-list<SqlCondition> $parts */
-        $parts = [...$parts, ...$rest];
-
-        return SqlCondition::joined('OR', $parts);
+        return $parts;
     }
 
     /** @return non-empty-list<Node> */

@@ -83,61 +83,82 @@ final class NbibReader implements RecognisesItself, ReferenceReader
         if ($record->tooLarge) {
             return UnreadableRecord::tooLarge($record->line, $record->source);
         }
-        $title = $record->take(['TI']) ?? '';
-        $book = $record->take(['BTI']) ?? '';
-        [$title, $book] = $title === '' ? [$book !== '' ? $book : $record->take(['TT']) ?? '', ''] : [$title, $book];
-        $extra = [];
-        $date = $record->take(['DP', 'DEP']) ?? '';
-        [$firstPage, $lastPage] = Pages::split($record->take(['PG']) ?? '');
-        $issn = $record->take(['IS']) ?? '';
-        if (preg_match('/^(\S+) \(.+\)$/', $issn, $bare) === 1) {
-            $extra[] = ['IS', $issn];
-            $issn = $bare[1];
-        }
+        $take = fn (string $tag): string => $record->take([$tag]) ?? '';
+        [$title, $book] = [$take('TI'), $take('BTI')];
+        [$title, $book] = $title === '' ? [$book !== '' ? $book : $take('TT'), ''] : [$title, $book];
+        [$issn, $isbn] = [$take('IS'), $take('ISBN')];
         [$type, $kinds] = $this->type($record->takeAll(['PT']));
         $keywords = $record->takeFields(['OT', 'MH']);
-        foreach ($keywords as $keyword) {
-            if ($keyword[0] === 'MH') {
-                $extra[] = $keyword;
-            }
-        }
         $journal = $record->take(['JT']);
         $urls = $record->takeAll(['URL', 'UR']);
-        $short = $record->take(['TA']) ?? '';
+        $short = $take('TA');
+        $values = [
+            ...self::plain($take),
+            'journal' => $journal ?? ($book !== '' ? $book : $short),
+            'journalShort' => $journal === null && $book === '' ? '' : $short,
+            'issn' => self::bare($issn),
+            'isbn' => self::bare($isbn),
+        ];
 
         return UnreadableRecord::unlessIdentified(
             new Reference(
+                ...$values,
                 type: $type,
                 title: $title,
                 authors: $this->people($record, ['FAU', 'AU', 'CN']),
-                year: Year::of($date) ?? IssuedDate::read($date)?->year(),
-                date: $date,
-                journal: $journal ?? ($book !== '' ? $book : $short),
-                journalShort: $journal === null && $book === '' ? '' : $short,
-                volume: $record->take(['VI']) ?? '',
-                issue: $record->take(['IP']) ?? '',
-                firstPage: $firstPage,
-                lastPage: $lastPage,
+                editors: $this->people($record, ['FED', 'ED', 'CED']),
                 doi: Doi::named($this->doi($record), $urls),
                 urls: $urls,
-                abstract: $record->take(['AB']) ?? '',
                 keywords: array_column($keywords, 1),
-                language: $record->take(['LA']) ?? '',
-                publisher: $record->take(['PB']) ?? '',
-                place: $record->take(['PL']) ?? '',
-                issn: $issn,
-                isbn: (string) preg_replace('/ \(.+\)$/', '', $record->take(['ISBN']) ?? ''),
-                editors: $this->people($record, ['FED', 'ED', 'CED']),
-                series: $record->take(['CTI']) ?? '',
-                edition: $record->take(['EN']) ?? '',
-                accession: $record->take(['AN']) ?? '',
-                id: $record->take(['PMID']) ?? '',
-                extra: [...$extra, ...array_map(fn (string $kind): array => ['PT', $kind], $kinds), ...$record->rest()],
+                extra: [
+                    ...self::bare($issn) === $issn ? [] : [['IS', $issn]],
+                    ...array_values(array_filter($keywords, fn (array $one): bool => $one[0] === 'MH')),
+                    ...array_map(fn (string $kind): array => ['PT', $kind], $kinds),
+                    ...$record->rest(),
+                ],
                 source: $record->source,
                 line: $record->line,
             ),
             'Add a TI line, or leave it out.',
         );
+    }
+
+    /**
+     * What a reference takes from its line as it stands, and what follows from that.
+     *
+     * @param  \Closure(string): string  $take
+     * @return array{year: ?int, date: string, volume: string, issue: string, firstPage: string, lastPage: string,
+     *     abstract: string, language: string, publisher: string, place: string, series: string, edition: string,
+     *     accession: string, id: string}
+     */
+    private static function plain(\Closure $take): array
+    {
+        $date = $take('DP');
+        $date = $date === '' ? $take('DEP') : $date;
+        [$firstPage, $lastPage] = Pages::split($take('PG'));
+
+        return [
+            'year' => Year::of($date) ?? IssuedDate::read($date)?->year(),
+            'date' => $date,
+            'volume' => $take('VI'),
+            'issue' => $take('IP'),
+            'firstPage' => $firstPage,
+            'lastPage' => $lastPage,
+            'abstract' => $take('AB'),
+            'language' => $take('LA'),
+            'publisher' => $take('PB'),
+            'place' => $take('PL'),
+            'series' => $take('CTI'),
+            'edition' => $take('EN'),
+            'accession' => $take('AN'),
+            'id' => $take('PMID'),
+        ];
+    }
+
+    /** A number without the word for what it is of: “1234-5679 (Print)”. */
+    private static function bare(string $number): string
+    {
+        return (string) preg_replace('/^(.*\S) \(.+\)$/', '$1', $number);
     }
 
     /**
