@@ -55,22 +55,46 @@ final readonly class BubblePlot
     {
         $draw = new Drawing(12.0);
         $bottom = self::TOP + self::HEIGHT;
-        $draw->line(self::LEFT, $bottom, self::LEFT + self::WIDTH, $bottom, ['opacity' => 0.5]);
+        $this->scales($draw, $bottom);
+        [$from, $to] = [$this->across->low, $this->across->high];
+        $draw->line(
+            $this->x($from),
+            $this->y(($this->line)($from)),
+            $this->x($to),
+            $this->y(($this->line)($to)),
+            ['stroke-width' => 1.8],
+        );
+        $this->bubbles($draw);
+        $draw->text(self::LEFT + self::WIDTH / 2, $bottom + 36, $this->moderator, ['text-anchor' => 'middle']);
+        $draw->text(self::LEFT + 4, self::TOP + 10, $this->measure, ['opacity' => 0.75]);
+        $about = count($this->points)." studies by {$this->moderator} and {$this->measure}, with the line of the regression.";
+
+        return $draw->svg(self::LEFT + self::WIDTH + 20, $bottom + 46, $title, $about, $isFile);
+    }
+
+    private function scales(Drawing $draw, float $bottom): void
+    {
+        $right = self::LEFT + self::WIDTH;
+        $draw->line(self::LEFT, $bottom, $right, $bottom, ['opacity' => 0.5]);
         $draw->line(self::LEFT, self::TOP, self::LEFT, $bottom, ['opacity' => 0.5]);
+        $soft = fn (string $anchor): array => ['text-anchor' => $anchor, 'opacity' => 0.75];
         foreach ($this->across->ticks as $tick) {
-            $draw->text($this->x($tick), $bottom + 16, $this->across->label($tick), ['text-anchor' => 'middle', 'opacity' => 0.75]);
+            $draw->text($this->x($tick), $bottom + 16, $this->across->label($tick), $soft('middle'));
         }
         foreach ($this->up->ticks as $tick) {
             $y = self::TOP + self::HEIGHT * (1 - $this->up->atShown($tick));
-            $draw->text(self::LEFT - 6, $y + 4, $this->up->label($tick), ['text-anchor' => 'end', 'opacity' => 0.75]);
-            $draw->line(self::LEFT, $y, self::LEFT + self::WIDTH, $y, ['opacity' => 0.15]);
+            $draw->text(self::LEFT - 6, $y + 4, $this->up->label($tick), $soft('end'));
+            $draw->line(self::LEFT, $y, $right, $y, ['opacity' => 0.15]);
         }
-        [$from, $to] = [$this->across->low, $this->across->high];
-        $draw->line($this->x($from), $this->y(($this->line)($from)), $this->x($to), $this->y(($this->line)($to)), ['stroke-width' => 1.8]);
+    }
+
+    private function bubbles(Drawing $draw): void
+    {
         $most = max([1e-9, ...array_column($this->points, 'weight')]);
         foreach ($this->points as $point) {
+            $radius = max(2.0, self::RADIUS * sqrt($point['weight'] / $most));
             $draw->open('g', [], $point['label']);
-            $draw->circle($this->x($point['x']), $this->y($point['estimate']), max(2.0, self::RADIUS * sqrt($point['weight'] / $most)), [
+            $draw->circle($this->x($point['x']), $this->y($point['estimate']), $radius, [
                 'class' => 'plot-box',
                 'fill' => Drawing::ACCENT,
                 'fill-opacity' => 0.55,
@@ -78,10 +102,5 @@ final readonly class BubblePlot
             ]);
             $draw->close('g');
         }
-        $draw->text(self::LEFT + self::WIDTH / 2, $bottom + 36, $this->moderator, ['text-anchor' => 'middle']);
-        $draw->text(self::LEFT + 4, self::TOP + 10, $this->measure, ['opacity' => 0.75]);
-        $about = count($this->points)." studies by {$this->moderator} and {$this->measure}, with the line of the regression.";
-
-        return $draw->svg(self::LEFT + self::WIDTH + 20, $bottom + 46, $title, $about, $isFile);
     }
 }

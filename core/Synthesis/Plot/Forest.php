@@ -317,51 +317,54 @@ final readonly class Forest
 
     private function drawn(Drawing $draw, int $i, ForestLine $line, string $chosen, string $link): void
     {
-        $y = $this->y($i);
-        $base = $y + 0.36 * $draw->size;
         if ($line->kind === ForestLine::STUDY) {
-            $link === ''
-                ? $draw->open('g', ['class' => 'plot-row'], $line->label)
-                : $draw->open('a', ['class' => 'plot-row', 'href' => $link]);
-            $draw->rect(0, $y - $this->rowHeight / 2, $this->width(), $this->rowHeight, [
-                'class' => $line->key !== '' && $line->key === $chosen ? 'plot-back plot-chosen' : 'plot-back',
-                'fill' => 'none',
-                'pointer-events' => 'all',
-            ]);
+            $this->studyDrawn($draw, $i, $line, $chosen, $link);
+
+            return;
         }
+        $y = $this->y($i);
         if ($line->kind === ForestLine::POOLED && $i === count($this->lines) - 1) {
-            $draw->line(
-                self::EDGE,
-                $y - $this->rowHeight / 2,
-                $this->right(),
-                $y - $this->rowHeight / 2,
-                ['opacity' => 0.6],
-            );
+            $above = $y - $this->rowHeight / 2;
+            $draw->line(self::EDGE, $above, $this->right(), $above, ['opacity' => 0.6]);
         }
-        $isBold = in_array($line->kind, [ForestLine::POOLED, ForestLine::HEAD], true);
-        $draw->text(self::EDGE, $base, $this->labelOf($line), match (true) {
-            $isBold => ['font-weight' => 'bold'],
-            $line->kind === ForestLine::WORDS => ['opacity' => 0.8],
-            default => [],
-        });
+        $isBold = $line->kind !== ForestLine::WORDS;
+        $this->words($draw, $i, $line, $isBold ? ['font-weight' => 'bold'] : ['opacity' => 0.8]);
+        if ($line->interval !== null) {
+            $this->diamond($draw, $y, $line);
+        }
+    }
+
+    private function studyDrawn(Drawing $draw, int $i, ForestLine $line, string $chosen, string $link): void
+    {
+        $y = $this->y($i);
+        $link === ''
+            ? $draw->open('g', ['class' => 'plot-row'], $line->label)
+            : $draw->open('a', ['class' => 'plot-row', 'href' => $link]);
+        $draw->rect(0, $y - $this->rowHeight / 2, $this->width(), $this->rowHeight, [
+            'class' => $line->key !== '' && $line->key === $chosen ? 'plot-back plot-chosen' : 'plot-back',
+            'fill' => 'none',
+            'pointer-events' => 'all',
+        ]);
+        $this->words($draw, $i, $line, []);
+        if ($line->interval !== null) {
+            $this->box($draw, $y, $line);
+        }
+        if ($this->judgedBy !== '') {
+            Disc::draw($draw, $this->markAt($i), min(8.0, $this->rowHeight * 0.34), $line->judged);
+        }
+        $draw->close($link === '' ? 'g' : 'a');
+    }
+
+    /** @param  array<string, string|float>  $as  how its label is drawn; bold ones are bold to the end */
+    private function words(Drawing $draw, int $i, ForestLine $line, array $as): void
+    {
+        $base = $this->y($i) + 0.36 * $draw->size;
+        $draw->text(self::EDGE, $base, $this->labelOf($line), $as);
         foreach ($line->columns as $at => $text) {
             $draw->text($this->columnAt($at), $base, $text);
         }
-        $draw->text(
-            $this->right(),
-            $base,
-            $line->shown,
-            ['text-anchor' => 'end', ...$isBold ? ['font-weight' => 'bold'] : []],
-        );
-        if ($line->interval !== null) {
-            $line->kind === ForestLine::STUDY ? $this->box($draw, $y, $line) : $this->diamond($draw, $y, $line);
-        }
-        if ($line->kind === ForestLine::STUDY && $this->judgedBy !== '') {
-            Disc::draw($draw, $this->markAt($i), min(8.0, $this->rowHeight * 0.34), $line->judged);
-        }
-        if ($line->kind === ForestLine::STUDY) {
-            $draw->close($link === '' ? 'g' : 'a');
-        }
+        $bold = array_intersect_key($as, ['font-weight' => true]);
+        $draw->text($this->right(), $base, $line->shown, ['text-anchor' => 'end', ...$bold]);
     }
 
     private function box(Drawing $draw, float $y, ForestLine $line): void

@@ -8,6 +8,7 @@ use WaryHeron\Core\Coding\Lead\Asked\AskedItem;
 use WaryHeron\Core\Coding\Lead\Asked\ItemType;
 use WaryHeron\Core\Coding\Lead\Lead;
 use WaryHeron\Core\Coding\Lead\LeadReader;
+use WaryHeron\Core\Coding\Lead\Passage;
 use WaryHeron\Core\Coding\Lead\Passages;
 use WaryHeron\Core\FullText\Reading\BlockKind;
 use WaryHeron\Core\FullText\Reading\SectionKind;
@@ -20,6 +21,8 @@ final class ConflictReader implements LeadReader
     private const NONE = '/\b(?:no|none|nothing|nil|without|not any|neither|have not|has not|do not|does not)\b/iu';
 
     private const SOME = '/\b(?:received|fees?|honorari\w+|consult\w+|employ\w+|shares?|stocks?|patent|licen[cs]e|advis\w+|director|founder|owns?|owner|paid|relative|member of|board|grants? from|travel|royalt\w+|sits|sat on|committee|works? for|own(?:s|ed)?)\b/iu';
+
+    private const DECLARED = '/\binterests?\b|declar|disclos|conflict|competing|\btie\b/iu';
 
     public function reads(AskedItem $item): bool
     {
@@ -34,36 +37,20 @@ final class ConflictReader implements LeadReader
         $leads = [];
         foreach ($paper->told() as $passage) {
             $isThere = preg_match('/interest|disclos|conflict|competing/iu', $passage->heading) === 1;
-            $isNear =
-                $passage->section === SectionKind::Declarations &&
-                preg_match(
-                    '/^[^.]*\b(?:author|\p{Lu}\.?[ -]?\p{Lu}\.?|\p{Lu}[\p{L}-]+ (?:and|is|has|was|sits|owns))/u',
-                    $passage->text,
-                ) === 1;
-            if (
-                $passage->kind === BlockKind::Heading ||
-                $passage->isRow() ||
-                (! $isThere && ! $isNear && ! $passage->has(self::ABOUT))
-            ) {
+            $isNear = self::isOfAuthors($passage);
+            $isText = $passage->kind !== BlockKind::Heading && ! $passage->isRow();
+            if (! $isText || (! $isThere && ! $isNear && ! $passage->has(self::ABOUT))) {
                 continue;
             }
-            $isDeclared =
-                $isThere ||
-                preg_match('/\binterests?\b|declar|disclos|conflict|competing|\btie\b/iu', $passage->text) === 1;
+            $isDeclared = $isThere || preg_match(self::DECLARED, $passage->text) === 1;
             $base =
                 ($passage->section === SectionKind::Declarations ? 1.0 : 0.0) +
                 ($isThere ? 0.8 : 0.0) +
                 ($isDeclared ? 0.8 : 0.0);
             $denies = preg_match(self::NONE, $passage->text) === 1;
-            $states =
-                ($isDeclared || $isNear) &&
-                preg_match('/\b(?:supported|funded|financed) by\b/iu', $passage->text) !== 1 &&
-                preg_match(
-                    self::SOME,
-                    (string) preg_replace('/\b(?:no|not|nor|none|without)\b[^,;.]*/iu', '', $passage->text),
-                ) === 1;
             // where the others have none, one has some
             $isOfOthers = $denies && preg_match('/\b(?:other|remaining) authors?\b/iu', $passage->text) === 1;
+            $states = ($isDeclared || $isNear) && self::states($passage->text);
             if (($states || ($isOfOthers && $isDeclared)) && $some !== null) {
                 $leads[] = Lead::from($passage, $some, $base + 1.9, 'somebody states an interest');
             } elseif ($denies && $isDeclared && $none !== null) {
@@ -72,6 +59,23 @@ final class ConflictReader implements LeadReader
         }
 
         return $leads;
+    }
+
+    /** Whether it begins with an author, among what authors declare. */
+    private static function isOfAuthors(Passage $passage): bool
+    {
+        $author = '/^[^.]*\b(?:author|\p{Lu}\.?[ -]?\p{Lu}\.?|\p{Lu}[\p{L}-]+ (?:and|is|has|was|sits|owns))/u';
+
+        return $passage->section === SectionKind::Declarations && preg_match($author, $passage->text) === 1;
+    }
+
+    /** Whether somebody has an interest, by what is left without denials; money for the work is none. */
+    private static function states(string $text): bool
+    {
+        $left = (string) preg_replace('/\b(?:no|not|nor|none|without)\b[^,;.]*/iu', '', $text);
+
+        return preg_match('/\b(?:supported|funded|financed) by\b/iu', $text) !== 1 &&
+            preg_match(self::SOME, $left) === 1;
     }
 
     private function option(AskedItem $item, string $pattern): ?string

@@ -9,6 +9,7 @@ use WaryHeron\Core\Coding\Lead\Asked\ItemType;
 use WaryHeron\Core\Coding\Lead\Figures;
 use WaryHeron\Core\Coding\Lead\Lead;
 use WaryHeron\Core\Coding\Lead\LeadReader;
+use WaryHeron\Core\Coding\Lead\Passage;
 use WaryHeron\Core\Coding\Lead\Passages;
 use WaryHeron\Core\Coding\Lead\Traps;
 use WaryHeron\Core\FullText\Reading\SectionKind;
@@ -58,49 +59,48 @@ final class DurationReader implements LeadReader
     {
         $leads = $said = [];
         foreach ($paper->told() as $passage) {
-            if (
-                Traps::isCited($passage) ||
-                Traps::isSpeech($passage->text) ||
-                $passage->isRow() ||
-                $passage->section === SectionKind::Introduction ||
-                $passage->section === SectionKind::Declarations
-            ) {
-                continue;
-            }
-            preg_match_all(
-                '/(?<![\p{L}\d.])'.self::TIME.'/iu',
-                $passage->text,
-                $found,
-                PREG_SET_ORDER | PREG_OFFSET_CAPTURE,
-            );
-            foreach ($found as $one) {
-                [$amount, $unit] = [Figures::value($one[1][0]), mb_strtolower($one[2][0])];
-                $days = (float) $amount * self::LONG[$unit];
-                if ($amount === null || $amount <= 0 || $days < 0.5) {
-                    continue;
-                }
-                $isBefore = self::isOfWhatGoesBefore($passage->text, $one[0][1], strlen($one[0][0]));
-                $around = substr($passage->text, max(0, $one[0][1] - 90), 180 + strlen($one[0][0]));
+            array_push($leads, ...self::mayTell($passage) ? $this->inPassage($passage) : []);
+        }
+        foreach ($leads as $lead) {
+            $said[$lead->value.$lead->unit] = ($said[$lead->value.$lead->unit] ?? 0) + 1;
+        }
+        $often = fn (Lead $lead): float => min(0.9, 0.25 * ($said[$lead->value.$lead->unit] - 1));
+
+        return array_map(fn (Lead $lead): Lead => $lead->weighed($often($lead), ''), $leads);
+    }
+
+    private static function mayTell(Passage $passage): bool
+    {
+        return ! Traps::isCited($passage) &&
+            ! Traps::isSpeech($passage->text) &&
+            ! $passage->isRow() &&
+            ! in_array($passage->section, [SectionKind::Introduction, SectionKind::Declarations], true);
+    }
+
+    /** @return list<Lead> */
+    private function inPassage(Passage $passage): array
+    {
+        $time = '/(?<![\p{L}\d.])'.self::TIME.'/iu';
+        preg_match_all($time, $passage->text, $found, PREG_SET_ORDER | PREG_OFFSET_CAPTURE);
+        $leads = [];
+        foreach ($found as $one) {
+            [$amount, $unit] = [Figures::value($one[1][0]), mb_strtolower($one[2][0])];
+            $days = (float) $amount * self::LONG[$unit];
+            if ($amount !== null && $amount > 0 && $days >= 0.5) {
+                [$told, $at] = $one[0];
                 $score =
                     1.2 +
                     Traps::trust($passage->section) * 0.6 +
-                    $this->cues($around) +
+                    $this->cues(substr($passage->text, max(0, $at - 90), 180 + strlen($told))) +
                     ($passage->section === SectionKind::Methods ? 0.3 : 0.0) -
                     ($unit === 'year' ? 0.4 : 0.0) -
                     ($days < 2 ? 0.5 : 0.0) -
-                    ($isBefore ? 1.5 : 0.0);
+                    (self::isOfWhatGoesBefore($passage->text, $at, strlen($told)) ? 1.5 : 0.0);
                 $leads[] = Lead::from($passage, Figures::told($amount), $score, 'how long it lasted', "{$unit}s");
-                $said[Figures::told($amount).$unit] = ($said[Figures::told($amount).$unit] ?? 0) + 1;
             }
         }
 
-        return array_map(
-            fn (Lead $lead): Lead => $lead->weighed(
-                min(0.9, 0.25 * ($said[$lead->value.rtrim($lead->unit, 's')] - 1)),
-                '',
-            ),
-            $leads,
-        );
+        return $leads;
     }
 
     /** “A six-week run-in”, “a wash-out of 2 weeks”. */

@@ -8,6 +8,7 @@ use WaryHeron\Core\Coding\Lead\Asked\AskedItem;
 use WaryHeron\Core\Coding\Lead\Asked\ItemType;
 use WaryHeron\Core\Coding\Lead\Lead;
 use WaryHeron\Core\Coding\Lead\LeadReader;
+use WaryHeron\Core\Coding\Lead\Passage;
 use WaryHeron\Core\Coding\Lead\Passages;
 use WaryHeron\Core\Coding\Lead\Traps;
 use WaryHeron\Core\FullText\Reading\BlockKind;
@@ -28,6 +29,17 @@ final class FundingReader implements LeadReader
     /** What is paid to a person is no funding of the work. */
     private const FEES = '/\b(?:lecture|lecturing|consult\w+|speakers?|travel|personal|advisory) fees?\b|\bhonorari\w+/iu';
 
+    /** Headings that it may stand under. */
+    private const THERE = '/fund|financ|support|acknowledg|money|sponsor|declaration|thanks/iu';
+
+    /** Headings that are about nothing else. */
+    private const HEADING = '/\bfund|financ|sources? of support|^support|sponsor|money/iu';
+
+    private const PLAINLY = '\b(?:funded|supported|financed|paid for|sponsored|funding|grants? (?:from|of|by)|a grant'
+        .'|made possible|covered by)\b';
+
+    private const ELSEWHERE = [SectionKind::Introduction, SectionKind::Discussion, SectionKind::Results];
+
     public function reads(AskedItem $item): bool
     {
         return $item->type === ItemType::Text && $item->isAbout('\bfund|sponsor|financ');
@@ -37,49 +49,40 @@ final class FundingReader implements LeadReader
     {
         $leads = [];
         foreach ($paper->told() as $passage) {
-            if ($passage->isRow() || $passage->kind === BlockKind::Heading || Traps::isCited($passage)) {
-                continue;
-            }
-            $isThere =
-                preg_match('/fund|financ|support|acknowledg|money|sponsor|declaration|thanks/iu', $passage->heading) ===
-                1;
-            $isAbout =
-                preg_match('/\bfund|financ|sources? of support|^support|sponsor|money/iu', $passage->heading) === 1;
-            $says = $passage->has(self::PAID) || ($isAbout && ! $passage->has('\bdeclare\b|\bdisclose\b'));
-            if ((! $says && ! $isThere) || self::isOfNoPayer($passage->text)) {
-                continue;
-            }
-            $isEnd = $passage->number >= 0.8 * count($paper->all);
-            $base =
-                ($passage->section === SectionKind::Declarations || $isEnd ? 0.7 : 0.0) +
-                ($isThere ? 0.6 : 0.0) -
-                (in_array(
-                    $passage->section,
-                    [SectionKind::Introduction, SectionKind::Discussion, SectionKind::Results],
-                    true,
-                ) && ! $isEnd
-                    ? 1.0
-                    : 0.0);
-            $isNone = $isAbout && $passage->has('^\s*(?:none|nil)\b');
-            if ($isNone || preg_match(self::NOBODY, $passage->text) === 1) {
-                $leads[] = Lead::from($passage, 'none', 1.9 + $base, 'it says that nobody paid');
-            } elseif ($says) {
-                $strong =
-                    $isAbout ||
-                    $passage->has(
-                        '\b(?:funded|supported|financed|paid for|sponsored|funding|grants? (?:from|of|by)|a grant|made possible|covered by)\b',
-                    );
-                $isName = $passage->has(self::NAME) || preg_match('/\bby (?:the |a )?\p{Lu}/u', $passage->text) === 1;
-                $leads[] = Lead::from(
-                    $passage,
-                    $this->payer($passage->text),
-                    0.7 + $base + ($strong ? 0.9 : 0.2) + ($isName ? 0.6 : -0.4),
-                    'somebody is said to have paid',
-                );
+            if (! $passage->isRow() && $passage->kind !== BlockKind::Heading && ! Traps::isCited($passage)) {
+                $leads[] = $this->inPassage($passage, $passage->number >= 0.8 * count($paper->all));
             }
         }
 
-        return $leads;
+        return array_values(array_filter($leads));
+    }
+
+    /** @param  bool  $isEnd  whether the passage stands where papers give thanks */
+    private function inPassage(Passage $passage, bool $isEnd): ?Lead
+    {
+        $isThere = preg_match(self::THERE, $passage->heading) === 1;
+        $isAbout = preg_match(self::HEADING, $passage->heading) === 1;
+        $says = $passage->has(self::PAID) || ($isAbout && ! $passage->has('\bdeclare\b|\bdisclose\b'));
+        if ((! $says && ! $isThere) || self::isOfNoPayer($passage->text)) {
+            return null;
+        }
+        $isElsewhere = ! $isEnd && in_array($passage->section, self::ELSEWHERE, true);
+        $base =
+            ($passage->section === SectionKind::Declarations || $isEnd ? 0.7 : 0.0) +
+            ($isThere ? 0.6 : 0.0) -
+            ($isElsewhere ? 1.0 : 0.0);
+        $isNone = $isAbout && $passage->has('^\s*(?:none|nil)\b');
+        if ($isNone || preg_match(self::NOBODY, $passage->text) === 1) {
+            return Lead::from($passage, 'none', 1.9 + $base, 'it says that nobody paid');
+        }
+        if (! $says) {
+            return null;
+        }
+        $isPlain = $isAbout || $passage->has(self::PLAINLY);
+        $isName = $passage->has(self::NAME) || preg_match('/\bby (?:the |a )?\p{Lu}/u', $passage->text) === 1;
+        $score = 0.7 + $base + ($isPlain ? 0.9 : 0.2) + ($isName ? 0.6 : -0.4);
+
+        return Lead::from($passage, $this->payer($passage->text), $score, 'somebody is said to have paid');
     }
 
     private static function isOfNoPayer(string $text): bool

@@ -37,6 +37,8 @@ final class CqlParser
     /** @var list<CqlToken> */
     private array $tokens = [];
 
+    private const EVERYWHERE = ['cql.serverchoice', 'cql.anywhere', 'cql.any', 'serverchoice', 'anywhere'];
+
     /** Relation modifiers that ask for what is done anyhow. */
     private const ALWAYS_SO = ['ignorecase', 'ignoreaccents', 'masked', 'word'];
 
@@ -288,36 +290,35 @@ final class CqlParser
         if ($headings !== null && str_starts_with(strtolower($headings), "{$name} ")) {
             return $this->heading($how, $relation, $modifiers, $term);
         }
-        foreach ($modifiers as $modifier) {
-            if (! in_array(preg_replace('/^cql\./', '', $modifier->name), self::ALWAYS_SO, true)) {
-                throw new CqlProblem(20, $modifier->name, $modifier->column);
-            }
-        }
+        $this->refuseModifiers($modifiers);
         foreach ($this->dialect->data['limits'] as $kind => $form) {
             $sample = is_array($form) ? $form['one'] : $form;
             if (str_starts_with(strtolower($sample), "{$name} ")) {
                 return $this->limit(LimitKind::from($kind), $how, $relation, $term);
             }
         }
-        $everywhere = in_array(
-            $name,
-            ['cql.serverchoice', 'cql.anywhere', 'cql.any', 'serverchoice', 'anywhere'],
-            true,
-        );
+        $everywhere = in_array($name, self::EVERYWHERE, true);
         $field = $everywhere ? null : $this->dialect->fieldNamed($name) ?? $this->bareField($name);
         if (! $everywhere && $field === null) {
             throw new CqlProblem(16, $index->text, $index->column);
         }
         if (! in_array($how, ['=', '==', 'adj', 'exact', 'any', 'all', 'scr'], true)) {
-            throw new CqlProblem(
-                in_array($how, ['<', '>', '<=', '>=', 'within'], true) ? 22 : 19,
-                $relation->text,
-                $relation->column,
-            );
+            $isOrder = in_array($how, ['<', '>', '<=', '>=', 'within'], true);
+            throw new CqlProblem($isOrder ? 22 : 19, $relation->text, $relation->column);
         }
         $text = $this->text($term, $how);
 
         return $field === null ? $text : new Fielded([$field], $text);
+    }
+
+    /** @param  list<CqlModifier>  $modifiers */
+    private function refuseModifiers(array $modifiers): void
+    {
+        foreach ($modifiers as $modifier) {
+            if (! in_array(preg_replace('/^cql\./', '', $modifier->name), self::ALWAYS_SO, true)) {
+                throw new CqlProblem(20, $modifier->name, $modifier->column);
+            }
+        }
     }
 
     /** dc.title may be written title, as the default context set allows. */
@@ -455,28 +456,7 @@ final class CqlParser
         if ($this->dialect->data['proximity'] === null) {
             throw new CqlProblem(37, 'prox', $token->column);
         }
-        $distance = 1;
-        foreach ($this->modifiers() as $modifier) {
-            switch ($modifier->name) {
-                case 'unit':
-                    $modifier->value === 'word' || throw new CqlProblem(42, $modifier->value, $modifier->column);
-                    break;
-                case 'distance':
-                    in_array($modifier->comparison, ['<=', '<', '='], true) ||
-                        throw new CqlProblem(40, $modifier->comparison, $modifier->column);
-                    $distance = (int) $modifier->value - ($modifier->comparison === '<' ? 1 : 0);
-                    $modifier->comparison !== '=' ||
-                        $distance === 1 ||
-                        throw new CqlProblem(40, '=', $modifier->column);
-                    break;
-                case 'unordered':
-                    break;
-                case 'ordered':
-                    throw new CqlProblem(43, 'ordered', $modifier->column);
-                default:
-                    throw new CqlProblem(46, $modifier->name, $modifier->column);
-            }
-        }
+        $distance = $this->distance();
         if ($distance < 1 || $distance > Near::FURTHEST) {
             throw new CqlProblem(41, (string) $distance, $token->column);
         }
@@ -489,6 +469,36 @@ final class CqlParser
         $near = new Near($left->text, $right->text, $distance);
 
         return $left->fields === [] ? $near : new Fielded($left->fields, $near);
+    }
+
+    /** How far apart prox lets its sides be, by its modifiers. */
+    private function distance(): int
+    {
+        $distance = 1;
+        foreach ($this->modifiers() as $one) {
+            match ($one->name) {
+                'unit' => $one->value === 'word' || throw new CqlProblem(42, $one->value, $one->column),
+                'distance' => $distance = self::atMost($one),
+                'unordered' => true,
+                'ordered' => throw new CqlProblem(43, 'ordered', $one->column),
+                default => throw new CqlProblem(46, $one->name, $one->column),
+            };
+        }
+
+        return $distance;
+    }
+
+    /** Only next to each other can be asked for exactly. */
+    private static function atMost(CqlModifier $modifier): int
+    {
+        $distance = (int) $modifier->value - ($modifier->comparison === '<' ? 1 : 0);
+        if (! in_array($modifier->comparison, ['<=', '<', '='], true)) {
+            throw new CqlProblem(40, $modifier->comparison, $modifier->column);
+        }
+
+        return $modifier->comparison !== '=' || $distance === 1
+            ? $distance
+            : throw new CqlProblem(40, '=', $modifier->column);
     }
 
     /** A side of prox with its index taken off: dc.title = a or dc.title = b becomes title, a or b. */
