@@ -25,6 +25,9 @@ Route::middleware('can:deliver,review')->group(function (): void {
     Route::post('/deliveries/{delivery}/withdraw', [DeliveryController::class, 'withdraw'])->name(
         'deliveries.withdraw',
     );
+    Route::post('/deliveries/{delivery}/letters', [DeliveryController::class, 'letters'])->name(
+        'deliveries.letters',
+    );
     Route::post('/deliveries/{delivery}/rejections/{rejection}', [DeliveryController::class, 'mend'])->name(
         'deliveries.mend',
     );

@@ -139,12 +139,38 @@ final class LegacyEncoding
         return self::transcoded($bytes, $name, '//IGNORE') ?? mb_convert_encoding($bytes, 'UTF-8', self::USUAL);
     }
 
-    /** Null where a byte has no place in the encoding; iconv would tell that to the log. */
+    /**
+     * Words that were read in one encoding as they would be in each other one. What is no run of letters then is left
+     * out, and so is what comes to the same.
+     *
+     * @return array<string, string> by encoding
+     */
+    public static function readings(string $words, string $read): array
+    {
+        $bytes = self::recoded($words, 'UTF-8', self::ALL[$read] ?? self::ALL[self::USUAL]);
+        $readings = [];
+        foreach (array_keys(self::ALL) as $name) {
+            $text = $bytes === null ? null : self::transcoded($bytes, $name);
+            $isWords = $text !== null && preg_match('/^[\p{L}\p{M}\p{N} ,.’\'-]+$/u', $text) === 1;
+            if ($isWords && $text !== $words && ! in_array($text, $readings, true)) {
+                $readings[$name] = $text;
+            }
+        }
+
+        return $readings;
+    }
+
     private static function transcoded(string $bytes, string $name, string $how = ''): ?string
+    {
+        return self::recoded($bytes, self::ALL[$name], "UTF-8{$how}");
+    }
+
+    /** Null where something has no place in an encoding; iconv would tell that to the log. */
+    private static function recoded(string $bytes, string $from, string $to): ?string
     {
         set_error_handler(fn (): bool => true);
         try {
-            $text = iconv(self::ALL[$name], "UTF-8{$how}", $bytes);
+            $text = iconv($from, $to, $bytes);
         } finally {
             restore_error_handler();
         }

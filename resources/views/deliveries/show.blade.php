@@ -173,7 +173,28 @@
                 @endif
                 @if ($delivery->remarks !== '')
                     <dt>Reading</dt>
-                    <dd>{{ $delivery->remarks }}</dd>
+                    <dd>{{ $delivery->remarks }}
+                        @if ($letters && auth()->user()->can('deliver', $review))
+                            <x-menu label="Letters look wrong…" class="link">
+                                <form method="post" action="{{ route('deliveries.letters', [$review, $delivery]) }}">@csrf
+                                    <fieldset>
+                                        <legend class="small">Read as {{ $letters->read }}: <span
+                                                class="serif">{{ $letters->words }}</span>. Choose the line that reads right.</legend>
+                                        @foreach ($letters->readings as $encoding => $words)
+                                            <label class="block"><input type="radio" name="encoding" value="{{ $encoding }}" required>
+                                                <span class="serif">{{ $words }}</span> <span class="small quiet">{{ $encoding }}</span></label>
+                                        @endforeach
+                                    </fieldset>
+                                    <p class="small mt-1">
+                                        {{ $sheet->worked === 0
+                                            ? 'What came with this delivery is withdrawn, and the file is delivered once more.'
+                                            : 'What came with this delivery is withdrawn, but for what people have decided on, and the file is delivered once more.' }}
+                                    </p>
+                                    <button class="button mt-1">Read the file again</button>
+                                </form>
+                            </x-menu>
+                        @endif
+                    </dd>
                 @endif
                 <dt>Kind of source</dt>
                 <dd>

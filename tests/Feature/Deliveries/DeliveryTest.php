@@ -2,10 +2,12 @@
 
 namespace Tests\Feature\Deliveries;
 
+use App\Actions\Deliveries\StartDelivery;
 use App\Actions\Deliveries\TakeInRecords;
 use App\Jobs\Deliveries\DeliverFile;
 use App\Models\Delivery;
 use App\Models\Item;
+use App\Models\LogEntry;
 use App\Models\Record;
 use App\Models\Task;
 use Illuminate\Http\UploadedFile;
@@ -79,6 +81,43 @@ it('says which letters a table is in, and reads it in others where a person says
         'columns' => ['title', 'authors', ''],
     ])->assertSessionHasNoErrors();
     expect(Record::query()->sole()->reference['title'])->toBe('Účinek světla na noční směně');
+});
+
+it('reads a file again in the letters that a person chooses by how they read', function () {
+    $world = new World();
+    $ris = "TY  - JOUR\nAU  - Kolbe, Anna\nTI  - Światło w nocy i błędy\nPY  - 2001\nER  - \n";
+    $path = tempnam(sys_get_temp_dir(), 'ris');
+    file_put_contents($path, iconv('UTF-8', 'CP1250', $ris));
+    $delivery = app(StartDelivery::class)->ofFile(
+        $world->people['specialist'],
+        $world->review,
+        $path,
+        'list.ris',
+        'Tern Abstracts',
+        now(),
+        'kept',
+        reading: ['encoding' => 'Windows-1251'],
+    );
+    $at = "/reviews/{$world->review->id}/deliveries/{$delivery->id}";
+    expect(Record::query()->sole()->reference['title'])->toContain('њwiatіo');
+    $this->actingAs($world->people['observer'])->get($at)->assertOk()->assertDontSee('Letters look wrong');
+    $this->post("{$at}/letters", ['encoding' => 'Windows-1250'])->assertForbidden();
+    $this->actingAs($world->people['specialist'])
+        ->get($at)
+        ->assertSeeInOrder(['Letters look wrong', 'Read as Windows-1251', 'Światło', 'Windows-1250']);
+    $this->post("{$at}/letters", ['encoding' => 'Klingon'])->assertSessionHasErrors('encoding');
+    $this->post("{$at}/letters", ['encoding' => 'UTF-8'])->assertSessionHas('problem');
+    $page = $this->post("{$at}/letters", ['encoding' => 'Windows-1250'])->assertSessionHasNoErrors();
+    $again = $world->review->deliveries()->whereNull('withdrawn_at')->sole();
+    expect($page->headers->get('Location'))->toEndWith("/deliveries/{$again->id}")
+        ->and($world->review->publications()->pluck('title')->all())->toBe(['Światło w nocy i błędy'])
+        ->and([$again->file_name, $again->notes, $again->state])->toBe(['list.ris', 'kept', 'done'])
+        ->and($delivery->refresh()->withdrawn_at)->not->toBeNull()
+        ->and(LogEntry::query()->where('kind', 'delivery.letters')->value('words'))
+        ->toBe('Had list.ris read again as Windows-1250');
+    // a file in Unicode is in no doubt
+    $other = $world->deliverText("TY  - JOUR\nTI  - Światło i sen\nER  - \n");
+    $this->get("/reviews/{$world->review->id}/deliveries/{$other->id}")->assertDontSee('Letters look wrong');
 });
 
 it('keeps articles of one issue apart whose DOIs hold brackets, also those that were cut off before', function () {

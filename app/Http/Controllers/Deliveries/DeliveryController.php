@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers\Deliveries;
 
 use App\Actions\Deliveries\MendRejection;
+use App\Actions\Deliveries\ReadInEncoding;
 use App\Actions\Deliveries\StartDelivery;
 use App\Actions\Deliveries\TellSourceKind;
 use App\Actions\Deliveries\WithdrawDelivery;
@@ -20,6 +21,7 @@ use App\Models\Delivery;
 use App\Models\Rejection;
 use App\Models\Review;
 use App\Queries\Deliveries\DeliverySheet;
+use App\Queries\Deliveries\OtherLetters;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -129,6 +131,7 @@ final class DeliveryController extends Controller
                 ->simplePaginate(self::REJECTED_ON_A_PAGE, page: Input::page(request()))
                 ->fragment('rejected'),
             'sheet' => DeliverySheet::of($delivery),
+            'letters' => OtherLetters::of($delivery),
         ]);
     }
 
@@ -264,6 +267,16 @@ final class DeliveryController extends Controller
                         ? ' Records of those that people have decided on stay: '.number_format($done['kept']).'.'
                         : ''),
             );
+    }
+
+    public function letters(Request $request, Review $review, Delivery $delivery, ReadInEncoding $read): RedirectResponse
+    {
+        $given = $request->validate(['encoding' => ['required', 'string', Rule::in(TextEncoding::known())]]);
+        $again = $read->execute($this->me($request), $delivery, $given['encoding']);
+
+        return redirect()
+            ->route('deliveries.show', [$review, $again])
+            ->with('notice', "The file is being read again as {$given['encoding']}.");
     }
 
     public function goOn(Request $request, Review $review, Delivery $delivery, StartDelivery $start): RedirectResponse

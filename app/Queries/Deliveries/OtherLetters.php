@@ -1,0 +1,58 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Queries\Deliveries;
+
+use App\Models\Delivery;
+use Illuminate\Support\Facades\DB;
+use WaryHeron\Core\Bibliography\Format\LegacyEncoding;
+
+/** How words of a delivered text would read in other encodings than the one in which it was read. */
+final readonly class OtherLetters
+{
+    /** Texts that say nothing of their encoding themselves. */
+    private const FORMATS = ['bibtex', 'csv', 'nbib', 'ris'];
+
+    private const RECORDS = 20;
+
+    private const WORDS = 4;
+
+    /**
+     * @param  string  $read  the encoding in which it was read
+     * @param  string  $words  of its titles, as they came
+     * @param  array<string, string>  $readings  the same by other encodings
+     */
+    private function __construct(public string $read, public string $words, public array $readings)
+    {
+    }
+
+    /** Null where its letters are not in doubt, or nothing can be read again. */
+    public static function of(Delivery $delivery): ?self
+    {
+        $isKept = $delivery->kind === 'file' && $delivery->file_hash !== null && $delivery->withdrawn_at === null;
+        $isText = in_array($delivery->format, self::FORMATS, true);
+        $isRead = preg_match('/^The text was read as ([^.]+)\./', $delivery->remarks, $read) === 1;
+        if (! $isKept || ! $isText || ! $isRead || $delivery->isUnderWay()) {
+            return null;
+        }
+        $words = self::words($delivery);
+        $readings = $words === '' ? [] : LegacyEncoding::readings($words, $read[1]);
+
+        return $readings === [] ? null : new self($read[1], $words, $readings);
+    }
+
+    private static function words(Delivery $delivery): string
+    {
+        $titles = DB::table('records')
+            ->where('review_id', $delivery->review_id)
+            ->where('delivery_id', $delivery->id)
+            ->whereRaw("reference->>'title' ~ '[^\x01-\x7F]'")
+            ->limit(self::RECORDS)
+            ->pluck(DB::raw("reference->>'title'"))
+            ->implode(' ');
+        preg_match_all('/(?<!\p{L})[\p{L}\p{M}]*[^\x00-\x7F\P{L}][\p{L}\p{M}]*/u', $titles, $found);
+
+        return implode(' ', array_slice(array_unique($found[0]), 0, self::WORDS));
+    }
+}
