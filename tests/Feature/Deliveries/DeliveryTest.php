@@ -99,7 +99,7 @@ it('reads a file again in the letters that a person chooses by how they read', f
         reading: ['encoding' => 'Windows-1251'],
     );
     $at = "/reviews/{$world->review->id}/deliveries/{$delivery->id}";
-    expect(Record::query()->sole()->reference['title'])->toContain('њwiatіo');
+    expect(Record::query()->sole()->reference['title'])->toContain('Њwiatіo');
     $this->actingAs($world->people['observer'])->get($at)->assertOk()->assertDontSee('Letters look wrong');
     $this->post("{$at}/letters", ['encoding' => 'Windows-1250'])->assertForbidden();
     $this->actingAs($world->people['specialist'])
@@ -113,7 +113,7 @@ it('reads a file again in the letters that a person chooses by how they read', f
         ->and($world->review->publications()->pluck('title')->all())->toBe(['Światło w nocy i błędy'])
         ->and([$again->file_name, $again->notes, $again->state])->toBe(['list.ris', 'kept', 'done'])
         ->and($delivery->refresh()->withdrawn_at)->not->toBeNull()
-        ->and(LogEntry::query()->where('kind', 'delivery.letters')->value('words'))
+        ->and(LogEntry::query()->where('action', 'delivery.letters')->value('summary'))
         ->toBe('Had list.ris read again as Windows-1250');
     // a file in Unicode is in no doubt
     $other = $world->deliverText("TY  - JOUR\nTI  - Światło i sen\nER  - \n");
