@@ -49,8 +49,9 @@ final readonly class OtherLetters
             ->where('delivery_id', $delivery->id)
             ->whereRaw("reference->>'title' ~ '[^\x01-\x7F]'")
             ->limit(self::RECORDS)
-            ->pluck(DB::raw("reference->>'title'"))
-            ->implode(' ');
+            ->selectRaw("reference->>'title' AS title")
+            ->get()
+            ->implode('title', ' ');
         preg_match_all('/(?<!\p{L})[\p{L}\p{M}]*[^\x00-\x7F\P{L}][\p{L}\p{M}]*/u', $titles, $found);
 
         return implode(' ', array_slice(array_unique($found[0]), 0, self::WORDS));
