@@ -18,6 +18,8 @@ final readonly class OtherLetters
 
     private const WORDS = 4;
 
+    private const READINGS = 10;
+
     /**
      * @param  string  $read  the encoding in which it was read
      * @param  string  $words  of its titles, as they came
@@ -39,7 +41,7 @@ final readonly class OtherLetters
         $words = self::words($delivery);
         $readings = $words === '' ? [] : LegacyEncoding::readings($words, $read[1]);
 
-        return $readings === [] ? null : new self($read[1], $words, $readings);
+        return $readings === [] ? null : new self($read[1], $words, array_slice($readings, 0, self::READINGS));
     }
 
     private static function words(Delivery $delivery): string

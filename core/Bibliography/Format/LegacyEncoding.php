@@ -140,22 +140,24 @@ final class LegacyEncoding
     }
 
     /**
-     * Words that were read in one encoding as they would be in each other one. What is no run of letters then is left
-     * out, and so is what comes to the same.
+     * Words that were read in one encoding as they would be in each other one that has a sign for all of it, the least
+     * odd first; of what comes to the same the first.
      *
      * @return array<string, string> by encoding
      */
     public static function readings(string $words, string $read): array
     {
         $bytes = self::recoded($words, 'UTF-8', self::ALL[$read] ?? self::ALL[self::USUAL]);
-        $readings = [];
-        foreach (array_keys(self::ALL) as $name) {
-            $text = $bytes === null ? null : self::transcoded($bytes, $name);
-            $isWords = $text !== null && preg_match('/^[\p{L}\p{M}\p{N} ,.’\'-]+$/u', $text) === 1;
-            if ($isWords && $text !== $words && ! in_array($text, $readings, true)) {
+        $readings = $odd = [];
+        foreach ($bytes === null ? [] : array_keys(self::ALL) as $name) {
+            $text = self::transcoded((string) $bytes, $name);
+            $isWhole = $text !== null && preg_match('/^\P{C}+$/u', $text) === 1;
+            if ($isWhole && $text !== $words && ! in_array($text, $readings, true)) {
                 $readings[$name] = $text;
+                $odd[$name] = self::oddity((string) $bytes, $name);
             }
         }
+        uksort($readings, fn (string $a, string $b): int => ($odd[$a] ?? INF) <=> ($odd[$b] ?? INF));
 
         return $readings;
     }

@@ -144,3 +144,12 @@ it('keeps to the usual where nothing speaks for another, and where a person has 
         expect($read->title)->toStartWith($title)->and($reading->found)->toBe($said === 'UTF-8' ? 'Windows-1251' : $said);
     }
 });
+
+it('says how words would read in other encodings, the likeliest first', function () {
+    $readings = LegacyEncoding::readings('Њwiatіo bікdy', 'Windows-1251');
+    expect(array_slice($readings, 0, 3))->toHaveKey('Windows-1250', 'Światło błędy')
+        ->and($readings)->not->toHaveKey('Windows-1251')
+        ->and(count(array_unique($readings)))->toBe(count($readings))
+        // what was never read in it has no other reading
+        ->and(LegacyEncoding::readings('夜勤', 'Windows-1252'))->toBe([]);
+});
