@@ -175,7 +175,7 @@
                     <dt>Reading</dt>
                     <dd>{{ $delivery->remarks }}
                         @if ($letters && auth()->user()->can('deliver', $review))
-                            <x-menu label="Letters look wrong…" class="link">
+                            <x-menu label="Letters look wrong…" class="button button-plain">
                                 <form method="post" action="{{ route('deliveries.letters', [$review, $delivery]) }}">@csrf
                                     <fieldset>
                                         <legend class="small">Read as {{ $letters->read }}: <span
