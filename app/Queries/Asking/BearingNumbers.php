@@ -7,6 +7,7 @@ namespace App\Queries\Asking;
 use App\Models\KeptAnalysis;
 use App\Models\Review;
 use App\Models\ReviewOutcome;
+use App\Queries\Report\Composed\LiveNumber;
 use App\Queries\Report\Composed\LiveNumbers;
 use App\Queries\Synthesis\PooledAnalysis;
 use App\Queries\Synthesis\Shown;
@@ -26,18 +27,18 @@ final readonly class BearingNumbers
     {
     }
 
-    /** @return list<array{label: string, value: string}> */
+    /** @return list<LiveNumber> */
     public function named(): array
     {
         $numbers = LiveNumbers::of($this->review);
         $pieces = array_map(
-            fn (string $key, array $one): Piece => new Piece(PieceKind::Result, $key, $one['label']),
+            fn (string $key, LiveNumber $one): Piece => new Piece(PieceKind::Result, $key, $one->label),
             array_keys($numbers),
             $numbers,
         );
         $ranked = (new PieceRanking($this->ask, $pieces))->ranked(self::MOST);
 
-        return array_map(fn (RankedPiece $one): array => $numbers[$one->piece->id], $ranked);
+        return array_map(fn (RankedPiece $one): LiveNumber => $numbers[$one->piece->id], $ranked);
     }
 
     /** @return list<array{of: string, how: string, rows: list<array{label: string, value: string, url: string}>}> for each extreme that is asked */

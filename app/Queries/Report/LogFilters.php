@@ -102,10 +102,7 @@ final readonly class LogFilters
         return $query;
     }
 
-    /**
-     * @return list<array{label: string, n: int, kept: array<string, string>}> how many entries there are of each, with
-     *     what narrows the Log down to them
-     */
+    /** @return list<LogGroup> */
     public function groups(): array
     {
         return match ($this->kept['by'] ?? '') {
@@ -116,26 +113,23 @@ final readonly class LogFilters
         };
     }
 
-    /** @return list<array{label: string, n: int, kept: array<string, string>}> */
+    /** @return list<LogGroup> */
     private function byDay(): array
     {
         $days = $this->counted("to_char(log_entries.created_at, 'YYYY-MM-DD')", 'g DESC');
 
         return array_map(
-            fn (string $day, int $n): array => [
-                'label' => CarbonImmutable::parse($day)->format('l, j F Y'),
-                'n' => $n,
-                'kept' => ['from' => $day, 'to' => $day],
-            ],
+            fn (string $day, int $n): LogGroup => new LogGroup(
+                CarbonImmutable::parse($day)->format('l, j F Y'),
+                $n,
+                ['from' => $day, 'to' => $day],
+            ),
             array_keys($days),
             $days,
         );
     }
 
-    /**
-     * @return list<array{label: string, n: int, kept: array<string, string>}> those whose name is hidden from the
-     *     viewer are not told apart
-     */
+    /** @return list<LogGroup> those whose name is hidden from the viewer are not told apart */
     private function byPerson(): array
     {
         $all = array_sum($this->counted('1', 'g'));
@@ -147,31 +141,31 @@ final readonly class LogFilters
         $people = $this->people();
         $groups = [];
         foreach ($named as $id => $n) {
-            $groups[] = [
-                'label' => $id === '' ? 'Wary Heron' : $people[$id] ?? 'somebody',
-                'n' => $n,
-                'kept' => isset($people[$id]) ? ['who' => (string) $id] : [],
-            ];
+            $groups[] = new LogGroup(
+                $id === '' ? 'Wary Heron' : $people[$id] ?? 'somebody',
+                $n,
+                isset($people[$id]) ? ['who' => (string) $id] : [],
+            );
         }
         $hidden = $all - array_sum($named);
 
         return $hidden > 0
-            ? [...$groups, ['label' => 'names hidden from you for now', 'n' => $hidden, 'kept' => []]]
+            ? [...$groups, new LogGroup('names hidden from you for now', $hidden)]
             : $groups;
     }
 
-    /** @return list<array{label: string, n: int, kept: array<string, string>}> */
+    /** @return list<LogGroup> */
     private function byArea(): array
     {
         $words = $this->counted("split_part(log_entries.action, '.', 1)", 'n DESC');
         $groups = [];
         foreach (self::AREAS as $area => $its) {
             $n = array_sum(array_intersect_key($words, array_flip($its)));
-            $n > 0 && ($groups[] = ['label' => $area, 'n' => $n, 'kept' => ['about' => $area]]);
+            $n > 0 && ($groups[] = new LogGroup($area, $n, ['about' => $area]));
         }
         $other = array_sum(array_diff_key($words, array_flip(array_merge(...array_values(self::AREAS)))));
 
-        return $other > 0 ? [...$groups, ['label' => 'Anything else', 'n' => $other, 'kept' => []]] : $groups;
+        return $other > 0 ? [...$groups, new LogGroup('Anything else', $other)] : $groups;
     }
 
     /**

@@ -8,6 +8,8 @@ use App\Models\Review;
 use App\Models\User;
 use App\Queries\FullTexts\Retrievals;
 use App\Queries\Shared\Waterline;
+use App\View\Way\Place;
+use App\View\Way\Screen;
 use Illuminate\Contracts\View\View;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;
@@ -135,7 +137,7 @@ final class Page extends Component
 
     public int $notices = 0;
 
-    /** @var list<array{name: string, label: string, url: string}>|null */
+    /** @var list<Place>|null */
     private ?array $places = null;
 
     public function __construct(
@@ -157,20 +159,20 @@ final class Page extends Component
         }
     }
 
-    /** @return list<array{name: string, label: string, url: string}> the places within the current area */
+    /** @return list<Place> the places within the current area */
     public function places(): array
     {
         return $this->places ??= $this->placesOfArea();
     }
 
-    /** @return list<array{name: string, label: string, url: string}> */
+    /** @return list<Place> */
     private function placesOfArea(): array
     {
         $places = self::PLACES[$this->stage] ?? [];
         $places = array_filter($places, fn (string $name): bool => $this->leadsOn($name), ARRAY_FILTER_USE_KEY);
 
         return array_map(
-            fn (string $name, string $label): array => ['name' => $name, 'label' => $label, 'url' => $this->urlOf($name)],
+            fn (string $name, string $label): Place => new Place($name, $label, $this->urlOf($name)),
             array_keys($places),
             $places,
         );
@@ -198,7 +200,7 @@ final class Page extends Component
             (Gate::allows($ability, $this->review) && ($name !== 'reconcile' || $this->review->coded_by === 2));
     }
 
-    /** @return list<array{title: string, about: string, url: string}> what Ctrl-K knows by name */
+    /** @return list<Screen> what Ctrl-K knows by name */
     public function screens(): array
     {
         $general = [
@@ -210,7 +212,7 @@ final class Page extends Component
         $all = [...$this->review === null ? [] : $this->screensOf($this->review), ...$general];
 
         return array_map(
-            fn (string $title, string $url): array => ['title' => $title, 'about' => 'screen', 'url' => $url],
+            fn (string $title, string $url): Screen => new Screen($title, 'screen', $url),
             array_keys($all),
             $all,
         );

@@ -58,7 +58,7 @@
             @if ($places())
                 <nav class="places" aria-label="Places in this area">
                     @foreach ($places() as $one)
-                        <a href="{{ $one['url'] }}" @if ($one['name'] === $place) aria-current="page" @endif>{{ $one['label'] }}</a>
+                        <a href="{{ $one->url }}" @if ($one->name === $place) aria-current="page" @endif>{{ $one->label }}</a>
                     @endforeach
                 </nav>
             @endif

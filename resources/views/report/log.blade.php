@@ -62,15 +62,15 @@
                         @foreach ($groups as $group)
                             <tr>
                                 <th scope="row">
-                                    @if ($group['kept'] === [])
-                                        {{ $group['label'] }}
+                                    @if ($group->kept === [])
+                                        {{ $group->label }}
                                     @else
                                         <a
                                             href="{{ route('log', [$review, ...array_diff_key($kept, ['by' => 1]),
-                                                ...$group['kept']]) }}">{{ $group['label'] }}</a>
+                                                ...$group->kept]) }}">{{ $group->label }}</a>
                                     @endif
                                 </th>
-                                <td class="number">{{ number_format($group['n']) }}</td>
+                                <td class="number">{{ number_format($group->n) }}</td>
                             </tr>
                         @endforeach
                     </tbody>

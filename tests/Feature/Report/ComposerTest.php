@@ -302,7 +302,7 @@ it('tells in the draft how far people agreed before they talked, and what was ch
     $told = json_encode($sections['chose']);
     expect($told)->toContain("stage {$stage->id} agreed")
         ->toContain('After the first decisions we added the criterion \\u201cIs it about lamps?\\u201d ('.now()->format('j F Y').')')
-        ->and(LiveNumbers::of($at->world->review->fresh())["stage {$stage->id} agreed"]['value'])->toBe('100 %');
+        ->and(LiveNumbers::of($at->world->review->fresh())["stage {$stage->id} agreed"]->value)->toBe('100 %');
 });
 
 it('lets a claim rest on a decision, and says which of its numbers stand in nothing it rests on', function () {

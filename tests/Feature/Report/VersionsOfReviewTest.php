@@ -3,6 +3,7 @@
 namespace Tests\Feature\Report;
 
 use App\Models\ReviewVersion;
+use App\Queries\Report\Composed\LiveNumber;
 use App\Queries\Report\Composed\LiveNumbers;
 use App\Queries\Report\FlowQuery;
 use Tests\Feature\World;
@@ -35,7 +36,7 @@ it('tells what came since a version apart, and every number leads to what it cou
     judgedAs($world, 'Naps', 'exclude');
     $before = numbersOf($world);
     expect(LiveNumbers::of($world->review))->not->toHaveKey('new records')
-        ->and(LiveNumbers::of($world->review)['records']['label'])->toBe('records delivered');
+        ->and(LiveNumbers::of($world->review)['records']->label)->toBe('records delivered');
     $url = "/reviews/{$world->review->id}/report/versions-of-review";
     $this->actingAs($world->people['lead'])->post($url, ['name' => 'First'])->assertSessionHasNoErrors();
     $version = ReviewVersion::query()->sole();
@@ -54,9 +55,9 @@ it('tells what came since a version apart, and every number leads to what it cou
         ->and(FlowQuery::diagram($world->review->fresh())->arms)->toHaveKey(Diagram::PREVIOUS)
         ->and(FlowQuery::diagram($world->review->fresh())->contradictions())->toBe([]);
     $live = LiveNumbers::of($world->review->fresh());
-    expect($live['new records'])->toBe(['label' => 'records delivered, since First', 'value' => '2'])
-        ->and($live['records'])->toBe(['label' => 'records delivered, all versions together', 'value' => '5'])
-        ->and([$live['new screened']['value'], $live['new studies']['value'], $live['studies']['value']])->toBe(['1', '1', '2']);
+    expect($live['new records'])->toEqual(new LiveNumber('records delivered, since First', '2'))
+        ->and($live['records'])->toEqual(new LiveNumber('records delivered, all versions together', '5'))
+        ->and([$live['new screened']->value, $live['new studies']->value, $live['studies']->value])->toBe(['1', '1', '2']);
     $links = FlowQuery::links($world->review->fresh());
     $this->get($links['included'])->assertOk()->assertSeeText('Windows')->assertDontSeeText('Noise')->assertSeeText('new since First');
 

@@ -8,6 +8,7 @@ use App\Http\Controllers\Controller;
 use App\Http\Input;
 use App\Models\Publication;
 use App\Models\Review;
+use App\View\Way\Screen;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use WaryHeron\Core\Text\Words;
@@ -34,13 +35,10 @@ final class FindController extends Controller
         return response()->json(['found' => $found->map(self::shown(...))]);
     }
 
-    /** @return array{title: string, about: string, url: string} */
-    private static function shown(Publication $one): array
+    private static function shown(Publication $one): Screen
     {
-        return [
-            'title' => $one->title,
-            'about' => $one->called(),
-            'url' => route('publications.show', [$one->review_id, $one->id], false),
-        ];
+        $url = route('publications.show', [$one->review_id, $one->id], false);
+
+        return new Screen($one->title, $one->called(), $url);
     }
 }

@@ -24,7 +24,7 @@ final class LiveNumbers
 {
     private const DAY = 86_400;
 
-    /** @return array<string, array{label: string, value: string}> by the key that a report names it with */
+    /** @return array<string, LiveNumber> by the key that a report names it with */
     public static function of(Review $review): array
     {
         $version = ReviewVersion::latest($review);
@@ -39,7 +39,7 @@ final class LiveNumbers
         ];
     }
 
-    /** @return array<string, array{label: string, value: string}> what an update adds, as its flow diagram tells it */
+    /** @return array<string, LiveNumber> what an update adds, as its flow diagram tells it */
     private static function since(Review $review, ReviewVersion $version): array
     {
         $flow = FlowQuery::since($review, $version);
@@ -49,7 +49,7 @@ final class LiveNumbers
         return array_combine(array_map(fn (string $key): string => "new {$key}", array_keys($numbers)), $numbers);
     }
 
-    /** @return array<string, array{label: string, value: string}> */
+    /** @return array<string, LiveNumber> */
     private static function flow(Flow $flow, int $studies, string $of): array
     {
         $facts = $flow->facts;
@@ -65,10 +65,10 @@ final class LiveNumbers
             $numbers['reports'] = ['included reports', $facts->fullTexts->included];
         }
 
-        return array_map(fn (array $one): array => ['label' => $one[0].$of, 'value' => number_format($one[1])], $numbers);
+        return array_map(fn (array $one): LiveNumber => new LiveNumber($one[0].$of, number_format($one[1])), $numbers);
     }
 
-    /** @return array<string, array{label: string, value: string}> of stages that several judge, on how many all said the same before it opened */
+    /** @return array<string, LiveNumber> of stages that several judge, on how many all said the same before it opened */
     private static function agreement(Review $review): array
     {
         $stages = $review->stages->where('required_decisions', '>', 1)->keyBy('id');
@@ -80,10 +80,10 @@ final class LiveNumbers
         $shares = Cache::remember("agreed {$last}", self::DAY, fn (): array => self::shares($review, $stages->keys()->all()));
         $numbers = [];
         foreach (array_intersect_key($shares, $stages->all()) as $id => $share) {
-            $numbers["stage {$id} agreed"] = [
-                'label' => "{$stages[$id]->name}: agreed before talking",
-                'value' => Shown::number(100 * $share, 0).' %',
-            ];
+            $numbers["stage {$id} agreed"] = new LiveNumber(
+                "{$stages[$id]->name}: agreed before talking",
+                Shown::number(100 * $share, 0).' %',
+            );
         }
 
         return $numbers;
@@ -116,39 +116,49 @@ final class LiveNumbers
             ->all();
     }
 
-    /** @return array<string, array{label: string, value: string}> */
+    /** @return array<string, LiveNumber> */
     private static function analyses(Review $review): array
     {
         $numbers = [];
         $outcomes = ReviewOutcome::query()->where('review_id', $review->id)->get()->keyBy('id');
         foreach (KeptAnalysis::of($review)->get() as $kept) {
             $outcome = $outcomes->get($kept->asked()->outcome);
-            if ($outcome === null) {
-                continue;
-            }
-            $pooled = PooledAnalysis::of($review, $kept->asked(), $outcome);
-            $all = $pooled->pooled();
-            $estimate = Shown::pooled($kept->asked()->measure, $all, $pooled->size());
-            $numbers["analysis {$kept->id} estimate"] = ['label' => "{$kept->title}: estimate", 'value' => $estimate ?: '–'];
-            $numbers["analysis {$kept->id} k"] = ['label' => "{$kept->title}: studies", 'value' => (string) $all->k];
-            $spread = $pooled->heterogeneity()->iSquared();
-            if ($spread !== null) {
-                $numbers["analysis {$kept->id} i2"] = ['label' => "{$kept->title}: I²", 'value' => Shown::number($spread, 0).' %'];
-            }
-            $numbers["analysis {$kept->id} people"] = ['label' => "{$kept->title}: people", 'value' => number_format($pooled->people())];
+            $numbers += $outcome === null ? [] : self::analysis($review, $kept, $outcome);
         }
 
         return $numbers;
     }
 
-    /** @return array<string, array{label: string, value: string}> of themes that something stands under */
+    /** @return array<string, LiveNumber> */
+    private static function analysis(Review $review, KeptAnalysis $kept, ReviewOutcome $outcome): array
+    {
+        $pooled = PooledAnalysis::of($review, $kept->asked(), $outcome);
+        $all = $pooled->pooled();
+        $estimate = Shown::pooled($kept->asked()->measure, $all, $pooled->size());
+        $spread = $pooled->heterogeneity()->iSquared();
+        $numbers = [
+            'estimate' => new LiveNumber("{$kept->title}: estimate", $estimate ?: '–'),
+            'k' => new LiveNumber("{$kept->title}: studies", (string) $all->k),
+            ...$spread === null ? [] : ['i2' => new LiveNumber("{$kept->title}: I²", Shown::number($spread, 0).' %')],
+            'people' => new LiveNumber("{$kept->title}: people", number_format($pooled->people())),
+        ];
+
+        return array_combine(
+            array_map(fn (string $key): string => "analysis {$kept->id} {$key}", array_keys($numbers)),
+            $numbers,
+        );
+    }
+
+    /** @return array<string, LiveNumber> of themes that something stands under */
     private static function themes(Review $review): array
     {
         $numbers = [];
         foreach (ThemeTree::of($review)->themes as $one) {
             if ((int) $one->passages > 0) {
-                $numbers["theme {$one->id} studies"] = ['label' => "{$one->path}: studies", 'value' => number_format((int) $one->studies)];
-                $numbers["theme {$one->id} passages"] = ['label' => "{$one->path}: passages", 'value' => number_format((int) $one->passages)];
+                $studies = number_format((int) $one->studies);
+                $passages = number_format((int) $one->passages);
+                $numbers["theme {$one->id} studies"] = new LiveNumber("{$one->path}: studies", $studies);
+                $numbers["theme {$one->id} passages"] = new LiveNumber("{$one->path}: passages", $passages);
             }
         }
 

@@ -9,7 +9,7 @@ use WaryHeron\Core\Report\Document\Node;
 /** Makes paragraphs of words and of numbers that stay live. */
 final readonly class NumberedWords
 {
-    /** @param  array<string, array{label: string, value: string}>  $numbers */
+    /** @param  array<string, LiveNumber>  $numbers */
     public function __construct(private array $numbers)
     {
     }
@@ -21,7 +21,7 @@ final readonly class NumberedWords
 
     public function shown(string $key): string
     {
-        return $this->numbers[$key]['value'] ?? '–';
+        return isset($this->numbers[$key]) ? $this->numbers[$key]->value : '–';
     }
 
     /**
