@@ -57,6 +57,8 @@ final class CountReader implements LeadReader
 
     private const ARM = '/^[^.;,()]{0,30}\b(?:to|in|per|on|of) (?:each|the \p{L}+(?:[ -]\p{L}+)?) (?:group|arm|condition|wards?|schools?|homes?|sequence)\b|^[^.;,()]{0,20}\b(?:per|each) (?:group|arm)\b|^ (?:intervention|control|programme|exposed)\b/iu';
 
+    private const GIVEN = '/\b(?:allocated|assigned|randomi[sz]ed|allotted)\b/i';
+
     private const SHARED = '/\b(?:allocated|assigned|randomi[sz]ed|allotted)\b[^.;]{0,80}\bto\b[^.;]*\band\b[^.;]*\bto\b/iu';
 
     private const DESCRIBES = '/^(?:randomi[sz]ed|enrolled|recruited|included|assigned) \p{L}+s\b/iu';
@@ -159,7 +161,7 @@ final class CountReader implements LeadReader
         if (! array_key_exists('randomi[sz]ed|were drawn by lot', $cues)) {
             return [];
         }
-        $told = self::shared($text);
+        $told = preg_match(self::GIVEN, $text) === 1 ? self::shared($text) : null;
         $isShared = count($people) === 2 && preg_match(self::SHARED, $text) === 1;
         $sum = $told ?? ($isShared ? $people[0]->value + $people[1]->value : null);
         $score = ($told === null ? 2.7 : 3.2) + Traps::trust($passage->section);
