@@ -43,7 +43,7 @@ final readonly class LogFilters
             'check',
             'calibration',
         ],
-        'Full texts' => ['full-text', 'retrievals', 'locker', 'report', 'study'],
+        'Full texts' => ['full-text', 'retrieval', 'retrievals', 'locker', 'report', 'study'],
         'Coding' => ['code', 'coding', 'answer', 'lead', 'part', 'passage', 'theme'],
         'Synthesis' => ['outcome', 'arm', 'comparison', 'result', 'analysis', 'table', 'certainty'],
         'Report' => ['flow', 'text', 'claim'],

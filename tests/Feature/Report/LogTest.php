@@ -64,8 +64,9 @@ it('exports what is shown, and no more than one may see', function () {
 
 it('has a place for every kind of entry', function () {
     $kinds = [];
-    foreach ([...glob(app_path('Actions/*/*.php')), ...glob(app_path('Jobs/*.php'))] as $file) {
-        preg_match_all('/\(\$this->log\)\([^\'"]*[\'"]([a-z-]+)\./', (string) file_get_contents($file), $found);
+    foreach ([...glob(app_path('Actions/*/*.php')), ...glob(app_path('Jobs/*/*.php'))] as $file) {
+        $written = '/\$this->log(?:\)|->each)\([^\'"]*[\'"]([a-z-]+)\./';
+        preg_match_all($written, (string) file_get_contents($file), $found);
         array_push($kinds, ...$found[1]);
     }
     expect(count($kinds))
