@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Console;
 
 use App\Files\In\ReferenceFile;
+use App\Files\In\UnpackedFile;
 use App\Files\In\Unpacking;
 use App\Files\Out\Spreadsheet;
 use App\Files\TemporaryFolder;
@@ -36,14 +37,14 @@ final class ConvertFile extends PureCommand
         try {
             $parts = Unpacking::of($file, basename($file), $folder);
             $files = array_map(
-                fn (array $part): ReferenceFile => new ReferenceFile(
-                    $part['path'],
-                    $this->text('from') === '' ? ReferenceFile::formatOf($part['path']) : $this->text('from'),
+                fn (UnpackedFile $part): ReferenceFile => new ReferenceFile(
+                    $part->path,
+                    $this->text('from') === '' ? ReferenceFile::formatOf($part->path) : $this->text('from'),
                 ),
                 $parts,
             );
             $names = array_map(
-                fn (array $part): string => count($parts) === 1 ? $file : "{$file}/{$part['name']}",
+                fn (UnpackedFile $part): string => count($parts) === 1 ? $file : "{$file}/{$part->name}",
                 $parts,
             );
             $this->write($this->records($files, $names), $to, $folder);

@@ -47,11 +47,11 @@ abstract class OfReferences extends PureCommand
         try {
             foreach (Unpacking::of($file, basename($file), $folder) as $part) {
                 $number = 0;
-                $read = new ReferenceFile($part['path'], ReferenceFile::formatOf($part['path']));
+                $read = new ReferenceFile($part->path, ReferenceFile::formatOf($part->path));
                 foreach ($read->records() as $one) {
                     $number++;
                     if ($one instanceof Reference) {
-                        yield $this->key($one->id === '' ? "{$part['name']}#{$number}" : $one->id) => $one;
+                        yield $this->key($one->id === '' ? "{$part->name}#{$number}" : $one->id) => $one;
                     } else {
                         $this->rejected++;
                         $this->say("{$file}:{$one->line}: {$one->message}");

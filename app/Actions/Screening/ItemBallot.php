@@ -98,15 +98,15 @@ final class ItemBallot
         if ($item->relationLoaded('review')) {
             $locked->stage->setRelation('review', $item->review);
         }
-        [$said, $mine, $before, $isShared] = Ballots::around($locked, $by?->id, $clientKey);
+        $around = Ballots::around($locked, $by?->id, $clientKey);
 
         return new self(
             $locked,
             $locked->stage,
-            Ballots::of($locked->stage, [$locked->id], $said)[$locked->id],
-            $mine,
-            $before,
-            $isShared,
+            Ballots::of($locked->stage, [$locked->id], $around->said)[$locked->id],
+            $around->mine,
+            $around->before,
+            $around->isShared,
         );
     }
 

@@ -25,7 +25,7 @@ final class Unpacking
     private const CHUNK = 1_048_576;
 
     /**
-     * @return list<array{path: string, name: string}> the file itself where it is not compressed; else what was in it,
+     * @return list<UnpackedFile> the file itself where it is not compressed; else what was in it,
      *     in its order
      *
      * @throws UnusableFile If it is damaged, nested, encrypted or too large; nothing is left behind.
@@ -36,14 +36,12 @@ final class Unpacking
         $beginning = (string) fread($stream, 4);
         fclose($stream);
         if (str_starts_with($beginning, "\x1F\x8B")) {
-            return [
-                ['path' => self::gunzipped($path, $folder), 'name' => preg_replace('/\.gz$/i', '', $name) ?: $name],
-            ];
+            return [new UnpackedFile(self::gunzipped($path, $folder), preg_replace('/\.gz$/i', '', $name) ?: $name)];
         }
 
         return str_starts_with($beginning, "PK\x03\x04") && ! Workbook::is($path)
             ? self::unzipped($path, $folder)
-            : [['path' => $path, 'name' => $name]];
+            : [new UnpackedFile($path, $name)];
     }
 
     private static function gunzipped(string $path, string $folder): string
@@ -78,7 +76,7 @@ final class Unpacking
         return $target;
     }
 
-    /** @return list<array{path: string, name: string}> */
+    /** @return list<UnpackedFile> */
     private static function unzipped(string $path, string $folder): array
     {
         $zip = new ZipArchive();
@@ -104,7 +102,7 @@ final class Unpacking
                 }
                 $stream = self::stream($zip, $i, $entry, $name);
                 $target = (string) tempnam($folder, 'zip-');
-                $parts[] = ['path' => $target, 'name' => mb_scrub($name, 'UTF-8')];
+                $parts[] = new UnpackedFile($target, mb_scrub($name, 'UTF-8'));
                 [$packed, $size] = [(int) filesize($path), (int) ($entry['size'] ?? 0)];
                 $written = self::copied($stream, $target, $written, $packed, $size, $name);
             }

@@ -10,7 +10,6 @@ use App\Queries\Shared\Tallies;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
-use Illuminate\Support\Str;
 use stdClass;
 use WaryHeron\Core\Screening\ItemState;
 use WaryHeron\Core\Screening\StagePurpose;
@@ -63,8 +62,8 @@ final readonly class Library
         $tallies = Tallies::of($review);
         $total = $tallies->all() + ($filters->isOfRemoved() ? $tallies->in(ItemState::Removed) : 0);
         [$query, $steps] = self::narrowed($review, $filters, $tallies);
-        $at = self::decoded($cursor, $sort);
-        $backwards = $at !== null && $at['back'];
+        $at = LibraryCursor::read($cursor, $sort);
+        $backwards = $at !== null && $at->back;
         $left = $steps === [] ? $total : $steps[count($steps) - 1]['count'];
         $found = array_column($steps, 'count', 'key')['q'] ?? $total;
         $query = $found * self::DENSE <= $total ? self::gathered($review, $query) : $query;
@@ -77,8 +76,8 @@ final readonly class Library
         $rows = $backwards ? array_reverse($rows) : $rows;
         $first = match (true) {
             $at === null => 1,
-            $backwards => max(1, $at['first'] - count($rows)),
-            default => $at['first'],
+            $backwards => max(1, $at->first - count($rows)),
+            default => $at->first,
         };
         $hasNext = ($backwards || $more) && $rows !== [];
         $hasPrevious = ($backwards ? $more : $at !== null) && $rows !== [];
@@ -88,8 +87,8 @@ final readonly class Library
             $total,
             $steps,
             $rows === [] ? 0 : $first,
-            $hasNext ? self::encoded($rows[count($rows) - 1], false, $first + count($rows)) : null,
-            $hasPrevious ? self::encoded($rows[0], true, $first) : null,
+            $hasNext ? LibraryCursor::written($rows[count($rows) - 1], false, $first + count($rows)) : null,
+            $hasPrevious ? LibraryCursor::written($rows[0], true, $first) : null,
             $sort,
             $descending,
         );
@@ -151,12 +150,14 @@ final readonly class Library
         return $this->steps === [] ? $this->total : $this->steps[count($this->steps) - 1]['count'];
     }
 
-    /**
-     * @param  ?array{value: string|int, id: string, back: bool, first: int}  $at
-     * @return list<stdClass>
-     */
-    private static function rows(Review $review, Builder $query, string $sort, bool $descending, ?array $at): array
-    {
+    /** @return list<stdClass> */
+    private static function rows(
+        Review $review,
+        Builder $query,
+        string $sort,
+        bool $descending,
+        ?LibraryCursor $at,
+    ): array {
         $by = self::SORTS[$sort];
         $way = $descending ? 'desc' : 'asc';
         $query = (clone $query)
@@ -166,11 +167,8 @@ final readonly class Library
             ->selectRaw("{$by} AS sorted_by, (publications.abstract = '') AS lacks_abstract");
         if ($at !== null) {
             $sort === 'added'
-                ? $query->where('publications.id', $descending ? '<' : '>', $at['id'])
-                : $query->whereRaw("({$by}, publications.id) ".($descending ? '<' : '>').' (?, ?)', [
-                    $at['value'],
-                    $at['id'],
-                ]);
+                ? $query->where('publications.id', $descending ? '<' : '>', $at->id)
+                : $query->whereRaw("({$by}, publications.id) ".($descending ? '<' : '>').' (?, ?)', [$at->value, $at->id]);
         }
         if ($sort !== 'added') {
             $query->orderByRaw("{$by} {$way}");
@@ -206,45 +204,5 @@ final readonly class Library
                     ->select('items.state', 'items.settled'),
                 'standing',
             );
-    }
-
-    private static function encoded(stdClass $row, bool $back, int $first): string
-    {
-        return rtrim(
-            strtr(
-                base64_encode(json_encode([$row->sorted_by, $row->id, $back, $first], JSON_THROW_ON_ERROR)),
-                '+/',
-                '-_',
-            ),
-            '=',
-        );
-    }
-
-    /** @return ?array{value: string|int, id: string, back: bool, first: int} */
-    private static function decoded(?string $cursor, string $sort): ?array
-    {
-        $parts = $cursor === null ? null : json_decode((string) base64_decode(strtr($cursor, '-_', '+/')), true);
-
-        // whatever was not written here is as if nothing had been said
-        return is_array($parts) &&
-            count($parts) === 4 &&
-            is_bool($parts[2] ?? null) &&
-            is_int($parts[3] ?? null) &&
-            $parts[3] > 0 &&
-            $parts[3] < 1_000_000_000 &&
-            is_string($parts[1]) &&
-            Str::isUlid($parts[1]) &&
-            self::isOf($sort, $parts[0])
-            ? ['value' => $parts[0], 'id' => $parts[1], 'back' => $parts[2], 'first' => $parts[3]]
-            : null;
-    }
-
-    /** Whether a value is one that this order sorts by. */
-    private static function isOf(string $sort, mixed $value): bool
-    {
-        return match ($sort) {
-            'year', 'records' => is_int($value) && abs($value) < 1_000_000,
-            default => is_string($value) && mb_strlen($value) <= 2000 && ! str_contains($value, "\0"),
-        };
     }
 }

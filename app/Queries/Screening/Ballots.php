@@ -86,11 +86,8 @@ final class Ballots
     /**
      * What was said on one item, and beside it what one person's deciding has to reckon with: read after the item is
      * locked, for each decision, in one query.
-     *
-     * @return array{list<stdClass>, ?stdClass, ?string, bool} what was said; the person's decision that stands, a taken
-     *     back one too; the decision that came with this key before; whether the item is in a share of theirs
      */
-    public static function around(Item $item, ?string $userId, ?string $clientKey): array
+    public static function around(Item $item, ?string $userId, ?string $clientKey): SaidOnItem
     {
         $rows = DB::select(
             <<<'SQL'
@@ -131,7 +128,7 @@ final class Ballots
                 ...$of['settlement'] ?? [],
             ];
 
-        return [array_values($said), $mine, $of['before'][0]->id ?? null, isset($of['share'])];
+        return new SaidOnItem(array_values($said), $mine, $of['before'][0]->id ?? null, isset($of['share']));
     }
 
     /**

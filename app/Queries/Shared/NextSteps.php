@@ -10,6 +10,7 @@ use App\Models\Review;
 use App\Models\User;
 use App\Queries\FullTexts\Retrievals;
 use App\Queries\Matching\PairingQueue;
+use Illuminate\Support\Str;
 
 /**
  * What a review asks of one person next, in order, from where it stands: the first of them is to be done, the rest
@@ -19,47 +20,57 @@ final readonly class NextSteps
 {
     private const MOST = 2;
 
-    /** @return list<array{words: string, url: string}> */
+    /** @return list<NextStep> */
     public static function for(User $user, Review $review, Waiting $waiting, int $records, int $criteria): array
     {
         $role = $user->roleIn($review);
         $may = fn (Ability $ability): bool => $role?->may($ability) === true;
-        $steps = [];
-        $add = function (bool $is, string $words, string $url) use (&$steps): void {
-            if ($is) {
-                $steps[] = ['words' => $words, 'url' => $url];
-            }
-        };
-        $many = fn (int $n, string $one, string $more): string => number_format($n).' '.($n === 1 ? $one : $more);
-        $add(
-            $criteria === 0 && $may(Ability::Manage),
-            'word the question and its criteria',
-            route('question', $review),
-        );
-        $add($records === 0 && $may(Ability::Search), 'search, or deliver files', route('searches', $review));
-        if ($records > 0 && $may(Ability::Deliver)) {
-            [$unmatched, $groups] = self::matching($review, $user, $records);
-            $add($unmatched > 0, 'match '.$many($unmatched, 'record', 'records'), route('matching', $review));
-            $add(
-                $groups > 0,
-                'judge '.$many($groups, 'likely duplicate', 'likely duplicates'),
-                route('pairing', $review),
-            );
-        }
-        $add($waiting->toScreen > 0, 'screen '.$many($waiting->toScreen, 'title', 'titles'), route('desk', $review));
-        $add(
-            $waiting->toSettle > 0,
-            'settle '.$many($waiting->toSettle, 'disagreement', 'disagreements'),
-            route('disagreements', $review),
-        );
-        $add(
-            $waiting->toReadInFull > 0,
-            'read '.$many($waiting->toReadInFull, 'text', 'texts').' in full',
-            self::inFull($review),
-        );
-        $add($waiting->toCode > 0, 'code '.$many($waiting->toCode, 'study', 'studies'), route('coding', $review));
+        $steps = [
+            $criteria === 0 && $may(Ability::Manage)
+                ? new NextStep('word the question and its criteria', route('question', $review))
+                : null,
+            $records === 0 && $may(Ability::Search)
+                ? new NextStep('search, or deliver files', route('searches', $review))
+                : null,
+            ...$records > 0 && $may(Ability::Deliver) ? self::ofMatching($review, $user, $records) : [],
+            ...self::ofWaiting($review, $waiting),
+        ];
 
-        return array_slice($steps, 0, self::MOST);
+        return array_slice(array_values(array_filter($steps)), 0, self::MOST);
+    }
+
+    /** @return list<?NextStep> */
+    private static function ofMatching(Review $review, User $user, int $records): array
+    {
+        [$unmatched, $groups] = self::matching($review, $user, $records);
+
+        return [
+            self::several('match', $unmatched, 'record', route('matching', $review)),
+            self::several('judge', $groups, 'likely duplicate', route('pairing', $review)),
+        ];
+    }
+
+    /** @return list<?NextStep> */
+    private static function ofWaiting(Review $review, Waiting $waiting): array
+    {
+        $texts = $waiting->toReadInFull;
+
+        return [
+            self::several('screen', $waiting->toScreen, 'title', route('desk', $review)),
+            self::several('settle', $waiting->toSettle, 'disagreement', route('disagreements', $review)),
+            $texts > 0 ? new NextStep('read '.self::many($texts, 'text').' in full', self::inFull($review)) : null,
+            self::several('code', $waiting->toCode, 'study', route('coding', $review)),
+        ];
+    }
+
+    private static function several(string $do, int $n, string $what, string $url): ?NextStep
+    {
+        return $n > 0 ? new NextStep("{$do} ".self::many($n, $what), $url) : null;
+    }
+
+    private static function many(int $n, string $what): string
+    {
+        return number_format($n).' '.Str::plural($what, $n);
     }
 
     private static function inFull(Review $review): string

@@ -19,9 +19,8 @@ final readonly class Waterline
     private const PLACES = ['records' => 'library', 'synthesis' => 'map'];
 
     /**
-     * @param  list<array{key: string, label: string, figure: string, unit: string, waits: int, url: string,
-     *     outflow: ?array{text: string, url: string}}>  $stages
-     * @param  list<array{words: string, url: string}>  $next  what is to be done, in order
+     * @param  list<WaterlineStage>  $stages
+     * @param  list<NextStep>  $next  what is to be done, in order
      */
     private function __construct(
         public array $stages,
@@ -38,43 +37,43 @@ final readonly class Waterline
         $waiting = Waiting::for($user, $review, $byStage);
         $about = self::about($review);
         $counts = WaterlineCounts::of($review, $byStage, (int) $about->records);
+        $isInFull = $counts->full !== null;
+        $of = fn (string $key, string $label, int $n, string $unit, int $waits = 0, ?Outflow $out = null) => new WaterlineStage(
+            $key,
+            $label,
+            route(self::PLACES[$key] ?? $key, $review),
+            $n,
+            $unit,
+            $waits,
+            $out,
+        );
         $stages = [
-            self::stage('question', 'Question', (int) $about->criteria, (int) $about->criteria === 1 ? 'criterion' : 'criteria'),
-            self::stage('searches', 'Searches', $counts->records, 'records'),
-            self::stage('records', 'Records', $counts->publications, 'publications', outflow: $counts->outOfRecords()),
-            self::stage(
-                'screening',
-                'Screening',
-                $counts->left(),
-                'still in',
-                $waiting->toScreen + $waiting->toSettle,
-                $counts->outOfScreening(),
-            ),
-            self::stage(
+            $of('question', 'Question', (int) $about->criteria, (int) $about->criteria === 1 ? 'criterion' : 'criteria'),
+            $of('searches', 'Searches', $counts->records, 'records'),
+            $of('records', 'Records', $counts->publications, 'publications', out: $counts->outOfRecords()),
+            $of('screening', 'Screening', $counts->left(), 'still in', $waiting->toScreen + $waiting->toSettle, $counts->outOfScreening()),
+            $of(
                 'full-texts',
                 'Full texts',
                 $counts->sought(),
-                $counts->full === null ? 'not read in full' : 'sought',
+                $isInFull ? 'sought' : 'not read in full',
                 $waiting->toReadInFull,
                 $counts->outOfFullTexts(),
             ),
-            self::stage(
+            $of(
                 'coding',
                 'Coding',
                 $counts->inTheEnd(),
-                $counts->full === null ? 'included' : 'reports in',
+                $isInFull ? 'reports in' : 'included',
                 $waiting->toCode,
                 $counts->outOfCoding(),
             ),
-            self::stage('synthesis', 'Synthesis', (int) $about->pooled, 'with results'),
-            self::stage('report', 'Report', $waiting->coded, 'coded'),
+            $of('synthesis', 'Synthesis', (int) $about->pooled, 'with results'),
+            $of('report', 'Report', $waiting->coded, 'coded'),
         ];
 
         return new self(
-            array_values(array_map(
-                fn (array $stage): array => [...$stage, 'url' => route(self::PLACES[$stage['key']] ?? $stage['key'], $review)],
-                $stages,
-            )),
+            $stages,
             Stream::through([...$counts->widths(), $waiting->coded], self::WIDTH),
             $waiting,
             $waiting->all(),
@@ -93,23 +92,5 @@ final readonly class Waterline
             ,
             [$review->id, $review->id, $review->id],
         );
-    }
-
-    /**
-     * @param  ?array{text: string, url: string}  $outflow
-     * @return array{key: string, label: string, figure: string, unit: string, waits: int,
-     *     outflow: ?array{text: string, url: string}}
-     */
-    private static function stage(
-        string $key,
-        string $label,
-        int $figure,
-        string $unit,
-        int $waits = 0,
-        ?array $outflow = null,
-    ): array {
-        $figure = number_format($figure);
-
-        return compact('key', 'label', 'figure', 'unit', 'waits', 'outflow');
     }
 }

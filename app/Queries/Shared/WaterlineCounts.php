@@ -69,8 +69,7 @@ final readonly class WaterlineCounts
         ];
     }
 
-    /** @return ?array{text: string, url: string} */
-    public function outOfRecords(): ?array
+    public function outOfRecords(): ?Outflow
     {
         $removed = $this->first->in(ItemState::Removed);
         $duplicates = $this->records - $this->publications - $removed;
@@ -82,8 +81,7 @@ final readonly class WaterlineCounts
         return $this->out($words, 'library', $duplicates > 0 ? ['duplicates' => 1] : ['removed' => 1]);
     }
 
-    /** @return ?array{text: string, url: string} */
-    public function outOfScreening(): ?array
+    public function outOfScreening(): ?Outflow
     {
         $excluded = $this->first->in(ItemState::Excluded);
         $words = $excluded > 0 ? [number_format($excluded).' excluded'] : [];
@@ -91,8 +89,7 @@ final readonly class WaterlineCounts
         return $this->out($words, 'library', ['state' => 'excluded']);
     }
 
-    /** @return ?array{text: string, url: string} */
-    public function outOfFullTexts(): ?array
+    public function outOfFullTexts(): ?Outflow
     {
         $pending = $this->left() - $this->included();
         $words = $pending > 0 && $this->publications > 0 ? [number_format($pending).' pending'] : [];
@@ -100,8 +97,7 @@ final readonly class WaterlineCounts
         return $this->out($words, 'library', ['state' => 'pending']);
     }
 
-    /** @return ?array{text: string, url: string} */
-    public function outOfCoding(): ?array
+    public function outOfCoding(): ?Outflow
     {
         if ($this->full === null) {
             return null;
@@ -125,12 +121,11 @@ final readonly class WaterlineCounts
     /**
      * @param  array<string>  $words
      * @param  array<string, mixed>  $filter
-     * @return ?array{text: string, url: string}
      */
-    private function out(array $words, string $place, array $filter): ?array
+    private function out(array $words, string $place, array $filter): ?Outflow
     {
         return $words === []
             ? null
-            : ['text' => implode(', ', $words), 'url' => route($place, [$this->review, ...$filter])];
+            : new Outflow(implode(', ', $words), route($place, [$this->review, ...$filter]));
     }
 }

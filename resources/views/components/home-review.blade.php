@@ -24,7 +24,7 @@
             @if ($one->waterline->next !== [])
                 <p class="small">Next:
                     @foreach ($one->waterline->next as $step){{ $loop->first ? '' : ($loop->last ? ', then ' : ', ') }}<a
-                        href="{{ $step['url'] }}">{{ $step['words'] }}</a>@endforeach
+                        href="{{ $step->url }}">{{ $step->words }}</a>@endforeach
                 </p>
             @endif
         </div>
@@ -35,8 +35,8 @@
             <dl class="home-stages">
                 @foreach ($one->waterline->stages as $stage)
                     <div>
-                        <dt>{{ $stage['label'] }}</dt>
-                        <dd><a href="{{ $stage['url'] }}"><strong>{{ $stage['figure'] }}</strong> {{ $stage['unit'] }}</a></dd>
+                        <dt>{{ $stage->label }}</dt>
+                        <dd><a href="{{ $stage->url }}"><strong>{{ number_format($stage->figure) }}</strong> {{ $stage->unit }}</a></dd>
                     </div>
                 @endforeach
             </dl>

@@ -53,8 +53,8 @@ final class DeliveryController extends Controller
                 $name = FileName::of($file->getClientOriginalName());
                 try {
                     foreach (Unpacking::of((string) $file->getRealPath(), $name, $folder) as $part) {
-                        $name = FileName::of($part['name']);
-                        $started[] = $this->start($start, $request, $review, $part['path'], $name, $i);
+                        $name = FileName::of($part->name);
+                        $started[] = $this->start($start, $request, $review, $part->path, $name, $i);
                     }
                 } catch (Refused|UnusableFile $problem) {
                     $problems[] = self::problem($problem, $name, $review);
