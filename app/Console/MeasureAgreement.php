@@ -23,49 +23,16 @@ final class MeasureAgreement extends PureCommand
         if ($stream === false) {
             return $this->unusable("{$file} cannot be read.");
         }
-        $heads = array_map(
-            fn (?string $head): string => strtolower(trim((string) $head, "\xEF\xBB\xBF \t")),
-            fgetcsv($stream, escape: '') ?: [],
-        );
-        $columns = array_map(fn (string $name): int|false => array_search($name, $heads, true), [
-            'item',
-            'rater',
-            'verdict',
-        ]);
-        if (in_array(false, $columns, true)) {
+        $given = $this->text('categories');
+        $offered = $given === '' ? null : array_map(trim(...), explode(',', $given));
+        $ratings = RatingsFile::read($stream, $offered);
+        if ($ratings === null) {
             return $this->unusable("{$file}:1: the columns item, rater and verdict are needed.");
         }
-        $offered =
-            $this->text('categories') === '' ? null : array_map(trim(...), explode(',', $this->text('categories')));
-        $rows = $seen = [];
-        $rejected = 0;
-        for ($line = 2; ($cells = fgetcsv($stream, escape: '')) !== false; $line++) {
-            if ($cells === [null]) {
-                continue;
-            }
-            [$item, $rater, $verdict] = array_map(
-                fn (int|false $at): string => trim((string) ($cells[(int) $at] ?? '')),
-                $columns,
-            );
-            $problem = match (true) {
-                $item === '' || $rater === '' => 'an item and a rater are needed.',
-                $verdict === '' => '',
-                $offered !== null && ! in_array($verdict, $offered, true) => "“{$verdict}” is not one of: ".
-                    implode(', ', $offered).
-                    '.',
-                isset($seen["{$item}\0{$rater}"]) => "{$rater} has judged {$item} already.",
-                default => null,
-            };
-            if ($problem === null) {
-                $seen["{$item}\0{$rater}"] = true;
-                $rows[] = [$item, $rater, $verdict];
-            } elseif ($problem !== '') {
-                // an empty verdict is a missing rating
-                $rejected++;
-                $this->say("{$file}:{$line}: {$problem}");
-            }
+        foreach ($ratings->rejected as $problem) {
+            $this->say("{$file}:{$problem}");
         }
-        $report = AgreementReport::of(Ratings::of($rows, $offered ?? $this->occurring($rows)));
+        $report = AgreementReport::of(Ratings::of($ratings->rows, $offered ?? $this->occurring($ratings->rows)));
         $this->output->writeln(
             json_encode(
                 $report,
@@ -74,7 +41,7 @@ final class MeasureAgreement extends PureCommand
             OutputInterface::OUTPUT_RAW,
         );
 
-        return $rejected > 0 ? self::FAILURE : self::SUCCESS;
+        return $ratings->rejected === [] ? self::SUCCESS : self::FAILURE;
     }
 
     /**
