@@ -153,12 +153,12 @@ final readonly class CodingDesk
         foreach ([$this->publication, ...array_values($others)] as $report) {
             foreach ($found[$report->id] ?? [] as $copy) {
                 $copies[] = [
-                    'id' => $copy['id'],
-                    'name' => $copy['name'],
-                    'pages' => $copy['pages'],
-                    'url' => $copy['url'],
-                    'paper' => route('coding.paper', [$this->review, $copy['id']], false),
-                    'report' => $report->called().($copy['better'] === null ? '' : ', older copy'),
+                    'id' => $copy->id,
+                    'name' => $copy->name,
+                    'pages' => $copy->pages,
+                    'url' => $copy->url,
+                    'paper' => route('coding.paper', [$this->review, $copy->id], false),
+                    'report' => $report->called().($copy->better === null ? '' : ', older copy'),
                 ];
             }
         }

@@ -184,7 +184,7 @@ final class Retrievals
         );
     }
 
-    /** @return list<array<string, mixed>> a page of the list, for its screen */
+    /** @return list<SoughtText> a page of the list, for its screen */
     public static function rows(Review $review, Builder $narrowed, int $page = 1): array
     {
         $rows = self::inOrder($narrowed)
@@ -199,19 +199,19 @@ final class Retrievals
             ->get();
         $copies = self::copies($review, array_values($rows->pluck('id')->all()));
 
-        return array_values($rows->map(fn (stdClass $row): array => [
-            ...self::row($row),
-            'copies' => $copies[$row->id] ?? [],
-            'publication' => route('publications.show', [$review, $row->id], false),
-            'read' => route('desk.show', [$review, $row->item], false),
-        ])->all());
+        return array_values($rows->map(fn (stdClass $row): SoughtText => new SoughtText(
+            $row,
+            $copies[$row->id] ?? [],
+            route('publications.show', [$review, $row->id], false),
+            route('desk.show', [$review, $row->item], false),
+        ))->all());
     }
 
     /**
      * As the list shows them, of these publications; at most a page.
      *
      * @param  list<string>  $publications
-     * @return list<array<string, mixed>>
+     * @return list<SoughtText>
      */
     public static function of(Review $review, array $publications): array
     {
@@ -220,43 +220,11 @@ final class Retrievals
         return self::rows($review, self::sought($review)->whereIn('publications.id', $some));
     }
 
-    /** @return array<string, mixed> as the list shows it */
-    private static function row(stdClass $row): array
-    {
-        $state = RetrievalState::from($row->state ?? RetrievalState::Sought->value);
-        $dated = Carbon::parse($row->dated ?? $row->created_at);
-
-        return [
-            'id' => $row->id,
-            'title' => $row->title,
-            'meta' => self::meta($row),
-            'doi' => $row->doi,
-            'state' => $state->value,
-            'stateWords' => $state->label(),
-            'dated' => $dated->format('Y-m-d'),
-            'datedWords' => $dated->format('j M Y'),
-            'reason' => $row->reason ?? '',
-            'by' => $row->by ?? '',
-            'locker' => $row->locker_answer ?? '',
-            'study' => $row->study ?? '',
-            'judged' => in_array($row->judged, ['included', 'excluded', 'disagreement'], true) ? $row->judged : 'none',
-        ];
-    }
-
-    private static function meta(stdClass $row): string
-    {
-        $authors = explode('; ', $row->authors);
-        $shown = implode(', ', array_slice($authors, 0, 3)).(count($authors) > 3 ? ' and others' : '');
-
-        return implode(' · ', array_filter([$shown, $row->journal, (string) $row->year, $row->place]));
-    }
-
     /**
      * The copies of publications, also those that came to what was found to be the same publication.
      *
      * @param  list<string>  $publications
-     * @return array<string, list<array{id: string, name: string, pages: ?int, url: string, better: ?string, evidence: string, about: string}>> by
-     *     publication
+     * @return array<string, list<HeldCopy>> by publication
      */
     public static function copies(Review $review, array $publications): array
     {
@@ -276,8 +244,7 @@ final class Retrievals
         return $copies;
     }
 
-    /** @return array{id: string, name: string, pages: ?int, url: string, better: ?string, evidence: string, about: string} */
-    private static function copy(Review $review, stdClass $row): array
+    private static function copy(Review $review, stdClass $row): HeldCopy
     {
         $how = match ($row->matched_by) {
             'doi' => 'matched by its DOI',
@@ -285,17 +252,17 @@ final class Retrievals
             default => 'assigned by hand',
         };
 
-        return [
-            'id' => $row->id,
-            'name' => $row->name,
-            'pages' => $row->pages,
-            'url' => route('full-texts.file', [$review, $row->id], false),
-            'better' => $row->replaced_by,
-            'evidence' => route('full-texts.evidence', [$review, $row->id], false),
-            'about' => ($row->origin === 'locker' ? 'from the full-text locker' : $how).
-                ', '.
-                Carbon::parse($row->created_at)->format('j M Y'),
-        ];
+        $from = $row->origin === 'locker' ? 'from the full-text locker' : $how;
+
+        return new HeldCopy(
+            $row->id,
+            $row->name,
+            $row->pages,
+            route('full-texts.file', [$review, $row->id], false),
+            $row->replaced_by,
+            route('full-texts.evidence', [$review, $row->id], false),
+            "{$from}, ".Carbon::parse($row->created_at)->format('j M Y'),
+        );
     }
 
     /**

@@ -149,16 +149,16 @@
                         <p><a
                                 href="{{ route('full-texts', [$review, 'words' => $publication->doi !== ''
                                     ? $publication->doi
-                                    : $publication->title]) }}">{{ ucfirst($retrieval['stateWords']) }}</a>
+                                    : $publication->title]) }}">{{ ucfirst($retrieval->stateWords) }}</a>
                             <span
-                                class="small quiet">{{ implode(', ', array_filter([$retrieval['reason'], $retrieval['datedWords']])) }}</span>
+                                class="small quiet">{{ implode(', ', array_filter([$retrieval->reason, $retrieval->datedWords])) }}</span>
                         </p>
-                        @foreach ($retrieval['copies'] as $copy)
-                            <p class="small"><a href="{{ $copy['url'] }}">{{ $copy['name'] }}</a> <span
-                                    class="quiet">{{ $copy['about'] }}</span></p>
+                        @foreach ($retrieval->copies as $copy)
+                            <p class="small"><a href="{{ $copy->url }}">{{ $copy->name }}</a> <span
+                                    class="quiet">{{ $copy->about }}</span></p>
                         @endforeach
-                        @if ($retrieval['study'] !== '')
-                            <p class="small">A report of the study <a href="{{ route('studies', $review) }}">{{ $retrieval['study'] }}</a>
+                        @if ($retrieval->study !== '')
+                            <p class="small">A report of the study <a href="{{ route('studies', $review) }}">{{ $retrieval->study }}</a>
                             </p>
                         @endif
                     </div>

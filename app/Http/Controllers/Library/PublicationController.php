@@ -14,6 +14,7 @@ use App\Models\Publication;
 use App\Models\Record;
 use App\Models\Review;
 use App\Queries\FullTexts\Retrievals;
+use App\Queries\FullTexts\SoughtText;
 use App\Queries\Library\PublicationHistory;
 use App\Queries\Library\ShownValues;
 use App\Queries\Screening\OpenItems;
@@ -60,8 +61,8 @@ final class PublicationController extends Controller
         ]);
     }
 
-    /** @return ?array<string, mixed> as the list of sought full texts has it */
-    private static function retrieval(Review $review, Publication $publication): ?array
+    /** As the list of sought full texts has it. */
+    private static function retrieval(Review $review, Publication $publication): ?SoughtText
     {
         return Retrievals::stage($review) === null ? null : Retrievals::of($review, [$publication->id])[0] ?? null;
     }
