@@ -38,14 +38,14 @@ final class Criticism
      * Records that comment on it or correct it.
      *
      * @param  list<ReadRecord>  $others  those that remarks() leaves of all
-     * @return list<array{id: string, sentence: string}> with the sentence that says most
+     * @return list<Remark>
      */
     public static function comments(ReadRecord $record, array $others): array
     {
         $comments = [];
         foreach ($others as $other) {
             if ($other->id !== $record->id && self::isAbout($other, $record)) {
-                $comments[] = ['id' => $other->id, 'sentence' => self::telling($other)];
+                $comments[] = new Remark($other->id, self::telling($other));
             }
         }
 

@@ -46,20 +46,20 @@ final readonly class AskOutside
         $inFull = in_array('texts', $asked->scope, true);
         [$told, $whole, $problem] = [[], [], ''];
         $deadline = microtime(true) + self::SECONDS;
-        foreach (PublicationTexts::of($asked->review_id, $this->papers($asked), $inFull) as $id => [$paper, $isWhole]) {
-            if (! $isWhole && ! in_array('abstracts', $asked->scope, true)) {
+        foreach (PublicationTexts::of($asked->review_id, $this->papers($asked), $inFull) as $id => $text) {
+            if (! $text->isWhole && ! in_array('abstracts', $asked->scope, true)) {
                 continue;
             } elseif (microtime(true) > $deadline) {
                 $problem = ' It takes long: the rest was not asked.';
                 break;
             }
             try {
-                $told[$id] = $this->pointedTo($item, $paper);
+                $told[$id] = $this->pointedTo($item, $text->paper);
             } catch (SourceFailed $failed) {
                 $problem = " {$failed->getMessage()}";
                 break;
             }
-            $whole[$id] = $isWhole;
+            $whole[$id] = $text->isWhole;
         }
         $added = $this->keep($asked, array_filter($told), $whole);
 

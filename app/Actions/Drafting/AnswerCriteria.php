@@ -79,11 +79,11 @@ final readonly class AnswerCriteria
         foreach ($papers->chunk(self::TOGETHER) as $some) {
             $open = self::open($draft, $some);
             $some = $some->filter(fn (ScoutedPaper $one): bool => isset($open[$one->id]));
-            foreach (PaperText::of($draft->review_id, $some) as $id => [$text, $isWhole]) {
-                if ($isWhole) {
+            foreach (PaperText::of($draft->review_id, $some) as $id => $text) {
+                if ($text->isWhole) {
                     $this->readText(
                         $some->firstOrFail('id', $id),
-                        Passages::of($text),
+                        Passages::of($text->paper),
                         $criteria,
                         [$families, $open[$id]],
                     );

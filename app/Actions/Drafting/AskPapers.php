@@ -78,9 +78,9 @@ final readonly class AskPapers
     {
         $items = $draft->items()->where('is_on', true)->get();
         $papers = $this->unread($draft, $items);
-        foreach (PaperText::of($draft->review_id, $papers) as $id => [$text, $isWhole]) {
+        foreach (PaperText::of($draft->review_id, $papers) as $id => $text) {
             $paper = $papers->firstOrFail('id', $id);
-            $this->keep($paper, $items, [$this->leads($items, Passages::of($text)), $isWhole]);
+            $this->keep($paper, $items, [$this->leads($items, Passages::of($text->paper)), $text->isWhole]);
         }
 
         return $papers->isNotEmpty();

@@ -44,11 +44,11 @@ final readonly class HearOthers
         $item = new AskedItem(self::ITEM, $scouting->question, ItemType::Text);
         $papers = $scouting->papers()->whereNull('thrown_out_at')->orderByDesc('score')->limit(self::MOST)->get();
         $deadline = microtime(true) + self::SECONDS;
-        foreach (PaperText::of($scouting->review_id, $papers) as $id => [$text, $isWhole]) {
+        foreach (PaperText::of($scouting->review_id, $papers) as $id => $text) {
             if (microtime(true) > $deadline) {
                 return "{$this->finder->name} was asked about some of the papers only: it takes long.";
             }
-            $passages = Passages::of($text);
+            $passages = Passages::of($text->paper);
             try {
                 $told = $this->finder->told([$item], $passages)[self::ITEM] ?? null;
             } catch (SourceFailed $failed) {
@@ -56,7 +56,7 @@ final readonly class HearOthers
             }
             $answer = $told === null ? null : ToldAnswer::of($question, $passages, $told['quote']);
             if ($answer !== null) {
-                $this->believe($papers->firstOrFail('id', $id), $answer, $isWhole);
+                $this->believe($papers->firstOrFail('id', $id), $answer, $text->isWhole);
             }
         }
 

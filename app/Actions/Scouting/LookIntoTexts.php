@@ -30,8 +30,8 @@ final readonly class LookIntoTexts
     {
         $question = (new Scout($families))->question($scouting->question);
         foreach ($this->silent($scouting)->chunk(self::TOGETHER) as $papers) {
-            foreach (PaperText::of($scouting->review_id, $papers) as $id => [$text, $isWhole]) {
-                $answer = $isWhole ? TextAnswer::in(Passages::of($text), $question) : null;
+            foreach (PaperText::of($scouting->review_id, $papers) as $id => $text) {
+                $answer = $text->isWhole ? TextAnswer::in(Passages::of($text->paper), $question) : null;
                 if ($answer !== null) {
                     $paper = $papers->firstOrFail('id', $id);
                     $paper->update([

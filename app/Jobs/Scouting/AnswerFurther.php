@@ -122,8 +122,8 @@ final class AnswerFurther implements OfTask, ShouldQueue
     private function read(LeadFinder $finder, AskedItem $item, FurtherQuestion $question, Collection $papers): void
     {
         $rows = [];
-        foreach (PaperText::of($question->review_id, $papers) as $id => [$text, $isWhole]) {
-            $lead = $finder->leads([$item], Passages::of($text))[$item->id] ?? null;
+        foreach (PaperText::of($question->review_id, $papers) as $id => $text) {
+            $lead = $finder->leads([$item], Passages::of($text->paper))[$item->id] ?? null;
             $rows[] = [
                 'review_id' => $question->review_id,
                 'further_question_id' => $question->id,
@@ -131,9 +131,9 @@ final class AnswerFurther implements OfTask, ShouldQueue
                 'value' => $lead->value ?? '',
                 'unit' => mb_substr($lead->unit ?? '', 0, 60),
                 'quote' => $lead->quote ?? '',
-                'page' => $isWhole ? $lead?->page : null,
+                'page' => $text->isWhole ? $lead?->page : null,
                 'confidence' => ($lead?->confidence() ?? Confidence::Check)->value,
-                'reason' => $lead->reason ?? ($isWhole ? 'looked for in the whole paper' : 'not said in the abstract'),
+                'reason' => $lead->reason ?? ($text->isWhole ? 'looked for in the whole paper' : 'not said in the abstract'),
             ];
         }
         DB::table('further_answers')->insertOrIgnore($rows);

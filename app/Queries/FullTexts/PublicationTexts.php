@@ -17,7 +17,7 @@ final class PublicationTexts
     /**
      * @param  list<string>  $ids
      * @param  bool  $inFull  whether full texts are read at all
-     * @return array<string, array{Paper, bool}> by publication, in the order given; whether it is the whole
+     * @return array<string, TextAtHand> by publication, in the order given
      */
     public static function of(string $reviewId, array $ids, bool $inFull = true): array
     {
@@ -33,9 +33,9 @@ final class PublicationTexts
             $whole = $pages[$copies[$id] ?? ''] ?? [];
             $one = $told->get($id);
             if ($whole !== []) {
-                $texts[$id] = [Paper::ofPages($whole), true];
+                $texts[$id] = new TextAtHand(Paper::ofPages($whole), true);
             } elseif ($one !== null) {
-                $texts[$id] = [self::told((string) $one->title, (string) $one->abstract), false];
+                $texts[$id] = new TextAtHand(self::told((string) $one->title, (string) $one->abstract), false);
             }
         }
 

@@ -16,6 +16,7 @@ use WaryHeron\Core\Scouting\Named\NameKind;
 use WaryHeron\Core\Scouting\Named\ProperNames;
 use WaryHeron\Core\Scouting\Reading\ReadRecord;
 use WaryHeron\Core\Scouting\Reading\StudyKind;
+use WaryHeron\Core\Scouting\Remark;
 
 /** The papers that answer a plain question, and what can be said of them together. */
 final class FoundPapers
@@ -139,11 +140,7 @@ final class FoundPapers
         return $pattern;
     }
 
-    /**
-     * Of each kind of study how many say what; what no more than half say is not said to be what they find.
-     *
-     * @return list<array{kind: StudyKind, of: int, says: array<string, int>, leads: bool}> what most say first
-     */
+    /** @return list<Told> by kind of study */
     public function told(): array
     {
         $told = [];
@@ -152,15 +149,14 @@ final class FoundPapers
             arsort($says);
             $of = array_sum($says);
             if ($of > 0) {
-                $told[] = ['kind' => $kind, 'of' => $of, 'says' => $says, 'leads' => 2 * max([0, ...$says]) > $of];
+                $told[] = new Told($kind, $of, $says);
             }
         }
 
         return $told;
     }
 
-    /** @return array{silent: int, out: int, new: int, atHand: int} what else there is */
-    public function others(): array
+    public function others(): OtherPapers
     {
         $row = $this->scouting
             ->papers()
@@ -173,12 +169,7 @@ final class FoundPapers
             )
             ->first();
 
-        return [
-            'silent' => (int) ($row->silent ?? 0),
-            'out' => (int) ($row->out ?? 0),
-            'new' => (int) ($row->new ?? 0),
-            'atHand' => count(PaperText::copies($this->scouting->review_id, $this->answering)),
-        ];
+        return new OtherPapers((int) ($row->silent ?? 0), (int) ($row->out ?? 0), (int) ($row->new ?? 0));
     }
 
     /** @return Collection<int, ScoutedPaper> */
@@ -196,7 +187,7 @@ final class FoundPapers
     /**
      * What speaks against papers on the page.
      *
-     * @return array<string, array{comments: list<array{paper: ScoutedPaper, sentence: string}>, contrary: list<ScoutedPaper>}>
+     * @return array<string, SpokenAgainst> by paper
      */
     public function against(): array
     {
@@ -208,14 +199,14 @@ final class FoundPapers
         $against = [];
         foreach ($this->shown() as $paper) {
             $comments = array_map(
-                fn (array $one): array => ['paper' => $all[$one['id']], 'sentence' => $one['sentence']],
+                fn (Remark $one): PaperSentence => new PaperSentence($all[$one->id], $one->sentence),
                 Criticism::comments($paper->record(), $remarks),
             );
             $contrary = array_map(
                 fn (Finding $one): ScoutedPaper => $this->answering->firstWhere('id', $one->id) ?? $paper,
                 array_slice(Criticism::contrary($paper->finding(), $findings), 0, self::MOST_CONTRARY),
             );
-            $against[$paper->id] = ['comments' => $comments, 'contrary' => $contrary];
+            $against[$paper->id] = new SpokenAgainst($comments, $contrary);
         }
 
         return $against;

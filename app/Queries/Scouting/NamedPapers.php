@@ -40,14 +40,14 @@ final readonly class NamedPapers
         return $joins;
     }
 
-    /** @return list<array{paper: ScoutedPaper, text: string}> sentences that name it, each of another paper */
+    /** @return list<PaperSentence> sentences that name it, each of another paper */
     public function excerpts(): array
     {
         $excerpts = [];
         foreach ($this->papers as $paper) {
             $text = count($excerpts) < self::EXCERPTS ? $this->naming($paper) : null;
             if ($text !== null) {
-                $excerpts[] = ['paper' => $paper, 'text' => $text];
+                $excerpts[] = new PaperSentence($paper, $text);
             }
         }
 

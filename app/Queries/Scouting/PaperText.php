@@ -7,6 +7,7 @@ namespace App\Queries\Scouting;
 use App\Models\ScoutedPaper;
 use App\Queries\FullTexts\PaperPages;
 use App\Queries\FullTexts\PublicationTexts;
+use App\Queries\FullTexts\TextAtHand;
 use Illuminate\Support\Collection;
 use WaryHeron\Core\FullText\Reading\Paper;
 
@@ -15,7 +16,7 @@ final class PaperText
 {
     /**
      * @param  Collection<int, ScoutedPaper>  $papers
-     * @return array<string, array{Paper, bool}> by paper; whether it is the whole
+     * @return array<string, TextAtHand> by paper
      */
     public static function of(string $reviewId, Collection $papers): array
     {
@@ -24,7 +25,9 @@ final class PaperText
         $texts = [];
         foreach ($papers as $paper) {
             $whole = $pages[$copies[$paper->publication_id ?? ''] ?? ''] ?? [];
-            $texts[$paper->id] = $whole === [] ? [self::told($paper), false] : [Paper::ofPages($whole), true];
+            $texts[$paper->id] = $whole === []
+                ? new TextAtHand(self::told($paper), false)
+                : new TextAtHand(Paper::ofPages($whole), true);
         }
 
         return $texts;

@@ -12,18 +12,18 @@
     @if ($pattern !== [])
         <section>
             <h2>What they say together</h2>
-            @foreach ($papers->told() as ['kind' => $kind, 'of' => $of, 'says' => $counts, 'leads' => $leads])
+            @foreach ($papers->told() as $told)
                 <p>
-                    @if ($leads)
-                        <a href="{{ $to(['direction' => array_key_first($counts), 'kind' => $kind->value, 'shown' => null]) }}">{{ max($counts) }}</a> of
+                    @if ($told->leads())
+                        <a href="{{ $to(['direction' => array_key_first($told->says), 'kind' => $told->kind->value, 'shown' => null]) }}">{{ max($told->says) }}</a> of
                     @endif
-                    <a href="{{ $to(['direction' => null, 'kind' => $kind->value, 'shown' => null]) }}">{{ $of }}
-                        {{ $of === 1 ? $kind->label() : $kind->plural() }}</a>:
-                    @if ($leads)
-                        {{ array_key_first($counts) }}
+                    <a href="{{ $to(['direction' => null, 'kind' => $told->kind->value, 'shown' => null]) }}">{{ $told->of }}
+                        {{ $told->of === 1 ? $told->kind->label() : $told->kind->plural() }}</a>:
+                    @if ($told->leads())
+                        {{ array_key_first($told->says) }}
                     @else
-                        @foreach ($counts as $says => $count)
-                            <a href="{{ $to(['direction' => $says, 'kind' => $kind->value, 'shown' => null]) }}">{{ $count }}</a>
+                        @foreach ($told->says as $says => $count)
+                            <a href="{{ $to(['direction' => $says, 'kind' => $told->kind->value, 'shown' => null]) }}">{{ $count }}</a>
                             {{ $says }}{{ $loop->last ? '' : ',' }}
                         @endforeach
                     @endif

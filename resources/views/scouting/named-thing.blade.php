@@ -43,9 +43,9 @@
         @if ($one->thing->definition !== '')
             <p><span class="quiet">What it is:</span> “{{ $one->thing->definition }}”</p>
         @endif
-        @foreach ($one->excerpts() as ['paper' => $paper, 'text' => $text])
-            <p>“{{ Str::limit($text, 260) }}” <a href="{{ route('scouting.show', [$review, $scouting, 'shown' => 300]) }}#paper-{{ $paper->id }}">{{ ($paper->reference()->authors[0] ?? null)?->family ?: 'No author' }}
-                    {{ $paper->reference()->year }}</a></p>
+        @foreach ($one->excerpts() as $excerpt)
+            <p>“{{ Str::limit($excerpt->text, 260) }}” <a href="{{ route('scouting.show', [$review, $scouting, 'shown' => 300]) }}#paper-{{ $excerpt->paper->id }}">{{ ($excerpt->paper->reference()->authors[0] ?? null)?->family ?: 'No author' }}
+                    {{ $excerpt->paper->reference()->year }}</a></p>
         @endforeach
     </td>
 </tr>

@@ -1,7 +1,7 @@
 @php
     $reference = $paper->reference();
     $name = $paper->called();
-    $speaks = $against[$paper->id] ?? ['comments' => [], 'contrary' => []];
+    $speaks = $against[$paper->id] ?? new App\Queries\Scouting\SpokenAgainst();
     $isNew = $scouting->new_since !== null && $paper->created_at->gt($scouting->new_since);
 @endphp
 <li class="scout-paper" id="paper-{{ $paper->id }}">
@@ -32,16 +32,16 @@
         @endif
     @endforeach
     <details class="scout-more small">
-        <summary>Abstract, reasons{{ $speaks['comments'] !== [] ? ', what speaks against it' : '' }}</summary>
+        <summary>Abstract, reasons{{ $speaks->comments !== [] ? ', what speaks against it' : '' }}</summary>
         <p class="mt-1">{{ $reference->abstract }}</p>
         <p class="mt-1"><span class="quiet">Why it stands here:</span> {{ $paper->reason }}.</p>
         @if ($paper->amount() !== '')
             <p class="mt-1"><span class="quiet">By how much:</span> {{ $paper->amount() }}</p>
         @endif
-        @foreach ($speaks['comments'] as $comment)
-            <p class="mt-1"><span class="quiet">Speaks against it:</span> {{ $comment['paper']->reference()->suppliedTitle() }}: “{{ $comment['sentence'] }}”</p>
+        @foreach ($speaks->comments as $comment)
+            <p class="mt-1"><span class="quiet">Speaks against it:</span> {{ $comment->paper->reference()->suppliedTitle() }}: “{{ $comment->text }}”</p>
         @endforeach
-        @foreach ($speaks['contrary'] as $other)
+        @foreach ($speaks->contrary as $other)
             <p class="mt-1"><span class="quiet">Says otherwise ({{ $other->direction?->value }}{{ $other->amount() === '' ? '' : ", {$other->amount()}" }}):</span>
                 {{ ($other->reference()->authors[0] ?? null)?->family }} {{ $other->reference()->year }}: “{{ $other->sentence }}”</p>
         @endforeach

@@ -7,7 +7,7 @@
         $wanted = $papers->wanted()->count();
         $shown = $papers->shown();
         $outcome = $question->of(\WaryHeron\Core\Scouting\Asked\ConceptRole::Outcome)[0]->text ?? '';
-        $read = $papers->answering->count() + $others['silent'];
+        $read = $papers->answering->count() + $others->silent;
     @endphp
     <div class="desk desk-side" @if ($isUnderWay) data-reload-when-done @endif
         @if ($isUnderWay && $papers->answering->isEmpty()) data-reload-when-begun="scouting" @endif>
@@ -24,7 +24,7 @@
                     {{ $isUnderWay ? 'being read: ' : '' }}{{ number_format($read) }} {{ Str::plural('record', $read) }} read,
                     {{ number_format($papers->answering->count()) }} {{ $papers->answering->count() === 1 ? 'answers' : 'answer' }}
                     @if ($scouting->new_since !== null)
-                        · {{ $others['new'] === 0 ? 'nothing new' : number_format($others['new']) . ' new' }} since
+                        · {{ $others->new === 0 ? 'nothing new' : number_format($others->new) . ' new' }} since
                         {{ $scouting->new_since->format('j M Y') }}
                     @endif
                 </p>
@@ -75,23 +75,23 @@
                 @if ($isUnderWay)
                     <x-empty title="Reading">The first papers are shown here as soon as they are read. You can leave and come back.</x-empty>
                 @elseif ($papers->answering->isEmpty())
-                    <x-empty title="No record answers this question">{{ number_format($others['silent']) }} were read. Ask it in other words, or wider: leave out
+                    <x-empty title="No record answers this question">{{ number_format($others->silent) }} were read. Ask it in other words, or wider: leave out
                         the place or the time. <a href="{{ route('scouting', $review) }}">Ask another</a></x-empty>
                 @else
                     <x-empty title="None of them is left">The choice above leaves no paper. <a href="{{ route('scouting.show', [$review, $scouting]) }}">Show
                             all</a></x-empty>
                 @endif
             @endforelse
-            @if ($others['silent'] > 0 && $papers->answering->isNotEmpty())
+            @if ($others->silent > 0 && $papers->answering->isNotEmpty())
                 <div class="scout-group">
-                    <h2 class="scout-says">Read, no answer <span class="quiet small">{{ number_format($others['silent']) }}
-                            {{ Str::plural('paper', $others['silent']) }}</span></h2>
+                    <h2 class="scout-says">Read, no answer <span class="quiet small">{{ number_format($others->silent) }}
+                            {{ Str::plural('paper', $others->silent) }}</span></h2>
                     <p class="sheet-body small quiet">Their titles or abstracts share words with the question and report nothing of it.</p>
                 </div>
             @endif
-            @if ($others['out'] > 0)
+            @if ($others->out > 0)
                 <details class="section">
-                    <summary class="cursor-pointer">Thrown out: {{ $others['out'] }}</summary>
+                    <summary class="cursor-pointer">Thrown out: {{ $others->out }}</summary>
                     <ul class="small">
                         @foreach ($papers->thrownOut() as $paper)
                             <li class="scout-out">{{ $paper->reference()->suppliedTitle() }}

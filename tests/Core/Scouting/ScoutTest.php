@@ -9,6 +9,7 @@ use WaryHeron\Core\Scouting\Criticism;
 use WaryHeron\Core\Scouting\Finding;
 use WaryHeron\Core\Scouting\Named\NameKind;
 use WaryHeron\Core\Scouting\Reading\ReadRecord;
+use WaryHeron\Core\Scouting\Remark;
 use WaryHeron\Core\Scouting\Scout;
 
 it('ranks what people judged to answer before what only shares its words', function (string $name, float $least) {
@@ -143,7 +144,7 @@ it('shows replies, errata and retractions with the paper that they are of, and w
     $remark = ReadRecord::of('remark', $title, $text, 'Zelen');
     $remarks = Criticism::remarks([$trial, $other, $remark]);
 
-    expect(Criticism::comments($trial, $remarks))->toBe([['id' => 'remark', 'sentence' => $says]])
+    expect(Criticism::comments($trial, $remarks))->toEqual([new Remark('remark', $says)])
         ->and(Criticism::comments($other, $remarks))->toBe([]);
 })->with([
     [
