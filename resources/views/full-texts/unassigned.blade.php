@@ -74,10 +74,10 @@
                                     @foreach (array_slice($found, 0, 8) as $one)
                                         <li class="mt-1">
                                             <form method="post" action="{{ route('full-texts.assign', [$review, $file]) }}" class="line-up">
-                                                @csrf <input type="hidden" name="publication" value="{{ $one['id'] }}"><span
-                                                    class="small">{{ $one['title'] }} <span class="quiet">{{ $one['meta'] }}</span></span>
+                                                @csrf <input type="hidden" name="publication" value="{{ $one->id }}"><span
+                                                    class="small">{{ $one->title }} <span class="quiet">{{ $one->meta }}</span></span>
                                                 <button class="button">This one<span class="visually-hidden">:
-                                                        {{ $one['title'] }}</span></button></form>
+                                                        {{ $one->title }}</span></button></form>
                                         </li>
                                     @endforeach
                                 </ul>
