@@ -32,7 +32,8 @@ final class RatingsFile
             fn (?string $head): string => strtolower(trim((string) $head, "\xEF\xBB\xBF \t")),
             fgetcsv($stream, escape: '') ?: [],
         );
-        $columns = array_map(fn (string $one): int|false => array_search($one, $heads, true), ['item', 'rater', 'verdict']);
+        $at = fn (string $column): int|false => array_search($column, $heads, true);
+        $columns = array_map($at, ['item', 'rater', 'verdict']);
         if (in_array(false, $columns, true)) {
             return null;
         }

@@ -82,7 +82,11 @@ final class Studies
             sort($studies);
             // what is linked already is no lead, and of two studies the firmest one says enough
             if ($studies[0] !== $studies[1]) {
-                $told[implode(' ', $studies)] ??= new ReportsOfOneStudy([$one, $other], $lead->confidence, $lead->because);
+                $told[implode(' ', $studies)] ??= new ReportsOfOneStudy(
+                    [$one, $other],
+                    $lead->confidence,
+                    $lead->because,
+                );
             }
         }
 

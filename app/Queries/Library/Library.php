@@ -168,7 +168,10 @@ final readonly class Library
         if ($at !== null) {
             $sort === 'added'
                 ? $query->where('publications.id', $descending ? '<' : '>', $at->id)
-                : $query->whereRaw("({$by}, publications.id) ".($descending ? '<' : '>').' (?, ?)', [$at->value, $at->id]);
+                : $query->whereRaw(
+                    "({$by}, publications.id) ".($descending ? '<' : '>').' (?, ?)',
+                    [$at->value, $at->id],
+                );
         }
         if ($sort !== 'added') {
             $query->orderByRaw("{$by} {$way}");

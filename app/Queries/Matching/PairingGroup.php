@@ -89,7 +89,9 @@ final readonly class PairingGroup
         );
         $state = $publication->item->state->value ?? 'waiting';
 
-        return new PairingColumn($publication->id, $letter, $state, array_values($publication->records->map($record)->all()));
+        $records = array_values($publication->records->map($record)->all());
+
+        return new PairingColumn($publication->id, $letter, $state, $records);
     }
 
     /**

@@ -118,7 +118,8 @@ final class Desk
     }
 
     /**
-     * @return ?array{score: ?float, drawn: bool, check: bool, words: list<WordWeight>, judged: int} why an item stands where it does; null where it has no rank
+     * @return ?array{score: ?float, drawn: bool, check: bool, words: list<WordWeight>, judged: int} why an item stands
+     *     where it does; null where it has no rank
      */
     public function why(string $id): ?array
     {

@@ -38,7 +38,15 @@ final readonly class Waterline
         $about = self::about($review);
         $counts = WaterlineCounts::of($review, $byStage, (int) $about->records);
         $isInFull = $counts->full !== null;
-        $of = fn (string $key, string $label, int $n, string $unit, int $waits = 0, ?Outflow $out = null) => new WaterlineStage(
+        $criteria = (int) $about->criteria;
+        $of = fn (
+            string $key,
+            string $label,
+            int $n,
+            string $unit,
+            int $waits = 0,
+            ?Outflow $out = null,
+        ): WaterlineStage => new WaterlineStage(
             $key,
             $label,
             route(self::PLACES[$key] ?? $key, $review),
@@ -48,10 +56,17 @@ final readonly class Waterline
             $out,
         );
         $stages = [
-            $of('question', 'Question', (int) $about->criteria, (int) $about->criteria === 1 ? 'criterion' : 'criteria'),
+            $of('question', 'Question', $criteria, $criteria === 1 ? 'criterion' : 'criteria'),
             $of('searches', 'Searches', $counts->records, 'records'),
             $of('records', 'Records', $counts->publications, 'publications', out: $counts->outOfRecords()),
-            $of('screening', 'Screening', $counts->left(), 'still in', $waiting->toScreen + $waiting->toSettle, $counts->outOfScreening()),
+            $of(
+                'screening',
+                'Screening',
+                $counts->left(),
+                'still in',
+                $waiting->toScreen + $waiting->toSettle,
+                $counts->outOfScreening(),
+            ),
             $of(
                 'full-texts',
                 'Full texts',

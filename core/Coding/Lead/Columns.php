@@ -57,7 +57,8 @@ final readonly class Columns
         }
         $arms = array_slice($this->figures, 0, $this->arms());
         $weights = array_map(fn (ColumnFigure $one): float => $one->n ?? 1.0, $arms);
-        $sum = array_sum(array_map(fn (ColumnFigure $one, float $weight): float => $one->value * $weight, $arms, $weights));
+        $weighed = fn (ColumnFigure $one, float $weight): float => $one->value * $weight;
+        $sum = array_sum(array_map($weighed, $arms, $weights));
 
         return $sum / max(1.0, array_sum($weights));
     }

@@ -34,7 +34,8 @@ final class People
             $after = substr($text, $at + strlen($told), 70);
             $value = self::counted($told, preg_match(self::OF_PERSONS, $after) === 1);
             $before = substr($text, max(0, $at - 18), min(18, $at));
-            if ($value !== null && $value >= 2 && floor($value) === $value && ! self::isOther($before, $after, $value)) {
+            $isCount = $value !== null && $value >= 2 && floor($value) === $value;
+            if ($isCount && ! self::isOther($before, $after, $value)) {
                 $counts[] = new Count($value, $at, $at + strlen($told), preg_match(self::OF_PERSONS, $after) === 1);
             }
         }

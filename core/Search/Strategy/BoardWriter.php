@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace WaryHeron\Core\Search\Strategy;
 
-/** @internal Writes a board as lines: each block's terms and the line that joins them, the blocks combined, limits, the rest. */
+/** @internal Writes a board as lines: each block's terms and what joins them, the blocks combined, limits, the rest. */
 final class BoardWriter
 {
     /** @var list<StrategyLine> */

@@ -25,7 +25,7 @@ final class StrategyComparison
             $number = $before->numberOf($line->id);
             $old = $number === null ? null : $before->line($number);
             $at = max($at, $number ?? 0);
-            $isSame = $old !== null && $old->note === $line->note && self::byId($before, $old) === self::byId($after, $line);
+            $isSame = $old?->note === $line->note && self::byId($before, $old) === self::byId($after, $line);
             $rows[] = new ComparedLine($old === null ? 'added' : ($isSame ? 'same' : 'changed'), $old, $line);
         }
         foreach (array_slice($before->lines, $at) as $line) {

@@ -64,7 +64,9 @@ final class CellReader
         $form = isset($numbers['p1']) ? ReportForm::Percentages : ReportForm::Counts;
         $key = $form === ReportForm::Percentages ? 'p' : 'e';
 
-        return isset($numbers["{$key}1"], $numbers["{$key}2"]) ? new ReadCells($form, $numbers + self::sizes($sizes)) : null;
+        $isOfBoth = isset($numbers["{$key}1"], $numbers["{$key}2"]);
+
+        return $isOfBoth ? new ReadCells($form, $numbers + self::sizes($sizes)) : null;
     }
 
     /**
@@ -86,7 +88,9 @@ final class CellReader
         };
         $main = in_array($form, [ReportForm::Quartiles, ReportForm::Ranges], true) ? 'median' : 'm';
 
-        return isset($numbers["{$main}1"], $numbers["{$main}2"]) ? new ReadCells($form, $numbers + self::sizes($sizes)) : null;
+        $isOfBoth = isset($numbers["{$main}1"], $numbers["{$main}2"]);
+
+        return $isOfBoth ? new ReadCells($form, $numbers + self::sizes($sizes)) : null;
     }
 
     /** @return array<string, OfferedNumber> */

@@ -34,7 +34,8 @@ final class TableResults
                 $offer = CellReader::of($kind, $lines, $table->sizes);
                 if ($offer !== null) {
                     $numbers = self::ordered($offer->form, $offer->numbers);
-                    $offers[] = new OfferedResult($offer->form, $numbers, $lines[0]->label, self::best($names, $lines[0]));
+                    $share = self::best($names, $lines[0]);
+                    $offers[] = new OfferedResult($offer->form, $numbers, $lines[0]->label, $share);
                 }
             }
         }

@@ -67,7 +67,8 @@ final readonly class BubblePlot
         $this->bubbles($draw);
         $draw->text(self::LEFT + self::WIDTH / 2, $bottom + 36, $this->moderator, ['text-anchor' => 'middle']);
         $draw->text(self::LEFT + 4, self::TOP + 10, $this->measure, ['opacity' => 0.75]);
-        $about = count($this->points)." studies by {$this->moderator} and {$this->measure}, with the line of the regression.";
+        $studies = count($this->points);
+        $about = "{$studies} studies by {$this->moderator} and {$this->measure}, with the line of the regression.";
 
         return $draw->svg(self::LEFT + self::WIDTH + 20, $bottom + 46, $title, $about, $isFile);
     }

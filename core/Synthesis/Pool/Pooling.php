@@ -76,7 +76,11 @@ final readonly class Pooling
         return (object) $without;
     }
 
-    /** @return list<array<string, string|int|float|array<string, ?float>|null>> year by year; studies without a year come last, in their order */
+    /**
+     * Year by year; studies without a year come last, in their order.
+     *
+     * @return list<array<string, string|int|float|array<string, ?float>|null>>
+     */
     public function cumulative(): array
     {
         $ordered = $this->studies;

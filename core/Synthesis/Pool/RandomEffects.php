@@ -66,7 +66,9 @@ final readonly class RandomEffects
         $se = sqrt($q / $this->weighted->sum);
         $half = StudentT::quantile(0.975, $df) * $se;
 
-        return new IntervalByT($se, $df, $mean - $half, $mean + $half, $mean / $se, StudentT::twoSided($mean / $se, $df));
+        $t = $mean / $se;
+
+        return new IntervalByT($se, $df, $mean - $half, $mean + $half, $t, StudentT::twoSided($t, $df));
     }
 
     public function prediction(): Prediction

@@ -29,9 +29,11 @@ final readonly class Group
             return $groups[0];
         }
         $sum = fn (\Closure $of): ?float => in_array(null, $all = array_map($of, $groups), true) ? null : (float) array_sum($all);
-        $means = Arms::combined(array_map(fn (self $one): ArmMoments => new ArmMoments($one->n, $one->mean, $one->sd), $groups));
+        $moments = fn (self $one): ArmMoments => new ArmMoments($one->n, $one->mean, $one->sd);
+        $means = Arms::combined(array_map($moments, $groups));
+        [$n, $events] = [$sum(fn (self $one) => $one->n), $sum(fn (self $one) => $one->events)];
 
-        return new self($sum(fn (self $one) => $one->n), $sum(fn (self $one) => $one->events), $means->mean, $means->sd);
+        return new self($n, $events, $means->mean, $means->sd);
     }
 
     /** An equal share of it, where it stands against several others: fewer people, the same mean and SD. */

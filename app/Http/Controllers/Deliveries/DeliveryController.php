@@ -269,8 +269,12 @@ final class DeliveryController extends Controller
             );
     }
 
-    public function letters(Request $request, Review $review, Delivery $delivery, ReadInEncoding $read): RedirectResponse
-    {
+    public function letters(
+        Request $request,
+        Review $review,
+        Delivery $delivery,
+        ReadInEncoding $read,
+    ): RedirectResponse {
         $given = $request->validate(['encoding' => ['required', 'string', Rule::in(TextEncoding::known())]]);
         $again = $read->execute($this->me($request), $delivery, $given['encoding']);
 
