@@ -8,6 +8,16 @@ use Tests\Feature\World;
 use WaryHeron\Core\Search\Strategy\Strategy as Lines;
 use WaryHeron\Core\Search\Strategy\StrategyLine;
 
+/** The board of a strategy as the specialist sees it. */
+function boardOf(World $world, Lines $lines): string
+{
+    $by = $world->people['specialist'];
+    $strategy = app(ChangeStrategy::class)->create($by, $world->review, 'Lamps', ['alder'], [], $lines);
+    $page = test()->actingAs($by)->get("/reviews/{$world->review->id}/searches/{$strategy->id}")->assertOk();
+
+    return html_entity_decode($page->getContent());
+}
+
 it('says what the question leaves open, from its concepts, the thesauri and the counts', function () {
     Standin::answers();
     $world = new World();
@@ -21,20 +31,7 @@ it('says what the question leaves open, from its concepts, the thesauri and the 
         new StrategyLine('d', 'any(#3)', 'Visors'),
         new StrategyLine('e', '', 'Sleep disorders'),
     ]);
-    $strategy = app(ChangeStrategy::class)->create(
-        $world->people['specialist'],
-        $world->review,
-        'Lamps',
-        ['alder'],
-        [],
-        $lines,
-    );
-    $page = html_entity_decode(
-        $this->actingAs($world->people['specialist'])
-            ->get("/reviews/{$world->review->id}/searches/{$strategy->id}")
-            ->assertOk()
-            ->getContent(),
-    );
+    $page = boardOf($world, $lines);
     [$wide, $narrow] = [number_format(Strategies::countAt('alder', 'night* or light*')), number_format(Strategies::countAt('alder', 'visor*'))];
     expect($page)->toContain(
         'The question names no population (people), no intervention (what is done), no outcome (what is measured).',
@@ -69,20 +66,7 @@ it(
             new StrategyLine('b', '', 'Intervention: naps'),
             new StrategyLine('c', '', 'Outcome: people living at night'),
         ]);
-        $strategy = app(ChangeStrategy::class)->create(
-            $world->people['specialist'],
-            $world->review,
-            'Naps',
-            ['alder'],
-            [],
-            $lines,
-        );
-        $page = html_entity_decode(
-            $this->actingAs($world->people['specialist'])
-                ->get("/reviews/{$world->review->id}/searches/{$strategy->id}")
-                ->assertOk()
-                ->getContent(),
-        );
+        $page = boardOf($world, $lines);
         $offered = fn (string $block): array => preg_match_all(
             '/find-heading\', JSON\.parse\(\'[^\']*"label":"([^"]+)","block":"'.$block.'"/',
             stripslashes(str_replace('\u0022', '"', $page)),
