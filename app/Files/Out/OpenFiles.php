@@ -68,7 +68,6 @@ final readonly class OpenFiles
             $lines = $strategy->shown()->strategy();
             $name = trim(Str::limit(Str::slug($strategy->name), 60, ''), '-') ?: 'strategy';
             yield 'strategies/'.($n + 1)."-{$name}.txt" => [view('searches.translation-text', [
-                'review' => $review,
                 'strategy' => $strategy,
                 ...$this->translations->of($review, $strategy, $lines, withCounts: false),
             ])->render()];

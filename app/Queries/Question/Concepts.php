@@ -6,7 +6,6 @@ namespace App\Queries\Question;
 
 use App\Models\Concept;
 use App\Models\Review;
-use WaryHeron\Core\Question\ConceptFrame;
 use WaryHeron\Core\Question\ConceptPart;
 
 /** The concepts of a review's question: those that its frame asks for, in its order, then the team's own. */
@@ -66,16 +65,5 @@ final readonly class Concepts
     public static function everWritten(Review $review): array
     {
         return $review->concepts()->pluck('text', 'kind')->map(fn (mixed $text): string => (string) $text)->all();
-    }
-
-    /** @return list<ConceptFrame> */
-    public static function framesWith(string $key): array
-    {
-        return array_values(
-            array_filter(
-                ConceptFrame::cases(),
-                fn (ConceptFrame $frame): bool => in_array($key, array_column($frame->parts(), 'key'), true),
-            ),
-        );
     }
 }

@@ -86,7 +86,6 @@ final class MatchingController extends Controller
 
         return view('matching.certain', [
             'review' => $review,
-            'matching' => $matching,
             'count' => count($groups),
             'page' => $page,
             'sample' => $sample,

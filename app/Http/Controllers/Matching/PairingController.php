@@ -22,13 +22,11 @@ final class PairingController extends Controller
 {
     public function show(Request $request, Review $review, ClaimGroup $claim): View
     {
-        $matching = $review->latestMatching();
         $key = Input::text($request, 'group');
 
         return view('matching.pairing', [
             'review' => $review,
-            'matching' => $matching,
-            ...$this->group($request, $matching, $key === '' ? null : $key, '', $claim),
+            ...$this->group($request, $review->latestMatching(), $key === '' ? null : $key, '', $claim),
         ]);
     }
 

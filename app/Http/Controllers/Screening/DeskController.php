@@ -11,7 +11,6 @@ use App\Actions\Screening\RecordDecision;
 use App\Http\Controllers\Controller;
 use App\Http\Input;
 use App\Http\Requests\Screening\VerdictRequest;
-use App\Models\Decision;
 use App\Models\Delivery;
 use App\Models\Item;
 use App\Models\Review;
