@@ -57,11 +57,11 @@ final class TranslationController extends Controller
             'csv' => TextDownload::csv($name, $this->rows($table)),
             'docx' => TextDownload::docx(
                 $name,
-                view('searches.translation-print', ['strategy' => $strategy, ...$table])->render(),
+                view('searches.translation-print', ['review' => $review, 'strategy' => $strategy, ...$table])->render(),
             ),
             default => TextDownload::text(
                 $name,
-                view('searches.translation-text', ['review' => $review, 'strategy' => $strategy, ...$table])->render(),
+                view('searches.translation-text', ['strategy' => $strategy, ...$table])->render(),
             ),
         };
     }
