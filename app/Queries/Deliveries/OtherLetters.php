@@ -54,8 +54,10 @@ final readonly class OtherLetters
             ->selectRaw("reference->>'title' AS title")
             ->get()
             ->implode('title', ' ');
-        preg_match_all('/(?<!\p{L})[\p{L}\p{M}]*[^\x00-\x7F\P{L}][\p{L}\p{M}]*/u', $titles, $found);
+        // what stands for a letter may be no letter as it was read: “Œwiat³o”
+        $words = preg_split('/[\s\x00-\x26\x28-\x40\x5B-\x60\x7B-\x7F]+/u', $titles) ?: [];
+        $telling = preg_grep('/[^\x00-\x7F\P{L}]/u', $words) ?: [];
 
-        return implode(' ', array_slice(array_unique($found[0]), 0, self::WORDS));
+        return implode(' ', array_slice(array_unique($telling), 0, self::WORDS));
     }
 }

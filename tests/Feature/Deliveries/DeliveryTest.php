@@ -115,6 +115,20 @@ it('reads a file again in the letters that a person chooses by how they read', f
         ->and($delivery->refresh()->withdrawn_at)->not->toBeNull()
         ->and(LogEntry::query()->where('action', 'delivery.letters')->value('summary'))
         ->toBe('Had list.ris read again as Windows-1250');
+    // words are whole, though a letter was read as a sign
+    file_put_contents($path, "\n", FILE_APPEND);
+    $signs = app(StartDelivery::class)->ofFile(
+        $world->people['specialist'],
+        $world->review,
+        $path,
+        'list.ris',
+        'Tern Abstracts',
+        now(),
+        '',
+        reading: ['encoding' => 'Windows-1252'],
+    );
+    $this->get("/reviews/{$world->review->id}/deliveries/{$signs->id}")
+        ->assertSeeInOrder(['Read as Windows-1252', 'Œwiat³o b³êdy', 'Światło błędy']);
     // a file in Unicode is in no doubt
     $other = $world->deliverText("TY  - JOUR\nTI  - Światło i sen\nER  - \n");
     $this->get("/reviews/{$world->review->id}/deliveries/{$other->id}")->assertDontSee('Letters look wrong');
