@@ -210,7 +210,10 @@ it('is read by a stranger on a phone, down to what each claim rests on, and answ
     $stranger->sees('Your comment is with the team.')->sees('How was the light measured?');
     expect($found)->toBe([]);
 
-    $ines->visit("/reviews/{$review}/report/links")->sees('How was the light measured?')->press('Seen to')->sees('Seen to 2');
+    $ines->visit("/reviews/{$review}/report/links")->sees('How was the light measured?')->press('Seen to')->sees('Seen to.');
+    $done = Server::rows("SELECT done_at FROM reader_comments WHERE review_id = '{$review}' AND done_at IS NOT NULL");
+    expect($done)->toHaveCount(1);
+    $ines->sees('Seen to '.(new DateTimeImmutable($done[0]['done_at']))->format('j M Y'));
     $ines->one('//button[@aria-label="Take back: A journal"]')->click();
     $ines->sees('The address leads nowhere any more.');
     $stranger->visit((string) parse_url($address, PHP_URL_PATH))->seesNot('First draft, for the team');
