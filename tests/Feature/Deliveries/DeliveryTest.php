@@ -88,7 +88,7 @@ it('reads a file again in the letters that a person chooses by how they read', f
     $ris = "TY  - JOUR\nAU  - Kolbe, Anna\nTI  - Światło w nocy i błędy\nPY  - 2001\nER  - \n";
     $path = tempnam(sys_get_temp_dir(), 'ris');
     file_put_contents($path, iconv('UTF-8', 'CP1250', $ris));
-    $delivery = app(StartDelivery::class)->ofFile(
+    $deliver = fn (string $encoding): Delivery => app(StartDelivery::class)->ofFile(
         $world->people['specialist'],
         $world->review,
         $path,
@@ -96,8 +96,9 @@ it('reads a file again in the letters that a person chooses by how they read', f
         'Tern Abstracts',
         now(),
         'kept',
-        reading: ['encoding' => 'Windows-1251'],
+        reading: ['encoding' => $encoding],
     );
+    $delivery = $deliver('Windows-1251');
     $at = "/reviews/{$world->review->id}/deliveries/{$delivery->id}";
     expect(Record::query()->sole()->reference['title'])->toContain('Њwiatіo');
     $this->actingAs($world->people['observer'])->get($at)->assertOk()->assertDontSee('Letters look wrong');
@@ -117,16 +118,7 @@ it('reads a file again in the letters that a person chooses by how they read', f
         ->toBe('Had list.ris read again as Windows-1250');
     // words are whole, though a letter was read as a sign
     file_put_contents($path, "\n", FILE_APPEND);
-    $signs = app(StartDelivery::class)->ofFile(
-        $world->people['specialist'],
-        $world->review,
-        $path,
-        'list.ris',
-        'Tern Abstracts',
-        now(),
-        '',
-        reading: ['encoding' => 'Windows-1252'],
-    );
+    $signs = $deliver('Windows-1252');
     $this->get("/reviews/{$world->review->id}/deliveries/{$signs->id}")
         ->assertSeeInOrder(['Read as Windows-1252', 'Œwiat³o b³êdy', 'Światło błędy']);
     // a file in Unicode is in no doubt
