@@ -59,6 +59,11 @@ it('reads names that a line or a catalogue puts together', function (string $for
         '@article{k, title={L}, author={Kolbe A and Haas M.-L. and Ines Okafor and Wei XU}}',
         ['Kolbe, A', 'Haas, M.-L.', 'Okafor, Ines', 'XU, Wei'],
     ],
+    'several initials behind the family name' => [
+        'bibtex',
+        '@article{k, title={L}, author={Kolbe A. B. and van der Lind M.}}',
+        ['Kolbe, A. B.', 'van der Lind, M.'],
+    ],
     'parted by semicolons' => ['ris', "TY  - JOUR\nTI  - L\nAU  - Kolbe, A;Haas, M\nER  - \n", ['Kolbe, A', 'Haas, M']],
     'a life behind it' => [
         'mods',

@@ -108,7 +108,7 @@ final class BibtexNames
         // the family name starts at the first word in lower case, else it is the last word, which are no initials
         $start = count($words) - 1;
         if (preg_match('/^(?:\p{Lu}|(?:\p{Lu}\.-?)+)$/u', self::plain($words[$start])) === 1) {
-            return new Name(self::plain(implode(' ', array_slice($words, 0, $start))), self::plain($words[$start]));
+            return Name::indexed(self::plain(implode(' ', $words)));
         }
         foreach (array_slice($words, 0, -1, true) as $at => $word) {
             if ($at > 0 && preg_match('/^\p{Ll}/u', self::plain($word)) === 1) {
