@@ -7,6 +7,7 @@ namespace App\Queries\Deliveries;
 use App\Models\Delivery;
 use Illuminate\Support\Facades\DB;
 use WaryHeron\Core\Bibliography\Format\LegacyEncoding;
+use WaryHeron\Core\Bibliography\Format\Reading;
 
 /** How words of a delivered text would read in other encodings than the one in which it was read. */
 final readonly class OtherLetters
@@ -34,14 +35,14 @@ final readonly class OtherLetters
     {
         $isKept = $delivery->kind === 'file' && $delivery->file_hash !== null && $delivery->withdrawn_at === null;
         $isText = in_array($delivery->format, self::FORMATS, true);
-        $isRead = preg_match('/^The text was read as ([^.]+)\./', $delivery->remarks, $read) === 1;
-        if (! $isKept || ! $isText || ! $isRead || $delivery->isUnderWay()) {
+        $read = Reading::doubtful($delivery->remarks);
+        if (! $isKept || ! $isText || $read === null || $delivery->isUnderWay()) {
             return null;
         }
         $words = self::words($delivery);
-        $readings = $words === '' ? [] : LegacyEncoding::readings($words, $read[1]);
+        $readings = $words === '' ? [] : LegacyEncoding::readings($words, $read);
 
-        return $readings === [] ? null : new self($read[1], $words, array_slice($readings, 0, self::READINGS));
+        return $readings === [] ? null : new self($read, $words, array_slice($readings, 0, self::READINGS));
     }
 
     private static function words(Delivery $delivery): string

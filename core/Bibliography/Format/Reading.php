@@ -68,6 +68,14 @@ final class Reading
         return implode(' ', $remarks);
     }
 
+    /** The encoding that remarks() name; null for those that show themselves, of which there is no doubt. */
+    public static function doubtful(string $remarks): ?string
+    {
+        $isTold = preg_match('/^The text was read as (?!UTF-|ISO-2022-)([^.]+)\./', $remarks, $found) === 1;
+
+        return $isTold ? $found[1] : null;
+    }
+
     private function leftOut(): string
     {
         $named = [];

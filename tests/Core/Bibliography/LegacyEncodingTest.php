@@ -145,6 +145,19 @@ it('keeps to the usual where nothing speaks for another, and where a person has 
     }
 });
 
+it('knows from what is told of a text whether its encoding is in doubt', function (string $found, ?string $doubtful) {
+    $reading = new Reading();
+    [$reading->found, $reading->mended] = [$found, 2];
+    expect(Reading::doubtful($reading->remarks()))->toBe($doubtful);
+})->with([
+    'taken for it' => ['Windows-1252', 'Windows-1252'],
+    'with a bracket' => ['Thai (TIS-620)', 'Thai (TIS-620)'],
+    'chosen' => ['ISO-8859-1', 'ISO-8859-1'],
+    'Unicode' => ['UTF-8', null],
+    'Unicode, as its zeros show' => ['UTF-16LE', null],
+    'as its escapes show' => ['ISO-2022-JP', null],
+]);
+
 it('says how words would read in other encodings, the likeliest first', function () {
     $readings = LegacyEncoding::readings('Њwiatіo bікdy', 'Windows-1251');
     expect(array_slice($readings, 0, 3))->toHaveKey('Windows-1250', 'Światło błędy')
