@@ -32,11 +32,12 @@ final class People
         $counts = [];
         foreach ($found[1] as [$told, $at]) {
             $after = substr($text, $at + strlen($told), 70);
-            $value = self::counted($told, preg_match(self::OF_PERSONS, $after) === 1);
+            $isOfPersons = preg_match(self::OF_PERSONS, $after) === 1;
+            $value = self::counted($told, $isOfPersons);
             $before = substr($text, max(0, $at - 18), min(18, $at));
             $isCount = $value !== null && $value >= 2 && floor($value) === $value;
             if ($isCount && ! self::isOther($before, $after, $value)) {
-                $counts[] = new Count($value, $at, $at + strlen($told), preg_match(self::OF_PERSONS, $after) === 1);
+                $counts[] = new Count($value, $at, $at + strlen($told), $isOfPersons);
             }
         }
 

@@ -25,6 +25,9 @@ final class Traps
 
     private const ENTRY = '/\b(?:eligib\w+|inclusion criteri\w+|exclu\w+|were included if|criteria|qualif\w+|at least|or (?:older|over|above|more|younger)|between \d+ and \d+ years|aged? (?:\d+ (?:to|and|[–-])|over|under|at least|from))\b/iu';
 
+    /** Parts of a country, or of what is named after one. */
+    private const SIDE = '\b(?:South|North|East|West|Central)(?:ern)?\b';
+
     /** @var ?WeakMap<Passage, bool> every reader asks of every passage */
     private static ?WeakMap $cited = null;
 
@@ -60,8 +63,8 @@ final class Traps
 
     private static function ofCountry(string $said): bool
     {
-        return preg_match('/\bof (?:(?:South|North|East|West|Central)(?:ern)?\b|\p{Lu})/u', $said) === 1 &&
-            (Countries::in($said) !== [] || preg_match('/\b(?:South|North|East|West|Central)(?:ern)?\b/u', $said) === 1);
+        return preg_match('/\bof \p{Lu}/u', $said) === 1 &&
+            (Countries::in($said) !== [] || preg_match('/'.self::SIDE.'/u', $said) === 1);
     }
 
     public static function isPlanned(string $text): bool

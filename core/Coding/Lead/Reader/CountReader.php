@@ -157,10 +157,10 @@ final class CountReader implements LeadReader
      */
     private function together(Passage $passage, array $counts, string $text, array $cues): array
     {
-        $people = array_values(array_filter($counts, fn (Count $count): bool => $count->person));
         if (! array_key_exists('randomi[sz]ed|were drawn by lot', $cues)) {
             return [];
         }
+        $people = array_values(array_filter($counts, fn (Count $count): bool => $count->person));
         $told = preg_match(self::GIVEN, $text) === 1 ? self::shared($text) : null;
         $isShared = count($people) === 2 && preg_match(self::SHARED, $text) === 1;
         $sum = $told ?? ($isShared ? $people[0]->value + $people[1]->value : null);
