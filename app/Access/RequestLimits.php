@@ -16,7 +16,7 @@ use Illuminate\Support\Facades\RateLimiter;
  */
 final class RequestLimits
 {
-    /** For one person in a minute; of what costs seconds, a database elsewhere or the worker more than hands ask for. */
+    /** For one person in a minute; what costs seconds, a database elsewhere or the worker: more than hands ask for. */
     private const BY_PERSON = [
         'own-password' => 6,
         'invite' => 30,

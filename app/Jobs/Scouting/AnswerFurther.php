@@ -124,6 +124,7 @@ final class AnswerFurther implements OfTask, ShouldQueue
         $rows = [];
         foreach (PaperText::of($question->review_id, $papers) as $id => $text) {
             $lead = $finder->leads([$item], Passages::of($text->paper))[$item->id] ?? null;
+            $silent = $text->isWhole ? 'looked for in the whole paper' : 'not said in the abstract';
             $rows[] = [
                 'review_id' => $question->review_id,
                 'further_question_id' => $question->id,
@@ -133,7 +134,7 @@ final class AnswerFurther implements OfTask, ShouldQueue
                 'quote' => $lead->quote ?? '',
                 'page' => $text->isWhole ? $lead?->page : null,
                 'confidence' => ($lead?->confidence() ?? Confidence::Check)->value,
-                'reason' => $lead->reason ?? ($text->isWhole ? 'looked for in the whole paper' : 'not said in the abstract'),
+                'reason' => $lead->reason ?? $silent,
             ];
         }
         DB::table('further_answers')->insertOrIgnore($rows);

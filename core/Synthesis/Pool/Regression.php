@@ -69,7 +69,10 @@ final readonly class Regression
             $k,
             ['intercept', ...array_map(strval(...), array_keys($moderators))],
             $fit->beta,
-            array_map(fn (array $row): array => array_map(fn (float $one): float => $one * $scale, $row), $fit->inverse),
+            array_map(
+                fn (array $row): array => array_map(fn (float $one): float => $one * $scale, $row),
+                $fit->inverse,
+            ),
             $tau2,
             $without > 0 ? max(0.0, 100 * ($without - $tau2) / $without) : null,
             $plain->rest,

@@ -186,9 +186,9 @@
                                         @endforeach
                                     </fieldset>
                                     <p class="small mt-1">
-                                        {{ $sheet->worked === 0
-                                            ? 'What came with this delivery is withdrawn, and the file is delivered once more.'
-                                            : 'What came with this delivery is withdrawn, but for what people have decided on, and the file is delivered once more.' }}
+                                        What came with this delivery is
+                                        withdrawn{{ $sheet->worked === 0 ? '' : ', but for what people have decided on' }},
+                                        and the file is delivered once more.
                                     </p>
                                     <button class="button mt-1">Read the file again</button>
                                 </form>

@@ -40,7 +40,12 @@
                                     ? '<span class="quiet">—</span>'
                                     : implode(
                                         '',
-                                        array_map(fn($piece): string => $piece->differs ? '<mark class="differs">' . e($piece->text) . '</mark>' : e($piece->text), $cell),
+                                        array_map(
+                                            fn($piece): string => $piece->differs
+                                                ? '<mark class="differs">' . e($piece->text) . '</mark>'
+                                                : e($piece->text),
+                                            $cell,
+                                        ),
                                     ) !!}
                                 </td>
                             @endforeach

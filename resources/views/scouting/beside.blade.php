@@ -15,7 +15,9 @@
             @foreach ($papers->told() as $told)
                 <p>
                     @if ($told->leads())
-                        <a href="{{ $to(['direction' => array_key_first($told->says), 'kind' => $told->kind->value, 'shown' => null]) }}">{{ max($told->says) }}</a> of
+                        <a
+                            href="{{ $to(['direction' => array_key_first($told->says), 'kind' => $told->kind->value, 'shown' => null]) }}">{{ max($told->says) }}</a>
+                        of
                     @endif
                     <a href="{{ $to(['direction' => null, 'kind' => $told->kind->value, 'shown' => null]) }}">{{ $told->of }}
                         {{ $told->of === 1 ? $told->kind->label() : $told->kind->plural() }}</a>:

@@ -44,7 +44,8 @@
             <p><span class="quiet">What it is:</span> “{{ $one->thing->definition }}”</p>
         @endif
         @foreach ($one->excerpts() as $excerpt)
-            <p>“{{ Str::limit($excerpt->text, 260) }}” <a href="{{ route('scouting.show', [$review, $scouting, 'shown' => 300]) }}#paper-{{ $excerpt->paper->id }}">{{ ($excerpt->paper->reference()->authors[0] ?? null)?->family ?: 'No author' }}
+            <p>“{{ Str::limit($excerpt->text, 260) }}” <a
+                    href="{{ route('scouting.show', [$review, $scouting, 'shown' => 300]) }}#paper-{{ $excerpt->paper->id }}">{{ ($excerpt->paper->reference()->authors[0] ?? null)?->family ?: 'No author' }}
                     {{ $excerpt->paper->reference()->year }}</a></p>
         @endforeach
     </td>

@@ -298,7 +298,8 @@
                         </div>
                     </details>
                     <details class="section">
-                        <summary class="cursor-pointer">Small studies: funnel plot{{ $egger->p === null ? '' : ', Egger p ' . Shown::p($egger->p) }}{{ $begg->p === null ? '' : ', Begg p ' . Shown::p($begg->p) }}
+                        <summary class="cursor-pointer">Small studies: funnel
+                            plot{{ $egger->p === null ? '' : ', Egger p ' . Shown::p($egger->p) }}{{ $begg->p === null ? '' : ', Begg p ' . Shown::p($begg->p) }}
                         </summary>
                         <div class="plot-scroll">{!! $plot->funnel()->svg("{$analysis->title}, funnel", isFile: false) !!}</div>
                         @if ($filled !== null)
@@ -308,7 +309,8 @@
                                 @else
                                     {{ $filled->missing }} {{ Str::plural('study', $filled->missing) }} seem missing on the {{ $filled->side }}; with
                                     {{ $filled->missing === 1 ? 'its mirror image' : 'their mirror images' }} (hollow)
-                                    {{ Shown::of($measure, $filled->estimate->value, $filled->estimate->interval(), $pooled->size()) }} instead of {{ $shown($all) }}. Nobody observed
+                                    {{ Shown::of($measure, $filled->estimate->value, $filled->estimate->interval(), $pooled->size()) }} instead
+                                    of {{ $shown($all) }}. Nobody observed
                                     {{ $filled->missing === 1 ? 'it' : 'them' }}: a look at what lopsidedness could do, no correction.
                                 @endif
                             </p>

@@ -68,7 +68,7 @@ final class LiveNumbers
         return array_map(fn (array $one): LiveNumber => new LiveNumber($one[0].$of, number_format($one[1])), $numbers);
     }
 
-    /** @return array<string, LiveNumber> of stages that several judge: on how many all said the same before they opened */
+    /** @return array<string, LiveNumber> of stages that several judge: how often all said the same before they opened */
     private static function agreement(Review $review): array
     {
         $stages = $review->stages->where('required_decisions', '>', 1)->keyBy('id');

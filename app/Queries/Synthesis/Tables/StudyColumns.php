@@ -149,7 +149,8 @@ final readonly class StudyColumns
         $measure = $outcome?->kind->measures()[0];
         $effect = $measure === null ? null : $used?->effect($measure);
         $groups = array_filter([$used?->one?->shown(), $used?->two?->shown()], fn (?string $one): bool => $one !== null && $one !== '');
-        $shown = $effect?->isDefined() === true && $measure !== null ? "{$measure->label()} ".Shown::effect($measure, $effect) : '';
+        $isShown = $measure !== null && $effect?->isDefined() === true;
+        $shown = $isShown ? "{$measure->label()} ".Shown::effect($measure, $effect) : '';
         $about = array_filter([$result->own_intervention, $result->time_told, $result->scale]);
 
         return implode('; ', array_filter([implode(', ', $about), implode(' against ', $groups), $shown]));
