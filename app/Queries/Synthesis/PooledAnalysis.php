@@ -11,15 +11,15 @@ use WaryHeron\Core\Synthesis\Choice\AnalysisTerms;
 use WaryHeron\Core\Synthesis\Choice\ChosenRow;
 use WaryHeron\Core\Synthesis\Choice\PooledEstimate;
 use WaryHeron\Core\Synthesis\Effect\TwoByTwo;
-use WaryHeron\Core\Synthesis\Pool\Begg;
 use WaryHeron\Core\Synthesis\Pool\Between;
-use WaryHeron\Core\Synthesis\Pool\Egger;
 use WaryHeron\Core\Synthesis\Pool\GroupTest;
 use WaryHeron\Core\Synthesis\Pool\Heterogeneity;
 use WaryHeron\Core\Synthesis\Pool\Influence;
-use WaryHeron\Core\Synthesis\Pool\SmallStudies;
 use WaryHeron\Core\Synthesis\Pool\Study;
-use WaryHeron\Core\Synthesis\Pool\TrimAndFill;
+use WaryHeron\Core\Synthesis\SmallStudies\Begg;
+use WaryHeron\Core\Synthesis\SmallStudies\Egger;
+use WaryHeron\Core\Synthesis\SmallStudies\SmallStudies;
+use WaryHeron\Core\Synthesis\SmallStudies\TrimAndFill;
 
 /** An analysis run on what there is now. */
 final readonly class PooledAnalysis

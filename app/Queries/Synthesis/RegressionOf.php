@@ -8,8 +8,8 @@ use App\Models\CodebookItem;
 use Illuminate\Database\Eloquent\Collection;
 use WaryHeron\Core\Synthesis\Choice\AnalysisTerms;
 use WaryHeron\Core\Synthesis\Plot\BubblePlot;
-use WaryHeron\Core\Synthesis\Pool\Regression;
 use WaryHeron\Core\Synthesis\Pool\Study;
+use WaryHeron\Core\Synthesis\Regression\Regression;
 
 /** An analysis by one or two moderators: of the studies that have a number for each. */
 final readonly class RegressionOf

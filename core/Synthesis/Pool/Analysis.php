@@ -7,6 +7,7 @@ namespace WaryHeron\Core\Synthesis\Pool;
 use WaryHeron\Core\Synthesis\Distribution\ChiSquared;
 use WaryHeron\Core\Synthesis\Effect\Measure;
 use WaryHeron\Core\Synthesis\Effect\TwoByTwo;
+use WaryHeron\Core\Synthesis\SmallStudies\SmallStudies;
 
 /** One measure of several studies, from their effects to the pooled estimate. What is undefined is left out, by name. */
 final readonly class Analysis

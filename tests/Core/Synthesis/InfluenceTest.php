@@ -5,7 +5,7 @@ declare(strict_types=1);
 use WaryHeron\Core\Synthesis\Pool\Influence;
 use WaryHeron\Core\Synthesis\Pool\Model;
 use WaryHeron\Core\Synthesis\Pool\Study;
-use WaryHeron\Core\Synthesis\Pool\TrimAndFill;
+use WaryHeron\Core\Synthesis\SmallStudies\TrimAndFill;
 
 /** @return list<Study> whose small ones all lie on one side */
 function lopsided(float $turned = 1.0): array

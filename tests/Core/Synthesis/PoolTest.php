@@ -4,11 +4,11 @@ use WaryHeron\Core\Synthesis\Effect\Effect;
 use WaryHeron\Core\Synthesis\Effect\Measure;
 use WaryHeron\Core\Synthesis\Effect\TwoByTwo;
 use WaryHeron\Core\Synthesis\Pool\Analysis;
-use WaryHeron\Core\Synthesis\Pool\Kendall;
 use WaryHeron\Core\Synthesis\Pool\Study;
 use WaryHeron\Core\Synthesis\Pool\StudyRow;
 use WaryHeron\Core\Synthesis\Pool\TauSquared;
 use WaryHeron\Core\Synthesis\Pool\Weighted;
+use WaryHeron\Core\Synthesis\SmallStudies\Kendall;
 
 const TRIALS = [
     ['S1', 2001, 12, 100, 24, 102, 'x'],

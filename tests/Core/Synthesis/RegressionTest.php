@@ -1,9 +1,9 @@
 <?php
 
 use WaryHeron\Core\Synthesis\Effect\TwoByTwo;
-use WaryHeron\Core\Synthesis\Pool\Matrix;
-use WaryHeron\Core\Synthesis\Pool\Regression;
 use WaryHeron\Core\Synthesis\Pool\Study;
+use WaryHeron\Core\Synthesis\Regression\Matrix;
+use WaryHeron\Core\Synthesis\Regression\Regression;
 
 /**
  * Thirteen trials with the latitude of each, as Berkey et al. (Stat Med 1995;14:395) give them: events and others with

@@ -14,6 +14,7 @@ use WaryHeron\Core\Coding\Lead\LeadReader;
 use WaryHeron\Core\Coding\Lead\Passage;
 use WaryHeron\Core\Coding\Lead\Passages;
 use WaryHeron\Core\Coding\Lead\People;
+use WaryHeron\Core\Coding\Lead\Told\NearCount;
 use WaryHeron\Core\Coding\Lead\Traps;
 use WaryHeron\Core\FullText\Reading\BlockKind;
 use WaryHeron\Core\FullText\Reading\SectionKind;

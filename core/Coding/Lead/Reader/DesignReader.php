@@ -10,6 +10,7 @@ use WaryHeron\Core\Coding\Lead\Lead;
 use WaryHeron\Core\Coding\Lead\LeadReader;
 use WaryHeron\Core\Coding\Lead\Passage;
 use WaryHeron\Core\Coding\Lead\Passages;
+use WaryHeron\Core\Coding\Lead\Told\HeardDesigns;
 use WaryHeron\Core\Coding\Lead\Traps;
 use WaryHeron\Core\FullText\Reading\SectionKind;
 

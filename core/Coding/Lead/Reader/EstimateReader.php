@@ -11,6 +11,7 @@ use WaryHeron\Core\Coding\Lead\LeadReader;
 use WaryHeron\Core\Coding\Lead\MainOutcome;
 use WaryHeron\Core\Coding\Lead\Passage;
 use WaryHeron\Core\Coding\Lead\Passages;
+use WaryHeron\Core\Coding\Lead\Told\ToldEstimate;
 
 /** The estimate of the effect on the main outcome with its confidence limits, as the paper gives it. */
 final class EstimateReader implements LeadReader

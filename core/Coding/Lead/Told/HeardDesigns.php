@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace WaryHeron\Core\Coding\Lead\Reader;
+namespace WaryHeron\Core\Coding\Lead\Told;
 
 use WaryHeron\Core\Coding\Lead\Passage;
 

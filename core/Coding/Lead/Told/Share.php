@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace WaryHeron\Core\Coding\Lead\Reader;
+namespace WaryHeron\Core\Coding\Lead\Told;
 
 /** A part of the people of a study, in percent, as a sentence or a row gives it or lets one count it. */
 final readonly class Share

@@ -2,11 +2,13 @@
 
 declare(strict_types=1);
 
-namespace WaryHeron\Core\Synthesis\Pool;
+namespace WaryHeron\Core\Synthesis\Regression;
 
 use WaryHeron\Core\Synthesis\Distribution\ChiSquared;
 use WaryHeron\Core\Synthesis\Distribution\Interval;
 use WaryHeron\Core\Synthesis\Distribution\StudentT;
+use WaryHeron\Core\Synthesis\Pool\Model;
+use WaryHeron\Core\Synthesis\Pool\Study;
 
 /**
  * Regression of estimates on moderators with a random effect of each study: τ² by restricted maximum likelihood (Fisher

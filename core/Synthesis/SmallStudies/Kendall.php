@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace WaryHeron\Core\Synthesis\Pool;
+namespace WaryHeron\Core\Synthesis\SmallStudies;
 
 /** Rank correlation with ties (Kendall, Rank Correlation Methods, 1970). */
 final readonly class Kendall

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace WaryHeron\Core\Coding\Lead\Reader;
+namespace WaryHeron\Core\Coding\Lead\Told;
 
 /** An estimate as a sentence or a cell tells it; both limits are null where it gives no interval. */
 final readonly class ToldEstimate

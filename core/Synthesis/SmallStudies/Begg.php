@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace WaryHeron\Core\Synthesis\Pool;
+namespace WaryHeron\Core\Synthesis\SmallStudies;
 
 /** Begg's test by rank correlation: Kendall's S with its variance, and τ b. All but k null where it is undefined. */
 final readonly class Begg

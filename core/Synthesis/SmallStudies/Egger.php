@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace WaryHeron\Core\Synthesis\Pool;
+namespace WaryHeron\Core\Synthesis\SmallStudies;
 
 /** Egger's test: the intercept is the bias, the coefficient of the standard error. All null where it is undefined. */
 final readonly class Egger

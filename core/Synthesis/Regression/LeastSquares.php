@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace WaryHeron\Core\Synthesis\Pool;
+namespace WaryHeron\Core\Synthesis\Regression;
 
 /** @internal A weighted fit at one τ². */
 final readonly class LeastSquares

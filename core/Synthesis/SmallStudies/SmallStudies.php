@@ -2,10 +2,12 @@
 
 declare(strict_types=1);
 
-namespace WaryHeron\Core\Synthesis\Pool;
+namespace WaryHeron\Core\Synthesis\SmallStudies;
 
 use WaryHeron\Core\Synthesis\Distribution\Normal;
 use WaryHeron\Core\Synthesis\Distribution\StudentT;
+use WaryHeron\Core\Synthesis\Pool\Study;
+use WaryHeron\Core\Synthesis\Pool\Weighted;
 
 /** Whether small studies tell another story: Egger et al. 1997; Begg & Mazumdar 1994. Of fewer than three: null. */
 final class SmallStudies

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace WaryHeron\Core\Synthesis\Pool;
+namespace WaryHeron\Core\Synthesis\Regression;
 
 /** The little linear algebra that a regression on a few moderators needs; matrices are lists of rows. */
 final class Matrix

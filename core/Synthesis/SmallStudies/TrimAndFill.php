@@ -2,7 +2,12 @@
 
 declare(strict_types=1);
 
-namespace WaryHeron\Core\Synthesis\Pool;
+namespace WaryHeron\Core\Synthesis\SmallStudies;
+
+use WaryHeron\Core\Synthesis\Pool\Estimate;
+use WaryHeron\Core\Synthesis\Pool\Model;
+use WaryHeron\Core\Synthesis\Pool\Study;
+use WaryHeron\Core\Synthesis\Pool\Weighted;
 
 /**
  * Studies that a funnel seems to lack, and the estimate with their mirror images put in (Duval & Tweedie 2000, J Am
