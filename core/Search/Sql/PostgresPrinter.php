@@ -223,16 +223,28 @@ final readonly class PostgresPrinter
     /** @param  non-empty-list<Field>  $fields */
     private function operation(Operation $node, array $fields): SqlCondition
     {
+        if ($node->operator === Operator::Not) {
+            return $this->without($node, $fields);
+        }
         $parts = array_map(fn (Node $operand): SqlCondition => $this->print($operand, $fields), $node->operands);
 
-        return match ($node->operator) {
-            Operator::And => SqlCondition::joined('AND', $parts),
-            Operator::Or => SqlCondition::joined('OR', $parts),
-            Operator::Not => SqlCondition::joined('AND', [
-                $parts[0],
-                ...array_map(fn (SqlCondition $p): SqlCondition => $p->negated(), array_slice($parts, 1)),
-            ]),
-        };
+        return SqlCondition::joined($node->operator === Operator::And ? 'AND' : 'OR', $parts);
+    }
+
+    /**
+     * What is taken away is asked for together, like alternatives: a row that is found is read once for all words, and
+     * for phrases only where no word has ruled it out.
+     *
+     * @param  non-empty-list<Field>  $fields
+     */
+    private function without(Operation $node, array $fields): SqlCondition
+    {
+        $taken = array_slice($node->operands, 1);
+
+        return SqlCondition::joined('AND', [
+            $this->print($node->operands[0], $fields),
+            $this->print(count($taken) === 1 ? $taken[0] : new Operation(Operator::Or, $taken), $fields)->negated(),
+        ]);
     }
 
     /** @param  non-empty-list<Field>  $fields */
