@@ -28,10 +28,7 @@ final readonly class Marks
 
     private const STRATEGIES = 20;
 
-    /**
-     * @param  list<array{key: string, name: string, kind: string, style: string, criterion: ?string}>  $lists
-     *     kind: concept, for or against
-     */
+    /** @param  list<MarkedList>  $lists */
     private function __construct(public array $lists, public Highlighter $highlighter)
     {
     }
@@ -52,7 +49,7 @@ final readonly class Marks
         return $heads === [] && (int) ($changed->n ?? 0) === 0
             ? new self([], new Highlighter())
             : Cache::remember(
-                'marks '.md5($review->id.json_encode([$heads, $changed], JSON_THROW_ON_ERROR)),
+                'marked lists '.md5($review->id.json_encode([$heads, $changed], JSON_THROW_ON_ERROR)),
                 self::KEPT_SECONDS,
                 fn (): self => self::made($review),
             );
@@ -64,11 +61,11 @@ final readonly class Marks
         foreach (self::concepts($review) as $name => $nodes) {
             $number = count($lists) + 1;
             $style = 'concept-'.min($number, self::CONCEPTS);
-            $lists[] = self::list("c{$number}", (string) $name, 'concept', $style, null);
+            $lists[] = new MarkedList("c{$number}", (string) $name, MarkedList::CONCEPT, $style, null);
             $queries["c{$number}"] = $nodes;
         }
         foreach (MarkList::query()->where('review_id', $review->id)->orderBy('id')->get() as $list) {
-            $lists[] = self::list($list->id, $list->name, $list->stance, $list->stance, $list->criterion_id);
+            $lists[] = new MarkedList($list->id, $list->name, $list->stance, $list->stance, $list->criterion_id);
             $queries[$list->id] = $list->queries();
         }
 
@@ -116,11 +113,5 @@ final readonly class Marks
             ->limit(self::STRATEGIES)
             ->select('strategy_revisions.*')
             ->get();
-    }
-
-    /** @return array{key: string, name: string, kind: string, style: string, criterion: ?string} */
-    private static function list(string $key, string $name, string $kind, string $style, ?string $criterion): array
-    {
-        return compact('key', 'name', 'kind', 'style', 'criterion');
     }
 }

@@ -239,12 +239,14 @@ final readonly class PostgresPrinter
      */
     private function without(Operation $node, array $fields): SqlCondition
     {
+        $kept = $this->print($node->operands[0], $fields);
         $taken = array_slice($node->operands, 1);
+        if ($taken === []) {
+            return $kept;
+        }
+        $any = count($taken) === 1 ? $taken[0] : new Operation(Operator::Or, $taken);
 
-        return SqlCondition::joined('AND', [
-            $this->print($node->operands[0], $fields),
-            $this->print(count($taken) === 1 ? $taken[0] : new Operation(Operator::Or, $taken), $fields)->negated(),
-        ]);
+        return SqlCondition::joined('AND', [$kept, $this->print($any, $fields)->negated()]);
     }
 
     /** @param  non-empty-list<Field>  $fields */

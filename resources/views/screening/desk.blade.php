@@ -6,16 +6,16 @@
         <section class="sheet">
             <header class="sheet-head">
                 <h2>{{ $stage->name }}</h2> <span><a href="{{ route('mine', [$review, 'stage' => $stage->id]) }}"><span
-                            x-text="done">{{ number_format($counts['done']) }}</span> judged by me</a></span>
+                            x-text="done">{{ number_format($counts->done) }}</span> judged by me</a></span>
             </header>
             <x-stages :review="$review" :stage="$stage" to="desk" />
             <p class="filter-words small">
                 @foreach ($steps as $step)
                     {{ $loop->first ? '' : '→' }} <strong
-                        @if ($step['key'] === null && !$loop->first) x-text="left" @endif>{{ number_format($step['count']) }}</strong>
-                    {{ $step['words'] }}
-                    @if ($step['key'])
-                        <a href="{{ $link([$step['key'] => null]) }}" aria-label="Take off: {{ $step['words'] }}">take off</a>
+                        @if ($step->key === null && !$loop->first) x-text="left" @endif>{{ number_format($step->count) }}</strong>
+                    {{ $step->words }}
+                    @if ($step->key)
+                        <a href="{{ $link([$step->key => null]) }}" aria-label="Take off: {{ $step->words }}">take off</a>
                     @endif
                 @endforeach
                 <br>{{ $stage->work === 'queue' ? 'from the common queue, ' : '' }}{{ $stage->reading_order->label() }} · <a
@@ -151,14 +151,14 @@
                 </div>
                 <div x-show="nothing" x-cloak>
                     <x-empty title="Nothing is left for you to judge here">
-                        @if ($empty && $counts['done'] === 0 && $stage->work === 'shares')
+                        @if ($empty && $counts->done === 0 && $stage->work === 'shares')
                             Nothing is shared out to you at this stage. @can('manage', $review)
                                 Give yourself a share under <a
                                     href="{{ route('share-outs', [$review, 'stage' => $stage->id]) }}">Share-out</a>.
                             @else
                                 The lead does that.
                             @endcan
-                        @elseif ($empty && $counts['done'] === 0)
+                        @elseif ($empty && $counts->done === 0)
                             Publications arrive with the first <a href="{{ route('deliveries', $review) }}">delivery</a>.
                         @elseif (count($steps) > 2)
                             What is left does not match what this list was narrowed down to; <a

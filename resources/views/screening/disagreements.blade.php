@@ -78,7 +78,7 @@
                                 @error('criterion') aria-invalid="true" autofocus @enderror>
                                 <option value="">no reason</option>
                                 @foreach ($criteria as $criterion)
-                                    <option value="{{ $criterion['id'] }}" @selected(old('criterion') === $criterion['id'])>{{ $criterion['reason'] }}</option>
+                                    <option value="{{ $criterion->id }}" @selected(old('criterion') === $criterion->id)>{{ $criterion->reason }}</option>
                                 @endforeach
                             </select>
                             <input class="input mb-1" name="note" maxlength="4000" placeholder="Why" aria-label="Why"
@@ -102,13 +102,13 @@
                 <section class="sheet">
                     <div class="sheet-scroll" tabindex="0" role="region" aria-label="Title and abstract">
                         <article class="reading">
-                            <h1>{{ $shown['title'] }}</h1>
-                            <p class="meta">{{ $shown['meta'] }}</p>
-                            @forelse ($shown['abstract'] as $paragraph)
+                            <h1>{{ $shown->title }}</h1>
+                            <p class="meta">{{ $shown->meta }}</p>
+                            @forelse ($shown->abstract as $paragraph)
                                 <p>
-                                    @if ($paragraph['label'] !== '')
-                                        <span class="label">{{ $paragraph['label'] }}</span>
-                                    @endif {{ Marked::parts($paragraph['parts']) }}
+                                    @if ($paragraph->label !== '')
+                                        <span class="label">{{ $paragraph->label }}</span>
+                                    @endif {{ Marked::parts($paragraph->parts) }}
                                 </p>
                             @empty
                                 <p class="quiet">No abstract was delivered.</p>
@@ -162,8 +162,8 @@
                                 <select class="input mb-2" id="criterion" name="criterion">
                                     <option value="">none</option>
                                     @foreach ($criteria as $criterion)
-                                        <option value="{{ $criterion['id'] }}" @selected(old('criterion',
-                                            $stands?->criterion_id) === $criterion['id'])>{{ $criterion['reason'] }}
+                                        <option value="{{ $criterion->id }}" @selected(old('criterion',
+                                            $stands?->criterion_id) === $criterion->id)>{{ $criterion->reason }}
                                         </option>
                                     @endforeach
                                 </select>
@@ -200,7 +200,7 @@
                                 <select class="input mb-2" name="criterion" aria-label="Reason, for an exclusion">
                                     <option value="">no reason</option>
                                     @foreach ($criteria as $criterion)
-                                        <option value="{{ $criterion['id'] }}">{{ $criterion['reason'] }}</option>
+                                        <option value="{{ $criterion->id }}">{{ $criterion->reason }}</option>
                                     @endforeach
                                 </select>
                                 <textarea class="input serif mb-2" name="note" rows="2" maxlength="4000" aria-label="Note" placeholder="What changed it"></textarea>

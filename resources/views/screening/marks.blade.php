@@ -34,7 +34,7 @@
                             href="{{ route('searches', $review) }}">Strategy Board</a>.</p>
                     <p class="mt-1">
                         @foreach ($concepts as $one)
-                            <mark class="mark-{{ $one['style'] }}">{{ $one['name'] }}</mark>{{ $loop->last ? '' : ' · ' }}
+                            <mark class="mark-{{ $one->style }}">{{ $one->name }}</mark>{{ $loop->last ? '' : ' · ' }}
                         @endforeach
                     </p>
                 </div>

@@ -9,6 +9,8 @@ use App\Models\Ranking;
 use App\Models\Stage;
 use App\Models\Task;
 use App\Queries\Screening\Desk;
+use App\Queries\Screening\Reading\DeskItem;
+use App\Queries\Screening\Reading\StatedLead;
 use App\Queries\Screening\ReadingProgress;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Queue;
@@ -70,18 +72,18 @@ it('reads the likeliest first, says why when asked, and leaves nothing out', fun
     $ahead = $desk->ahead(0, 40);
     expect($ahead)
         ->toHaveCount(21)
-        ->and(array_map(fn (array $one): bool => str_contains($one['title'], 'lamps'), array_slice($ahead, 0, 6)))
+        ->and(array_map(fn (DeskItem $one): bool => str_contains($one->title, 'lamps'), array_slice($ahead, 0, 6)))
         ->toBe([true, true, true, true, true, false])
-        ->and(end($ahead)['title'])
+        ->and(end($ahead)->title)
         ->toBe('A late lamp');
     // page after page it is the same list
     $paged = [];
-    for ($after = 0; ($part = $desk->ahead($after, 7)) !== []; $after = end($part)['position']) {
+    for ($after = 0; ($part = $desk->ahead($after, 7)) !== []; $after = end($part)->position) {
         $paged = [...$paged, ...array_column($part, 'id')];
     }
     expect($paged)->toBe(array_column($ahead, 'id'));
     $why = $this->actingAs($world->people['anna'])
-        ->getJson("/reviews/{$world->review->id}/screening/items/{$ahead[0]['id']}/why")
+        ->getJson("/reviews/{$world->review->id}/screening/items/{$ahead[0]->id}/why")
         ->assertOk()
         ->json('why');
     expect($why['score'])
@@ -90,7 +92,7 @@ it('reads the likeliest first, says why when asked, and leaves nothing out', fun
         ->toBeFalse()
         ->and(array_column($why['words'], 'word'))
         ->toContain('lamps');
-    $this->getJson("/reviews/{$world->review->id}/screening/items/".end($ahead)['id'].'/why')->assertJsonPath(
+    $this->getJson("/reviews/{$world->review->id}/screening/items/".end($ahead)->id.'/why')->assertJsonPath(
         'why',
         null,
     );
@@ -230,10 +232,10 @@ it('marks the team’s words, points at what the text states, and takes tags and
     $lists([], 'observer')->assertForbidden();
     $list = $world->review->markLists()->sole();
     $item = (new Desk($world->review->firstStage(), $world->people['anna']))->item($world->item(2)->id);
-    $marked = array_values(array_filter($item['titleParts'], fn (Segment $part): bool => $part->lists === [$list->id]));
+    $marked = array_values(array_filter($item->titleParts, fn (Segment $part): bool => $part->lists === [$list->id]));
     expect(array_column($marked, 'text'))->toBe(['Hens', 'their eggs']);
     expect(
-        array_values(array_filter($item['leads'], fn (array $lead): bool => $lead['criterion'] === $criterion->id))[0],
+        array_values(array_filter($item->leads, fn (StatedLead $lead): bool => $lead->criterion === $criterion->id))[0],
     )->toMatchArray([
         'about' => 'Animals',
         'sentence' => 'Hens in barns and their eggs, report 2',

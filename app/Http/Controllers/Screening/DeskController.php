@@ -21,6 +21,8 @@ use App\Queries\Library\LibraryFilters;
 use App\Queries\Library\Tags;
 use App\Queries\Screening\Desk;
 use App\Queries\Screening\MyDecisions;
+use App\Queries\Screening\Reading\DeskItem;
+use App\Queries\Screening\Reading\Standing;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -97,17 +99,17 @@ final class DeskController extends Controller
             ->get(['id', 'source_name', 'file_name']);
     }
 
-    /** @return list<array<string, mixed>> the item that was asked for, and what comes after it or is left before it */
+    /** @return list<DeskItem> the item that was asked for, and what comes after it or is left before it */
     private static function from(Desk $desk, ?Item $item, int $most): array
     {
         $current = $item === null ? null : $desk->item($item->id);
         if ($current === null) {
             return $desk->ahead(0, $most);
         }
-        $ahead = $desk->ahead((int) $current['position'], $most);
+        $ahead = $desk->ahead($current->position, $most);
         if ($ahead === []) {
             $left = $desk->ahead(0, $most);
-            $ahead = array_filter($left, fn (array $one): bool => $one['id'] !== $current['id']);
+            $ahead = array_filter($left, fn (DeskItem $one): bool => $one->id !== $current->id);
         }
 
         return [$current, ...array_values($ahead)];
@@ -222,12 +224,12 @@ final class DeskController extends Controller
     {
         $decision = $request->keptBy($record, $this->me($request), $item->setRelation('review', $review));
 
-        return response()->json(['item' => Desk::standing($decision)]);
+        return response()->json(['item' => Standing::after($decision)]);
     }
 
     public function takeBack(Request $request, Review $review, Item $item, RecordDecision $record): JsonResponse
     {
-        return response()->json(['item' => Desk::standing($record->takeBack($this->me($request), $item))]);
+        return response()->json(['item' => Standing::after($record->takeBack($this->me($request), $item))]);
     }
 
     /**

@@ -9,6 +9,7 @@ use App\Http\Controllers\Controller;
 use App\Http\Input;
 use App\Models\MarkList;
 use App\Models\Review;
+use App\Queries\Screening\MarkedList;
 use App\Queries\Screening\Marks;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
@@ -25,7 +26,7 @@ final class MarkListController extends Controller
             'lists' => $review->markLists()->with('criterion')->orderBy('id')->get(),
             'criteria' => $review->criteria()->whereNull('retired_at')->get(),
             'concepts' => array_values(
-                array_filter(Marks::of($review)->lists, fn (array $one): bool => $one['kind'] === 'concept'),
+                array_filter(Marks::of($review)->lists, fn (MarkedList $one): bool => $one->kind === MarkedList::CONCEPT),
             ),
         ]);
     }
