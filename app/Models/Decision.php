@@ -31,6 +31,8 @@ final class Decision extends Model
 
     public const UPDATED_AT = null;
 
+    protected $attributes = ['answers' => '{}', 'note' => ''];
+
     /** @return BelongsTo<User, $this> */
     public function user(): BelongsTo
     {

@@ -69,7 +69,7 @@ final readonly class OpenFiles
             $name = trim(Str::limit(Str::slug($strategy->name), 60, ''), '-') ?: 'strategy';
             yield 'strategies/'.($n + 1)."-{$name}.txt" => [view('searches.translation-text', [
                 'strategy' => $strategy,
-                ...$this->translations->of($review, $strategy, $lines, withCounts: false),
+                'table' => $this->translations->of($review, $strategy, $lines, withCounts: false),
             ])->render()];
         }
     }

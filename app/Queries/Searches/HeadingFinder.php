@@ -5,6 +5,10 @@ declare(strict_types=1);
 namespace App\Queries\Searches;
 
 use App\Models\Review;
+use App\Queries\Searches\Heading\FoundHeading;
+use App\Queries\Searches\Heading\FoundHeadings;
+use App\Queries\Searches\Heading\HeadingCounts;
+use App\Queries\Searches\Heading\OtherMeaning;
 use App\Sources\Counts;
 use App\Sources\Page;
 use App\Sources\SourceFailed;
@@ -21,7 +25,6 @@ use WaryHeron\Core\Search\Query\Node\Phrase;
 use WaryHeron\Core\Search\Query\Node\Word;
 use WaryHeron\Core\Search\Query\Operator;
 use WaryHeron\Core\Text\Words;
-use WaryHeron\Core\Vocabulary\Concept;
 use WaryHeron\Core\Vocabulary\Offer;
 use WaryHeron\Core\Vocabulary\Why;
 
@@ -53,11 +56,7 @@ final readonly class HeadingFinder
     {
     }
 
-    /**
-     * @return array{offers: list<array{label: string, reason: string, note: string, names: list<string>, own: ?int,
-     *     exploded: ?int}>, caution: list<array{label: string, own: ?int}>, failure: string}
-     */
-    public function find(Review $review, Headings $headings, string $typed): array
+    public function find(Review $review, Headings $headings, string $typed): FoundHeadings
     {
         $offers = $headings->offers($typed);
         $caution = $headings->ambiguous($offers);
@@ -71,19 +70,16 @@ final readonly class HeadingFinder
         }
         $rows = self::rows($headings, $offers, $carried, $typed);
         $counts = $this->headingCounts($review, $source, [...array_keys($rows), ...self::labels($caution)]);
-        $none = ['own' => null, 'exploded' => null];
+        $counted = fn (string $label): HeadingCounts => $counts[$label] ?? new HeadingCounts();
 
-        return [
-            'offers' => array_map(
-                fn (array $row): array => $row + ($counts[$row['label']] ?? $none),
-                array_values($rows),
-            ),
-            'caution' => array_map(
-                fn (string $label): array => ['label' => $label, 'own' => $counts[$label]['own'] ?? null],
+        return new FoundHeadings(
+            array_map(fn (FoundHeading $row): FoundHeading => $row->counted($counted($row->label)), array_values($rows)),
+            array_map(
+                fn (string $label): OtherMeaning => new OtherMeaning($label, $counted($label)->own),
                 self::labels($caution),
             ),
-            'failure' => $failure,
-        ];
+            $failure,
+        );
     }
 
     /**
@@ -100,7 +96,7 @@ final readonly class HeadingFinder
      *
      * @param  list<Offer>  $offers
      * @param  array<string, string>  $carried  why, by heading
-     * @return array<string, array{label: string, reason: string, note: string, names: list<string>}> by heading
+     * @return array<string, FoundHeading> by heading
      */
     private static function rows(Headings $headings, array $offers, array $carried, string $typed): array
     {
@@ -109,38 +105,27 @@ final readonly class HeadingFinder
         $weak = array_filter($offers, fn (Offer $offer): bool => ! $isStrong($offer));
         $rows = [];
         foreach (array_slice($strong, 0, self::OFFERS) as $offer) {
-            $rows[$offer->concept->label] = self::row($offer->concept, $offer->reason($typed));
+            $rows[$offer->concept->label] = FoundHeading::of($offer->concept, $offer->reason($typed));
         }
         foreach ($carried as $label => $reason) {
             $concept = $headings->labelled($label);
             if ($concept !== null) {
-                $said = $rows[$concept->label]['reason'] ?? '';
-                $rows[$concept->label] = self::row($concept, $said === '' ? $reason : "{$said}; {$reason}");
+                $said = $rows[$concept->label] ?? null;
+                $rows[$concept->label] = $said?->also($reason) ?? FoundHeading::of($concept, $reason);
             }
         }
         foreach (array_slice($weak, 0, max(0, self::OFFERS - count($rows))) as $offer) {
-            $rows[$offer->concept->label] ??= self::row($offer->concept, $offer->reason($typed));
+            $rows[$offer->concept->label] ??= FoundHeading::of($offer->concept, $offer->reason($typed));
         }
 
         return $rows;
-    }
-
-    /** @return array{label: string, reason: string, note: string, names: list<string>} */
-    private static function row(Concept $concept, string $reason): array
-    {
-        return [
-            'label' => $concept->label,
-            'reason' => $reason,
-            'note' => $concept->scopeNote,
-            'names' => $concept->alternatives,
-        ];
     }
 
     /**
      * Own and exploded counts of headings.
      *
      * @param  list<string>  $labels
-     * @return array<string, array{own: ?int, exploded: ?int}>
+     * @return array<string, HeadingCounts> by heading; none where they cannot be counted
      */
     public function headingCounts(Review $review, ?string $source, array $labels): array
     {
@@ -162,7 +147,7 @@ final readonly class HeadingFinder
         $number = fn (string $text): ?int => is_int($counts[$text] ?? null) ? $counts[$text] : null;
 
         return array_map(
-            fn (array $both): array => ['own' => $number($both[0]), 'exploded' => $number($both[1])],
+            fn (array $both): HeadingCounts => new HeadingCounts($number($both[0]), $number($both[1])),
             $texts,
         );
     }

@@ -6,6 +6,9 @@ namespace App\Queries\Searches;
 
 use App\Models\Review;
 use App\Models\Scheme;
+use App\Queries\Searches\Heading\Suggested;
+use App\Queries\Searches\Heading\SuggestedHeading;
+use App\Queries\Searches\Heading\TermCount;
 use App\Sources\QueryCounts;
 use App\Sources\SourceFailed;
 use App\Sources\Sources;
@@ -30,23 +33,19 @@ final readonly class Suggestions
     {
     }
 
-    /**
-     * @param  list<string>  $sources  in which the term is counted
-     * @return array{finds: list<array{source: string, count: int}>, offers: list<array{label: string, term: string,
-     *     own: ?int, exploded: ?int, source: string, names: list<string>}>}
-     */
-    public function of(Review $review, string $typed, array $sources): array
+    /** @param  list<string>  $sources  in which the term is counted */
+    public function of(Review $review, string $typed, array $sources): Suggested
     {
         if (mb_strlen(trim($typed)) < self::SHORTEST) {
-            return ['finds' => [], 'offers' => []];
+            return new Suggested();
         }
 
-        return ['finds' => $this->finds($review, $typed, $sources), 'offers' => $this->offers($review, $typed)];
+        return new Suggested($this->finds($review, $typed, $sources), $this->offers($review, $typed));
     }
 
     /**
      * @param  list<string>  $sources
-     * @return list<array{source: string, count: int}>
+     * @return list<TermCount>
      */
     private function finds(Review $review, string $typed, array $sources): array
     {
@@ -60,16 +59,14 @@ final readonly class Suggestions
                 continue; // the board says so; here it would only be in the way
             }
             if ($count !== null) {
-                $finds[] = ['source' => $this->sources->shortName($source), 'count' => $count];
+                $finds[] = new TermCount($this->sources->shortName($source), $count);
             }
         }
 
         return $finds;
     }
 
-    /**
-     * @return list<array{label: string, term: string, own: ?int, exploded: ?int, source: string, names: list<string>}>
-     */
+    /** @return list<SuggestedHeading> */
     private function offers(Review $review, string $typed): array
     {
         $offers = [];
@@ -82,13 +79,14 @@ final readonly class Suggestions
             foreach ($found as $offer) {
                 $label = $offer->concept->label;
                 $below = $headings->narrower($label) === [] ? '' : '/narrower';
-                $offers[$label] ??= [
-                    'label' => $label,
-                    'term' => "heading:\"{$label}\"{$below}",
-                    ...$counts[$label] ?? ['own' => null, 'exploded' => null],
-                    'source' => $scheme->source === null ? $scheme->title : $this->sources->shortName($scheme->source),
-                    'names' => array_slice($offer->concept->alternatives, 0, self::NAMES),
-                ];
+                $offers[$label] ??= new SuggestedHeading(
+                    $label,
+                    "heading:\"{$label}\"{$below}",
+                    ($counts[$label] ?? null)?->own,
+                    ($counts[$label] ?? null)?->exploded,
+                    $scheme->source === null ? $scheme->title : $this->sources->shortName($scheme->source),
+                    array_slice($offer->concept->alternatives, 0, self::NAMES),
+                );
             }
         }
 

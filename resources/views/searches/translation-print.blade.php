@@ -13,22 +13,22 @@
             <thead>
                 <tr>
                     <th scope="col">Line</th>
-                    @foreach ($columns as $column)
-                        <th scope="col">{{ $column['name'] }}</th>
+                    @foreach ($table->columns as $column)
+                        <th scope="col">{{ $column->name }}</th>
                     @endforeach
                 </tr>
             </thead>
             <tbody>
-                @foreach ($rows as $row)
+                @foreach ($table->rows as $row)
                     <tr>
-                        <td>#{{ $row['number'] }} {{ $row['note'] }}<br><code>{{ $row['text'] }}</code></td>
-                        @foreach ($columns as $column)
-                            @php $cell = $row['cells'][$column['key']]; @endphp
-                            <td><code>{{ $cell['text'] }}</code>
-                                {{ $cell['count'] === null ? '' : '(' . number_format($cell['count']) . ' records)' }} @foreach ($cell['notes'] as $note)
+                        <td>#{{ $row->number }} {{ $row->note }}<br><code>{{ $row->text }}</code></td>
+                        @foreach ($table->columns as $column)
+                            @php $cell = $row->cells[$column->key]; @endphp
+                            <td><code>{{ $cell->text }}</code>
+                                {{ $cell->count === null ? '' : '(' . number_format($cell->count) . ' records)' }} @foreach ($cell->notes as $note)
                                     <br>{{ $note }}
-                                    @endforeach @if ($cell['marked'] !== '')
-                                        <br>Confirmed by {{ $cell['marked'] }}
+                                    @endforeach @if ($cell->marked !== '')
+                                        <br>Confirmed by {{ $cell->marked }}
                                     @endif
                             </td>
                         @endforeach

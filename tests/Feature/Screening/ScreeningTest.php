@@ -33,8 +33,8 @@ it('opens an item when both decisions are in', function () {
         ->assertJsonPath('item.mine.verdict', 'include')
         ->assertJsonPath('item.open', false);
     $this->getJson("/reviews/{$world->review->id}/screening/desk/ahead")->assertJsonPath('counts', [
-        'left' => 2,
         'done' => 1,
+        'left' => 2,
     ]);
     expect($world->item()->state)->toBe(ItemState::Waiting);
     $this->actingAs($world->people['ben'])

@@ -9,6 +9,7 @@ use App\Actions\Synthesis\KeepTable;
 use App\Models\CodebookItem;
 use App\Models\Review;
 use App\Queries\Coding\AnswerSlot;
+use App\Queries\Synthesis\Traced\UsedPlace;
 use App\Queries\Synthesis\Traced\WhereUsed;
 use Illuminate\Support\Facades\DB;
 use WaryHeron\Core\Coding\Book\Entry;
@@ -45,7 +46,7 @@ function usedAll(): AtSynthesis
 /** @return list<string> */
 function words(array $uses): array
 {
-    return array_map(fn (array $one): string => "{$one['what']} {$one['words']}", $uses);
+    return array_map(fn (UsedPlace $one): string => "{$one->what} {$one->words}", $uses);
 }
 
 it('leads from a study to all that it is used in, and only to that', function () {
@@ -61,7 +62,7 @@ it('leads from a study to all that it is used in, and only to that', function ()
         ->assertSeeInOrder(['Where it is used', 'Those with lamps', 'History']);
     // each leads there
     foreach ($used->study($at->world->publication('Lamps of Aster')) as $use) {
-        $this->get($use['url'])->assertOk();
+        $this->get($use->url)->assertOk();
     }
 });
 

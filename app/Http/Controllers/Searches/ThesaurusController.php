@@ -11,6 +11,8 @@ use App\Http\Controllers\Controller;
 use App\Http\Input;
 use App\Models\Review;
 use App\Models\Scheme;
+use App\Queries\Searches\Heading\HeadingPage;
+use App\Queries\Searches\Heading\NarrowerHeading;
 use App\Queries\Searches\HeadingFinder;
 use App\Queries\Searches\Headings;
 use App\Queries\Searches\Suggestions;
@@ -19,7 +21,6 @@ use Illuminate\Contracts\View\View;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
-use WaryHeron\Core\Vocabulary\Concept;
 use WaryHeron\Core\Vocabulary\SkosReader;
 
 final class ThesaurusController extends Controller
@@ -37,7 +38,7 @@ final class ThesaurusController extends Controller
             'tops' => $scheme === null
                     ? []
                     : array_map(
-                        fn (\stdClass $row): array => ['label' => $row->label, 'hasNarrower' => $row->has_narrower],
+                        fn (\stdClass $row): NarrowerHeading => new NarrowerHeading($row->label, $row->has_narrower),
                         (new Headings($scheme, $review))->tops(),
                     ),
         ]);
@@ -74,46 +75,12 @@ final class ThesaurusController extends Controller
         $headings = $this->headings($review, $given['scheme']);
         $concept = $headings->labelled($given['label']) ?? abort(404, 'This thesaurus has no such heading.');
         $children = $headings->children($concept->label);
-        $branch = $headings->branch($concept->label);
         $counts = $finder->headingCounts($review, $headings->scheme->source, [
             $concept->label,
             ...array_map(fn (\stdClass $row): string => $row->label, $children),
         ]);
 
-        return response()->json([
-            ...self::described($concept),
-            'paths' => $headings->paths($concept->label),
-            'related' => $headings->relatedTo($concept->label),
-            'counts' => $counts[$concept->label] ?? ['own' => null, 'exploded' => null],
-            'below' => count($branch) - 1,
-            'children' => array_map(fn (\stdClass $row): array => self::below($row, $counts), $children),
-        ]);
-    }
-
-    /** @return array<string, mixed> what the thesaurus says of a heading */
-    private static function described(Concept $concept): array
-    {
-        return [
-            'label' => $concept->label,
-            'note' => $concept->scopeNote,
-            'definition' => $concept->definition,
-            'changes' => $concept->changeNotes,
-            'names' => $concept->alternatives,
-            'qualifiers' => $concept->qualifiers,
-        ];
-    }
-
-    /**
-     * @param  array<string, array<string, ?int>>  $counts
-     * @return array<string, mixed>
-     */
-    private static function below(\stdClass $row, array $counts): array
-    {
-        return [
-            'label' => $row->label,
-            'hasNarrower' => $row->has_narrower,
-            ...$counts[$row->label] ?? ['own' => null, 'exploded' => null],
-        ];
+        return response()->json(HeadingPage::of($concept, $headings, $children, $counts));
     }
 
     public function store(Request $request, Review $review, LoadScheme $load): RedirectResponse

@@ -9,6 +9,7 @@ use App\Files\Out\TextDownload;
 use App\Http\Controllers\Controller;
 use App\Models\Review;
 use App\Models\Strategy;
+use App\Queries\Searches\Translated\TranslatedStrategy;
 use App\Queries\Searches\TranslationTable;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
@@ -22,7 +23,7 @@ final class TranslationController extends Controller
         return view('searches.translation', [
             'review' => $review,
             'strategy' => $strategy,
-            ...$this->of($review, $strategy, $table),
+            'table' => $this->of($review, $strategy, $table),
         ]);
     }
 
@@ -57,39 +58,35 @@ final class TranslationController extends Controller
             'csv' => TextDownload::csv($name, $this->rows($table)),
             'docx' => TextDownload::docx(
                 $name,
-                view('searches.translation-print', ['review' => $review, 'strategy' => $strategy, ...$table])->render(),
+                view('searches.translation-print', compact('review', 'strategy', 'table'))->render(),
             ),
             default => TextDownload::text(
                 $name,
-                view('searches.translation-text', ['strategy' => $strategy, ...$table])->render(),
+                view('searches.translation-text', compact('strategy', 'table'))->render(),
             ),
         };
     }
 
-    /** @return array<string, mixed> */
-    private function of(Review $review, Strategy $strategy, TranslationTable $table): array
+    private function of(Review $review, Strategy $strategy, TranslationTable $table): TranslatedStrategy
     {
         return $table->of($review, $strategy, $strategy->shown()->strategy());
     }
 
-    /**
-     * @param  array<string, mixed>  $table
-     * @return list<list<string>>
-     */
-    private function rows(array $table): array
+    /** @return list<list<string>> */
+    private function rows(TranslatedStrategy $table): array
     {
         $head = ['line', 'note', 'our language'];
-        foreach ($table['columns'] as $column) {
-            $name = $column['name'];
+        foreach ($table->columns as $column) {
+            $name = $column->name;
             array_push($head, $name, "{$name}: records", "{$name}: notes", "{$name}: confirmed");
         }
         $rows = [$head];
-        foreach ($table['rows'] as $row) {
-            $cells = [(string) $row['number'], $row['note'], $row['text']];
-            foreach ($table['columns'] as $column) {
-                $cell = $row['cells'][$column['key']];
-                $notes = implode(' | ', $cell['notes']);
-                array_push($cells, $cell['text'], (string) ($cell['count'] ?? ''), $notes, $cell['marked']);
+        foreach ($table->rows as $row) {
+            $cells = [(string) $row->number, $row->note, $row->text];
+            foreach ($table->columns as $column) {
+                $cell = $row->cells[$column->key];
+                $notes = implode(' | ', $cell->notes);
+                array_push($cells, $cell->text, (string) ($cell->count ?? ''), $notes, $cell->marked);
             }
             $rows[] = $cells;
         }

@@ -62,7 +62,7 @@ final readonly class Trace
         return $this->provenance()->records($this->row->publication);
     }
 
-    /** @return list<array{what: string, words: string, url: string}> where the study is used */
+    /** @return list<UsedPlace> where the study is used */
     public function uses(): array
     {
         return WhereUsed::in($this->review)->study(Publication::query()->findOrFail($this->row->publication));

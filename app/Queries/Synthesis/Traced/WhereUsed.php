@@ -37,7 +37,7 @@ final readonly class WhereUsed
         );
     }
 
-    /** @return list<array{what: string, words: string, url: string}> of the study that a publication reports */
+    /** @return list<UsedPlace> of the study that a publication reports */
     public function study(Publication $publication): array
     {
         $carrying = CodedReports::instead($this->review, $publication) ?? $publication;
@@ -50,7 +50,7 @@ final readonly class WhereUsed
         ];
     }
 
-    /** @return list<array{what: string, words: string, url: string}> */
+    /** @return list<UsedPlace> */
     public function item(CodebookItem $item): array
     {
         $uses = [];
@@ -69,7 +69,7 @@ final readonly class WhereUsed
         }
 
         return in_array($item->id, $this->depthItems(), true)
-            ? [...$uses, self::use('Rule of', 'the in-depth subset', route('coding.subset', $this->review))]
+            ? [...$uses, new UsedPlace('Rule of', 'the in-depth subset', route('coding.subset', $this->review))]
             : $uses;
     }
 
@@ -82,7 +82,7 @@ final readonly class WhereUsed
         ));
     }
 
-    /** @return list<array{what: string, words: string, url: string}> */
+    /** @return list<UsedPlace> */
     public function outcome(ReviewOutcome $outcome): array
     {
         $analyses = $this->analyses->filter(fn (KeptAnalysis $one): bool => $one->asked()->outcome === $outcome->id);
@@ -91,7 +91,7 @@ final readonly class WhereUsed
         return [...array_map($this->analysis(...), $analyses->values()->all()), ...array_map($this->table(...), $tables->values()->all())];
     }
 
-    /** @return list<array{what: string, words: string, url: string}> */
+    /** @return list<UsedPlace> */
     private function coded(Publication $publication): array
     {
         $answers = DB::table('standing_answers')
@@ -100,10 +100,10 @@ final readonly class WhereUsed
             ->count();
         $url = route('coding.show', [$this->review, $publication]);
 
-        return $answers === 0 ? [] : [self::use('Coded', $answers === 1 ? '1 item' : "{$answers} items", $url)];
+        return $answers === 0 ? [] : [new UsedPlace('Coded', $answers === 1 ? '1 item' : "{$answers} items", $url)];
     }
 
-    /** @return list<array{what: string, words: string, url: string}> */
+    /** @return list<UsedPlace> */
     private function passages(Publication $publication): array
     {
         return array_values(DB::table('passage_themes')
@@ -117,11 +117,11 @@ final readonly class WhereUsed
             ->groupBy('themes.id', 'themes.name')
             ->orderBy('themes.name')
             ->get(['themes.id', 'themes.name'])
-            ->map(fn (object $one): array => self::use('Passage under', $one->name, route('passages', [$this->review, 'theme' => $one->id])))
+            ->map(fn (object $one): UsedPlace => new UsedPlace('Passage under', $one->name, route('passages', [$this->review, 'theme' => $one->id])))
             ->all());
     }
 
-    /** @return list<array{what: string, words: string, url: string}> outcomes that it has results of, and analyses of those */
+    /** @return list<UsedPlace> outcomes that it has results of, and analyses of those */
     private function results(Publication $publication): array
     {
         $counts = DB::table('standing_results')
@@ -135,7 +135,7 @@ final readonly class WhereUsed
         $desk = route('coding.show', [$this->review, $publication]).'#result-';
         $uses = [];
         foreach ($counts as $one) {
-            $uses[] = self::use('Results of', $one->results === 1 ? $one->name : "{$one->name}, {$one->results}", $desk);
+            $uses[] = new UsedPlace('Results of', $one->results === 1 ? $one->name : "{$one->name}, {$one->results}", $desk);
             foreach ($this->analyses as $analysis) {
                 if ($analysis->asked()->outcome === $one->id) {
                     $uses[] = $this->analysis($analysis, ['study' => $publication->id]);
@@ -146,7 +146,7 @@ final readonly class WhereUsed
         return $uses;
     }
 
-    /** @return list<array{what: string, words: string, url: string}> */
+    /** @return list<UsedPlace> */
     private function inTables(Publication $publication): array
     {
         $tables = $this->tables->filter(
@@ -156,24 +156,14 @@ final readonly class WhereUsed
         return array_map($this->table(...), array_values($tables->all()));
     }
 
-    /**
-     * @param  array<string, string>  $at
-     * @return array{what: string, words: string, url: string}
-     */
-    private function analysis(KeptAnalysis $one, array $at = []): array
+    /** @param  array<string, string>  $at */
+    private function analysis(KeptAnalysis $one, array $at = []): UsedPlace
     {
-        return self::use('Analysis', $one->title, route('analyses.show', [$this->review, $one, ...$at]));
+        return new UsedPlace('Analysis', $one->title, route('analyses.show', [$this->review, $one, ...$at]));
     }
 
-    /** @return array{what: string, words: string, url: string} */
-    private function table(SavedTable $one): array
+    private function table(SavedTable $one): UsedPlace
     {
-        return self::use('Table', $one->title, route('tables.show', [$this->review, $one]));
-    }
-
-    /** @return array{what: string, words: string, url: string} */
-    private static function use(string $what, string $words, string $url): array
-    {
-        return ['what' => $what, 'words' => $words, 'url' => $url];
+        return new UsedPlace('Table', $one->title, route('tables.show', [$this->review, $one]));
     }
 }
