@@ -13,7 +13,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property string $id
  * @property string $review_id
  * @property string $report_id
- * @property list<array<string, mixed>> $evidence each as ClaimEvidence::toArray() gives it
+ * @property list<array<string, string>> $evidence as it was when it was put to the claim
  * @property bool $own the authors' own
  * @property string $user_id
  * @property Carbon $created_at

@@ -16,6 +16,7 @@ use App\Models\Report;
 use App\Models\ReportVersion;
 use App\Models\Review;
 use App\Models\User;
+use App\Queries\Report\Claims\PieceRef;
 use App\Queries\Report\Composed\FindingsDraft;
 use App\Queries\Report\Composed\LiveNumbers;
 use App\Queries\Report\Composed\MethodsDraft;
@@ -123,7 +124,7 @@ final readonly class DemoReport
         $report->refresh();
     }
 
-    /** @return list<array{kind: string, id: string}> */
+    /** @return list<PieceRef> */
     private static function passages(Review $review, string $theme): array
     {
         $ids = $theme === '' ? [] : Passage::query()
@@ -134,7 +135,7 @@ final readonly class DemoReport
             ->pluck('id')
             ->all();
 
-        return array_values(array_map(fn (string $id): array => ['kind' => 'passage', 'id' => $id], $ids));
+        return array_values(array_map(fn (string $id): PieceRef => new PieceRef('passage', $id), $ids));
     }
 
     /**

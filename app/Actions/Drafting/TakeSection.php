@@ -10,7 +10,8 @@ use App\Actions\Shared\WriteLog;
 use App\Models\Draft;
 use App\Models\Report;
 use App\Models\User;
-use App\Queries\Report\Composed\ScoutedEvidence;
+use App\Queries\Report\Claims\PieceRef;
+use App\Queries\Report\Claims\ScoutedEvidence;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use stdClass;
@@ -84,7 +85,7 @@ final readonly class TakeSection
             if ($piece['papers'] !== []) {
                 $id = strtolower((string) Str::ulid());
                 $evidence = array_map(
-                    fn (string $paper): array => ['kind' => ScoutedEvidence::KIND, 'id' => $paper],
+                    fn (string $paper): PieceRef => new PieceRef(ScoutedEvidence::KIND, $paper),
                     $piece['papers'],
                 );
                 $this->claims->execute($by, $report, $id, $evidence);

@@ -8,7 +8,7 @@ use App\Actions\Shared\WriteLog;
 use App\Models\Report;
 use App\Models\ReportVersion;
 use App\Models\User;
-use App\Queries\Report\Composed\ClaimChecks;
+use App\Queries\Report\Claims\ClaimChecks;
 use App\Queries\Report\Composed\KeptBlocks;
 use Illuminate\Support\Facades\DB;
 

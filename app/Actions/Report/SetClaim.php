@@ -9,7 +9,9 @@ use App\Actions\Shared\WriteLog;
 use App\Models\Report;
 use App\Models\ReportClaim;
 use App\Models\User;
-use App\Queries\Report\Composed\ClaimEvidence;
+use App\Queries\Report\Claims\ClaimEvidence;
+use App\Queries\Report\Claims\HeldPiece;
+use App\Queries\Report\Claims\PieceRef;
 use Illuminate\Support\Facades\DB;
 
 /**
@@ -26,8 +28,8 @@ final readonly class SetClaim
     }
 
     /**
-     * @param  list<array{kind: string, id: string}>  $adds  what is not there, or already with it, is left out
-     * @param  list<array{kind: string, id: string}>  $takesOff  what stays is as it was when it was given
+     * @param  list<PieceRef>  $adds  what is not there, or already with it, is left out
+     * @param  list<PieceRef>  $takesOff  what stays is as it was when it was given
      * @param  ?bool  $own  null where that stays as it is
      *
      * @throws Refused If it would rest on more than a reader can follow.
@@ -40,9 +42,9 @@ final readonly class SetClaim
                 [...$key, 'evidence' => '[]', 'user_id' => $by->id, 'created_at' => now(), 'updated_at' => now()],
             ) === 1;
             $claim = ReportClaim::query()->where($key)->lockForUpdate()->firstOrFail();
-            $kept = $this->kept($report, $claim->evidence, $adds, $takesOff);
+            $kept = $this->kept($report, HeldPiece::of($claim), $adds, $takesOff);
             $own ??= $claim->own;
-            if (! $isNew && $kept === $claim->evidence && $own === $claim->own) {
+            if (! $isNew && $kept == HeldPiece::of($claim) && $own === $claim->own) {
                 return;
             }
             $values = ['evidence' => json_encode($kept), 'own' => $own, 'user_id' => $by->id, 'updated_at' => now()];
@@ -56,19 +58,19 @@ final readonly class SetClaim
     }
 
     /**
-     * @param  list<array<string, mixed>>  $before
-     * @param  list<array{kind: string, id: string}>  $adds
-     * @param  list<array{kind: string, id: string}>  $takesOff
-     * @return list<array<string, mixed>>
+     * @param  list<HeldPiece>  $before
+     * @param  list<PieceRef>  $adds
+     * @param  list<PieceRef>  $takesOff
+     * @return list<HeldPiece>
      */
     private function kept(Report $report, array $before, array $adds, array $takesOff): array
     {
-        $stays = collect($before)->keyBy(ClaimEvidence::key(...))->forget(array_map(ClaimEvidence::key(...), $takesOff));
+        $key = fn (HeldPiece|PieceRef $one): string => $one->key();
+        $stays = collect($before)->keyBy($key)->forget(array_map($key, $takesOff));
         $found = (new ClaimEvidence($report->review))->now($adds);
         $all = $stays->all();
         foreach ($adds as $one) {
-            $key = ClaimEvidence::key($one);
-            $all += isset($found[$key]) ? [$key => $found[$key]] : [];
+            $all += array_intersect_key($found, [$one->key() => true]);
         }
         if (count($all) > self::MOST && $found !== []) {
             throw new Refused('A claim rests on '.self::MOST.' pieces of evidence at most: take one off first.');

@@ -7,7 +7,7 @@ namespace App\Queries\Asking;
 use App\Models\Report;
 use App\Models\Review;
 use App\Queries\Coding\CodedReports;
-use App\Queries\Report\Composed\ClaimEvidence;
+use App\Queries\Report\Claims\ClaimEvidence;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
@@ -89,13 +89,13 @@ final class AskedPieces
     {
         $pieces = [];
         foreach ((new ClaimEvidence($this->review))->all() as $one) {
-            if ($this->onlyOf !== null && ! in_array($one['publication'], $this->onlyOf, true)) {
+            if ($this->onlyOf !== null && ! in_array($one->publication, $this->onlyOf, true)) {
                 continue;
             }
-            [$label, $says] = str_contains($one['says'], ': ') ? explode(': ', $one['says'], 2) : ['', $one['says']];
-            $id = ClaimEvidence::key($one);
-            $this->shown[$id] = [...$one, 'evidence' => ['kind' => $one['kind'], 'id' => $one['id']]];
-            $pieces[] = new Piece(PieceKind::from($one['kind']), $id, trim("{$says} {$one['quote']}"), $label, $one['study']);
+            [$label, $says] = str_contains($one->says, ': ') ? explode(': ', $one->says, 2) : ['', $one->says];
+            $id = $one->key();
+            $this->shown[$id] = [...get_object_vars($one), 'evidence' => $one->ref()];
+            $pieces[] = new Piece(PieceKind::from($one->kind), $id, trim("{$says} {$one->quote}"), $label, $one->study);
         }
 
         return $pieces;

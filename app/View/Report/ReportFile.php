@@ -11,7 +11,8 @@ use App\Models\Report;
 use App\Models\ReportVersion;
 use App\Models\Review;
 use App\Queries\Library\KeptReference;
-use App\Queries\Report\Composed\ClaimChecks;
+use App\Queries\Report\Claims\ClaimChecks;
+use App\Queries\Report\Claims\ClaimStanding;
 use App\Queries\Report\Composed\KeptBlocks;
 use WaryHeron\Core\Report\Document\HtmlWriter;
 use WaryHeron\Core\Report\Document\Node;
@@ -41,7 +42,7 @@ final class ReportFile implements Resolver
 
     /**
      * @param  array<string, array{kind: string, source: string, shown: array<string, mixed>, taken: string}>  $blocks
-     * @param  array<string, array<string, mixed>>  $claims
+     * @param  array<string, ClaimStanding>  $claims
      */
     private function __construct(
         private readonly Node $document,
@@ -72,7 +73,7 @@ final class ReportFile implements Resolver
         return new self(
             $document,
             $version->kept['blocks'],
-            $version->kept['claims'],
+            array_map(ClaimStanding::ofKept(...), $version->kept['claims']),
             self::citationsOf($review, $document, $style),
             self::PAGE,
         );
@@ -96,16 +97,15 @@ final class ReportFile implements Resolver
     }
 
     /**
-     * @return array{title: string, body: string, references: string, claims: list<array<string, mixed>>} HTML but for the
-     *     title, and what the claims rest on, without who said so
+     * @return array{title: string, body: string, references: string, claims: array<int, ClaimStanding>} HTML but for the
+     *     title, and what the claims rest on, by their numbers
      */
     public function parts(): array
     {
         $body = (new HtmlWriter($this))->write($this->document);
         $claims = [];
         foreach ($this->claimed as $id => $n) {
-            $of = $this->claims[$id] ?? ['own' => false, 'evidence' => []];
-            $claims[] = ['n' => $n, 'own' => $of['own'], 'evidence' => $of['evidence']];
+            $claims[$n] = $this->claims[$id] ?? new ClaimStanding((string) $id, false, []);
         }
 
         return [

@@ -11,6 +11,7 @@ use App\Models\AskedQuestion;
 use App\Models\Report;
 use App\Models\Review;
 use App\Queries\Asking\AskedPieces;
+use App\Queries\Report\Claims\PieceRef;
 use Illuminate\Contracts\View\View;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Http\RedirectResponse;
@@ -75,7 +76,7 @@ final class AskController extends Controller
                 : 'That is not among what was found.']);
         }
         $id = strtolower((string) Str::ulid());
-        $evidence = ['kind' => (string) $piece['evidence']['kind'], 'id' => (string) $piece['evidence']['id']];
+        $evidence = new PieceRef((string) $piece['evidence']['kind'], (string) $piece['evidence']['id']);
         $set->execute($this->me($request), $report, $id, [$evidence]);
         $words = trim((string) ($piece['says'] === '' ? $piece['quote'] : "{$piece['says']} ({$piece['study']})"));
 

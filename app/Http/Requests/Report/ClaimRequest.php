@@ -6,6 +6,7 @@ namespace App\Http\Requests\Report;
 
 use App\Actions\Report\SetClaim;
 use App\Http\Problems;
+use App\Queries\Report\Claims\PieceRef;
 use Illuminate\Foundation\Http\FormRequest;
 
 /** What is put to a claim, what is taken off, and whether it is the authors' own. */
@@ -29,13 +30,13 @@ final class ClaimRequest extends FormRequest
         return ['evidence.missing' => Problems::OLDER_PAGE];
     }
 
-    /** @return list<array{kind: string, id: string}> */
+    /** @return list<PieceRef> */
     public function adds(): array
     {
         return $this->pieces('adds');
     }
 
-    /** @return list<array{kind: string, id: string}> */
+    /** @return list<PieceRef> */
     public function takesOff(): array
     {
         return $this->pieces('takes_off');
@@ -57,11 +58,11 @@ final class ClaimRequest extends FormRequest
         ];
     }
 
-    /** @return list<array{kind: string, id: string}> */
+    /** @return list<PieceRef> */
     private function pieces(string $field): array
     {
         return array_map(
-            fn (array $one): array => ['kind' => (string) $one['kind'], 'id' => (string) $one['id']],
+            fn (array $one): PieceRef => new PieceRef((string) $one['kind'], (string) $one['id']),
             array_values((array) $this->validated($field, [])),
         );
     }

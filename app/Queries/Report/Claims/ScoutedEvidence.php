@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Queries\Report\Composed;
+namespace App\Queries\Report\Claims;
 
 use App\Models\Review;
 use App\Models\ScoutedPaper;
@@ -14,8 +14,8 @@ final class ScoutedEvidence
     public const KIND = 'scouted';
 
     /**
-     * @param  array<mixed>  $only  ids of papers
-     * @return list<array<string, mixed>> as ClaimEvidence tells others
+     * @param  list<string>  $only  ids of papers
+     * @return list<HeldPiece>
      */
     public static function of(Review $review, array $only): array
     {
@@ -30,16 +30,16 @@ final class ScoutedEvidence
             ->where('sentence', '<>', '')
             ->orderBy('id')
             ->get()
-            ->map(fn (ScoutedPaper $one): array => [
-                'kind' => self::KIND,
-                'id' => $one->id,
-                'publication' => $one->publication_id ?? $one->id,
-                'study' => $one->called(),
-                'says' => 'read by machine: '.($one->direction ?? Direction::Unclear)->value,
-                'quote' => $one->sentence,
-                'where' => $one->page === null ? 'abstract' : "page {$one->page}",
-                'url' => route('scouting.show', [$review, $one->scouting_id], false)."#paper-{$one->id}",
-            ])
+            ->map(fn (ScoutedPaper $one): HeldPiece => new HeldPiece(
+                kind: self::KIND,
+                id: $one->id,
+                publication: $one->publication_id ?? $one->id,
+                study: $one->called(),
+                says: 'read by machine: '.($one->direction ?? Direction::Unclear)->value,
+                quote: $one->sentence,
+                where: $one->page === null ? 'abstract' : "page {$one->page}",
+                url: route('scouting.show', [$review, $one->scouting_id], false)."#paper-{$one->id}",
+            ))
             ->all());
     }
 }

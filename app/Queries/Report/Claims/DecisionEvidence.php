@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Queries\Report\Composed;
+namespace App\Queries\Report\Claims;
 
 use App\Models\Review;
 use App\Models\Stage;
@@ -18,8 +18,8 @@ final class DecisionEvidence
     public const KIND = 'decision';
 
     /**
-     * @param  ?array<mixed>  $only  ids of items
-     * @return list<array<string, mixed>> as ClaimEvidence tells others
+     * @param  ?list<string>  $only  ids of items
+     * @return list<HeldPiece>
      */
     public static function of(Review $review, ?array $only = null): array
     {
@@ -29,20 +29,20 @@ final class DecisionEvidence
         $stage = $review->lastStage();
         $items = self::items($stage, $only);
 
-        return array_values($items->map(fn (stdClass $one): array => [
-            'kind' => self::KIND,
-            'id' => $one->id,
-            'publication' => $one->publication_id,
-            'study' => trim("{$one->first_author} {$one->year}") ?: $one->title,
-            'says' => "{$stage->name}: {$one->state}".($one->reason === null ? '' : ", {$one->reason}"),
-            'quote' => '',
-            'where' => $one->title,
-            'url' => route('publications.show', [$review, $one->publication_id], false),
-        ])->all());
+        return array_values($items->map(fn (stdClass $one): HeldPiece => new HeldPiece(
+            kind: self::KIND,
+            id: $one->id,
+            publication: $one->publication_id,
+            study: trim("{$one->first_author} {$one->year}") ?: $one->title,
+            says: "{$stage->name}: {$one->state}".($one->reason === null ? '' : ", {$one->reason}"),
+            quote: '',
+            where: $one->title,
+            url: route('publications.show', [$review, $one->publication_id], false),
+        ))->all());
     }
 
     /**
-     * @param  ?array<mixed>  $only
+     * @param  ?list<string>  $only
      * @return Collection<int, stdClass> those that are settled and open
      */
     private static function items(Stage $stage, ?array $only): Collection
