@@ -40,17 +40,16 @@ final class EvidenceView
         return new self($review->id, self::reports($review, $of), self::newer($review));
     }
 
-    /** @return array<string, mixed> with where it is in words */
-    public function shown(Evidence $piece): array
+    public function shown(Evidence $piece): ShownEvidence
     {
         $now = $this->now($piece);
         $report = $this->reports[$now->copy ?? ''] ?? '';
         $isLeft = $now === $piece && isset($this->newer[$piece->copy ?? '']);
 
-        return [
-            ...$now->toArray(),
-            'where' => ($report === '' ? '' : "{$report}, ").$now->whereabouts().($isLeft ? ' of the older copy' : ''),
-        ];
+        return new ShownEvidence(
+            $now,
+            ($report === '' ? '' : "{$report}, ").$now->whereabouts().($isLeft ? ' of the older copy' : ''),
+        );
     }
 
     /** Where its words stand in the newest copy; as it was where they are not found there, or no copy replaced its own. */

@@ -13,6 +13,7 @@ use App\Models\StudyPart;
 use App\Queries\Coding\EvidenceView;
 use App\Queries\Coding\StudyParts;
 use App\Queries\FullTexts\PaperPages;
+use App\Queries\Synthesis\Given\OfferedRow;
 use Illuminate\Support\Collection;
 use WaryHeron\Core\Coding\Evidence;
 use WaryHeron\Core\Coding\Lead\Parted\PartNames;
@@ -36,7 +37,7 @@ final readonly class OfferedResults
      * @param  Collection<int, ReviewOutcome>  $outcomes
      * @param  Collection<int, Comparison>  $comparisons
      * @param  Collection<int, Result>  $taken  what the study’s results are already
-     * @return list<array<string, mixed>> without what has been taken
+     * @return list<OfferedRow> without what has been taken
      */
     public function of(Collection $outcomes, Collection $comparisons, Collection $taken): array
     {
@@ -122,20 +123,19 @@ final readonly class OfferedResults
         return false;
     }
 
-    /** @return array<string, mixed> */
-    private function shown(OfferedResult $offer, ReviewOutcome $outcome, Comparison $comparison, string $copy): array
+    private function shown(OfferedResult $offer, ReviewOutcome $outcome, Comparison $comparison, string $copy): OfferedRow
     {
         $evidence = fn (OfferedNumber $one): array => [
             $this->view->shown(new Evidence(new Selector($one->quote, '', '', $one->page, -1, -1, []), $copy)),
         ];
 
-        return [
-            'outcome' => $outcome->id,
-            'comparison' => $comparison->id,
-            'form' => $offer->form->value,
-            'given' => $offer->given(),
-            'evidence' => array_map($evidence, $offer->numbers),
-            'label' => $offer->label,
-        ];
+        return new OfferedRow(
+            $outcome->id,
+            $comparison->id,
+            $offer->form->value,
+            $offer->given(),
+            array_map($evidence, $offer->numbers),
+            $offer->label,
+        );
     }
 }

@@ -6,10 +6,12 @@ namespace App\Queries\Synthesis;
 
 use App\Models\Result;
 use App\Models\ReviewOutcome;
+use App\Queries\Synthesis\Given\ReckonedParts;
+use App\Queries\Synthesis\Given\ReckonedStep;
+use App\Queries\Synthesis\Given\ShownEffect;
 use WaryHeron\Core\Synthesis\Report\Checks;
 use WaryHeron\Core\Synthesis\Report\Field;
 use WaryHeron\Core\Synthesis\Report\Reckoning;
-use WaryHeron\Core\Synthesis\Report\Step;
 use WaryHeron\Core\Synthesis\Report\Used;
 
 /** What is used of a result, how it was reckoned, and what looks wrong with it. */
@@ -46,34 +48,22 @@ final readonly class Reckoned
         return [...$this->result->form->fields(), ...$this->result->design->fields()];
     }
 
-    /** @return array<string, mixed> for a page */
-    public function toArray(): array
+    public function parts(): ReckonedParts
     {
         $used = $this->used();
         $effects = [];
         foreach ($this->outcome->kind->measures() as $measure) {
             $effect = $used->effect($measure);
             if ($effect->isDefined()) {
-                $effects[] = ['measure' => $measure->label(), 'shown' => Shown::effect($measure, $effect)];
+                $effects[] = new ShownEffect($measure->label(), Shown::effect($measure, $effect));
             }
         }
 
-        return [
-            'steps' => array_map(self::step(...), $used->steps),
-            'groups' => [$used->one?->shown() ?? '', $used->two?->shown() ?? ''],
-            'effects' => $effects,
-            'checks' => $this->checks(),
-        ];
-    }
-
-    /** @return array{what: string, formula: string, result: string, source: string} */
-    private static function step(Step $one): array
-    {
-        return [
-            'what' => $one->what,
-            'formula' => $one->formula,
-            'result' => $one->result === null ? '' : Step::shown($one->result),
-            'source' => $one->source,
-        ];
+        return new ReckonedParts(
+            array_map(ReckonedStep::of(...), $used->steps),
+            [$used->one?->shown() ?? '', $used->two?->shown() ?? ''],
+            $effects,
+            $this->checks(),
+        );
     }
 }

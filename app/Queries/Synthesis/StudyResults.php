@@ -4,16 +4,20 @@ declare(strict_types=1);
 
 namespace App\Queries\Synthesis;
 
-use App\Models\Comparison;
 use App\Models\Publication;
 use App\Models\Result;
 use App\Models\Review;
 use App\Models\ReviewOutcome;
 use App\Models\User;
 use App\Queries\Coding\EvidenceView;
+use App\Queries\Coding\ShownEvidence;
+use App\Queries\Synthesis\Given\AskedComparison;
+use App\Queries\Synthesis\Given\AskedForm;
+use App\Queries\Synthesis\Given\AskedOutcome;
+use App\Queries\Synthesis\Given\ResultRow;
+use App\Queries\Synthesis\Given\ResultSheet;
 use Illuminate\Support\Collection;
 use WaryHeron\Core\Coding\Evidence;
-use WaryHeron\Core\Synthesis\Report\Field;
 use WaryHeron\Core\Synthesis\Report\ReportForm;
 use WaryHeron\Core\Synthesis\Report\StudyDesign;
 
@@ -28,97 +32,43 @@ final readonly class StudyResults
     {
     }
 
-    /** @return array<string, mixed> */
-    public function data(): array
+    public function data(): ResultSheet
     {
         $book = OutcomeBook::of($this->review);
         $known = $book->outcomes;
         $taken = $this->taken($known);
         $sds = $this->otherSds(array_values($known->pluck('id')->all()));
+        $row = fn (Result $one): ResultRow => $this->shown($one, $known->firstOrFail('id', $one->outcome_id), $sds);
 
-        return [
-            'outcomes' => array_values($book->outcomes->map(self::outcome(...))->all()),
-            'comparisons' => array_values($book->comparisons->map(self::comparison(...))->all()),
-            'forms' => self::forms(),
-            'designs' => array_map(self::design(...), StudyDesign::cases()),
-            'rows' => array_map(
-                fn (Result $one): array => $this->shown($one, $known->firstOrFail('id', $one->outcome_id), $sds),
-                $taken->all(),
-            ),
-            'offers' => (new OfferedResults($this->publication, $this->view()))->of($book->outcomes, $book->comparisons, $taken),
-            'url' => route('results', [$this->review, $this->publication], false),
-        ];
+        return new ResultSheet(
+            outcomes: array_values($known->map(AskedOutcome::of(...))->all()),
+            comparisons: array_values($book->comparisons->map(AskedComparison::of(...))->all()),
+            forms: array_map(AskedForm::of(...), ReportForm::cases()),
+            designs: array_map(AskedForm::ofDesign(...), StudyDesign::cases()),
+            rows: array_values($taken->map($row)->all()),
+            offers: (new OfferedResults($this->publication, $this->view()))->of($known, $book->comparisons, $taken),
+            url: route('results', [$this->review, $this->publication], false),
+        );
     }
 
-    /** @return array<string, mixed> */
-    private static function outcome(ReviewOutcome $one): array
-    {
-        return [
-            'id' => $one->id,
-            'name' => $one->name,
-            'kind' => $one->kind->value,
-            'unit' => $one->unit,
-            'about' => $one->about,
-            'isOfTwo' => $one->kind->isOfTwo(),
-            'scales' => array_column($one->scales, 'name'),
-        ];
-    }
-
-    /** @return array<string, mixed> */
-    private static function comparison(Comparison $one): array
-    {
-        $arms = ['', $one->intervention->name, $one->comparator->name];
-
-        return ['id' => $one->id, 'words' => $one->words(), 'arms' => $arms];
-    }
-
-    /** @return array<string, mixed> */
-    private static function design(StudyDesign $one): array
-    {
-        return [
-            'id' => $one->value,
-            'label' => $one->label(),
-            'fields' => array_map(self::field(...), $one->fields()),
-        ];
-    }
-
-    /** @return array<string, mixed> */
-    public function row(Result $result, ReviewOutcome $outcome): array
+    public function row(Result $result, ReviewOutcome $outcome): ResultRow
     {
         return $this->shown($result, $outcome, $this->otherSds([$outcome->id]));
     }
 
-    /**
-     * @param  array<string, array<string, list<float>>>  $sds  by outcome, then scale
-     * @return array<string, mixed>
-     */
-    private function shown(Result $result, ReviewOutcome $outcome, array $sds): array
+    /** @param  array<string, array<string, list<float>>>  $sds  by outcome, then scale */
+    private function shown(Result $result, ReviewOutcome $outcome, array $sds): ResultRow
     {
-        $usual = $sds[$outcome->id][$result->scale] ?? [];
-
-        return [
-            'id' => $result->id,
-            'row' => $result->row_id,
-            'outcome' => $result->outcome_id,
-            'comparison' => $result->comparison_id ?? '',
-            'days' => (string) $result->days,
-            'time' => $result->time_told,
-            'scale' => $result->scale,
-            'own1' => $result->own_intervention,
-            'own2' => $result->own_comparator,
-            'form' => $result->form->value,
-            'design' => $result->design->value,
-            'given' => (object) $result->given,
-            'evidence' => (object) array_map($this->shownPieces(...), $result->pieces()),
-            'note' => $result->note,
-            'by' => $result->user->name,
-            ...(new Reckoned($result, $outcome, $usual))->toArray(),
-        ];
+        return new ResultRow(
+            $result,
+            array_map($this->shownPieces(...), $result->pieces()),
+            (new Reckoned($result, $outcome, $sds[$outcome->id][$result->scale] ?? []))->parts(),
+        );
     }
 
     /**
      * @param  list<Evidence>  $pieces
-     * @return list<array<string, mixed>>
+     * @return list<ShownEvidence>
      */
     private function shownPieces(array $pieces): array
     {
@@ -164,23 +114,6 @@ final readonly class StudyResults
         }
 
         return $sds;
-    }
-
-    /** @return list<array<string, mixed>> */
-    private static function forms(): array
-    {
-        return array_map(fn (ReportForm $one): array => [
-            'id' => $one->value,
-            'label' => $one->label(),
-            'kind' => $one->kind()->value,
-            'fields' => array_map(self::field(...), $one->fields()),
-        ], ReportForm::cases());
-    }
-
-    /** @return array{key: string, label: string, arm: int, needed: bool} */
-    private static function field(Field $field): array
-    {
-        return ['key' => $field->key, 'label' => $field->label, 'arm' => $field->arm, 'needed' => $field->isNeeded];
     }
 
     private function view(): EvidenceView

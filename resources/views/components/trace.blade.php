@@ -4,29 +4,29 @@
 <header class="sheet-head">
     <h2>Where {{ $row->label }} comes from</h2>
 </header>
-@foreach ($trace->numbers($pooled->reported->results, $pooled->outcome) as ['result' => $result, 'numbers' => $numbers, 'reckoned' => $reckoned])
+@foreach ($trace->numbers($pooled->reported->results, $pooled->outcome) as $traced)
+    @php($result = $traced->result)
     <div class="section">
         <h3>The numbers</h3>
         <p class="small quiet">{{ $result->form->label() }}{{ $result->scale !== '' ? ", {$result->scale}" : '' }}{{ $result->days !== null ? ", day {$result->days}" : '' }};
             taken by {{ $result->user->name }}, {{ $result->created_at->format('j M Y') }}</p>
         <dl class="facts">
-            @foreach ($numbers as $number)
-                <dt>{{ $number['label'] }}</dt>
-                <dd class="number">{{ $number['given'] }}</dd>
+            @foreach ($traced->numbers as $number)
+                <dt>{{ $number->label }}</dt>
+                <dd class="number">{{ $number->given }}</dd>
             @endforeach
         </dl>
-        @foreach ($reckoned['steps'] as $step)
-            <p class="small">{{ $step['what'] }}: {{ $step['formula'] }}{{ $step['result'] !== '' ? " = {$step['result']}" : '' }}
-                {{ $step['source'] !== '' ? "({$step['source']})" : '' }}</p>
+        @foreach ($traced->reckoned->steps as $step)
+            <p class="small">{{ $step->what }}: {{ $step->formula }}{{ $step->result !== '' ? " = {$step->result}" : '' }}
+                {{ $step->source !== '' ? "({$step->source})" : '' }}</p>
         @endforeach
-        @foreach ($reckoned['checks'] as $check)
+        @foreach ($traced->reckoned->checks as $check)
             <p class="small waits-words">{{ $check }}</p>
         @endforeach
     </div>
     <div class="section">
         <h3>The words they rest on</h3>
-        @php($quotes = collect($numbers)->flatMap(fn(array $one): array => $one['evidence'])->unique(fn($one) => $one->selector->quote . $one->whereabouts()))
-        @forelse ($quotes as $piece)
+        @forelse ($traced->words() as $piece)
             <blockquote class="evidence-strip"><span class="serif">“{{ $piece->selector->quote }}”</span> <span
                     class="small quiet">{{ $piece->whereabouts() }}</span></blockquote>
         @empty

@@ -16,6 +16,7 @@ use App\Models\Review;
 use App\Queries\Coding\CodedReports;
 use App\Queries\Coding\CodingDesk;
 use App\Queries\Coding\CodingTable;
+use App\Queries\Coding\Desk\ShownAnswer;
 use App\Queries\Coding\EvidenceView;
 use App\Queries\Coding\StudyCoding;
 use App\Queries\Coding\StudyParts;
@@ -56,7 +57,7 @@ final class CodingDeskController extends Controller
             'parts' => StudyParts::lists($review, $publication),
             'groups' => StudyParts::groups($review),
             'desk' => [
-                ...$desk,
+                ...get_object_vars($desk),
                 'mayCode' => $at !== false && Gate::allows('code', $review),
                 'user' => $this->me($request)->id,
                 ...self::addresses($review, $publication),
@@ -123,7 +124,7 @@ final class CodingDeskController extends Controller
         }
 
         return response()->json([
-            ...CodingDesk::answer($answer, $code->code(), EvidenceView::of($review, $publication)),
+            ...get_object_vars(ShownAnswer::of($answer, $code->code(), EvidenceView::of($review, $publication))),
             'standings' => StudyCoding::of($review, $publication, $this->me($request))->standings(),
         ]);
     }

@@ -11,7 +11,7 @@ use App\Http\Input;
 use App\Models\CodebookItem;
 use App\Models\Publication;
 use App\Models\Review;
-use App\Queries\Coding\CodingDesk;
+use App\Queries\Coding\Desk\ShownAnswer;
 use App\Queries\Coding\EvidenceView;
 use App\Queries\Coding\StudyCoding;
 use Illuminate\Http\JsonResponse;
@@ -56,7 +56,7 @@ final class LeadController extends Controller
             : $rule->reject($me, $slot);
 
         return response()->json([
-            ...CodingDesk::answer($answer, $code->code(), EvidenceView::of($review, $publication)),
+            ...get_object_vars(ShownAnswer::of($answer, $code->code(), EvidenceView::of($review, $publication))),
             'standings' => StudyCoding::of($review, $publication, $me)->standings(),
         ]);
     }

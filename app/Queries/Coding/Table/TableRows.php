@@ -82,7 +82,7 @@ final readonly class TableRows
         foreach ($this->parts as $part) {
             $cells[] = match ($part) {
                 'quote' => $lines(fn (Evidence $one): string => $one->selector->quote),
-                'place' => $lines(fn (Evidence $one): string => $this->view()->shown($one)['where']),
+                'place' => $lines(fn (Evidence $one): string => $this->view()->shown($one)->where),
                 'coder' => $answer?->coder(),
                 default => $answer?->note(),
             };

@@ -13,28 +13,22 @@ use App\Queries\Coding\EvidenceView;
 /** The passages marked in one study, and the names that there are, as the Coding Desk needs them. */
 final class StudyPassages
 {
-    /** @return array{passages: list<array<string, mixed>>, themes: list<string>} */
-    public static function of(Review $review, Publication $publication): array
+    public static function of(Review $review, Publication $publication): PassageSheet
     {
         $tree = ThemeTree::of($review);
         $view = EvidenceView::of($review, $publication);
-        $passages = (new ThemePassages($review, $tree))->of($publication);
+        $shown = fn (Passage $one): MarkedPassage => new MarkedPassage(
+            $one->id,
+            $view->shown($one->piece()),
+            $one->themes->map(fn (Theme $theme): string => $tree->pathOf($theme->id))->sort()->implode(', '),
+            $one->memo,
+            $one->user->name,
+            route('passages.change', [$review, $one], false),
+        );
 
-        return [
-            'passages' => array_map(
-                fn (Passage $one): array => [
-                    'id' => $one->id,
-                    'piece' => $view->shown($one->piece()),
-                    'themes' => $one->themes->map(
-                        fn (Theme $theme): string => $tree->pathOf($theme->id),
-                    )->sort()->implode(', '),
-                    'memo' => $one->memo,
-                    'by' => $one->user->name,
-                    'url' => route('passages.change', [$review, $one], false),
-                ],
-                $passages,
-            ),
-            'themes' => array_values(array_map(fn (object $one): string => $one->path, $tree->themes)),
-        ];
+        return new PassageSheet(
+            array_map($shown, (new ThemePassages($review, $tree))->of($publication)),
+            array_values(array_map(fn (object $one): string => $one->path, $tree->themes)),
+        );
     }
 }

@@ -222,7 +222,7 @@ final readonly class StudyColumns
         }
         $quoted = [];
         foreach ($pieces() as $piece) {
-            $shown = ['quote' => $piece->selector->quote, 'where' => $this->view->shown($piece)['where']];
+            $shown = ['quote' => $piece->selector->quote, 'where' => $this->view->shown($piece)->where];
             $quoted[implode("\n", $shown)] = $shown;
         }
 

@@ -9,10 +9,8 @@ use App\Models\Result;
 use App\Models\Review;
 use App\Models\ReviewOutcome;
 use App\Queries\Synthesis\PooledRow;
-use App\Queries\Synthesis\Reckoned;
 use Illuminate\Support\Collection;
 use stdClass;
-use WaryHeron\Core\Coding\Evidence;
 
 /** From a study in an analysis back to the words its numbers rest on, why it is in, and which search line found it. */
 final readonly class Trace
@@ -23,31 +21,14 @@ final readonly class Trace
 
     /**
      * @param  array<string, Result>  $results  by id
-     * @return list<array{result: Result, numbers: list<array{label: string, given: string, evidence: list<Evidence>}>,
-     *     reckoned: array<string, mixed>}>
+     * @return list<TracedResult>
      */
     public function numbers(array $results, ReviewOutcome $outcome): array
     {
-        $numbers = [];
-        foreach ($this->row->chosen->rows as $id) {
-            $result = $results[$id];
-            $reckoned = new Reckoned($result, $outcome);
-            $pieces = $result->pieces();
-            $told = [];
-            foreach ($reckoned->fields() as $field) {
-                if (($result->given[$field->key] ?? '') !== '') {
-                    $group = ['', 'intervention', 'comparator'][$field->arm];
-                    $told[] = [
-                        'label' => trim("{$field->label}".($group === '' ? '' : ", {$group}")),
-                        'given' => $result->given[$field->key],
-                        'evidence' => $pieces[$field->key] ?? [],
-                    ];
-                }
-            }
-            $numbers[] = ['result' => $result, 'numbers' => $told, 'reckoned' => $reckoned->toArray()];
-        }
-
-        return $numbers;
+        return array_map(
+            fn (string $id): TracedResult => TracedResult::of($results[$id], $outcome),
+            array_values($this->row->chosen->rows),
+        );
     }
 
     /** @return Collection<int, stdClass> the stages at which it was included, with name and day */

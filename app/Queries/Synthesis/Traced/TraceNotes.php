@@ -30,12 +30,11 @@ final readonly class TraceNotes
     {
         $sentences = [];
         foreach ((new Trace($this->review, $row))->numbers($pooled->reported->results, $pooled->outcome) as $of) {
-            $told = array_map(fn (array $one): string => "{$one['label']} {$one['given']}", $of['numbers']);
-            $pieces = array_merge([], ...array_column($of['numbers'], 'evidence'));
-            $quotes = array_unique(array_map(
+            $told = array_map(fn (TracedNumber $one): string => "{$one->label} {$one->given}", $of->numbers);
+            $quotes = array_map(
                 fn (Evidence $one): string => "“{$one->selector->quote}” ({$one->whereabouts()})",
-                $pieces,
-            ));
+                $of->words(),
+            );
             $sentences[] = implode('; ', $told).'. '.($quotes === [] ? 'No words are marked.' : implode('; ', $quotes).'.');
         }
 

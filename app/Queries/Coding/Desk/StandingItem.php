@@ -1,0 +1,21 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Queries\Coding\Desk;
+
+use JsonSerializable;
+
+/** An item of the desk, with how it stands and what is in it. */
+final readonly class StandingItem implements JsonSerializable
+{
+    public function __construct(public SlotItem $item, public string $standing, public ShownAnswer $answer)
+    {
+    }
+
+    /** @return array<string, mixed> the item, with how it stands */
+    public function jsonSerialize(): array
+    {
+        return [...get_object_vars($this->item), 'standing' => $this->standing, 'answer' => $this->answer];
+    }
+}
