@@ -35,7 +35,7 @@ final class MeasureAgreement extends PureCommand
         $report = AgreementReport::of(Ratings::of($ratings->rows, $offered ?? $this->occurring($ratings->rows)));
         $this->output->writeln(
             json_encode(
-                $report,
+                $report->toArray(),
                 JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_PRESERVE_ZERO_FRACTION | JSON_THROW_ON_ERROR,
             ),
             OutputInterface::OUTPUT_RAW,

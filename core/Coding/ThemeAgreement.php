@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace WaryHeron\Core\Coding;
 
-use WaryHeron\Core\Screening\Agreement\AgreementReport;
+use WaryHeron\Core\Screening\Agreement\KrippendorffAlpha;
 use WaryHeron\Core\Screening\Agreement\Ratings;
 
 /**
@@ -80,7 +80,7 @@ final readonly class ThemeAgreement
             }
         }
 
-        return $rows === [] ? null : AgreementReport::krippendorff(Ratings::of($rows)->counts(2))['alpha'];
+        return $rows === [] ? null : KrippendorffAlpha::of(Ratings::of($rows)->counts(2))->alpha;
     }
 
     /**

@@ -99,8 +99,8 @@ final readonly class SettleResult
         Publication::query()->whereKey($publication->id)->lockForUpdate()->first();
         sort($rows);
         foreach (CodedTwice::of($review, [$publication->id])->open() as $open) {
-            if ($open['pair']->ids() === $rows) {
-                return $open['sides'];
+            if ($open->pair->ids() === $rows) {
+                return $open->sides;
             }
         }
         throw new Refused('This was changed or settled meanwhile. What is open now is shown.');

@@ -59,7 +59,7 @@ final class JoinCertain implements OfTask, ShouldQueue
                 return;
             }
             $by = User::query()->find($this->userId);
-            $kept = $join->execute($by, $matching->review_id, $group['publications'], $this->stroke, $matching->id);
+            $kept = $join->execute($by, $matching->review_id, $group->publications, $this->stroke, $matching->id);
             $joined += $kept === null ? 0 : 1;
             if ($i % 25 === 24) {
                 $task->update(['done' => $joined]);

@@ -9,9 +9,8 @@ use App\Models\CodebookItem;
 use App\Models\Review;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Facades\DB;
-use stdClass;
 use WaryHeron\Core\Coding\AnswerDifference;
-use WaryHeron\Core\Screening\Agreement\AgreementReport;
+use WaryHeron\Core\Screening\Agreement\KrippendorffAlpha;
 use WaryHeron\Core\Screening\Agreement\Ratings;
 
 /** Where two coders' answers differ, once both are in. What only one has answered is nobody else's to see. */
@@ -27,16 +26,12 @@ final readonly class Reconciling
         return new self($review, $review->codes()->whereNull('retired_at')->get());
     }
 
-    /** @param  array{publication: stdClass, part: string, ...}  $one  of what is open */
-    public function partName(array $one): string
+    public function partName(OpenDifference $one): string
     {
-        return StudyParts::names($this->review, [$one['publication']->id])[$one['part']] ?? '';
+        return StudyParts::names($this->review, [$one->publication->id])[$one->part] ?? '';
     }
 
-    /**
-     * @return list<array{publication: stdClass, code: CodebookItem, part: string, sides: list<Answer>, difference: AnswerDifference}>
-     *     those that nobody has settled, study by study
-     */
+    /** @return list<OpenDifference> study by study */
     public function open(): array
     {
         $studies = CodingTable::included($this->review)->keyBy('id');
@@ -46,16 +41,12 @@ final readonly class Reconciling
             $item = $this->codes->firstWhere('id', $code);
             $difference = self::difference($sides);
             if ($item !== null && $studies->has($publication) && $difference !== AnswerDifference::None) {
-                $open[] = ['publication' => $studies[$publication], 'code' => $item]
-                    + compact('part', 'sides', 'difference');
+                $open[] = new OpenDifference($studies[$publication], $item, $part, $sides, $difference);
             }
         }
         $order = array_flip($studies->keys()->all());
-        usort(
-            $open,
-            fn (array $a, array $b): int => [$order[$a['publication']->id], $a['code']->position, $a['part']] <=>
-                [$order[$b['publication']->id], $b['code']->position, $b['part']],
-        );
+        $place = fn (OpenDifference $one): array => [$order[$one->publication->id], $one->code->position, $one->part];
+        usort($open, fn (OpenDifference $a, OpenDifference $b): int => $place($a) <=> $place($b));
 
         return $open;
     }
@@ -65,10 +56,7 @@ final readonly class Reconciling
         return $this->review->coded_by === 1 ? 0 : count($this->open());
     }
 
-    /**
-     * @return list<array{code: CodebookItem, both: int, alike: int, alpha: ?float}> how far coders agree on each item
-     *     that two have answered, before anything was settled
-     */
+    /** @return list<ItemAgreement> on each item that two have answered */
     public function agreement(): array
     {
         $rows = $this->ratings();
@@ -79,13 +67,8 @@ final readonly class Reconciling
                 continue;
             }
             $alike = array_filter($by, fn (array $of): bool => count(array_unique(array_column($of, 2))) === 1);
-            $report = AgreementReport::of(Ratings::of(array_merge(...array_values($by))));
-            $agreement[] = [
-                'code' => $code,
-                'both' => count($by),
-                'alike' => count($alike),
-                'alpha' => $report['krippendorff']['alpha'] ?? null,
-            ];
+            $alpha = KrippendorffAlpha::of(Ratings::of(array_merge(...array_values($by)))->counts(2));
+            $agreement[] = new ItemAgreement($code, count($by), count($alike), $alpha->alpha);
         }
 
         return $agreement;
@@ -109,7 +92,7 @@ final readonly class Reconciling
     /**
      * How many of the items that two have answered are alike, by the week in which the second answered.
      *
-     * @return array<string, array{both: int, alike: int}> by the Monday, the earliest first
+     * @return array<string, AlikeCount> by the Monday, the earliest first
      */
     public function byWeek(): array
     {
@@ -122,9 +105,8 @@ final readonly class Reconciling
             $week = max(
                 array_map(fn (Answer $one): string => $one->created_at->startOfWeek()->format('Y-m-d'), $sides),
             );
-            $weeks[$week] ??= ['both' => 0, 'alike' => 0];
-            $weeks[$week]['both']++;
-            $weeks[$week]['alike'] += self::difference($sides) === AnswerDifference::None ? 1 : 0;
+            $isAlike = self::difference($sides) === AnswerDifference::None;
+            $weeks[$week] = ($weeks[$week] ?? new AlikeCount())->and(true, $isAlike);
         }
         ksort($weeks);
 

@@ -29,12 +29,12 @@ final class CertainGroups
     /**
      * The same for a page to show: worked out once, until something in the review changes.
      *
-     * @return list<array{publications: list<string>, records: list<string>, score: float}>
+     * @return list<CertainGroup>
      */
     public static function shown(Matching $matching): array
     {
         return Cache::remember(
-            'certain groups '.
+            'groups that are certain '.
                 md5(
                     json_encode(
                         [$matching->id, $matching->review->match_settings, ReviewStamp::of($matching->review)],
@@ -46,7 +46,7 @@ final class CertainGroups
         );
     }
 
-    /** @return list<array{publications: list<string>, records: list<string>, score: float}> */
+    /** @return list<CertainGroup> */
     public static function of(Matching $matching): array
     {
         $pairs = OpenPairs::of($matching)
@@ -125,7 +125,7 @@ final class CertainGroups
      * @param  list<Fingerprint>  $prints
      * @param  list<string>  $of
      * @param  array<string, float>  $weakest  bits of the weakest bond, by its first record
-     * @return list<array{publications: list<string>, records: list<string>, score: float}>
+     * @return list<CertainGroup>
      */
     private static function groups(Clusters $clusters, array $prints, array $of, array $weakest): array
     {
@@ -136,7 +136,7 @@ final class CertainGroups
                 $records = array_map(fn (int $at): string => $prints[$at]->key, $members);
                 $scores = array_intersect_key($weakest, array_flip($records));
                 $score = $scores === [] ? 0.0 : min($scores);
-                $groups[] = ['publications' => $publications, 'records' => $records, 'score' => $score];
+                $groups[] = new CertainGroup($publications, $records, $score);
             }
         }
 

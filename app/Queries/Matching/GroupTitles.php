@@ -11,8 +11,8 @@ use Illuminate\Support\Facades\DB;
 final class GroupTitles
 {
     /**
-     * @param  list<array{publications: list<string>, records: list<string>, score: float}>  $groups
-     * @return list<array{score: float, publications: list<\stdClass>}>
+     * @param  list<CertainGroup>  $groups
+     * @return list<TitledGroup>
      */
     public static function of(Review $review, array $groups): array
     {
@@ -23,12 +23,9 @@ final class GroupTitles
             ->keyBy('id');
 
         return array_map(
-            fn (array $group): array => [
-                'score' => $group['score'],
-                'publications' => array_values(
-                    array_filter(array_map(fn (string $id): ?\stdClass => $rows[$id] ?? null, $group['publications'])),
-                ),
-            ],
+            fn (CertainGroup $group): TitledGroup => new TitledGroup($group->score, array_values(
+                array_filter(array_map(fn (string $id): ?\stdClass => $rows[$id] ?? null, $group->publications)),
+            )),
             $groups,
         );
     }

@@ -6,6 +6,7 @@ namespace App\Queries\Report;
 
 use App\Models\Review;
 use App\Models\Stage;
+use App\Queries\Screening\PersonProgress;
 use App\Queries\Screening\Progress;
 use App\Queries\Shared\Tallies;
 use Illuminate\Support\Facades\DB;
@@ -132,9 +133,9 @@ final readonly class WorkSteps
         $tallies = Tallies::of($this->review, $stage);
         $progress = Progress::of($stage, $tallies);
         $people = $progress->people
-            ->filter(fn (array $one): bool => $one['done'] + $one['left'] > 0)
-            ->map(fn (array $one): string => "{$one['name']}, ".number_format($one['done']).
-                ($one['left'] > 0 ? ' done, '.number_format($one['left']).' left' : ' done'));
+            ->filter(fn (PersonProgress $one): bool => $one->done + $one->left > 0)
+            ->map(fn (PersonProgress $one): string => "{$one->name}, ".number_format($one->done).
+                ($one->left > 0 ? ' done, '.number_format($one->left).' left' : ' done'));
         $in = fn (ItemState ...$states): int => $tallies->in(...$states);
         $link = fn (string $state): string => route(
             'library',

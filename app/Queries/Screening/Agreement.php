@@ -14,7 +14,6 @@ use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use stdClass;
 use WaryHeron\Core\Screening\Agreement\AgreementReport;
-use WaryHeron\Core\Screening\Agreement\BoundedInterval;
 use WaryHeron\Core\Screening\Agreement\Ratings;
 use WaryHeron\Core\Screening\Verdict;
 
@@ -27,16 +26,15 @@ final readonly class Agreement
     public const ANSWERS = ['yes', 'no', 'unclear'];
 
     /**
-     * @param  array<string, mixed>  $report
      * @param  list<string>  $categories
      * @param  array<string, string>  $names  by person
      * @param  array<string, list<list<int>>>  $tables  by "first second": rows the first person's verdicts, columns the
      *     second's
-     * @param  list<array{week: CarbonImmutable, items: int, alpha: ?float, agreement: ?float}>  $weeks  by the week in
+     * @param  list<AgreementWeek>  $weeks  by the week in
      *     which items opened
      */
     private function __construct(
-        public array $report,
+        public AgreementReport $report,
         public array $categories,
         public array $names,
         public array $tables,
@@ -57,14 +55,8 @@ final readonly class Agreement
         $ratings = Ratings::of($rows, $categories);
         $report = AgreementReport::of($ratings);
         $tables = [];
-        foreach ($report['pairs'] as $pair) {
-            $tables[implode(' ', $pair['raters'])] = $ratings->table(...$pair['raters']);
-        }
-        foreach ($report['pairs'] as $i => $pair) {
-            $report['pairs'][$i]['interval'] = BoundedInterval::of(
-                $pair['cohen_kappa']['kappa'],
-                $pair['cohen_kappa']['se'],
-            );
+        foreach ($report->pairs as $pair) {
+            $tables["{$pair->first} {$pair->second}"] = $ratings->table($pair->first, $pair->second);
         }
 
         return new self(
@@ -122,7 +114,7 @@ final readonly class Agreement
     /**
      * @param  array<string, list<array{string, string, string}>>  $byWeek
      * @param  list<string>  $categories
-     * @return list<array{week: CarbonImmutable, items: int, alpha: ?float, agreement: ?float}>
+     * @return list<AgreementWeek>
      */
     private static function weeks(array $byWeek, array $categories): array
     {
@@ -130,12 +122,8 @@ final readonly class Agreement
         $weeks = [];
         foreach ($byWeek as $week => $of) {
             $one = AgreementReport::of(Ratings::of($of, $categories));
-            $weeks[] = [
-                'week' => CarbonImmutable::parse($week),
-                'items' => $one['records'],
-                'alpha' => $one['krippendorff']['alpha'],
-                'agreement' => $one['krippendorff']['d_observed'] === null ? null : 1 - $one['krippendorff']['d_observed'],
-            ];
+            $alpha = $one->krippendorff;
+            $weeks[] = new AgreementWeek(CarbonImmutable::parse($week), $one->records, $alpha->alpha, $alpha->agreement());
         }
 
         return $weeks;

@@ -20,9 +20,8 @@ final readonly class Progress
     public const DAYS = 14;
 
     /**
-     * @param  Collection<int, array{name: string, done: int, left: int, today: int, days: list<int>, pace: float,
-     *     end: ?CarbonImmutable}>  $people  days: decisions on each of the last days, the latest last; pace: decisions a day
-     * @param  list<array{day: CarbonImmutable, opened: int, disagreements: int, settled: int}>  $days
+     * @param  Collection<int, PersonProgress>  $people
+     * @param  list<DayProgress>  $days
      */
     private function __construct(public Collection $people, public array $days)
     {
@@ -46,10 +45,11 @@ final readonly class Progress
 
         $people = $members
             ->filter(fn (Membership $m): bool => isset($counts[$m->user_id]))
-            ->map(fn (Membership $m): array => [
-                'name' => $m->user->name,
-                ...self::person($counts[$m->user_id], ($daily[$m->user_id] ?? collect())->pluck('n', 'day')->all(), $from),
-            ])
+            ->map(fn (Membership $m): PersonProgress => PersonProgress::of(
+                $m->user->name,
+                $counts[$m->user_id],
+                self::spread($from, ($daily[$m->user_id] ?? collect())->pluck('n', 'day')->all()),
+            ))
             ->sortBy('name')
             ->values();
 
@@ -71,40 +71,7 @@ final readonly class Progress
             ->groupBy('user_id');
     }
 
-    /**
-     * @param  array<string, int>  $byDay
-     * @return array{done: int, left: int, today: int, days: list<int>, pace: float, end: ?CarbonImmutable}
-     */
-    private static function person(ScreenerCounts $counts, array $byDay, CarbonImmutable $from): array
-    {
-        $days = self::spread($from, $byDay);
-        $pace = self::pace($days);
-        $isEndless = $counts->left === 0 || $pace <= 0.0;
-
-        return [
-            'done' => $counts->done,
-            'left' => $counts->left,
-            'today' => $days[self::DAYS - 1],
-            'days' => $days,
-            'pace' => $pace,
-            'end' => $isEndless ? null : CarbonImmutable::today()->addDays((int) ceil($counts->left / $pace)),
-        ];
-    }
-
-    /**
-     * Decisions a day since the first of these days on which there was any: who began this morning was not slow last
-     * week.
-     *
-     * @param  list<int>  $days
-     */
-    private static function pace(array $days): float
-    {
-        $first = array_key_first(array_filter($days));
-
-        return $first === null ? 0.0 : (float) (array_sum($days) / (self::DAYS - $first));
-    }
-
-    /** @return list<array{day: CarbonImmutable, opened: int, disagreements: int, settled: int}> */
+    /** @return list<DayProgress> */
     private static function daysOf(Stage $stage, CarbonImmutable $from): array
     {
         $items = fn () => DB::table('items')
@@ -121,12 +88,7 @@ final readonly class Progress
         $settled = self::spread($from, self::settled($stage, $from));
 
         return array_map(
-            fn (int $i): array => [
-                'day' => $from->addDays($i),
-                'opened' => $opened[$i],
-                'disagreements' => $disagreements[$i],
-                'settled' => $settled[$i],
-            ],
+            fn (int $i): DayProgress => new DayProgress($from->addDays($i), $opened[$i], $disagreements[$i], $settled[$i]),
             range(0, self::DAYS - 1),
         );
     }
@@ -146,7 +108,7 @@ final readonly class Progress
 
     /**
      * @param  array<string, int|string>  $counts  by day
-     * @return list<int>
+     * @return non-empty-list<int>
      */
     private static function spread(CarbonImmutable $from, array $counts): array
     {

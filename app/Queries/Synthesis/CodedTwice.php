@@ -6,6 +6,7 @@ namespace App\Queries\Synthesis;
 
 use App\Models\Result;
 use App\Models\Review;
+use App\Queries\Coding\AlikeCount;
 use App\Queries\Coding\CodedReports;
 use Illuminate\Database\Eloquent\Collection;
 use WaryHeron\Core\Synthesis\Twice\ResultDifference;
@@ -72,11 +73,7 @@ final readonly class CodedTwice
         )->values();
     }
 
-    /**
-     * Those that nobody has settled, study by study.
-     *
-     * @return list<array{publication: string, pair: ResultPair, sides: Collection<int, Result>}>
-     */
+    /** @return list<OpenResultPair> study by study */
     public function open(): array
     {
         $settled = array_merge([], ...$this->counting->map(fn (Result $one): array => $one->of_rows)->all());
@@ -84,7 +81,7 @@ final readonly class CodedTwice
         foreach ($this->studies() as $publication) {
             foreach ($this->pairs($publication) as $pair) {
                 if (array_diff($pair->ids(), $settled) !== [] && $pair->difference() !== ResultDifference::None) {
-                    $open[] = ['publication' => $publication, 'pair' => $pair, 'sides' => $this->sides($pair)];
+                    $open[] = new OpenResultPair($publication, $pair, $this->sides($pair));
                 }
             }
         }
@@ -92,16 +89,17 @@ final readonly class CodedTwice
         return $open;
     }
 
-    /** @return array<string, array{both: int, alike: int}> how many both took, and took alike, by outcome */
+    /** @return array<string, AlikeCount> how many both took, and took alike, by outcome */
     public function agreement(): array
     {
         $of = [];
         foreach ($this->studies() as $publication) {
             foreach ($this->pairs($publication) as $pair) {
                 $outcome = explode(' ', ($pair->one ?? $pair->other)->of ?? '')[0];
-                $of[$outcome] ??= ['both' => 0, 'alike' => 0];
-                $of[$outcome]['both'] += $pair->one !== null && $pair->other !== null ? 1 : 0;
-                $of[$outcome]['alike'] += $pair->difference() === ResultDifference::None ? 1 : 0;
+                $of[$outcome] = ($of[$outcome] ?? new AlikeCount())->and(
+                    $pair->one !== null && $pair->other !== null,
+                    $pair->difference() === ResultDifference::None,
+                );
             }
         }
 

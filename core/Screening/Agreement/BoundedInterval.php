@@ -11,25 +11,30 @@ namespace WaryHeron\Core\Screening\Agreement;
  * the scale of its inverse hyperbolic tangent, where the standard error is SE / (1 - estimate²) by the delta method,
  * and the ends are brought back (Fisher 1921, for a correlation; the same transformation for any such coefficient).
  */
-final class BoundedInterval
+final readonly class BoundedInterval
 {
     private const Z = 1.959963984540054;
 
     /** Below so many items no interval is worth showing. */
     public const FEW = 20;
 
-    /** @return ?array{float, float} low and high in [-1, 1]; null where it is not defined */
-    public static function of(?float $estimate, ?float $standardError): ?array
+    /** Within [-1, 1]. */
+    private function __construct(public float $low, public float $high)
+    {
+    }
+
+    /** Null where it is not defined. */
+    public static function of(?float $estimate, ?float $standardError): ?self
     {
         if ($estimate === null || $standardError === null) {
             return null;
         }
         if ($standardError === 0.0 || abs($estimate) >= 1.0) {
-            return [$estimate, $estimate];
+            return new self($estimate, $estimate);
         }
         $at = atanh($estimate);
         $reach = (self::Z * $standardError) / (1 - $estimate ** 2);
 
-        return [tanh($at - $reach), tanh($at + $reach)];
+        return new self(tanh($at - $reach), tanh($at + $reach));
     }
 }

@@ -82,4 +82,18 @@ final readonly class Ratings
 
         return $counts;
     }
+
+    /**
+     * @param  list<list<int>>  $counts  as counts() gives them
+     * @return list<float> of each category, of all ratings
+     */
+    public static function shares(array $counts): array
+    {
+        $all = array_sum(array_map(array_sum(...), $counts));
+
+        return array_map(
+            fn (int $k): float => array_sum(array_column($counts, $k)) / $all,
+            array_keys($counts[0] ?? []),
+        );
+    }
 }

@@ -9,14 +9,13 @@ namespace WaryHeron\Core\Screening\Agreement;
  *
  * Sources: Cohen 1960 and 1968 (kappa, weighted kappa), Fleiss, Cohen and Everitt 1969 (standard error), Byrt, Bishop
  * and Carlin 1993 (PABAK, prevalence and bias), Gwet 2008 (AC1). Doubles throughout; nothing is rounded.
- *
- * @phpstan-type Kappa array{po: ?float, pe: ?float, kappa: ?float, se: ?float, ci_low: ?float, ci_high: ?float}
  */
 final readonly class TwoRaters
 {
     private const Z = 1.959963984540054;
 
-    private int $n;
+    /** Items that both rated. */
+    public int $n;
 
     private int $k;
 
@@ -25,6 +24,22 @@ final readonly class TwoRaters
 
     /** @var list<float> shares of the second rater's categories */
     private array $columns;
+
+    public Kappa $kappa;
+
+    /** Near misses weigh less: for categories that have an order. */
+    public Kappa $weighted;
+
+    /** Prevalence and bias adjusted kappa. */
+    public ?float $pabak;
+
+    /** Of two categories only. */
+    public ?float $prevalence;
+
+    /** Of two categories only. */
+    public ?float $bias;
+
+    public GwetAc1 $gwet;
 
     /** @param  list<list<int>>  $table rows the first rater's, columns the second's */
     public function __construct(private array $table)
@@ -37,38 +52,41 @@ final readonly class TwoRaters
             fn (int $j): float => $share(array_sum(array_column($table, $j))),
             array_keys($table),
         );
+        $this->kappa = $this->kappa(fn (int $i, int $j): float => $i === $j ? 1.0 : 0.0);
+        $this->weighted = $this->k < 2
+            ? new Kappa()
+            : $this->kappa(fn (int $i, int $j): float => 1 - abs($i - $j) / ($this->k - 1));
+        $po = $this->kappa->observed;
+        $this->pabak = $po === null || $this->k < 2 ? null : ($this->k * $po - 1.0) / ($this->k - 1);
+        $two = $this->n > 0 && $this->k === 2;
+        $this->prevalence = $two ? (float) abs($table[0][0] - $table[1][1]) / $this->n : null;
+        $this->bias = $two ? (float) abs($table[0][1] - $table[1][0]) / $this->n : null;
+        $this->gwet = GwetAc1::of(
+            $po,
+            array_map(fn (float $a, float $b): float => ($a + $b) / 2, $this->rows, $this->columns),
+        );
     }
 
     /** @return array<string, mixed> */
     public function toArray(): array
     {
-        $plain = $this->kappa(fn (int $i, int $j): float => $i === $j ? 1.0 : 0.0);
-        $linear =
-            $this->k < 2
-                ? self::undefined()
-                : $this->kappa(fn (int $i, int $j): float => 1 - abs($i - $j) / ($this->k - 1));
-        $two = $this->n > 0 && $this->k === 2;
-
         return [
             'n' => $this->n,
-            'percent_agreement' => $plain['po'],
-            'cohen_kappa' => $plain,
-            'weighted_kappa_linear' => $linear,
-            'pabak' => $plain['po'] === null || $this->k < 2 ? null : ($this->k * $plain['po'] - 1.0) / ($this->k - 1),
-            'prevalence_index' => $two ? (float) abs($this->table[0][0] - $this->table[1][1]) / $this->n : null,
-            'bias_index' => $two ? (float) abs($this->table[0][1] - $this->table[1][0]) / $this->n : null,
-            'gwet_ac1' => $this->ac1($plain['po']),
+            'percent_agreement' => $this->kappa->observed,
+            'cohen_kappa' => $this->kappa->toArray(),
+            'weighted_kappa_linear' => $this->weighted->toArray(),
+            'pabak' => $this->pabak,
+            'prevalence_index' => $this->prevalence,
+            'bias_index' => $this->bias,
+            'gwet_ac1' => $this->gwet->toArray(),
         ];
     }
 
-    /**
-     * @param  callable(int, int): float  $weight
-     * @return Kappa
-     */
-    private function kappa(callable $weight): array
+    /** @param  callable(int, int): float  $weight */
+    private function kappa(callable $weight): Kappa
     {
         if ($this->n === 0) {
-            return self::undefined();
+            return new Kappa();
         }
         $po = $pe = 0.0;
         $r = $c = array_fill(0, $this->k, 0.0);
@@ -82,7 +100,7 @@ final readonly class TwoRaters
             }
         }
         if (1 - $pe < 1e-15) {
-            return ['po' => $po, 'pe' => $pe] + self::undefined();
+            return new Kappa($po, $pe);
         }
         $kappa = ($po - $pe) / (1 - $pe);
         $sum = 0.0;
@@ -96,27 +114,6 @@ final readonly class TwoRaters
         $variance = ($sum - ($po * $pe - 2 * $pe + $po) ** 2) / ($this->n * (1 - $pe) ** 4);
         $error = $variance < 1e-14 ? 0.0 : sqrt($variance);
 
-        return [
-            'po' => $po,
-            'pe' => $pe,
-            'kappa' => $kappa,
-            'se' => $error,
-            'ci_low' => $kappa - self::Z * $error,
-            'ci_high' => $kappa + self::Z * $error,
-        ];
-    }
-
-    /** @return array{pe: ?float, ac1: ?float} */
-    private function ac1(?float $po): array
-    {
-        $shares = array_map(fn (float $a, float $b): float => ($a + $b) / 2, $this->rows, $this->columns);
-
-        return $po === null ? ['pe' => null, 'ac1' => null] : AgreementReport::gwet($po, $shares);
-    }
-
-    /** @return Kappa */
-    private static function undefined(): array
-    {
-        return ['po' => null, 'pe' => null, 'kappa' => null, 'se' => null, 'ci_low' => null, 'ci_high' => null];
+        return new Kappa($po, $pe, $kappa, $error, $kappa - self::Z * $error, $kappa + self::Z * $error);
     }
 }

@@ -1,6 +1,6 @@
 {{-- One coder’s reading of a result: its numbers, those that differ marked, and the words they rest on. --}}
 <p class="small">{{ Str::ucfirst($side->form->label()) }}{{ $side->design->value === 'parallel' ? '' : ', ' . $side->design->label() }}</p>
-@php($isElsewhere = $one['pair']->difference() === WaryHeron\Core\Synthesis\Twice\ResultDifference::Place)
+@php($isElsewhere = $one->pair->difference() === WaryHeron\Core\Synthesis\Twice\ResultDifference::Place)
 <p @class(['small', 'quiet' => !$isElsewhere, 'differs' => $isElsewhere])>
     {{ implode(', ', array_filter([$side->time_told, $side->days === null ? '' : "day {$side->days}", $side->scale])) ?: 'no time told' }}</p>
 <table class="table reconcile-numbers">

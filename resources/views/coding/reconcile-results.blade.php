@@ -24,28 +24,28 @@
                 <x-empty title="Nothing is open">What two took alike counts at once. What only one has taken of a study comes here when both
                     have taken results of it.</x-empty>
             @else
-                @php($differing = $one['pair']->fields())
-                @php($isAlone = $one['sides']->count() === 1)
+                @php($differing = $one->pair->fields())
+                @php($isAlone = $one->sides->count() === 1)
                 <div class="section">
                     <p class="small quiet"><a href="{{ route('coding.show', [$review, $publication]) }}#result-">{{ $publication->called() }}</a> ·
                         {{ $publication->title }}</p>
                     <h2 class="reconcile-item">{{ $outcome->name }} <span class="code-part">{{ $comparison?->words() }}</span></h2>
-                    <p class="small quiet">They differ in: {{ $one['pair']->difference()->label() }}</p>
+                    <p class="small quiet">They differ in: {{ $one->pair->difference()->label() }}</p>
                 </div>
                 @php($url = route('reconcile.results.settle', [$review, $publication]))
                 @if ($isAlone && Gate::denies('manage', $review))
-                    <p class="section">{{ $one['sides'][0]->user_id === auth()->id() ? 'You have' : $one['sides'][0]->user->name . ' has' }} taken a result of this
+                    <p class="section">{{ $one->sides[0]->user_id === auth()->id() ? 'You have' : $one->sides[0]->user->name . ' has' }} taken a result of this
                         outcome that the other coder has not. Whoever has not looks for it; else the lead says whether it counts.</p>
                 @else
                     <div class="reconcile-sides">
-                        @foreach ($one['sides'] as $side)
+                        @foreach ($one->sides as $side)
                             <section class="reconcile-side" aria-label="{{ $side->user->name }}">
                                 <h3 class="small quiet">{{ $side->user->name }}</h3>
                                 @include('coding.reconcile-numbers')
                                 @if ($mayCode)
                                     <form method="post" action="{{ $url }}">@csrf
                                         <input type="hidden" name="at" value="{{ $at + 1 }}">
-                                        @foreach ($one['pair']->ids() as $row)
+                                        @foreach ($one->pair->ids() as $row)
                                             <input type="hidden" name="rows[]" value="{{ $row }}">
                                         @endforeach
                                         <button class="button button-go" name="take" value="{{ $side->row_id }}" data-key="{{ $loop->iteration }}"
@@ -61,12 +61,12 @@
                     </div>
                 @endif
                 @if ($mayCode && !$isAlone)
-                    @php($first = $one['sides'][0])
+                    @php($first = $one->sides[0])
                     <form class="section" method="post" action="{{ $url }}">@csrf
                         <h3>Or other numbers, resting on what both marked</h3>
                         <p class="small quiet">{{ Str::ucfirst($first->form->label()) }}{{ $first->time_told === '' ? '' : ", {$first->time_told}" }}</p>
                         <input type="hidden" name="at" value="{{ $at + 1 }}">
-                        @foreach ($one['pair']->ids() as $row)
+                        @foreach ($one->pair->ids() as $row)
                             <input type="hidden" name="rows[]" value="{{ $row }}">
                         @endforeach
                         <div class="row reconcile-fields">
@@ -99,7 +99,7 @@
                         @foreach ($agreement as $id => $of)
                             <tr>
                                 <td>{{ $outcomes[$id] ?? '' }}</td>
-                                <td class="number">{{ $of['alike'] }} of {{ $of['both'] }}</td>
+                                <td class="number">{{ $of->alike }} of {{ $of->both }}</td>
                             </tr>
                         @endforeach
                     </tbody>

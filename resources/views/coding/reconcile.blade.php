@@ -27,21 +27,21 @@
                     at once; what only one has answered is nobody else’s to see.</x-empty>
             @else
                 <div class="section">
-                    <p class="small quiet"><a href="{{ route('coding.show', [$review, $one['publication']->id]) }}#item-{{ App\Queries\Coding\AnswerSlot::keyOf($one['code']->id, $one['part'] ?: null) }}">{{ Str::before($one['publication']->authors, ';') }}
-                            {{ $one['publication']->year }}</a> · {{ $one['publication']->title }}</p>
-                    <h2 class="reconcile-item">{{ $one['code']->label }}@if ($part !== '')
-                            <span class="code-part">{{ $one['code']->per }}: {{ $part }}</span>
+                    <p class="small quiet"><a href="{{ route('coding.show', [$review, $one->publication->id]) }}#item-{{ App\Queries\Coding\AnswerSlot::keyOf($one->code->id, $one->part ?: null) }}">{{ Str::before($one->publication->authors, ';') }}
+                            {{ $one->publication->year }}</a> · {{ $one->publication->title }}</p>
+                    <h2 class="reconcile-item">{{ $one->code->label }}@if ($part !== '')
+                            <span class="code-part">{{ $one->code->per }}: {{ $part }}</span>
                         @endif
                     </h2>
-                    <p class="small">{{ $one['code']->guidance }}</p>
-                    <p class="small quiet">They differ in: {{ $one['difference']->label() }}</p>
+                    <p class="small">{{ $one->code->guidance }}</p>
+                    <p class="small quiet">They differ in: {{ $one->difference->label() }}</p>
                 </div>
-                @php($url = route('reconcile.settle', array_filter([$review->id, $one['publication']->id, $one['code']->id, 'part' => $one['part']])))
+                @php($url = route('reconcile.settle', array_filter([$review->id, $one->publication->id, $one->code->id, 'part' => $one->part])))
                 <div class="reconcile-sides">
-                    @foreach ($one['sides'] as $side)
+                    @foreach ($one->sides as $side)
                         <section class="reconcile-side" aria-label="{{ $side->user->name }}">
                             <h3 class="small quiet">{{ $side->user->name }}</h3>
-                            <p class="reconcile-value">{{ $side->shown($one['code']->code()) }}</p>
+                            <p class="reconcile-value">{{ $side->shown($one->code->code()) }}</p>
                             @forelse ($side->pieces() as $piece)
                                 <blockquote class="evidence-strip serif">“{{ Str::limit($piece->selector->quote, 500) }}” <span
                                         class="small quiet">{{ $piece->whereabouts() }}</span></blockquote>
@@ -65,7 +65,7 @@
                     <form class="section" method="post" action="{{ $url }}">@csrf
                         <h3>Or a third answer, resting on what both marked</h3>
                         <input type="hidden" name="at" value="{{ $at + 1 }}">
-                        <x-code-value :code="$one['code']" />
+                        <x-code-value :code="$one->code" />
                         <div class="row mt-2">
                             <button class="button">Settle it so</button>
                             <button class="button button-plain" name="kind" value="not-reported">Not reported</button>
@@ -93,9 +93,9 @@
                     <tbody>
                         @foreach ($agreement as $row)
                             <tr>
-                                <td>{{ $row['code']->label }}</td>
-                                <td class="number">{{ $row['alike'] }} of {{ $row['both'] }}</td>
-                                <td class="number">{{ $row['alpha'] === null ? '–' : number_format($row['alpha'], 2) }}</td>
+                                <td>{{ $row->code->label }}</td>
+                                <td class="number">{{ $row->alike }} of {{ $row->both }}</td>
+                                <td class="number">{{ $row->alpha === null ? '–' : number_format($row->alpha, 2) }}</td>
                             </tr>
                         @endforeach
                     </tbody>
@@ -113,8 +113,8 @@
                             @foreach ($weeks as $monday => $week)
                                 <tr>
                                     <td>{{ \Carbon\CarbonImmutable::parse($monday)->format('j M Y') }}</td>
-                                    <td class="number">{{ $week['alike'] }} of {{ $week['both'] }}</td>
-                                    <td class="number">{{ number_format((100 * $week['alike']) / $week['both']) }} %</td>
+                                    <td class="number">{{ $week->alike }} of {{ $week->both }}</td>
+                                    <td class="number">{{ number_format((100 * $week->alike) / $week->both) }} %</td>
                                 </tr>
                             @endforeach
                         </tbody>

@@ -35,11 +35,11 @@
                     </thead>
                     @foreach ($groups as $group)
                         <tbody>
-                            @foreach ($group['publications'] as $publication)
+                            @foreach ($group->publications as $publication)
                                 <tr>
                                     @if ($loop->first)
-                                        <td class="number" rowspan="{{ count($group['publications']) }}">
-                                            {{ number_format($group['score'], 0) }}</td>
+                                        <td class="number" rowspan="{{ count($group->publications) }}">
+                                            {{ number_format($group->score, 0) }}</td>
                                     @endif
                                     <td><a class="title-link"
                                             href="{{ route('publications.show', [$review, $publication->id]) }}">{{ $publication->title }}</a>

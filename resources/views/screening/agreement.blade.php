@@ -2,7 +2,7 @@
     $number = fn(?float $value, int $digits = 2): string => $value === null
         ? 'not defined'
         : str_replace('-', '−', number_format($value, $digits));
-    $pairs = array_filter($agreement->report['pairs'], fn(array $pair): bool => $pair['n'] > 0);
+    $pairs = array_filter($agreement->report->pairs, fn($pair): bool => $pair->of->n > 0);
 @endphp
 <x-page title="Agreement" :review="$review" stage="screening" place="agreement">
     <div class="desk desk-side">
@@ -42,22 +42,22 @@
                             @foreach ($pairs as $pair)
                                 <tr>
                                     <td>{{ $agreement->nameless ? 'two reviewers' : implode(' and ',
-                                        array_map(fn($id) => $agreement->names[$id], $pair['raters'])) }}
+                                        array_map(fn($id) => $agreement->names[$id], [$pair->first, $pair->second])) }}
                                     </td>
-                                    <td class="number">{{ number_format($pair['n']) }}</td>
-                                    <td class="number">{{ $number($pair['percent_agreement'] * 100, 1) }} %</td>
-                                    <td class="number">{{ $number($pair['cohen_kappa']['kappa']) }}</td>
+                                    <td class="number">{{ number_format($pair->of->n) }}</td>
+                                    <td class="number">{{ $number($pair->of->kappa->observed * 100, 1) }} %</td>
+                                    <td class="number">{{ $number($pair->of->kappa->kappa) }}</td>
                                     <td class="number">
-                                        @if ($pair['n'] < \WaryHeron\Core\Screening\Agreement\BoundedInterval::FEW)
+                                        @if ($pair->of->n < \WaryHeron\Core\Screening\Agreement\BoundedInterval::FEW)
                                             <span class="quiet">too few items</span>
-                                        @elseif ($pair['interval'] !== null)
-                                            {{ $number($pair['interval'][0]) }} to {{ $number($pair['interval'][1]) }}
+                                        @elseif ($interval = $pair->of->kappa->bounded())
+                                            {{ $number($interval->low) }} to {{ $number($interval->high) }}
                                         @else
                                             –
                                         @endif
                                     </td>
-                                    <td class="number">{{ $number($pair['pabak']) }}</td>
-                                    <td class="number">{{ $number($pair['gwet_ac1']['ac1']) }}</td>
+                                    <td class="number">{{ $number($pair->of->pabak) }}</td>
+                                    <td class="number">{{ $number($pair->of->gwet->ac1) }}</td>
                                 </tr>
                             @endforeach
                         </tbody>
@@ -73,24 +73,24 @@
             @foreach ($agreement->nameless ? [] : $pairs as $pair)
                 <section class="sheet">
                     <header class="sheet-head">
-                        <h2>{{ implode(' against ', array_map(fn($id) => $agreement->names[$id], $pair['raters'])) }}</h2> <span>how often
+                        <h2>{{ implode(' against ', array_map(fn($id) => $agreement->names[$id], [$pair->first, $pair->second])) }}</h2> <span>how often
                             each combination occurred</span>
                     </header>
                     <table class="table">
                         <thead>
                             <tr>
-                                <th scope="col">{{ $agreement->names[$pair['raters'][0]] }}</th>
+                                <th scope="col">{{ $agreement->names[$pair->first] }}</th>
                                 @foreach ($agreement->categories as $verdict)
                                     <th scope="col" class="number">
                                         @if ($criterion === null)
                                             <x-mark :verdict="$verdict" label="" />
-                                        @endif {{ $agreement->names[$pair['raters'][1]] }}: {{ $verdict }}
+                                        @endif {{ $agreement->names[$pair->second] }}: {{ $verdict }}
                                     </th>
                                 @endforeach
                             </tr>
                         </thead>
                         <tbody>
-                            @foreach ($agreement->tables[implode(' ', $pair['raters'])] as $i => $row)
+                            @foreach ($agreement->tables["{$pair->first} {$pair->second}"] as $i => $row)
                                 <tr>
                                     <th scope="row">
                                         @if ($criterion === null)
@@ -102,7 +102,7 @@
                                             @if ($criterion === null && $n > 0)
                                                 <a
                                                     href="{{ route('library', [$review, 'stage' => $stage->id,
-                                                        'judged' => "{$pair['raters'][0]}:{$agreement->categories[$i]},{$pair['raters'][1]}:{$agreement->categories[$j]}"]) }}">{{ number_format($n) }}</a>@else{{ number_format($n) }}
+                                                        'judged' => "{$pair->first}:{$agreement->categories[$i]},{$pair->second}:{$agreement->categories[$j]}"]) }}">{{ number_format($n) }}</a>@else{{ number_format($n) }}
                                             @endif
                                         </td>
                                     @endforeach
@@ -115,7 +115,7 @@
         </div>
         <div class="grid gap-3">
             @if ($stage->purpose === \WaryHeron\Core\Screening\StagePurpose::Calibration)
-                @php($alpha = $agreement->report['krippendorff']['alpha'] ?? null)
+                @php($alpha = $agreement->report->krippendorff->alpha ?? null)
                 <section class="sheet">
                     <header class="sheet-head">
                         <h2>Calibration</h2>
@@ -158,13 +158,13 @@
                 </header>
                 <dl class="sheet-body facts">
                     <dt>Items opened</dt>
-                    <dd>{{ number_format($agreement->report['records']) }}</dd>
+                    <dd>{{ number_format($agreement->report->records) }}</dd>
                     <dt>Krippendorff’s α</dt>
-                    <dd>{{ $number($agreement->report['krippendorff']['alpha']) }}</dd>
-                    @if ($agreement->report['raters'] > 2)
+                    <dd>{{ $number($agreement->report->krippendorff->alpha) }}</dd>
+                    @if ($agreement->report->raters > 2)
                         <dt>Fleiss’ κ</dt>
-                        <dd>{{ $number($agreement->report['fleiss']['kappa']) }} on
-                            {{ number_format($agreement->report['complete_records']) }} items that all judged</dd>
+                        <dd>{{ $number($agreement->report->fleiss->kappa) }} on
+                            {{ number_format($agreement->report->complete) }} items that all judged</dd>
                     @endif
                 </dl>
                 @if (count($agreement->weeks) > 1)
@@ -172,21 +172,21 @@
                         <h3>Over time</h3>
                         <svg class="agreement-weeks" viewBox="0 0 260 90" role="img"
                             aria-label="Agreement by the week in which items opened: @foreach ($agreement->weeks
-                                as $week){{ $week['week']->format('j M') }} {{ $week['agreement'] === null
-                                ? 'not defined' : round($week['agreement'] * 100) . ' %' }}; @endforeach">
+                                as $week){{ $week->week->format('j M') }} {{ $week->agreement === null
+                                ? 'not defined' : round($week->agreement * 100) . ' %' }}; @endforeach">
                             <line class="threshold" x1="10" x2="250" y1="10" y2="10" />
                             <line class="threshold" x1="10" x2="250" y1="40" y2="40" />
                             <line class="threshold" x1="10" x2="250" y1="70" y2="70" />
                             @php($step = 230 / max(1, count($agreement->weeks) - 1))
                             @foreach ($agreement->weeks as $i => $week)
-                                @if ($week['agreement'] !== null)
-                                    <circle cx="{{ round(15 + $i * $step, 1) }}" cy="{{ round(70 - 60 * $week['agreement'], 1) }}" r="4"
+                                @if ($week->agreement !== null)
+                                    <circle cx="{{ round(15 + $i * $step, 1) }}" cy="{{ round(70 - 60 * $week->agreement, 1) }}" r="4"
                                         class="bar-alone" />
                                 @endif
                             @endforeach
-                            <text class="axis" x="10" y="86">{{ $agreement->weeks[0]['week']->format('j M') }}</text><text class="axis"
+                            <text class="axis" x="10" y="86">{{ $agreement->weeks[0]->week->format('j M') }}</text><text class="axis"
                                 x="250" y="86"
-                                text-anchor="end">{{ $agreement->weeks[count($agreement->weeks) - 1]['week']->format('j M') }}</text>
+                                text-anchor="end">{{ $agreement->weeks[count($agreement->weeks) - 1]->week->format('j M') }}</text>
                         </svg>
                         <table class="table small">
                             <thead>
@@ -200,11 +200,11 @@
                             <tbody>
                                 @foreach ($agreement->weeks as $week)
                                     <tr>
-                                        <td>{{ $week['week']->format('j M Y') }}</td>
-                                        <td class="number">{{ number_format($week['items']) }}</td>
+                                        <td>{{ $week->week->format('j M Y') }}</td>
+                                        <td class="number">{{ number_format($week->items) }}</td>
                                         <td class="number">
-                                            {{ $week['agreement'] === null ? '–' : number_format($week['agreement'] * 100, 1) . ' %' }}</td>
-                                        <td class="number">{{ $number($week['alpha']) }}</td>
+                                            {{ $week->agreement === null ? '–' : number_format($week->agreement * 100, 1) . ' %' }}</td>
+                                        <td class="number">{{ $number($week->alpha) }}</td>
                                     </tr>
                                 @endforeach
                             </tbody>

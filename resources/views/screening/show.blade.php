@@ -73,15 +73,15 @@
                         <tbody>
                             @foreach ($progress->people as $person)
                                 <tr>
-                                    <td>{{ $person['name'] }}</td>
-                                    <td class="number">{{ number_format($person['today']) }}</td>
+                                    <td>{{ $person->name }}</td>
+                                    <td class="number">{{ number_format($person->today) }}</td>
                                     <td class="number">
-                                        {{ $person['pace'] > 0 ? number_format($person['pace'], $person['pace'] < 10 ? 1 : 0) : '–' }}</td>
-                                    <td><x-days :counts="$person['days']" :label="$person['name'] . ': decisions a day'" /></td>
-                                    <td class="number">{{ number_format($person['done']) }}</td>
-                                    <td class="number">{{ number_format($person['left']) }}</td>
-                                    <td class="number">{{ $person['end']?->format('j M Y') ?? '–' }}</td>
-                                    <td class="bar-cell"><x-share :part="$person['done']" :whole="$person['done'] + $person['left']" /></td>
+                                        {{ $person->pace > 0 ? number_format($person->pace, $person->pace < 10 ? 1 : 0) : '–' }}</td>
+                                    <td><x-days :counts="$person->days" :label="$person->name . ': decisions a day'" /></td>
+                                    <td class="number">{{ number_format($person->done) }}</td>
+                                    <td class="number">{{ number_format($person->left) }}</td>
+                                    <td class="number">{{ $person->end?->format('j M Y') ?? '–' }}</td>
+                                    <td class="bar-cell"><x-share :part="$person->done" :whole="$person->done + $person->left" /></td>
                                 </tr>
                             @endforeach
                         </tbody>
@@ -94,7 +94,7 @@
                                     <th scope="row">{{ $label }}</th>
                                     <td class="number">{{ number_format(array_sum($counts)) }}</td>
                                     <td><x-days :counts="$counts" :label="$label . ' a day'" /></td>
-                                    <td class="w-1/3 small quiet">{{ $progress->days[0]['day']->format('j M') }} to today</td>
+                                    <td class="w-1/3 small quiet">{{ $progress->days[0]->day->format('j M') }} to today</td>
                                 </tr>
                             @endforeach
                         </tbody>

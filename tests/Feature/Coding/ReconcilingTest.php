@@ -2,6 +2,7 @@
 
 namespace Tests\Feature\Coding;
 
+use App\Queries\Coding\AlikeCount;
 use App\Queries\Coding\Reconciling;
 
 it('tells how far two coders agree week by week, by when the second answered', function () {
@@ -18,9 +19,9 @@ it('tells how far two coders agree week by week, by when the second answered', f
     // only one has answered
     $answer('2026-03-12 10:00', 'anna', 'Beds', '40');
 
-    expect(Reconciling::in($world->review->refresh())->byWeek())->toBe([
-        '2026-03-02' => ['both' => 1, 'alike' => 1],
-        '2026-03-09' => ['both' => 1, 'alike' => 0],
+    expect(Reconciling::in($world->review->refresh())->byWeek())->toEqual([
+        '2026-03-02' => new AlikeCount(1, 1),
+        '2026-03-09' => new AlikeCount(1, 0),
     ]);
     $this->actingAs($world->people['lead'])->get("/reviews/{$world->review->id}/coding/differences")->assertOk()->assertSee('9 Mar 2026')->assertSee('100 %');
 });

@@ -15,6 +15,7 @@ use App\Http\Requests\Matching\TriedSettings;
 use App\Models\Join;
 use App\Models\Matching;
 use App\Models\Review;
+use App\Queries\Matching\CertainGroup;
 use App\Queries\Matching\CertainGroups;
 use App\Queries\Matching\GroupTitles;
 use App\Queries\Matching\JoinedPublications;
@@ -44,7 +45,7 @@ final class MatchingController extends Controller
             'kept' => $review->matchSettings(),
             'picture' => $matching === null ? null : ScoreHistogram::of($matching, $settings),
             'groups' => count($groups),
-            'groupRecords' => array_sum(array_map(fn (array $group): int => count($group['publications']), $groups)),
+            'groupRecords' => array_sum(array_map(fn (CertainGroup $group): int => count($group->publications), $groups)),
             'asked' => $matching === null ? 0 : count(PairingQueue::of($matching, $this->me($request))->groups),
             'stale' => $matching !== null &&
                 $review->deliveries()->where('updated_at', '>', $matching->created_at)->where('kept', '>', 0)->exists(),

@@ -27,14 +27,14 @@ final class ResultDifferenceController extends Controller
         $open = $twice->open();
         $at = Input::whole($request, 'at', 1, max(1, count($open))) - 1;
         $one = $open[$at] ?? null;
-        $side = $one === null ? null : $one['sides']->first();
+        $side = $one?->sides->first();
 
         return view('coding.reconcile-results', [
             'review' => $review,
             'open' => $open,
             'at' => $at,
             'one' => $one,
-            'publication' => $one === null ? null : Publication::query()->findOrFail($one['publication']),
+            'publication' => $one === null ? null : Publication::query()->findOrFail($one->publication),
             'outcome' => $side === null ? null : ReviewOutcome::query()->findOrFail($side->outcome_id),
             'comparison' => OutcomeBook::of($review)->comparisons->firstWhere('id', $side?->comparison_id),
             'agreement' => $twice->agreement(),
