@@ -45,7 +45,7 @@ final class MakeLongReport extends Command
         return self::SUCCESS;
     }
 
-    /** @return list<array<string, mixed>> a heading every thousand words */
+    /** @return list<Node> a heading every thousand words */
     private function prose(Review $review): array
     {
         $content = [];
@@ -56,14 +56,10 @@ final class MakeLongReport extends Command
                 continue;
             }
             if ($content === [] || $since > 1000) {
-                $content[] = [
-                    'type' => 'heading',
-                    'attrs' => ['level' => 2, 'section' => '', 'items' => []],
-                    'content' => [['type' => 'text', 'text' => 'What else was read']],
-                ];
+                $content[] = Node::heading('What else was read', 2, ['section' => '', 'items' => []]);
                 $since = 0;
             }
-            $content[] = ['type' => 'paragraph', 'content' => [['type' => 'text', 'text' => $text]]];
+            $content[] = Node::paragraph(Node::text($text));
             $words += str_word_count($text);
             $since += str_word_count($text);
             if ($words >= (int) $this->argument('words')) {

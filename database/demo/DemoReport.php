@@ -24,6 +24,8 @@ use App\Queries\Report\Composed\NumberedWords;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
+use WaryHeron\Core\Report\Document\Mark;
+use WaryHeron\Core\Report\Document\Node;
 
 /** The demo's report: two thirds written, with claims of which two rest on nothing yet. */
 final readonly class DemoReport
@@ -60,14 +62,14 @@ final readonly class DemoReport
         $numbers = new NumberedWords(LiveNumbers::of($review));
         $sections = [...FindingsDraft::of($review, $numbers), ...MethodsDraft::of($review, $numbers)];
         foreach (self::WORDS as $key => $paragraphs) {
-            $sections[$key] = array_map(fn (string $one): array => self::paragraph(['type' => 'text', 'text' => $one]), $paragraphs);
+            $sections[$key] = array_map(fn (string $one): Node => Node::paragraph(Node::text($one)), $paragraphs);
         }
         foreach (self::CLAIMS as [$section, $words, $theme, $after]) {
             $id = strtolower((string) Str::ulid());
             $this->claim->execute($by, $report, $id, self::passages($review, $theme), own: false);
-            $sections[$section][] = self::paragraph(
-                ['type' => 'text', 'text' => $words, 'marks' => [['type' => 'claim', 'attrs' => ['id' => $id]]]],
-                ['type' => 'text', 'text' => $after],
+            $sections[$section][] = Node::paragraph(
+                Node::text($words, new Mark(Mark::CLAIM, $id)),
+                Node::text($after),
             );
         }
         self::replace($report, self::filled($written, $sections));
@@ -90,7 +92,7 @@ final readonly class DemoReport
 
     /**
      * @param  array<string, mixed>  $document
-     * @param  array<string, list<array<string, mixed>>>  $sections
+     * @param  array<string, list<Node>>  $sections
      * @return array<string, mixed> with words under the headings instead of the empty lines there
      */
     private static function filled(array $document, array $sections): array
@@ -136,14 +138,5 @@ final readonly class DemoReport
             ->all();
 
         return array_values(array_map(fn (string $id): PieceRef => new PieceRef('passage', $id), $ids));
-    }
-
-    /**
-     * @param  array<string, mixed>  ...$content
-     * @return array<string, mixed>
-     */
-    private static function paragraph(array ...$content): array
-    {
-        return ['type' => 'paragraph', 'content' => array_values($content)];
     }
 }

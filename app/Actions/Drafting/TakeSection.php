@@ -15,6 +15,8 @@ use App\Queries\Report\Claims\ScoutedEvidence;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use stdClass;
+use WaryHeron\Core\Report\Document\Mark;
+use WaryHeron\Core\Report\Document\Node;
 
 /** A section of a draft as paragraphs of the report, each of its claims with the papers that it rests on. */
 final readonly class TakeSection
@@ -23,25 +25,20 @@ final readonly class TakeSection
     {
     }
 
-    /**
-     * @return array{string, list<array<string, mixed>>} the section of the template that it goes to, and paragraphs as
-     *     ProseMirror's JSON
-     *
-     * @throws Refused If the report has not been begun.
-     */
-    public function execute(User $by, Draft $draft, string $key): array
+    /** @throws Refused If the report has not been begun. */
+    public function execute(User $by, Draft $draft, string $key): TakenSection
     {
         $report = Report::of($draft->review)->first() ?? throw new Refused(
             'The report has not been begun: begin it first.',
         );
 
-        return DB::transaction(function () use ($by, $draft, $key, $report): array {
+        return DB::transaction(function () use ($by, $draft, $key, $report): TakenSection {
             $section = $this->section($draft, $key);
             $paragraphs = [];
             foreach (json_decode($section->body, true, 16, JSON_THROW_ON_ERROR) as $one) {
                 $paragraphs[] = $one['heading']
-                    ? self::heading($one['pieces'][0]['text'])
-                    : ['type' => 'paragraph', 'content' => $this->pieces($by, $report, $one['pieces'])];
+                    ? Node::heading($one['pieces'][0]['text'], 3)
+                    : Node::paragraph(...$this->pieces($by, $report, $one['pieces']));
             }
             $draft->rows('draft_sections')
                 ->where('key', $key)
@@ -49,18 +46,8 @@ final readonly class TakeSection
             $words = "Took over from the draft into the report: {$section->title}";
             ($this->log)($draft->review_id, $by, 'draft.taken', $words, $draft);
 
-            return [$section->place, $paragraphs];
+            return new TakenSection($section->place, $paragraphs);
         });
-    }
-
-    /** @return array<string, mixed> of the report's document */
-    private static function heading(string $text): array
-    {
-        return [
-            'type' => 'heading',
-            'attrs' => ['level' => 3],
-            'content' => [['type' => 'text', 'text' => $text]],
-        ];
     }
 
     private function section(Draft $draft, string $key): stdClass
@@ -72,7 +59,7 @@ final readonly class TakeSection
 
     /**
      * @param  list<array{text: string, papers: list<string>}>  $pieces
-     * @return list<array<string, mixed>>
+     * @return list<Node>
      */
     private function pieces(User $by, Report $report, array $pieces): array
     {
@@ -81,19 +68,24 @@ final readonly class TakeSection
             if ($piece['text'] === '') {
                 continue;
             }
-            $text = ['type' => 'text', 'text' => $piece['text']];
-            if ($piece['papers'] !== []) {
-                $id = strtolower((string) Str::ulid());
-                $evidence = array_map(
-                    fn (string $paper): PieceRef => new PieceRef(ScoutedEvidence::KIND, $paper),
-                    $piece['papers'],
-                );
-                $this->claims->execute($by, $report, $id, $evidence);
-                $text['marks'] = [['type' => 'claim', 'attrs' => ['id' => $id]]];
-            }
-            $content[] = $text;
+            $marks = $piece['papers'] === [] ? [] : [$this->claim($by, $report, $piece['papers'])];
+            $content[] = Node::text($piece['text'], ...$marks);
         }
 
         return $content;
+    }
+
+    /**
+     * A claim that rests on these.
+     *
+     * @param  list<string>  $papers
+     */
+    private function claim(User $by, Report $report, array $papers): Mark
+    {
+        $id = strtolower((string) Str::ulid());
+        $evidence = array_map(fn (string $paper): PieceRef => new PieceRef(ScoutedEvidence::KIND, $paper), $papers);
+        $this->claims->execute($by, $report, $id, $evidence);
+
+        return new Mark(Mark::CLAIM, $id);
     }
 }

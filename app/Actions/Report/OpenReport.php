@@ -36,12 +36,12 @@ final readonly class OpenReport
             if ($there !== null) {
                 return $there;
             }
-            $report = new Report(['said' => $read['json']]);
+            $report = new Report(['said' => $read->json]);
             $report->forceFill([
                 'review_id' => $review->id,
                 'base' => DB::raw("'\\x".bin2hex((string) base64_decode($base, true))."'::bytea"),
             ])->save();
-            $this->takeBlocks($by, $report, Schema::node($read['json']));
+            $this->takeBlocks($by, $report, Schema::node($read->json));
             ($this->log)($review, $by, 'text.begun', 'Began the report', $report);
 
             return Report::of($review)->sole();

@@ -25,16 +25,16 @@ final class ReadReport
         }
         $upto = $report->seq;
         $read = ReportReader::read(ReportBase::of($report), self::updates($report, $upto));
-        foreach ($read['left'] as $why) {
+        foreach ($read->left as $why) {
             Log::warning('An update of a report cannot be read', ['why' => $why]);
         }
-        $said = json_encode($read['json'], JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE);
+        $said = json_encode($read->json, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE);
         DB::update(
             <<<'SQL'
             UPDATE reports SET said = ?, said_seq = ?, base = decode(?, 'base64'), base_seq = ?
             WHERE review_id = ? AND id = ? AND base_seq < ?
             SQL,
-            [$said, $upto, $read['state'], $upto, $report->review_id, $report->id, $upto],
+            [$said, $upto, $read->state, $upto, $report->review_id, $report->id, $upto],
         );
 
         return $report->refresh();

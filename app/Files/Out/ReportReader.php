@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Files\Out;
 
 use Illuminate\Support\Facades\Process;
+use WaryHeron\Core\Report\Document\Node;
 
 /** Reads and makes the documents of reports by the script that is built of the editor's own parts, run with node. */
 final class ReportReader
@@ -17,31 +18,27 @@ final class ReportReader
     /**
      * @param  string  $base  base64, as all updates are
      * @param  list<string>  $updates
-     * @return array{json: array<string, mixed>, state: string, left: list<string>} what it says, one update that makes
-     *     all of it, and why updates were left out: one that is none, or one that misses another
      *
      * @throws BrokenReport If the base cannot be read.
      */
-    public static function read(string $base, array $updates): array
+    public static function read(string $base, array $updates): ReadDocument
     {
-        /** @var array{json: array<string, mixed>, state: string, left: list<string>} $read */
         $read = self::ask(['do' => 'read', 'base' => $base, 'updates' => $updates]);
 
-        return $read;
+        return new ReadDocument($read['json'], $read['state'], $read['left']);
     }
 
     /**
-     * @param  array<string, mixed>  $json
+     * @param  array<string, mixed>|Node  $json
      * @return string a new document that says it
      */
-    public static function make(array $json): string
+    public static function make(array|Node $json): string
     {
         return (string) self::ask(['do' => 'make', 'json' => $json])['state'];
     }
 
     /**
-     * @return list<array{type: string, runs: list<array{client: int, text: string}>}> its paragraphs, each as what was
-     *     written with one client after another
+     * @return list<WrittenParagraph>
      *
      * @throws BrokenReport
      */
@@ -50,7 +47,10 @@ final class ReportReader
         /** @var list<array{type: string, runs: list<array{client: int, text: string}>}> $blocks */
         $blocks = self::ask(['do' => 'written', 'base' => $base])['blocks'];
 
-        return $blocks;
+        return array_map(fn (array $of): WrittenParagraph => new WrittenParagraph($of['type'], array_map(
+            fn (array $run): WrittenRun => new WrittenRun($run['client'], $run['text']),
+            $of['runs'],
+        )), $blocks);
     }
 
     /**

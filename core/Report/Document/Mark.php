@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace WaryHeron\Core\Report\Document;
 
+use JsonSerializable;
+
 /** What words of a document are: bold, a link, a claim. */
-final readonly class Mark
+final readonly class Mark implements JsonSerializable
 {
     public const BOLD = 'bold';
 
@@ -22,5 +24,13 @@ final readonly class Mark
     /** @param  string  $value  an address, or the id of a claim or a remark; empty otherwise */
     public function __construct(public string $type, public string $value = '')
     {
+    }
+
+    /** @return array<string, string|array<string, string>> as ProseMirror's JSON, which Schema reads */
+    public function jsonSerialize(): array
+    {
+        $name = $this->type === self::LINK ? 'href' : 'id';
+
+        return ['type' => $this->type] + ($this->value === '' ? [] : ['attrs' => [$name => $this->value]]);
     }
 }

@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace WaryHeron\Core\Report\Document;
 
+use JsonSerializable;
+
 /** A part of a document that has been checked: its type, what it is made of, and what is said of it. */
-final readonly class Node
+final readonly class Node implements JsonSerializable
 {
     public const TEXT = 'text';
 
@@ -22,6 +24,8 @@ final readonly class Node
 
     public const HEADING = 'heading';
 
+    public const PARAGRAPH = 'paragraph';
+
     /**
      * @param  list<self>  $content
      * @param  array<string, mixed>  $attrs  as the schema has checked them
@@ -34,6 +38,27 @@ final readonly class Node
         public string $text = '',
         public array $marks = [],
     ) {
+    }
+
+    public static function document(self ...$content): self
+    {
+        return new self('doc', array_values($content));
+    }
+
+    public static function paragraph(self ...$content): self
+    {
+        return new self(self::PARAGRAPH, array_values($content));
+    }
+
+    public static function text(string $text, Mark ...$marks): self
+    {
+        return new self(self::TEXT, text: $text, marks: array_values($marks));
+    }
+
+    /** @param  array<string, mixed>  $attrs  besides its level */
+    public static function heading(string $text, int $level, array $attrs = []): self
+    {
+        return new self(self::HEADING, [self::text($text)], ['level' => $level, ...$attrs]);
     }
 
     public function said(string $attr): string
@@ -57,7 +82,7 @@ final readonly class Node
         if ($this->type === self::TEXT) {
             return $this->text;
         }
-        $isInline = in_array($this->type, ['paragraph', self::HEADING], true);
+        $isInline = in_array($this->type, [self::PARAGRAPH, self::HEADING], true);
 
         return trim(implode($isInline ? '' : ' ', array_map(fn (self $one): string => $one->words(), $this->content)));
     }
@@ -71,5 +96,13 @@ final readonly class Node
                 yield $one;
             }
         }
+    }
+
+    /** @return array<string, mixed> as ProseMirror's JSON, which Schema reads */
+    public function jsonSerialize(): array
+    {
+        $of = ['attrs' => $this->attrs, 'content' => $this->content, 'text' => $this->text, 'marks' => $this->marks];
+
+        return ['type' => $this->type, ...array_filter($of, fn (array|string $one): bool => $one !== [] && $one !== '')];
     }
 }

@@ -35,11 +35,10 @@ final class Template
     /**
      * @param  array<string, string>  $analyses  titles by id
      * @param  \Closure(): string  $name  gives a new block its id
-     * @return array<string, mixed> as ProseMirror's JSON
      */
-    public static function document(string $title, array $analyses, \Closure $name): array
+    public static function document(string $title, array $analyses, \Closure $name): Node
     {
-        $content = [self::heading($title, 1, 'title', [1]), ['type' => 'paragraph']];
+        $content = [self::heading($title, 1, 'title', [1]), Node::paragraph()];
         foreach (self::BEFORE as $key => $section) {
             array_push($content, ...self::section($key, $section, $name));
         }
@@ -47,7 +46,7 @@ final class Template
             array_push(
                 $content,
                 self::heading($of, 3, "analysis {$id}", [19, 20]),
-                ['type' => 'paragraph'],
+                Node::paragraph(),
                 self::block('forest', $id, $name),
             );
         }
@@ -55,12 +54,12 @@ final class Template
             array_push($content, ...self::section($key, $section, $name));
         }
 
-        return ['type' => 'doc', 'content' => $content];
+        return Node::document(...$content);
     }
 
     /**
      * @param  array{string, int, list<int>, list<string>}  $section
-     * @return list<array<string, mixed>>
+     * @return list<Node>
      */
     private static function section(string $key, array $section, \Closure $name): array
     {
@@ -68,33 +67,23 @@ final class Template
 
         return [
             self::heading($title, $level, $key, $items),
-            ['type' => 'paragraph'],
-            ...array_map(fn (string $kind): array => self::block($kind, '', $name), $blocks),
+            Node::paragraph(),
+            ...array_map(fn (string $kind): Node => self::block($kind, '', $name), $blocks),
         ];
     }
 
-    /**
-     * @param  list<int>  $items
-     * @return array<string, mixed>
-     */
-    private static function heading(string $title, int $level, string $key, array $items): array
+    /** @param  list<int>  $items */
+    private static function heading(string $title, int $level, string $key, array $items): Node
     {
-        return [
-            'type' => Node::HEADING,
-            'attrs' => ['level' => $level, 'section' => $key, 'items' => $items],
-            'content' => [['type' => Node::TEXT, 'text' => $title]],
-        ];
+        return Node::heading($title, $level, ['section' => $key, 'items' => $items]);
     }
 
-    /**
-     * @param  \Closure(): string  $name
-     * @return array<string, mixed>
-     */
-    private static function block(string $kind, string $source, \Closure $name): array
+    /** @param  \Closure(): string  $name */
+    private static function block(string $kind, string $source, \Closure $name): Node
     {
-        return [
-            'type' => Node::LIVE_BLOCK,
-            'attrs' => ['id' => $name(), 'kind' => $kind, 'source' => $source, 'caption' => ''],
-        ];
+        return new Node(
+            Node::LIVE_BLOCK,
+            attrs: ['id' => $name(), 'kind' => $kind, 'source' => $source, 'caption' => ''],
+        );
     }
 }

@@ -7,10 +7,10 @@
             </header>
             <div class="written serif">
                 @foreach ($written->paragraphs as $paragraph)
-                    <p @class(['written-heading' => $paragraph['isHeading']])>@foreach ($paragraph['runs'] as $run)
-<span @class(['written-by', 'written-' . (($written->people[$run['by']]['number'] - 1) % 5 + 1), 'written-other' => $who !== '' && $who !== $run['by']])
-                            title="{{ $written->people[$run['by']]['name'] }}">{{ $run['text'] }}</span>@if (count($written->people) > 1)<sup
-                            class="written-number">{{ $written->people[$run['by']]['number'] }}</sup>@endif
+                    <p @class(['written-heading' => $paragraph->isHeading])>@foreach ($paragraph->runs as $run)
+<span @class(['written-by', 'written-' . (($written->people[$run->by]->number - 1) % 5 + 1), 'written-other' => $who !== '' && $who !== $run->by])
+                            title="{{ $written->people[$run->by]->name }}">{{ $run->text }}</span>@if (count($written->people) > 1)<sup
+                            class="written-number">{{ $written->people[$run->by]->number }}</sup>@endif
 @endforeach
                     </p>
                 @endforeach
@@ -22,11 +22,11 @@
             </header>
             <ol class="sheet-body written-people">
                 @foreach ($written->people as $id => $person)
-                    <li><span class="number">{{ $person['number'] }}</span> <span
-                            class="written-by written-{{ ($person['number'] - 1) % 5 + 1 }}">{{ $person['name'] }}</span> {{ number_format($person['words']) }}
-                        {{ Str::plural('word', $person['words']) }}
+                    <li><span class="number">{{ $person->number }}</span> <span
+                            class="written-by written-{{ ($person->number - 1) % 5 + 1 }}">{{ $person->name }}</span> {{ number_format($person->words) }}
+                        {{ Str::plural('word', $person->words) }}
                         @if ($id !== '' && $who !== $id)
-                            <a href="{{ route('report.written', [$review, 'who' => $id]) }}" aria-label="Only what {{ $person['name'] }} wrote">only
+                            <a href="{{ route('report.written', [$review, 'who' => $id]) }}" aria-label="Only what {{ $person->name }} wrote">only
                                 these</a>
                         @endif
                     </li>

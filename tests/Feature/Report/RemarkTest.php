@@ -5,9 +5,10 @@ namespace Tests\Feature\Report;
 use App\Actions\Report\OpenReport;
 use App\Actions\Report\ReadReport;
 use App\Files\Out\ReportReader;
+use App\Files\Out\WrittenParagraph;
 use App\Models\Report;
 use App\Queries\Report\Composed\ReportBase;
-use App\Queries\Report\Composed\WrittenBy;
+use App\Queries\Report\Written\WrittenBy;
 use App\View\Report\ReportFile;
 use Illuminate\Support\Facades\DB;
 use Tests\Feature\World;
@@ -70,7 +71,7 @@ it('hands out a figure by its number and its own caption, and no remark', functi
         ->toContain('<strong>Table 1. </strong>')
         ->not->toContain(THREAD);
     // the editor's own reader knows the new parts: made and read back, they are the same
-    expect(ReportReader::read(ReportReader::make($said), [])['json']['content'][0])->toEqual($said['content'][0]);
+    expect(ReportReader::read(ReportReader::make($said), [])->json['content'][0])->toEqual($said['content'][0]);
 });
 
 it('tells who wrote which of the words that stand, by the pages that they came from', function () {
@@ -91,7 +92,7 @@ it('tells who wrote which of the words that stand, by the pages that they came f
     }
     app(ReadReport::class)->execute(Report::of($world->review)->sole());
     $blocks = ReportReader::written(ReportBase::of(Report::of($world->review)->sole()));
-    $clientOf = fn (string $words): int => collect($blocks)->flatMap(fn (array $one): array => $one['runs'])->firstWhere('text', $words)['client'];
+    $clientOf = fn (string $words): int => collect($blocks)->flatMap(fn (WrittenParagraph $one): array => $one->runs)->firstWhere('text', $words)->client;
     foreach (['anna', 'ben'] as $i => $who) {
         DB::table('report_updates')->where('client', 11 + $i)->delete();
         DB::table('report_updates')->insert([

@@ -68,8 +68,6 @@ final class DraftTakingController extends Controller
         string $section,
         TakeSection $take,
     ): JsonResponse {
-        [$place, $paragraphs] = $take->execute($this->me($request), $draft, $section);
-
-        return response()->json(['place' => $place, 'paragraphs' => $paragraphs]);
+        return response()->json($take->execute($this->me($request), $draft, $section));
     }
 }

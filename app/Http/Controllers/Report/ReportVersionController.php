@@ -12,7 +12,7 @@ use App\Models\Report;
 use App\Models\ReportVersion;
 use App\Models\Review;
 use App\Queries\Report\Composed\ComparedVersions;
-use App\Queries\Report\Composed\WrittenBy;
+use App\Queries\Report\Written\WrittenBy;
 use Illuminate\Contracts\View\View;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Http\RedirectResponse;

@@ -8,6 +8,7 @@ use App\Models\KeptAnalysis;
 use App\Models\Review;
 use App\Queries\Coding\Themes\ThemeTree;
 use stdClass;
+use WaryHeron\Core\Report\Document\Node;
 
 /** Findings as far as analyses and themes tell them: numbers that stay live, and no word of what they mean. */
 final readonly class FindingsDraft
@@ -15,7 +16,7 @@ final readonly class FindingsDraft
     /** Themes are told one by one up to here, those that most studies speak of. */
     private const THEMES = 8;
 
-    /** @return array<string, list<array<string, mixed>>> paragraphs as ProseMirror's JSON, by section of the template */
+    /** @return array<string, list<Node>> paragraphs by section of the template */
     public static function of(Review $review, NumberedWords $numbers): array
     {
         $sections = [];
@@ -27,7 +28,7 @@ final readonly class FindingsDraft
         return array_filter($sections);
     }
 
-    /** @return list<array<string, mixed>> */
+    /** @return list<Node> */
     private static function pooled(KeptAnalysis $kept, NumberedWords $numbers): array
     {
         $of = "analysis {$kept->id}";
@@ -51,7 +52,7 @@ final readonly class FindingsDraft
         return [$numbers->paragraph(...$pieces, ...$spread)];
     }
 
-    /** @return list<array<string, mixed>> */
+    /** @return list<Node> */
     private static function themes(Review $review, NumberedWords $numbers): array
     {
         $themes = array_filter(ThemeTree::of($review)->themes, fn (stdClass $one): bool => $numbers->has("theme {$one->id} studies"));

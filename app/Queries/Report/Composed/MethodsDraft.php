@@ -12,6 +12,7 @@ use Carbon\CarbonImmutable;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use stdClass;
+use WaryHeron\Core\Report\Document\Node;
 use WaryHeron\Core\Screening\Settler;
 use WaryHeron\Core\Screening\StagePurpose;
 
@@ -32,7 +33,7 @@ final readonly class MethodsDraft
     {
     }
 
-    /** @return array<string, list<array<string, mixed>>> paragraphs as ProseMirror's JSON, by section of the template */
+    /** @return array<string, list<Node>> paragraphs by section of the template */
     public static function of(Review $review, NumberedWords $numbers): array
     {
         $draft = new self($review, $numbers);
@@ -50,8 +51,7 @@ final readonly class MethodsDraft
         ));
     }
 
-    /** @return ?array<string, mixed> */
-    private function searches(): ?array
+    private function searches(): ?Node
     {
         $sources = FlowQuery::sources($this->review)->where('kept', '>', 0)->map(function (stdClass $one): string {
             $day = $one->searched_on === null ? '' : ' on '.CarbonImmutable::parse($one->searched_on)->format('j F Y');
@@ -66,8 +66,7 @@ final readonly class MethodsDraft
         );
     }
 
-    /** @return ?array<string, mixed> */
-    private function matching(): ?array
+    private function matching(): ?Node
     {
         return in_array($this->numbers->shown('duplicates'), ['0', '–'], true) ? null : $this->paragraph(
             'Records of the same publication were found by comparing identifiers, titles, authors, years and pages; what was '.
@@ -79,8 +78,7 @@ final readonly class MethodsDraft
         );
     }
 
-    /** @return ?array<string, mixed> */
-    private function stage(Stage $stage): ?array
+    private function stage(Stage $stage): ?Node
     {
         $people = DB::table('decisions')
             ->where('review_id', $this->review->id)
@@ -104,8 +102,8 @@ final readonly class MethodsDraft
             : $this->paragraph("{$told} Before they talked, they agreed on ", [$key], ' of those that all had judged.'.$settled);
     }
 
-    /** @return ?array<string, mixed> what was changed after the first decision, with its day */
-    private function changes(): ?array
+    /** What was changed after the first decision, with its day. */
+    private function changes(): ?Node
     {
         $first = DB::table('decisions')->where('review_id', $this->review->id)->min('created_at');
         $changes = $first === null ? new Collection() : DB::table('log_entries')
@@ -130,8 +128,7 @@ final readonly class MethodsDraft
         };
     }
 
-    /** @return ?array<string, mixed> */
-    private function coding(): ?array
+    private function coding(): ?Node
     {
         $items = $this->review->codes()->whereNull('retired_at')->count();
 
@@ -141,8 +138,7 @@ final readonly class MethodsDraft
         );
     }
 
-    /** @return ?array<string, mixed> */
-    private function pooling(): ?array
+    private function pooling(): ?Node
     {
         $kept = KeptAnalysis::of($this->review)->get();
         $how = $kept->map(function (KeptAnalysis $one): string {
@@ -155,8 +151,7 @@ final readonly class MethodsDraft
         return $how->isEmpty() ? null : $this->paragraph("We pooled {$this->list($how)}.");
     }
 
-    /** @return array<string, mixed> */
-    private function selected(): array
+    private function selected(): Node
     {
         return $this->numbers->has('assessed')
             ? $this->paragraph(
@@ -173,8 +168,7 @@ final readonly class MethodsDraft
             : $this->paragraph('Of ', ['screened'], ' publications, ', ['studies'], ' studies are included.');
     }
 
-    /** @return ?array<string, mixed> */
-    private function registered(): ?array
+    private function registered(): ?Node
     {
         $said = array_filter([
             $this->review->registration === '' ? '' : "The review is registered: {$this->review->registration}.",
@@ -184,11 +178,8 @@ final readonly class MethodsDraft
         return $said === [] ? null : $this->paragraph(implode(' ', $said));
     }
 
-    /**
-     * @param  string|list<string>  ...$pieces  words, or the key of a number
-     * @return array<string, mixed>
-     */
-    private function paragraph(string|array ...$pieces): array
+    /** @param  string|list<string>  ...$pieces  words, or the key of a number */
+    private function paragraph(string|array ...$pieces): Node
     {
         return $this->numbers->paragraph(...$pieces);
     }

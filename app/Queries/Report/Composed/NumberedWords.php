@@ -24,16 +24,11 @@ final readonly class NumberedWords
         return isset($this->numbers[$key]) ? $this->numbers[$key]->value : '–';
     }
 
-    /**
-     * @param  string|list<string>  ...$pieces  words, or the key of a number
-     * @return array<string, mixed> as ProseMirror's JSON
-     */
-    public function paragraph(string|array ...$pieces): array
+    /** @param  string|list<string>  ...$pieces  words, or the key of a number */
+    public function paragraph(string|array ...$pieces): Node
     {
-        $content = array_map(fn (string|array $one): array => is_string($one)
-            ? ['type' => Node::TEXT, 'text' => $one]
-            : ['type' => Node::LIVE_NUMBER, 'attrs' => ['source' => $one[0], 'shown' => $this->shown($one[0])]], $pieces);
-
-        return ['type' => 'paragraph', 'content' => array_values($content)];
+        return Node::paragraph(...array_map(fn (string|array $one): Node => is_string($one)
+            ? Node::text($one)
+            : new Node(Node::LIVE_NUMBER, attrs: ['source' => $one[0], 'shown' => $this->shown($one[0])]), $pieces));
     }
 }

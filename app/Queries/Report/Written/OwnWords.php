@@ -1,0 +1,14 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Queries\Report\Written;
+
+/** Words that one person wrote one after another, on however many pages. */
+final readonly class OwnWords
+{
+    /** @param  string  $by  an id, or nobody */
+    public function __construct(public string $by, public string $text)
+    {
+    }
+}
