@@ -8,6 +8,7 @@ use App\Files\Out\ReportReader;
 use App\Files\Out\WrittenParagraph;
 use App\Models\Report;
 use App\Queries\Report\Composed\ReportBase;
+use App\Queries\Report\Written\Writer;
 use App\Queries\Report\Written\WrittenBy;
 use App\View\Report\ReportFile;
 use Illuminate\Support\Facades\DB;
@@ -106,7 +107,7 @@ it('tells who wrote which of the words that stand, by the pages that they came f
         ]);
     }
     $written = WrittenBy::of(Report::of($world->review)->sole());
-    expect(array_map(fn (array $one): int => $one['words'], $written->people))
+    expect(array_map(fn (Writer $one): int => $one->words, $written->people))
         ->toMatchArray([$world->people['anna']->id => 3, $world->people['ben']->id => 3])
         ->toHaveKey(WrittenBy::NOBODY);
     $this->get("{$url}/written?who={$world->people['anna']->id}")->assertOk()->assertSeeText('Ben Strand 3 words')->assertSeeText(
