@@ -1,0 +1,91 @@
+<?php
+
+namespace Tests\Feature\Shared;
+
+use App\Models\User;
+use Database\Demo\DemoReview;
+use Illuminate\Support\Facades\Route;
+use Tests\Feature\Standin;
+
+/** So many pages of one kind are looked at: what differs between them is what is there, not how it is shown. */
+const OF_A_KIND = 3;
+
+/** Kinds of pages that no link leads to: those that scripts ask for, that letters lead to, or that a guest sees. */
+const BY_NO_LINK = '~^(api/|sign-in|forgot-password|reset-password|invitations/|read/|health|ready|metrics|up$|storage/|institution)~';
+
+/** @return list<string> where the links and the plain forms of a page lead, within the application */
+function leadsTo(string $html): array
+{
+    $page = new \DOMDocument();
+    @$page->loadHTML('<?xml encoding="UTF-8">'.$html);
+    $found = [];
+    foreach ($page->getElementsByTagName('a') as $link) {
+        $found[] = $link->getAttribute('href');
+    }
+    foreach ($page->getElementsByTagName('form') as $form) {
+        $found[] = strtolower($form->getAttribute('method')) === 'post' ? '' : $form->getAttribute('action');
+    }
+    $own = rtrim(url('/'), '/');
+    $local = array_map(fn (string $to): string => str_starts_with($to, $own) ? substr($to, strlen($own)) ?: '/' : $to, $found);
+
+    return array_values(array_unique(array_filter(
+        array_map(fn (string $to): string => explode('#', $to)[0], $local),
+        fn (string $to): bool => str_starts_with($to, '/') && ! str_starts_with($to, '//'),
+    )));
+}
+
+/** The pattern of the route that an address leads to, with the names of what is asked of it. */
+function kindOf(string $address): string
+{
+    $route = Route::getRoutes()->match(request()->create($address));
+    parse_str((string) parse_url($address, PHP_URL_QUERY), $asked);
+    ksort($asked);
+
+    return $route->uri().' '.implode(',', array_keys($asked));
+}
+
+/** @return array{array<string, int>, list<string>} how many pages of each kind were seen, and what was wrong with them */
+function walked(string $who): array
+{
+    test()->actingAs(User::query()->where('email', "{$who}@heron.example")->sole());
+    $seen = $kinds = $wrong = [];
+    $waiting = [['/', '']];
+    while ([$address, $from] = array_shift($waiting)) {
+        $kind = kindOf($address);
+        if (isset($seen[$address]) || ($kinds[$kind] ?? 0) >= OF_A_KIND) {
+            continue;
+        }
+        $seen[$address] = true;
+        $kinds[$kind] = ($kinds[$kind] ?? 0) + 1;
+        $answer = test()->get($address);
+        if ($answer->isRedirection()) {
+            $waiting[] = [leadsTo('<a href="'.e((string) $answer->headers->get('Location')).'">x</a>')[0] ?? '/', $from];
+        } elseif ($answer->getStatusCode() !== 200) {
+            $wrong[] = "{$address}, linked from {$from}: {$answer->getStatusCode()} ".($answer->exception?->getMessage() ?? '');
+        } elseif (str_contains((string) $answer->headers->get('Content-Type'), 'text/html')) {
+            foreach (leadsTo((string) $answer->getContent()) as $to) {
+                $waiting[] = [$to, $address];
+            }
+        }
+    }
+
+    return [$kinds, $wrong];
+}
+
+it('leads by its links to every page there is, and to none that fails', function () {
+    Standin::answers();
+    app(DemoReview::class)->make();
+    [$kinds, $wrong] = walked('ines.okafor');
+    expect($wrong)->toBe([]);
+    $reached = array_unique(array_map(fn (string $kind): string => explode(' ', $kind)[0], array_keys($kinds)));
+    $all = array_map(
+        fn ($route): string => $route->uri(),
+        array_filter(iterator_to_array(Route::getRoutes()), fn ($route): bool => in_array('GET', $route->methods(), true)),
+    );
+    $unreached = array_filter(array_diff($all, $reached), fn (string $uri): bool => preg_match(BY_NO_LINK, $uri) !== 1);
+    expect(array_values(array_unique($unreached)))->toBe([]);
+    // who may do less is led to nothing that is refused
+    foreach (['ruth.lindqvist', 'tunde.adeyinka', 'mirela.haas'] as $who) {
+        expect(walked($who)[1])->toBe([], $who);
+    }
+});
