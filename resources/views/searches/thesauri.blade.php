@@ -21,7 +21,7 @@
                     <ul class="small">
                         @foreach ($tops as $top)
                             <li class="tree-line"><button type="button" class="linklike"
-                                    x-on:click="open({{ Js::from($top['label']) }})">{{ $top['label'] }}</button></li>
+                                    x-on:click="open({{ Js::from($top->label) }})">{{ $top->label }}</button></li>
                         @endforeach
                     </ul>
                 </div>
