@@ -62,10 +62,15 @@ it('has something real to do on every screen, and is the same each time', functi
         ]);
         $this->actingAs($user)->get('/')->assertOk();
     }
+    // its links lead everywhere, and to nothing that fails; who may do less is led to nothing that is refused
+    $person = fn (string $name): User => User::query()->where('name', $name)->sole();
+    $led = (new Walk($person('Ines Okafor'), 5, 2))->from("/reviews/{$review->id}/question", '/');
+    expect($led->wrong)->toBe([])->and($led->unreached())->toBe([]);
+    expect((new Walk($person('Ruth Lindqvist'), 1, 1))->from("/reviews/{$review->id}/question", '/')->wrong)->toBe([]);
     // the whole of it as one file, and back
     $written = AtArchive::write($review);
     AtArchive::delete($review, $written);
-    $again = AtArchive::write(AtArchive::bring(User::query()->where('name', 'Ines Okafor')->sole(), $written));
+    $again = AtArchive::write(AtArchive::bring($person('Ines Okafor'), $written));
     expect(AtArchive::differing($written, $again))->toBe([])
         ->and(FlowQuery::of($review->refresh())->contradictions())->toBe([])
         ->and(Tallies::of($review)->in(ItemState::Disagreement))->toBeGreaterThanOrEqual(10);
