@@ -41,21 +41,20 @@ final readonly class Subset
      * What the rule would change of a list that does not follow it.
      *
      * @param  array<string, array<string, string|int|float|list<string|int|float>|null>>  $studies  answers of each
-     * @return array{join: list<string>, leave: list<string>}
      */
-    public function changes(array $studies): array
+    public function changes(array $studies): SubsetChanges
     {
-        $changes = ['join' => [], 'leave' => []];
+        $join = $leave = [];
         foreach ($this->follows ? [] : $studies as $study => $values) {
             $listed = $this->listed[$study] ?? null;
             if ($listed === null && $this->matches($values)) {
-                $changes['join'][] = (string) $study;
+                $join[] = (string) $study;
             } elseif ($listed === self::RULE && ! $this->matches($values)) {
-                $changes['leave'][] = (string) $study;
+                $leave[] = (string) $study;
             }
         }
 
-        return $changes;
+        return new SubsetChanges($join, $leave);
     }
 
     /** @param  array<string, string|int|float|list<string|int|float>|null>  $values */

@@ -39,7 +39,7 @@ final readonly class ChangeSubset
             ]);
             $this->rows($review)->where('how', Subset::RULE)->delete();
             if ($rule !== null && ! $follows) {
-                $this->list($by, $review, DepthSubset::of($review)->changes()['join'], Subset::RULE);
+                $this->list($by, $review, DepthSubset::of($review)->changes()->join, Subset::RULE);
             }
             ($this->log)(
                 $review,
@@ -57,10 +57,10 @@ final readonly class ChangeSubset
         DB::transaction(function () use ($by, $review): void {
             Review::query()->whereKey($review->id)->lockForUpdate()->first();
             $changes = DepthSubset::of($review)->changes();
-            $this->list($by, $review, $changes['join'], Subset::RULE);
-            $this->rows($review)->whereIn('publication_id', $changes['leave'])->delete();
-            $words = self::studies($changes['join']).' joined the in-depth subset, '.count($changes['leave']).' left it';
-            ($this->log)($review, $by, 'coding.depth', $words, $review, $changes);
+            $this->list($by, $review, $changes->join, Subset::RULE);
+            $this->rows($review)->whereIn('publication_id', $changes->leave)->delete();
+            $words = self::studies($changes->join).' joined the in-depth subset, '.count($changes->leave).' left it';
+            ($this->log)($review, $by, 'coding.depth', $words, $review, get_object_vars($changes));
         });
     }
 

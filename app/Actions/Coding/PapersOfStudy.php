@@ -21,11 +21,11 @@ final class PapersOfStudy
      * Of the report its first copy that gives text, else title and abstract; then such copies of other reports of its
      * study.
      *
-     * @return \Generator<int, array{Publication, Paper, ?string}> with the copy that was read
+     * @return \Generator<int, StudyPaper>
      */
     public static function of(Publication $publication): \Generator
     {
-        yield self::copy($publication) ?? [$publication, self::abstract($publication), null];
+        yield self::copy($publication) ?? new StudyPaper($publication, self::abstract($publication), null);
         $others = $publication->study_id === null
             ? []
             : Publication::query()
@@ -44,8 +44,7 @@ final class PapersOfStudy
         }
     }
 
-    /** @return ?array{Publication, Paper, string} */
-    private static function copy(Publication $publication): ?array
+    private static function copy(Publication $publication): ?StudyPaper
     {
         $copies = FullText::query()
             ->where('review_id', $publication->review_id)
@@ -61,7 +60,7 @@ final class PapersOfStudy
                 continue;
             }
             if ($paper->blocks !== []) {
-                return [$publication, $paper, $copy->id];
+                return new StudyPaper($publication, $paper, $copy->id);
             }
         }
 

@@ -49,10 +49,11 @@ final readonly class ProposeAnswers
     ): int {
         $open = $this->open($review, $publication, $only);
         $rows = [];
-        foreach ($open === [] ? [] : PapersOfStudy::of($publication) as [$report, $paper, $copy]) {
+        foreach ($open === [] ? [] : PapersOfStudy::of($publication) as $read) {
             $left = array_filter($open, fn (AnswerSlot $one): bool => ($rows[$one->key()]['value'] ?? null) === null);
+            $report = $read->report;
             $where = $report->id === $publication->id ? '' : "In {$report->called()}, another report: ";
-            foreach ($this->found($review, $left, $pass->of($paper), $copy, $pass) as $key => $row) {
+            foreach ($this->found($review, $left, $pass->of($read->paper), $read->copy, $pass) as $key => $row) {
                 $reason = "{$where}{$row['reason']}";
                 $isBetter = ! isset($rows[$key]) || $row['value'] !== null;
                 $rows[$key] = $isBetter ? [...$row, 'reason' => $reason] : $rows[$key];

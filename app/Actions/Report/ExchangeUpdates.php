@@ -24,9 +24,8 @@ final class ExchangeUpdates
     /**
      * @param  int  $after  up to which the page has all
      * @param  ?string  $update  base64
-     * @return array{seq: int, updates: list<string>, base: ?string}
      */
-    public function execute(User $by, Report $report, int $after, int $client, ?string $update): array
+    public function execute(User $by, Report $report, int $after, int $client, ?string $update): Exchanged
     {
         if ($update !== null) {
             $this->write($by, $report, $client, $update);
@@ -47,14 +46,14 @@ final class ExchangeUpdates
             [$report->review_id, $report->id, $from, $client],
         );
 
-        return [
-            'seq' => (int) $now->seq,
-            'updates' => array_values(array_map(fn (stdClass $one): string => ReportBase::plain($one->data), $updates)),
-            'base' => $base,
-        ];
+        return new Exchanged(
+            (int) $now->seq,
+            array_values(array_map(fn (stdClass $one): string => ReportBase::plain($one->data), $updates)),
+            $base,
+        );
     }
 
-    /** @return list<array{client: int, data: string}> where others are */
+    /** @return list<Presence> where others are */
     public function presence(Report $report, int $client, string $data): array
     {
         DB::statement(
@@ -73,7 +72,7 @@ final class ExchangeUpdates
         );
 
         return array_values(array_map(
-            fn (stdClass $one): array => ['client' => (int) $one->client, 'data' => $one->data],
+            fn (stdClass $one): Presence => new Presence((int) $one->client, $one->data),
             $others,
         ));
     }

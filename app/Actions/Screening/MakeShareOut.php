@@ -83,15 +83,15 @@ final readonly class MakeShareOut
         }
     }
 
-    /** @param  array<string, array{string, int, bool}>  $items  by publication: its item, the place, and whether it waits */
+    /** @param  array<string, SharedItem>  $items  by publication */
     private static function assign(ShareOut $shareOut, Plan $plan, array $items): void
     {
         $columns = ['review_id', 'stage_id', 'item_id', 'user_id', 'share_out_id', 'position', 'waiting'];
         $rows = [];
         foreach ($plan->people as $publication => $people) {
-            [$item, $position, $waits] = $items[$publication];
+            $item = $items[$publication];
             foreach ($people as $one) {
-                $rows[] = [$shareOut->review_id, $shareOut->stage_id, $item, $one, $shareOut->id, $position, $waits];
+                $rows[] = [$shareOut->review_id, $shareOut->stage_id, $item->id, $one, $shareOut->id, $item->position, $item->waits];
             }
         }
         Copy::into('assignments', $columns, $rows);
@@ -140,8 +140,7 @@ final readonly class MakeShareOut
 
     /**
      * @param  list<string>  $publications
-     * @return array<string, array{string, int, bool}> item, its position and whether it can be judged, by publication;
-     *     stages of their own get them now
+     * @return array<string, SharedItem> by publication; stages of their own get them now
      */
     private function items(Stage $stage, array $publications): array
     {
@@ -158,7 +157,7 @@ final readonly class MakeShareOut
 
     /**
      * @param  list<string>  $publications
-     * @return array<string, array{string, int, bool}> items by publication, with their place and whether they wait
+     * @return array<string, SharedItem> by publication
      */
     private static function there(Stage $stage, array $publications): array
     {
@@ -171,7 +170,8 @@ final readonly class MakeShareOut
         );
         $found = [];
         foreach ($rows as $row) {
-            $found[$row->publication_id] = [$row->id, $row->position, $row->state === ItemState::Waiting->value];
+            $waits = $row->state === ItemState::Waiting->value;
+            $found[$row->publication_id] = new SharedItem($row->id, $row->position, $waits);
         }
 
         return $found;

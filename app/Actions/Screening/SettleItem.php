@@ -121,7 +121,6 @@ final readonly class SettleItem
      * The same for many items, each by itself: what cannot be settled so is left and told.
      *
      * @param  list<Item>  $items
-     * @return array{settled: int, proposed: int, refused: list<string>}
      */
     public function together(
         User $by,
@@ -130,16 +129,17 @@ final readonly class SettleItem
         ?Criterion $criterion,
         string $note,
         bool $alone,
-    ): array {
-        $result = ['settled' => 0, 'proposed' => 0, 'refused' => []];
+    ): SettledTogether {
+        $result = new SettledTogether();
         foreach ($items as $item) {
             try {
                 if ($alone) {
                     $this->alone($by, $item, $verdict, $criterion, $note);
                 }
-                $result[$alone || $this->propose($by, $item, $verdict, $criterion, $note) ? 'settled' : 'proposed']++;
+                $isSettled = $alone || $this->propose($by, $item, $verdict, $criterion, $note);
+                $result = $result->and(new SettledTogether((int) $isSettled, (int) ! $isSettled));
             } catch (Refused $refused) {
-                $result['refused'][] = $refused->getMessage();
+                $result = $result->and(new SettledTogether(refused: [$refused->getMessage()]));
             }
         }
 
@@ -150,25 +150,19 @@ final readonly class SettleItem
      * Agrees to whatever the others propose on items that this person decided on too.
      *
      * @param  list<Proposal>  $proposals
-     * @return array{settled: int, proposed: int, refused: list<string>}
      */
-    public function agree(User $by, array $proposals): array
+    public function agree(User $by, array $proposals): SettledTogether
     {
-        $result = ['settled' => 0, 'proposed' => 0, 'refused' => []];
+        $result = new SettledTogether();
         foreach ($proposals as $proposal) {
-            $one = $this->together(
+            $result = $result->and($this->together(
                 $by,
                 [$proposal->item],
                 $proposal->verdict,
                 $proposal->criterion,
                 $proposal->note,
                 false,
-            );
-            $result = [
-                'settled' => $result['settled'] + $one['settled'],
-                'proposed' => $result['proposed'] + $one['proposed'],
-                'refused' => [...$result['refused'], ...$one['refused']],
-            ];
+            ));
         }
 
         return $result;

@@ -99,7 +99,7 @@ final class ExamineCopy extends Command
 
     private function queue(): void
     {
-        $minutes = intdiv(CopyHealth::waiting()[1], 60);
+        $minutes = intdiv(CopyHealth::waiting()->seconds, 60);
         $this->say('Background work', $minutes === 0 ? 'none waits' : "waits for {$minutes} minutes", $minutes < self::WAITING_MINUTES);
         $failed = CopyHealth::failedInADay();
         $this->say('Failed in a day', (string) $failed, $failed === 0);

@@ -14,36 +14,31 @@ use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Facades\DB;
-use WaryHeron\Core\Coding\Evidence;
 
 /** All that rests on one copy: pieces of evidence of answers, passages and numbers that stand, and where they are now. */
 final class CopyEvidence
 {
-    /** @return list<array{of: string, by: string, piece: Evidence, now: ?Evidence}> now: null where it is not found again */
+    /** @return list<RestingPiece> */
     public static function of(Review $review, FullText $copy, User $for): array
     {
         $view = EvidenceView::of($review);
-        $found = [];
-        foreach (self::pieces($review, $copy, $for) as [$of, $by, $piece]) {
-            $now = $view->now($piece);
-            $found[] = ['of' => $of, 'by' => $by, 'piece' => $piece, 'now' => $now === $piece ? null : $now];
-        }
+        $pieces = iterator_to_array(self::pieces($review, $copy, $for), false);
 
-        return $found;
+        return array_map(fn (RestingPiece $one): RestingPiece => $one->in($view), $pieces);
     }
 
-    /** @return \Generator<int, array{string, string, Evidence}> what it is evidence of, whose, and the piece */
+    /** @return \Generator<int, RestingPiece> */
     private static function pieces(Review $review, FullText $copy, User $for): \Generator
     {
         yield from self::answers($review, $copy, $for);
         $passages = Passage::query()->with('user')->where('review_id', $review->id)->whereNull('removed_at');
         foreach (self::holding($passages, $copy) as $passage) {
-            yield ['a passage', $passage->user->name, $passage->piece()];
+            yield new RestingPiece('a passage', $passage->user->name, $passage->piece());
         }
         yield from self::numbers($review, $copy, $for);
     }
 
-    /** @return \Generator<array{string, string, Evidence}> where two code apart, nobody sees what the other rests on */
+    /** @return \Generator<RestingPiece> where two code apart, nobody sees what the other rests on */
     private static function answers(Review $review, FullText $copy, User $for): \Generator
     {
         $labels = DB::table('codes')->where('review_id', $review->id)->pluck('label', 'id');
@@ -55,13 +50,13 @@ final class CopyEvidence
         foreach (self::holding($answers, $copy) as $answer) {
             foreach ($answer->pieces() as $piece) {
                 if ($piece->copy === $copy->id) {
-                    yield [(string) ($labels[$answer->code_id] ?? 'an item'), $answer->user->name, $piece];
+                    yield new RestingPiece((string) ($labels[$answer->code_id] ?? 'an item'), $answer->user->name, $piece);
                 }
             }
         }
     }
 
-    /** @return \Generator<array{string, string, Evidence}> */
+    /** @return \Generator<RestingPiece> */
     private static function numbers(Review $review, FullText $copy, User $for): \Generator
     {
         $results = Result::query()
@@ -73,7 +68,7 @@ final class CopyEvidence
         foreach (self::holding($results, $copy) as $result) {
             foreach (array_merge(...array_values($result->pieces()) ?: [[]]) as $piece) {
                 if ($piece->copy === $copy->id) {
-                    yield ['a number', $result->user->name, $piece];
+                    yield new RestingPiece('a number', $result->user->name, $piece);
                 }
             }
         }

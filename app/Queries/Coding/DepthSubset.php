@@ -10,6 +10,7 @@ use Illuminate\Support\Facades\DB;
 use stdClass;
 use WaryHeron\Core\Coding\AskedWhen;
 use WaryHeron\Core\Coding\Subset;
+use WaryHeron\Core\Coding\SubsetChanges;
 
 /** The studies that the in-depth pass goes to, as a rule and as a list, and what the rule would change. */
 final readonly class DepthSubset
@@ -35,10 +36,9 @@ final readonly class DepthSubset
         return new self($this->review, new Subset($rule, true, $byHand));
     }
 
-    /** @return array{join: list<string>, leave: list<string>} */
-    public function changes(): array
+    public function changes(): SubsetChanges
     {
-        return $this->subset?->changes($this->values()) ?? ['join' => [], 'leave' => []];
+        return $this->subset?->changes($this->values()) ?? new SubsetChanges();
     }
 
     /** @return Collection<int, stdClass> the studies in it, with how each came there */

@@ -104,7 +104,7 @@ final class DraftPage
         return $answers;
     }
 
-    /** @return list<array{key: string, title: string, place: string, taken: ?string, paragraphs: list<array<string, mixed>>, before: string}> */
+    /** @return list<ComposedSection> */
     public function sections(): array
     {
         return once(fn (): array => array_values($this->draft->rows('draft_sections')
@@ -119,7 +119,7 @@ final class DraftPage
     {
         $ids = [];
         foreach ($this->sections() as $section) {
-            foreach ($section['paragraphs'] as $paragraph) {
+            foreach ($section->paragraphs as $paragraph) {
                 array_push($ids, ...array_merge(...array_column($paragraph['pieces'], 'papers')));
             }
         }
@@ -132,34 +132,29 @@ final class DraftPage
             ->all();
     }
 
-    /** @return array{criteria: int, items: int, papers: int, sections: int} what waits for people to take it over */
-    public function waiting(): array
+    public function waiting(): WaitingParts
     {
-        return [
-            'criteria' => $this->criteriaInUse()->whereNull('criterion_id')->count(),
-            'papers' => $this->draft->rows('draft_papers')
-                ->where('is_in', true)
-                ->whereNull('taken_at')
-                ->count(),
-            'items' => $this->itemsInUse()->whereNull('code_id')->count(),
-            'sections' => count(array_filter($this->sections(), fn (array $one): bool => $one['taken'] === null)),
-        ];
+        return new WaitingParts(
+            criteria: $this->criteriaInUse()->whereNull('criterion_id')->count(),
+            papers: $this->draft->rows('draft_papers')->where('is_in', true)->whereNull('taken_at')->count(),
+            items: $this->itemsInUse()->whereNull('code_id')->count(),
+            sections: count(array_filter($this->sections(), fn (ComposedSection $one): bool => $one->taken === null)),
+        );
     }
 
-    /** @return array{key: string, title: string, place: string, taken: ?string, paragraphs: list<array<string, mixed>>, before: string} */
-    private function section(stdClass $one): array
+    private function section(stdClass $one): ComposedSection
     {
         // only what the last run changed is told
         $tellsBefore = $one->before !== null && $this->draft->changes !== [] && $this->isOfLastRun($one->changed_at);
 
-        return [
-            'key' => $one->key,
-            'title' => $one->title,
-            'place' => $one->place,
-            'taken' => $one->taken_at,
-            'paragraphs' => json_decode($one->body, true, 16, JSON_THROW_ON_ERROR),
-            'before' => $tellsBefore ? self::words($one->before) : '',
-        ];
+        return new ComposedSection(
+            $one->key,
+            $one->title,
+            $one->place,
+            $one->taken_at,
+            json_decode($one->body, true, 16, JSON_THROW_ON_ERROR),
+            $tellsBefore ? self::words($one->before) : '',
+        );
     }
 
     private function isOfLastRun(string $changed): bool

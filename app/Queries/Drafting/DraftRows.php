@@ -104,12 +104,12 @@ final class DraftRows
         yield ['section', 'claim', 'paper', 'title', 'quote', 'page', 'confidence', 'reason'];
         $cited = $page->cited();
         foreach ($page->sections() as $section) {
-            foreach (array_merge([], ...array_column($section['paragraphs'], 'pieces')) as $piece) {
+            foreach (array_merge([], ...array_column($section->paragraphs, 'pieces')) as $piece) {
                 foreach ($piece['papers'] as $id) {
                     $paper = $cited[$id] ?? null;
                     if ($paper !== null) {
                         yield [
-                            $section['title'], $piece['text'], $paper->called(), $paper->reference()->suppliedTitle(), $paper->sentence,
+                            $section->title, $piece['text'], $paper->called(), $paper->reference()->suppliedTitle(), $paper->sentence,
                             $paper->page, $paper->confidence->value, $paper->reason,
                         ];
                     }

@@ -48,8 +48,7 @@ final class DraftStanding
             ->keyBy('draft_criterion_id'));
     }
 
-    /** @return array{read: int, in: int, inFull: int, copies: int, ruled: int} of papers */
-    public function counts(): array
+    public function counts(): PaperCounts
     {
         $row = $this->draft->rows('draft_papers')
             ->selectRaw('count(*) AS read, count(ruling) AS ruled, count(*) FILTER (WHERE is_in) AS "in"')
@@ -58,13 +57,13 @@ final class DraftStanding
             )
             ->first();
 
-        return [
-            'read' => (int) ($row->read ?? 0),
-            'in' => (int) ($row->in ?? 0),
-            'inFull' => (int) ($row->in_full ?? 0),
-            'copies' => (int) ($row->copies ?? 0),
-            'ruled' => (int) ($row->ruled ?? 0),
-        ];
+        return new PaperCounts(
+            read: (int) ($row->read ?? 0),
+            in: (int) ($row->in ?? 0),
+            inFull: (int) ($row->in_full ?? 0),
+            copies: (int) ($row->copies ?? 0),
+            ruled: (int) ($row->ruled ?? 0),
+        );
     }
 
     /** @return array<string, array<string, stdClass>> leads by paper, then item */
@@ -93,14 +92,14 @@ final class DraftStanding
         $items = $this->draft->items()->get();
         $papers = DraftRecords::query($this->draft)->where('draft_papers.is_in', true)->get();
         $people = $items->first(fn (DraftItem $one): bool => $one->name === self::PEOPLE && $one->is_on);
-        $changed = $criteria->whereNotNull('changed_by')->count() + $items->whereNotNull('changed_by')->count() + $counts['ruled'];
+        $changed = $criteria->whereNotNull('changed_by')->count() + $items->whereNotNull('changed_by')->count() + $counts->ruled;
 
         return new DraftFacts(
             (new Scout($families))->question($scouting->question),
             $this->found($scouting),
             ($scouting->ran_at ?? $scouting->created_at)->format('j F Y'),
-            $counts['read'],
-            $counts['copies'],
+            $counts->read,
+            $counts->copies,
             array_values($criteria->where('is_on', true)->map($this->told(...))->all()),
             array_values($items->where('is_on', true)->map(fn (DraftItem $one): string => $one->label)->all()),
             $changed,

@@ -35,10 +35,7 @@ final class ShownValues
     /** What only books, chapters, reports and theses have, and is shown where it is. */
     private const OF_BOOKS = ['editors', 'series', 'edition', 'publisher', 'isbn'];
 
-    /**
-     * @return list<array{field: string, label: string, rule: string, value: string, from: string, chosen: bool,
-     *     others: list<array{value: string, source: string}>}>
-     */
+    /** @return list<ShownValue> */
     public static function of(Publication $publication): array
     {
         $records = array_values($publication->records()->with('delivery')->get()->all());
@@ -57,19 +54,19 @@ final class ShownValues
             if ($value === '' && $others === [] && $chosen === null && in_array($field, self::OF_BOOKS, true)) {
                 continue;
             }
-            $rows[] = [
-                'field' => $field,
-                'label' => $label,
-                'rule' => count($references) > 1 ? KeptValues::RULES[$field] : '',
-                'value' => $value,
-                'chosen' => $chosen !== null,
-                'others' => $others,
-                'from' => match (true) {
+            $rows[] = new ShownValue(
+                field: $field,
+                label: $label,
+                rule: count($references) > 1 ? KeptValues::RULES[$field] : '',
+                value: $value,
+                from: match (true) {
                     $chosen !== null => "chosen by {$chosen['by']}, ".substr($chosen['at'], 0, 10),
                     $value === '' => '',
                     default => $sources[$kept->from[$field]],
                 },
-            ];
+                chosen: $chosen !== null,
+                others: $others,
+            );
         }
 
         return $rows;
@@ -80,7 +77,7 @@ final class ShownValues
      *
      * @param  list<Reference>  $references
      * @param  list<string>  $sources  of the same records
-     * @return list<array{value: string, source: string}>
+     * @return list<OtherValue>
      */
     private static function others(string $field, string $value, array $references, array $sources): array
     {
@@ -88,7 +85,7 @@ final class ShownValues
         foreach ($references as $i => $reference) {
             $its = self::value($reference, $field);
             if ($its !== '' && $its !== $value) {
-                $others[$its] ??= ['value' => $its, 'source' => $sources[$i]];
+                $others[$its] ??= new OtherValue($its, $sources[$i]);
             }
         }
 

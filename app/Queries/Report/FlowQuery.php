@@ -89,20 +89,17 @@ final readonly class FlowQuery
         };
     }
 
-    /**
-     * @return array<string, array{key: string, usual: string, now: string}> by a name for forms, the lines of the
-     *     diagram, as they are usually worded and as they are here
-     */
+    /** @return array<string, FlowCaption> by a name for forms */
     public static function captionKeys(Review $review): array
     {
         $keys = [];
         foreach (self::diagram((clone $review)->forceFill(['flow_captions' => []]))->numbers() as ['line' => $line]) {
             $own = $review->flow_captions[$line->key] ?? '';
-            $keys[substr(sha1($line->key), 0, 12)] = [
-                'key' => $line->key,
-                'usual' => $line->label,
-                'now' => $own === '' ? $line->label : $own,
-            ];
+            $keys[substr(sha1($line->key), 0, 12)] = new FlowCaption(
+                $line->key,
+                $line->label,
+                $own === '' ? $line->label : $own,
+            );
         }
 
         return $keys;

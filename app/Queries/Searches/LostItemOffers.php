@@ -46,7 +46,7 @@ final readonly class LostItemOffers
 
     /**
      * @param  list<string>  $lost  ids of the blocks that lose it
-     * @return array<string, list<array{text: string, why: string}>> by block
+     * @return array<string, list<OfferedTerm>> by block
      *
      * @throws \App\Sources\SourceFailed
      */
@@ -177,7 +177,7 @@ final readonly class LostItemOffers
 
     /**
      * @param  list<Candidate>  $candidates
-     * @return list<array{text: string, why: string}>
+     * @return list<OfferedTerm>
      */
     private function counted(Review $review, string $source, array $candidates, Node $block, ?Node $together): array
     {
@@ -192,14 +192,14 @@ final readonly class LostItemOffers
             );
         }
 
-        return array_map(function (LostOffer $offer): array {
+        return array_map(function (LostOffer $offer): OfferedTerm {
             $more = $offer->own - $offer->shared;
             $brings = number_format($more).' more '.Str::plural('record', $more);
 
-            return [
-                'text' => $offer->candidate->text,
-                'why' => "{$offer->candidate->ground->words()}; it would bring {$brings}",
-            ];
+            return new OfferedTerm(
+                $offer->candidate->text,
+                "{$offer->candidate->ground->words()}; it would bring {$brings}",
+            );
         }, LostItem::ranked($candidates, $by, $base));
     }
 

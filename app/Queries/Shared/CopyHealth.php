@@ -21,21 +21,20 @@ final class CopyHealth
     /** A worker that has not been heard of for so long is not there. */
     private const SILENT = 300;
 
-    /** @return array{database: bool, storage: bool, workers: bool} */
-    public static function ready(): array
+    public static function ready(): Readiness
     {
         try {
             $database = DB::scalar('SELECT 1') === 1;
             $beat = Cache::get(self::BEAT);
         } catch (\Throwable) {
-            return ['database' => false, 'storage' => StoredCopy::canKeep(), 'workers' => false];
+            return new Readiness(database: false, storage: StoredCopy::canKeep(), workers: false);
         }
 
-        return [
-            'database' => $database,
-            'storage' => StoredCopy::canKeep(),
-            'workers' => is_int($beat) && now()->getTimestamp() - $beat < self::SILENT,
-        ];
+        return new Readiness(
+            database: $database,
+            storage: StoredCopy::canKeep(),
+            workers: is_int($beat) && now()->getTimestamp() - $beat < self::SILENT,
+        );
     }
 
     public static function beat(): void
@@ -43,15 +42,14 @@ final class CopyHealth
         Cache::put(self::BEAT, now()->getTimestamp(), self::SILENT);
     }
 
-    /** @return array{int, int} pieces of background work that nobody has begun, and for how many seconds the oldest waits */
-    public static function waiting(): array
+    public static function waiting(): WaitingWork
     {
         $now = now()->getTimestamp();
         if (config('queue.default') === 'redis') {
             $queues = array_keys(Waits::WORK);
             $oldest = array_filter(array_map(Queue::creationTimeOfOldestPendingJob(...), $queues));
 
-            return [array_sum(array_map(Queue::size(...), $queues)), $oldest === [] ? 0 : $now - min($oldest)];
+            return new WaitingWork(array_sum(array_map(Queue::size(...), $queues)), $oldest === [] ? 0 : $now - min($oldest));
         }
         $row = DB::table('jobs')
             ->whereNull('reserved_at')
@@ -59,7 +57,7 @@ final class CopyHealth
             ->selectRaw('count(*) AS n, min(available_at) AS at')
             ->first();
 
-        return [(int) ($row->n ?? 0), $row?->at === null ? 0 : $now - (int) $row->at];
+        return new WaitingWork((int) ($row->n ?? 0), $row?->at === null ? 0 : $now - (int) $row->at);
     }
 
     public static function failedInADay(): int
@@ -67,30 +65,42 @@ final class CopyHealth
         return DB::table('tasks')->where('state', 'failed')->where('finished_at', '>', now()->subDay())->count();
     }
 
-    /** @return array<string, array{string, string, float}> kind, what it is, and its value, by name; large tables as the planner knows them */
+    /** @return list<Metric> of large tables about how many rows there are, as the planner knows them */
     public static function numbers(): array
     {
-        [$waiting, $seconds] = self::waiting();
-        $numbers = [
-            'heron_reviews' => ['gauge', 'reviews there are', (float) DB::table('reviews')->count()],
-            'heron_people' => ['gauge', 'people who may sign in', (float) DB::table('users')->whereNull('removed_at')->count()],
-            'heron_jobs_waiting' => ['gauge', 'pieces of background work that wait', (float) $waiting],
-            'heron_jobs_oldest_seconds' => ['gauge', 'for how long the oldest of them waits', (float) $seconds],
-            'heron_tasks_failed_day' => ['gauge', 'background work that failed within a day', (float) self::failedInADay()],
-            'heron_database_bytes' => ['gauge', 'what the database takes', (float) DB::scalar('SELECT pg_database_size(current_database())')],
-            'heron_disk_free_bytes' => ['gauge', 'what the disk has left', (float) disk_free_space(storage_path())],
-        ];
-        if (Replica::isThere()) {
-            $numbers['heron_replica_behind_bytes'] = ['gauge', 'of the log that the replica has still to take in; -1 where none answers', (float) (Replica::behind() ?? -1)];
-        }
-        foreach (self::rows() as $table => $estimate) {
-            $numbers["heron_{$table}_about"] = ['gauge', "rows of {$table}, about", max(0.0, (float) $estimate)];
-        }
+        $work = self::waiting();
+        $size = (float) DB::scalar('SELECT pg_database_size(current_database())');
+        $people = DB::table('users')->whereNull('removed_at')->count();
 
-        return $numbers;
+        return [
+            new Metric('heron_reviews', 'reviews there are', DB::table('reviews')->count()),
+            new Metric('heron_people', 'people who may sign in', $people),
+            new Metric('heron_jobs_waiting', 'pieces of background work that wait', $work->pieces),
+            new Metric('heron_jobs_oldest_seconds', 'for how long the oldest of them waits', $work->seconds),
+            new Metric('heron_tasks_failed_day', 'background work that failed within a day', self::failedInADay()),
+            new Metric('heron_database_bytes', 'what the database takes', $size),
+            new Metric('heron_disk_free_bytes', 'what the disk has left', (float) disk_free_space(storage_path())),
+            ...Replica::isThere() ? [self::behind()] : [],
+            ...self::tables(),
+        ];
     }
 
-    /** @return Collection<array-key, mixed> about how many rows the large tables have, by the statistics of the database */
+    private static function behind(): Metric
+    {
+        $about = 'of the log that the replica has still to take in; -1 where none answers';
+
+        return new Metric('heron_replica_behind_bytes', $about, Replica::behind() ?? -1);
+    }
+
+    /** @return list<Metric> */
+    private static function tables(): array
+    {
+        $of = fn (float $rows, string $table): Metric => new Metric("heron_{$table}_about", "rows of {$table}, about", $rows);
+
+        return array_values(self::rows()->map($of)->all());
+    }
+
+    /** @return Collection<string, float> about how many rows the large tables have, by the statistics of the database */
     private static function rows(): Collection
     {
         return DB::table('pg_class AS part')
@@ -100,6 +110,7 @@ final class CopyHealth
             ->whereRaw("coalesce(whole.relname, part.relname) IN ('publications', 'records', 'decisions', 'answers', 'log_entries')")
             ->selectRaw('coalesce(whole.relname, part.relname) AS name, sum(greatest(part.reltuples, 0)) AS n')
             ->groupByRaw('1')
-            ->pluck('n', 'name');
+            ->pluck('n', 'name')
+            ->map(floatval(...));
     }
 }

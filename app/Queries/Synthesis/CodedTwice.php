@@ -6,8 +6,8 @@ namespace App\Queries\Synthesis;
 
 use App\Models\Result;
 use App\Models\Review;
-use App\Queries\Coding\AlikeCount;
 use App\Queries\Coding\CodedReports;
+use App\Queries\Coding\Reconcile\AlikeCount;
 use Illuminate\Database\Eloquent\Collection;
 use WaryHeron\Core\Synthesis\Twice\ResultDifference;
 use WaryHeron\Core\Synthesis\Twice\ResultPair;

@@ -277,10 +277,10 @@ final class LiveBlocks
         $facts = ['studies' => (string) $shown->studies->count()];
         $groups = $shown->groups(300);
         foreach ($groups as $group => $rows) {
-            foreach ($rows as ['study' => $study, 'cells' => $cells]) {
-                foreach ($cells as $key => $cell) {
+            foreach ($rows as $row) {
+                foreach ($row->cells as $key => $cell) {
                     $head = $shown->columns->heads[$key] ?? '';
-                    $facts[trim(StudyTable::called($study).", {$head}")] = Str::limit(strtr($cell->words, "\n", ' '), 80);
+                    $facts[trim(StudyTable::called($row->study).", {$head}")] = Str::limit(strtr($cell->words, "\n", ' '), 80);
                 }
             }
         }

@@ -9,7 +9,7 @@
                 'sections' => ['section', 'sections'],
             ] as $what => [$one, $many])
                 <li><a href="{{ $to($what === 'sections' ? 'report' : $what, $what === 'papers' ? ['only' => 'in'] : []) }}"><span
-                            class="number">{{ number_format($waiting[$what]) }}</span> {{ $waiting[$what] === 1 ? $one : $many }}</a></li>
+                            class="number">{{ number_format($waiting->{$what}) }}</span> {{ $waiting->{$what} === 1 ? $one : $many }}</a></li>
             @endforeach
         </ul>
         <p class="small quiet">Taken over, a criterion joins those of the review, papers its records, an item its codebook and a section

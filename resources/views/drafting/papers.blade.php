@@ -7,9 +7,9 @@
 @endphp
 <p class="draft-filter small">
     @foreach ([
-        '' => 'All ' . number_format($counts['read']),
-        'in' => number_format($counts['in']) . ' that fit',
-        'out' => number_format($counts['read'] - $counts['in']) . ' that do not',
+        '' => 'All ' . number_format($counts->read),
+        'in' => number_format($counts->in) . ' that fit',
+        'out' => number_format($counts->read - $counts->in) . ' that do not',
     ] as $key => $name)
         <a href="{{ $to('papers', array_filter(['only' => $key])) }}" @if ($only === $key && $asked === null) aria-current="true" @endif>{{ $name }}</a>
     @endforeach
@@ -81,16 +81,16 @@
         @endif
     </article>
 @empty
-    <x-empty title="No paper here">{{ $counts['read'] === 0 ? 'None has been read yet.' : 'No paper is left by what you chose above.' }}</x-empty>
+    <x-empty title="No paper here">{{ $counts->read === 0 ? 'None has been read yet.' : 'No paper is left by what you chose above.' }}</x-empty>
 @endforelse
 <footer class="scout-foot">
     @if ($papers->count() > $shown)
         @php($more = array_filter(['only' => $only, 'criterion' => $criterion, 'answer' => $answer, 'shown' => $shown + $page::SHOWN]))
         <a class="button" href="{{ $to('papers', $more) }}">Show more</a>
     @endif
-    @if ($waiting['papers'] > 0 && Gate::allows('deliver', $review))
+    @if ($waiting->papers > 0 && Gate::allows('deliver', $review))
         <form method="post" action="{{ route('drafts.papers.take', [$review, $draft]) }}">@csrf
-            <button class="button button-go">Take over the next {{ min(10, $waiting['papers']) }} that fit</button>
+            <button class="button button-go">Take over the next {{ min(10, $waiting->papers) }} that fit</button>
         </form>
     @endif
 </footer>

@@ -6,28 +6,28 @@
     $inUse = $page->itemsInUse();
 @endphp
 @forelse ($page->sections() as $section)
-    <section class="draft-section" id="section-{{ $section['key'] }}" aria-labelledby="title-{{ $section['key'] }}">
+    <section class="draft-section" id="section-{{ $section->key }}" aria-labelledby="title-{{ $section->key }}">
         <header>
-            <h2 id="title-{{ $section['key'] }}">{{ $section['title'] }}</h2>
-            @if ($section['taken'])
+            <h2 id="title-{{ $section->key }}">{{ $section->title }}</h2>
+            @if ($section->taken)
                 <span class="small quiet">taken over</span>
             @endif
             @if ($mayWrite && $hasReport)
                 <a class="button"
-                    href="{{ route('report.text', $review) }}#draft-{{ $draft->id }}-{{ $section['key'] }}">{{ $section['taken'] ? 'Take over again' : 'Take over into the report' }}</a>
+                    href="{{ route('report.text', $review) }}#draft-{{ $draft->id }}-{{ $section->key }}">{{ $section->taken ? 'Take over again' : 'Take over into the report' }}</a>
             @endif
         </header>
-        @if ($section['before'] !== '')
+        @if ($section->before !== '')
             <details class="small draft-before">
                 <summary>Written anew. What it said before</summary>
-                <p>{!! nl2br(e($section['before'])) !!}</p>
+                <p>{!! nl2br(e($section->before)) !!}</p>
             </details>
         @endif
-        @foreach ($section['paragraphs'] as $paragraph)
+        @foreach ($section->paragraphs as $paragraph)
             @if ($paragraph['heading'])
                 <h3>{{ $paragraph['pieces'][0]['text'] }}</h3>
             @else
-                @php($at = "{$section['key']}-{$loop->index}")
+                @php($at = "{$section->key}-{$loop->index}")
                 <div x-data="{ open: '' }">
                     {{-- at the beginning of the line, so that no blank comes between words and a full stop --}}
                     <p class="serif draft-words">@foreach ($paragraph['pieces'] as $n => $piece)

@@ -7,7 +7,7 @@
         $to = fn(string $step, array $more = []): string => route('drafts.show', [$review, $draft, 'step' => $step, ...$more]);
     @endphp
     <div class="desk desk-side" @if ($isUnderWay || $isWaiting) data-reload-when-done @endif
-        @if ($isWaiting && $counts['read'] === 0) data-reload-when-begun="draft" @endif>
+        @if ($isWaiting && $counts->read === 0) data-reload-when-begun="draft" @endif>
         <section class="sheet draft">
             <header class="scout-head">
                 <h1 class="serif">{{ $draft->scouting->question }}</h1>
@@ -17,11 +17,11 @@
             </header>
             <nav class="draft-steps" aria-label="Steps of the draft">
                 @foreach ([
-                    'papers' => ['Papers', number_format($counts['read']) . ' read, ' . number_format($counts['in']) . ' fit'],
+                    'papers' => ['Papers', number_format($counts->read) . ' read, ' . number_format($counts->in) . ' fit'],
                     'criteria' => ['Criteria', $page->criteriaInUse()->count() . ' in use'],
                     'items' => [
                         'Asked of each',
-                        $page->itemsInUse()->count() . ' things, ' . number_format($counts['inFull']) . ' ' . Str::plural('paper', $counts['inFull']),
+                        $page->itemsInUse()->count() . ' things, ' . number_format($counts->inFull) . ' ' . Str::plural('paper', $counts->inFull),
                     ],
                     'report' => ['Report', count($page->sections()) . ' sections'],
                 ] as $key => [$name, $told])

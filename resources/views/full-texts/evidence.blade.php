@@ -38,23 +38,23 @@
                             <tr>
                                 <td>
                                     @if ($file->publication)
-                                        <a href="{{ route('coding.show', [$review, $file->publication]) }}">{{ $one['of'] }}</a>
+                                        <a href="{{ route('coding.show', [$review, $file->publication]) }}">{{ $one->of }}</a>
                                     @else
-                                        {{ $one['of'] }}
+                                        {{ $one->of }}
                                     @endif
                                 </td>
-                                <td class="serif">“{{ Str::limit($one['piece']->selector->quote, 240) }}”</td>
-                                <td>{{ $one['piece']->whereabouts() }}</td>
+                                <td class="serif">“{{ Str::limit($one->piece->selector->quote, 240) }}”</td>
+                                <td>{{ $one->piece->whereabouts() }}</td>
                                 @if ($better)
                                     <td>
-                                        @if ($one['now'] === null)
+                                        @if ($one->now === null)
                                             <strong class="says-warn">not found again</strong>
                                         @else
-                                            {{ $one['now']->whereabouts() }}
+                                            {{ $one->now->whereabouts() }}
                                         @endif
                                     </td>
                                 @endif
-                                <td>{{ $one['by'] }}</td>
+                                <td>{{ $one->by }}</td>
                             </tr>
                         @endforeach
                     </tbody>

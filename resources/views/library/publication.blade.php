@@ -21,25 +21,25 @@
                     <tbody>
                         @foreach ($shown as $one)
                             <tr>
-                                <th scope="row">{{ $one['label'] }}<br><span class="quiet font-normal">{{ $one['rule'] }}</span></th>
-                                <td>{{ Str::limit($one['value'], 240) ?: '—' }}<br><span class="quiet">{{ $one['from'] }}</span></td>
+                                <th scope="row">{{ $one->label }}<br><span class="quiet font-normal">{{ $one->rule }}</span></th>
+                                <td>{{ Str::limit($one->value, 240) ?: '—' }}<br><span class="quiet">{{ $one->from }}</span></td>
                                 <td>
                                     @can('deliver', $review)
                                         <x-menu label="Change" class="button-plain">
-                                            @foreach ($one['others'] as $other)
+                                            @foreach ($one->others as $other)
                                                 <form method="post" action="{{ route('publications.mend', [$review, $publication]) }}">@csrf
-                                                    <input type="hidden" name="field" value="{{ $one['field'] }}"><input type="hidden"
-                                                        name="value" value="{{ $other['value'] }}"><button
-                                                        class="button-plain text-left">{{ Str::limit($other['value'], 120) }} <span
-                                                            class="quiet">{{ $other['source'] }}</span></button></form>
+                                                    <input type="hidden" name="field" value="{{ $one->field }}"><input type="hidden"
+                                                        name="value" value="{{ $other->value }}"><button
+                                                        class="button-plain text-left">{{ Str::limit($other->value, 120) }} <span
+                                                            class="quiet">{{ $other->source }}</span></button></form>
                                             @endforeach
                                             <form method="post" action="{{ route('publications.mend', [$review, $publication]) }}">@csrf
-                                                <input type="hidden" name="field" value="{{ $one['field'] }}">
-                                                <textarea class="input" name="value" rows="{{ $one['field'] === 'abstract'
+                                                <input type="hidden" name="field" value="{{ $one->field }}">
+                                                <textarea class="input" name="value" rows="{{ $one->field === 'abstract'
                                                     ? 6
-                                                    : 2 }}" aria-label="{{ $one['label'] }}">{{ $one['value'] }}</textarea>
+                                                    : 2 }}" aria-label="{{ $one->label }}">{{ $one->value }}</textarea>
                                                 <div class="row"><button class="button">Show this</button>
-                                                    @if ($one['chosen'])
+                                                    @if ($one->chosen)
                                                         <button class="button" name="back" value="1">Let the rules decide</button>
                                                     @endif
                                                 </div>

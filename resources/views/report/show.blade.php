@@ -208,8 +208,8 @@
                                 @enderror
                             @endforeach
                             @foreach ($captions as $i => $one)
-                                <label class="block small mt-1">{{ $one['usual'] }} <input class="input" name="captions[{{ $i }}]"
-                                        maxlength="120" value="{{ $one['now'] }}"></label>
+                                <label class="block small mt-1">{{ $one->usual }} <input class="input" name="captions[{{ $i }}]"
+                                        maxlength="120" value="{{ $one->now }}"></label>
                             @endforeach
                             <button class="button mt-2">Save the words</button>
                         </form>

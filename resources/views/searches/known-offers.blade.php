@@ -12,10 +12,10 @@
                 <li class="mb-1">
                     @can('search', $review)
                         <button type="button" class="tag tag-button"
-                            x-on:click="addTerm({{ Js::from($block['id']) }}, {{ Js::from($one['text']) }})">Add {{ $one['text'] }}</button>
+                            x-on:click="addTerm({{ Js::from($block['id']) }}, {{ Js::from($one->text) }})">Add {{ $one->text }}</button>
                     @else
-                        <span class="tag">{{ $one['text'] }}</span>
-                    @endcan <span class="quiet">{{ $one['why'] }}</span>
+                        <span class="tag">{{ $one->text }}</span>
+                    @endcan <span class="quiet">{{ $one->why }}</span>
                 </li>
             @endforeach
         </ul>

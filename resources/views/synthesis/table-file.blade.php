@@ -24,7 +24,8 @@
                     </tr>
                 </thead>
                 <tbody>
-                    @foreach ($rows as ['study' => $study, 'cells' => $cells])
+                    @foreach ($rows as $row)
+                                    @php([$study, $cells] = [$row->study, $row->cells])
                         <tr>
                             <td>{{ StudyTable::called($study) }}</td>
                             @foreach (array_keys($shown->columns->heads) as $key)

@@ -62,7 +62,8 @@
                                                 class="quiet">{{ count($rows) }}</span></th>
                                     </tr>
                                 @endif
-                                @foreach ($rows as ['study' => $study, 'cells' => $cells])
+                                @foreach ($rows as $row)
+                                    @php([$study, $cells] = [$row->study, $row->cells])
                                     <tr>
                                         <th scope="row"><a class="title-link"
                                                 href="{{ route('coding.show', [$review, $study->id]) }}">{{ StudyTable::called($study) }}</a></th>

@@ -13,6 +13,7 @@ use WaryHeron\Core\Coding\InvalidAnswer;
 use WaryHeron\Core\Coding\ItemStanding;
 use WaryHeron\Core\Coding\Pass;
 use WaryHeron\Core\Coding\Subset;
+use WaryHeron\Core\Coding\SubsetChanges;
 
 it('reads options with narrower ones under them, and writes them the same', function (string $text, array $options) {
     expect(Outline::read($text))->toBe($options)->and(Outline::read(Outline::write($options)))->toBe($options);
@@ -143,7 +144,7 @@ it('goes to the studies of a rule or of a list, and tells what the rule would ch
         ->and(array_map(fn (string $study): bool => $fixed->has($study, $one), ['listed', 'by hand', 'out', 'new']))->toBe([true, true, false, false])
         ->and(array_map(fn (string $study): bool => $following->has($study, $both), ['listed', 'by hand', 'out', 'new']))->toBe([true, true, false, true])
         ->and(array_map(fn (string $study): bool => $following->has($study, $one), ['listed', 'by hand', 'out', 'new']))->toBe([false, true, false, false])
-        ->and($fixed->changes(['listed' => $one, 'by hand' => $one, 'out' => $both, 'new' => $both, 'other' => []]))->toBe(['join' => ['new'], 'leave' => ['listed']])
-        ->and($following->changes(['new' => $both]))->toBe(['join' => [], 'leave' => []])
+        ->and($fixed->changes(['listed' => $one, 'by hand' => $one, 'out' => $both, 'new' => $both, 'other' => []]))->toEqual(new SubsetChanges(join: ['new'], leave: ['listed']))
+        ->and($following->changes(['new' => $both]))->toEqual(new SubsetChanges())
         ->and((new Subset([], follows: true))->has('any', $both))->toBeFalse();
 });

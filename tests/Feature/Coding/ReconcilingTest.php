@@ -2,8 +2,8 @@
 
 namespace Tests\Feature\Coding;
 
-use App\Queries\Coding\AlikeCount;
-use App\Queries\Coding\Reconciling;
+use App\Queries\Coding\Reconcile\AlikeCount;
+use App\Queries\Coding\Reconcile\Reconciling;
 
 it('tells how far two coders agree week by week, by when the second answered', function () {
     $world = AtTheDesk::world(AtTheDesk::asked('People'), AtTheDesk::asked('Wards'), AtTheDesk::asked('Beds'));

@@ -139,7 +139,7 @@ it('counts what waits wherever the queue is', function (): void {
     keepsSessionsInRedis();
     config(['queue.default' => 'redis']);
     \Illuminate\Support\Facades\Queue::pushRaw('{"uuid":"1","createdAt":'.(now()->getTimestamp() - 7).'}', 'files');
-    [$waiting, $seconds] = CopyHealth::waiting();
+    ['pieces' => $waiting, 'seconds' => $seconds] = (array) CopyHealth::waiting();
     expect($waiting)->toBe(1)->and($seconds)->toBeGreaterThanOrEqual(7);
 });
 

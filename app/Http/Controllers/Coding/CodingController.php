@@ -16,7 +16,7 @@ use App\Queries\Coding\CodingDesk;
 use App\Queries\Coding\CodingShares;
 use App\Queries\Coding\CodingTable;
 use App\Queries\Coding\Leads;
-use App\Queries\Coding\Reconciling;
+use App\Queries\Coding\Reconcile\Reconciling;
 use App\Queries\Coding\Table\TableRows;
 use App\Queries\Coding\Table\TableStudies;
 use App\Queries\Shared\TableRecipes;

@@ -10,7 +10,7 @@ use App\Http\Input;
 use App\Models\CodebookItem;
 use App\Models\Publication;
 use App\Models\Review;
-use App\Queries\Coding\Reconciling;
+use App\Queries\Coding\Reconcile\Reconciling;
 use App\Queries\Synthesis\CodedTwice;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;

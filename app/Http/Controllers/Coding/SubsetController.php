@@ -33,7 +33,7 @@ final class SubsetController extends Controller
             'others' => $subset->others(),
             'changes' => array_map(
                 fn (array $ids): array => array_values($studies->only($ids)->all()),
-                $subset->changes(),
+                get_object_vars($subset->changes()),
             ),
             'tried' => $tried === [] ? null : $subset->tried($tried),
             'ticked' => array_column($tried === [] ? $subset->subset->rule ?? [] : $tried, 'answers', 'item'),

@@ -16,6 +16,7 @@ use App\Models\FullText;
 use App\Models\Publication;
 use App\Models\Review;
 use App\Queries\Coding\CopyEvidence;
+use App\Queries\Coding\RestingPiece;
 use App\Queries\FullTexts\Retrievals;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\JsonResponse;
@@ -199,7 +200,7 @@ final class FullTextController extends Controller
             $replace->execute($this->me($request), $one, $fullText);
             $pieces = CopyEvidence::of($review, $one, $this->me($request));
             $all += count($pieces);
-            $found += count(array_filter($pieces, fn (array $piece): bool => $piece['now'] !== null));
+            $found += count(array_filter($pieces, fn (RestingPiece $piece): bool => $piece->now !== null));
         }
 
         return response()->json([

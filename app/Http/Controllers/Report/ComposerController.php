@@ -125,7 +125,7 @@ final class ComposerController extends Controller
         $client = (int) $given['client'];
 
         return response()->json([
-            ...$exchange->execute($this->me($request), $report, (int) $given['after'], $client, $update),
+            ...get_object_vars($exchange->execute($this->me($request), $report, (int) $given['after'], $client, $update)),
             'presence' => $exchange->presence($report, $client, $given['presence'] ?? ''),
         ]);
     }

@@ -63,8 +63,8 @@ final class ReportController extends Controller
         $captions = [];
         foreach ($given as $i => $caption) {
             if (isset($keys[$i])) {
-                $captions[$keys[$i]['key']] =
-                    trim((string) $caption) === $keys[$i]['usual'] ? '' : trim((string) $caption);
+                $captions[$keys[$i]->key] =
+                    trim((string) $caption) === $keys[$i]->usual ? '' : trim((string) $caption);
             }
         }
 

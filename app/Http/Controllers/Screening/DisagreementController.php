@@ -6,6 +6,7 @@ namespace App\Http\Controllers\Screening;
 
 use App\Actions\Screening\PostToTalk;
 use App\Actions\Screening\RecordDecision;
+use App\Actions\Screening\SettledTogether;
 use App\Actions\Screening\SettleItem;
 use App\Http\Controllers\Controller;
 use App\Http\Input;
@@ -207,13 +208,12 @@ final class DisagreementController extends Controller
             : null;
     }
 
-    /** @param  array{settled: int, proposed: int, refused: list<string>}  $result */
-    private static function told(array $result): string
+    private static function told(SettledTogether $result): string
     {
         $words = array_filter([
-            $result['settled'] > 0 ? number_format($result['settled']).' settled' : '',
-            $result['proposed'] > 0 ? number_format($result['proposed']).' proposed to the other side' : '',
-            $result['refused'] !== [] ? count($result['refused']).' left as they are: '.$result['refused'][0] : '',
+            $result->settled > 0 ? number_format($result->settled).' settled' : '',
+            $result->proposed > 0 ? number_format($result->proposed).' proposed to the other side' : '',
+            $result->refused !== [] ? count($result->refused).' left as they are: '.$result->refused[0] : '',
         ]);
 
         return ucfirst(implode('; ', $words)) ?: 'Nothing was left to agree to.';

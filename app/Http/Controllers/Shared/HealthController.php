@@ -18,7 +18,7 @@ final class HealthController extends Controller
     {
         $ready = CopyHealth::ready();
 
-        return response()->json($ready, $ready['database'] && $ready['storage'] ? 200 : 503);
+        return response()->json($ready, $ready->canServe() ? 200 : 503);
     }
 
     /** In the text format of Prometheus, for those who have the token that was set. */
@@ -27,11 +27,7 @@ final class HealthController extends Controller
         $token = (string) config('heron.metrics_token');
         abort_if($token === '', 404);
         abort_unless(hash_equals($token, (string) $request->bearerToken()), 401);
-        $lines = '';
-        foreach (CopyHealth::numbers() as $name => [$kind, $about, $value]) {
-            $lines .= "# HELP {$name} {$about}\n# TYPE {$name} {$kind}\n{$name} {$value}\n";
-        }
 
-        return response($lines, 200, ['Content-Type' => 'text/plain; version=0.0.4; charset=utf-8']);
+        return response(implode('', CopyHealth::numbers()), 200, ['Content-Type' => 'text/plain; version=0.0.4; charset=utf-8']);
     }
 }

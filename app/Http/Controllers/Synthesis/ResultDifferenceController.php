@@ -10,7 +10,7 @@ use App\Http\Input;
 use App\Models\Publication;
 use App\Models\Review;
 use App\Models\ReviewOutcome;
-use App\Queries\Coding\Reconciling;
+use App\Queries\Coding\Reconcile\Reconciling;
 use App\Queries\Synthesis\CodedTwice;
 use App\Queries\Synthesis\OutcomeBook;
 use Illuminate\Contracts\View\View;

@@ -54,8 +54,8 @@ final readonly class StudyTable
 
     /**
      * @param  int  $most  studies; the rest are in the files
-     * @return array<array-key, list<array{study: stdClass, cells: array<string, StudyCell>}>> by group, under '' where
-     *     there are none; a study of several groups stands in each
+     * @return array<array-key, list<StudyRow>> by group, under '' where there are none; a study of several groups stands
+     *     in each
      */
     public function groups(int $most): array
     {
@@ -66,7 +66,7 @@ final readonly class StudyTable
         $groups = $this->by === null ? [] : array_fill_keys($this->by->code()->choosable(), []);
         foreach ($studies as $study) {
             foreach ($this->by === null ? [''] : self::named($said[$study->id][$this->by->id] ?? null) as $group) {
-                $groups[$group][] = ['study' => $study, 'cells' => $cells[$study->id] ?? []];
+                $groups[$group][] = new StudyRow($study, $cells[$study->id] ?? []);
             }
         }
 
@@ -89,7 +89,7 @@ final readonly class StudyTable
         }
         yield [...($this->by === null ? [] : [$this->by->label]), 'study', 'title', 'year', 'doi', ...$heads];
         foreach ($this->slices() as $group => $row) {
-            ['study' => $study, 'cells' => $cells] = $row;
+            [$study, $cells] = [$row->study, $row->cells];
             $line = $this->by === null ? [] : [$group];
             array_push($line, self::called($study), $study->title, $study->year, $study->doi);
             foreach (array_keys($this->columns->heads) as $key) {
@@ -99,7 +99,7 @@ final readonly class StudyTable
         }
     }
 
-    /** @return \Generator<string, array{study: stdClass, cells: array<string, StudyCell>}> by group */
+    /** @return \Generator<string, StudyRow> by group */
     private function slices(): \Generator
     {
         // groups need all studies at once; without them they pass slice by slice

@@ -15,7 +15,8 @@
                     <th scope="rowgroup" colspan="{{ 1 + count($shown->columns->heads) }}">{{ $shown->by->label }}: {{ $group }}</th>
                 </tr>
             @endif
-            @foreach ($rows as ['study' => $study, 'cells' => $cells])
+            @foreach ($rows as $row)
+                @php([$study, $cells] = [$row->study, $row->cells])
                 <tr>
                     <th scope="row">{{ StudyTable::called($study) }}</th>
                     @foreach (array_keys($shown->columns->heads) as $key)

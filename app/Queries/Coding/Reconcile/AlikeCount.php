@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Queries\Coding;
+namespace App\Queries\Coding\Reconcile;
 
 /** How much two have both taken, and how much of it alike. */
 final readonly class AlikeCount

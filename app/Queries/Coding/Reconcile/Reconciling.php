@@ -2,11 +2,13 @@
 
 declare(strict_types=1);
 
-namespace App\Queries\Coding;
+namespace App\Queries\Coding\Reconcile;
 
 use App\Models\Answer;
 use App\Models\CodebookItem;
 use App\Models\Review;
+use App\Queries\Coding\CodingTable;
+use App\Queries\Coding\StudyParts;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Facades\DB;
 use WaryHeron\Core\Coding\AnswerDifference;

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Queries\Coding;
+namespace App\Queries\Coding\Reconcile;
 
 use App\Models\CodebookItem;
 
