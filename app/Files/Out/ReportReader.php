@@ -44,7 +44,7 @@ final class ReportReader
      */
     public static function written(string $base): array
     {
-        /** @var list<array{type: string, runs: list<array{client: int, text: string}>}> $blocks */
+        /** @var list<array{type: string, runs: list<array{client: ?int, text: string}>}> $blocks */
         $blocks = self::ask(['do' => 'written', 'base' => $base])['blocks'];
 
         return array_map(fn (array $of): WrittenParagraph => new WrittenParagraph($of['type'], array_map(

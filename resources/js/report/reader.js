@@ -38,7 +38,8 @@ function make({ json }, schema) {
     return { state: text(Y.encodeStateAsUpdate(doc)) };
 }
 
-// Who wrote which words: of each paragraph its runs, by the client that each was written with.
+// Who wrote which words: of each paragraph its runs, by the client that each was written with. What stands there live is
+// nobody's words: its client is null.
 function written({ base }) {
     const doc = new Y.Doc();
     Y.applyUpdate(doc, bytes(base));
@@ -53,10 +54,13 @@ function written({ base }) {
         }
         return runs;
     };
+    const live = { liveNumber: (one) => one.getAttribute('shown') ?? '', cite: () => '[…]', blockRef: () => '…' };
+    const shown = (one) => live[one.nodeName]?.(one) ?? '';
+    const inline = (one) => (one instanceof Y.XmlText ? runsOf(one) : shown(one) ? [{ client: null, text: shown(one) }] : []);
     const walk = (node) => {
-        const texts = node.toArray().filter((one) => one instanceof Y.XmlText);
-        if (texts.length) blocks.push({ type: node.nodeName, runs: texts.flatMap(runsOf) });
-        node.toArray().filter((one) => one instanceof Y.XmlElement).forEach(walk);
+        const inside = node.toArray();
+        if (inside.some((one) => one instanceof Y.XmlText)) blocks.push({ type: node.nodeName, runs: inside.flatMap(inline) });
+        inside.filter((one) => one instanceof Y.XmlElement).forEach(walk);
     };
     doc.getXmlFragment('body').toArray().filter((one) => one instanceof Y.XmlElement).forEach(walk);
     return { blocks: blocks.filter((one) => one.runs.length) };

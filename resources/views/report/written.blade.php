@@ -1,3 +1,4 @@
+@use('App\View\Inline\Owned')
 <x-page title="Who wrote what" :review="$review" stage="report" place="report.text">
     <div class="desk desk-side">
         <section class="sheet" aria-label="The words that stand now">
@@ -7,12 +8,7 @@
             </header>
             <div class="written serif">
                 @foreach ($written->paragraphs as $paragraph)
-                    <p @class(['written-heading' => $paragraph->isHeading])>@foreach ($paragraph->runs as $run)
-<span @class(['written-by', 'written-' . (($written->people[$run->by]->number - 1) % 5 + 1), 'written-other' => $who !== '' && $who !== $run->by])
-                            title="{{ $written->people[$run->by]->name }}">{{ $run->text }}</span>@if (count($written->people) > 1)<sup
-                            class="written-number">{{ $written->people[$run->by]->number }}</sup>@endif
-@endforeach
-                    </p>
+                    <p @class(['written-heading' => $paragraph->isHeading])>{{ Owned::words($paragraph, $written, $who) }}</p>
                 @endforeach
             </div>
         </section>
@@ -23,7 +19,7 @@
             <ol class="sheet-body written-people">
                 @foreach ($written->people as $id => $person)
                     <li><span class="number">{{ $person->number }}</span> <span
-                            class="written-by written-{{ ($person->number - 1) % 5 + 1 }}">{{ $person->name }}</span> {{ number_format($person->words) }}
+                            @class(['written-by' => count($written->people) > 1, 'written-' . (($person->number - 1) % 5 + 1)])>{{ $person->name }}</span> {{ number_format($person->words) }}
                         {{ Str::plural('word', $person->words) }}
                         @if ($id !== '' && $who !== $id)
                             <a href="{{ route('report.written', [$review, 'who' => $id]) }}" aria-label="Only what {{ $person->name }} wrote">only

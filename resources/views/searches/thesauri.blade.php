@@ -11,10 +11,10 @@
             @else
                 <div class="section"><select class="input" x-ref="scheme" x-on:change="again" aria-label="Which thesaurus">
                         @foreach ($schemes as $one)
-                            <option value="{{ $one->id }}" @selected($one->id === $scheme->id)>{{ $one->title }},
-                                {{ number_format($one->size) }}</option>
+                            <option value="{{ $one->id }}" @selected($one->id === $scheme->id)>{{ $one->title }}</option>
                         @endforeach
                     </select>
+                    <p class="field-help">{{ number_format($scheme->size) }} headings</p>
                 </div>
                 <div class="section">
                     <h2 class="field-label">Tops of {{ $scheme->title }}</h2>

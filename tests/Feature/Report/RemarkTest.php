@@ -114,3 +114,23 @@ it('tells who wrote which of the words that stand, by the pages that they came f
         'there at the beginning',
     );
 });
+
+it('shows live numbers among the words that people wrote, as nobody’s', function () {
+    $world = new World();
+    app(OpenReport::class)->execute($world->people['lead'], $world->review);
+    $report = Report::of($world->review)->sole();
+    $number = ['type' => 'liveNumber', 'attrs' => ['source' => 'studies', 'shown' => '14']];
+    DB::update(
+        "UPDATE reports SET base = decode(?, 'base64') WHERE review_id = ? AND id = ?",
+        [ReportReader::make(['type' => 'doc', 'content' => [['type' => 'paragraph', 'content' => [
+            ['type' => 'text', 'text' => 'Of '], $number, ['type' => 'text', 'text' => '.'],
+        ]]]]), $report->review_id, $report->id],
+    );
+    $written = WrittenBy::of($report->refresh());
+    expect(array_column($written->paragraphs[0]->runs, 'by', 'text'))->toBe(['Of ' => '', '14' => null, '.' => ''])
+        ->and($written->people[WrittenBy::NOBODY]->words)->toBe(1);
+    $this->actingAs($world->people['lead'])
+        ->get("/reviews/{$world->review->id}/report/text/written")
+        ->assertOk()
+        ->assertSee('<p>Of 14.</p>', false);
+});

@@ -32,7 +32,9 @@ final readonly class WrittenBy
         foreach (ReportReader::written(ReportBase::of($report)) as $block) {
             $runs = self::runs($block->runs, $writers);
             foreach ($runs as $run) {
-                $words[$run->by] = ($words[$run->by] ?? 0) + (int) preg_match_all('/[\p{L}\p{N}]+/u', $run->text);
+                if ($run->by !== null) {
+                    $words[$run->by] = ($words[$run->by] ?? 0) + (int) preg_match_all('/[\p{L}\p{N}]+/u', $run->text);
+                }
             }
             $paragraphs[] = new OwnedParagraph($block->type === Node::HEADING, $runs);
         }
@@ -56,7 +58,7 @@ final readonly class WrittenBy
     {
         $joined = [];
         foreach ($runs as $run) {
-            $by = $writers[$run->client]->id ?? self::NOBODY;
+            $by = $run->client === null ? null : $writers[$run->client]->id ?? self::NOBODY;
             $last = array_pop($joined);
             array_push($joined, ...match (true) {
                 $last === null => [new OwnWords($by, $run->text)],
