@@ -132,5 +132,5 @@ it('shows live numbers among the words that people wrote, as nobody’s', functi
     $this->actingAs($world->people['lead'])
         ->get("/reviews/{$world->review->id}/report/text/written")
         ->assertOk()
-        ->assertSee('<p>Of 14.</p>', false);
+        ->assertSee('>Of 14.</p>', false);
 });
