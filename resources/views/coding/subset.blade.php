@@ -70,7 +70,7 @@
                                 <tr>
                                     <td><a class="title-link" href="{{ route('coding.show', [$review, $one->id]) }}">{{ $called($one) }}</a>
                                         <span class="small quiet">{{ Str::limit($one->title, 90) }}</span></td>
-                                    <td>{{ $subset->subset === null ? 'as all are' : ($one->how === Subset::HAND ? 'by hand' : 'by the rule') }}</td>
+                                    <td class="whitespace-nowrap">{{ $subset->subset === null ? 'as all are' : ($one->how === Subset::HAND ? 'by hand' : 'by the rule') }}</td>
                                     <td>
                                         @if ($mayManage && $subset->subset !== null)
                                             <form method="post" action="{{ route('coding.subset.hand', $review) }}">@csrf <input type="hidden" name="in"

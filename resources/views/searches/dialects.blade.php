@@ -1,3 +1,4 @@
+@use('WaryHeron\Core\Search\Dialect\Dialects')
 <x-page title="Dialects" :review="$review" stage="searches" place="dialects">
     <div class="desk desk-spine" x-data="dialectFile" data-url="{{ route('dialects.try', $review, false) }}">
         <section class="sheet">
@@ -12,10 +13,10 @@
                             @if ($one->name === $name) aria-current="true" @endif><span></span><span>{{ $one->name }}<br><span
                                     class="small quiet">the team's own</span></span></a></li>
                 @endforeach
-                @foreach (\WaryHeron\Core\Search\Dialect\Dialects::NAMES as $one)
+                @foreach (Dialects::NAMES as $one)
                     <li><a href="{{ route('dialects', [$review, 'open' => $one]) }}"
-                            @if ($one === $name) aria-current="true" @endif><span></span><span>{{ $one }}<br><span
-                                    class="small quiet">ships with Wary Heron</span></span></a></li>
+                            @if ($one === $name) aria-current="true" @endif><span></span><span>{{ Dialects::named($one)?->title() }}<br><span
+                                    class="small quiet">{{ $one }}, ships with Wary Heron</span></span></a></li>
                 @endforeach
             </ul>
         </section>
