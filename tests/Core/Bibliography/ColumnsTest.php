@@ -37,6 +37,16 @@ it('knows columns by their headings in several languages', function (array $head
         ['Date of publication', 'DOI link', 'Web address', 'Abstract Note', 'Index Keywords', 'Issue No.', 'Print ISSN'],
         ['date', 'doi', 'url', 'abstract', 'keywords', 'issue', 'issn'],
     ],
+    [['Title', 'Publication Title', 'Authors', 'First Author'], ['title', 'journal', 'authors']],
+    [['First Author', 'Publication Title', 'Venue'], ['authors', 'title', 'journal']],
+    [
+        ['Item Title', 'Publication Title', 'Journal Volume', 'Journal Issue', 'Item DOI', 'Content Type'],
+        ['title', 'journal', 'volume', 'issue', 'doi', 'type'],
+    ],
+    [['Trial ID', 'Scientific title', 'Brief Summary', 'Study URL'], ['accession', 'title', 'abstract', 'url']],
+    [['ref_title', 'ref_authors', 'ref_year', 'ref_doi'], ['title', 'authors', 'year', 'doi']],
+    [['Premier auteur', 'Titre de l’étude', 'Année'], ['authors', 'title', 'year']],
+    [['Erstautor', 'Titel der Studie'], ['authors', 'title']],
     'the surer of two' => [['Keyword', 'Keywords', 'Author', 'Authors'], [1 => 'keywords', 3 => 'authors']],
     [['Remark', 'Ward', 'Location', 'People', 'Screened', 'Reviewer 1', 'Times cited'], []],
 ]);

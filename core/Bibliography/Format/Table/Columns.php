@@ -21,25 +21,29 @@ final readonly class Columns
             .'refnumber studyid articleid paperid rowid uid',
         'type' => 'type documenttype publicationtype itemtype referencetype doctype kind typ dokumenttyp '
             .'typededocument tipo tipodedocumento typedocument dokumenttype typpublikacji documentkind '
-            .'publicationkind publikationstyp publikationsart тип 文献类型',
-        'title' => 'title articletitle documenttitle publicationtitle worktitle titel titre ti titolo titulo '
+            .'publicationkind publikationstyp publikationsart тип 文献类型 contenttype',
+        'title' => 'title articletitle documenttitle itemtitle publicationtitle worktitle titel titre ti titolo titulo '
             .'tittel otsikko tytul nazev artikeltitel titredelarticle titeldesartikels titeldespublikation '
             .'titulodelarticulo titulodoartigo titolodellarticolo titelvanhetartikel papertitle studytitle '
             .'referencetitle cim baslik naslov название заглавие назва 标题 題名 标题名 篇名 题名 タイトル 論文名 제목 '
-            .'논문명 τιτλος titlu nadpis artikelnavn titleofarticle titleofpaper titlearticle arttitle',
+            .'논문명 τιτλος titlu nadpis artikelnavn titleofarticle titleofpaper titlearticle arttitle reftitle '
+            .'recordtitle citationtitle scientifictitle officialtitle publictitle titleofthestudy titleofstudy '
+            .'titelderstudie titredeletude titulodelestudio titulodoestudo titolodellostudio',
         'authors' => 'authors author authorfullnames authornames creators creator by au autor autoren verfasser '
             .'auteur auteurs autori autore autores forfatter forfattere forfattare tekija tekijat autorzy '
             .'autorin autorinnen verfasserin verfasserinnen autoria autoriarticolo autora autoras '
             .'authorlist authorsnames namesofauthors listofauthors autordelarticulo autorzyartykulu '
             .'autorstvo szerzo szerzok yazar yazarlar автор авторы автори 作者 著者 著者名 저자 συγγραφεις '
-            .'συγγραφεας autors authorss',
+            .'συγγραφεας autors authorss firstauthor leadauthor mainauthor correspondingauthor erstautor '
+            .'erstautorin premierauteur primerautor primeiroautor primoautore autorprincipal refauthors '
+            .'refauthor articleauthors paperauthors studyauthors 第一作者',
         'year' => 'year publicationyear pubyear yearpublished py jahr annee erscheinungsjahr anneedepublication '
             .'ano anodepublicacion anodepublicacao anno jaar ar vuosi rok utgivelsesar udgivelsesar '
             .'utgivningsar publiceringsar publikationsjahr publikasjonsar jahrderveroffentlichung '
             .'anodepublicacio anodellapubblicazione annodipubblicazione annopubblicazione '
             .'jaarvanpublicatie publicatiejaar julkaisuvuosi rokwydania rokpublikacji rokvydani '
             .'yearofpublication publishedyear yearpub yr ev yil godina anul год годиздания рік 年 年份 出版年 '
-            .'発行年 发表年份 발행연도 연도 ετος',
+            .'発行年 发表年份 발행연도 연도 ετος refyear articleyear paperyear studyyear',
         'date' => 'date publicationdate pubdate datepublished datum fecha data datedepublication '
             .'dateofpublication publisheddate publisheddateonline coverdate issuedate publikationsdatum '
             .'erscheinungsdatum publicatiedatum utgivelsesdato fechadepublicacion datadepublicacao '
@@ -50,14 +54,15 @@ final readonly class Columns
             .'nombredelarevista titulodelarevista titulodarevista nomedelarivista nomerivista '
             .'titolodellarivista periodico nomedoperiodico periodique naamtijdschrift journalbook '
             .'journalorbook publishedin publicationsource casopis folyoirat dergi revija '
-            .'revist журнал источник 期刊 刊名 来源 雑誌名 掲載誌 저널 학술지 περιοδικο',
+            .'revist журнал источник 期刊 刊名 来源 雑誌名 掲載誌 저널 학술지 περιοδικο publicationtitle publication '
+            .'hosttitle hostpublication venue publicationvenue refjournal conference conferencename',
         'journalShort' => 'journalshort journalabbreviation abbreviatedjournal abbreviatedsourcetitle shortjournal '
             .'journalabbr abbreviatedjournaltitle isoabbreviation journaliso sourceabbreviation',
         'volume' => 'volume vol vl band jahrgang volumen jaargang tom tome volym bind argang jahrgangband rocnik '
-            .'kotet cilt том 卷 巻 권',
+            .'kotet cilt journalvolume том 卷 巻 권',
         'issue' => 'issue number no issuenumber heft nummer ausgabe numero aflevering iss issueno issuenum '
             .'numeros fascicolo fascicule zeszyt cislo szam sayi hefte heftnummer nummerderausgabe '
-            .'номер выпуск 期 号 호',
+            .'номер выпуск 期 号 호 journalissue',
         'pages' => 'pages page pagination pagerange pp articlenumber artno seiten seite paginas pagine sider '
             .'sidor strony pagenumbers pageno pagenos seitenzahl seitenzahlen stranice oldalak sayfa sivut '
             .'strana strany страницы 页码 页 ページ 쪽 pagesrange articleno articlenum artnr',
@@ -66,12 +71,12 @@ final readonly class Columns
         'lastPage' => 'lastpage endpage pageend pageto endingpage topage epage letzteseite endseite dernierepage '
             .'paginafinal paginadefin ultimapagina laatstepagina',
         'doi' => 'doi digitalobjectidentifier doilink doinumber doiurl doi链接 doino articledoi identifiantdoi '
-            .'doiidentifier',
+            .'doiidentifier itemdoi refdoi paperdoi studydoi',
         'abstract' => 'abstract abstracttext summary ab zusammenfassung resume resumen resumo riassunto '
             .'samenvatting sammendrag sammanfattning streszczenie abstractnote abstracten abstractenglish '
             .'kurzfassung abriss kurzreferat resumeanglais sommaire sintesi sommario tiivistelma abstrakt '
             .'abstrakti osszefoglalo ozet sazetak rezumat povzetek аннотация реферат анотація резюме 摘要 要旨 '
-            .'抄録 초록 περιληψη',
+            .'抄録 초록 περιληψη briefsummary',
         'keywords' => 'keywords keyword authorkeywords subjects subject indexterms descriptors tags headings '
             .'schlagworter schlagworte stichworter motscles palabrasclave palavraschave parolechiave '
             .'trefwoorden nokkelord nyckelord indexkeywords subjectheadings subjectheading meshterms '
@@ -84,7 +89,7 @@ final readonly class Columns
             .'jezik язык мова 语言 言語 언어',
         'url' => 'url urls link links weblink address lien enlace adresse webaddress '
             .'fulltexturl fulltextlink linkurl articleurl uri internetadresse webadresse lienurl ссылка 链接 '
-            .'网址',
+            .'网址 studyurl',
         'publisher' => 'publisher verlag editeur editorial editora editore uitgever forlag publishers publishername '
             .'publishedby verlagsname maisondedition casaeditora casaeditrice kustantaja wydawca '
             .'wydawnictwo vydavatel kiado yayinci izdavac издатель издательство 出版社 出版者 출판사',
@@ -98,13 +103,13 @@ final readonly class Columns
             .'toimittaja toimittajat redaktorer editorsnames bookeditors direccion coordinador organizador '
             .'organizadores 编者 編者 редактор',
         'series' => 'series seriestitle seriesname bookseries reihe collection serie collana schriftenreihe '
-            .'titredelacollection coleccion colecao sarja seria rada reeks серия 丛书',
+            .'titredelacollection coleccion colecao sarja seria rada reeks серия 丛书 bookseriestitle',
         'edition' => 'edition auflage edicion edicao edizione editionnumber uitgave painos wydanie vydani kiadas '
             .'издание 版本',
         'isbn' => 'isbn isbns isbnnumber isbnprint eisbn',
         'partTitle' => 'parttitle volumetitle bandtitel titleofvolume titeldesbandes',
         'accession' => 'accession accessionnumber accessionno an databaseid uniqueid accessionnum uniqueidentifier '
-            .'accessionid pmid databaserecordid',
+            .'accessionid pmid databaserecordid trialid trialnumber nctnumber',
         'fields' => 'otherfields',
     ];
 
