@@ -10,7 +10,7 @@ namespace WaryHeron\Core\Bibliography;
  * @phpstan-type Values array{type: PublicationType, title: string, authors: list<Name>, year: ?int, date: string,
  *     journal: string, journalShort: string, volume: string, issue: string, firstPage: string, lastPage: string,
  *     doi: string, urls: list<string>, abstract: string, keywords: list<string>, language: string, publisher: string,
- *     place: string, issn: string, accession: string, id: string, extra: list<array{string, string}>, source: string,
+ *     place: string, issn: string, accession: string, id: string, extra: list<SourceField>, source: string,
  *     line: int, editors: list<Name>, series: string, edition: string, isbn: string, partTitle: string}
  */
 final readonly class Reference
@@ -19,8 +19,7 @@ final readonly class Reference
      * @param  list<Name>  $authors
      * @param  list<string>  $keywords
      * @param  list<string>  $urls
-     * @param  list<array{string, string}>  $extra  the source's fields that have no place here: its tag and value, in
-     *     its order
+     * @param  list<SourceField>  $extra  the source's fields that have no place here, in its order
      * @param  string  $source  the record's text as delivered
      * @param  int  $line  where that text starts in its file, from 1; 0 where there is no file
      * @param  list<Name>  $editors
@@ -192,6 +191,7 @@ final readonly class Reference
             'type' => $this->type->value,
             'authors' => array_map($listed, $this->authors),
             'editors' => array_map($listed, $this->editors),
+            'extra' => array_map(fn (SourceField $field): array => [$field->tag, $field->value], $this->extra),
         ];
         unset($values['source'], $values['line']);
 
@@ -201,7 +201,7 @@ final readonly class Reference
     /** @param  array<string, mixed>  $values as toArray() gave them */
     public static function fromArray(array $values, string $source = ''): self
     {
-        /** @var array{type: string, title?: string, authors?: list<array<string>>, editors?: list<array<string>>} $values */
+        /** @var array{type: string, title?: string, authors?: list<array<string>>, editors?: list<array<string>>, extra?: list<mixed>} $values */
         /** @var Values $all */
         $all = [
             ...$values,
@@ -209,6 +209,7 @@ final readonly class Reference
             'title' => $values['title'] ?? '',
             'authors' => array_map(Name::of(...), $values['authors'] ?? []),
             'editors' => array_map(Name::of(...), $values['editors'] ?? []),
+            'extra' => array_values(array_filter(array_map(SourceField::fromPair(...), $values['extra'] ?? []))),
             'source' => $source,
         ];
 

@@ -17,25 +17,20 @@ final class StandardNumber
             preg_match('/^\D*\d{4}-?\d{3}[\dXx]\b/', $text) !== 1;
     }
 
-    /**
-     * The first number of a serial, the first of a book, and what is left over.
-     *
-     * @param  list<array{string, string}>  $fields  tag and value
-     * @return array{string, string, list<array{string, string}>}
-     */
-    public static function sorted(array $fields): array
+    /** @param  list<SourceField>  $fields */
+    public static function sorted(array $fields): SerialAndBook
     {
         $found = ['issn' => '', 'isbn' => ''];
         $left = [];
         foreach ($fields as $field) {
-            $kind = self::isIsbn($field[1]) ? 'isbn' : 'issn';
+            $kind = self::isIsbn($field->value) ? 'isbn' : 'issn';
             if ($found[$kind] === '') {
-                $found[$kind] = $field[1];
-            } elseif ($found[$kind] !== $field[1]) {
+                $found[$kind] = $field->value;
+            } elseif ($found[$kind] !== $field->value) {
                 $left[] = $field;
             }
         }
 
-        return [$found['issn'], $found['isbn'], $left];
+        return new SerialAndBook($found['issn'], $found['isbn'], $left);
     }
 }

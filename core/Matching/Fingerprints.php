@@ -8,6 +8,7 @@ use WaryHeron\Core\Bibliography\Doi;
 use WaryHeron\Core\Bibliography\Name;
 use WaryHeron\Core\Bibliography\PublicationType;
 use WaryHeron\Core\Bibliography\Reference;
+use WaryHeron\Core\Bibliography\SourceField;
 use WaryHeron\Core\Matching\Field\PageSpan;
 use WaryHeron\Core\Matching\Field\TitleText;
 use WaryHeron\Core\Text\Words;
@@ -207,8 +208,10 @@ final class Fingerprints
                 return [$doi, true];
             }
         }
-        foreach ([['', $reference->accession], ['', $reference->id], ...$reference->extra] as [$tag, $value]) {
-            $doi = ! str_contains($value, '10.') || in_array($tag, self::RELATED, true) ? null : Doi::normalised($value);
+        $numbers = [new SourceField('', $reference->accession), new SourceField('', $reference->id)];
+        foreach ([...$numbers, ...$reference->extra] as $field) {
+            $mayBe = str_contains($field->value, '10.') && ! $field->isOne(...self::RELATED);
+            $doi = $mayBe ? Doi::normalised($field->value) : null;
             if ($doi !== null) {
                 return [$doi, true];
             }
@@ -221,9 +224,9 @@ final class Fingerprints
     private function otherTitles(Reference $reference): array
     {
         $titles = [];
-        foreach ($reference->extra as [$tag, $value]) {
-            if (in_array($tag, self::OTHER_TITLES, true) || in_array(strtolower($tag), self::OTHER_TITLES, true)) {
-                $titles[] = TitleText::of($value)->text;
+        foreach ($reference->extra as $field) {
+            if ($field->isOne(...self::OTHER_TITLES) || in_array(strtolower($field->tag), self::OTHER_TITLES, true)) {
+                $titles[] = TitleText::of($field->value)->text;
             }
         }
         // "Title [Originaltitel]"
@@ -252,8 +255,8 @@ final class Fingerprints
 
     private function genre(Reference $reference): string
     {
-        $tells = fn (array $field): bool => in_array($field[0], self::GENRE_FIELDS, true);
-        $said = strtolower(implode(' ', array_column(array_filter($reference->extra, $tells), 1)));
+        $tells = fn (SourceField $field): bool => $field->isOne(...self::GENRE_FIELDS);
+        $said = strtolower(implode(' ', array_column(array_filter($reference->extra, $tells), 'value')));
 
         return match (true) {
             preg_match('/\b(?:erratum|correction|corrigendum|retraction)\b/', $said) === 1 => 'notice',

@@ -4,15 +4,20 @@ declare(strict_types=1);
 
 namespace WaryHeron\Core\Bibliography\Format;
 
-/** @internal A record of tagged lines while it is being read: its fields in order, each with tag and value. */
+use WaryHeron\Core\Bibliography\SourceField;
+
+/** @internal A record of tagged lines while it is being read: its fields in order. */
 final class TaggedRecord
 {
     public string $source = '';
 
     public bool $tooLarge = false;
 
-    /** @var array<int, array{string, string}> */
-    private array $fields = [];
+    /** @var array<int, string> by the places of the fields */
+    private array $tags = [];
+
+    /** @var array<int, string> at the same places; what has been used up is gone */
+    private array $values = [];
 
     /** @var array<string, list<int>> where each tag stands in */
     private array $places = [];
@@ -37,7 +42,8 @@ final class TaggedRecord
     {
         if (! $this->tooLarge) {
             $this->places[$tag][] = $this->count;
-            $this->fields[$this->count++] = [$tag, $value];
+            $this->tags[$this->count] = $tag;
+            $this->values[$this->count++] = $value;
         }
     }
 
@@ -45,13 +51,13 @@ final class TaggedRecord
     public function continue(string $text, array $oneALine = []): void
     {
         $last = $this->count - 1;
-        if ($text !== '' && $last >= 0 && ! $this->tooLarge) {
-            if (in_array($this->fields[$last][0], $oneALine, true)) {
-                $this->add($this->fields[$last][0], $text);
-
-                return;
-            }
-            $this->fields[$last][1] = $this->fields[$last][1] === '' ? $text : "{$this->fields[$last][1]} {$text}";
+        if ($text === '' || $last < 0 || $this->tooLarge) {
+            return;
+        }
+        if (in_array($this->tags[$last], $oneALine, true)) {
+            $this->add($this->tags[$last], $text);
+        } else {
+            $this->values[$last] = $this->values[$last] === '' ? $text : "{$this->values[$last]} {$text}";
         }
     }
 
@@ -70,8 +76,8 @@ final class TaggedRecord
     public function first(string $tag): ?string
     {
         foreach ($this->places[$tag] ?? [] as $at) {
-            if (isset($this->fields[$at]) && $this->fields[$at][1] !== '') {
-                return $this->fields[$at][1];
+            if (($this->values[$at] ?? '') !== '') {
+                return $this->values[$at];
             }
         }
 
@@ -87,9 +93,9 @@ final class TaggedRecord
     {
         foreach ($tags as $tag) {
             foreach ($this->places[$tag] ?? [] as $at) {
-                $value = $this->fields[$at][1] ?? '';
+                $value = $this->values[$at] ?? '';
                 if ($value !== '') {
-                    unset($this->fields[$at]);
+                    unset($this->values[$at]);
 
                     return $value;
                 }
@@ -107,34 +113,59 @@ final class TaggedRecord
      */
     public function takeAll(array $tags): array
     {
-        return array_column($this->takeFields($tags), 1);
+        return array_values($this->taken($tags));
+    }
+
+    /**
+     * The same with the tags that they stood under.
+     *
+     * @param  list<string>  $tags
+     * @return list<SourceField>
+     */
+    public function takeFields(array $tags): array
+    {
+        return $this->fields($this->taken($tags));
+    }
+
+    /** @return list<SourceField> what has not been used up */
+    public function rest(): array
+    {
+        return $this->fields(array_filter($this->values, fn (string $value): bool => $value !== ''));
     }
 
     /**
      * @param  list<string>  $tags
-     * @return list<array{string, string}>
+     * @return array<int, string> values by their places; empty ones are used up as well, and told to nobody
      */
-    public function takeFields(array $tags): array
+    private function taken(array $tags): array
     {
         $taken = [];
         foreach ($tags as $tag) {
             foreach ($this->places[$tag] ?? [] as $at) {
-                if (isset($this->fields[$at])) {
-                    $taken[$at] = $this->fields[$at];
-                    unset($this->fields[$at]);
+                if (($this->values[$at] ?? '') !== '') {
+                    $taken[$at] = $this->values[$at];
                 }
+                unset($this->values[$at]);
             }
         }
         if (count($tags) > 1) {
             ksort($taken);
         }
 
-        return array_values(array_filter($taken, fn (array $field): bool => $field[1] !== ''));
+        return $taken;
     }
 
-    /** @return list<array{string, string}> what has not been used up */
-    public function rest(): array
+    /**
+     * @param  array<int, string>  $values  by their places
+     * @return list<SourceField>
+     */
+    private function fields(array $values): array
     {
-        return array_values(array_filter($this->fields, fn (array $field): bool => $field[1] !== ''));
+        $fields = [];
+        foreach ($values as $at => $value) {
+            $fields[] = new SourceField($this->tags[$at], $value);
+        }
+
+        return $fields;
     }
 }

@@ -8,6 +8,7 @@ use WaryHeron\Core\Bibliography\Format\Table\HeadingRow;
 use WaryHeron\Core\Bibliography\Format\UnreadableRecord;
 use WaryHeron\Core\Bibliography\Name;
 use WaryHeron\Core\Bibliography\Reference;
+use WaryHeron\Core\Bibliography\SourceField;
 
 /** Files as programs and people leave them: whatever a careful reader can read is read, in a format told by its beginning. */
 
@@ -196,7 +197,7 @@ it('keeps what somebody else did for a work, and each abstract', function () {
         '<identifier type="DOI">10.71111/lamps</identifier></mods>',
     );
     expect($read->extra)
-        ->toBe([['translator', 'Ito, K']])
+        ->toEqual([new SourceField('translator', 'Ito, K')])
         ->and($read->abstract)
         ->toBe("One.\n\nTwo.")
         ->and($read->doi)

@@ -8,6 +8,7 @@ use WaryHeron\Core\Bibliography\Format\UnusableFile;
 use WaryHeron\Core\Bibliography\Name;
 use WaryHeron\Core\Bibliography\PublicationType;
 use WaryHeron\Core\Bibliography\Reference;
+use WaryHeron\Core\Bibliography\SourceField;
 
 /** @return resource */
 function streamOf(string $text)
@@ -108,7 +109,7 @@ function troublesome(int $seed, array $extra): Reference
         issn: $maybe('1234-567X'),
         accession: $maybe("A/{$seed}"),
         id: "R{$seed}",
-        extra: $extra,
+        extra: array_values(array_filter(array_map(SourceField::fromPair(...), $extra))),
         editors: array_slice($random->shuffleArray($names), 0, $random->getInt(0, 2)),
         series: $maybe('Lamps and Lux'),
         edition: $maybe('2nd'),
@@ -311,7 +312,7 @@ it('reads tables of any delimiter and heading', function (string $text) {
         ->and([$one->firstPage, $one->lastPage])
         ->toBe(['3', '9'])
         ->and($one->extra)
-        ->toBe([['Funding', 'none']]);
+        ->toEqual([new SourceField('Funding', 'none')]);
 })->with([
     "Article Title,Author(s),Publication Year,Pages,Funding\n\"Lamps, at night\",Okafor I.N.; van der Haas M,2020,3-9,none\n",
     "sep=;\nTitle;Authors;Year;Pages;Funding\nLamps, at night;\"Okafor I.N.; van der Haas M\";2020;3–9;none\n",

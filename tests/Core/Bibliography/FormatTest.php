@@ -10,6 +10,7 @@ use WaryHeron\Core\Bibliography\Format\Ris\RisWriter;
 use WaryHeron\Core\Bibliography\Name;
 use WaryHeron\Core\Bibliography\PublicationType;
 use WaryHeron\Core\Bibliography\Reference;
+use WaryHeron\Core\Bibliography\SourceField;
 use WaryHeron\Core\Matching\ExactKeys;
 
 function risOf(string $text): array
@@ -40,7 +41,7 @@ it('reads both generations of RIS', function () {
         ->and($new->journal)
         ->toBe('Congress')
         ->and($new->extra)
-        ->toBe([['M3', 'Talk']])
+        ->toEqual([new SourceField('M3', 'Talk')])
         ->and($new->line)
         ->toBe(11);
 });

@@ -6,6 +6,7 @@ use WaryHeron\Core\Bibliography\Format\UnreadableRecord;
 use WaryHeron\Core\Bibliography\Name;
 use WaryHeron\Core\Bibliography\PublicationType;
 use WaryHeron\Core\Bibliography\Reference;
+use WaryHeron\Core\Bibliography\SourceField;
 
 it('writes names short and inverted', function (string $given, string $short, string $inverted) {
     $name = Name::inverted($given);
@@ -77,7 +78,7 @@ it('reads MODS as other hands write it', function () {
         ->and($reference->keywords)
         ->toBe(['Light / adverse effects'])
         ->and($reference->extra)
-        ->toBe([['genre', 'Conference abstract']]);
+        ->toEqual([new SourceField('genre', 'Conference abstract')]);
     $document->loadXML('<mods xmlns="http://www.loc.gov/mods/v3"><genre>Book</genre></mods>');
     expect((new ModsReader())->reference($document->documentElement))->toBeInstanceOf(UnreadableRecord::class);
 });

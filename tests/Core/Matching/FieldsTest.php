@@ -3,6 +3,7 @@
 use WaryHeron\Core\Bibliography\Name;
 use WaryHeron\Core\Bibliography\PublicationType;
 use WaryHeron\Core\Bibliography\Reference;
+use WaryHeron\Core\Bibliography\SourceField;
 use WaryHeron\Core\Matching\Field\AbstractAgreement;
 use WaryHeron\Core\Matching\Field\AuthorComparator;
 use WaryHeron\Core\Matching\Field\DoiAgreement;
@@ -144,7 +145,7 @@ it('grades DOIs, issues, volumes and pages', function (array $a, array $b, UnitE
     ],
     'another DOI of a note says nothing' => [
         ['doi' => '10.71111/lamps.2016'],
-        ['extra' => [['N1', 'see 10.72222/wards.88']]],
+        ['extra' => [new SourceField('N1', 'see 10.72222/wards.88')]],
         DoiAgreement::Unknown,
     ],
     'a DOI that is cut' => [['doi' => '10.71111/lamps.2016'], ['doi' => '10.71111/lam'], DoiAgreement::NearlySame],
@@ -370,9 +371,9 @@ it('grades titles', function (string $a, string $b, string $agreement) {
 ]);
 
 it('knows a title by the original that stands beside it', function () {
-    $one = fingerprint(['title' => 'Lamps of the ward', 'extra' => [['TT', 'Lampen auf der Station']]]);
+    $one = fingerprint(['title' => 'Lamps of the ward', 'extra' => [new SourceField('TT', 'Lampen auf der Station')]]);
     $other = fingerprint(['title' => 'Lampen auf der Station'], 'b');
-    $elsewhere = fingerprint(['title' => 'Lamps of the ward', 'extra' => [['N1', 'Lampen auf der Station']]]);
+    $elsewhere = fingerprint(['title' => 'Lamps of the ward', 'extra' => [new SourceField('N1', 'Lampen auf der Station')]]);
     expect((new TitleComparator())->compare($one, $other)->name)->toBe('Translated')
         ->and((new TitleComparator())->compare($elsewhere, $other)->name)->toBe('Different');
 });

@@ -5,6 +5,7 @@ namespace Tests\Core\Matching;
 use WaryHeron\Core\Bibliography\Name;
 use WaryHeron\Core\Bibliography\PublicationType;
 use WaryHeron\Core\Bibliography\Reference;
+use WaryHeron\Core\Bibliography\SourceField;
 use WaryHeron\Core\Matching\Fingerprint;
 use WaryHeron\Core\Matching\Fingerprints;
 
@@ -46,14 +47,14 @@ it('knows notices, abstracts, data and preprints by what their source says', fun
     expect(madeOf($values)->genre)->toBe($genre);
 })->with([
     'nothing said' => [[], ''],
-    'an erratum' => [['extra' => [['PT', 'Published Erratum']]], 'notice'],
-    'elsewhere it says nothing' => [['extra' => [['N2', 'Published Erratum']]], ''],
-    'an abstract' => [['extra' => [['M3', 'Conference Abstract']]], 'abstract'],
-    'data' => [['extra' => [['genre', 'Dataset']]], 'data'],
+    'an erratum' => [['extra' => [new SourceField('PT', 'Published Erratum')]], 'notice'],
+    'elsewhere it says nothing' => [['extra' => [new SourceField('N2', 'Published Erratum')]], ''],
+    'an abstract' => [['extra' => [new SourceField('M3', 'Conference Abstract')]], 'abstract'],
+    'data' => [['extra' => [new SourceField('genre', 'Dataset')]], 'data'],
     'an entry of a register' => [['type' => PublicationType::RegisterEntry], 'data'],
     'a preprint by its type' => [['type' => PublicationType::Preprint], 'preprint'],
-    'a preprint by a note' => [['extra' => [['note', 'A preprint of 2020']]], 'preprint'],
-    'a notice before all else' => [['type' => PublicationType::Preprint, 'extra' => [['type', 'Correction']]], 'notice'],
+    'a preprint by a note' => [['extra' => [new SourceField('note', 'A preprint of 2020')]], 'preprint'],
+    'a notice before all else' => [['type' => PublicationType::Preprint, 'extra' => [new SourceField('type', 'Correction')]], 'notice'],
 ]);
 
 it('looks for a DOI in its field first, then in links, then in what else is told', function (array $values, string $doi, bool $isElsewhere) {
@@ -65,8 +66,8 @@ it('looks for a DOI in its field first, then in links, then in what else is told
     'what is none in its field' => [['doi' => 'none', 'urls' => ['https://doi.org/10.72222/b']], '10.72222/b', true],
     'the second link' => [['urls' => ['https://ward.example', 'https://doi.org/10.72222/b']], '10.72222/b', true],
     'its number' => [['accession' => '10.72222/b'], '10.72222/b', true],
-    'a note' => [['extra' => [['N1', 'doi 10.72222/b']]], '10.72222/b', true],
-    'what names another work' => [['extra' => [['CIN', 'Ward Stud 2016. 10.72222/b'], ['EIN', '10.73333/c']]], '', false],
+    'a note' => [['extra' => [new SourceField('N1', 'doi 10.72222/b')]], '10.72222/b', true],
+    'what names another work' => [['extra' => [new SourceField('CIN', 'Ward Stud 2016. 10.72222/b'), new SourceField('EIN', '10.73333/c')]], '', false],
 ]);
 
 it('keeps sentences of some length, each once', function () {
@@ -109,15 +110,15 @@ it('writes volumes and issues in one manner', function (string $told, string $wr
 ]);
 
 it('takes no DOI from what names another work', function (string $tag) {
-    expect(madeOf(['extra' => [[$tag, 'Ward Stud 2016. 10.72222/b']]])->doi)->toBe('')
-        ->and(madeOf(['extra' => [["{$tag}2", 'Ward Stud 2016. 10.72222/b']]])->doi)->toBe('10.72222/b');
+    expect(madeOf(['extra' => [new SourceField($tag, 'Ward Stud 2016. 10.72222/b')]])->doi)->toBe('')
+        ->and(madeOf(['extra' => [new SourceField("{$tag}2", 'Ward Stud 2016. 10.72222/b')]])->doi)->toBe('10.72222/b');
 })->with([
     'CIN', 'CON', 'EIN', 'EFR', 'RIN', 'ROF', 'UIN', 'UOF', 'DDIN', 'DRIN', 'SPIN', 'ORI', 'RPI', 'RPF', 'CRI', 'CRF',
     'crossref', 'related',
 ]);
 
 it('knows the title in another language by its field, however that is written', function (string $tag) {
-    expect(madeOf(['extra' => [[$tag, 'Lampen der Station']]])->otherTitles)->toBe(['lampen der station']);
+    expect(madeOf(['extra' => [new SourceField($tag, 'Lampen der Station')]])->otherTitles)->toBe(['lampen der station']);
 })->with([
     'TT', 'OP', 'T0', 'ST', 'original title', 'Original Title', 'original_title', 'originaltitle', 'OriginalTitle',
     'translated title', 'translatedtitle', 'title_original', 'vernacular title', 'titleaddon', 'origtitle',
@@ -143,11 +144,11 @@ it('does not count as people what says that a list goes on', function (string $n
 ]);
 
 it('knows what a record is by whichever field says so', function (string $tag) {
-    expect(madeOf(['extra' => [[$tag, 'Preprint']]])->genre)->toBe('preprint');
+    expect(madeOf(['extra' => [new SourceField($tag, 'Preprint')]])->genre)->toBe('preprint');
 })->with(['TY', 'M3', 'PT', 'document type', 'genre', 'type', 'entrytype', 'note']);
 
 it('knows what a record is by each of the words for it', function (string $said, string $genre) {
-    expect(madeOf(['extra' => [['PT', $said]]])->genre)->toBe($genre);
+    expect(madeOf(['extra' => [new SourceField('PT', $said)]])->genre)->toBe($genre);
 })->with([
     ['Erratum', 'notice'], ['Correction', 'notice'], ['Corrigendum', 'notice'], ['Retraction of Publication', 'notice'],
     ['Conference Abstract', 'abstract'], ['MEETING ABSTRACT', 'abstract'], ['abst', 'abstract'], ['abstraction', ''],

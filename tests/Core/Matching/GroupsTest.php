@@ -5,6 +5,7 @@ use Random\Randomizer;
 use WaryHeron\Core\Bibliography\Name;
 use WaryHeron\Core\Bibliography\PublicationType;
 use WaryHeron\Core\Bibliography\Reference;
+use WaryHeron\Core\Bibliography\SourceField;
 use WaryHeron\Core\Matching\Blocking;
 use WaryHeron\Core\Matching\Clusters;
 use WaryHeron\Core\Matching\Fingerprint;
@@ -90,7 +91,7 @@ it('compares two records that share any one key', function (array $one, array $o
     'the first 24 letters of a title' => [['title' => 'Lamps of the quiet wards there'], ['title' => 'Lamps of the quiet wards thera'], true],
     'the first 23 of them' => [['title' => 'Lamps of the quiet wards there'], ['title' => 'Lamps of the quiet wards theso'], false],
     'another title' => [
-        ['title' => 'Lampen auf der Station', 'extra' => [['TT', 'Lamps of the ward']]],
+        ['title' => 'Lampen auf der Station', 'extra' => [new SourceField('TT', 'Lamps of the ward')]],
         ['title' => 'Lamps of the ward'],
         true,
     ],

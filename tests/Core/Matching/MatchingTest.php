@@ -3,6 +3,7 @@
 use App\Files\In\ReferenceFile;
 use Tests\Core\Matching\Prints;
 use WaryHeron\Core\Bibliography\Name;
+use WaryHeron\Core\Bibliography\SourceField;
 use WaryHeron\Core\Matching\Clusters;
 use WaryHeron\Core\Matching\Comparator;
 use WaryHeron\Core\Matching\Comparison;
@@ -93,7 +94,7 @@ it('finds what sources do to the same publication', function (array $changes) {
     'translated title' => [
         [
             'title' => 'Effekte heller Beleuchtung',
-            'extra' => [['TT', 'Effects of bright-light exposure on alertness in night nurses: a randomised trial']],
+            'extra' => [new SourceField('TT', 'Effects of bright-light exposure on alertness in night nurses: a randomised trial')],
         ],
     ],
     'markup' => [
@@ -118,7 +119,7 @@ it('finds what sources do to the same publication', function (array $changes) {
             'volume' => '',
             'firstPage' => '',
             'lastPage' => '',
-            'extra' => [['N1', 'Available at doi:10.71111/anm.12.3.426']],
+            'extra' => [new SourceField('N1', 'Available at doi:10.71111/anm.12.3.426')],
         ],
     ],
     'the year before' => [['year' => 2016]],

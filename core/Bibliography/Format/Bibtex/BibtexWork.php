@@ -9,7 +9,9 @@ use WaryHeron\Core\Bibliography\Format\UnreadableRecord;
 use WaryHeron\Core\Bibliography\IssuedDate;
 use WaryHeron\Core\Bibliography\Keywords;
 use WaryHeron\Core\Bibliography\Pages;
+use WaryHeron\Core\Bibliography\PublicationType;
 use WaryHeron\Core\Bibliography\Reference;
+use WaryHeron\Core\Bibliography\SourceField;
 use WaryHeron\Core\Bibliography\Year;
 
 /**
@@ -122,9 +124,7 @@ final class BibtexWork
             lastPage: $lastPage,
             doi: Doi::named($doi, [...$values['urls'], $this->fields['note'] ?? '', $this->fields['eprint'] ?? '']),
             id: $id !== '' ? $id : $this->entry->key,
-            extra: $this->leftOver(
-                $this->entry->type === BibtexTypes::entry($type) ? [] : [['entrytype', $this->entry->type]],
-            ),
+            extra: $this->leftOver($type),
             source: $this->entry->source,
             line: $this->entry->line,
         );
@@ -231,18 +231,17 @@ final class BibtexWork
         return '';
     }
 
-    /**
-     * @param  list<array{string, string}>  $first
-     * @return list<array{string, string}>
-     */
-    private function leftOver(array $first): array
+    /** @return list<SourceField> the entry's own type first, where ours says less */
+    private function leftOver(PublicationType $type): array
     {
+        $said = $this->entry->type;
+        $left = $said === BibtexTypes::entry($type) ? [] : [new SourceField('entrytype', $said)];
         foreach ($this->fields as $name => $value) {
             if ($value !== '') {
-                $first[] = [$name, $value];
+                $left[] = new SourceField($name, $value);
             }
         }
 
-        return $first;
+        return $left;
     }
 }

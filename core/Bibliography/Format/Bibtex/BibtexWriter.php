@@ -37,11 +37,11 @@ final class BibtexWriter implements ReferenceWriter
     {
         $entry = BibtexTypes::entry($reference->type);
         $extra = [];
-        foreach ($reference->extra as [$tag, $value]) {
-            if ($tag === 'entrytype' && preg_match('/^[a-z]{3,20}$/', $value) === 1) {
-                $entry = $value;
-            } elseif (preg_match('/^[A-Za-z][A-Za-z0-9_-]*$/', $tag) === 1) {
-                $extra[strtolower($tag)][] = $value;
+        foreach ($reference->extra as $field) {
+            if ($field->tag === 'entrytype' && preg_match('/^[a-z]{3,20}$/', $field->value) === 1) {
+                $entry = $field->value;
+            } elseif (preg_match('/^[A-Za-z][A-Za-z0-9_-]*$/', $field->tag) === 1) {
+                $extra[strtolower($field->tag)][] = $field->value;
             }
         }
         $fields = $this->fields($reference, $key, $entry);

@@ -12,6 +12,7 @@ use WaryHeron\Core\Bibliography\Name;
 use WaryHeron\Core\Bibliography\Pages;
 use WaryHeron\Core\Bibliography\PublicationType;
 use WaryHeron\Core\Bibliography\Reference;
+use WaryHeron\Core\Bibliography\SourceField;
 use WaryHeron\Core\Bibliography\Year;
 
 /** One item of CSL-JSON, from which variables are taken one by one; what nobody took is kept beside. */
@@ -145,24 +146,19 @@ final class CslJsonItem
         return Keywords::split($this->take('keyword', 'keywords', 'subject'));
     }
 
-    /** @return list<array{string, string}> what a reference has no place for; once all else is taken */
+    /** @return list<SourceField> what a reference has no place for; once all else is taken */
     private function extra(string $type, PublicationType $known): array
     {
         $fields = is_array($this->custom['fields'] ?? null) ? $this->custom['fields'] : [];
         $isSaid = $type === '' || $type === CslTypes::written($known) || CslTypes::isSaid($type, $fields);
-        $extra = $isSaid ? [] : [['type', $type]];
-        $kept = [];
-        foreach ($fields as $field) {
-            if (is_array($field) && is_string($field[0] ?? null) && is_string($field[1] ?? null)) {
-                $kept[] = [$field[0], $field[1]];
-            }
-        }
+        $extra = $isSaid ? [] : [new SourceField('type', $type)];
+        $kept = array_values(array_filter(array_map(SourceField::fromPair(...), $fields)));
         // what was derived from fields that are here themselves says nothing more
         $left = array_diff_key($this->left, CslVariables::derived($kept), ['issued' => 1]);
         $left['custom'] = array_diff_key($this->custom, self::OURS);
         foreach ($left as $name => $value) {
             if ($value !== '' && $value !== [] && $value !== null) {
-                $kept[] = [(string) $name, is_string($value) ? $value : self::encoded($value)];
+                $kept[] = new SourceField((string) $name, is_string($value) ? $value : self::encoded($value));
             }
         }
 

@@ -9,6 +9,7 @@ use WaryHeron\Core\Bibliography\IssuedDate;
 use WaryHeron\Core\Bibliography\Keywords;
 use WaryHeron\Core\Bibliography\PublicationType;
 use WaryHeron\Core\Bibliography\Reference;
+use WaryHeron\Core\Bibliography\SourceField;
 
 /** Writes CSL-JSON 1.0.2, one record a line; what CSL has no variable for goes into its "custom" object. */
 final class CslJsonWriter implements ReferenceWriter
@@ -40,12 +41,12 @@ final class CslJsonWriter implements ReferenceWriter
     {
         $type = CslTypes::written($reference->type);
         $fields = [];
-        foreach ($reference->extra as [$tag, $value]) {
-            if ($tag === 'type' && CslTypes::isOne($value)) {
-                $type = $value;
+        foreach ($reference->extra as $field) {
+            if ($field->tag === 'type' && CslTypes::isOne($field->value)) {
+                $type = $field->value;
             } else {
-                $type = CslTypes::said($tag, $value) ?? $type;
-                $fields[] = [$tag, $value];
+                $type = CslTypes::said($field->tag, $field->value) ?? $type;
+                $fields[] = $field;
             }
         }
         [$parts, $approximate] = self::issued($reference);
@@ -95,7 +96,7 @@ final class CslJsonWriter implements ReferenceWriter
     }
 
     /**
-     * @param  list<array{string, string}>  $fields
+     * @param  list<SourceField>  $fields
      * @param  string  $date  as its parts say it
      * @return array<string, mixed> what CSL has no variable for
      */

@@ -7,6 +7,7 @@ namespace WaryHeron\Core\Bibliography\Format\CslJson;
 use WaryHeron\Core\Bibliography\Format\Bibtex\BibtexNames;
 use WaryHeron\Core\Bibliography\IssuedDate;
 use WaryHeron\Core\Bibliography\Name;
+use WaryHeron\Core\Bibliography\SourceField;
 
 /** What left-over fields of BibTeX and BibLaTeX mean as variables of CSL 1.0.2, for reference lists. */
 final class CslVariables
@@ -38,13 +39,14 @@ final class CslVariables
     ];
 
     /**
-     * @param  list<array{string, string}>  $fields
+     * @param  list<SourceField>  $fields
      * @return array<string, mixed> by the name of the variable
      */
     public static function derived(array $fields): array
     {
         $variables = [];
-        foreach ($fields as [$tag, $value]) {
+        foreach ($fields as $field) {
+            [$tag, $value] = [$field->tag, $field->value];
             if ($tag === 'entrytype' && isset(self::GENRES[$value])) {
                 $variables['genre'] ??= self::GENRES[$value];
             } elseif (isset(self::TEXT[$tag])) {

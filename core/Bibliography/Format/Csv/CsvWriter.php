@@ -8,6 +8,7 @@ use WaryHeron\Core\Bibliography\Format\ReferenceWriter;
 use WaryHeron\Core\Bibliography\Keywords;
 use WaryHeron\Core\Bibliography\Name;
 use WaryHeron\Core\Bibliography\Reference;
+use WaryHeron\Core\Bibliography\SourceField;
 
 /** Writes CSV with a heading row; left-over fields go into the last column as JSON. */
 final class CsvWriter implements ReferenceWriter
@@ -52,8 +53,8 @@ final class CsvWriter implements ReferenceWriter
     /** @return list<string|int|null> in the order of COLUMNS */
     public static function cells(Reference $reference): array
     {
-        $extra = array_values(array_filter($reference->extra, fn (array $field): bool => $field[0] !== 'document type'));
-        $type = array_column($reference->extra, 1, 0)['document type'] ?? $reference->type->value;
+        $extra = array_values(array_filter($reference->extra, fn (SourceField $field): bool => $field->tag !== 'document type'));
+        $type = array_column($reference->extra, 'value', 'tag')['document type'] ?? $reference->type->value;
 
         return [
             $reference->id,

@@ -13,6 +13,7 @@ use WaryHeron\Core\Bibliography\Name;
 use WaryHeron\Core\Bibliography\Pages;
 use WaryHeron\Core\Bibliography\PublicationType;
 use WaryHeron\Core\Bibliography\Reference;
+use WaryHeron\Core\Bibliography\SourceField;
 
 /** Reads one mods element (MODS 3.x) out of a document that somebody else has parsed. */
 final class ModsReader
@@ -42,14 +43,14 @@ final class ModsReader
         );
         $type = $this->type(array_map(strtolower(...), $genres)) ?? $this->unnamedType($one);
         foreach ($genres === [ModsWriter::genre($type)] ? [] : $genres as $genre) {
-            $extra[] = ['genre', $genre];
+            $extra[] = new SourceField('genre', $genre);
         }
         foreach ($this->all($xpath, 'm:note', $mods) as $note) {
-            $extra[] = ['note', trim($note->textContent)];
+            $extra[] = new SourceField('note', trim($note->textContent));
         }
         $xpath->registerNamespace('f', ModsWriter::FIELDS);
         foreach ($this->all($xpath, 'm:extension/f:field', $mods) as $field) {
-            $extra[] = [$field->getAttribute('name'), $field->textContent];
+            $extra[] = new SourceField($field->getAttribute('name'), $field->textContent);
         }
         $record = $one('m:recordInfo/m:recordIdentifier');
         $local = $one('m:identifier[@type="local"]');
@@ -167,8 +168,7 @@ final class ModsReader
     }
 
     /**
-     * @return array{list<Name>, list<Name>, list<array{string, string}>} authors, editors, and all others with what they
-     *     did
+     * @return array{list<Name>, list<Name>, list<SourceField>} authors, editors, and all others under what they did
      */
     private function everybody(DOMXPath $xpath, DOMElement $mods): array
     {
@@ -191,7 +191,7 @@ final class ModsReader
             return [array_column($others, 0), [], []];
         }
 
-        return [$authors, $editors, array_map(fn (array $one): array => [$one[1], $one[0]->inverts()], $others)];
+        return [$authors, $editors, array_map(fn (array $one): SourceField => new SourceField($one[1], $one[0]->inverts()), $others)];
     }
 
     /** @return list<string> */

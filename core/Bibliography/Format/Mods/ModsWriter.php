@@ -8,6 +8,7 @@ use WaryHeron\Core\Bibliography\Format\ReferenceWriter;
 use WaryHeron\Core\Bibliography\Name;
 use WaryHeron\Core\Bibliography\PublicationType;
 use WaryHeron\Core\Bibliography\Reference;
+use WaryHeron\Core\Bibliography\SourceField;
 use XMLWriter;
 
 /** Writes a MODS 3.7 collection; what MODS has no element for goes into an extension of ours. */
@@ -59,8 +60,8 @@ final class ModsWriter implements ReferenceWriter
         $this->origin($xml, $reference);
         $this->nested($xml, ['language', 'languageTerm'], $reference->language);
         $this->element($xml, 'abstract', $reference->abstract);
-        foreach ($reference->extra as [$tag, $value]) {
-            $this->element($xml, 'note', $tag === 'note' ? $value : '');
+        foreach ($reference->extra as $field) {
+            $this->element($xml, 'note', $field->tag === 'note' ? $field->value : '');
         }
         foreach ($reference->keywords as $keyword) {
             $this->nested($xml, ['subject', 'topic'], $keyword);
@@ -79,8 +80,8 @@ final class ModsWriter implements ReferenceWriter
 
     private function genres(XMLWriter $xml, Reference $reference): void
     {
-        $genres = array_values(array_filter($reference->extra, fn (array $field): bool => $field[0] === 'genre'));
-        foreach ($genres === [] ? [['genre', self::genre($reference->type)]] : $genres as [, $genre]) {
+        $genres = array_filter($reference->extra, fn (SourceField $field): bool => $field->tag === 'genre');
+        foreach ($genres === [] ? [self::genre($reference->type)] : array_column($genres, 'value') as $genre) {
             $this->element($xml, 'genre', $genre);
         }
     }
@@ -115,12 +116,12 @@ final class ModsWriter implements ReferenceWriter
     /** What MODS has no element for. */
     private function others(XMLWriter $xml, Reference $reference): void
     {
-        $isOther = fn (array $field): bool => ! in_array($field[0], ['genre', 'note'], true);
+        $isOther = fn (SourceField $field): bool => ! $field->isOne('genre', 'note');
         $left = array_filter($reference->extra, $isOther);
         if ($left !== []) {
             $xml->startElement('extension');
-            foreach ($left as [$tag, $value]) {
-                $this->element($xml, 'field', $value, ['xmlns' => self::FIELDS, 'name' => $tag]);
+            foreach ($left as $field) {
+                $this->element($xml, 'field', $field->value, ['xmlns' => self::FIELDS, 'name' => $field->tag]);
             }
             $xml->endElement();
         }

@@ -17,6 +17,7 @@ use WaryHeron\Core\Bibliography\Name;
 use WaryHeron\Core\Bibliography\Pages;
 use WaryHeron\Core\Bibliography\PublicationType;
 use WaryHeron\Core\Bibliography\Reference;
+use WaryHeron\Core\Bibliography\SourceField;
 use WaryHeron\Core\Bibliography\Year;
 
 /**
@@ -109,11 +110,11 @@ final class NbibReader implements RecognisesItself, ReferenceReader
                 editors: $this->people($record, ['FED', 'ED', 'CED']),
                 doi: Doi::named($this->doi($record), $urls),
                 urls: $urls,
-                keywords: array_column($keywords, 1),
+                keywords: array_column($keywords, 'value'),
                 extra: [
-                    ...self::bare($issn) === $issn ? [] : [['IS', $issn]],
-                    ...array_values(array_filter($keywords, fn (array $one): bool => $one[0] === 'MH')),
-                    ...array_map(fn (string $kind): array => ['PT', $kind], $kinds),
+                    ...self::bare($issn) === $issn ? [] : [new SourceField('IS', $issn)],
+                    ...array_values(array_filter($keywords, fn (SourceField $one): bool => $one->tag === 'MH')),
+                    ...array_map(fn (string $kind): SourceField => new SourceField('PT', $kind), $kinds),
                     ...$record->rest(),
                 ],
                 source: $record->source,
@@ -170,7 +171,8 @@ final class NbibReader implements RecognisesItself, ReferenceReader
         $people = [];
         $full = null;
         $short = null;
-        foreach ($record->takeFields($tags) as [$tag, $text]) {
+        foreach ($record->takeFields($tags) as $field) {
+            [$tag, $text] = [$field->tag, $field->value];
             if ($tag === $tags[1] && $full !== null) {
                 $full = null;
 
@@ -206,7 +208,8 @@ final class NbibReader implements RecognisesItself, ReferenceReader
     private function doi(TaggedRecord $record): string
     {
         $found = '';
-        foreach ($record->takeFields(['LID', 'AID', 'DO']) as [$tag, $value]) {
+        foreach ($record->takeFields(['LID', 'AID', 'DO']) as $field) {
+            [$tag, $value] = [$field->tag, $field->value];
             $doi =
                 $tag === 'DO' || str_ends_with(strtolower($value), '[doi]')
                     ? Doi::normalised((string) preg_replace('/\s*\[doi\]$/i', '', $value))

@@ -7,6 +7,7 @@ namespace WaryHeron\Core\Bibliography\Format\Nbib;
 use WaryHeron\Core\Bibliography\Format\ReferenceWriter;
 use WaryHeron\Core\Bibliography\Name;
 use WaryHeron\Core\Bibliography\Reference;
+use WaryHeron\Core\Bibliography\SourceField;
 
 /**
  * Writes tagged text: a tag of four places, a hyphen, the value; long values go on in lines that begin with six blanks.
@@ -58,46 +59,46 @@ final class NbibWriter implements ReferenceWriter
     private function record(Reference $reference, int $number): string
     {
         $text = '';
-        foreach ($this->lines($reference, $number) as [$tag, $value]) {
-            $value = trim((string) preg_replace('/\s+/u', ' ', $value));
+        foreach ($this->lines($reference, $number) as $line) {
+            $value = trim((string) preg_replace('/\s+/u', ' ', $line->value));
             if ($value !== '') {
-                $text .= str_pad($tag, 4).'- '.implode("\r\n      ", $this->wrapped($value))."\r\n";
+                $text .= str_pad($line->tag, 4).'- '.implode("\r\n      ", $this->wrapped($value))."\r\n";
             }
         }
 
         return "{$text}\r\n";
     }
 
-    /** @return list<array{string, string}> tag and value; what is empty is not written */
+    /** @return list<SourceField> what is empty is not written */
     private function lines(Reference $reference, int $number): array
     {
-        $headings = array_column(array_filter($reference->extra, fn (array $field): bool => $field[0] === 'MH'), 1);
-        $kinds = array_column(array_filter($reference->extra, fn (array $field): bool => $field[0] === 'PT'), 1);
+        $under = fn (string $tag): array => array_filter($reference->extra, fn (SourceField $one): bool => $one->tag === $tag);
+        $headings = array_column($under('MH'), 'value');
         $lines = [
-            ['PMID', $reference->id !== '' ? $reference->id : (string) $number],
-            ['IS', $reference->issn],
-            ['ISBN', $reference->isbn],
-            ['VI', $reference->volume],
-            ['IP', $reference->issue],
-            ['DP', $reference->date !== '' ? $reference->date : (string) $reference->year],
-            ['TI', $reference->fullTitle()],
-            ['PG', $reference->firstPage.($reference->lastPage === '' ? '' : "-{$reference->lastPage}")],
-            ['LID', $reference->doi === '' ? '' : "{$reference->doi} [doi]"],
-            ['AB', $reference->abstract],
+            new SourceField('PMID', $reference->id !== '' ? $reference->id : (string) $number),
+            new SourceField('IS', $reference->issn),
+            new SourceField('ISBN', $reference->isbn),
+            new SourceField('VI', $reference->volume),
+            new SourceField('IP', $reference->issue),
+            new SourceField('DP', $reference->date !== '' ? $reference->date : (string) $reference->year),
+            new SourceField('TI', $reference->fullTitle()),
+            new SourceField('PG', $reference->firstPage.($reference->lastPage === '' ? '' : "-{$reference->lastPage}")),
+            new SourceField('LID', $reference->doi === '' ? '' : "{$reference->doi} [doi]"),
+            new SourceField('AB', $reference->abstract),
             ...array_merge(...array_map($this->author(...), $reference->authors) ?: [[]]),
             ...array_merge(...array_map($this->editor(...), $reference->editors) ?: [[]]),
-            ['LA', $reference->language],
-            ...$kinds === [] ? [['PT', NbibKinds::kind($reference->type)]] : [],
-            ['PB', $reference->publisher],
-            ['PL', $reference->place],
-            ['TA', $reference->journalShort],
-            ['JT', $reference->containerTitle()],
-            ['CTI', $reference->series],
-            ['EN', $reference->edition],
-            ['AN', $reference->accession],
-            ...array_map(fn (string $url): array => ['URL', $url], $reference->urls),
+            new SourceField('LA', $reference->language),
+            ...$under('PT') === [] ? [new SourceField('PT', NbibKinds::kind($reference->type))] : [],
+            new SourceField('PB', $reference->publisher),
+            new SourceField('PL', $reference->place),
+            new SourceField('TA', $reference->journalShort),
+            new SourceField('JT', $reference->containerTitle()),
+            new SourceField('CTI', $reference->series),
+            new SourceField('EN', $reference->edition),
+            new SourceField('AN', $reference->accession),
+            ...array_map(fn (string $url): SourceField => new SourceField('URL', $url), $reference->urls),
             ...array_map(
-                fn (string $word): array => [in_array($word, $headings, true) ? 'MH' : 'OT', $word],
+                fn (string $word): SourceField => new SourceField(in_array($word, $headings, true) ? 'MH' : 'OT', $word),
                 $reference->keywords,
             ),
         ];
@@ -106,32 +107,32 @@ final class NbibWriter implements ReferenceWriter
     }
 
     /**
-     * @param  list<array{string, string}>  $lines
-     * @return list<array{string, string}> fields that a reference has no place for, where they are no repetition
+     * @param  list<SourceField>  $lines
+     * @return list<SourceField> fields that a reference has no place for, where they are no repetition
      */
     private static function others(Reference $reference, array $lines): array
     {
-        $others = [];
-        foreach ($reference->extra as [$tag, $value]) {
-            $isTag = preg_match('/^[A-Z][A-Z0-9]{1,3}$/', $tag) === 1;
-            if ($isTag && ! in_array($tag, self::REPEATED, true) && ! in_array([$tag, ''], $lines, true)) {
-                $others[] = [$tag, $value];
-            }
-        }
+        $empty = array_column(array_filter($lines, fn (SourceField $one): bool => $one->value === ''), 'tag');
+        $isOther = fn (SourceField $one): bool => preg_match('/^[A-Z][A-Z0-9]{1,3}$/', $one->tag) === 1 &&
+            ! $one->isOne(...self::REPEATED, ...$empty);
 
-        return $others;
+        return array_values(array_filter($reference->extra, $isOther));
     }
 
-    /** @return list<array{string, string}> */
+    /** @return list<SourceField> */
     private function author(Name $name): array
     {
-        return $name->given === '' ? [['CN', $name->family]] : [['FAU', $name->inverts()], ['AU', $name->short()]];
+        return $name->given === ''
+            ? [new SourceField('CN', $name->family)]
+            : [new SourceField('FAU', $name->inverts()), new SourceField('AU', $name->short())];
     }
 
-    /** @return list<array{string, string}> */
+    /** @return list<SourceField> */
     private function editor(Name $name): array
     {
-        return $name->given === '' ? [['CED', $name->family]] : [['FED', $name->inverts()], ['ED', $name->short()]];
+        return $name->given === ''
+            ? [new SourceField('CED', $name->family)]
+            : [new SourceField('FED', $name->inverts()), new SourceField('ED', $name->short())];
     }
 
     /** @return list<string> */

@@ -17,6 +17,7 @@ use WaryHeron\Core\Bibliography\NameList;
 use WaryHeron\Core\Bibliography\Pages;
 use WaryHeron\Core\Bibliography\PublicationType;
 use WaryHeron\Core\Bibliography\Reference;
+use WaryHeron\Core\Bibliography\SourceField;
 use WaryHeron\Core\Bibliography\StandardNumber;
 use WaryHeron\Core\Bibliography\Year;
 
@@ -141,9 +142,10 @@ final class RisReader implements RecognisesItself, ReferenceReader
         if ($values['lastPage'] === '' && $values['firstPage'] !== '') {
             [$values['firstPage'], $values['lastPage']] = Pages::split($values['firstPage']);
         }
-        [$values['issn'], $values['isbn'], $numbers] = StandardNumber::sorted($record->takeFields(RisTags::NUMBERS));
+        $numbers = StandardNumber::sorted($record->takeFields(RisTags::NUMBERS));
+        [$values['issn'], $values['isbn']] = [$numbers->issn, $numbers->isbn];
         // the code itself is kept where it says more than our type does
-        $extra = $type === '' || $type === RisTags::code($known) ? [] : [['TY', $type]];
+        $extra = $type === '' || $type === RisTags::code($known) ? [] : [new SourceField('TY', $type)];
 
         return UnreadableRecord::unlessIdentified(
             new Reference(
@@ -154,7 +156,7 @@ final class RisReader implements RecognisesItself, ReferenceReader
                 year: $year,
                 urls: $urls,
                 keywords: $record->takeAll(RisTags::KEYWORDS),
-                extra: [...$extra, ...$numbers, ...$this->unlessYear($record->rest(), $year)],
+                extra: [...$extra, ...$numbers->left, ...$this->unlessYear($record->rest(), $year)],
                 source: $record->source,
                 line: $record->line,
             ),
@@ -165,16 +167,16 @@ final class RisReader implements RecognisesItself, ReferenceReader
     /**
      * The bare year beside a full date says nothing more.
      *
-     * @param  list<array{string, string}>  $fields
-     * @return list<array{string, string}>
+     * @param  list<SourceField>  $fields
+     * @return list<SourceField>
      */
     private function unlessYear(array $fields, ?int $year): array
     {
         return array_values(
             array_filter(
                 $fields,
-                fn (array $field): bool => ! in_array($field[0], RisTags::YEARS, true) ||
-                    rtrim($field[1], '/') !== (string) $year,
+                fn (SourceField $field): bool => ! $field->isOne(...RisTags::YEARS) ||
+                    rtrim($field->value, '/') !== (string) $year,
             ),
         );
     }

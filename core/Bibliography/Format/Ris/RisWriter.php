@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace WaryHeron\Core\Bibliography\Format\Ris;
 
 use WaryHeron\Core\Bibliography\Format\ReferenceWriter;
+use WaryHeron\Core\Bibliography\Name;
 use WaryHeron\Core\Bibliography\PublicationType;
 use WaryHeron\Core\Bibliography\Reference;
+use WaryHeron\Core\Bibliography\SourceField;
 
 /** Writes RIS of the later generation. Fields that came as RIS tags without a place here go back under those tags. */
 final class RisWriter implements ReferenceWriter
@@ -32,55 +34,55 @@ final class RisWriter implements ReferenceWriter
     {
         $type = RisTags::code($reference->type);
         $rest = [];
-        foreach ($reference->extra as [$tag, $value]) {
-            if ($tag === 'TY') {
-                $type = $value;
+        foreach ($reference->extra as $field) {
+            if ($field->tag === 'TY') {
+                $type = $field->value;
             } elseif (
-                preg_match('/^[A-Z][A-Z0-9]$/', $tag) === 1 &&
-                $tag !== 'ER' &&
-                ! $this->wouldBeTaken($tag, $reference)
+                preg_match('/^[A-Z][A-Z0-9]$/', $field->tag) === 1 &&
+                $field->tag !== 'ER' &&
+                ! $this->wouldBeTaken($field->tag, $reference)
             ) {
-                $rest[] = [$tag, $value];
+                $rest[] = $field;
             }
         }
         $text = "TY  - {$this->oneLine($type)}\r\n";
-        foreach ([...self::lines($reference), ...$rest] as [$tag, $value]) {
-            if ($value !== '') {
-                $text .= "{$tag}  - {$this->oneLine($value)}\r\n";
+        foreach ([...self::lines($reference), ...$rest] as $line) {
+            if ($line->value !== '') {
+                $text .= "{$line->tag}  - {$this->oneLine($line->value)}\r\n";
             }
         }
 
         return $text."ER  - \r\n\r\n";
     }
 
-    /** @return list<array{string, string}> tag and value; what is empty is not written */
+    /** @return list<SourceField> what is empty is not written */
     private static function lines(Reference $reference): array
     {
         return [
-            ['ID', $reference->id],
-            ['TI', $reference->fullTitle()],
-            ...array_map(fn ($name): array => ['AU', $name->inverts()], $reference->authors),
-            ...array_map(fn ($name): array => ['ED', $name->inverts()], $reference->editors),
-            ['PY', (string) $reference->year],
-            ['DA', $reference->date === (string) $reference->year ? '' : $reference->date],
-            ['JF', $reference->containerTitle()],
-            ['JA', $reference->journalShort],
-            ['VL', $reference->volume],
-            ['IS', $reference->issue],
-            ['SP', $reference->firstPage],
-            ['EP', $reference->lastPage],
-            ['DO', $reference->doi],
-            ...array_map(fn (string $url): array => ['UR', $url], $reference->urls),
-            ['AB', $reference->abstract],
-            ...array_map(fn (string $word): array => ['KW', $word], $reference->keywords),
-            ['LA', $reference->language],
-            ['PB', $reference->publisher],
-            ['CY', $reference->place],
-            ['SN', $reference->issn],
-            ['SN', $reference->isbn],
-            ['T3', $reference->series],
-            ['ET', $reference->edition],
-            ['AN', $reference->accession],
+            new SourceField('ID', $reference->id),
+            new SourceField('TI', $reference->fullTitle()),
+            ...array_map(fn (Name $name): SourceField => new SourceField('AU', $name->inverts()), $reference->authors),
+            ...array_map(fn (Name $name): SourceField => new SourceField('ED', $name->inverts()), $reference->editors),
+            new SourceField('PY', (string) $reference->year),
+            new SourceField('DA', $reference->date === (string) $reference->year ? '' : $reference->date),
+            new SourceField('JF', $reference->containerTitle()),
+            new SourceField('JA', $reference->journalShort),
+            new SourceField('VL', $reference->volume),
+            new SourceField('IS', $reference->issue),
+            new SourceField('SP', $reference->firstPage),
+            new SourceField('EP', $reference->lastPage),
+            new SourceField('DO', $reference->doi),
+            ...array_map(fn (string $url): SourceField => new SourceField('UR', $url), $reference->urls),
+            new SourceField('AB', $reference->abstract),
+            ...array_map(fn (string $word): SourceField => new SourceField('KW', $word), $reference->keywords),
+            new SourceField('LA', $reference->language),
+            new SourceField('PB', $reference->publisher),
+            new SourceField('CY', $reference->place),
+            new SourceField('SN', $reference->issn),
+            new SourceField('SN', $reference->isbn),
+            new SourceField('T3', $reference->series),
+            new SourceField('ET', $reference->edition),
+            new SourceField('AN', $reference->accession),
         ];
     }
 

@@ -16,6 +16,7 @@ use WaryHeron\Core\Bibliography\NameList;
 use WaryHeron\Core\Bibliography\Pages;
 use WaryHeron\Core\Bibliography\PublicationType;
 use WaryHeron\Core\Bibliography\Reference;
+use WaryHeron\Core\Bibliography\SourceField;
 use WaryHeron\Core\Bibliography\StandardNumber;
 use WaryHeron\Core\Bibliography\Year;
 
@@ -84,7 +85,7 @@ final class TableReader
 
     /**
      * @param  array<string, string>  $values  by field
-     * @param  list<array{string, string}>  $extra
+     * @param  list<SourceField>  $extra
      */
     private function made(array $values, array $extra, string $source, int $line): Reference
     {
@@ -112,7 +113,7 @@ final class TableReader
             issn: $isbn === '' ? $value('issn') : '',
             isbn: $value('isbn') === '' ? $isbn : $value('isbn'),
             extra: [
-                ...$isOther ? [['document type', $value('type')]] : [],
+                ...$isOther ? [new SourceField('document type', $value('type'))] : [],
                 ...$extra,
                 ...$this->fields($value('fields')),
             ],
@@ -151,7 +152,7 @@ final class TableReader
     /**
      * @param  list<string>  $headings
      * @param  list<string>  $cells
-     * @return array{array<string, string>, list<array{string, string}>} by field; and what no field is for, by heading
+     * @return array{array<string, string>, list<SourceField>} by field; and what no field is for, by heading
      */
     private static function cells(array $headings, Columns $columns, array $cells): array
     {
@@ -164,7 +165,7 @@ final class TableReader
                 continue;
             }
             if ($field === null) {
-                $extra[] = [$headings[$at] === '' ? 'column '.($at + 1) : $headings[$at], $cell];
+                $extra[] = new SourceField($headings[$at] === '' ? 'column '.($at + 1) : $headings[$at], $cell);
             } else {
                 $values[$field] = isset($values[$field]) ? "{$values[$field]}; {$cell}" : $cell;
             }
@@ -209,22 +210,14 @@ final class TableReader
             };
     }
 
-    /** @return list<array{string, string}> what CsvWriter puts into its last column */
+    /** @return list<SourceField> what CsvWriter puts into its last column */
     private function fields(string $json): array
     {
         $fields = $json === '' ? [] : json_decode($json, true);
         if (! is_array($fields)) {
-            return [['other_fields', $json]];
+            return [new SourceField('other_fields', $json)];
         }
 
-        return array_values(
-            array_filter(
-                $fields,
-                fn (mixed $field): bool => is_array($field) &&
-                    count($field) === 2 &&
-                    is_string($field[0] ?? null) &&
-                    is_string($field[1] ?? null),
-            ),
-        );
+        return array_values(array_filter(array_map(SourceField::fromPair(...), $fields)));
     }
 }
