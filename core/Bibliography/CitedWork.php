@@ -21,30 +21,62 @@ final readonly class CitedWork
     private const AUTHORS = '/^(?:(?:(?:\p{L}[\p{L}’\'-]* ){0,3}\p{Lu}[\p{L}’\'-]+,? (?:\p{Lu}[.-]?[ -]?){1,4}(?:Jr\.?|III?)?'
         .'|et al\.?|\.{3}|…)(?:[,;.:&]|\band\b|\s)*)+$/u';
 
-    private function __construct(public string $title, public string $doi = '', public ?int $year = null)
+    /** “Night Council”, “National Institute for Lamps and Light (NILL)”: where a title begins small after its first word */
+    private const BODY = '(?:\p{Lu}[\p{L}’\'-]+(?:[ ,]+(?:of|for|the|and|on|in|&))*[ ,]*){2,10}(?:\(\p{Lu}{2,10}\))?';
+
+    /**
+     * @param  string  $by  what stands before the title: its authors, where the style is known
+     * @param  string  $after  what stands behind it: where it appeared
+     */
+    private function __construct(
+        public string $title,
+        public string $doi = '',
+        public ?int $year = null,
+        public string $by = '',
+        public string $after = '',
+    ) {
+    }
+
+    /** Whether its style is known, so that the title is no more than a title. */
+    public function isTold(): bool
     {
+        return $this->by !== '';
     }
 
     /**
-     * The works of a pasted text: one a line, or over several lines where each begins with its number.
+     * The works of a pasted text.
      *
      * @return list<self> those that are told apart by a DOI or by more than a word or two
      */
     public static function all(string $text): array
     {
-        $lines = array_values(array_filter(array_map(trim(...), preg_split('/\R/u', mb_scrub($text, 'UTF-8')) ?: [])));
+        return array_values(array_filter(array_map(self::read(...), self::apart($text))));
+    }
+
+    /**
+     * The references of a text: one a line, or over several where each begins with its number.
+     *
+     * @return array<int, string> by the line each begins on, from 1
+     */
+    public static function apart(string $text): array
+    {
+        $lines = array_filter(
+            array_map(trim(...), preg_split('/\R/u', mb_scrub($text, 'UTF-8')) ?: []),
+            fn (string $line): bool => $line !== '',
+        );
         $isMarked = fn (string $line): bool => preg_match(self::MARK, $line) === 1;
         $areNumbered = count(array_filter($lines, $isMarked)) > 1;
         $works = [];
-        foreach ($lines as $line) {
-            if ($areNumbered && $works !== [] && ! $isMarked($line)) {
-                $works[count($works) - 1] .= " {$line}";
+        foreach ($lines as $at => $line) {
+            $last = array_key_last($works);
+            if ($areNumbered && $last !== null && ! $isMarked($line)) {
+                $works[$last] .= " {$line}";
             } else {
-                $works[] = $line;
+                $works[$at + 1] = $line;
             }
         }
 
-        return array_values(array_filter(array_map(self::read(...), $works)));
+        return $works;
     }
 
     /** Null where a line says too little to find a work by. */
@@ -53,14 +85,19 @@ final readonly class CitedWork
         $line = (string) preg_replace(self::MARK, '', trim($line));
         $doi = Doi::all($line)[0] ?? '';
         $bare = trim((string) preg_replace(self::ADDRESS, ' ', $line), " \t.,;");
-        $title = trim(self::quoted($bare) ?? self::afterYear($bare) ?? self::afterAuthors($bare) ?? $bare, " \t.,;:");
+        $title = trim(self::quoted($bare) ?? self::afterYear($bare) ?? self::afterAuthors($bare) ?? self::afterBody($bare) ?? $bare, " \t.,;:");
         if ($doi === '' && mb_strlen($title) <= 10) {
             return null;
         }
-        $isCited = $title !== trim($bare, " \t.,;:");
-        $beside = $isCited ? str_replace($title, ' ', $bare) : '';
+        if ($title === trim($bare, " \t.,;:")) {
+            return new self($title, $doi);
+        }
+        $at = (int) strpos($bare, $title);
+        [$before, $after] = [substr($bare, 0, $at), substr($bare, $at + strlen($title))];
+        $year = preg_match(self::YEAR, "{$before} {$after}", $found) === 1 ? (int) $found[1] : null;
+        $by = (string) preg_replace('/[\s.,(]*(?:1[89]|20)\d\d[a-z]?(?:, [^)]{1,20})?\)?[\s.,:]*$/u', '', $before);
 
-        return new self($title, $doi, preg_match(self::YEAR, $beside, $year) === 1 ? (int) $year[1] : null);
+        return new self($title, $doi, $year, trim($by, " \t,;:“\"„«"), ltrim($after, " \t.,;:?!”\"“»"));
     }
 
     /** Kolbe, Anna. “Lamps in wards.” Journal of Sleep 3 (2004): 12–19. */
@@ -92,9 +129,21 @@ final readonly class CitedWork
             : null;
     }
 
+    /** Night Council. Lamps at work. Lund: Fen House; 2012. */
+    private static function afterBody(string $text): ?string
+    {
+        $body = self::BODY;
+
+        return preg_match("/^{$body}[.:]\s+(\p{Lu}.+)$/us", $text, $found) === 1 && preg_match(self::YEAR, $found[1]) === 1
+            ? self::sentence($found[1])
+            : null;
+    }
+
     private static function areAuthors(string $text): bool
     {
-        return preg_match(self::AUTHORS, trim($text, " \t.,;")) === 1;
+        $text = trim($text, " \t.,;");
+
+        return preg_match(self::AUTHORS, $text) === 1 || preg_match('/^'.self::BODY.'$/u', $text) === 1;
     }
 
     /** Up to the full stop that ends it; what asks keeps its sign. */

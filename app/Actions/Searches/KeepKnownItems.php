@@ -101,7 +101,7 @@ final readonly class KeepKnownItems
             return null;
         }
 
-        return $format === 'csv' ? null : $format;
+        return in_array($format, ['csv', 'printed'], true) ? null : $format;
     }
 
     /** @return iterable<Reference> */

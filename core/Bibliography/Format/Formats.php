@@ -14,6 +14,7 @@ use WaryHeron\Core\Bibliography\Format\Mods\ModsFileReader;
 use WaryHeron\Core\Bibliography\Format\Mods\ModsWriter;
 use WaryHeron\Core\Bibliography\Format\Nbib\NbibReader;
 use WaryHeron\Core\Bibliography\Format\Nbib\NbibWriter;
+use WaryHeron\Core\Bibliography\Format\Printed\PrintedReader;
 use WaryHeron\Core\Bibliography\Format\Ris\RisReader;
 use WaryHeron\Core\Bibliography\Format\Ris\RisWriter;
 
@@ -33,6 +34,9 @@ final class Formats
         'xlsx' => 'XLSX',
     ];
 
+    /** What is read, and never written. */
+    private const READ_ONLY = ['printed' => 'references as papers print them'];
+
     private const BINARY = "/[\x01-\x08\x0E-\x1A\x1C-\x1F]/";
 
     /**
@@ -48,7 +52,14 @@ final class Formats
             'bibtex' => new BibtexReader(),
             'nbib' => new NbibReader(),
             'csv' => new CsvReader(),
+            'printed' => new PrintedReader(),
         ];
+    }
+
+    /** The format as people call it, whether it is written too or only read. */
+    public static function title(string $name): string
+    {
+        return self::TITLES[$name] ?? self::READ_ONLY[$name] ?? $name;
     }
 
     /** @return array<string, ReferenceWriter> */

@@ -10,8 +10,13 @@ final class UnusableFile extends \RuntimeException
     public static function unknownFormat(): self
     {
         return new self(
-            'This is not a file of a known format. RIS, tagged text (NBIB), BibTeX, CSL-JSON, MODS, CSV and XLSX are read.',
+            'This is not a file of a known format. RIS, tagged text (NBIB), BibTeX, CSL-JSON, MODS, CSV and XLSX are read, and lists of references as papers print them.',
         );
+    }
+
+    public static function tooLong(): self
+    {
+        return new self('A list of references as papers print them is read up to two megabytes. Cut it into several files.');
     }
 
     public static function isEmpty(): self

@@ -169,7 +169,7 @@
                 @endif
                 @if ($delivery->format !== '')
                     <dt>Format</dt>
-                    <dd>{{ \WaryHeron\Core\Bibliography\Format\Formats::TITLES[$delivery->format] ?? $delivery->format }}</dd>
+                    <dd>{{ \WaryHeron\Core\Bibliography\Format\Formats::title($delivery->format) }}</dd>
                 @endif
                 @if ($delivery->remarks !== '')
                     <dt>Reading</dt>

@@ -2,6 +2,7 @@
 
 namespace Tests\Feature\Shared;
 
+use App\Database\Plans;
 use App\Models\Delivery;
 use App\Models\Review;
 use App\Models\User;
@@ -63,6 +64,8 @@ it('has something real to do on every screen, and is the same each time', functi
         $this->actingAs($user)->get('/')->assertOk();
     }
     // its links lead everywhere, and to nothing that fails; who may do less is led to nothing that is refused
+    Plans::knowTables();
+    Plans::anew();
     $person = fn (string $name): User => User::query()->where('name', $name)->sole();
     $led = (new Walk($person('Ines Okafor'), 5, 2))->from("/reviews/{$review->id}/question", '/');
     expect($led->wrong)->toBe([])->and($led->unreached())->toBe([]);
