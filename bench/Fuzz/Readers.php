@@ -24,6 +24,11 @@ use WaryHeron\Core\Search\Query\Parser;
 /** Everything of the core that reads what people bring, each with something valid to begin from. */
 final class Readers
 {
+    private const PRINTED = "References\n1. Kolbe A, Haas M, et al. Dim lamps in wards: a trial. J Sleep. 2004;3(2):12-9. doi:10.71111/abc\n"
+        ."2. Ito, K. (2009, March 3). Do visors help? A trial. Lamps and Lux, 4(1), 1–9.\n"
+        ."3. Night Council of the Wards. Lamps at work. Lund: Fen House; 2012.\n"
+        ."4. Ude, Anna. “Lamps of the night.” Journal of Sleep 3, no. 2 (2004): 12–19.\n";
+
     private const QUERY = '(heading:"Night work" OR night* NEAR/2 shift*) AND title:(lamp* OR "bright light") NOT year:2005-2020';
 
     private const CODEBOOK = '{"items": [{"id": "design", "label": "Study design", "type": "choice", "options": ["trial", "cohort"], '.
@@ -44,6 +49,7 @@ final class Readers
         $root = dirname(__DIR__, 2);
 
         return [...$readers,
+            'printed' => [self::PRINTED, fn (string $bytes): int => self::references('printed', $bytes)],
             'query' => [self::QUERY, fn (string $text): int => count(Parser::parse($text)->problems)],
             'cql' => ['(alder.heading = "Night work" or (night* prox/unit=word/distance<=2 shift*)) and dc.title = "lamp*"', self::cql(...)],
             'ccl' => ['(night? %2 shift? OR TI=lamp?) AND PY=2005-2020', self::ccl(...)],

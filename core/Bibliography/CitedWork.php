@@ -22,7 +22,7 @@ final readonly class CitedWork
         .'|et al\.?|\.{3}|…)(?:[,;.:&]|\band\b|\s)*)+$/u';
 
     /** “Night Council”, “National Institute for Lamps and Light (NILL)”: where a title begins small after its first word */
-    private const BODY = '(?:\p{Lu}[\p{L}’\'-]+(?:[ ,]+(?:of|for|the|and|on|in|&))*[ ,]*){2,10}(?:\(\p{Lu}{2,10}\))?';
+    private const BODY = '(?:\p{Lu}[\p{L}’\'-]++(?:[ ,]+(?:of|for|the|and|on|in|&)\b)*+[ ,]*+){2,10}(?:\(\p{Lu}{2,10}\))?';
 
     /**
      * @param  string  $by  what stands before the title: its authors, where the style is known

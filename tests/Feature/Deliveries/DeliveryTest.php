@@ -169,6 +169,28 @@ it('refuses what is no such file, and takes it when it is mended', function (str
     ["\n\n", 'empty'],
 ]);
 
+it('takes in the references of a paper as it prints them, and what it cannot tell apart once that is mended', function () {
+    $world = new World();
+    $list = "1. Kolbe A, Haas M. Dim lamps in wards: a trial.\nJ Sleep. 2004;3(2):12-9.\n2. Lamps, and nothing else\n"
+        .'3. Ito K. Visors for nurses of the night. J Sleep. 2005;4:1. doi:10.71111/abc';
+    $this->actingAs($world->people['specialist'])->post("/reviews/{$world->review->id}/deliveries", [
+        'files' => [UploadedFile::fake()->createWithContent('references.txt', $list)],
+        'source_name' => 'References of Aster 2019',
+        'searched_on' => '2026-11-01',
+    ])->assertSessionHasNoErrors();
+    $delivery = $world->review->deliveries()->sole();
+    expect([$delivery->state, $delivery->format, $delivery->kept, $delivery->rejected])->toBe(['done', 'printed', 2, 1])
+        ->and($world->review->publications()->orderBy('year')->get(['first_author', 'title', 'journal', 'place', 'doi'])->toArray())->toBe([
+            ['first_author' => 'Kolbe', 'title' => 'Dim lamps in wards: a trial', 'journal' => 'J Sleep', 'place' => '3(2):12–19', 'doi' => ''],
+            ['first_author' => 'Ito', 'title' => 'Visors for nurses of the night', 'journal' => 'J Sleep', 'place' => '4:1', 'doi' => '10.71111/abc'],
+        ]);
+    $page = "/reviews/{$world->review->id}/deliveries/{$delivery->id}";
+    $this->get($page)->assertOk()->assertSee('references as papers print them')->assertSee('Where the title begins and ends cannot be told');
+    $rejection = $delivery->rejections()->sole();
+    $this->post("{$page}/rejections/{$rejection->id}", ['text' => 'Ude M. Lamps, and nothing else. J Sleep. 2006;5:7.'])->assertSessionHasNoErrors();
+    expect($world->review->publications()->where('first_author', 'Ude')->value('title'))->toBe('Lamps, and nothing else');
+});
+
 it('joins what is here beyond doubt and nothing else', function (array $first, array $second, int $publications) {
     $world = new World();
     $world->deliver([$first]);

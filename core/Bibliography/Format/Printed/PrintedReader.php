@@ -28,7 +28,7 @@ final class PrintedReader implements RecognisesItself, ReferenceReader
     /** Of the references at the beginning of a file, so many in a hundred have to be told. */
     private const TOLD = 60;
 
-    /** Lines longer than this are prose. */
+    /** What is longer is prose. */
     private const LONGEST = 1500;
 
     public function recognises(string $beginning): bool
@@ -75,7 +75,7 @@ final class PrintedReader implements RecognisesItself, ReferenceReader
 
     private static function reference(string $text, int $line): Reference|UnreadableRecord
     {
-        $work = CitedWork::read($text);
+        $work = mb_strlen($text) > self::LONGEST ? null : CitedWork::read($text);
         if ($work === null || ! $work->isTold()) {
             return UnreadableRecord::broken(
                 $line,
