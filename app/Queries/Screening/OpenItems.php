@@ -189,6 +189,7 @@ final class OpenItems
             ->join(
                 'items AS kept',
                 fn ($join) => $join
+                    ->on('kept.review_id', '=', 'folded.review_id')
                     ->on('kept.publication_id', '=', 'publications.merged_into')
                     ->on('kept.stage_id', '=', 'folded.stage_id'),
             )
