@@ -64,7 +64,7 @@ it('has something real to do on every screen, and is the same each time', functi
     }
     // its links lead everywhere, and to nothing that fails; who may do less is led to nothing that is refused
     $person = fn (string $name): User => User::query()->where('name', $name)->sole();
-    $led = (new Walk($person('Ines Okafor'), 3, 1))->from("/reviews/{$review->id}/question", '/');
+    $led = (new Walk($person('Ines Okafor'), 4, 2))->from("/reviews/{$review->id}/question", '/');
     expect($led->wrong)->toBe([])->and($led->unreached())->toBe([]);
     expect((new Walk($person('Ruth Lindqvist'), 1, 1))->from("/reviews/{$review->id}/question", '/')->wrong)->toBe([]);
     // the whole of it as one file, and back
