@@ -111,12 +111,11 @@
                         <h2>Rejected</h2> <span>the rest of the file was kept. Mend the text and it is read again.</span>
                         <span class="end row">
                             @if ($delivery->rejected > 0)
-                                <a class="button" href="{{ route('deliveries.rejected', [$review, $delivery]) }}">Download all
-                                    {{ number_format($delivery->rejected) }}</a>
-                                @can('deliver', $review)
+                                <a class="button" href="{{ route('deliveries.rejected', [$review, $delivery]) }}">{{ $delivery->rejected === 1 ? 'Download it' : 'Download all ' . number_format($delivery->rejected) }}</a>
+                                @if ($delivery->rejected > 1 && Gate::allows('deliver', $review))
                                     <form method="post" action="{{ route('deliveries.read-again', [$review, $delivery]) }}">@csrf <button
                                             class="button">Read all again</button></form>
-                                @endcan
+                                @endif
                             @endif
                         </span>
                     </header>
