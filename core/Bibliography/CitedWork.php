@@ -95,9 +95,13 @@ final readonly class CitedWork
         $at = (int) strpos($bare, $title);
         [$before, $after] = [substr($bare, 0, $at), substr($bare, $at + strlen($title))];
         $year = preg_match(self::YEAR, "{$before} {$after}", $found) === 1 ? (int) $found[1] : null;
-        $by = (string) preg_replace('/[\s.,(]*(?:1[89]|20)\d\d[a-z]?(?:, [^)]{1,20})?\)?[\s.,:]*$/u', '', $before);
+        $by = (string) preg_replace(
+            ['/[\s,;:“"„«]+$/u', '/[\s.,(]*(?:1[89]|20)\d\d[a-z]?(?:, [^)]{1,20})?\)?[\s.,;:]*$/u'],
+            '',
+            $before,
+        );
 
-        return new self($title, $doi, $year, trim($by, " \t,;:“\"„«"), ltrim($after, " \t.,;:?!”\"“»"));
+        return new self($title, $doi, $year, $by, (string) preg_replace('/^[\s.,;:?!”"“»]+/u', '', $after));
     }
 
     /** Kolbe, Anna. “Lamps in wards.” Journal of Sleep 3 (2004): 12–19. */

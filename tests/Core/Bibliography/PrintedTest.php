@@ -41,6 +41,10 @@ it('reads a reference of whatever style as its parts', function (string $line, s
         'Ito K, Kolbe AB. Do visors help? A trial. Ward Stud. 2011 Jun 3;12(Suppl 1):S5-S9.',
         'Ito, K; Kolbe, AB | 2011 | Do visors help? A trial | Ward Stud 12(Suppl 1):S5–S9 | ',
     ],
+    'letters of several bytes at its edges' => [
+        'Kaya Ş, Öz Ü. Gece lambaları ve uyku: bir deneme. İş Uykusu. 2004;3:12-9.',
+        'Kaya, Ş; Öz, Ü | 2004 | Gece lambaları ve uyku: bir deneme | İş Uykusu 3:12–9 | ',
+    ],
     'of psychology' => [
         'Kolbe, A. B., & Haas, M. (2004). Dim lamps in wards: a trial. Journal of Sleep, 3(2), 12–19. https://doi.org/10.71111/abc',
         'Kolbe, A. B.; Haas, M | 2004 | Dim lamps in wards: a trial | Journal of Sleep 3(2):12–19 | 10.71111/abc',
