@@ -19,10 +19,13 @@ final readonly class CitedWork
 
     /** “Kolbe A”, “van der Berg AB”, “Kolbe, A. B.”, “Haas-Ito, M.”; several of them, and “et al.” */
     private const AUTHORS = '/^(?:(?:(?:\p{L}[\p{L}’\'-]* ){0,3}\p{Lu}[\p{L}’\'-]+,? (?:\p{Lu}[.-]?[ -]?){1,4}(?:Jr\.?|III?)?'
-        .'|et al\.?|\.{3}|…)(?:[,;.:&]|\band\b|\s)*)+$/u';
+        .'|et al\.?|(?:for|on behalf of) the \p{Lu}[^.;,]{2,80}|\.{3}|…|\(?\b(?:editors?|[Ee]ds?)\b\.?\)?)(?:[,;.:&]|\band\b|\s)*)+$/u';
 
     /** “Night Council”, “National Institute for Lamps and Light (NILL)”: where a title begins small after its first word */
     private const BODY = '(?:\p{Lu}[\p{L}’\'-]++(?:[ ,]+(?:of|for|the|and|on|in|&)\b)*+[ ,]*+){2,10}(?:\(\p{Lu}{2,10}\))?';
+
+    /** Letters of the shortest title behind authors who are certain. */
+    private const SHORT = 5;
 
     /**
      * @param  string  $by  what stands before the title: its authors, where the style is known
@@ -54,29 +57,51 @@ final readonly class CitedWork
     }
 
     /**
-     * The references of a text: one a line, or over several where each begins with its number.
+     * The references of a text: one a line, or over several where each begins with its number, or with a blank line
+     * before it.
      *
      * @return array<int, string> by the line each begins on, from 1
      */
     public static function apart(string $text): array
     {
-        $lines = array_filter(
-            array_map(trim(...), preg_split('/\R/u', mb_scrub($text, 'UTF-8')) ?: []),
-            fn (string $line): bool => $line !== '',
-        );
+        $lines = array_map(trim(...), preg_split('/\R/u', mb_scrub($text, 'UTF-8')) ?: []);
+        $filled = array_filter($lines, fn (string $line): bool => $line !== '');
         $isMarked = fn (string $line): bool => preg_match(self::MARK, $line) === 1;
-        $areNumbered = count(array_filter($lines, $isMarked)) > 1;
-        $works = [];
-        foreach ($lines as $at => $line) {
-            $last = array_key_last($works);
-            if ($areNumbered && $last !== null && ! $isMarked($line)) {
-                $works[$last] .= " {$line}";
-            } else {
-                $works[$at + 1] = $line;
+        $areNumbered = count(array_filter($filled, $isMarked)) > 1;
+        $works = $block = [];
+        foreach ([...$lines, ''] as $at => $line) {
+            if ($line !== '' && ! ($areNumbered && $isMarked($line))) {
+                $block[$at + 1] = $line;
+            } elseif ($line !== '') {
+                $works += self::joined($block, $areNumbered);
+                $block = [$at + 1 => $line];
+            } elseif (! $areNumbered) {
+                $works += self::joined($block, false);
+                $block = [];
             }
         }
 
-        return $works;
+        return $works + self::joined($block, $areNumbered);
+    }
+
+    /**
+     * @param  array<int, string>  $block  lines by their numbers
+     * @param  bool  $isOne  whether they are known to be one reference; else they are where that tells more
+     * @return array<int, string>
+     */
+    private static function joined(array $block, bool $isOne): array
+    {
+        if (count($block) < 2) {
+            return $block;
+        }
+        $whole = implode(' ', $block);
+        $areTold = array_filter($block, fn (string $line): bool => self::read($line)?->isTold() === true);
+        // a heading or a letter's first words may stand above what is numbered
+        $isOne = $isOne && preg_match(self::MARK, $whole) === 1;
+
+        return $isOne || (count($areTold) <= 1 && self::read($whole)?->isTold() === true)
+            ? [array_key_first($block) => $whole]
+            : $block;
     }
 
     /** Null where a line says too little to find a work by. */
@@ -86,30 +111,28 @@ final readonly class CitedWork
         $doi = Doi::all($line)[0] ?? '';
         $bare = trim((string) preg_replace(self::ADDRESS, ' ', $line), " \t.,;");
         $title = trim(self::quoted($bare) ?? self::afterYear($bare) ?? self::afterAuthors($bare) ?? self::afterBody($bare) ?? $bare, " \t.,;:");
-        if ($doi === '' && mb_strlen($title) <= 10) {
-            return null;
-        }
         if ($title === trim($bare, " \t.,;:")) {
-            return new self($title, $doi);
+            return $doi === '' && mb_strlen($title) <= 10 ? null : new self($title, $doi);
         }
         $at = (int) strpos($bare, $title);
         [$before, $after] = [substr($bare, 0, $at), substr($bare, $at + strlen($title))];
         $year = preg_match(self::YEAR, "{$before} {$after}", $found) === 1 ? (int) $found[1] : null;
         $by = (string) preg_replace(
-            ['/[\s,;:“"„«]+$/u', '/[\s.,(]*(?:1[89]|20)\d\d[a-z]?(?:, [^)]{1,20})?\)?[\s.,;:]*$/u'],
+            ['/[\s,;:“"„«‘\']+$/u', '/[\s,(]*(?:1[89]|20)\d\d[a-z]?(?:, [^)]{1,20})?\)?[\s.,;:]*$/u'],
             '',
             $before,
         );
 
-        return new self($title, $doi, $year, $by, (string) preg_replace('/^[\s.,;:?!”"“»]+/u', '', $after));
+        return new self($title, $doi, $year, $by, (string) preg_replace('/^[\s.,;:?!”"“»’\']+/u', '', $after));
     }
 
     /** Kolbe, Anna. “Lamps in wards.” Journal of Sleep 3 (2004): 12–19. */
     private static function quoted(string $text): ?string
     {
-        return preg_match('/[“"„«]([^”"“»]{12,}?)[,.]?[”"“»]/u', $text, $found) === 1 && mb_strpos($text, $found[0]) > 3
-            ? $found[1]
-            : null;
+        $isQuoted = preg_match('/[“"„«]([^”"“»]{12,}?)[,.]?[”"“»]/u', $text, $found) === 1 ||
+            preg_match('/(?<=[).,] )[‘\'](.{12,}?)[,.]?[’\'](?=[,.]? )/u', $text, $found) === 1;
+
+        return $isQuoted && mb_strpos($text, $found[0]) > 3 ? $found[1] : null;
     }
 
     /** Kolbe, A., & Haas, M. (2004). Lamps in wards. Journal of Sleep, 3, 12–19. */
@@ -120,16 +143,16 @@ final readonly class CitedWork
             return null;
         }
 
-        return self::sentence($found[2]);
+        return self::sentence($found[2]) ?? $found[2];
     }
 
     /** Kolbe A, Haas M. Lamps in wards. J Sleep. 2004;3(2):12-9. */
     private static function afterAuthors(string $text): ?string
     {
-        $parts = preg_split('/(?<=\p{Lu}|al|\p{L}\.)[.:]\s+(?=\p{L})/u', $text, 2) ?: [];
+        $parts = preg_split('/(?<=\p{Lu}|al|\p{L}\.|editor|editors|Group|Team|Network|Consortium|Investigators|Collaborators)[.:]\s+(?=[\p{L}¿¡\[])/u', $text, 2) ?: [];
 
         return count($parts) === 2 && self::areAuthors($parts[0]) && preg_match(self::YEAR, $parts[1]) === 1
-            ? self::sentence($parts[1])
+            ? self::sentence($parts[1], self::SHORT)
             : null;
     }
 
@@ -151,9 +174,9 @@ final readonly class CitedWork
     }
 
     /** Up to the full stop that ends it; what asks keeps its sign. */
-    private static function sentence(string $text): ?string
+    private static function sentence(string $text, int $least = 11): ?string
     {
-        return preg_match('/^(.{11,}?(?:\?|!|\.(?=\s|$)))(?=\s+\p{Lu}|\s*$|\s+\d)/us', $text, $found) === 1
+        return preg_match("/^(.{{$least},}?(?:\?|!|\.(?=\s|$)))(?=\s+\p{Lu}|\s*$|\s+\d)/us", $text, $found) === 1
             ? rtrim($found[1], '.')
             : null;
     }

@@ -11,8 +11,6 @@ use WaryHeron\Core\Bibliography\Format\RecognisesItself;
 use WaryHeron\Core\Bibliography\Format\ReferenceReader;
 use WaryHeron\Core\Bibliography\Format\UnreadableRecord;
 use WaryHeron\Core\Bibliography\Format\UnusableFile;
-use WaryHeron\Core\Bibliography\Name;
-use WaryHeron\Core\Bibliography\NameList;
 use WaryHeron\Core\Bibliography\Pages;
 use WaryHeron\Core\Bibliography\Reference;
 use WaryHeron\Core\Bibliography\SourceField;
@@ -24,6 +22,8 @@ use WaryHeron\Core\Bibliography\SourceField;
 final class PrintedReader implements RecognisesItself, ReferenceReader
 {
     private const HEADING = '/^\W*(?:references?|bibliography|literature(?: cited)?|works cited|literatur(?:verzeichnis)?|bibliographie|referencias|bibliografía|bibliografia|références)\W*$/iu';
+
+    private const EDITORS = '/,? \(?\b(?:editors?|[Ee]ds?)\b\.?\)?\.?$/u';
 
     /** Of the references at the beginning of a file, so many in a hundred have to be told. */
     private const TOLD = 60;
@@ -83,14 +83,23 @@ final class PrintedReader implements RecognisesItself, ReferenceReader
                 $text,
             );
         }
+
+        return self::made($work, $text, $line);
+    }
+
+    private static function made(CitedWork $work, string $text, int $line): Reference
+    {
         [$title, $after] = self::whole($work);
         $place = CitedPlace::of($after);
         [$first, $last] = Pages::split($place->pages);
+        $areEditors = preg_match(self::EDITORS, $work->by) === 1;
+        $names = CitedNames::of((string) preg_replace(self::EDITORS, '', $work->by));
 
         return new Reference(
             type: $place->type,
             title: $title,
-            authors: self::authors($work->by),
+            authors: $areEditors ? [] : $names,
+            editors: $areEditors ? $names : CitedNames::of($place->editors),
             year: $work->year,
             date: (string) $work->year,
             journal: $place->journal,
@@ -120,22 +129,5 @@ final class PrintedReader implements RecognisesItself, ReferenceReader
             CitedPlace::of($more[2])->journal !== ''
             ? ["{$work->title} {$more[1]}", $more[2]]
             : [$work->title, $work->after];
-    }
-
-    /** @return list<Name> */
-    private static function authors(string $by): array
-    {
-        // the full stop that ends them; where they have others, initials have them
-        $by = substr_count($by, '.') === 1 && ! str_ends_with($by, 'et al.') ? rtrim($by, '.') : $by;
-
-        return array_map(self::name(...), NameList::written($by));
-    }
-
-    /** “Kolbe A”, “Kolbe, A. B.” or “A. B. Kolbe” */
-    private static function name(string $text): Name
-    {
-        return preg_match('/^((?:\p{Lu}\.[ -]?)+)(\p{L}[\p{L}’\'-]+.*)$/u', $text, $parts) === 1
-            ? new Name($parts[2], trim($parts[1]))
-            : Name::indexed($text);
     }
 }
