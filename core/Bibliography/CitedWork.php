@@ -11,7 +11,7 @@ namespace WaryHeron\Core\Bibliography;
 final readonly class CitedWork
 {
     /** “12.”, “[12]”, “(12)” and bullets before a reference. */
-    private const MARK = '/^\s*(?:[\[(]\d{1,4}[\])]\.?|\d{1,4}[.)](?=\s)|[•‣*–—-](?=\s))\s*/u';
+    private const MARK = '/^\s*(?:[\[(]\d{1,5}[\])]\.?|\d{1,5}[.)](?=\s)|[•‣*–—-](?=\s))\s*/u';
 
     private const ADDRESS = '~(?:available (?:at|from):?\s*|retrieved from\s*)?(?:https?://\S+|(?:doi:?\s*)?10\.\d{4,9}/\S+)~iu';
 
