@@ -113,6 +113,7 @@ final class Desk
         $rows = $this->base()
             ->whereNotNull('decisions.verdict')
             ->orderByDesc('decisions.created_at')
+            ->orderByDesc('decisions.id') // several in one second
             ->limit(self::BEHIND)
             ->get()
             ->all();
