@@ -12,6 +12,10 @@ export default () => ({
     shown: '',
     ahead: null,
     sending: Promise.resolve(),
+    // rulings and undos that are on their way, and what is shown after the last ruling
+    waiting: 0,
+    undos: 0,
+    turning: Promise.resolve(),
     init() {
         this.left = Number(this.$root.dataset.left).toLocaleString('en-GB');
         this.shown = this.$refs.place.innerHTML;
@@ -50,7 +54,7 @@ export default () => ({
         return !this.hasGroup;
     },
     get cannotUndo() {
-        return this.strokes.length === 0;
+        return this.strokes.length + this.waiting <= this.undos;
     },
     get partWords() {
         const used = new Set(Object.values(this.parts)).size;
@@ -79,6 +83,7 @@ export default () => ({
         this.ahead = null;
         this.asked++;
         this.hasGroup = false;
+        this.waiting++;
         this.sending = this.sending
             .then(() => ask('POST', this.$root.dataset.rule, body))
             .then((answer) => {
@@ -87,9 +92,10 @@ export default () => ({
             })
             .catch((failure) => {
                 this.said = `${failure.message}${failure.mayPass ? NOT_KEPT : ''}`;
-            });
+            })
+            .finally(() => this.waiting--);
         // the one that lies ready was picked as the one after this; where none can be read, this one stays
-        Promise.resolve(ready ?? this.sending.then(() => this.get('')))
+        this.turning = Promise.resolve(ready ?? this.sending.then(() => this.get('')))
             .catch((failure) => {
                 this.said ||= failure.message;
                 return shown;
@@ -99,28 +105,32 @@ export default () => ({
                 this.sending.then(() => this.fetchAhead());
             });
     },
+    // the last ruling, though it may still be on its way
     undo() {
-        const last = this.strokes.at(-1);
-        if (!last) return;
-        this.strokes = this.strokes.slice(0, -1);
+        if (this.cannotUndo) return;
         this.asked++;
         // what lay ready was picked for another place in the list
         this.ahead = null;
-        this.sending = this.sending
-            .then(() => ask('POST', this.$root.dataset.undo, { stroke: last.stroke }))
-            .then((answer) => {
-                this.left = answer.left.toLocaleString('en-GB');
-                return this.get(`group=${last.key}`);
-            })
-            .then((html) => {
-                this.ahead = null;
-                this.show(html);
-                this.fetchAhead();
-            })
-            .catch((failure) => {
-                if (failure.mayPass) this.strokes = [...this.strokes, last];
-                this.said = failure.message;
-            });
+        const at = this.strokes.length + this.waiting - this.undos++;
+        this.sending = this.sending.then(() => this.turning).then(() => this.takeBack(at));
+    },
+    // the ruling at this place, from 1: where it was not kept there is nothing to take back
+    async takeBack(at) {
+        this.undos--;
+        const last = this.strokes[at - 1];
+        if (!last) return;
+        this.strokes = this.strokes.slice(0, -1);
+        try {
+            const answer = await ask('POST', this.$root.dataset.undo, { stroke: last.stroke });
+            this.left = answer.left.toLocaleString('en-GB');
+            const html = await this.get(`group=${last.key}`);
+            this.ahead = null;
+            this.show(html);
+            this.fetchAhead();
+        } catch (failure) {
+            if (failure.mayPass) this.strokes = [...this.strokes, last];
+            this.said = failure.message;
+        }
     },
     show(html) {
         this.shown = html;

@@ -10,10 +10,17 @@ const { default: pairing } = await import('../../resources/js/pairing.js');
 // a desk at group A against a server that has the other groups, and a line that can be down
 function deskBefore(groups) {
     const server = { isUp: true, ruled: [], groups: ['A', ...groups] };
+    let go = () => {};
+    server.holds = () => (server.gate = new Promise((open) => (go = open)));
+    server.goesOn = async () => {
+        go();
+        await rests();
+    };
     globalThis.fetch = async (url, { method }) => {
         if (!server.isUp) throw new TypeError('Failed to fetch');
         if (method === 'POST') {
             server.ruled.push(url === '/rule' ? desk.sent : `undo ${desk.sent}`);
+            await server.gate;
             if (url === '/rule') server.groups = server.groups.filter((one) => one !== desk.sent);
             else server.groups.unshift(desk.sent);
             return { ok: true, json: async () => ({ stroke: `stroke of ${desk.sent}`, left: server.groups.length }) };
@@ -72,4 +79,33 @@ test('an undo that did not arrive can be pressed again', async () => {
     server.isUp = true;
     await press(desk, 'undo');
     assert.deepEqual([desk.key, desk.cannotUndo, server.ruled], ['A', true, ['A', 'undo A']]);
+});
+
+test('an undo pressed while the ruling is on its way waits for it, and is of that one', async () => {
+    const { desk, server } = deskBefore(['B', 'C']);
+    await rests();
+    await press(desk, 'same');
+    server.holds();
+    desk.sent = desk.key;
+    desk.different();
+    desk.undo();
+    await rests();
+    assert.deepEqual([server.ruled, desk.cannotUndo], [['A', 'B'], false]);
+    await server.goesOn();
+    assert.deepEqual([server.ruled, desk.key, desk.strokes.map((one) => one.key)], [['A', 'B', 'undo B'], 'B', ['A']]);
+});
+
+test('an undo of a ruling that was not kept takes back no other', async () => {
+    const { desk, server } = deskBefore(['B', 'C']);
+    await rests();
+    await press(desk, 'same');
+    server.isUp = false;
+    desk.sent = desk.key;
+    desk.different();
+    desk.undo();
+    await rests();
+    server.isUp = true;
+    assert.deepEqual([server.ruled, desk.strokes.map((one) => one.key), desk.cannotUndo], [['A'], ['A'], false]);
+    await press(desk, 'undo');
+    assert.deepEqual([server.ruled, desk.key], [['A', 'undo A'], 'A']);
 });
