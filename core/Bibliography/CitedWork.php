@@ -95,13 +95,18 @@ final readonly class CitedWork
             return $block;
         }
         $whole = implode(' ', $block);
-        $areTold = array_filter($block, fn (string $line): bool => self::read($line)?->isTold() === true);
         // a heading or a letter's first words may stand above what is numbered
         $isOne = $isOne && preg_match(self::MARK, $whole) === 1;
 
-        return $isOne || (count($areTold) <= 1 && self::read($whole)?->isTold() === true)
-            ? [array_key_first($block) => $whole]
-            : $block;
+        return $isOne || self::tellsMore($whole, $block) ? [array_key_first($block) => $whole] : $block;
+    }
+
+    /** @param  array<int, string>  $block  the lines of the whole, of which more than one may be told by itself */
+    private static function tellsMore(string $whole, array $block): bool
+    {
+        $areTold = array_filter($block, fn (string $line): bool => self::read($line)?->isTold() === true);
+
+        return count($areTold) <= 1 && self::read($whole)?->isTold() === true;
     }
 
     /** Null where a line says too little to find a work by. */
@@ -110,7 +115,8 @@ final readonly class CitedWork
         $line = (string) preg_replace(self::MARK, '', trim($line));
         $doi = Doi::all($line)[0] ?? '';
         $bare = trim((string) preg_replace(self::ADDRESS, ' ', $line), " \t.,;");
-        $title = trim(self::quoted($bare) ?? self::afterYear($bare) ?? self::afterAuthors($bare) ?? self::afterBody($bare) ?? $bare, " \t.,;:");
+        $title = self::quoted($bare) ?? self::afterYear($bare) ?? self::afterAuthors($bare) ?? self::afterBody($bare);
+        $title = trim($title ?? $bare, " \t.,;:");
         if ($title === trim($bare, " \t.,;:")) {
             return $doi === '' && mb_strlen($title) <= 10 ? null : new self($title, $doi);
         }

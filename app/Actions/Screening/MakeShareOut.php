@@ -91,7 +91,9 @@ final readonly class MakeShareOut
         foreach ($plan->people as $publication => $people) {
             $item = $items[$publication];
             foreach ($people as $one) {
-                $rows[] = [$shareOut->review_id, $shareOut->stage_id, $item->id, $one, $shareOut->id, $item->position, $item->waits];
+                $rows[] = [
+                    $shareOut->review_id, $shareOut->stage_id, $item->id, $one, $shareOut->id, $item->position, $item->waits,
+                ];
             }
         }
         Copy::into('assignments', $columns, $rows);

@@ -92,7 +92,9 @@ final class DraftStanding
         $items = $this->draft->items()->get();
         $papers = DraftRecords::query($this->draft)->where('draft_papers.is_in', true)->get();
         $people = $items->first(fn (DraftItem $one): bool => $one->name === self::PEOPLE && $one->is_on);
-        $changed = $criteria->whereNotNull('changed_by')->count() + $items->whereNotNull('changed_by')->count() + $counts->ruled;
+        $changed = $criteria->whereNotNull('changed_by')->count()
+            + $items->whereNotNull('changed_by')->count()
+            + $counts->ruled;
 
         return new DraftFacts(
             (new Scout($families))->question($scouting->question),

@@ -10,7 +10,8 @@ final class UnusableFile extends \RuntimeException
     public static function unknownFormat(): self
     {
         return new self(
-            'This is not a file of a known format. RIS, tagged text (NBIB), BibTeX, CSL-JSON, MODS, CSV and XLSX are read, and lists of references as papers print them.',
+            'This is not a file of a known format. RIS, tagged text (NBIB), BibTeX, CSL-JSON, MODS, CSV and XLSX are read, '
+            .'and lists of references as papers print them.',
         );
     }
 

@@ -28,6 +28,8 @@ final class HealthController extends Controller
         abort_if($token === '', 404);
         abort_unless(hash_equals($token, (string) $request->bearerToken()), 401);
 
-        return response(implode('', CopyHealth::numbers()), 200, ['Content-Type' => 'text/plain; version=0.0.4; charset=utf-8']);
+        return response(implode('', CopyHealth::numbers()), 200, [
+            'Content-Type' => 'text/plain; version=0.0.4; charset=utf-8',
+        ]);
     }
 }

@@ -15,7 +15,8 @@ use WaryHeron\Core\Coding\Evidence;
 use WaryHeron\Core\Synthesis\Report\Field;
 
 /**
- * What a claim may rest on, found by words: answers, passages, results and decisions on full text, each with its words, its place and its study.
+ * What a claim may rest on, found by words: answers, passages, results and decisions on full text, each with its
+ * words, its place and its study.
  * What is kept of one says how it was when it was given, so that a change is seen.
  */
 final readonly class ClaimEvidence

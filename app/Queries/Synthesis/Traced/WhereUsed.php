@@ -117,7 +117,9 @@ final readonly class WhereUsed
             ->groupBy('themes.id', 'themes.name')
             ->orderBy('themes.name')
             ->get(['themes.id', 'themes.name'])
-            ->map(fn (object $one): UsedPlace => new UsedPlace('Passage under', $one->name, route('passages', [$this->review, 'theme' => $one->id])))
+            ->map(fn (object $one): UsedPlace => new UsedPlace(
+                'Passage under', $one->name, route('passages', [$this->review, 'theme' => $one->id]),
+            ))
             ->all());
     }
 

@@ -150,9 +150,9 @@ final class CslJsonItem
     private function extra(string $type, PublicationType $known): array
     {
         $fields = is_array($this->custom['fields'] ?? null) ? $this->custom['fields'] : [];
-        $isSaid = $type === '' || $type === CslTypes::written($known) || CslTypes::isSaid($type, $fields);
-        $extra = $isSaid ? [] : [new SourceField('type', $type)];
         $kept = array_values(array_filter(array_map(SourceField::fromPair(...), $fields)));
+        $isSaid = $type === '' || $type === CslTypes::written($known) || CslTypes::isSaid($type, $kept);
+        $extra = $isSaid ? [] : [new SourceField('type', $type)];
         // what was derived from fields that are here themselves says nothing more
         $left = array_diff_key($this->left, CslVariables::derived($kept), ['issued' => 1]);
         $left['custom'] = array_diff_key($this->custom, self::OURS);

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace WaryHeron\Core\Bibliography\Format\CslJson;
 
 use WaryHeron\Core\Bibliography\PublicationType;
+use WaryHeron\Core\Bibliography\SourceField;
 
 /** Item types of CSL 1.0.2 and what they hold. */
 final class CslTypes
@@ -156,16 +157,11 @@ final class CslTypes
         return isset(self::TYPES[$type]) || in_array($type, self::OTHERS, true);
     }
 
-    /** Whether left-over fields of another format say this type already. */
-    public static function isSaid(string $type, mixed $fields): bool
+    /** @param  list<SourceField>  $fields  left over of another format, which may say this type already */
+    public static function isSaid(string $type, array $fields): bool
     {
-        foreach (is_array($fields) ? $fields : [] as $field) {
-            if (
-                is_array($field) &&
-                is_string($field[0] ?? null) &&
-                is_string($field[1] ?? null) &&
-                self::said($field[0], $field[1]) === $type
-            ) {
+        foreach ($fields as $field) {
+            if (self::said($field->tag, $field->value) === $type) {
                 return true;
             }
         }

@@ -191,7 +191,9 @@ final class ModsReader
             return [array_column($others, 0), [], []];
         }
 
-        return [$authors, $editors, array_map(fn (array $one): SourceField => new SourceField($one[1], $one[0]->inverts()), $others)];
+        $others = array_map(fn (array $one): SourceField => new SourceField($one[1], $one[0]->inverts()), $others);
+
+        return [$authors, $editors, $others];
     }
 
     /** @return list<string> */
