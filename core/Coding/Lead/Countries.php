@@ -182,6 +182,10 @@ final class Countries
     private const NO_PLACE = ' (?:version|translation|language|questionnaire|validation|scale|speaking|made'
         .'|spruce|oak|pine|steel)';
 
+    /** What stands between two of several. */
+    private const NEXT = '/^(?:\s*\([^()]*\))?\s*(?:,|;|&|,?\s*(?:and|as well as))'
+        .'(?:\s+(?:[\p{Ll}\d]+\s+){0,2}(?:in|of))?(?:\s+the)?\s+(?:\p{Lu}[\p{L}-]+,\s+)?$/u';
+
     private static ?string $any = null;
 
     /** @return array<string, bool> the countries that a text names, and whether it names them or only their adjective */
@@ -190,6 +194,44 @@ final class Countries
         self::$any ??= self::any();
 
         return preg_match(self::$any, $text) === 1 ? self::named($text) + self::byRegion($text) : [];
+    }
+
+    /**
+     * Countries that a text names one after the other, as where a study was done in several: “Sweden, Denmark and
+     * Finland”, “Italy (three sites) and Spain (two sites)”.
+     *
+     * @return list<string> in the order of names; empty where no two stand together
+     */
+    public static function together(string $text): array
+    {
+        $places = self::places($text);
+        $best = $run = [];
+        $end = -1;
+        foreach ($places as $at => $place) {
+            $between = $end < 0 ? '' : substr($text, $end, max(0, $at - $end));
+            $run = $end >= 0 && preg_match(self::NEXT, $between) === 1 ? [...$run, $place->country] : [$place->country];
+            $end = $at + $place->length;
+            $best = count($run) > count($best) ? $run : $best;
+        }
+        $best = array_values(array_unique($best));
+        sort($best);
+
+        return count($best) > 1 ? $best : [];
+    }
+
+    /** @return array<int, NamedCountry> by where they stand, in bytes */
+    private static function places(string $text): array
+    {
+        $places = [];
+        foreach (self::NAMES as $country => [$names]) {
+            preg_match_all("/(?<![\\p{L}-])(?:{$names})(?![\\p{L}])/u", $text, $found, PREG_OFFSET_CAPTURE);
+            foreach ($found[0] as [$said, $at]) {
+                $places[$at] = new NamedCountry($country, strlen($said));
+            }
+        }
+        ksort($places);
+
+        return $places;
     }
 
     /** @return array<string, bool> */

@@ -17,12 +17,16 @@ use WaryHeron\Core\Coding\Lead\Traps;
 /** The mean age of all who took part. */
 final class AgeReader implements LeadReader
 {
-    private const NUMBER = '(\d{1,3}(?:[.·]\d+)?)';
+    private const NUMBER = '(\d{1,3}(?:[.·]\d+)?|(?:twenty|thirty|forty|fifty|sixty|seventy|eighty|ninety)'
+        .'(?:[ -](?:one|two|three|four|five|six|seven|eight|nine))?\b)';
 
     private const PATTERNS = [
         '\b[Aa]ge[sd]?\b[^.;]{0,40}?\(?\s*(?:M|mean)\s*=?\s*'.self::NUMBER => 1.4,
         '(?i:mean|average) age of (?:the |all |these |our )?(?:[\d,]+ )?(?:\p{L}+ ){1,3}?was '.self::NUMBER => 1.7,
         '(?i:mean|average)\s*\((?:±\s*)?(?:SD|s\.d\.)\)\s+age\b[^.;()\d]{0,50}?'.self::NUMBER => 1.6,
+        '\baveraged\s+'.self::NUMBER.' years? (?:old|of age)' => 1.4,
+        '\b(?i:average|typical) \p{L}+ was '.self::NUMBER.' years? (?:old|of age)' => 1.4,
+        '\b[Aa]ges?(?: in years)? ranged[^.;]{0,50}\b(?:mean|average)(?: of)? '.self::NUMBER => 1.5,
         '\b[Aa]ge[sd]?\s+averaged\s+'.self::NUMBER => 1.6,
         '\b(?:were|was)\s+'.self::NUMBER.'\s*\((?:SD|s\.d\.|±)\s*=?\s*[\d.·]+\)\s*years?\s*(?:old|of age)' => 1.4,
         '(?<![\d.])'.self::NUMBER.'\s*(?:±|\+\/-)\s*\d+(?:\.\d+)?\s*y(?:ea)?rs?\b(?: old| of age)?' => 1.2,
@@ -35,7 +39,7 @@ final class AgeReader implements LeadReader
         self::NUMBER.'\s*(?:\(SD [\d.]+\)\s*)?years?\s*(?:old|of age)?\s*(?:on average|\(mean)' => 1.2,
         '\b[Aa]ge[ds]?\b[^.;\d]{0,25}'.
         self::NUMBER.
-        '\s*(?:years\s*)?(?:\((?:SD|s\.d\.|±)|±|, SD|; SD|, standard deviation|, with a standard deviation)' => 1.3,
+        '\s*(?:years\s*)?(?:\((?:SD|s\.d\.|±|standard deviation)|±|, SD|; SD|, standard deviation|, with a standard deviation)' => 1.3,
     ];
 
     public function reads(AskedItem $item): bool
@@ -82,14 +86,16 @@ final class AgeReader implements LeadReader
         return $leads;
     }
 
-    /** A median, or the means of two groups: neither is the mean of all. */
+    /** A median, the means of two groups, the age of a building: none is the mean of all. */
     private static function isOther(string $text): bool
     {
         $isMedian = preg_match('/\bmedian\s+(?:\p{L}+\s+)?age/iu', $text) === 1 &&
             preg_match('/\b(?:mean|average)\b/iu', $text) !== 1;
         $ofTwo = '/'.self::NUMBER.'\s*(?:\([^()]*\)\s*)?years? in the [^.;]{1,40}\b(?:and|versus|against) '.self::NUMBER.'/iu';
 
-        return $isMedian || preg_match($ofTwo, $text) === 1;
+        $ofThings = '/\b(?:wards?|buildings?|hospitals?|schools?|houses|homes|lamps|scales?) (?:was|were|averaged)\b/iu';
+
+        return $isMedian || preg_match($ofThings, $text) === 1 || preg_match($ofTwo, $text) === 1;
     }
 
     /** @return list<Lead> */
