@@ -27,7 +27,10 @@ final class Readers
     private const PRINTED = "References\n1. Kolbe A, Haas M, et al. Dim lamps in wards: a trial. J Sleep. 2004;3(2):12-9. doi:10.71111/abc\n"
         ."2. Ito, K. (2009, March 3). Do visors help? A trial. Lamps and Lux, 4(1), 1–9.\n"
         ."3. Night Council of the Wards. Lamps at work. Lund: Fen House; 2012.\n"
-        ."4. Ude, Anna. “Lamps of the night.” Journal of Sleep 3, no. 2 (2004): 12–19.\n";
+        ."4. Ude, Anna. “Lamps of the night.” Journal of Sleep 3, no. 2 (2004): 12–19.\n"
+        ."5. P. Dahl, S. Vik, Glare at night: a review, Build. Nights 155 (2019) 106432.\n"
+        ."6. Ito K. (2011): Lampen auf\nStation. In: L. Ek (Hg.): Licht und Arbeit. Lund: Fen House, S. 101–120.\n"
+        ."7. Nes R. Porters. In: Proceedings of the 4th Night Congress; 2016 May 3-5; Lund. p. 44-9.\n";
 
     private const QUERY = '(heading:"Night work" OR night* NEAR/2 shift*) AND title:(lamp* OR "bright light") NOT year:2005-2020';
 

@@ -10,7 +10,7 @@ use App\Models\KnownItem;
 use App\Models\Review;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
-use WaryHeron\Core\Bibliography\CitedWork;
+use WaryHeron\Core\Bibliography\Cited\CitedList;
 use WaryHeron\Core\Bibliography\Format\Formats;
 use WaryHeron\Core\Bibliography\Format\UnusableFile;
 use WaryHeron\Core\Bibliography\Reference;
@@ -85,7 +85,7 @@ final readonly class KeepKnownItems
     private function read(string $pasted): iterable
     {
         $format = self::formatOf($pasted);
-        foreach ($format === null ? CitedWork::all($pasted) : $this->records($format, $pasted) as $one) {
+        foreach ($format === null ? CitedList::works($pasted) : $this->records($format, $pasted) as $one) {
             if ($one->title.$one->doi !== '') {
                 yield [$one->title !== '' ? $one->title : $one->doi, $one->doi, $one->year];
             }

@@ -1,6 +1,7 @@
 <?php
 
-use WaryHeron\Core\Bibliography\CitedWork;
+use WaryHeron\Core\Bibliography\Cited\CitedList;
+use WaryHeron\Core\Bibliography\Cited\CitedWork;
 
 it('tells the title, the year and the DOI of a reference in whatever style', function (string $line, ?int $year, string $doi = '') {
     $read = CitedWork::read($line);
@@ -39,7 +40,7 @@ it('keeps what belongs to a title', function (string $line, string $title) {
 })->with([
     'a question' => [
         'Kolbe A, Haas M. Do dim lamps in wards help? A trial. J Sleep. 2004;3:12-9.',
-        'Do dim lamps in wards help?',
+        'Do dim lamps in wards help? A trial',
     ],
     'a year of its own' => ['Sleep in wards 1998 to 2004: what lamps did', 'Sleep in wards 1998 to 2004: what lamps did'],
     'a number at its beginning' => ['2004 lamps in forty wards of the night', '2004 lamps in forty wards of the night'],
@@ -50,18 +51,18 @@ it('keeps what belongs to a title', function (string $line, string $title) {
 
 it('takes references that go over lines apart by their numbers', function () {
     $text = "1. Kolbe A, Haas M. Dim lamps in\nwards: a trial of sleep. J Sleep.\n2004;3:12-9.\n2. Ito K. Visors for nurses of the night. J Sleep.\n2005;4:1.\n";
-    expect(array_map(fn (CitedWork $one): string => "{$one->title} {$one->year}", CitedWork::all($text)))->toBe([
+    expect(array_map(fn (CitedWork $one): string => "{$one->title} {$one->year}", CitedList::works($text)))->toBe([
         'Dim lamps in wards: a trial of sleep 2004',
         'Visors for nurses of the night 2005',
     ]);
 });
 
 it('leaves out what is too little to find a work by', function () {
-    expect(CitedWork::all("References\n\n10.71111/abc\nLamps\n\xC3"))->toHaveCount(1)->and(CitedWork::read(''))->toBeNull();
+    expect(CitedList::works("References\n\n10.71111/abc\nLamps\n\xC3"))->toHaveCount(1)->and(CitedWork::read(''))->toBeNull();
 });
 
 it('ends soon on what no one wrote', function () {
     foreach (['Kolbe A, ', 'K. ', '“', '(2004) ', '10.1234/', 'a'] as $piece) {
-        CitedWork::all(str_repeat($piece, 4000));
+        CitedList::works(str_repeat($piece, 4000));
     }
 })->throwsNoExceptions();

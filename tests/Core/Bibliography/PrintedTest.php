@@ -63,7 +63,7 @@ it('reads a reference of whatever style as its parts', function (string $line, s
     ],
     'of a meeting' => [
         '[2] K. Ito, "Visors for the nurses of the night," in Proc. Night Conf., Lund, 2006, pp. 1-4.',
-        'Ito, K. | 2006 | Visors for the nurses of the night | Proc. Night Conf., Lund 1–4 | ',
+        'Ito, K. | 2006 | Visors for the nurses of the night | Proc. Night Conf. 1–4 | ',
     ],
     'of physicians, its volume with a colon' => [
         'Kolbe A, Haas M (2004) Dim lamps in wards: a trial. J Sleep 3:12–19. https://doi.org/10.71111/abc',
@@ -99,7 +99,7 @@ it('reads a reference of whatever style as its parts', function (string $line, s
     ],
     'a chapter of psychologists' => [
         'Haas, M. (2011). Lamps and their lux. In I. Okafor (Ed.), Rotas of the night (pp. 33–41). Fen House.',
-        'Haas, M | 2011 | Lamps and their lux | Rotas of the night 33–41 | ',
+        'Haas, M. | 2011 | Lamps and their lux | Rotas of the night 33–41 | ',
     ],
     'names and a title of Spain' => [
         '12. de la Cruz-Ibáñez AM, O’Neill P. ¿Duermen las enfermeras? Rev Enferm. 2010;33(1):5-9.',
@@ -111,7 +111,7 @@ it('reads a reference of whatever style as its parts', function (string $line, s
     ],
     'an article by its number' => [
         'Strand, B. (2016). Night work and falls: A cohort. Occupational Wards, 73(12), Article 801.',
-        'Strand, B | 2016 | Night work and falls: A cohort | Occupational Wards 73(12):801 | ',
+        'Strand, B. | 2016 | Night work and falls: A cohort | Occupational Wards 73(12):801 | ',
     ],
     'at a meeting of some days' => [
         'Strand B, Lind O. Night work and falls. In: Proceedings of the 4th Night Congress; 2016 May 3-5; Lund. p. 44-9.',
@@ -128,6 +128,74 @@ it('reads a reference of whatever style as its parts', function (string $line, s
     'a comma before the volume' => [
         'Strand B. Night work and falls: a cohort. Occup Wards 2016, 73:801-807.',
         'Strand, B | 2016 | Night work and falls: a cohort | Occup Wards 73:801–807 | ',
+    ],
+    'of physicians, a day and others' => [
+        '2 Strömberg H et al. 12-hour shifts: for and against. BMJ Nights 2016; 6:e010000. doi: 10.99999/bmjn-2015',
+        'Strömberg, H; et al. | 2016 | 12-hour shifts: for and against | BMJ Nights 6:e010000 | 10.99999/bmjn-2015',
+    ],
+    'of naturalists, initials with stops' => [
+        'Haas, M. & Kolbe, A. B. Clock genes in night nurses. Chronolog. Lett. 512, 88–93 (2014).',
+        'Haas, M.; Kolbe, A. B. | 2014 | Clock genes in night nurses | Chronolog. Lett 512:88–93 | ',
+    ],
+    'of Germany' => [
+        'Haas, Mira; Kolbe, Anna (2012): Schichtarbeit und Schlaf. In: Zeitschrift für Nachtarbeit 14 (2), S. 55–63.',
+        'Haas, Mira; Kolbe, Anna | 2012 | Schichtarbeit und Schlaf | Zeitschrift für Nachtarbeit 14(2):55–63 | ',
+    ],
+    'of Sweden' => [
+        'Falk, Elin & Quist, Britt (2014) ”Vem sover?”, Vårdens nätter, vol. 3, nr 2, s. 14–20.',
+        'Falk, Elin; Quist, Britt | 2014 | Vem sover? | Vårdens nätter 3(2):14–20 | ',
+    ],
+    'of France' => [
+        'Dupont A., Lefèvre B. et Moreau C. (2012). Le sommeil de nuit. Revue du Travail de Nuit, vol. 22, n° 3, p. 45-60.',
+        'Dupont, A; Lefèvre, B; Moreau, C | 2012 | Le sommeil de nuit | Revue du Travail de Nuit 22(3):45–60 | ',
+    ],
+    'of Russia' => [
+        'Иванов И.И., Петров П.П. Ночная смена и сон. Гигиена ночи. 2015;12(3):45-50.',
+        'Иванов, И.И.; Петров, П.П. | 2015 | Ночная смена и сон | Гигиена ночи 12(3):45–50 | ',
+    ],
+    'parted by commas alone' => [
+        '[2] P. Dahl, S. Vik, A. Moe, Glare at night: a review, Build. Nights 155 (2019) 106432.',
+        'Dahl, P.; Vik, S.; Moe, A. | 2019 | Glare at night: a review | Build. Nights 155:106432 | ',
+    ],
+    'a footnote' => [
+        'Ken Ito, “Night Trains and Night Nurses,” History of Work 14, no. 1 (2003): 9.',
+        'Ito, Ken | 2003 | Night Trains and Night Nurses | History of Work 14(1):9 | ',
+    ],
+    'a title that begins with what somebody said' => [
+        'Quist BA, Wu J-P. "Every night is Monday": a study of porters. Qual Nights Res 2014;24:1502-12.',
+        'Quist, BA; Wu, J-P | 2014 | "Every night is Monday": a study of porters | Qual Nights Res 24:1502–12 | ',
+    ],
+    'seven and the last' => [
+        'Nyqvist, O., Berg, K., . . . Moe, A. (2013). Sleepiness across Europe. Journal of Night Research, 24(3), 242–253.',
+        'Nyqvist, O.; Berg, K.; Moe, A. | 2013 | Sleepiness across Europe | Journal of Night Research 24(3):242–253 | ',
+    ],
+    'a group alone' => [
+        'Lamp Trial Group. Bright light on wards: a trial. Lancaster Med. 2020;395(10221):441-50. PMID: 31111111',
+        'Lamp Trial Group | 2020 | Bright light on wards: a trial | Lancaster Med 395(10221):441–50 | ',
+    ],
+    'two bodies' => [
+        'European Night Society; Nordic Sleep Council. Guidelines on shift work. Eur J Nights. 2019;28(3):100-130.',
+        'European Night Society; Nordic Sleep Council | 2019 | Guidelines on shift work | Eur J Nights 28(3):100–130 | ',
+    ],
+    'in another language' => [
+        'Quist B, Falk E. Shift length and burnout [in Swedish]. Vårdnatt. 2015;71(8):14-19.',
+        'Quist, B; Falk, E | 2015 | Shift length and burnout | Vårdnatt 71(8):14–19 | ',
+    ],
+    'not out yet' => [
+        'Ito K, Okafor I. Rotas and mood. Night Health 2022; published online March 3. https://doi.org/10.99999/nh.22.',
+        'Ito, K; Okafor, I | 2022 | Rotas and mood | Night Health | 10.99999/nh.22',
+    ],
+    'a chapter, its editors behind it' => [
+        'Nes, Ragnhild. 2011. “Porters.” In The Unseen Hospital, edited by Siv Brandvold, 88–102. London: Fen House.',
+        'Nes, Ragnhild | 2011 | Porters | The Unseen Hospital 88–102 | ',
+    ],
+    'a chapter, its town behind its publisher' => [
+        'Ito K (2009) Shift work. In: Haas M, Ek L (eds) Textbook of night work, 2nd edn. Fen House, Lund, pp 211–230',
+        'Ito, K | 2009 | Shift work | Textbook of night work 211–230 | ',
+    ],
+    'a chapter, its pages behind the year' => [
+        'Falk E. Night fatigue. In: Quist B, ed. Manual of Wards. 4th ed. Lund, Sweden: Fen House; 2010:211-225.',
+        'Falk, E | 2010 | Night fatigue | Manual of Wards 211–225 | ',
     ],
     'nothing behind the title' => [
         'World Council of Wards. (2018). Lamps at work: guidance for nights. https://example.org/guidance',
@@ -160,6 +228,47 @@ it('tells who edited a book, and the book that a chapter stands in', function ()
         ->toBe(['chapter', ['Haas, M'], ['Okafor, I'], 'Fen House']);
 });
 
+it('tells theses, reports, preprints, meetings and editions by what is said behind the title', function (
+    string $line,
+    string $type,
+    string $title,
+    string $edition = '',
+) {
+    $read = printed($line)[0];
+    expect([$read->type->value, $read->title, $read->edition])->toBe([$type, $title, $edition]);
+})->with([
+    ['Kolbe A. Sleep of nurses [dissertation]. Bergen: University of the Fjords; 2016.', 'thesis', 'Sleep of nurses'],
+    ['S. Haas, “Ward light,” Ph.D. dissertation, Univ. Fjords, Bergen, 2019.', 'thesis', 'Ward light'],
+    ['Haas M. Lamps before dawn [preprint]. NightRxiv. 2022 [cited 2023 Jan 4].', 'preprint', 'Lamps before dawn'],
+    ['Night Council. (2021). Light at work (Report No. 12). https://nc.example/light', 'report', 'Light at work'],
+    ['Night Council. Annual report 2014. Oslo: Night House; 2015. Report No.: 3.', 'report', 'Annual report 2014'],
+    ['Haas, M. (2014, May 12). Lamps [Paper presentation]. 9th Night Congress, Bergen.', 'conference', 'Lamps'],
+    ['Berg, K. (2007). Sleep: Why (3rd ed., Vol. 2). Oslo, Norway: Fen House.', 'book', 'Sleep: Why', '3'],
+    ['Vik, S. E. Night work: a primer 2nd edn (Fen House, 2014).', 'book', 'Night work: a primer', '2'],
+    ['I. Okafor, Light Measurement, 3rd ed. Lund: Fen House, 2012.', 'book', 'Light Measurement', '3'],
+]);
+
+it('makes lines whole that a page broke, wherever a reference begins', function (string $text, array $titles) {
+    expect(array_column(printed($text), 'title'))->toBe($titles);
+})->with([
+    'numbers without a stop' => [
+        "1 Haas M, Kolbe A. Naps on night\nduty. BMC Nights 2021; 21: 884.\n2 Ito K. Rotas. Night Health 2022; 3: 1.\n",
+        ['Naps on night duty', 'Rotas'],
+    ],
+    'set in' => [
+        "Quist, B., & Falk, E. (2019). Self-\n    rostering and sleep. Journal of Rosters, 7(2),\n    88–104.\nFalk, E. (2012). Nights in the ward. Fen House.\n",
+        ['Self-rostering and sleep', 'Nights in the ward'],
+    ],
+    'by names alone' => [
+        "Falk E, Quist B. Results of a national sur-\nvey. J Nurs Safe. 2013;29(4):\n321-8.\nQuist B. Shift\nlength. Vårdnatt.\n2015;71:14.\n",
+        ['Results of a national survey', 'Shift length'],
+    ],
+    'letters and years as marks' => [
+        "[Fal14] E. Falk, B. Quist: Modelling of night rosters.\nOper. Nights 62(3), 511–529 (2014)\n[QS16] B. Quist: Lamps. Oper. Nights 63, 1–9 (2016)\n",
+        ['Modelling of night rosters', 'Lamps'],
+    ],
+]);
+
 it('takes a list apart by its numbers, whatever its lines, and says where each began', function () {
     $text = "References\r\n\r\n1. Kolbe A, Haas M. Dim lamps in\r\nwards: a trial. J Sleep.\r\n2004;3:12-9.\r\n2. Lamps, and nothing else\r\n3. Ito K. Visors for nurses. J Sleep. 2005;4:1.\r\n";
     [$first, $untold, $last] = printed($text);
@@ -178,7 +287,7 @@ it('takes a list apart by blank lines where its references go over lines', funct
     $text = "Kolbe, A. B., & Haas, M. (2004). Dim lamps in wards: a trial\nof sleep. Journal of Sleep, 3(2), 12–19.\n\nIto, K. (2005). Visors for nurses of the night.\nLamps and Lux, 4, 1–9.\n";
     expect(array_map(toldOf(...), printed($text)))->toBe([
         'Kolbe, A. B.; Haas, M. | 2004 | Dim lamps in wards: a trial of sleep | Journal of Sleep 3(2):12–19 | ',
-        'Ito, K | 2005 | Visors for nurses of the night | Lamps and Lux 4:1–9 | ',
+        'Ito, K. | 2005 | Visors for nurses of the night | Lamps and Lux 4:1–9 | ',
     ])
         ->and(array_column(printed($text), 'line'))->toBe([1, 4])
         // one a line, in groups

@@ -4,7 +4,11 @@ declare(strict_types=1);
 
 namespace WaryHeron\Core\Bibliography\Format\Printed;
 
-use WaryHeron\Core\Bibliography\CitedWork;
+use WaryHeron\Core\Bibliography\Cited\CitedList;
+use WaryHeron\Core\Bibliography\Cited\CitedNames;
+use WaryHeron\Core\Bibliography\Cited\CitedPlace;
+use WaryHeron\Core\Bibliography\Cited\CitedTitle;
+use WaryHeron\Core\Bibliography\Cited\CitedWork;
 use WaryHeron\Core\Bibliography\Format\Lines;
 use WaryHeron\Core\Bibliography\Format\Reading;
 use WaryHeron\Core\Bibliography\Format\RecognisesItself;
@@ -23,20 +27,15 @@ final class PrintedReader implements RecognisesItself, ReferenceReader
 {
     private const HEADING = '/^\W*(?:references?|bibliography|literature(?: cited)?|works cited|literatur(?:verzeichnis)?|bibliographie|referencias|bibliografía|bibliografia|références)\W*$/iu';
 
-    private const EDITORS = '/,? \(?\b(?:editors?|[Ee]ds?)\b\.?\)?\.?$/u';
-
     /** Of the references at the beginning of a file, so many in a hundred have to be told. */
     private const TOLD = 60;
-
-    /** What is longer is prose. */
-    private const LONGEST = 1500;
 
     public function recognises(string $beginning): bool
     {
         // the last one may be cut off
         $whole = strlen($beginning) > 4000 ? (string) preg_replace('/\R[^\r\n]*$/u', '', $beginning) : $beginning;
         $works = self::works($whole);
-        $told = array_filter($works, fn (string $one): bool => mb_strlen($one) <= self::LONGEST && self::isTold($one));
+        $told = array_filter($works, self::isTold(...));
 
         return $works !== [] && 100 * count($told) >= self::TOLD * count($works);
     }
@@ -63,7 +62,7 @@ final class PrintedReader implements RecognisesItself, ReferenceReader
     private static function works(string $text): array
     {
         return array_filter(
-            CitedWork::apart($text),
+            CitedList::apart($text),
             fn (string $one): bool => preg_match(self::HEADING, $one) !== 1,
         );
     }
@@ -75,31 +74,30 @@ final class PrintedReader implements RecognisesItself, ReferenceReader
 
     private static function reference(string $text, int $line): Reference|UnreadableRecord
     {
-        $work = mb_strlen($text) > self::LONGEST ? null : CitedWork::read($text);
-        if ($work === null || ! $work->isTold()) {
+        $work = CitedWork::read($text);
+        if ($work?->told === null || $work->by === null) {
             return UnreadableRecord::broken(
                 $line,
-                'Where the title begins and ends cannot be told here. Write it as “Authors. Title. Journal. Year;volume:pages.”',
+                'Where the title begins and ends cannot be told here. '
+                    .'Write it as “Authors. Title. Journal. Year;volume:pages.”',
                 $text,
             );
         }
 
-        return self::made($work, $text, $line);
+        return self::made($work, $work->by, $work->told, $text, $line);
     }
 
-    private static function made(CitedWork $work, string $text, int $line): Reference
+    private static function made(CitedWork $work, CitedNames $by, CitedTitle $told, string $text, int $line): Reference
     {
-        [$title, $after] = self::whole($work);
-        $place = CitedPlace::of($after);
+        $place = $told->place ?? CitedPlace::unknown();
         [$first, $last] = Pages::split($place->pages);
-        $areEditors = preg_match(self::EDITORS, $work->by) === 1;
-        $names = CitedNames::of((string) preg_replace(self::EDITORS, '', $work->by));
+        $isKept = $told->place === null && $told->rest !== '';
 
         return new Reference(
-            type: $place->type,
-            title: $title,
-            authors: $areEditors ? [] : $names,
-            editors: $areEditors ? $names : CitedNames::of($place->editors),
+            type: $told->type,
+            title: $work->title,
+            authors: $by->areEditors ? [] : $by->names,
+            editors: $by->areEditors ? $by->names : $place->editors,
             year: $work->year,
             date: (string) $work->year,
             journal: $place->journal,
@@ -110,24 +108,11 @@ final class PrintedReader implements RecognisesItself, ReferenceReader
             doi: $work->doi,
             publisher: $place->publisher,
             place: $place->place,
-            extra: $place->rest === '' ? [] : [new SourceField('appeared', $place->rest)],
+            language: $told->language,
+            edition: $told->edition,
+            extra: $isKept ? [new SourceField('appeared', $told->rest)] : [],
             source: $text,
             line: $line,
         );
-    }
-
-    /**
-     * “Do visors help? A trial. Ward Stud. 2011;12:5” goes on after what it asks.
-     *
-     * @return array{string, string} the title, and what stands behind it
-     */
-    private static function whole(CitedWork $work): array
-    {
-        $asks = preg_match('/[?!]$/', $work->title) === 1;
-
-        return $asks && preg_match('/^(\p{Lu}[^.]{2,120})\. (\S.*)$/us', $work->after, $more) === 1 &&
-            CitedPlace::of($more[2])->journal !== ''
-            ? ["{$work->title} {$more[1]}", $more[2]]
-            : [$work->title, $work->after];
     }
 }

@@ -1,0 +1,148 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WaryHeron\Core\Bibliography\Cited;
+
+/** The references of a text: one a line, or over several where each begins with its number, or with a blank line before it. */
+final class CitedList
+{
+    /** “12.”, “[12]”, “(12)” and bullets before a reference. */
+    public const MARK = '/^\s*(?:[\[(]\d{1,5}[\])]\.?|\[[\p{L}+]{1,6}\d\d[a-z]?\]|\d{1,5}[.)](?=\s)|[•‣*–—-](?=\s))\s*/u';
+
+    /** “12 Kolbe A”: a mark only where others count on. */
+    public const BARE_MARK = '/^\s*(?<number>\d{1,5})\s+(?=\p{Lu})/u';
+
+    /** First parts of words that keep their hyphen at the end of a line. */
+    private const COMPOUND = 'self|non|well|double|single|half|cross|follow|placebo|cluster|evidence|health|sleep'
+        .'|night|shift|case|before|state|user|patient|nurse';
+
+    /**
+     * The works of a pasted text.
+     *
+     * @return list<CitedWork> those that are told apart by a DOI or by more than a word or two
+     */
+    public static function works(string $text): array
+    {
+        return array_values(array_filter(array_map(CitedWork::read(...), self::apart($text))));
+    }
+
+    /** @return array<int, string> each as it stands, by the line it begins on, from 1 */
+    public static function apart(string $text): array
+    {
+        $lines = preg_split('/\R/u', mb_scrub($text, 'UTF-8')) ?: [];
+        $mark = self::areCounted($lines) ? self::BARE_MARK : self::MARK;
+        $areMarked = count(preg_grep($mark, $lines) ?: []) > 1;
+        $begins = $areMarked ? $mark : (self::hang($lines) ? '/^\S/u' : '/^\s*$/u');
+        $blocks = [[]];
+        foreach ($lines as $at => $line) {
+            if (preg_match($begins, $line) === 1) {
+                $blocks[] = [];
+            }
+            if (trim($line) !== '') {
+                $blocks[array_key_last($blocks)][$at + 1] = trim($line);
+            }
+        }
+        $works = [];
+        foreach ($blocks as $block) {
+            // a heading or a letter's first words may stand above what is numbered
+            $works += self::joined($block, $areMarked && preg_match($mark, reset($block) ?: '') === 1);
+        }
+
+        return $works;
+    }
+
+    /**
+     * Whether all but the first line of references are set in.
+     *
+     * @param  list<string>  $lines
+     */
+    private static function hang(array $lines): bool
+    {
+        $filled = array_values(array_filter($lines, fn (string $line): bool => trim($line) !== ''));
+        $areIn = count(preg_grep('/^\s/u', $filled) ?: []);
+
+        return $areIn > 0 && count($filled) - $areIn > 1 && preg_match('/^\S/u', $filled[0]) === 1;
+    }
+
+    /**
+     * Whether lines begin with numbers that go up by one, bare of any sign.
+     *
+     * @param  list<string>  $lines
+     */
+    private static function areCounted(array $lines): bool
+    {
+        $last = null;
+        $steps = 0;
+        foreach ($lines as $line) {
+            if (preg_match(self::BARE_MARK, $line, $found) === 1) {
+                $steps += $last !== null && (int) $found['number'] === $last + 1 ? 1 : 0;
+                $last = (int) $found['number'];
+            }
+        }
+
+        return $steps > 0 && count(preg_grep(self::MARK, $lines) ?: []) <= $steps;
+    }
+
+    /**
+     * @param  array<int, string>  $block  lines by their numbers
+     * @param  bool  $isOne  whether they are known to be one reference; else they are where that tells more
+     * @return array<int, string>
+     */
+    private static function joined(array $block, bool $isOne): array
+    {
+        if (count($block) < 2) {
+            return $block;
+        }
+        $whole = [array_key_first($block) => self::flowing($block)];
+        // where most lines are told, they are one each
+        $byNames = $isOne || 2 * self::told($block) > count($block) ? $whole : self::byNames($block);
+        if (count($byNames) > 1 && self::told($byNames) === count($byNames)) {
+            return $byNames;
+        }
+
+        return $isOne || (self::told($block) <= 1 && self::told($whole) === 1) ? $whole : $block;
+    }
+
+    /** @param  array<int, string>  $works */
+    private static function told(array $works): int
+    {
+        return count(array_filter($works, fn (string $one): bool => CitedWork::read($one)?->isTold() === true));
+    }
+
+    /**
+     * Lines that go on, where nothing but names shows where the next reference begins.
+     *
+     * @param  array<int, string>  $block
+     * @return array<int, string>
+     */
+    private static function byNames(array $block): array
+    {
+        $works = [];
+        $at = 0;
+        foreach ($block as $number => $line) {
+            $ends = $works !== [] && preg_match('~(?:[.)\d]|/\S+)$~u', end($works[$at])) === 1;
+            $at = $works === [] || ($ends && CitedNames::ahead($line)?->areCertain === true) ? $number : $at;
+            $works[$at][] = $line;
+        }
+
+        return array_map(self::flowing(...), $works);
+    }
+
+    /**
+     * Lines as one: a word that is parted at the end of a line is whole again, as is an address.
+     *
+     * @param  array<string>  $lines
+     */
+    private static function flowing(array $lines): string
+    {
+        $text = implode("\n", $lines);
+        $parted = '/(?<![\p{L}-])(?!(?i:'.self::COMPOUND.')-)(\p{L}{2,})[-‐]\n(?=\p{Ll})/u';
+
+        return strtr((string) preg_replace(
+            [$parted, '~(?<=[/‐-])\n(?=\S)~u'],
+            ['$1', ''],
+            $text,
+        ), ["\n" => ' ']);
+    }
+}

@@ -1,0 +1,169 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WaryHeron\Core\Bibliography\Cited;
+
+use WaryHeron\Core\Bibliography\Name;
+
+/** The names that a reference begins with, in whatever style, and what stands behind them. */
+final readonly class CitedNames
+{
+    private const PARTICLE = '(?:van|von|vom|der|den|de|del|della|di|da|do|dos|das|du|des|la|las|los|le|el|al|bin|ibn|ter|ten|te'
+        .'|zu|zur|zum|af|av|Van|Von|De|Di|La|Le|St\.)';
+
+    private const FAMILY = '(?:(?:'.self::PARTICLE.'|\p{Lu}[\p{L}’\'-]+)\s){0,3}?(?:\p{L}{1,3}[’\'-])?\p{Lu}[\p{L}’\'-]+';
+
+    private const GIVEN = '\p{Lu}\p{Ll}[\p{L}’\'-]*(?:\s(?:\p{Lu}\.|\p{Lu}\p{Ll}[\p{L}’\'-]*))*';
+
+    private const SUFFIX = '(?:,?\s(?<suffix>Jr|Sr|II|III|IV)\b\.?)?';
+
+    /** What may follow a name that no full stop of its initials ends. */
+    private const END = '(?=\.?\s*(?:[,;:.&(“"‘«]|$)|\s+(?:and|et|y|e|und|och|og|en)\s|\s+et\s+al)';
+
+    /** “Kolbe, A. B.”, “van der Berg, J.-P.” */
+    private const DOTTED = '/^(?<family>'.self::FAMILY.'),\s(?<given>(?:\p{Lu}\p{Ll}?\.[ -]?){0,3}\p{Lu}\p{Ll}?\.)'.self::SUFFIX.'/u';
+
+    /** “Kolbe AB”, “Kolbe A.B.”, “de la Cruz-Ibáñez AM” */
+    private const INDEXED = '/^(?<family>'.self::FAMILY.'),?\s(?<given>(?:\p{Lu}\.-?){2,4}(?=[\s,;])|(?:\p{Lu}\.\s){1,3}\p{Lu}(?=\.)'
+        .'|\p{Lu}{1,4}(?:[ -]\p{Lu}{1,2})?)'.self::SUFFIX.'(?(?<=\.)|'.self::END.')/u';
+
+    /** “A. B. Kolbe” */
+    private const CALLED = '/^(?<given>(?:\p{Lu}\p{Ll}?\.[ -]?){1,4})(?<family>'.self::FAMILY.')'.self::SUFFIX.self::END.'/u';
+
+    /** “Kolbe, Anna B.” */
+    private const IN_FULL = '/^(?<family>'.self::FAMILY.'),\s(?<given>'.self::GIVEN.')'.self::END.'/u';
+
+    /** “Anna B. Kolbe”, among others that are in full */
+    private const AS_CALLED = '/^(?<given>'.self::GIVEN.')\s(?<family>(?:'.self::PARTICLE.'\s){0,3}\p{Lu}[\p{L}’\'-]+)'.self::END.'/u';
+
+    /** “NIGHTFALL Group”, after people */
+    private const GROUP = '/^(?:the\s)?(?<family>\p{Lu}[^.;,:(]{1,80}\b(?:Group|Investigators|Collaborators|Consortium|Team|Network|Committee))'
+        .'(?<given>)'.self::END.'/u';
+
+    /** “Night Council”, “National Institute for Lamps and Light (NILL)”, “NILL” */
+    private const BODY = '/^(?<family>(?:\p{Lu}[\p{L}’\'-]++(?:[ ,]+(?:of|for|the|and|on|in|&|de|la|für|der|des)\b)*+[ ,]*+){2,10}'
+        .'(?:\(\p{Lu}{2,10}\))?|\p{Lu}{2,8})(?<given>)(?=[.:]\s|;\s\p{Lu}|\s?\((?:\d{4}|n\.|in press)|\.?$|,\s?[“"‘])/u';
+
+    /** Which forms may follow names of a form. */
+    private const FOLLOWS = [
+        'dotted' => ['dotted', 'called', 'indexed', 'group'],
+        'indexed' => ['indexed', 'dotted', 'group'],
+        'called' => ['called', 'group'],
+        'in full' => ['as called', 'in full', 'called', 'group'],
+        'as called' => ['as called', 'called', 'group'],
+        'body' => ['body', 'group'],
+    ];
+
+    private const FORMS = [
+        'dotted' => self::DOTTED,
+        'indexed' => self::INDEXED,
+        'called' => self::CALLED,
+        'in full' => self::IN_FULL,
+        'as called' => self::AS_CALLED,
+        'group' => self::GROUP,
+        'body' => self::BODY,
+    ];
+
+    private const BETWEEN = '/^\.?\s*(?:[,;]\s*(?:(?:&|and|y|et|e|und|och|og|en)\s+)?|\s(?:&|and|y|et|e|und|och|og|en)\s+)'
+        .'(?:(?:\.\s?\.\s?\.|…)\s*,?\s*(?:&\s*)?)?/u';
+
+    private const OTHERS = '/^[,;]?\s*(?:et\s+al\b|and\s+others\b|u\.\s?a)\.?/u';
+
+    private const BEHALF = '/^[,;]?\s*(?:for|on behalf of)\s+the\s+(\p{Lu}[^.;,:(]{2,80})/u';
+
+    private const EDITORS = '/^[,.]?\s*(?:\((?:eds?|hrsg|hg|éds?|dir|coords?)\.?\)|(?:eds|ed|editors?|hrsg|hg)\b\.?)/iu';
+
+    /**
+     * @param  non-empty-list<Name>  $names
+     * @param  string  $rest  what stands behind them
+     * @param  bool  $areCertain  whether their initials show that they are names
+     */
+    private function __construct(
+        public array $names,
+        public string $rest,
+        public bool $areEditors,
+        public bool $areCertain,
+    ) {
+    }
+
+    /** Null where a text does not begin with names. */
+    public static function ahead(string $text): ?self
+    {
+        foreach (['dotted', 'indexed', 'called', 'in full', 'body'] as $form) {
+            $names = self::inForm($form, $text);
+            if ($names !== null) {
+                return $names;
+            }
+        }
+
+        return null;
+    }
+
+    /** As notes and those who name editors have them: “Ines Okafor and Lena Ek”. */
+    public static function called(string $text): ?self
+    {
+        return self::inForm('as called', $text) ?? self::ahead($text);
+    }
+
+    private static function inForm(string $form, string $text): ?self
+    {
+        $first = self::take($form, $text);
+        if ($first === null) {
+            return null;
+        }
+        $names = [$first, ...self::following($form, $text), ...self::others($text)];
+        $rest = (string) preg_replace(self::EDITORS, '', $text);
+
+        return new self($names, $rest, $rest !== $text, in_array($form, ['dotted', 'indexed', 'called'], true));
+    }
+
+    /**
+     * @param  string  $rest  what is left behind them
+     * @return list<Name>
+     */
+    private static function following(string $form, string &$rest): array
+    {
+        $names = [];
+        while (preg_match(self::BETWEEN, $rest, $between) === 1) {
+            $behind = substr($rest, strlen($between[0]));
+            $next = null;
+            foreach (self::FOLLOWS[$form] ?? [] as $follows) {
+                $next ??= self::take($follows, $behind);
+            }
+            if ($next === null) {
+                break;
+            }
+            $names[] = $next;
+            $rest = $behind;
+        }
+
+        return $names;
+    }
+
+    /** @return list<Name> those who are not named, and for whom all of them write */
+    private static function others(string &$rest): array
+    {
+        $names = [];
+        if (preg_match(self::OTHERS, $rest, $found) === 1) {
+            $names[] = new Name('et al.');
+            $rest = substr($rest, strlen($found[0]));
+        }
+        if (preg_match(self::BEHALF, $rest, $found) === 1) {
+            $names[] = new Name($found[1]);
+            $rest = substr($rest, strlen($found[0]));
+        }
+
+        return $names;
+    }
+
+    private static function take(string $form, string &$text): ?Name
+    {
+        if (preg_match(self::FORMS[$form], $text, $found) !== 1) {
+            return null;
+        }
+        $text = substr($text, strlen($found[0]));
+
+        return new Name(trim($found['family'], ' ,'), trim($found['given']), $found['suffix'] ?? '');
+    }
+}

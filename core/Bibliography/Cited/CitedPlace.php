@@ -1,0 +1,49 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WaryHeron\Core\Bibliography\Cited;
+
+use WaryHeron\Core\Bibliography\Name;
+use WaryHeron\Core\Bibliography\PublicationType;
+
+/** Where a work appeared, as references print it behind the title. */
+final readonly class CitedPlace
+{
+    /** @param  list<Name>  $editors  of the book that it stands in */
+    public function __construct(
+        public PublicationType $type,
+        public string $journal = '',
+        public string $volume = '',
+        public string $issue = '',
+        public string $pages = '',
+        public ?int $year = null,
+        public string $place = '',
+        public string $publisher = '',
+        public array $editors = [],
+    ) {
+    }
+
+    public static function unknown(): self
+    {
+        return new self(PublicationType::Other);
+    }
+
+    /** Null where a text is nothing of the kind. */
+    public static function read(string $text): ?self
+    {
+        $text = trim($text, " \t.,;");
+        if (preg_match('/^(?:(?:in|dans|en):?|(?:paper )?presented at(?: the)?)\s+(?=\S)/iu', $text, $in) === 1) {
+            $within = substr($text, strlen($in[0]));
+
+            $journal = CitedJournal::read($within);
+
+            return CitedMeeting::read($within)
+                ?? ($journal?->volume !== '' ? $journal : null)
+                ?? CitedBook::around($within)
+                ?? $journal;
+        }
+
+        return CitedJournal::read($text) ?? CitedBook::read($text);
+    }
+}

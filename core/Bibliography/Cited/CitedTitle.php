@@ -1,0 +1,131 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WaryHeron\Core\Bibliography\Cited;
+
+use WaryHeron\Core\Bibliography\Language;
+use WaryHeron\Core\Bibliography\PublicationType;
+
+/** The title of a reference with what is said of the work around it, and where it appeared. */
+final readonly class CitedTitle
+{
+    /** A title that only begins with words in quotation marks. */
+    private const GOES_ON = '(?!:|\s(?!in\b)\p{Ll})';
+
+    private const QUOTED = '/^[\s.,:]*(?:[“”"„«](?<title>[^”"“»]{3,}?)(?:[,.][”"“»]|[”"“»]'.self::GOES_ON.')'
+        .'|[‘\'](?<title2>.{3,}?)(?:[,.][’\'](?=\s|$)|[’\'](?=[,.:;]?\s|[,.:;]?$)'.self::GOES_ON.'))/u';
+
+    /** Where a title may end. */
+    private const ENDS = '(?<!\bNo|\bvs|\bSt|\bDr|\bVol|\bv)[.?!](?=\s)|,(?=\s\d{1,2}(?:st|nd|rd|th)\sed)|[.?!]?$';
+
+    /** Where a comma ends the names, it may end the title. */
+    private const COMMA_ENDS = ',(?=\s\p{Lu})|'.self::ENDS;
+
+    /** Letters of the shortest title. */
+    private const SHORTEST = 4;
+
+    /** So many ends of a title are tried. */
+    private const TRIES = 12;
+
+    /** Kinds that are said behind a title. */
+    private const KINDS = [
+        '/\s*[\[(](?:[^\])]{0,20}\b)?(?:dissertation|thesis)\b[^\])]*[\])]/iu' => PublicationType::Thesis,
+        '/^(?:Ph\.?\s?D\.?|M\.?Sc\.?|doctoral|master[’\']?s?)\s(?:diss\b|dissertation|thesis)\b.*/iu' => PublicationType::Thesis,
+        '/\s*[\[(]preprint[\])]/iu' => PublicationType::Preprint,
+        '/\s*[\[(](?:paper|poster|oral|conference)[^\])]{0,20}[\])]/iu' => PublicationType::Conference,
+        '/\s*\((?:[\p{L} ]{0,20} )?(?:report|publication|bulletin|document)(?: series)?,? no\.[^)]*\)/iu' => PublicationType::Report,
+    ];
+
+    /** “[in Swedish]” */
+    private const LANGUAGE = '/\s*[\[(](?:article )?in (?<language>\p{Lu}\p{Ll}+)[^\])]{0,40}[\])]/u';
+
+    private const EDITION = '/\b(?<edition>\d{1,2})(?:st|nd|rd|th|\.)?\s(?:edn?|edition|Aufl(?:age)?|éd)\b/u';
+
+    /** Behind the title itself: “(3rd ed., Vol. 2)”, “2nd edn”, “(H. Ek, Trans.)” */
+    private const BEHIND = [
+        '/\s\([^()]*\b(?:edn?|edition|Vol)\b[^()]*\)$/u',
+        '/,?\s\d{1,2}(?:st|nd|rd|th)\s(?:edn?|edition)\b\.?$/u',
+        '/\s*\([^()]*\bTrans(?:l|lators?)?\.?\)$/u',
+        self::LANGUAGE,
+    ];
+
+    private function __construct(
+        public string $title,
+        public ?CitedPlace $place,
+        public PublicationType $type,
+        public string $edition,
+        public string $language,
+        public string $rest,
+        public bool $isQuoted = false,
+    ) {
+    }
+
+    /**
+     * @param  string  $text  what stands behind names and year
+     * @param  bool  $mayEndAtComma  whether names end so in its style
+     */
+    public static function read(string $text, bool $mayEndAtComma): self
+    {
+        return self::marked($text) ?? self::parted($text, $mayEndAtComma ? self::COMMA_ENDS : self::ENDS);
+    }
+
+    /** Where quotation marks or brackets tell it: “Lamps.” Sleep 3 (2004): 12; Lamps (Lund: Fen House, 2007), 55 */
+    public static function marked(string $text): ?self
+    {
+        if (preg_match(self::QUOTED, $text, $found) === 1) {
+            $rest = trim(substr($text, strlen($found[0])), " \t.,;:");
+
+            return self::of($found['title'].($found['title2'] ?? ''), CitedPlace::read($rest), $rest, true);
+        }
+        $title = ltrim($text, ' .,');
+        $place = CitedBook::noted($title);
+
+        return $place === null ? null : self::of($title, $place, '');
+    }
+
+    /** Up to the first end behind which a place is told; else up to the first end. */
+    private static function parted(string $text, string $ends): self
+    {
+        $text = ltrim($text, " \t.,:;");
+        preg_match_all("/{$ends}/u", $text, $found, PREG_OFFSET_CAPTURE);
+        $first = null;
+        foreach (array_slice($found[0], 0, self::TRIES) as [$sign, $at]) {
+            $title = substr($text, 0, $at).trim($sign, '.,');
+            if (mb_strlen($title) < self::SHORTEST || substr_count($title, '(') !== substr_count($title, ')')) {
+                continue;
+            }
+            $rest = substr($text, $at + strlen($sign));
+            $place = CitedPlace::read($rest);
+            if ($place !== null) {
+                return self::of($title, $place, $rest);
+            }
+            $first ??= $sign === ',' ? null : self::of($title, null, $rest);
+        }
+
+        return $first ?? self::of($text, null, '');
+    }
+
+    private static function of(string $title, ?CitedPlace $place, string $rest, bool $isQuoted = false): self
+    {
+        $rest = trim($rest, ' .');
+        $type = $place->type ?? PublicationType::Other;
+        foreach (self::KINDS as $pattern => $kind) {
+            if (preg_match($pattern, $title) === 1 || preg_match($pattern, $rest) === 1) {
+                $title = (string) preg_replace($pattern, '', $title);
+                $type = $kind;
+            }
+        }
+        $place ??= $type === PublicationType::Conference ? CitedMeeting::read($rest) : null;
+
+        return new self(
+            trim((string) preg_replace(self::BEHIND, '', $title), " \t.,;:"),
+            $place,
+            $type,
+            preg_match(self::EDITION, "{$title} {$rest}", $edition) === 1 ? $edition['edition'] : '',
+            preg_match(self::LANGUAGE, $title, $in) === 1 ? Language::named($in['language']) : '',
+            $rest,
+            $isQuoted,
+        );
+    }
+}
