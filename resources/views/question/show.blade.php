@@ -1,6 +1,7 @@
 <x-page title="Question" :review="$review" stage="question" place="question">
     @php($mayChange = Gate::allows('manage', $review))
-    <div class="desk desk-side">
+    @php($hasSide = ($mayChange && $steps !== []) || $retired->isNotEmpty())
+    <div @class(['desk', 'desk-side' => $hasSide])>
         <div class="grid gap-3">
             <section class="sheet">
                 <header class="sheet-head">
@@ -135,18 +136,18 @@
             </section>
         </div>
         <div class="grid gap-3">
-            <section class="sheet">
-                <header class="sheet-head">
-                    <h2>What comes next</h2>
-                </header>
-                <ol class="sheet-body list-decimal pl-9 small">
-                    <li>Word the question and its concepts.</li>
-                    <li>List the criteria; screening asks them in this order.</li>
-                    <li><a href="{{ route('team', $review) }}">Invite the team</a>: two people judge each record.</li>
-                    <li><a href="{{ route('searches', $review) }}">Search</a>, or <a href="{{ route('deliveries', $review) }}">deliver
-                            files</a>.</li>
-                </ol>
-            </section>
+            @if ($mayChange && $steps !== [])
+                <section class="sheet">
+                    <header class="sheet-head">
+                        <h2>What comes next</h2>
+                    </header>
+                    <ol class="sheet-body list-decimal pl-9 small">
+                        @foreach ($steps as $step)
+                            <li><a href="{{ $step->url }}">{{ $step->words }}</a></li>
+                        @endforeach
+                    </ol>
+                </section>
+            @endif
             @if ($retired->isNotEmpty())
                 <section class="sheet">
                     <header class="sheet-head">

@@ -32,6 +32,18 @@ it('keeps the question, its concepts and the criteria in their order', function 
     expect($first->fresh()->retired_at)->not->toBeNull();
 });
 
+it('says what a new review lacks, to those who can do it, and nothing once it has all of it', function () {
+    $world = new World();
+    $page = "/reviews/{$world->review->id}/question";
+    $this->actingAs($world->people['lead'])
+        ->get($page)
+        ->assertSeeInOrder(['What comes next', 'List the criteria', 'Build a search', 'Deliver files'])
+        ->assertDontSee('Invite the team');
+    $this->actingAs($world->people['observer'])->get($page)->assertDontSee('What comes next');
+    $world->withCriteria()->withWards();
+    $this->actingAs($world->people['lead'])->get($page)->assertDontSee('What comes next');
+});
+
 it('writes in the Log, where nothing is changed or removed', function () {
     $world = World::readingInFull()->withCriteria();
     expect(LogEntry::query()->orderBy('id')->pluck('action')->all())->toBe([

@@ -14,6 +14,7 @@ use App\Models\Criterion;
 use App\Models\Review;
 use App\Queries\Question\Concepts;
 use App\Queries\Question\ExcludedBy;
+use App\Queries\Question\FirstSteps;
 use App\Queries\Question\OlderWording;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
@@ -33,6 +34,7 @@ final class QuestionController extends Controller
             'older' => OlderWording::counts($review),
             'excluded' => ExcludedBy::counts($review),
             'wordings' => OlderWording::wordings($review),
+            'steps' => FirstSteps::of($review),
         ]);
     }
 
