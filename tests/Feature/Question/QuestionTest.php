@@ -40,7 +40,7 @@ it('says what a new review lacks, to those who can do it, and nothing once it ha
         ->assertSeeInOrder(['What comes next', 'List the criteria', 'Build a search', 'Deliver files'])
         ->assertDontSee('Invite the team');
     $this->actingAs($world->people['observer'])->get($page)->assertDontSee('What comes next');
-    $world->withCriteria()->withWards();
+    $world->withWards();
     $this->actingAs($world->people['lead'])->get($page)->assertDontSee('What comes next');
 });
 
