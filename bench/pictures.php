@@ -35,30 +35,46 @@ $linked = function (Browser $browser, string $path, string $pattern, string $wor
 
 $review = $linked($as('ines.okafor'), '/', '/reviews/([0-9a-z]{26})$', 'Bright light');
 $at = fn (string $path): string => "/reviews/{$review}/{$path}";
-$id = '([0-9a-z]{26})';
+$id = '[0-9a-z]{26}';
+/** The first page that another one leads to, by what its link says. */
+$from = fn (string $who, string $path, string $pattern, string $words = '', string $more = ''): Browser => $as($who)->visit(
+    $linked($as($who), $at($path), "(/reviews/{$id}/{$pattern})", $words).$more,
+);
+
+/** An analysis with where the numbers of one of its studies come from. */
+$study = function (string $who) use ($as, $at, $linked, $id): string {
+    $analysis = $linked($as($who), $at('synthesis/analyses'), "(/reviews/{$id}/synthesis/analyses/{$id})$");
+
+    return $analysis.$linked($as($who), $analysis, '(\\?.*study=[^&]+)');
+};
+/** A cell of a table by its words. */
+$cell = function (Browser $browser, string $words): Browser {
+    $browser->driver->findElement(WebDriverBy::xpath("//td[contains(normalize-space(), '{$words}')]"))->click();
+
+    return $browser;
+};
 
 /** Who looks, at what, and what is pressed before. */
 $views = [
     'home' => fn () => $as('ines.okafor')->visit('/'),
     'question' => fn () => $as('ines.okafor')->visit($at('question')),
-    'scouting' => fn () => $as('ines.okafor')->visit($at('scouting/'.$linked($as('ines.okafor'), $at('scouting'), "/scouting/{$id}$"))),
-    'first-draft' => fn () => $as('ines.okafor')->visit($linked($as('ines.okafor'), $at('scouting'), '(/reviews/\w+/drafts?/\w+)').'/report'),
-    'board' => fn () => $as('mirela.haas')->visit($at('searches/'.$linked($as('mirela.haas'), $at('searches'), "/searches/{$id}$"))),
-    'translation' => fn () => $as('mirela.haas')
-        ->visit($at('searches/'.$linked($as('mirela.haas'), $at('searches'), "/searches/{$id}$").'/translation')),
+    'scouting' => fn () => $from('ines.okafor', 'scouting', "scouting/{$id}$"),
+    'first-draft' => fn () => $from('ines.okafor', 'scouting', "drafts/{$id}", '', '?step=report'),
+    'board' => fn () => $from('mirela.haas', 'searches', "searches/{$id}$", 'Light on night shifts'),
+    'translation' => fn () => $from('mirela.haas', 'searches', "searches/{$id}$", 'Light on night shifts', '/translation'),
     'library' => fn () => $as('mirela.haas')->visit($at('records')),
     'matching' => fn () => $as('mirela.haas')->visit($at('matching')),
     'pairing' => fn () => $as('mirela.haas')->visit($at('pairing')),
     'screening' => fn () => $as('karin.sollander')->visit($at('screening')),
     'reading-desk' => fn () => $as('karin.sollander')->visit($at('screening/desk')),
     'full-texts' => fn () => $as('mirela.haas')->visit($at('full-texts')),
-    'coding' => fn () => $as('karin.sollander')->visit($at('coding/'.$linked($as('karin.sollander'), $at('coding'), "/coding/{$id}"))),
-    'coding-table' => fn () => $as('karin.sollander')->visit($at('coding')),
-    'passages' => fn () => $as('karin.sollander')->visit($at('coding/passages')),
-    'map' => fn () => $as('ines.okafor')->visit($at('synthesis')),
-    'analysis' => fn () => $as('ines.okafor')
-        ->visit($at('synthesis/analyses/'.$linked($as('ines.okafor'), $at('synthesis/analyses'), "/analyses/{$id}$"))),
-    'report' => fn () => $as('ines.okafor')->visit($at('report')),
+    'coding' => fn () => $from('karin.sollander', 'coding', "coding/{$id}")->press('People analysed'),
+    'numbers' => fn () => $as('karin.sollander')->visit($linked($as('karin.sollander'), $study('karin.sollander'), '(.*#result-.*)')),
+    'coding-table' => fn () => $cell($as('karin.sollander')->visit($at('coding')), '222 persons'),
+    'passages' => fn () => $from('karin.sollander', 'coding/passages', 'coding/passages\?theme=\w+', 'Acceptance'),
+    'map' => fn () => $as('ines.okafor')->visit($at('synthesis?row=parallel-group%20trial&column=nurses')),
+    'analysis' => fn () => $as('ines.okafor')->visit($study('ines.okafor')),
+    'report' => fn () => $as('ines.okafor')->visit($at('report/text'))->press('The studies'),
 ];
 foreach ($views as $name => $open) {
     if ($wanted !== [] && ! in_array($name, $wanted, true)) {
