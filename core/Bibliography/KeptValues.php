@@ -192,9 +192,9 @@ final readonly class KeptValues
     private static function change(string $field, string $value): array
     {
         if ($field === 'pages') {
-            [$first, $last] = Pages::split($value);
+            $pages = Pages::of($value);
 
-            return ['firstPage' => $first, 'lastPage' => $last];
+            return ['firstPage' => $pages->first, 'lastPage' => $pages->last];
         }
 
         return [

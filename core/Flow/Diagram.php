@@ -292,14 +292,14 @@ final readonly class Diagram
         return $n > 0 ? [new FlowLine($key, $label, $n)] : [];
     }
 
-    /** @return list<array{arm: string, phase: string, line: FlowLine}> all numbers, arm by arm from top to bottom */
+    /** @return list<FlowNumber> all numbers, arm by arm from top to bottom */
     public function numbers(): array
     {
         $numbers = [];
         $add = function (string $arm, FlowBox $box) use (&$numbers): void {
             foreach ($box->all() as $line) {
                 if ($line->n !== null) {
-                    $numbers[] = ['arm' => $arm, 'phase' => $box->phase, 'line' => $line];
+                    $numbers[] = new FlowNumber($arm, $box->phase, $line);
                 }
             }
         };

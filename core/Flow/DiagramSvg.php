@@ -40,7 +40,7 @@ final class DiagramSvg
     {
         $columns = $this->columns();
         $width =
-            max(0, ...array_values(array_map(fn (array $column): int => $column['x'] + $column['width'], $columns))) +
+            max(0, ...array_values(array_map(fn (ArmColumn $column): int => $column->x + $column->width, $columns))) +
             20;
         $rows = max(array_map(count(...), $this->diagram->arms));
         $y = self::TOP;
@@ -51,7 +51,7 @@ final class DiagramSvg
             $y += $room;
             foreach ($this->diagram->arms as $arm => $of) {
                 if (isset($of[$i])) {
-                    $this->row($of[$i], $i, $columns[$arm]['x'], $y, $room, $i === count($of) - 1);
+                    $this->row($of[$i], $i, $columns[$arm]->x, $y, $room, $i === count($of) - 1);
                     $bottoms[$arm] = $y + self::heightOf($of[$i]->box);
                 }
             }
@@ -60,7 +60,7 @@ final class DiagramSvg
             $y += $height + self::GAP;
         }
         $included = $this->diagram->included;
-        $x = $columns[Diagram::DATABASES]['x'];
+        $x = $columns[Diagram::DATABASES]->x;
         $this->arrowsTo($columns, $bottoms, $x, $y);
         $this->box($included, $x, $y);
         $phases['Included'] = [$y, $y + self::heightOf($included)];
@@ -81,7 +81,7 @@ final class DiagramSvg
         );
     }
 
-    /** @return array<string, array{x: int, width: int}> by arm */
+    /** @return array<string, ArmColumn> by arm */
     private function columns(): array
     {
         $columns = [];
@@ -90,7 +90,7 @@ final class DiagramSvg
             $width =
                 max(array_map(fn (FlowRow $row): int => count($row->boxes()), $rows)) * (self::BOX + self::GAP) -
                 self::GAP;
-            $columns[$arm] = ['x' => $x, 'width' => $width];
+            $columns[$arm] = new ArmColumn($x, $width);
             $x += $width + self::GAP;
         }
 
@@ -198,13 +198,13 @@ final class DiagramSvg
     }
 
     /**
-     * @param  array<string, array{x: int, width: int}>  $columns
+     * @param  array<string, ArmColumn>  $columns
      * @param  array<string, int>  $bottoms  where each arm ends
      */
     private function arrowsTo(array $columns, array $bottoms, int $x, int $y): void
     {
         foreach ($bottoms as $arm => $bottom) {
-            $from = $columns[$arm]['x'] + 24;
+            $from = $columns[$arm]->x + 24;
             match (true) {
                 $arm === Diagram::DATABASES => $this->line([[$from, $bottom], [$from, $y]]),
                 $from < $x => $this->line([[$from, $bottom], [$from, $y + 24], [$x, $y + 24]]),
@@ -214,22 +214,22 @@ final class DiagramSvg
     }
 
     /**
-     * @param  array<string, array{x: int, width: int}>  $columns
+     * @param  array<string, ArmColumn>  $columns
      * @param  array<string, array{int, int}>  $phases
      */
     private function bars(array $columns, array $phases): void
     {
         foreach ($columns as $arm => $column) {
-            $lines = explode("\n", wordwrap($arm, (int) floor($column['width'] / 7.4), "\n"));
+            $lines = explode("\n", wordwrap($arm, (int) floor($column->width / 7.4), "\n"));
             $this->body .= sprintf(
                 '<rect x="%d" y="44" width="%d" height="34" rx="4" fill="#d5e4ec" stroke="#12222c" stroke-width="1.2"/>',
-                $column['x'],
-                $column['width'],
+                $column->x,
+                $column->width,
             );
             foreach ($lines as $i => $words) {
                 $this->body .= sprintf(
                     '<text x="%d" y="%d" text-anchor="middle" font-weight="bold">%s</text>',
-                    $column['x'] + intdiv($column['width'], 2),
+                    $column->x + intdiv($column->width, 2),
                     (count($lines) === 1 ? 66 : 58) + $i * 15,
                     self::escaped($words),
                 );

@@ -47,7 +47,10 @@ final class Estimation
             array_keys($patterns),
         );
         $this->counts = array_values($patterns);
-        $this->before = array_map(fn (array $of): array => array_map(self::counted(...), $of), $chances);
+        $this->before = array_map(
+            fn (array $of): array => array_map(fn (array $of): array => [$of[0] * self::BEFORE, $of[1] * self::BEFORE], $of),
+            $chances,
+        );
     }
 
     /**
@@ -119,14 +122,5 @@ final class Estimation
         }
 
         return $moved;
-    }
-
-    /**
-     * @param  array{float, float}  $chances
-     * @return array{float, float}
-     */
-    private static function counted(array $chances): array
-    {
-        return [$chances[0] * self::BEFORE, $chances[1] * self::BEFORE];
     }
 }

@@ -26,7 +26,8 @@ final class Difference
         }
         $pieces = [];
         $run = [[], []];
-        foreach (self::aligned($words, $others) as [$mine, $its]) {
+        foreach (self::aligned($words, $others) as $both) {
+            [$mine, $its] = [$both->mine, $both->its];
             if ($mine !== null && $its !== null) {
                 self::close($pieces, $run);
                 $pieces[] = new DifferentPiece($mine, false);
@@ -44,7 +45,7 @@ final class Difference
      *
      * @param  list<string>  $a
      * @param  list<string>  $b
-     * @return list<array{?string, ?string}>
+     * @return list<AlignedWords>
      */
     private static function aligned(array $a, array $b): array
     {
@@ -65,11 +66,11 @@ final class Difference
         $pairs = [];
         for ($i = 0, $j = 0; $i < $m || $j < $n;) {
             if ($i < $m && $j < $n && $ka[$i] === $kb[$j]) {
-                $pairs[] = [$a[$i++], $b[$j++]];
+                $pairs[] = new AlignedWords($a[$i++], $b[$j++]);
             } elseif ($j >= $n || ($i < $m && $lengths[$i + 1][$j] >= $lengths[$i][$j + 1])) {
-                $pairs[] = [$a[$i++], null];
+                $pairs[] = new AlignedWords($a[$i++], null);
             } else {
-                $pairs[] = [null, $b[$j++]];
+                $pairs[] = new AlignedWords(null, $b[$j++]);
             }
         }
 

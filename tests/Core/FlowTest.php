@@ -4,6 +4,7 @@ use WaryHeron\Core\Flow\Diagram;
 use WaryHeron\Core\Flow\DiagramSvg;
 use WaryHeron\Core\Flow\Flow;
 use WaryHeron\Core\Flow\FlowFacts;
+use WaryHeron\Core\Flow\FlowNumber;
 use WaryHeron\Core\Flow\FullTexts;
 use WaryHeron\Core\Flow\SourceKind;
 use WaryHeron\Core\Flow\Stream;
@@ -131,7 +132,7 @@ function wholeDiagram(array $captions = []): Diagram
 it('names each source, and keeps other methods and an earlier version in arms of their own', function () {
     $numbers = [];
     foreach (wholeDiagram()->numbers() as $one) {
-        $numbers[$one['arm']][$one['line']->label] = $one['line']->n;
+        $numbers[$one->arm][$one->line->label] = $one->line->n;
     }
     expect($numbers[Diagram::DATABASES])->toMatchArray([
         'Records identified' => 2200,
@@ -192,7 +193,7 @@ it('keeps what waits out of the boxes, so that their parts sum to them', functio
 
 it('takes captions of people’s own', function () {
     $labels = array_map(
-        fn (array $one): string => $one['line']->label,
+        fn (FlowNumber $one): string => $one->line->label,
         wholeDiagram([
             'screened' => 'Titles and abstracts read',
             'source:register:Fen Register' => 'Register of trials',
@@ -223,7 +224,7 @@ it('draws every number it counts, escaped, linked and within its boxes', functio
                     ),
                 ),
             ),
-        )->toContain('(n = '.number_format($one['line']->n).')');
+        )->toContain('(n = '.number_format($one->line->n).')');
     }
     expect($document->getElementsByTagName('a')->item(0)->getAttribute('href'))->toBe(
         'https://heron.test/records?state=excluded&stage=1',

@@ -93,7 +93,8 @@ final readonly class FlowQuery
     public static function captionKeys(Review $review): array
     {
         $keys = [];
-        foreach (self::diagram((clone $review)->forceFill(['flow_captions' => []]))->numbers() as ['line' => $line]) {
+        foreach (self::diagram((clone $review)->forceFill(['flow_captions' => []]))->numbers() as $one) {
+            $line = $one->line;
             $own = $review->flow_captions[$line->key] ?? '';
             $keys[substr(sha1($line->key), 0, 12)] = new FlowCaption(
                 $line->key,

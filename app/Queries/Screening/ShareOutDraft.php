@@ -175,7 +175,7 @@ final readonly class ShareOutDraft
             if ($names === null) {
                 continue;
             }
-            foreach (self::bearing($stage, $names[0]) as $one) {
+            foreach (self::bearing($stage, $names->family) as $one) {
                 if (isset($among[$one->id]) && OwnPapers::isBy($person->name, $one->authors)) {
                     $own[$one->id][] = $person->id;
                 }

@@ -7,6 +7,7 @@ namespace App\Queries\Synthesis;
 use App\Models\CodebookItem;
 use App\Models\Comparison;
 use WaryHeron\Core\Synthesis\Choice\PooledEstimate;
+use WaryHeron\Core\Synthesis\Distribution\PointEstimate;
 use WaryHeron\Core\Synthesis\Plot\Forest;
 use WaryHeron\Core\Synthesis\Plot\ForestLine;
 use WaryHeron\Core\Synthesis\Plot\Funnel;
@@ -99,7 +100,7 @@ final readonly class ForestPlot
         return ForestLine::study(
             ($row->isHidden ? "{$row->label} (left out)" : $row->label).$note,
             array_slice($columns, 0, count($this->heads())),
-            $isKnown ? [$effect->estimate, $limits->low, $limits->high] : null,
+            $isKnown ? new PointEstimate($effect->estimate, $limits->low, $limits->high) : null,
             match (true) {
                 $row->isHidden => '',
                 ! $effect->isDefined() => 'not estimable',

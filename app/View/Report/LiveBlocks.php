@@ -143,10 +143,10 @@ final class LiveBlocks
     {
         $diagram = FlowQuery::diagram($review);
         $facts = [];
-        foreach ($diagram->numbers() as ['arm' => $arm, 'line' => $line]) {
+        foreach ($diagram->numbers() as $one) {
             // the arms of the diagram have boxes of one name
-            $name = isset($facts[$line->label]) ? "{$line->label}, {$arm}" : $line->label;
-            $facts[$name] = number_format((int) $line->n);
+            $label = $one->line->label;
+            $facts[isset($facts[$label]) ? "{$label}, {$one->arm}" : $label] = number_format((int) $one->line->n);
         }
 
         return new BlockContent('Flow of records and studies', fn (): string => DiagramSvg::of($diagram, $review->title), $facts);

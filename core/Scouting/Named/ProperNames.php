@@ -31,7 +31,8 @@ final class ProperNames
         $things = [];
         foreach ($records as $record) {
             foreach ([$record->title, ...$record->sentences] as $sentence) {
-                foreach (self::fullNames($sentence, $kind) as [$name, $short]) {
+                foreach (self::fullNames($sentence, $kind) as $full) {
+                    [$name, $short] = [$full->name, $full->short];
                     $key = self::key($name, $short, $things);
                     $things[$key] ??= ['names' => [], 'shorts' => [], 'why' => []];
                     $things[$key]['names'][$name] = ($things[$key]['names'][$name] ?? 0) + 1;
@@ -53,7 +54,7 @@ final class ProperNames
         return $named;
     }
 
-    /** @return list<array{string, string}> name, short form or nothing */
+    /** @return list<FullName> */
     private static function fullNames(RecordSentence $sentence, NameKind $kind): array
     {
         $word = "\p{Lu}[\p{L}\p{N}’'-]+";
@@ -69,7 +70,7 @@ final class ProperNames
         foreach ($found as $one) {
             $name = trim((string) preg_replace(self::NO_PART, '', trim($one[1])));
             if (preg_match('/ /', $name) === 1) {
-                $names[] = [$name, $one[2] ?? ''];
+                $names[] = new FullName($name, $one[2] ?? '');
             }
         }
 

@@ -29,11 +29,11 @@ final readonly class ReadRecord
         $last = max(1, count($pieces) - 1);
         $labelled = array_map(self::labelled(...), $pieces);
         // one label alone says nothing of the sentences after it
-        $isParted = count(array_filter(array_column($labelled, 0))) > 1;
-        foreach ($labelled as $i => [$own, $text]) {
-            $part = $own ?? ($isParted ? $part : SentencePart::Untold);
-            if ($text !== '') {
-                $sentences[] = new RecordSentence($text, $part, $i / $last);
+        $isParted = count(array_filter(array_column($labelled, 'part'))) > 1;
+        foreach ($labelled as $i => $one) {
+            $part = $one->part ?? ($isParted ? $part : SentencePart::Untold);
+            if ($one->text !== '') {
+                $sentences[] = new RecordSentence($one->text, $part, $i / $last);
             }
         }
 
@@ -46,14 +46,13 @@ final readonly class ReadRecord
         return new self($id, new RecordSentence($title, SentencePart::Untold, 0.0), $sentences);
     }
 
-    /** @return array{?SentencePart, string} the part that a sentence's label begins, and the sentence without it */
-    private static function labelled(string $sentence): array
+    private static function labelled(string $sentence): LabelledSentence
     {
         $part = preg_match('/^([\p{L} ]{3,40}?)[:.](?:\s+(?=\S)|$)/u', $sentence, $found) === 1
             ? SentencePart::labelled($found[1])
             : null;
 
-        return [$part, $part === null ? $sentence : substr($sentence, strlen($found[0]))];
+        return new LabelledSentence($part, $part === null ? $sentence : substr($sentence, strlen($found[0])));
     }
 
     public function has(string $pattern): bool

@@ -20,8 +20,7 @@ final class TextLeads
     private const NUMBER = '(?:\d{1,3}(?:,\d{3})+|\d{2,6}|(?:twenty|thirty|forty|fifty|sixty|seventy|eighty|ninety)(?:-\p{L}+)?|(?:one|two|three|four|five|six|seven|eight|nine)? ?hundred)';
 
     /**
-     * @return array<string, list<array{string, 'firm'|'fair'|'check', string}>> pattern, confidence and reason by what
-     *     it is about
+     * @return array<string, list<LeadPattern>> by what they are about
      */
     private static function patterns(): array
     {
@@ -29,41 +28,41 @@ final class TextLeads
 
         return [
             'Design' => [
-                [
+                new LeadPattern(
                     '/\b(?:were|was|be(?:en)?|we) (?:\p{L}+ ){0,2}randomi[sz]ed|\brandomly (?:allocated|assigned|divided)|\brandomi[sz]ed (?:controlled |crossover |clinical )?(?:trial|study)|in random order|allocated by (?:computer|chance|lot)/ui',
                     'firm',
                     'It says how people came into the groups.',
-                ],
-                [
+                ),
+                new LeadPattern(
                     '/\b(?:crossover|cluster[- ]randomi[sz]ed|stepped[- ]wedge|parallel[- ]group|before[- ]and[- ]after|controlled before|cross-sectional|case[- ]control|(?:prospective |retrospective )?cohort|interrupted time series|focus groups?|interview(?:s|ed)|systematic review|meta-analysis)\b/ui',
                     'firm',
                     'It names a design.',
-                ],
-                [
+                ),
+                new LeadPattern(
                     '/\b(?:trial|survey|questionnaire|register-based|own controls|protocol|case report|compared? with)\b/ui',
                     'fair',
                     'It speaks of a kind of study.',
-                ],
+                ),
             ],
             'Number of people' => [
-                [
+                new LeadPattern(
                     "/\\b{$number} (?:[\\p{L}-]+ ){0,4}{$people}\\b|\\bn ?= ?\\d{2,}/ui",
                     'fair',
                     'It gives a number of people.',
-                ],
-                [
+                ),
+                new LeadPattern(
                     "/\\b(?:total of|sample of|included|enrolled|recruited|analysed) {$number}\\b/ui",
                     'check',
                     'It gives a number; of what is for you to see.',
-                ],
+                ),
             ],
             'Setting' => [
-                [
+                new LeadPattern(
                     '/\b(?:at|in|from) (?:[\p{L}\d-]+ ){0,4}(?:hospitals?|wards?|clinics?|intensive care units?|emergency departments?|nursing homes?|ambulance services?|laborator(?:y|ies)|schools?|centres|sites)\b/ui',
                     'fair',
                     'It says where.',
-                ],
-                ['/\b(?:hospital|ward|clinic|care unit|laboratory|factory|home)\b/ui', 'check', 'It names a place.'],
+                ),
+                new LeadPattern('/\b(?:hospital|ward|clinic|care unit|laboratory|factory|home)\b/ui', 'check', 'It names a place.'),
             ],
         ];
     }
@@ -74,10 +73,10 @@ final class TextLeads
         $leads = [];
         $sentences = [...self::sentences($abstract), $title];
         foreach (self::patterns() as $about => $patterns) {
-            foreach ($patterns as [$pattern, $confidence, $because]) {
+            foreach ($patterns as $one) {
                 foreach ($sentences as $sentence) {
-                    if (preg_match($pattern, $sentence) === 1) {
-                        $leads[] = new TextLead($about, $sentence, $confidence, $because);
+                    if (preg_match($one->pattern, $sentence) === 1) {
+                        $leads[] = new TextLead($about, $sentence, $one->confidence, $one->because);
 
                         continue 3;
                     }

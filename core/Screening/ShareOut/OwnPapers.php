@@ -25,7 +25,7 @@ final class OwnPapers
         foreach (explode(';', $authors) as $author) {
             $words = Words::of($author);
             $initials = count($words) > 1 ? (string) array_pop($words) : '';
-            if ($initials !== '' && implode(' ', $words) === $names[0] && $initials[0] === $names[1]) {
+            if ($initials !== '' && implode(' ', $words) === $names->family && $initials[0] === $names->initial) {
                 return true;
             }
         }
@@ -33,8 +33,8 @@ final class OwnPapers
         return false;
     }
 
-    /** @return ?array{string, string} family name, folded, and first initial; null where only one name is known */
-    public static function names(string $person): ?array
+    /** Null where only one name is known. */
+    public static function names(string $person): ?PersonName
     {
         $words = array_values(
             array_filter(
@@ -52,6 +52,6 @@ final class OwnPapers
             $from--;
         }
 
-        return [implode(' ', array_slice($words, $from)), $words[0][0]];
+        return new PersonName(implode(' ', array_slice($words, $from)), $words[0][0]);
     }
 }

@@ -27,12 +27,11 @@ final class HeadingTranslation
     {
     }
 
-    /** @return array{?Node, list<TranslationNote>} null where nothing of it can be said there */
-    public static function of(Node $node, TargetHeadings $target): array
+    public static function of(Node $node, TargetHeadings $target): TranslatedNode
     {
         $translation = new self($target);
 
-        return [$translation->node($node), $translation->notes];
+        return new TranslatedNode($translation->node($node), $translation->notes);
     }
 
     private function node(Node $node): ?Node

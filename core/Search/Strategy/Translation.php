@@ -25,16 +25,16 @@ final readonly class Translation
     /** One query, without line references. Its text is empty where nothing of it can be said there. */
     public function query(Node $node): Compiled
     {
-        [$said, $notes] = $this->said($node);
-        if ($said === null) {
+        $said = $this->said($node);
+        if ($said->node === null) {
             return new Compiled('', [
-                ...$notes,
+                ...$said->notes,
                 TranslationNote::lost('This line', 'nothing of it can be searched here'),
             ]);
         }
-        $compiled = Printer::print($said, $this->dialect);
+        $compiled = Printer::print($said->node, $this->dialect);
 
-        return new Compiled($compiled->text, [...$notes, ...$compiled->notes]);
+        return new Compiled($compiled->text, [...$said->notes, ...$compiled->notes]);
     }
 
     /**
@@ -75,30 +75,30 @@ final readonly class Translation
             );
         }
         $root = self::renumbered($line->parsed()->root, $numbers);
-        [$said, $notes] = $root === null ? [null, []] : $this->said($root);
-        if ($said === null) {
-            return new TranslatedLine($line, null, '', $notes);
+        $said = $root === null ? new TranslatedNode(null) : $this->said($root);
+        if ($said->node === null) {
+            return new TranslatedLine($line, null, '', $said->notes);
         }
-        $compiled = Printer::print($said, $this->dialect);
+        $compiled = Printer::print($said->node, $this->dialect);
         $numbers[$number] = count($numbers) + 1;
 
-        return new TranslatedLine($line, $numbers[$number], $compiled->text, [...$notes, ...$compiled->notes]);
+        return new TranslatedLine($line, $numbers[$number], $compiled->text, [...$said->notes, ...$compiled->notes]);
     }
 
     /** @return list<TranslationNote> */
     private function ownNotes(StrategyLine $line): array
     {
-        [$said, $notes] = $this->said($line->parsed()->root);
-        $all = [...$notes, ...$said === null ? [] : Printer::print($said, $this->dialect)->notes];
+        $said = $this->said($line->parsed()->root);
+        $printed = $said->node === null ? [] : Printer::print($said->node, $this->dialect)->notes;
+        $all = [...$said->notes, ...$printed];
 
         return array_values(array_filter($all, fn (TranslationNote $note): bool => ! $note->lost));
     }
 
-    /** @return array{?Node, list<TranslationNote>} */
-    private function said(Node $node): array
+    private function said(Node $node): TranslatedNode
     {
         if ($this->headings === null || $this->dialect->data['heading'] === null) {
-            return [$node, []];
+            return new TranslatedNode($node);
         }
 
         return HeadingTranslation::of($node, $this->headings);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace WaryHeron\Core\Synthesis\Choice;
 
+use WaryHeron\Core\Synthesis\Distribution\PointEstimate;
 use WaryHeron\Core\Synthesis\Effect\Measure;
 use WaryHeron\Core\Synthesis\Effect\TwoByTwo;
 use WaryHeron\Core\Synthesis\Pool\Estimate;
@@ -53,12 +54,12 @@ final readonly class PooledEstimate
         };
     }
 
-    /** @return ?array{float, float, float} */
-    public function interval(): ?array
+    /** Null where nothing could be pooled. */
+    public function interval(): ?PointEstimate
     {
         return $this->estimate === null || $this->low === null || $this->high === null
             ? null
-            : [$this->estimate, $this->low, $this->high];
+            : new PointEstimate($this->estimate, $this->low, $this->high);
     }
 
     /** Whether the interval leaves out that nothing differs: −1 where it lies below, 1 above, 0 where it holds it. */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace WaryHeron\Core\Synthesis\Map;
 
 use WaryHeron\Core\Synthesis\Plot\Drawing;
+use WaryHeron\Core\Synthesis\Plot\Point;
 use WaryHeron\Core\Synthesis\Plot\Words;
 
 /**
@@ -49,10 +50,10 @@ final readonly class MapPlot
         return self::HEAD + self::HEIGHT * count($this->map->rows) + ($this->map->fills === [] ? 12 : 46);
     }
 
-    /** @return array{float, float} the upper left corner of a cell */
-    public function cell(int $row, int $column): array
+    /** The upper left corner of a cell. */
+    public function cell(int $row, int $column): Point
     {
-        return [$this->labelWidth + 20 + self::CELL * $column, self::HEAD + self::HEIGHT * $row];
+        return new Point($this->labelWidth + 20 + self::CELL * $column, self::HEAD + self::HEIGHT * $row);
     }
 
     /**
@@ -66,7 +67,7 @@ final readonly class MapPlot
         foreach ($this->map->columns as $at => $column) {
             foreach (Words::wrapped($draw, $column, self::CELL - 8, 2) as $line => $words) {
                 $draw->text(
-                    $this->cell(0, $at)[0] + self::CELL / 2,
+                    $this->cell(0, $at)->x + self::CELL / 2,
                     22 + 16 * $line,
                     $words,
                     ['text-anchor' => 'middle'],
@@ -74,7 +75,7 @@ final readonly class MapPlot
             }
         }
         foreach ($this->map->rows as $down => $row) {
-            $y = $this->cell($down, 0)[1] + self::HEIGHT / 2;
+            $y = $this->cell($down, 0)->y + self::HEIGHT / 2;
             $lines = Words::wrapped($draw, $row, $this->labelWidth, 2);
             foreach ($lines as $line => $words) {
                 $draw->text(
@@ -98,7 +99,8 @@ final readonly class MapPlot
     private function drawn(Drawing $draw, int $down, int $across, string $link, bool $isChosen): void
     {
         [$row, $column] = [$this->map->rows[$down], $this->map->columns[$across]];
-        [$x, $y] = $this->cell($down, $across);
+        $corner = $this->cell($down, $across);
+        [$x, $y] = [$corner->x, $corner->y];
         $studies = $this->map->at($row, $column);
         if ($link !== '' && $studies > 0) {
             $draw->open('a', ['href' => $link, 'aria-label' => trim("{$row}, {$column}: {$studies}", ' ,')]);

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace WaryHeron\Core\Synthesis\Plot;
 
+use WaryHeron\Core\Synthesis\Distribution\PointEstimate;
+
 /** An axis of a plot: which part of the scale it shows, where its ticks stand, and where a value lies on it. */
 final readonly class Axis
 {
@@ -33,14 +35,15 @@ final readonly class Axis
      * That holds all estimates and most of their intervals: a few very wide ones are cut, so that the others can be
      * told apart.
      *
-     * @param  list<array{float, float, float}>  $intervals  estimate, low and high on the scale of the analysis
-     * @param  list<array{float, float, float}>  $whole  of which nothing is cut, such as the pooled ones
+     * @param  list<PointEstimate>  $intervals
+     * @param  list<PointEstimate>  $whole  of which nothing is cut, such as the pooled ones
      */
     public static function holding(array $intervals, array $whole, bool $isLog, ?float $nothing): self
     {
-        $sure = [...array_column($intervals, 0), ...array_merge([], ...$whole), ...$nothing === null ? [] : [$nothing]];
-        $lows = [...array_column($intervals, 1), ...array_column($whole, 1)];
-        $highs = [...array_column($intervals, 2), ...array_column($whole, 2)];
+        $all = [...$intervals, ...$whole];
+        [$lows, $highs] = [array_column($all, 'low'), array_column($all, 'high')];
+        $ends = [...array_column($whole, 'low'), ...array_column($whole, 'high')];
+        $sure = [...array_column($all, 'estimate'), ...$ends, ...$nothing === null ? [] : [$nothing]];
         sort($lows);
         sort($highs);
         // of three or four nothing is cut; of more, what lies half a width beyond where nine in ten ends lie

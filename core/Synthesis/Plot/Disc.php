@@ -8,12 +8,12 @@ namespace WaryHeron\Core\Synthesis\Plot;
 final class Disc
 {
     /**
-     * @param  array{float, float}  $at  its middle
+     * @param  Point  $at  its middle
      * @param  ?float  $level  0 best to 1 worst; null where nothing is judged
      */
-    public static function draw(Drawing $draw, array $at, float $r, ?float $level): void
+    public static function draw(Drawing $draw, Point $at, float $r, ?float $level): void
     {
-        [$x, $y] = $at;
+        [$x, $y] = [$at->x, $at->y];
         if ($level === null) {
             $draw->line($x - $r / 2, $y, $x + $r / 2, $y, ['stroke-opacity' => 0.5]);
 

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace WaryHeron\Core\Synthesis\Plot;
 
+use WaryHeron\Core\Synthesis\Distribution\PointEstimate;
+
 /**
  * A forest plot: its geometry as numbers, and drawn. Boxes are as large in area as their weights; intervals beyond the
  * axis are cut with an arrow; a diamond is as wide as the interval of its pooled estimate, with the bar beneath it where
@@ -172,7 +174,7 @@ final readonly class Forest
         return max(1.5, sqrt(max(0.0, $weight) / $this->most) * $this->draw->size * 0.5);
     }
 
-    /** @return list<array{text: string, x: float, y: float, width: float, height: float}> where words stand, for whoever checks that none overlap */
+    /** @return list<PlacedText> where words stand, for whoever checks that none overlap */
     public function labels(): array
     {
         $labels = [];
@@ -184,13 +186,8 @@ final readonly class Forest
                 $isShown = $at === count($line->columns) + 1;
                 $x = $at === 0 ? self::EDGE : ($isShown ? $this->right() : $this->columnAt($at - 1));
                 $width = $this->draw->widthOf($text, isBold: $isShown);
-                $labels[] = [
-                    'text' => $text,
-                    'x' => $isShown ? $x - $width : $x,
-                    'y' => $this->y($i),
-                    'width' => $width,
-                    'height' => $this->draw->size,
-                ];
+                $left = $isShown ? $x - $width : $x;
+                $labels[] = new PlacedText($text, $left, $this->y($i), $width, $this->draw->size);
             }
         }
 
@@ -226,10 +223,10 @@ final readonly class Forest
         return $this->judgedBy === '' ? 0.0 : self::GAP + 2 * $this->draw->size;
     }
 
-    /** @return array{float, float} the middle of a line's mark */
-    public function markAt(int $line): array
+    /** The middle of a line's mark. */
+    public function markAt(int $line): Point
     {
-        return [$this->width() - self::EDGE - $this->draw->size, $this->y($line)];
+        return new Point($this->width() - self::EDGE - $this->draw->size, $this->y($line));
     }
 
     private function columnAt(int $column): float
@@ -247,10 +244,10 @@ final readonly class Forest
         return array_values(array_filter($this->lines, fn (ForestLine $one): bool => $one->kind === $kind));
     }
 
-    /** @return list<array{float, float, float}> */
+    /** @return list<PointEstimate> */
     private function intervals(string $kind): array
     {
-        return array_values(array_filter(array_map(fn (ForestLine $one): ?array => $one->interval, $this->of($kind))));
+        return array_values(array_filter(array_map(fn (ForestLine $one): ?PointEstimate => $one->interval, $this->of($kind))));
     }
 
     /** @return list<float> */
@@ -330,7 +327,7 @@ final readonly class Forest
         $isBold = $line->kind !== ForestLine::WORDS;
         $this->words($draw, $i, $line, $isBold ? ['font-weight' => 'bold'] : ['opacity' => 0.8]);
         if ($line->interval !== null) {
-            $this->diamond($draw, $y, $line);
+            $this->diamond($draw, $y, $line, $line->interval);
         }
     }
 
@@ -347,7 +344,7 @@ final readonly class Forest
         ]);
         $this->words($draw, $i, $line, []);
         if ($line->interval !== null) {
-            $this->box($draw, $y, $line);
+            $this->box($draw, $y, $line, $line->interval);
         }
         if ($this->judgedBy !== '') {
             Disc::draw($draw, $this->markAt($i), min(8.0, $this->rowHeight * 0.34), $line->judged);
@@ -367,11 +364,10 @@ final readonly class Forest
         $draw->text($this->right(), $base, $line->shown, ['text-anchor' => 'end', ...$bold]);
     }
 
-    private function box(Drawing $draw, float $y, ForestLine $line): void
+    private function box(Drawing $draw, float $y, ForestLine $line, PointEstimate $of): void
     {
-        [$estimate, $low, $high] = $line->interval ?? [0.0, 0.0, 0.0];
-        $draw->line($this->x($low), $y, $this->x($high), $y, ['stroke-width' => 1.3]);
-        foreach ([[$low, -1], [$high, 1]] as [$end, $way]) {
+        $draw->line($this->x($of->low), $y, $this->x($of->high), $y, ['stroke-width' => 1.3]);
+        foreach ([[$of->low, -1], [$of->high, 1]] as [$end, $way]) {
             $isCut = $way < 0 ? $end < $this->axis->low : $end > $this->axis->high;
             if ($isCut) {
                 $x = $this->x($end);
@@ -383,7 +379,7 @@ final readonly class Forest
         }
         $half = $this->half($line->weight);
         $draw->rect(
-            $this->x($estimate) - $half,
+            $this->x($of->estimate) - $half,
             $y - $half,
             2 * $half,
             2 * $half,
@@ -391,15 +387,14 @@ final readonly class Forest
         );
     }
 
-    private function diamond(Drawing $draw, float $y, ForestLine $line): void
+    private function diamond(Drawing $draw, float $y, ForestLine $line, PointEstimate $of): void
     {
-        [$estimate, $low, $high] = $line->interval ?? [0.0, 0.0, 0.0];
         $half = $this->rowHeight * 0.3;
         $points = [
-            [$this->x($low), $y],
-            [$this->x($estimate), $y - $half],
-            [$this->x($high), $y],
-            [$this->x($estimate), $y + $half],
+            [$this->x($of->low), $y],
+            [$this->x($of->estimate), $y - $half],
+            [$this->x($of->high), $y],
+            [$this->x($of->estimate), $y + $half],
         ];
         $draw->path('M'.implode('L', array_map(fn (array $p): string => Drawing::n($p[0]).' '.Drawing::n($p[1]), $points)).'z', [
             'class' => 'plot-diamond',

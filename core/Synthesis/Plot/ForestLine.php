@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace WaryHeron\Core\Synthesis\Plot;
 
+use WaryHeron\Core\Synthesis\Distribution\PointEstimate;
+
 /** One line of a forest plot: a study, a pooled estimate, the head of a subgroup, or words. */
 final readonly class ForestLine
 {
@@ -17,7 +19,6 @@ final readonly class ForestLine
 
     /**
      * @param  list<string>  $columns  data beside the label
-     * @param  ?array{float, float, float}  $interval  estimate, low and high on the scale of the analysis
      * @param  ?array{float, float}  $prediction  where a new study may fall
      * @param  float  $weight  in percent
      * @param  string  $key  that a page knows it by; empty for none
@@ -27,7 +28,7 @@ final readonly class ForestLine
         public string $kind,
         public string $label,
         public array $columns = [],
-        public ?array $interval = null,
+        public ?PointEstimate $interval = null,
         public string $shown = '',
         public float $weight = 0.0,
         public ?array $prediction = null,
@@ -52,20 +53,14 @@ final readonly class ForestLine
         );
     }
 
-    /**
-     * @param  list<string>  $columns
-     * @param  ?array{float, float, float}  $interval
-     */
-    public static function study(string $label, array $columns, ?array $interval, string $shown, float $weight, string $key = ''): self
+    /** @param  list<string>  $columns */
+    public static function study(string $label, array $columns, ?PointEstimate $interval, string $shown, float $weight, string $key = ''): self
     {
         return new self(self::STUDY, $label, $columns, $interval, $shown, $weight, key: $key);
     }
 
-    /**
-     * @param  ?array{float, float, float}  $interval
-     * @param  ?array{float, float}  $prediction
-     */
-    public static function pooled(string $label, ?array $interval, string $shown, ?array $prediction = null): self
+    /** @param  ?array{float, float}  $prediction */
+    public static function pooled(string $label, ?PointEstimate $interval, string $shown, ?array $prediction = null): self
     {
         return new self(self::POOLED, $label, interval: $interval, shown: $shown, prediction: $prediction);
     }

@@ -46,10 +46,10 @@ final readonly class JudgementPlot
         return $this->below() + (self::BAR + 10) * count($this->regards) + 48;
     }
 
-    /** @return array{float, float} the middle of a disc */
-    public function at(int $row, int $column): array
+    /** The middle of a disc. */
+    public function at(int $row, int $column): Point
     {
-        return [$this->labels + self::COLUMN * ($column + 0.5), self::HEAD + self::ROW * ($row + 0.5)];
+        return new Point($this->labels + self::COLUMN * ($column + 0.5), self::HEAD + self::ROW * ($row + 0.5));
     }
 
     /** @param  array<string, string>  $links  addresses by study */
@@ -59,7 +59,7 @@ final readonly class JudgementPlot
         $this->pattern($draw);
         foreach ($this->regards as $column => $regard) {
             foreach (Words::wrapped($draw, $regard->name, self::COLUMN - 8, 3) as $line => $words) {
-                $draw->text($this->at(0, $column)[0], 16 + 16 * $line, $words, ['text-anchor' => 'middle']);
+                $draw->text($this->at(0, $column)->x, 16 + 16 * $line, $words, ['text-anchor' => 'middle']);
             }
         }
         $row = 0;
@@ -98,8 +98,7 @@ final readonly class JudgementPlot
         );
         $draw->text(4, self::HEAD + self::ROW * ($row + 0.5) + 4, Words::cut($draw, $name, $this->labels - 12));
         foreach ($this->regards as $column => $regard) {
-            [$x, $y] = $this->at($row, $column);
-            Disc::draw($draw, [$x, $y], self::R, $regard->level($study));
+            Disc::draw($draw, $this->at($row, $column), self::R, $regard->level($study));
         }
         $draw->close($link === '' ? 'g' : 'a');
     }
@@ -169,7 +168,7 @@ final readonly class JudgementPlot
         $x = $this->labels;
         $scale = $this->regards[0]->scale ?? [];
         foreach ($scale as $at => $judgement) {
-            Disc::draw($draw, [$x + self::R, $y - 4], self::R, $at / max(1, count($scale) - 1));
+            Disc::draw($draw, new Point($x + self::R, $y - 4), self::R, $at / max(1, count($scale) - 1));
             $draw->text($x + 2 * self::R + 6, $y, $judgement);
             $x += 2 * self::R + 24 + $draw->widthOf($judgement);
         }

@@ -97,14 +97,13 @@ final readonly class Crosstab
      *
      * @param  array<array-key, float>  $rows
      * @param  array<array-key, float>  $columns
-     * @return array{chi2: ?float, df: ?int, p: ?float}
      */
-    private function pearson(array $rows, array $columns): array
+    private function pearson(array $rows, array $columns): PearsonTest
     {
         $rows = array_filter($rows);
         $columns = array_filter($columns);
         if (count($rows) < 2 || count($columns) < 2) {
-            return ['chi2' => null, 'df' => null, 'p' => null];
+            return new PearsonTest();
         }
         $chi2 = 0.0;
         $n = array_sum($rows);
@@ -116,7 +115,7 @@ final readonly class Crosstab
         }
         $df = (count($rows) - 1) * (count($columns) - 1);
 
-        return ['chi2' => $chi2, 'df' => $df, 'p' => ChiSquared::above($chi2, $df)];
+        return new PearsonTest($chi2, $df, ChiSquared::above($chi2, $df));
     }
 
     private function fisher(): ?float

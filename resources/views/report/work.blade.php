@@ -30,14 +30,14 @@
                         <tr>
                             <td>{{ $loop->first ? 'Flow diagram' : '' }}</td>
                             <td class="number">
-                                @isset($links[$one['line']->key])
-                                    <a href="{{ $links[$one['line']->key] }}">{{ number_format((int) $one['line']->n) }}</a>
+                                @isset($links[$one->line->key])
+                                    <a href="{{ $links[$one->line->key] }}">{{ number_format((int) $one->line->n) }}</a>
                                 @else
-                                    {{ number_format((int) $one['line']->n) }}
+                                    {{ number_format((int) $one->line->n) }}
                                 @endisset
                             </td>
-                            <td>{{ $one['line']->label }}</td>
-                            <td>{{ \WaryHeron\Core\Flow\Definitions::of($one['line']->key) }}</td>
+                            <td>{{ $one->line->label }}</td>
+                            <td>{{ \WaryHeron\Core\Flow\Definitions::of($one->line->key) }}</td>
                         </tr>
                     @endforeach
                 </tbody>

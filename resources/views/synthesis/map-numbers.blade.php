@@ -50,7 +50,7 @@
         </tbody>
     </table>
 </div>
-@if ($tests !== null && $tests['pearson']['chi2'] !== null)
-    <p class="small">χ² {{ Shown::number($tests['pearson']['chi2']) }} on {{ $tests['pearson']['df'] }}, p
-        {{ Shown::p($tests['pearson']['p']) }}{{ isset($tests['fisher_p']) ? ', Fisher’s exact p ' . Shown::p($tests['fisher_p']) : '' }}</p>
+@if ($tests !== null && $tests['pearson']->chi2 !== null)
+    <p class="small">χ² {{ Shown::number($tests['pearson']->chi2) }} on {{ $tests['pearson']->df }}, p
+        {{ Shown::p($tests['pearson']->p) }}{{ isset($tests['fisher_p']) ? ', Fisher’s exact p ' . Shown::p($tests['fisher_p']) : '' }}</p>
 @endif

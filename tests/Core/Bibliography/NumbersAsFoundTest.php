@@ -50,7 +50,8 @@ it('keeps a DOI with brackets through every format', function (string $format) {
 })->with(['ris', 'nbib', 'bibtex', 'csl-json', 'mods', 'csv']);
 
 it('parts pages however they are written', function (string $pages, array $parts) {
-    expect(Pages::split($pages))->toBe($parts);
+    $read = Pages::of($pages);
+    expect([$read->first, $read->last])->toBe($parts);
 })->with([
     ['123-130', ['123', '130']],
     ['pp. 123–30', ['123', '30']],

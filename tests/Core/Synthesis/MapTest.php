@@ -49,8 +49,8 @@ it('draws discs by area, within their cells', function () {
     $map = EvidenceMap::of(PEOPLE, LIGHT, ['a' => ['trial'], 'b' => ['survey']], [['nurses', 'doctors'], ['lamp', 'window'], ['trial', 'survey']]);
     $plot = new MapPlot($map);
     expect(abs(($plot->radius(1) / $plot->radius(2)) ** 2 - 0.5))->toBeLessThan(1e-9)->and($plot->radius(0))->toBe(0.0);
-    [$x, $y] = $plot->cell(count($map->rows) - 1, count($map->columns) - 1);
-    expect($x)->toBeLessThan($plot->width())->and($y)->toBeLessThan($plot->height());
+    $corner = $plot->cell(count($map->rows) - 1, count($map->columns) - 1);
+    expect($corner->x)->toBeLessThan($plot->width())->and($corner->y)->toBeLessThan($plot->height());
     $svg = $plot->svg('A & B', links: ['nurses' => ['lamp' => '/x?a=1&b=2']]);
     expect((new DOMDocument())->loadXML($svg))->toBeTrue()->and($svg)->toContain('url(#gap)', 'url(#lines)');
 });

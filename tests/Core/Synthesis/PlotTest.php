@@ -1,5 +1,6 @@
 <?php
 
+use WaryHeron\Core\Synthesis\Distribution\PointEstimate;
 use WaryHeron\Core\Synthesis\Plot\Axis;
 use WaryHeron\Core\Synthesis\Plot\BubblePlot;
 use WaryHeron\Core\Synthesis\Plot\Forest;
@@ -7,6 +8,7 @@ use WaryHeron\Core\Synthesis\Plot\ForestLine;
 use WaryHeron\Core\Synthesis\Plot\Funnel;
 use WaryHeron\Core\Synthesis\Plot\Judged;
 use WaryHeron\Core\Synthesis\Plot\JudgementPlot;
+use WaryHeron\Core\Synthesis\Plot\PlacedText;
 
 /** A plot of so many made-up studies by relative risk, and its pooled line. */
 function forestOf(int $count, bool $isLog = true): Forest
@@ -19,13 +21,13 @@ function forestOf(int $count, bool $isLog = true): Forest
         $lines[] = ForestLine::study(
             ['Ö', 'Birkeland-Tsegaye and others ', 'Li '][$i % 3].(1990 + $i % 30),
             [mt_rand(1, 2000).'/'.mt_rand(2000, 9000), mt_rand(1, 50).'/60'],
-            [$at, $at - 1.96 * $se, $at + 1.96 * $se],
+            new PointEstimate($at, $at - 1.96 * $se, $at + 1.96 * $se),
             sprintf('%.2f (%.2f–%.2f)', exp($at), exp($at - 1.96 * $se), exp($at + 1.96 * $se)),
             1 / $se ** 2,
             "s{$i}",
         );
     }
-    $lines[] = ForestLine::pooled('Random effects, REML', [-0.2, -0.35, -0.05], '0.82 (0.70–0.95)', [-0.8, 0.4]);
+    $lines[] = ForestLine::pooled('Random effects, REML', new PointEstimate(-0.2, -0.35, -0.05), '0.82 (0.70–0.95)', [-0.8, 0.4]);
 
     return new Forest($lines, ['Light', 'Dim or none'], 'RR', $isLog, 0.0, ['fewer with light', 'more']);
 }
@@ -34,19 +36,19 @@ it('lets no words overlap, and none leave the picture', function (int $count) {
     $plot = forestOf($count);
     $rows = [];
     foreach ($plot->labels() as $label) {
-        expect($label['x'])->toBeGreaterThanOrEqual(0.0)->and($label['x'] + $label['width'])->toBeLessThanOrEqual($plot->width());
-        $rows[(string) $label['y']][] = $label;
+        expect($label->x)->toBeGreaterThanOrEqual(0.0)->and($label->x + $label->width)->toBeLessThanOrEqual($plot->width());
+        $rows[(string) $label->y][] = $label;
     }
     $height = null;
     foreach (array_keys($rows) as $i => $y) {
-        expect($i === 0 || (float) $y - (float) $height >= $rows[$y][0]['height'])->toBeTrue();
+        expect($i === 0 || (float) $y - (float) $height >= $rows[$y][0]->height)->toBeTrue();
         $height = $y;
-        usort($rows[$y], fn (array $a, array $b): int => $a['x'] <=> $b['x']);
+        usort($rows[$y], fn (PlacedText $a, PlacedText $b): int => $a->x <=> $b->x);
         for ($at = 1; $at < count($rows[$y]); $at++) {
-            expect($rows[$y][$at]['x'])->toBeGreaterThanOrEqual($rows[$y][$at - 1]['x'] + $rows[$y][$at - 1]['width']);
+            expect($rows[$y][$at]->x)->toBeGreaterThanOrEqual($rows[$y][$at - 1]->x + $rows[$y][$at - 1]->width);
         }
         // the estimates stand beyond the plot itself
-        expect(end($rows[$y])['x'])->toBeGreaterThanOrEqual($plot->x(99.0));
+        expect(end($rows[$y])->x)->toBeGreaterThanOrEqual($plot->x(99.0));
     }
     expect($rows)->toHaveCount($count);
 })->with([3, 12, 60, 200]);
@@ -54,9 +56,9 @@ it('lets no words overlap, and none leave the picture', function (int $count) {
 it('keeps the order of values, all estimates within the axis, and areas as weights', function (int $count) {
     $plot = forestOf($count);
     foreach ($plot->lines as $line) {
-        [$at, $low, $high] = $line->interval;
-        expect($plot->axis->at($at))->toBeGreaterThanOrEqual(0.0)->toBeLessThanOrEqual(1.0);
-        expect($plot->x($low) <= $plot->x($at) && $plot->x($at) <= $plot->x($high))->toBeTrue();
+        $of = $line->interval;
+        expect($plot->axis->at($of->estimate))->toBeGreaterThanOrEqual(0.0)->toBeLessThanOrEqual(1.0);
+        expect($plot->x($of->low) <= $plot->x($of->estimate) && $plot->x($of->estimate) <= $plot->x($of->high))->toBeTrue();
     }
     $weights = array_map(fn (ForestLine $one): float => $one->weight, array_slice($plot->lines, 0, -1));
     $most = max($weights);
@@ -72,8 +74,8 @@ it('is well-formed, tells in words what it shows, and marks what it cuts', funct
     expect($xml->loadXML($svg))->toBeTrue();
     expect($xml->getElementsByTagName('desc')->item(0)->textContent)->toContain('Random effects, REML 0.82 (0.70–0.95)');
     expect(substr_count($svg, 'class="plot-box"'))->toBe(12)->and(substr_count($svg, 'class="plot-diamond"'))->toBe(1);
-    $wide = ForestLine::study('Wide', [], [0.0, -9.0, 9.0], '', 1.0);
-    $narrow = array_map(fn (int $i): ForestLine => ForestLine::study("N{$i}", [], [0.1 * $i, 0.1 * $i - 0.3, 0.1 * $i + 0.3], '', 5.0), range(1, 19));
+    $wide = ForestLine::study('Wide', [], new PointEstimate(0.0, -9.0, 9.0), '', 1.0);
+    $narrow = array_map(fn (int $i): ForestLine => ForestLine::study("N{$i}", [], new PointEstimate(0.1 * $i, 0.1 * $i - 0.3, 0.1 * $i + 0.3), '', 5.0), range(1, 19));
     $cut = new Forest([$wide, ...$narrow], [], 'MD', false, 0.0);
     expect(substr_count($cut->svg('x'), 'plot-cut'))->toBe(2);
     // of three nothing is cut
@@ -125,15 +127,16 @@ it('draws a regression with every study and the whole line inside', function (ar
 
 it('marks studies as they were judged, beyond their estimates and within the picture', function (int $count) {
     $lines = array_map(
-        fn (int $i): ForestLine => ForestLine::study("Study {$i}", ["{$i}/60"], [0.1, -0.2, 0.4], '1.11 (0.82–1.49)', 3.0, "s{$i}")->judged([0.0, 0.5, 1.0, null][$i % 4]),
+        fn (int $i): ForestLine => ForestLine::study("Study {$i}", ["{$i}/60"], new PointEstimate(0.1, -0.2, 0.4), '1.11 (0.82–1.49)', 3.0, "s{$i}")->judged([0.0, 0.5, 1.0, null][$i % 4]),
         range(1, $count),
     );
     $plain = new Forest($lines, ['Light'], 'RR', true, 0.0);
     $marked = new Forest($lines, ['Light'], 'RR', true, 0.0, judgedBy: 'risk of bias');
-    $shown = array_filter($marked->labels(), fn (array $one): bool => $one['text'] === '1.11 (0.82–1.49)');
+    $shown = array_filter($marked->labels(), fn (PlacedText $one): bool => $one->text === '1.11 (0.82–1.49)');
     foreach (array_values($shown) as $i => $label) {
-        [$x, $y] = $marked->markAt($i);
-        expect($x - 8)->toBeGreaterThan($label['x'] + $label['width'])
+        $mark = $marked->markAt($i);
+        [$x, $y] = [$mark->x, $mark->y];
+        expect($x - 8)->toBeGreaterThan($label->x + $label->width)
             ->and($x + 8)->toBeLessThanOrEqual($marked->width())
             ->and($y)->toBe($marked->y($i));
     }
@@ -154,8 +157,8 @@ it('draws judgements fuller the worse they are, and counts them below', function
 
     expect([$regard->level('s2'), $regard->level('s3'), $regard->level('s1')])->toBe([1.0, 0.0, null])
         ->and(array_sum($regard->counts()))->toBe($studies - 1)
-        ->and($plot->at($studies - 1, 1)[1])->toBeLessThan($plot->height())
-        ->and($plot->at(0, 1)[0])->toBeLessThan($plot->width())
+        ->and($plot->at($studies - 1, 1)->y)->toBeLessThan($plot->height())
+        ->and($plot->at(0, 1)->x)->toBeLessThan($plot->width())
         ->and((new DOMDocument())->loadXML($svg))->toBeTrue()
         ->and($svg)->toContain('nobody has judged it yet')
         ->toContain("Study {$studies}. how groups came about:");
@@ -165,7 +168,7 @@ it('breaks into pages of one axis and one scale, loses no line, and parts no gro
     $lines = [];
     foreach (range(1, $groups) as $group) {
         $studies = array_slice(forestOf(200)->lines, 20 * $group, $of);
-        array_push($lines, ForestLine::head("Group {$group}"), ...[...$studies, ForestLine::pooled('All', [-0.2, -0.3, 0.1], '0.82')]);
+        array_push($lines, ForestLine::head("Group {$group}"), ...[...$studies, ForestLine::pooled('All', new PointEstimate(-0.2, -0.3, 0.1), '0.82')]);
     }
     $whole = new Forest($lines, ['Light', 'Dim'], 'RR', true, 0.0);
     $pages = $whole->pages($most);

@@ -12,6 +12,7 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Tests\Feature\World;
 use WaryHeron\Core\Flow\Definitions;
+use WaryHeron\Core\Flow\FlowNumber;
 
 /** The words of a page, as a person reads them. */
 function wordsOf(string $html): string
@@ -124,7 +125,7 @@ it('tells every number of the diagram in the live block, of both arms where they
     $world = busyReview();
     $numbers = FlowQuery::diagram($world->review->fresh())->numbers();
     $facts = LiveBlocks::of($world->review->fresh(), 'flow', '')->facts;
-    $shown = array_map(fn (array $one): string => number_format($one['line']->n), $numbers);
+    $shown = array_map(fn (FlowNumber $one): string => number_format($one->line->n), $numbers);
     expect(array_values($facts))->toBe($shown)->and(count(array_unique($shown)))->toBeGreaterThan(3);
 });
 
@@ -134,7 +135,7 @@ it('adds the arms of the diagram up to the whole', function () {
     $diagram = FlowQuery::diagram($world->review->fresh());
     $sum = fn (string ...$keys): int => array_sum(
         array_map(
-            fn (array $one): int => in_array($one['line']->key, $keys, true) ? $one['line']->n : 0,
+            fn (array $one): int => in_array($one->line->key, $keys, true) ? $one->line->n : 0,
             $diagram->numbers(),
         ),
     );

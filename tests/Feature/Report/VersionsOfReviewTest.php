@@ -8,12 +8,13 @@ use App\Queries\Report\Composed\LiveNumbers;
 use App\Queries\Report\FlowQuery;
 use Tests\Feature\World;
 use WaryHeron\Core\Flow\Diagram;
+use WaryHeron\Core\Flow\FlowNumber;
 
 /** @return array<string, int> numbers of the diagram by the key of a line */
 function numbersOf(World $world): array
 {
     return array_column(array_map(
-        fn (array $one): array => [$one['line']->key, $one['line']->n],
+        fn (FlowNumber $one): array => [$one->line->key, $one->line->n],
         FlowQuery::diagram($world->review->fresh())->numbers(),
     ), 1, 0);
 }

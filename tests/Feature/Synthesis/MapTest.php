@@ -70,7 +70,7 @@ it('tests independence where every study lies in one cell', function () {
     $at = mapped();
     $staff = CodebookItem::query()->where('label', 'Staff')->sole();
     $map = (new MapQuery(Review::query()->findOrFail($at->world->review->id), $staff, $staff, null))->map();
-    expect($map->isPartition())->toBeTrue()->and($map->tests()['pearson']['df'])->toBe(1);
+    expect($map->isPartition())->toBeTrue()->and($map->tests()['pearson']->df)->toBe(1);
 });
 
 it('lays the map in layers of a third item, which add up where each study gives one answer', function () {

@@ -20,6 +20,7 @@ use Illuminate\Http\Response;
 use Illuminate\Support\Str;
 use WaryHeron\Core\Bibliography\Format\Csv\CsvLine;
 use WaryHeron\Core\Flow\DiagramSvg;
+use WaryHeron\Core\Flow\FlowNumber;
 
 final class ReportController extends Controller
 {
@@ -125,7 +126,7 @@ final class ReportController extends Controller
             );
         }
         $rows = array_map(
-            fn (array $one): array => [$one['arm'], $one['phase'], $one['line']->label, $one['line']->n],
+            fn (FlowNumber $one): array => [$one->arm, $one->phase, $one->line->label, $one->line->n],
             $diagram->numbers(),
         );
         $lines = array_map(CsvLine::of(...), [['arm', 'phase', 'box', 'n'], ...$rows]);

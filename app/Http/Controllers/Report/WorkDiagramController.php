@@ -17,6 +17,7 @@ use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Str;
 use WaryHeron\Core\Flow\Definitions;
+use WaryHeron\Core\Flow\FlowNumber;
 use WaryHeron\Core\Flow\Work\WorkDiagramSvg;
 
 /** How a review is done, drawn from what there is, and what each number of it and of the flow diagram counts. */
@@ -35,7 +36,7 @@ final class WorkDiagramController extends Controller
             'columns' => self::COLUMNS,
             'flow' => array_filter(
                 FlowQuery::diagram($review)->numbers(),
-                fn (array $one): bool => Definitions::of($one['line']->key) !== '' && ! str_contains($one['line']->key, ':'),
+                fn (FlowNumber $one): bool => Definitions::of($one->line->key) !== '' && ! str_contains($one->line->key, ':'),
             ),
             'links' => FlowQuery::links($review),
         ]);

@@ -79,9 +79,9 @@ final class BibtexWork
         if (BibtexTypes::isOurs($this->fields['type'] ?? '')) {
             unset($this->fields['type']);
         }
-        [$title, $journal, $partTitle] = $this->titles();
-        [$year, $date] = $this->date();
-        [$firstPage, $lastPage] = Pages::split($this->take('pages', 'eid'));
+        $titles = $this->titles();
+        $date = $this->date();
+        $pages = Pages::of($this->take('pages', 'eid'));
         $volume = implode(
             '.',
             array_filter([$this->take('volume'), $this->take('part')], fn (string $one): bool => $one !== ''),
@@ -112,16 +112,16 @@ final class BibtexWork
         return new Reference(
             ...$values,
             type: $type,
-            title: $title,
+            title: $titles->title,
             authors: BibtexNames::read($this->entry->fields['author'] ?? ''),
             editors: BibtexNames::read($this->entry->fields['editor'] ?? ''),
-            year: $year,
-            date: $date,
-            journal: $journal,
-            partTitle: $partTitle,
+            year: $date->year,
+            date: $date->date,
+            journal: $titles->within,
+            partTitle: $titles->part,
             volume: $volume,
-            firstPage: $firstPage,
-            lastPage: $lastPage,
+            firstPage: $pages->first,
+            lastPage: $pages->last,
             doi: Doi::named($doi, [...$values['urls'], $this->fields['note'] ?? '', $this->fields['eprint'] ?? '']),
             id: $id !== '' ? $id : $this->entry->key,
             extra: $this->leftOver($type),
@@ -130,28 +130,26 @@ final class BibtexWork
         );
     }
 
-    /**
-     * @return array{string, string, string} title, what it stands in, and the title of the part where that is in
-     *     several volumes
-     */
-    private function titles(): array
+    private function titles(): BibtexTitles
     {
         $main = $this->titled('main');
         if ($this->entry->type === 'periodical') {
             $whole = $this->titled('');
             $issue = $this->titled('issue');
 
-            return $issue === '' ? [$whole, '', ''] : [$issue, $whole, ''];
+            return $issue === '' ? new BibtexTitles($whole) : new BibtexTitles($issue, $whole);
         }
         $own = $this->titled('');
         $book = $this->titled('book');
         $journal = $this->titled('journal');
         $within = $book !== '' ? $book : $journal;
         if (BibtexTypes::isWithin($this->entry->type)) {
-            return $main === '' ? [$own, $within, ''] : [$own, $main, $within];
+            return $main === '' ? new BibtexTitles($own, $within) : new BibtexTitles($own, $main, $within);
         }
 
-        return $main === '' ? [$own, $within, $this->take('parttitle')] : [$main, $within, $own];
+        return $main === ''
+            ? new BibtexTitles($own, $within, $this->take('parttitle'))
+            : new BibtexTitles($main, $within, $own);
     }
 
     /** "Title: subtitle. Addition" of the fields with this beginning. */
@@ -166,8 +164,7 @@ final class BibtexWork
         return $title;
     }
 
-    /** @return array{?int, string} the year, and the date as the entry has it, its own month and day put together */
-    private function date(): array
+    private function date(): BibtexDate
     {
         $year = $this->fields['year'] ?? '';
         $date = $this->take('date');
@@ -177,7 +174,7 @@ final class BibtexWork
                 unset($this->fields['year']);
             }
 
-            return [$known, $date];
+            return new BibtexDate($known, $date);
         }
         unset($this->fields['year']);
         $parts = array_filter([$year, $this->take('month'), $this->take('day')], fn (string $one): bool => $one !== '');
@@ -186,7 +183,7 @@ final class BibtexWork
             ? implode('-', array_map(fn (string $one): string => str_pad($one, 2, '0', STR_PAD_LEFT), $parts))
             : implode(' ', $parts);
 
-        return [IssuedDate::read($year)?->year() ?? Year::of($year), $date];
+        return new BibtexDate(IssuedDate::read($year)?->year() ?? Year::of($year), $date);
     }
 
     /** Where it is on the web, if that is how it was published. */

@@ -33,10 +33,10 @@ final class CslJsonItem
     public function reference(): Reference|UnreadableRecord
     {
         $title = $this->take('title');
-        [$date, $year] = self::date($this->issued() ?? ['raw' => $this->take('issued')]);
+        $date = self::date($this->issued() ?? ['raw' => $this->take('issued')]);
         $type = $this->take('type');
         $known = CslTypes::type($type);
-        [$firstPage, $lastPage] = Pages::split($this->take('page', 'page-first'));
+        $pages = Pages::of($this->take('page', 'page-first'));
         [$doi, $urls] = [$this->take('DOI'), $this->urls()];
 
         return UnreadableRecord::unlessIdentified(
@@ -46,10 +46,10 @@ final class CslJsonItem
                 title: $title,
                 authors: $this->people('author'),
                 editors: $this->people('editor'),
-                year: $year,
-                date: $this->said('date') !== '' ? $this->said('date') : $date,
-                firstPage: $firstPage,
-                lastPage: $lastPage,
+                year: $date->year,
+                date: $this->said('date') !== '' ? $this->said('date') : $date->text,
+                firstPage: $pages->first,
+                lastPage: $pages->last,
                 doi: Doi::named($doi, $urls),
                 urls: $urls,
                 keywords: $this->keywords(),
@@ -191,9 +191,8 @@ final class CslJsonItem
 
     /**
      * @param  array<mixed>  $issued
-     * @return array{string, ?int}
      */
-    private static function date(array $issued): array
+    private static function date(array $issued): CslDate
     {
         $parts = self::dateParts($issued);
         if ($parts !== []) {
@@ -202,12 +201,12 @@ final class CslJsonItem
                 $parts[0][] = 20 + $season;
             }
 
-            return [IssuedDate::written($parts, ($issued['circa'] ?? false) !== false), $parts[0][0]];
+            return new CslDate(IssuedDate::written($parts, ($issued['circa'] ?? false) !== false), $parts[0][0]);
         }
         $text = $issued['raw'] ?? $issued['literal'] ?? '';
         $text = is_scalar($text) ? (string) $text : '';
 
-        return [$text, IssuedDate::read($text)?->year() ?? Year::of($text)];
+        return new CslDate($text, IssuedDate::read($text)?->year() ?? Year::of($text));
     }
 
     /**

@@ -66,7 +66,8 @@ final class CslJsonReader implements RecognisesItself, ReferenceReader
     public function read($stream, Reading $reading = new Reading()): iterable
     {
         $anything = false;
-        foreach ($this->objects($stream, $reading) as $line => [$text, $ended]) {
+        foreach ($this->objects($stream, $reading) as $line => $object) {
+            $text = $object->text;
             $anything = true;
             if ($text === '') {
                 continue;
@@ -80,7 +81,7 @@ final class CslJsonReader implements RecognisesItself, ReferenceReader
             if (! is_array($item)) {
                 yield UnreadableRecord::broken(
                     $line,
-                    $ended
+                    $object->hasEnded
                         ? 'This item is not valid JSON: '.lcfirst(json_last_error_msg()).'.'
                         : 'The file ends within this item.',
                     $text,
@@ -99,8 +100,7 @@ final class CslJsonReader implements RecognisesItself, ReferenceReader
      * The outermost objects that are items, told apart by counting brackets outside strings.
      *
      * @param  resource  $stream
-     * @return \Generator<int, array{string, bool}> text and whether it ended, by the line it starts in; '' for an empty
-     *     list
+     * @return \Generator<int, CslObject> by the line each starts in
      */
     private function objects($stream, Reading $reading): \Generator
     {
@@ -118,7 +118,7 @@ final class CslJsonReader implements RecognisesItself, ReferenceReader
                 $last = $number;
             }
             if ($number === 1 && preg_match('/^\s*\[\s*\]\s*$/', $line) === 1) {
-                yield 1 => ['', true];
+                yield 1 => new CslObject('', true);
             }
             $from = 0;
             for ($at = 0, $length = strlen($line); $at < $length; $at++) {
@@ -137,7 +137,7 @@ final class CslJsonReader implements RecognisesItself, ReferenceReader
                         [$text, $start, $from] = ['', $number, $at];
                     }
                 } elseif ($sign === '}' && $depth > 0 && --$depth === 0) {
-                    yield $start => [$text.substr($line, $from, $at - $from + 1), true];
+                    yield $start => new CslObject($text.substr($line, $from, $at - $from + 1), true);
                     $text = null;
                 }
             }
@@ -146,7 +146,7 @@ final class CslJsonReader implements RecognisesItself, ReferenceReader
             }
         }
         if ($text !== null) {
-            yield $start => [$text, false];
+            yield $start => new CslObject($text, false);
         }
     }
 

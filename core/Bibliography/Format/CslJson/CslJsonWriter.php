@@ -49,7 +49,8 @@ final class CslJsonWriter implements ReferenceWriter
                 $fields[] = $field;
             }
         }
-        [$parts, $approximate] = self::issued($reference);
+        $issued = self::issued($reference);
+        [$parts, $approximate] = [$issued->parts, $issued->areApproximate];
 
         return self::filled(
             [
@@ -82,8 +83,7 @@ final class CslJsonWriter implements ReferenceWriter
         );
     }
 
-    /** @return array{list<list<int>>, bool} the parts of its dates, and whether they are approximate */
-    private static function issued(Reference $reference): array
+    private static function issued(Reference $reference): IssuedParts
     {
         $issued = IssuedDate::read($reference->date);
         $parts = match (true) {
@@ -92,7 +92,7 @@ final class CslJsonWriter implements ReferenceWriter
             default => [],
         };
 
-        return [$parts, $issued?->parts === $parts && $issued->approximate];
+        return new IssuedParts($parts, $issued?->parts === $parts && $issued->approximate);
     }
 
     /**

@@ -36,12 +36,13 @@ final class ModsReader
         $source = (string) $mods->ownerDocument->saveXML($mods);
         $date = $this->date($one);
         $host = 'm:relatedItem[@type="host"]';
-        [$authors, $editors, $extra] = $this->everybody($xpath, $mods);
+        $people = $this->everybody($xpath, $mods);
         $genres = array_map(
             fn (DOMElement $genre): string => trim($genre->textContent),
             $this->all($xpath, 'm:genre', $mods),
         );
         $type = $this->type(array_map(strtolower(...), $genres)) ?? $this->unnamedType($one);
+        $extra = $people->others;
         foreach ($genres === [ModsWriter::genre($type)] ? [] : $genres as $genre) {
             $extra[] = new SourceField('genre', $genre);
         }
@@ -65,8 +66,8 @@ final class ModsReader
             new Reference(
                 type: $type,
                 title: self::title($xpath, $mods),
-                authors: $authors,
-                editors: $editors,
+                authors: $people->authors,
+                editors: $people->editors,
                 year: IssuedDate::read($date)?->year() ??
                     (preg_match('/\d{4}/', $date, $year) === 1 ? (int) $year[0] : null),
                 date: $date,
@@ -74,8 +75,8 @@ final class ModsReader
                 journalShort: $one("{$host}/m:titleInfo[@type='abbreviated']/m:title"),
                 volume: $one(self::part("m:detail[@type='volume']/m:number")),
                 issue: $one(self::part("m:detail[@type='issue' or @type='number']/m:number")),
-                firstPage: $pages[0],
-                lastPage: $pages[1],
+                firstPage: $pages->first,
+                lastPage: $pages->last,
                 doi: Doi::named(Doi::normalised($one("m:identifier[translate(@type, 'DOI', 'doi')='doi']")) ?? '', $urls),
                 urls: $urls,
                 abstract: implode("\n\n", $this->texts($xpath, 'm:abstract', $mods)),
@@ -153,24 +154,18 @@ final class ModsReader
         return "(m:relatedItem[@type='host']/m:part/{$path}|m:part/{$path})[1]";
     }
 
-    /**
-     * @param  \Closure(string): string  $one
-     * @return array{string, string} first and last page
-     */
-    private function pages(\Closure $one): array
+    /** @param  \Closure(string): string  $one */
+    private function pages(\Closure $one): Pages
     {
         $extent = "m:extent[not(@unit) or starts-with(@unit, 'page') or @unit='pp']";
         $start = $one(self::part("{$extent}/m:start"));
 
         return $start !== ''
-            ? [$start, $one(self::part("{$extent}/m:end"))]
-            : Pages::split((string) preg_replace('/^pp?\. */', '', $one(self::part("{$extent}/m:list"))));
+            ? new Pages($start, $one(self::part("{$extent}/m:end")))
+            : Pages::of((string) preg_replace('/^pp?\. */', '', $one(self::part("{$extent}/m:list"))));
     }
 
-    /**
-     * @return array{list<Name>, list<Name>, list<SourceField>} authors, editors, and all others under what they did
-     */
-    private function everybody(DOMXPath $xpath, DOMElement $mods): array
+    private function everybody(DOMXPath $xpath, DOMElement $mods): ModsPeople
     {
         [$authors, $editors, $others] = [[], [], []];
         foreach ($this->all($xpath, 'm:name', $mods) as $element) {
@@ -188,12 +183,12 @@ final class ModsReader
             }
         }
         if ($authors === [] && $editors === []) {
-            return [array_column($others, 0), [], []];
+            return new ModsPeople(array_column($others, 0));
         }
 
         $others = array_map(fn (array $one): SourceField => new SourceField($one[1], $one[0]->inverts()), $others);
 
-        return [$authors, $editors, $others];
+        return new ModsPeople($authors, $editors, $others);
     }
 
     /** @return list<string> */

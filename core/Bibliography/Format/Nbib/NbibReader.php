@@ -88,7 +88,10 @@ final class NbibReader implements RecognisesItself, ReferenceReader
         [$title, $book] = [$take('TI'), $take('BTI')];
         [$title, $book] = $title === '' ? [$book !== '' ? $book : $take('TT'), ''] : [$title, $book];
         [$issn, $isbn] = [$take('IS'), $take('ISBN')];
-        [$type, $kinds] = $this->type($record->takeAll(['PT']));
+        $kinds = $record->takeAll(['PT']);
+        $type = $this->type($kinds);
+        // where they say no more than the type they are not kept
+        $kinds = $kinds === [NbibKinds::kind($type)] ? [] : $kinds;
         $keywords = $record->takeFields(['OT', 'MH']);
         $journal = $record->take(['JT']);
         $urls = $record->takeAll(['URL', 'UR']);
@@ -136,15 +139,15 @@ final class NbibReader implements RecognisesItself, ReferenceReader
     {
         $date = $take('DP');
         $date = $date === '' ? $take('DEP') : $date;
-        [$firstPage, $lastPage] = Pages::split($take('PG'));
+        $pages = Pages::of($take('PG'));
 
         return [
             'year' => Year::of($date) ?? IssuedDate::read($date)?->year(),
             'date' => $date,
             'volume' => $take('VI'),
             'issue' => $take('IP'),
-            'firstPage' => $firstPage,
-            'lastPage' => $lastPage,
+            'firstPage' => $pages->first,
+            'lastPage' => $pages->last,
             'abstract' => $take('AB'),
             'language' => $take('LA'),
             'publisher' => $take('PB'),
@@ -226,16 +229,14 @@ final class NbibReader implements RecognisesItself, ReferenceReader
 
     /**
      * @param  list<string>  $kinds
-     * @return array{PublicationType, list<string>} the type, and the kinds as they stand where they say more than it
      */
-    private function type(array $kinds): array
+    private function type(array $kinds): PublicationType
     {
         $type = null;
         foreach ($kinds as $kind) {
             $type ??= NbibKinds::type($kind);
         }
-        $type ??= PublicationType::Article;
 
-        return [$type, $kinds === [NbibKinds::kind($type)] ? [] : $kinds];
+        return $type ?? PublicationType::Article;
     }
 }

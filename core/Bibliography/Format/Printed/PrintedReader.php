@@ -90,7 +90,7 @@ final class PrintedReader implements RecognisesItself, ReferenceReader
     private static function made(CitedWork $work, CitedNames $by, CitedTitle $told, string $text, int $line): Reference
     {
         $place = $told->place ?? CitedPlace::unknown();
-        [$first, $last] = Pages::split($place->pages);
+        $pages = Pages::of($place->pages);
         $isKept = $told->place === null && $told->rest !== '';
 
         return new Reference(
@@ -103,8 +103,8 @@ final class PrintedReader implements RecognisesItself, ReferenceReader
             journal: $place->journal,
             volume: $place->volume,
             issue: $place->issue,
-            firstPage: $first,
-            lastPage: $last,
+            firstPage: $pages->first,
+            lastPage: $pages->last,
             doi: $work->doi,
             publisher: $place->publisher,
             place: $place->place,

@@ -65,7 +65,8 @@ final class RisReader implements RecognisesItself, ReferenceReader
                 $pattern .= $first[2] === 'TY' ? '' : 'i';
             }
             $line = $indent !== '' && str_starts_with($line, $indent) ? substr($line, strlen($indent)) : $line;
-            [$tag, $value] = self::tag($pattern, $line);
+            $read = self::tag($pattern, $line);
+            [$tag, $value] = [$read->tag, $read->value];
             if ($tag === 'TY') {
                 $anything = true;
                 if ($record?->has('TY') === true) {
@@ -101,16 +102,15 @@ final class RisReader implements RecognisesItself, ReferenceReader
         }
     }
 
-    /** @return array{?string, string} tag and value; no tag where the line goes on with the one before */
-    private static function tag(string $pattern, string $line): array
+    private static function tag(string $pattern, string $line): RisLine
     {
         $head = str_replace(self::HARD, self::SOFT, substr($line, 0, 12));
         $line = rtrim($head.substr($line, 12));
         if (preg_match($pattern, $line, $match) === 1) {
-            return [strtoupper($match[1]), trim($match[2])];
+            return new RisLine(strtoupper($match[1]), trim($match[2]));
         }
 
-        return [preg_match(self::BARE_END, $line) === 1 ? 'ER' : null, ''];
+        return new RisLine(preg_match(self::BARE_END, $line) === 1 ? 'ER' : null, '');
     }
 
     /** @return list<Reference|UnreadableRecord> none of a TY that stands there twice */
@@ -140,7 +140,8 @@ final class RisReader implements RecognisesItself, ReferenceReader
         $elsewhere = array_map(fn (string $tag): string => $record->first($tag) ?? '', RisTags::ALSO_DOI);
         $values['doi'] = Doi::named($values['doi'], [...$urls, ...$elsewhere]);
         if ($values['lastPage'] === '' && $values['firstPage'] !== '') {
-            [$values['firstPage'], $values['lastPage']] = Pages::split($values['firstPage']);
+            $pages = Pages::of($values['firstPage']);
+            [$values['firstPage'], $values['lastPage']] = [$pages->first, $pages->last];
         }
         $numbers = StandardNumber::sorted($record->takeFields(RisTags::NUMBERS));
         [$values['issn'], $values['isbn']] = [$numbers->issn, $numbers->isbn];

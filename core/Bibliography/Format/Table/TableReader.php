@@ -75,10 +75,10 @@ final class TableReader
                 $source,
             );
         }
-        [$values, $extra] = self::cells($headings, $columns, $cells);
+        $read = self::cells($headings, $columns, $cells);
 
         return UnreadableRecord::unlessIdentified(
-            $this->made($values, $extra, $source, $line),
+            $this->made($read->values, $read->extra, $source, $line),
             'Fill in its title cell, or leave it out.',
         );
     }
@@ -91,7 +91,9 @@ final class TableReader
     {
         $value = fn (string $field): string => $values[$field] ?? '';
         $date = $value('date') !== '' ? $value('date') : $value('year');
-        $pages = $value('firstPage') !== '' ? [$value('firstPage'), $value('lastPage')] : Pages::split($value('pages'));
+        $pages = $value('firstPage') === ''
+            ? Pages::of($value('pages'))
+            : new Pages($value('firstPage'), $value('lastPage'));
         $urls = preg_split('/[\s;]+(?=\w+:\/\/)|\s+/', $value('url'), -1, PREG_SPLIT_NO_EMPTY) ?: [];
         $type = $this->type($value('type'));
         $isOther = $value('type') !== '' && $value('type') !== $type->value;
@@ -105,8 +107,8 @@ final class TableReader
             editors: $this->authors($value('editors')),
             year: Year::of($value('year')) ?? (Year::of($date) ?? IssuedDate::read($date)?->year()),
             date: $date,
-            firstPage: $pages[0],
-            lastPage: $pages[1],
+            firstPage: $pages->first,
+            lastPage: $pages->last,
             doi: Doi::named($value('doi'), $urls),
             urls: $urls,
             keywords: Keywords::split($value('keywords')),
@@ -152,9 +154,8 @@ final class TableReader
     /**
      * @param  list<string>  $headings
      * @param  list<string>  $cells
-     * @return array{array<string, string>, list<SourceField>} by field; and what no field is for, by heading
      */
-    private static function cells(array $headings, Columns $columns, array $cells): array
+    private static function cells(array $headings, Columns $columns, array $cells): RowCells
     {
         $values = [];
         $extra = [];
@@ -171,7 +172,7 @@ final class TableReader
             }
         }
 
-        return [$values, $extra];
+        return new RowCells($values, $extra);
     }
 
     /** The apostrophe that keeps a spreadsheet from running a text is no part of it. */
