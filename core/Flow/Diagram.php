@@ -27,10 +27,10 @@ final readonly class Diagram
     /**
      * @param  Flow  $databases  of what databases and registers brought, alone or among others
      * @param  ?Flow  $others  of what only other methods brought; null where there was none
-     * @param  list<array{kind: SourceKind, name: string, n: int}>  $sources
+     * @param  list<NamedSource>  $sources
      * @param  array<string, string>  $reasons  wording by the key under which exclusions are counted
-     * @param  array{studies: int, reports: int, newStudies?: int}  $included  studies and reports of both arms together
-     * @param  ?array{studies: int, reports: int}  $previous  of the version that is updated
+     * @param  IncludedCount  $included  of both arms together
+     * @param  ?IncludedCount  $previous  of the version that is updated
      * @param  array<string, string>  $captions  wording of people's own by the key of a line
      */
     public static function of(
@@ -38,8 +38,8 @@ final readonly class Diagram
         ?Flow $others,
         array $sources,
         array $reasons,
-        array $included,
-        ?array $previous = null,
+        IncludedCount $included,
+        ?IncludedCount $previous = null,
         array $captions = [],
     ): self {
         $arms = [];
@@ -50,12 +50,12 @@ final readonly class Diagram
                         new FlowLine(
                             'previous-studies',
                             'Studies included in the previous version of the review',
-                            $previous['studies'],
+                            $previous->studies,
                         ),
                         new FlowLine(
                             'previous-reports',
                             'Reports of studies included in the previous version',
-                            $previous['reports'],
+                            $previous->reports,
                         ),
                     ]),
                 ),
@@ -74,7 +74,7 @@ final readonly class Diagram
     }
 
     /**
-     * @param  list<array{kind: SourceKind, name: string, n: int}>  $sources
+     * @param  list<NamedSource>  $sources
      * @param  array<string, string>  $reasons
      * @return non-empty-list<FlowRow>
      */
@@ -126,7 +126,7 @@ final readonly class Diagram
     }
 
     /**
-     * @param  list<array{kind: SourceKind, name: string, n: int}>  $sources
+     * @param  list<NamedSource>  $sources
      * @param  array<string, string>  $reasons
      * @return non-empty-list<FlowRow>
      */
@@ -207,14 +207,10 @@ final readonly class Diagram
         ];
     }
 
-    /**
-     * @param  array{studies: int, reports: int}  $included
-     * @param  ?array{studies: int, reports: int}  $previous
-     */
-    private static function included(Flow $databases, array $included, ?array $previous): FlowBox
+    private static function included(Flow $databases, IncludedCount $included, ?IncludedCount $previous): FlowBox
     {
         if ($databases->facts->fullTexts === null) {
-            return new FlowBox('Included', [new FlowLine('included', 'Publications included', $included['reports'])]);
+            return new FlowBox('Included', [new FlowLine('included', 'Publications included', $included->reports)]);
         }
         $new = $previous === null ? '' : 'new ';
 
@@ -222,21 +218,21 @@ final readonly class Diagram
             new FlowLine(
                 'studies',
                 $previous === null ? 'Studies included in review' : 'New studies included in review',
-                $included['studies'],
+                $included->studies,
             ),
-            new FlowLine('reports', "Reports of {$new}included studies", $included['reports']),
+            new FlowLine('reports', "Reports of {$new}included studies", $included->reports),
             ...$previous === null
                 ? []
                 : [
                     new FlowLine(
                         'all-studies',
                         'Total studies included in review',
-                        $previous['studies'] + $included['studies'],
+                        $previous->studies + $included->studies,
                     ),
                     new FlowLine(
                         'all-reports',
                         'Reports of total included studies',
-                        $previous['reports'] + $included['reports'],
+                        $previous->reports + $included->reports,
                     ),
                 ],
         ]);
@@ -245,22 +241,22 @@ final readonly class Diagram
     /**
      * The sources of an arm by their kind, each named.
      *
-     * @param  list<array{kind: SourceKind, name: string, n: int}>  $sources
+     * @param  list<NamedSource>  $sources
      * @return list<FlowLine>
      */
     private static function named(array $sources, bool $searched): array
     {
         $lines = [];
         foreach (SourceKind::cases() as $kind) {
-            $of = array_filter($sources, fn (array $one): bool => $one['kind'] === $kind);
+            $of = array_filter($sources, fn (NamedSource $one): bool => $one->kind === $kind);
             if ($kind->isSearched() !== $searched || $of === []) {
                 continue;
             }
             foreach ($of as $one) {
                 $lines[] = new FlowLine(
-                    "source:{$kind->value}:{$one['name']}",
-                    "{$kind->label()}: {$one['name']}",
-                    $one['n'],
+                    "source:{$kind->value}:{$one->name}",
+                    "{$kind->label()}: {$one->name}",
+                    $one->n,
                     true,
                 );
             }

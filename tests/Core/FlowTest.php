@@ -6,6 +6,8 @@ use WaryHeron\Core\Flow\Flow;
 use WaryHeron\Core\Flow\FlowFacts;
 use WaryHeron\Core\Flow\FlowNumber;
 use WaryHeron\Core\Flow\FullTexts;
+use WaryHeron\Core\Flow\IncludedCount;
+use WaryHeron\Core\Flow\NamedSource;
 use WaryHeron\Core\Flow\SourceKind;
 use WaryHeron\Core\Flow\Stream;
 
@@ -111,11 +113,11 @@ function wholeDiagram(array $captions = []): Diagram
     );
     expect([...$databases->contradictions(), ...$others->contradictions()])->toBe([]);
     $sources = [
-        ['kind' => SourceKind::Database, 'name' => 'Alder Index', 'n' => 1500],
-        ['kind' => SourceKind::Database, 'name' => 'Tern Abstracts', 'n' => 500],
-        ['kind' => SourceKind::Register, 'name' => 'Fen Register', 'n' => 200],
-        ['kind' => SourceKind::Citation, 'name' => 'Reference lists', 'n' => 8],
-        ['kind' => SourceKind::Website, 'name' => 'Ward library', 'n' => 3],
+        new NamedSource(SourceKind::Database, 'Alder Index', 1500),
+        new NamedSource(SourceKind::Database, 'Tern Abstracts', 500),
+        new NamedSource(SourceKind::Register, 'Fen Register', 200),
+        new NamedSource(SourceKind::Citation, 'Reference lists', 8),
+        new NamedSource(SourceKind::Website, 'Ward library', 3),
     ];
 
     return Diagram::of(
@@ -123,8 +125,8 @@ function wholeDiagram(array $captions = []): Diagram
         $others,
         $sources,
         ['a' => str_repeat('Not staff who work at night & <others> ', 4)],
-        ['studies' => 140, 'reports' => 152],
-        ['studies' => 12, 'reports' => 15],
+        new IncludedCount(140, 152),
+        new IncludedCount(12, 15),
         $captions,
     );
 }
@@ -267,9 +269,9 @@ it('draws a small review without full texts too', function () {
     $diagram = Diagram::of(
         $flow,
         null,
-        [['kind' => SourceKind::Database, 'name' => 'Alder Index', 'n' => 3]],
+        [new NamedSource(SourceKind::Database, 'Alder Index', 3)],
         [],
-        ['studies' => 1, 'reports' => 1],
+        new IncludedCount(1, 1),
     );
     expect(array_keys($diagram->arms))
         ->toBe([Diagram::DATABASES])

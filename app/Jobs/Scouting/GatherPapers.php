@@ -57,15 +57,17 @@ final class GatherPapers implements OfTask, ShouldQueue
         $scouting = Scouting::query()->where('review_id', $task->review_id)->findOrFail($this->scoutingId);
         $families = ReviewFamilies::of($scouting->review, $scouting->question);
         $searches = QuestionStrategy::of((new Scout($families))->question($scouting->question));
-        [$count, $candidates] = LibraryCandidates::of($scouting->review, $searches, $scouting->depth);
-        $found = [Scouting::LIBRARY => $count];
+        $library = LibraryCandidates::of($scouting->review, $searches, $scouting->depth);
+        $candidates = $library->first;
+        $found = [Scouting::LIBRARY => $library->count];
         $this->keep($keep, $scouting, $families, $candidates, $found);
         $trouble = [];
         foreach ($scouting->sources as $source) {
             try {
-                [$found[$source], $query] = $databases->search($scouting->review, $source, $searches);
-                $most = $query === '' ? 0 : min($scouting->depth, $found[$source]);
-                foreach ($databases->pages($source, $query, $most) as $page) {
+                $query = $databases->search($scouting->review, $source, $searches);
+                $found[$source] = $query->count;
+                $most = $query->text === '' ? 0 : min($scouting->depth, $query->count);
+                foreach ($databases->pages($source, $query->text, $most) as $page) {
                     if (! TaskRun::isWanted($this->taskId)) {
                         TaskRun::end($this->taskId, TaskState::Cancelled, 'Stopped. What was read before is kept.');
 

@@ -31,7 +31,7 @@ final class CodingShares
         return $people;
     }
 
-    /** @return list<array{id: string, membership: ?string, name: string, given: int, coded: int}> by name, those who have a share */
+    /** @return list<ShareStanding> by name, those who have a share */
     public static function standing(Review $review): array
     {
         $given = [];
@@ -45,14 +45,13 @@ final class CodingShares
         foreach (User::query()->whereKey(array_keys($given))->orderBy('name')->get() as $person) {
             $hand = $review->handOf($person);
             $coded = $codedBy[$hand] ??= CodedStudies::ids($review, $hand);
-            $standing[] = [
-                'id' => $person->id,
-                // null of somebody who has left the review
-                'membership' => $memberships[$person->id] ?? null,
-                'name' => $person->name,
-                'given' => count($given[$person->id]),
-                'coded' => count(array_intersect($given[$person->id], $coded)),
-            ];
+            $standing[] = new ShareStanding(
+                $person->id,
+                $memberships[$person->id] ?? null,
+                $person->name,
+                count($given[$person->id]),
+                count(array_intersect($given[$person->id], $coded)),
+            );
         }
 
         return $standing;

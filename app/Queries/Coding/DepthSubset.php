@@ -44,7 +44,7 @@ final readonly class DepthSubset
     /** @return Collection<int, stdClass> the studies in it, with how each came there */
     public function studies(): Collection
     {
-        return $this->parted()['in']
+        return $this->parted()->in
             ->each(fn (stdClass $one): string => $one->how = $this->subset->listed[$one->id] ?? Subset::RULE)
             ->values();
     }
@@ -52,19 +52,18 @@ final readonly class DepthSubset
     /** @return Collection<int, stdClass> the others */
     public function others(): Collection
     {
-        return $this->parted()['out']->values();
+        return $this->parted()->out->values();
     }
 
-    /** @return array{in: Collection<int, stdClass>, out: Collection<int, stdClass>} */
-    private function parted(): array
+    private function parted(): PartedStudies
     {
-        return once(function (): array {
+        return once(function (): PartedStudies {
             $values = $this->values();
             [$in, $out] = CodingTable::included($this->review)->partition(
                 fn (stdClass $one): bool => $this->subset === null || $this->subset->has($one->id, $values[$one->id] ?? []),
             );
 
-            return ['in' => $in, 'out' => $out];
+            return new PartedStudies($in, $out);
         });
     }
 

@@ -51,19 +51,19 @@ final class StudyParts
     /**
      * What the page for naming them shows.
      *
-     * @return list<array{kind: string, there: Collection<int, StudyPart>, out: Collection<int, StudyPart>, offered: list<string>}>
+     * @return list<PartsOfKind>
      */
     public static function lists(Review $review, Publication $publication): array
     {
         $all = StudyPart::of($publication)->with('arm')->get();
         $kinds = array_unique([...self::kinds($review), ...$all->pluck('kind')->all()]);
 
-        return array_values(array_map(fn (string $kind): array => [
-            'kind' => $kind,
-            'there' => $all->filter(fn (StudyPart $one): bool => $one->kind === $kind && $one->retired_at === null),
-            'out' => $all->filter(fn (StudyPart $one): bool => $one->kind === $kind && $one->retired_at !== null),
-            'offered' => $kind === StudyPart::ARM ? self::offered($publication, $all) : [],
-        ], $kinds));
+        return array_values(array_map(fn (string $kind): PartsOfKind => new PartsOfKind(
+            $kind,
+            $all->filter(fn (StudyPart $one): bool => $one->kind === $kind && $one->retired_at === null),
+            $all->filter(fn (StudyPart $one): bool => $one->kind === $kind && $one->retired_at !== null),
+            $kind === StudyPart::ARM ? self::offered($publication, $all) : [],
+        ), $kinds));
     }
 
     /**

@@ -14,6 +14,7 @@ use App\Sources\Sources;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use stdClass;
+use WaryHeron\Core\Drafting\Text\CriterionTold;
 use WaryHeron\Core\Drafting\Text\DraftFacts;
 use WaryHeron\Core\Drafting\Text\DraftPaper;
 use WaryHeron\Core\Scouting\Reading\StudyKind;
@@ -121,17 +122,16 @@ final class DraftStanding
         return $found;
     }
 
-    /** @return array{asks: string, no: int, unclear: int, people: int} */
-    private function told(DraftCriterion $criterion): array
+    private function told(DraftCriterion $criterion): CriterionTold
     {
         $of = $this->answers()->get($criterion->id);
 
-        return [
-            'asks' => $criterion->asked()->asks(),
-            'no' => (int) ($of->no ?? 0),
-            'unclear' => (int) ($of->unclear ?? 0),
-            'people' => (int) ($of->people ?? 0),
-        ];
+        return new CriterionTold(
+            $criterion->asked()->asks(),
+            (int) ($of->no ?? 0),
+            (int) ($of->unclear ?? 0),
+            (int) ($of->people ?? 0),
+        );
     }
 
     private function paper(ScoutedPaper $paper, ?DraftItem $people): DraftPaper

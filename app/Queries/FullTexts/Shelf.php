@@ -63,7 +63,7 @@ final class Shelf
             SQL);
     }
 
-    /** @return list<array{title: string, name: string}> what is offered, for people */
+    /** @return list<ShelvedCopy> what is offered, for people */
     public static function listed(Review $review, User $person): array
     {
         $offers = self::offers($review, $person);
@@ -71,10 +71,10 @@ final class Shelf
         $names = DB::table('full_texts')->whereIn('id', $offers)->pluck('name', 'id');
 
         return array_values(array_map(
-            fn (string $publication, string $file): array => [
-                'title' => (string) $titles[$publication],
-                'name' => (string) $names[$file],
-            ],
+            fn (string $publication, string $file): ShelvedCopy => new ShelvedCopy(
+                (string) $titles[$publication],
+                (string) $names[$file],
+            ),
             array_map(strval(...), array_keys($offers)),
             $offers,
         ));

@@ -37,7 +37,7 @@ final readonly class Library
 
     /**
      * @param  list<stdClass>  $rows
-     * @param  list<array{key: string, words: string, count: int}>  $steps
+     * @param  list<FilterStep>  $steps
      */
     private function __construct(
         public array $rows,
@@ -61,10 +61,11 @@ final readonly class Library
         $sort = isset(self::SORTS[$sort]) ? $sort : 'added';
         $tallies = Tallies::of($review);
         $total = $tallies->all() + ($filters->isOfRemoved() ? $tallies->in(ItemState::Removed) : 0);
-        [$query, $steps] = self::narrowed($review, $filters, $tallies);
+        $narrowed = self::narrowed($review, $filters, $tallies);
+        [$query, $steps] = [$narrowed->query, $narrowed->steps];
         $at = LibraryCursor::read($cursor, $sort);
         $backwards = $at !== null && $at->back;
-        $left = $steps === [] ? $total : $steps[count($steps) - 1]['count'];
+        $left = $steps === [] ? $total : $steps[count($steps) - 1]->count;
         $found = array_column($steps, 'count', 'key')['q'] ?? $total;
         $query = $found * self::DENSE <= $total ? self::gathered($review, $query) : $query;
         $rows = self::inOrder(
@@ -102,8 +103,7 @@ final readonly class Library
             ->whereIn('publications.id', (clone $query)->select('publications.id')->offset(0));
     }
 
-    /** @return array{Builder, list<array{key: string, words: string, count: int}>} by each filter after the other, and what each leaves */
-    private static function narrowed(Review $review, LibraryFilters $filters, Tallies $tallies): array
+    private static function narrowed(Review $review, LibraryFilters $filters, Tallies $tallies): NarrowedLibrary
     {
         $query = $filters->all();
         $steps = [];
@@ -111,19 +111,16 @@ final readonly class Library
         $state = ! $filters->isAny() ? '' : ReviewStamp::of($review, $tallies);
         foreach ($filters->filters as $filter) {
             $filter->apply($query);
-            $steps[] = [
-                'key' => $filter->key(),
-                'words' => $filter->words(),
-                'count' => (int) Cache::remember(
-                    'library '.
-                        md5("{$state} {$query->toSql()} ".json_encode($query->getBindings(), JSON_THROW_ON_ERROR)),
-                    self::COUNTS_LAST,
-                    fn (): int => (clone $query)->count(),
-                ),
-            ];
+            $asked = "{$state} {$query->toSql()} ".json_encode($query->getBindings(), JSON_THROW_ON_ERROR);
+            $count = Cache::remember(
+                'library '.md5($asked),
+                self::COUNTS_LAST,
+                fn (): int => (clone $query)->count(),
+            );
+            $steps[] = new FilterStep($filter->key(), $filter->words(), (int) $count);
         }
 
-        return [$query, $steps];
+        return new NarrowedLibrary($query, $steps);
     }
 
     /**
@@ -147,7 +144,7 @@ final readonly class Library
     /** How many the filters leave. */
     public function count(): int
     {
-        return $this->steps === [] ? $this->total : $this->steps[count($this->steps) - 1]['count'];
+        return $this->steps === [] ? $this->total : $this->steps[count($this->steps) - 1]->count;
     }
 
     /** @return list<stdClass> */

@@ -19,6 +19,8 @@ use WaryHeron\Core\Flow\Diagram;
 use WaryHeron\Core\Flow\Flow;
 use WaryHeron\Core\Flow\FlowFacts;
 use WaryHeron\Core\Flow\FullTexts;
+use WaryHeron\Core\Flow\IncludedCount;
+use WaryHeron\Core\Flow\NamedSource;
 use WaryHeron\Core\Flow\SourceKind;
 use WaryHeron\Core\Screening\ItemState;
 use WaryHeron\Core\Screening\StagePurpose;
@@ -60,7 +62,7 @@ final readonly class FlowQuery
     {
         $since = ReviewVersion::latest($review);
         $sources = self::namedSources($review, $since);
-        $both = array_filter($sources, fn (array $one): bool => ! $one['kind']->isSearched()) !== [];
+        $both = array_filter($sources, fn (NamedSource $one): bool => ! $one->kind->isSearched()) !== [];
         $databases = new self($review, $both ? true : null, $since);
         $previous = self::previous($review, $since);
         $reports = Flow::from((new self($review, null, $since))->facts())->included();
@@ -70,22 +72,22 @@ final readonly class FlowQuery
             $both ? Flow::from((new self($review, false, $since))->facts()) : null,
             $sources,
             DB::table('criteria')->where('review_id', $review->id)->pluck('reason', 'id')->all(),
-            ['studies' => self::studies($review, $since, $reports), 'reports' => $reports],
+            new IncludedCount(self::studies($review, $since, $reports), $reports),
             $previous,
             $review->flow_captions,
         );
     }
 
-    /** @return ?array{studies: int, reports: int} what an earlier version of the review included */
-    private static function previous(Review $review, ?ReviewVersion $since): ?array
+    /** What an earlier version of the review included. */
+    private static function previous(Review $review, ?ReviewVersion $since): ?IncludedCount
     {
         return match (true) {
-            $since !== null => ['studies' => $since->studies, 'reports' => $since->reports],
+            $since !== null => new IncludedCount($since->studies, $since->reports),
             $review->previous_studies === null => null,
-            default => [
-                'studies' => $review->previous_studies,
-                'reports' => $review->previous_reports ?? $review->previous_studies,
-            ],
+            default => new IncludedCount(
+                $review->previous_studies,
+                $review->previous_reports ?? $review->previous_studies,
+            ),
         };
     }
 
@@ -129,7 +131,7 @@ final readonly class FlowQuery
             }
         }
         foreach (self::namedSources($review, $version) as $source) {
-            $links["source:{$source['kind']->value}:{$source['name']}"] = $library(['source' => $source['name']]);
+            $links["source:{$source->kind->value}:{$source->name}"] = $library(['source' => $source->name]);
         }
 
         return $links;
@@ -167,8 +169,7 @@ final readonly class FlowQuery
     }
 
     /**
-     * @return list<array{kind: SourceKind, name: string, n: int}> records by source, those of withdrawn deliveries left
-     *     out
+     * @return list<NamedSource> those of withdrawn deliveries left out
      */
     public static function namedSources(Review $review, ?ReviewVersion $since = null): array
     {
@@ -183,11 +184,11 @@ final readonly class FlowQuery
                 ->selectRaw('source_kind, source_name, count(*) AS n')
                 ->get()
                 ->map(
-                    fn (stdClass $row): array => [
-                        'kind' => SourceKind::from($row->source_kind),
-                        'name' => $row->source_name,
-                        'n' => (int) $row->n,
-                    ],
+                    fn (stdClass $row): NamedSource => new NamedSource(
+                        SourceKind::from($row->source_kind),
+                        $row->source_name,
+                        (int) $row->n,
+                    ),
                 )
                 ->all(),
         );

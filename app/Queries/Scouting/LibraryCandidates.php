@@ -23,11 +23,8 @@ final class LibraryCandidates
     /** Fewer are too few to choose from, so that a wider search is tried. */
     private const FEW = 20;
 
-    /**
-     * @param  list<string>  $searches  in the query language, from narrow to wide
-     * @return array{int, list<Candidate>} how many there are, and the first of them
-     */
-    public static function of(Review $review, array $searches, int $most): array
+    /** @param  list<string>  $searches  in the query language, from narrow to wide */
+    public static function of(Review $review, array $searches, int $most): FoundCandidates
     {
         [$count, $found] = [0, null];
         foreach ($searches as $search) {
@@ -43,7 +40,7 @@ final class LibraryCandidates
         }
         $ids = $found === null ? [] : $found->orderBy('publications.id')->limit($most)->pluck('publications.id')->all();
 
-        return [$count, self::read($review, $ids)];
+        return new FoundCandidates($count, self::read($review, $ids));
     }
 
     private static function query(Review $review, string $search): ?Builder

@@ -23,7 +23,7 @@ final readonly class SharperQuestions
 
     /**
      * @param  list<string>  $sources
-     * @return list<array{suggestion: Suggestion, counts: array<string, int>}> counts by source, as far as they answer
+     * @return list<SharperOffer>
      */
     public function of(Review $review, FoundPapers $papers, string $question, array $sources): array
     {
@@ -38,7 +38,7 @@ final readonly class SharperQuestions
         $counts = $search === '' ? [] : $this->counted($review, $sources, $queries);
 
         return array_map(
-            fn (Suggestion $one, int $i): array => ['suggestion' => $one, 'counts' => $counts[$i] ?? []],
+            fn (Suggestion $one, int $i): SharperOffer => new SharperOffer($one, $counts[$i] ?? []),
             $suggestions,
             array_keys($suggestions),
         );

@@ -25,22 +25,21 @@ final readonly class SourceCandidates
 
     /**
      * @param  list<string>  $searches  in the query language, from narrow to wide
-     * @return array{int, string} how many there are, and by which query in its own language; an empty one finds nothing
      *
      * @throws SourceFailed
      */
-    public function search(Review $review, string $key, array $searches): array
+    public function search(Review $review, string $key, array $searches): CountedQuery
     {
         $source = $this->sources->get($key);
-        $best = [0, ''];
+        $best = new CountedQuery();
         foreach ($searches as $search) {
             $parsed = Parser::parse($search);
             $compiled = $parsed->isComplete() ? $this->compiler->compile($review, $key, $parsed->root) : null;
             if ($compiled?->isUsable() !== true) {
                 continue;
             }
-            $best = [$source->count($compiled->text), $compiled->text];
-            if ($best[0] >= self::FEW) {
+            $best = new CountedQuery($compiled->text, $source->count($compiled->text));
+            if ($best->count >= self::FEW) {
                 break;
             }
         }

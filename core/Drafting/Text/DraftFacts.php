@@ -14,8 +14,7 @@ final readonly class DraftFacts
      * @param  string  $day  when they were asked
      * @param  int  $read  papers read by title and abstract
      * @param  int  $inFull  of those that meet the criteria, how many in full text
-     * @param  list<array{asks: string, no: int, unclear: int, people: int}>  $criteria  in use: what it asks, papers that it
-     *     leaves out, those it cannot tell of, and answers that people changed
+     * @param  list<CriterionTold>  $criteria  in use
      * @param  list<string>  $items  labels of what was asked of the papers
      * @param  int  $changed  criteria, papers and items that people changed
      * @param  list<DraftPaper>  $papers  that meet the criteria, the likeliest first

@@ -36,9 +36,9 @@ final readonly class Methods
                 'told, is not among the findings unless a person put it in.',
         )];
         foreach ($this->facts->criteria as $one) {
-            $people = $one['people'] === 0 ? '' : '; people changed '.self::counted($one['people'], 'answer');
+            $people = $one->people === 0 ? '' : '; people changed '.self::counted($one->people, 'answer');
             $told[] = Paragraph::of(
-                "{$one['asks']} Left out: {$one['no']}. Not to be told: {$one['unclear']}{$people}.",
+                "{$one->asks} Left out: {$one->no}. Not to be told: {$one->unclear}{$people}.",
             );
         }
         $told[] = Paragraph::of($this->facts->changed === 0

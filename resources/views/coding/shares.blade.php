@@ -69,32 +69,32 @@
                         <tbody>
                             @foreach ($standing as $one)
                                 <tr>
-                                    <td><a href="{{ route('coding', [$review, 'whose' => $one['id']]) }}">{{ $one['name'] }}</a></td>
-                                    <td class="number">{{ $one['given'] }}</td>
-                                    <td class="number">{{ $one['coded'] }}</td>
+                                    <td><a href="{{ route('coding', [$review, 'whose' => $one->id]) }}">{{ $one->name }}</a></td>
+                                    <td class="number">{{ $one->given }}</td>
+                                    <td class="number">{{ $one->coded }}</td>
                                     <td>
                                         @can('manage', $review)
-                                            @if ($one['coded'] < $one['given'] && $one['membership'])
+                                            @if ($one->coded < $one->given && $one->membership)
                                                 <div class="row">
                                                     <x-menu label="Hand on" class="button button-plain">
-                                                        <form method="post" action="{{ route('coding.shares.hand-on', [$review, $one['membership']]) }}">@csrf
+                                                        <form method="post" action="{{ route('coding.shares.hand-on', [$review, $one->membership]) }}">@csrf
                                                             <fieldset class="choices">
-                                                                <legend class="small quiet">{{ $one['given'] - $one['coded'] }} of {{ $one['name'] }} to</legend>
-                                                                @foreach ($coders->reject(fn($coder) => $coder->id === $one['id']) as $other)
+                                                                <legend class="small quiet">{{ $one->given - $one->coded }} of {{ $one->name }} to</legend>
+                                                                @foreach ($coders->reject(fn($coder) => $coder->id === $one->id) as $other)
                                                                     <label><input type="checkbox" name="to[]" value="{{ $other->id }}"> {{ $other->name }}</label>
                                                                 @endforeach
                                                             </fieldset>
                                                             <button class="button button-go">Hand them on</button>
                                                         </form>
                                                     </x-menu>
-                                                    <form method="post" action="{{ route('coding.shares.take-back', [$review, $one['membership']]) }}">@csrf
+                                                    <form method="post" action="{{ route('coding.shares.take-back', [$review, $one->membership]) }}">@csrf
                                                         @method('delete') <button class="button button-plain">Take back</button></form>
                                                 </div>
                                             @else
-                                                <span class="quiet">{{ $one['given'] - $one['coded'] ?: 'nothing' }}</span>
+                                                <span class="quiet">{{ $one->given - $one->coded ?: 'nothing' }}</span>
                                             @endif
                                         @else
-                                            {{ $one['given'] - $one['coded'] }}
+                                            {{ $one->given - $one->coded }}
                                         @endcan
                                     </td>
                                 </tr>

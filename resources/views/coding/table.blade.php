@@ -101,8 +101,8 @@
                                 <option value="">everybody</option>
                                 <option value="mine" @selected($terms->whose === auth()->id())>my share</option>
                                 @foreach ($sharers as $one)
-                                    @if ($one['id'] !== auth()->id())
-                                        <option value="{{ $one['id'] }}" @selected($terms->whose === $one['id'])>{{ $one['name'] }}</option>
+                                    @if ($one->id !== auth()->id())
+                                        <option value="{{ $one->id }}" @selected($terms->whose === $one->id)>{{ $one->name }}</option>
                                     @endif
                                 @endforeach
                             </select></label>

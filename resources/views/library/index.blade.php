@@ -113,8 +113,8 @@
             <p class="filter-words" role="status">
                 <strong>{{ number_format($library->total) }}</strong> {{ $library->total === 1 ? 'publication' : 'publications' }}
                 @foreach ($library->steps as $step)
-                    → <strong>{{ number_format($step['count']) }}</strong> {{ $step['words'] }} <a
-                        href="{{ $link([$step['key'] => null]) }}" aria-label="Take off: {{ $step['words'] }}">take off</a>
+                    → <strong>{{ number_format($step->count) }}</strong> {{ $step->words }} <a
+                        href="{{ $link([$step->key => null]) }}" aria-label="Take off: {{ $step->words }}">take off</a>
                 @endforeach
             </p>
             @if (session('asking'))

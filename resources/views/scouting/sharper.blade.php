@@ -1,4 +1,5 @@
-@forelse ($offers as ['suggestion' => $one, 'counts' => $counts])
+@forelse ($offers as $offer)
+    @php([$one, $counts] = [$offer->suggestion, $offer->counts])
     <form method="post" action="{{ route('scouting.ask', $review) }}" class="scout-offer">@csrf
         <input type="hidden" name="question" value="{{ $one->question }}">
         @foreach ($scouting->sources as $source)

@@ -4,6 +4,7 @@ use WaryHeron\Core\Coding\Lead\Confidence;
 use WaryHeron\Core\Drafting\ProposedItem;
 use WaryHeron\Core\Drafting\ProposedItems;
 use WaryHeron\Core\Drafting\Text\Composition;
+use WaryHeron\Core\Drafting\Text\CriterionTold;
 use WaryHeron\Core\Drafting\Text\DraftFacts;
 use WaryHeron\Core\Drafting\Text\DraftPaper;
 use WaryHeron\Core\Drafting\Text\Paragraph;
@@ -26,7 +27,7 @@ function draftPaper(string $id, ?Direction $says, string $sentence = '', Confide
 function composed(string|PlainQuestion $question, DraftPaper ...$papers): array
 {
     $question = is_string($question) ? (new Scout())->question($question) : $question;
-    $criteria = [['asks' => 'Did it study “nurses”?', 'no' => 3, 'unclear' => 1, 'people' => 0]];
+    $criteria = [new CriterionTold('Did it study “nurses”?', 3, 1, 0)];
     $facts = new DraftFacts($question, ['Alder' => 412], '3 May 2026', 50, 1, $criteria, ['Country'], 0, array_values($papers));
 
     return array_column(array_map(fn (Section $one): array => [$one->key, $one], (new Composition($facts))->sections()), 1, 0);

@@ -11,12 +11,12 @@ use App\Queries\Coding\CodingTable;
 /** What a report may cite: the included publications, as one names them in a sentence. */
 final class Citable
 {
-    /** @return array<string, array{name: string, title: string}> by publication */
+    /** @return array<string, CitableReport> by publication */
     public static function of(Review $review): array
     {
         $names = [];
         foreach (CodingTable::reports($review) as $one) {
-            $names[$one->id] = ['name' => (new Publication((array) $one))->called(), 'title' => (string) $one->title];
+            $names[$one->id] = new CitableReport((new Publication((array) $one))->called(), (string) $one->title);
         }
 
         return $names;

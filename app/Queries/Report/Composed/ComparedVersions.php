@@ -72,12 +72,12 @@ final readonly class ComparedVersions
         return $shown;
     }
 
-    /** @param  array<string, array{name: string, title: string}>  $citable */
+    /** @param  array<string, CitableReport>  $citable */
     private static function named(Node $node, array $citable): string
     {
         return match ($node->type) {
             Node::LIVE_NUMBER => $node->said('shown'),
-            Node::CITE => ' ('.implode('; ', array_map(fn (string $id): string => $citable[$id]['name'] ?? 'gone', $node->list('ids'))).')',
+            Node::CITE => ' ('.implode('; ', array_map(fn (string $id): string => $citable[$id]->name ?? 'gone', $node->list('ids'))).')',
             Node::FOOTNOTE => " [{$node->said('text')}]",
             Node::LIVE_BLOCK => $node->said('caption') ?: (LiveBlocks::PLAIN[$node->said('kind')] ?? ucfirst($node->said('kind'))),
             default => ' ',

@@ -11,7 +11,7 @@ use Illuminate\Support\Facades\DB;
 /** What people say to each other about words of a report. */
 final class Remarks
 {
-    /** @return array<string, array{ended: bool, said: list<array{id: string, by: string, at: string, body: string, ends: ?bool}>}> by thread */
+    /** @return array<string, RemarkThread> by thread */
     public static function of(Report $report): array
     {
         $threads = [];
@@ -22,14 +22,12 @@ final class Remarks
             ->orderBy('report_remarks.id')
             ->get(['report_remarks.id', 'thread', 'users.name', 'body', 'ends', 'report_remarks.created_at']);
         foreach ($rows as $row) {
-            $threads[$row->thread]['ended'] = $row->ends ?? $threads[$row->thread]['ended'] ?? false;
-            $threads[$row->thread]['said'][] = [
-                'id' => $row->id,
-                'by' => $row->name,
-                'at' => CarbonImmutable::parse($row->created_at)->format('j M, H:i'),
-                'body' => $row->body,
-                'ends' => $row->ends,
-            ];
+            $at = CarbonImmutable::parse($row->created_at)->format('j M, H:i');
+            $before = $threads[$row->thread] ?? new RemarkThread(false, []);
+            $threads[$row->thread] = new RemarkThread(
+                $row->ends ?? $before->ended,
+                [...$before->said, new Remark($row->id, $row->name, $at, $row->body, $row->ends)],
+            );
         }
 
         return $threads;

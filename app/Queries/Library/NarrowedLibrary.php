@@ -1,0 +1,18 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Queries\Library;
+
+use Illuminate\Database\Query\Builder;
+
+/** The publications that are left, and what each filter left. */
+final readonly class NarrowedLibrary
+{
+    /** @param  list<FilterStep>  $steps */
+    public function __construct(
+        public Builder $query,
+        public array $steps,
+    ) {
+    }
+}
