@@ -171,7 +171,7 @@ final class BenchSearch extends Command
         $began = microtime(true);
         do {
             $answer = $numbers->of($review, $whole, ['alder'], 1.5);
-        } while (! $answer['done']);
+        } while (! $answer->done);
         $board = microtime(true) - $began;
         $began = microtime(true);
         $numbers->of($review, $whole, ['alder'], 1.5);

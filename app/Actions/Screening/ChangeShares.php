@@ -30,19 +30,33 @@ final readonly class ChangeShares
      * Who would take what of somebody's undone items. Nothing is changed by it.
      *
      * @param  list<string>  $to  people
-     * @return array{Plan, array<string, \stdClass>} by item, and the assignments as they are
      *
      * @throws Refused If these people cannot take them all.
      */
-    public function handOnPlan(Stage $stage, User $from, array $to): array
+    public function handOnPlan(Stage $stage, User $from, array $to): Plan
     {
-        $undone = Shares::unjudged($stage)
+        return $this->handedOn($stage, $from, $to, array_map(strval(...), array_keys(self::undone($stage, $from))));
+    }
+
+    /** @return array<string, \stdClass> assignments by item, in their order */
+    private static function undone(Stage $stage, User $from): array
+    {
+        return Shares::unjudged($stage)
             ->where('assignments.user_id', $from->id)
             ->orderBy('assignments.position')
             ->get(['assignments.item_id', 'assignments.share_out_id', 'assignments.position', 'assignments.waiting'])
             ->keyBy('item_id')
             ->all();
-        $items = array_map(strval(...), array_keys($undone));
+    }
+
+    /**
+     * @param  list<string>  $to  people
+     * @param  list<string>  $items
+     *
+     * @throws Refused If these people cannot take them all.
+     */
+    private function handedOn(Stage $stage, User $from, array $to, array $items): Plan
+    {
         $to = array_values(array_diff($to, [$from->id]));
         if ($items === [] || $to === []) {
             throw new Refused(
@@ -50,7 +64,7 @@ final readonly class ChangeShares
             );
         }
         try {
-            return [Core::handOn($items, $to, $this->taken($stage, $items, $to)), $undone];
+            return Core::handOn($items, $to, $this->taken($stage, $items, $to));
         } catch (CannotShare $cannot) {
             throw new Refused($cannot->getMessage());
         }
@@ -66,8 +80,9 @@ final readonly class ChangeShares
     {
         return DB::transaction(function () use ($by, $stage, $from, $to): int {
             Locks::shareOutsOf($stage->review_id);
-            [$plan, $undone] = $this->handOnPlan($stage, $from, $to);
+            $undone = self::undone($stage, $from);
             $items = array_map(strval(...), array_keys($undone));
+            $plan = $this->handedOn($stage, $from, $to, $items);
             Shares::unjudged($stage)->where('assignments.user_id', $from->id)->delete();
             foreach (array_chunk($items, 2000) as $part) {
                 $rows = array_map(fn (string $item): array => [

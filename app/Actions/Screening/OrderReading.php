@@ -95,7 +95,7 @@ final readonly class OrderReading
     private static function refuseUnread(?CheckSample $last): void
     {
         $found = $last === null ? null : ReadingProgress::check($last);
-        if ($found !== null && $found['read'] < $found['all']) {
+        if ($found !== null && $found->read < $found->all) {
             throw new Refused('The last check sample has not been read to its end.');
         }
     }

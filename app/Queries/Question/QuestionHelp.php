@@ -61,7 +61,7 @@ final readonly class QuestionHelp
     /** @return array<string, int> what has been counted before, by block; what has not does not hold the page up */
     private function counts(Review $review, Lines $lines, string $source): array
     {
-        $numbers = $this->numbers->of($review, $lines, [$source], self::SECONDS)['numbers'][$source] ?? [];
+        $numbers = $this->numbers->of($review, $lines, [$source], self::SECONDS)->numbers[$source] ?? [];
 
         return array_filter(array_map(fn (array $one): mixed => $one['own'], $numbers), is_int(...));
     }

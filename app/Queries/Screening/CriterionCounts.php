@@ -13,23 +13,17 @@ use Illuminate\Support\Facades\DB;
 /** How often each criterion was answered yes, no or unclear, in the decisions that a person may see. */
 final class CriterionCounts
 {
-    /** @return array<string, array{yes: int, no: int, unclear: int}> by criterion */
+    /** @return array<string, AnswerCounts> by criterion */
     public static function of(Stage $stage, User $user): array
     {
-        /** @var array<string, array{yes: int, no: int, unclear: int}> $counts */
+        $rows = Visibility::decisions(self::decisions($stage), $user)
+            ->groupBy('given.criterion', 'given.answer')
+            ->selectRaw('given.criterion, given.answer, count(DISTINCT decisions.item_id) AS n')
+            ->get();
         $counts = [];
-        foreach (
-            Visibility::decisions(self::decisions($stage), $user)
-                ->groupBy('given.criterion', 'given.answer')
-                ->selectRaw('given.criterion, given.answer, count(DISTINCT decisions.item_id) AS n')
-                ->get() as $row
-        ) {
-            $counts[$row->criterion] ??= ['yes' => 0, 'no' => 0, 'unclear' => 0];
-            match ($row->answer) {
-                'yes' => ($counts[$row->criterion]['yes'] = (int) $row->n),
-                'no' => ($counts[$row->criterion]['no'] = (int) $row->n),
-                default => ($counts[$row->criterion]['unclear'] = (int) $row->n),
-            };
+        foreach ($rows->groupBy('criterion') as $criterion => $answers) {
+            $by = $answers->pluck('n', 'answer')->map(intval(...));
+            $counts[(string) $criterion] = new AnswerCounts($by['yes'] ?? 0, $by['no'] ?? 0, $by['unclear'] ?? 0);
         }
 
         return $counts;

@@ -23,10 +23,7 @@ final class OpenItems
     /** Those who decided on an item, in a text that is the same for the same people. */
     private const PAIR = "SELECT coalesce(string_agg(d.user_id, ' ' ORDER BY d.user_id), '') FROM decisions d WHERE d.review_id = items.review_id AND d.item_id = items.id AND d.superseded_at IS NULL AND d.verdict IS NOT NULL";
 
-    /**
-     * @return list<array{kind: string, pair: string, names: string, n: int}> how many disagreements there are of each
-     *     kind, by those who disagree
-     */
+    /** @return list<OpenGroup> the largest first */
     public static function groups(Stage $stage): array
     {
         $rows = DB::select(
@@ -40,14 +37,14 @@ final class OpenItems
             ->pluck('name', 'id');
 
         return array_map(
-            fn (stdClass $row): array => [
-                'kind' => (string) $row->kind,
-                'pair' => (string) $row->pair,
-                'names' => $row->pair === ''
+            fn (stdClass $row): OpenGroup => new OpenGroup(
+                (string) $row->kind,
+                (string) $row->pair,
+                $row->pair === ''
                     ? 'nobody decided'
                     : collect(explode(' ', $row->pair))->map(fn (string $id): string => $names[$id] ?? '')->join(' and '),
-                'n' => (int) $row->n,
-            ],
+                (int) $row->n,
+            ),
             array_values($rows),
         );
     }

@@ -76,11 +76,7 @@ final class ReadingProgress
             ->doesntExist();
     }
 
-    /**
-     * @return array{read: int, all: int, hits: int, gone: int, estimate: ?RecallEstimate} how far a check sample has
-     *     been read; the estimate when all of it is decided
-     */
-    public static function check(CheckSample $check): array
+    public static function check(CheckSample $check): ReadSample
     {
         $in = '{'.implode(',', $check->items).'}';
         $row = DB::selectOne(
@@ -97,17 +93,17 @@ final class ReadingProgress
         $since = self::foundSince($check);
         [$hits, $unread] = [(int) $row->hits, max($drawn, $check->unread - $gone)];
 
-        return [
-            'read' => (int) $row->read,
-            'all' => $drawn,
-            'hits' => $hits,
-            'gone' => $gone,
-            'estimate' => match (true) {
+        return new ReadSample(
+            (int) $row->read,
+            $drawn,
+            $hits,
+            $gone,
+            match (true) {
                 $drawn === 0 || (int) $row->read !== $drawn => null,
                 self::isAllRead($check) => RecallEstimate::counted($since),
                 default => RecallEstimate::of($unread, $drawn, $hits, $check->found_before, max($since, $hits)),
             },
-        ];
+        );
     }
 
     private static function foundSince(CheckSample $check): int

@@ -46,10 +46,7 @@ final class Shares
             );
     }
 
-    /**
-     * @return array<string, array<string, array{all: int, done: int}>> judgements by share-out, then person; how many,
-     *     and how many are made or no longer needed
-     */
+    /** @return array<string, array<string, ShareProgress>> by share-out, then person */
     public static function progress(Stage $stage): array
     {
         $rows = DB::table('assignments')
@@ -62,7 +59,7 @@ final class Shares
             ->get();
         $progress = [];
         foreach ($rows as $row) {
-            $progress[$row->share_out_id][$row->user_id] = ['all' => (int) $row->all_, 'done' => (int) $row->done];
+            $progress[$row->share_out_id][$row->user_id] = new ShareProgress((int) $row->all_, (int) $row->done);
         }
 
         return $progress;

@@ -55,8 +55,8 @@ final readonly class StrategyCheck
     {
         $sources = array_values(array_filter($strategy->sources, $this->sources->has(...)));
         $numbers = $this->numbers->of($review, $lines, $sources, self::SECONDS);
-        $failure = array_values($numbers['failures'])[0] ?? '';
-        $findings = [...$this->terms($review, $lines, $numbers['numbers']), ...LineCheck::of($lines)];
+        $failure = array_values($numbers->failures)[0] ?? '';
+        $findings = [...$this->terms($review, $lines, $numbers->numbers), ...LineCheck::of($lines)];
         $effects = [];
         try {
             $findings = [...$findings, ...$this->lostItems($review, $lines, $sources)];

@@ -22,15 +22,12 @@ final readonly class StrategyNumbers
     }
 
     /**
-     * Numbers by source and line: "own", and for a term of a concept "only". Those still to be counted are missing;
-     * call again.
+     * Numbers that are still to be counted are missing; call again.
      *
      * @param  list<string>  $sources
      * @param  float  $seconds  how long to count before answering with what there is
-     * @return array{numbers: array<string, array<string, array<string, int|string|null>>>, failures: array<string,
-     *     string>, done: bool}
      */
-    public function of(Review $review, Lines $lines, array $sources, float $seconds): array
+    public function of(Review $review, Lines $lines, array $sources, float $seconds): CountedStrategy
     {
         $queries = $this->queries($lines);
         $numbers = $failures = [];
@@ -57,7 +54,7 @@ final readonly class StrategyNumbers
             }
         }
 
-        return ['numbers' => $numbers, 'failures' => $failures, 'done' => $done];
+        return new CountedStrategy($numbers, $failures, $done);
     }
 
     /** @return array<string, Node> by own:ID and only:ID */

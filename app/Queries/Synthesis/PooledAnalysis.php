@@ -142,7 +142,7 @@ final readonly class PooledAnalysis
         return $without;
     }
 
-    /** @return list<array{label: string, pooled: PooledEstimate}> as studies were added year by year */
+    /** @return list<CumulativeStep> as studies were added year by year */
     public function cumulative(): array
     {
         $studies = $this->studies();
@@ -150,7 +150,8 @@ final readonly class PooledAnalysis
         usort($byYear, fn (Study $a, Study $b): int => ($a->year ?? INF) <=> ($b->year ?? INF));
         $added = [];
         foreach ($byYear as $i => $study) {
-            $added[] = ['label' => $this->labelOf($study->name), 'pooled' => $this->pooled(array_slice($byYear, 0, $i + 1))];
+            $upTo = $this->pooled(array_slice($byYear, 0, $i + 1));
+            $added[] = new CumulativeStep($this->labelOf($study->name), $upTo);
         }
 
         return $added;

@@ -60,23 +60,22 @@ final readonly class Soundness
             $value = (string) json_decode($answer->value, true, 4, JSON_THROW_ON_ERROR);
             $said[$answer->code_id][trim("{$answer->publication_id} {$answer->part_id}")] = $value;
         }
-        [$names, $studies] = self::rowsOf($review, array_merge(...array_values($said) ?: [[]]));
+        $rows = self::rowsOf($review, array_merge(...array_values($said) ?: [[]]));
         $regards = array_values($items->map(fn (CodebookItem $one): Judged => new Judged(
             trim((string) preg_replace('/^risk of bias[,:]\s*/i', '', $one->label)) ?: $one->label,
             $one->code()->choosable(),
-            array_intersect_key($said[$one->id] ?? [], $names),
+            array_intersect_key($said[$one->id] ?? [], $rows->names),
         ))->all());
 
-        return new self($names, $studies, $regards);
+        return new self($rows->names, $rows->studies, $regards);
     }
 
     /**
      * A row for each study that is judged, and for each part of it that is.
      *
      * @param  array<string, string>  $judged  by study, or by study and part
-     * @return array{array<string, string>, array<string, string>} names of the rows, and the study of each
      */
-    private static function rowsOf(Review $review, array $judged): array
+    private static function rowsOf(Review $review, array $judged): JudgedRows
     {
         $names = $of = [];
         $studies = CodingTable::included($review);
@@ -92,7 +91,7 @@ final readonly class Soundness
             }
         }
 
-        return [$names, $of];
+        return new JudgedRows($names, $of);
     }
 
     public function plot(): JudgementPlot

@@ -28,11 +28,11 @@
                             @foreach ($groups as $group)
                                 <li class="mb-1"><a
                                         href="{{ route('disagreements', [$review, 'stage' => $stage->id,
-                                            'kind' => $group['kind'], 'pair' => $nameless ? null : $group['pair']]) }}"
-                                        @if ($kind === $group['kind'] && $pair === $group['pair']) aria-current="true" @endif>{{ number_format($group['n']) }}
-                                        {{ DisagreementKind::tryFrom($group['kind'])?->words() }}</a>
+                                            'kind' => $group->kind, 'pair' => $nameless ? null : $group->pair]) }}"
+                                        @if ($kind === $group->kind && $pair === $group->pair) aria-current="true" @endif>{{ number_format($group->n) }}
+                                        {{ DisagreementKind::tryFrom($group->kind)?->words() }}</a>
                                     @unless ($nameless)
-                                        <br><span class="quiet">{{ $group['names'] }}</span>
+                                        <br><span class="quiet">{{ $group->names }}</span>
                                     @endunless
                                 </li>
                             @endforeach

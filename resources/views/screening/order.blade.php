@@ -55,11 +55,11 @@
                     <div class="section">
                         <p>On {{ $check->created_at->format('j M Y') }}, {{ number_format(count($check->items)) }} of
                             {{ number_format($check->unread) }} unread publications were drawn (seed {{ $check->seed }});
-                            {{ number_format($check->found_before) }} had been included before. {{ number_format($found['read']) }} of the
-                            {{ number_format($found['all']) }} {{ $found['read'] === 1 ? 'has' : 'have' }} a final
-                            decision{{ $found['gone'] > 0 ? "; {$found['gone']} left the review since" : '' }}.</p>
-                        @if ($found['estimate'])
-                            @php($e = $found['estimate'])
+                            {{ number_format($check->found_before) }} had been included before. {{ number_format($found->read) }} of the
+                            {{ number_format($found->all) }} {{ $found->read === 1 ? 'has' : 'have' }} a final
+                            decision{{ $found->gone > 0 ? "; {$found->gone} left the review since" : '' }}.</p>
+                        @if ($found->estimate)
+                            @php($e = $found->estimate)
                             @if ($e->isCount)
                                 <p class="mt-2"><strong>100 %</strong> of what was unread then has been read since, so
                                     {{ number_format($e->most) }} {{ $e->most === 1 ? 'is' : 'are' }} all there
@@ -68,7 +68,7 @@
                                 <dl class="figures mt-2">
                                     <div>
                                         <dt>included in the sample</dt>
-                                        <dd>{{ number_format($found['hits']) }}</dd>
+                                        <dd>{{ number_format($found->hits) }}</dd>
                                     </div>
                                     <div>
                                         <dt>recall, estimated</dt>

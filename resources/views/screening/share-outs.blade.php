@@ -105,32 +105,32 @@
             @if ($asking)
                 <section class="sheet" id="asking" role="status">
                     <header class="sheet-head">
-                        <h2>{{ $asking['back'] ? "Take back “{$asking['back']->name}”?" : "Hand on what {$asking['hand']->name} has not judged?" }}
+                        <h2>{{ $asking->back ? "Take back “{$asking->back->name}”?" : "Hand on what {$asking->hand->name} has not judged?" }}
                         </h2> <span>nothing is changed yet</span>
                     </header>
                     <div class="sheet-body">
-                        @if ($asking['problem'] !== '')
-                            <p class="field-error" role="alert">{{ $asking['problem'] }}</p>
+                        @if ($asking->problem !== '')
+                            <p class="field-error" role="alert">{{ $asking->problem }}</p>
                         @else
-                            <p>{{ number_format(array_sum($asking['people'])) }}
-                                {{ array_sum($asking['people']) === 1 ? 'judgement' : 'judgements' }} not yet made
-                                {{ $asking['back'] ? 'would be taken from' : 'would go to' }}:
+                            <p>{{ number_format(array_sum($asking->people)) }}
+                                {{ array_sum($asking->people) === 1 ? 'judgement' : 'judgements' }} not yet made
+                                {{ $asking->back ? 'would be taken from' : 'would go to' }}:
                                 {{ implode(', ', array_map(fn($id, $n) => ($names[$id] ?? '?') . ' '
-                                    . number_format($n), array_keys($asking['people']), $asking['people']))
+                                    . number_format($n), array_keys($asking->people), $asking->people))
                                     ?: 'nobody' }}.
                                 What was decided stays, and whoever it concerns is told.</p>
                             <form class="mt-2 row" method="post"
-                                action="{{ $asking['back'] ? route('share-outs.withdraw', [$review, $asking['back']])
+                                action="{{ $asking->back ? route('share-outs.withdraw', [$review, $asking->back])
                                     : route('share-outs.hand-on', [$review, $stage]) }}">
                                 @csrf
-                                @if ($asking['hand']) <input type="hidden" name="from"
-                                        value="{{ $asking['hand']->id }}">
-                                    @foreach ($asking['to'] as $id)
+                                @if ($asking->hand) <input type="hidden" name="from"
+                                        value="{{ $asking->hand->id }}">
+                                    @foreach ($asking->to as $id)
                                         <input type="hidden" name="to[]" value="{{ $id }}">
                                     @endforeach
                                 @endif
                                 <button class="button button-go"
-                                    autofocus>{{ $asking['back'] ? 'Take them back' : 'Hand them on' }}</button> <a class="button"
+                                    autofocus>{{ $asking->back ? 'Take them back' : 'Hand them on' }}</button> <a class="button"
                                     href="{{ route('share-outs', [$review, 'stage' => $stage->id]) }}">Leave it</a>
                             </form>
                         @endif
@@ -183,10 +183,10 @@
                                     @foreach ($shares as $id => $share)
                                         <tr>
                                             <td>{{ $names[$id] }}</td>
-                                            <td class="number">{{ number_format($share['all']) }}</td>
-                                            <td class="number">{{ number_format($share['done']) }}</td>
-                                            <td class="number">{{ number_format($share['all'] - $share['done']) }}</td>
-                                            <td class="bar-cell"><x-share :part="$share['done']" :whole="max(array_column($shares, 'all'))" /></td>
+                                            <td class="number">{{ number_format($share->all) }}</td>
+                                            <td class="number">{{ number_format($share->done) }}</td>
+                                            <td class="number">{{ number_format($share->all - $share->done) }}</td>
+                                            <td class="bar-cell"><x-share :part="$share->done" :whole="max(array_column($shares, 'all'))" /></td>
                                         </tr>
                                     @endforeach
                                 </tbody>

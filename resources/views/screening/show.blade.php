@@ -120,7 +120,7 @@
                                 <tr>
                                     <td>{{ $criterion->question }}</td>
                                     @foreach (['yes', 'no', 'unclear'] as $answer)
-                                        <td class="number">@php($n = $answers[$criterion->id][$answer] ?? 0) @if ($n > 0)
+                                        <td class="number">@php($n = ($answers[$criterion->id] ?? null)?->{$answer} ?? 0) @if ($n > 0)
                                                 <a
                                                     href="{{ route('library', [$review,
                                                         'answer' => "{$criterion->id}:{$answer}",

@@ -289,8 +289,8 @@
                                 <tbody>
                                     @foreach ($pooled->cumulative() as $one)
                                         <tr>
-                                            <th scope="row">{{ $one['label'] }}</th>
-                                            <td class="number">{{ $shown($one['pooled']) }}</td>
+                                            <th scope="row">{{ $one->label }}</th>
+                                            <td class="number">{{ $shown($one->pooled) }}</td>
                                         </tr>
                                     @endforeach
                                 </tbody>

@@ -31,7 +31,7 @@
                             @foreach (array_keys($shown->columns->heads) as $key)
                                 <td>{!! nl2br(e($cells[$key]->words ?? '–')) !!}
                                     @foreach ($cells[$key]->evidence ?? [] as $piece)
-                                        <br>“{{ $piece['quote'] }}” ({{ $piece['where'] }})
+                                        <br>“{{ $piece->quote }}” ({{ $piece->where }})
                                     @endforeach
                                 </td>
                             @endforeach

@@ -70,8 +70,8 @@
                                         @foreach (array_keys($shown->columns->heads) as $key)
                                             <td @class(['study-text' => str_starts_with($key, 'theme:')])>{!! nl2br(e($cells[$key]->words ?? '–')) !!}
                                                 @foreach ($cells[$key]->evidence ?? [] as $piece)
-                                                    <span class="study-evidence">{{ in_array('quote', $terms->parts, true) && !str_starts_with($key, 'theme:') ? "“{$piece['quote']}” " : '' }}<span
-                                                            class="quiet">{{ in_array('place', $terms->parts, true) ? $piece['where'] : '' }}</span></span>
+                                                    <span class="study-evidence">{{ in_array('quote', $terms->parts, true) && !str_starts_with($key, 'theme:') ? "“{$piece->quote}” " : '' }}<span
+                                                            class="quiet">{{ in_array('place', $terms->parts, true) ? $piece->where : '' }}</span></span>
                                                 @endforeach
                                                 @if (in_array('note', $terms->parts, true) && ($cells[$key]->note ?? '') !== '')
                                                     <span class="study-evidence quiet">{{ $cells[$key]->note }}</span>

@@ -174,18 +174,18 @@ it('estimates recall from a check sample, once all of it is decided', function (
     $items = Item::query()->with('publication')->whereIn('id', $check->items)->get();
     foreach ($items as $i => $item) {
         foreach (['anna', 'ben'] as $who) {
-            expect(ReadingProgress::check($check)['estimate'])->toBeNull();
+            expect(ReadingProgress::check($check)->estimate)->toBeNull();
             $world->decide($who, $item, str_contains($item->publication->title, 'lamps') ? 'include' : 'exclude');
         }
     }
     $found = ReadingProgress::check($check);
     $hits = $items->filter(fn (Item $one): bool => str_contains($one->publication->title, 'lamps'))->count();
-    expect($found['hits'])
+    expect($found->hits)
         ->toBe($hits)
-        ->and($found['estimate']->recall)
+        ->and($found->estimate->recall)
         ->toEqualWithDelta((5 + $hits) / (5 + 4 * $hits), 1e-9)
-        ->and($found['estimate']->atLeast)
-        ->toBeLessThan($found['estimate']->recall);
+        ->and($found->estimate->atLeast)
+        ->toBeLessThan($found->estimate->recall);
     $this->actingAs($world->people['observer'])
         ->get("/reviews/{$world->review->id}/screening/order")
         ->assertOk()
@@ -201,7 +201,7 @@ it('estimates recall from a check sample, once all of it is decided', function (
             }
         }
     }
-    expect(ReadingProgress::check($check)['estimate']->atLeast)->toBeGreaterThan($found['estimate']->atLeast);
+    expect(ReadingProgress::check($check)->estimate->atLeast)->toBeGreaterThan($found->estimate->atLeast);
     $curve = ReadingProgress::curve($stage);
     expect([$curve->read, $curve->found])
         ->toBe([60, 15])

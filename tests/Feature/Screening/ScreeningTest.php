@@ -5,6 +5,7 @@ namespace Tests\Feature\Screening;
 use App\Models\Decision;
 use App\Models\Item;
 use App\Queries\Report\FlowQuery;
+use App\Queries\Screening\AnswerCounts;
 use App\Queries\Shared\Tallies;
 use Illuminate\Database\QueryException;
 use Illuminate\Support\Facades\DB;
@@ -439,11 +440,11 @@ it('counts answers to the criteria and opens what is behind them, for those who 
         $world->people[$who],
     );
     expect($counts('anna')[$light])
-        ->toBe(['yes' => 0, 'no' => 1, 'unclear' => 1])
+        ->toEqual(new AnswerCounts(0, 1, 1))
         ->and($counts('ben')[$light])
-        ->toBe(['yes' => 0, 'no' => 1, 'unclear' => 0])
+        ->toEqual(new AnswerCounts(0, 1, 0))
         ->and($counts('observer')[$staff])
-        ->toBe(['yes' => 1, 'no' => 1, 'unclear' => 0]);
+        ->toEqual(new AnswerCounts(1, 1, 0));
     $titles = fn (string $who, string $query): string => $this->actingAs($world->people[$who])
         ->get("/reviews/{$world->review->id}/records?{$query}")
         ->assertOk()

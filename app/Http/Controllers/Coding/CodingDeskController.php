@@ -16,6 +16,7 @@ use App\Models\Review;
 use App\Queries\Coding\CodedReports;
 use App\Queries\Coding\CodingDesk;
 use App\Queries\Coding\CodingTable;
+use App\Queries\Coding\Desk\DeskPlace;
 use App\Queries\Coding\Desk\ShownAnswer;
 use App\Queries\Coding\EvidenceView;
 use App\Queries\Coding\StudyCoding;
@@ -44,25 +45,25 @@ final class CodingDeskController extends Controller
         if ($request->wantsJson()) {
             return response()->json($desk);
         }
-        [$at, $count, $beside] = $this->place($request, $review, $publication);
+        $place = $this->place($request, $review, $publication);
 
         return view('coding.desk', [
             'review' => $review,
             'publication' => $publication,
             'abstract' => StructuredAbstract::parts($publication->abstract),
-            'included' => $at !== false,
+            'included' => $place->at !== null,
             'instead' => CodedReports::instead($review, $publication),
-            'number' => $at === false ? null : $at + 1,
-            'count' => $count,
+            'number' => $place->at === null ? null : $place->at + 1,
+            'count' => $place->count,
             'parts' => StudyParts::lists($review, $publication),
             'groups' => StudyParts::groups($review),
             'desk' => [
                 ...get_object_vars($desk),
-                'mayCode' => $at !== false && Gate::allows('code', $review),
+                'mayCode' => $place->at !== null && Gate::allows('code', $review),
                 'user' => $this->me($request)->id,
                 ...self::addresses($review, $publication),
-                'previous' => self::address($review, $beside(-1)),
-                'next' => self::address($review, $beside(1)),
+                'previous' => self::address($review, $place->before),
+                'next' => self::address($review, $place->after),
             ],
         ]);
     }
@@ -78,18 +79,14 @@ final class CodingDeskController extends Controller
         ];
     }
 
-    /**
-     * Where a study stands on the way of this person.
-     *
-     * @return array{int|false, int, \Closure(int): ?string} its place from 0, how many, and whose is so many further
-     */
-    private function place(Request $request, Review $review, Publication $publication): array
+    /** Where a study stands on the way of this person. */
+    private function place(Request $request, Review $review, Publication $publication): DeskPlace
     {
         $studies = $this->way($request, $review, $publication);
         $at = $studies->search(fn ($one): bool => $one->id === $publication->id);
         $beside = fn (int $step): ?string => $at === false ? null : $studies->get($at + $step)?->id;
 
-        return [$at, $studies->count(), $beside];
+        return new DeskPlace($at === false ? null : $at, $studies->count(), $beside(-1), $beside(1));
     }
 
     /**

@@ -11,6 +11,7 @@ use App\Http\Controllers\Controller;
 use App\Http\Input;
 use App\Models\Matching;
 use App\Models\Review;
+use App\Queries\Matching\PairingDesk;
 use App\Queries\Matching\PairingGroup;
 use App\Queries\Matching\PairingQueue;
 use App\Queries\Matching\WaitingGroup;
@@ -26,7 +27,9 @@ final class PairingController extends Controller
 
         return view('matching.pairing', [
             'review' => $review,
-            ...$this->group($request, $review->latestMatching(), $key === '' ? null : $key, '', $claim),
+            ...get_object_vars(
+                $this->group($request, $review->latestMatching(), $key === '' ? null : $key, '', $claim),
+            ),
         ]);
     }
 
@@ -37,13 +40,13 @@ final class PairingController extends Controller
 
         return view('matching.pairing-group', [
             'review' => $review,
-            ...$this->group(
+            ...get_object_vars($this->group(
                 $request,
                 $review->latestMatching(),
                 $key === '' ? null : $key,
                 Input::text($request, 'skip'),
                 $claim,
-            ),
+            )),
         ]);
     }
 
@@ -89,11 +92,10 @@ final class PairingController extends Controller
         ]);
     }
 
-    /** @return array{group: ?PairingGroup, left: int, claimed: int, later: int} */
-    private function group(Request $request, ?Matching $matching, ?string $key, string $skip, ClaimGroup $claim): array
+    private function group(Request $request, ?Matching $matching, ?string $key, string $skip, ClaimGroup $claim): PairingDesk
     {
         if ($matching === null) {
-            return ['group' => null, 'left' => 0, 'claimed' => 0, 'later' => 0];
+            return new PairingDesk();
         }
         $queue = PairingQueue::of($matching, $this->me($request));
         $picked = $queue->pick($key, $skip);
@@ -101,11 +103,11 @@ final class PairingController extends Controller
             $claim->execute($this->me($request), $matching->review_id, $picked->publications);
         }
 
-        return [
-            'group' => $picked === null ? null : PairingGroup::of($matching, $picked),
-            'left' => count($queue->groups),
-            'claimed' => $queue->claimed,
-            'later' => count(array_filter($queue->groups, fn (WaitingGroup $group): bool => $group->later)),
-        ];
+        return new PairingDesk(
+            $picked === null ? null : PairingGroup::of($matching, $picked),
+            count($queue->groups),
+            $queue->claimed,
+            count(array_filter($queue->groups, fn (WaitingGroup $group): bool => $group->later)),
+        );
     }
 }

@@ -18,7 +18,9 @@ use App\Models\Stage;
 use App\Models\User;
 use App\Queries\Library\LibraryChoices;
 use App\Queries\Library\LibraryFilters;
+use App\Queries\Screening\AskedMove;
 use App\Queries\Screening\ShareOutDraft;
+use App\Queries\Screening\ShareProgress;
 use App\Queries\Screening\Shares;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
@@ -142,10 +144,8 @@ final class ShareOutController extends Controller
 
     /**
      * What handing on or taking back would do, where that is asked; nothing is changed by it.
-     *
-     * @return ?array{problem: string, hand: ?User, to: list<string>, back: ?ShareOut, people: array<string, int>}
      */
-    private function asking(Request $request, Review $review, Stage $stage, ChangeShares $change): ?array
+    private function asking(Request $request, Review $review, Stage $stage, ChangeShares $change): ?AskedMove
     {
         if ($request->user()?->can('manage', $review) !== true) {
             return null;
@@ -156,20 +156,13 @@ final class ShareOutController extends Controller
             ->whereNull('withdrawn_at')
             ->first();
         if ($back !== null) {
-            return [
-                'problem' => '',
-                'hand' => null,
-                'to' => [],
-                'back' => $back,
-                'people' => Shares::ofShareOut($back),
-            ];
+            return AskedMove::back($back, Shares::ofShareOut($back));
         }
 
         return $this->handing($request, $review, $stage, $change);
     }
 
-    /** @return ?array{problem: string, hand: User, to: list<string>, back: null, people: array<string, int>} */
-    private function handing(Request $request, Review $review, Stage $stage, ChangeShares $change): ?array
+    private function handing(Request $request, Review $review, Stage $stage, ChangeShares $change): ?AskedMove
     {
         $from = User::query()
             ->whereKey(strtolower(Input::text($request, 'hand')))
@@ -182,15 +175,9 @@ final class ShareOutController extends Controller
             array_intersect($this->screeners($review)->pluck('id')->all(), (array) $request->query('to')),
         );
         try {
-            return [
-                'problem' => '',
-                'hand' => $from,
-                'to' => $to,
-                'back' => null,
-                'people' => $change->handOnPlan($stage, $from, $to)[0]->perPerson(),
-            ];
+            return AskedMove::on($from, $to, $change->handOnPlan($stage, $from, $to)->perPerson());
         } catch (Refused $refused) {
-            return ['problem' => $refused->getMessage(), 'hand' => $from, 'to' => $to, 'back' => null, 'people' => []];
+            return AskedMove::refused($from, $to, $refused->getMessage());
         }
     }
 
@@ -200,7 +187,7 @@ final class ShareOutController extends Controller
     }
 
     /**
-     * @param  array<string, array<string, mixed>>  $progress  by share-out, then person
+     * @param  array<string, array<string, ShareProgress>>  $progress  by share-out, then person
      * @return array<string, string> by person, those who have left the team too
      */
     private function names(Review $review, array $progress): array

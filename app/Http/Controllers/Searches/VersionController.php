@@ -43,7 +43,7 @@ final class VersionController extends Controller
         $keys = array_values(array_filter($strategy->sources, $sources->has(...)));
         $counts = fn ($lines): array => $from === $to
             ? []
-            : $numbers->of($review, $lines, $keys, self::SECONDS)['numbers'];
+            : $numbers->of($review, $lines, $keys, self::SECONDS)->numbers;
 
         return view('searches.versions', [
             ...compact('review', 'strategy', 'versions', 'revisions', 'from', 'to', 'sources', 'keys'),

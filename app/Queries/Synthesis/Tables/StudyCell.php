@@ -10,7 +10,7 @@ final readonly class StudyCell
     /**
      * @param  string  $words  several things one below the other
      * @param  string|int|float  $plain  for a file: a number as a number
-     * @param  list<array{quote: string, where: string}>  $evidence
+     * @param  list<QuotedPiece>  $evidence
      */
     public function __construct(
         public string $words = '',

@@ -213,7 +213,7 @@ final readonly class StudyColumns
 
     /**
      * @param  \Closure(): list<Evidence>  $pieces
-     * @return list<array{quote: string, where: string}> each once, where they are asked for
+     * @return list<QuotedPiece> each once, where they are asked for
      */
     private function quoted(\Closure $pieces): array
     {
@@ -222,8 +222,8 @@ final readonly class StudyColumns
         }
         $quoted = [];
         foreach ($pieces() as $piece) {
-            $shown = ['quote' => $piece->selector->quote, 'where' => $this->view->shown($piece)->where];
-            $quoted[implode("\n", $shown)] = $shown;
+            $shown = new QuotedPiece($piece->selector->quote, $this->view->shown($piece)->where);
+            $quoted["{$shown->quote}\n{$shown->where}"] = $shown;
         }
 
         return array_values($quoted);
