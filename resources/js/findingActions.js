@@ -37,6 +37,16 @@ export default () => ({
         }
         this.addTo(marked.includes(' ') ? `"${marked}"` : marked);
     },
+    // what is said on a page stands in attributes: no text of a person or a source becomes part of an expression
+    mend({ currentTarget: { dataset } }) {
+        this.apply(dataset.change, JSON.parse(dataset.with));
+    },
+    addOffered({ currentTarget: { dataset } }) {
+        this.addTerm(dataset.block, dataset.text);
+    },
+    addHeading({ currentTarget: { dataset } }) {
+        this.addTo(dataset.text);
+    },
     // to the concept chosen on the page
     addTo(text) {
         this.addTerm(this.$refs.block.value, text);

@@ -179,6 +179,9 @@ export default () => ({
     get columns() {
         return 3 + 2 * this.sheet.sources.length;
     },
+    findHinted({ currentTarget: { dataset } }) {
+        this.$dispatch('find-heading', { label: dataset.label, block: dataset.block });
+    },
     lacksTerm(id) {
         return id === '' || this.sheet.blocks.some((block) => block.id === id && block.terms.length === 0);
     },

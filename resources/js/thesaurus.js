@@ -36,6 +36,9 @@ export default () => ({
         const start = this.panel.dataset.start;
         if (start) this.open(start);
     },
+    openTop({ currentTarget: { dataset } }) {
+        this.open(dataset.label);
+    },
     typed() {
         clearTimeout(this.timer);
         this.timer = setTimeout(() => this.find(), 300);

@@ -230,3 +230,37 @@ it(
         expect($mirela->complaints())->toBe([]);
     },
 );
+
+it('mends what the check remarks, takes headings over from what was found, and opens the tops of a thesaurus, by mouse', function () {
+    Server::demo();
+    $strategy = Server::rows("SELECT review_id, id FROM strategies WHERE name LIKE 'Errors%'")[0];
+    $at = "/reviews/{$strategy['review_id']}/searches/{$strategy['id']}";
+    $terms = fn (): string => Server::rows(
+        "SELECT content->>'lines' AS lines FROM strategy_revisions WHERE strategy_id = '{$strategy['id']}' ORDER BY number DESC LIMIT 1",
+    )[0]['lines'];
+    $mirela = Browser::open()->signIn('mirela.haas@heron.example', 'night-shift-demo');
+
+    expect($terms())->toContain('Night work');
+    $mirela
+        ->visit("{$at}/check")
+        ->press('Take it off')
+        ->until(fn (): bool => ! str_contains($terms(), 'Night work'), 'The idle heading is still there');
+
+    $mirela->visit("{$at}/results");
+    $heading = $mirela->driver->findElement(WebDriverBy::cssSelector('[data-text^="heading:"]'));
+    [$label, $count] = [trim($heading->getText()), substr_count($terms(), 'heading:')];
+    $mirela->driver->executeScript('arguments[0].scrollIntoView({block: "center"})', [$heading]);
+    $heading->click();
+    $mirela->until(fn (): bool => substr_count($terms(), 'heading:') === $count + 1, "“{$label}” was not added");
+    expect($terms())->toContain('heading:\"'.strtok($label, '/'));
+
+    $mirela->visit("/reviews/{$strategy['review_id']}/thesauri");
+    $top = $mirela->driver->findElement(WebDriverBy::cssSelector('.tree-line button'));
+    $label = trim($top->getText());
+    $top->click();
+    $mirela->until(
+        fn (): bool => str_contains($mirela->driver->findElement(WebDriverBy::cssSelector('.heading-name'))->getText(), $label),
+        "“{$label}” was not opened",
+    );
+    expect($mirela->complaints())->toBe([]);
+});

@@ -228,10 +228,10 @@
                         the people, what is done, what is measured. Each gets the headings and words that stand for it; the board joins them
                         with OR, and the concepts with AND.</x-empty></div>
                 @foreach ($help as $hint)
-                    <p class="section small help-line" x-show="lacksTerm({{ Js::from($hint->lacking) }})">{{ $hint->text }}
+                    <p class="section small help-line" x-show="lacksTerm('{{ $hint->lacking }}')">{{ $hint->text }}
                         @foreach ($hint->headings as $heading)
-                            <button type="button" class="tag tag-button"
-                                x-on:click="$dispatch('find-heading', {{ Js::from(['label' => $heading, 'block' => $hint->to]) }})">{{ $heading }}</button>
+                            <button type="button" class="tag tag-button" data-label="{{ $heading }}" data-block="{{ $hint->to }}"
+                                x-on:click="findHinted">{{ $heading }}</button>
                         @endforeach
                     </p>
                 @endforeach

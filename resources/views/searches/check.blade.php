@@ -28,8 +28,8 @@
                         @can('search', $review)
                             <div class="row mt-2">
                                 @if ($one->remedy)
-                                    <button type="button" class="button"
-                                        x-on:click="apply({{ Js::from($one->remedy->change) }}, {{ Js::from($one->remedy->with) }})">{{ $one->remedy->label }}</button>
+                                    <button type="button" class="button" data-change="{{ $one->remedy->change }}"
+                                        data-with="{{ json_encode($one->remedy->with, JSON_THROW_ON_ERROR) }}" x-on:click="mend">{{ $one->remedy->label }}</button>
                                 @endif
                                 <x-menu label="Dismiss" class="button button-plain">
                                     <form method="post" action="{{ route('strategies.findings.dismiss', [$review, $strategy]) }}">@csrf <input

@@ -11,8 +11,8 @@
             @foreach ($offers[$block['id']] as $one)
                 <li class="mb-1">
                     @can('search', $review)
-                        <button type="button" class="tag tag-button"
-                            x-on:click="addTerm({{ Js::from($block['id']) }}, {{ Js::from($one->text) }})">Add {{ $one->text }}</button>
+                        <button type="button" class="tag tag-button" data-block="{{ $block['id'] }}" data-text="{{ $one->text }}"
+                            x-on:click="addOffered">Add {{ $one->text }}</button>
                     @else
                         <span class="tag">{{ $one->text }}</span>
                     @endcan <span class="quiet">{{ $one->why }}</span>

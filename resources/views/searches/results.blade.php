@@ -65,8 +65,8 @@
                                 <p class="small mt-1"><span class="quiet">Headings:</span>
                                     @foreach ($record->keywords as $i => $keyword)
                                         @if ($blocks !== [] && Gate::allows('search', $review))
-                                            <button type="button" class="linklike"
-                                            x-on:click="addTo({{ Js::from("heading:\"{$labels[$i]}\"") }})">{{ $keyword }}</button>@else<span>{{ $keyword }}</span>
+                                            <button type="button" class="linklike" data-text="heading:&quot;{{ $labels[$i] }}&quot;"
+                                            x-on:click="addHeading">{{ $keyword }}</button>@else<span>{{ $keyword }}</span>
                                         @endif
                                         {{ in_array($labels[$i], $major, true) ? ' (major topic)' : '' }}{{ $loop->last ? '' : ' · ' }}
                                     @endforeach

@@ -20,8 +20,8 @@
                     <h2 class="field-label">Tops of {{ $scheme->title }}</h2>
                     <ul class="small">
                         @foreach ($tops as $top)
-                            <li class="tree-line"><button type="button" class="linklike"
-                                    x-on:click="open({{ Js::from($top->label) }})">{{ $top->label }}</button></li>
+                            <li class="tree-line"><button type="button" class="linklike" data-label="{{ $top->label }}"
+                                    x-on:click="openTop">{{ $top->label }}</button></li>
                         @endforeach
                     </ul>
                 </div>
