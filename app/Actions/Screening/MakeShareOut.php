@@ -15,7 +15,7 @@ use App\Models\Stage;
 use App\Models\User;
 use App\Notices\NoticeKind;
 use App\Queries\Library\LibraryFilters;
-use App\Queries\Screening\ShareOutDraft;
+use App\Queries\Screening\ShareOut\ShareOutDraft;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use WaryHeron\Core\Screening\ItemState;

@@ -16,7 +16,7 @@ use App\Models\SearchRound;
 use App\Models\StandingSearch;
 use App\Models\User;
 use App\Queries\Library\LibraryFilters;
-use App\Queries\Screening\ShareOutDraft;
+use App\Queries\Screening\ShareOut\ShareOutDraft;
 use App\Queries\Shared\Asked;
 use App\Sources\SourceFailed;
 use App\Sources\Sources;

@@ -11,7 +11,7 @@ use App\Models\Invitation;
 use App\Models\Membership;
 use App\Models\Review;
 use App\Models\User;
-use App\Queries\Screening\Shares;
+use App\Queries\Screening\ShareOut\Shares;
 use Illuminate\Support\Facades\DB;
 
 final readonly class ChangeTeam

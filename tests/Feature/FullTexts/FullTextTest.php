@@ -471,7 +471,7 @@ it('shares out texts before they come, and hands them on with the rest', functio
             ...$world->terms(['anna', 'ben'], ['expected' => 4]),
         ])
         ->assertSessionHasNoErrors();
-    expect(\App\Queries\Screening\Shares::left($stage->fresh()))->toBe([
+    expect(\App\Queries\Screening\ShareOut\Shares::left($stage->fresh()))->toBe([
         $world->people['anna']->id => 1,
         $world->people['ben']->id => 1,
     ]);
@@ -483,12 +483,12 @@ it('shares out texts before they come, and hands them on with the rest', functio
         '',
         now(),
     );
-    expect(\App\Queries\Screening\Shares::left($stage->fresh())[$world->people['anna']->id])->toBe(2);
+    expect(\App\Queries\Screening\ShareOut\Shares::left($stage->fresh())[$world->people['anna']->id])->toBe(2);
     $this->post("/reviews/{$world->review->id}/screening/stages/{$stage->id}/hand-on", [
         'from' => $world->people['ben']->id,
         'to' => [$world->people['lead']->id],
     ])->assertSessionHas('notice', fn (string $said): bool => str_contains($said, '4'));
-    expect(\App\Queries\Screening\Shares::left($stage->fresh()))
+    expect(\App\Queries\Screening\ShareOut\Shares::left($stage->fresh()))
         ->toMatchArray([$world->people['lead']->id => 2])
         ->not->toHaveKey($world->people['ben']->id);
 });

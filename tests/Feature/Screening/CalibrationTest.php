@@ -2,7 +2,7 @@
 
 namespace Tests\Feature\Screening;
 
-use App\Queries\Screening\Shares;
+use App\Queries\Screening\ShareOut\Shares;
 use Illuminate\Support\Facades\DB;
 use Tests\Feature\World;
 use WaryHeron\Core\Screening\StagePurpose;

@@ -4,7 +4,7 @@ namespace Tests\Feature\Screening;
 
 use App\Models\LogEntry;
 use App\Models\ShareOut;
-use App\Queries\Screening\Shares;
+use App\Queries\Screening\ShareOut\Shares;
 use Illuminate\Support\Facades\DB;
 use Tests\Feature\World;
 

@@ -349,7 +349,7 @@ it('lets a person change their mind in the discussion and keeps what they said b
         ->toBe(3);
     $rethink('anna', ['verdict' => 'unsure'])->assertSessionHas('problem');
     // agreement is of what was said before the item opened
-    $tables = \App\Queries\Screening\Agreement::of($world->review->firstStage())->tables;
+    $tables = \App\Queries\Screening\Agreed\Agreement::of($world->review->firstStage())->tables;
     expect(array_sum(array_merge(...array_values($tables)[0])))
         ->toBe(1)
         ->and(array_values($tables)[0][0][0])

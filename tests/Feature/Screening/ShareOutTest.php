@@ -6,7 +6,7 @@ use App\Actions\Screening\ChangeStage;
 use App\Actions\Shared\Refused;
 use App\Models\ShareOut;
 use App\Queries\Screening\Desk;
-use App\Queries\Screening\Shares;
+use App\Queries\Screening\ShareOut\Shares;
 use Illuminate\Support\Facades\DB;
 use Tests\Feature\World;
 

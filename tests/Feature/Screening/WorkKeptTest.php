@@ -5,7 +5,7 @@ namespace Tests\Feature\Screening;
 use App\Actions\Screening\ChangeStage;
 use App\Actions\Screening\RecordDecision;
 use App\Queries\Screening\ScreenerCounts;
-use App\Queries\Screening\Shares;
+use App\Queries\Screening\ShareOut\Shares;
 use Illuminate\Support\Facades\DB;
 use Tests\Feature\World;
 

@@ -11,7 +11,7 @@ use App\Http\Controllers\Controller;
 use App\Models\Invitation;
 use App\Models\Membership;
 use App\Models\Review;
-use App\Queries\Screening\Shares;
+use App\Queries\Screening\ShareOut\Shares;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;

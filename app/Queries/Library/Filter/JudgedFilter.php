@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Queries\Library\Filter;
 
 use App\Models\User;
-use App\Queries\Screening\Agreement;
+use App\Queries\Screening\Agreed\Agreement;
 use App\Queries\Shared\Asked;
 use App\Queries\Shared\Visibility;
 use Illuminate\Database\Query\Builder;

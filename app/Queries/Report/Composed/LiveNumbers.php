@@ -11,7 +11,7 @@ use App\Models\ReviewVersion;
 use App\Queries\Coding\CodedReports;
 use App\Queries\Coding\Themes\ThemeTree;
 use App\Queries\Report\FlowQuery;
-use App\Queries\Screening\Agreement;
+use App\Queries\Screening\Agreed\Agreement;
 use App\Queries\Synthesis\PooledAnalysis;
 use App\Queries\Synthesis\Shown;
 use Illuminate\Database\Query\JoinClause;

@@ -8,7 +8,7 @@ use App\Models\Ranking;
 use App\Models\Stage;
 use App\Models\User;
 use App\Queries\Library\LibraryFilters;
-use App\Queries\Screening\Shares;
+use App\Queries\Screening\ShareOut\Shares;
 use App\Queries\Shared\Tallies;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;

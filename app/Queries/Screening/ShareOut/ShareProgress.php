@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Queries\Screening;
+namespace App\Queries\Screening\ShareOut;
 
 /** How many judgements a share has, and how many of them are made or no longer needed. */
 final readonly class ShareProgress

@@ -2,11 +2,12 @@
 
 declare(strict_types=1);
 
-namespace App\Queries\Screening;
+namespace App\Queries\Screening\ShareOut;
 
 use App\Models\Review;
 use App\Models\ShareOut;
 use App\Models\Stage;
+use App\Queries\Screening\PersonTallies;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 use WaryHeron\Core\Screening\ItemState;

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Queries\Screening;
+namespace App\Queries\Screening\ShareOut;
 
 use App\Models\Stage;
 use App\Models\User;

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Queries\Screening;
+namespace App\Queries\Screening\Agreed;
 
 use App\Models\Criterion;
 use App\Models\Stage;
