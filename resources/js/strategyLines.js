@@ -27,6 +27,8 @@ export default () => {
                 textWords: `Query of line ${line.number}`,
                 noteWords: `Note on line ${line.number}`,
                 menuWords: `Change line ${line.number}`,
+                isFirst: line.number === 1,
+                isLast: line.number === this.sheet.lines.length,
                 cells: this.sheet.sources.map((source) => {
                     const value = this.of(source, line.id, 'own');
                     return {
@@ -55,6 +57,7 @@ export default () => {
             this.send('set-note', { line: line.id, note: event.target.value });
         },
         async move(line, by) {
+            if (by < 0 ? line.isFirst : line.isLast) return;
             await this.send('move-line', { line: line.id, to: line.number + by });
             focusShown(() => this.boardRoot.querySelector(`[data-line="${line.id}"]`));
         },

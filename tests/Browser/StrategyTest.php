@@ -44,6 +44,13 @@ it(
             ->sees('The question names no outcome')
             ->sees('has no term yet');
 
+        // what the help names opens in the thesaurus beside the board
+        $hint = $mirela->driver->findElement(WebDriverBy::cssSelector('.help-line .tag-button'));
+        $named = $hint->getText();
+        $hint->click();
+        $opened = fn (): ?string => $mirela->driver->executeScript('return document.querySelector(".heading-name")?.textContent');
+        $mirela->until(fn (): bool => $opened() === $named, "“{$named}” was not opened");
+
         // a term by key, a list by paste, a phrase without quotation marks
         $first = fn () => $mirela->driver->findElements(WebDriverBy::cssSelector('.board-add [data-term-field]'));
         $first()[0]->sendKeys('rota*'.WebDriverKeys::ENTER);

@@ -51,8 +51,8 @@
                                 @can('search', $review)
                                     <td class="tools"><x-menu label="…" x-bind:aria-label="line.menuWords">
                                             <div class="menu-list">
-                                                <button type="button" x-on:click="move(line, -1)">Move up</button>
-                                                <button type="button" x-on:click="move(line, 1)">Move down</button>
+                                                <button type="button" x-show="!line.isFirst" x-on:click="move(line, -1)">Move up</button>
+                                                <button type="button" x-show="!line.isLast" x-on:click="move(line, 1)">Move down</button>
                                                 <button type="button" x-on:click="duplicate(line)">Copy it below</button>
                                                 <button type="button" x-on:click="addBelow(line)">New line below</button>
                                                 <button type="button" x-on:click="makeResult(line)">Make it the result</button>

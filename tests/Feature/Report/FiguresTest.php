@@ -135,7 +135,7 @@ it('adds the arms of the diagram up to the whole', function () {
     $diagram = FlowQuery::diagram($world->review->fresh());
     $sum = fn (string ...$keys): int => array_sum(
         array_map(
-            fn (array $one): int => in_array($one->line->key, $keys, true) ? $one->line->n : 0,
+            fn (FlowNumber $one): int => in_array($one->line->key, $keys, true) ? $one->line->n : 0,
             $diagram->numbers(),
         ),
     );
@@ -233,8 +233,8 @@ it('answers all sixteen items of the reporting standard, with what only people c
 
 it('says of every number of the flow diagram what it counts, in the picture too', function () {
     $world = busyReview();
-    foreach (FlowQuery::diagram($world->review->fresh())->numbers() as ['line' => $line]) {
-        expect(Definitions::of($line->key))->not->toBe('', $line->key);
+    foreach (FlowQuery::diagram($world->review->fresh())->numbers() as $one) {
+        expect(Definitions::of($one->line->key))->not->toBe('', $one->line->key);
     }
     $svg = $this->actingAs($world->people['observer'])->get("/reviews/{$world->review->id}/report/flow.svg")->getContent();
     expect($svg)->toContain('<title>'.Definitions::of('screened').'</title>');
