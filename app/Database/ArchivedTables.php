@@ -43,22 +43,22 @@ final class ArchivedTables
     {
         $references = self::references();
         $named = self::named();
-        [$columns, $numbered] = self::columns($named);
+        $columns = self::columns($named);
         $keys = self::keys($named);
         $tables = $after = [];
         foreach ($named as $name) {
-            $of = array_filter($references, fn (array $one): bool => $one['table'] === $name);
+            $of = array_filter($references, fn (ForeignKey $one): bool => $one->table === $name);
             $to = fn (string $other): array => array_values(array_unique(array_merge([], ...array_column(
-                array_filter($of, fn (array $one): bool => $one['other'] === $other),
+                array_filter($of, fn (ForeignKey $one): bool => $one->other === $other),
                 'columns',
             ))));
             $tables[$name] = new ArchivedTable(
                 $name,
-                $columns[$name],
+                $columns->all[$name],
                 $keys[$name] ?? [],
                 $to($name),
                 $to('users'),
-                $numbered[$name] ?? [],
+                $columns->numbered[$name] ?? [],
             );
             $after[$name] = array_column($of, 'other');
         }
@@ -73,15 +73,15 @@ final class ArchivedTables
         return array_map(fn (string $name): ArchivedTable => $tables[$name], array_keys($ordered));
     }
 
-    /** @return list<array{table: string, column: string}> where a row of the review may be named by another of it */
+    /** @return list<NamingColumn> where a row of the review may be named by another of it */
     public static function naming(): array
     {
         $names = array_flip(self::named());
-        $within = array_filter(self::references(), fn (array $one): bool => $one['isBound'] && count($one['columns']) === 1
-            && isset($names[$one['table']], $names[$one['other']]) && $one['other'] !== 'reviews');
+        $within = array_filter(self::references(), fn (ForeignKey $one): bool => $one->isBound && count($one->columns) === 1
+            && isset($names[$one->table], $names[$one->other]) && $one->other !== 'reviews');
 
         return array_values(array_map(
-            fn (array $one): array => ['table' => $one['table'], 'column' => $one['columns'][0]],
+            fn (ForeignKey $one): NamingColumn => new NamingColumn($one->table, $one->columns[0]),
             $within,
         ));
     }
@@ -121,12 +121,8 @@ final class ArchivedTables
         return ['reviews', ...array_values(array_diff($names, array_keys(self::LEFT_OUT)))];
     }
 
-    /**
-     * @param  list<string>  $tables
-     * @return array{array<string, list<string>>, array<string, list<string>>} by table: those that are written, and
-     *     which of them the database numbers
-     */
-    private static function columns(array $tables): array
+    /** @param  list<string>  $tables */
+    private static function columns(array $tables): WrittenColumns
     {
         $all = $numbered = [];
         foreach (DB::table('information_schema.columns')
@@ -140,7 +136,7 @@ final class ArchivedTables
             $one->is_identity === 'YES' && ($numbered[$one->table_name][] = $one->column_name);
         }
 
-        return [$all, $numbered];
+        return new WrittenColumns($all, $numbered);
     }
 
     /**
@@ -167,7 +163,7 @@ final class ArchivedTables
         return $keys;
     }
 
-    /** @return list<array{table: string, other: string, columns: list<string>, isBound: bool}> bound: to one review */
+    /** @return list<ForeignKey> */
     private static function references(): array
     {
         $found = DB::select(
@@ -184,12 +180,12 @@ final class ArchivedTables
         );
 
         return array_values(array_map(
-            fn (stdClass $one): array => [
-                'table' => $one->of_table,
-                'other' => $one->other,
-                'columns' => array_values(array_filter(explode(',', $one->columns ?? ''))),
-                'isBound' => $one->is_bound,
-            ],
+            fn (stdClass $one): ForeignKey => new ForeignKey(
+                $one->of_table,
+                $one->other,
+                array_values(array_filter(explode(',', $one->columns ?? ''))),
+                $one->is_bound,
+            ),
             $found,
         ));
     }

@@ -60,7 +60,8 @@ final readonly class DeleteReview
     private function indexed(): array
     {
         $made = [];
-        foreach (ArchivedTables::naming() as ['table' => $table, 'column' => $column]) {
+        foreach (ArchivedTables::naming() as $naming) {
+            [$table, $column] = [$naming->table, $naming->column];
             $has = DB::scalar(
                 'SELECT EXISTS (SELECT FROM pg_index i JOIN pg_attribute a ON a.attrelid = i.indrelid AND a.attnum = i.indkey[0]
                     WHERE i.indrelid = ?::regclass AND a.attname = ? AND i.indpred IS NULL)',

@@ -93,12 +93,12 @@ final class TakeInRecords
             foreach ($batch as $i => $one) {
                 $placed[$delivery->position + $i + 1] = $one;
             }
-            $changes = $this->takeIn($delivery, $placed);
+            $taken = $this->takeIn($delivery, $placed);
             $delivery->update([
                 'position' => $delivery->position + count($batch) + $passedOver,
                 'passed_over' => $delivery->passed_over + $passedOver,
-                'rejected' => $delivery->rejected + count($batch) - $changes['kept'],
-            ] + $this->added($delivery, $changes));
+                'rejected' => $delivery->rejected + count($batch) - $taken->kept,
+            ] + $taken->addedTo($delivery));
 
             return $delivery;
         });
@@ -112,29 +112,13 @@ final class TakeInRecords
             Locks::recordsOf($delivery->review_id);
             $delivery->update(
                 ['rejected' => $delivery->rejected - 1] +
-                    $this->added($delivery, $this->takeIn($delivery, [$position => $reference])),
+                    $this->takeIn($delivery, [$position => $reference])->addedTo($delivery),
             );
         });
     }
 
-    /**
-     * @param  array{kept: int, already_here: int, new: int}  $changes
-     * @return array{kept: int, already_here: int, new: int}
-     */
-    private function added(Delivery $delivery, array $changes): array
-    {
-        return [
-            'kept' => $delivery->kept + $changes['kept'],
-            'already_here' => $delivery->already_here + $changes['already_here'],
-            'new' => $delivery->new + $changes['new'],
-        ];
-    }
-
-    /**
-     * @param  array<int, Reference|UnreadableRecord>  $batch  by position in the delivery
-     * @return array{kept: int, already_here: int, new: int}
-     */
-    private function takeIn(Delivery $delivery, array $batch): array
+    /** @param  array<int, Reference|UnreadableRecord>  $batch  by position in the delivery */
+    private function takeIn(Delivery $delivery, array $batch): TakenIn
     {
         $batch = array_map(fn (object $one): object => $one instanceof Reference ? $one->withoutMarkup() : $one, $batch);
         $references = array_filter($batch, fn (object $one): bool => $one instanceof Reference);
@@ -164,7 +148,7 @@ final class TakeInRecords
         $this->write($delivery, $publications, self::records($delivery, $records, $references, $keys), $rejections);
         $this->refresh($delivery->review_id, array_map(strval(...), array_keys($joined)));
 
-        return ['kept' => count($records), 'already_here' => $here, 'new' => count($publications)];
+        return new TakenIn(count($records), $here, count($publications));
     }
 
     /**

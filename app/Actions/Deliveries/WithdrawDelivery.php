@@ -23,13 +23,9 @@ final readonly class WithdrawDelivery
     {
     }
 
-    /**
-     * @return array{gone: int, kept: int} publications that left, and those that stayed because people had worked on
-     *     them
-     */
-    public function execute(User $by, Delivery $delivery): array
+    public function execute(User $by, Delivery $delivery): WithdrawnDelivery
     {
-        return DB::transaction(function () use ($by, $delivery): array {
+        return DB::transaction(function () use ($by, $delivery): WithdrawnDelivery {
             Locks::recordsOf($delivery->review_id);
             $delivery = Delivery::query()->lockForUpdate()->findOrFail($delivery->id);
             self::refuse($delivery);
@@ -46,7 +42,7 @@ final readonly class WithdrawDelivery
             $told = ['publications' => count($gone), 'records_kept' => $left];
             ($this->log)($review, $by, 'delivery.withdrawn', $words, $delivery, $told);
 
-            return ['gone' => count($gone), 'kept' => $kept];
+            return new WithdrawnDelivery(count($gone), $kept);
         });
     }
 

@@ -21,8 +21,7 @@ final readonly class BringFromShelf
     {
     }
 
-    /** @return array{int, list<string>} how many came, and why others did not */
-    public function execute(User $by, Review $review): array
+    public function execute(User $by, Review $review): BroughtCopies
     {
         $came = 0;
         $refused = [];
@@ -37,7 +36,7 @@ final readonly class BringFromShelf
             }
         }
 
-        return [$came, $refused];
+        return new BroughtCopies($came, $refused);
     }
 
     /** @throws Refused If it is here already, or the review may keep no more. */

@@ -177,7 +177,7 @@ final readonly class ChangeStage
         $changes = iterator_to_array($this->changes($stage, $this->changed($stage, $rules)));
         $stage->update($rules);
         $rows = array_map(
-            fn (string $id, array $change): array => ['id' => $id, ...$change[1]],
+            fn (string $id, ChangedItem $change): array => ['id' => $id, ...$change->now, 'open' => $change->isOpen],
             array_keys($changes),
             $changes,
         );
@@ -213,16 +213,15 @@ final readonly class ChangeStage
     }
 
     /**
-     * @param  iterable<string, array{string, array{state: string, kind: ?string, settled: bool, criterion_id: ?string,
-     *     open: bool}}>  $changes
+     * @param  iterable<string, ChangedItem>  $changes
      * @return array<string, int> number of items by "before → after", only where the state changes
      */
     private function counted(iterable $changes): array
     {
         $effect = [];
-        foreach ($changes as [$before, $after]) {
-            if ($before !== $after['state']) {
-                $way = "{$before} → {$after['state']}";
+        foreach ($changes as $change) {
+            if ($change->before !== $change->now['state']) {
+                $way = "{$change->before} → {$change->now['state']}";
                 $effect[$way] = ($effect[$way] ?? 0) + 1;
             }
         }
@@ -231,10 +230,7 @@ final readonly class ChangeStage
         return $effect;
     }
 
-    /**
-     * @return \Generator<string, array{string, array{state: string, kind: ?string, settled: bool,
-     *     criterion_id: ?string, open: bool}}> the items that another rule changes: what each was and what it becomes
-     */
+    /** @return \Generator<string, ChangedItem> the items that another rule changes */
     private function changes(Stage $stage, Stage $changed): \Generator
     {
         $criteria = array_flip($changed->places());
@@ -252,7 +248,7 @@ final readonly class ChangeStage
                     'criterion_id' => $outcome->criterion === null ? null : $criteria[$outcome->criterion],
                 ];
                 if ($now !== Arr::only((array) $item, array_keys($now))) {
-                    yield $item->id => [$item->state, [...$now, 'open' => $outcome->state->isOpen()]];
+                    yield $item->id => new ChangedItem($item->state, $now, $outcome->state->isOpen());
                 }
                 $after = $item->id;
             }

@@ -32,7 +32,8 @@ final readonly class KeepKnownItems
             $dois = array_flip(array_filter($known->pluck('doi')->all()));
             $titles = array_flip($known->map(fn (KnownItem $item): string => mb_strtolower($item->title))->all());
             $added = 0;
-            foreach ($this->read($pasted) as [$title, $doi, $year]) {
+            foreach ($this->read($pasted) as $named) {
+                [$title, $doi] = [$named->title, $named->doi];
                 $isKnown = isset($dois[$doi]) || isset($titles[mb_strtolower($title)]);
                 if ($isKnown || count($known) + $added >= self::MOST) {
                     continue;
@@ -40,7 +41,7 @@ final readonly class KeepKnownItems
                 $review->knownItems()->create([
                     'title' => mb_substr($title, 0, 2000),
                     'doi' => mb_substr($doi, 0, 250),
-                    'year' => $year,
+                    'year' => $named->year,
                     'added_by' => $by->id,
                     'added_at' => now(),
                 ]);
@@ -81,13 +82,13 @@ final readonly class KeepKnownItems
         });
     }
 
-    /** @return iterable<array{string, string, ?int}> title, DOI and year; of a file's text, or of references as pages name them */
+    /** @return iterable<NamedWork> of a file's text, or of references as pages name them */
     private function read(string $pasted): iterable
     {
         $format = self::formatOf($pasted);
         foreach ($format === null ? CitedList::works($pasted) : $this->records($format, $pasted) as $one) {
             if ($one->title.$one->doi !== '') {
-                yield [$one->title !== '' ? $one->title : $one->doi, $one->doi, $one->year];
+                yield new NamedWork($one->title !== '' ? $one->title : $one->doi, $one->doi, $one->year);
             }
         }
     }

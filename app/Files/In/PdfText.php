@@ -26,24 +26,20 @@ final readonly class PdfText
     /** Text with pages parted by form feeds, and the number of pages; empty and null where it cannot be read. */
     public static function of(string $path): self
     {
-        [$about, $complaint] = self::run(['pdfinfo', '-enc', 'UTF-8', $path]);
-        $pages = preg_match('/^Pages:\s+(\d+)/m', $about, $found) === 1 ? min(32000, (int) $found[1]) : null;
+        $said = self::run(['pdfinfo', '-enc', 'UTF-8', $path]);
+        $pages = preg_match('/^Pages:\s+(\d+)/m', $said->text, $found) === 1 ? min(32000, (int) $found[1]) : null;
         if ($pages === null) {
-            return new self('', null, stripos($complaint, 'password') !== false ? 'locked' : 'damaged');
+            return new self('', null, stripos($said->complaint, 'password') !== false ? 'locked' : 'damaged');
         }
-        $text = self::run(['pdftotext', '-q', '-enc', 'UTF-8', '-l', (string) self::PAGES, $path, '-'])[0];
+        $text = self::run(['pdftotext', '-q', '-enc', 'UTF-8', '-l', (string) self::PAGES, $path, '-'])->text;
         $text = str_replace("\0", '', mb_scrub(substr($text, 0, self::BYTES), 'UTF-8'));
 
         // each page ends with a form feed, with or without a word on it
         return new self($text, $pages, preg_match('/\S/u', $text) === 1 ? 'read' : 'scan');
     }
 
-    /**
-     * @param  list<string>  $command
-     * @return array{string, string} what it said, and what it complained of; nothing said where it did not come to its
-     *     end
-     */
-    private static function run(array $command): array
+    /** @param  list<string>  $command */
+    private static function run(array $command): ToolSaid
     {
         $limits = ['--as='.self::MEMORY, '--cpu='.self::SECONDS, '--fsize=0', '--core=0'];
         $process = new Process(
@@ -62,9 +58,11 @@ final readonly class PdfText
                 }
             });
         } catch (ProcessTimedOutException) {
-            return ['', ''];
+            return new ToolSaid();
         }
 
-        return [$process->isSuccessful() || strlen($said) > self::BYTES ? $said : '', $process->getErrorOutput()];
+        $isWhole = $process->isSuccessful() || strlen($said) > self::BYTES;
+
+        return new ToolSaid($isWhole ? $said : '', $process->getErrorOutput());
     }
 }

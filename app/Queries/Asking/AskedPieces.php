@@ -232,9 +232,8 @@ final class AskedPieces
      */
     private function holding(Builder $rows, string $words, string $order, int $most): Collection
     {
-        [$whole, $part] = $this->wanted();
         $found = new Collection();
-        foreach (array_unique([$whole, $part]) as $query) {
+        foreach ($this->wanted() as $query) {
             $some = $rows->clone()
                 ->whereRaw("{$words} @@ to_tsquery('simple', ?)", [$query])
                 ->selectRaw("{$words} AS words")
@@ -253,7 +252,7 @@ final class AskedPieces
         return $found;
     }
 
-    /** @return array{string, string} for the index of words: something of each term; anything */
+    /** @return list<string> for the index of words: something of each term, then anything */
     private function wanted(): array
     {
         $whole = implode(' & ', array_map(
@@ -262,7 +261,7 @@ final class AskedPieces
         ));
         $part = implode(' | ', array_map(fn (string $stem): string => self::phrase([$stem]), $this->ask->stems()));
 
-        return [$whole, $part];
+        return array_values(array_unique([$whole, $part]));
     }
 
     /**

@@ -18,7 +18,7 @@ final class CodedStudies
     public static function count(Review $review, string $hand = ''): int
     {
         $codes = $review->codes()->whereNull('retired_at')->get();
-        [$asked, $answered] = self::asked($review, $codes, $hand);
+        [$asked, $answered] = [self::asked($review, $codes), self::byStudy($review, $hand)];
 
         return $asked->areAll() && $codes->isNotEmpty()
             ? DB::query()->fromSub(
@@ -35,7 +35,7 @@ final class CodedStudies
     public static function ids(Review $review, string $hand = ''): array
     {
         $codes = $review->codes()->whereNull('retired_at')->get();
-        [$asked, $answered] = self::asked($review, $codes, $hand);
+        [$asked, $answered] = [self::asked($review, $codes), self::byStudy($review, $hand)];
 
         return $asked->areAll() && $codes->isNotEmpty()
             ? array_map(
@@ -87,19 +87,18 @@ final class CodedStudies
         return $kinds;
     }
 
-    /**
-     * @param  Collection<int, CodebookItem>  $codes
-     * @return array{AskedItems, Builder} what is asked, and the answers of each study
-     */
-    private static function asked(Review $review, Collection $codes, string $hand): array
+    /** @param  Collection<int, CodebookItem>  $codes */
+    private static function asked(Review $review, Collection $codes): AskedItems
     {
-        return [
-            new AskedItems(
-                array_values($codes->map(fn (CodebookItem $code) => $code->entry())->all()),
-                $review->depth(),
-            ),
-            self::answered($review, $hand)->whereNull('codes.retired_at')->groupBy('answers.publication_id'),
-        ];
+        $entries = array_values($codes->map(fn (CodebookItem $code) => $code->entry())->all());
+
+        return new AskedItems($entries, $review->depth());
+    }
+
+    /** The answers of each study. */
+    private static function byStudy(Review $review, string $hand): Builder
+    {
+        return self::answered($review, $hand)->whereNull('codes.retired_at')->groupBy('answers.publication_id');
     }
 
     private static function answered(Review $review, string $hand): Builder

@@ -33,20 +33,20 @@ final class Ballots
                 $one->criterion_id === null ? null : ($places ??= $rules->places())[$one->criterion_id] ?? null,
             );
         };
-        [$decisions, $settlements, $heardAt] = self::byItem($said ?? self::said($rules, $itemIds));
+        $by = self::byItem($said ?? self::said($rules, $itemIds));
         $ballots = [];
         foreach ($itemIds as $id) {
-            $all = $decisions[$id] ?? [];
+            $all = $by->decisions[$id] ?? [];
             // of one who judged both records of a publication before they were known to be one, the later decision
             // stands; the earlier is heard
             $standing = array_column($all, null, 'user_id');
-            $heard = $heardAt[$id] ?? null;
+            $heard = $by->heardAt[$id] ?? null;
             $also = $heard === null ? [] : array_filter(
                 $all,
                 fn (stdClass $one): bool => $one !== $standing[$one->user_id] &&
                     $standing[$one->user_id]->created_at <= $heard,
             );
-            $settlement = $settlements[$id] ?? null;
+            $settlement = $by->settlements[$id] ?? null;
             if ($settlement !== null && $heard !== null && $settlement->created_at < $heard) {
                 $settlement = null; // from before somebody's decisions came to this item: it has not heard them
             }
@@ -61,12 +61,8 @@ final class Ballots
         return $ballots;
     }
 
-    /**
-     * @param  list<stdClass>  $said
-     * @return array{array<string, list<stdClass>>, array<string, stdClass>, array<string, string>} decisions by item,
-     *   its settlement, and when something was last joined with it
-     */
-    private static function byItem(array $said): array
+    /** @param  list<stdClass>  $said */
+    private static function byItem(array $said): SaidByItem
     {
         $decisions = $settlements = $heardAt = [];
         foreach ($said as $one) {
@@ -80,7 +76,7 @@ final class Ballots
             };
         }
 
-        return [$decisions, $settlements, $heardAt];
+        return new SaidByItem($decisions, $settlements, $heardAt);
     }
 
     /**

@@ -486,8 +486,8 @@ it('withdraws a delivery, but nothing that people have decided on', function () 
         ->get("/reviews/{$world->review->id}/deliveries/{$delivery->id}")
         ->assertSee('People have decided on 1 of its publications.');
     $done = app(WithdrawDelivery::class)->execute($world->people['specialist'], $delivery);
-    expect($done)
-        ->toBe(['gone' => 1, 'kept' => 1])
+    expect([$done->gone, $done->kept])
+        ->toBe([1, 1])
         ->and($world->review->publications()->orderBy('title')->pluck('title')->all())
         ->toBe(['Decided', 'Here before']);
     expect($world->publication('Here before')->only('doi', 'records_count'))

@@ -261,10 +261,10 @@ final class DeliveryController extends Controller
             ->route('deliveries.show', [$review, $delivery])
             ->with(
                 'notice',
-                number_format($done['gone']).
+                number_format($done->gone).
                     ' publications have left the review.'.
-                    ($done['kept'] > 0
-                        ? ' Records of those that people have decided on stay: '.number_format($done['kept']).'.'
+                    ($done->kept > 0
+                        ? ' Records of those that people have decided on stay: '.number_format($done->kept).'.'
                         : ''),
             );
     }

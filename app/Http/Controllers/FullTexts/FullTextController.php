@@ -184,12 +184,12 @@ final class FullTextController extends Controller
     /** What this person brought to other reviews, of what is sought here. */
     public function fromShelf(Request $request, Review $review, BringFromShelf $bring): RedirectResponse
     {
-        [$came, $refused] = $bring->execute($this->me($request), $review);
-        $words = number_format($came).' '.Str::plural('PDF', $came).' came from your shelf.';
+        $brought = $bring->execute($this->me($request), $review);
+        $words = number_format($brought->came).' '.Str::plural('PDF', $brought->came).' came from your shelf.';
 
-        return $refused === []
+        return $brought->refused === []
             ? back()->with('notice', $words)
-            : back()->with('problem', $words.' '.implode(' ', array_slice($refused, 0, 3)));
+            : back()->with('problem', $words.' '.implode(' ', array_slice($brought->refused, 0, 3)));
     }
 
     /** It is better than the other copies of its publication, whose evidence is shown in it from now on. */

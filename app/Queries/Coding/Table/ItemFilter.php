@@ -105,7 +105,7 @@ final readonly class ItemFilter
             return $this->standing()->whereRaw(
                 "EXISTS (SELECT FROM jsonb_path_query(value, 'lax $[*]') AS said WHERE jsonb_typeof(said) = 'number'
                     AND said >= to_jsonb(?::numeric) AND said <= to_jsonb(?::numeric))",
-                $bounds,
+                [$bounds->low, $bounds->high],
             );
         }
 
@@ -119,18 +119,17 @@ final readonly class ItemFilter
             );
     }
 
-    /** @return ?array{string, string} */
-    private function bounds(): ?array
+    private function bounds(): ?NumberBounds
     {
         $number = '(-?\d{1,15}(?:\.\d{1,15})?)';
         if ($this->code->type !== CodeType::Number) {
             return null;
         }
         if (preg_match("/^{$number}?\s*(?:\.\.|–)\s*{$number}?$/u", $this->asks, $part, PREG_UNMATCHED_AS_NULL) === 1) {
-            return [$part[1] ?? '-1e300', $part[2] ?? '1e300'];
+            return new NumberBounds($part[1] ?? '-1e300', $part[2] ?? '1e300');
         }
 
-        return preg_match("/^{$number}$/", $this->asks) === 1 ? [$this->asks, $this->asks] : null;
+        return preg_match("/^{$number}$/", $this->asks) === 1 ? new NumberBounds($this->asks, $this->asks) : null;
     }
 
     private function standing(): Builder

@@ -51,8 +51,8 @@ final readonly class Agreement
             $criterion === null
                 ? array_map(fn (Verdict $verdict): string => $verdict->value, Verdict::cases())
                 : self::ANSWERS;
-        [$rows, $names, $byWeek] = self::rows($stage, $criterion);
-        $ratings = Ratings::of($rows, $categories);
+        $said = self::rows($stage, $criterion);
+        $ratings = Ratings::of($said->all, $categories);
         $report = AgreementReport::of($ratings);
         $tables = [];
         foreach ($report->pairs as $pair) {
@@ -62,18 +62,14 @@ final readonly class Agreement
         return new self(
             $report,
             $categories,
-            $nameless ? array_map(fn (): string => 'somebody', $names) : $names,
+            $nameless ? array_map(fn (): string => 'somebody', $said->names) : $said->names,
             $nameless ? [] : $tables,
-            self::weeks($byWeek, $categories),
+            self::weeks($said->byWeek, $categories),
             $nameless,
         );
     }
 
-    /**
-     * @return array{list<array{string, string, string}>, array<string, string>, array<string, list<array{string, string, string}>>}
-     *   item, person and what they said; their names; the same by the week in which the item opened
-     */
-    private static function rows(Stage $stage, ?Criterion $criterion): array
+    private static function rows(Stage $stage, ?Criterion $criterion): SaidRows
     {
         $rows = $names = $byWeek = [];
         foreach (self::decisions($stage) as $decision) {
@@ -89,7 +85,7 @@ final readonly class Agreement
             $names[$decision->user_id] = $decision->name;
         }
 
-        return [$rows, $names, $byWeek];
+        return new SaidRows($rows, $names, $byWeek);
     }
 
     /** @return Collection<int, stdClass> of open items, as they were before people talked */
