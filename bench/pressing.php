@@ -46,7 +46,8 @@ final class Pressing
             $before = [$this->pressed, count($this->complaints)];
             $this->page($kind, $this->pages[$kind]);
             $more = array_slice($this->complaints, $before[1]);
-            echo str_pad($kind, 60), $this->pressed - $before[0], "\n", ...array_map(fn (string $one): string => "    {$one}\n", $more);
+            echo str_pad($kind, 60), $this->pressed - $before[0], "\n";
+            echo implode('', array_map(fn (string $one): string => "    {$one}\n", $more));
         }
     }
 
