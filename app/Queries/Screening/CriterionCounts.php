@@ -22,7 +22,7 @@ final class CriterionCounts
             ->get();
         $counts = [];
         foreach ($rows->groupBy('criterion') as $criterion => $answers) {
-            $by = $answers->pluck('n', 'answer')->map(intval(...));
+            $by = $answers->pluck('n', 'answer')->map(fn (mixed $n): int => (int) $n);
             $counts[(string) $criterion] = new AnswerCounts($by['yes'] ?? 0, $by['no'] ?? 0, $by['unclear'] ?? 0);
         }
 
