@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Carbon\CarbonImmutable as Carbon;
+use WaryHeron\Core\Synthesis\Choice\OutcomeScale;
 use WaryHeron\Core\Synthesis\Choice\TimeWindow;
 use WaryHeron\Core\Synthesis\Report\OutcomeKind;
 
@@ -29,12 +30,11 @@ final class ReviewOutcome extends Model
 
     protected $attributes = ['better' => '', 'unit' => '', 'scales' => '[]', 'windows' => '[]', 'about' => ''];
 
-    /** @return ?array{name: string, low: ?float, high: ?float, reversed: bool} */
-    public function scale(string $name): ?array
+    public function scale(string $name): ?OutcomeScale
     {
         foreach ($this->scales as $scale) {
             if ($scale['name'] === $name) {
-                return $scale;
+                return new OutcomeScale(...$scale);
             }
         }
 

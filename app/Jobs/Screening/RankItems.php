@@ -106,7 +106,8 @@ final class RankItems implements OfTask, ShouldQueue
         if (! $stage->reading_order->learns()) {
             return new LearnedOrder($seed);
         }
-        [$texts, $included] = $this->judged($stage);
+        $judged = $this->judged($stage);
+        [$texts, $included] = [$judged->texts, $judged->included];
         $tried = [array_slice($texts, 0, self::TRIED), array_slice($included, 0, self::TRIED)];
 
         return new LearnedOrder(
@@ -130,12 +131,8 @@ final class RankItems implements OfTask, ShouldQueue
         }
     }
 
-    /**
-     * @return array{list<string>, list<bool>} texts, and whether each was included
-     *
-     * @throws NothingToLearn
-     */
-    private function judged(Stage $stage): array
+    /** @throws NothingToLearn */
+    private function judged(Stage $stage): JudgedTexts
     {
         $rows = DB::table('items')
             ->join('publications', 'publications.id', '=', 'items.publication_id')
@@ -157,7 +154,7 @@ final class RankItems implements OfTask, ShouldQueue
             throw new NothingToLearn('Too few of one kind have opened.');
         }
 
-        return [array_map($this->text(...), array_values($rows)), $included];
+        return new JudgedTexts(array_map($this->text(...), array_values($rows)), $included);
     }
 
     /** @return array<string, float> what waits, by item, in order of delivery */

@@ -41,16 +41,16 @@ final readonly class BearingNumbers
         return array_map(fn (RankedPiece $one): LiveNumber => $numbers[$one->piece->id], $ranked);
     }
 
-    /** @return list<array{of: string, how: string, rows: list<array{label: string, value: string, url: string}>}> for each extreme that is asked */
+    /** @return list<OrderedAnalyses> for each extreme that is asked */
     public function counted(): array
     {
         $analyses = $this->ask->extremes === [] ? [] : $this->analyses();
 
-        return array_map(fn (Extreme $one): array => [
-            'of' => $one->value,
-            'how' => self::how($one),
-            'rows' => array_slice($this->ordered($one, $analyses), 0, self::MOST),
-        ], $analyses === [] ? [] : $this->ask->extremes);
+        return array_map(fn (Extreme $one): OrderedAnalyses => new OrderedAnalyses(
+            $one->value,
+            self::how($one),
+            array_slice($this->ordered($one, $analyses), 0, self::MOST),
+        ), $analyses === [] ? [] : $this->ask->extremes);
     }
 
     private static function how(Extreme $extreme): string
@@ -65,7 +65,7 @@ final readonly class BearingNumbers
         };
     }
 
-    /** @return list<array<string, mixed>> */
+    /** @return list<WeighedAnalysis> */
     private function analyses(): array
     {
         $outcomes = ReviewOutcome::query()->where('review_id', $this->review->id)->get()->keyBy('id');
@@ -81,48 +81,47 @@ final readonly class BearingNumbers
         return $all;
     }
 
-    /** @return array<string, mixed> */
-    private function analysis(KeptAnalysis $kept, ReviewOutcome $outcome): array
+    private function analysis(KeptAnalysis $kept, ReviewOutcome $outcome): WeighedAnalysis
     {
         $pooled = PooledAnalysis::of($this->review, $kept->asked(), $outcome);
         $estimate = $pooled->pooled();
 
-        return [
-            'title' => $kept->title,
-            'url' => route('analyses.show', [$this->review, $kept], false),
-            'measure' => $kept->asked()->measure,
-            'k' => $estimate->k,
-            'people' => $pooled->people(),
-            'i2' => $pooled->heterogeneity()->iSquared(),
-            'estimate' => $estimate->estimate,
-            'width' => $estimate->low === null || $estimate->high === null ? null : $estimate->high - $estimate->low,
-            'shown' => Shown::pooled($kept->asked()->measure, $estimate, $pooled->size()),
-        ];
+        return new WeighedAnalysis(
+            title: $kept->title,
+            url: route('analyses.show', [$this->review, $kept], false),
+            measure: $kept->asked()->measure,
+            k: $estimate->k,
+            people: $pooled->people(),
+            i2: $pooled->heterogeneity()->iSquared(),
+            estimate: $estimate->estimate,
+            width: $estimate->low === null || $estimate->high === null ? null : $estimate->high - $estimate->low,
+            shown: Shown::pooled($kept->asked()->measure, $estimate, $pooled->size()),
+        );
     }
 
     /**
-     * @param  list<array<string, mixed>>  $analyses
-     * @return list<array{label: string, value: string, url: string}>
+     * @param  list<WeighedAnalysis>  $analyses
+     * @return list<OrderedRow>
      */
     private function ordered(Extreme $extreme, array $analyses): array
     {
         // on the scale on which they are pooled, no effect is 0
-        $size = fn (array $one): ?float => $one['estimate'] === null ? null : abs($one['estimate']);
+        $size = fn (WeighedAnalysis $one): ?float => $one->estimate === null ? null : abs($one->estimate);
         [$by, $value] = match ($extreme) {
-            Extreme::Studies => [fn (array $one): int => -(int) $one['k'], fn (array $one): string => "{$one['k']} studies"],
-            Extreme::People => [fn (array $one): int => -(int) $one['people'], fn (array $one): string => number_format($one['people']).' people'],
+            Extreme::Studies => [fn (WeighedAnalysis $one): int => -(int) $one->k, fn (WeighedAnalysis $one): string => "{$one->k} studies"],
+            Extreme::People => [fn (WeighedAnalysis $one): int => -(int) $one->people, fn (WeighedAnalysis $one): string => number_format((int) $one->people).' people'],
             Extreme::Varied => [
-                fn (array $one): float => -($one['i2'] ?? -1.0),
-                fn (array $one): string => $one['i2'] === null ? 'not to be told' : 'I² '.Shown::number($one['i2'], 0).' %',
+                fn (WeighedAnalysis $one): float => -($one->i2 ?? -1.0),
+                fn (WeighedAnalysis $one): string => $one->i2 === null ? 'not to be told' : 'I² '.Shown::number($one->i2, 0).' %',
             ],
-            Extreme::Largest => [fn (array $one): array => [$one['measure']->value, -($size($one) ?? -1.0)], fn (array $one): string => $one['shown']],
-            Extreme::Smallest => [fn (array $one): array => [$one['measure']->value, $size($one) ?? INF], fn (array $one): string => $one['shown']],
-            Extreme::Surest => [fn (array $one): array => [$one['measure']->value, $one['width'] ?? INF], fn (array $one): string => $one['shown']],
+            Extreme::Largest => [fn (WeighedAnalysis $one): array => [$one->measure->value, -($size($one) ?? -1.0)], fn (WeighedAnalysis $one): string => $one->shown],
+            Extreme::Smallest => [fn (WeighedAnalysis $one): array => [$one->measure->value, $size($one) ?? INF], fn (WeighedAnalysis $one): string => $one->shown],
+            Extreme::Surest => [fn (WeighedAnalysis $one): array => [$one->measure->value, $one->width ?? INF], fn (WeighedAnalysis $one): string => $one->shown],
         };
-        usort($analyses, fn (array $a, array $b): int => [$by($a), $a['title']] <=> [$by($b), $b['title']]);
+        usort($analyses, fn (WeighedAnalysis $a, WeighedAnalysis $b): int => [$by($a), $a->title] <=> [$by($b), $b->title]);
 
         return array_map(
-            fn (array $one): array => ['label' => $one['title'], 'value' => $value($one), 'url' => $one['url']],
+            fn (WeighedAnalysis $one): OrderedRow => new OrderedRow($one->title, $value($one), $one->url),
             $analyses,
         );
     }

@@ -9,6 +9,7 @@ use App\Models\Matching;
 use App\Models\Review;
 use App\Models\User;
 use App\Queries\FullTexts\Retrievals;
+use App\Queries\Matching\LeftToMatch;
 use App\Queries\Matching\PairingQueue;
 use Illuminate\Support\Str;
 
@@ -42,11 +43,11 @@ final readonly class NextSteps
     /** @return list<?NextStep> */
     private static function ofMatching(Review $review, User $user, int $records): array
     {
-        [$unmatched, $groups] = self::matching($review, $user, $records);
+        $left = self::matching($review, $user, $records);
 
         return [
-            self::several('match', $unmatched, 'record', route('matching', $review)),
-            self::several('judge', $groups, 'likely duplicate', route('pairing', $review)),
+            self::several('match', $left->records, 'record', route('matching', $review)),
+            self::several('judge', $left->groups, 'likely duplicate', route('pairing', $review)),
         ];
     }
 
@@ -80,8 +81,7 @@ final readonly class NextSteps
         return $stage === null ? route('full-texts', $review) : route('desk', [$review, 'stage' => $stage->id]);
     }
 
-    /** @return array{int, int} records that no comparison has seen yet, and groups that wait for a person */
-    private static function matching(Review $review, User $user, int $records): array
+    private static function matching(Review $review, User $user, int $records): LeftToMatch
     {
         $last = Matching::query()
             ->where('review_id', $review->id)
@@ -89,9 +89,9 @@ final readonly class NextSteps
             ->orderByDesc('id')
             ->first();
         if ($last === null) {
-            return [$records, 0];
+            return new LeftToMatch($records, 0);
         }
 
-        return [max(0, $records - $last->records), PairingQueue::left($last, $user)];
+        return new LeftToMatch(max(0, $records - $last->records), PairingQueue::left($last, $user));
     }
 }

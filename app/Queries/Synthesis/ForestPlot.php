@@ -8,6 +8,7 @@ use App\Models\CodebookItem;
 use App\Models\Comparison;
 use WaryHeron\Core\Synthesis\Choice\PooledEstimate;
 use WaryHeron\Core\Synthesis\Distribution\PointEstimate;
+use WaryHeron\Core\Synthesis\Plot\Favours;
 use WaryHeron\Core\Synthesis\Plot\Forest;
 use WaryHeron\Core\Synthesis\Plot\ForestLine;
 use WaryHeron\Core\Synthesis\Plot\Funnel;
@@ -136,15 +137,16 @@ final readonly class ForestPlot
         return ForestLine::pooled(ucfirst($label), $pooled->interval(), $shown, $withPrediction ? $pooled->prediction : null);
     }
 
-    /** @return array{string, string} */
-    private function favours(): array
+    private function favours(): Favours
     {
         $outcome = $this->analysis->outcome;
         if ($this->comparison === null || $outcome->better === '') {
-            return ['', ''];
+            return new Favours();
         }
         [$one, $other] = [$this->comparison->intervention->name, $this->comparison->comparator->name];
 
-        return $outcome->better === 'lower' ? ["better with {$one}", "better with {$other}"] : ["better with {$other}", "better with {$one}"];
+        return $outcome->better === 'lower'
+            ? new Favours("better with {$one}", "better with {$other}")
+            : new Favours("better with {$other}", "better with {$one}");
     }
 }

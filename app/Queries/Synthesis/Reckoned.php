@@ -24,7 +24,7 @@ final readonly class Reckoned
 
     public function used(): Used
     {
-        $isReversed = ($this->outcome->scale($this->result->scale) ?? ['reversed' => false])['reversed'];
+        $isReversed = $this->outcome->scale($this->result->scale)->reversed ?? false;
 
         return Reckoning::of($this->result->form, $this->result->design, $this->result->numbers(), $isReversed);
     }
@@ -37,7 +37,7 @@ final readonly class Reckoned
         return (new Checks(
             $this->result->form,
             $this->result->numbers(),
-            $scale === null ? null : [$scale['low'], $scale['high']],
+            $scale === null ? null : [$scale->low, $scale->high],
             $this->otherSds,
         ))->all();
     }

@@ -44,7 +44,6 @@ final readonly class Forest
      * @param  list<string>  $heads  of the columns
      * @param  string  $measure  at the head of the estimates
      * @param  ?float  $nothing  where nothing differs, on the scale of the analysis
-     * @param  array{string, string}  $favours  in words, what lies to the left and to the right of it
      * @param  string  $judgedBy  in what regard studies were judged; empty where marks are not shown
      * @param  ?self  $like  the whole of which this is a page: one axis, one width, and boxes to be compared across pages
      */
@@ -54,7 +53,7 @@ final readonly class Forest
         private string $measure,
         bool $isLog,
         private ?float $nothing,
-        private array $favours = ['', ''],
+        private Favours $favours = new Favours(),
         private string $judgedBy = '',
         ?self $like = null,
     ) {
@@ -306,7 +305,7 @@ final readonly class Forest
             $x = $this->x($this->nothing);
             $draw->line($x, $top, $x, $bottom, ['opacity' => 0.55]);
             $y = $bottom + 2.9 * $draw->size;
-            [$left, $right] = $this->favours;
+            [$left, $right] = [$this->favours->left, $this->favours->right];
             $draw->text($x - 8, $y, $left === '' ? '' : "← {$left}", ['text-anchor' => 'end', 'opacity' => 0.8]);
             $draw->text($x + 8, $y, $right === '' ? '' : "{$right} →", ['opacity' => 0.8]);
         }

@@ -3,6 +3,7 @@
 use WaryHeron\Core\Synthesis\Distribution\PointEstimate;
 use WaryHeron\Core\Synthesis\Plot\Axis;
 use WaryHeron\Core\Synthesis\Plot\BubblePlot;
+use WaryHeron\Core\Synthesis\Plot\Favours;
 use WaryHeron\Core\Synthesis\Plot\Forest;
 use WaryHeron\Core\Synthesis\Plot\ForestLine;
 use WaryHeron\Core\Synthesis\Plot\Funnel;
@@ -29,7 +30,7 @@ function forestOf(int $count, bool $isLog = true): Forest
     }
     $lines[] = ForestLine::pooled('Random effects, REML', new PointEstimate(-0.2, -0.35, -0.05), '0.82 (0.70–0.95)', [-0.8, 0.4]);
 
-    return new Forest($lines, ['Light', 'Dim or none'], 'RR', $isLog, 0.0, ['fewer with light', 'more']);
+    return new Forest($lines, ['Light', 'Dim or none'], 'RR', $isLog, 0.0, new Favours('fewer with light', 'more'));
 }
 
 it('lets no words overlap, and none leave the picture', function (int $count) {

@@ -10,6 +10,7 @@ use App\Models\KnownItem;
 use App\Models\Review;
 use App\Models\Strategy;
 use App\Queries\Searches\KnownItemLook;
+use App\Queries\Searches\KnownItemsFound;
 use App\Queries\Searches\LostItemOffers;
 use App\Sources\SourceFailed;
 use App\Sources\Sources;
@@ -37,26 +38,25 @@ final class KnownItemController extends Controller
         $revision = $strategy->shown();
         $lines = $revision->strategy();
         $keys = array_values(array_filter($strategy->sources, $this->sources->has(...)));
-        [$found, $failure] = $this->found($review, $lines, $items, $keys);
+        $found = $this->found($review, $lines, $items, $keys);
 
         return view('searches.known', [
             'review' => $review,
             'strategy' => $strategy,
             'revision' => $revision->number,
             'items' => $items,
-            'found' => $found,
+            'found' => $found->bySource,
             'sources' => $this->sources,
             'keys' => $keys,
-            'failure' => $failure,
+            'failure' => $found->failure,
         ]);
     }
 
     /**
      * @param  LengthAwarePaginator<int, KnownItem>  $items
      * @param  list<string>  $keys  of databases
-     * @return array{array<string, array<string, mixed>>, string} by database and item; and why one could not be asked
      */
-    private function found(Review $review, Lines $lines, LengthAwarePaginator $items, array $keys): array
+    private function found(Review $review, Lines $lines, LengthAwarePaginator $items, array $keys): KnownItemsFound
     {
         $found = [];
         $failure = '';
@@ -69,7 +69,7 @@ final class KnownItemController extends Controller
             }
         }
 
-        return [$found, $failure];
+        return new KnownItemsFound($found, $failure);
     }
 
     /** What would have caught an item that concepts lose, as a part of the page. */

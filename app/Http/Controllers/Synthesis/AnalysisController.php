@@ -29,6 +29,7 @@ use Illuminate\Http\Request;
 use Illuminate\Support\Str;
 use Symfony\Component\HttpFoundation\Response;
 use WaryHeron\Core\Synthesis\Choice\AnalysisTerms;
+use WaryHeron\Core\Synthesis\Choice\TimeWindow;
 
 /** Analyses: results pooled by a definition that is kept and run again. */
 final class AnalysisController extends Controller
@@ -132,10 +133,12 @@ final class AnalysisController extends Controller
             return $analysis->asked();
         }
 
+        $window = $this->window($request, $analysis);
+
         // outcome and comparison are what the analysis is of
         return AnalysisTerms::fromArray([
             ...$request->all(),
-            ...$this->window($request, $analysis),
+            ...$window === null ? [] : ['from' => $window->from, 'to' => $window->to],
             ...array_intersect_key($analysis->terms, ['outcome' => 1, 'comparison' => 1]),
         ]);
     }
@@ -143,18 +146,17 @@ final class AnalysisController extends Controller
     /**
      * A window of time that was chosen by its name says from when to when; days typed beside the one that stood there
      * are what is meant.
-     *
-     * @return array{from?: ?int, to?: ?int}
      */
-    private function window(Request $request, KeptAnalysis $analysis): array
+    private function window(Request $request, KeptAnalysis $analysis): ?TimeWindow
     {
         $outcome = ReviewOutcome::query()
             ->where('review_id', $analysis->review_id)
             ->find($analysis->asked()->outcome);
         $chosen = Input::text($request, 'window');
-        $window = $chosen === Input::text($request, 'window_was') ? null : $outcome?->timeWindows()[$chosen] ?? null;
 
-        return $window === null ? [] : ['from' => $window->from, 'to' => $window->to];
+        return $chosen === Input::text($request, 'window_was') || ! ctype_digit($chosen)
+            ? null
+            : $outcome?->timeWindows()[(int) $chosen] ?? null;
     }
 
     private function run(Review $review, AnalysisTerms $terms): ?PooledAnalysis

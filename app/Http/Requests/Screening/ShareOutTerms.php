@@ -27,7 +27,7 @@ final class ShareOutTerms
         $among = fn (string $key, array $allowed): string => in_array(Input::text($request, $key), $allowed, true)
             ? Input::text($request, $key)
             : $allowed[0];
-        [$quotas, $weights] = self::perPerson($request, $review);
+        $each = self::perPerson($request, $review);
         $percent = str_replace(',', '.', Input::text($request, 'percent'));
 
         return [
@@ -35,8 +35,8 @@ final class ShareOutTerms
             'sample' => $whole('sample'),
             'percent' => is_numeric($percent) && $percent > 0 && $percent <= 100 ? (float) $percent : null,
             'decisions' => min(9, max(1, $whole('decisions') ?? $decisions)),
-            'quotas' => $quotas,
-            'weights' => $weights,
+            'quotas' => $each->quotas,
+            'weights' => $each->weights,
             'mode' => $among('mode', ['mixed', 'groups', 'everyone']),
             'seed' => $whole('seed') ?? (new Randomizer())->getInt(1, self::LARGEST_SEED),
         ];
@@ -44,10 +44,8 @@ final class ShareOutTerms
 
     /**
      * What each takes: so many, so many times what others do (“1.5 x”), or as they come.
-     *
-     * @return array{array<string, ?int>, array<string, float>}
      */
-    private static function perPerson(Request $request, Review $review): array
+    private static function perPerson(Request $request, Review $review): PersonQuotas
     {
         $people = $review->memberships()->pluck('user_id')->all();
         $quotas = $weights = [];
@@ -65,6 +63,6 @@ final class ShareOutTerms
             }
         }
 
-        return [$quotas, $weights];
+        return new PersonQuotas($quotas, $weights);
     }
 }

@@ -7,8 +7,8 @@ namespace App\Http\Requests\Synthesis;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\Validator;
+use WaryHeron\Core\Synthesis\Choice\OutcomeScale;
 use WaryHeron\Core\Synthesis\Choice\TimeWindow;
-use WaryHeron\Core\Synthesis\Report\Numbers;
 use WaryHeron\Core\Synthesis\Report\OutcomeKind;
 
 /** An outcome as the review defines it; scales are written a line each: “nine-point sleepiness scale; 1 to 9; reversed”. */
@@ -39,7 +39,7 @@ final class OutcomeRequest extends FormRequest
                     }
                 }
                 foreach ($this->lines('scales') as $line) {
-                    if (self::scale($line) === null) {
+                    if (OutcomeScale::told($line) === null) {
                         $validator->errors()->add('scales', "“{$line}” is no scale: write its name; then, if you like, 1 to 9; then reversed.");
                     }
                 }
@@ -61,7 +61,10 @@ final class OutcomeRequest extends FormRequest
             'name' => trim((string) $this->validated('name')),
             'better' => $better === 'lower' || $better === 'higher' ? $better : '',
             'unit' => trim((string) $this->validated('unit')),
-            'scales' => array_values(array_filter(array_map(self::scale(...), $this->lines('scales')))),
+            'scales' => array_map(
+                fn (OutcomeScale $one): array => $one->toArray(),
+                array_values(array_filter(array_map(OutcomeScale::told(...), $this->lines('scales')))),
+            ),
             'windows' => array_map(
                 fn (TimeWindow $one): array => ['name' => $one->name, 'from' => $one->from, 'to' => $one->to],
                 array_values(array_filter(array_map(TimeWindow::told(...), $this->lines('windows')))),
@@ -76,26 +79,5 @@ final class OutcomeRequest extends FormRequest
         $given = $this->input($of);
 
         return preg_split('/\s*\R\s*/', is_string($given) ? trim($given) : '', -1, PREG_SPLIT_NO_EMPTY) ?: [];
-    }
-
-    /** @return ?array{name: string, low: ?float, high: ?float, reversed: bool} */
-    private static function scale(string $line): ?array
-    {
-        $parts = array_map(trim(...), explode(';', $line));
-        $scale = ['name' => mb_substr($parts[0], 0, 120), 'low' => null, 'high' => null, 'reversed' => false];
-        foreach (array_slice($parts, 1) as $part) {
-            if (preg_match('/^(\S+)\s*(?:to|–|\.\.)\s*(\S+)$/u', $part, $ends) === 1) {
-                [$scale['low'], $scale['high']] = [Numbers::read($ends[1]), Numbers::read($ends[2])];
-                if ($scale['low'] === null || $scale['high'] === null || $scale['low'] >= $scale['high']) {
-                    return null;
-                }
-            } elseif ($part === 'reversed') {
-                $scale['reversed'] = true;
-            } elseif ($part !== '') {
-                return null;
-            }
-        }
-
-        return $scale['name'] === '' ? null : $scale;
     }
 }
