@@ -68,8 +68,8 @@ it(
         ]);
         $page = boardOf($world, $lines);
         $offered = fn (string $block): array => preg_match_all(
-            '/find-heading\', JSON\.parse\(\'[^\']*"label":"([^"]+)","block":"'.$block.'"/',
-            stripslashes(str_replace('\u0022', '"', $page)),
+            '/data-label="([^"]+)" data-block="'.$block.'"/',
+            html_entity_decode($page),
             $found,
         ) > 0
             ? $found[1]
