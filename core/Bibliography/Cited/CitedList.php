@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace WaryHeron\Core\Bibliography\Cited;
 
-/** The references of a text: one a line, or over several where each begins with its number, or with a blank line before it. */
+/**
+ * The references of a text: one a line, or over several where each begins with its number, a blank line stands before it,
+ * its later lines are set in, or names show where the next one begins.
+ */
 final class CitedList
 {
     /** “12.”, “[12]”, “(12)” and bullets before a reference. */
