@@ -129,7 +129,7 @@ final class Pressing
             $path = (string) preg_replace('~^https?://[^/]+|#.*$~', '', (string) $href);
             $bare = (string) strtok($path, '?');
             $kind = (string) preg_replace('~/[0-9a-z]{26}(?=/|$)~', '/*', $bare);
-            if (str_starts_with($path, '/') && preg_match('~\.\w+$|/(?:open|file|export|download|sign)~', $bare) !== 1) {
+            if (str_starts_with($path, '/') && preg_match('~\.\w+$|/(?:docx|csv|xlsx|pdf)$|/(?:open|file|export|download|sign)~', $bare) !== 1) {
                 $this->pages[$kind] ??= $path;
             }
         }
