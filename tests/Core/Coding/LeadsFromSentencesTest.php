@@ -68,3 +68,13 @@ it('knows who paid, with money or in kind, or that nobody did', function (string
 it('takes what funders did not do for no funder', function (string $said) {
     expect(proposed(new AskedItem('funding', 'Funding', ItemType::Text), 'Funding', $said))->toBeNull();
 })->with(['The funder had no role in the study.', 'Not applicable.']);
+
+it('knows what kind of estimate stands before an interval, wherever its name stands', function (string $said, string $told) {
+    $item = new AskedItem('effect', 'Effect estimate', ItemType::Estimate, ['MD', 'OR', 'RR', 'HR', 'RD']);
+    expect(proposed($item, 'Results', $said))->toBe($told);
+})->with([
+    ['Hazard ratio 0.81, 95% CI [0.70, 0.95].', 'HR 0.81 (0.70 to 0.95)'],
+    ['Odds ratio for errors: 1.45 (95% CI 1.10–1.92).', 'OR 1.45 (1.10 to 1.92)'],
+    ['Relative risks fell (RR 0.72; 95% confidence interval, 0.55 to 0.94).', 'RR 0.72 (0.55 to 0.94)'],
+    ['Mean difference 24 min, 95% CI: 10 to 38.', 'MD 24 (10 to 38)'],
+]);

@@ -47,7 +47,7 @@ final class DesignReader implements LeadReader
             '\bmatched controls?\b' => 1.4,
             '\b(?:population|hospital|healthy|community) controls\b' => 1.5,
             '\bcontrols were (?:drawn|chosen|selected|matched)' => 1.4,
-            '\bcases were (?:each )?matched (?:with|to) (?:\w+ )?controls\b' => 1.4,
+            '\bcases\b[^.]{0,40}\bmatched (?:with|to)\b[^.]{0,30}\bcontrols\b' => 1.6,
             '\bwere (?:each )?matched\b[^.]{0,60}\bwho had (?:not|no|none)\b' => 1.6,
         ],
         'qualitative' => [

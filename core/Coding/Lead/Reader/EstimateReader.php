@@ -28,15 +28,15 @@ final class EstimateReader implements LeadReader
     private const HEAD = '/CI|confidence|difference|ratio|OR\b|HR\b|RR\b|effect|estimate/u';
 
     private const KINDS = [
-        'OR' => '\b(?:adjusted |crude )?odds ratio\b|\ba?ORs?\b',
-        'HR' => '\bhazard ratio\b|\ba?HRs?\b',
-        'IRR' => '\b(?:incidence )?rate ratio\b|\bIRRs?\b',
-        'RR' => '\b(?:relative risk|risk ratio|prevalence ratio)\b|\ba?RRs?\b',
-        'SMD' => '\bstandardi[sz]ed mean difference\b|\bSMD\b|\bCohen|\bHedges',
-        'RD' => '\brisk difference\b|\bpercentage points?\b|\bdifference in (?:proportions|percentages)\b',
+        'OR' => '(?i:\bodds ratios?\b)|\ba?ORs?\b',
+        'HR' => '(?i:\bhazard ratios?\b)|\ba?HRs?\b',
+        'IRR' => '(?i:\brate ratios?\b)|\bIRRs?\b',
+        'RR' => '(?i:\b(?:relative risk|risk ratio|prevalence ratio)s?\b)|\ba?RRs?\b',
+        'SMD' => '(?i:\bstandardi[sz]ed mean differences?\b)|\bSMD\b|\bCohen|\bHedges',
+        'RD' => '(?i:\brisk difference\b|\bpercentage points?\b|\bdifference in (?:proportions|percentages)\b)',
         'beta' => '\bbeta\b|β',
-        'r' => '\bcorrelat\w+\b|\br\s*=',
-        'MD' => '\b(?:mean )?difference\b|\bMD\b|\bchange\b|\bgain\b|\bincreas\w+|\bdecreas\w+|\bimprov\w+|\bfell\b|\brose\b|\blonger\b|\bshorter\b|\bmore\b|\bfewer\b|\bless\b|\blower\b|\bhigher\b|\breduc\w+|\bdropp\w+|\bstep\b|\beffect\b',
+        'r' => '(?i:\bcorrelat\w+\b)|\br\s*=',
+        'MD' => '(?i:\b(?:mean )?differences?\b)|\bMD\b|\bchange\b|\bgain\b|\bincreas\w+|\bdecreas\w+|\bimprov\w+|\bfell\b|\brose\b|\blonger\b|\bshorter\b|\bmore\b|\bfewer\b|\bless\b|\blower\b|\bhigher\b|\breduc\w+|\bdropp\w+|\bstep\b|\beffect\b',
     ];
 
     public function reads(AskedItem $item): bool
